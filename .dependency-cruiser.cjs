@@ -1,0 +1,48 @@
+/** The doors between the rooms: each rule is one wall. */
+module.exports = {
+  forbidden: [
+    {
+      name: 'core-stands-alone',
+      comment: 'core is pure: it imports itself and Zod, nothing else',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: ['^core/', '^node_modules/zod/'] },
+    },
+    {
+      name: 'web-imports-core-and-demo',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^(server|scripts|e2e)/' },
+    },
+    {
+      name: 'server-imports-core',
+      severity: 'error',
+      from: { path: '^server/' },
+      to: { path: '^(web|scripts|e2e|demo)/' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'no-orphans',
+      severity: 'error',
+      from: { orphan: true, pathNot: ['\\.d\\.ts$', '\\.test\\.ts$'] },
+      to: {},
+    },
+    {
+      name: 'resolvable',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '\\.(css|woff2?)$|\\?url$' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.web.json' },
+    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.mjs', '.js', '.json'] },
+  },
+};

@@ -1,0 +1,23 @@
+import { COPPER } from './copper.ts';
+
+/** Share of a strand bundle that is copper, unless the cable's data say otherwise. */
+export const STRAND_PACKING = 0.72;
+
+/** Jacket compounds weigh about this much, kg/m³; a data sheet governs. */
+const JACKET_DENSITY = 1400;
+
+/**
+ * Diameter of a strand bundle, mm: `√(4·A/(π·f))`.
+ *
+ * @param packing share of the bundle that is copper, 0.6–0.9
+ * @example bundleDiameterMm(70) // 11.13
+ */
+export function bundleDiameterMm(copperMm2: number, packing = STRAND_PACKING): number {
+  return Math.sqrt((4 * copperMm2) / (Math.PI * packing));
+}
+
+/** Mass of one metre of single-core cable, kg/m: its copper, and the ring of jacket round the bundle. */
+export function cableMassPerMetre(copperMm2: number, outerMm: number): number {
+  const jacketMm2 = (Math.PI / 4) * (outerMm ** 2 - bundleDiameterMm(copperMm2) ** 2);
+  return (copperMm2 * COPPER.density + jacketMm2 * JACKET_DENSITY) * 1e-6;
+}

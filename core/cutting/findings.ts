@@ -1,0 +1,102 @@
+import { type Finding, stated } from '../finding.ts';
+import type { Run } from '../job/cable.ts';
+import type { ResolvedEnd } from '../termination/resolveEnd.ts';
+import { digits, figure } from '../units/figure.ts';
+import { type CableLengths, cableLengths } from './cutLength.ts';
+
+/** Lengths of one cable; null while an end has no lug, since a lug's own length decides the cut. */
+export function lengthsOf(run: Run, a: ResolvedEnd, b: ResolvedEnd): CableLengths | null {
+  if (!a.lug || !b.lug) return null;
+  return cableLengths(run.lengthMm, run.loopMm, [a.lug.studToBarrelMm, b.lug.studToBarrelMm]);
+}
+
+export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[] {
+  const lengths = lengthsOf(run, a, b);
+  const facts = { stage: 'cut', unit: 'mm', decimals: 0 } as const;
+  const source = 'geometry of the finished cable';
+  if (!lengths || !a.lug || !b.lug) {
+    return [
+      stated(
+        {
+          ...facts,
+          id: 'cut',
+          title: 'Cut length',
+          value: null,
+          because: 'Each lug adds the distance from its hole to its barrel: choose both lugs first.',
+          remedy: 'Choose the lugs in Ends.',
+          work: {
+            formula: 'cut = L + loop − (a_A + a_B)',
+            substituted: ['a lug is missing'],
+            source,
+            assumes: '',
+          },
+        },
+        'unproved',
+      ),
+    ];
+  }
+  const [aA, aB] = [a.lug.studToBarrelMm, b.lug.studToBarrelMm];
+  const ends = stated(
+    {
+      ...facts,
+      id: 'finished',
+      title: 'Finished, stud to stud',
+      value: lengths.finishedMm,
+      because: 'The route as it lies, and the slack for the next remake.',
+      work: {
+        formula: 'finished = L + loop',
+        substituted: [
+          `= ${digits(run.lengthMm, 0)} + ${digits(run.loopMm, 0)} = ${figure(lengths.finishedMm, 'mm', 0)}`,
+        ],
+        source,
+        assumes: 'the length was measured along the route, not in a straight line',
+      },
+    },
+    'holds',
+  );
+  const isTooShort =
+    lengths.cutMm <
+    (a.stripMm ?? 0) + (b.stripMm ?? 0) + (a.sleeve?.onJacketMm ?? 0) + (b.sleeve?.onJacketMm ?? 0);
+  return [
+    stated(
+      {
+        ...facts,
+        id: 'cut',
+        title: 'Cut length',
+        value: lengths.cutMm,
+        because: isTooShort
+          ? 'The two ends meet: sleeves and strips need more cable than there is.'
+          : 'Square-cut, between the bottoms of the two barrels.',
+        ...(isTooShort && { remedy: 'Shorten the sleeves, or use a bus bar instead of so short a cable.' }),
+        work: {
+          formula: 'cut = L + loop − (a_A + a_B)',
+          substituted: [
+            `= ${digits(lengths.finishedMm, 0)} − (${digits(aA, 1)} + ${digits(aB, 1)}) = ${figure(lengths.cutMm, 'mm', 0)}`,
+          ],
+          source,
+          assumes: 'cable pressed home to the bottom of both barrels',
+        },
+      },
+      isTooShort ? 'fails' : 'holds',
+    ),
+    ends,
+    stated(
+      {
+        ...facts,
+        id: 'second-mark',
+        title: 'Mark for end B, A bolted on',
+        value: lengths.secondMarkMm,
+        because: 'From the centre of stud A along the laid cable to where B’s barrel bottom will be.',
+        work: {
+          formula: 'mark = finished − a_B',
+          substituted: [
+            `= ${digits(lengths.finishedMm, 0)} − ${digits(aB, 1)} = ${figure(lengths.secondMarkMm, 'mm', 0)}`,
+          ],
+          source,
+          assumes: 'end A finished and on its stud',
+        },
+      },
+      'holds',
+    ),
+  ];
+}

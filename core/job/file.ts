@@ -1,0 +1,62 @@
+import type * as z from 'zod';
+import { FORMAT, type Job, type JobFile, jobFileSchema, VERSION } from './job.ts';
+import type { Shop } from './shop.ts';
+
+/** Larger than any real job by far: a file over it is refused before it is read. */
+export const LARGEST_FILE_CHARS = 20_000_000;
+
+export type Parsed<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly sentence: string; readonly path: string };
+
+const refuse = (sentence: string, path = ''): Parsed<never> => ({ ok: false, sentence, path });
+
+/**
+ * Reads a job file. Nothing is half read: the answer is a whole job file, or one sentence saying why not.
+ *
+ * @example readJobFile('{"format":"gruff-anchor-job"').ok // false: "This file ends too early …"
+ */
+export function readJobFile(contents: string): Parsed<JobFile> {
+  if (contents.length > LARGEST_FILE_CHARS)
+    return refuse('This file is far larger than any job; it was not read.');
+  if (contents.trim() === '') return refuse('This file is empty.');
+  let data: unknown;
+  try {
+    data = JSON.parse(contents);
+  } catch {
+    return refuse(
+      contents.trimStart().startsWith('{')
+        ? 'This file ends too early or is damaged: it is not complete JSON.'
+        : 'This is not a job file: it is not JSON.',
+    );
+  }
+  if (typeof data !== 'object' || data === null || Array.isArray(data)) {
+    return refuse('This is not a job file: it holds no job.');
+  }
+  const { format, version } = data as Record<string, unknown>;
+  if (format !== FORMAT) return refuse(`This is not a job file: its format is not "${FORMAT}".`, 'format');
+  if (typeof version === 'number' && version > VERSION) {
+    return refuse(
+      `This file was written by a newer version (file version ${version}, this one reads ${VERSION}). Update, then open it again.`,
+      'version',
+    );
+  }
+  const parsed = jobFileSchema.safeParse(data);
+  return parsed.success ? { ok: true, value: parsed.data } : refuseIssue(parsed.error);
+}
+
+function refuseIssue(error: z.ZodError): Parsed<never> {
+  const [first] = error.issues;
+  const path = first?.path.join('.') ?? '';
+  const more = error.issues.length > 1 ? ` (and ${error.issues.length - 1} more)` : '';
+  return refuse(
+    `This job file cannot be used: at "${path}", ${first?.message ?? 'something is wrong'}${more}.`,
+    path,
+  );
+}
+
+/** Writes a job file, indented so that a person can read it and two versions can be compared. */
+export function writeJobFile(job: Job, shop: Shop, savedAt: string): string {
+  const file: JobFile = { format: FORMAT, version: VERSION, savedAt, job, shop };
+  return `${JSON.stringify(file, null, 1)}\n`;
+}

@@ -1,0 +1,56 @@
+import type { Cable } from './cable.ts';
+import type { Job } from './job.ts';
+import { freeId } from './merge.ts';
+import type { Shop } from './shop.ts';
+
+/** The next tag in the way the last one is written: TH-3 → TH-4, C9 → C10; "C-1" in an empty job. */
+export function nextTag(tags: readonly string[]): string {
+  const [, stem, number] = /^(.*?)(\d+)$/.exec(tags.at(-1) ?? 'C-0') ?? [undefined, `${tags.at(-1)}-`, '1'];
+  const taken = new Set(tags);
+  let n = Number(number) + 1;
+  while (taken.has(`${stem}${n}`)) n += 1;
+  return `${stem}${n}`;
+}
+
+/** A cable with nothing said yet but its tag: what a person starts from. */
+export function newCable(id: string, tag: string, shop: Shop): Cable {
+  return {
+    id,
+    tag,
+    polarity: 'positive',
+    jacket: 'red',
+    run: {
+      systemV: 12,
+      load: { kind: 'amps', amps: 0 },
+      dropPercent: 3,
+      lengthMm: 1000,
+      loopMm: 0,
+      return: { kind: 'cable', lengthMm: 1000 },
+      devicesMilliohm: 0,
+      ambientC: 30,
+      engineSpace: false,
+      sun: false,
+      placing: 'free',
+      bundled: 3,
+    },
+    gauge: { kindId: shop.cableKinds[0]?.id ?? '' },
+    ends: { A: { at: '', stud: 'M8' }, B: { at: '', stud: 'M8' } },
+    palmAngleDeg: 0,
+    done: [],
+    readings: [],
+    reworks: [],
+    notes: '',
+    records: [],
+  };
+}
+
+/** A copy to make again: same run, gauge and ends; nothing made, nothing measured, under a tag of its own. */
+export function duplicateCable(cable: Cable, id: string, job: Job): Cable {
+  const tag = nextTag([...job.cables.map(({ tag: taken }) => taken), cable.tag]);
+  return { ...cable, id, tag, done: [], readings: [], reworks: [], records: [] };
+}
+
+/** A copy of a job under an id that is free among `jobs`. */
+export function underFreeId(job: Job, jobs: readonly Job[]): Job {
+  return { ...job, id: freeId(job.id, jobs) };
+}

@@ -1,0 +1,108 @@
+import { sizeLabel } from './conductor/size.ts';
+import { type Finding, type State, worst } from './finding.ts';
+import { type Cable, type Stage, STAGES } from './job/cable.ts';
+import { figure } from './units/figure.ts';
+import type { CableWork } from './workup.ts';
+
+/** How far one stage is, in a word and a state. */
+export interface StageReport {
+  readonly stage: Stage;
+  /** The worst of the stage's findings. */
+  readonly state: State;
+  readonly binds: boolean;
+  /** Whether the stage has nothing left to decide or do. */
+  readonly done: boolean;
+  readonly summary: string;
+}
+
+type Work = Omit<CableWork, 'stages'>;
+
+/** How far each stage of a cable is: what the track and the rack show. */
+export function stageReports(cable: Cable, work: Work): CableWork['stages'] {
+  const report = (stage: Stage): StageReport => {
+    const own = work.findings.filter((finding) => finding.stage === stage);
+    const state = worst(own.map((finding) => finding.state));
+    const { done, summary } = PROGRESS[stage](cable, work, own);
+    return { stage, state, binds: own.some(({ binds }) => binds), done: done && state !== 'fails', summary };
+  };
+  return Object.fromEntries(STAGES.map((stage) => [stage, report(stage)])) as CableWork['stages'];
+}
+
+type Progress = (
+  cable: Cable,
+  work: Work,
+  own: readonly Finding[],
+) => { readonly done: boolean; readonly summary: string };
+
+const failing = (findings: readonly Finding[]) => findings.filter(({ state }) => state === 'fails');
+const short = ({ title }: Finding) => (title.split(',')[0] ?? title).toLowerCase();
+
+const PROGRESS: Readonly<Record<Stage, Progress>> = {
+  run({ run }, { choice }) {
+    const amps = choice.taken.at.currentA;
+    const load =
+      amps === null
+        ? 'cannot deliver'
+        : amps === 0 && run.surge
+          ? `${figure(run.surge.amps, 'A', 0)} surge`
+          : figure(amps, 'A', 0);
+    return {
+      done: amps !== null && (amps > 0 || run.surge !== undefined),
+      summary: `${load}, ${figure(run.lengthMm / 1000, '', 2)} m`,
+    };
+  },
+
+  gauge({ gauge }, { choice, kind }, own) {
+    const label = sizeLabel(choice.taken.at.size);
+    const [failed] = failing(own);
+    if (failed) return { done: false, summary: `${short(failed)} fails` };
+    const binding = own.find(({ binds }) => binds);
+    const detail = binding ? `${short(binding)} binds` : kind.tinned ? 'tinned' : 'plain';
+    return {
+      done: gauge.size !== undefined,
+      summary: choice.isProposed ? `${label} proposed` : `${label}, ${detail}`,
+    };
+  },
+
+  ends(_, { ends }, own) {
+    const both = [ends.A, ends.B];
+    const isSaid = both.every(({ proposed }) => !proposed.lug && !proposed.die && !proposed.sleeve);
+    const fails = failing(own).length;
+    if (fails > 0) return { done: false, summary: `${fails} ${fails === 1 ? 'fails' : 'fail'}` };
+    return { done: isSaid, summary: isSaid ? both.map(({ spec }) => spec.stud).join(', ') : 'proposed' };
+  },
+
+  cut({ done }, { lengths }) {
+    return {
+      done: done.some(({ step }) => step === 'cut'),
+      summary: lengths ? figure(lengths.cutMm, 'mm', 0) : 'needs both lugs',
+    };
+  },
+
+  make({ done }, { steps }) {
+    const count = steps.filter(({ id }) => done.some(({ step }) => step === id)).length;
+    return {
+      done: steps.length > 0 && count === steps.length,
+      summary: steps.length > 0 ? `${count} of ${steps.length} steps` : 'needs both ends',
+    };
+  },
+
+  prove(_, { verdict }, own) {
+    const missing = own.filter(({ state }) => state === 'unproved').length;
+    const fails = failing(own).length;
+    const done = missing === 0 && (verdict.state === 'holds' || verdict.state === 'watch');
+    if (fails > 0) return { done, summary: `${fails} ${fails === 1 ? 'reading fails' : 'readings fail'}` };
+    if (own.every(({ value }) => value === null)) return { done, summary: 'nothing measured' };
+    if (missing > 0) return { done, summary: `${missing} not proved` };
+    return { done, summary: done ? 'proved' : 'readings hold' };
+  },
+
+  fit(_, __, own) {
+    const torque = ({ value, limit }: Finding) =>
+      value !== null ? figure(value, '', 0) : limit?.kind === 'window' ? `${limit.least}–${limit.most}` : '';
+    return {
+      done: own.every(({ state }) => state === 'holds'),
+      summary: `${own.map(torque).join(', ')} N·m`,
+    };
+  },
+};

@@ -1,0 +1,23 @@
+import type { Cable, EndName, Reading, ReadingOf } from '../job/cable.ts';
+
+/**
+ * The readings of one check that count: not struck out, and taken since the end was last reworked. A whole-cable
+ * reading counts since the last rework of either end. So a better reading never hides a worse one: only recorded
+ * work does.
+ */
+export function countingReadings<Check extends Reading['check']>(
+  cable: Cable,
+  check: Check,
+  end?: EndName,
+): ReadingOf<Check>[] {
+  const reworked = cable.reworks
+    .filter((rework) => end === undefined || rework.end === end)
+    .reduce((latest, { at }) => (at > latest ? at : latest), '');
+  return cable.readings.filter(
+    (reading): reading is ReadingOf<Check> =>
+      reading.check === check &&
+      reading.struck === undefined &&
+      reading.at > reworked &&
+      (end === undefined || ('end' in reading && reading.end === end)),
+  );
+}

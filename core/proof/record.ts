@@ -1,0 +1,51 @@
+import { sizeLabel } from '../conductor/size.ts';
+import type { Finding } from '../finding.ts';
+import type { Cable, CableRecord, RecordLine } from '../job/cable.ts';
+import { figure } from '../units/figure.ts';
+import type { CableWork } from '../workup.ts';
+
+/** A finding's limit in words: "at most 5.00 %", "13.9 to 14.28 mm"; empty where there is none. */
+export function limitWords({ limit, unit, decimals }: Finding): string {
+  if (!limit) return '';
+  switch (limit.kind) {
+    case 'most':
+      return `at most ${figure(limit.most, unit, decimals)}`;
+    case 'least':
+      return `at least ${figure(limit.least, unit, decimals)}`;
+    case 'window':
+      return `${figure(limit.least, '', decimals)} to ${figure(limit.most, unit, decimals)}`;
+  }
+}
+
+/** A finding's value in words, or "not known". */
+export function valueWords({ value, unit, decimals }: Finding): string {
+  return value === null ? 'not known' : figure(value, unit, decimals);
+}
+
+/**
+ * The record of a cable as it stands: every finding with its value, limit, state and reason. It is sealed: later
+ * changes to the cable make a new record and leave this one as it was. A cable that is not proved can be recorded;
+ * its record says so.
+ *
+ * @param at when, ISO 8601 UTC
+ * @param by who stands for it
+ */
+export function sealRecord(cable: Cable, work: CableWork, by: string, at: string): CableRecord {
+  const { size } = work.choice.taken.at;
+  return {
+    at,
+    by,
+    verdict: work.verdict.state,
+    conductor: `${sizeLabel(size)} ${work.kind.title.toLowerCase()}, ${cable.jacket}`,
+    finishedMm: work.lengths?.finishedMm ?? cable.run.lengthMm + cable.run.loopMm,
+    simulated: work.findings.some(({ provenance }) => provenance === 'simulated'),
+    lines: work.findings.map((finding): RecordLine => ({
+      title: finding.title,
+      ...(finding.end && { end: finding.end }),
+      value: valueWords(finding),
+      limit: limitWords(finding),
+      state: finding.state,
+      because: finding.because,
+    })),
+  };
+}

@@ -1,0 +1,34 @@
+/** How a cable lies among others. */
+export type Placing = 'free' | 'wall' | 'touching' | 'conduit1' | 'conduit2' | 'bundle';
+
+export const PLACINGS: Readonly<Record<Placing, { title: string; factor: number }>> = {
+  free: { title: 'free in air', factor: 1 },
+  wall: { title: 'on a wall', factor: 0.93 },
+  touching: { title: 'touching its return', factor: 0.88 },
+  conduit1: { title: 'in conduit, alone', factor: 0.85 },
+  conduit2: { title: 'in conduit, with its return', factor: 0.7 },
+  bundle: { title: 'in a bundle', factor: 1 },
+};
+
+/** Bundles of loaded conductors that run together for more than 600 mm: up to `most` of them, this factor. */
+const BUNDLE_FACTORS = [
+  { most: 2, factor: 1 },
+  { most: 3, factor: 0.7 },
+  { most: 6, factor: 0.6 },
+  { most: 24, factor: 0.5 },
+  { most: Number.POSITIVE_INFINITY, factor: 0.4 },
+] as const;
+
+/**
+ * What placing leaves of the amps a cable may carry free in air.
+ *
+ * Source: the heat balance and customary practice for one cable and for a pair; for bundles the small-craft table
+ * of 50 V and over, which careful shops also apply below. Shop practice, not law.
+ *
+ * @param loaded conductors carrying current in the bundle; counts only when placing is `bundle`
+ * @example placingFactor('bundle', 5) // 0.6
+ */
+export function placingFactor(placing: Placing, loaded: number): number {
+  if (placing !== 'bundle') return PLACINGS[placing].factor;
+  return BUNDLE_FACTORS.find(({ most }) => loaded <= most)?.factor ?? 0.4;
+}

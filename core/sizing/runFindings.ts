@@ -1,0 +1,78 @@
+import { type Finding, stated } from '../finding.ts';
+import type { Run } from '../job/cable.ts';
+import { digits, figure } from '../units/figure.ts';
+import type { Assessment } from './assess.ts';
+import { PLACINGS } from './placing.ts';
+import { totalOhm } from './drop.ts';
+
+/** What the run asks, before any limit: the amps drawn and what the surroundings do. */
+export function runFindings(run: Run, at: Assessment): Finding[] {
+  return [current(run, at), surroundings(run, at)];
+}
+
+function current(run: Run, at: Assessment): Finding {
+  const { load } = run;
+  const facts = { id: 'current', stage: 'run', title: 'Amps drawn', unit: 'A', decimals: 1 } as const;
+  if (load.kind === 'amps') {
+    const isIdle = load.amps === 0 && !run.surge;
+    return stated(
+      {
+        ...facts,
+        value: load.amps,
+        because: isIdle ? 'Nothing is drawn: say what the cable carries.' : 'As said, continuous.',
+        ...(isIdle && { remedy: 'Give continuous amps, watts, or a surge.' }),
+        work: { formula: 'I', substituted: [`= ${figure(load.amps, 'A', 1)}`], source: 'typed', assumes: '' },
+      },
+      isIdle ? 'unproved' : 'holds',
+    );
+  }
+  const watts = load.watts / (load.efficiencyPercent / 100);
+  const work = {
+    formula: 'I · (U − I · R) = P ÷ η, the smaller root',
+    substituted: [
+      `P ÷ η = ${digits(load.watts, 0)} ÷ ${digits(load.efficiencyPercent / 100, 2)} = ${figure(watts, 'W', 0)}`,
+      `U = ${figure(load.lowestV, 'V', 1)}, R = ${figure(totalOhm(at.loop) * 1000, 'mΩ', 3)} hot`,
+    ],
+    source: 'Ohm’s law, with the cable’s own drop included',
+    assumes: 'the lowest battery voltage at which it must still run',
+  };
+  return at.currentA === null
+    ? stated(
+        {
+          ...facts,
+          value: null,
+          because: 'No current delivers this power through this cable.',
+          remedy: 'Use a thicker or shorter cable, or a higher system voltage.',
+          work,
+        },
+        'fails',
+      )
+    : stated(
+        { ...facts, value: at.currentA, because: `For ${figure(load.watts, 'W', 0)} out.`, work },
+        'holds',
+      );
+}
+
+function surroundings(run: Run, at: Assessment): Finding {
+  const placing = PLACINGS[run.placing].title;
+  return stated(
+    {
+      id: 'placing',
+      stage: 'run',
+      title: 'Amps left by its place',
+      value: at.placing * 100,
+      unit: '%',
+      decimals: 0,
+      because: `${placing.charAt(0).toUpperCase()}${placing.slice(1)}, ${figure(run.ambientC, '°C', 0)}${run.engineSpace ? ', engine space' : ''}${run.sun ? ', in the sun' : ''}.`,
+      work: {
+        formula: 'f_placing multiplies the amps of every school',
+        substituted: [
+          `${placing}${run.placing === 'bundle' ? `, ${run.bundled} loaded` : ''}: ${digits(at.placing, 2)}`,
+        ],
+        source: 'heat balance and customary practice; bundles from the small-craft table',
+        assumes: 'conductors that run together over 600 mm count; conduit and bundle are not multiplied',
+      },
+    },
+    'holds',
+  );
+}

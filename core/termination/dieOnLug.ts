@@ -1,0 +1,102 @@
+import { boreFill, circleMm2, wallMm2 } from './lugOnCable.ts';
+
+/** The parts of a crimp that a hexagon die closes on. */
+export interface CrimpParts {
+  readonly boreMm: number;
+  readonly outerMm: number;
+  /** Copper of all conductors in the barrel, mm². */
+  readonly copperMm2: number;
+  /** The closed die, across flats, mm. */
+  readonly acrossFlatsMm: number;
+}
+
+export type DieVerdict = 'open' | 'light' | 'right' | 'tight' | 'will-not-close';
+
+/** c is how much metal the die must move; κ is how tightly the strands end up packed. */
+export interface Compaction {
+  readonly c: number;
+  readonly kappa: number;
+}
+
+/** Where the verdict changes. */
+export const COMPACTION = { openKappa: 0.85, rightKappa: 0.9, rightC: 1.16, willNotCloseC: 1.25 } as const;
+
+/** How far flats and diameters may be off as a calliper measures them, mm. */
+export const MEASURE_TOLERANCE_MM = 0.1;
+/** Real copper against its nominal area. */
+const COPPER_SHARE = { least: 0.9, most: 1.02 } as const;
+
+/** Area of a hexagon, mm²: `(√3/2)·F²`. @example hexagonMm2(12.4) // 133.2 */
+export function hexagonMm2(acrossFlatsMm: number): number {
+  return (Math.sqrt(3) / 2) * acrossFlatsMm ** 2;
+}
+
+/**
+ * What a die makes of a lug and its strands: `c = (A_wall + n·A)/A_die`, `κ = n·A/(A_die − A_wall)`.
+ * κ is infinite where the die is smaller than the lug's own wall.
+ *
+ * @example compaction({ boreMm: 10, outerMm: 12.5, copperMm2: 50, acrossFlatsMm: 10.4 }) // c 1.005, κ 1.010
+ */
+export function compaction(parts: CrimpParts): Compaction {
+  const die = hexagonMm2(parts.acrossFlatsMm);
+  const wall = wallMm2(parts);
+  const room = die - wall;
+  return {
+    c: (wall + parts.copperMm2) / die,
+    kappa: room > 0 ? parts.copperMm2 / room : Number.POSITIVE_INFINITY,
+  };
+}
+
+/** What a compaction means. Too open leaves air between the strands; too tight squeezes ears and thins the barrel. */
+export function dieVerdict({ c, kappa }: Compaction): DieVerdict {
+  if (c > COMPACTION.willNotCloseC) return 'will-not-close';
+  if (kappa < COMPACTION.openKappa) return 'open';
+  if (kappa < COMPACTION.rightKappa) return 'light';
+  return c <= COMPACTION.rightC ? 'right' : 'tight';
+}
+
+/** The loosest and tightest that the same parts can be, within what a calliper and a drum of cable may be off. */
+export function compactionBand(parts: CrimpParts): { loosest: Compaction; tightest: Compaction } {
+  const edge = (sign: 1 | -1, copperShare: number) =>
+    compaction({
+      // A thinner wall in a wider die is looser: outside down, bore up, flats up.
+      outerMm: parts.outerMm - sign * MEASURE_TOLERANCE_MM,
+      boreMm: parts.boreMm + sign * MEASURE_TOLERANCE_MM,
+      acrossFlatsMm: parts.acrossFlatsMm + sign * MEASURE_TOLERANCE_MM,
+      copperMm2: parts.copperMm2 * copperShare,
+    });
+  return { loosest: edge(1, COPPER_SHARE.least), tightest: edge(-1, COPPER_SHARE.most) };
+}
+
+/** Whether the verdict would stand at both ends of the band. One that would not asks for a trial crimp. */
+export function isSure(parts: CrimpParts): boolean {
+  const { loosest, tightest } = compactionBand(parts);
+  const verdict = dieVerdict(compaction(parts));
+  return dieVerdict(loosest) === verdict && dieVerdict(tightest) === verdict;
+}
+
+/** How much longer the barrel gets, as a share: `max(0, c − 1)`. */
+export function stretch(c: number): number {
+  return Math.max(0, c - 1);
+}
+
+/**
+ * The die that would give compaction `c`, mm across flats.
+ *
+ * @example acrossFlatsFor(1.06, { boreMm: 11.5, outerMm: 16.5, copperMm2: 70 }) // 14.0
+ */
+export function acrossFlatsFor(c: number, parts: Omit<CrimpParts, 'acrossFlatsMm'>): number {
+  return Math.sqrt((wallMm2(parts) + parts.copperMm2) / c / (Math.sqrt(3) / 2));
+}
+
+/** Share of the crimped outline that is still air. 0 when the strands are packed solid. */
+export function expectedVoidShare(parts: CrimpParts): number {
+  const die = hexagonMm2(parts.acrossFlatsMm);
+  return Math.max(0, 1 - (wallMm2(parts) + parts.copperMm2) / die);
+}
+
+/** Share of the barrel's outline that is air before the crimp. */
+export function voidShareBefore(parts: Omit<CrimpParts, 'acrossFlatsMm'>): number {
+  const bore = circleMm2(parts.boreMm);
+  return ((1 - boreFill(parts.copperMm2, parts.boreMm)) * bore) / circleMm2(parts.outerMm);
+}

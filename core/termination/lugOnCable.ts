@@ -1,0 +1,36 @@
+/** How the strands fill the bore. */
+export type FillVerdict = 'cannot-enter' | 'tight' | 'right' | 'loose' | 'wrong-lug';
+
+/** Shares of the bore at which the verdict changes. */
+export const FILL = { cannotEnter: 0.76, tight: 0.72, right: 0.53, loose: 0.45 } as const;
+
+/** A tube lug thinner than this share of the conductor is light. */
+export const LIGHT_WALL = 0.8;
+
+export function circleMm2(diameterMm: number): number {
+  return (Math.PI / 4) * diameterMm ** 2;
+}
+
+/**
+ * Share of the bore that is copper: `n·A/A_bore`.
+ *
+ * @param copperMm2 of all conductors in the barrel together, mm²
+ * @example boreFill(33.63, 8.5) // 0.593
+ */
+export function boreFill(copperMm2: number, boreMm: number): number {
+  return copperMm2 / circleMm2(boreMm);
+}
+
+/** What a bore fill means. Strands are never cut to make a cable enter: a fill of 0.76 or more is refused. */
+export function fillVerdict(fill: number): FillVerdict {
+  if (fill >= FILL.cannotEnter) return 'cannot-enter';
+  if (fill >= FILL.tight) return 'tight';
+  if (fill >= FILL.right) return 'right';
+  if (fill >= FILL.loose) return 'loose';
+  return 'wrong-lug';
+}
+
+/** Metal in the barrel's wall, mm². @example wallMm2({ outerMm: 16.5, boreMm: 11.5 }) // 109.96 */
+export function wallMm2(barrel: { readonly outerMm: number; readonly boreMm: number }): number {
+  return circleMm2(barrel.outerMm) - circleMm2(barrel.boreMm);
+}

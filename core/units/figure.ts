@@ -1,0 +1,26 @@
+/** Units that a figure inside the core may carry. Lengths are mm; the interface may show them in inches. */
+export type Unit =
+  '' | '%' | 'A' | 'V' | 'W' | 'mΩ' | 'MΩ' | '°C' | 'mm' | 'mm²' | 's' | 'N' | 'N·m' | 'kg' | 'of 9';
+
+/** Thin space: between thousands, and between a figure and its unit. */
+export const THIN = '\u2009';
+const MINUS = '\u2212';
+
+/**
+ * A number as it is written: fixed decimals, thousands apart by a thin space, a real minus.
+ *
+ * @throws RangeError for a number that is not finite: no figure is ever shown as NaN
+ * @example digits(6349, 0) // "6 349"
+ */
+export function digits(value: number, decimals: number): string {
+  if (!Number.isFinite(value)) throw new RangeError(`not a figure: ${value}`);
+  const [whole = '', fraction] = Math.abs(value).toFixed(decimals).split('.');
+  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN);
+  const isZero = Number(Math.abs(value).toFixed(decimals)) === 0;
+  return `${value < 0 && !isZero ? MINUS : ''}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
+}
+
+/** A number with its unit: "6 349 mm", "4.61 %", "69.8 °C". */
+export function figure(value: number, unit: Unit, decimals: number): string {
+  return unit === '' ? digits(value, decimals) : `${digits(value, decimals)}${THIN}${unit}`;
+}

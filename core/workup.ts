@@ -1,0 +1,91 @@
+import { areaMm2, sizeLabel } from './conductor/size.ts';
+import { cutFindings, lengthsOf } from './cutting/findings.ts';
+import type { CableLengths } from './cutting/cutLength.ts';
+import type { Finding } from './finding.ts';
+import type { Cable, Stage } from './job/cable.ts';
+import type { Job } from './job/job.ts';
+import type { CableKind, Shop } from './job/shop.ts';
+import { type StageReport, stageReports } from './progress.ts';
+import { fitFindings, proofFindings } from './proof/findings.ts';
+import { type Verdict, verdictOf } from './proof/verdict.ts';
+import { chooseSize, type SizeChoice } from './sizing/choose.ts';
+import { runFindings } from './sizing/runFindings.ts';
+import { endFindings } from './termination/findings.ts';
+import { resolveEnd, type ResolvedEnd } from './termination/resolveEnd.ts';
+import { type Step, travellerSteps } from './traveller/steps.ts';
+
+/** Everything computed about one cable. Plain data: it crosses a worker and goes into a file unchanged. */
+export interface CableWork {
+  readonly cableId: string;
+  readonly kind: CableKind;
+  readonly choice: SizeChoice;
+  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly lengths: CableLengths | null;
+  readonly steps: readonly Step[];
+  readonly findings: readonly Finding[];
+  readonly verdict: Verdict;
+  readonly stages: Readonly<Record<Stage, StageReport>>;
+}
+
+export interface JobWork {
+  readonly jobId: string;
+  readonly cables: readonly CableWork[];
+  /** Sum of finished lengths known, mm, and of the cable's weight, kg. */
+  readonly finishedMm: number;
+  readonly massKg: number;
+  readonly proved: number;
+}
+
+/** Every computed figure of a job, from one call. */
+export function workUp(job: Job, shop: Shop): JobWork {
+  return summarise(
+    job.id,
+    job.cables.map((cable) => workUpCable(cable, shop)),
+  );
+}
+
+/** Totals over cables already worked up. */
+export function summarise(jobId: string, cables: readonly CableWork[]): JobWork {
+  const sum = (of: (work: CableWork) => number) => cables.reduce((total, work) => total + of(work), 0);
+  return {
+    jobId,
+    cables,
+    finishedMm: sum(({ lengths }) => lengths?.finishedMm ?? 0),
+    massKg: sum(({ choice }) => choice.taken.at.massKg),
+    proved: sum(({ stages }) => (stages.prove.done ? 1 : 0)),
+  };
+}
+
+/**
+ * Every computed figure of one cable.
+ *
+ * @throws RangeError when the shop has no cable kind of the id the cable names and none at all
+ */
+export function workUpCable(cable: Cable, shop: Shop): CableWork {
+  const kind = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
+  if (!kind) throw new RangeError('the shop has no cable');
+  const { practice } = shop;
+  const choice = chooseSize(cable, kind, practice);
+  const { size, outerMm, copperMm2 } = choice.taken.at;
+  const conductor = { copperMm2: areaMm2(size), outerMm };
+  const ends = {
+    A: resolveEnd('A', cable.ends.A, conductor, shop),
+    B: resolveEnd('B', cable.ends.B, conductor, shop),
+  };
+  const lengths = lengthsOf(cable.run, ends.A, ends.B);
+  const conductorLabel = `${sizeLabel(size)} ${kind.title.toLowerCase()}, ${cable.jacket}`;
+  const steps = lengths ? travellerSteps({ cable, conductorLabel, ends, lengths }) : [];
+  const subject = { cable, size, copperMm2, tinned: kind.tinned, ends, lengths, practice };
+  const findings = [
+    ...runFindings(cable.run, choice.taken.at),
+    ...choice.taken.findings,
+    ...endFindings(ends.A, conductor),
+    ...endFindings(ends.B, conductor),
+    ...cutFindings(cable.run, ends.A, ends.B),
+    ...proofFindings(subject),
+    ...fitFindings(subject),
+  ];
+  const verdict = verdictOf(findings.filter(({ stage }) => stage !== 'fit'));
+  const partial = { cableId: cable.id, kind, choice, ends, lengths, steps, findings, verdict };
+  return { ...partial, stages: stageReports(cable, partial) };
+}

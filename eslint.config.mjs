@@ -1,0 +1,36 @@
+import tseslint from 'typescript-eslint';
+import vue from 'eslint-plugin-vue';
+
+export default tseslint.config(
+  { ignores: ['dist/', 'node_modules/', 'test-results/', 'playwright-report/', 'coverage/'] },
+  ...tseslint.configs.strict,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: tseslint.parser } },
+  },
+  {
+    rules: {
+      eqeqeq: 'error',
+      'no-console': 'error',
+      'vue/multi-word-component-names': 'off',
+      // Prettier sets the line breaks.
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/html-indent': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/require-default-prop': 'off',
+    },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'Date', 'setTimeout', 'fetch'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
+    },
+  },
+  { files: ['scripts/**', 'server/main.ts'], rules: { 'no-console': 'off' } },
+);

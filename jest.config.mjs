@@ -1,0 +1,13 @@
+/** Unit tests of the core, and of the parts of the interface that need no browser. */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/core', '<rootDir>/web', '<rootDir>/server', '<rootDir>/scripts'],
+  testMatch: ['**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts'],
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } },
+    ],
+  },
+};

@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+
+const port = 4317;
+
+/** Drives the built application in Debian's Chromium, one browser at a time: the machine is small. */
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '**/*.spec.ts',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: true,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: `node --import tsx server/main.ts --port ${port} --exact`,
+    url: `http://127.0.0.1:${port}/`,
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,10 @@
+// npm run demo [-- --port N]: installs what is missing, builds, and serves the application with its demo jobs.
+import { ensurePackages, must } from './setup.mjs';
+
+ensurePackages();
+must('npx', ['--no-install', 'vite', 'build', '--logLevel', 'warn']);
+const { register } = await import('tsx/esm/api');
+register();
+const { serve } = await import('../server/main.ts');
+const { url } = await serve(process.argv.slice(2));
+console.log(`\nGruff Anchor is ready, with its demo jobs:\n\n  ${url}demo\n\nCtrl C ends it.`);

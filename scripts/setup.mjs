@@ -1,0 +1,42 @@
+// What a fresh machine lacks before anything can run: npm packages, and for the browser tests Debian's Chromium.
+import { spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
+
+/** Runs a command with its output shown; answers its exit code. */
+export function run(command, args, options = {}) {
+  const done = spawnSync(command, args, { stdio: ['ignore', 'inherit', 'inherit'], ...options });
+  return done.status ?? 1;
+}
+
+/** Runs a command and ends this process with its code when it fails. */
+export function must(command, args, options) {
+  const code = run(command, args, options);
+  if (code !== 0) process.exit(code);
+}
+
+/** Installs the npm packages of the lock file when they are missing. */
+export function ensurePackages() {
+  if (existsSync('node_modules/.package-lock.json')) return;
+  console.log('Installing the npm packages (about a minute) …');
+  must('npm', ['ci', '--no-audit', '--no-fund'], {
+    env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
+  });
+}
+
+/** Installs Debian's Chromium when it is missing; says what to do where it cannot. */
+export function ensureChromium() {
+  const path = process.env.CHROMIUM ?? '/usr/bin/chromium';
+  if (existsSync(path)) return;
+  console.log("Installing Debian's Chromium for the browser tests (about three minutes) …");
+  const isRoot = process.getuid?.() === 0;
+  const apt = (args) => (isRoot ? run('apt-get', args) : run('sudo', ['-n', 'apt-get', ...args]));
+  apt(['update']);
+  const code = apt(['install', '-y', '--no-install-recommends', 'chromium']);
+  if (code !== 0 || !existsSync(path)) {
+    console.error(
+      'Chromium is not here and could not be installed. Install it by hand ' +
+        '("sudo apt-get install chromium"), or set CHROMIUM to the path of one, and run npm test again.',
+    );
+    process.exit(1);
+  }
+}

@@ -1,0 +1,11 @@
+import tailwindcss from '@tailwindcss/vite';
+import vue from '@vitejs/plugin-vue';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [vue(), tailwindcss()],
+  optimizeDeps: { entries: ['index.html', 'web/**/*.{vue,ts}', 'core/**/*.ts'] },
+  worker: { format: 'es' },
+  build: { outDir: 'dist', target: 'es2022' },
+  server: { host: '127.0.0.1' },
+});
