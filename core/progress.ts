@@ -35,7 +35,7 @@ type Progress = (
 ) => { readonly done: boolean; readonly summary: string };
 
 const failing = (findings: readonly Finding[]) => findings.filter(({ state }) => state === 'fails');
-const short = ({ title }: Finding) => (title.split(',')[0] ?? title).toLowerCase();
+const short = ({ title }: Finding) => (title.split(',')[0] ?? title).toLowerCase().replace('by ', '');
 
 const PROGRESS: Readonly<Record<Stage, Progress>> = {
   run({ run }, { choice }) {

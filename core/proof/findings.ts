@@ -83,7 +83,11 @@ function judge<R extends Reading>(
   const base = { ...facts, stage: 'prove' as const };
   const findings = readings.map((reading) => ({
     provenance: reading.source,
-    finding: { ...one(reading, base), provenance: reading.source satisfies Provenance },
+    finding: {
+      ...(limit && { limit }),
+      ...one(reading, base),
+      provenance: reading.source satisfies Provenance,
+    },
   }));
   const real = findings.filter(({ provenance }) => provenance !== 'simulated');
   const [worstReal] = worstFirst(real.map(({ finding }) => finding));

@@ -142,7 +142,7 @@ function surgeFindings(at: Assessment, run: Run, kind: CableKind): Finding[] {
       {
         id: 'surge-drop',
         stage: 'gauge',
-        title: 'Drop in the surge',
+        title: 'Surge drop',
         value: at.surge.dropPercent,
         unit: '%',
         decimals: 2,
@@ -183,12 +183,10 @@ function schoolFindings(at: Assessment, current: number, practice: HousePractice
   const { schools } = practice;
   const found: Finding[] = [];
   if (schools.inch)
-    found.push(
-      tableFinding('amps-inch', 'Amps by inch table', INCH_SMALL_CRAFT.source, at, at.inch, current),
-    );
+    found.push(tableFinding('amps-inch', 'By inch table', INCH_SMALL_CRAFT.source, at, at.inch, current));
   if (schools.metric) {
     found.push(
-      tableFinding('amps-metric', 'Amps by metric table', METRIC_SMALL_CRAFT.source, at, at.metric, current),
+      tableFinding('amps-metric', 'By metric table', METRIC_SMALL_CRAFT.source, at, at.metric, current),
     );
   }
   if (schools.heat) found.push(heatFinding(at, current));
@@ -244,7 +242,7 @@ function heatFinding(at: Assessment, current: number): Finding {
     {
       id: 'amps-heat',
       stage: 'gauge',
-      title: 'Amps by heat balance',
+      title: 'By heat balance',
       value: current,
       unit: 'A',
       decimals: 0,

@@ -1,4 +1,4 @@
-import { boreFill, circleMm2, wallMm2 } from './lugOnCable.ts';
+import { wallMm2 } from './lugOnCable.ts';
 
 /** The parts of a crimp that a hexagon die closes on. */
 export interface CrimpParts {
@@ -29,6 +29,11 @@ const COPPER_SHARE = { least: 0.9, most: 1.02 } as const;
 /** Area of a hexagon, mm²: `(√3/2)·F²`. @example hexagonMm2(12.4) // 133.2 */
 export function hexagonMm2(acrossFlatsMm: number): number {
   return (Math.sqrt(3) / 2) * acrossFlatsMm ** 2;
+}
+
+/** The hexagon of an area, mm across flats. @example hexagonAcrossFlats(133.2) // 12.4 */
+export function hexagonAcrossFlats(areaMm2: number): number {
+  return Math.sqrt(areaMm2 / (Math.sqrt(3) / 2));
 }
 
 /**
@@ -86,7 +91,35 @@ export function stretch(c: number): number {
  * @example acrossFlatsFor(1.06, { boreMm: 11.5, outerMm: 16.5, copperMm2: 70 }) // 14.0
  */
 export function acrossFlatsFor(c: number, parts: Omit<CrimpParts, 'acrossFlatsMm'>): number {
-  return Math.sqrt((wallMm2(parts) + parts.copperMm2) / c / (Math.sqrt(3) / 2));
+  return hexagonAcrossFlats((wallMm2(parts) + parts.copperMm2) / c);
+}
+
+/** Across-flats at which the verdict on one lug and cable changes, mm, from the widest. */
+export interface DieZones {
+  /** Wider than this is open. */
+  readonly openMm: number;
+  /** Wider than this is light. */
+  readonly lightMm: number;
+  /** Closer than this is tight. */
+  readonly tightMm: number;
+  /** Closer than this will not close. */
+  readonly willNotCloseMm: number;
+}
+
+/**
+ * Where each verdict begins, as across-flats: κ and c both follow from the die's width alone once lug and cable are
+ * given.
+ *
+ * @example dieZones({ boreMm: 11.5, outerMm: 16.5, copperMm2: 70 }).tightMm // 13.39
+ */
+export function dieZones(parts: Omit<CrimpParts, 'acrossFlatsMm'>): DieZones {
+  const forKappa = (kappa: number) => hexagonAcrossFlats(wallMm2(parts) + parts.copperMm2 / kappa);
+  return {
+    openMm: forKappa(COMPACTION.openKappa),
+    lightMm: forKappa(COMPACTION.rightKappa),
+    tightMm: acrossFlatsFor(COMPACTION.rightC, parts),
+    willNotCloseMm: acrossFlatsFor(COMPACTION.willNotCloseC, parts),
+  };
 }
 
 /** Share of the crimped outline that is still air. 0 when the strands are packed solid. */
@@ -95,8 +128,11 @@ export function expectedVoidShare(parts: CrimpParts): number {
   return Math.max(0, 1 - (wallMm2(parts) + parts.copperMm2) / die);
 }
 
-/** Share of the barrel's outline that is air before the crimp. */
-export function voidShareBefore(parts: Omit<CrimpParts, 'acrossFlatsMm'>): number {
-  const bore = circleMm2(parts.boreMm);
-  return ((1 - boreFill(parts.copperMm2, parts.boreMm)) * bore) / circleMm2(parts.outerMm);
+/**
+ * Across-flats of the hexagon that the strands fill inside the crimp, mm: what the die leaves once the wall has its
+ * share. Null where the wall alone fills the die.
+ */
+export function strandHexagonMm(parts: CrimpParts): number | null {
+  const room = hexagonMm2(parts.acrossFlatsMm) - wallMm2(parts);
+  return room > 0 ? hexagonAcrossFlats(room) : null;
 }

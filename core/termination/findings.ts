@@ -15,7 +15,7 @@ import {
 } from './lugOnStud.ts';
 import type { DieOffer } from './offers.ts';
 import type { EndConductor, ResolvedEnd, SleeveFit } from './resolveEnd.ts';
-import { SLEEVE_ROOM } from './sleeve.ts';
+import { sleeveWindow } from './sleeve.ts';
 
 /** Sleeve on the jacket must be at least this many jacket diameters. Shop practice. */
 const LEAST_ON_JACKET = 1.5;
@@ -161,7 +161,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
   return [
     atLeast(
       {
-        ...about(end, 'packing', 'Strands packed, κ'),
+        ...about(end, 'packing', 'Packing, κ'),
         value: packed,
         unit: '',
         decimals: 2,
@@ -180,7 +180,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
     ),
     atMost(
       {
-        ...about(end, 'compaction', 'Metal moved, c'),
+        ...about(end, 'compaction', 'Compaction, c'),
         value: c,
         unit: '',
         decimals: 2,
@@ -258,7 +258,7 @@ function wallFinding(end: ResolvedEnd, lug: Lug, { copperMm2 }: EndConductor): F
   const light = ratio < LIGHT_WALL;
   return atLeast(
     {
-      ...about(end, 'wall', 'Lug wall copper'),
+      ...about(end, 'wall', 'Wall copper'),
       value: ratio,
       unit: '',
       decimals: 2,
@@ -281,7 +281,7 @@ function webFinding(end: ResolvedEnd, lug: Lug): Finding {
   const web = webMm(lug.palmWidthMm, lug.holeMm);
   return atLeast(
     {
-      ...about(end, 'web', 'Metal beside the hole'),
+      ...about(end, 'web', 'Web at the hole'),
       value: web,
       unit: 'mm',
       decimals: 1,
@@ -321,13 +321,13 @@ function sleeveFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConduc
         work: {
           formula: 'supplied bore ≥ 1.1 × the largest it passes',
           substituted: [
-            `1.1 × ${digits(task.passMm, 1)} = ${figure(SLEEVE_ROOM.pass * task.passMm, 'mm', 1)}`,
+            `1.1 × ${digits(task.passMm, 1)} = ${figure(sleeveWindow(task).suppliedLeastMm, 'mm', 1)}`,
           ],
           source,
           assumes: 'slid on before the lug, so only the jacket has to pass',
         },
       },
-      SLEEVE_ROOM.pass * task.passMm,
+      sleeveWindow(task).suppliedLeastMm,
     ),
     atMost(
       {
@@ -335,13 +335,13 @@ function sleeveFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConduc
         work: {
           formula: 'recovered bore ≤ 0.9 × the smallest it grips',
           substituted: [
-            `0.9 × ${digits(task.gripMm, 1)} = ${figure(SLEEVE_ROOM.grip * task.gripMm, 'mm', 1)}`,
+            `0.9 × ${digits(task.gripMm, 1)} = ${figure(sleeveWindow(task).recoveredMostMm, 'mm', 1)}`,
           ],
           source,
           assumes: 'the smallest of jacket, barrel and hexagon',
         },
       },
-      SLEEVE_ROOM.grip * task.gripMm,
+      sleeveWindow(task).recoveredMostMm,
     ),
     atLeast(
       {
@@ -370,7 +370,7 @@ function noSleeve(end: ResolvedEnd): Finding {
       unit: '',
       decimals: 0,
       because: task
-        ? `No sleeve owned passes ${figure(SLEEVE_ROOM.pass * task.passMm, 'mm', 1)} and grips ${figure(SLEEVE_ROOM.grip * task.gripMm, 'mm', 1)}.`
+        ? `No sleeve owned passes ${figure(sleeveWindow(task).suppliedLeastMm, 'mm', 1)} and grips ${figure(sleeveWindow(task).recoveredMostMm, 'mm', 1)}.`
         : 'No sleeve is chosen.',
       remedy: 'A 4:1 sleeve spans more than a 3:1.',
       work: {

@@ -22,7 +22,7 @@ export interface LugOffer {
   readonly fillVerdict: FillVerdict;
   readonly clearanceMm: number;
   readonly clearanceVerdict: ClearanceVerdict;
-  /** The best the owned dies do on it. */
+  /** The best the owned dies do on it; not asked of a lug that is refused. */
   readonly die: DieOffer | null;
   /** Why it is not offered; null where it may be used. */
   readonly refused: string | null;
@@ -135,14 +135,15 @@ export function lugOffer(
   const verdict = fillVerdict(fill);
   const { diameterMm } = STUDS[stud];
   const clearance = clearanceVerdict(diameterMm, lug.holeMm);
+  const refused = refusal(lug, verdict, clearance);
   return {
     lug,
     fill,
     fillVerdict: verdict,
     clearanceMm: lug.holeMm - diameterMm,
     clearanceVerdict: clearance,
-    die: bestDie(dieOffers(lug, copperMm2, dies), crimpsAsked),
-    refused: refusal(lug, verdict, clearance),
+    die: refused ? null : bestDie(dieOffers(lug, copperMm2, dies), crimpsAsked),
+    refused,
   };
 }
 

@@ -7,7 +7,7 @@ export interface SleeveTask {
 }
 
 /** Room to slide, and tension to grip. */
-export const SLEEVE_ROOM = { pass: 1.1, grip: 0.9 } as const;
+const SLEEVE_ROOM = { pass: 1.1, grip: 0.9 } as const;
 
 /**
  * Task of a sleeve over a lug's barrel and the cable's jacket.
@@ -26,14 +26,22 @@ export function sleeveTask(
   return { passMm: Math.max(jacketMm, palm), gripMm: Math.min(jacketMm, barrelMm, crimpedMm) };
 }
 
+/** The window a sleeve must span, mm: recovered bore at most the lower figure, supplied bore at least the upper. */
+export function sleeveWindow(task: SleeveTask): { recoveredMostMm: number; suppliedLeastMm: number } {
+  return {
+    recoveredMostMm: SLEEVE_ROOM.grip * task.gripMm,
+    suppliedLeastMm: SLEEVE_ROOM.pass * task.passMm,
+  };
+}
+
 /** Whether a sleeve passes: supplied bore at least 1.1 × the largest thing it passes. */
 export function passes(sleeve: SleeveSize, task: SleeveTask): boolean {
-  return sleeve.suppliedMm >= SLEEVE_ROOM.pass * task.passMm;
+  return sleeve.suppliedMm >= sleeveWindow(task).suppliedLeastMm;
 }
 
 /** Whether a sleeve grips: recovered bore at most 0.9 × the smallest thing it grips. */
 export function grips(sleeve: SleeveSize, task: SleeveTask): boolean {
-  return sleeve.recoveredMm <= SLEEVE_ROOM.grip * task.gripMm;
+  return sleeve.recoveredMm <= sleeveWindow(task).recoveredMostMm;
 }
 
 /**

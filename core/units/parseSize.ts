@@ -1,8 +1,13 @@
-import { type ConductorSize, GAUGE_SIZES, type GaugeName, METRIC_SIZES, type MetricSizeName } from '../conductor/size.ts';
+import {
+  type ConductorSize,
+  GAUGE_SIZES,
+  type GaugeName,
+  METRIC_SIZES,
+  type MetricSizeName,
+} from '../conductor/size.ts';
 
 export type SizeEntry =
-  | { readonly ok: true; readonly size: ConductorSize }
-  | { readonly ok: false; readonly sentence: string };
+  { readonly ok: true; readonly size: ConductorSize } | { readonly ok: false; readonly sentence: string };
 
 /**
  * Reads a conductor size as people write it.
@@ -12,7 +17,10 @@ export type SizeEntry =
  * @example parseSize('70 mm2', 'awg') // 70 mm²
  */
 export function parseSize(text: string, system: ConductorSize['system']): SizeEntry {
-  const match = /^\s*(?:(awg|sae)\s*)?(\d\/0|0{1,4}|\d+(?:[.,]\d+)?)\s*(mm2|mm²|mm\^2|sq|awg|sae|ga|gauge)?\s*$/i.exec(text);
+  const match =
+    /^\s*(?:(awg|sae)\s*)?(\d\/0|0{1,4}|\d+(?:[.,]\d+)?)\s*(mm2|mm²|mm\^2|sq|awg|sae|ga|gauge)?\s*$/i.exec(
+      text,
+    );
   if (!match) return { ok: false, sentence: 'Write a size as 70, 70 mm², 2/0 or AWG 2.' };
   const [, before = '', number = '', after = ''] = match;
   const said = (before || after).toLowerCase();

@@ -21,64 +21,128 @@ interface UnitOfEntry {
 }
 
 /** Units a person may type, with what one of them is in the base unit of the kind. */
-const UNITS: Readonly<Record<QuantityKind, { base: string; units: Readonly<Record<string, UnitOfEntry>> }>> = {
-  length: {
-    base: 'mm',
-    units: {
-      mm: { factor: 1 },
-      cm: { factor: 10 },
-      m: { factor: 1000 },
-      in: { factor: 25.4 },
-      inch: { factor: 25.4 },
-      inches: { factor: 25.4 },
-      '"': { factor: 25.4 },
-      ft: { factor: 304.8 },
-      feet: { factor: 304.8 },
-      foot: { factor: 304.8 },
-      "'": { factor: 304.8 },
+const UNITS: Readonly<Record<QuantityKind, { base: string; units: Readonly<Record<string, UnitOfEntry>> }>> =
+  {
+    length: {
+      base: 'mm',
+      units: {
+        mm: { factor: 1 },
+        cm: { factor: 10 },
+        m: { factor: 1000 },
+        in: { factor: 25.4 },
+        inch: { factor: 25.4 },
+        inches: { factor: 25.4 },
+        '"': { factor: 25.4 },
+        ft: { factor: 304.8 },
+        feet: { factor: 304.8 },
+        foot: { factor: 304.8 },
+        "'": { factor: 304.8 },
+      },
     },
-  },
-  current: { base: 'A', units: { a: { factor: 1 }, amp: { factor: 1 }, amps: { factor: 1 }, ka: { factor: 1000 }, ma: { factor: 0.001 } } },
-  voltage: { base: 'V', units: { v: { factor: 1 }, volt: { factor: 1 }, volts: { factor: 1 }, kv: { factor: 1000 }, mv: { factor: 0.001 } } },
-  power: { base: 'W', units: { w: { factor: 1 }, watt: { factor: 1 }, watts: { factor: 1 }, kw: { factor: 1000 } } },
-  duration: {
-    base: 's',
-    units: { s: { factor: 1 }, sec: { factor: 1 }, min: { factor: 60 }, minutes: { factor: 60 }, h: { factor: 3600 } },
-  },
-  temperature: {
-    base: '°C',
-    units: {
-      c: { factor: 1 },
-      '°c': { factor: 1 },
-      '°': { factor: 1 },
-      f: { factor: 5 / 9, offset: -160 / 9 },
-      '°f': { factor: 5 / 9, offset: -160 / 9 },
+    current: {
+      base: 'A',
+      units: {
+        a: { factor: 1 },
+        amp: { factor: 1 },
+        amps: { factor: 1 },
+        ka: { factor: 1000 },
+        ma: { factor: 0.001 },
+      },
     },
-  },
-  milliohm: {
-    base: 'mΩ',
-    units: { mω: { factor: 1 }, mohm: { factor: 1 }, ω: { factor: 1000 }, ohm: { factor: 1000 }, µω: { factor: 0.001 }, uω: { factor: 0.001 }, uohm: { factor: 0.001 } },
-  },
-  // Here a capital M matters and is told from a small one before the case is dropped: see `tokens`.
-  megohm: { base: 'MΩ', units: { mω: { factor: 1 }, mohm: { factor: 1 }, gω: { factor: 1000 }, gohm: { factor: 1000 }, kω: { factor: 0.001 }, kohm: { factor: 0.001 } } },
-  force: {
-    base: 'N',
-    units: { n: { factor: 1 }, kn: { factor: 1000 }, kg: { factor: 9.80665 }, lbf: { factor: 4.44822 }, lb: { factor: 4.44822 }, lbs: { factor: 4.44822 } },
-  },
-  torque: {
-    base: 'N·m',
-    units: { nm: { factor: 1 }, 'n·m': { factor: 1 }, 'lbfft': { factor: 1.35582 }, lbft: { factor: 1.35582 }, ftlb: { factor: 1.35582 }, inlb: { factor: 0.112985 }, lbfin: { factor: 0.112985 } },
-  },
-  percent: { base: '%', units: { '%': { factor: 1 } } },
-  angle: { base: '°', units: { '°': { factor: 1 }, deg: { factor: 1 } } },
-  number: { base: '', units: {} },
-};
+    voltage: {
+      base: 'V',
+      units: {
+        v: { factor: 1 },
+        volt: { factor: 1 },
+        volts: { factor: 1 },
+        kv: { factor: 1000 },
+        mv: { factor: 0.001 },
+      },
+    },
+    power: {
+      base: 'W',
+      units: { w: { factor: 1 }, watt: { factor: 1 }, watts: { factor: 1 }, kw: { factor: 1000 } },
+    },
+    duration: {
+      base: 's',
+      units: {
+        s: { factor: 1 },
+        sec: { factor: 1 },
+        min: { factor: 60 },
+        minutes: { factor: 60 },
+        h: { factor: 3600 },
+      },
+    },
+    temperature: {
+      base: '°C',
+      units: {
+        c: { factor: 1 },
+        '°c': { factor: 1 },
+        '°': { factor: 1 },
+        f: { factor: 5 / 9, offset: -160 / 9 },
+        '°f': { factor: 5 / 9, offset: -160 / 9 },
+      },
+    },
+    milliohm: {
+      base: 'mΩ',
+      units: {
+        mω: { factor: 1 },
+        mohm: { factor: 1 },
+        ω: { factor: 1000 },
+        ohm: { factor: 1000 },
+        µω: { factor: 0.001 },
+        uω: { factor: 0.001 },
+        uohm: { factor: 0.001 },
+      },
+    },
+    // Here a capital M matters and is told from a small one before the case is dropped: see `tokens`.
+    megohm: {
+      base: 'MΩ',
+      units: {
+        mω: { factor: 1 },
+        mohm: { factor: 1 },
+        gω: { factor: 1000 },
+        gohm: { factor: 1000 },
+        kω: { factor: 0.001 },
+        kohm: { factor: 0.001 },
+      },
+    },
+    force: {
+      base: 'N',
+      units: {
+        n: { factor: 1 },
+        kn: { factor: 1000 },
+        kg: { factor: 9.80665 },
+        lbf: { factor: 4.44822 },
+        lb: { factor: 4.44822 },
+        lbs: { factor: 4.44822 },
+      },
+    },
+    torque: {
+      base: 'N·m',
+      units: {
+        nm: { factor: 1 },
+        'n·m': { factor: 1 },
+        lbfft: { factor: 1.35582 },
+        lbft: { factor: 1.35582 },
+        ftlb: { factor: 1.35582 },
+        inlb: { factor: 0.112985 },
+        lbfin: { factor: 0.112985 },
+      },
+    },
+    percent: { base: '%', units: { '%': { factor: 1 } } },
+    angle: { base: '°', units: { '°': { factor: 1 }, deg: { factor: 1 } } },
+    number: { base: '', units: {} },
+  };
 
-export type Entry = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly sentence: string };
+export type Entry =
+  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly sentence: string };
 
 class EntryError extends Error {}
 
-type Token = { readonly kind: 'number'; readonly value: number } | { readonly kind: 'word' | 'sign'; readonly text: string };
+type Token =
+  | { readonly kind: 'number'; readonly value: number }
+  | { readonly kind: 'word' | 'sign'; readonly text: string };
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)?|[.,]\d+`;
 const TOKEN = new RegExp(
@@ -108,7 +172,8 @@ function tokens(text: string): Token[] {
     else if (apart) found.push({ kind: 'number', value: numberOf(apart.replace(/\s/gu, '')) });
     else if (number) found.push({ kind: 'number', value: numberOf(number) });
     else if (word) found.push({ kind: 'word', text: word });
-    else if (sign) found.push({ kind: 'sign', text: sign.replace('−', '-').replace(/[×·]/, '*').replace('÷', '/') });
+    else if (sign)
+      found.push({ kind: 'sign', text: sign.replace('−', '-').replace(/[×·]/, '*').replace('÷', '/') });
   }
   const rest = text.slice(end).trim();
   if (rest !== '') throw new EntryError(`"${rest}" is not understood here.`);
@@ -136,7 +201,8 @@ class Parser {
   parse(): number {
     const value = this.#inBase(this.#sum());
     const left = this.#tokens[this.#next];
-    if (left) throw new EntryError(`"${left.kind === 'number' ? left.value : left.text}" is one thing too many.`);
+    if (left)
+      throw new EntryError(`"${left.kind === 'number' ? left.value : left.text}" is one thing too many.`);
     return value;
   }
 
@@ -166,7 +232,8 @@ class Parser {
     let left = this.#factor();
     for (let sign = this.#takeSign('*', '/'); sign; sign = this.#takeSign('*', '/')) {
       const right = this.#factor();
-      if (right.unit && (left.unit || sign === '/')) throw new EntryError('Two units cannot be multiplied or divided here.');
+      if (right.unit && (left.unit || sign === '/'))
+        throw new EntryError('Two units cannot be multiplied or divided here.');
       if (sign === '/' && right.value === 0) throw new EntryError('Nothing can be divided by 0.');
       left = {
         value: sign === '*' ? left.value * right.value : left.value / right.value,
@@ -226,12 +293,19 @@ class Parser {
 
 function unitNamed(text: string, kind: QuantityKind): UnitOfEntry {
   const { units, base } = UNITS[kind];
-  if ((kind === 'milliohm' && /^M(Ω|ohm)/i.test(text) && text.startsWith('M')) || (kind === 'megohm' && text.startsWith('m'))) {
+  if (
+    (kind === 'milliohm' && /^M(Ω|ohm)/i.test(text) && text.startsWith('M')) ||
+    (kind === 'megohm' && text.startsWith('m'))
+  ) {
     throw new EntryError(`${text} is a thousand million times off: ${base} is meant here.`);
   }
   const unit = units[text.toLowerCase().replaceAll('′', "'").replaceAll('″', '"')];
   if (!unit) {
-    throw new EntryError(base === '' ? `No unit is wanted here, and "${text}" was typed.` : `"${text}" is not a unit for this; ${base} is.`);
+    throw new EntryError(
+      base === ''
+        ? `No unit is wanted here, and "${text}" was typed.`
+        : `"${text}" is not a unit for this; ${base} is.`,
+    );
   }
   return unit;
 }

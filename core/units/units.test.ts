@@ -68,10 +68,13 @@ describe('what cannot be meant is said in a sentence', () => {
   test('megohms typed for milliohms', () => expect(valueOf('3 MΩ', 'milliohm')).toMatch(/mΩ is meant/));
   test('anything at all gives a figure or a sentence, and never throws', () => {
     fc.assert(
-      fc.property(fc.string({ unit: fc.constantFrom(...'0123456789.,+-*/() mft\'"%Ω'), maxLength: 24 }), (text) => {
-        const entry = mm(text);
-        return entry.ok ? Number.isFinite(entry.value) : entry.sentence.length > 5;
-      }),
+      fc.property(
+        fc.string({ unit: fc.constantFrom(...'0123456789.,+-*/() mft\'"%Ω'), maxLength: 24 }),
+        (text) => {
+          const entry = mm(text);
+          return entry.ok ? Number.isFinite(entry.value) : entry.sentence.length > 5;
+        },
+      ),
     );
   });
   test('a figure written out reads back as itself', () => {
@@ -94,7 +97,9 @@ describe('sizes as people write them', () => {
     ['AWG 2', 'metric', { system: 'awg', name: '2' }],
     ['4 sae', 'metric', { system: 'sae', name: '4' }],
   ] as const)('%s', (text, system, size) => expect(parseSize(text, system)).toEqual({ ok: true, size }));
-  test.each(['71', 'thick', '5/0', ''])('%j is refused', (text) => expect(parseSize(text, 'metric').ok).toBe(false));
+  test.each(['71', 'thick', '5/0', ''])('%j is refused', (text) =>
+    expect(parseSize(text, 'metric').ok).toBe(false),
+  );
 });
 
 describe('figures as they are written', () => {

@@ -1,0 +1,26 @@
+// npm run --silent workup -- FILE: prints everything computed of a job file, as JSON.
+import { readFileSync } from 'node:fs';
+import { readJobFile } from '../core/job/file.ts';
+import { workUp } from '../core/workup.ts';
+
+const [path] = process.argv.slice(2);
+if (!path) {
+  console.error('Say which job file: npm run --silent workup -- demo/teasel.json');
+  process.exit(2);
+}
+let contents: string;
+try {
+  contents = readFileSync(path, 'utf8');
+} catch {
+  console.error(`${path} cannot be read.`);
+  process.exit(2);
+}
+const parsed = readJobFile(contents);
+if (!parsed.ok) {
+  console.error(parsed.sentence);
+  process.exit(1);
+}
+// An infinite packing (a die inside the lug's wall) is a word in JSON, never null.
+const plain = (_key: string, value: unknown) =>
+  typeof value === 'number' && !Number.isFinite(value) ? String(value) : value;
+console.log(JSON.stringify(workUp(parsed.value.job, parsed.value.shop), plain, 1));

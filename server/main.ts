@@ -1,0 +1,60 @@
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { fileURLToPath } from 'node:url';
+import { parseArgs } from 'node:util';
+import express from 'express';
+
+const DEFAULT_PORT = 4310;
+const HOST = '127.0.0.1';
+const BUILT = fileURLToPath(new URL('../dist', import.meta.url));
+
+/** The built application, and its start page for every address inside it. */
+export function application(): express.Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use((_request, response, next) => {
+    response.set({
+      'Content-Security-Policy':
+        "default-src 'self'; script-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'",
+      'X-Content-Type-Options': 'nosniff',
+      'Referrer-Policy': 'no-referrer',
+    });
+    next();
+  });
+  app.use(express.static(BUILT, { index: 'index.html', dotfiles: 'ignore' }));
+  // Only page addresses fall back to the application: a missing file stays missing.
+  app.get('/{*page}', (request, response, next) => {
+    if (/\.\w+$/.test(request.path)) next();
+    else response.sendFile('index.html', { root: BUILT });
+  });
+  return app;
+}
+
+function listen(app: express.Express, port: number): Promise<Server> {
+  return new Promise((resolve, reject) => {
+    const server = app.listen(port, HOST, (error?: Error) => (error ? reject(error) : resolve(server)));
+  });
+}
+
+/**
+ * Starts the server on this machine only.
+ *
+ * @param args `--port N` (another free port is taken when it is in use), `--exact` to fail instead
+ */
+export async function serve(args: string[]): Promise<{ url: string; server: Server }> {
+  const { values } = parseArgs({ args, options: { port: { type: 'string' }, exact: { type: 'boolean' } } });
+  const port = Number(values.port ?? DEFAULT_PORT);
+  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new RangeError(`not a port: ${values.port}`);
+  const app = application();
+  const server = await listen(app, port).catch((error: NodeJS.ErrnoException) => {
+    if (error.code !== 'EADDRINUSE' || values.exact) throw error;
+    return listen(app, 0);
+  });
+  const { port: taken } = server.address() as AddressInfo;
+  return { url: `http://${HOST}:${taken}/`, server };
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) {
+  const { url } = await serve(process.argv.slice(2));
+  console.log(`Serving on ${url}`);
+}

@@ -1,0 +1,192 @@
+<script setup lang="ts">
+import { Dialog, DialogPanel } from '@headlessui/vue';
+import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import type { Stage } from '../../core/job/cable.ts';
+import type { Feature } from '../../core/traveller/steps.ts';
+import RackPanel from '../rack/RackPanel.vue';
+import { placeOf } from '../router.ts';
+import { useBench } from '../stores/bench.ts';
+import { workOf } from '../stores/work.ts';
+import { useIsDesk } from '../ui/useWide.ts';
+import CommandBox from './CommandBox.vue';
+import GuideCard from './GuideCard.vue';
+import KeysBox from './KeysBox.vue';
+import Ledger from './Ledger.vue';
+import StageTrack from './StageTrack.vue';
+import TopBar from './TopBar.vue';
+import { useBenchKeys } from './useBenchKeys.ts';
+import WorkpieceDrawing from './workpiece/WorkpieceDrawing.vue';
+
+/** The bench: the rack, the cable to scale, its seven stages, and the ledger. */
+const { jobId, cableId, stage = 'run' } = defineProps<{ jobId: string; cableId?: string; stage?: Stage }>();
+
+const STAGE_VIEWS: Readonly<Record<Stage, ReturnType<typeof defineAsyncComponent>>> = {
+  run: defineAsyncComponent(() => import('./run/RunStage.vue')),
+  gauge: defineAsyncComponent(() => import('./gauge/GaugeStage.vue')),
+  ends: defineAsyncComponent(() => import('./ends/EndsStage.vue')),
+  cut: defineAsyncComponent(() => import('./cut/CutStage.vue')),
+  make: defineAsyncComponent(() => import('./make/MakeStage.vue')),
+  prove: defineAsyncComponent(() => import('./prove/ProveStage.vue')),
+  fit: defineAsyncComponent(() => import('./fit/FitStage.vue')),
+};
+
+const bench = useBench();
+const router = useRouter();
+const isDesk = useIsDesk();
+const isRackOpen = ref(false);
+const opened = ref<string | null>(null);
+const lit = ref<readonly Feature[] | null>(null);
+const rack = useTemplateRef('rack');
+
+const job = computed(() => bench.jobById(jobId));
+const cable = computed(() => job.value?.cables.find(({ id }) => id === cableId));
+const work = computed(() => cable.value && workOf(cable.value, bench.shop));
+const findings = computed(() => work.value?.findings.filter((finding) => finding.stage === stage) ?? []);
+
+/** A job or cable that is gone, by undo or deletion, gives way to what is left. */
+watch(
+  [job, cable],
+  () => {
+    if (!job.value) void router.replace('/begin');
+    else if (cableId && !cable.value) void router.replace(placeOf(jobId, job.value.cables[0]?.id, stage));
+    else if (!cableId && job.value.cables[0])
+      void router.replace(placeOf(jobId, job.value.cables[0].id, stage));
+  },
+  { immediate: true },
+);
+watch(
+  () => [cableId, stage],
+  () => {
+    opened.value = null;
+    lit.value = null;
+    isRackOpen.value = false;
+  },
+);
+
+/** The figure of a part of the drawing: here, or at the stage it belongs to. */
+function openFigure(id: string): void {
+  const TWINS: Readonly<Record<string, string>> = { 'palm-angle': 'cut' };
+  const wanted = TWINS[id] ?? id;
+  const finding = work.value?.findings.find((other) => other.id === wanted);
+  if (!finding) return;
+  if (finding.stage !== stage && cableId) {
+    void router.push(placeOf(jobId, cableId, finding.stage)).then(() => (opened.value = wanted));
+  } else {
+    opened.value = wanted;
+  }
+}
+
+const title = computed(() => {
+  const { value: at } = work;
+  if (!at) return '';
+  const binding = findings.value.find(({ binds }) => binds);
+  const failed = findings.value.find(({ state }) => state === 'fails');
+  if (failed) return `${failed.title}${failed.end ? ` of ${failed.end}` : ''} fails`;
+  if (stage === 'gauge' && binding) return `${binding.title} set the size`;
+  return LEDGER_TITLES[stage];
+});
+const LEDGER_TITLES: Readonly<Record<Stage, string>> = {
+  run: 'What the run asks',
+  gauge: 'Limits on the size',
+  ends: 'Limits on the ends',
+  cut: 'Lengths',
+  make: 'Lengths while making',
+  prove: 'Proof ledger',
+  fit: 'Torque',
+};
+const shownFindings = computed(() =>
+  stage === 'make'
+    ? (work.value?.findings.filter(
+        ({ stage: of, id }) => of === 'cut' || /^(strip|sleeve-cover|crimps)/.test(id),
+      ) ?? [])
+    : findings.value,
+);
+
+function addCable(): void {
+  const fresh = bench.addCable(jobId);
+  if (fresh) void router.push(placeOf(jobId, fresh.id, 'run'));
+}
+
+const { isCommandOpen, isKeysOpen } = useBenchKeys({
+  job,
+  cableId: () => cableId,
+  stage: () => stage,
+  addCable,
+  focusFilter: () => rack.value?.focusFilter(),
+});
+</script>
+
+<template>
+  <div
+    class="min-h-dvh lg:grid lg:h-dvh lg:grid-cols-[208px_minmax(0,1fr)] lg:grid-rows-[44px_minmax(0,1fr)] lg:overflow-hidden"
+  >
+    <TopBar
+      :job="job"
+      class="lg:col-span-2"
+      @rack="isRackOpen = true"
+      @command="isCommandOpen = true"
+      @keys="isKeysOpen = true"
+    />
+    <RackPanel
+      v-if="job && isDesk"
+      ref="rack"
+      :job="job"
+      :cable-id="cableId"
+      :stage="stage"
+      class="border-r border-line"
+      @add="addCable"
+    />
+    <Dialog v-if="job && !isDesk" :open="isRackOpen" class="relative z-40" @close="isRackOpen = false">
+      <div class="fixed inset-0 bg-[var(--shade)]" aria-hidden="true" />
+      <DialogPanel class="fixed inset-y-0 left-0 flex w-64 flex-col border-r border-line">
+        <RackPanel :job="job" :cable-id="cableId" :stage="stage" class="h-full" @add="addCable" />
+      </DialogPanel>
+    </Dialog>
+
+    <main v-if="cable && work" class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
+      <h1 class="sr-only">{{ cable.tag }}, {{ stage }}</h1>
+      <WorkpieceDrawing :cable="cable" :work="work" :stage="stage" :lit="lit" @open="openFigure" />
+      <StageTrack :job-id="jobId" :cable-id="cable.id" :stage="stage" :work="work" />
+      <div class="lg:grid lg:min-h-0 lg:flex-1 lg:grid-cols-[minmax(0,1fr)_354px]">
+        <div class="min-w-0 lg:overflow-y-auto">
+          <GuideCard />
+          <component
+            :is="STAGE_VIEWS[stage]"
+            :cable="cable"
+            :work="work"
+            :job-id="jobId"
+            @lit="lit = $event"
+          />
+        </div>
+        <Ledger
+          :findings="shownFindings"
+          :title="title"
+          :opened="opened"
+          class="border-line max-lg:border-t lg:overflow-y-auto lg:border-l"
+          @open="opened = $event"
+        />
+      </div>
+    </main>
+    <main v-else-if="job" class="flex flex-col items-start gap-3 p-8">
+      <h1 class="figure text-[30px] font-semibold">No cable on the bench</h1>
+      <p class="max-w-prose text-[15px]">
+        Say from where to where, how much it carries and how far. The size, both ends, the cut length and the
+        steps follow from that.
+      </p>
+      <button type="button" class="button filled min-h-14 px-6 text-[16px]" @click="addCable">
+        Begin the first cable <span class="key">N</span>
+      </button>
+    </main>
+    <CommandBox
+      v-if="job"
+      :open="isCommandOpen"
+      :job="job"
+      :cable-id="cableId"
+      :stage="stage"
+      @close="isCommandOpen = false"
+      @add="addCable"
+    />
+    <KeysBox :open="isKeysOpen" @close="isKeysOpen = false" />
+  </div>
+</template>

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import {
+  Combobox,
+  ComboboxInput,
+  ComboboxOption,
+  ComboboxOptions,
+  Dialog,
+  DialogPanel,
+  DialogTitle,
+} from '@headlessui/vue';
+import { computed, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { type Stage, STAGES } from '../../core/job/cable.ts';
+import type { Job } from '../../core/job/job.ts';
+import { parseSize } from '../../core/units/parseSize.ts';
+import { sizeLabel } from '../../core/conductor/size.ts';
+import { placeOf } from '../router.ts';
+import { exportJob } from '../storage/files.ts';
+import { useBench } from '../stores/bench.ts';
+import { usePrefs } from '../stores/prefs.ts';
+import { workOf } from '../stores/work.ts';
+import { STAGE_TITLES } from './stages.ts';
+
+/** Find a cable or a job, go to a stage, set a size, do anything: typed. */
+const { open, job, cableId, stage } = defineProps<{
+  open: boolean;
+  job: Job;
+  cableId: string | undefined;
+  stage: Stage;
+}>();
+const emit = defineEmits<{ close: []; add: [] }>();
+
+interface Command {
+  readonly id: string;
+  readonly title: string;
+  readonly note: string;
+  readonly act: () => void;
+}
+
+const bench = useBench();
+const { prefs } = usePrefs();
+const router = useRouter();
+const query = ref('');
+watch(
+  () => open,
+  () => {
+    query.value = '';
+  },
+);
+
+const go = (...to: Parameters<typeof placeOf>) => void router.push(placeOf(...to));
+
+/** A size typed on its own sets the size of the cable on the bench. */
+const sizeCommand = computed((): Command[] => {
+  const cable = job.cables.find(({ id }) => id === cableId);
+  if (!cable || !/\d/.test(query.value)) return [];
+  const { kind } = workOf(cable, bench.shop);
+  const entry = parseSize(query.value, kind.sizes[0]?.size.system ?? 'metric');
+  if (!entry.ok) return [];
+  const { size } = entry;
+  const isMade = kind.sizes.some((own) => own.size.system === size.system && own.size.name === size.name);
+  return isMade
+    ? [
+        {
+          id: 'size',
+          title: `Set ${cable.tag} to ${sizeLabel(size)}`,
+          note: kind.title,
+          act: () =>
+            bench.editCable(job.id, cable.id, 'size', (draft) => void (draft.gauge.size = { ...size })),
+        },
+      ]
+    : [];
+});
+
+const commands = computed((): Command[] => [
+  ...job.cables.map((cable) => ({
+    id: `cable-${cable.id}`,
+    title: cable.tag,
+    note: `${cable.ends.A.at} → ${cable.ends.B.at}`,
+    act: () => go(job.id, cable.id, stage),
+  })),
+  ...(cableId
+    ? STAGES.map((name, i) => ({
+        id: `stage-${name}`,
+        title: STAGE_TITLES[name],
+        note: `stage ${i + 1}`,
+        act: () => go(job.id, cableId, name),
+      }))
+    : []),
+  ...bench.jobs
+    .filter(({ id }) => id !== job.id)
+    .map((other) => ({
+      id: `job-${other.id}`,
+      title: other.title,
+      note: 'open this job',
+      act: () => go(other.id, other.cables[0]?.id),
+    })),
+  { id: 'new', title: 'New cable', note: 'N', act: () => emit('add') },
+  ...(bench.undoable
+    ? [{ id: 'undo', title: `Undo ${bench.undoable}`, note: 'Ctrl Z', act: () => void bench.undo() }]
+    : []),
+  ...(bench.redoable
+    ? [{ id: 'redo', title: `Redo ${bench.redoable}`, note: 'Shift Ctrl Z', act: () => void bench.redo() }]
+    : []),
+  { id: 'export', title: 'Export this job to a file', note: 'JSON', act: () => exportJob(job, bench.shop) },
+  { id: 'job', title: 'New empty job', note: '', act: () => go(bench.addEmptyJob().id) },
+  {
+    id: 'sizes',
+    title: prefs.sizes === 'metric' ? 'Name sizes by gauge' : 'Name sizes by mm²',
+    note: 'sizes',
+    act: () => {
+      prefs.sizes = prefs.sizes === 'metric' ? 'gauge' : 'metric';
+    },
+  },
+  {
+    id: 'lengths',
+    title: prefs.lengths === 'mm' ? 'Show lengths in inches' : 'Show lengths in mm',
+    note: 'lengths',
+    act: () => {
+      prefs.lengths = prefs.lengths === 'mm' ? 'in' : 'mm';
+    },
+  },
+  ...(['light', 'dark', 'system'] as const).map((theme) => ({
+    id: `theme-${theme}`,
+    title: `Colours: ${theme}`,
+    note: prefs.theme === theme ? 'now' : '',
+    act: () => {
+      prefs.theme = theme;
+    },
+  })),
+]);
+
+const shown = computed(() => {
+  const words = query.value.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = commands.value.filter(({ title, note }) => {
+    const text = `${title} ${note}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+  return [...sizeCommand.value, ...found].slice(0, 9);
+});
+
+function run(command: Command | null): void {
+  emit('close');
+  command?.act();
+}
+</script>
+
+<template>
+  <Dialog :open="open" class="relative z-50" @close="emit('close')">
+    <div class="fixed inset-0 bg-[var(--shade)]" aria-hidden="true" />
+    <div class="fixed inset-0 flex items-start justify-center p-4 pt-[12vh]">
+      <DialogPanel class="w-full max-w-xl border border-line bg-lamp shadow-xl">
+        <DialogTitle class="sr-only">Find or do</DialogTitle>
+        <Combobox :model-value="null" @update:model-value="run">
+          <ComboboxInput
+            class="figure h-14 w-full bg-transparent px-4 text-[20px] placeholder:text-ink3 focus:outline-none"
+            placeholder="A tag, a stage, a size, an action"
+            aria-label="Find or do"
+            autocomplete="off"
+            @change="query = $event.target.value"
+          />
+          <ComboboxOptions static class="max-h-[50vh] overflow-auto border-t border-hairline">
+            <ComboboxOption v-for="command in shown" :key="command.id" v-slot="{ active }" :value="command">
+              <div
+                class="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-4"
+                :class="active ? 'bg-teal-tint' : ''"
+              >
+                <span>{{ command.title }}</span><span class="note truncate">{{ command.note }}</span>
+              </div>
+            </ComboboxOption>
+            <li v-if="shown.length === 0" class="note px-4 py-3">Nothing matches “{{ query }}”.</li>
+          </ComboboxOptions>
+        </Combobox>
+      </DialogPanel>
+    </div>
+  </Dialog>
+</template>

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { type Finding, worstFirst } from '../../core/finding.ts';
+import LedgerRow from './LedgerRow.vue';
+
+/** The limits that apply at this stage, the worst first, each with its work. */
+const { findings, title, opened } = defineProps<{
+  findings: readonly Finding[];
+  title: string;
+  /** The finding whose work is shown. */
+  opened: string | null;
+}>();
+defineEmits<{ open: [id: string | null] }>();
+
+/** Findings of both ends that say the same thing stand together, where the worse of the two stands. */
+const groups = computed(() => {
+  const byKey = new Map<string, Finding[]>();
+  for (const finding of worstFirst(findings)) {
+    const key = finding.end ? finding.id.replace(/\.[AB]$/, '') : finding.id;
+    byKey.set(
+      key,
+      [...(byKey.get(key) ?? []), finding].sort((a, b) => a.id.localeCompare(b.id)),
+    );
+  }
+  return [...byKey.entries()];
+});
+
+const counts = computed(() => {
+  const binds = findings.filter((finding) => finding.binds).length;
+  const of = (state: Finding['state']) => findings.filter((finding) => finding.state === state).length;
+  const parts = [
+    [of('fails'), 'fails', 'fail'],
+    [of('unproved'), 'not proved', 'not proved'],
+    [of('watch'), 'to watch', 'to watch'],
+    [binds, 'binds', 'bind'],
+    [of('holds') - binds, 'holds', 'hold'],
+  ] as const;
+  return parts
+    .filter(([count]) => count > 0)
+    .map(([count, one, many]) => `${count} ${count === 1 ? one : many}`)
+    .join(', ');
+});
+</script>
+
+<template>
+  <section aria-label="Ledger" class="bg-paper">
+    <header class="px-3.5 pt-2.5 pb-2">
+      <h2 class="figure text-[18px] leading-6 font-semibold">{{ title }}</h2>
+      <p class="note">{{ counts || 'nothing to hold against a limit yet' }}</p>
+    </header>
+    <ul>
+      <LedgerRow
+        v-for="[key, group] in groups"
+        :key="key"
+        :findings="group"
+        :opened="opened"
+        @open="$emit('open', $event)"
+      />
+    </ul>
+  </section>
+</template>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { ChevronDown, ChevronUp } from '@lucide/vue';
+import { computed, useTemplateRef, watch } from 'vue';
+import type { Finding } from '../../core/finding.ts';
+import { usePrefs } from '../stores/prefs.ts';
+import { inReadersUnit, limitText, marginText } from '../ui/display.ts';
+import ShowWork from '../ui/ShowWork.vue';
+import StateMark from '../ui/StateMark.vue';
+import MarginBar from './MarginBar.vue';
+
+/** One limit, of the whole cable or of both ends: value, limit, bar, state, and its work when opened. */
+const { findings, opened } = defineProps<{ findings: readonly Finding[]; opened: string | null }>();
+const emit = defineEmits<{ open: [id: string | null] }>();
+
+const { prefs } = usePrefs();
+const row = useTemplateRef<HTMLElement>('row');
+const first = computed(() => findings[0] as Finding);
+const isOpen = computed(() => findings.some(({ id }) => id === opened));
+watch(isOpen, (open) => {
+  if (open) row.value?.scrollIntoView({ block: 'nearest' });
+});
+
+function value(finding: Finding): { value: string; unit: string } {
+  return finding.value === null
+    ? { value: '–', unit: '' }
+    : inReadersUnit(finding.value, finding.unit, finding.decimals, prefs.lengths);
+}
+const limits = computed(() => limitText(findings, prefs.lengths));
+</script>
+
+<template>
+  <li ref="row" class="border-t border-hairline">
+    <button
+      type="button"
+      class="grid min-h-[43px] w-full grid-cols-[97px_1fr_26px] max-lg:grid-cols-[minmax(97px,220px)_1fr_26px] items-center gap-x-1 py-1 pr-1.5 pl-3 text-left hover:bg-teal-tint/60 focus-visible:-outline-offset-2"
+      :aria-expanded="isOpen"
+      @click="emit('open', isOpen ? null : first.id)"
+    >
+      <span class="min-w-0">
+        <span class="block leading-4">{{ first.title }}</span>
+        <span class="figure block text-[13.5px] leading-4 text-ink2">{{ limits }}</span>
+      </span>
+      <span class="min-w-0">
+        <span
+          v-for="finding in findings"
+          :key="finding.id"
+          class="grid items-center gap-x-1"
+          :class="finding.end ? 'h-[21px] grid-cols-[9px_56px_44px_1fr]' : 'grid-cols-[68px_44px_1fr]'"
+        >
+          <span v-if="finding.end" class="figure text-[13px] text-ink2">{{ finding.end }}</span>
+          <span class="figure text-right text-[17px] leading-5 font-semibold whitespace-nowrap">
+            {{ value(finding).value
+            }}<span class="text-[13px] font-medium text-ink2">&thinsp;{{ value(finding).unit }}</span>
+          </span>
+          <MarginBar :finding="finding" />
+          <span class="min-w-0 pl-0.5">
+            <StateMark
+              v-if="finding.limit || finding.provenance || finding.state !== 'holds'"
+              :state="finding.would ?? finding.state"
+              :binds="finding.binds ?? false"
+              :would="finding.would !== undefined"
+            />
+            <span v-if="!finding.end" class="figure block text-[13px] leading-4 text-ink2">{{
+              marginText(finding)
+            }}</span>
+          </span>
+        </span>
+      </span>
+      <span
+        class="flex size-[26px] items-center justify-center rounded-box border border-hairline bg-paper text-teal"
+        aria-hidden="true"
+      >
+        <ChevronUp v-if="isOpen" :size="16" /><ChevronDown v-else :size="16" />
+      </span>
+      <span class="sr-only">Show the work</span>
+    </button>
+    <div v-if="isOpen" class="border-t border-hairline">
+      <template v-for="finding in findings" :key="finding.id">
+        <p v-if="findings.length > 1" class="figure px-3.5 pt-2 text-[15px] font-semibold">
+          End {{ finding.end }}
+        </p>
+        <ShowWork :finding="finding" />
+      </template>
+    </div>
+  </li>
+</template>

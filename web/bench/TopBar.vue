@@ -1,0 +1,246 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue';
+import {
+  Anchor,
+  Check,
+  ChevronDown,
+  CircleAlert,
+  Contrast,
+  Menu as MenuIcon,
+  Redo2,
+  Search,
+  Undo2,
+} from '@lucide/vue';
+import { computed, ref, useTemplateRef } from 'vue';
+import { useRouter } from 'vue-router';
+import type { Job } from '../../core/job/job.ts';
+import { placeOf } from '../router.ts';
+import { useBench } from '../stores/bench.ts';
+import { usePrefs } from '../stores/prefs.ts';
+import ModalBox from '../ui/ModalBox.vue';
+import SegmentedField from '../ui/SegmentedField.vue';
+import TextField from '../ui/TextField.vue';
+import { exportJob, importJob } from '../storage/files.ts';
+
+/** The job, whether it is saved, and how figures are shown. */
+const { job } = defineProps<{ job: Job | undefined }>();
+defineEmits<{ rack: []; command: []; keys: [] }>();
+
+const bench = useBench();
+const prefsStore = usePrefs();
+const { prefs } = prefsStore;
+const router = useRouter();
+const fileField = useTemplateRef<HTMLInputElement>('fileField');
+const refusal = ref('');
+const isRenaming = ref(false);
+
+const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+const saved = computed(() => {
+  const state = bench.saveState;
+  if (state.kind === 'saving') return 'Saving …';
+  if (state.kind === 'failed') return state.sentence;
+  return state.at ? `Saved here at ${clock.format(state.at)}` : 'Saved here';
+});
+
+async function open(event: Event): Promise<void> {
+  const field = event.target as HTMLInputElement;
+  const file = field.files?.[0];
+  field.value = '';
+  if (!file) return;
+  const result = await importJob(file);
+  if (!result.ok) refusal.value = result.sentence;
+  else await router.push(placeOf(result.value.id, result.value.cables[0]?.id));
+}
+
+function newJob(): void {
+  void router.push(placeOf(bench.addEmptyJob().id));
+}
+
+function removeJob(): void {
+  if (job) bench.removeJob(job.id);
+}
+
+function rename(change: Partial<Pick<Job, 'title' | 'subtitle'>>): void {
+  bench.edit('job name', (draft) => {
+    const own = draft.jobs.find(({ id }) => id === job?.id);
+    if (own) Object.assign(own, change);
+  });
+}
+
+const actions = computed(() => [
+  { title: 'Export this job to a file', act: () => job && exportJob(job, bench.shop) },
+  { title: 'Import a job from a file', act: () => fileField.value?.click() },
+  { title: 'Rename this job', act: () => (isRenaming.value = true) },
+  { title: 'New empty job', act: newJob },
+  { title: 'Delete this job', act: removeJob },
+]);
+defineExpose({ chooseFile: () => fileField.value?.click() });
+</script>
+
+<template>
+  <header class="flex h-11 min-w-0 items-stretch border-b border-line bg-chalk">
+    <div class="flex w-[208px] shrink-0 items-center gap-2.5 border-r border-line px-3 max-lg:w-auto">
+      <button
+        type="button"
+        class="-ml-2 flex size-11 items-center justify-center text-teal lg:hidden"
+        @click="$emit('rack')"
+      >
+        <MenuIcon :size="22" aria-hidden="true" /><span class="sr-only">Open the rack</span>
+      </button>
+      <Anchor
+        :size="24"
+        class="shrink-0 text-copper-text max-lg:hidden"
+        :stroke-width="2.2"
+        aria-hidden="true"
+      />
+      <span class="figure text-[20px] font-semibold whitespace-nowrap max-lg:hidden">Gruff Anchor</span>
+    </div>
+    <Menu as="div" class="relative min-w-0 max-sm:flex-1">
+      <MenuButton
+        class="flex h-full max-w-full min-w-0 items-center gap-2 px-3.5 hover:bg-teal-tint focus-visible:-outline-offset-2"
+      >
+        <span class="figure truncate text-[18px] font-semibold">{{ job?.title ?? 'No job' }}</span>
+        <span class="truncate text-ink2 max-2xl:hidden">{{ job?.subtitle }}</span>
+        <ChevronDown :size="17" class="shrink-0 text-teal" aria-hidden="true" /><span class="sr-only"
+          >Jobs and files</span
+        >
+      </MenuButton>
+      <MenuItems
+        class="absolute left-0 z-40 mt-px max-h-[80vh] w-80 max-w-[92vw] overflow-auto border border-line bg-lamp shadow-lg focus:outline-none"
+      >
+        <MenuItem v-for="other in bench.jobs" :key="other.id" v-slot="{ active }">
+          <button
+            type="button"
+            class="flex min-h-11 w-full items-center gap-2 px-3 py-1.5 text-left"
+            :class="active ? 'bg-teal-tint' : ''"
+            @click="router.push(placeOf(other.id, other.cables[0]?.id))"
+          >
+            <Check
+              :size="16"
+              class="shrink-0 text-teal"
+              :class="other.id === job?.id ? '' : 'invisible'"
+              aria-hidden="true"
+            />
+            <span class="min-w-0 flex-1 truncate">{{ other.title }}</span>
+            <span class="note">{{ other.cables.length }}</span>
+          </button>
+        </MenuItem>
+        <div class="border-t border-line" />
+        <MenuItem v-for="{ title, act } in actions" :key="title" v-slot="{ active }">
+          <button
+            type="button"
+            class="min-h-11 w-full px-3 text-left"
+            :class="active ? 'bg-teal-tint' : ''"
+            @click="act"
+          >
+            {{ title }}
+          </button>
+        </MenuItem>
+      </MenuItems>
+    </Menu>
+    <p
+      class="flex min-w-0 items-center gap-1.5 text-ink2"
+      :class="bench.saveState.kind === 'failed' ? 'font-bold text-fails' : 'max-sm:sr-only'"
+      role="status"
+      data-testid="saved"
+    >
+      <CircleAlert v-if="bench.saveState.kind === 'failed'" :size="16" class="shrink-0" aria-hidden="true" />
+      <Check v-else :size="16" class="shrink-0" aria-hidden="true" /><span class="truncate">{{ saved }}</span>
+    </p>
+    <div class="ml-auto flex shrink-0 items-center gap-1.5 pr-2">
+      <button
+        type="button"
+        class="flex size-9 items-center justify-center text-teal disabled:text-ink3/60 max-md:hidden"
+        :disabled="!bench.undoable"
+        :title="bench.undoable ? `Undo: ${bench.undoable}` : 'Nothing to undo'"
+        @click="bench.undo()"
+      >
+        <Undo2 :size="19" aria-hidden="true" /><span class="sr-only">Undo {{ bench.undoable }}</span>
+      </button>
+      <button
+        type="button"
+        class="flex size-9 items-center justify-center text-teal disabled:text-ink3/60 max-md:hidden"
+        :disabled="!bench.redoable"
+        :title="bench.redoable ? `Redo: ${bench.redoable}` : 'Nothing to redo'"
+        @click="bench.redo()"
+      >
+        <Redo2 :size="19" aria-hidden="true" /><span class="sr-only">Redo {{ bench.redoable }}</span>
+      </button>
+      <button
+        type="button"
+        class="box flex h-8 items-center gap-2 px-2.5 text-ink2 hover:bg-teal-tint"
+        @click="$emit('command')"
+      >
+        <Search :size="16" aria-hidden="true" /><span class="max-lg:sr-only">Find or do</span
+        ><kbd class="key max-lg:hidden">Ctrl K</kbd>
+      </button>
+      <SegmentedField
+        v-model="prefs.sizes"
+        label="Name sizes by"
+        hide-label
+        small
+        class="max-md:hidden"
+        :choices="[
+          { value: 'metric', title: 'mm²' },
+          { value: 'gauge', title: 'AWG' },
+        ]"
+      />
+      <SegmentedField
+        v-model="prefs.lengths"
+        label="Show lengths in"
+        hide-label
+        small
+        class="max-md:hidden"
+        :choices="[
+          { value: 'mm', title: 'mm' },
+          { value: 'in', title: 'in' },
+        ]"
+      />
+      <button
+        type="button"
+        class="flex size-9 items-center justify-center text-teal hover:bg-teal-tint"
+        @click="prefs.theme = prefsStore.isDark ? 'light' : 'dark'"
+      >
+        <Contrast :size="20" aria-hidden="true" /><span class="sr-only"
+          >{{ prefsStore.isDark ? 'Light' : 'Dark' }} colours</span
+        >
+      </button>
+      <button
+        type="button"
+        class="figure flex size-9 items-center justify-center text-[18px] font-semibold text-teal hover:bg-teal-tint max-sm:hidden"
+        @click="$emit('keys')"
+      >
+        ?<span class="sr-only"> keys</span>
+      </button>
+    </div>
+    <input
+      ref="fileField"
+      type="file"
+      accept=".json,application/json"
+      class="hidden"
+      data-testid="file"
+      @change="open"
+    />
+    <ModalBox :open="refusal !== ''" title="Nothing was imported" @close="refusal = ''">
+      <p role="alert">{{ refusal }}</p>
+      <p class="note mt-2">Your jobs are as they were.</p>
+      <button type="button" class="button filled mt-4" @click="refusal = ''">All right</button>
+    </ModalBox>
+    <ModalBox :open="isRenaming" title="This job" @close="isRenaming = false">
+      <TextField
+        label="Name"
+        :model-value="job?.title ?? ''"
+        :longest="80"
+        required
+        @update:model-value="rename({ title: $event })"
+      />
+      <TextField
+        label="What it is"
+        :model-value="job?.subtitle ?? ''"
+        :longest="120"
+        @update:model-value="rename({ subtitle: $event })"
+      />
+      <button type="button" class="button filled mt-2" @click="isRenaming = false">Done</button>
+    </ModalBox>
+  </header>
+</template>

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { type Cable, END_NAMES } from '../../../core/job/cable.ts';
+import type { CableWork } from '../../../core/workup.ts';
+import { usePrefs } from '../../stores/prefs.ts';
+import { inReadersUnit, sizeText } from '../../ui/display.ts';
+import QuantityField from '../../ui/QuantityField.vue';
+import StageSection from '../StageSection.vue';
+import { useCableEdit } from '../useCable.ts';
+
+/** What to cut, how it comes from the finished length, and everything else that is cut for this cable. */
+const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
+
+const { prefs } = usePrefs();
+const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
+const say = (mm: number, decimals = 0) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
+const unit = computed(() => prefs.lengths);
+
+const parts = computed(() => {
+  const { lengths, ends } = work;
+  if (!lengths || !ends.A.lug || !ends.B.lug) return null;
+  return [
+    { title: 'route', mm: cable.run.lengthMm, sign: '', decimals: 0 },
+    { title: 'service loop', mm: cable.run.loopMm, sign: '+', decimals: 0 },
+    { title: 'lug A to barrel', mm: ends.A.lug.studToBarrelMm, sign: '−', decimals: 1 },
+    { title: 'lug B to barrel', mm: ends.B.lug.studToBarrelMm, sign: '−', decimals: 1 },
+  ];
+});
+
+const list = computed(() => {
+  const { ends, lengths, choice, kind } = work;
+  if (!lengths) return [];
+  return [
+    {
+      what: `Cable, ${sizeText(choice.taken.at.size, prefs.sizes)} ${kind.title.toLowerCase()}, ${cable.jacket}`,
+      mm: lengths.cutMm,
+      note: 'square, both ends',
+    },
+    ...END_NAMES.flatMap((name) => {
+      const end = ends[name];
+      if (!end.sleeve || end.stripMm === null) return [];
+      const { sleeve, cutMm, coverMm } = end.sleeve;
+      return [
+        {
+          what: `Sleeve ${name}, ${sleeve.suppliedMm}/${sleeve.recoveredMm}`,
+          mm: cutMm,
+          note: `shrinks to cover ${say(coverMm)}`,
+        },
+        {
+          what: `Strip ${name}`,
+          mm: end.stripMm,
+          note: `barrel ${say(end.lug?.barrelMm ?? 0)} and a gap of ${say(end.gapMm)}`,
+        },
+      ];
+    }),
+  ];
+});
+</script>
+
+<template>
+  <div class="p-3.5">
+    <StageSection title="Cut" note="between the bottoms of the two barrels">
+      <template v-if="work.lengths && parts">
+        <div class="flex flex-wrap items-end gap-x-8 gap-y-3">
+          <p class="figure text-[84px] leading-[72px] font-semibold">
+            {{ say(work.lengths.cutMm) }}<span class="text-[30px] font-medium text-ink2"> {{ unit }}</span>
+          </p>
+          <p class="figure flex flex-wrap items-end gap-x-2.5 pb-1 text-[19px] font-medium">
+            <template v-for="part in parts" :key="part.title">
+              <span v-if="part.sign" class="pb-[1px] text-ink2">{{ part.sign }}</span>
+              <span class="flex flex-col items-center leading-5">
+                <span class="text-[13px] font-normal text-ink2">{{ part.title }}</span>{{
+                  say(part.mm, part.decimals)
+                }}
+              </span>
+            </template>
+          </p>
+        </div>
+      </template>
+      <p v-else class="py-4">
+        Each lug adds the distance from its hole to its barrel. Choose both lugs in <b>Ends</b> and the cut
+        length stands here.
+      </p>
+    </StageSection>
+
+    <StageSection title="Lengths that decide it">
+      <div class="grid grid-cols-2 gap-3 sm:grid-cols-3">
+        <QuantityField
+          label="Stud to stud, as it lies"
+          kind="length"
+          :model-value="cable.run.lengthMm"
+          :least="50"
+          :most="1000000"
+          @update:model-value="(lengthMm) => edit('length', (draft) => void (draft.run.lengthMm = lengthMm))"
+        />
+        <QuantityField
+          label="Service loop"
+          kind="length"
+          :model-value="cable.run.loopMm"
+          :least="0"
+          :most="10000"
+          @update:model-value="(loopMm) => edit('service loop', (draft) => void (draft.run.loopMm = loopMm))"
+        />
+        <QuantityField
+          label="Palm A to palm B"
+          kind="angle"
+          :model-value="cable.palmAngleDeg"
+          :least="0"
+          :most="359"
+          :decimals="0"
+          hint="turned as the cable lies"
+          @update:model-value="
+            (degrees) => edit('palm angle', (draft) => void (draft.palmAngleDeg = Math.round(degrees)))
+          "
+        />
+      </div>
+    </StageSection>
+
+    <StageSection v-if="work.lengths" title="If end A is already on its stud">
+      <p class="flex items-baseline gap-3">
+        <span class="figure text-[34px] leading-9 font-semibold"
+          >{{ say(work.lengths.secondMarkMm) }}<span class="text-[18px] text-ink2"> {{ unit }}</span></span
+        >
+        <span>from the centre of stud A along the laid cable: mark here, where B’s barrel will end.</span>
+      </p>
+    </StageSection>
+
+    <StageSection v-if="list.length > 0" title="Everything to cut for this cable">
+      <table class="w-full">
+        <tbody>
+          <tr v-for="row in list" :key="row.what" class="border-b border-hairline">
+            <th scope="row" class="py-1.5 text-left font-normal">{{ row.what }}</th>
+            <td class="figure w-28 text-right text-[20px] font-semibold">
+              {{ say(row.mm) }} <span class="text-[14px] font-medium text-ink2">{{ unit }}</span>
+            </td>
+            <td class="note pl-4">{{ row.note }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </StageSection>
+  </div>
+</template>

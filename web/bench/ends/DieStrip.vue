@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { DieVerdict, DieZones } from '../../../core/termination/dieOnLug.ts';
+import type { DieOffer } from '../../../core/termination/offers.ts';
+import { digits } from '../../../core/units/figure.ts';
+
+/** Dies near the right one by what they measure, and where each falls between open and will not close. */
+const { offers, chosen, zones } = defineProps<{
+  offers: readonly DieOffer[];
+  chosen: DieOffer | null;
+  zones: DieZones;
+}>();
+defineEmits<{ choose: [dieId: string] }>();
+
+const SHOWN = 5;
+const WIDTH = 340;
+
+/** The five dies nearest the chosen one, widest first. */
+const near = computed(() => {
+  const middle = chosen?.die.acrossFlatsMm ?? (zones.lightMm + zones.tightMm) / 2;
+  return [...offers]
+    .sort((a, b) => Math.abs(a.die.acrossFlatsMm - middle) - Math.abs(b.die.acrossFlatsMm - middle))
+    .slice(0, SHOWN)
+    .sort((a, b) => b.die.acrossFlatsMm - a.die.acrossFlatsMm);
+});
+
+/** The scale runs from a die well open to one well past closing; a wide die is to the left. */
+const range = computed(() => {
+  const pad = (zones.openMm - zones.willNotCloseMm) * 0.65 + 0.25;
+  return { wide: zones.openMm + pad, close: zones.willNotCloseMm - pad };
+});
+const x = (mm: number) => {
+  const { wide, close } = range.value;
+  return Math.min(WIDTH - 3, Math.max(3, ((wide - mm) / (wide - close)) * WIDTH));
+};
+const edges = computed(() => {
+  const { openMm, lightMm, tightMm, willNotCloseMm } = zones;
+  const at = [0, x(openMm), x(lightMm), x(tightMm), x(willNotCloseMm), WIDTH];
+  return (['open', 'light', 'right', 'tight', 'won’t close'] as const).map((title, i) => ({
+    title,
+    from: at[i] ?? 0,
+    to: at[i + 1] ?? WIDTH,
+  }));
+});
+const cardX = (i: number) => ((i + 0.5) / near.value.length) * WIDTH;
+const WORDS: Readonly<Record<DieVerdict, string>> = {
+  open: 'open',
+  light: 'light',
+  right: 'right',
+  tight: 'tight',
+  'will-not-close': 'will not close',
+};
+const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
+</script>
+
+<template>
+  <div>
+    <div class="flex gap-1.5" role="radiogroup" aria-label="Die">
+      <button
+        v-for="offer in near"
+        :key="offer.die.id"
+        type="button"
+        role="radio"
+        :aria-checked="isChosen(offer)"
+        :aria-label="`die ${offer.die.stamp || 'without a mark'}, ${digits(offer.die.acrossFlatsMm, 1)} across flats: ${WORDS[offer.verdict]}`"
+        class="relative min-w-0 flex-1 rounded-box border pt-1"
+        :class="
+          isChosen(offer)
+            ? 'border-2 border-teal bg-teal-tint'
+            : 'border-hairline bg-paper hover:bg-teal-tint'
+        "
+        @click="$emit('choose', offer.die.id)"
+      >
+        <svg viewBox="0 0 60 36" class="mx-auto block h-8" aria-hidden="true">
+          <path
+            d="M14 18L22 4.100H38L46 18L38 31.900H22Z"
+            :fill="isChosen(offer) ? 'var(--copper)' : 'none'"
+            :stroke="isChosen(offer) ? 'var(--copper-line)' : 'var(--ink2)'"
+            stroke-width="1.3"
+          />
+          <text
+            x="30"
+            :y="offer.die.stamp ? 23 : 17"
+            text-anchor="middle"
+            font-size="14"
+            :font-weight="600"
+            class="figure"
+            :fill="isChosen(offer) ? '#1b2328' : 'var(--ink)'"
+          >
+            <template v-if="offer.die.stamp">{{ offer.die.stamp }}</template>
+            <template v-else>
+              <tspan x="30" font-size="12" font-weight="400">no</tspan>
+              <tspan x="30" dy="11" font-size="12" font-weight="400">mark</tspan>
+            </template>
+          </text>
+        </svg>
+        <span class="figure flex justify-between px-1.5 text-[14px] leading-5">
+          <span>{{ digits(offer.die.acrossFlatsMm, 1) }}</span>
+          <span class="font-semibold">{{ digits(offer.c, 2) }}</span>
+        </span>
+      </button>
+    </div>
+    <svg :viewBox="`0 0 ${WIDTH} 46`" class="block w-full" aria-hidden="true">
+      <path
+        v-for="(offer, i) in near"
+        :key="offer.die.id"
+        :d="`M${cardX(i)} 0V3L${x(offer.die.acrossFlatsMm)} 14V18`"
+        fill="none"
+        :stroke="isChosen(offer) ? 'var(--teal)' : 'var(--ink3)'"
+        :stroke-width="isChosen(offer) ? 1.8 : 0.8"
+      />
+      <g v-for="edge in edges" :key="edge.title">
+        <rect
+          :x="edge.from"
+          y="17"
+          :width="Math.max(0, edge.to - edge.from)"
+          height="11"
+          :fill="
+            edge.title === 'right'
+              ? 'var(--copper)'
+              : edge.title === 'light' || edge.title === 'tight'
+                ? 'var(--copper-tint)'
+                : 'var(--paper)'
+          "
+          stroke="var(--line)"
+          stroke-width="0.7"
+        />
+        <text
+          v-if="edge.to - edge.from > 24"
+          :x="(edge.from + edge.to) / 2"
+          y="41"
+          text-anchor="middle"
+          font-size="13.5"
+          class="figure"
+          :fill="edge.title === 'right' ? 'var(--ink)' : 'var(--ink2)'"
+          :font-weight="edge.title === 'right' ? 500 : 400"
+        >
+          {{ edge.title }}
+        </text>
+      </g>
+      <circle
+        v-for="offer in near"
+        :key="offer.die.id"
+        :cx="x(offer.die.acrossFlatsMm)"
+        cy="22.5"
+        :r="isChosen(offer) ? 4.5 : 2.6"
+        :fill="isChosen(offer) ? 'var(--teal)' : 'var(--ink)'"
+      />
+    </svg>
+  </div>
+</template>

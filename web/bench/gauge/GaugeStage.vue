@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent } from 'vue';
+import { sameSize, sizeLabel, type ConductorSize } from '../../../core/conductor/size.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import type { School } from '../../../core/practice/housePractice.ts';
+import { type Candidate, stepped } from '../../../core/sizing/choose.ts';
+import { digits, figure } from '../../../core/units/figure.ts';
+import type { CableWork } from '../../../core/workup.ts';
+import { useBench } from '../../stores/bench.ts';
+import { usePrefs } from '../../stores/prefs.ts';
+import CheckField from '../../ui/CheckField.vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import { conversionText, sizeText } from '../../ui/display.ts';
+import SegmentedField from '../../ui/SegmentedField.vue';
+import StateMark from '../../ui/StateMark.vue';
+import { useCableEdit } from '../useCable.ts';
+
+/** How thick: the smallest size that passes every limit, what each school would take, and the sizes beside it. */
+const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
+
+const SizeChart = defineAsyncComponent(() => import('./SizeChart.vue'));
+
+const bench = useBench();
+const { prefs } = usePrefs();
+const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
+const choice = computed(() => work.choice);
+
+const kinds = computed(() =>
+  bench.shop.cableKinds.map(({ id, title, limitC, tinned }) => ({
+    value: id,
+    title,
+    note: `${tinned ? 'tinned' : 'plain'}, ${limitC} °C`,
+  })),
+);
+
+const choose = (size: ConductorSize) => edit('size', (draft) => void (draft.gauge.size = { ...size }));
+const isTaken = (candidate: Candidate) => sameSize(candidate.at.size, choice.value.taken.at.size);
+
+function setKind(kindId: string): void {
+  edit('cable kind', (draft) => {
+    draft.gauge.kindId = kindId;
+    delete draft.gauge.size;
+  });
+}
+
+function setSchool(school: School, on: boolean): void {
+  bench.edit(`school: ${SCHOOLS[school]}`, (draft) => {
+    draft.shop.practice.schools[school] = on;
+  });
+}
+
+const SCHOOLS: Readonly<Record<School, string>> = {
+  quick: 'Printed 3 % rule',
+  inch: 'Inch-gauge table',
+  metric: 'Metric table',
+  heat: 'Heat balance',
+};
+
+const neighbours = computed(() => {
+  const { candidates, taken } = choice.value;
+  const rows = [-2, -1, 0, 1, 2].map((steps) => ({ steps, candidate: stepped(candidates, taken, steps) }));
+  return rows.filter(
+    ({ candidate, steps }, i) =>
+      steps === 0 || rows.every((row, j) => i === j || row.candidate !== candidate),
+  );
+});
+const STEP_WORDS: Readonly<Record<number, string>> = {
+  [-2]: 'two down',
+  [-1]: 'one down',
+  0: 'chosen',
+  1: 'one up',
+  2: 'two up',
+};
+
+const oneUp = computed(() => {
+  const { candidates, taken } = choice.value;
+  const up = stepped(candidates, taken, 1);
+  if (up === taken) return 'There is no thicker size of this kind.';
+  const { currency } = bench.shop;
+  return `One up costs ${currency}${digits(up.at.price - taken.at.price, 0)} and ${figure(up.at.massKg - taken.at.massKg, 'kg', 1)} more, and saves ${figure(taken.at.wattsLost - up.at.wattsLost, 'W', 0)}.`;
+});
+const degrees = (celsius: number | null) => (celsius === null ? 'none' : digits(celsius, 0));
+const short = (size: ConductorSize) =>
+  size.system === 'metric' ? size.name : sizeLabel(size).replace(/^\w+ /, '');
+</script>
+
+<template>
+  <div class="p-3.5">
+    <div class="grid gap-3 sm:grid-cols-[1fr_186px_118px]">
+      <div class="min-w-0">
+        <p id="size-label" class="label mb-1 truncate">
+          Conductor
+          <span class="text-ink3">({{ conversionText(choice.taken.at.size) }})</span>
+        </p>
+        <div role="radiogroup" aria-labelledby="size-label" class="box flex h-11 overflow-hidden">
+          <button
+            v-for="candidate in choice.candidates"
+            :key="sizeLabel(candidate.at.size)"
+            type="button"
+            role="radio"
+            :aria-checked="isTaken(candidate)"
+            :aria-label="`${sizeLabel(candidate.at.size)}, ${candidate.state}`"
+            class="figure relative min-w-0 flex-1 border-r border-teal text-[18px] last:border-r-0 focus-visible:-outline-offset-4"
+            :class="
+              isTaken(candidate)
+                ? 'bg-teal text-[20px] font-semibold text-on-teal focus-visible:outline-on-teal'
+                : candidate.state === 'fails'
+                  ? 'text-ink3 hover:bg-teal-tint'
+                  : 'font-medium text-teal hover:bg-teal-tint'
+            "
+            @click="choose(candidate.at.size)"
+          >
+            {{ short(candidate.at.size) }}
+            <span
+              v-if="candidate.state === 'fails'"
+              class="absolute inset-x-1.5 bottom-1 h-0.5 bg-fails"
+              aria-hidden="true"
+            />
+          </button>
+        </div>
+        <p class="note mt-1">
+          <template v-if="choice.isProposed">Proposed: press a size to decide it.</template>
+          <button
+            v-else
+            type="button"
+            class="text-teal underline"
+            @click="edit('size', (draft) => void delete draft.gauge.size)"
+          >
+            Back to the proposal{{ choice.smallest ? `, ${sizeLabel(choice.smallest.at.size)}` : '' }}
+          </button>
+        </p>
+      </div>
+      <ChoiceField
+        label="Cable kind"
+        :model-value="work.kind.id"
+        :choices="kinds"
+        @update:model-value="setKind"
+      />
+      <SegmentedField
+        label="One size up"
+        :model-value="choice.oneSizeUp ? 'on' : 'off'"
+        :choices="[
+          { value: 'off', title: 'off' },
+          { value: 'on', title: 'on' },
+        ]"
+        @update:model-value="
+          (value) => edit('one size up', (draft) => void (draft.gauge.oneSizeUp = value === 'on'))
+        "
+      />
+    </div>
+
+    <header class="mt-1.5 mb-1 flex items-baseline justify-between gap-3">
+      <h3 class="figure text-[17px] font-semibold">Same run, four schools</h3>
+      <p class="note">each with the drop it really gives, hot; ticked ones bind</p>
+    </header>
+    <div class="grid grid-cols-2 border-y border-line sm:grid-cols-5">
+      <div v-for="answer in choice.schools" :key="answer.school" class="border-r border-hairline px-1.5 py-1">
+        <CheckField
+          :label="SCHOOLS[answer.school]"
+          :model-value="answer.switchedOn"
+          @update:model-value="(on) => setSchool(answer.school, on)"
+        />
+        <p class="flex items-baseline gap-1.5 whitespace-nowrap">
+          <span class="figure text-[26px] leading-8 font-semibold">{{
+            answer.candidate ? short(answer.candidate.at.size) : 'none'
+          }}</span>
+          <span class="figure text-[14px] text-ink2"
+            >asks {{ figure(answer.asks.value, answer.asks.unit, answer.asks.unit === 'A' ? 0 : 1) }}</span
+          >
+        </p>
+        <p v-if="answer.candidate" class="flex items-center justify-between gap-1">
+          <span class="figure text-[15px]">{{ figure(answer.candidate.at.dropPercent, '%', 2) }}</span>
+          <StateMark :state="answer.candidate.state" :binds="answer.candidate.binds" />
+        </p>
+      </div>
+      <div class="bg-buff px-1.5 py-1 max-sm:col-span-2">
+        <p class="leading-[22px]">All limits together</p>
+        <p class="flex items-baseline gap-1.5 whitespace-nowrap">
+          <span class="figure text-[26px] leading-8 font-semibold">{{
+            choice.smallest ? short(choice.smallest.at.size) : 'none'
+          }}</span>
+          <span class="figure text-[14px] text-ink2">smallest that passes</span>
+        </p>
+        <p v-if="choice.smallest" class="flex items-center justify-between gap-1">
+          <span class="figure text-[15px]">{{ figure(choice.smallest.at.dropPercent, '%', 2) }}</span>
+          <StateMark :state="choice.smallest.state" :binds="choice.smallest.binds" />
+        </p>
+      </div>
+    </div>
+
+    <div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1fr)_324px]">
+      <SizeChart
+        :candidates="choice.candidates"
+        :taken="choice.taken"
+        :drop-limit="cable.run.dropPercent"
+        class="min-w-0"
+        @choose="choose"
+      />
+      <div class="min-w-0 overflow-x-auto">
+        <table class="figure w-full text-right text-[16px]">
+          <thead class="text-[14px] leading-4 text-ink2">
+            <tr class="border-b border-line align-bottom">
+              <th scope="col" class="py-1 text-left font-normal">size</th>
+              <th scope="col" class="font-normal">drop<br />%</th>
+              <th scope="col" class="font-normal">held<br />°C</th>
+              <th scope="col" class="font-normal">lost<br />W</th>
+              <th scope="col" class="font-normal">cable<br />kg</th>
+              <th scope="col" class="font-normal">cable<br />{{ bench.shop.currency }}</th>
+              <th scope="col" class="font-normal"><span class="sr-only">state</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr
+              v-for="{ steps, candidate } in neighbours"
+              :key="steps"
+              class="h-[41px] border-b border-hairline font-medium"
+              :class="steps === 0 ? 'bg-teal-tint' : ''"
+            >
+              <th scope="row" class="pl-1.5 text-left font-normal whitespace-nowrap">
+                <span class="block text-[17px] leading-4 font-semibold">{{
+                  sizeText(candidate.at.size, prefs.sizes)
+                }}</span>
+                <span class="text-[13px] leading-3 text-ink2">{{ STEP_WORDS[steps] }}</span>
+              </th>
+              <td>{{ digits(candidate.at.dropPercent, 2) }}</td>
+              <td>{{ degrees(candidate.at.settledC) }}</td>
+              <td>{{ digits(candidate.at.wattsLost, 0) }}</td>
+              <td>{{ digits(candidate.at.massKg, 1) }}</td>
+              <td>{{ digits(candidate.at.price, 0) }}</td>
+              <td class="pl-2 text-left"><StateMark :state="candidate.state" :binds="candidate.binds" /></td>
+            </tr>
+          </tbody>
+        </table>
+        <p class="note mt-2">{{ oneUp }}</p>
+      </div>
+    </div>
+  </div>
+</template>

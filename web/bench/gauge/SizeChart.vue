@@ -1,0 +1,223 @@
+<script setup lang="ts">
+import {
+  CategoryScale,
+  Chart,
+  type ChartData,
+  type ChartOptions,
+  LinearScale,
+  LineController,
+  LineElement,
+  type Plugin,
+  PointElement,
+} from 'chart.js';
+import { computed } from 'vue';
+import { Line } from 'vue-chartjs';
+import { type ConductorSize, sizeLabel } from '../../../core/conductor/size.ts';
+import type { Candidate } from '../../../core/sizing/choose.ts';
+import { digits, figure } from '../../../core/units/figure.ts';
+import { usePrefs } from '../../stores/prefs.ts';
+
+/** Drop and temperature against size, each with its limit, the allowed sizes, and the chosen one. */
+const { candidates, taken, dropLimit } = defineProps<{
+  candidates: readonly Candidate[];
+  taken: Candidate;
+  dropLimit: number;
+}>();
+const emit = defineEmits<{ choose: [size: ConductorSize] }>();
+
+Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale);
+
+const prefs = usePrefs();
+/** Colours of the page, read again whenever the theme changes. */
+const colours = computed(() => {
+  void prefs.isDark;
+  const style = getComputedStyle(document.documentElement);
+  const of = (name: string) => style.getPropertyValue(`--${name}`).trim();
+  return {
+    ink: of('ink'),
+    ink2: of('ink2'),
+    grid: of('grid'),
+    buff: of('buff'),
+    teal: of('teal'),
+    paper: of('paper'),
+    copper: of('copper-text'),
+  };
+});
+
+const index = computed(() => candidates.indexOf(taken));
+const allowed = computed(() => candidates.map(({ state }) => state !== 'fails'));
+const labels = computed(() => candidates.map(({ at }) => at.size.name));
+
+interface Curve {
+  readonly id: string;
+  readonly title: string;
+  readonly values: (number | null)[];
+  readonly limit: number;
+  readonly limitText: string;
+  readonly takenText: string;
+  readonly most: number;
+  readonly colour: string;
+}
+
+/** The next round figure for the top of an axis: 10, 12, 120 … */
+function roundUp(value: number): number {
+  const step = 10 ** Math.floor(Math.log10(value)) / 5;
+  return Math.ceil(value / step) * step;
+}
+
+const curves = computed((): Curve[] => {
+  const { limitC, settledC, dropPercent } = taken.at;
+  return [
+    {
+      id: 'drop',
+      title: 'drop, %',
+      values: candidates.map(({ at }) => at.dropPercent),
+      limit: dropLimit,
+      limitText: `${digits(dropLimit, 0)} % is allowed`,
+      takenText: figure(dropPercent, '%', 2),
+      most: roundUp(Math.max(dropLimit, dropPercent) * 2),
+      colour: colours.value.ink,
+    },
+    {
+      id: 'heat',
+      title: 'held, °C',
+      values: candidates.map(({ at }) => at.settledC),
+      limit: limitC,
+      limitText: `${digits(limitC, 0)} °C is the limit`,
+      takenText: settledC === null ? 'never settles' : figure(settledC, '°C', 0),
+      most: roundUp(Math.max(limitC, settledC ?? 0) * 1.2),
+      colour: colours.value.copper,
+    },
+  ];
+});
+
+/** The allowed sizes as a band, the limit as a line, and the chosen size with its value. */
+function marks(curve: Curve): Plugin<'line'> {
+  return {
+    id: `marks-${curve.id}`,
+    beforeDatasetsDraw({ ctx, chartArea, scales }) {
+      const x = scales['x'];
+      const y = scales['y'];
+      if (!x || !y) return;
+      const first = allowed.value.indexOf(true);
+      ctx.save();
+      if (first >= 0) {
+        const step = (x.getPixelForValue(1) - x.getPixelForValue(0)) / 2;
+        const from = Math.max(chartArea.left, x.getPixelForValue(first) - step);
+        ctx.fillStyle = colours.value.buff;
+        ctx.fillRect(from, chartArea.top, chartArea.right - from, chartArea.height);
+      }
+      const at = x.getPixelForValue(index.value);
+      ctx.strokeStyle = colours.value.teal;
+      ctx.lineWidth = 2;
+      ctx.beginPath();
+      ctx.moveTo(at, chartArea.top);
+      ctx.lineTo(at, chartArea.bottom);
+      ctx.stroke();
+      const level = y.getPixelForValue(curve.limit);
+      ctx.strokeStyle = colours.value.ink;
+      ctx.lineWidth = 1.6;
+      ctx.beginPath();
+      ctx.moveTo(chartArea.left, level);
+      ctx.lineTo(chartArea.right, level);
+      ctx.stroke();
+      ctx.restore();
+    },
+    afterDatasetsDraw({ ctx, chartArea, scales }) {
+      const x = scales['x'];
+      const y = scales['y'];
+      if (!x || !y) return;
+      // Both curves fall to the right, so the corner under them on the left is free.
+      const isLeft = index.value > 1;
+      ctx.save();
+      ctx.font = '400 14px "Barlow Condensed"';
+      ctx.fillStyle = colours.value.ink2;
+      ctx.textAlign = 'right';
+      ctx.fillText(curve.limitText, chartArea.right - 4, y.getPixelForValue(curve.limit) - 5);
+      ctx.font = '600 17px "Barlow Condensed"';
+      ctx.fillStyle = curve.colour;
+      ctx.textAlign = isLeft ? 'right' : 'left';
+      ctx.fillText(
+        curve.takenText,
+        x.getPixelForValue(index.value) + (isLeft ? -8 : 8),
+        chartArea.bottom - 6,
+      );
+      ctx.restore();
+    },
+  };
+}
+
+function dataOf(curve: Curve): ChartData<'line', (number | null)[]> {
+  return {
+    labels: labels.value,
+    datasets: [
+      {
+        data: curve.values.map((value) => (value !== null && value <= curve.most ? value : null)),
+        borderColor: curve.colour,
+        backgroundColor: colours.value.paper,
+        borderWidth: 2,
+        pointRadius: candidates.map((_, i) => (i === index.value ? 5 : 3.5)),
+        pointBackgroundColor: candidates.map((_, i) =>
+          i === index.value ? curve.colour : colours.value.paper,
+        ),
+        tension: 0.25,
+        clip: 6,
+      },
+    ],
+  };
+}
+
+function optionsOf(curve: Curve): ChartOptions<'line'> {
+  const font = { family: '"Barlow Condensed"', size: 14 };
+  return {
+    responsive: true,
+    maintainAspectRatio: false,
+    animation: false,
+    onClick: (_event, elements) => {
+      const size = candidates[elements[0]?.index ?? -1]?.at.size;
+      if (size) emit('choose', size);
+    },
+    interaction: { mode: 'index', intersect: false },
+    layout: { padding: { top: 2, right: 6 } },
+    scales: {
+      x: { grid: { color: colours.value.grid }, ticks: { font, color: colours.value.ink2, padding: 2 } },
+      y: {
+        min: 0,
+        max: curve.most,
+        afterFit: (scale) => {
+          scale.width = 34;
+        },
+        grid: { color: colours.value.grid },
+        ticks: {
+          font,
+          color: colours.value.ink2,
+          maxTicksLimit: 4,
+          callback: (value) => digits(Number(value), 0),
+        },
+      },
+    },
+  };
+}
+
+const spoken = (curve: Curve) =>
+  `${curve.title} against size: ${candidates
+    .map(({ at }, i) => `${sizeLabel(at.size)} ${digits(curve.values[i] ?? 0, 1)}`)
+    .join(', ')}; ${curve.limitText}`;
+</script>
+
+<template>
+  <div>
+    <div v-for="curve in curves" :key="curve.id" class="mb-1">
+      <p class="figure text-[14px] text-ink2">{{ curve.title }}</p>
+      <div class="h-[104px]">
+        <Line
+          :data="dataOf(curve)"
+          :options="optionsOf(curve)"
+          :plugins="[marks(curve)]"
+          :aria-label="spoken(curve)"
+          role="img"
+        />
+      </div>
+    </div>
+  </div>
+</template>

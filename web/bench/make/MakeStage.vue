@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { onKeyStroke } from '@vueuse/core';
+import { Check, TriangleAlert } from '@lucide/vue';
+import { computed, ref, watch } from 'vue';
+import type { Cable } from '../../../core/job/cable.ts';
+import type { Feature, Step } from '../../../core/traveller/steps.ts';
+import type { CableWork } from '../../../core/workup.ts';
+import { usePrefs } from '../../stores/prefs.ts';
+import { inReadersUnit } from '../../ui/display.ts';
+import TextField from '../../ui/TextField.vue';
+import { useCableEdit } from '../useCable.ts';
+
+/** The steps of making this cable, one large at a time. Space ticks it and goes on; Backspace goes back. */
+const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
+const emit = defineEmits<{ lit: [features: readonly Feature[] | null] }>();
+
+const { prefs } = usePrefs();
+const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
+const steps = computed(() => work.steps);
+const isDone = (step: Step) => cable.done.some((done) => done.step === step.id);
+const firstOpen = () => steps.value.find((step) => !isDone(step))?.id;
+
+const currentId = ref(firstOpen());
+watch(
+  () => cable.id,
+  () => {
+    currentId.value = firstOpen();
+  },
+);
+const index = computed(() => steps.value.findIndex(({ id }) => id === currentId.value));
+const current = computed(() => steps.value[index.value]);
+watch(current, (step) => emit('lit', step && step.lit.length > 0 ? step.lit : null), { immediate: true });
+
+const shown = computed(() => {
+  const figure = current.value?.figure;
+  if (!figure) return null;
+  const isAngle = figure.means.startsWith('degrees');
+  return isAngle
+    ? { value: String(figure.value), unit: '°' }
+    : inReadersUnit(figure.value, figure.unit, figure.decimals, prefs.lengths);
+});
+
+function tick(step: Step): void {
+  edit(`step ${step.short}`, (draft) => {
+    draft.done.push({ step: step.id, at: new Date().toISOString(), by: prefs.person });
+  });
+}
+
+function done(): void {
+  const step = current.value;
+  if (!step) return;
+  if (!isDone(step)) tick(step);
+  currentId.value = steps.value[index.value + 1]?.id;
+}
+
+function back(): void {
+  const before = steps.value[index.value < 0 ? steps.value.length - 1 : index.value - 1];
+  if (!before) return;
+  edit(`back to ${before.short}`, (draft) => {
+    draft.done = draft.done.filter(({ step }) => step !== before.id);
+  });
+  currentId.value = before.id;
+}
+
+const inField = () =>
+  document.activeElement instanceof HTMLElement &&
+  document.activeElement.matches('input, textarea, select, button, a, [role]');
+onKeyStroke(' ', (event) => {
+  if (inField()) return;
+  event.preventDefault();
+  done();
+});
+onKeyStroke('Backspace', (event) => {
+  if (inField()) return;
+  event.preventDefault();
+  back();
+});
+const doneAt = (step: Step) => cable.done.find((done) => done.step === step.id);
+const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+</script>
+
+<template>
+  <div v-if="steps.length === 0" class="p-3.5">
+    <h3 class="figure text-[20px] font-semibold">Nothing to follow yet</h3>
+    <p class="mt-1 max-w-prose">
+      The steps are written from the cable: both ends need a lug, a die that suits it, and a sleeve that
+      passes and grips. Finish
+      <b>Ends</b> and they stand here with this cable’s own figures.
+    </p>
+  </div>
+  <div v-else class="grid min-h-full sm:grid-cols-[196px_1fr]">
+    <ol class="border-hairline py-1 sm:border-r max-sm:order-2 max-sm:border-t" aria-label="Steps">
+      <li v-for="(step, i) in steps" :key="step.id">
+        <button
+          type="button"
+          class="flex h-[25.500px] w-full items-center gap-2 px-3 text-left max-sm:h-11"
+          :class="step.id === currentId ? 'bg-teal text-on-teal' : 'hover:bg-teal-tint'"
+          :aria-current="step.id === currentId ? 'step' : undefined"
+          @click="currentId = step.id"
+        >
+          <span class="figure w-5 text-right text-[14px]" :class="step.id === currentId ? '' : 'text-ink2'">{{
+            i + 1
+          }}</span>
+          <span
+            class="figure min-w-0 flex-1 truncate text-[16px]"
+            :class="step.id === currentId ? 'font-semibold' : ''"
+            >{{ step.short }}</span
+          >
+          <span v-if="isDone(step)" class="figure flex items-center gap-1 text-[13px]">
+            {{ clock.format(new Date(doneAt(step)?.at ?? ''))
+            }}<Check :size="14" :stroke-width="3" aria-label="done" />
+          </span>
+        </button>
+      </li>
+    </ol>
+
+    <div v-if="current" class="flex flex-col p-4">
+      <p class="figure text-[16px] text-ink2">
+        Step {{ index + 1 }} of {{ steps.length
+        }}<template v-if="current.end">, end {{ current.end }}</template>
+      </p>
+      <h3 class="figure text-[30px] leading-8 font-semibold">{{ current.order }}</h3>
+      <template v-if="current.figure && shown">
+        <p class="figure mt-3 text-[112px] leading-[96px] font-semibold">
+          {{ shown.value }}<span class="text-[36px] font-medium text-ink2"> {{ shown.unit }}</span>
+        </p>
+        <p class="figure text-[19px]">{{ current.figure.means }}</p>
+      </template>
+      <p class="mt-3 max-w-prose text-[15px]">{{ current.detail }}</p>
+      <p class="mt-2 text-[15px]"><span class="figure text-ink2">Why</span> {{ current.why }}</p>
+      <p v-if="current.caution" class="mt-3 flex items-start gap-2 text-[16px] font-bold text-fails">
+        <TriangleAlert :size="22" class="shrink-0" aria-hidden="true" />{{ current.caution }}
+      </p>
+      <div class="mt-auto flex flex-wrap items-end gap-3 pt-4">
+        <button type="button" class="button min-h-14 px-6" :disabled="index === 0" @click="back">Back</button>
+        <button type="button" class="button filled min-h-14 flex-1 px-6 text-[17px]" @click="done">
+          {{ isDone(current) ? 'Next' : 'Done' }}
+          <span class="figure ml-1 rounded-box border border-on-teal/60 px-1.5 text-[14px] font-normal"
+            >Space</span
+          >
+        </button>
+        <div class="w-40">
+          <TextField
+            label="Who is working"
+            :model-value="prefs.person"
+            @update:model-value="prefs.person = $event"
+          />
+        </div>
+      </div>
+    </div>
+    <div v-else class="p-4">
+      <h3 class="figure text-[30px] leading-8 font-semibold">Every step is done</h3>
+      <p class="mt-2 max-w-prose text-[15px]">
+        Let it cool, then prove it: measure, pull, look. What is not measured is not proved.
+      </p>
+      <button type="button" class="button mt-4" @click="back">Back to the last step</button>
+    </div>
+  </div>
+</template>

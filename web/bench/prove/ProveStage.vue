@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { nanoid } from 'nanoid';
+import { computed, ref } from 'vue';
+import { type Cable, END_NAMES } from '../../../core/job/cable.ts';
+import { sealRecord } from '../../../core/proof/record.ts';
+import type { CableWork } from '../../../core/workup.ts';
+import { usePrefs } from '../../stores/prefs.ts';
+import SegmentedField from '../../ui/SegmentedField.vue';
+import StateMark from '../../ui/StateMark.vue';
+import TextField from '../../ui/TextField.vue';
+import StageSection from '../StageSection.vue';
+import { useCableEdit } from '../useCable.ts';
+import EndReadings from './EndReadings.vue';
+import ReadingList from './ReadingList.vue';
+import { type Measured, typedReading } from './readings.ts';
+import WholeReadings from './WholeReadings.vue';
+
+/** Figures that prove the cable, each judged where it is typed, and the record that is sealed from them. */
+const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
+
+const { prefs } = usePrefs();
+const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
+const end = ref<'A' | 'B' | 'whole'>('A');
+const rework = ref('');
+const problem = ref('');
+
+const proof = computed(() => work.findings.filter(({ stage }) => stage === 'prove'));
+const missing = computed(() => proof.value.filter(({ state }) => state === 'unproved').length);
+const failsOf = (name: 'A' | 'B') =>
+  proof.value.some((finding) => finding.end === name && finding.state === 'fails');
+const lastRecord = computed(() => cable.records.at(-1));
+const hasSimulated = computed(() =>
+  cable.readings.some(({ source, struck }) => source === 'simulated' && !struck),
+);
+
+function nameNeeded(): boolean {
+  problem.value = prefs.person.trim() === '' ? 'Say who is measuring first.' : '';
+  return problem.value !== '';
+}
+
+function record(measured: Measured): void {
+  if (nameNeeded()) return;
+  edit(
+    `reading: ${measured.check}`,
+    (draft) => void draft.readings.push(typedReading(measured, prefs.person)),
+  );
+}
+
+function recordRework(): void {
+  const name = end.value;
+  if (name === 'whole' || nameNeeded()) return;
+  if (rework.value.trim() === '') {
+    problem.value = 'Say what was done again.';
+    return;
+  }
+  edit(`rework of ${name}`, (draft) => {
+    draft.reworks.push({
+      id: nanoid(10),
+      at: new Date().toISOString(),
+      by: prefs.person,
+      end: name,
+      what: rework.value.trim(),
+    });
+  });
+  rework.value = '';
+}
+
+function seal(): void {
+  if (nameNeeded()) return;
+  edit(
+    'seal record',
+    (draft) => void draft.records.push(sealRecord(cable, work, prefs.person, new Date().toISOString())),
+  );
+}
+
+const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+</script>
+
+<template>
+  <div>
+    <div class="flex flex-wrap items-center gap-3 border-b border-line bg-paper px-3.5 py-2.5" role="status">
+      <StateMark :state="work.verdict.state" :word="false" />
+      <p class="figure min-w-0 flex-1 text-[20px] leading-6 font-semibold">{{ work.verdict.sentence }}</p>
+      <p
+        v-if="hasSimulated"
+        class="figure rounded-box border-[1.5px] border-ink px-1.5 text-[14px] font-semibold"
+      >
+        SIMULATED READINGS
+      </p>
+      <button type="button" class="button" @click="seal">Seal the record</button>
+    </div>
+    <div class="p-3.5">
+      <div class="mb-3 grid items-start gap-3 sm:grid-cols-[1fr_200px]">
+        <SegmentedField
+          label="Measuring"
+          :model-value="end"
+          :choices="[
+            { value: 'A', title: 'end A' },
+            { value: 'B', title: 'end B' },
+            { value: 'whole', title: 'whole cable' },
+          ]"
+          @update:model-value="end = $event"
+        />
+        <TextField
+          label="Who is measuring"
+          :model-value="prefs.person"
+          @update:model-value="prefs.person = $event"
+        />
+      </div>
+      <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ problem }}</p>
+      <template v-for="name in END_NAMES" :key="`${cable.id}${name}`">
+        <EndReadings v-if="end === name" :name="name" :cable="cable" :work="work" @record="record" />
+      </template>
+      <WholeReadings v-if="end === 'whole'" :key="cable.id" :cable="cable" :work="work" @record="record" />
+
+      <StageSection
+        v-if="end !== 'whole' && failsOf(end)"
+        title="After a failure"
+        note="only recorded work lets an end be read afresh"
+      >
+        <div class="flex items-start gap-3">
+          <div class="flex-1">
+            <TextField
+              label="What was done again"
+              :model-value="rework"
+              hint="cut back 60 mm, new lug, die K10"
+              @update:model-value="rework = $event"
+            />
+          </div>
+          <button type="button" class="button mt-[22px]" @click="recordRework">Record the rework</button>
+        </div>
+      </StageSection>
+
+      <ReadingList :cable="cable" :job-id="jobId" />
+
+      <p v-if="lastRecord" class="note">
+        Last sealed {{ when.format(new Date(lastRecord.at)) }} by {{ lastRecord.by }}:
+        <StateMark :state="lastRecord.verdict" class="align-middle" />
+        <template v-if="lastRecord.simulated"> SIMULATED READINGS</template>
+        <template v-if="cable.records.length > 1">, {{ cable.records.length }} records in all</template>.
+      </p>
+      <p v-else class="note">
+        No record is sealed yet.
+        {{ missing > 0 ? `${missing} readings are not proved, and the record would say so.` : '' }}
+      </p>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Cable } from '../../../core/job/cable.ts';
+import { usePrefs } from '../../stores/prefs.ts';
+import ModalBox from '../../ui/ModalBox.vue';
+import TextField from '../../ui/TextField.vue';
+import StageSection from '../StageSection.vue';
+import { useCableEdit } from '../useCable.ts';
+import { readingWords } from './readings.ts';
+
+/** All that was ever read or done again, newest first. A wrong entry is struck out with a reason, never erased. */
+const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
+
+const { prefs } = usePrefs();
+const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
+const striking = ref<string | null>(null);
+const why = ref('');
+const when = new Intl.DateTimeFormat(undefined, {
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+
+const rows = computed(() =>
+  [
+    ...cable.readings.map((reading) => ({
+      id: reading.id,
+      at: reading.at,
+      by: reading.by,
+      end: 'end' in reading ? reading.end : '',
+      words: readingWords(reading),
+      source: reading.source as string,
+      struck: reading.struck,
+      isReading: true,
+    })),
+    ...cable.reworks.map(({ id, at, by, end, what }) => ({
+      id,
+      at,
+      by,
+      end: end as string,
+      words: `rework: ${what}`,
+      source: '',
+      struck: undefined,
+      isReading: false,
+    })),
+  ].sort((a, b) => b.at.localeCompare(a.at)),
+);
+
+function strike(): void {
+  const id = striking.value;
+  if (why.value === '' || id === null) return;
+  edit('strike out reading', (draft) => {
+    const reading = draft.readings.find((other) => other.id === id);
+    if (reading) reading.struck = { at: new Date().toISOString(), by: prefs.person, why: why.value };
+  });
+  striking.value = null;
+  why.value = '';
+}
+</script>
+
+<template>
+  <StageSection
+    v-if="rows.length > 0"
+    title="All readings"
+    :note="`${cable.readings.length} in all, newest first`"
+  >
+    <ul>
+      <li v-for="row in rows" :key="row.id" class="flex min-h-8 items-center gap-3 border-b border-hairline">
+        <span class="figure w-5 text-[15px] font-semibold">{{ row.end }}</span>
+        <span class="min-w-0 flex-1" :class="row.struck ? 'text-ink3 line-through' : ''">{{
+          row.words
+        }}</span>
+        <span v-if="row.struck" class="note">struck out: {{ row.struck.why }}</span>
+        <span
+          v-if="row.source"
+          class="figure text-[13.5px]"
+          :class="
+            row.source === 'simulated'
+              ? 'rounded-box border border-ink px-1 font-semibold uppercase'
+              : 'text-ink2'
+          "
+          >{{ row.source }}</span
+        >
+        <span class="note w-36 truncate text-right">{{ row.by }}, {{ when.format(new Date(row.at)) }}</span>
+        <button
+          v-if="row.isReading && !row.struck"
+          type="button"
+          class="min-h-8 px-1 text-teal underline"
+          @click="striking = row.id"
+        >
+          strike<span class="sr-only"> out {{ row.words }}</span>
+        </button>
+        <span v-else class="w-10" />
+      </li>
+    </ul>
+    <ModalBox :open="striking !== null" title="Strike out a reading" @close="striking = null">
+      <p class="mb-3">
+        It stays in the record, struck through, with your reason. To replace a true but bad reading, rework
+        the end instead.
+      </p>
+      <TextField label="Why was it wrong?" :model-value="why" required @update:model-value="why = $event" />
+      <button type="button" class="button filled mt-2" @click="strike">Strike it out</button>
+    </ModalBox>
+  </StageSection>
+</template>

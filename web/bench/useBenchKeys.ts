@@ -1,0 +1,102 @@
+import { onKeyStroke } from '@vueuse/core';
+import { type ComputedRef, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { type Stage, STAGES } from '../../core/job/cable.ts';
+import type { Job } from '../../core/job/job.ts';
+import { placeOf } from '../router.ts';
+import { useBench } from '../stores/bench.ts';
+
+/** The keys of the bench and what they do: shown by ?, handled by {@link useBenchKeys}. */
+export const BENCH_KEYS: readonly { readonly keys: readonly string[]; readonly does: string }[] = [
+  { keys: ['1', '…', '7'], does: 'go to a stage' },
+  { keys: ['J', 'K'], does: 'next cable, cable before' },
+  { keys: ['N'], does: 'new cable' },
+  { keys: ['D'], does: 'duplicate this cable' },
+  { keys: ['Alt ↑', 'Alt ↓'], does: 'move this cable in the rack' },
+  { keys: ['Delete'], does: 'delete this cable (undo brings it back)' },
+  { keys: ['/'], does: 'filter the rack' },
+  { keys: ['Ctrl K'], does: 'find or do anything' },
+  { keys: ['Ctrl Z', 'Shift Ctrl Z'], does: 'undo, redo' },
+  { keys: ['Space', 'Backspace'], does: 'in Make: done, back' },
+  { keys: ['Ctrl click'], does: 'mark cables in the rack, to set them all at once' },
+  { keys: ['?'], does: 'this list' },
+];
+
+const isTyping = (event: KeyboardEvent) =>
+  event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]');
+
+export function useBenchKeys(bench: {
+  job: ComputedRef<Job | undefined>;
+  cableId: () => string | undefined;
+  stage: () => Stage;
+  addCable: () => void;
+  focusFilter: () => void;
+}) {
+  const store = useBench();
+  const router = useRouter();
+  const isCommandOpen = ref(false);
+  const isKeysOpen = ref(false);
+
+  function goBy(steps: 1 | -1): void {
+    const cables = bench.job.value?.cables ?? [];
+    const next = cables[cables.findIndex(({ id }) => id === bench.cableId()) + steps];
+    if (next && bench.job.value) void router.push(placeOf(bench.job.value.id, next.id, bench.stage()));
+  }
+
+  function copy(jobId: string, cableId: string): void {
+    const made = store.copyCable(jobId, cableId);
+    if (made) void router.push(placeOf(jobId, made.id, bench.stage()));
+  }
+
+  /** What a plain key does; undefined where it is none of the bench's. */
+  function plainKey(event: KeyboardEvent): (() => void) | undefined {
+    const jobId = bench.job.value?.id;
+    const cableId = bench.cableId();
+    const stage = STAGES[Number(event.key) - 1];
+    if (stage && jobId && cableId) return () => void router.push(placeOf(jobId, cableId, stage));
+    switch (event.key) {
+      case 'j':
+        return () => goBy(1);
+      case 'k':
+        return () => goBy(-1);
+      case 'n':
+        return bench.addCable;
+      case 'd':
+        return jobId && cableId ? () => copy(jobId, cableId) : undefined;
+      case 'Delete':
+        return jobId && cableId ? () => store.removeCables(jobId, [cableId]) : undefined;
+      case '/':
+        return bench.focusFilter;
+      case '?':
+        return () => {
+          isKeysOpen.value = true;
+        };
+      default:
+        return undefined;
+    }
+  }
+
+  onKeyStroke(true, (event) => {
+    const isCommand = event.ctrlKey || event.metaKey;
+    const key = event.key.toLowerCase();
+    const act = (action: () => void) => {
+      event.preventDefault();
+      action();
+    };
+    if (isCommand && key === 'k') return act(() => (isCommandOpen.value = true));
+    if (isTyping(event) || isCommandOpen.value || isKeysOpen.value || document.querySelector('[role=dialog]'))
+      return undefined;
+    if (isCommand && key === 'z') return act(() => void (event.shiftKey ? store.redo() : store.undo()));
+    if (isCommand && key === 'y') return act(() => void store.redo());
+    const jobId = bench.job.value?.id;
+    const cableId = bench.cableId();
+    if (event.altKey && jobId && cableId && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      return act(() => store.moveCable(jobId, cableId, event.key === 'ArrowDown' ? 1 : -1));
+    }
+    if (isCommand || event.altKey) return undefined;
+    const action = plainKey(event);
+    return action ? act(action) : undefined;
+  });
+
+  return { isCommandOpen, isKeysOpen };
+}

@@ -1,0 +1,132 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { genericShop } from '../../../core/catalogue/genericShop.ts';
+import { newCable } from '../../../core/job/newCable.ts';
+import { digits } from '../../../core/units/figure.ts';
+import { workUpCable } from '../../../core/workup.ts';
+import { placeRow, textWidth } from './dimensions.ts';
+import { hexagonView, lugOutline, palmView } from './lugShape.ts';
+import {
+  endDimensions,
+  endSheet,
+  frameFor,
+  scaleFor,
+  SHEET,
+  studOffset,
+  tagOffset,
+  tagWidth,
+} from './sheet.ts';
+
+const shop = genericShop();
+const sizes = shop.cableKinds.flatMap((kind) => kind.sizes.map(({ size }) => ({ kindId: kind.id, size })));
+
+function drawn(choice: (typeof sizes)[number], stud: 'M8' | 'M10' | '3/8', width: number, tag: string) {
+  const cable = { ...newCable('c', tag, shop), gauge: choice };
+  const ends = { A: { at: 'here', stud }, B: { at: 'there', stud } } as const;
+  const work = workUpCable({ ...cable, ends, run: { ...cable.run, lengthMm: 3000 } }, shop);
+  const { outerMm } = work.choice.taken.at;
+  const sheet = endSheet(work.ends.A, 0, outerMm, { crimped: false, shrunk: false });
+  return { work, sheet, outerMm, frame: frameFor(width, width < 640) };
+}
+
+describe('a hexagon seen from its side', () => {
+  test('flat-on, its corners stand out and two edges face the eye', () => {
+    const { half, edges } = hexagonView(14, 0);
+    expect(half).toBeCloseTo(14 / Math.sqrt(3), 6);
+    expect(edges.map((v) => Number(v.toFixed(3)))).toEqual([-4.041, 4.041]);
+  });
+  test('on edge, it is as high as its flats are wide and one edge faces the eye', () => {
+    const { half, edges } = hexagonView(14, 90);
+    expect(half).toBeCloseTo(7, 6);
+    expect(edges).toHaveLength(1);
+    expect(edges[0]).toBeCloseTo(0, 6);
+  });
+});
+
+describe('a palm turned about the cable', () => {
+  const lug = shop.lugs[0] as (typeof shop.lugs)[number];
+  test('seen flat it is as high as it is wide, in the middle', () => {
+    const { half, middle } = palmView(lug, 0);
+    expect(half).toBeCloseTo(lug.palmWidthMm / 2, 9);
+    expect(middle).toBeCloseTo(0, 9);
+  });
+  test('seen on edge it is as high as it is thick, level with the barrel', () => {
+    const { half, middle } = palmView(lug, 90);
+    expect(half).toBeCloseTo(lug.palmThicknessMm / 2, 9);
+    expect(middle + half).toBeCloseTo(lug.outerMm / 2, 9);
+  });
+  test('its outline is closed and holds only numbers', () => {
+    const outline = lugOutline(lug, 37, []);
+    expect(outline[0]?.[0]).toBe('M');
+    expect(outline.at(-1)).toEqual(['Z']);
+    expect(outline.flat(2).every((part) => typeof part === 'string' || Number.isFinite(part))).toBe(true);
+  });
+});
+
+describe('dimensions that never collide', () => {
+  test('a text without room inside its line stands beside it', () => {
+    const [placed] = placeRow([{ id: 'a', from: 100, to: 110, text: '7.9' }], 15, { from: 0, to: 400 });
+    expect(placed?.inside).toBe(false);
+    expect(placed?.textX).toBeGreaterThan(110);
+  });
+  test('a row that holds too much is an error, never an overlap', () =>
+    expect(() =>
+      placeRow([{ id: 'a', from: 0, to: 5, text: 'far too long' }], 15, { from: 0, to: 20 }),
+    ).toThrow(RangeError));
+
+  const everySheet = fc.record({
+    choice: fc.constantFrom(...sizes),
+    stud: fc.constantFrom('M8', 'M10', '3/8'),
+    width: fc.constantFrom(1072, 820, 390),
+    tag: fc.constantFrom('TH-3', 'C-1', 'BOW-THRUSTER-12'),
+  } as const);
+
+  test('over every size of every kind, at desk, tablet and phone', () => {
+    fc.assert(
+      fc.property(everySheet, ({ choice, stud, width, tag }) => {
+        const { work, sheet, outerMm, frame } = drawn(choice, stud, width, tag);
+        if (!sheet) return true;
+        const scale = scaleFor([sheet], outerMm, tag, frame);
+        const stud0 = studOffset(sheet, scale);
+        const rows = endDimensions(
+          sheet,
+          work.ends.A,
+          (u) => stud0 + u * scale,
+          { from: 4, to: frame.endWidth },
+          { from: 4, to: width < 640 ? width : width / 2 },
+          (mm, decimals) => digits(mm, decimals),
+        );
+        return Object.values(rows).every((row) => {
+          const texts = row.map(
+            ({ textX, textWidth: wide }) => [textX - wide / 2, textX + wide / 2] as const,
+          );
+          const apart = texts.every(([from, to], i) =>
+            texts.every(([a, b], j) => i === j || to <= a || b <= from),
+          );
+          const clear = row.every((dimension, i) =>
+            texts.every(([from, to], j) => i === j || to <= dimension.from || from >= dimension.to),
+          );
+          return apart && clear;
+        });
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  test('the workpiece, its sleeve and its tag stay inside their strip and between the rows', () => {
+    fc.assert(
+      fc.property(everySheet, ({ choice, stud, width, tag }) => {
+        const { sheet, outerMm, frame } = drawn(choice, stud, width, tag);
+        if (!sheet) return true;
+        const scale = scaleFor([sheet], outerMm, tag, frame);
+        const end = SHEET.margin + tagOffset(sheet, scale) + tagWidth(tag);
+        const half = (scale * Math.max(sheet.lug.palmWidthMm, outerMm)) / 2;
+        return scale > 0.8 && end <= frame.endWidth && half <= 34;
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  test('a longer text is never taken for a shorter one', () =>
+    expect(textWidth('sleeve covers 71, cut 76', 15)).toBeGreaterThan(textWidth('sleeve covers 71', 15)));
+});

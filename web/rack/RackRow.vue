@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
+import { type Cable, type Stage, STAGES } from '../../core/job/cable.ts';
+import { digits } from '../../core/units/figure.ts';
+import type { CableWork } from '../../core/workup.ts';
+import { placeOf } from '../router.ts';
+import { usePrefs } from '../stores/prefs.ts';
+import { sizeText } from '../ui/display.ts';
+import CableMiniature from './CableMiniature.vue';
+
+/** One cable of the rack: tag, size, length, from where to where, its miniature, and seven ticks. */
+const { cable, work, jobId, stage, isOpen, isMarked } = defineProps<{
+  cable: Cable;
+  work: CableWork;
+  jobId: string;
+  stage: Stage;
+  isOpen: boolean;
+  isMarked: boolean;
+}>();
+defineEmits<{ mark: [] }>();
+
+const { prefs } = usePrefs();
+const SIGNS = { positive: '+', negative: '−', link: '±' } as const;
+const length = computed(() => {
+  const mm = work.lengths?.finishedMm ?? cable.run.lengthMm + cable.run.loopMm;
+  return prefs.lengths === 'in' ? `${digits(mm / 304.8, 1)}\u2009ft` : `${digits(mm / 1000, 2)}\u2009m`;
+});
+const isFailing = computed(() => work.verdict.state === 'fails');
+/** The stage the work has come to: the first that is not done. */
+const now = computed(() => STAGES.find((name) => !work.stages[name].done));
+const spokenTicks = computed(
+  () =>
+    `${STAGES.filter((name) => work.stages[name].done).length} of 7 stages done${isFailing.value ? ', fails' : ''}`,
+);
+</script>
+
+<template>
+  <RouterLink
+    :to="placeOf(jobId, cable.id, stage)"
+    class="relative block h-[70px] border-b border-hairline py-1.5 pr-2.5 pl-3.5 focus-visible:-outline-offset-2"
+    :class="[
+      isOpen ? 'bg-teal-tint' : 'hover:bg-teal-tint/50',
+      isMarked ? 'outline-2 -outline-offset-2 outline-teal' : '',
+    ]"
+    :aria-current="isOpen ? 'page' : undefined"
+    @click="
+      ($event.ctrlKey || $event.metaKey || $event.shiftKey) &&
+      ($event.preventDefault(), $event.stopPropagation(), $emit('mark'))
+    "
+  >
+    <span v-if="isOpen" class="absolute inset-y-0 left-0 w-1 bg-teal" />
+    <span class="figure flex items-baseline justify-between gap-2 text-[16px] leading-5 font-semibold">
+      <span class="truncate">{{ cable.tag }}</span>
+      <span class="text-[15px] font-medium whitespace-nowrap"
+        >{{ sizeText(work.choice.taken.at.size, prefs.sizes) }}&ensp;{{ length }}</span
+      >
+    </span>
+    <span class="block truncate text-[12.5px] leading-4">
+      {{ cable.ends.A.at || 'from …' }} <span aria-hidden="true">→</span><span class="sr-only">to</span>
+      {{ cable.ends.B.at || 'to …' }}
+    </span>
+    <span class="mt-0.5 flex items-center gap-1">
+      <span class="figure w-3 text-[15px] font-semibold" :aria-label="cable.polarity">{{
+        SIGNS[cable.polarity]
+      }}</span>
+      <CableMiniature
+        :outer-mm="work.choice.taken.at.outerMm"
+        :length-mm="cable.run.lengthMm"
+        :jacket="cable.jacket"
+        :width="98"
+      />
+      <span class="ml-auto flex items-center gap-[4.500px]" role="img" :aria-label="spokenTicks">
+        <template v-for="name in STAGES" :key="name">
+          <span v-if="work.stages[name].done" class="h-3 w-[4px] bg-ink" />
+          <span
+            v-else-if="name === now"
+            class="h-3 w-[6px] border-2"
+            :class="isFailing ? 'border-fails' : 'border-teal'"
+          />
+          <span
+            v-else
+            class="h-3 w-px"
+            :class="work.stages[name].state === 'fails' ? 'bg-fails w-[3px]' : 'bg-ink3'"
+          />
+        </template>
+      </span>
+    </span>
+  </RouterLink>
+</template>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Jacket } from '../../core/job/cable.ts';
+import { useBench } from '../stores/bench.ts';
+import ChoiceField from '../ui/ChoiceField.vue';
+import QuantityField from '../ui/QuantityField.vue';
+
+/** Sets one field of all marked cables at once; one undo takes it back. */
+const { jobId, cableIds } = defineProps<{ jobId: string; cableIds: readonly string[] }>();
+const emit = defineEmits<{ done: [] }>();
+
+const bench = useBench();
+const kinds = computed(() => bench.shop.cableKinds.map(({ id, title }) => ({ value: id, title })));
+const JACKETS: readonly { value: Jacket; title: string }[] = (
+  ['red', 'black', 'yellow', 'green'] as const
+).map((value) => ({ value, title: value }));
+
+type Cables = Parameters<Parameters<typeof bench.edit>[1]>[0]['jobs'][number]['cables'];
+
+function setAll(what: string, set: (cable: Cables[number]) => void): void {
+  bench.edit(what, (draft) => {
+    draft.jobs
+      .find(({ id }) => id === jobId)
+      ?.cables.filter(({ id }) => cableIds.includes(id))
+      .forEach(set);
+  });
+}
+
+function remove(): void {
+  bench.removeCables(jobId, cableIds);
+  emit('done');
+}
+</script>
+
+<template>
+  <div class="shrink-0 space-y-2 border-t border-line bg-teal-tint p-3">
+    <p class="font-bold">{{ cableIds.length }} marked: set for all</p>
+    <ChoiceField
+      label="Cable kind"
+      :model-value="undefined"
+      :choices="kinds"
+      @update:model-value="
+        (kindId) =>
+          setAll('set cable kind', (cable) => {
+            cable.gauge = { kindId };
+          })
+      "
+    />
+    <ChoiceField
+      label="Jacket"
+      :model-value="undefined"
+      :choices="JACKETS"
+      @update:model-value="
+        (jacket) =>
+          setAll('set jacket', (cable) => {
+            cable.jacket = jacket;
+          })
+      "
+    />
+    <QuantityField
+      label="Air round them"
+      kind="temperature"
+      :model-value="null"
+      :least="-40"
+      :most="150"
+      :decimals="0"
+      @update:model-value="
+        (ambientC) =>
+          setAll('set air temperature', (cable) => {
+            cable.run.ambientC = ambientC;
+          })
+      "
+    />
+    <div class="flex gap-2">
+      <button type="button" class="button flex-1" @click="remove">Delete</button>
+      <button type="button" class="button flex-1" @click="emit('done')">Done</button>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,53 @@
+import { createRouter, createWebHistory, type RouteLocationRaw } from 'vue-router';
+import { type Stage, STAGES } from '../core/job/cable.ts';
+import { ensureDemo } from './storage/demo.ts';
+import { useBench } from './stores/bench.ts';
+import { usePrefs } from './stores/prefs.ts';
+
+/** The address of a cable at a stage; of the job itself where no cable is given. */
+export function placeOf(jobId: string, cableId?: string, stage: Stage = 'run'): RouteLocationRaw {
+  return cableId ? { name: 'cable', params: { jobId, cableId, stage } } : { name: 'job', params: { jobId } };
+}
+
+/** Where to begin: the place last looked at, else the first job; on a first visit the demo. */
+async function beginning(): Promise<RouteLocationRaw> {
+  const bench = useBench();
+  const { place } = usePrefs().prefs;
+  const [, jobId] = /^\/job\/([^/]+)/.exec(place) ?? [];
+  if (jobId && bench.jobById(jobId)) return place;
+  const first = bench.jobs[0] ?? (await ensureDemo());
+  return placeOf(first.id, first.cables[0]?.id);
+}
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/begin' },
+    { path: '/begin', component: { template: '' }, beforeEnter: beginning },
+    {
+      path: '/demo',
+      component: { template: '' },
+      beforeEnter: async () => {
+        const job = await ensureDemo();
+        return placeOf(job.id, (job.cables.find(({ tag }) => tag === 'TH-3') ?? job.cables[0])?.id, 'gauge');
+      },
+    },
+    {
+      path: '/job/:jobId',
+      name: 'job',
+      component: () => import('./bench/BenchPage.vue'),
+      props: true,
+    },
+    {
+      path: `/job/:jobId/cable/:cableId/:stage(${STAGES.join('|')})`,
+      name: 'cable',
+      component: () => import('./bench/BenchPage.vue'),
+      props: true,
+    },
+    { path: '/:rest(.*)*', redirect: '/begin' },
+  ],
+});
+
+router.afterEach((to) => {
+  if (to.name === 'cable' || to.name === 'job') usePrefs().prefs.place = to.fullPath;
+});

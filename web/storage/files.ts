@@ -1,0 +1,35 @@
+import { LARGEST_FILE_CHARS, type Parsed, readJobFile, writeJobFile } from '../../core/job/file.ts';
+import type { Job } from '../../core/job/job.ts';
+import type { Shop } from '../../core/job/shop.ts';
+import { useBench } from '../stores/bench.ts';
+
+/** Hands a text to the browser as a file to keep. */
+function download(name: string, contents: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([contents], { type }));
+  const link = Object.assign(document.createElement('a'), { href: url, download: name });
+  link.click();
+  URL.revokeObjectURL(url);
+}
+
+/** A file name from a title: letters, digits and dashes. */
+function fileName(title: string): string {
+  const plain = title
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '');
+  return `${plain || 'job'}.json`;
+}
+
+export function exportJob(job: Job, shop: Shop): void {
+  download(fileName(job.title), writeJobFile(job, shop, new Date().toISOString()), 'application/json');
+}
+
+/** Reads a job file and puts its job on the bench, or says in one sentence why not and changes nothing. */
+export async function importJob(file: File): Promise<Parsed<Job>> {
+  if (file.size > LARGEST_FILE_CHARS) {
+    return { ok: false, sentence: 'This file is far larger than any job; it was not read.', path: '' };
+  }
+  const parsed = readJobFile(await file.text());
+  if (!parsed.ok) return parsed;
+  return { ok: true, value: useBench().addJob(parsed.value.job, parsed.value.shop, 'import job') };
+}

@@ -1,0 +1,59 @@
+import localforage from 'localforage';
+import * as z from 'zod';
+import { jobSchema, type Job } from '../../core/job/job.ts';
+import { shopSchema, type Shop } from '../../core/job/shop.ts';
+import { type Prefs, prefsSchema } from './prefs.ts';
+
+/** Everything this browser keeps: one entry a job, one for the shop, one for how a person likes to see things. */
+export interface Library {
+  readonly jobs: readonly Job[];
+  readonly shop: Shop | null;
+  readonly prefs: Prefs;
+  /** Entries that could not be read: they are kept as they are, and named here. */
+  readonly unreadable: readonly string[];
+}
+
+const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'library' });
+const JOB = 'job:';
+const ORDER = 'order';
+
+const orderSchema = z.array(z.string());
+
+export async function loadLibrary(): Promise<Library> {
+  const keys = await store.keys();
+  const order = orderSchema.catch([]).parse((await store.getItem(ORDER)) ?? []);
+  const unreadable: string[] = [];
+  const jobs: Job[] = [];
+  for (const key of keys.filter((key) => key.startsWith(JOB))) {
+    const parsed = jobSchema.safeParse(await store.getItem(key));
+    if (parsed.success) jobs.push(parsed.data);
+    else unreadable.push(key);
+  }
+  const rank = ({ id }: Job) => (order.includes(id) ? order.indexOf(id) : order.length);
+  jobs.sort((a, b) => rank(a) - rank(b));
+  const shop = shopSchema.safeParse(await store.getItem('shop'));
+  if (!shop.success && keys.includes('shop')) unreadable.push('shop');
+  const prefs = prefsSchema.parse((await store.getItem('prefs')) ?? {});
+  return { jobs, shop: shop.success ? shop.data : null, prefs, unreadable };
+}
+
+/** Writes what differs between two states of the library, and nothing else. */
+export async function saveDifference(
+  before: { readonly jobs: readonly Job[]; readonly shop: Shop | null },
+  after: { readonly jobs: readonly Job[]; readonly shop: Shop },
+): Promise<void> {
+  if (after.shop !== before.shop) await store.setItem('shop', after.shop);
+  for (const job of after.jobs) {
+    if (!before.jobs.includes(job)) await store.setItem(JOB + job.id, job);
+  }
+  const kept = new Set(after.jobs.map(({ id }) => id));
+  for (const { id } of before.jobs) if (!kept.has(id)) await store.removeItem(JOB + id);
+  await store.setItem(
+    ORDER,
+    after.jobs.map(({ id }) => id),
+  );
+}
+
+export async function savePrefs(prefs: Prefs): Promise<void> {
+  await store.setItem('prefs', prefs);
+}

@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { Switch, SwitchGroup, SwitchLabel } from '@headlessui/vue';
+import { Check } from '@lucide/vue';
+
+/** On or off, as a box to tick. */
+defineProps<{ label: string; modelValue: boolean }>();
+defineEmits<{ 'update:modelValue': [value: boolean] }>();
+</script>
+
+<template>
+  <SwitchGroup>
+    <div class="flex items-center gap-1">
+      <Switch
+        :model-value="modelValue"
+        class="-m-2.5 shrink-0 p-2.5"
+        @update:model-value="$emit('update:modelValue', $event)"
+      >
+        <span
+          class="flex size-[22px] items-center justify-center rounded-[3px] border border-teal"
+          :class="modelValue ? 'bg-teal text-on-teal' : 'bg-paper'"
+        >
+          <Check v-if="modelValue" :size="16" :stroke-width="3" aria-hidden="true" />
+        </span>
+      </Switch>
+      <SwitchLabel class="cursor-pointer text-[12.5px] leading-4 whitespace-nowrap">{{ label }}</SwitchLabel>
+    </div>
+  </SwitchGroup>
+</template>

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { computed, ref, useId, watch } from 'vue';
+import { digits } from '../../core/units/figure.ts';
+import { baseUnit, parseQuantity, type QuantityKind } from '../../core/units/quantity.ts';
+import { usePrefs } from '../stores/prefs.ts';
+
+/**
+ * A figure with its unit. It takes units as typed and simple arithmetic; a bad entry keeps what was typed, says what
+ * is wrong beside it, and changes nothing.
+ */
+const {
+  label,
+  kind,
+  modelValue,
+  least,
+  most,
+  decimals = 1,
+  hint = '',
+  optional = false,
+} = defineProps<{
+  label: string;
+  kind: QuantityKind;
+  /** In the kind's base unit; null where nothing is said. */
+  modelValue: number | null;
+  least: number;
+  most: number;
+  decimals?: number;
+  hint?: string;
+  optional?: boolean;
+}>();
+const emit = defineEmits<{ 'update:modelValue': [value: number]; clear: [] }>();
+
+const { prefs } = usePrefs();
+const fieldId = useId();
+const isInches = computed(() => kind === 'length' && prefs.lengths === 'in');
+const unit = computed(() => (isInches.value ? 'in' : baseUnit(kind)));
+
+/** A base value as the field writes it, without a trailing ".0". */
+function written(value: number): string {
+  const { factor, places } = isInches.value
+    ? { factor: inUnit('in'), places: 3 }
+    : { factor: 1, places: decimals };
+  return digits(value / factor, places)
+    .replace(/(\.\d*?)0+$/, '$1')
+    .replace(/\.$/, '');
+}
+
+/** How many base units one `name` is. */
+function inUnit(name: string): number {
+  const entry = parseQuantity('1', kind, name);
+  return entry.ok ? entry.value : 1;
+}
+
+const typed = ref('');
+const problem = ref('');
+const isEditing = ref(false);
+
+function showValue(): void {
+  typed.value = modelValue === null ? '' : written(modelValue);
+  problem.value = '';
+}
+watch(
+  [() => modelValue, unit],
+  () => {
+    if (!isEditing.value) showValue();
+  },
+  { immediate: true },
+);
+
+const range = computed(() => `${written(least)} to ${written(most)} ${unit.value}`.trim());
+
+function commit(): void {
+  if (optional && typed.value.trim() === '') {
+    problem.value = '';
+    if (modelValue !== null) emit('clear');
+    return;
+  }
+  const entry = parseQuantity(typed.value, kind, unit.value || undefined);
+  if (!entry.ok) {
+    problem.value = entry.sentence;
+  } else if (entry.value < least - 1e-9 || entry.value > most + 1e-9) {
+    problem.value = `${written(entry.value)} ${unit.value} is out of range: ${range.value}.`;
+  } else {
+    problem.value = '';
+    typed.value = written(entry.value);
+    if (entry.value !== modelValue) emit('update:modelValue', entry.value);
+  }
+}
+
+function leave(): void {
+  isEditing.value = false;
+  commit();
+}
+
+function cancel(event: KeyboardEvent): void {
+  if (typed.value === (modelValue === null ? '' : written(modelValue))) return;
+  event.stopPropagation();
+  showValue();
+}
+</script>
+
+<template>
+  <div class="min-w-0">
+    <label :for="fieldId" class="label mb-1 block truncate">{{ label }}</label>
+    <div class="relative">
+      <input
+        :id="fieldId"
+        v-model="typed"
+        class="field-input"
+        :class="unit ? 'pr-12' : ''"
+        inputmode="text"
+        autocomplete="off"
+        autocapitalize="off"
+        spellcheck="false"
+        :aria-invalid="problem !== ''"
+        :aria-describedby="`${fieldId}-note`"
+        @focus="
+          isEditing = true;
+          ($event.target as HTMLInputElement).select();
+        "
+        @blur="leave"
+        @keydown.enter="commit"
+        @keydown.esc="cancel"
+      />
+      <span
+        v-if="unit"
+        class="figure pointer-events-none absolute top-1/2 right-3 -translate-y-1/2 text-[15px] text-ink2"
+        aria-hidden="true"
+        >{{ unit }}</span
+      >
+    </div>
+    <p
+      :id="`${fieldId}-note`"
+      class="mt-1 text-[12px] leading-4"
+      :class="problem ? 'text-fails font-bold' : 'text-ink3'"
+    >
+      <span v-if="problem" role="alert">{{ problem }}</span>
+      <template v-else>{{ hint || range }}</template>
+    </p>
+  </div>
+</template>

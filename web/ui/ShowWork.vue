@@ -1,0 +1,21 @@
+<script setup lang="ts">
+import type { Finding } from '../../core/finding.ts';
+import FormulaText from './FormulaText.vue';
+
+/** How a figure came about: its formula, this cable's numbers, its source and what it assumes. */
+defineProps<{ finding: Finding }>();
+</script>
+
+<template>
+  <div class="bg-paper px-3.5 py-2.5">
+    <p class="text-[13px]">{{ finding.because }}</p>
+    <p v-if="finding.remedy" class="mt-0.5 text-[13px] font-bold">{{ finding.remedy }}</p>
+    <p class="mt-2"><FormulaText :line="finding.work.formula" /></p>
+    <p v-for="line in finding.work.substituted" :key="line"><FormulaText :line="line" /></p>
+    <p class="note mt-1.5">
+      Source: {{ finding.work.source }}.<template v-if="finding.work.assumes">
+        Assumes: {{ finding.work.assumes }}.</template
+      >
+    </p>
+  </div>
+</template>

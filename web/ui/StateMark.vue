@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { State } from '../../core/finding.ts';
+import { STATE_WORDS } from './stateWords.ts';
+
+/** A state by shape, colour and word: a bar short of its limit line, touching it, past it, or dashed. */
+const {
+  state,
+  binds = false,
+  word = true,
+  would = false,
+} = defineProps<{
+  state: State;
+  binds?: boolean;
+  word?: boolean;
+  would?: boolean;
+}>();
+
+const shown = computed(() => (binds && state === 'holds' ? 'binds' : state));
+const text = computed(() =>
+  would ? `would ${STATE_WORDS[shown.value].base}` : STATE_WORDS[shown.value].says,
+);
+const colour = computed(() =>
+  would || shown.value === 'unproved'
+    ? 'text-ink2'
+    : shown.value === 'fails'
+      ? 'text-fails'
+      : shown.value === 'holds'
+        ? 'text-holds'
+        : 'text-binds',
+);
+</script>
+
+<template>
+  <span class="inline-flex items-center gap-[3px] whitespace-nowrap" :class="colour">
+    <svg width="16" height="12" viewBox="0 0 18 12" aria-hidden="true" class="shrink-0">
+      <g fill="currentColor">
+        <rect v-if="shown === 'holds'" x="0" y="3" width="8" height="6" />
+        <rect v-else-if="shown === 'binds'" x="0" y="3" width="13" height="6" />
+        <rect v-else-if="shown === 'fails'" x="0" y="3" width="18" height="6" />
+      </g>
+      <g fill="none" stroke="currentColor">
+        <rect v-if="shown === 'watch'" x="0.75" y="3.75" width="11" height="4.5" stroke-width="1.5" />
+        <rect
+          v-else-if="shown === 'unproved'"
+          x="0.5"
+          y="3.5"
+          width="9"
+          height="5"
+          stroke-dasharray="2 1.5"
+          stroke-width="1"
+        />
+        <path d="M13 0V12" stroke-width="1.8" />
+      </g>
+    </svg>
+    <span v-if="word" class="font-text text-[12px] font-bold">{{ text }}</span>
+    <span v-else class="sr-only">{{ text }}</span>
+  </span>
+</template>

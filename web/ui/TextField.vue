@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { ref, useId, watch } from 'vue';
+
+/** A line of text. With `required`, an empty line is refused beside the field and the old text stays in force. */
+const {
+  label,
+  modelValue,
+  longest = 60,
+  required = false,
+  hint = '',
+} = defineProps<{ label: string; modelValue: string; longest?: number; required?: boolean; hint?: string }>();
+const emit = defineEmits<{ 'update:modelValue': [value: string] }>();
+
+const fieldId = useId();
+const typed = ref(modelValue);
+const problem = ref('');
+watch(
+  () => modelValue,
+  (value) => {
+    typed.value = value;
+    problem.value = '';
+  },
+);
+
+function commit(): void {
+  const text = typed.value.trim();
+  if (required && text === '') problem.value = 'A name is needed here.';
+  else if (text.length > longest) problem.value = `At most ${longest} letters; this has ${text.length}.`;
+  else {
+    problem.value = '';
+    if (text !== modelValue) emit('update:modelValue', text);
+  }
+}
+</script>
+
+<template>
+  <div class="min-w-0">
+    <label :for="fieldId" class="label mb-1 block truncate">{{ label }}</label>
+    <input
+      :id="fieldId"
+      v-model="typed"
+      class="field-input"
+      autocomplete="off"
+      :aria-invalid="problem !== ''"
+      :aria-describedby="`${fieldId}-note`"
+      @blur="commit"
+      @keydown.enter="commit"
+    />
+    <p
+      :id="`${fieldId}-note`"
+      class="mt-1 min-h-4 text-[12px] leading-4"
+      :class="problem ? 'text-fails font-bold' : 'text-ink3'"
+    >
+      <span v-if="problem" role="alert">{{ problem }}</span>
+      <template v-else>{{ hint }}</template>
+    </p>
+  </div>
+</template>

@@ -1,0 +1,84 @@
+import {
+  copperDifferencePercent,
+  type ConductorSize,
+  nearestIn,
+  sizeLabel,
+} from '../../core/conductor/size.ts';
+import type { Finding, Limit } from '../../core/finding.ts';
+import { digits, figure, type Unit } from '../../core/units/figure.ts';
+import type { Prefs } from '../storage/prefs.ts';
+
+const MM_PER_INCH = 25.4;
+
+/** A figure as this person reads lengths: mm, or inches to a hundredth; every other unit as it is. */
+export function inReadersUnit(
+  value: number,
+  unit: Unit,
+  decimals: number,
+  lengths: Prefs['lengths'],
+): { value: string; unit: string } {
+  // Beyond a thousand the decimals are noise.
+  if (unit !== 'mm' || lengths === 'mm')
+    return { value: digits(value, Math.abs(value) >= 1000 ? 0 : decimals), unit };
+  return { value: digits(value / MM_PER_INCH, Math.min(decimals + 2, 3)), unit: 'in' };
+}
+
+export function lengthText(mm: number, decimals: number, lengths: Prefs['lengths']): string {
+  const { value, unit } = inReadersUnit(mm, 'mm', decimals, lengths);
+  return `${value}\u2009${unit}`;
+}
+
+/** A size as this person names sizes; one of the other system is shown as the nearest, marked as near. */
+export function sizeText(size: ConductorSize, sizes: Prefs['sizes']): string {
+  const isTheirs = (size.system === 'metric') === (sizes === 'metric');
+  if (isTheirs) return sizeLabel(size);
+  return `≈ ${sizeLabel(nearestIn(sizes === 'metric' ? 'metric' : 'awg', size).size)}`;
+}
+
+/** What calling a size by the other system's nearest name would hide: "70 mm² holds 3.8 % more copper than AWG 2/0". */
+export function conversionText(size: ConductorSize): string {
+  const { size: near } = nearestIn(size.system === 'metric' ? 'awg' : 'metric', size);
+  const difference = copperDifferencePercent(size, near);
+  const amount = figure(Math.abs(difference), '%', 1);
+  return `${sizeLabel(size)} holds ${amount} ${difference < 0 ? 'less' : 'more'} copper than ${sizeLabel(near)}`;
+}
+
+/**
+ * The limit of a finding, or of the findings of both ends, in the reader's unit: "at most 5.00 %", "at most
+ * 0.90 / 0.72 mm".
+ */
+export function limitText(findings: readonly Finding[], lengths: Prefs['lengths']): string {
+  const say = (of: (limit: Limit) => number) => {
+    const shown = findings.flatMap(({ limit, unit, decimals }) =>
+      limit ? [inReadersUnit(of(limit), unit, decimals, lengths)] : [],
+    );
+    const unit = shown[0]?.unit;
+    return `${[...new Set(shown.map(({ value }) => value))].join(' / ')}${unit ? `\u2009${unit}` : ''}`;
+  };
+  const lowest = (limit: Limit) => (limit.kind === 'most' ? limit.most : limit.least);
+  const highest = (limit: Limit) => (limit.kind === 'least' ? limit.least : limit.most);
+  const bare = (text: string) => text.split('\u2009')[0] ?? text;
+  switch (findings.find(({ limit }) => limit)?.limit?.kind) {
+    case 'most':
+      return `at most ${say(highest)}`;
+    case 'least':
+      return `at least ${say(lowest)}`;
+    case 'window':
+      return `${bare(say(lowest))} to ${say(highest)}`;
+    case undefined:
+      return '';
+  }
+}
+
+/** What is left of a limit: "7.8 % left", "35 K left". */
+export function marginText({ margin, limit, unit, value, state }: Finding): string {
+  if (margin === undefined || value === null || !limit) return '';
+  if (unit === '°C' && limit.kind === 'most') {
+    const kelvin = limit.most - value;
+    return kelvin >= 0 ? `${digits(kelvin, 0)}\u2009K left` : `${digits(-kelvin, 0)}\u2009K over`;
+  }
+  if (limit.kind === 'window' && state !== 'fails') return '';
+  const percent = Math.abs(margin * 100);
+  const amount = `${digits(percent, percent < 10 ? 1 : 0)}\u2009%`;
+  return margin >= 0 ? `${amount} left` : `${amount} ${limit.kind === 'least' ? 'short' : 'over'}`;
+}
