@@ -15,6 +15,7 @@ import {
 } from './drop.ts';
 import {
   ampacityByHeatBalance,
+  HOTTEST_C,
   steadyTemperature,
   type Surroundings,
   type ThermalCable,
@@ -154,7 +155,7 @@ export function assess(run: Run, kind: CableKind, cableSize: CableSize, practice
   const limitC = limitOf(run, kind, practice);
   const site = { copperMm2, limitC, ambientC: run.ambientC, engineSpace: run.engineSpace };
   const { currentA, settledC } = operatingPoint(run, kind, cableSize, placing);
-  const loop = loopAt(run, kind, size, settledC ?? limitC);
+  const loop = loopAt(run, kind, size, settledC ?? HOTTEST_C);
   const dropV = voltageDrop(currentA ?? 0, loop);
   const lengthM = (run.lengthMm + run.loopMm) / 1000;
   const backM = run.return.kind === 'cable' ? run.return.lengthMm / 1000 : 0;

@@ -9,7 +9,7 @@ import type { HousePractice } from '../practice/housePractice.ts';
 import { digits, figure } from '../units/figure.ts';
 import type { Assessment } from './assess.ts';
 import { totalOhm } from './drop.ts';
-import { jacketResistance } from './heatBalance.ts';
+import { HOTTEST_C, jacketResistance } from './heatBalance.ts';
 import { thermalCable } from './assess.ts';
 import type { TableReading } from './tableAmpacity.ts';
 
@@ -62,7 +62,8 @@ function noOperatingPoint(at: Assessment, run: Run): Finding {
 }
 
 function dropAtLoad(at: Assessment, run: Run, kind: CableKind, current: number): Finding {
-  const hot = at.settledC ?? at.limitC;
+  // What never settles is worked at the hottest that is followed: it drops at least this much.
+  const hot = at.settledC ?? HOTTEST_C;
   const lengthM = (run.lengthMm + run.loopMm) / 1000;
   const backM = run.return.kind === 'cable' ? run.return.lengthMm / 1000 : 0;
   const { cablesOhm, returnOhm, jointsOhm, devicesOhm } = at.loop;

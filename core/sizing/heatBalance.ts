@@ -30,7 +30,7 @@ const PRANDTL = 0.71;
 const AIR_PRESSURE_PA = 101325;
 const AIR_GAS_CONSTANT = 287.05;
 /** Above this no cable in this trade is a cable any more: no steady temperature is reported. */
-const HOTTEST_C = 1000;
+export const HOTTEST_C = 1000;
 
 /**
  * Heat that one metre of surface gives to still air, W/m; negative when the surface is colder than the air.

@@ -4,7 +4,7 @@ export const CRIMP_SPACING = { palmMm: 2, mouthMm: 2, betweenMm: 1.5 } as const;
 /**
  * How many crimps of a die's width a barrel takes.
  *
- * @example crimpsThatFit(28, 7) // 2
+ * @example crimpsThatFit(28, 7) // 3
  */
 export function crimpsThatFit(barrelMm: number, dieWidthMm: number): number {
   const { palmMm, mouthMm, betweenMm } = CRIMP_SPACING;
@@ -17,7 +17,7 @@ export function crimpsThatFit(barrelMm: number, dieWidthMm: number): number {
  * mouth, gaps and palm in the proportion each needs.
  *
  * @throws RangeError when the crimps do not fit
- * @example crimpCentres(28, 7, 2) // [7.9, 20.1]: 4.4 clear at the mouth, 5.2 between
+ * @example crimpCentres(28, 7, 2) // [8.6, 19.4]: 5.1 clear at the mouth, 3.8 between
  */
 export function crimpCentres(barrelMm: number, dieWidthMm: number, count: number): number[] {
   if (count > crimpsThatFit(barrelMm, dieWidthMm)) {

@@ -1,0 +1,266 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { genericShop } from '../catalogue/genericShop.ts';
+import { areaMm2 } from '../conductor/size.ts';
+import type { State } from '../finding.ts';
+import { type Cable, LOOK_ITEMS, type Reading } from '../job/cable.ts';
+import { newCable } from '../job/newCable.ts';
+import { workUpCable } from '../workup.ts';
+import { expectedResistance } from './cableResistance.ts';
+import { acrossFlatsWindow } from './dieClosed.ts';
+import { kilogramsToHang, newtonsOf, pullTargets } from './pullForce.ts';
+import { sealRecord } from './record.ts';
+
+const shop = genericShop();
+const base: Cable = {
+  ...newCable('c', 'C-1', shop),
+  gauge: { kindId: 'tinned-marine', size: { system: 'metric', name: '70' } },
+  ends: { A: { at: 'bus', stud: 'M10' }, B: { at: 'load', stud: 'M10' } },
+  run: {
+    ...newCable('c', 'C-1', shop).run,
+    systemV: 24,
+    load: { kind: 'amps', amps: 150 },
+    lengthMm: 2000,
+    dropPercent: 5,
+  },
+};
+const DIE = 13.86;
+const ALL_RIGHT = Object.fromEntries(Object.keys(LOOK_ITEMS).map((item) => [item, true]));
+
+let serial = 0;
+const typed = { by: 'R. Alder', source: 'typed' as const };
+const stamp = (minute = 0) => ({
+  ...typed,
+  id: `r${(serial += 1)}`,
+  at: `2026-11-20T10:${String(minute).padStart(2, '0')}:00.000Z`,
+});
+const flats = (end: 'A' | 'B', valueMm: number, minute = 0): Reading => ({
+  ...stamp(minute),
+  check: 'across-flats',
+  end,
+  valueMm,
+});
+
+/** A full set of good readings. */
+const GOOD: Reading[] = [
+  ...(['A', 'B'] as const).flatMap((end): Reading[] => [
+    flats(end, DIE + 0.1),
+    flats(end, DIE + 0.12),
+    { ...stamp(), check: 'ears', end, valueMm: 0.2 },
+    { ...stamp(), check: 'pull', end, forceN: 700, held: true },
+    { ...stamp(), check: 'look', end, marks: ALL_RIGHT },
+  ]),
+  { ...stamp(), check: 'resistance', milliohm: 0.54, copperC: 20 },
+  { ...stamp(), check: 'insulation', megohm: 2000, testV: 250, electrode: 'foil' },
+];
+const prove = (readings: readonly Reading[], change: Partial<Cable> = {}) =>
+  workUpCable({ ...base, ...change, readings: [...readings] }, shop);
+const finding = (readings: readonly Reading[], id: string, change: Partial<Cable> = {}) => {
+  const found = prove(readings, change).findings.find((other) => other.id === id);
+  if (!found) throw new Error(`no finding ${id}`);
+  return found;
+};
+const without = (check: Reading['check']) => GOOD.filter((reading) => reading.check !== check);
+
+describe('the pull a crimp must hold', () => {
+  test('AWG 2: 400, 801 and 2018 N; 81.6 kg hang for the usual', () => {
+    const { leastN, usualN, heaviestN } = pullTargets(areaMm2({ system: 'awg', name: '2' }));
+    expect(leastN / 400).toBeCloseTo(1, 2);
+    expect(usualN / 801).toBeCloseTo(1, 2);
+    expect(heaviestN / 2018).toBeCloseTo(1, 2);
+    expect(kilogramsToHang(usualN)).toBeCloseTo(81.6, 0);
+  });
+  test('the heaviest rule stops at 20 kN', () => expect(pullTargets(400).heaviestN).toBe(20000));
+  test('a hanging mass and its force are each other’s inverse', () =>
+    expect(kilogramsToHang(newtonsOf(68))).toBeCloseTo(68, 9));
+});
+
+describe('figures to compare with', () => {
+  test('a 14.00 die may leave 13.9 to 14.28', () => {
+    const { leastMm, mostMm } = acrossFlatsWindow(14);
+    expect(leastMm).toBeCloseTo(13.9, 9);
+    expect(mostMm).toBeCloseTo(14.28, 9);
+  });
+  test('a whole cable is its conductor and two joints, each its own barrel long', () => {
+    const expected = expectedResistance({ system: 'metric', name: '70' }, true, 1.9, [0.028, 0.028], 20);
+    expect(expected.totalOhm * 1000).toBeCloseTo(0.277 * (1.9 + 0.056), 6);
+  });
+});
+
+describe('a cable nobody measured', () => {
+  test('is not proved, and says what is missing', () => {
+    const { verdict, stages } = prove([]);
+    expect(verdict.state).toBe('unproved');
+    expect(verdict.sentence).toMatch(/^Not proved/);
+    expect(stages.prove.summary).toBe('nothing measured');
+  });
+});
+
+describe('a cable with every reading good', () => {
+  test('is proved', () => {
+    const work = prove(GOOD);
+    expect(work.verdict).toMatchObject({ state: 'holds', sentence: 'Proved: every figure holds' });
+    expect(work.stages.prove.done).toBe(true);
+  });
+  test.each(['across-flats', 'ears', 'pull', 'look', 'resistance', 'insulation'] as const)(
+    'but not without its %s',
+    (check) => expect(prove(without(check)).verdict.state).toBe('unproved'),
+  );
+});
+
+describe('a crimp that did not shut', () => {
+  test('fails across flats, and the verdict with it', () => {
+    const readings = [...GOOD, flats('B', DIE * 1.04)];
+    expect(finding(readings, 'across-flats.B')).toMatchObject({
+      state: 'fails',
+      because: 'Over: the die did not shut.',
+    });
+    expect(prove(readings).verdict.state).toBe('fails');
+  });
+  test('a better reading afterwards does not hide it; recorded rework does', () => {
+    const readings = [...GOOD, flats('B', DIE * 1.04, 5), flats('B', DIE + 0.1, 6)];
+    expect(finding(readings, 'across-flats.B').state).toBe('fails');
+    const reworks = [
+      {
+        id: 'w',
+        at: '2026-11-20T10:30:00.000Z',
+        by: 'R. Alder',
+        end: 'B' as const,
+        what: 'cut back, new lug',
+      },
+    ];
+    expect(finding(readings, 'across-flats.B', { reworks }).state).toBe('unproved');
+    const after = [...readings, flats('B', DIE + 0.1, 40), flats('B', DIE + 0.11, 41)];
+    expect(finding(after, 'across-flats.B', { reworks }).state).toBe('holds');
+  });
+  test('struck out with a reason, it no longer counts', () => {
+    const bad = {
+      ...flats('B', DIE * 1.04),
+      struck: { at: '2026-11-20T11:00:00.000Z', by: 'R. Alder', why: 'read the wrong lug' },
+    };
+    expect(finding([...GOOD, bad], 'across-flats.B').state).toBe('holds');
+  });
+  test('one of two crimps measured is not both', () =>
+    expect(finding([flats('A', DIE + 0.1)], 'across-flats.A')).toMatchObject({
+      state: 'unproved',
+      because: '1 of 2 crimps measured.',
+    }));
+});
+
+describe('pull', () => {
+  const one = (forceN: number, held: boolean): Reading => ({
+    ...stamp(),
+    check: 'pull',
+    end: 'A',
+    forceN,
+    held,
+  });
+  test('slipped fails; held but too light proves nothing', () => {
+    expect(finding([one(700, false)], 'pull.A').state).toBe('fails');
+    expect(finding([one(300, true)], 'pull.A').state).toBe('unproved');
+  });
+  test('a heavy pull asks for a rig and never for a person', () => {
+    const heavy = { ...shop, practice: { ...shop.practice, pull: 'heaviest' as const } };
+    const asked = workUpCable(base, heavy).findings.find(({ id }) => id === 'pull.A');
+    expect(asked?.remedy).toMatch(/Never hang a person/);
+  });
+});
+
+describe('insulation', () => {
+  const one = (change: Partial<Extract<Reading, { check: 'insulation' }>>): Reading => ({
+    ...stamp(),
+    check: 'insulation',
+    megohm: 2000,
+    testV: 250,
+    electrode: 'foil',
+    ...change,
+  });
+  test.each<[string, Parameters<typeof one>[0], State]>([
+    ['without a second electrode nothing is tested', { electrode: 'none' }, 'unproved'],
+    ['at too low a voltage nothing is proved', { testV: 50 }, 'unproved'],
+    ['under the least fails whatever the electrode', { megohm: 0.2, electrode: 'none' }, 'fails'],
+    ['new and dry, but low, asks for a look', { megohm: 20 }, 'watch'],
+    ['good against foil', {}, 'holds'],
+  ])('%s', (_, change, state) => expect(finding([one(change)], 'insulation').state).toBe(state));
+  test('a 110 V system is tested at 500 V', () =>
+    expect(finding([], 'insulation', { run: { ...base.run, systemV: 110 } }).because).toContain('500'));
+});
+
+describe('resistance', () => {
+  const one = (milliohm: number, copperC = 20): Reading => ({
+    ...stamp(),
+    check: 'resistance',
+    milliohm,
+    copperC,
+  });
+  test('over what the length may have fails', () =>
+    expect(finding([one(0.7)], 'resistance').state).toBe('fails'));
+  test('warm copper may read more', () => expect(finding([one(0.56, 60)], 'resistance').state).toBe('holds'));
+  test('far under it is looked at, not believed', () =>
+    expect(finding([one(0.2)], 'resistance').state).toBe('watch'));
+});
+
+describe('simulated readings', () => {
+  const sim = (reading: Reading): Reading => ({ ...reading, source: 'simulated' });
+  test('prove nothing, though all of them would hold', () => {
+    const work = prove(GOOD.map(sim));
+    expect(work.verdict.state).toBe('unproved');
+    expect(
+      work.findings.filter(({ stage }) => stage === 'prove').every(({ would }) => would === 'holds'),
+    ).toBe(true);
+  });
+  test('never speak where there is a real one', () => {
+    const work = prove([...GOOD, sim(flats('A', DIE * 1.1))]);
+    expect(work.verdict.state).toBe('holds');
+  });
+  test('mark the record they are sealed into', () => {
+    const cable = {
+      ...base,
+      readings: [
+        ...without('resistance'),
+        sim({ ...stamp(), check: 'resistance', milliohm: 0.5, copperC: 20 }),
+      ],
+    };
+    const record = sealRecord(cable, workUpCable(cable, shop), 'R. Alder', '2026-11-20T12:00:00.000Z');
+    expect(record).toMatchObject({ simulated: true, verdict: 'unproved' });
+  });
+});
+
+describe('the verdict', () => {
+  const states: State[] = ['holds', 'watch', 'unproved', 'fails'];
+  const rank = (readings: readonly Reading[]) => states.indexOf(prove(readings).verdict.state);
+  test('leaving a reading out never gives a pass', () => {
+    fc.assert(
+      fc.property(
+        fc.subarray(GOOD),
+        (some) => some.length === GOOD.length || prove(some).verdict.state !== 'holds',
+      ),
+      { numRuns: 30 },
+    );
+  });
+  test('a worse reading never improves it', () => {
+    const bad: Reading[] = [
+      flats('A', DIE * 1.05),
+      { ...stamp(), check: 'ears', end: 'B', valueMm: 0.9 },
+      { ...stamp(), check: 'pull', end: 'B', forceN: 200, held: false },
+      { ...stamp(), check: 'insulation', megohm: 0.1, testV: 250, electrode: 'foil' },
+      { ...stamp(), check: 'resistance', milliohm: 1.2, copperC: 20 },
+      { ...stamp(), check: 'look', end: 'A', marks: { ...ALL_RIGHT, seal: false } },
+    ];
+    fc.assert(
+      fc.property(
+        fc.subarray(GOOD),
+        fc.constantFrom(...bad),
+        (some, one) => rank([...some, one]) >= rank(some),
+      ),
+      { numRuns: 30 },
+    );
+  });
+  test('no proof outweighs an end that fails', () => {
+    const ends = {
+      ...base.ends,
+      B: { at: 'load', stud: 'M8', lugId: 'compression-metric-70-m10' },
+    } as Cable['ends'];
+    expect(prove(GOOD, { ends }).verdict.state).toBe('fails');
+  });
+});

@@ -1,0 +1,52 @@
+import { expect, test } from '@playwright/test';
+import { STAGES } from '../core/job/cable.ts';
+import { App } from './app.ts';
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`axe finds nothing serious on any stage: ${theme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    const app = new App(page);
+    await app.openDemo();
+    for (const cable of ['th3', 'in1']) {
+      for (const stage of STAGES) {
+        await page.goto(`/job/teasel/cable/${cable}/${stage}`);
+        await expect(app.ledger).toBeVisible();
+        await expect(page.locator('main section').first()).toBeVisible();
+        expect(await app.seriousProblems(), `${cable} ${stage}`).toEqual([]);
+      }
+    }
+  });
+
+  test(`axe finds nothing serious in boxes, menus and the empty job: ${theme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    const app = new App(page);
+    await page.goto('/');
+    await expect(page.getByRole('complementary', { name: 'How this works' })).toBeVisible();
+    expect(await app.seriousProblems(), 'guide').toEqual([]);
+    await page.getByRole('button', { name: 'Start an empty job' }).click();
+    expect(await app.seriousProblems(), 'empty job').toEqual([]);
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    expect(await app.seriousProblems(), 'keys').toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Control+k');
+    await expect(page.getByRole('combobox')).toBeVisible();
+    expect(await app.seriousProblems(), 'command box').toEqual([]);
+  });
+}
+
+test('a phone shows every stage without scrolling sideways', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/demo');
+  for (const stage of STAGES) {
+    await page.goto(`/job/teasel/cable/in1/${stage}`);
+    await expect(page.locator('main section').first()).toBeVisible();
+    const overflow = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect(overflow, stage).toBeLessThanOrEqual(0);
+  }
+  await page.getByRole('button', { name: 'Open the rack' }).click();
+  await page.getByRole('dialog').getByRole('link', { name: 'SO-1' }).click();
+  await expect(page).toHaveURL(/so1\/fit$/);
+});

@@ -1,0 +1,88 @@
+import { readFile } from 'node:fs/promises';
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** Drives the application in a person's terms. */
+export class App {
+  readonly page: Page;
+
+  constructor(page: Page) {
+    this.page = page;
+  }
+
+  /** Opens the demo job with the guide put away. */
+  async openDemo(): Promise<void> {
+    await this.page.goto('/demo');
+    await this.page.getByRole('button', { name: 'Look round' }).click();
+    await expect(this.page.getByRole('heading', { name: 'Rack' })).toBeVisible();
+  }
+
+  /** Starts an empty job, as a first visitor would. */
+  async openEmptyJob(): Promise<void> {
+    await this.page.goto('/');
+    await this.page.getByRole('button', { name: 'Start an empty job' }).click();
+    await expect(this.page.getByRole('heading', { name: 'No cable on the bench' })).toBeVisible();
+  }
+
+  field(label: string): Locator {
+    return this.page.getByRole('textbox', { name: label, exact: true });
+  }
+
+  /** Types into a field and goes on with Enter. */
+  async type(label: string, text: string): Promise<void> {
+    await this.field(label).fill(text);
+    await this.field(label).press('Enter');
+  }
+
+  /** Chooses from a list that opens. */
+  async choose(label: string | RegExp, option: string | RegExp): Promise<void> {
+    await this.page.getByRole('button', { name: label }).click();
+    await this.page.getByRole('option', { name: option }).first().click();
+  }
+
+  async stage(title: string): Promise<void> {
+    await this.page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: title }).click();
+  }
+
+  async cable(tag: string): Promise<void> {
+    await this.page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: tag }).click();
+  }
+
+  get ledger(): Locator {
+    return this.page.getByRole('region', { name: 'Ledger' });
+  }
+
+  get drawing(): Locator {
+    return this.page.locator('.workpiece svg');
+  }
+
+  async saved(): Promise<void> {
+    await expect(this.page.getByTestId('saved')).toContainText(/^Saved here/);
+  }
+
+  /** Exports the job and answers with the file's contents. */
+  async exported(): Promise<string> {
+    await this.page.getByRole('button', { name: 'Jobs and files' }).click();
+    const download = this.page.waitForEvent('download');
+    await this.page.getByRole('menuitem', { name: 'Export this job to a file' }).click();
+    return readFile(await (await download).path(), 'utf8');
+  }
+
+  async import(contents: string, name = 'job.json'): Promise<void> {
+    await this.page
+      .getByTestId('file')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(contents) });
+  }
+
+  /** What axe finds serious or worse, named with where it stands. */
+  async seriousProblems(): Promise<string[]> {
+    const { violations } = await new AxeBuilder({ page: this.page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    return violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .flatMap(({ id, nodes }) =>
+        nodes.map(({ target, failureSummary }) => `${id}: ${target.join(' ')} ${failureSummary ?? ''}`),
+      );
+  }
+}

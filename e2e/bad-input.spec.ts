@@ -1,0 +1,92 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { App } from './app.ts';
+
+const demo = readFileSync('demo/teasel.json', 'utf8');
+const altered = (change: (file: Record<string, unknown>) => void) => {
+  const file = JSON.parse(demo) as Record<string, unknown>;
+  change(file);
+  return JSON.stringify(file);
+};
+
+test.describe('a bad file is refused in one sentence and changes nothing', () => {
+  const files: [string, string, RegExp][] = [
+    ['an empty file', '', /This file is empty/],
+    ['a picture', '\u0089PNG\r\n\u001a', /it is not JSON/],
+    ['a file cut short', demo.slice(0, 5000), /ends too early or is damaged/],
+    ['another program’s file', '{"format":"drawing","version":3}', /not a job file/],
+    ['a newer version', altered((file) => (file['version'] = 9)), /newer version \(file version 9/],
+    [
+      'a hostile file',
+      altered((file) =>
+        Object.assign(
+          file,
+          JSON.parse(
+            '{"job":{"__proto__":{"admin":true},"id":"<img src=x onerror=alert(1)>","title":"x","subtitle":"","cables":[]}}',
+          ),
+        ),
+      ),
+      /cannot be used: at "job/,
+    ],
+  ];
+  for (const [name, contents, sentence] of files) {
+    test(name, async ({ page }) => {
+      const app = new App(page);
+      await app.openDemo();
+      const before = await app.exported();
+      await app.import(contents);
+      await expect(page.getByRole('dialog', { name: 'Nothing was imported' })).toContainText(sentence);
+      await page.getByRole('button', { name: 'All right' }).click();
+      const after = await app.exported();
+      const jobOf = (text: string) => (JSON.parse(text) as { job: unknown }).job;
+      expect(jobOf(after)).toEqual(jobOf(before));
+      expect(await page.evaluate(() => (({}) as Record<string, unknown>)['admin'])).toBeUndefined();
+    });
+  }
+});
+
+test('a bad entry keeps what was typed, says what is wrong beside it, and changes nothing else', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.stage('Run');
+  const entries: [label: string, typed: string, sentence: RegExp][] = [
+    ['Stud to stud, as it lies', 'long', /A number is missing/],
+    ['Stud to stud, as it lies', '0', /out of range: 50 to/],
+    ['Stud to stud, as it lies', '12 kg', /"kg" is not a unit for this; mm is/],
+    ['Stud to stud, as it lies', '1,250', /can be read two ways: write 1250 or 1\.250/],
+    ['Service loop', '5/0', /divided by 0/],
+    ['Service loop', '', /Nothing is written here/],
+    ['System', '24 24', /one thing too many/],
+    ['Continuous', '-40', /out of range/],
+    ['Continuous', '9 kA', /out of range/],
+    ['Air, at its hottest', 'hot', /A number is missing/],
+    ['Allowed drop', '(3', /bracket is not closed/],
+    ['Tag', '', /A name is needed here/],
+  ];
+  for (const [label, typed, sentence] of entries) {
+    const field = app.field(label);
+    const before = await field.inputValue();
+    await field.fill(typed);
+    await field.press('Enter');
+    await expect(page.getByRole('alert')).toContainText(sentence);
+    await expect(field).toHaveValue(typed);
+    await expect(field).toHaveAttribute('aria-invalid', 'true');
+    await expect(app.drawing.getByRole('button', { name: /^finished 6\u2009400 mm/ })).toBeVisible();
+    await field.fill(before);
+    await field.press('Enter');
+    await expect(page.getByRole('alert')).toBeHidden();
+  }
+});
+
+test('names with markup are text and nothing else', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.stage('Run');
+  await app.type('Tag', '<b>TH</b>');
+  await app.type('From, end A', '<img src=x onerror="document.title=1">');
+  await expect(page.getByRole('region', { name: 'Rack' })).toContainText('<b>TH</b>');
+  expect(await page.locator('img').count()).toBe(0);
+  expect(await page.title()).toBe('Gruff Anchor');
+});

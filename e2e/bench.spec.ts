@@ -1,0 +1,168 @@
+import { expect, test } from '@playwright/test';
+import { App } from './app.ts';
+
+test.describe('the bench by keyboard', () => {
+  test('stages, cables, new, duplicate, delete, undo and redo', async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.keyboard.press('4');
+    await expect(page).toHaveURL(/th3\/cut$/);
+    await page.keyboard.press('j');
+    await expect(page).toHaveURL(/th4\/cut$/);
+    await page.keyboard.press('k');
+    await expect(page).toHaveURL(/th3\/cut$/);
+    const rows = page.getByRole('region', { name: 'Rack' }).getByRole('link');
+    await expect(rows).toHaveCount(9);
+    await page.keyboard.press('d');
+    await expect(rows).toHaveCount(10);
+    await expect(page.getByRole('heading', { name: /^SO-2/ })).toBeAttached();
+    await page.keyboard.press('Control+z');
+    await expect(rows).toHaveCount(9);
+    await page.keyboard.press('Control+Shift+z');
+    await expect(rows).toHaveCount(10);
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Delete');
+    await expect(rows).toHaveCount(8);
+    await page.keyboard.press('Control+z');
+    await expect(rows).toHaveCount(9);
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await page.keyboard.press('Escape');
+  });
+
+  test('a cable moves in the rack, and several are set at once', async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    const rack = page.getByRole('region', { name: 'Rack' });
+    await page.keyboard.press('Alt+ArrowUp');
+    await expect(rack.getByRole('link').nth(1)).toContainText('TH-3');
+    await rack.getByRole('link', { name: 'TH-1' }).click({ modifiers: ['Control'] });
+    await rack.getByRole('link', { name: 'TH-2' }).click({ modifiers: ['Control'] });
+    await expect(page.getByText('2 marked: set for all')).toBeVisible();
+    await rack.getByRole('button', { name: /Jacket/ }).click();
+    await page.getByRole('option', { name: 'yellow' }).click();
+    await rack.getByRole('button', { name: 'Done' }).click();
+    const exported = JSON.parse(await app.exported()) as {
+      job: { cables: { tag: string; jacket: string }[] };
+    };
+    const yellow = exported.job.cables.filter(({ jacket }) => jacket === 'yellow').map(({ tag }) => tag);
+    expect(yellow.sort()).toEqual(['TH-1', 'TH-2']);
+  });
+
+  test('the filter narrows the rack, and Escape clears it', async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    const rows = page.getByRole('region', { name: 'Rack' }).getByRole('link');
+    await page.keyboard.press('/');
+    await page.keyboard.type('bus');
+    await expect(rows).toHaveCount(2);
+    await page.keyboard.press('Escape');
+    await expect(rows).toHaveCount(9);
+  });
+
+  test('the command box finds a cable, sets a size and turns the colours', async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Find or do' }).fill('starter');
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/en1\/gauge$/);
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Find or do' }).fill('95 mm2');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('radio', { checked: true, name: '95 mm²' })).toBeVisible();
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Find or do' }).fill('dark');
+    await page.keyboard.press('Enter');
+    await expect(page.locator('html')).toHaveClass(/dark/);
+    await app.saved();
+    await page.reload();
+    await expect(page.locator('html')).toHaveClass(/dark/);
+  });
+});
+
+test.describe('the drawing', () => {
+  test('follows the figures, and a figure pressed opens its work', async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.keyboard.press('4');
+    await expect(app.drawing.getByRole('button', { name: /^cut 6\u2009361 mm/ })).toBeVisible();
+    await app.type('Stud to stud, as it lies', '6350');
+    await expect(app.drawing.getByRole('button', { name: /^cut 6\u2009461 mm/ })).toBeVisible();
+    await app.drawing.getByRole('button', { name: /^strip 29 mm, end A/ }).click();
+    await expect(page).toHaveURL(/\/ends$/);
+    await expect(app.ledger).toContainText('strip = barrel depth + gap');
+  });
+
+  for (const [name, width, height] of [
+    ['desk', 1280, 800],
+    ['tablet', 820, 1180],
+    ['phone', 390, 844],
+  ] as const) {
+    test(`no two of its texts overlap, and none is cut off: ${name}`, async ({ page }) => {
+      await page.setViewportSize({ width, height });
+      await page.goto('/demo');
+      for (const cable of ['th1', 'th3', 'bk1', 'en1', 'in1', 'so1']) {
+        await page.goto(`/job/teasel/cable/${cable}/cut`);
+        await expect(page.locator('.workpiece svg')).toBeVisible();
+        const parts = width < 640 ? await page.getByRole('tab').all() : [undefined];
+        for (const part of parts) {
+          await part?.click();
+          const problems = await page.locator('.workpiece svg').evaluate((svg) => {
+            const edge = svg.getBoundingClientRect();
+            const boxes = [...svg.querySelectorAll('text')]
+              .filter((text) => text.textContent?.trim())
+              .map((text) => ({ words: text.textContent?.trim() ?? '', box: text.getBoundingClientRect() }));
+            const found: string[] = [];
+            boxes.forEach(({ words, box }, i) => {
+              if (box.left < edge.left - 1 || box.right > edge.right + 1) found.push(`${words} runs off`);
+              // A text's box is taller than its letters: two rows may touch, but not by more than that.
+              for (const other of boxes.slice(i + 1)) {
+                const across = Math.min(box.right, other.box.right) - Math.max(box.left, other.box.left);
+                const down = Math.min(box.bottom, other.box.bottom) - Math.max(box.top, other.box.top);
+                if (across > 1 && down > 5) found.push(`${words} over ${other.words}`);
+              }
+            });
+            return found;
+          });
+          expect(problems, `${cable} at ${name}`).toEqual([]);
+        }
+      }
+    });
+  }
+});
+
+test('sizes and lengths are shown as the reader asks, with what that hides', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await expect(page.getByText('70 mm² holds 3.8')).toBeVisible();
+  await page.getByRole('radio', { name: 'AWG' }).click();
+  await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'TH-3' })).toContainText(
+    '≈ AWG 2/0',
+  );
+  await page.getByRole('radio', { name: 'in', exact: true }).click();
+  await expect(app.drawing.getByRole('button', { name: /^cut 250/ })).toBeVisible();
+  await page.keyboard.press('4');
+  await app.type('Service loop', '6');
+  await expect(app.ledger).toContainText('in');
+  await page.getByRole('radio', { name: 'mm', exact: true }).click();
+  await expect(app.field('Service loop')).toHaveValue('152.4');
+});
+
+test('a school switched on binds at once', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await page.getByRole('switch', { name: 'Printed 3 % rule' }).click();
+  await expect(page.getByRole('radio', { checked: true, name: /^95 mm²/ })).toBeVisible();
+  await expect(app.ledger).toContainText('Printed 3 % rule');
+});
+
+test('the first visit opens the demo with a card, once', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('complementary', { name: 'How this works' })).toBeVisible();
+  await page.getByRole('button', { name: 'Look round' }).click();
+  await expect(page.getByTestId('saved')).toContainText(/^Saved here/);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Rack' })).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'How this works' })).toBeHidden();
+});

@@ -1,0 +1,168 @@
+import { expect, test } from '@playwright/test';
+import { App } from './app.ts';
+
+test('a cable from nothing to a proved record, reloaded, exported, deleted and imported again', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openEmptyJob();
+
+  // Run: by keyboard from the empty job.
+  await page.keyboard.press('n');
+  await expect(app.field('Tag')).toHaveValue('C-1');
+  await app.type('From, end A', 'Bus +');
+  await app.type('To, end B', 'Winch');
+  await app.type('System', '24');
+  await app.type('Continuous', '150 A');
+  await app.type('Allowed drop', '3');
+  await app.type('Stud to stud, as it lies', '12 ft 6 in');
+  await expect(app.field('Stud to stud, as it lies')).toHaveValue('3\u2009810');
+  await app.type('Service loop', '2*35+20');
+  await app.type('Return length', '3.9m');
+  await expect(app.ledger).toContainText('150.0');
+
+  // Gauge: the proposal is decided with a press.
+  await page.locator('body').click({ position: { x: 700, y: 20 } });
+  await page.keyboard.press('2');
+  await expect(page.getByText('Proposed: press a size to decide it.')).toBeVisible();
+  const proposed = page.getByRole('radio', { checked: true, name: /mm²/ });
+  const size = (await proposed.getAttribute('aria-label'))?.split(',')[0] ?? '';
+  expect(size).toMatch(/^\d+ mm²$/);
+  await proposed.click();
+  await expect(page.getByRole('button', { name: /Back to the proposal/ })).toBeVisible();
+  await app.ledger.getByRole('button', { name: /Drop at the load/ }).click();
+  await expect(app.ledger).toContainText('IEC 60228 class 5');
+
+  // The middle of the work: reload comes back to the same cable and stage.
+  await app.saved();
+  await page.reload();
+  await expect(page).toHaveURL(/\/gauge$/);
+  await expect(page.getByRole('radio', { checked: true, name: size })).toBeVisible();
+
+  // Ends: studs, lugs, dies and sleeves are decided.
+  await app.stage('Ends');
+  for (const end of ['A', 'B'] as const) {
+    const panel = page.getByRole('region', { name: `End ${end}` });
+    await panel.getByRole('button', { name: `Stud of ${end}` }).click();
+    await page.getByRole('option', { name: /^M10/ }).click();
+    await panel.getByRole('button', { name: `Lug of ${end}` }).click();
+    await page
+      .getByRole('option', { name: /heavy.*right/ })
+      .first()
+      .click();
+    await panel.getByRole('radiogroup', { name: 'Die' }).getByRole('radio', { checked: true }).click();
+    await panel
+      .getByRole('radiogroup', { name: /Sleeve/ })
+      .getByRole('radio', { checked: true })
+      .click();
+    await expect(panel).toContainText('decided');
+  }
+
+  // Cut: the drawing and the stage say the same length.
+  await app.stage('Cut');
+  const cut =
+    (await app.drawing.getByRole('button', { name: /^cut / }).getAttribute('aria-label'))?.replace(
+      /^cut ([\d\u2009]+).*/,
+      '$1',
+    ) ?? '';
+  await expect(page.getByRole('region', { name: 'Cut', exact: true })).toContainText(cut);
+
+  // Make: Space ticks every step, Backspace takes one back.
+  await app.stage('Make');
+  await expect(page.getByRole('heading', { name: 'Lay everything out' })).toBeVisible();
+  await page.keyboard.press(' ');
+  await page.keyboard.press(' ');
+  await page.keyboard.press('Backspace');
+  await expect(page.getByRole('heading', { name: 'Cut to length, square' })).toBeVisible();
+  const steps = await page.getByRole('list', { name: 'Steps' }).getByRole('listitem').count();
+  for (let i = 1; i < steps; i += 1) await page.keyboard.press(' ');
+  await expect(page.getByRole('heading', { name: 'Every step is done' })).toBeVisible();
+
+  // Prove: nobody is nobody, then every reading.
+  await app.stage('Prove');
+  await expect(page.getByText(/^Not proved/)).toBeVisible();
+  await app.type('Across flats', '99');
+  await page.getByRole('button', { name: 'Record Across flats' }).click();
+  await expect(page.getByText('Say who is measuring first.')).toBeVisible();
+  await app.type('Who is measuring', 'R. Alder');
+  for (const end of ['end A', 'end B'] as const) {
+    await page.getByRole('radio', { name: end }).click();
+    const note = await page.getByText(/^die [\d.]+ across flats, 2 crimps$/).textContent();
+    const flats = Number(note?.match(/die ([\d.]+)/)?.[1]);
+    for (const more of [0.04, 0.06]) {
+      await app.type('Across flats', String(flats + more));
+      await page.getByRole('button', { name: 'Record Across flats' }).click();
+    }
+    await app.type('Ears, unfiled', '0.2');
+    await page.getByRole('button', { name: 'Record Ears, unfiled' }).click();
+    await app.type('Pull, one minute', '100 kg');
+    await page.getByRole('button', { name: 'Record Pull, one minute' }).click();
+    await page.getByRole('button', { name: 'All right' }).click();
+    await page.getByRole('button', { name: 'Record the look' }).click();
+  }
+  await page.getByRole('radio', { name: 'whole cable' }).click();
+  const limit = await app.ledger.getByRole('button', { name: /Resistance, whole/ }).textContent();
+  const most = Number(limit?.match(/at most ([\d.]+)/)?.[1]);
+  await app.type('Resistance', String(most * 0.97));
+  await page.getByRole('button', { name: 'Record Resistance' }).click();
+  await expect(page.getByText(/^Not proved: insulation/)).toBeVisible();
+  await app.type('Insulation', '2 GΩ');
+  await page.getByRole('button', { name: 'Record Insulation' }).click();
+  await expect(page.getByText('Proved: every figure holds')).toBeVisible();
+  await page.getByRole('button', { name: 'Seal the record' }).click();
+  await expect(page.getByText(/Last sealed .* by R. Alder/)).toBeVisible();
+
+  // Out, away, and back in: the same record.
+  const before = await app.exported();
+  await app.saved();
+  await page.getByRole('button', { name: 'Jobs and files' }).click();
+  await page.getByRole('menuitem', { name: 'Delete this job' }).click();
+  await expect(page.getByText('Teasel, canal workboat')).toBeVisible();
+  await app.import(before);
+  await expect(page.getByRole('heading', { name: /^C-1/ })).toBeAttached();
+  await app.stage('Prove');
+  await expect(page.getByText('Proved: every figure holds')).toBeVisible();
+  const after = await app.exported();
+  const cablesOf = (contents: string) => (JSON.parse(contents) as { job: { cables: unknown } }).job.cables;
+  expect(cablesOf(after)).toEqual(cablesOf(before));
+});
+
+test('a bad crimp is found, and only recorded work lets it be read afresh', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('IN-1');
+  await app.stage('Prove');
+  await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
+  await app.type('Who is measuring', 'R. Alder');
+  await page.getByRole('radio', { name: 'end B' }).click();
+  await app.type('Across flats', '8.72');
+  await page.getByRole('button', { name: 'Record Across flats' }).click();
+  await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
+  await app.type('What was done again', 'cut back 60 mm, new lug');
+  await page.getByRole('button', { name: 'Record the rework' }).click();
+  await expect(page.getByText(/^Not proved/)).toBeVisible();
+  await expect(page.getByText('rework: cut back 60 mm, new lug')).toBeVisible();
+});
+
+test('simulated readings are marked and prove nothing', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('BK-1');
+  await app.stage('Prove');
+  await expect(page.getByText('SIMULATED READINGS')).toBeVisible();
+  await expect(app.ledger.getByRole('button', { name: /Insulation, whole/ })).toContainText('would hold');
+  await expect(page.getByText(/^Not proved/)).toBeVisible();
+});
+
+test('a reading struck out stays in the list with its reason', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('SO-1');
+  await app.stage('Prove');
+  await app.type('Who is measuring', 'R. Alder');
+  await page.getByRole('button', { name: /strike out insulation/ }).click();
+  await app.field('Why was it wrong?').fill('leads were swapped');
+  await page.getByRole('button', { name: 'Strike it out' }).click();
+  await expect(page.getByText('struck out: leads were swapped')).toBeVisible();
+  await expect(page.getByText(/^Not proved: insulation/)).toBeVisible();
+});
