@@ -73,7 +73,7 @@ test('a bad entry keeps what was typed, says what is wrong beside it, and change
     await expect(page.getByRole('alert')).toContainText(sentence);
     await expect(field).toHaveValue(typed);
     await expect(field).toHaveAttribute('aria-invalid', 'true');
-    await expect(app.drawing.getByRole('button', { name: /^finished 6\u2009400 mm/ })).toBeVisible();
+    await expect(app.drawing.getByRole('button', { name: /^finished 6\s400 mm/ })).toBeVisible();
     await field.fill(before);
     await field.press('Enter');
     await expect(page.getByRole('alert')).toBeHidden();

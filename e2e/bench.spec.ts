@@ -15,7 +15,7 @@ test.describe('the bench by keyboard', () => {
     await expect(rows).toHaveCount(9);
     await page.keyboard.press('d');
     await expect(rows).toHaveCount(10);
-    await expect(page.getByRole('heading', { name: /^SO-2/ })).toBeAttached();
+    await expect(page.getByRole('heading', { name: /^TH-5/ })).toBeAttached();
     await page.keyboard.press('Control+z');
     await expect(rows).toHaveCount(9);
     await page.keyboard.press('Control+Shift+z');
@@ -26,7 +26,7 @@ test.describe('the bench by keyboard', () => {
     await page.keyboard.press('Control+z');
     await expect(rows).toHaveCount(9);
     await page.keyboard.press('?');
-    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
     await page.keyboard.press('Escape');
   });
 
@@ -86,9 +86,9 @@ test.describe('the drawing', () => {
     const app = new App(page);
     await app.openDemo();
     await page.keyboard.press('4');
-    await expect(app.drawing.getByRole('button', { name: /^cut 6\u2009361 mm/ })).toBeVisible();
+    await expect(app.drawing.getByRole('button', { name: /^cut 6\s361 mm/ })).toBeVisible();
     await app.type('Stud to stud, as it lies', '6350');
-    await expect(app.drawing.getByRole('button', { name: /^cut 6\u2009461 mm/ })).toBeVisible();
+    await expect(app.drawing.getByRole('button', { name: /^cut 6\s461 mm/ })).toBeVisible();
     await app.drawing.getByRole('button', { name: /^strip 29 mm, end A/ }).click();
     await expect(page).toHaveURL(/\/ends$/);
     await expect(app.ledger).toContainText('strip = barrel depth + gap');

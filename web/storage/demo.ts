@@ -13,5 +13,7 @@ export async function ensureDemo(): Promise<Job> {
       draft.shop = shop;
     });
   }
-  return bench.addJob(job, shop, 'demo job');
+  const added = bench.addJob(job, shop, 'demo job');
+  await bench.save();
+  return added;
 }

@@ -31,5 +31,8 @@ export async function importJob(file: File): Promise<Parsed<Job>> {
   }
   const parsed = readJobFile(await file.text());
   if (!parsed.ok) return parsed;
-  return { ok: true, value: useBench().addJob(parsed.value.job, parsed.value.shop, 'import job') };
+  const bench = useBench();
+  const job = bench.addJob(parsed.value.job, parsed.value.shop, 'import job');
+  await bench.save();
+  return { ok: true, value: job };
 }

@@ -6,19 +6,25 @@ import type { CableWork } from '../../../core/workup.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import ReadingEntry from '../prove/ReadingEntry.vue';
 import { typedReading } from '../prove/readings.ts';
+import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
+import { usePersonNeeded } from '../usePersonNeeded.ts';
 
 /** On the boat: the stack as it goes on each stud, and the torque it was tightened to. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
 
 const { prefs } = usePrefs();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
+const { problem, nameNeeded } = usePersonNeeded();
 const findingOf = (name: EndName) => work.findings.find(({ id }) => id === `torque.${name}`);
-const record = (name: EndName, newtonMetre: number) =>
+function record(name: EndName, newtonMetre: number): boolean {
+  if (nameNeeded()) return false;
   edit(`torque of ${name}`, (draft) => {
     draft.readings.push(typedReading({ check: 'torque', end: name, newtonMetre }, prefs.person));
   });
+  return true;
+}
 </script>
 
 <template>
@@ -54,9 +60,17 @@ const record = (name: EndName, newtonMetre: number) =>
           :most="500"
           :decimals="1"
           :finding="findingOf(name)"
-          @record="(torque) => record(name, torque)"
+          :record="(torque) => record(name, torque)"
         />
       </StageSection>
+    </div>
+    <div class="mb-4 max-w-60">
+      <TextField
+        label="Who is fitting"
+        :model-value="prefs.person"
+        @update:model-value="prefs.person = $event"
+      />
+      <p v-if="problem" class="font-bold text-fails" role="alert">{{ problem }}</p>
     </div>
     <StageSection title="Before it is made live">
       <ul class="list-disc space-y-1 pl-5 marker:text-ink2">

@@ -62,16 +62,16 @@ function back(): void {
   currentId.value = before.id;
 }
 
-const inField = () =>
-  document.activeElement instanceof HTMLElement &&
-  document.activeElement.matches('input, textarea, select, button, a, [role]');
+const focusIsOn = (selector: string) => document.activeElement?.matches(selector) ?? false;
 onKeyStroke(' ', (event) => {
-  if (inField()) return;
+  // Space belongs to a button that has the focus; on a link it means nothing.
+  if (focusIsOn('input, textarea, button, [role=button], [role=radio], [role=switch], [role=dialog] *'))
+    return;
   event.preventDefault();
   done();
 });
 onKeyStroke('Backspace', (event) => {
-  if (inField()) return;
+  if (focusIsOn('input, textarea, [role=dialog] *')) return;
   event.preventDefault();
   back();
 });

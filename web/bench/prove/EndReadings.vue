@@ -11,8 +11,12 @@ import type { Measured } from './readings.ts';
 import ReadingEntry from './ReadingEntry.vue';
 
 /** The readings of one end: across flats, ears, pull, and the look list. */
-const { name, cable, work } = defineProps<{ name: EndName; cable: Cable; work: CableWork }>();
-const emit = defineEmits<{ record: [measured: Measured] }>();
+const { name, cable, work, record } = defineProps<{
+  name: EndName;
+  cable: Cable;
+  work: CableWork;
+  record: (measured: Measured) => boolean;
+}>();
 
 const findingOf = (check: string) => work.findings.find(({ id }) => id === `${check}.${name}`);
 const pullLimit = computed(() => {
@@ -47,7 +51,7 @@ const allRight = () => {
           :least="0.5"
           :most="100"
           :finding="findingOf('across-flats')"
-          @record="(valueMm) => emit('record', { check: 'across-flats', end: name, valueMm })"
+          :record="(valueMm) => record({ check: 'across-flats', end: name, valueMm })"
         />
         <ReadingEntry
           label="Ears, unfiled"
@@ -56,7 +60,7 @@ const allRight = () => {
           :least="0"
           :most="20"
           :finding="findingOf('ears')"
-          @record="(valueMm) => emit('record', { check: 'ears', end: name, valueMm })"
+          :record="(valueMm) => record({ check: 'ears', end: name, valueMm })"
         />
         <ReadingEntry
           label="Pull, one minute"
@@ -66,7 +70,7 @@ const allRight = () => {
           :most="50000"
           :hint="`${figure(pullLimit, 'N', 0)}, ${figure(kilogramsToHang(pullLimit), 'kg', 1)} to hang`"
           :finding="findingOf('pull')"
-          @record="(forceN) => emit('record', { check: 'pull', end: name, forceN, held })"
+          :record="(forceN) => record({ check: 'pull', end: name, forceN, held })"
         >
           <label class="mt-1 flex items-center gap-2"
             ><input v-model="held" type="checkbox" class="size-5 accent-teal" /> it held</label
@@ -108,7 +112,7 @@ const allRight = () => {
           type="button"
           class="button filled"
           :disabled="!isChanged"
-          @click="emit('record', { check: 'look', end: name, marks: { ...draft } })"
+          @click="record({ check: 'look', end: name, marks: { ...draft } })"
         >
           Record the look
         </button>

@@ -10,6 +10,7 @@ import StateMark from '../../ui/StateMark.vue';
 import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
+import { usePersonNeeded } from '../usePersonNeeded.ts';
 import EndReadings from './EndReadings.vue';
 import ReadingList from './ReadingList.vue';
 import { type Measured, typedReading } from './readings.ts';
@@ -22,7 +23,7 @@ const { prefs } = usePrefs();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
 const end = ref<'A' | 'B' | 'whole'>('A');
 const rework = ref('');
-const problem = ref('');
+const { problem, nameNeeded } = usePersonNeeded();
 
 const proof = computed(() => work.findings.filter(({ stage }) => stage === 'prove'));
 const missing = computed(() => proof.value.filter(({ state }) => state === 'unproved').length);
@@ -33,17 +34,14 @@ const hasSimulated = computed(() =>
   cable.readings.some(({ source, struck }) => source === 'simulated' && !struck),
 );
 
-function nameNeeded(): boolean {
-  problem.value = prefs.person.trim() === '' ? 'Say who is measuring first.' : '';
-  return problem.value !== '';
-}
-
-function record(measured: Measured): void {
-  if (nameNeeded()) return;
+/** Takes a reading; one without a name to stand for it is refused and stays in its field. */
+function record(measured: Measured): boolean {
+  if (nameNeeded()) return false;
   edit(
     `reading: ${measured.check}`,
     (draft) => void draft.readings.push(typedReading(measured, prefs.person)),
   );
+  return true;
 }
 
 function recordRework(): void {
@@ -109,9 +107,9 @@ const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle
       </div>
       <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ problem }}</p>
       <template v-for="name in END_NAMES" :key="`${cable.id}${name}`">
-        <EndReadings v-if="end === name" :name="name" :cable="cable" :work="work" @record="record" />
+        <EndReadings v-if="end === name" :name="name" :cable="cable" :work="work" :record="record" />
       </template>
-      <WholeReadings v-if="end === 'whole'" :key="cable.id" :cable="cable" :work="work" @record="record" />
+      <WholeReadings v-if="end === 'whole'" :key="cable.id" :cable="cable" :work="work" :record="record" />
 
       <StageSection
         v-if="end !== 'whole' && failsOf(end)"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, useTemplateRef } from 'vue';
+import { ref } from 'vue';
 import type { Finding } from '../../../core/finding.ts';
 import type { QuantityKind } from '../../../core/units/quantity.ts';
 import { usePrefs } from '../../stores/prefs.ts';
@@ -8,7 +8,11 @@ import QuantityField from '../../ui/QuantityField.vue';
 import StateMark from '../../ui/StateMark.vue';
 
 /** A figure to be read and recorded; what the check stands at is said beneath. */
-const { finding, hint = '' } = defineProps<{
+const {
+  finding,
+  hint = '',
+  record,
+} = defineProps<{
   label: string;
   kind: QuantityKind;
   least: number;
@@ -16,17 +20,15 @@ const { finding, hint = '' } = defineProps<{
   decimals: number;
   finding: Finding | undefined;
   hint?: string;
+  /** Takes the reading; false where it cannot be taken yet, and the figure stays in the field. */
+  record: (value: number) => boolean;
 }>();
-const emit = defineEmits<{ record: [value: number] }>();
 
 const { prefs } = usePrefs();
 const value = ref<number | null>(null);
-const button = useTemplateRef<HTMLButtonElement>('button');
 
-function record(): void {
-  if (value.value === null) return;
-  emit('record', value.value);
-  value.value = null;
+function take(): void {
+  if (value.value !== null && record(value.value)) value.value = null;
 }
 </script>
 
@@ -45,9 +47,9 @@ function record(): void {
         class="flex-1"
         @update:model-value="value = $event"
         @clear="value = null"
-        @keydown.enter="button?.focus()"
+        @keydown.enter="take"
       />
-      <button ref="button" type="button" class="button mt-[22px]" :disabled="value === null" @click="record">
+      <button type="button" class="button mt-[22px]" @click="take">
         Record<span class="sr-only"> {{ label }}</span>
       </button>
     </div>

@@ -10,8 +10,11 @@ import ReadingEntry from './ReadingEntry.vue';
 import { ELECTRODES, type Measured } from './readings.ts';
 
 /** Readings of the whole cable: resistance from palm to palm, and insulation. */
-const { cable, work } = defineProps<{ cable: Cable; work: CableWork }>();
-const emit = defineEmits<{ record: [measured: Measured] }>();
+const { cable, work, record } = defineProps<{
+  cable: Cable;
+  work: CableWork;
+  record: (measured: Measured) => boolean;
+}>();
 
 const findingOf = (id: string) => work.findings.find((finding) => finding.id === id);
 const copperC = ref(20);
@@ -38,7 +41,7 @@ const electrodes = (Object.entries(ELECTRODES) as [ReadingOf<'insulation'>['elec
           :most="100000"
           :finding="findingOf('resistance')"
           class="sm:col-span-2"
-          @record="(milliohm) => emit('record', { check: 'resistance', milliohm, copperC })"
+          :record="(milliohm) => record({ check: 'resistance', milliohm, copperC })"
         />
       </div>
       <p class="note">A hand multimeter cannot see this: it needs a meter that reads to 0.001 mΩ.</p>
@@ -62,7 +65,7 @@ const electrodes = (Object.entries(ELECTRODES) as [ReadingOf<'insulation'>['elec
           :least="0"
           :most="10000000"
           :finding="findingOf('insulation')"
-          @record="(megohm) => emit('record', { check: 'insulation', megohm, testV, electrode })"
+          :record="(megohm) => record({ check: 'insulation', megohm, testV, electrode })"
         />
       </div>
     </StageSection>
