@@ -43,6 +43,10 @@ module.exports = {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.web.json' },
-    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.mjs', '.js', '.json'] },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.vue', '.mjs', '.js', '.json'],
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'module', 'types', 'default'],
+    },
   },
 };

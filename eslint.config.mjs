@@ -13,6 +13,7 @@ export default tseslint.config(
     rules: {
       eqeqeq: 'error',
       'no-console': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true, varsIgnorePattern: '^_$' }],
       'vue/multi-word-component-names': 'off',
       // Prettier sets the line breaks.
       'vue/max-attributes-per-line': 'off',

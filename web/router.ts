@@ -1,13 +1,9 @@
 import { createRouter, createWebHistory, type RouteLocationRaw } from 'vue-router';
-import { type Stage, STAGES } from '../core/job/cable.ts';
+import { STAGES } from '../core/job/cable.ts';
+import { placeOf } from './places.ts';
 import { ensureDemo } from './storage/demo.ts';
 import { useBench } from './stores/bench.ts';
 import { usePrefs } from './stores/prefs.ts';
-
-/** The address of a cable at a stage; of the job itself where no cable is given. */
-export function placeOf(jobId: string, cableId?: string, stage: Stage = 'run'): RouteLocationRaw {
-  return cableId ? { name: 'cable', params: { jobId, cableId, stage } } : { name: 'job', params: { jobId } };
-}
 
 /** Where to begin: the place last looked at, else the first job; on a first visit the demo. */
 async function beginning(): Promise<RouteLocationRaw> {

@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router';
 import type { Stage } from '../../core/job/cable.ts';
 import type { Feature } from '../../core/traveller/steps.ts';
 import RackPanel from '../rack/RackPanel.vue';
-import { placeOf } from '../router.ts';
+import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { workOf } from '../stores/work.ts';
 import { useIsDesk } from '../ui/useWide.ts';
@@ -66,14 +66,12 @@ watch(
 
 /** The figure of a part of the drawing: here, or at the stage it belongs to. */
 function openFigure(id: string): void {
-  const TWINS: Readonly<Record<string, string>> = { 'palm-angle': 'cut' };
-  const wanted = TWINS[id] ?? id;
-  const finding = work.value?.findings.find((other) => other.id === wanted);
+  const finding = work.value?.findings.find((other) => other.id === id);
   if (!finding) return;
   if (finding.stage !== stage && cableId) {
-    void router.push(placeOf(jobId, cableId, finding.stage)).then(() => (opened.value = wanted));
+    void router.push(placeOf(jobId, cableId, finding.stage)).then(() => (opened.value = id));
   } else {
-    opened.value = wanted;
+    opened.value = id;
   }
 }
 

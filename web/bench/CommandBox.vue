@@ -14,7 +14,7 @@ import { type Stage, STAGES } from '../../core/job/cable.ts';
 import type { Job } from '../../core/job/job.ts';
 import { parseSize } from '../../core/units/parseSize.ts';
 import { sizeLabel } from '../../core/conductor/size.ts';
-import { placeOf } from '../router.ts';
+import { placeOf } from '../places.ts';
 import { exportJob } from '../storage/files.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';

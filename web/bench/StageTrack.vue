@@ -2,7 +2,7 @@
 import { RouterLink } from 'vue-router';
 import { type Stage, STAGES } from '../../core/job/cable.ts';
 import type { CableWork } from '../../core/workup.ts';
-import { placeOf } from '../router.ts';
+import { placeOf } from '../places.ts';
 import StateMark from '../ui/StateMark.vue';
 import { STAGE_TITLES } from './stages.ts';
 

@@ -14,7 +14,7 @@ import {
 import { computed, ref, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Job } from '../../core/job/job.ts';
-import { placeOf } from '../router.ts';
+import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import ModalBox from '../ui/ModalBox.vue';

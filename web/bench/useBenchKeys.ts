@@ -3,7 +3,7 @@ import { type ComputedRef, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { type Stage, STAGES } from '../../core/job/cable.ts';
 import type { Job } from '../../core/job/job.ts';
-import { placeOf } from '../router.ts';
+import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 
 /** The keys of the bench and what they do: shown by ?, handled by {@link useBenchKeys}. */

@@ -4,7 +4,7 @@ import { RouterLink } from 'vue-router';
 import { type Cable, type Stage, STAGES } from '../../core/job/cable.ts';
 import { digits } from '../../core/units/figure.ts';
 import type { CableWork } from '../../core/workup.ts';
-import { placeOf } from '../router.ts';
+import { placeOf } from '../places.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { sizeText } from '../ui/display.ts';
 import CableMiniature from './CableMiniature.vue';

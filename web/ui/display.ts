@@ -45,28 +45,34 @@ export function conversionText(size: ConductorSize): string {
 
 /**
  * The limit of a finding, or of the findings of both ends, in the reader's unit: "at most 5.00 %", "at most
- * 0.90 / 0.72 mm".
+ * 0.90 / 0.72 mm", "4.0 to 7.0 / 9.0 to 14.0 N·m".
  */
 export function limitText(findings: readonly Finding[], lengths: Prefs['lengths']): string {
-  const say = (of: (limit: Limit) => number) => {
-    const shown = findings.flatMap(({ limit, unit, decimals }) =>
-      limit ? [inReadersUnit(of(limit), unit, decimals, lengths)] : [],
-    );
-    const unit = shown[0]?.unit;
-    return `${[...new Set(shown.map(({ value }) => value))].join(' / ')}${unit ? `\u2009${unit}` : ''}`;
-  };
-  const lowest = (limit: Limit) => (limit.kind === 'most' ? limit.most : limit.least);
-  const highest = (limit: Limit) => (limit.kind === 'least' ? limit.least : limit.most);
-  const bare = (text: string) => text.split('\u2009')[0] ?? text;
-  switch (findings.find(({ limit }) => limit)?.limit?.kind) {
+  const limits = findings.flatMap(({ limit, unit, decimals }) => {
+    const say = (value: number) => inReadersUnit(value, unit, decimals, lengths);
+    return limit ? [limitParts(limit, say)] : [];
+  });
+  const [first] = limits;
+  if (!first) return '';
+  const figures = [...new Set(limits.map(({ figures }) => figures))].join(' / ');
+  return [first.relation, first.unit ? `${figures}\u2009${first.unit}` : figures].filter(Boolean).join(' ');
+}
+
+function limitParts(
+  limit: Limit,
+  say: (value: number) => { value: string; unit: string },
+): { relation: string; figures: string; unit: string } {
+  switch (limit.kind) {
     case 'most':
-      return `at most ${say(highest)}`;
+      return { relation: 'at most', figures: say(limit.most).value, unit: say(limit.most).unit };
     case 'least':
-      return `at least ${say(lowest)}`;
+      return { relation: 'at least', figures: say(limit.least).value, unit: say(limit.least).unit };
     case 'window':
-      return `${bare(say(lowest))} to ${say(highest)}`;
-    case undefined:
-      return '';
+      return {
+        relation: '',
+        figures: `${say(limit.least).value} to ${say(limit.most).value}`,
+        unit: say(limit.most).unit,
+      };
   }
 }
 

@@ -1,30 +1,18 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useId, useTemplateRef } from 'vue';
-import { bundleDiameterMm } from '../../../core/conductor/geometry.ts';
-import type { Cable, Stage } from '../../../core/job/cable.ts';
+import { type Cable, END_NAMES, type EndName, type Stage } from '../../../core/job/cable.ts';
 import type { Feature } from '../../../core/traveller/steps.ts';
-import { digits } from '../../../core/units/figure.ts';
 import type { CableWork } from '../../../core/workup.ts';
 import { usePrefs } from '../../stores/prefs.ts';
-import { inReadersUnit, sizeText } from '../../ui/display.ts';
+import { lengthText, sizeText } from '../../ui/display.ts';
 import { useIsPhone } from '../../ui/useWide.ts';
 import DimensionLine from './DimensionLine.vue';
-import { textWidth } from './dimensions.ts';
+import EndAnnotation from './EndAnnotation.vue';
 import EndPicture from './EndPicture.vue';
 import MiddlePicture from './MiddlePicture.vue';
-import {
-  endDimensions,
-  type EndSheet,
-  endSheet,
-  frameFor,
-  middleWidth,
-  palmWords,
-  progressOf,
-  scaleFor,
-  SHEET,
-  studOffset,
-} from './sheet.ts';
+import { isStrong, middleWidth, SHEET } from './sheet.ts';
+import { type SheetPart, useSheet } from './useSheet.ts';
 
 /**
  * The cable on the bench: both ends true to scale, the long middle broken. The same drawing through all stages; the
@@ -43,16 +31,6 @@ const {
 }>();
 const emit = defineEmits<{ open: [findingId: string] }>();
 
-const STRONG: Readonly<Record<Stage, readonly string[]>> = {
-  run: ['finished'],
-  gauge: ['finished'],
-  ends: ['crimps', 'strip', 'sleeve-cover'],
-  cut: ['finished', 'cut'],
-  make: ['crimps', 'strip', 'sleeve-cover', 'cut'],
-  prove: ['crimps'],
-  fit: ['finished'],
-};
-
 const { prefs } = usePrefs();
 const isPhone = useIsPhone();
 const host = useTemplateRef<HTMLElement>('host');
@@ -60,123 +38,50 @@ const { width: hostWidth } = useElementSize(host);
 const titleId = useId();
 const gridId = useId();
 /** On a phone one part is shown at a time. */
-const part = ref<'A' | 'middle' | 'B'>('A');
+const part = ref<SheetPart>('A');
 
 const width = computed(() => Math.max(320, Math.floor(hostWidth.value)));
-const frame = computed(() => frameFor(width.value, isPhone.value));
-const outerMm = computed(() => work.choice.taken.at.outerMm);
-const bundleMm = computed(() => bundleDiameterMm(work.choice.taken.at.copperMm2));
-const angles = computed(() => ({ A: 0, B: cable.palmAngleDeg }));
-const sheets = computed(() => ({
-  A: endSheet(work.ends.A, angles.value.A, outerMm.value, progressOf(cable, 'A', work)),
-  B: endSheet(work.ends.B, angles.value.B, outerMm.value, progressOf(cable, 'B', work)),
-}));
-const drawn = computed(() => [sheets.value.A, sheets.value.B].filter((end): end is EndSheet => end !== null));
-const scale = computed(() => scaleFor(drawn.value, outerMm.value, cable.tag, frame.value));
-const say = (mm: number, decimals: number) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
-
-const ends = computed(() =>
-  (['A', 'B'] as const).map((name) => {
-    const sheet = sheets.value[name];
-    const isA = name === 'A';
-    const edgeX = isA || isPhone.value ? (isA ? 0 : width.value) : width.value;
-    const direction = isA ? 1 : -1;
-    const breakX = edgeX + direction * (frame.value.endWidth - 6);
-    const bounds = isA
-      ? { from: 4, to: frame.value.endWidth }
-      : { from: width.value - frame.value.endWidth, to: width.value - 4 };
-    const half = isPhone.value ? width.value : width.value / 2;
-    const low = isA ? { from: 4, to: half - 2 } : { from: width.value - half + 2, to: width.value - 4 };
-    const studX = sheet ? edgeX + direction * studOffset(sheet, scale.value) : edgeX + direction * 80;
-    const x = (u: number) => studX + direction * u * scale.value;
-    const rows = sheet && endDimensions(sheet, work.ends[name], x, bounds, low, say);
-    return { name, sheet, edgeX, breakX, studX, x, rows, shown: !isPhone.value || part.value === name };
-  }),
+const { frame, outerMm, bundleMm, angles, drawn, scale, ends, long, notDrawnMm, say } = useSheet(
+  () => ({ cable, work, lengths: prefs.lengths }),
+  width,
+  isPhone,
+  part,
 );
-const endOf = (name: 'A' | 'B') => ends.value[name === 'A' ? 0 : 1] as (typeof ends.value)[number];
-
-/** The long dimensions: stud to stud, and between the bottoms of the barrels. */
-const long = computed(() => {
-  const { lengths } = work;
-  const a = endOf('A');
-  const b = endOf('B');
-  if (!lengths || !a.sheet || !b.sheet) return [];
-  const bottom = (end: typeof a) => end.x(end.sheet?.lug.studToBarrelMm ?? 0);
-  const row = (id: string, y: number, mm: number, from: number, to: number) => {
-    const text = `${id} ${say(mm, 0)}`;
-    const [left, right] = isPhone.value ? phoneSpan(from, to) : [from, to];
-    return {
-      id,
-      y,
-      text,
-      from: left,
-      to: right,
-      textX: (left + right) / 2,
-      textWidth: textWidth(text, SHEET.figureSize),
-    };
-  };
-  const span = (fromA: number, toB: number) =>
-    isPhone.value && part.value === 'B' ? ([toB, fromA] as const) : ([fromA, toB] as const);
-  const [finishedFrom, finishedTo] = span(a.studX, b.studX);
-  const [cutFrom, cutTo] = span(bottom(a), bottom(b));
-  return [
-    row('finished', SHEET.rows.finished, lengths.finishedMm, finishedFrom, finishedTo),
-    row('cut', SHEET.rows.cut, lengths.cutMm, cutFrom, cutTo),
-  ];
-});
-/** On a phone a long dimension runs off the sheet on the side that is not shown. */
-function phoneSpan(near: number, _far: number): [number, number] {
-  return part.value === 'B' ? [-20, near] : [near, width.value + 20];
-}
-
-const notDrawn = computed(() => {
-  const { lengths } = work;
-  if (!lengths) return null;
-  const shown = ends.value.reduce(
-    (sum, { breakX, studX }) => sum + Math.abs(breakX - studX) / scale.value,
-    0,
-  );
-  return Math.max(0, lengths.finishedMm - shown);
-});
-const note = computed(() => {
-  const unit = prefs.lengths === 'in' ? 'inches' : 'mm';
-  const middle = notDrawn.value === null ? '' : ` · middle ${say(notDrawn.value, 0)} not drawn`;
-  return `all in ${unit} · grid 10 mm${isPhone.value ? '' : middle}`;
-});
+const isShown = (name: SheetPart) => !isPhone.value || part.value === name;
+const size = computed(() => sizeText(work.choice.taken.at.size, prefs.sizes));
 
 const grid = computed(() => 10 * scale.value);
-const sections = computed(() =>
-  isPhone.value
-    ? part.value === 'middle'
-      ? []
-      : [{ x: 0, width: width.value }]
-    : [
-        { x: 0, width: frame.value.endWidth },
-        { x: width.value - frame.value.endWidth, width: frame.value.endWidth },
-      ],
-);
-const isStrong = (id: string) => STRONG[stage].includes(id.split('.')[0] ?? id);
-const proposal = computed(() =>
-  drawn.value.some(({ isProposed }) => isProposed) ? 'ends proposed by house practice' : '',
-);
+/** The grid lies where the drawing is to scale, and stops at the breaks. */
+const scaled = computed(() => {
+  const { endWidth } = frame.value;
+  if (!isPhone.value) return [0, width.value - endWidth].map((x) => ({ x, width: endWidth }));
+  return part.value === 'middle' ? [] : [{ x: 0, width: width.value }];
+});
+const centreLine = (name: EndName) => {
+  const { edgeX, breakX, studX, direction } = ends.value[name];
+  return `M${edgeX + 6 * direction} ${SHEET.centreY}H${breakX + 8 * direction}M${studX} 10V${SHEET.rows.barrel + 5}`;
+};
+const bareJacket = (name: EndName) => {
+  const { edgeX, breakX, direction } = ends.value[name];
+  const from = edgeX + direction * 130;
+  return { x: Math.min(from, breakX), width: Math.abs(breakX - from), height: outerMm.value * scale.value };
+};
 
-const caption = (name: 'A' | 'B') => {
-  const { at, stud } = work.ends[name].spec;
-  const words = palmWords(angles.value[name]);
-  return [at || 'not said where', stud, words].filter(Boolean).join(', ');
-};
-const shortCaption = (name: 'A' | 'B') => {
-  const full = caption(name);
-  const room = frame.value.endWidth - 40;
-  if (textWidth(full, SHEET.noteSize) <= room) return full;
-  const { at, stud } = work.ends[name].spec;
-  const letters = Math.max(4, Math.floor(room / 7) - stud.length - 3);
-  return `${at.length > letters ? `${at.slice(0, letters)}…` : at}, ${stud}`;
-};
-const spoken = computed(
-  () =>
-    `Cable ${cable.tag}: ${sizeText(work.choice.taken.at.size, prefs.sizes)}, ${work.lengths ? `cut ${digits(work.lengths.cutMm, 0)} mm` : 'no cut length yet'}`,
-);
+const note = computed(() => {
+  const middle = notDrawnMm.value === null ? '' : ` · middle ${say(notDrawnMm.value, 0)} not drawn`;
+  return `all in ${prefs.lengths === 'in' ? 'inches' : 'mm'} · grid 10 mm${middle}`;
+});
+/** Said once, beside the first end's crimps. */
+const proposal = computed(() => {
+  const { A } = ends.value;
+  if (!A.rows || !drawn.value.some(({ isProposed }) => isProposed)) return null;
+  const taken = A.rows.crimps.map(({ textX, textWidth, to }) => Math.max(to, textX + textWidth / 2));
+  return { x: Math.max(A.x(0), ...taken) + 10 };
+});
+const spoken = computed(() => {
+  const cut = work.lengths ? `cut ${lengthText(work.lengths.cutMm, 0, prefs.lengths)}` : 'no cut length yet';
+  return `Cable ${cable.tag}: ${size.value}, ${cut}`;
+});
 </script>
 
 <template>
@@ -210,135 +115,81 @@ const spoken = computed(
         </pattern>
       </defs>
       <rect
-        v-for="section in sections"
-        :key="section.x"
-        v-bind="section"
+        v-for="strip in scaled"
+        :key="strip.x"
+        v-bind="strip"
         y="0"
         :height="SHEET.height"
         :fill="`url(#${gridId})`"
       />
 
-      <template v-for="end in ends" :key="end.name">
-        <g v-if="end.shown">
-          <path
-            class="centre"
-            :d="`M${end.edgeX + (end.name === 'A' ? 6 : -6)} ${SHEET.centreY}H${end.breakX + (end.name === 'A' ? 8 : -8)}M${end.studX} 10V${SHEET.rows.barrel + 5}`"
-          />
+      <template v-for="name in END_NAMES" :key="name">
+        <g v-if="isShown(name)">
+          <path class="centre" :d="centreLine(name)" />
           <EndPicture
-            v-if="end.sheet"
-            :end="end.sheet"
+            v-if="ends[name].sheet"
+            :end="ends[name].sheet"
             :outer-mm="outerMm"
             :bundle-mm="bundleMm"
             :scale="scale"
-            :edge-x="end.edgeX"
-            :break-x="end.breakX"
+            :edge-x="ends[name].edgeX"
+            :break-x="ends[name].breakX"
             :jacket="cable.jacket"
             :tag="cable.tag"
             :lit="lit"
           />
-          <g v-else>
+          <template v-else>
             <rect
-              :x="Math.min(end.breakX, end.edgeX + (end.name === 'A' ? 130 : -130))"
+              v-bind="bareJacket(name)"
               :y="SHEET.centreY - (outerMm * scale) / 2"
-              :width="Math.abs(end.breakX - end.edgeX) - 130"
-              :height="outerMm * scale"
               :fill="`var(--${cable.jacket})`"
               :stroke="`var(--${cable.jacket}-line)`"
             />
             <text
               class="missing"
-              :x="end.edgeX + (end.name === 'A' ? 14 : -14)"
+              :x="ends[name].edgeX + ends[name].direction * 14"
               :y="SHEET.centreY + 5"
-              :text-anchor="end.name === 'A' ? 'start' : 'end'"
+              :text-anchor="name === 'A' ? 'start' : 'end'"
               :font-size="SHEET.figureSize"
             >
               no lug suits yet
             </text>
-          </g>
-          <template v-if="end.rows && end.sheet">
-            <path
-              class="extension"
-              :d="
-                [end.sheet.lug.studToBarrelMm, end.sheet.lug.studToBarrelMm + end.sheet.lug.barrelMm]
-                  .map(
-                    (u, i) =>
-                      `M${end.x(u)} ${(i === 0 ? SHEET.rows.cut : SHEET.rows.crimps) - 5}V${SHEET.centreY - 10}`,
-                  )
-                  .join('') +
-                `M${end.x(end.sheet.lug.studToBarrelMm)} ${SHEET.centreY + 10}V${SHEET.rows.sleeve + 5}` +
-                `M${end.x(end.sheet.jacketFromU)} ${SHEET.centreY + (outerMm * scale) / 2 + 3}V${SHEET.rows.barrel + 5}` +
-                (end.sheet.sleeve
-                  ? `M${end.x(end.sheet.sleeve.toU)} ${SHEET.centreY + (outerMm * scale) / 2 + 6}V${SHEET.rows.sleeve + 5}`
-                  : '') +
-                work.ends[end.name].crimps
-                  .map(
-                    (m) =>
-                      `M${end.x((end.sheet?.lug.studToBarrelMm ?? 0) + (end.sheet?.lug.barrelMm ?? 0) - m)} ${SHEET.rows.crimps - 5}V${SHEET.centreY}`,
-                  )
-                  .join('')
-              "
-            />
-            <template v-for="(row, key) in end.rows" :key="key">
-              <DimensionLine
-                v-for="(dimension, i) in row"
-                :key="`${key}${i}`"
-                v-bind="dimension"
-                :y="SHEET.rows[key]"
-                :strong="isStrong(dimension.id)"
-                :label="`${dimension.text} ${prefs.lengths}, end ${end.name}: show the work`"
-                @open="emit('open', dimension.id)"
-              />
-            </template>
           </template>
-          <text
-            v-if="proposal && end.name === 'A' && end.rows"
-            class="proposal"
-            :x="
-              Math.max(
-                ...end.rows.crimps.map(({ textX, textWidth: wide, to }) => Math.max(to, textX + wide / 2)),
-                end.studX,
-              ) + 10
-            "
-            :y="SHEET.rows.crimps + 5"
-            :font-size="SHEET.noteSize"
-          >
-            {{ proposal }}
-          </text>
-          <g class="caption">
-            <circle :cx="end.edgeX + (end.name === 'A' ? 22 : -22)" :cy="SHEET.rows.caption" r="8.5" />
-            <text
-              :x="end.edgeX + (end.name === 'A' ? 22 : -22)"
-              :y="SHEET.rows.caption + 5"
-              text-anchor="middle"
-              :font-size="SHEET.noteSize"
-            >
-              {{ end.name }}
-            </text>
-            <text
-              :x="end.edgeX + (end.name === 'A' ? 36 : -36)"
-              :y="SHEET.rows.caption + 5"
-              :text-anchor="end.name === 'A' ? 'start' : 'end'"
-              :font-size="SHEET.noteSize"
-            >
-              {{ shortCaption(end.name) }}
-            </text>
-          </g>
+          <EndAnnotation
+            :end="ends[name]"
+            :resolved="work.ends[name]"
+            :outer-mm="outerMm"
+            :scale="scale"
+            :angle-deg="angles[name]"
+            :stage="stage"
+            :unit="prefs.lengths"
+            :room="frame.endWidth - 40"
+            @open="emit('open', $event)"
+          />
         </g>
       </template>
-
-      <template v-if="!isPhone || part !== 'middle'">
+      <text
+        v-if="proposal && isShown('A')"
+        class="proposal"
+        :x="proposal.x"
+        :y="SHEET.rows.crimps + 5"
+        :font-size="SHEET.noteSize"
+      >
+        ends proposed by house practice
+      </text>
+      <template v-if="part !== 'middle' || !isPhone">
         <DimensionLine
           v-for="dimension in long"
           :key="dimension.id"
           v-bind="dimension"
           :inside="true"
-          :strong="isStrong(dimension.id)"
+          :strong="isStrong(stage, dimension.id)"
           :label="`${dimension.text} ${prefs.lengths}: show the work`"
           @open="emit('open', dimension.id)"
         />
       </template>
       <MiddlePicture
-        v-if="!isPhone || part === 'middle'"
+        v-if="isShown('middle')"
         :centre-x="width / 2"
         :spread="isPhone ? 80 : middleWidth(width) / 4 + 6"
         :outer-mm="outerMm"
@@ -346,14 +197,13 @@ const spoken = computed(
         :scale="scale"
         :jacket="cable.jacket"
         :angle-deg="cable.palmAngleDeg"
-        :size-label="sizeText(work.choice.taken.at.size, prefs.sizes)"
+        :size-label="size"
         :outer-label="say(outerMm, 1)"
         @open-size="emit('open', 'drop')"
-        @open-angle="emit('open', 'palm-angle')"
+        @open-angle="emit('open', 'cut')"
       />
       <text
         v-if="!isPhone"
-        class="note-text"
         :x="width / 2"
         :y="SHEET.rows.caption + 5"
         text-anchor="middle"

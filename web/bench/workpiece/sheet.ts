@@ -1,4 +1,4 @@
-import type { Cable, EndName } from '../../../core/job/cable.ts';
+import type { Cable, EndName, Stage } from '../../../core/job/cable.ts';
 import type { Lug } from '../../../core/job/shop.ts';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import { wallOnMm } from '../../../core/termination/sleeve.ts';
@@ -206,4 +206,20 @@ export function palmWords(angleDeg: number): string {
   const turned = ((angleDeg % 180) + 180) % 180;
   if (turned === 0) return 'palm seen flat';
   return turned === 90 ? 'palm seen on edge' : `palm turned ${digits(angleDeg, 0)}°`;
+}
+
+/** The dimensions that each stage is about; the others stay, paler. */
+const STRONG: Readonly<Record<Stage, readonly string[]>> = {
+  run: ['finished'],
+  gauge: ['finished'],
+  ends: ['crimps', 'strip', 'sleeve-cover'],
+  cut: ['finished', 'cut'],
+  make: ['crimps', 'strip', 'sleeve-cover', 'cut'],
+  prove: ['crimps'],
+  fit: ['finished'],
+};
+
+/** Whether a dimension stands out at a stage; its id may carry an end: "strip.A". */
+export function isStrong(stage: Stage, id: string): boolean {
+  return STRONG[stage].includes(id.split('.')[0] ?? id);
 }

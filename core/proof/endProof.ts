@@ -1,0 +1,166 @@
+import { atMost, type Finding, notProved, stated, type State, within } from '../finding.ts';
+import { LOOK_ITEMS, type LookItem, type ReadingOf } from '../job/cable.ts';
+import type { ResolvedEnd } from '../termination/resolveEnd.ts';
+import { figure } from '../units/figure.ts';
+import { acrossFlatsWindow, MOST_EARS_MM } from './dieClosed.ts';
+import { type Check, judge } from './judge.ts';
+import { HANG_LIMIT_KG, kilogramsToHang, pullTargets } from './pullForce.ts';
+import { countingReadings } from './readings.ts';
+import type { ProofSubject } from './subject.ts';
+
+/** What proves one end: across flats, ears, pull, and the look list. */
+export function endProof(subject: ProofSubject, end: ResolvedEnd): Finding[] {
+  return [acrossFlats(subject, end), ears(subject, end), pull(subject, end), look(subject, end)];
+}
+
+function acrossFlats(subject: ProofSubject, end: ResolvedEnd): Finding {
+  const die = end.die?.die;
+  const readings = countingReadings(subject.cable, 'across-flats', end.name);
+  const window = die && acrossFlatsWindow(die.acrossFlatsMm);
+  const asked = Math.max(end.crimps.length, 1);
+  const check: Check = {
+    id: `across-flats.${end.name}`,
+    title: 'Across flats',
+    unit: 'mm',
+    decimals: 2,
+    end: end.name,
+    ...(window && { limit: { kind: 'window', least: window.leastMm, most: window.mostMm } }),
+    missing: asked > 1 ? 'No crimp is measured yet: measure both.' : 'The crimp is not measured yet.',
+    remedy: 'Measure across the flats with a calliper, die open.',
+    work: {
+      formula: 'F_die − 0.1 ≤ F ≤ F_die · 1.02',
+      substituted: window
+        ? [`${figure(window.leastMm, 'mm', 2)} to ${figure(window.mostMm, 'mm', 2)}`]
+        : ['no die is chosen'],
+      source: 'craft practice: spring-back up to 2 %, a calliper within 0.1 mm',
+      assumes: 'the die’s own across flats was measured closed',
+    },
+  };
+  if (!window)
+    return notProved({
+      ...check,
+      stage: 'prove',
+      because: 'No die is chosen, so there is nothing to compare with.',
+    });
+  const finding = judge<ReadingOf<'across-flats'>>(check, readings, (reading, facts) => {
+    const value = reading.valueMm;
+    const because =
+      value < window.leastMm
+        ? 'Under the die: it was another die.'
+        : value > window.mostMm
+          ? 'Over: the die did not shut.'
+          : 'The die shut.';
+    return within({ ...facts, value, because }, window.leastMm, window.mostMm);
+  });
+  const measured = readings.filter(({ source }) => source !== 'simulated').length;
+  return finding.state === 'holds' && measured < asked
+    ? notProved(
+        { ...check, stage: 'prove', because: `${measured} of ${asked} crimps measured.` },
+        check.limit,
+      )
+    : finding;
+}
+
+function ears(subject: ProofSubject, end: ResolvedEnd): Finding {
+  const check: Check = {
+    id: `ears.${end.name}`,
+    title: 'Ears, unfiled',
+    unit: 'mm',
+    decimals: 2,
+    end: end.name,
+    limit: { kind: 'most', most: MOST_EARS_MM },
+    missing: 'The flash at the parting line is not measured yet.',
+    remedy: 'Measure the ears before filing; none is 0.',
+    work: {
+      formula: 'ears ≤ 0.5 mm before filing',
+      substituted: [],
+      source: 'craft practice, a shop setting',
+      assumes: 'measured at the worst place',
+    },
+  };
+  return judge<ReadingOf<'ears'>>(
+    check,
+    countingReadings(subject.cable, 'ears', end.name),
+    (reading, facts) => atMost({ ...facts, value: reading.valueMm }, MOST_EARS_MM),
+  );
+}
+
+function pull(subject: ProofSubject, end: ResolvedEnd): Finding {
+  const targets = pullTargets(subject.copperMm2);
+  const { pull: school } = subject.practice;
+  const target = { least: targets.leastN, usual: targets.usualN, heaviest: targets.heaviestN }[school];
+  const kilograms = kilogramsToHang(target);
+  const check: Check = {
+    id: `pull.${end.name}`,
+    title: 'Pull, one minute',
+    unit: 'N',
+    decimals: 0,
+    end: end.name,
+    limit: { kind: 'least', least: target },
+    missing: `Not pulled yet: ${figure(target, 'N', 0)}, ${figure(kilograms, 'kg', 1)} to hang.`,
+    remedy:
+      kilograms > HANG_LIMIT_KG
+        ? 'Over 100 kg: use a load cell and a guarded rig. Never hang a person.'
+        : `Hang ${figure(kilograms, 'kg', 1)} for one minute, feet clear of the load.`,
+    work: {
+      formula: 'the greater of the small-craft row by gauge and the metric row',
+      substituted: [
+        `least ${figure(targets.leastN, 'N', 0)} = ${figure(kilogramsToHang(targets.leastN), 'kg', 1)}`,
+        `usual ${figure(targets.usualN, 'N', 0)} = ${figure(kilogramsToHang(targets.usualN), 'kg', 1)}; heaviest ${figure(targets.heaviestN, 'N', 0)} = ${figure(kilogramsToHang(targets.heaviestN), 'kg', 1)}`,
+        `this shop asks the ${school}`,
+      ],
+      source: 'ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A',
+      assumes:
+        'held one minute; a cable that will be used is pulled no harder than the least, harder pulls are for samples',
+    },
+  };
+  return judge<ReadingOf<'pull'>>(
+    check,
+    countingReadings(subject.cable, 'pull', end.name),
+    (reading, facts) => {
+      const judged = { ...facts, value: reading.forceN };
+      if (!reading.held)
+        return stated({ ...judged, because: `It slipped at ${figure(reading.forceN, 'N', 0)}.` }, 'fails');
+      // A pull that reached its force has no margin to show: it was not pulled to breaking.
+      return reading.forceN >= target - 0.5
+        ? stated({ ...judged, because: `Held ${figure(reading.forceN, 'N', 0)} for a minute.` }, 'holds')
+        : stated({ ...judged, because: `Held, but ${figure(target, 'N', 0)} is asked.` }, 'unproved');
+    },
+  );
+}
+
+function look(subject: ProofSubject, end: ResolvedEnd): Finding {
+  const items = Object.keys(LOOK_ITEMS) as LookItem[];
+  const check: Check = {
+    id: `look.${end.name}`,
+    title: 'Look list',
+    unit: 'of 9',
+    decimals: 0,
+    end: end.name,
+    missing: 'Not looked at yet.',
+    remedy: 'Go down the list with the end in your hand.',
+    work: {
+      formula: 'nine things right',
+      substituted: [],
+      source: 'craft practice',
+      assumes: 'looked at in good light, sleeve and all',
+    },
+  };
+  return judge<ReadingOf<'look'>>(
+    check,
+    countingReadings(subject.cable, 'look', end.name),
+    ({ marks }, facts) => {
+      const wrong = items.filter((item) => marks[item] === false);
+      const open = items.filter((item) => marks[item] === undefined);
+      const says = (list: LookItem[]) => list.map((item) => LOOK_ITEMS[item]).join('; ');
+      const state: State = wrong.length > 0 ? 'fails' : open.length > 0 ? 'unproved' : 'holds';
+      const because =
+        wrong.length > 0
+          ? `Not so: ${says(wrong)}.`
+          : open.length > 0
+            ? `${open.length} still to look at.`
+            : 'All nine right.';
+      return stated({ ...facts, value: items.filter((item) => marks[item]).length, because }, state);
+    },
+  );
+}

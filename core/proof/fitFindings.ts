@@ -1,0 +1,37 @@
+import { STUDS } from '../catalogue/tables/studs.ts';
+import { type Finding, within } from '../finding.ts';
+import type { ReadingOf } from '../job/cable.ts';
+import { type Check, judge } from './judge.ts';
+import { countingReadings } from './readings.ts';
+import type { ProofSubject } from './subject.ts';
+
+/** Torque on both studs, once fitted. Not part of the verdict on the cable itself. */
+export function fitFindings(subject: ProofSubject): Finding[] {
+  return [subject.ends.A, subject.ends.B].map((end) => {
+    const { stud } = end.spec;
+    const [least, most] = STUDS[stud].torqueNm;
+    const check: Check = {
+      id: `torque.${end.name}`,
+      title: 'Torque',
+      unit: 'N·m',
+      decimals: 1,
+      end: end.name,
+      limit: { kind: 'window', least, most },
+      missing: `Not tightened yet: ${least} to ${most} N·m.`,
+      remedy:
+        'The equipment maker’s figure governs. Washer above, nothing between the faces that carry current.',
+      work: {
+        formula: 'customary range for the stud',
+        substituted: [`${stud}: ${least} to ${most} N·m`],
+        source: 'customary for copper-alloy and stainless studs on DC gear',
+        assumes: 'clean dry threads, palm flat on the current face',
+      },
+    };
+    const finding = judge<ReadingOf<'torque'>>(
+      check,
+      countingReadings(subject.cable, 'torque', end.name),
+      (reading, facts) => within({ ...facts, value: reading.newtonMetre }, least, most),
+    );
+    return { ...finding, stage: 'fit' as const };
+  });
+}

@@ -1,0 +1,116 @@
+import { INSULATION_TEST, NEW_CABLE_MEGOHM } from '../catalogue/tables/insulationTest.ts';
+import { atLeast, atMost, type Finding, notProved, stated } from '../finding.ts';
+import type { ReadingOf } from '../job/cable.ts';
+import { digits, figure } from '../units/figure.ts';
+import { expectedResistance } from './cableResistance.ts';
+import { type Check, judge } from './judge.ts';
+import { countingReadings } from './readings.ts';
+import type { ProofSubject } from './subject.ts';
+
+/** What proves the cable as a whole: resistance from palm to palm, and insulation. */
+export function wholeProof(subject: ProofSubject): Finding[] {
+  return [resistance(subject), insulation(subject)];
+}
+
+/** A reading far under what the copper must have means a wrong length or leads that touch. */
+const TOO_GOOD = 0.7;
+
+function resistance(subject: ProofSubject): Finding {
+  const { cable, ends, lengths } = subject;
+  const readings = countingReadings(cable, 'resistance');
+  const barrels = [(ends.A.lug?.barrelMm ?? 0) / 1000, (ends.B.lug?.barrelMm ?? 0) / 1000] as const;
+  const betweenM = lengths ? lengths.cutMm / 1000 - barrels[0] - barrels[1] : 0;
+  const expectedAt = (celsius: number) =>
+    expectedResistance(subject.size, subject.tinned, betweenM, barrels, celsius);
+  const copperC = readings.at(-1)?.copperC ?? 20;
+  const expected = expectedAt(copperC);
+  const most = expected.totalOhm * 1000;
+  const check: Check = {
+    id: 'resistance',
+    title: 'Resistance, whole',
+    unit: 'mΩ',
+    decimals: 3,
+    ...(lengths && { limit: { kind: 'most', most } }),
+    missing: `Not measured yet: at most ${figure(most, 'mΩ', 3)} at 20 °C is expected.`,
+    remedy: 'Four wires, current both ways and averaged. A hand multimeter cannot see this.',
+    work: {
+      formula: 'R = R(T) · (length between mouths) + 2 · R_joint',
+      substituted: [
+        `= ${digits(expected.conductorOhm * 1000, 3)} + ${digits(expected.jointsOhm * 1000, 3)} = ${figure(most, 'mΩ', 3)} at ${figure(copperC, '°C', 0)}`,
+      ],
+      source: 'conductor table at the copper’s temperature',
+      assumes:
+        'each joint as its own barrel of conductor. The table is a maximum, so this alone never proves a joint',
+    },
+  };
+  if (!lengths)
+    return notProved({ ...check, stage: 'prove', because: 'Without both lugs its length is not known.' });
+  return judge<ReadingOf<'resistance'>>(check, readings, (reading, facts) => {
+    const limit = expectedAt(reading.copperC).totalOhm * 1000;
+    const judged = { ...facts, value: reading.milliohm };
+    if (reading.milliohm < TOO_GOOD * limit) {
+      return atMost(
+        {
+          ...judged,
+          because: 'Far under what this length must have: are the leads touching, is the length right?',
+        },
+        limit,
+        0,
+        'watch',
+      );
+    }
+    return atMost(judged, limit);
+  });
+}
+
+function insulation(subject: ProofSubject): Finding {
+  const { systemV } = subject.cable.run;
+  const row = INSULATION_TEST.find(({ upToV }) => systemV <= upToV) ?? INSULATION_TEST[1];
+  const check: Check = {
+    id: 'insulation',
+    title: 'Insulation, whole',
+    unit: 'MΩ',
+    decimals: 1,
+    limit: { kind: 'least', least: row.leastMegohm },
+    missing: `Not measured yet: at least ${figure(row.leastMegohm, 'MΩ', 1)} at ${figure(row.testV, 'V', 0)}, 60 s.`,
+    remedy:
+      'Disconnect electronics first, discharge the cable after. Test against the structure, or foil round the jacket.',
+    work: {
+      formula: 'R_insulation at the test voltage, 60 s value',
+      substituted: [
+        `${row.title}: ${figure(row.testV, 'V', 0)}, at least ${figure(row.leastMegohm, 'MΩ', 1)}`,
+      ],
+      source: 'IEC 60364-6 table 6.1',
+      assumes:
+        'a second electrode: the structure, or foil to 50 mm from the ends; without one nothing is tested',
+    },
+  };
+  return judge<ReadingOf<'insulation'>>(
+    check,
+    countingReadings(subject.cable, 'insulation'),
+    (reading, facts) => {
+      const judged = { ...facts, value: reading.megohm };
+      if (reading.megohm < row.leastMegohm) return atLeast(judged, row.leastMegohm);
+      if (reading.electrode === 'none') {
+        return stated({ ...judged, because: 'No second electrode: the jacket was not tested.' }, 'unproved');
+      }
+      if (reading.testV < row.testV) {
+        return stated(
+          {
+            ...judged,
+            because: `Tested at ${figure(reading.testV, 'V', 0)}; ${figure(row.testV, 'V', 0)} is asked.`,
+          },
+          'unproved',
+        );
+      }
+      if (reading.megohm < NEW_CABLE_MEGOHM && reading.electrode === 'foil') {
+        return atLeast(
+          { ...judged, because: 'Enough, but a new dry cable reads far above: look for a nick or damp.' },
+          row.leastMegohm,
+          'watch',
+        );
+      }
+      return atLeast(judged, row.leastMegohm);
+    },
+  );
+}

@@ -1,0 +1,156 @@
+import { STUDS } from '../catalogue/tables/studs.ts';
+import { atLeast, atMost, type Finding, stated, type State, within } from '../finding.ts';
+import type { Lug } from '../job/shop.ts';
+import { digits, figure } from '../units/figure.ts';
+import { about } from './about.ts';
+import { boreFill, circleMm2, FILL, fillVerdict, LIGHT_WALL, wallMm2 } from './lugOnCable.ts';
+import {
+  clearanceVerdict,
+  LEAST_WEB_SHARE,
+  MOST_CLEARANCE_MM,
+  rightClearanceMm,
+  webMm,
+} from './lugOnStud.ts';
+import type { EndConductor, ResolvedEnd } from './resolveEnd.ts';
+
+/** A lug held against its cable and its stud. */
+export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor): Finding[] {
+  return [
+    fillFinding(end, lug, conductor),
+    clearanceFinding(end, lug),
+    wallFinding(end, lug, conductor),
+    webFinding(end, lug),
+  ];
+}
+
+export function noLug(end: ResolvedEnd, { copperMm2 }: EndConductor): Finding {
+  return stated(
+    {
+      ...about(end, 'lug', 'Lug'),
+      value: null,
+      unit: '',
+      decimals: 0,
+      because: `No lug on the shelf suits ${figure(copperMm2, 'mm²', 1)} on ${end.spec.stud}.`,
+      remedy: 'Buy the lug made for this cable and this stud. Never cut strands, never drill a lug out.',
+      work: {
+        formula: 'fill = A ÷ A_bore between 0.53 and 0.76, hole clearance 0 to 1.2 mm',
+        substituted: ['every lug owned was tried'],
+        source: 'craft practice; thresholds are shop settings',
+        assumes: 'lugs as measured in the shop',
+      },
+    },
+    'fails',
+  );
+}
+
+function fillFinding(end: ResolvedEnd, lug: Lug, { copperMm2 }: EndConductor): Finding {
+  const fill = boreFill(copperMm2, lug.boreMm);
+  const verdict = fillVerdict(fill);
+  const says = {
+    'cannot-enter': 'The cable cannot enter without cutting strands: refuse this lug.',
+    tight: 'Tight: a flared mouth and a gentle twist help it in.',
+    right: 'The strands fill the bore as they should.',
+    loose: 'Loose: only the right die makes this good.',
+    'wrong-lug': 'Far too big: this is another cable’s lug.',
+  }[verdict];
+  const state: State =
+    verdict === 'right' ? 'holds' : verdict === 'tight' || verdict === 'loose' ? 'watch' : 'fails';
+  return within(
+    {
+      ...about(end, 'fill', 'Bore fill'),
+      value: fill,
+      unit: '',
+      decimals: 2,
+      because: says,
+      ...(state === 'fails' && { remedy: 'Take the lug made for this cable.' }),
+      work: {
+        formula: 'fill = A ÷ (π/4 · bore²)',
+        substituted: [`= ${digits(copperMm2, 1)} ÷ ${digits(circleMm2(lug.boreMm), 1)} = ${digits(fill, 3)}`],
+        source: 'craft practice: 0.53–0.72 right, to 0.76 tight, to 0.45 loose',
+        assumes: `bore ${figure(lug.boreMm, 'mm', 1)} as measured`,
+      },
+    },
+    FILL.right,
+    FILL.tight,
+    state,
+  );
+}
+
+function clearanceFinding(end: ResolvedEnd, lug: Lug): Finding {
+  const { diameterMm } = STUDS[end.spec.stud];
+  const clearance = lug.holeMm - diameterMm;
+  const verdict = clearanceVerdict(diameterMm, lug.holeMm);
+  const state: State = verdict === 'right' ? 'holds' : verdict === 'acceptable' ? 'watch' : 'fails';
+  return atMost(
+    {
+      ...about(end, 'clearance', 'Stud clearance'),
+      value: clearance,
+      unit: 'mm',
+      decimals: 2,
+      because: {
+        'does-not-fit': `The hole does not pass ${end.spec.stud}. Do not drill it out.`,
+        right: `A close hole on ${end.spec.stud}.`,
+        acceptable: `A little loose on ${end.spec.stud}: centre it before tightening.`,
+        loose: `Loose on ${end.spec.stud}: it loses face and works free.`,
+      }[verdict],
+      ...(state === 'fails' && { remedy: 'Buy the hole you need.' }),
+      work: {
+        formula: 'clearance = hole − d, right up to max(0.6, 0.09 · d)',
+        substituted: [
+          `= ${digits(lug.holeMm, 1)} − ${digits(diameterMm, 2)} = ${figure(clearance, 'mm', 2)}`,
+          `right to ${figure(rightClearanceMm(diameterMm), 'mm', 2)}, acceptable to ${figure(MOST_CLEARANCE_MM, 'mm', 1)}`,
+        ],
+        source: 'craft practice; stud diameters as customary',
+        assumes: 'the hole as measured',
+      },
+    },
+    rightClearanceMm(diameterMm),
+    0,
+    state,
+  );
+}
+
+function wallFinding(end: ResolvedEnd, lug: Lug, { copperMm2 }: EndConductor): Finding {
+  const ratio = wallMm2(lug) / copperMm2;
+  const light = ratio < LIGHT_WALL;
+  return atLeast(
+    {
+      ...about(end, 'wall', 'Wall copper'),
+      value: ratio,
+      unit: '',
+      decimals: 2,
+      because: light
+        ? 'A light lug: less copper than the cable brings.'
+        : 'The barrel carries as much as the cable.',
+      work: {
+        formula: 'A_wall ÷ A, at least 0.80',
+        substituted: [`= ${digits(wallMm2(lug), 1)} ÷ ${digits(copperMm2, 1)} = ${digits(ratio, 2)}`],
+        source: 'craft practice: thick wall, long barrel',
+        assumes: `${digits(lug.outerMm, 1)} over ${digits(lug.boreMm, 1)} as measured`,
+      },
+    },
+    LIGHT_WALL,
+    light ? 'watch' : 'holds',
+  );
+}
+
+function webFinding(end: ResolvedEnd, lug: Lug): Finding {
+  const web = webMm(lug.palmWidthMm, lug.holeMm);
+  return atLeast(
+    {
+      ...about(end, 'web', 'Web at the hole'),
+      value: web,
+      unit: 'mm',
+      decimals: 1,
+      work: {
+        formula: 'web = (palm − hole) ÷ 2, at least half the hole',
+        substituted: [
+          `= (${digits(lug.palmWidthMm, 1)} − ${digits(lug.holeMm, 1)}) ÷ 2 = ${figure(web, 'mm', 1)}`,
+        ],
+        source: 'craft practice',
+        assumes: 'the hole in the middle of the palm',
+      },
+    },
+    LEAST_WEB_SHARE * lug.holeMm,
+  );
+}

@@ -1,0 +1,125 @@
+import { SLEEVES } from '../catalogue/tables/sleeves.ts';
+import { atLeast, atMost, type Facts, type Finding, stated } from '../finding.ts';
+import type { Lug } from '../job/shop.ts';
+import { digits, figure } from '../units/figure.ts';
+import { about } from './about.ts';
+import type { EndConductor, ResolvedEnd, SleeveFit } from './resolveEnd.ts';
+import { sleeveWindow } from './sleeve.ts';
+
+/** Sleeve on the jacket must be at least this many jacket diameters. Shop practice. */
+const LEAST_ON_JACKET = 1.5;
+
+/** A sleeve held against what it passes, grips and covers; or why there is none. */
+export function sleeveFindings(end: ResolvedEnd, conductor: EndConductor): Finding[] {
+  return end.sleeve ? fitFindings(end, end.sleeve, conductor) : [noSleeve(end)];
+}
+
+function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor): Finding[] {
+  const task = end.sleeveTask;
+  if (!task) return [];
+  const { sleeve } = fit;
+  const { ratio, title } = SLEEVES[sleeve.kind];
+  const facts = (
+    key: string,
+    name: string,
+    value: number,
+  ): Pick<Facts, 'id' | 'stage' | 'end' | 'title' | 'value' | 'unit' | 'decimals'> => ({
+    ...about(end, key, name),
+    value,
+    unit: 'mm',
+    decimals: 1,
+  });
+  const source = `customary sizes, ${title} ${ratio}`;
+  return [
+    atLeast(
+      {
+        ...facts('sleeve-pass', 'Sleeve passes', sleeve.suppliedMm),
+        work: {
+          formula: 'supplied bore ≥ 1.1 × the largest it passes',
+          substituted: [
+            `1.1 × ${digits(task.passMm, 1)} = ${figure(sleeveWindow(task).suppliedLeastMm, 'mm', 1)}`,
+          ],
+          source,
+          assumes: 'slid on before the lug, so only the jacket has to pass',
+        },
+      },
+      sleeveWindow(task).suppliedLeastMm,
+    ),
+    atMost(
+      {
+        ...facts('sleeve-grip', 'Sleeve grips', sleeve.recoveredMm),
+        work: {
+          formula: 'recovered bore ≤ 0.9 × the smallest it grips',
+          substituted: [
+            `0.9 × ${digits(task.gripMm, 1)} = ${figure(sleeveWindow(task).recoveredMostMm, 'mm', 1)}`,
+          ],
+          source,
+          assumes: 'the smallest of jacket, barrel and hexagon',
+        },
+      },
+      sleeveWindow(task).recoveredMostMm,
+    ),
+    atLeast(
+      {
+        ...facts('sleeve-cover', 'Sleeve on jacket', fit.onJacketMm),
+        work: {
+          formula: 'cut = (barrel + gap + jacket cover) ÷ (1 − shortening)',
+          substituted: [
+            `= (${digits(fit.onBarrelMm, 1)} + ${digits(fit.onJacketMm, 0)}) ÷ ${digits(fit.coverMm / fit.cutMm, 2)} = ${figure(fit.cutMm, 'mm', 0)}`,
+            `at least 1.5 × ${digits(outerMm, 1)} = ${figure(LEAST_ON_JACKET * outerMm, 'mm', 1)} on the jacket`,
+          ],
+          source,
+          assumes: 'placed from the shoulder backwards, never on the palm',
+        },
+      },
+      LEAST_ON_JACKET * outerMm,
+    ),
+  ];
+}
+
+function noSleeve(end: ResolvedEnd): Finding {
+  const task = end.sleeveTask;
+  return stated(
+    {
+      ...about(end, 'sleeve', 'Sleeve'),
+      value: null,
+      unit: '',
+      decimals: 0,
+      because: task
+        ? `No sleeve owned passes ${figure(sleeveWindow(task).suppliedLeastMm, 'mm', 1)} and grips ${figure(sleeveWindow(task).recoveredMostMm, 'mm', 1)}.`
+        : 'No sleeve is chosen.',
+      remedy: 'A 4:1 sleeve spans more than a 3:1.',
+      work: {
+        formula: 'supplied ≥ 1.1 × passes, recovered ≤ 0.9 × grips',
+        substituted: ['every sleeve owned was tried'],
+        source: 'craft practice',
+        assumes: 'slid on before the lug',
+      },
+    },
+    'fails',
+  );
+}
+
+export function stripFinding(end: ResolvedEnd, lug: Lug): Finding {
+  return stated(
+    {
+      ...about(end, 'strip', 'Strip'),
+      value: lug.barrelMm + end.gapMm,
+      unit: 'mm',
+      decimals: 1,
+      because:
+        end.gapMm > 0
+          ? `${figure(end.gapMm, 'mm', 1)} of copper shows at the mouth.`
+          : 'Flush: no copper shows.',
+      work: {
+        formula: 'strip = barrel depth + gap',
+        substituted: [
+          `= ${digits(lug.barrelMm, 1)} + ${digits(end.gapMm, 1)} = ${figure(lug.barrelMm + end.gapMm, 'mm', 1)}`,
+        ],
+        source: 'house practice: gap 0–2 mm for crimping',
+        assumes: 'the barrel as measured; never insulation under it',
+      },
+    },
+    'holds',
+  );
+}

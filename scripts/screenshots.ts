@@ -1,0 +1,36 @@
+// npm run screenshots: refreshes docs/screenshots from the demo job. The application must be built.
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import config from '../playwright.config.ts';
+import { serve } from '../server/main.ts';
+
+const SHOTS = [
+  { name: 'run', path: 'th3/run', width: 1280, height: 800 },
+  { name: 'gauge', path: 'th3/gauge', width: 1280, height: 800 },
+  { name: 'gauge-dark', path: 'th3/gauge', width: 1280, height: 800, dark: true },
+  { name: 'ends', path: 'th3/ends', width: 1280, height: 800 },
+  { name: 'cut', path: 'th3/cut', width: 1280, height: 800 },
+  { name: 'make', path: 'en1/make', width: 1280, height: 800 },
+  { name: 'prove', path: 'in1/prove', width: 1280, height: 800 },
+  { name: 'fit', path: 'so1/fit', width: 1280, height: 800 },
+  { name: 'tablet', path: 'en1/ends', width: 820, height: 1180 },
+  { name: 'phone', path: 'th3/gauge', width: 390, height: 844 },
+];
+
+mkdirSync('docs/screenshots', { recursive: true });
+const { url, server } = await serve(['--port', '0']);
+const { executablePath, args } = config.use?.launchOptions ?? {};
+const browser = await chromium.launch({ ...(executablePath && { executablePath }), ...(args && { args }) });
+for (const { name, path, width, height, dark } of SHOTS) {
+  const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light' });
+  await page.goto(`${url}demo`);
+  await page.getByRole('button', { name: 'Look round' }).click();
+  await page.goto(`${url}job/teasel/cable/${path}`);
+  await page.locator('main section').first().waitFor();
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  await page.close();
+}
+await browser.close();
+server.close();

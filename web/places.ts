@@ -1,0 +1,7 @@
+import type { RouteLocationRaw } from 'vue-router';
+import type { Stage } from '../core/job/cable.ts';
+
+/** The address of a cable at a stage; of the job itself where no cable is given. */
+export function placeOf(jobId: string, cableId?: string, stage: Stage = 'run'): RouteLocationRaw {
+  return cableId ? { name: 'cable', params: { jobId, cableId, stage } } : { name: 'job', params: { jobId } };
+}

@@ -1,0 +1,71 @@
+import { describe, expect, test } from '@jest/globals';
+import { atLeast, atMost, type Facts, within } from '../../core/finding.ts';
+import { conversionText, inReadersUnit, lengthText, limitText, marginText, sizeText } from './display.ts';
+
+const facts = (value: number, unit: Facts['unit'] = 'mm', decimals = 1): Facts => ({
+  id: 'x',
+  stage: 'ends',
+  title: 'X',
+  value,
+  unit,
+  decimals,
+  work: { formula: '', substituted: [], source: '', assumes: '' },
+});
+const plain = (text: string) => text.replaceAll('\u2009', ' ');
+
+describe('figures in the reader’s unit', () => {
+  test('lengths turn into inches with two more decimals; other units stay', () => {
+    expect(inReadersUnit(254, 'mm', 0, 'in')).toEqual({ value: '10.00', unit: 'in' });
+    expect(inReadersUnit(254, 'mm', 0, 'mm')).toEqual({ value: '254', unit: 'mm' });
+    expect(inReadersUnit(90, '°C', 0, 'in')).toEqual({ value: '90', unit: '°C' });
+    expect(plain(lengthText(6361, 0, 'mm'))).toBe('6 361 mm');
+  });
+  test('beyond a thousand the decimals are dropped', () =>
+    expect(plain(inReadersUnit(3100, 'MΩ', 1, 'mm').value)).toBe('3 100'));
+});
+
+describe('sizes as the reader names them', () => {
+  const seventy = { system: 'metric', name: '70' } as const;
+  test('a metric size stays metric, or is marked as near a gauge', () => {
+    expect(sizeText(seventy, 'metric')).toBe('70 mm²');
+    expect(sizeText(seventy, 'gauge')).toBe('≈ AWG 2/0');
+    expect(sizeText({ system: 'sae', name: '4' }, 'gauge')).toBe('SAE 4');
+    expect(sizeText({ system: 'awg', name: '4/0' }, 'metric')).toBe('≈ 120 mm²');
+  });
+  test('and what that hides is said, both ways', () => {
+    expect(plain(conversionText(seventy))).toBe('70 mm² holds 3.8 % more copper than AWG 2/0');
+    expect(plain(conversionText({ system: 'awg', name: '4' }))).toBe(
+      'AWG 4 holds 15.4 % less copper than 25 mm²',
+    );
+  });
+});
+
+describe('limits in words', () => {
+  test('from above, from below, and a window', () => {
+    expect(plain(limitText([atMost(facts(1), 5)], 'mm'))).toBe('at most 5.0 mm');
+    expect(plain(limitText([atLeast(facts(9), 5)], 'in'))).toBe('at least 0.197 in');
+    expect(plain(limitText([within(facts(5, 'N·m'), 4, 7)], 'mm'))).toBe('4.0 to 7.0 N·m');
+  });
+  test('of both ends: once where they agree, side by side where they differ', () => {
+    expect(plain(limitText([atMost(facts(1), 5), atMost(facts(2), 5)], 'mm'))).toBe('at most 5.0 mm');
+    expect(plain(limitText([atMost(facts(1), 0.9), atMost(facts(1), 0.7)], 'mm'))).toBe(
+      'at most 0.9 / 0.7 mm',
+    );
+    expect(plain(limitText([within(facts(5), 4, 7), within(facts(9), 9, 14)], 'mm'))).toBe(
+      '4.0 to 7.0 / 9.0 to 14.0 mm',
+    );
+  });
+  test('none where there is none', () => expect(limitText([], 'mm')).toBe(''));
+});
+
+describe('what is left', () => {
+  test.each([
+    [atMost(facts(4.6, '%'), 5), '8.0 % left'],
+    [atMost(facts(2.5, '%'), 5), '50 % left'],
+    [atMost(facts(6, '%'), 5), '20 % over'],
+    [atLeast(facts(4, 'N'), 5), '25 % short'],
+    [atMost(facts(60, '°C'), 90, 30), '30 K left'],
+    [atMost(facts(95, '°C'), 90, 30), '5 K over'],
+    [within(facts(5), 4, 6), ''],
+  ])('%#', (finding, words) => expect(plain(marginText(finding))).toBe(words));
+});
