@@ -1,19 +1,8 @@
 import { sizeLabel } from './conductor/size.ts';
-import { type Finding, type State, worst } from './finding.ts';
+import { type Finding, worst } from './finding.ts';
 import { type Cable, type Stage, STAGES } from './job/cable.ts';
 import { figure } from './units/figure.ts';
-import type { CableWork } from './workup.ts';
-
-/** How far one stage is, in a word and a state. */
-export interface StageReport {
-  readonly stage: Stage;
-  /** The worst of the stage's findings. */
-  readonly state: State;
-  readonly binds: boolean;
-  /** Whether the stage has nothing left to decide or do. */
-  readonly done: boolean;
-  readonly summary: string;
-}
+import type { CableWork, StageReport } from './cableWork.ts';
 
 type Work = Omit<CableWork, 'stages'>;
 

@@ -1,33 +1,20 @@
 import { areaMm2, sizeLabel } from './conductor/size.ts';
+import type { CableWork } from './cableWork.ts';
 import { cutFindings, lengthsOf } from './cutting/findings.ts';
-import type { CableLengths } from './cutting/cutLength.ts';
-import type { Finding } from './finding.ts';
-import type { Cable, Stage } from './job/cable.ts';
+import type { Cable } from './job/cable.ts';
 import type { Job } from './job/job.ts';
-import type { CableKind, Shop } from './job/shop.ts';
-import { type StageReport, stageReports } from './progress.ts';
+import type { Shop } from './job/shop.ts';
+import { stageReports } from './progress.ts';
 import { proofFindings } from './proof/findings.ts';
 import { fitFindings } from './proof/fitFindings.ts';
-import { type Verdict, verdictOf } from './proof/verdict.ts';
-import { chooseSize, type SizeChoice } from './sizing/choose.ts';
+import { verdictOf } from './proof/verdict.ts';
+import { chooseSize } from './sizing/choose.ts';
 import { runFindings } from './sizing/runFindings.ts';
 import { endFindings } from './termination/findings.ts';
-import { resolveEnd, type ResolvedEnd } from './termination/resolveEnd.ts';
-import { type Step, travellerSteps } from './traveller/steps.ts';
+import { resolveEnd } from './termination/resolveEnd.ts';
+import { travellerSteps } from './traveller/steps.ts';
 
-/** Everything computed about one cable. Plain data: it crosses a worker and goes into a file unchanged. */
-export interface CableWork {
-  readonly cableId: string;
-  readonly kind: CableKind;
-  readonly choice: SizeChoice;
-  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
-  readonly lengths: CableLengths | null;
-  readonly steps: readonly Step[];
-  readonly findings: readonly Finding[];
-  readonly verdict: Verdict;
-  readonly stages: Readonly<Record<Stage, StageReport>>;
-}
-
+/** Everything computed about a job, and what its cables come to. */
 export interface JobWork {
   readonly jobId: string;
   readonly cables: readonly CableWork[];

@@ -2,7 +2,7 @@ import { sizeLabel } from '../conductor/size.ts';
 import type { Finding } from '../finding.ts';
 import type { Cable, CableRecord, RecordLine } from '../job/cable.ts';
 import { figure } from '../units/figure.ts';
-import type { CableWork } from '../workup.ts';
+import type { CableWork } from '../cableWork.ts';
 
 /** A finding's limit in words: "at most 5.00 %", "13.9 to 14.28 mm"; empty where there is none. */
 export function limitWords({ limit, unit, decimals }: Finding): string {

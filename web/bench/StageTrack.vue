@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RouterLink } from 'vue-router';
 import { type Stage, STAGES } from '../../core/job/cable.ts';
-import type { CableWork } from '../../core/workup.ts';
+import type { CableWork } from '../../core/cableWork.ts';
 import { placeOf } from '../places.ts';
 import StateMark from '../ui/StateMark.vue';
 import { STAGE_TITLES } from './stages.ts';

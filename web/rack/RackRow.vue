@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { type Cable, type Stage, STAGES } from '../../core/job/cable.ts';
 import { digits } from '../../core/units/figure.ts';
-import type { CableWork } from '../../core/workup.ts';
+import type { CableWork } from '../../core/cableWork.ts';
 import { placeOf } from '../places.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { sizeText } from '../ui/display.ts';

@@ -1,7 +1,8 @@
 import type { Cable } from '../../core/job/cable.ts';
 import type { Job } from '../../core/job/job.ts';
 import type { Shop } from '../../core/job/shop.ts';
-import { type CableWork, type JobWork, summarise, workUpCable } from '../../core/workup.ts';
+import type { CableWork } from '../../core/cableWork.ts';
+import { type JobWork, summarise, workUpCable } from '../../core/workup.ts';
 
 /** A cable and a shop are never changed in place, so their work is computed once for as long as both live. */
 const kept = new WeakMap<Shop, WeakMap<Cable, CableWork>>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { type Cable, END_NAMES } from '../../../core/job/cable.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit, sizeText } from '../../ui/display.ts';
 import QuantityField from '../../ui/QuantityField.vue';

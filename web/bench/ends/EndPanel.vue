@@ -7,7 +7,7 @@ import { dieOffers, lugOffers, sleeveOffers, type SleeveOffer } from '../../../c
 import { dieZones } from '../../../core/termination/dieOnLug.ts';
 import { sleeveWindow } from '../../../core/termination/sleeve.ts';
 import { digits } from '../../../core/units/figure.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';

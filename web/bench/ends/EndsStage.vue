@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type Cable, END_NAMES } from '../../../core/job/cable.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import EndPanel from './EndPanel.vue';
 
 /** Lug, die and sleeve of both ends, side by side. */

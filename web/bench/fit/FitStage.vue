@@ -2,7 +2,7 @@
 import { TriangleAlert } from '@lucide/vue';
 import { STUDS } from '../../../core/catalogue/tables/studs.ts';
 import { type Cable, END_NAMES, type EndName } from '../../../core/job/cable.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import ReadingEntry from '../prove/ReadingEntry.vue';
 import { typedReading } from '../prove/readings.ts';

@@ -5,7 +5,7 @@ import type { Cable } from '../../../core/job/cable.ts';
 import type { School } from '../../../core/practice/housePractice.ts';
 import { type Candidate, stepped } from '../../../core/sizing/choose.ts';
 import { digits, figure } from '../../../core/units/figure.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import CheckField from '../../ui/CheckField.vue';

@@ -4,7 +4,7 @@ import { Check, TriangleAlert } from '@lucide/vue';
 import { computed, ref, watch } from 'vue';
 import type { Cable } from '../../../core/job/cable.ts';
 import type { Feature, Step } from '../../../core/traveller/steps.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
 import TextField from '../../ui/TextField.vue';

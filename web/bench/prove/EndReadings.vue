@@ -5,7 +5,7 @@ import { type Cable, type EndName, LOOK_ITEMS, type LookItem } from '../../../co
 import { kilogramsToHang } from '../../../core/proof/pullForce.ts';
 import { countingReadings } from '../../../core/proof/readings.ts';
 import { figure } from '../../../core/units/figure.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import StageSection from '../StageSection.vue';
 import type { Measured } from './readings.ts';
 import ReadingEntry from './ReadingEntry.vue';

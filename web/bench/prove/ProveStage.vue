@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
 import { type Cable, END_NAMES } from '../../../core/job/cable.ts';
 import { sealRecord } from '../../../core/proof/record.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Cable, ReadingOf } from '../../../core/job/cable.ts';
-import { INSULATION_TEST } from '../../../core/catalogue/tables/insulationTest.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import { INSULATION_LIMITS } from '../../../core/catalogue/tables/insulationLimits.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import StageSection from '../StageSection.vue';
@@ -19,7 +19,7 @@ const { cable, work, record } = defineProps<{
 const findingOf = (id: string) => work.findings.find((finding) => finding.id === id);
 const copperC = ref(20);
 const asked = computed(
-  () => INSULATION_TEST.find(({ upToV }) => cable.run.systemV <= upToV) ?? INSULATION_TEST[1],
+  () => INSULATION_LIMITS.find(({ upToV }) => cable.run.systemV <= upToV) ?? INSULATION_LIMITS[1],
 );
 const testV = ref<number>(asked.value.testV);
 const electrode = ref<ReadingOf<'insulation'>['electrode']>('foil');

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Cable, Jacket, Load, Run } from '../../../core/job/cable.ts';
 import { PLACINGS, type Placing } from '../../../core/sizing/placing.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';

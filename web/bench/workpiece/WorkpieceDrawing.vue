@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core';
 import { computed, ref, useId, useTemplateRef } from 'vue';
 import { type Cable, END_NAMES, type EndName, type Stage } from '../../../core/job/cable.ts';
 import type { Feature } from '../../../core/traveller/steps.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { lengthText, sizeText } from '../../ui/display.ts';
 import { useIsPhone } from '../../ui/useWide.ts';

@@ -3,7 +3,7 @@ import type { Lug } from '../../../core/job/shop.ts';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import { wallOnMm } from '../../../core/termination/sleeve.ts';
 import { digits } from '../../../core/units/figure.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import { type Dimension, placeRow, type PlacedDimension, textWidth } from './dimensions.ts';
 import { palmTipMm, palmView, type CrimpShape } from './lugShape.ts';
 

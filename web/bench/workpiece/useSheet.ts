@@ -1,7 +1,7 @@
 import { computed, type ComputedRef, type Ref } from 'vue';
 import { bundleDiameterMm } from '../../../core/conductor/geometry.ts';
 import type { Cable, EndName } from '../../../core/job/cable.ts';
-import type { CableWork } from '../../../core/workup.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import type { Prefs } from '../../storage/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
 import { textWidth } from './dimensions.ts';

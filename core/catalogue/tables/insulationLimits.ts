@@ -3,7 +3,7 @@
  *
  * Source: IEC 60364-6 table 6.1. Confidence: good.
  */
-export const INSULATION_TEST = [
+export const INSULATION_LIMITS = [
   { title: 'extra-low voltage (most DC under 60 V)', upToV: 60, testV: 250, leastMegohm: 0.5 },
   { title: 'up to 500 V', upToV: 500, testV: 500, leastMegohm: 1.0 },
 ] as const;

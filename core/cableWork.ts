@@ -1,0 +1,32 @@
+import type { CableLengths } from './cutting/cutLength.ts';
+import type { Finding, State } from './finding.ts';
+import type { Stage } from './job/cable.ts';
+import type { CableKind } from './job/shop.ts';
+import type { Verdict } from './proof/verdict.ts';
+import type { SizeChoice } from './sizing/choose.ts';
+import type { ResolvedEnd } from './termination/resolveEnd.ts';
+import type { Step } from './traveller/steps.ts';
+
+/** How far one stage is, in a word and a state. */
+export interface StageReport {
+  readonly stage: Stage;
+  /** The worst of the stage's findings. */
+  readonly state: State;
+  readonly binds: boolean;
+  /** Whether the stage has nothing left to decide or do. */
+  readonly done: boolean;
+  readonly summary: string;
+}
+
+/** Everything computed about one cable. Plain data: it crosses a worker and goes into a file unchanged. */
+export interface CableWork {
+  readonly cableId: string;
+  readonly kind: CableKind;
+  readonly choice: SizeChoice;
+  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly lengths: CableLengths | null;
+  readonly steps: readonly Step[];
+  readonly findings: readonly Finding[];
+  readonly verdict: Verdict;
+  readonly stages: Readonly<Record<Stage, StageReport>>;
+}
