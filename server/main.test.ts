@@ -1,16 +1,28 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:http';
-import { afterEach, expect, test } from '@jest/globals';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, afterEach, expect, test } from '@jest/globals';
 import { serve } from './main.ts';
 
+/** A built application in little: one page, beside a secret that is none of its files. */
+const folder = mkdtempSync(join(tmpdir(), 'served-'));
+const root = join(folder, 'dist');
 const running: Server[] = [];
 async function start(...args: string[]) {
-  const started = await serve(args);
+  const started = await serve(args, root);
   running.push(started.server);
   return started;
 }
 afterEach(async () => {
   await Promise.all(running.splice(0).map((server) => new Promise((resolve) => server.close(resolve))));
 });
+
+mkdirSync(root);
+writeFileSync(join(root, 'index.html'), '<title>built</title>');
+writeFileSync(join(folder, 'secret.json'), 'secret');
+writeFileSync(join(root, '.hidden'), 'secret');
+afterAll(() => rmSync(folder, { recursive: true }));
 
 test('listens on this machine only', async () => {
   const { url, server } = await start('--port', '0');
@@ -34,16 +46,21 @@ test('refuses what is no port', async () => {
   await expect(serve(['--port', 'ninety'])).rejects.toThrow(RangeError);
 });
 
-test('gives no file outside the built application', async () => {
+test('gives the start page for every address inside the application', async () => {
   const { url } = await start('--port', '0');
-  for (const path of [
-    'package.json',
-    '..%2fpackage.json',
-    'assets/%2e%2e/%2e%2e/package.json',
-    '.git/config',
-  ]) {
+  for (const path of ['', 'demo', 'job/teasel/cable/th3/gauge']) {
     const response = await fetch(url + path);
-    expect(await response.text()).not.toMatch(/gruff-anchor"|\[core\]/);
+    expect(response.status).toBe(200);
+    expect(await response.text()).toContain('<title>built</title>');
+  }
+});
+
+test('gives no file outside the built application, no hidden one, and none that is missing', async () => {
+  const { url } = await start('--port', '0');
+  for (const path of ['..%2fsecret.json', 'x/%2e%2e/%2e%2e/secret.json', '.hidden', 'missing.js']) {
+    const response = await fetch(url + path);
+    expect(await response.text()).not.toContain('secret');
+    expect(response.status).toBeGreaterThanOrEqual(400);
   }
 });
 

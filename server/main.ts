@@ -8,8 +8,12 @@ const DEFAULT_PORT = 4310;
 const HOST = '127.0.0.1';
 const BUILT = fileURLToPath(new URL('../dist', import.meta.url));
 
-/** The built application, and its start page for every address inside it. */
-export function application(): express.Express {
+/**
+ * The built application, and its start page for every address inside it.
+ *
+ * @param root the folder it was built into
+ */
+export function application(root: string): express.Express {
   const app = express();
   app.disable('x-powered-by');
   app.use((_request, response, next) => {
@@ -21,11 +25,11 @@ export function application(): express.Express {
     });
     next();
   });
-  app.use(express.static(BUILT, { index: 'index.html', dotfiles: 'ignore' }));
+  app.use(express.static(root, { index: 'index.html', dotfiles: 'ignore' }));
   // Only page addresses fall back to the application: a missing file stays missing.
   app.get('/{*page}', (request, response, next) => {
     if (/\.\w+$/.test(request.path)) next();
-    else response.sendFile('index.html', { root: BUILT });
+    else response.sendFile('index.html', { root });
   });
   return app;
 }
@@ -40,12 +44,13 @@ function listen(app: express.Express, port: number): Promise<Server> {
  * Starts the server on this machine only.
  *
  * @param args `--port N` (another free port is taken when it is in use), `--exact` to fail instead
+ * @param root the folder the application was built into
  */
-export async function serve(args: string[]): Promise<{ url: string; server: Server }> {
+export async function serve(args: string[], root = BUILT): Promise<{ url: string; server: Server }> {
   const { values } = parseArgs({ args, options: { port: { type: 'string' }, exact: { type: 'boolean' } } });
   const port = Number(values.port ?? DEFAULT_PORT);
   if (!Number.isInteger(port) || port < 0 || port > 65535) throw new RangeError(`not a port: ${values.port}`);
-  const app = application();
+  const app = application(root);
   const server = await listen(app, port).catch((error: NodeJS.ErrnoException) => {
     if (error.code !== 'EADDRINUSE' || values.exact) throw error;
     return listen(app, 0);
