@@ -20,8 +20,8 @@ afterEach(async () => {
 
 mkdirSync(root);
 writeFileSync(join(root, 'index.html'), '<title>built</title>');
-writeFileSync(join(folder, 'secret.json'), 'secret');
-writeFileSync(join(root, '.hidden'), 'secret');
+writeFileSync(join(folder, 'secret.json'), 'not for you');
+writeFileSync(join(root, '.hidden'), 'not for you');
 afterAll(() => rmSync(folder, { recursive: true }));
 
 test('listens on this machine only', async () => {
@@ -59,7 +59,7 @@ test('gives no file outside the built application, no hidden one, and none that 
   const { url } = await start('--port', '0');
   for (const path of ['..%2fsecret.json', 'x/%2e%2e/%2e%2e/secret.json', '.hidden', 'missing.js']) {
     const response = await fetch(url + path);
-    expect(await response.text()).not.toContain('secret');
+    expect(await response.text()).not.toContain('not for you');
     expect(response.status).toBeGreaterThanOrEqual(400);
   }
 });
