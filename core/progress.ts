@@ -32,11 +32,11 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const load =
       amps === null
         ? 'cannot deliver'
-        : amps === 0 && run.surge
-          ? `${figure(run.surge.amps, 'A', 0)} surge`
+        : amps === 0 && run.duty
+          ? `${figure(Math.max(...run.duty.steps.map((step) => step.amps)), 'A', 0)} surge`
           : figure(amps, 'A', 0);
     return {
-      done: amps !== null && (amps > 0 || run.surge !== undefined),
+      done: amps !== null && (amps > 0 || run.duty !== undefined),
       summary: `${load}, ${figure(run.lengthMm / 1000, '', 2)} m`,
     };
   },

@@ -8,7 +8,9 @@ import { stageReports } from './progress.ts';
 import { proofFindings } from './proof/findings.ts';
 import { fitFindings } from './proof/fitFindings.ts';
 import { verdictOf } from './proof/verdict.ts';
+import type { FollowDuty, Mate } from './sizing/assess.ts';
 import { chooseSize } from './sizing/choose.ts';
+import { dutyCycle } from './sizing/dutyCycle.ts';
 import { runFindings } from './sizing/runFindings.ts';
 import { endFindings } from './termination/findings.ts';
 import { resolveEnd } from './termination/resolveEnd.ts';
@@ -28,8 +30,30 @@ export interface JobWork {
 export function workUp(job: Job, shop: Shop): JobWork {
   return summarise(
     job.id,
-    job.cables.map((cable) => workUpCable(cable, shop)),
+    job.cables.map((cable) => workUpCable(cable, shop, matesOf(cable, job))),
   );
+}
+
+/** The other cables of a cable's circuit. */
+export function matesOf(cable: Cable, job: Job): Cable[] {
+  const back = cable.run.return;
+  if (back.kind !== 'circuit') return [];
+  return job.cables.filter(
+    ({ id, run }) => id !== cable.id && run.return.kind === 'circuit' && run.return.name === back.name,
+  );
+}
+
+/** What a cable of the same circuit adds to the loop. */
+function asMate({ tag, run, gauge }: Cable, shop: Shop): Mate {
+  return {
+    tag,
+    lengthMm: run.lengthMm + run.loopMm,
+    devices: run.devices,
+    fuses: run.fuses,
+    size: gauge.size ?? null,
+    tinned: shop.cableKinds.find(({ id }) => id === gauge.kindId)?.tinned ?? false,
+    parallel: gauge.parallel ?? 1,
+  };
 }
 
 /** Totals over cables already worked up. */
@@ -47,13 +71,26 @@ export function summarise(jobId: string, cables: readonly CableWork[]): JobWork 
 /**
  * Every computed figure of one cable.
  *
+ * @param mates the other cables of its circuit, see {@link matesOf}
+ * @param followDuty how a duty cycle is followed; the application answers from a worker
  * @throws RangeError when the shop has no cable kind of the id the cable names and none at all
  */
-export function workUpCable(cable: Cable, shop: Shop): CableWork {
+export function workUpCable(
+  cable: Cable,
+  shop: Shop,
+  mates: readonly Cable[] = [],
+  followDuty: FollowDuty = dutyCycle,
+): CableWork {
   const kind = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
   if (!kind) throw new RangeError('the shop has no cable');
   const { practice } = shop;
-  const choice = chooseSize(cable, kind, practice);
+  const choice = chooseSize(
+    cable,
+    kind,
+    practice,
+    mates.map((mate) => asMate(mate, shop)),
+    followDuty,
+  );
   const { size, outerMm, copperMm2 } = choice.taken.at;
   const conductor = { copperMm2: areaMm2(size), outerMm };
   const ends = {

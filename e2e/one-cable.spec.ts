@@ -19,6 +19,11 @@ test('a cable from nothing to a proved record, reloaded, exported, deleted and i
   await expect(app.field('Stud to stud, as it lies')).toHaveValue('3\u2009810');
   await app.type('Service loop', '2*35+20');
   await app.type('Return length', '3.9m');
+  await app.choose('The source is known by', /^its resistance/);
+  await app.type('Source resistance', '4 mΩ');
+  await page.getByRole('button', { name: 'Add a fuse', exact: true }).click();
+  await expect(app.field('Fuse 1 rating')).toHaveValue('200');
+  await app.type('Curve of fuse 1', '1.5 100, 5 0.1');
   await expect(app.ledger).toContainText('150.0');
 
   // Gauge: the proposal is decided with a press.
@@ -132,7 +137,8 @@ test('a bad crimp is found, and only recorded work lets it be read afresh', asyn
   await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
   await app.type('Who is measuring', 'R. Alder');
   await page.getByRole('radio', { name: 'end B' }).click();
-  await app.type('Across flats', '8.72');
+  const note = await page.getByText(/^die [\d.]+ across flats/).textContent();
+  await app.type('Across flats', String(Number(note?.match(/die ([\d.]+)/)?.[1]) + 0.05));
   await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
   await app.type('What was done again', 'cut back 60 mm, new lug');
   await page.getByRole('button', { name: 'Record the rework' }).click();

@@ -20,6 +20,12 @@ export const cableKindSchema = z.strictObject({
   insulation: z.enum(['pvc', 'thermoplastic', 'xlpe', 'rubber']),
   /** The insulation's temperature rating, °C. */
   limitC: z.number().min(60).max(200),
+  /** Rated voltage, V. */
+  ratedV: z.number().min(12).max(2000),
+  /** What the jacket stands. */
+  stands: z.strictObject({ oil: z.boolean(), sun: z.boolean(), flame: z.boolean() }),
+  /** Least bend radius, in outside diameters, lying still; when it flexes it asks for more. */
+  bend: z.number().min(2).max(20),
   sizes: z
     .array(z.strictObject({ size: sizeSchema, outerMm: mm(2, 60), pricePerM: z.number().min(0).max(1e4) }))
     .min(1)

@@ -22,6 +22,20 @@ const base: Cable = {
     load: { kind: 'amps', amps: 150 },
     lengthMm: 2000,
     dropPercent: 5,
+    source: { kind: 'typed', milliohm: 4 },
+    fuses: [
+      {
+        end: 'A',
+        kind: 'class-t',
+        ratingA: 200,
+        place: 'near',
+        distanceMm: 120,
+        curve: [
+          { multiple: 1.5, seconds: 100 },
+          { multiple: 5, seconds: 0.1 },
+        ],
+      },
+    ],
   },
 };
 const DIE = 13.86;

@@ -3,16 +3,12 @@ import { LUG_FAMILIES } from '../catalogue/tables/lugFamilies.ts';
 import { bundleDiameterMm, cableMassPerMetre } from '../conductor/geometry.ts';
 import { resistancePerMetre, resistancePerMetre20 } from '../conductor/resistance.ts';
 import { areaMm2, CIRCULAR_MIL_MM2, type ConductorSize, largestNotAbove } from '../conductor/size.ts';
-import type { Run } from '../job/cable.ts';
+import type { Duty, Fuse, Run } from '../job/cable.ts';
 import type { CableKind, CableSize } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
-import {
-  currentForWatts,
-  type LoopResistance,
-  quickRuleCircularMils,
-  totalOhm,
-  voltageDrop,
-} from './drop.ts';
+import { type Device, deviceMilliohm } from './devices.ts';
+import { currentForWatts, quickRuleCircularMils, voltageDrop } from './drop.ts';
+import { type DutyCycle, dutyCycle } from './dutyCycle.ts';
 import {
   ampacityByHeatBalance,
   HOTTEST_C,
@@ -21,11 +17,38 @@ import {
   type ThermalCable,
 } from './heatBalance.ts';
 import { placingFactor } from './placing.ts';
+import { sourceResistance } from './source.ts';
 import { ampacityInch, ampacityMetric, type TableReading, type TableSite } from './tableAmpacity.ts';
-import { followSteps, hottest } from './transient.ts';
+import type { SettledStart } from './transient.ts';
 
 /** Sun on a jacket, W/m². Shop practice. */
 const SUN_W_PER_M2 = 900;
+
+/** Another cable of the same circuit, as far as its share of the drop goes. */
+export interface Mate {
+  readonly tag: string;
+  readonly lengthMm: number;
+  readonly devices: readonly Device[];
+  readonly fuses: readonly Fuse[];
+  /** The size said on it; where none is, it is taken to be of the size now being tried. */
+  readonly size: ConductorSize | null;
+  readonly tinned: boolean;
+  readonly parallel: number;
+}
+
+/** What a size is assessed in: the run, how many conductors share it, and the rest of its circuit. */
+export interface RunContext {
+  readonly run: Run;
+  readonly parallel: number;
+  readonly mates: readonly Mate[];
+}
+
+/** One who spends of the loop's drop, Ω, with the copper as hot as it gets. */
+export interface Spender {
+  readonly label: string;
+  readonly kind: 'cable' | 'return' | 'joints' | 'device';
+  readonly ohm: number;
+}
 
 /** What one size of cable does in one run: every figure that a limit can be held against. */
 export interface Assessment {
@@ -35,27 +58,51 @@ export interface Assessment {
   /** The lower of insulation and termination, °C. */
   readonly limitC: number;
   readonly placing: number;
+  readonly parallel: number;
   readonly site: TableSite;
-  /** Amps the load draws through this cable; null where no current can deliver its watts. */
+  /** Amps the load draws through the loop; null where no current can deliver its watts. */
   readonly currentA: number | null;
   /** Null where the conductor never settles. */
   readonly settledC: number | null;
-  readonly loop: LoopResistance;
+  readonly spenders: readonly Spender[];
   readonly joints: number;
   readonly barrelMm: number;
   readonly dropV: number;
   readonly dropPercent: number;
   readonly wattsLost: number;
-  readonly surge: { readonly endC: number; readonly dropPercent: number; readonly ohm: number } | null;
-  /** Copper the printed-chart rule asks, mm². */
+  readonly duty: DutyAssessment | null;
+  /** Copper the printed-chart rule asks, mm², of all conductors together. */
   readonly quickMm2: number;
   readonly inch: TableReading | null;
   readonly metric: TableReading | null;
-  /** By heat balance, before placing, A. */
+  /** By heat balance, one conductor, before placing, A. */
   readonly heatA: number;
+  /** Of all conductors of this cable. */
   readonly massKg: number;
   readonly price: number;
+  readonly kilowattHoursPerYear: number;
+  /** Least bend radius lying still, and as it is used, mm. */
+  readonly bendMm: number;
 }
+
+/** A duty cycle worked on one size: the cycle itself, and its drop at the heaviest step. */
+export interface DutyAssessment {
+  readonly heaviestA: number;
+  /** Null where the cycle never settles. */
+  readonly cycle: DutyCycle | null;
+  readonly ohm: number;
+  readonly dropPercent: number;
+}
+
+/** Follows a duty cycle; the application may answer from a worker's results. Null while it is not known. */
+export type FollowDuty = (
+  cable: ThermalCable,
+  around: Surroundings,
+  duty: Duty,
+  start: SettledStart,
+  limitC: number,
+  placing: number,
+) => DutyCycle | null;
 
 /** The printed charts come for two drops; the careful one is the rule meant here. */
 export const QUICK_RULE_PERCENT = 3;
@@ -92,48 +139,74 @@ export function typicalBarrelMm(copperMm2: number): number {
   return sizes[row]?.barrelMm ?? 10;
 }
 
-/** The loop's resistance with its copper at `copperC`. */
-function loopAt(run: Run, kind: CableKind, size: ConductorSize, copperC: number): LoopResistance {
-  const perMetre = resistancePerMetre(size, kind.tinned, copperC);
-  const jointM = (typicalBarrelMm(areaMm2(size)) / 1000) * jointsOf(run);
+/** Times its diameter that a cable which flexes in use must not be bent tighter than, fine strands less. */
+const FLEXING_BEND = 10;
+
+/** Where the loop's resistance lies with its copper at `copperC`, the cable itself first. */
+function spendersAt(context: RunContext, kind: CableKind, size: ConductorSize, copperC: number): Spender[] {
+  const { run, parallel, mates } = context;
+  const perMetre = resistancePerMetre(size, kind.tinned, copperC) / parallel;
+  const jointM = typicalBarrelMm(areaMm2(size)) / 1000;
+  const cable = (lengthMm: number) => (perMetre * lengthMm) / 1000;
+  const devices = (list: readonly Device[]) =>
+    list.map((device): Spender => ({
+      label: device.kind,
+      kind: 'device',
+      ohm: (deviceMilliohm(device) ?? 0) / 1000,
+    }));
+  const own: Spender[] = [
+    { label: 'this cable', kind: 'cable', ohm: cable(run.lengthMm + run.loopMm) },
+    { label: 'joints', kind: 'joints', ohm: perMetre * jointM * jointsOf(context) },
+    ...devices(run.devices),
+  ];
   const back = run.return;
-  return {
-    cablesOhm: (perMetre * (run.lengthMm + run.loopMm)) / 1000,
-    returnOhm:
-      back.kind === 'cable'
-        ? (perMetre * back.lengthMm) / 1000
-        : back.kind === 'chassis'
-          ? back.milliohm / 1000
-          : 0,
-    jointsOhm: perMetre * jointM,
-    devicesOhm: run.devicesMilliohm / 1000,
-  };
+  switch (back.kind) {
+    case 'cable':
+      return [...own, { label: 'return', kind: 'return', ohm: cable(back.lengthMm) }];
+    case 'chassis':
+      return [...own, { label: 'chassis', kind: 'return', ohm: back.milliohm / 1000 }];
+    case 'none':
+      return own;
+    case 'circuit':
+      return [
+        ...own,
+        ...mates.flatMap((mate): Spender[] => {
+          const matePerMetre = resistancePerMetre(mate.size ?? size, mate.tinned, copperC) / mate.parallel;
+          const mateJoints = 2 * (typicalBarrelMm(areaMm2(mate.size ?? size)) / 1000);
+          return [
+            { label: mate.tag, kind: 'return', ohm: matePerMetre * (mate.lengthMm / 1000 + mateJoints) },
+            ...devices(mate.devices),
+          ];
+        }),
+      ];
+  }
 }
 
-/** Two to a cable. A chassis figure includes its own. */
-const jointsOf = (run: Run) => (run.return.kind === 'cable' ? 4 : 2);
+/** Two to a cable, and two more where the return is a twin of it. A chassis figure includes its own. */
+const jointsOf = ({ run }: RunContext) => (run.return.kind === 'cable' ? 4 : 2);
+
+export const totalOhm = (spenders: readonly Spender[]) => spenders.reduce((sum, { ohm }) => sum + ohm, 0);
 
 /** Amps and temperature together: the hotter the copper, the more it resists, and a load in watts then draws more. */
 function operatingPoint(
-  run: Run,
+  context: RunContext,
   kind: CableKind,
   cableSize: CableSize,
   placing: number,
 ): { currentA: number | null; settledC: number | null } {
+  const { run, parallel } = context;
   const cable = thermalCable(kind, cableSize);
   const around = surroundingsOf(run);
-  const settle = (amps: number) => steadyTemperature(cable, around, amps / placing);
+  const settle = (amps: number) => steadyTemperature(cable, around, amps / parallel / placing);
   const { load } = run;
   if (load.kind === 'amps') return { currentA: load.amps, settledC: settle(load.amps) };
   const watts = load.watts / (load.efficiencyPercent / 100);
+  const sourceOhm = sourceResistance(run.source, run.systemV)?.ohm ?? 0;
   let settledC = run.ambientC;
   let last = 0;
   for (let i = 0; i < 100; i += 1) {
-    const currentA = currentForWatts(
-      watts,
-      load.lowestV,
-      totalOhm(loopAt(run, kind, cableSize.size, settledC)),
-    );
+    const ohm = sourceOhm + totalOhm(spendersAt(context, kind, cableSize.size, settledC));
+    const currentA = currentForWatts(watts, load.lowestV, ohm);
     if (currentA === null) return { currentA, settledC: null };
     const next = settle(currentA);
     if (next === null || Math.abs(currentA - last) < 1e-6 * currentA) return { currentA, settledC: next };
@@ -145,65 +218,74 @@ function operatingPoint(
 /**
  * Works one size of cable through one run.
  *
- * Source: physics of this project's method page: the drop at the temperature really reached, three schools of
- * continuous current, the surge from the settled start. Loop length counts the service loop.
+ * Source: docs/method.md: the drop at the temperature really reached, three schools of continuous current, the duty
+ * from the settled start or as it repeats. Lengths count the service loop.
+ *
+ * @param followDuty how a duty cycle is followed: {@link dutyCycle}, or a stand-in that asks a worker
  */
-export function assess(run: Run, kind: CableKind, cableSize: CableSize, practice: HousePractice): Assessment {
+export function assess(
+  context: RunContext,
+  kind: CableKind,
+  cableSize: CableSize,
+  practice: HousePractice,
+  followDuty: FollowDuty = dutyCycle,
+): Assessment {
+  const { run, parallel, mates } = context;
   const { size, outerMm } = cableSize;
   const copperMm2 = areaMm2(size);
   const placing = placingFactor(run.placing, run.bundled);
   const limitC = limitOf(run, kind, practice);
   const site = { copperMm2, limitC, ambientC: run.ambientC, engineSpace: run.engineSpace };
-  const { currentA, settledC } = operatingPoint(run, kind, cableSize, placing);
-  const loop = loopAt(run, kind, size, settledC ?? HOTTEST_C);
-  const dropV = voltageDrop(currentA ?? 0, loop);
+  const { currentA, settledC } = operatingPoint(context, kind, cableSize, placing);
+  const spenders = spendersAt(context, kind, size, settledC ?? HOTTEST_C);
+  const dropV = voltageDrop(currentA ?? 0, totalOhm(spenders));
   const lengthM = (run.lengthMm + run.loopMm) / 1000;
-  const backM = run.return.kind === 'cable' ? run.return.lengthMm / 1000 : 0;
+  const backMm =
+    run.return.kind === 'cable' ? run.return.lengthMm : mates.reduce((sum, mate) => sum + mate.lengthMm, 0);
   const quickDropV = (QUICK_RULE_PERCENT / 100) * run.systemV;
+  const wattsLost = (currentA ?? 0) * dropV;
+  const bendTimes = run.meets.includes('flexing') && kind.strands !== 'extra fine' ? FLEXING_BEND : kind.bend;
+  const partial = { size, copperMm2, outerMm, limitC, placing, parallel, site, currentA, settledC };
   return {
-    size,
-    copperMm2,
-    outerMm,
-    limitC,
-    placing,
-    site,
-    currentA,
-    settledC,
-    loop,
-    joints: jointsOf(run),
+    ...partial,
+    spenders,
+    joints: jointsOf(context),
     barrelMm: typicalBarrelMm(copperMm2),
     dropV,
     dropPercent: (dropV / run.systemV) * 100,
-    wattsLost: (currentA ?? 0) * dropV,
-    surge:
-      currentA === null || settledC === null
-        ? null
-        : surgeOf(run, kind, cableSize, placing, currentA, settledC),
-    quickMm2: quickRuleCircularMils(currentA ?? 0, lengthM + backM, quickDropV) * CIRCULAR_MIL_MM2,
+    wattsLost,
+    duty: dutyOf(context, kind, cableSize, partial, followDuty),
+    quickMm2: quickRuleCircularMils(currentA ?? 0, lengthM + backMm / 1000, quickDropV) * CIRCULAR_MIL_MM2,
     inch: ampacityInch(site),
     metric: ampacityMetric(site),
     heatA: ampacityByHeatBalance(thermalCable(kind, cableSize), surroundingsOf(run), limitC),
-    massKg: cableMassPerMetre(copperMm2, outerMm) * lengthM,
-    price: cableSize.pricePerM * lengthM,
+    massKg: cableMassPerMetre(copperMm2, outerMm) * lengthM * parallel,
+    price: cableSize.pricePerM * lengthM * parallel,
+    kilowattHoursPerYear: (wattsLost * run.hoursPerYear) / 1000,
+    bendMm: bendTimes * outerMm,
   };
 }
 
-function surgeOf(
-  run: Run,
+function dutyOf(
+  context: RunContext,
   kind: CableKind,
   cableSize: CableSize,
-  placing: number,
-  currentA: number,
-  settledC: number,
-): Assessment['surge'] {
-  if (!run.surge) return null;
-  const samples = followSteps(
+  at: Pick<Assessment, 'currentA' | 'settledC' | 'limitC' | 'placing'>,
+  followDuty: FollowDuty,
+): DutyAssessment | null {
+  const { run, parallel } = context;
+  if (!run.duty || at.currentA === null || at.settledC === null) return null;
+  const share = at.placing * parallel;
+  const start = { conductorC: at.settledC, currentA: at.currentA / share };
+  const cycle = followDuty(
     thermalCable(kind, cableSize),
     surroundingsOf(run),
-    [{ currentA: run.surge.amps / placing, seconds: run.surge.seconds }],
-    { conductorC: settledC, currentA: currentA / placing },
+    run.duty,
+    start,
+    at.limitC,
+    share,
   );
-  const endC = hottest(samples).conductorC;
-  const ohm = totalOhm(loopAt(run, kind, cableSize.size, endC));
-  return { endC, ohm, dropPercent: ((run.surge.amps * ohm) / run.systemV) * 100 };
+  const heaviestA = Math.max(...run.duty.steps.map(({ amps }) => amps));
+  const ohm = totalOhm(spendersAt(context, kind, cableSize.size, cycle?.peakC ?? at.limitC));
+  return { heaviestA, cycle, ohm, dropPercent: ((heaviestA * ohm) / run.systemV) * 100 };
 }

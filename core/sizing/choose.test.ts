@@ -28,7 +28,7 @@ const THRUSTER: Partial<Run> = {
   lengthMm: 6400,
   return: { kind: 'cable', lengthMm: 6800 },
   dropPercent: 5,
-  devicesMilliohm: 0.22,
+  devices: [{ kind: 'other', milliohm: 0.22 }],
 };
 const idsThatFail = (run: Partial<Run>, size: string) =>
   choose(run)
@@ -113,19 +113,152 @@ describe('where a cable lies', () => {
 describe('a surge on top', () => {
   const STARTER: Partial<Run> = {
     load: { kind: 'amps', amps: 0 },
-    surge: { amps: 520, seconds: 12, dropPercent: 3.5 },
+    duty: { steps: [{ amps: 520, seconds: 12 }], repeats: false, dropPercent: 3.5 },
     lengthMm: 1980,
     return: { kind: 'chassis', milliohm: 0.6 },
   };
   test('has its own drop and its own end temperature', () => {
     const ids = choose(STARTER).taken.findings.map(({ id }) => id);
-    expect(ids).toEqual(expect.arrayContaining(['surge-drop', 'surge-end']));
+    expect(ids).toEqual(expect.arrayContaining(['duty-drop', 'duty-peak']));
   });
   test('a chassis return is counted as its milliohms', () => {
     const { at } = choose(STARTER).taken;
-    expect(at.loop.returnOhm).toBeCloseTo(0.0006, 9);
+    expect(at.spenders.find(({ label }) => label === 'chassis')?.ohm).toBeCloseTo(0.0006, 9);
     expect(at.joints).toBe(2);
   });
+});
+
+describe('conductors side by side', () => {
+  test('share the amps and the resistance, and weigh and cost as many', () => {
+    const one = choose(THRUSTER, { size: { system: 'metric', name: '35' } }).taken.at;
+    const two = choose(THRUSTER, { size: { system: 'metric', name: '35' }, parallel: 2 }).taken.at;
+    expect(two.dropPercent).toBeLessThan(one.dropPercent * 0.6);
+    expect(two.settledC).toBeLessThan(one.settledC ?? 0);
+    expect(two.massKg).toBeCloseTo(2 * one.massKg, 9);
+  });
+  test('two of a smaller size can do what one cannot', () => {
+    expect(choose(THRUSTER, { parallel: 2 }).smallest?.at.copperMm2).toBeLessThan(70);
+  });
+});
+
+describe('fault and fuse', () => {
+  const FUSED: Partial<Run> = {
+    ...THRUSTER,
+    source: { kind: 'typed', milliohm: 4 },
+    fuses: [
+      {
+        end: 'A',
+        kind: 'class-t',
+        ratingA: 300,
+        place: 'battery-sheathed',
+        distanceMm: 400,
+        curve: [
+          { multiple: 1.5, seconds: 200 },
+          { multiple: 3, seconds: 4 },
+          { multiple: 6, seconds: 0.1 },
+          { multiple: 20, seconds: 0.01 },
+        ],
+      },
+    ],
+  };
+  const found = (run: Partial<Run>, id: string, gauge: Partial<Cable['gauge']> = {}) =>
+    choose(run, gauge).taken.findings.find((finding) => finding.id === id);
+  test('a fuse that fits breaks, clears in time, guards and carries', () => {
+    const run = { ...FUSED, load: { kind: 'amps' as const, amps: 200 } };
+    for (const id of ['breaking.A', 'survives.A', 'carries.A', 'fuse-place.A']) {
+      expect(found(run, id)).toMatchObject({ state: 'holds' });
+    }
+  });
+  test('a link of 2 kA on a bank of 7 kA cannot break it', () =>
+    expect(
+      found(
+        { ...FUSED, fuses: [{ end: 'A', kind: 'link', ratingA: 300, place: 'near', distanceMm: 100 }] },
+        'breaking.A',
+      ),
+    ).toMatchObject({ state: 'fails' }));
+  test('over the allowed amps it guards against a short only, and needs a name', () => {
+    const fuse = { ...(FUSED.fuses ?? [])[0], ratingA: 350 } as Run['fuses'][number];
+    const size = { size: { system: 'metric', name: '70' } } as const;
+    expect(found({ ...FUSED, fuses: [fuse] }, 'guards.A', size)).toMatchObject({ state: 'unproved' });
+    const waiver = { at: '2026-11-20T10:00:00.000Z', by: 'R. Alder', why: 'guarded by the motor controller' };
+    expect(found({ ...FUSED, fuses: [{ ...fuse, waiver }] }, 'guards.A', size)).toMatchObject({
+      state: 'watch',
+    });
+    expect(found({ ...FUSED, fuses: [{ ...fuse, ratingA: 600, waiver }] }, 'guards.A', size)).toMatchObject({
+      state: 'fails',
+    });
+  });
+  test('too small for the load, it names the next rating', () => {
+    const fuse = { ...(FUSED.fuses ?? [])[0], ratingA: 250 } as Run['fuses'][number];
+    const finding = found({ ...FUSED, fuses: [fuse] }, 'carries.A');
+    expect(finding).toMatchObject({ state: 'fails', remedy: 'The next standard rating is 300 A.' });
+  });
+  test('an estimated source is watched, never simply held', () => {
+    const run: Partial<Run> = { ...FUSED, source: { kind: 'battery', chemistry: 'agm', ampHours: 200 } };
+    expect(found(run, 'breaking.A')).toMatchObject({ state: 'watch' });
+  });
+  test('a kind without a curve does not prove that the cable outlives a fault', () => {
+    const fuse: Run['fuses'][number] = {
+      end: 'A',
+      kind: 'strip',
+      ratingA: 300,
+      place: 'near',
+      distanceMm: 100,
+    };
+    expect(found({ ...FUSED, fuses: [fuse] }, 'survives.A')).toMatchObject({
+      state: 'unproved',
+      value: null,
+    });
+  });
+  test('both ends live ask for a fuse at each', () => {
+    expect(found({ ...FUSED, bothEndsLive: true }, 'both-ends')).toMatchObject({ state: 'fails' });
+  });
+  test('without a fuse, a starter cable says what a short would do', () => {
+    const finding = found(
+      { ...THRUSTER, source: { kind: 'cranking', crankingA: 800 }, starter: true },
+      'short',
+    );
+    expect(finding).toMatchObject({ state: 'watch' });
+    expect(finding?.because).toMatch(/nothing opens/);
+    expect(found(THRUSTER, 'short')).toMatchObject({ state: 'unproved', value: null });
+  });
+  test('a size is proposed that its fuse guards', () => {
+    const fuse = { ...(FUSED.fuses ?? [])[0], ratingA: 350 } as Run['fuses'][number];
+    const { smallest } = choose({ ...FUSED, fuses: [fuse] });
+    expect(smallest?.at.copperMm2).toBeGreaterThan(70);
+    expect(smallest?.findings.find(({ id }) => id === 'guards.A')?.state).toBe('holds');
+  });
+  test('a missing fuse or source never makes a size wrong', () =>
+    expect(choose(THRUSTER).smallest?.at.size.name).toBe('70'));
+});
+
+describe('a cable kind and its place', () => {
+  const suits = (kindId: string, meets: Run['meets']) =>
+    choose({ meets }, { kindId }).taken.findings.filter(
+      ({ id, state }) => id.startsWith('suits') && state !== 'holds',
+    );
+  test('says why it does not suit', () => {
+    expect(
+      suits('battery', ['flexing', 'oil'])
+        .map(({ because }) => because)
+        .join(' '),
+    ).toMatch(/coarse strands.*oil/);
+    expect(suits('welding', ['wet'])[0]?.because).toMatch(/plain copper corrodes/);
+    expect(suits('tinned-marine', ['wet', 'oil'])).toEqual([]);
+  });
+  test('flexing asks for a wider bend, fine welding strands less', () => {
+    const bend = (kindId: string, meets: Run['meets']) => {
+      const { at } = choose({ meets }, { kindId }).taken;
+      return at.bendMm / at.outerMm;
+    };
+    expect(bend('tinned-marine', [])).toBeCloseTo(6, 9);
+    expect(bend('tinned-marine', ['flexing'])).toBeCloseTo(10, 9);
+    expect(bend('welding', ['flexing'])).toBeCloseTo(4, 9);
+  });
+  test('a 60 V kind on a 96 V bank is refused', () =>
+    expect(
+      choose({ systemV: 96 }, { kindId: 'battery' }).taken.findings.find(({ id }) => id === 'suits-volts'),
+    ).toMatchObject({ state: 'fails' }));
 });
 
 describe('more is never worse', () => {

@@ -1,25 +1,12 @@
-/** The two halves of a loop and everything on it, Ω, at the temperature the conductor really reaches. */
-export interface LoopResistance {
-  readonly cablesOhm: number;
-  readonly returnOhm: number;
-  readonly jointsOhm: number;
-  readonly devicesOhm: number;
-}
-
-export function totalOhm(loop: LoopResistance): number {
-  return loop.cablesOhm + loop.returnOhm + loop.jointsOhm + loop.devicesOhm;
-}
-
 /**
  * Volts lost round the loop, V: `ΔU = I·(R_out + R_return + ΣR_joint + ΣR_device)`.
  * For the quick rule of the printed charts use {@link quickRuleCircularMils}.
  *
- * @example
- * // 160 A through 2 × 7.5 m of 95 mm² plain at 20 °C
- * voltageDrop(160, { cablesOhm: 0.001545, returnOhm: 0.001545, jointsOhm: 0, devicesOhm: 0 }) // 0.494
+ * @param loopOhm the whole loop at the temperature its copper really reaches
+ * @example voltageDrop(160, 2 * 7.5 * 0.000206) // 0.494: 2 × 7.5 m of 95 mm² plain at 20 °C
  */
-export function voltageDrop(currentA: number, loop: LoopResistance): number {
-  return currentA * totalOhm(loop);
+export function voltageDrop(currentA: number, loopOhm: number): number {
+  return currentA * loopOhm;
 }
 
 /**

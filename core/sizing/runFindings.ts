@@ -1,9 +1,8 @@
 import { type Finding, stated } from '../finding.ts';
 import type { Run } from '../job/cable.ts';
 import { digits, figure } from '../units/figure.ts';
-import type { Assessment } from './assess.ts';
+import { type Assessment, totalOhm } from './assess.ts';
 import { PLACINGS } from './placing.ts';
-import { totalOhm } from './drop.ts';
 
 /** What the run asks, before any limit: the amps drawn and what the surroundings do. */
 export function runFindings(run: Run, at: Assessment): Finding[] {
@@ -14,7 +13,7 @@ function current(run: Run, at: Assessment): Finding {
   const { load } = run;
   const facts = { id: 'current', stage: 'run', title: 'Amps drawn', unit: 'A', decimals: 1 } as const;
   if (load.kind === 'amps') {
-    const isIdle = load.amps === 0 && !run.surge;
+    const isIdle = load.amps === 0 && !run.duty;
     return stated(
       {
         ...facts,
@@ -31,7 +30,7 @@ function current(run: Run, at: Assessment): Finding {
     formula: 'I · (U − I · R) = P ÷ η, the smaller root',
     substituted: [
       `P ÷ η = ${digits(load.watts, 0)} ÷ ${digits(load.efficiencyPercent / 100, 2)} = ${figure(watts, 'W', 0)}`,
-      `U = ${figure(load.lowestV, 'V', 1)}, R = ${figure(totalOhm(at.loop) * 1000, 'mΩ', 3)} hot`,
+      `U = ${figure(load.lowestV, 'V', 1)}, R = ${figure(totalOhm(at.spenders) * 1000, 'mΩ', 3)} hot`,
     ],
     source: 'Ohm’s law, with the cable’s own drop included',
     assumes: 'the lowest battery voltage at which it must still run',

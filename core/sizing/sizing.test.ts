@@ -9,7 +9,8 @@ import { ampacityByHeatBalance, steadyTemperature, type ThermalCable } from './h
 import { placingFactor } from './placing.ts';
 import { rootBetween } from './root.ts';
 import { ampacityInch, ampacityMetric } from './tableAmpacity.ts';
-import { followSteps, hottest } from './transient.ts';
+import { dutyCycle } from './dutyCycle.ts';
+import { followSteps, hottest, settleCycle } from './transient.ts';
 import { solveChain } from './tridiagonal.ts';
 
 const plain = (name: (typeof METRIC_SIZES)[number], outerMm: number): ThermalCable => {
@@ -27,7 +28,7 @@ const shade = (ambientC: number) => ({ ambientC, sunWPerM2: 0 });
 describe('volts lost on the way', () => {
   test('160 A through 7.5 m of 95 mm² and back, cold', () => {
     const half = resistancePerMetre20({ system: 'metric', name: '95' }, false) * 7.5;
-    const drop = voltageDrop(160, { cablesOhm: half, returnOhm: half, jointsOhm: 0, devicesOhm: 0 });
+    const drop = voltageDrop(160, 2 * half);
     expect(drop).toBeCloseTo(0.494, 3);
     expect((drop / 24) * 100).toBeCloseTo(2.06, 2);
   });
@@ -161,15 +162,20 @@ describe('a surge', () => {
     expect(samples.at(-1)?.seconds).toBeCloseTo(12, 6);
   });
   test('300 A for 180 s then 20 A for 600 s, again and again, peaks at 60.5 °C', () => {
+    const cable = plain('50', 13.3);
     const cycle = [
       { currentA: 300, seconds: 180 },
       { currentA: 20, seconds: 600 },
     ];
-    const many = Array.from({ length: 20 }, () => cycle).flat();
-    const samples = followSteps(plain('50', 13.3), shade(30), many, { conductorC: 30, currentA: 0 });
-    const lastCycle = samples.filter(({ seconds }) => seconds > 19 * 780);
-    expect(Math.abs(hottest(lastCycle).conductorC - 60.5)).toBeLessThan(1);
+    const samples = settleCycle(cable, shade(30), cycle, (amps) => steadyTemperature(cable, shade(30), amps));
+    expect(samples).not.toBeNull();
+    expect(Math.abs(hottest(samples ?? []).conductorC - 60.5)).toBeLessThan(1);
+    expect(samples?.at(-1)?.conductorC).toBeCloseTo(samples?.[0]?.conductorC ?? 0, 1);
   });
+  test('a cycle whose effective current never settles has no cycle', () =>
+    expect(
+      settleCycle(plain('10', 7.5), shade(30), [{ currentA: 2000, seconds: 60 }], () => null),
+    ).toBeNull());
   test('a current held long enough comes to its steady temperature', () => {
     const settled = steadyTemperature(plain('50', 13.3), shade(30), 150) ?? 0;
     const samples = followSteps(plain('50', 13.3), shade(30), [{ currentA: 150, seconds: 14400 }], {
@@ -185,6 +191,46 @@ describe('a surge', () => {
       currentA: 150,
     });
     expect(samples.at(-1)?.conductorC).toBeCloseTo(settled, 2);
+  });
+});
+
+describe('what a duty is worth', () => {
+  const cable = plain('50', 13.3);
+  const start = { conductorC: 30, currentA: 0 };
+  const bow = {
+    steps: [
+      { amps: 300, seconds: 180 },
+      { amps: 20, seconds: 600 },
+    ],
+    repeats: true,
+    dropPercent: 10,
+  };
+  test('the steady amps that are as hot give the same temperature', () => {
+    const cycle = dutyCycle(cable, shade(30), bow, start, 90, 1);
+    expect(steadyTemperature(cable, shade(30), cycle?.equivalentA ?? 0)).toBeCloseTo(cycle?.peakC ?? 0, 3);
+    expect(cycle?.peakAtS).toBeCloseTo(180, 3);
+  });
+  test('side by side or worse placed, the amps are shared or weigh more', () => {
+    const alone = dutyCycle(cable, shade(30), bow, start, 90, 1);
+    const two = dutyCycle(cable, shade(30), bow, start, 90, 2);
+    const conduit = dutyCycle(cable, shade(30), bow, start, 90, 0.7);
+    expect(two?.peakC).toBeLessThan(alone?.peakC ?? 0);
+    expect(conduit?.peakC).toBeGreaterThan(alone?.peakC ?? 0);
+  });
+  test('how long the heaviest step may last, and that a light one may last for ever', () => {
+    const cycle = dutyCycle(cable, shade(30), bow, start, 90, 1);
+    expect(cycle?.secondsToLimit).toBeGreaterThan(180);
+    const light = { ...bow, steps: [{ amps: 60, seconds: 100 }] };
+    expect(dutyCycle(cable, shade(30), light, start, 90, 1)?.secondsToLimit).toBeNull();
+  });
+  test('a hundred steps are thinned for drawing, and keep their peak', () => {
+    const many = {
+      ...bow,
+      steps: Array.from({ length: 100 }, (_, i) => ({ amps: 50 + ((i * 53) % 250), seconds: 20 })),
+    };
+    const cycle = dutyCycle(cable, shade(30), many, start, 90, 1);
+    expect(cycle?.samples.length).toBeLessThan(300);
+    expect(hottest(cycle?.samples ?? []).conductorC).toBe(cycle?.peakC);
   });
 });
 

@@ -14,15 +14,15 @@ export function solveChain(
   const pivots: number[] = [];
   const reduced: number[] = [];
   let [pivot, carried, link] = [1, 0, 0];
-  diagonal.forEach((own, i) => {
+  for (let i = 0; i < diagonal.length; i += 1) {
     const factor = link / pivot;
-    pivot = own - factor * link;
+    pivot = at(diagonal, i) - factor * link;
     carried = at(right, i) + factor * carried;
     link = at(links, i);
     pivots.push(pivot);
     reduced.push(carried);
-  });
-  const solution: number[] = new Array(diagonal.length).fill(0);
+  }
+  const solution = [...reduced];
   for (let i = diagonal.length - 1; i >= 0; i -= 1) {
     solution[i] = (at(reduced, i) + at(links, i) * at(solution, i + 1)) / at(pivots, i);
   }

@@ -41,7 +41,7 @@ const rack = useTemplateRef('rack');
 
 const job = computed(() => bench.jobById(jobId));
 const cable = computed(() => job.value?.cables.find(({ id }) => id === cableId));
-const work = computed(() => cable.value && workOf(cable.value, bench.shop));
+const work = computed(() => cable.value && workOf(cable.value, bench.shop, job.value));
 const findings = computed(() => work.value?.findings.filter((finding) => finding.stage === stage) ?? []);
 
 /** A job or cable that is gone, by undo or deletion, gives way to what is left. */

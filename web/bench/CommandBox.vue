@@ -54,7 +54,7 @@ const go = (...to: Parameters<typeof placeOf>) => void router.push(placeOf(...to
 const sizeCommand = computed((): Command[] => {
   const cable = job.cables.find(({ id }) => id === cableId);
   if (!cable || !/\d/.test(query.value)) return [];
-  const { kind } = workOf(cable, bench.shop);
+  const { kind } = workOf(cable, bench.shop, job);
   const entry = parseSize(query.value, kind.sizes[0]?.size.system ?? 'metric');
   if (!entry.ok) return [];
   const { size } = entry;

@@ -65,7 +65,7 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
         v-for="cable in shown"
         :key="cable.id"
         :cable="cable"
-        :work="workOf(cable, bench.shop)"
+        :work="workOf(cable, bench.shop, job)"
         :job-id="job.id"
         :stage="stage"
         :is-open="cable.id === cableId"

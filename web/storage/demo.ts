@@ -1,10 +1,20 @@
 import { jobFileSchema, type Job } from '../../core/job/job.ts';
 import { useBench } from '../stores/bench.ts';
 
-/** The demo job, put on the bench when it is not there. Its shop becomes the shop of a bench that has no job yet. */
+/** The demo jobs, put on the bench where they are not there yet; answers with the first. */
 export async function ensureDemo(): Promise<Job> {
+  const files = await Promise.all([import('../../demo/teasel.json'), import('../../demo/marrow.json')]);
+  const jobs: Job[] = [];
+  for (const { default: file } of files) jobs.push(ensureJob(file));
+  await useBench().save();
+  const [first] = jobs;
+  if (!first) throw new Error('there is no demo job');
+  return first;
+}
+
+/** One demo job. Its shop becomes the shop of a bench that has no job yet. */
+function ensureJob(file: unknown): Job {
   const bench = useBench();
-  const { default: file } = await import('../../demo/teasel.json');
   const { job, shop } = jobFileSchema.parse(file);
   const present = bench.jobById(job.id);
   if (present) return present;
@@ -13,7 +23,5 @@ export async function ensureDemo(): Promise<Job> {
       draft.shop = shop;
     });
   }
-  const added = bench.addJob(job, shop, 'demo job');
-  await bench.save();
-  return added;
+  return bench.addJob(job, shop, 'demo job');
 }

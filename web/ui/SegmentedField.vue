@@ -35,7 +35,7 @@ defineEmits<{ 'update:modelValue': [value: T] }>();
           class="figure flex flex-1 items-center justify-center border-r border-teal whitespace-nowrap last:border-r-0 focus-visible:-outline-offset-4 focus-visible:outline-current"
           :class="[
             checked ? 'bg-teal font-semibold text-on-teal' : 'font-medium text-teal hover:bg-teal-tint',
-            small ? 'px-2.5 text-[15px]' : 'px-3 text-[17px]',
+            small ? 'px-2.5 text-[15px]' : choices.length > 3 ? 'text-[17px]' : 'px-2 text-[17px]',
           ]"
           :aria-label="choice.spoken ?? choice.title"
         >

@@ -8,7 +8,16 @@ const {
   longest = 60,
   required = false,
   hint = '',
-} = defineProps<{ label: string; modelValue: string; longest?: number; required?: boolean; hint?: string }>();
+  check = () => '',
+} = defineProps<{
+  label: string;
+  modelValue: string;
+  longest?: number;
+  required?: boolean;
+  hint?: string;
+  /** What is wrong with a text, in a sentence; empty where nothing is. */
+  check?: (text: string) => string;
+}>();
 const emit = defineEmits<{ 'update:modelValue': [value: string] }>();
 
 const fieldId = useId();
@@ -27,8 +36,8 @@ function commit(): void {
   if (required && text === '') problem.value = 'A name is needed here.';
   else if (text.length > longest) problem.value = `At most ${longest} letters; this has ${text.length}.`;
   else {
-    problem.value = '';
-    if (text !== modelValue) emit('update:modelValue', text);
+    problem.value = check(text);
+    if (problem.value === '' && text !== modelValue) emit('update:modelValue', text);
   }
 }
 </script>

@@ -1,4 +1,5 @@
 import {
+  areaMm2,
   copperDifferencePercent,
   type ConductorSize,
   nearestIn,
@@ -28,11 +29,13 @@ export function lengthText(mm: number, decimals: number, lengths: Prefs['lengths
   return `${value}\u2009${unit}`;
 }
 
-/** A size as this person names sizes; one of the other system is shown as the nearest, marked as near. */
+/**
+ * A size as this person names sizes. A gauge read in mm² is its real area; a metric size read in gauge is only near
+ * one, and is marked so.
+ */
 export function sizeText(size: ConductorSize, sizes: Prefs['sizes']): string {
-  const isTheirs = (size.system === 'metric') === (sizes === 'metric');
-  if (isTheirs) return sizeLabel(size);
-  return `≈ ${sizeLabel(nearestIn(sizes === 'metric' ? 'metric' : 'awg', size).size)}`;
+  if (sizes === 'metric') return size.system === 'metric' ? sizeLabel(size) : figure(areaMm2(size), 'mm²', 0);
+  return size.system === 'metric' ? `≈ ${sizeLabel(nearestIn('awg', size).size)}` : sizeLabel(size);
 }
 
 /** What calling a size by the other system's nearest name would hide: "70 mm² holds 3.8 % more copper than AWG 2/0". */

@@ -4,13 +4,14 @@ import { sameSize, sizeLabel, type ConductorSize } from '../../../core/conductor
 import type { Cable } from '../../../core/job/cable.ts';
 import type { School } from '../../../core/practice/housePractice.ts';
 import { type Candidate, stepped } from '../../../core/sizing/choose.ts';
+import { governingDrop, hottestC } from '../../../core/sizing/governing.ts';
+import { canCrimp } from '../../../core/termination/canCrimp.ts';
 import { digits, figure } from '../../../core/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
-import { usePrefs } from '../../stores/prefs.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
-import { conversionText, sizeText } from '../../ui/display.ts';
+import { conversionText } from '../../ui/display.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';
 import { useCableEdit } from '../useCable.ts';
@@ -19,9 +20,10 @@ import { useCableEdit } from '../useCable.ts';
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
 
 const SizeChart = defineAsyncComponent(() => import('./SizeChart.vue'));
+const DutyChart = defineAsyncComponent(() => import('./DutyChart.vue'));
+const DropBudget = defineAsyncComponent(() => import('./DropBudget.vue'));
 
 const bench = useBench();
-const { prefs } = usePrefs();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
 const choice = computed(() => work.choice);
 
@@ -48,6 +50,8 @@ function setSchool(school: School, on: boolean): void {
     draft.shop.practice.schools[school] = on;
   });
 }
+
+const PARALLELS = [1, 2, 3, 4].map((value) => ({ value, title: String(value) }));
 
 const SCHOOLS: Readonly<Record<School, string>> = {
   quick: 'Printed 3 % rule',
@@ -79,6 +83,9 @@ const oneUp = computed(() => {
   const { currency } = bench.shop;
   return `One up costs ${currency}${digits(up.at.price - taken.at.price, 0)} and ${figure(up.at.massKg - taken.at.massKg, 'kg', 1)} more, and saves ${figure(taken.at.wattsLost - up.at.wattsLost, 'W', 0)}.`;
 });
+/** Whether the shop can put ends on a size: a lug for it and a die that closes on it. */
+const crimps = (size: ConductorSize) => (canCrimp(size, cable, bench.shop) ? 'tool fits' : 'no tool');
+const dropOf = ({ at }: Candidate) => governingDrop(at, cable.run).percent;
 const degrees = (celsius: number | null) => (celsius === null ? 'none' : digits(celsius, 0));
 const short = (size: ConductorSize) =>
   size.system === 'metric' ? size.name : sizeLabel(size).replace(/^\w+ /, '');
@@ -86,12 +93,9 @@ const short = (size: ConductorSize) =>
 
 <template>
   <div class="p-3.5">
-    <div class="grid gap-3 sm:grid-cols-[1fr_186px_118px]">
+    <div class="grid gap-3 sm:grid-cols-[1fr_150px_124px_84px]">
       <div class="min-w-0">
-        <p id="size-label" class="label mb-1 truncate">
-          Conductor
-          <span class="text-ink3">({{ conversionText(choice.taken.at.size) }})</span>
-        </p>
+        <p id="size-label" class="label mb-1 truncate">Conductor</p>
         <div role="radiogroup" aria-labelledby="size-label" class="box flex h-11 overflow-hidden">
           <button
             v-for="candidate in choice.candidates"
@@ -100,10 +104,10 @@ const short = (size: ConductorSize) =>
             role="radio"
             :aria-checked="isTaken(candidate)"
             :aria-label="`${sizeLabel(candidate.at.size)}, ${candidate.state}`"
-            class="figure relative min-w-0 flex-1 border-r border-teal text-[18px] last:border-r-0 focus-visible:-outline-offset-4"
+            class="figure relative min-w-0 flex-1 border-r border-teal text-[17px] last:border-r-0 focus-visible:-outline-offset-4"
             :class="
               isTaken(candidate)
-                ? 'bg-teal text-[20px] font-semibold text-on-teal focus-visible:outline-on-teal'
+                ? 'bg-teal font-semibold text-on-teal focus-visible:outline-on-teal'
                 : candidate.state === 'fails'
                   ? 'text-ink3 hover:bg-teal-tint'
                   : 'font-medium text-teal hover:bg-teal-tint'
@@ -118,7 +122,8 @@ const short = (size: ConductorSize) =>
             />
           </button>
         </div>
-        <p class="note mt-1">
+        <p class="note mt-1 whitespace-nowrap">
+          {{ conversionText(choice.taken.at.size) }}.
           <template v-if="choice.isProposed">Proposed: press a size to decide it.</template>
           <button
             v-else
@@ -135,6 +140,14 @@ const short = (size: ConductorSize) =>
         :model-value="work.kind.id"
         :choices="kinds"
         @update:model-value="setKind"
+      />
+      <SegmentedField
+        label="Side by side"
+        :model-value="cable.gauge.parallel ?? 1"
+        :choices="PARALLELS"
+        @update:model-value="
+          (count) => edit('conductors side by side', (draft) => void (draft.gauge.parallel = count))
+        "
       />
       <SegmentedField
         label="One size up"
@@ -169,7 +182,7 @@ const short = (size: ConductorSize) =>
           >
         </p>
         <p v-if="answer.candidate" class="flex items-center justify-between gap-1">
-          <span class="figure text-[15px]">{{ figure(answer.candidate.at.dropPercent, '%', 2) }}</span>
+          <span class="figure text-[15px]">{{ figure(dropOf(answer.candidate), '%', 2) }}</span>
           <StateMark :state="answer.candidate.state" :binds="answer.candidate.binds" />
         </p>
       </div>
@@ -182,17 +195,17 @@ const short = (size: ConductorSize) =>
           <span class="figure text-[14px] text-ink2">smallest that passes</span>
         </p>
         <p v-if="choice.smallest" class="flex items-center justify-between gap-1">
-          <span class="figure text-[15px]">{{ figure(choice.smallest.at.dropPercent, '%', 2) }}</span>
+          <span class="figure text-[15px]">{{ figure(dropOf(choice.smallest), '%', 2) }}</span>
           <StateMark :state="choice.smallest.state" :binds="choice.smallest.binds" />
         </p>
       </div>
     </div>
 
-    <div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1fr)_324px]">
+    <div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1fr)_384px]">
       <SizeChart
         :candidates="choice.candidates"
         :taken="choice.taken"
-        :drop-limit="cable.run.dropPercent"
+        :run="cable.run"
         class="min-w-0"
         @choose="choose"
       />
@@ -202,10 +215,12 @@ const short = (size: ConductorSize) =>
             <tr class="border-b border-line align-bottom">
               <th scope="col" class="py-1 text-left font-normal">size</th>
               <th scope="col" class="font-normal">drop<br />%</th>
-              <th scope="col" class="font-normal">held<br />°C</th>
+              <th scope="col" class="font-normal">heat<br />°C</th>
               <th scope="col" class="font-normal">lost<br />W</th>
               <th scope="col" class="font-normal">cable<br />kg</th>
               <th scope="col" class="font-normal">cable<br />{{ bench.shop.currency }}</th>
+              <th scope="col" class="font-normal">a year<br />kWh</th>
+              <th scope="col" class="font-normal">bend<br />mm</th>
               <th scope="col" class="font-normal"><span class="sr-only">state</span></th>
             </tr>
           </thead>
@@ -218,15 +233,19 @@ const short = (size: ConductorSize) =>
             >
               <th scope="row" class="pl-1.5 text-left font-normal whitespace-nowrap">
                 <span class="block text-[17px] leading-4 font-semibold">{{
-                  sizeText(candidate.at.size, prefs.sizes)
+                  sizeLabel(candidate.at.size)
                 }}</span>
-                <span class="text-[13px] leading-3 text-ink2">{{ STEP_WORDS[steps] }}</span>
+                <span class="text-[13px] leading-3 text-ink2"
+                  >{{ STEP_WORDS[steps] }}, {{ crimps(candidate.at.size) }}</span
+                >
               </th>
-              <td>{{ digits(candidate.at.dropPercent, 2) }}</td>
-              <td>{{ degrees(candidate.at.settledC) }}</td>
+              <td>{{ digits(dropOf(candidate), 2) }}</td>
+              <td>{{ degrees(hottestC(candidate.at)) }}</td>
               <td>{{ digits(candidate.at.wattsLost, 0) }}</td>
               <td>{{ digits(candidate.at.massKg, 1) }}</td>
               <td>{{ digits(candidate.at.price, 0) }}</td>
+              <td>{{ digits(candidate.at.kilowattHoursPerYear, 0) }}</td>
+              <td>{{ digits(candidate.at.bendMm, 0) }}</td>
               <td class="pl-2 text-left"><StateMark :state="candidate.state" :binds="candidate.binds" /></td>
             </tr>
           </tbody>
@@ -234,5 +253,13 @@ const short = (size: ConductorSize) =>
         <p class="note mt-2">{{ oneUp }}</p>
       </div>
     </div>
+    <div v-if="cable.run.duty || choice.taken.at.spenders.length > 1" class="mt-4 grid gap-4 lg:grid-cols-2">
+      <DropBudget :at="choice.taken.at" :run="cable.run" />
+      <DutyChart v-if="choice.taken.at.duty" :at="choice.taken.at" :ambient-c="cable.run.ambientC" />
+    </div>
+    <p class="note mt-3 max-w-prose">
+      Why they differ: the printed rule looks at the drop alone, with cold copper; the two tables at heat
+      alone, from two kinds of tests; the heat balance at this very cable in this very air.
+    </p>
   </div>
 </template>

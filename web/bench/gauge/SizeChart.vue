@@ -13,36 +13,23 @@ import {
 import { computed } from 'vue';
 import { Line } from 'vue-chartjs';
 import { type ConductorSize, sizeLabel } from '../../../core/conductor/size.ts';
+import type { Run } from '../../../core/job/cable.ts';
+import { governingDrop, hottestC } from '../../../core/sizing/governing.ts';
 import type { Candidate } from '../../../core/sizing/choose.ts';
 import { digits, figure } from '../../../core/units/figure.ts';
-import { usePrefs } from '../../stores/prefs.ts';
+import { CHART_FONT, useChartColours } from './chartColours.ts';
 
 /** Drop and temperature against size, each with its limit, the allowed sizes, and the chosen one. */
-const { candidates, taken, dropLimit } = defineProps<{
+const { candidates, taken, run } = defineProps<{
   candidates: readonly Candidate[];
   taken: Candidate;
-  dropLimit: number;
+  run: Run;
 }>();
 const emit = defineEmits<{ choose: [size: ConductorSize] }>();
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale);
 
-const prefs = usePrefs();
-/** Colours of the page, read again whenever the theme changes. */
-const colours = computed(() => {
-  void prefs.isDark;
-  const style = getComputedStyle(document.documentElement);
-  const of = (name: string) => style.getPropertyValue(`--${name}`).trim();
-  return {
-    ink: of('ink'),
-    ink2: of('ink2'),
-    grid: of('grid'),
-    buff: of('buff'),
-    teal: of('teal'),
-    paper: of('paper'),
-    copper: of('copper-text'),
-  };
-});
+const colours = useChartColours();
 
 const index = computed(() => candidates.indexOf(taken));
 const allowed = computed(() => candidates.map(({ state }) => state !== 'fails'));
@@ -66,27 +53,31 @@ function roundUp(value: number): number {
 }
 
 const curves = computed((): Curve[] => {
-  const { limitC, settledC, dropPercent } = taken.at;
+  const drop = governingDrop(taken.at, run);
+  const hottest = hottestC(taken.at);
+  const { limitC } = taken.at;
+  const dropOf = ({ at }: Candidate) =>
+    drop.of === 'surge' ? (at.duty?.dropPercent ?? null) : at.dropPercent;
   return [
     {
       id: 'drop',
-      title: 'drop, %',
-      values: candidates.map(({ at }) => at.dropPercent),
-      limit: dropLimit,
-      limitText: `${digits(dropLimit, 0)} % is allowed`,
-      takenText: figure(dropPercent, '%', 2),
-      most: roundUp(Math.max(dropLimit, dropPercent) * 2),
+      title: drop.of === 'surge' ? 'drop in the surge, %' : 'drop, %',
+      values: candidates.map(dropOf),
+      limit: drop.limitPercent,
+      limitText: `${figure(drop.limitPercent, '%', 1)} is allowed`,
+      takenText: figure(drop.percent, '%', 2),
+      most: roundUp(Math.max(drop.limitPercent, drop.percent) * 2),
       colour: colours.value.ink,
     },
     {
       id: 'heat',
-      title: 'held, °C',
-      values: candidates.map(({ at }) => at.settledC),
+      title: 'hottest, °C',
+      values: candidates.map(({ at }) => hottestC(at)),
       limit: limitC,
       limitText: `${digits(limitC, 0)} °C is the limit`,
-      takenText: settledC === null ? 'never settles' : figure(settledC, '°C', 0),
-      most: roundUp(Math.max(limitC, settledC ?? 0) * 1.2),
-      colour: colours.value.copper,
+      takenText: hottest === null ? 'never settles' : figure(hottest, '°C', 0),
+      most: roundUp(Math.max(limitC, hottest ?? 0) * 1.2),
+      colour: colours.value.copperText,
     },
   ];
 });
@@ -127,8 +118,7 @@ function marks(curve: Curve): Plugin<'line'> {
       const x = scales['x'];
       const y = scales['y'];
       if (!x || !y) return;
-      // Both curves fall to the right, so the corner under them on the left is free.
-      const isLeft = index.value > 1;
+      const isRight = index.value > candidates.length * 0.6;
       ctx.save();
       ctx.font = '400 14px "Barlow Condensed"';
       ctx.fillStyle = colours.value.ink2;
@@ -136,12 +126,22 @@ function marks(curve: Curve): Plugin<'line'> {
       ctx.fillText(curve.limitText, chartArea.right - 4, y.getPixelForValue(curve.limit) - 5);
       ctx.font = '600 17px "Barlow Condensed"';
       ctx.fillStyle = curve.colour;
-      ctx.textAlign = isLeft ? 'right' : 'left';
-      ctx.fillText(
-        curve.takenText,
-        x.getPixelForValue(index.value) + (isLeft ? -8 : 8),
-        chartArea.bottom - 6,
-      );
+      ctx.textAlign = isRight ? 'right' : 'left';
+      const level = y.getPixelForValue(curve.values[index.value] ?? curve.limit);
+      const limitY = y.getPixelForValue(curve.limit);
+      // Above its point, unless the limit's line runs there: then below.
+      const above = level - 9;
+      const isClear = above - 14 > limitY || above < limitY - 4;
+      const labelX = x.getPixelForValue(index.value) + (isRight ? -9 : 9);
+      const labelY = isClear
+        ? Math.max(chartArea.top + 14, above)
+        : Math.min(chartArea.bottom - 4, level + 20);
+      // A halo keeps the figure clear of whatever line runs behind it.
+      ctx.strokeStyle = allowed.value[index.value] ? colours.value.buff : colours.value.paper;
+      ctx.lineWidth = 5;
+      ctx.lineJoin = 'round';
+      ctx.strokeText(curve.takenText, labelX, labelY);
+      ctx.fillText(curve.takenText, labelX, labelY);
       ctx.restore();
     },
   };
@@ -168,7 +168,7 @@ function dataOf(curve: Curve): ChartData<'line', (number | null)[]> {
 }
 
 function optionsOf(curve: Curve): ChartOptions<'line'> {
-  const font = { family: '"Barlow Condensed"', size: 14 };
+  const font = CHART_FONT;
   return {
     responsive: true,
     maintainAspectRatio: false,

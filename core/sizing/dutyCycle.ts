@@ -1,0 +1,80 @@
+import type { Duty } from '../job/cable.ts';
+import {
+  ampacityByHeatBalance,
+  steadyTemperature,
+  type Surroundings,
+  type ThermalCable,
+} from './heatBalance.ts';
+import { followSteps, hottest, settleCycle, type SettledStart, type ThermalSample } from './transient.ts';
+
+/** What a duty does to one conductor. */
+export interface DutyCycle {
+  /** Temperature over the steps, thinned for drawing. */
+  readonly samples: readonly ThermalSample[];
+  readonly peakC: number;
+  /** When the peak comes, s from the start of the steps. */
+  readonly peakAtS: number;
+  /** Steady amps that would give the peak, through this cable as it lies, all its conductors together. */
+  readonly equivalentA: number;
+  /** How long the heaviest step may last, from where it starts, before the limit; null where it may last for ever. */
+  readonly secondsToLimit: number | null;
+}
+
+const DRAWN_SAMPLES = 240;
+/** A step held this long without reaching the limit may be held for ever, near enough, s. */
+const FOR_EVER_S = 6 * 3600;
+
+/**
+ * Follows a duty: once from a settled start, or as it repeats. Null where a cycle never settles.
+ *
+ * @param start the settled temperature before a duty that does not repeat, and the current of one conductor then
+ * @param limitC temperature not to be passed
+ * @param share what one conductor's current is divided by: placing factor times conductors side by side
+ */
+export function dutyCycle(
+  cable: ThermalCable,
+  around: Surroundings,
+  duty: Duty,
+  start: SettledStart,
+  limitC: number,
+  share: number,
+): DutyCycle | null {
+  const steps = duty.steps.map(({ amps, seconds }) => ({ currentA: amps / share, seconds }));
+  const samples = duty.repeats
+    ? settleCycle(cable, around, steps, (amps) => steadyTemperature(cable, around, amps))
+    : followSteps(cable, around, steps, start);
+  if (!samples) return null;
+  const peak = hottest(samples);
+  return {
+    samples: thinned(samples),
+    peakC: peak.conductorC,
+    peakAtS: peak.seconds,
+    equivalentA: ampacityByHeatBalance(cable, around, peak.conductorC) * share,
+    secondsToLimit: secondsToLimit(cable, around, steps, samples, limitC),
+  };
+}
+
+/** Every so many samples, with the first, the last and the hottest kept. */
+function thinned(samples: readonly ThermalSample[]): ThermalSample[] {
+  const every = Math.ceil(samples.length / DRAWN_SAMPLES);
+  const peak = hottest(samples);
+  return samples.filter((sample, i) => i % every === 0 || i === samples.length - 1 || sample === peak);
+}
+
+/** The heaviest step, held from the temperature at which it starts until the limit. */
+function secondsToLimit(
+  cable: ThermalCable,
+  around: Surroundings,
+  steps: readonly { readonly currentA: number; readonly seconds: number }[],
+  samples: readonly ThermalSample[],
+  limitC: number,
+): number | null {
+  const heaviest = steps.reduce((most, step) => (step.currentA > most.currentA ? step : most));
+  const before = steps.slice(0, steps.indexOf(heaviest));
+  const startsAtS = before.reduce((sum, { seconds }) => sum + seconds, 0);
+  const atStart = samples.find(({ seconds }) => seconds >= startsAtS - 1e-6) ?? samples[0];
+  if (!atStart) return null;
+  const start = { conductorC: atStart.conductorC, currentA: 0 };
+  const held = followSteps(cable, around, [{ currentA: heaviest.currentA, seconds: FOR_EVER_S }], start);
+  return held.find(({ conductorC }) => conductorC > limitC)?.seconds ?? null;
+}

@@ -1,0 +1,47 @@
+import type { Duty } from '../job/cable.ts';
+
+/** Duties met again and again: a place to start from, to be replaced by what the machine's plate says. */
+export const DUTY_PRESETS: Readonly<Record<string, { readonly title: string; readonly duty: Duty }>> = {
+  cranking: {
+    title: 'Cranking',
+    duty: { steps: [{ amps: 500, seconds: 12 }], repeats: false, dropPercent: 6 },
+  },
+  winch: {
+    title: 'Winch',
+    duty: {
+      steps: [
+        { amps: 320, seconds: 60 },
+        { amps: 90, seconds: 30 },
+        { amps: 0, seconds: 600 },
+      ],
+      repeats: true,
+      dropPercent: 10,
+    },
+  },
+  windlass: {
+    title: 'Windlass',
+    duty: {
+      steps: [
+        { amps: 110, seconds: 180 },
+        { amps: 0, seconds: 900 },
+      ],
+      repeats: true,
+      dropPercent: 10,
+    },
+  },
+  thruster: {
+    title: 'Bow thruster',
+    duty: {
+      steps: [
+        { amps: 300, seconds: 180 },
+        { amps: 0, seconds: 720 },
+      ],
+      repeats: true,
+      dropPercent: 10,
+    },
+  },
+  inverter: {
+    title: 'Inverter surge',
+    duty: { steps: [{ amps: 260, seconds: 10 }], repeats: false, dropPercent: 8 },
+  },
+};

@@ -1,0 +1,94 @@
+import { type Finding, stated } from '../finding.ts';
+import { MEETS, type Meets } from '../job/cable.ts';
+import type { CableKind } from '../job/shop.ts';
+import { digits, figure } from '../units/figure.ts';
+import type { RunContext } from './assess.ts';
+import { chargingVolts } from './source.ts';
+
+/** Why a kind of cable does not suit what it meets; null where it does. */
+const MISFITS: Readonly<Record<Meets, (kind: CableKind) => string | null>> = {
+  wet: (kind) =>
+    kind.tinned ? null : 'plain copper corrodes in salt: seal both ends, or take tinned strands',
+  oil: (kind) => (kind.stands.oil ? null : 'this jacket swells and softens in oil'),
+  flexing: (kind) =>
+    kind.strands === 'coarse' ? 'coarse strands break where they flex: take fine ones' : null,
+  exhaust: (kind) =>
+    kind.limitC >= 125
+      ? null
+      : `a ${kind.limitC} °C jacket near an exhaust wants a glass sleeve, or a cross-linked kind`,
+};
+
+/** Whether a kind of cable suits the place it runs through, one finding for each thing it meets. */
+export function placeFindings({ run }: RunContext, kind: CableKind): Finding[] {
+  const checks = [
+    ...run.meets.map((meets) => ({ id: meets as string, title: MEETS[meets], misfit: MISFITS[meets](kind) })),
+    ...(run.sun
+      ? [
+          {
+            id: 'sun',
+            title: 'in the sun',
+            misfit: kind.stands.sun ? null : 'sunlight makes this jacket brittle',
+          },
+        ]
+      : []),
+    ...(run.engineSpace
+      ? [
+          {
+            id: 'flame',
+            title: 'in an engine space',
+            misfit: kind.stands.flame ? null : 'this jacket feeds a flame: sleeve it, or take another kind',
+          },
+        ]
+      : []),
+  ];
+  return [
+    ...checks.map(({ id, title, misfit }) => suits(id, title, misfit, kind)),
+    voltage(run.systemV, kind),
+  ];
+}
+
+function suits(id: string, title: string, misfit: string | null, kind: CableKind): Finding {
+  return stated(
+    {
+      id: `suits-${id}`,
+      stage: 'gauge',
+      title: `Suits: ${title}`,
+      value: null,
+      unit: '',
+      decimals: 0,
+      because: misfit ? `${kind.title}: ${misfit}.` : `${kind.title} stands it.`,
+      work: {
+        formula: 'the kind’s construction against what it meets',
+        substituted: [
+          `${kind.tinned ? 'tinned' : 'plain'}, ${kind.strands} strands, ${kind.insulation}, ${kind.limitC} °C`,
+        ],
+        source: 'craft practice; the cable’s data sheet governs',
+        assumes: 'generic properties of the kind',
+      },
+    },
+    misfit ? 'watch' : 'holds',
+  );
+}
+
+function voltage(systemV: number, kind: CableKind): Finding {
+  const volts = chargingVolts(systemV);
+  return stated(
+    {
+      id: 'suits-volts',
+      stage: 'gauge',
+      title: 'Rated for the volts',
+      value: kind.ratedV,
+      unit: 'V',
+      decimals: 0,
+      because: `Rated ${digits(kind.ratedV, 0)} V; charging brings ${figure(volts, 'V', 1)}.`,
+      ...(kind.ratedV < volts && { remedy: 'Take a kind rated above the charging voltage.' }),
+      work: {
+        formula: 'U_rated ≥ U_charging',
+        substituted: [`${digits(kind.ratedV, 0)} against ${digits(volts, 1)}`],
+        source: 'typical of the kind; the print on the jacket governs',
+        assumes: 'charging at 14.6 ÷ 12 of nominal',
+      },
+    },
+    kind.ratedV >= volts ? 'holds' : 'fails',
+  );
+}

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import {
+  BarController,
+  BarElement,
+  CategoryScale,
+  Chart,
+  type ChartData,
+  type ChartOptions,
+  LinearScale,
+  type Plugin,
+} from 'chart.js';
+import { computed } from 'vue';
+import { Bar } from 'vue-chartjs';
+import type { Run } from '../../../core/job/cable.ts';
+import type { Assessment, Spender } from '../../../core/sizing/assess.ts';
+import { governingDrop } from '../../../core/sizing/governing.ts';
+import { digits, figure } from '../../../core/units/figure.ts';
+import { CHART_FONT, useChartColours } from './chartColours.ts';
+
+/** Who spends the drop: each part of the loop as a share of one bar, against what is allowed. */
+const { at, run } = defineProps<{ at: Assessment; run: Run }>();
+
+Chart.register(BarController, BarElement, LinearScale, CategoryScale);
+
+const colours = useChartColours();
+/** The load or the heaviest step, whichever comes nearer to its limit. */
+const drop = computed(() => governingDrop(at, run));
+const amps = computed(() => (drop.value.of === 'surge' ? (at.duty?.heaviestA ?? 0) : (at.currentA ?? 0)));
+const limit = computed(() => drop.value.limitPercent);
+const shares = computed(() =>
+  at.spenders.map((spender) => ({ ...spender, percent: ((amps.value * spender.ohm) / run.systemV) * 100 })),
+);
+const total = computed(() => shares.value.reduce((sum, { percent }) => sum + percent, 0));
+const colourOf = (kind: Spender['kind']) =>
+  ({
+    cable: colours.value.copper,
+    return: colours.value.crimp,
+    joints: colours.value.ink,
+    device: colours.value.ink3,
+  })[kind];
+
+const data = computed((): ChartData<'bar', number[]> => ({
+  labels: [''],
+  datasets: shares.value.map(({ label, percent, kind }) => ({
+    label,
+    data: [percent],
+    backgroundColor: colourOf(kind),
+    borderColor: colours.value.paper,
+    borderWidth: 1,
+    barThickness: 26,
+  })),
+}));
+const options = computed((): ChartOptions<'bar'> => ({
+  indexAxis: 'y',
+  responsive: true,
+  maintainAspectRatio: false,
+  animation: false,
+  scales: {
+    x: {
+      stacked: true,
+      min: 0,
+      max: Math.ceil(Math.max(limit.value, total.value) * 1.1),
+      grid: { color: colours.value.grid },
+      ticks: {
+        font: CHART_FONT,
+        color: colours.value.ink2,
+        maxTicksLimit: 5,
+        includeBounds: false,
+        callback: (value) => `${digits(Number(value), 1)} %`,
+      },
+    },
+    y: { stacked: true, display: false },
+  },
+}));
+const limitLine: Plugin<'bar'> = {
+  id: 'limit',
+  afterDatasetsDraw({ ctx, chartArea, scales }) {
+    const x = scales['x']?.getPixelForValue(limit.value);
+    if (x === undefined) return;
+    ctx.save();
+    ctx.strokeStyle = colours.value.ink;
+    ctx.lineWidth = 1.8;
+    ctx.beginPath();
+    ctx.moveTo(x, chartArea.top);
+    ctx.lineTo(x, chartArea.bottom);
+    ctx.stroke();
+    ctx.restore();
+  },
+};
+const spoken = computed(
+  () =>
+    `Drop budget: ${shares.value.map(({ label, percent }) => `${label} ${digits(percent, 2)} %`).join(', ')}; ${digits(limit.value, 1)} % is allowed`,
+);
+</script>
+
+<template>
+  <section aria-label="Drop budget">
+    <header class="flex items-baseline justify-between border-b border-line pb-1">
+      <h3 class="figure text-[17px] font-semibold">Who spends the drop</h3>
+      <p class="note">
+        {{ figure(total, '%', 2) }} of {{ figure(limit, '%', 1) }} at {{ figure(amps, 'A', 0) }}
+      </p>
+    </header>
+    <div class="mt-1 h-[66px]">
+      <Bar :data="data" :options="options" :plugins="[limitLine]" role="img" :aria-label="spoken" />
+    </div>
+    <ul class="mt-1">
+      <li v-for="(share, i) in shares" :key="i" class="figure flex items-baseline gap-2 text-[15px]">
+        <span
+          class="inline-block size-3 self-center border border-line"
+          :style="{ background: colourOf(share.kind) }"
+          aria-hidden="true"
+        />
+        <span class="min-w-0 flex-1 truncate">{{ share.label }}</span>
+        <span class="text-ink2">{{ digits(share.ohm * 1000, 3) }} mΩ</span>
+        <span class="w-14 text-right font-semibold">{{ figure(share.percent, '%', 2) }}</span>
+      </li>
+    </ul>
+  </section>
+</template>

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import {
+  Chart,
+  type ChartData,
+  type ChartOptions,
+  LinearScale,
+  LineController,
+  LineElement,
+  type Plugin,
+  PointElement,
+} from 'chart.js';
+import { computed } from 'vue';
+import { Line } from 'vue-chartjs';
+import type { Assessment } from '../../../core/sizing/assess.ts';
+import { digits, figure } from '../../../core/units/figure.ts';
+import { CHART_FONT, useChartColours } from './chartColours.ts';
+
+/** Conductor temperature over a duty, with its limit, its peak, and what it is worth in steady amps. */
+const { at, ambientC } = defineProps<{ at: Assessment; ambientC: number }>();
+
+Chart.register(LineController, LineElement, PointElement, LinearScale);
+
+const colours = useChartColours();
+const cycle = computed(() => at.duty?.cycle ?? null);
+const data = computed((): ChartData<'line', { x: number; y: number }[]> => ({
+  datasets: [
+    {
+      data: (cycle.value?.samples ?? []).map(({ seconds, conductorC }) => ({ x: seconds, y: conductorC })),
+      borderColor: colours.value.copperText,
+      borderWidth: 2,
+      pointRadius: 0,
+    },
+  ],
+}));
+const options = computed((): ChartOptions<'line'> => ({
+  responsive: true,
+  maintainAspectRatio: false,
+  animation: false,
+  parsing: false,
+  scales: {
+    x: {
+      type: 'linear',
+      min: 0,
+      max: cycle.value?.samples.at(-1)?.seconds ?? 1,
+      grid: { color: colours.value.grid },
+      ticks: {
+        font: CHART_FONT,
+        color: colours.value.ink2,
+        maxTicksLimit: 5,
+        includeBounds: false,
+        callback: (value) => `${digits(Number(value), 0)} s`,
+      },
+    },
+    y: {
+      min: Math.floor(ambientC / 10) * 10,
+      max: Math.ceil((Math.max(at.limitC, cycle.value?.peakC ?? 0) + 8) / 10) * 10,
+      grid: { color: colours.value.grid },
+      ticks: {
+        font: CHART_FONT,
+        color: colours.value.ink2,
+        maxTicksLimit: 4,
+        callback: (value) => digits(Number(value), 0),
+      },
+    },
+  },
+}));
+/** The limit as a line, and the peak as a point with its figure. */
+const marks: Plugin<'line'> = {
+  id: 'duty-marks',
+  afterDatasetsDraw({ ctx, chartArea, scales }) {
+    const { x, y } = scales;
+    const own = cycle.value;
+    if (!x || !y || !own) return;
+    ctx.save();
+    const level = y.getPixelForValue(at.limitC);
+    ctx.strokeStyle = colours.value.ink;
+    ctx.lineWidth = 1.6;
+    ctx.beginPath();
+    ctx.moveTo(chartArea.left, level);
+    ctx.lineTo(chartArea.right, level);
+    ctx.stroke();
+    const [px, py] = [x.getPixelForValue(own.peakAtS), y.getPixelForValue(own.peakC)];
+    ctx.fillStyle = colours.value.copperText;
+    ctx.beginPath();
+    ctx.arc(px, py, 4.5, 0, 2 * Math.PI);
+    ctx.fill();
+    ctx.font = '600 17px "Barlow Condensed"';
+    const isRight = px > (chartArea.left + chartArea.right) / 2;
+    ctx.textAlign = isRight ? 'right' : 'left';
+    ctx.fillText(figure(own.peakC, '°C', 1), px + (isRight ? -8 : 8), py - 5);
+    ctx.font = '400 14px "Barlow Condensed"';
+    ctx.fillStyle = colours.value.ink2;
+    ctx.textAlign = 'right';
+    ctx.fillText(`${digits(at.limitC, 0)} °C is the limit`, chartArea.right - 4, level - 5);
+    ctx.restore();
+  },
+};
+const worth = computed(() => {
+  const own = cycle.value;
+  if (!own) return '';
+  const held =
+    own.secondsToLimit === null
+      ? 'it may be held for ever'
+      : `the heaviest step may last ${figure(own.secondsToLimit, 's', 0)}`;
+  return `As hot as ${figure(own.equivalentA, 'A', 0)} held; ${held}.`;
+});
+</script>
+
+<template>
+  <section aria-label="Duty cycle">
+    <header class="flex items-baseline justify-between border-b border-line pb-1">
+      <h3 class="figure text-[17px] font-semibold">Heat over the duty</h3>
+    </header>
+    <div v-if="cycle" class="mt-1 h-[150px]">
+      <Line
+        :data="data"
+        :options="options"
+        :plugins="[marks]"
+        role="img"
+        :aria-label="`Conductor temperature over the duty, peak ${digits(cycle.peakC, 1)} °C. ${worth}`"
+      />
+    </div>
+    <p v-if="cycle" class="note mt-1">{{ worth }}</p>
+    <p v-else class="py-6" role="status">The cycle is being followed …</p>
+  </section>
+</template>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Cable, Jacket } from '../../../core/job/cable.ts';
+import { useBench } from '../../stores/bench.ts';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import SegmentedField from '../../ui/SegmentedField.vue';
+import TextField from '../../ui/TextField.vue';
+import StageSection from '../StageSection.vue';
+import { useRunEdit } from './useRunEdit.ts';
+
+/** Its tag, from where to where, and which way round it is. */
+const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
+
+const bench = useBench();
+const { edit } = useRunEdit(() => ({ jobId, cable }));
+
+const POLARITIES = [
+  { value: 'positive', title: '+', spoken: 'positive' },
+  { value: 'negative', title: '−', spoken: 'negative' },
+  { value: 'link', title: 'link', spoken: 'link between batteries' },
+] as const;
+const JACKETS: readonly { value: Jacket; title: string }[] = (
+  ['red', 'black', 'yellow', 'green'] as const
+).map((value) => ({ value, title: value }));
+const tagHint = computed(() => {
+  const others = bench.jobById(jobId)?.cables.filter(({ id }) => id !== cable.id) ?? [];
+  return others.some(({ tag }) => tag === cable.tag) ? 'Another cable has this tag.' : '';
+});
+</script>
+
+<template>
+  <StageSection title="From where to where">
+    <div class="grid grid-cols-2 gap-x-3 gap-y-1 sm:grid-cols-[96px_1fr_1fr_150px_104px]">
+      <TextField
+        label="Tag"
+        :model-value="cable.tag"
+        :longest="80"
+        :hint="tagHint"
+        required
+        @update:model-value="(tag) => edit('tag', (draft) => void (draft.tag = tag))"
+      />
+      <TextField
+        label="From, end A"
+        :model-value="cable.ends.A.at"
+        hint="isolator post, bus +, …"
+        @update:model-value="(at) => edit('from', (draft) => void (draft.ends.A.at = at))"
+      />
+      <TextField
+        label="To, end B"
+        :model-value="cable.ends.B.at"
+        hint="thruster stud, starter, …"
+        @update:model-value="(at) => edit('to', (draft) => void (draft.ends.B.at = at))"
+      />
+      <SegmentedField
+        label="Polarity"
+        :model-value="cable.polarity"
+        :choices="POLARITIES"
+        @update:model-value="(polarity) => edit('polarity', (draft) => void (draft.polarity = polarity))"
+      />
+      <ChoiceField
+        label="Jacket"
+        :model-value="cable.jacket"
+        :choices="JACKETS"
+        @update:model-value="(jacket) => edit('jacket', (draft) => void (draft.jacket = jacket))"
+      />
+    </div>
+  </StageSection>
+</template>

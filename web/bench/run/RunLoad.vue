@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Cable, Load } from '../../../core/job/cable.ts';
+import { DUTY_PRESETS } from '../../../core/sizing/dutyPresets.ts';
+import CheckField from '../../ui/CheckField.vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import QuantityField from '../../ui/QuantityField.vue';
+import SegmentedField from '../../ui/SegmentedField.vue';
+import StageSection from '../StageSection.vue';
+import DutyTable from './DutyTable.vue';
+import { useRunEdit } from './useRunEdit.ts';
+
+/** What it carries: amps or watts held, and steps on top of that. */
+const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
+
+const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
+const run = computed(() => cable.run);
+
+function setLoadKind(kind: Load['kind']): void {
+  editRun('load', (draft) => {
+    const { load, systemV } = draft;
+    if (kind === load.kind) return;
+    draft.load =
+      load.kind === 'watts'
+        ? { kind: 'amps', amps: Math.round(load.watts / systemV) }
+        : { kind: 'watts', watts: Math.round(load.amps * systemV), efficiencyPercent: 90, lowestV: systemV };
+  });
+}
+
+type Watts = Extract<Load, { kind: 'watts' }>;
+const setWatts = (change: Partial<Watts>) => editRun('load', ({ load }) => void Object.assign(load, change));
+const clearCutOut = () =>
+  editRun('cut-out', ({ load }) => void (load.kind === 'watts' && delete load.cutOutV));
+
+const PURPOSES = [
+  { value: 3, title: '3' },
+  { value: 5, title: '5' },
+  { value: 10, title: '10' },
+] as const;
+const presets = Object.entries(DUTY_PRESETS).map(([value, { title, duty }]) => ({
+  value,
+  title,
+  note:
+    duty.steps.map(({ amps, seconds }) => `${amps} A ${seconds} s`).join(', ') +
+    (duty.repeats ? ', repeating' : ''),
+}));
+function setPreset(id: string): void {
+  const preset = DUTY_PRESETS[id];
+  if (preset) editRun(`duty: ${preset.title}`, (draft) => void (draft.duty = structuredClone(preset.duty)));
+}
+function setDuty(on: boolean): void {
+  editRun('duty', (draft) => {
+    if (on) draft.duty = { steps: [{ amps: 300, seconds: 10 }], repeats: false, dropPercent: 10 };
+    else delete draft.duty;
+  });
+}
+</script>
+
+<template>
+  <StageSection title="What it carries">
+    <div class="grid grid-cols-2 gap-x-3 gap-y-1 sm:grid-cols-4">
+      <QuantityField
+        label="System"
+        kind="voltage"
+        :model-value="run.systemV"
+        :least="1"
+        :most="1000"
+        @update:model-value="setRun('systemV', 'system voltage')($event)"
+      />
+      <SegmentedField
+        label="Load said in"
+        :model-value="run.load.kind"
+        :choices="[
+          { value: 'amps', title: 'amps' },
+          { value: 'watts', title: 'watts' },
+        ]"
+        @update:model-value="setLoadKind"
+      />
+      <QuantityField
+        v-if="run.load.kind === 'amps'"
+        label="Continuous"
+        kind="current"
+        :model-value="run.load.amps"
+        :least="0"
+        :most="5000"
+        @update:model-value="(amps) => editRun('load', (draft) => void (draft.load = { kind: 'amps', amps }))"
+      />
+      <QuantityField
+        v-else
+        label="Power given out"
+        kind="power"
+        :model-value="run.load.watts"
+        :least="0"
+        :most="1000000"
+        :decimals="0"
+        @update:model-value="(watts) => setWatts({ watts })"
+      />
+      <QuantityField
+        label="Allowed drop"
+        kind="percent"
+        :model-value="run.dropPercent"
+        :least="0.5"
+        :most="50"
+        hint="3 critical, 10 the rest"
+        @update:model-value="setRun('dropPercent', 'allowed drop')($event)"
+      />
+      <template v-if="run.load.kind === 'watts'">
+        <QuantityField
+          label="Efficiency"
+          kind="percent"
+          :model-value="run.load.efficiencyPercent"
+          :least="10"
+          :most="100"
+          @update:model-value="(efficiencyPercent) => setWatts({ efficiencyPercent })"
+        />
+        <QuantityField
+          label="Lowest battery"
+          kind="voltage"
+          :model-value="run.load.lowestV"
+          :least="1"
+          :most="1000"
+          hint="amps rise as it falls"
+          @update:model-value="(lowestV) => setWatts({ lowestV })"
+        />
+        <QuantityField
+          label="Load cuts out at"
+          kind="voltage"
+          :model-value="run.load.cutOutV ?? null"
+          :least="1"
+          :most="1000"
+          optional
+          hint="at its own terminals"
+          @update:model-value="(cutOutV) => setWatts({ cutOutV })"
+          @clear="clearCutOut"
+        />
+      </template>
+      <QuantityField
+        label="Hours a year"
+        kind="number"
+        :model-value="run.hoursPerYear"
+        :least="0"
+        :most="8784"
+        :decimals="0"
+        hint="for the cost of the drop"
+        @update:model-value="setRun('hoursPerYear', 'hours a year')($event)"
+      />
+      <SegmentedField
+        label="Drop by purpose, %"
+        :model-value="run.dropPercent"
+        :choices="PURPOSES"
+        @update:model-value="setRun('dropPercent', 'allowed drop')($event)"
+      />
+    </div>
+    <div class="mt-1 flex flex-wrap items-end justify-between gap-3">
+      <CheckField
+        label="A surge or duty cycle on top"
+        :model-value="run.duty !== undefined"
+        class="py-2"
+        @update:model-value="setDuty"
+      />
+      <ChoiceField
+        v-if="run.duty"
+        label="Start from"
+        :model-value="undefined"
+        :choices="presets"
+        empty="a usual duty"
+        class="w-56"
+        @update:model-value="setPreset"
+      />
+    </div>
+    <DutyTable
+      v-if="run.duty"
+      :duty="run.duty"
+      @change="(what, recipe) => editRun(what, ({ duty }) => duty && recipe(duty))"
+    />
+  </StageSection>
+</template>

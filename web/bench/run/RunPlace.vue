@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { type Cable, MEETS, type Meets } from '../../../core/job/cable.ts';
+import { PLACINGS, type Placing } from '../../../core/sizing/placing.ts';
+import { useBench } from '../../stores/bench.ts';
+import CheckField from '../../ui/CheckField.vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import QuantityField from '../../ui/QuantityField.vue';
+import StageSection from '../StageSection.vue';
+import { useRunEdit } from './useRunEdit.ts';
+
+/** The surroundings: air, how it lies, and what it meets on its way. */
+const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
+
+const bench = useBench();
+const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
+const run = computed(() => cable.run);
+
+const placings = (Object.entries(PLACINGS) as [Placing, { title: string; factor: number }][]).map(
+  ([value, { title, factor }]) => ({
+    value,
+    title,
+    note: value === 'bundle' ? 'by how many are loaded' : `keeps ${Math.round(factor * 100)} % of the amps`,
+  }),
+);
+const meets = Object.entries(MEETS) as [Meets, string][];
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+const setMeets = (one: Meets, on: boolean) =>
+  editRun(MEETS[one], (draft) => {
+    draft.meets = on ? [...draft.meets, one] : draft.meets.filter((other) => other !== one);
+  });
+</script>
+
+<template>
+  <StageSection title="Surroundings">
+    <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+      <QuantityField
+        label="Air, at its hottest"
+        kind="temperature"
+        :model-value="run.ambientC"
+        :least="-40"
+        :most="150"
+        :decimals="0"
+        @update:model-value="setRun('ambientC', 'air temperature')($event)"
+      />
+      <ChoiceField
+        label="It lies"
+        :model-value="run.placing"
+        :choices="placings"
+        @update:model-value="setRun('placing', 'placing')($event)"
+      />
+      <QuantityField
+        v-if="run.placing === 'bundle'"
+        label="Loaded in the bundle"
+        kind="number"
+        :model-value="run.bundled"
+        :least="1"
+        :most="200"
+        :decimals="0"
+        @update:model-value="(count) => setRun('bundled', 'bundle')(Math.round(count))"
+      />
+      <QuantityField
+        label="Bolted to what stands"
+        kind="temperature"
+        :model-value="run.terminationC ?? null"
+        :least="60"
+        :most="200"
+        :decimals="0"
+        optional
+        :hint="`empty: house practice, ${bench.shop.practice.terminationC} °C`"
+        @update:model-value="setRun('terminationC', 'termination')($event)"
+        @clear="editRun('termination', (draft) => void delete draft.terminationC)"
+      />
+    </div>
+    <div class="mt-3 flex flex-wrap gap-x-6 gap-y-4">
+      <CheckField
+        label="In an engine space"
+        :model-value="run.engineSpace"
+        @update:model-value="setRun('engineSpace', 'engine space')($event)"
+      />
+      <CheckField
+        label="In the sun"
+        :model-value="run.sun"
+        @update:model-value="setRun('sun', 'sun')($event)"
+      />
+      <CheckField
+        v-for="[one, title] in meets"
+        :key="one"
+        :label="capital(title)"
+        :model-value="run.meets.includes(one)"
+        @update:model-value="(on) => setMeets(one, on)"
+      />
+    </div>
+  </StageSection>
+</template>

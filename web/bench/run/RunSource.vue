@@ -1,0 +1,252 @@
+<script setup lang="ts">
+import { Plus, Trash2 } from '@lucide/vue';
+import { computed } from 'vue';
+import { type FuseKind, FUSE_PLACES, type FusePlace, FUSES } from '../../../core/catalogue/tables/fuses.ts';
+import { type Chemistry, SHORT_AMPS_PER_AH } from '../../../core/catalogue/tables/sources.ts';
+import { type Cable, END_NAMES, type Fuse, type Run } from '../../../core/job/cable.ts';
+import { ratingFor } from '../../../core/sizing/fuse.ts';
+import CheckField from '../../ui/CheckField.vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import QuantityField from '../../ui/QuantityField.vue';
+import SegmentedField from '../../ui/SegmentedField.vue';
+import TextField from '../../ui/TextField.vue';
+import StageSection from '../StageSection.vue';
+import { usePrefs } from '../../stores/prefs.ts';
+import { parseCurve, writtenCurve } from './curveText.ts';
+import { useRunEdit } from './useRunEdit.ts';
+
+/** The source behind it, and the fuse that guards it. */
+const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
+
+const { prefs } = usePrefs();
+const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
+const run = computed(() => cable.run);
+const source = computed(() => run.value.source);
+
+const SOURCES = [
+  { value: 'unknown', title: 'not said' },
+  { value: 'typed', title: 'its resistance' },
+  { value: 'cells', title: 'cells', note: 'mΩ of one, in series, strings' },
+  { value: 'battery', title: 'ampere-hours', note: 'an estimate, low confidence' },
+  { value: 'cranking', title: 'cranking amps', note: 'an estimate, low confidence' },
+] as const;
+const CHEMISTRIES = (Object.keys(SHORT_AMPS_PER_AH) as Chemistry[]).map((value) => ({
+  value,
+  title: value === 'agm' || value === 'lfp' ? value.toUpperCase() : value,
+}));
+function setSource(kind: Run['source']['kind']): void {
+  const options: Readonly<Record<Run['source']['kind'], Run['source']>> = {
+    unknown: { kind: 'unknown' },
+    typed: { kind: 'typed', milliohm: 4 },
+    cells: { kind: 'cells', cellMilliohm: 0.3, inSeries: 8, strings: 1 },
+    battery: { kind: 'battery', chemistry: 'agm', ampHours: 200 },
+    cranking: { kind: 'cranking', crankingA: 800 },
+  };
+  setRun('source', 'source')(options[kind]);
+}
+const change = (part: Partial<Run['source']>) =>
+  editRun('source', (draft) => void Object.assign(draft.source, part));
+
+const FUSE_KINDS = (Object.entries(FUSES) as [FuseKind, { title: string; curve: readonly unknown[] }][]).map(
+  ([value, { title, curve }]) => ({
+    value,
+    title,
+    note: curve.length > 0 ? 'curve known' : 'curve from its sheet',
+  }),
+);
+const PLACES = (Object.entries(FUSE_PLACES) as [FusePlace, { title: string; mostMm: number }][]).map(
+  ([value, { title, mostMm }]) => ({ value, title, note: `within ${mostMm} mm` }),
+);
+const ENDS = END_NAMES.map((value) => ({ value, title: value }));
+function addFuse(): void {
+  editRun('fuse', (draft) => {
+    const taken = draft.fuses.map(({ end }) => end);
+    const amps = draft.load.kind === 'amps' ? draft.load.amps : draft.load.watts / draft.systemV;
+    const heaviest = Math.max(0, ...(draft.duty?.steps.map((step) => step.amps) ?? []));
+    draft.fuses.push({
+      end: taken.includes('A') ? 'B' : 'A',
+      kind: 'class-t',
+      ratingA: ratingFor(amps, heaviest) ?? 600,
+      place: 'near',
+      distanceMm: 150,
+    });
+  });
+}
+const removeFuse = (i: number) => editRun('fuse', ({ fuses }) => void fuses.splice(i, 1));
+const setFuse = (i: number, part: Partial<Fuse>) =>
+  editRun('fuse', ({ fuses }) => void Object.assign(fuses[i] ?? {}, part));
+function setCurve(i: number, text: string): void {
+  const curve = parseCurve(text);
+  if (curve.ok) setFuse(i, { curve: [...curve.points] });
+}
+const waive = (i: number, why: string) =>
+  editRun('waiver', ({ fuses }) => {
+    const fuse = fuses[i];
+    if (!fuse) return;
+    if (why === '') delete fuse.waiver;
+    else fuse.waiver = { at: new Date().toISOString(), by: prefs.person || 'not named', why };
+  });
+</script>
+
+<template>
+  <StageSection title="Source and fuse">
+    <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+      <ChoiceField
+        label="The source is known by"
+        :model-value="source.kind"
+        :choices="SOURCES"
+        @update:model-value="setSource"
+      />
+      <QuantityField
+        v-if="source.kind === 'typed'"
+        label="Source resistance"
+        kind="milliohm"
+        :model-value="source.milliohm"
+        :least="0.01"
+        :most="1000"
+        :decimals="3"
+        @update:model-value="(milliohm) => change({ milliohm })"
+      />
+      <template v-else-if="source.kind === 'cells'">
+        <QuantityField
+          label="One cell"
+          kind="milliohm"
+          :model-value="source.cellMilliohm"
+          :least="0.01"
+          :most="100"
+          :decimals="3"
+          @update:model-value="(cellMilliohm) => change({ cellMilliohm })"
+        />
+        <QuantityField
+          label="In series"
+          kind="number"
+          :model-value="source.inSeries"
+          :least="1"
+          :most="400"
+          :decimals="0"
+          @update:model-value="(count) => change({ inSeries: Math.round(count) })"
+        />
+        <QuantityField
+          label="Strings"
+          kind="number"
+          :model-value="source.strings"
+          :least="1"
+          :most="40"
+          :decimals="0"
+          @update:model-value="(count) => change({ strings: Math.round(count) })"
+        />
+      </template>
+      <template v-else-if="source.kind === 'battery'">
+        <ChoiceField
+          label="Kind of battery"
+          :model-value="source.chemistry"
+          :choices="CHEMISTRIES"
+          @update:model-value="(chemistry) => change({ chemistry })"
+        />
+        <QuantityField
+          label="Ampere-hours"
+          kind="number"
+          :model-value="source.ampHours"
+          :least="1"
+          :most="100000"
+          :decimals="0"
+          @update:model-value="(ampHours) => change({ ampHours })"
+        />
+      </template>
+      <QuantityField
+        v-else-if="source.kind === 'cranking'"
+        label="Cold-cranking amps"
+        kind="current"
+        :model-value="source.crankingA"
+        :least="50"
+        :most="5000"
+        :decimals="0"
+        @update:model-value="(crankingA) => change({ crankingA })"
+      />
+    </div>
+    <div class="mt-3 mb-2 flex flex-wrap gap-x-6 gap-y-4">
+      <CheckField
+        label="Both ends can feed a fault"
+        :model-value="run.bothEndsLive"
+        @update:model-value="setRun('bothEndsLive', 'both ends live')($event)"
+      />
+      <CheckField
+        label="A starter circuit, customarily without a fuse"
+        :model-value="run.starter"
+        @update:model-value="setRun('starter', 'starter circuit')($event)"
+      />
+    </div>
+    <ul class="space-y-3" aria-label="Fuses">
+      <li
+        v-for="(fuse, i) in run.fuses"
+        :key="i"
+        class="grid grid-cols-2 items-start gap-x-3 gap-y-1 border-t border-hairline pt-2 sm:grid-cols-4"
+      >
+        <SegmentedField
+          :label="`Fuse ${i + 1} at end`"
+          :model-value="fuse.end"
+          :choices="ENDS"
+          @update:model-value="(end) => setFuse(i, { end })"
+        />
+        <ChoiceField
+          :label="`Fuse ${i + 1} kind`"
+          :model-value="fuse.kind"
+          :choices="FUSE_KINDS"
+          @update:model-value="(kind) => setFuse(i, { kind })"
+        />
+        <QuantityField
+          :label="`Fuse ${i + 1} rating`"
+          kind="current"
+          :model-value="fuse.ratingA"
+          :least="1"
+          :most="2000"
+          :decimals="0"
+          @update:model-value="(ratingA) => setFuse(i, { ratingA })"
+        />
+        <div class="flex items-start gap-2">
+          <QuantityField
+            :label="`Fuse ${i + 1}, from source`"
+            kind="length"
+            :model-value="fuse.distanceMm"
+            :least="0"
+            :most="20000"
+            :decimals="0"
+            class="flex-1"
+            @update:model-value="(distanceMm) => setFuse(i, { distanceMm })"
+          />
+          <button
+            type="button"
+            class="mt-[21px] flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
+            @click="removeFuse(i)"
+          >
+            <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">Remove fuse {{ i + 1 }}</span>
+          </button>
+        </div>
+        <ChoiceField
+          :label="`Before fuse ${i + 1}`"
+          :model-value="fuse.place"
+          :choices="PLACES"
+          @update:model-value="(place) => setFuse(i, { place })"
+        />
+        <TextField
+          :label="`Curve of fuse ${i + 1}`"
+          :model-value="writtenCurve(fuse.curve ?? [])"
+          :longest="200"
+          :check="(text) => (text === '' ? '' : parseCurve(text).sentence)"
+          hint="× rating, seconds: 1.5 200, 3 4"
+          @update:model-value="(text) => setCurve(i, text)"
+        />
+        <TextField
+          :label="`Waiver of fuse ${i + 1}`"
+          :model-value="fuse.waiver?.why ?? ''"
+          :longest="80"
+          :hint="fuse.waiver ? `by ${fuse.waiver.by}` : 'why a short-only fuse may stand'"
+          @update:model-value="(why) => waive(i, why)"
+        />
+      </li>
+    </ul>
+    <button v-if="run.fuses.length < 2" type="button" class="button mt-3" @click="addFuse">
+      <Plus :size="18" aria-hidden="true" />Add a fuse
+    </button>
+  </StageSection>
+</template>

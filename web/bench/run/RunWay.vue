@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { Plus, Trash2 } from '@lucide/vue';
+import { computed } from 'vue';
+import { type DeviceKind, DEVICES } from '../../../core/catalogue/tables/sources.ts';
+import type { Cable, Run } from '../../../core/job/cable.ts';
+import { deviceMilliohm } from '../../../core/sizing/devices.ts';
+import { figure } from '../../../core/units/figure.ts';
+import { useBench } from '../../stores/bench.ts';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import QuantityField from '../../ui/QuantityField.vue';
+import TextField from '../../ui/TextField.vue';
+import StageSection from '../StageSection.vue';
+import { useRunEdit } from './useRunEdit.ts';
+
+/** How far it runs, how the current comes back, and what stands in its way. */
+const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
+
+const bench = useBench();
+const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
+const run = computed(() => cable.run);
+
+const RETURNS = [
+  { value: 'cable', title: 'a cable of its own', note: 'of the same size' },
+  { value: 'circuit', title: 'the rest of its circuit', note: 'one drop budget for all its cables' },
+  { value: 'chassis', title: 'chassis or block' },
+  { value: 'none', title: 'not counted', note: 'a link between batteries' },
+] as const;
+/** Circuits of the job, to join one that is there. */
+const circuits = computed(() => {
+  const names = bench
+    .jobById(jobId)
+    ?.cables.flatMap(({ run: { return: back } }) => (back.kind === 'circuit' ? [back.name] : []));
+  return [...new Set(names)];
+});
+const mates = computed(
+  () =>
+    bench
+      .jobById(jobId)
+      ?.cables.filter(
+        ({ id, run: { return: back } }) =>
+          id !== cable.id &&
+          back.kind === 'circuit' &&
+          run.value.return.kind === 'circuit' &&
+          back.name === run.value.return.name,
+      )
+      .map(({ tag }) => tag) ?? [],
+);
+
+function setReturn(kind: Run['return']['kind']): void {
+  editRun('return path', (draft) => {
+    const options: Readonly<Record<Run['return']['kind'], Run['return']>> = {
+      cable: { kind: 'cable', lengthMm: draft.lengthMm },
+      chassis: { kind: 'chassis', milliohm: 0.5 },
+      circuit: { kind: 'circuit', name: circuits.value[0] ?? 'Circuit 1' },
+      none: { kind: 'none' },
+    };
+    draft.return = options[kind];
+  });
+}
+
+const kinds = (Object.entries(DEVICES) as [DeviceKind, { title: string }][]).map(([value, { title }]) => ({
+  value,
+  title,
+}));
+const addDevice = () => editRun('device', ({ devices }) => void devices.push({ kind: 'fuse', ratingA: 300 }));
+const removeDevice = (i: number) => editRun('device', ({ devices }) => void devices.splice(i, 1));
+const setDevice = (i: number, change: Partial<Run['devices'][number]>) =>
+  editRun('device', ({ devices }) => void Object.assign(devices[i] ?? {}, change));
+const clearDevice = (i: number, key: 'ratingA' | 'milliohm') =>
+  editRun('device', ({ devices }) => void delete devices[i]?.[key]);
+function deviceHint(i: number): string {
+  const device = run.value.devices[i];
+  if (!device) return '';
+  const milliohm = deviceMilliohm(device);
+  return milliohm === null ? 'give its rating or its mΩ' : `typical ${figure(milliohm, 'mΩ', 3)}`;
+}
+</script>
+
+<template>
+  <StageSection title="How far, and back">
+    <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+      <QuantityField
+        label="Stud to stud, as it lies"
+        kind="length"
+        :model-value="run.lengthMm"
+        :least="50"
+        :most="1000000"
+        hint="12 ft 6, 3.8 m, 2*350+40"
+        @update:model-value="setRun('lengthMm', 'length')($event)"
+      />
+      <QuantityField
+        label="Service loop"
+        kind="length"
+        :model-value="run.loopMm"
+        :least="0"
+        :most="10000"
+        hint="slack for the next remake"
+        @update:model-value="setRun('loopMm', 'service loop')($event)"
+      />
+      <ChoiceField
+        label="Comes back by"
+        :model-value="run.return.kind"
+        :choices="RETURNS"
+        @update:model-value="setReturn"
+      />
+      <QuantityField
+        v-if="run.return.kind === 'cable'"
+        label="Return length"
+        kind="length"
+        :model-value="run.return.lengthMm"
+        :least="10"
+        :most="1000000"
+        hint="same size as this one"
+        @update:model-value="(lengthMm) => setRun('return', 'return length')({ kind: 'cable', lengthMm })"
+      />
+      <QuantityField
+        v-else-if="run.return.kind === 'chassis'"
+        label="Chassis and straps"
+        kind="milliohm"
+        :model-value="run.return.milliohm"
+        :least="0"
+        :most="1000"
+        :decimals="3"
+        @update:model-value="(milliohm) => setRun('return', 'chassis')({ kind: 'chassis', milliohm })"
+      />
+      <TextField
+        v-else-if="run.return.kind === 'circuit'"
+        label="Circuit"
+        :model-value="run.return.name"
+        :longest="80"
+        required
+        :hint="mates.length > 0 ? `with ${mates.join(', ')}` : 'no other cable is in it yet'"
+        @update:model-value="(name) => setRun('return', 'circuit')({ kind: 'circuit', name })"
+      />
+    </div>
+    <ul v-if="run.devices.length > 0" class="mt-2 space-y-1" aria-label="Devices on the loop">
+      <li
+        v-for="(device, i) in run.devices"
+        :key="i"
+        class="grid grid-cols-[1fr_1fr_1fr_44px] items-start gap-3"
+      >
+        <ChoiceField
+          :label="`Device ${i + 1}`"
+          :model-value="device.kind"
+          :choices="kinds"
+          @update:model-value="(kind) => setDevice(i, { kind })"
+        />
+        <QuantityField
+          :label="`Rating of device ${i + 1}`"
+          kind="current"
+          :model-value="device.ratingA ?? null"
+          :least="1"
+          :most="5000"
+          :decimals="0"
+          optional
+          @update:model-value="(ratingA) => setDevice(i, { ratingA })"
+          @clear="clearDevice(i, 'ratingA')"
+        />
+        <QuantityField
+          :label="`Its resistance`"
+          kind="milliohm"
+          :model-value="device.milliohm ?? null"
+          :least="0"
+          :most="1000"
+          :decimals="3"
+          optional
+          :hint="deviceHint(i)"
+          @update:model-value="(milliohm) => setDevice(i, { milliohm })"
+          @clear="clearDevice(i, 'milliohm')"
+        />
+        <button
+          type="button"
+          class="mt-[21px] flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
+          @click="removeDevice(i)"
+        >
+          <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">Remove device {{ i + 1 }}</span>
+        </button>
+      </li>
+    </ul>
+    <button type="button" class="button mt-2" @click="addDevice">
+      <Plus :size="18" aria-hidden="true" />Add a fuse, switch or shunt
+    </button>
+  </StageSection>
+</template>
