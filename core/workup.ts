@@ -103,7 +103,7 @@ export function workUpCable(
   const subject = { cable, size, copperMm2, tinned: kind.tinned, ends, lengths, practice };
   const findings = [
     ...runFindings(cable.run, choice.taken.at),
-    ...choice.taken.findings,
+    ...choice.findings,
     ...endFindings(ends.A, conductor),
     ...endFindings(ends.B, conductor),
     ...cutFindings(cable.run, ends.A, ends.B),

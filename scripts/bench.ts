@@ -3,61 +3,74 @@ import { genericShop } from '../core/catalogue/genericShop.ts';
 import type { Cable } from '../core/job/cable.ts';
 import { newCable } from '../core/job/newCable.ts';
 import { surroundingsOf, thermalCable } from '../core/sizing/assess.ts';
+import { chooseSize } from '../core/sizing/choose.ts';
+import { dutyCycle } from '../core/sizing/dutyCycle.ts';
 import { steadyTemperature } from '../core/sizing/heatBalance.ts';
-import { workUp } from '../core/workup.ts';
+import { workUpCable } from '../core/workup.ts';
 
 const shop = genericShop();
+const { practice } = shop;
+const [kind] = shop.cableKinds;
+const size = kind?.sizes.at(-3);
+if (!kind || !size) throw new Error('the generic shop has no cable');
 
 /** Cables that differ in load and length, so that none repeats another. */
 function cables(count: number): Cable[] {
   return Array.from({ length: count }, (_, i) => {
     const cable = newCable(`c${i}`, `C-${i}`, shop);
-    return {
-      ...cable,
-      run: {
-        ...cable.run,
-        load: { kind: 'amps', amps: 20 + ((i * 37) % 230) },
-        lengthMm: 600 + ((i * 113) % 5000),
-      },
-    };
+    const load = { kind: 'amps' as const, amps: 20 + ((i * 37) % 230) };
+    return { ...cable, run: { ...cable.run, load, lengthMm: 600 + ((i * 113) % 5000) } };
   });
 }
 
-function milliseconds(work: () => void): number {
-  const start = performance.now();
+const ampsOf = ({ run }: Cable) => (run.load.kind === 'amps' ? run.load.amps : 0);
+
+/** Milliseconds of a piece of work: the median of several runs after one to warm up. */
+function timed(work: () => void, runs = 5): number {
   work();
-  return performance.now() - start;
+  const times = Array.from({ length: runs }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  });
+  return times.sort((a, b) => a - b)[Math.floor(runs / 2)] ?? 0;
 }
 
-const median = (numbers: number[]) => [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)] ?? 0;
-const timed = (work: () => void) => median(Array.from({ length: 5 }, () => milliseconds(work)));
+const sizing = (list: readonly Cable[]) => () => list.forEach((cable) => chooseSize(cable, kind, practice));
+/** The heat balance alone, once for each size of each cable: the least that any sizing has to do. */
+const roots = (list: readonly Cable[]) => () =>
+  list.forEach((cable) => {
+    const around = surroundingsOf(cable.run);
+    kind.sizes.forEach((own) => steadyTemperature(thermalCable(kind, own), around, ampsOf(cable)));
+  });
 
-const job = (count: number) => ({ id: 'bench', title: 'bench', subtitle: '', cables: cables(count) });
-const [kind] = shop.cableKinds;
-if (!kind) throw new Error('the generic shop has no cable');
+const counts = [50, 500, 5000];
+const [smallest = 1, ...larger] = counts.map(
+  (count) => timed(sizing(cables(count)), count > 1000 ? 3 : 5) / count,
+);
+const some = cables(500);
+const rootsEach = timed(roots(some)) / some.length;
+console.log(`sizing, all sizes and schools: ${smallest.toFixed(3)} ms a cable in a job of ${counts[0]}`);
+larger.forEach((each, i) =>
+  console.log(`  in a job of ${counts[i + 1]}: ${(each / smallest).toFixed(2)} × that a cable`),
+);
+console.log(`  against the heat-balance roots alone: ${((larger[0] ?? 0) / rootsEach).toFixed(1)} ×`);
 
-/** The heat balance alone, once for each size of each cable: the least any sizing has to do. */
-function rootsOnly(list: readonly Cable[]): void {
-  for (const { run } of list) {
-    const amps = run.load.kind === 'amps' ? run.load.amps : 0;
-    for (const size of kind?.sizes ?? []) {
-      if (kind) steadyTemperature(thermalCable(kind, size), surroundingsOf(run), amps);
-    }
-  }
-}
+const few = cables(100);
+const whole = timed(() => few.forEach((cable) => workUpCable(cable, shop))) / few.length;
+console.log(
+  `whole work-up of a cable, ends, steps and proof too: ${(whole / (larger[0] ?? 1)).toFixed(1)} × its sizing`,
+);
 
-workUp(job(20), shop);
-const counts = [20, 100, 200];
-const each = counts.map((count) => {
-  const subject = job(count);
-  return timed(() => workUp(subject, shop)) / count;
+/** A duty of many steps, settled: what the worker does for one size. */
+const duty = (steps: number) => ({
+  steps: Array.from({ length: steps }, (_, i) => ({ amps: 40 + ((i * 53) % 220), seconds: 20 })),
+  repeats: true,
+  dropPercent: 10,
 });
-const roots = timed(() => rootsOnly(cables(100))) / 100;
-const [first = 1] = each;
-counts.forEach((count, i) => {
-  const own = each[i] ?? 0;
-  console.log(
-    `${count} cables: ${own.toFixed(2)} ms a cable, ${(own / first).toFixed(2)} × that of ${counts[0]}`,
-  );
-});
-console.log(`whole work-up against the heat-balance roots alone: ${((each[1] ?? 0) / roots).toFixed(1)} ×`);
+const around = { ambientC: 30, sunWPerM2: 0 };
+const start = { conductorC: 30, currentA: 0 };
+const settle = (steps: number) =>
+  timed(() => dutyCycle(thermalCable(kind, size), around, duty(steps), start, 90, 1));
+const [ten, hundred] = [settle(10), settle(100)];
+console.log(`a duty of 100 steps against one of 10: ${(hundred / ten).toFixed(1)} ×`);

@@ -31,8 +31,7 @@ export const CIRCULAR_MIL_MM2 = (Math.PI / 4) * 0.0254 ** 2;
  * @example awgDiameterMm('2') // 6.544
  */
 export function awgDiameterMm(name: GaugeName): number {
-  const aught = /^(\d)\/0$/.exec(name);
-  const n = aught ? 1 - Number(aught[1]) : Number(name);
+  const n = name.endsWith('/0') ? 1 - Number(name[0]) : Number(name);
   return 0.127 * 92 ** ((36 - n) / 39);
 }
 
@@ -88,14 +87,18 @@ export function nearestIn(
   return { size: nearest, errorPercent: copperDifferencePercent(size, nearest) };
 }
 
+/** Whether a copper area does not exceed another: a metric name is nominal, so equal areas count as equal in spite of rounding. */
+export function isNotAbove(copperMm2: number, limitMm2: number): boolean {
+  return copperMm2 <= limitMm2 * (1 + 1e-9);
+}
+
 /** The largest of `names` whose copper, told by `areaOf`, does not exceed `limitMm2`; none when all are larger. */
 export function largestNotAbove<Name>(
   names: readonly Name[],
   areaOf: (name: Name) => number,
   limitMm2: number,
 ): Name | undefined {
-  // A metric name is nominal, so equal areas must count as equal in spite of rounding.
-  const fitting = names.filter((name) => areaOf(name) <= limitMm2 * (1 + 1e-9));
+  const fitting = names.filter((name) => isNotAbove(areaOf(name), limitMm2));
   return fitting.reduce<Name | undefined>(
     (best, next) => (best === undefined || areaOf(next) > areaOf(best) ? next : best),
     undefined,

@@ -2,7 +2,7 @@ import { JACKET_CONDUCTIVITY } from '../catalogue/cableKinds.ts';
 import { LUG_FAMILIES } from '../catalogue/tables/lugFamilies.ts';
 import { bundleDiameterMm, cableMassPerMetre } from '../conductor/geometry.ts';
 import { resistancePerMetre, resistancePerMetre20 } from '../conductor/resistance.ts';
-import { areaMm2, CIRCULAR_MIL_MM2, type ConductorSize, largestNotAbove } from '../conductor/size.ts';
+import { areaMm2, CIRCULAR_MIL_MM2, type ConductorSize, isNotAbove } from '../conductor/size.ts';
 import type { Duty, Fuse, Run } from '../job/cable.ts';
 import type { CableKind, CableSize } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
@@ -90,7 +90,8 @@ export interface DutyAssessment {
   readonly heaviestA: number;
   /** Null where the cycle never settles. */
   readonly cycle: DutyCycle | null;
-  readonly ohm: number;
+  /** With the copper at the peak. */
+  readonly spenders: readonly Spender[];
   readonly dropPercent: number;
 }
 
@@ -104,8 +105,8 @@ export type FollowDuty = (
   placing: number,
 ) => DutyCycle | null;
 
-/** The printed charts come for two drops; the careful one is the rule meant here. */
-export const QUICK_RULE_PERCENT = 3;
+/** The printed charts come for two drops: the careful one for what is held, the other for a surge. */
+export const QUICK_RULE_PERCENT = { held: 3, surge: 10 } as const;
 
 /** One metre of a cable size as the heat balance sees it. */
 export function thermalCable(kind: CableKind, { size, outerMm }: CableSize): ThermalCable {
@@ -134,10 +135,15 @@ export function limitOf(run: Run, kind: CableKind, practice: HousePractice): num
  * @example typicalBarrelMm(70) // 28
  */
 export function typicalBarrelMm(copperMm2: number): number {
-  const { sizes } = LUG_FAMILIES['compression-metric'];
-  const row = largestNotAbove(Object.keys(sizes), Number, copperMm2) ?? '10';
-  return sizes[row]?.barrelMm ?? 10;
+  return (
+    BARRELS.findLast((barrel) => isNotAbove(barrel.copperMm2, copperMm2))?.barrelMm ?? SHORTEST_BARREL_MM
+  );
 }
+
+const SHORTEST_BARREL_MM = 10;
+const BARRELS = Object.entries(LUG_FAMILIES['compression-metric'].sizes)
+  .map(([name, { barrelMm }]) => ({ copperMm2: Number(name), barrelMm }))
+  .sort((a, b) => a.copperMm2 - b.copperMm2);
 
 /** Times its diameter that a cable which flexes in use must not be bent tighter than, fine strands less. */
 const FLEXING_BEND = 10;
@@ -242,7 +248,9 @@ export function assess(
   const lengthM = (run.lengthMm + run.loopMm) / 1000;
   const backMm =
     run.return.kind === 'cable' ? run.return.lengthMm : mates.reduce((sum, mate) => sum + mate.lengthMm, 0);
-  const quickDropV = (QUICK_RULE_PERCENT / 100) * run.systemV;
+  const heaviestA = Math.max(0, ...(run.duty?.steps.map(({ amps }) => amps) ?? []));
+  const quick = (amps: number, percent: number) =>
+    quickRuleCircularMils(amps, lengthM + backMm / 1000, (percent / 100) * run.systemV) * CIRCULAR_MIL_MM2;
   const wattsLost = (currentA ?? 0) * dropV;
   const bendTimes = run.meets.includes('flexing') && kind.strands !== 'extra fine' ? FLEXING_BEND : kind.bend;
   const partial = { size, copperMm2, outerMm, limitC, placing, parallel, site, currentA, settledC };
@@ -255,7 +263,10 @@ export function assess(
     dropPercent: (dropV / run.systemV) * 100,
     wattsLost,
     duty: dutyOf(context, kind, cableSize, partial, followDuty),
-    quickMm2: quickRuleCircularMils(currentA ?? 0, lengthM + backMm / 1000, quickDropV) * CIRCULAR_MIL_MM2,
+    quickMm2: Math.max(
+      quick(currentA ?? 0, QUICK_RULE_PERCENT.held),
+      quick(heaviestA, QUICK_RULE_PERCENT.surge),
+    ),
     inch: ampacityInch(site),
     metric: ampacityMetric(site),
     heatA: ampacityByHeatBalance(thermalCable(kind, cableSize), surroundingsOf(run), limitC),
@@ -286,6 +297,7 @@ function dutyOf(
     share,
   );
   const heaviestA = Math.max(...run.duty.steps.map(({ amps }) => amps));
-  const ohm = totalOhm(spendersAt(context, kind, cableSize.size, cycle?.peakC ?? at.limitC));
-  return { heaviestA, cycle, ohm, dropPercent: ((heaviestA * ohm) / run.systemV) * 100 };
+  const spenders = spendersAt(context, kind, cableSize.size, cycle?.peakC ?? at.limitC);
+  const dropV = voltageDrop(heaviestA, totalOhm(spenders));
+  return { heaviestA, cycle, spenders, dropPercent: (dropV / run.systemV) * 100 };
 }

@@ -33,7 +33,7 @@ const THRUSTER: Partial<Run> = {
 const idsThatFail = (run: Partial<Run>, size: string) =>
   choose(run)
     .candidates.find(({ at }) => at.size.name === size)
-    ?.findings.filter(({ state }) => state === 'fails')
+    ?.limits.filter(({ state }) => state === 'fails')
     .map(({ id }) => id);
 
 describe('a thruster far forward', () => {
@@ -60,7 +60,7 @@ describe('a thruster far forward', () => {
     const schools = { quick: false, inch: false, metric: true, heat: true };
     const { candidates, schools: answers } = choose({ ...THRUSTER, dropPercent: 10 }, {}, { schools });
     const fifty = candidates.find(({ at }) => at.size.name === '50');
-    expect(fifty?.findings.some(({ id }) => id === 'amps-inch')).toBe(false);
+    expect(fifty?.limits.some(({ id }) => id === 'amps-inch')).toBe(false);
     expect(answers.find(({ school }) => school === 'inch')).toMatchObject({ switchedOn: false });
   });
   test('the printed rule, switched on, binds with its own area', () => {
@@ -85,8 +85,8 @@ describe('a run no size can serve', () => {
     });
     const [thin] = candidates;
     expect(thin?.at.currentA).toBeNull();
-    expect(thin?.findings[0]).toMatchObject({ state: 'fails', value: null });
-    expect(thin?.findings[0]?.because).toMatch(/No current through 10 mm² delivers this/);
+    expect(thin?.limits[0]).toMatchObject({ state: 'fails', value: null });
+    expect(thin?.limits[0]?.because).toMatch(/No current through 10 mm² delivers this/);
   });
   test('air as hot as the termination leaves no amps', () =>
     expect(choose({ load: { kind: 'amps', amps: 20 }, ambientC: 92 }).smallest).toBeNull());
@@ -118,7 +118,7 @@ describe('a surge on top', () => {
     return: { kind: 'chassis', milliohm: 0.6 },
   };
   test('has its own drop and its own end temperature', () => {
-    const ids = choose(STARTER).taken.findings.map(({ id }) => id);
+    const ids = choose(STARTER).findings.map(({ id }) => id);
     expect(ids).toEqual(expect.arrayContaining(['duty-drop', 'duty-peak']));
   });
   test('a chassis return is counted as its milliohms', () => {
@@ -162,7 +162,7 @@ describe('fault and fuse', () => {
     ],
   };
   const found = (run: Partial<Run>, id: string, gauge: Partial<Cable['gauge']> = {}) =>
-    choose(run, gauge).taken.findings.find((finding) => finding.id === id);
+    choose(run, gauge).findings.find((finding) => finding.id === id);
   test('a fuse that fits breaks, clears in time, guards and carries', () => {
     const run = { ...FUSED, load: { kind: 'amps' as const, amps: 200 } };
     for (const id of ['breaking.A', 'survives.A', 'carries.A', 'fuse-place.A']) {
@@ -226,7 +226,7 @@ describe('fault and fuse', () => {
     const fuse = { ...(FUSED.fuses ?? [])[0], ratingA: 350 } as Run['fuses'][number];
     const { smallest } = choose({ ...FUSED, fuses: [fuse] });
     expect(smallest?.at.copperMm2).toBeGreaterThan(70);
-    expect(smallest?.findings.find(({ id }) => id === 'guards.A')?.state).toBe('holds');
+    expect(smallest?.limits.find(({ id }) => id === 'guards.A')?.state).toBe('holds');
   });
   test('a missing fuse or source never makes a size wrong', () =>
     expect(choose(THRUSTER).smallest?.at.size.name).toBe('70'));
@@ -234,7 +234,7 @@ describe('fault and fuse', () => {
 
 describe('a cable kind and its place', () => {
   const suits = (kindId: string, meets: Run['meets']) =>
-    choose({ meets }, { kindId }).taken.findings.filter(
+    choose({ meets }, { kindId }).findings.filter(
       ({ id, state }) => id.startsWith('suits') && state !== 'holds',
     );
   test('says why it does not suit', () => {
@@ -257,7 +257,7 @@ describe('a cable kind and its place', () => {
   });
   test('a 60 V kind on a 96 V bank is refused', () =>
     expect(
-      choose({ systemV: 96 }, { kindId: 'battery' }).taken.findings.find(({ id }) => id === 'suits-volts'),
+      choose({ systemV: 96 }, { kindId: 'battery' }).findings.find(({ id }) => id === 'suits-volts'),
     ).toMatchObject({ state: 'fails' }));
 });
 

@@ -5,14 +5,14 @@ import type { CableKind } from '../job/shop.ts';
 import type { HousePractice, School } from '../practice/housePractice.ts';
 import { assess, type Assessment, type FollowDuty, type Mate, type RunContext } from './assess.ts';
 import { dutyCycle } from './dutyCycle.ts';
-import { sizingFindings } from './findings.ts';
+import { runLimits, sizeLimits } from './findings.ts';
 import { allowedBy, countedAmps } from './schoolFindings.ts';
 
 /** One size of the kind, worked through the run and judged. */
 export interface Candidate {
   readonly at: Assessment;
-  readonly findings: readonly Finding[];
-  /** Of the limits that depend on the size. */
+  /** What it is held against. */
+  readonly limits: readonly Finding[];
   readonly state: State;
   readonly binds: boolean;
 }
@@ -34,24 +34,17 @@ export interface SizeChoice {
   readonly smallest: Candidate | null;
   /** What is taken: the size said on the cable, else the smallest (one up where practice asks it). */
   readonly taken: Candidate;
+  /** Everything held against what is taken: its limits, and what is the same for all sizes. */
+  readonly findings: readonly Finding[];
   readonly isProposed: boolean;
   readonly oneSizeUp: boolean;
   readonly schools: readonly SchoolAnswer[];
 }
 
-/**
- * Whether a finding speaks about the size: what a fuse is, where it stands and what the jacket suits is the same for
- * all of them, and a fault that is not known does not make a size wrong.
- */
-function decidesSize({ id, state }: Finding): boolean {
-  if (id.startsWith('survives')) return state === 'fails';
-  return !/^(breaking|carries|fuse-place|both-ends|short|suits)/.test(id);
-}
-
 /** Whether a size may be proposed: nothing fails, and its fuse guards it, or somebody answers for that. */
-function passes({ state, findings }: Candidate): boolean {
+function passes({ state, limits }: Candidate): boolean {
   return (
-    state !== 'fails' && !findings.some(({ id, state: own }) => id.startsWith('guards') && own === 'unproved')
+    state !== 'fails' && !limits.some(({ id, state: own }) => id.startsWith('guards') && own === 'unproved')
   );
 }
 
@@ -73,13 +66,14 @@ export function chooseSize(
   const context: RunContext = { run, parallel: gauge.parallel ?? 1, mates };
   const candidates = kind.sizes.map((cableSize): Candidate => {
     const at = assess(context, kind, cableSize, practice, followDuty);
-    const findings = sizingFindings(at, context, kind, practice);
-    const limits = findings.filter(decidesSize);
+    const limits = sizeLimits(at, context, kind, practice);
+    // A fault that is not known does not make a size wrong.
+    const deciding = limits.filter(({ id, state }) => !id.startsWith('survives') || state === 'fails');
     return {
       at,
-      findings,
-      state: worst(limits.map(({ state }) => state)),
-      binds: limits.some(({ binds }) => binds),
+      limits,
+      state: worst(deciding.map(({ state }) => state)),
+      binds: deciding.some(({ binds }) => binds),
     };
   });
   const thickest = candidates.at(-1);
@@ -88,10 +82,12 @@ export function chooseSize(
   const oneSizeUp = gauge.oneSizeUp ?? practice.oneSizeUp;
   const proposed = smallest ? stepped(candidates, smallest, oneSizeUp ? 1 : 0) : thickest;
   const said = gauge.size && candidates.find(({ at }) => sameSize(at.size, gauge.size as ConductorSize));
+  const taken = said ?? proposed;
   return {
     candidates,
     smallest,
-    taken: said ?? proposed,
+    taken,
+    findings: [...taken.limits, ...runLimits(taken.at, context, kind)],
     isProposed: said === undefined,
     oneSizeUp,
     schools: schoolAnswers(candidates, practice),

@@ -1,6 +1,6 @@
 import { FUSE_PLACES, FUSES } from '../catalogue/tables/fuses.ts';
 import { atLeast, atMost, type Facts, type Finding, stated } from '../finding.ts';
-import type { EndName, Fuse } from '../job/cable.ts';
+import type { Fuse } from '../job/cable.ts';
 import type { CableKind } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { digits, figure } from '../units/figure.ts';
@@ -43,23 +43,32 @@ export function fusesOf({ run, mates }: RunContext): readonly Fuse[] {
   return run.fuses.length > 0 ? run.fuses : mates.flatMap(({ fuses }) => fuses).slice(0, 1);
 }
 
-/** Everything about fault and fuse. */
-export function faultFindings(
+/** What a fuse asks of the size: that it outlives a fault, and that the fuse guards it. */
+export function fuseLimits(
   at: Assessment,
   context: RunContext,
   kind: CableKind,
   practice: HousePractice,
 ): Finding[] {
+  const fuses = fusesOf(context);
+  if (at.currentA === null || fuses.length === 0) return [];
+  const view = faultView(at, context, kind);
+  return fuses.flatMap((fuse) => [
+    survives(fuse, at, view, context),
+    guards(fuse, at, kind, context, practice),
+  ]);
+}
+
+/** What is asked of the fuse itself, whatever the size; or what a short does where there is none. */
+export function fuseFindings(at: Assessment, context: RunContext, kind: CableKind): Finding[] {
   if (at.currentA === null) return [];
   const fuses = fusesOf(context);
   const view = faultView(at, context, kind);
-  if (fuses.length === 0) return [unfused(at, context, view)];
+  if (fuses.length === 0) return [unfused(at, context, view), ...bothEnds(context)];
   const isOwn = context.run.fuses.length > 0;
   return [
     ...fuses.flatMap((fuse) => [
       breaking(fuse, context, view),
-      survives(fuse, at, view, context),
-      guards(fuse, at, kind, context, practice),
       carries(fuse, at),
       ...(isOwn ? [stands(fuse)] : []),
     ]),
@@ -67,9 +76,8 @@ export function faultFindings(
   ];
 }
 
-const ends = { A: 'A', B: 'B' } as const satisfies Record<EndName, EndName>;
 const about = (fuse: Fuse, key: string, title: string) =>
-  ({ id: `${key}.${fuse.end}`, stage: 'gauge', end: ends[fuse.end], title }) as const;
+  ({ id: `${key}.${fuse.end}`, stage: 'gauge', end: fuse.end, title }) as const;
 
 function unfused(at: Assessment, { run }: RunContext, view: FaultView | null): Finding {
   const facts = { id: 'short', stage: 'gauge', title: 'A short, no fuse', unit: 's', decimals: 2 } as const;

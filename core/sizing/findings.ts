@@ -3,13 +3,13 @@ import type { CableKind } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import type { Assessment, RunContext } from './assess.ts';
 import { dropFindings } from './dropFindings.ts';
-import { faultFindings } from './faultFindings.ts';
+import { fuseFindings, fuseLimits } from './faultFindings.ts';
 import { heatFindings } from './heatFindings.ts';
 import { placeFindings } from './placeFindings.ts';
 import { schoolFindings } from './schoolFindings.ts';
 
-/** Every limit that one size of cable is held against in its run, each with its work. */
-export function sizingFindings(
+/** The limits that one size of cable is held against: what every size is tried by. */
+export function sizeLimits(
   at: Assessment,
   context: RunContext,
   kind: CableKind,
@@ -19,7 +19,11 @@ export function sizingFindings(
     ...dropFindings(at, context, kind),
     ...heatFindings(at, context, kind),
     ...schoolFindings(at, practice),
-    ...faultFindings(at, context, kind, practice),
-    ...placeFindings(context, kind),
+    ...fuseLimits(at, context, kind, practice),
   ];
+}
+
+/** What is the same for all sizes: what the fuse is and where it stands, and what the jacket suits. */
+export function runLimits(at: Assessment, context: RunContext, kind: CableKind): Finding[] {
+  return [...fuseFindings(at, context, kind), ...placeFindings(context, kind)];
 }

@@ -1,7 +1,7 @@
 import { atMost, type Facts, type Finding, stated } from '../finding.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
-import { type Assessment, type RunContext, thermalCable } from './assess.ts';
+import { type Assessment, type RunContext, thermalCable, totalOhm } from './assess.ts';
 import { jacketResistance } from './heatBalance.ts';
 
 /** How hot the conductor gets: held for ever, and at the peak of its duty. */
@@ -42,7 +42,8 @@ function settled(at: Assessment, { run, parallel }: RunContext, kind: CableKind,
 function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Finding[] {
   if (!run.duty || !at.duty) return [];
   const { duty } = run;
-  const { heaviestA, cycle, ohm, dropPercent } = at.duty;
+  const { heaviestA, cycle, spenders, dropPercent } = at.duty;
+  const ohm = totalOhm(spenders);
   const steps = duty.steps
     .slice(0, 6)
     .map(({ amps, seconds }) => `${digits(amps, 0)} A for ${digits(seconds, 0)} s`);

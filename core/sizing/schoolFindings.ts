@@ -105,13 +105,15 @@ function quick(at: Assessment): Finding {
     {
       id: 'quick',
       stage: 'gauge',
-      title: 'Printed 3 % rule',
+      title: 'Printed 3/10 % rule',
       value: at.copperMm2 * at.parallel,
       unit: 'mm²',
       decimals: 1,
       work: {
         formula: 'CM = 10.75 · I · L_ft ÷ ΔU',
-        substituted: [`asks ${figure(at.quickMm2, 'mm²', 1)} for the loop at 3 % of nominal`],
+        substituted: [
+          `asks ${figure(at.quickMm2, 'mm²', 1)} for the loop at 3 % of nominal held, 10 % in a surge`,
+        ],
         source: 'the customary rule behind printed charts; 1 CM = 0.0005067 mm²',
         assumes: 'copper at about 30 °C, no joints, feet there and back',
       },

@@ -1,6 +1,6 @@
 import { INCH_SMALL_CRAFT } from '../catalogue/tables/inchSmallCraft.ts';
 import { METRIC_SMALL_CRAFT } from '../catalogue/tables/metricSmallCraft.ts';
-import { areaMm2, type GaugeName, largestNotAbove } from '../conductor/size.ts';
+import { areaMm2, type GaugeName, isNotAbove } from '../conductor/size.ts';
 import { ambientFactor } from './ambientFactor.ts';
 
 /** Where a table is being read. */
@@ -25,37 +25,64 @@ export interface TableReading {
   readonly ambientFactor: number;
 }
 
+interface Row {
+  readonly name: string;
+  readonly copperMm2: number;
+  readonly amps: readonly number[];
+}
+
 interface Table {
   readonly referenceC: (columnC: number) => number;
   readonly insulationC: readonly number[];
-  readonly rows: Readonly<Record<string, readonly number[]>>;
+  /** Thickest first, so that the first that is not above a conductor is the one to read. */
+  readonly rows: readonly Row[];
   readonly engineSpaceFactor: Readonly<Record<string, number>>;
-  readonly areaOf: (row: string) => number;
 }
 
-const INCH: Table = {
-  ...INCH_SMALL_CRAFT,
-  referenceC: () => INCH_SMALL_CRAFT.referenceC,
-  areaOf: (row) => areaMm2({ system: 'awg', name: row as GaugeName }),
-};
+/** A published table with its rows in order, made once. */
+function ordered(
+  {
+    insulationC,
+    rows,
+    engineSpaceFactor,
+  }: Omit<Table, 'rows' | 'referenceC'> & {
+    readonly rows: Readonly<Record<string, readonly number[]>>;
+  },
+  referenceC: Table['referenceC'],
+  copperOf: (name: string) => number,
+): Table {
+  return {
+    referenceC,
+    insulationC,
+    engineSpaceFactor,
+    rows: Object.entries(rows)
+      .map(([name, amps]) => ({ name, copperMm2: copperOf(name), amps }))
+      .sort((a, b) => b.copperMm2 - a.copperMm2),
+  };
+}
 
-const METRIC: Table = {
-  ...METRIC_SMALL_CRAFT,
-  referenceC: (columnC) =>
-    columnC === 60 ? METRIC_SMALL_CRAFT.referenceOf60ColumnC : METRIC_SMALL_CRAFT.referenceC,
-  areaOf: Number,
-};
+const INCH = ordered(
+  INCH_SMALL_CRAFT,
+  () => INCH_SMALL_CRAFT.referenceC,
+  (name) => areaMm2({ system: 'awg', name: name as GaugeName }),
+);
+
+const METRIC = ordered(
+  METRIC_SMALL_CRAFT,
+  (columnC) => (columnC === 60 ? METRIC_SMALL_CRAFT.referenceOf60ColumnC : METRIC_SMALL_CRAFT.referenceC),
+  Number,
+);
 
 function readTable(table: Table, site: TableSite): TableReading | null {
-  const row = largestNotAbove(Object.keys(table.rows), table.areaOf, site.copperMm2);
-  const columnC = largestNotAbove(table.insulationC, Number, site.limitC);
+  const row = table.rows.find(({ copperMm2 }) => isNotAbove(copperMm2, site.copperMm2));
+  const columnC = table.insulationC.findLast((rating) => rating <= site.limitC);
   if (row === undefined || columnC === undefined) return null;
-  const tableA = table.rows[row]?.[table.insulationC.indexOf(columnC)];
-  if (tableA === undefined) throw new RangeError(`no ${columnC} °C column in row ${row}`);
+  const tableA = row.amps[table.insulationC.indexOf(columnC)];
+  if (tableA === undefined) throw new RangeError(`no ${columnC} °C column in row ${row.name}`);
   const byFormula = ambientFactor(columnC, site.ambientC, table.referenceC(columnC));
   const published = site.engineSpace ? (table.engineSpaceFactor[columnC] ?? 1) : 1;
   const factor = Math.min(byFormula, published);
-  return { allowedA: tableA * factor, row, columnC, tableA, ambientFactor: factor };
+  return { allowedA: tableA * factor, row: row.name, columnC, tableA, ambientFactor: factor };
 }
 
 /**

@@ -14,10 +14,12 @@ const MINUS = '\u2212';
  */
 export function digits(value: number, decimals: number): string {
   if (!Number.isFinite(value)) throw new RangeError(`not a figure: ${value}`);
-  const [whole = '', fraction] = Math.abs(value).toFixed(decimals).split('.');
+  const written = Math.abs(value).toFixed(decimals);
+  const sign = value < 0 && Number(written) !== 0 ? MINUS : '';
+  if (Math.abs(value) < 999) return sign + written;
+  const [whole = '', fraction] = written.split('.');
   const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN);
-  const isZero = Number(Math.abs(value).toFixed(decimals)) === 0;
-  return `${value < 0 && !isZero ? MINUS : ''}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
+  return `${sign}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
 }
 
 /** A number with its unit: "6 349 mm", "4.61 %", "69.8 °C". */

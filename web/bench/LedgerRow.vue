@@ -55,7 +55,9 @@ const limits = computed(() => limitText(findings, prefs.lengths));
           <MarginBar :finding="finding" />
           <span class="min-w-0 pl-0.5">
             <StateMark
-              v-if="finding.limit || finding.provenance || finding.state !== 'holds'"
+              v-if="
+                finding.limit || finding.value === null || finding.provenance || finding.state !== 'holds'
+              "
               :state="finding.would ?? finding.state"
               :binds="finding.binds ?? false"
               :would="finding.would !== undefined"

@@ -27,8 +27,12 @@ const colours = useChartColours();
 const drop = computed(() => governingDrop(at, run));
 const amps = computed(() => (drop.value.of === 'surge' ? (at.duty?.heaviestA ?? 0) : (at.currentA ?? 0)));
 const limit = computed(() => drop.value.limitPercent);
+const spenders = computed(() => (drop.value.of === 'surge' ? (at.duty?.spenders ?? []) : at.spenders));
 const shares = computed(() =>
-  at.spenders.map((spender) => ({ ...spender, percent: ((amps.value * spender.ohm) / run.systemV) * 100 })),
+  spenders.value.map((spender) => ({
+    ...spender,
+    percent: ((amps.value * spender.ohm) / run.systemV) * 100,
+  })),
 );
 const total = computed(() => shares.value.reduce((sum, { percent }) => sum + percent, 0));
 const colourOf = (kind: Spender['kind']) =>

@@ -54,7 +54,7 @@ function setSchool(school: School, on: boolean): void {
 const PARALLELS = [1, 2, 3, 4].map((value) => ({ value, title: String(value) }));
 
 const SCHOOLS: Readonly<Record<School, string>> = {
-  quick: 'Printed 3 % rule',
+  quick: 'Printed 3/10 % rule',
   inch: 'Inch-gauge table',
   metric: 'Metric table',
   heat: 'Heat balance',
@@ -122,7 +122,7 @@ const short = (size: ConductorSize) =>
             />
           </button>
         </div>
-        <p class="note mt-1 whitespace-nowrap">
+        <p class="note mt-1 sm:whitespace-nowrap">
           {{ conversionText(choice.taken.at.size) }}.
           <template v-if="choice.isProposed">Proposed: press a size to decide it.</template>
           <button
@@ -192,7 +192,7 @@ const short = (size: ConductorSize) =>
           <span class="figure text-[26px] leading-8 font-semibold">{{
             choice.smallest ? short(choice.smallest.at.size) : 'none'
           }}</span>
-          <span class="figure text-[14px] text-ink2">smallest that passes</span>
+          <span class="figure text-[14px] text-ink2">passes all</span>
         </p>
         <p v-if="choice.smallest" class="flex items-center justify-between gap-1">
           <span class="figure text-[15px]">{{ figure(dropOf(choice.smallest), '%', 2) }}</span>
