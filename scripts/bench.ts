@@ -1,4 +1,4 @@
-// npm run bench: what sizing costs, as ratios within one run. Single times on a shared machine mean little.
+// What sizing costs, as ratios within one run. Single times on a shared machine mean little.
 import { genericShop } from '../core/catalogue/genericShop.ts';
 import type { Cable } from '../core/job/cable.ts';
 import { newCable } from '../core/job/newCable.ts';

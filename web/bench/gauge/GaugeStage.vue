@@ -122,18 +122,6 @@ const short = (size: ConductorSize) =>
             />
           </button>
         </div>
-        <p class="note mt-1 sm:whitespace-nowrap">
-          {{ conversionText(choice.taken.at.size) }}.
-          <template v-if="choice.isProposed">Proposed: press a size to decide it.</template>
-          <button
-            v-else
-            type="button"
-            class="text-teal underline"
-            @click="edit('size', (draft) => void delete draft.gauge.size)"
-          >
-            Back to the proposal{{ choice.smallest ? `, ${sizeLabel(choice.smallest.at.size)}` : '' }}
-          </button>
-        </p>
       </div>
       <ChoiceField
         label="Cable kind"
@@ -161,6 +149,19 @@ const short = (size: ConductorSize) =>
         "
       />
     </div>
+
+    <p class="note mt-1">
+      {{ conversionText(choice.taken.at.size) }}.
+      <template v-if="choice.isProposed">Proposed: press a size to decide it.</template>
+      <button
+        v-else
+        type="button"
+        class="text-teal underline"
+        @click="edit('size', (draft) => void delete draft.gauge.size)"
+      >
+        Back to the proposal{{ choice.smallest ? `, ${sizeLabel(choice.smallest.at.size)}` : '' }}
+      </button>
+    </p>
 
     <header class="mt-1.5 mb-1 flex items-baseline justify-between gap-3">
       <h3 class="figure text-[17px] font-semibold">Same run, four schools</h3>

@@ -1,0 +1,144 @@
+import { expect, type Page, test } from '@playwright/test';
+import { App } from './app.ts';
+
+async function openCable(page: Page, path: string): Promise<App> {
+  const app = new App(page);
+  await app.openDemo();
+  await page.goto(`/job/${path}`);
+  return app;
+}
+
+test('the cables of one circuit share one drop budget, and it shows who spends it', async ({ page }) => {
+  const app = await openCable(page, 'teasel/cable/th3/gauge');
+  const budget = page.getByRole('region', { name: 'Drop budget' });
+  for (const spender of ['this cable', 'TH-1', 'TH-2', 'TH-4', 'fuse', 'isolator']) {
+    await expect(budget.getByRole('listitem').filter({ hasText: spender })).toBeVisible();
+  }
+  const drop = () => app.ledger.getByRole('button', { name: /Surge drop/ }).textContent();
+  const before = await drop();
+  await app.cable('TH-4');
+  await app.stage('Gauge');
+  await page.getByRole('radio', { name: /^120 mm²/ }).click();
+  await app.cable('TH-3');
+  await expect.poll(drop).not.toBe(before);
+});
+
+test('a cable joins a circuit by its name', async ({ page }) => {
+  const app = await openCable(page, 'teasel/cable/in1/run');
+  await app.choose('Comes back by', /^the rest of its circuit/);
+  await expect(page.getByText('with TH-1, TH-2, TH-3, TH-4')).toBeVisible();
+  await app.type('Circuit', 'Inverter');
+  await expect(page.getByText('no other cable is in it yet')).toBeVisible();
+});
+
+test('a duty from a usual one, its steps edited, drawn and judged', async ({ page }) => {
+  const app = await openCable(page, 'marrow/cable/rd1/run');
+  await page.getByRole('switch', { name: 'A surge or duty cycle on top' }).click();
+  await app.choose('Start from', /^Winch/);
+  await expect(app.field('Step 1')).toHaveValue('320');
+  await app.type('Step 2 for', '2 min');
+  await expect(app.field('Step 2 for')).toHaveValue('120');
+  await page.getByRole('button', { name: 'Remove step 3' }).click();
+  await page.getByRole('button', { name: 'Add a step' }).click();
+  await app.type('Step 3', '0');
+  await app.type('Step 3 for', '15 min');
+  await app.stage('Gauge');
+  await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(/As hot as \d+\sA held/);
+  await expect(app.ledger.getByRole('button', { name: /Surge, hottest/ })).toBeVisible();
+});
+
+test('a duty of many steps is followed by a worker while typing goes on', async ({ page }) => {
+  const app = await openCable(page, 'teasel/cable/in1/run');
+  await page.getByRole('switch', { name: 'A surge or duty cycle on top' }).click();
+  for (let i = 0; i < 9; i += 1) await page.getByRole('button', { name: 'Add a step' }).click();
+  await app.type('Step 10', '180');
+  await app.stage('Gauge');
+  await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(/As hot as/);
+});
+
+test('a fuse: breaking, clearing, guarding, carrying, where it stands, and who answers for it', async ({
+  page,
+}) => {
+  const app = await openCable(page, 'marrow/cable/ch1/gauge');
+  const row = (name: RegExp) => app.ledger.getByRole('button', { name });
+  await expect(row(/Fuse can break/)).toContainText('fails');
+  await expect(row(/A fuse at each source/)).toContainText('holds');
+  await app.stage('Run');
+  await app.choose('Fuse 1 kind', /^class T/);
+  await app.stage('Gauge');
+  await expect(row(/Fuse can break/)).not.toContainText('fails');
+  await app.stage('Run');
+  await app.type('Fuse 1 rating', '60');
+  await app.type('Fuse 1, from source', '900');
+  await app.stage('Gauge');
+  await expect(row(/Fuse carries it/)).toContainText('fails');
+  await expect(row(/Fuse from source/)).toContainText('fails');
+  await row(/Fuse carries it/).click();
+  await expect(app.ledger).toContainText('The next standard rating is 80 A.');
+});
+
+test('a short-only fuse stands by a name and a reason', async ({ page }) => {
+  const app = await openCable(page, 'marrow/cable/wn1/gauge');
+  const guards = app.ledger.getByRole('button', { name: /Fuse guards it/ });
+  await expect(guards).toContainText('watch');
+  await app.stage('Run');
+  await app.type('Waiver of fuse 1', '');
+  await app.stage('Gauge');
+  await expect(guards).toContainText('not proved');
+});
+
+test('without a fuse a starter cable says what a short would do', async ({ page }) => {
+  const app = await openCable(page, 'teasel/cable/en1/gauge');
+  await app.ledger.getByRole('button', { name: /A short, no fuse/ }).click();
+  await expect(app.ledger).toContainText(/nothing opens, and the conductor is at 220 °C in [\d.]+\ss/);
+});
+
+test('a kind that does not suit its place says why', async ({ page }) => {
+  const app = await openCable(page, 'teasel/cable/th3/run');
+  await page.getByRole('switch', { name: 'Oil or fuel' }).click();
+  await page.getByRole('switch', { name: 'Flexing in use' }).click();
+  await app.stage('Gauge');
+  await app.choose('Cable kind', /^Stiff battery cable/);
+  await app.ledger.getByRole('button', { name: /Suits: flexing in use/ }).click();
+  await expect(app.ledger).toContainText('coarse strands break where they flex');
+});
+
+test('two side by side, one size up, and a load that no cable can serve', async ({ page }) => {
+  const app = await openCable(page, 'teasel/cable/in1/gauge');
+  await page.getByRole('radiogroup', { name: 'One size up' }).getByRole('radio', { name: 'on' }).click();
+  await page.getByRole('button', { name: /Back to the proposal/ }).click();
+  await expect(page.getByRole('radio', { checked: true, name: /^50 mm²/ })).toBeVisible();
+  await page.getByRole('radiogroup', { name: 'Side by side' }).getByRole('radio', { name: '2' }).click();
+  await app.ledger.getByRole('button', { name: /Drop at the load/ }).click();
+  await expect(app.ledger).toContainText('2 side by side');
+  await app.stage('Run');
+  await app.type('System', '12');
+  await app.type('Lowest battery', '11');
+  await app.type('Power given out', '60 kW');
+  await expect(app.ledger).toContainText('No current delivers this power through this cable.');
+});
+
+test('bad entries of the source and fuse keep what was typed and say why', async ({ page }) => {
+  const app = await openCable(page, 'marrow/cable/wn1/run');
+  const entries: [label: string, typed: string, sentence: RegExp][] = [
+    ['Curve of fuse 1', '1.5', /is not a multiple and its seconds/],
+    ['Curve of fuse 1', '3 4, 2 9', /multiples must rise and the times must fall/],
+    ['Curve of fuse 1', '0.5 4', /out of range/],
+    ['Fuse 1 rating', '0', /out of range/],
+    ['Cold-cranking amps', '5', /out of range: 50 to/],
+    ['Step 1', '-4', /out of range/],
+    ['Step 1 for', 'a while', /A number is missing/],
+    ['Chassis and straps', '2 MΩ', /mΩ is meant here/],
+  ];
+  for (const [label, typed, sentence] of entries) {
+    const field = app.field(label);
+    const before = await field.inputValue();
+    await field.fill(typed);
+    await field.press('Enter');
+    await expect(page.getByRole('alert')).toContainText(sentence);
+    await expect(field).toHaveValue(typed);
+    await field.fill(before);
+    await field.press('Enter');
+    await expect(page.getByRole('alert')).toBeHidden();
+  }
+});

@@ -1,0 +1,15 @@
+// npm run bench: bundles the benchmarks as the application is bundled, so that what is measured is what runs.
+import { ensurePackages } from './setup.mjs';
+
+ensurePackages();
+const { build } = await import('esbuild');
+const outfile = new URL('../.cache/bench.mjs', import.meta.url);
+await build({
+  entryPoints: ['scripts/bench.ts'],
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  outfile: outfile.pathname,
+  logLevel: 'error',
+});
+await import(outfile.href);
