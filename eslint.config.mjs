@@ -2,7 +2,7 @@ import tseslint from 'typescript-eslint';
 import vue from 'eslint-plugin-vue';
 
 export default tseslint.config(
-  { ignores: ['dist/', 'node_modules/', 'test-results/', 'playwright-report/', 'coverage/'] },
+  { ignores: ['dist/', 'node_modules/', 'test-results/', 'playwright-report/', 'coverage/', '.cache/'] },
   ...tseslint.configs.strict,
   ...vue.configs['flat/recommended'],
   {

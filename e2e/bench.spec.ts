@@ -152,10 +152,10 @@ test('sizes and lengths are shown as the reader asks, with what that hides', asy
 test('a school switched on binds at once', async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
-  await page.getByRole('switch', { name: 'Printed 3/10 % rule' }).click();
-  await expect(app.ledger).toContainText('Printed 3/10 % rule');
-  await page.getByRole('switch', { name: 'Printed 3/10 % rule' }).click();
-  await expect(app.ledger).not.toContainText('Printed 3/10 % rule');
+  await page.getByRole('switch', { name: 'Printed 3/10 %' }).click();
+  await expect(app.ledger).toContainText('Printed 3/10 %');
+  await page.getByRole('switch', { name: 'Printed 3/10 %' }).click();
+  await expect(app.ledger).not.toContainText('Printed 3/10 %');
 });
 
 test('the first visit opens the demo with a card, once', async ({ page }) => {

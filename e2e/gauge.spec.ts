@@ -115,6 +115,7 @@ test('two side by side, one size up, and a load that no cable can serve', async 
   await app.type('System', '12');
   await app.type('Lowest battery', '11');
   await app.type('Power given out', '60 kW');
+  await app.ledger.getByRole('button', { name: /Amps drawn/ }).click();
   await expect(app.ledger).toContainText('No current delivers this power through this cable.');
 });
 

@@ -16,6 +16,10 @@ export const housePracticeSchema = z.strictObject({
   oneSizeUp: z.boolean(),
   /** What the cable is bolted to stands this much unless it says otherwise, °C. */
   terminationC: z.number().min(60).max(200),
+  /** Amps to keep back from what the tables and the heat balance allow, %. */
+  ampsMarginPercent: z.number().min(0).max(50),
+  /** A fuse is taken at least this much over the continuous amps. */
+  fuseOverLoad: z.number().min(1).max(2),
   /** Crimps side by side where the barrel takes them. */
   crimps: z.literal([1, 2]),
   /** Copper left bare between barrel mouth and jacket, mm: 0–2 for crimping, 2–4 for feeding solder. */
@@ -34,6 +38,8 @@ export const CUSTOMARY_PRACTICE: HousePractice = {
   schools: { quick: false, inch: true, metric: true, heat: true },
   oneSizeUp: false,
   terminationC: 90,
+  ampsMarginPercent: 0,
+  fuseOverLoad: 1.25,
   crimps: 2,
   gapMm: 1,
   sleeveOnJacket: 2.5,

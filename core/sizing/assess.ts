@@ -58,6 +58,8 @@ export interface Assessment {
   /** The lower of insulation and termination, °C. */
   readonly limitC: number;
   readonly placing: number;
+  /** Share of the allowed amps that house practice uses. */
+  readonly kept: number;
   readonly parallel: number;
   readonly site: TableSite;
   /** Amps the load draws through the loop; null where no current can deliver its watts. */
@@ -253,7 +255,8 @@ export function assess(
     quickRuleCircularMils(amps, lengthM + backMm / 1000, (percent / 100) * run.systemV) * CIRCULAR_MIL_MM2;
   const wattsLost = (currentA ?? 0) * dropV;
   const bendTimes = run.meets.includes('flexing') && kind.strands !== 'extra fine' ? FLEXING_BEND : kind.bend;
-  const partial = { size, copperMm2, outerMm, limitC, placing, parallel, site, currentA, settledC };
+  const kept = 1 - practice.ampsMarginPercent / 100;
+  const partial = { size, copperMm2, outerMm, limitC, placing, kept, parallel, site, currentA, settledC };
   return {
     ...partial,
     spenders,

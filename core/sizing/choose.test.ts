@@ -88,8 +88,18 @@ describe('a run no size can serve', () => {
     expect(thin?.limits[0]).toMatchObject({ state: 'fails', value: null });
     expect(thin?.limits[0]?.because).toMatch(/No current through 10 mm² delivers this/);
   });
-  test('air as hot as the termination leaves no amps', () =>
-    expect(choose({ load: { kind: 'amps', amps: 20 }, ambientC: 92 }).smallest).toBeNull());
+  test('air as hot as the termination leaves no amps, and says so', () => {
+    const { smallest, findings } = choose({ load: { kind: 'amps', amps: 20 }, ambientC: 92 });
+    expect(smallest).toBeNull();
+    expect(findings.find(({ id }) => id === 'amps-metric')?.because).toBe(
+      'Air this hot leaves this cable nothing.',
+    );
+  });
+  test('amps kept back by house practice ask for more copper', () => {
+    const run: Partial<Run> = { load: { kind: 'amps', amps: 200 }, lengthMm: 500 };
+    const free = choose(run).smallest?.at.copperMm2 ?? 0;
+    expect(choose(run, {}, { ampsMarginPercent: 30 }).smallest?.at.copperMm2).toBeGreaterThan(free);
+  });
 });
 
 describe('where a cable lies', () => {

@@ -87,7 +87,7 @@ export function chooseSize(
     candidates,
     smallest,
     taken,
-    findings: [...taken.limits, ...runLimits(taken.at, context, kind)],
+    findings: [...taken.limits, ...runLimits(taken.at, context, kind, practice)],
     isProposed: said === undefined,
     oneSizeUp,
     schools: schoolAnswers(candidates, practice),
@@ -122,7 +122,7 @@ function schoolAnswers(candidates: readonly Candidate[], practice: HousePractice
       asks:
         school === 'quick'
           ? { value: at.quickMm2, unit: 'mm²' }
-          : { value: countedAmps(at) / at.placing / at.parallel, unit: 'A' },
+          : { value: countedAmps(at) / at.placing / at.kept / at.parallel, unit: 'A' },
       candidate,
     };
   });

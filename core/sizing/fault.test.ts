@@ -70,13 +70,13 @@ describe('a short on a 24 V bank', () => {
 
 describe('choosing a fuse', () => {
   test('1.25 × the load, to the next rating made', () => {
-    expect(ratingFor(150, 0)).toBe(200);
-    expect(ratingFor(160, 0)).toBe(200);
-    expect(ratingFor(161, 0)).toBe(225);
+    expect(ratingFor(150, 0, 1.25)).toBe(200);
+    expect(ratingFor(160, 0, 1.25)).toBe(200);
+    expect(ratingFor(161, 0, 1.25)).toBe(225);
   });
   test('not under the heaviest step, and none beyond what is made', () => {
-    expect(ratingFor(150, 340)).toBe(350);
-    expect(ratingFor(900, 0)).toBeNull();
+    expect(ratingFor(150, 340, 1.25)).toBe(350);
+    expect(ratingFor(900, 0, 1.25)).toBeNull();
   });
   test('a 12 V system may use the 14 V row; a 48 V one has few kinds', () => {
     expect(breakingAmps('post-block', chargingVolts(12), 12)).toBe(10000);

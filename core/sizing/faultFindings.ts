@@ -14,7 +14,7 @@ import {
   survivalSeconds,
   worstFault,
 } from './fault.ts';
-import { breakingAmps, FUSE_OVER_LOAD, HOTTEST_AT_RATING_C, ratingFor, SHORT_ONLY_UP_TO } from './fuse.ts';
+import { breakingAmps, HOTTEST_AT_RATING_C, ratingFor, SHORT_ONLY_UP_TO } from './fuse.ts';
 import { steadyTemperature } from './heatBalance.ts';
 import { strictestAmps } from './schoolFindings.ts';
 import { chargingVolts, type SourceResistance, sourceResistance } from './source.ts';
@@ -60,7 +60,12 @@ export function fuseLimits(
 }
 
 /** What is asked of the fuse itself, whatever the size; or what a short does where there is none. */
-export function fuseFindings(at: Assessment, context: RunContext, kind: CableKind): Finding[] {
+export function fuseFindings(
+  at: Assessment,
+  context: RunContext,
+  kind: CableKind,
+  practice: HousePractice,
+): Finding[] {
   if (at.currentA === null) return [];
   const fuses = fusesOf(context);
   const view = faultView(at, context, kind);
@@ -69,7 +74,7 @@ export function fuseFindings(at: Assessment, context: RunContext, kind: CableKin
   return [
     ...fuses.flatMap((fuse) => [
       breaking(fuse, context, view),
-      carries(fuse, at),
+      carries(fuse, at, practice),
       ...(isOwn ? [stands(fuse)] : []),
     ]),
     ...bothEnds(context),
@@ -265,11 +270,11 @@ function guards(
   );
 }
 
-function carries(fuse: Fuse, at: Assessment): Finding {
+function carries(fuse: Fuse, at: Assessment, { fuseOverLoad }: HousePractice): Finding {
   const continuous = at.currentA ?? 0;
   const heaviest = at.duty?.heaviestA ?? 0;
-  const least = Math.max(FUSE_OVER_LOAD * continuous, heaviest);
-  const suggested = ratingFor(continuous, heaviest);
+  const least = Math.max(fuseOverLoad * continuous, heaviest);
+  const suggested = ratingFor(continuous, heaviest, fuseOverLoad);
   // A rating is taken just over what is asked: that it comes close is the rule, not a warning.
   const { binds: _, ...finding } = atLeast(
     {
@@ -284,11 +289,11 @@ function carries(fuse: Fuse, at: Assessment): Finding {
             : `The next standard rating is ${suggested} A.`,
       }),
       work: {
-        formula: 'rating ≥ 1.25 · I, and not under the heaviest step',
+        formula: `rating ≥ ${fuseOverLoad} · I, and not under the heaviest step`,
         substituted: [
-          `1.25 × ${digits(continuous, 0)} = ${figure(FUSE_OVER_LOAD * continuous, 'A', 0)}${heaviest > 0 ? `, heaviest step ${digits(heaviest, 0)} A` : ''}`,
+          `${fuseOverLoad} × ${digits(continuous, 0)} = ${figure(fuseOverLoad * continuous, 'A', 0)}${heaviest > 0 ? `, heaviest step ${digits(heaviest, 0)} A` : ''}`,
         ],
-        source: 'customary rating rule',
+        source: 'customary rating rule, by house practice',
         assumes: 'the maker’s curve may show that it carries a short step above its rating',
       },
     },

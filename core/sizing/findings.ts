@@ -24,6 +24,11 @@ export function sizeLimits(
 }
 
 /** What is the same for all sizes: what the fuse is and where it stands, and what the jacket suits. */
-export function runLimits(at: Assessment, context: RunContext, kind: CableKind): Finding[] {
-  return [...fuseFindings(at, context, kind), ...placeFindings(context, kind)];
+export function runLimits(
+  at: Assessment,
+  context: RunContext,
+  kind: CableKind,
+  practice: HousePractice,
+): Finding[] {
+  return [...fuseFindings(at, context, kind, practice), ...placeFindings(context, kind)];
 }

@@ -1,22 +1,21 @@
 import { type FuseKind, FUSE_RATINGS_A, FUSES } from '../catalogue/tables/fuses.ts';
 
-/** A fuse is taken at least this much over the continuous current. Shop practice. */
-export const FUSE_OVER_LOAD = 1.25;
 /** Above the cable's allowed amps it guards against a short only; above this multiple not at all. */
 export const SHORT_ONLY_UP_TO = 1.5;
 /** The hottest the conductor may get while the fuse carries its rating, °C. */
 export const HOTTEST_AT_RATING_C = 160;
 
 /**
- * The smallest standard rating at least 1.25 × the continuous amps, and not under the heaviest step, A. Null where
- * none is made.
+ * The smallest standard rating at least so much over the continuous amps, and not under the heaviest step, A. Null
+ * where none is made.
  *
  * @param stepA the heaviest current of a surge or duty cycle, 0 where there is none: taken as the fuse must carry it,
  *   unless its maker's curve says that it carries it for that time
- * @example ratingFor(150, 0) // 200
+ * @param overLoad how much over, by house practice: customarily 1.25
+ * @example ratingFor(150, 0, 1.25) // 200
  */
-export function ratingFor(continuousA: number, stepA: number): number | null {
-  const least = Math.max(FUSE_OVER_LOAD * continuousA, stepA);
+export function ratingFor(continuousA: number, stepA: number, overLoad: number): number | null {
+  const least = Math.max(overLoad * continuousA, stepA);
   return FUSE_RATINGS_A.find((rating) => rating >= least) ?? null;
 }
 

@@ -14,7 +14,7 @@ export function countedAmps(at: Assessment): number {
 /** Amps one school allows through all conductors of this cable as they lie; null where it says nothing. */
 export function allowedBy(at: Assessment, school: 'inch' | 'metric' | 'heat'): number | null {
   const one = school === 'heat' ? at.heatA : at[school]?.allowedA;
-  return one === undefined ? null : one * at.placing * at.parallel;
+  return one === undefined ? null : one * at.placing * at.kept * at.parallel;
 }
 
 /** The strictest of the schools switched on, A; null where none says anything. */
@@ -40,7 +40,18 @@ export function schoolFindings(at: Assessment, practice: HousePractice): Finding
   ];
 }
 
-const sideBySide = (at: Assessment) => (at.parallel > 1 ? ` × ${at.parallel} side by side` : '');
+/** What else multiplies the amps, in words. */
+const shares = (at: Assessment) =>
+  `${at.kept < 1 ? ` × ${digits(at.kept, 2)} kept back` : ''}${at.parallel > 1 ? ` × ${at.parallel} side by side` : ''}`;
+
+/** Air as hot as the limit leaves nothing: said in words, with what would help. */
+const nothingLeft = (allowed: number) =>
+  allowed === 0
+    ? {
+        because: 'Air this hot leaves this cable nothing.',
+        remedy: 'A cooler way, a cable of a higher rating, or terminations that stand more.',
+      }
+    : {};
 
 function table(
   id: string,
@@ -49,7 +60,7 @@ function table(
   at: Assessment,
   reading: TableReading | null,
 ): Finding {
-  const allowed = (reading?.allowedA ?? 0) * at.placing * at.parallel;
+  const allowed = allowedBy(at, id === 'amps-inch' ? 'inch' : 'metric') ?? 0;
   const basis = reading?.columnC === 60 && id === 'amps-metric' ? 'this column rests on 45 °C air; ' : '';
   const facts: Facts = {
     id,
@@ -63,7 +74,7 @@ function table(
       substituted: reading
         ? [
             `row ${reading.row}, ${reading.columnC} °C column: ${figure(reading.tableA, 'A', 0)}`,
-            `× ${digits(reading.ambientFactor, 3)} × ${digits(at.placing, 2)}${sideBySide(at)} = ${figure(allowed, 'A', 0)}`,
+            `× ${digits(reading.ambientFactor, 3)} × ${digits(at.placing, 2)}${shares(at)} = ${figure(allowed, 'A', 0)}`,
           ]
         : [`no row for ${digits(at.copperMm2, 1)} mm² or no column for ${figure(at.limitC, '°C', 0)}`],
       source,
@@ -74,11 +85,11 @@ function table(
     const because = 'Outside this table: it says nothing about this cable.';
     return stated({ ...facts, because, remedy: 'Go by another school.' }, 'unproved');
   }
-  return atMost(facts, allowed);
+  return atMost({ ...facts, ...nothingLeft(allowed) }, allowed);
 }
 
 function heat(at: Assessment): Finding {
-  const allowed = at.heatA * at.placing * at.parallel;
+  const allowed = allowedBy(at, 'heat') ?? 0;
   return atMost(
     {
       id: 'amps-heat',
@@ -87,10 +98,11 @@ function heat(at: Assessment): Finding {
       value: countedAmps(at),
       unit: 'A',
       decimals: 0,
+      ...nothingLeft(allowed),
       work: {
         formula: 'I = √(Q(T_lim) ÷ R(T_lim)) · f_placing',
         substituted: [
-          `at ${figure(at.limitC, '°C', 0)}: ${figure(at.heatA, 'A', 1)} × ${digits(at.placing, 2)}${sideBySide(at)} = ${figure(allowed, 'A', 0)}`,
+          `at ${figure(at.limitC, '°C', 0)}: ${figure(at.heatA, 'A', 1)} × ${digits(at.placing, 2)}${shares(at)} = ${figure(allowed, 'A', 0)}`,
         ],
         source: 'one metre in still air, Churchill and Chu, ε = 0.9',
         assumes: 'more generous than the tables outside 70–105 °C and 16–120 mm²',
@@ -105,7 +117,7 @@ function quick(at: Assessment): Finding {
     {
       id: 'quick',
       stage: 'gauge',
-      title: 'Printed 3/10 % rule',
+      title: 'Printed 3/10 %',
       value: at.copperMm2 * at.parallel,
       unit: 'mm²',
       decimals: 1,

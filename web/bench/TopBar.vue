@@ -18,6 +18,7 @@ import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import ModalBox from '../ui/ModalBox.vue';
+import PracticeBox from '../practice/PracticeBox.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import TextField from '../ui/TextField.vue';
 import { exportJob, importJob } from '../storage/files.ts';
@@ -33,6 +34,7 @@ const router = useRouter();
 const fileField = useTemplateRef<HTMLInputElement>('fileField');
 const refusal = ref('');
 const isRenaming = ref(false);
+const isPracticeOpen = ref(false);
 
 const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 const saved = computed(() => {
@@ -71,6 +73,7 @@ const actions = computed(() => [
   { title: 'Export this job to a file', act: () => job && exportJob(job, bench.shop) },
   { title: 'Import a job from a file', act: () => fileField.value?.click() },
   { title: 'Rename this job', act: () => (isRenaming.value = true) },
+  { title: 'House practice', act: () => (isPracticeOpen.value = true) },
   { title: 'New empty job', act: newJob },
   { title: 'Delete this job', act: removeJob },
 ]);
@@ -226,6 +229,7 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
       <p class="note mt-2">Your jobs are as they were.</p>
       <button type="button" class="button filled mt-4" @click="refusal = ''">All right</button>
     </ModalBox>
+    <PracticeBox :open="isPracticeOpen" @close="isPracticeOpen = false" />
     <ModalBox :open="isRenaming" title="This job" @close="isRenaming = false">
       <TextField
         label="Name"

@@ -54,7 +54,7 @@ function setSchool(school: School, on: boolean): void {
 const PARALLELS = [1, 2, 3, 4].map((value) => ({ value, title: String(value) }));
 
 const SCHOOLS: Readonly<Record<School, string>> = {
-  quick: 'Printed 3/10 % rule',
+  quick: 'Printed 3/10 %',
   inch: 'Inch-gauge table',
   metric: 'Metric table',
   heat: 'Heat balance',
@@ -202,7 +202,7 @@ const short = (size: ConductorSize) =>
       </div>
     </div>
 
-    <div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1fr)_384px]">
+    <div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1fr)_408px]">
       <SizeChart
         :candidates="choice.candidates"
         :taken="choice.taken"

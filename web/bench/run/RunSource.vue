@@ -11,6 +11,7 @@ import QuantityField from '../../ui/QuantityField.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
+import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { parseCurve, writtenCurve } from './curveText.ts';
 import { useRunEdit } from './useRunEdit.ts';
@@ -18,6 +19,7 @@ import { useRunEdit } from './useRunEdit.ts';
 /** The source behind it, and the fuse that guards it. */
 const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
 
+const bench = useBench();
 const { prefs } = usePrefs();
 const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
 const run = computed(() => cable.run);
@@ -66,7 +68,7 @@ function addFuse(): void {
     draft.fuses.push({
       end: taken.includes('A') ? 'B' : 'A',
       kind: 'class-t',
-      ratingA: ratingFor(amps, heaviest) ?? 600,
+      ratingA: ratingFor(amps, heaviest, bench.shop.practice.fuseOverLoad) ?? 600,
       place: 'near',
       distanceMm: 150,
     });
