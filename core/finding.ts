@@ -57,16 +57,20 @@ export type Facts = Omit<Finding, 'value' | 'limit' | 'use' | 'margin' | 'state'
 /** Under this much left, what holds binds. */
 const BINDS_UNDER = 0.1;
 
+const stateOf = (use: number): State => (1 - use >= -1e-9 ? 'holds' : 'fails');
+const bindsAt = (use: number, state: State) => state === 'holds' && 1 - use < BINDS_UNDER;
+const useOfMost = (value: number, most: number, zero: number) =>
+  most > zero ? (value - zero) / (most - zero) : value > most ? 2 : 1;
+
 const judged = (facts: Facts, limit: Limit, use: number, because: string, state?: State): Finding => {
-  const margin = 1 - use;
-  const own = state ?? (margin >= -1e-9 ? 'holds' : 'fails');
+  const own = state ?? stateOf(use);
   return {
     ...facts,
     limit,
     use,
-    margin,
+    margin: 1 - use,
     state: own,
-    ...(own === 'holds' && margin < BINDS_UNDER && { binds: true }),
+    ...(bindsAt(use, own) && { binds: true }),
     because: facts.because ?? because,
   };
 };
@@ -79,7 +83,7 @@ const said = (facts: Facts, value: number) => figure(value, facts.unit, facts.de
  * @param zero where the bar starts, for figures that do not start at 0: the air's temperature, say
  */
 export function atMost(facts: Facts, most: number, zero = 0, state?: State): Finding {
-  const use = most > zero ? (facts.value - zero) / (most - zero) : facts.value > most ? 2 : 1;
+  const use = useOfMost(facts.value, most, zero);
   const relation = facts.value <= most ? 'is within' : 'is over';
   return judged(
     facts,
@@ -142,6 +146,35 @@ export function simulated(finding: Finding): Finding {
     state: 'unproved',
     because: `Simulated, so it proves nothing. ${finding.because}`,
   };
+}
+
+/**
+ * A finding already judged, whose words are written only when somebody reads them: of all the sizes that are tried,
+ * one is read.
+ */
+export interface Judged {
+  readonly id: string;
+  readonly state: State;
+  readonly binds: boolean;
+  readonly write: () => Finding;
+}
+
+/** What {@link atMost} would say of a value, judged now and written later. */
+export function judgeAtMost(
+  id: string,
+  value: number,
+  most: number,
+  zero: number,
+  facts: () => Facts,
+): Judged {
+  const use = useOfMost(value, most, zero);
+  const state = stateOf(use);
+  return { id, state, binds: bindsAt(use, state), write: () => atMost(facts(), most, zero) };
+}
+
+/** A finding that is written already. */
+export function asJudged(finding: Finding): Judged {
+  return { id: finding.id, state: finding.state, binds: finding.binds ?? false, write: () => finding };
 }
 
 const BADNESS: Readonly<Record<State, number>> = { fails: 3, unproved: 2, watch: 1, holds: 0 };

@@ -226,8 +226,8 @@ function operatingPoint(
 /**
  * Works one size of cable through one run.
  *
- * Source: docs/method.md: the drop at the temperature really reached, three schools of continuous current, the duty
- * from the settled start or as it repeats. Lengths count the service loop.
+ * Source: as each part says: the drop at the temperature really reached ({@link voltageDrop}), three schools of
+ * continuous current, the duty from the settled start or as it repeats. Lengths count the service loop.
  *
  * @param followDuty how a duty cycle is followed: {@link dutyCycle}, or a stand-in that asks a worker
  */
@@ -256,16 +256,24 @@ export function assess(
   const wattsLost = (currentA ?? 0) * dropV;
   const bendTimes = run.meets.includes('flexing') && kind.strands !== 'extra fine' ? FLEXING_BEND : kind.bend;
   const kept = 1 - practice.ampsMarginPercent / 100;
-  const partial = { size, copperMm2, outerMm, limitC, placing, kept, parallel, site, currentA, settledC };
   return {
-    ...partial,
+    size,
+    copperMm2,
+    outerMm,
+    limitC,
+    placing,
+    kept,
+    parallel,
+    site,
+    currentA,
+    settledC,
     spenders,
     joints: jointsOf(context),
     barrelMm: typicalBarrelMm(copperMm2),
     dropV,
     dropPercent: (dropV / run.systemV) * 100,
     wattsLost,
-    duty: dutyOf(context, kind, cableSize, partial, followDuty),
+    duty: dutyOf(context, kind, cableSize, { currentA, settledC, limitC, placing }, followDuty),
     quickMm2: Math.max(
       quick(currentA ?? 0, QUICK_RULE_PERCENT.held),
       quick(heaviestA, QUICK_RULE_PERCENT.surge),

@@ -30,10 +30,9 @@ const THRUSTER: Partial<Run> = {
   dropPercent: 5,
   devices: [{ kind: 'other', milliohm: 0.22 }],
 };
-const idsThatFail = (run: Partial<Run>, size: string) =>
-  choose(run)
-    .candidates.find(({ at }) => at.size.name === size)
-    ?.limits.filter(({ state }) => state === 'fails')
+const idsThatFail = (run: Partial<Run>, name: '50') =>
+  choose(run, { size: { system: 'metric', name } })
+    .findings.filter(({ id, state }) => state === 'fails' && !id.startsWith('suits'))
     .map(({ id }) => id);
 
 describe('a thruster far forward', () => {
@@ -58,9 +57,8 @@ describe('a thruster far forward', () => {
   });
   test('a school switched off no longer binds, and is still shown', () => {
     const schools = { quick: false, inch: false, metric: true, heat: true };
-    const { candidates, schools: answers } = choose({ ...THRUSTER, dropPercent: 10 }, {}, { schools });
-    const fifty = candidates.find(({ at }) => at.size.name === '50');
-    expect(fifty?.limits.some(({ id }) => id === 'amps-inch')).toBe(false);
+    const { findings, schools: answers } = choose({ ...THRUSTER, dropPercent: 10 }, {}, { schools });
+    expect(findings.some(({ id }) => id === 'amps-inch')).toBe(false);
     expect(answers.find(({ school }) => school === 'inch')).toMatchObject({ switchedOn: false });
   });
   test('the printed rule, switched on, binds with its own area', () => {
@@ -77,16 +75,18 @@ describe('a run no size can serve', () => {
     expect(taken.state).toBe('fails');
   });
   test('3 kW over 12 V and 10 mm² cannot be delivered, in words', () => {
-    const { candidates } = choose({
-      systemV: 12,
-      load: { kind: 'watts', watts: 30000, efficiencyPercent: 90, lowestV: 11 },
-      lengthMm: 8000,
-      return: { kind: 'cable', lengthMm: 8000 },
-    });
-    const [thin] = candidates;
-    expect(thin?.at.currentA).toBeNull();
-    expect(thin?.limits[0]).toMatchObject({ state: 'fails', value: null });
-    expect(thin?.limits[0]?.because).toMatch(/No current through 10 mm² delivers this/);
+    const { taken, findings } = choose(
+      {
+        systemV: 12,
+        load: { kind: 'watts', watts: 30000, efficiencyPercent: 90, lowestV: 11 },
+        lengthMm: 8000,
+        return: { kind: 'cable', lengthMm: 8000 },
+      },
+      { size: { system: 'metric', name: '10' } },
+    );
+    expect(taken.at.currentA).toBeNull();
+    expect(findings[0]).toMatchObject({ state: 'fails', value: null });
+    expect(findings[0]?.because).toMatch(/No current through 10 mm² delivers this/);
   });
   test('air as hot as the termination leaves no amps, and says so', () => {
     const { smallest, findings } = choose({ load: { kind: 'amps', amps: 20 }, ambientC: 92 });
@@ -234,9 +234,9 @@ describe('fault and fuse', () => {
   });
   test('a size is proposed that its fuse guards', () => {
     const fuse = { ...(FUSED.fuses ?? [])[0], ratingA: 350 } as Run['fuses'][number];
-    const { smallest } = choose({ ...FUSED, fuses: [fuse] });
+    const { smallest, findings } = choose({ ...FUSED, fuses: [fuse] });
     expect(smallest?.at.copperMm2).toBeGreaterThan(70);
-    expect(smallest?.limits.find(({ id }) => id === 'guards.A')?.state).toBe('holds');
+    expect(findings.find(({ id }) => id === 'guards.A')?.state).toBe('holds');
   });
   test('a missing fuse or source never makes a size wrong', () =>
     expect(choose(THRUSTER).smallest?.at.size.name).toBe('70'));

@@ -1,5 +1,5 @@
 import { sameSize, type ConductorSize } from '../conductor/size.ts';
-import { type Finding, type State, worst } from '../finding.ts';
+import { type Finding, type Judged, type State, worst } from '../finding.ts';
 import type { Cable } from '../job/cable.ts';
 import type { CableKind } from '../job/shop.ts';
 import type { HousePractice, School } from '../practice/housePractice.ts';
@@ -11,8 +11,6 @@ import { allowedBy, countedAmps } from './schoolFindings.ts';
 /** One size of the kind, worked through the run and judged. */
 export interface Candidate {
   readonly at: Assessment;
-  /** What it is held against. */
-  readonly limits: readonly Finding[];
   readonly state: State;
   readonly binds: boolean;
 }
@@ -41,10 +39,17 @@ export interface SizeChoice {
   readonly schools: readonly SchoolAnswer[];
 }
 
+/** A size being tried, with what it is held against. */
+interface Tried {
+  readonly candidate: Candidate;
+  readonly limits: readonly Judged[];
+}
+
 /** Whether a size may be proposed: nothing fails, and its fuse guards it, or somebody answers for that. */
-function passes({ state, limits }: Candidate): boolean {
+function passes({ candidate, limits }: Tried): boolean {
   return (
-    state !== 'fails' && !limits.some(({ id, state: own }) => id.startsWith('guards') && own === 'unproved')
+    candidate.state !== 'fails' &&
+    !limits.some(({ id, state }) => id.startsWith('guards') && state === 'unproved')
   );
 }
 
@@ -64,30 +69,29 @@ export function chooseSize(
 ): SizeChoice {
   const { run, gauge } = cable;
   const context: RunContext = { run, parallel: gauge.parallel ?? 1, mates };
-  const candidates = kind.sizes.map((cableSize): Candidate => {
+  const tried = kind.sizes.map((cableSize): Tried => {
     const at = assess(context, kind, cableSize, practice, followDuty);
     const limits = sizeLimits(at, context, kind, practice);
     // A fault that is not known does not make a size wrong.
     const deciding = limits.filter(({ id, state }) => !id.startsWith('survives') || state === 'fails');
-    return {
-      at,
-      limits,
-      state: worst(deciding.map(({ state }) => state)),
-      binds: deciding.some(({ binds }) => binds),
-    };
+    const state = worst(deciding.map((limit) => limit.state));
+    return { candidate: { at, state, binds: deciding.some(({ binds }) => binds) }, limits };
   });
+  const candidates = tried.map(({ candidate }) => candidate);
   const thickest = candidates.at(-1);
   if (!thickest) throw new RangeError(`cable kind ${kind.id} has no sizes`);
-  const smallest = candidates.find(passes) ?? candidates.find(({ state }) => state !== 'fails') ?? null;
+  const found = tried.find(passes) ?? tried.find(({ candidate }) => candidate.state !== 'fails');
+  const smallest = found?.candidate ?? null;
   const oneSizeUp = gauge.oneSizeUp ?? practice.oneSizeUp;
   const proposed = smallest ? stepped(candidates, smallest, oneSizeUp ? 1 : 0) : thickest;
   const said = gauge.size && candidates.find(({ at }) => sameSize(at.size, gauge.size as ConductorSize));
   const taken = said ?? proposed;
+  const limits = tried.find(({ candidate }) => candidate === taken)?.limits ?? [];
   return {
     candidates,
     smallest,
     taken,
-    findings: [...taken.limits, ...runLimits(taken.at, context, kind, practice)],
+    findings: [...limits.map(({ write }) => write()), ...runLimits(taken.at, context, kind, practice)],
     isProposed: said === undefined,
     oneSizeUp,
     schools: schoolAnswers(candidates, practice),

@@ -1,6 +1,6 @@
 import { resistancePerMetre20 } from '../conductor/resistance.ts';
 import { sizeLabel } from '../conductor/size.ts';
-import { atLeast, atMost, type Finding, stated } from '../finding.ts';
+import { asJudged, atLeast, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import { type Assessment, type RunContext, type Spender, totalOhm } from './assess.ts';
@@ -18,9 +18,15 @@ export function resistanceSource(at: Assessment, kind: CableKind): string {
 }
 
 /** The drop at the load, hot, and the voltage left to it; or why no current delivers its power. */
-export function dropFindings(at: Assessment, context: RunContext, kind: CableKind): Finding[] {
-  if (at.currentA === null) return [noOperatingPoint(at, context)];
-  return [dropAtLoad(at, context, kind, at.currentA), ...voltageAtLoad(at, context, at.currentA)];
+export function dropFindings(at: Assessment, context: RunContext, kind: CableKind): Judged[] {
+  const { currentA } = at;
+  if (currentA === null) return [asJudged(noOperatingPoint(at, context))];
+  return [
+    judgeAtMost('drop', at.dropPercent, context.run.dropPercent, 0, () =>
+      dropFacts(at, context, kind, currentA),
+    ),
+    ...voltageAtLoad(at, context, currentA).map(asJudged),
+  ];
 }
 
 function noOperatingPoint(at: Assessment, { run }: RunContext): Finding {
@@ -53,7 +59,7 @@ function noOperatingPoint(at: Assessment, { run }: RunContext): Finding {
   );
 }
 
-function dropAtLoad(at: Assessment, context: RunContext, kind: CableKind, current: number): Finding {
+function dropFacts(at: Assessment, context: RunContext, kind: CableKind, current: number): Facts {
   const { run, parallel } = context;
   // What never settles is worked at the hottest that is followed: it drops at least this much.
   const hot = at.settledC ?? HOTTEST_C;
@@ -70,27 +76,24 @@ function dropAtLoad(at: Assessment, context: RunContext, kind: CableKind, curren
     none: () => 'no return counted',
   }[run.return.kind]();
   const side = parallel > 1 ? ` ÷ ${parallel} side by side` : '';
-  return atMost(
-    {
-      id: 'drop',
-      stage: 'gauge',
-      title: 'Drop at the load',
-      value: at.dropPercent,
-      unit: '%',
-      decimals: 2,
-      work: {
-        formula: 'ΔU = I · (R_cable + R_return + R_joints + R_devices)',
-        substituted: [
-          `= ${figure(current, 'A', 1)} × (${cable} + ${back} + ${joints} + ${devices}) mΩ = ${figure(at.dropV, 'V', 3)}`,
-          `= ${digits(at.dropV, 3)} ÷ ${figure(run.systemV, 'V', 1)} = ${figure(at.dropPercent, '%', 2)}`,
-          `R_cable = ${digits(perMetre * 1000, 3)} mΩ/m × ${digits(lengthM, 2)} m × [1 + 0.00393 × (${digits(hot, 1)} − 20)]${side}; ${returns}`,
-        ],
-        source: resistanceSource(at, kind),
-        assumes: `${at.joints} joints of its own, each as ${digits(at.barrelMm, 0)} mm of this conductor; all of the loop as hot as this cable; the service loop is carried`,
-      },
+  return {
+    id: 'drop',
+    stage: 'gauge',
+    title: 'Drop at the load',
+    value: at.dropPercent,
+    unit: '%',
+    decimals: 2,
+    work: {
+      formula: 'ΔU = I · (R_cable + R_return + R_joints + R_devices)',
+      substituted: [
+        `= ${figure(current, 'A', 1)} × (${cable} + ${back} + ${joints} + ${devices}) mΩ = ${figure(at.dropV, 'V', 3)}`,
+        `= ${digits(at.dropV, 3)} ÷ ${figure(run.systemV, 'V', 1)} = ${figure(at.dropPercent, '%', 2)}`,
+        `R_cable = ${digits(perMetre * 1000, 3)} mΩ/m × ${digits(lengthM, 2)} m × [1 + 0.00393 × (${digits(hot, 1)} − 20)]${side}; ${returns}`,
+      ],
+      source: resistanceSource(at, kind),
+      assumes: `${at.joints} joints of its own, each as ${digits(at.barrelMm, 0)} mm of this conductor; all of the loop as hot as this cable; the service loop is carried`,
     },
-    run.dropPercent,
-  );
+  };
 }
 
 /** A load that switches off under a voltage must be left that much. */

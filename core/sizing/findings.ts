@@ -1,4 +1,4 @@
-import type { Finding } from '../finding.ts';
+import { asJudged, type Finding, type Judged } from '../finding.ts';
 import type { CableKind } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import type { Assessment, RunContext } from './assess.ts';
@@ -14,12 +14,12 @@ export function sizeLimits(
   context: RunContext,
   kind: CableKind,
   practice: HousePractice,
-): Finding[] {
+): Judged[] {
   return [
     ...dropFindings(at, context, kind),
     ...heatFindings(at, context, kind),
     ...schoolFindings(at, practice),
-    ...fuseLimits(at, context, kind, practice),
+    ...fuseLimits(at, context, kind, practice).map(asJudged),
   ];
 }
 

@@ -1,19 +1,33 @@
-import { atMost, type Facts, type Finding, stated } from '../finding.ts';
+import { asJudged, atMost, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import { type Assessment, type RunContext, thermalCable, totalOhm } from './assess.ts';
 import { jacketResistance } from './heatBalance.ts';
 
 /** How hot the conductor gets: held for ever, and at the peak of its duty. */
-export function heatFindings(at: Assessment, context: RunContext, kind: CableKind): Finding[] {
-  if (at.currentA === null) return [];
-  return [settled(at, context, kind, at.currentA), ...dutyFindings(at, context, kind)];
+export function heatFindings(at: Assessment, context: RunContext, kind: CableKind): Judged[] {
+  const { currentA, settledC } = at;
+  if (currentA === null) return [];
+  const facts = () => settledFacts(at, context, kind, currentA);
+  const held =
+    settledC === null
+      ? asJudged(neverSettles(facts()))
+      : judgeAtMost('settled', settledC, at.limitC, context.run.ambientC, () => ({
+          ...facts(),
+          value: settledC,
+        }));
+  return [held, ...dutyFindings(at, context, kind).map(asJudged)];
 }
 
-function settled(at: Assessment, { run, parallel }: RunContext, kind: CableKind, current: number): Finding {
+function settledFacts(
+  at: Assessment,
+  { run, parallel }: RunContext,
+  kind: CableKind,
+  current: number,
+): Omit<Facts, 'value'> {
   const cable = thermalCable(kind, { size: at.size, outerMm: at.outerMm, pricePerM: 0 });
   const side = parallel > 1 ? ` ÷ ${parallel} side by side` : '';
-  const facts: Omit<Facts, 'value'> = {
+  return {
     id: 'settled',
     stage: 'gauge',
     title: 'Conductor, held',
@@ -32,11 +46,11 @@ function settled(at: Assessment, { run, parallel }: RunContext, kind: CableKind,
       assumes: 'one horizontal cable in still air; the limit is the lower of insulation and termination',
     },
   };
-  if (at.settledC === null) {
-    const because = 'This current never settles: the cable would burn.';
-    return stated({ ...facts, value: null, because, remedy: 'Use a thicker cable.' }, 'fails');
-  }
-  return atMost({ ...facts, value: at.settledC }, at.limitC, run.ambientC);
+}
+
+function neverSettles(facts: Omit<Facts, 'value'>): Finding {
+  const because = 'This current never settles: the cable would burn.';
+  return stated({ ...facts, value: null, because, remedy: 'Use a thicker cable.' }, 'fails');
 }
 
 function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Finding[] {

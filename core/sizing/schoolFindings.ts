@@ -1,10 +1,9 @@
 import { INCH_SMALL_CRAFT } from '../catalogue/tables/inchSmallCraft.ts';
 import { METRIC_SMALL_CRAFT } from '../catalogue/tables/metricSmallCraft.ts';
-import { atLeast, atMost, type Facts, type Finding, stated } from '../finding.ts';
+import { asJudged, atLeast, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { digits, figure } from '../units/figure.ts';
 import type { Assessment } from './assess.ts';
-import type { TableReading } from './tableAmpacity.ts';
 
 /** Amps that count against a cable: its continuous load, or what its duty is as hot as. */
 export function countedAmps(at: Assessment): number {
@@ -26,17 +25,14 @@ export function strictestAmps(at: Assessment, practice: HousePractice): number |
 }
 
 /** What each school that is switched on holds against this size. */
-export function schoolFindings(at: Assessment, practice: HousePractice): Finding[] {
+export function schoolFindings(at: Assessment, practice: HousePractice): Judged[] {
   if (at.currentA === null) return [];
   const { schools } = practice;
-  const { inch, metric } = at;
   return [
-    ...(schools.inch ? [table('amps-inch', 'By inch table', INCH_SMALL_CRAFT.source, at, inch)] : []),
-    ...(schools.metric
-      ? [table('amps-metric', 'By metric table', METRIC_SMALL_CRAFT.source, at, metric)]
-      : []),
+    ...(schools.inch ? [table('inch', INCH_SMALL_CRAFT.source, at)] : []),
+    ...(schools.metric ? [table('metric', METRIC_SMALL_CRAFT.source, at)] : []),
     ...(schools.heat ? [heat(at)] : []),
-    ...(schools.quick ? [quick(at)] : []),
+    ...(schools.quick ? [asJudged(quick(at))] : []),
   ];
 }
 
@@ -53,22 +49,38 @@ const nothingLeft = (allowed: number) =>
       }
     : {};
 
-function table(
+function table(school: 'inch' | 'metric', source: string, at: Assessment): Judged {
+  const id = `amps-${school}`;
+  const allowed = allowedBy(at, school);
+  if (allowed === null) {
+    const because = 'Outside this table: it says nothing about this cable.';
+    return asJudged(
+      stated(
+        { ...tableFacts(id, school, source, at, 0), because, remedy: 'Go by another school.' },
+        'unproved',
+      ),
+    );
+  }
+  return judgeAtMost(id, countedAmps(at), allowed, 0, () => tableFacts(id, school, source, at, allowed));
+}
+
+function tableFacts(
   id: string,
-  title: string,
+  school: 'inch' | 'metric',
   source: string,
   at: Assessment,
-  reading: TableReading | null,
-): Finding {
-  const allowed = allowedBy(at, id === 'amps-inch' ? 'inch' : 'metric') ?? 0;
-  const basis = reading?.columnC === 60 && id === 'amps-metric' ? 'this column rests on 45 °C air; ' : '';
-  const facts: Facts = {
+  allowed: number,
+): Facts {
+  const reading = at[school];
+  const basis = reading?.columnC === 60 && school === 'metric' ? 'this column rests on 45 °C air; ' : '';
+  return {
     id,
     stage: 'gauge',
-    title,
+    title: `By ${school} table`,
     value: countedAmps(at),
     unit: 'A',
     decimals: 0,
+    ...(reading && nothingLeft(allowed)),
     work: {
       formula: 'I ≤ I_table · f_air · f_placing',
       substituted: reading
@@ -81,35 +93,27 @@ function table(
       assumes: `limit ${figure(at.limitC, '°C', 0)}; ${basis}the row is the largest not above this copper; a duty counts as the steady amps that are as hot`,
     },
   };
-  if (!reading) {
-    const because = 'Outside this table: it says nothing about this cable.';
-    return stated({ ...facts, because, remedy: 'Go by another school.' }, 'unproved');
-  }
-  return atMost({ ...facts, ...nothingLeft(allowed) }, allowed);
 }
 
-function heat(at: Assessment): Finding {
+function heat(at: Assessment): Judged {
   const allowed = allowedBy(at, 'heat') ?? 0;
-  return atMost(
-    {
-      id: 'amps-heat',
-      stage: 'gauge',
-      title: 'By heat balance',
-      value: countedAmps(at),
-      unit: 'A',
-      decimals: 0,
-      ...nothingLeft(allowed),
-      work: {
-        formula: 'I = √(Q(T_lim) ÷ R(T_lim)) · f_placing',
-        substituted: [
-          `at ${figure(at.limitC, '°C', 0)}: ${figure(at.heatA, 'A', 1)} × ${digits(at.placing, 2)}${shares(at)} = ${figure(allowed, 'A', 0)}`,
-        ],
-        source: 'one metre in still air, Churchill and Chu, ε = 0.9',
-        assumes: 'more generous than the tables outside 70–105 °C and 16–120 mm²',
-      },
+  return judgeAtMost('amps-heat', countedAmps(at), allowed, 0, () => ({
+    id: 'amps-heat',
+    stage: 'gauge',
+    title: 'By heat balance',
+    value: countedAmps(at),
+    unit: 'A',
+    decimals: 0,
+    ...nothingLeft(allowed),
+    work: {
+      formula: 'I = √(Q(T_lim) ÷ R(T_lim)) · f_placing',
+      substituted: [
+        `at ${figure(at.limitC, '°C', 0)}: ${figure(at.heatA, 'A', 1)} × ${digits(at.placing, 2)}${shares(at)} = ${figure(allowed, 'A', 0)}`,
+      ],
+      source: 'one metre in still air, Churchill and Chu, ε = 0.9',
+      assumes: 'more generous than the tables outside 70–105 °C and 16–120 mm²',
     },
-    allowed,
-  );
+  }));
 }
 
 function quick(at: Assessment): Finding {

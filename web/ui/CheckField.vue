@@ -22,7 +22,7 @@ defineEmits<{ 'update:modelValue': [value: boolean] }>();
           <Check v-if="modelValue" :size="16" :stroke-width="3" aria-hidden="true" />
         </span>
       </Switch>
-      <SwitchLabel class="cursor-pointer text-[12.5px] leading-4 whitespace-nowrap">{{ label }}</SwitchLabel>
+      <SwitchLabel class="cursor-pointer text-[12.5px] leading-4">{{ label }}</SwitchLabel>
     </div>
   </SwitchGroup>
 </template>

@@ -171,6 +171,7 @@ const short = (size: ConductorSize) =>
       <div v-for="answer in choice.schools" :key="answer.school" class="border-r border-hairline px-1.5 py-1">
         <CheckField
           :label="SCHOOLS[answer.school]"
+          class="whitespace-nowrap"
           :model-value="answer.switchedOn"
           @update:model-value="(on) => setSchool(answer.school, on)"
         />
