@@ -34,6 +34,24 @@ export class App {
     await this.field(label).press('Enter');
   }
 
+  /** Types what cannot be meant: it stays as typed, is said to be wrong beside the field, and is then put right. */
+  async refuses(
+    label: string,
+    typed: string,
+    sentence: RegExp,
+    unchanged?: () => Promise<void>,
+  ): Promise<void> {
+    const field = this.field(label);
+    const before = await field.inputValue();
+    await this.type(label, typed);
+    await expect(this.page.getByRole('alert')).toContainText(sentence);
+    await expect(field).toHaveValue(typed);
+    await expect(field).toHaveAttribute('aria-invalid', 'true');
+    await unchanged?.();
+    await this.type(label, before);
+    await expect(this.page.getByRole('alert')).toBeHidden();
+  }
+
   /** Chooses from a list that opens. */
   async choose(label: string | RegExp, option: string | RegExp): Promise<void> {
     await this.page.getByRole('button', { name: label }).click();

@@ -111,7 +111,10 @@ export type FollowDuty = (
 export const QUICK_RULE_PERCENT = { held: 3, surge: 10 } as const;
 
 /** One metre of a cable size as the heat balance sees it. */
-export function thermalCable(kind: CableKind, { size, outerMm }: CableSize): ThermalCable {
+export function thermalCable(
+  kind: CableKind,
+  { size, outerMm }: Pick<CableSize, 'size' | 'outerMm'>,
+): ThermalCable {
   const copperMm2 = areaMm2(size);
   return {
     ohmPerMetre20: resistancePerMetre20(size, kind.tinned),

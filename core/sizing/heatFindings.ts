@@ -25,7 +25,7 @@ function settledFacts(
   kind: CableKind,
   current: number,
 ): Omit<Facts, 'value'> {
-  const cable = thermalCable(kind, { size: at.size, outerMm: at.outerMm, pricePerM: 0 });
+  const cable = thermalCable(kind, at);
   const side = parallel > 1 ? ` ÷ ${parallel} side by side` : '';
   return {
     id: 'settled',
@@ -102,7 +102,7 @@ function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Fin
             : `${figure(heaviestA, 'A', 0)} reaches the limit in ${figure(cycle.secondsToLimit, 's', 0)}`,
         ]
       : [said],
-    source: `copper 385 J/kgK, jacket 2.0 MJ/m³K and ${digits(thermalCable(kind, { size: at.size, outerMm: at.outerMm, pricePerM: 0 }).jacketConductivity, 2)} W/mK; backward Euler, strides growing from 0.05 s`,
+    source: `copper 385 J/kgK, jacket 2.0 MJ/m³K and ${digits(thermalCable(kind, at).jacketConductivity, 2)} W/mK; backward Euler, strides growing from 0.05 s`,
     assumes: duty.repeats
       ? 'the cycle has come again until its temperatures repeat'
       : 'it starts from the settled temperature of the continuous load',

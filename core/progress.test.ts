@@ -1,0 +1,152 @@
+import { describe, expect, test } from '@jest/globals';
+import { genericShop } from './catalogue/genericShop.ts';
+import type { Cable } from './job/cable.ts';
+import { newCable } from './job/newCable.ts';
+import { limitWords, sealRecord, valueWords } from './proof/record.ts';
+import { governingDrop, hottestC } from './sizing/governing.ts';
+import { canCrimp } from './termination/canCrimp.ts';
+import { matesOf, workUpCable } from './workup.ts';
+
+const shop = genericShop();
+const fresh = newCable('c', 'C-1', shop);
+const with_ = (change: Partial<Cable>): Cable => ({ ...fresh, ...change });
+const loaded: Cable = with_({
+  run: { ...fresh.run, systemV: 24, load: { kind: 'amps', amps: 100 }, lengthMm: 2000 },
+});
+const reports = (cable: Cable) => workUpCable(cable, shop).stages;
+
+describe('how far a cable is', () => {
+  test('a new cable has nothing done, and says what it lacks', () => {
+    const stages = reports(fresh);
+    expect(Object.values(stages).filter(({ done }) => done)).toEqual([]);
+    expect(stages.run.state).toBe('unproved');
+    expect(stages.run.summary.replaceAll('\u2009', ' ')).toBe('0 A, 1.00 m');
+    expect(stages.gauge.summary).toMatch(/proposed$/);
+    expect(stages.prove.summary).toBe('nothing measured');
+  });
+  test('a load is a run; a size said is a gauge', () => {
+    expect(reports(loaded).run.done).toBe(true);
+    const said = { ...loaded, gauge: { ...loaded.gauge, size: { system: 'metric', name: '50' } as const } };
+    expect(reports(said).gauge).toMatchObject({ done: true, summary: '50 mm², tinned' });
+  });
+  test('a size said that fails is not done', () => {
+    const thin = { ...loaded, gauge: { ...loaded.gauge, size: { system: 'metric', name: '10' } as const } };
+    expect(reports(thin).gauge).toMatchObject({ done: false, state: 'fails' });
+  });
+  test('ends are done when lug, die and sleeve are said at both', () => {
+    const { ends } = workUpCable(loaded, shop);
+    const say = (name: 'A' | 'B') => ({
+      ...loaded.ends[name],
+      lugId: ends[name].lug?.id,
+      dieId: ends[name].die?.die.id,
+      sleeveId: ends[name].sleeve?.sleeve.id,
+    });
+    expect(reports(loaded).ends).toMatchObject({ done: false, summary: 'proposed' });
+    expect(reports({ ...loaded, ends: { A: say('A'), B: say('B') } }).ends.done).toBe(true);
+  });
+  test('cut and make go by the steps ticked', () => {
+    const { steps } = workUpCable(loaded, shop);
+    const tick = (ids: readonly string[]) => ({
+      ...loaded,
+      done: ids.map((step) => ({ step, at: '2026-11-20T10:00:00.000Z', by: '' })),
+    });
+    expect(reports(tick(['lay-out', 'cut'])).cut.done).toBe(true);
+    expect(reports(tick(['lay-out', 'cut'])).make).toMatchObject({
+      done: false,
+      summary: `2 of ${steps.length} steps`,
+    });
+    expect(reports(tick(steps.map(({ id }) => id))).make.done).toBe(true);
+  });
+  test('without a lug nothing is cut and nothing is made', () => {
+    const bare = workUpCable(loaded, { ...shop, lugs: [] });
+    expect(bare.stages.cut.summary).toBe('needs both lugs');
+    expect(bare.stages.make).toMatchObject({ done: false, summary: 'needs both ends' });
+    expect(bare.lengths).toBeNull();
+  });
+  test('a cable too short for its own sleeves says so', () => {
+    const short = { ...loaded, run: { ...loaded.run, lengthMm: 90 } };
+    expect(workUpCable(short, shop).findings.find(({ id }) => id === 'cut')).toMatchObject({
+      state: 'fails',
+    });
+  });
+});
+
+describe('what governs', () => {
+  const run = {
+    dropPercent: 3,
+    duty: { steps: [{ amps: 300, seconds: 10 }], repeats: false, dropPercent: 10 },
+  };
+  const duty = (dropPercent: number) => ({ heaviestA: 300, cycle: null, spenders: [], dropPercent });
+  test('the load or the surge, whichever comes nearer to its own limit', () => {
+    expect(governingDrop({ dropPercent: 2, duty: duty(5) }, run)).toMatchObject({ of: 'load', percent: 2 });
+    expect(governingDrop({ dropPercent: 1, duty: duty(5) }, run)).toMatchObject({ of: 'surge', percent: 5 });
+    expect(governingDrop({ dropPercent: 1, duty: null }, run)).toMatchObject({ of: 'load' });
+  });
+  test('the hottest moment is the peak of the duty, or what is held', () => {
+    const cycle = { samples: [], peakC: 70, peakAtS: 10, equivalentA: 100, secondsToLimit: null };
+    expect(hottestC({ settledC: 50, duty: { ...duty(5), cycle } })).toBe(70);
+    expect(hottestC({ settledC: 80, duty: { ...duty(5), cycle } })).toBe(80);
+    expect(hottestC({ settledC: null, duty: null })).toBeNull();
+  });
+});
+
+describe('what the shop can do', () => {
+  test('a size is within its tools when a lug and a die suit both ends', () => {
+    const cable = with_({ ends: { A: { at: '', stud: 'M10' }, B: { at: '', stud: 'M8' } } });
+    expect(canCrimp({ system: 'metric', name: '70' }, cable, shop)).toBe(true);
+    expect(canCrimp({ system: 'metric', name: '70' }, cable, { ...shop, dies: [] })).toBe(false);
+    expect(canCrimp({ system: 'metric', name: '1.5' }, cable, shop)).toBe(false);
+  });
+});
+
+describe('circuits', () => {
+  const inCircuit = (id: string, name: string) =>
+    with_({ id, tag: id, run: { ...fresh.run, return: { kind: 'circuit', name } } });
+  const job = {
+    id: 'j',
+    title: 'j',
+    subtitle: '',
+    cables: [inCircuit('a', 'X'), inCircuit('b', 'X'), inCircuit('c', 'Y'), fresh],
+  };
+  test('a cable’s mates are the others of its circuit', () => {
+    const [a, , c, alone] = job.cables as [Cable, Cable, Cable, Cable];
+    expect(matesOf(a, job).map(({ id }) => id)).toEqual(['b']);
+    expect(matesOf(c, job)).toEqual([]);
+    expect(matesOf(alone, job)).toEqual([]);
+  });
+  test('a mate’s length, joints, devices and fuse count in the loop', () => {
+    const mate = {
+      ...inCircuit('b', 'X'),
+      run: { ...inCircuit('b', 'X').run, lengthMm: 5000, devices: [{ kind: 'isolator' as const }] },
+    };
+    const own = {
+      ...inCircuit('a', 'X'),
+      run: { ...inCircuit('a', 'X').run, load: { kind: 'amps' as const, amps: 100 } },
+    };
+    const drop = (mates: Cable[]) => workUpCable(own, shop, mates).choice.candidates[5]?.at.dropPercent ?? 0;
+    expect(drop([mate])).toBeGreaterThan(drop([]) * 4);
+    const labels = workUpCable(own, shop, [mate]).choice.taken.at.spenders.map(({ label }) => label);
+    expect(labels).toEqual(['this cable', 'joints', 'b', 'isolator']);
+  });
+});
+
+describe('a sealed record', () => {
+  const work = workUpCable(loaded, shop);
+  test('keeps every finding in words, as it stood', () => {
+    const record = sealRecord(loaded, work, 'R. Alder', '2026-11-20T12:00:00.000Z');
+    expect(record.lines).toHaveLength(work.findings.length);
+    expect(record).toMatchObject({ verdict: 'unproved', simulated: false, finishedMm: 2000 });
+    expect(record.conductor).toMatch(/mm² tinned marine, red$/);
+    expect(record.lines.every(({ value, because }) => value !== '' && because !== '')).toBe(true);
+  });
+  test('says limits and values in words', () => {
+    const drop = work.findings.find(({ id }) => id === 'drop');
+    const flats = work.findings.find(({ id }) => id === 'across-flats.A');
+    const strip = work.findings.find(({ id }) => id === 'strip.A');
+    if (!drop || !flats || !strip) throw new Error('a finding is missing');
+    expect(limitWords(drop).replaceAll('\u2009', ' ')).toBe('at most 3.00 %');
+    expect(limitWords(flats)).toMatch(/^[\d.]+ to [\d.]+\u2009mm$/);
+    expect(limitWords(strip)).toBe('');
+    expect(valueWords(flats)).toBe('not known');
+  });
+});

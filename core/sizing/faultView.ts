@@ -1,0 +1,69 @@
+import type { Finding } from '../finding.ts';
+import type { Fuse } from '../job/cable.ts';
+import type { CableKind } from '../job/shop.ts';
+import { digits, figure } from '../units/figure.ts';
+import { type Assessment, type RunContext, totalOhm } from './assess.ts';
+import {
+  ADIABATIC_S,
+  adiabaticK,
+  type FaultCurrents,
+  faultCurrents,
+  SHORT_CIRCUIT_LIMIT_C,
+  survivalSeconds,
+} from './fault.ts';
+import { chargingVolts, type SourceResistance, sourceResistance } from './source.ts';
+
+/** What a short would draw, and what the cable stands of it. */
+export interface FaultView {
+  readonly currents: FaultCurrents;
+  readonly source: SourceResistance;
+  readonly k: number;
+  readonly heldC: number;
+  readonly finalC: number;
+}
+
+/** Works the fault of one size; null where the source is not known or the cable never settles. */
+export function faultView(at: Assessment, { run }: RunContext, kind: CableKind): FaultView | null {
+  const source = sourceResistance(run.source, run.systemV);
+  const heldC = at.duty?.cycle?.peakC ?? at.settledC;
+  const finalC = SHORT_CIRCUIT_LIMIT_C[kind.insulation];
+  if (!source || heldC === null || heldC >= finalC) return null;
+  const currents = faultCurrents(run.systemV, chargingVolts(run.systemV), source.ohm, totalOhm(at.spenders));
+  return { currents, source, k: adiabaticK(heldC, finalC), heldC, finalC };
+}
+
+/** The fuses that guard a cable: its own, else those of its circuit. */
+export function fusesOf({ run, mates }: RunContext): readonly Fuse[] {
+  return run.fuses.length > 0 ? run.fuses : mates.flatMap(({ fuses }) => fuses).slice(0, 1);
+}
+
+/** What every finding about one fuse starts with. */
+export const about = (fuse: Fuse, key: string, title: string) =>
+  ({ id: `${key}.${fuse.end}`, stage: 'gauge', end: fuse.end, title }) as const;
+
+/** How long the conductor lasts at a current, worked. */
+export function survivalWork(at: Assessment, view: FaultView, currentA: number): Finding['work'] {
+  const { currents, source, k, heldC, finalC } = view;
+  return {
+    formula: 't = k² · S² ÷ I², k = 226 · √ln((234.5 + T_f) ÷ (234.5 + T_i))',
+    substituted: [
+      `k = 226 · √ln((234.5 + ${finalC}) ÷ (234.5 + ${digits(heldC, 1)})) = ${digits(k, 1)}`,
+      `t = ${digits(k, 1)}² × ${digits(at.copperMm2, 1)}² ÷ ${digits(currentA, 0)}² = ${figure(survivalSeconds(k, at.copperMm2, currentA), 's', 2)}`,
+      `a short draws ${digits(currents.leastA, 0)} A (far end, half the source, hot) to ${digits(currents.mostA, 0)} A (at the fuse, charged)`,
+    ],
+    source: 'IEC 60364-5-54 and 60724',
+    assumes: `source ${digits(source.ohm * 1000, 2)} mΩ, ${source.how}${source.confidence === 'low' ? ' (low confidence)' : ''}; over ${ADIABATIC_S} s the cable also cools, so it errs to the safe side`,
+  };
+}
+
+/** What holds only by an estimate is watched, and says so. */
+export function guessed(finding: Finding, view: FaultView): Finding {
+  if (finding.state !== 'holds' || view.source.confidence === 'good') return finding;
+  const { binds: _, ...rest } = finding;
+  return {
+    ...rest,
+    state: 'watch',
+    because: `${finding.because} The source is only estimated.`,
+    remedy: 'Type the source’s resistance from its sheet.',
+  };
+}
