@@ -74,7 +74,7 @@ const curves = computed((): Curve[] => {
       title: 'hottest, °C',
       values: candidates.map(({ at }) => hottestC(at)),
       limit: limitC,
-      limitText: `${digits(limitC, 0)} °C is the limit`,
+      limitText: `${digits(limitC, 0)} °C limit`,
       takenText: hottest === null ? 'never settles' : figure(hottest, '°C', 0),
       most: roundUp(Math.max(limitC, hottest ?? 0) * 1.2),
       colour: colours.value.copperText,
@@ -122,8 +122,14 @@ function marks(curve: Curve): Plugin<'line'> {
       ctx.save();
       ctx.font = '400 14px "Barlow Condensed"';
       ctx.fillStyle = colours.value.ink2;
-      ctx.textAlign = 'right';
-      ctx.fillText(curve.limitText, chartArea.right - 4, y.getPixelForValue(curve.limit) - 5);
+      // At the left, on the side of the limit's line where the falling curve is not.
+      const startsAbove = (curve.values.find((value) => value !== null) ?? 0) > curve.limit;
+      ctx.textAlign = 'left';
+      ctx.fillText(
+        curve.limitText,
+        chartArea.left + 4,
+        y.getPixelForValue(curve.limit) + (startsAbove ? 14 : -5),
+      );
       ctx.font = '600 17px "Barlow Condensed"';
       ctx.fillStyle = curve.colour;
       ctx.textAlign = isRight ? 'right' : 'left';
