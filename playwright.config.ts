@@ -6,9 +6,12 @@ const port = 4317;
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.spec.ts',
-  timeout: 60_000,
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: true,
+  // A shared machine can stall for seconds: one more try tells a stall from a fault.
+  retries: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
