@@ -1,4 +1,4 @@
-import { INSULATION_LIMITS, NEW_CABLE_MEGOHM } from '../catalogue/tables/insulationLimits.ts';
+import { insulationRow, NEW_CABLE_MEGOHM } from '../catalogue/tables/insulationLimits.ts';
 import { atLeast, atMost, type Finding, notProved, stated } from '../finding.ts';
 import type { ReadingOf } from '../job/cable.ts';
 import { digits, figure } from '../units/figure.ts';
@@ -65,7 +65,7 @@ function resistance(subject: ProofSubject): Finding {
 
 function insulation(subject: ProofSubject): Finding {
   const { systemV } = subject.cable.run;
-  const row = INSULATION_LIMITS.find(({ upToV }) => systemV <= upToV) ?? INSULATION_LIMITS[1];
+  const row = insulationRow(systemV);
   const check: Check = {
     id: 'insulation',
     title: 'Insulation, whole',

@@ -10,3 +10,8 @@ export const INSULATION_LIMITS = [
 
 /** A new dry cable reads far above the least; under this on the bench asks for a look, MΩ. */
 export const NEW_CABLE_MEGOHM = 100;
+
+/** The row that holds for a system, by its nominal voltage. @example insulationRow(24).testV // 250 */
+export function insulationRow(systemV: number): (typeof INSULATION_LIMITS)[number] {
+  return INSULATION_LIMITS.find(({ upToV }) => systemV <= upToV) ?? INSULATION_LIMITS[1];
+}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Cable, ReadingOf } from '../../../core/job/cable.ts';
-import { INSULATION_LIMITS } from '../../../core/catalogue/tables/insulationLimits.ts';
+import { insulationRow } from '../../../core/catalogue/tables/insulationLimits.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
@@ -18,9 +18,7 @@ const { cable, work, record } = defineProps<{
 
 const findingOf = (id: string) => work.findings.find((finding) => finding.id === id);
 const copperC = ref(20);
-const asked = computed(
-  () => INSULATION_LIMITS.find(({ upToV }) => cable.run.systemV <= upToV) ?? INSULATION_LIMITS[1],
-);
+const asked = computed(() => insulationRow(cable.run.systemV));
 const testV = ref<number>(asked.value.testV);
 const electrode = ref<ReadingOf<'insulation'>['electrode']>('foil');
 const electrodes = (Object.entries(ELECTRODES) as [ReadingOf<'insulation'>['electrode'], string][]).map(

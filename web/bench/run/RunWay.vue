@@ -5,6 +5,7 @@ import { type DeviceKind, DEVICES } from '../../../core/catalogue/tables/sources
 import type { Cable, Run } from '../../../core/job/cable.ts';
 import { deviceMilliohm } from '../../../core/sizing/devices.ts';
 import { figure } from '../../../core/units/figure.ts';
+import { matesOf } from '../../../core/workup.ts';
 import { useBench } from '../../stores/bench.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
@@ -32,19 +33,10 @@ const circuits = computed(() => {
     ?.cables.flatMap(({ run: { return: back } }) => (back.kind === 'circuit' ? [back.name] : []));
   return [...new Set(names)];
 });
-const mates = computed(
-  () =>
-    bench
-      .jobById(jobId)
-      ?.cables.filter(
-        ({ id, run: { return: back } }) =>
-          id !== cable.id &&
-          back.kind === 'circuit' &&
-          run.value.return.kind === 'circuit' &&
-          back.name === run.value.return.name,
-      )
-      .map(({ tag }) => tag) ?? [],
-);
+const mates = computed(() => {
+  const job = bench.jobById(jobId);
+  return job ? matesOf(cable, job).map(({ tag }) => tag) : [];
+});
 
 function setReturn(kind: Run['return']['kind']): void {
   editRun('return path', (draft) => {
