@@ -4,6 +4,9 @@ import type { Stage } from './job/cable.ts';
 import type { CableKind } from './job/shop.ts';
 import type { Verdict } from './proof/verdict.ts';
 import type { SizeChoice } from './sizing/choose.ts';
+import type { Passage } from './termination/holeFindings.ts';
+import type { ResolvedJoin } from './termination/join.ts';
+import type { StudStack } from './termination/studStack.ts';
 import type { ResolvedEnd } from './termination/resolveEnd.ts';
 import type { Step } from './traveller/steps.ts';
 
@@ -24,6 +27,11 @@ export interface CableWork {
   readonly kind: CableKind;
   readonly choice: SizeChoice;
   readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly joins: readonly ResolvedJoin[];
+  /** Everything on the stud of each end; null where it ends on a tapered post. */
+  readonly stacks: { readonly A: StudStack | null; readonly B: StudStack | null };
+  /** How it gets through the smallest hole of its route; null where there is none. */
+  readonly passage: Passage | null;
   readonly lengths: CableLengths | null;
   readonly steps: readonly Step[];
   readonly findings: readonly Finding[];

@@ -5,7 +5,8 @@ import { newCable } from './job/newCable.ts';
 import { limitWords, sealRecord, valueWords } from './proof/record.ts';
 import { governingDrop, hottestC } from './sizing/governing.ts';
 import { canCrimp } from './termination/canCrimp.ts';
-import { matesOf, workUpCable } from './workup.ts';
+import { ALONE, matesOf } from './jobContext.ts';
+import { workUpCable } from './workup.ts';
 
 const shop = genericShop();
 const fresh = newCable('c', 'C-1', shop);
@@ -93,9 +94,11 @@ describe('what governs', () => {
 describe('what the shop can do', () => {
   test('a size is within its tools when a lug and a die suit both ends', () => {
     const cable = with_({ ends: { A: { at: '', stud: 'M10' }, B: { at: '', stud: 'M8' } } });
-    expect(canCrimp({ system: 'metric', name: '70' }, cable, shop)).toBe(true);
-    expect(canCrimp({ system: 'metric', name: '70' }, cable, { ...shop, dies: [] })).toBe(false);
-    expect(canCrimp({ system: 'metric', name: '1.5' }, cable, shop)).toBe(false);
+    const [kind] = shop.cableKinds;
+    if (!kind) throw new Error('no kind');
+    expect(canCrimp({ system: 'metric', name: '70' }, kind, cable, shop)).toBe(true);
+    expect(canCrimp({ system: 'metric', name: '70' }, kind, cable, { ...shop, dies: [] })).toBe(false);
+    expect(canCrimp({ system: 'metric', name: '1.5' }, kind, cable, shop)).toBe(false);
   });
 });
 
@@ -107,6 +110,7 @@ describe('circuits', () => {
     title: 'j',
     subtitle: '',
     cables: [inCircuit('a', 'X'), inCircuit('b', 'X'), inCircuit('c', 'Y'), fresh],
+    studs: [],
   };
   test('a cable’s mates are the others of its circuit', () => {
     const [a, , c, alone] = job.cables as [Cable, Cable, Cable, Cable];
@@ -123,9 +127,11 @@ describe('circuits', () => {
       ...inCircuit('a', 'X'),
       run: { ...inCircuit('a', 'X').run, load: { kind: 'amps' as const, amps: 100 } },
     };
-    const drop = (mates: Cable[]) => workUpCable(own, shop, mates).choice.candidates[5]?.at.dropPercent ?? 0;
+    const among = (mates: Cable[]) => ({ context: { ...ALONE, mates } });
+    const drop = (mates: Cable[]) =>
+      workUpCable(own, shop, among(mates)).choice.candidates[5]?.at.dropPercent ?? 0;
     expect(drop([mate])).toBeGreaterThan(drop([]) * 4);
-    const labels = workUpCable(own, shop, [mate]).choice.taken.at.spenders.map(({ label }) => label);
+    const labels = workUpCable(own, shop, among([mate])).choice.taken.at.spenders.map(({ label }) => label);
     expect(labels).toEqual(['this cable', 'joints', 'b', 'isolator']);
   });
 });
@@ -136,7 +142,7 @@ describe('a sealed record', () => {
     const record = sealRecord(loaded, work, 'R. Alder', '2026-11-20T12:00:00.000Z');
     expect(record.lines).toHaveLength(work.findings.length);
     expect(record).toMatchObject({ verdict: 'unproved', simulated: false, finishedMm: 2000 });
-    expect(record.conductor).toMatch(/mm² tinned marine, red$/);
+    expect(record.conductor).toMatch(/mm² tinned marine, red, positive$/);
     expect(record.lines.every(({ value, because }) => value !== '' && because !== '')).toBe(true);
   });
   test('says limits and values in words', () => {

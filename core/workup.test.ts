@@ -108,7 +108,9 @@ describe('the steps of making a cable', () => {
     const figure = (id: string) => steps.find((step) => step.id === id)?.figure?.value;
     expect(figure('cut')).toBe(lengths?.cutMm);
     expect(figure('strip.A')).toBe(ends.A.stripMm);
-    expect(figure('crimp-2.B')).toBe(ends.B.crimps[1]);
+    // Palm end first, by this shop's practice.
+    expect(figure('crimp-1.B')).toBe(ends.B.crimps[1]);
+    expect(figure('crimp-2.B')).toBe(ends.B.crimps[0]);
     expect(figure('shrink.A')).toBe(ends.A.sleeve?.coverMm);
     expect(figure('clock.B')).toBe(45);
   });

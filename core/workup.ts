@@ -8,12 +8,18 @@ import { stageReports } from './progress.ts';
 import { proofFindings } from './proof/findings.ts';
 import { fitFindings } from './proof/fitFindings.ts';
 import { verdictOf } from './proof/verdict.ts';
+import { ALONE, cablesOnPost, contextOf, type JobContext, stackOf } from './jobContext.ts';
 import type { FollowDuty, Mate } from './sizing/assess.ts';
 import { chooseSize } from './sizing/choose.ts';
 import { dutyCycle } from './sizing/dutyCycle.ts';
 import { runFindings } from './sizing/runFindings.ts';
-import { endFindings } from './termination/findings.ts';
+import { endsFindings } from './termination/findings.ts';
+import { passageOf } from './termination/holeFindings.ts';
+import { resolveJoin } from './termination/join.ts';
+import { joinFindings } from './termination/joinFindings.ts';
+import { isSoldered } from './termination/method.ts';
 import { resolveEnd } from './termination/resolveEnd.ts';
+import { openCase, type ToolCase } from './termination/toolCase.ts';
 import { travellerSteps } from './traveller/steps.ts';
 
 /** Everything computed about a job, and what its cables come to. */
@@ -26,20 +32,15 @@ export interface JobWork {
   readonly proved: number;
 }
 
-/** Every computed figure of a job, from one call. */
-export function workUp(job: Job, shop: Shop): JobWork {
+/**
+ * Every computed figure of a job, from one call.
+ *
+ * @param today the day it is looked at, ISO 8601: what is temporary is due from its day on; nothing is due without it
+ */
+export function workUp(job: Job, shop: Shop, today: string | null = null): JobWork {
   return summarise(
     job.id,
-    job.cables.map((cable) => workUpCable(cable, shop, matesOf(cable, job))),
-  );
-}
-
-/** The other cables of a cable's circuit. */
-export function matesOf(cable: Cable, job: Job): Cable[] {
-  const back = cable.run.return;
-  if (back.kind !== 'circuit') return [];
-  return job.cables.filter(
-    ({ id, run }) => id !== cable.id && run.return.kind === 'circuit' && run.return.name === back.name,
+    job.cables.map((cable) => workUpCable(cable, shop, { context: contextOf(cable, job), today })),
   );
 }
 
@@ -68,18 +69,26 @@ export function summarise(jobId: string, cables: readonly CableWork[]): JobWork 
   };
 }
 
+/** What a cable is worked up in. */
+export interface Around {
+  /** What its job says of it, see {@link contextOf}; on its own when not said. */
+  readonly context?: JobContext;
+  readonly today?: string | null;
+  /** How a duty cycle is followed; the application answers from a worker. */
+  readonly followDuty?: FollowDuty;
+  /** The shop's dies, opened once for many cables. */
+  readonly toolCase?: ToolCase;
+}
+
 /**
  * Every computed figure of one cable.
  *
- * @param mates the other cables of its circuit, see {@link matesOf}
- * @param followDuty how a duty cycle is followed; the application answers from a worker
  * @throws RangeError when the shop has no cable kind of the id the cable names and none at all
  */
 export function workUpCable(
   cable: Cable,
   shop: Shop,
-  mates: readonly Cable[] = [],
-  followDuty: FollowDuty = dutyCycle,
+  { context = ALONE, today = null, followDuty = dutyCycle, toolCase = openCase(shop) }: Around = {},
 ): CableWork {
   const kind = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
   if (!kind) throw new RangeError('the shop has no cable');
@@ -88,29 +97,62 @@ export function workUpCable(
     cable,
     kind,
     practice,
-    mates.map((mate) => asMate(mate, shop)),
+    { mates: context.mates.map((mate) => asMate(mate, shop)), soldered: isSoldered(cable, shop) },
     followDuty,
   );
   const { size, outerMm, copperMm2 } = choice.taken.at;
-  const conductor = { copperMm2: areaMm2(size), outerMm };
+  const conductor = { copperMm2: areaMm2(size), outerMm, tinned: kind.tinned, strands: kind.strands };
   const ends = {
-    A: resolveEnd('A', cable.ends.A, conductor, shop),
-    B: resolveEnd('B', cable.ends.B, conductor, shop),
+    A: resolveEnd('A', cable, conductor, shop, toolCase),
+    B: resolveEnd('B', cable, conductor, shop, toolCase),
   };
+  const joins = cable.joins.map((join) => resolveJoin(join, conductor, shop, toolCase));
+  const stacks = {
+    A: stackOf(cable, 'A', ends.A.lug, context, shop),
+    B: stackOf(cable, 'B', ends.B.lug, context, shop),
+  };
+  const onPost = { A: cablesOnPost(cable, 'A', context), B: cablesOnPost(cable, 'B', context) };
   const lengths = lengthsOf(cable.run, ends.A, ends.B);
   const conductorLabel = `${sizeLabel(size)} ${kind.title.toLowerCase()}, ${cable.jacket}`;
-  const steps = lengths ? travellerSteps({ cable, conductorLabel, ends, lengths }) : [];
-  const subject = { cable, size, copperMm2, tinned: kind.tinned, ends, lengths, practice };
+  const endSubject = {
+    cable,
+    conductor,
+    kind,
+    at: choice.taken.at,
+    shop,
+    ends,
+    lengths,
+    stacks,
+    onPost,
+    today,
+  };
+  const passage = passageOf(endSubject);
+  const steps = lengths
+    ? travellerSteps({ cable, conductorLabel, ends, joins, lengths, passage, practice })
+    : [];
+  const subject = { cable, size, copperMm2, tinned: kind.tinned, ends, joins, lengths, practice };
   const findings = [
     ...runFindings(cable.run, choice.taken.at),
     ...choice.findings,
-    ...endFindings(ends.A, conductor),
-    ...endFindings(ends.B, conductor),
+    ...endsFindings(endSubject),
+    ...joins.flatMap((join) => joinFindings(join, lengths?.finishedMm ?? cable.run.lengthMm)),
     ...cutFindings(cable.run, ends.A, ends.B),
     ...proofFindings(subject),
     ...fitFindings(subject),
   ];
   const verdict = verdictOf(findings.filter(({ stage }) => stage !== 'fit'));
-  const partial = { cableId: cable.id, kind, choice, ends, lengths, steps, findings, verdict };
+  const partial = {
+    cableId: cable.id,
+    kind,
+    choice,
+    ends,
+    joins,
+    stacks,
+    passage,
+    lengths,
+    steps,
+    findings,
+    verdict,
+  };
   return { ...partial, stages: stageReports(cable, partial) };
 }

@@ -4,8 +4,11 @@ import { type Chemistry, type DeviceKind, DEVICES, SHORT_AMPS_PER_AH } from '../
 import type { Device } from '../sizing/devices.ts';
 import { PLACINGS, type Placing } from '../sizing/placing.ts';
 import type { Source } from '../sizing/source.ts';
-import { sizeSchema, studSchema } from './shop.ts';
-import { id, mm, moment, name, text } from './text.ts';
+import { ADAPTERS, type AdapterId } from '../catalogue/tables/posts.ts';
+import { LAYERS, type Layer } from '../catalogue/tables/layers.ts';
+import { METHODS } from '../practice/housePractice.ts';
+import { postSchema, sizeSchema, SLEEVE_COLOURS, studSchema } from './shop.ts';
+import { day, id, mm, moment, name, text } from './text.ts';
 
 export const STAGES = ['run', 'gauge', 'ends', 'cut', 'make', 'prove', 'fit'] as const;
 export type Stage = (typeof STAGES)[number];
@@ -120,6 +123,10 @@ export const runSchema = z.strictObject({
   bundled: z.int().min(1).max(200),
   /** What the cable is bolted to stands, °C; the shop's practice when not said. */
   terminationC: z.number().min(60).max(200).optional(),
+  /** The smallest hole or gland on the way, mm across. */
+  holeMm: mm(3, 500).optional(),
+  /** The end that is pulled through it; either may be when not said. */
+  pulledEnd: z.enum(END_NAMES).optional(),
   /** Hours a year at the continuous load. */
   hoursPerYear: z.number().min(0).max(8784),
 });
@@ -132,6 +139,50 @@ export const endSchema = z.strictObject({
   dieId: id.optional(),
   sleeveId: id.optional(),
   crimps: z.literal([1, 2]).optional(),
+  method: z.enum(METHODS).optional(),
+  /** Other copper in the same barrel, mm²: a second cable into one lug. */
+  alsoMm2: z.number().min(0).max(1000).optional(),
+  /** Strands cut or nicked through, of how many; the count is computed when it is not said. */
+  strands: z
+    .strictObject({
+      cut: z.int().min(0).max(20000),
+      counted: z.int().min(7).max(20000).optional(),
+      /** Somebody tinned them before the crimp. */
+      tinnedFirst: z.boolean().optional(),
+    })
+    .optional(),
+  /** From the lug to the first support, and whether that stretch flexes or shakes. */
+  support: z.strictObject({ distanceMm: mm(0, 5000), flexes: z.boolean(), vibrates: z.boolean() }).optional(),
+  /** The sleeve goes on after the lug, and so must pass the palm. */
+  sleeveAfterLug: z.boolean().optional(),
+  /** Everything else that slides on; proposed by house practice when not said. */
+  layers: z
+    .array(z.enum(Object.keys(LAYERS) as Layer[]))
+    .max(8)
+    .optional(),
+  bandColour: z.enum(SLEEVE_COLOURS).optional(),
+  /** A battery post instead of a stud, and what stands between. */
+  post: postSchema.optional(),
+  adapter: z.enum(Object.keys(ADAPTERS) as AdapterId[]).optional(),
+  /** The stud of the job that it shares with others. */
+  studId: id.optional(),
+  /** Made where it will lie, not on the bench: what room there is. */
+  inPlace: z.strictObject({ swingMm: mm(0, 3000), solidFloor: z.boolean() }).optional(),
+  /** A get-you-home repair, and when it must be gone. */
+  temporary: z.strictObject({ fitted: day, replaceBy: day }).optional(),
+});
+
+/** A join along the way: two more crimps, with a die, a sleeve and a proof of their own. */
+export const joinSchema = z.strictObject({
+  id,
+  kind: z.enum(['butt', 'branch']),
+  /** From the centre of stud A, along the cable. */
+  atMm: mm(0),
+  connectorId: id.optional(),
+  dieId: id.optional(),
+  sleeveId: id.optional(),
+  /** Copper of the branch, mm². */
+  branchMm2: z.number().min(0.5).max(500).optional(),
 });
 
 /** What one looks for on a finished end. Each is right, wrong, or not yet looked at. */
@@ -178,6 +229,22 @@ export const readingSchema = z.discriminatedUnion('check', [
   }),
   z.strictObject({
     ...readingBase,
+    check: z.literal('join'),
+    joinId: id,
+    /** Which of its two crimps: the one towards A or towards B. */
+    side: endName,
+    acrossFlatsMm: mm(0.5, 100),
+    earsMm: mm(0, 20),
+  }),
+  z.strictObject({
+    ...readingBase,
+    check: z.literal('join-pull'),
+    joinId: id,
+    forceN: z.number().min(0).max(50000),
+    held: z.boolean(),
+  }),
+  z.strictObject({
+    ...readingBase,
     check: z.literal('resistance'),
     milliohm: z.number().min(0).max(1e5),
     copperC: z.number().min(-40).max(120),
@@ -197,8 +264,15 @@ export const readingSchema = z.discriminatedUnion('check', [
   }),
 ]);
 
-/** Work done again on an end. Readings of that end from before it no longer count. */
-export const reworkSchema = z.strictObject({ id, at: moment, by: text(60), end: endName, what: name });
+/** Work done again on an end, or on a join where one is named. Its readings from before no longer count. */
+export const reworkSchema = z.strictObject({
+  id,
+  at: moment,
+  by: text(60),
+  end: endName,
+  what: name,
+  joinId: id.optional(),
+});
 
 /** One line of a sealed record: the finding as it stood. */
 export const recordLineSchema = z.strictObject({
@@ -235,6 +309,7 @@ export const cableSchema = z.strictObject({
     parallel: z.int().min(1).max(4).optional(),
   }),
   ends: z.strictObject({ A: endSchema, B: endSchema }),
+  joins: z.array(joinSchema).max(10),
   /** From palm A to palm B, turned as the cable lies, degrees. */
   palmAngleDeg: z.number().min(0).max(359),
   /** Steps of the traveller that are done, by their id, with when and by whom. */
@@ -251,6 +326,7 @@ export type Duty = z.infer<typeof dutySchema>;
 export type Fuse = z.infer<typeof fuseSchema>;
 export type Run = z.infer<typeof runSchema>;
 export type End = z.infer<typeof endSchema>;
+export type Join = z.infer<typeof joinSchema>;
 export type Reading = z.infer<typeof readingSchema>;
 export type ReadingOf<Check extends Reading['check']> = Extract<Reading, { check: Check }>;
 export type Rework = z.infer<typeof reworkSchema>;

@@ -1,5 +1,6 @@
 import type * as z from 'zod';
 import { FORMAT, type Job, type JobFile, jobFileSchema, VERSION } from './job.ts';
+import { migrateFile } from './migrate.ts';
 import type { Shop } from './shop.ts';
 
 /** Larger than any real job by far: a file over it is refused before it is read. */
@@ -41,7 +42,7 @@ export function readJobFile(contents: string): Parsed<JobFile> {
       'version',
     );
   }
-  const parsed = jobFileSchema.safeParse(data);
+  const parsed = jobFileSchema.safeParse(migrateFile(data as Record<string, unknown>));
   return parsed.success ? { ok: true, value: parsed.data } : refuseIssue(parsed.error);
 }
 

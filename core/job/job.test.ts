@@ -8,7 +8,13 @@ import { adoptJob, freeId } from './merge.ts';
 import { duplicateCable, newCable, nextTag, underFreeId } from './newCable.ts';
 
 const shop = genericShop();
-const job: Job = { id: 'j', title: 'Test job', subtitle: '', cables: [newCable('c', 'C-1', shop)] };
+const job: Job = {
+  id: 'j',
+  title: 'Test job',
+  subtitle: '',
+  cables: [newCable('c', 'C-1', shop)],
+  studs: [],
+};
 const AT = '2026-11-24T18:00:00.000Z';
 const good = writeJobFile(job, shop, AT);
 const sentence = (contents: string) => {
@@ -41,7 +47,7 @@ describe('a file that is no job file is refused with one sentence', () => {
     ['cut short', good.slice(0, 400), /ends too early/],
     ['a list', '[]', /holds no job/],
     ['another format', '{"format":"something","version":1}', /its format is not/],
-    ['from a newer version', changed((file) => (file['version'] = 2)), /newer version \(file version 2/],
+    ['from a newer version', changed((file) => (file['version'] = 3)), /newer version \(file version 3/],
     ['without its shop', changed((file) => delete file['shop']), /at "shop"/],
     [
       'with a length that is a word',

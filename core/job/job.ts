@@ -1,7 +1,23 @@
 import * as z from 'zod';
 import { cableSchema } from './cable.ts';
-import { shopSchema } from './shop.ts';
-import { id, moment, name, text } from './text.ts';
+import { shopSchema, studSchema } from './shop.ts';
+import { id, mm, moment, name, text } from './text.ts';
+
+/** A stud that several cables share: what stands on it besides them, and how long it is. */
+export const sharedStudSchema = z.strictObject({
+  id,
+  name,
+  stud: studSchema,
+  /** Thread standing clear of the face, mm. */
+  lengthMm: mm(2, 200).optional(),
+  springWasher: z.boolean(),
+  /** What else is on it and is no cable of this job. */
+  others: z
+    .array(z.strictObject({ what: name, amps: z.number().min(0).max(5000), palmMm: mm(0.3, 20) }))
+    .max(10),
+  /** From the face outwards, as it is stacked: "th2.B", or the name of another; by amps when not said. */
+  order: z.array(text(90)).max(20).optional(),
+});
 
 export const jobSchema = z
   .strictObject({
@@ -9,16 +25,18 @@ export const jobSchema = z
     title: name,
     subtitle: text(120),
     cables: z.array(cableSchema).max(2000),
+    studs: z.array(sharedStudSchema).max(500),
   })
   .refine((job) => new Set(job.cables.map((cable) => cable.id)).size === job.cables.length, {
     path: ['cables'],
     message: 'two cables have the same id',
   });
 
+export type SharedStud = z.infer<typeof sharedStudSchema>;
 export type Job = z.infer<typeof jobSchema>;
 
 export const FORMAT = 'gruff-anchor-job';
-export const VERSION = 1;
+export const VERSION = 2;
 
 /** The job file: one job, and the shop whose lugs, dies, sleeves and cable it refers to. */
 export const jobFileSchema = z.strictObject({

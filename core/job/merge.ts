@@ -1,8 +1,15 @@
-import type { Cable, End } from './cable.ts';
+import type { Cable } from './cable.ts';
 import type { Job } from './job.ts';
 import type { Shop } from './shop.ts';
 
 type Item = { readonly id: string };
+/** What an end or a join may refer to in the shop. */
+interface Parts {
+  readonly lugId?: string | undefined;
+  readonly connectorId?: string | undefined;
+  readonly dieId?: string | undefined;
+  readonly sleeveId?: string | undefined;
+}
 type Renames = ReadonlyMap<string, string>;
 
 /** Items that `owned` lacks, under ids that are free there; an item already owned, alike to the letter, is shared. */
@@ -42,7 +49,12 @@ export function adoptJob(shop: Shop, from: Shop, job: Job): { shop: Shop; job: J
   const usedDies = pick(from.dies);
   const usedTools = new Set(usedDies.map(({ toolId }) => toolId));
   const kinds = bringIn(shop.cableKinds, pick(from.cableKinds));
-  const lugs = bringIn(shop.lugs, pick(from.lugs));
+  // A die's trials come along, and so do the lugs they were made on.
+  const tried = new Set(from.trials.filter(({ dieId }) => used.has(dieId)).map(({ lugId }) => lugId));
+  const lugs = bringIn(
+    shop.lugs,
+    from.lugs.filter(({ id }) => used.has(id) || tried.has(id)),
+  );
   const sleeves = bringIn(shop.sleeves, pick(from.sleeves));
   const tools = bringIn(
     shop.tools,
@@ -52,16 +64,28 @@ export function adoptJob(shop: Shop, from: Shop, job: Job): { shop: Shop; job: J
     shop.dies,
     usedDies.map((die) => ({ ...die, toolId: renamed(die.toolId, tools.renames) })),
   );
-  const adoptEnd = (end: End): End => ({
-    ...end,
-    ...(end.lugId && { lugId: renamed(end.lugId, lugs.renames) }),
-    ...(end.dieId && { dieId: renamed(end.dieId, dies.renames) }),
-    ...(end.sleeveId && { sleeveId: renamed(end.sleeveId, sleeves.renames) }),
+  const trials = bringIn(
+    shop.trials,
+    from.trials
+      .filter(({ dieId }) => used.has(dieId))
+      .map((trial) => ({
+        ...trial,
+        dieId: renamed(trial.dieId, dies.renames),
+        lugId: renamed(trial.lugId, lugs.renames),
+      })),
+  );
+  const adoptParts = <T extends Parts>(part: T): T => ({
+    ...part,
+    ...(part.lugId && { lugId: renamed(part.lugId, lugs.renames) }),
+    ...(part.connectorId && { connectorId: renamed(part.connectorId, lugs.renames) }),
+    ...(part.dieId && { dieId: renamed(part.dieId, dies.renames) }),
+    ...(part.sleeveId && { sleeveId: renamed(part.sleeveId, sleeves.renames) }),
   });
   const adoptCable = (cable: Cable): Cable => ({
     ...cable,
     gauge: { ...cable.gauge, kindId: renamed(cable.gauge.kindId, kinds.renames) },
-    ends: { A: adoptEnd(cable.ends.A), B: adoptEnd(cable.ends.B) },
+    ends: { A: adoptParts(cable.ends.A), B: adoptParts(cable.ends.B) },
+    joins: cable.joins.map(adoptParts),
   });
   return {
     shop: {
@@ -71,6 +95,7 @@ export function adoptJob(shop: Shop, from: Shop, job: Job): { shop: Shop; job: J
       sleeves: sleeves.items,
       tools: tools.items,
       dies: dies.items,
+      trials: trials.items,
     },
     job: { ...job, cables: job.cables.map(adoptCable) },
   };
@@ -79,9 +104,10 @@ export function adoptJob(shop: Shop, from: Shop, job: Job): { shop: Shop; job: J
 function usedBy(job: Job): ReadonlySet<string> {
   return new Set(
     job.cables
-      .flatMap(({ gauge, ends }) => [
+      .flatMap(({ gauge, ends, joins }) => [
         gauge.kindId,
         ...[ends.A, ends.B].flatMap(({ lugId, dieId, sleeveId }) => [lugId, dieId, sleeveId]),
+        ...joins.flatMap(({ connectorId, dieId, sleeveId }) => [connectorId, dieId, sleeveId]),
       ])
       .filter((id) => id !== undefined),
   );

@@ -41,6 +41,7 @@ export function newCable(id: string, tag: string, shop: Shop): Cable {
     },
     gauge: { kindId: shop.cableKinds[0]?.id ?? '' },
     ends: { A: { at: '', stud: 'M8' }, B: { at: '', stud: 'M8' } },
+    joins: [],
     palmAngleDeg: 0,
     done: [],
     readings: [],

@@ -1,8 +1,10 @@
 import * as z from 'zod';
 import { METRIC_SIZES, GAUGE_SIZES, type ConductorSize } from '../conductor/size.ts';
+import { POST_KINDS, type PostKind } from '../catalogue/tables/posts.ts';
 import { STUD_NAMES } from '../catalogue/tables/studs.ts';
+import { TOOL_KINDS, type ToolKind } from '../catalogue/tables/tools.ts';
 import { housePracticeSchema } from '../practice/housePractice.ts';
-import { id, mm, name, text } from './text.ts';
+import { id, mm, moment, name, text } from './text.ts';
 
 export const sizeSchema = z.discriminatedUnion('system', [
   z.strictObject({ system: z.literal('metric'), name: z.enum(METRIC_SIZES) }),
@@ -32,6 +34,18 @@ export const cableKindSchema = z.strictObject({
     .max(40),
 });
 
+export const POLARITIES = ['positive', 'negative'] as const;
+
+/** A battery post, or the clamp bored for it: posts of one kind differ by polarity. */
+export const postSchema = z.strictObject({
+  kind: z.enum(Object.keys(POST_KINDS) as PostKind[]),
+  polarity: z.enum(POLARITIES),
+});
+
+/** What a lug is made as: only a tube is crimped, a casting is soldered, a screw clamp is for getting home. */
+export const LUG_FORMS = ['tube', 'cast clamp', 'screw clamp', 'butt'] as const;
+
+/** What a strand or conductor is put into: a ring lug, a clamp for a post, or an in-line connector. */
 export const lugSchema = z.strictObject({
   id,
   label: name,
@@ -44,10 +58,24 @@ export const lugSchema = z.strictObject({
   barrelMm: mm(3, 120),
   palmWidthMm: mm(4, 120),
   palmThicknessMm: mm(0.5, 20),
-  studToBarrelMm: mm(3, 120),
-  metal: z.enum(['copper', 'brass']),
+  /** From the hole's centre to the bottom of the barrel; of a butt connector, half its stop. */
+  studToBarrelMm: mm(0, 120),
+  form: z.enum(LUG_FORMS),
+  metal: z.enum(['copper', 'brass', 'lead']),
   plating: z.enum(['tin', 'none']),
   sightHole: z.boolean(),
+  /** A mouth that opens out helps the strands in. */
+  flared: z.boolean(),
+  /** The palm lies this far off the barrel's own line, mm. */
+  offsetMm: mm(0, 60),
+  /** Between palm and barrel: 0 is straight, degrees. */
+  angleDeg: z.number().min(0).max(90),
+  /** Its hole was drilled out to pass a thicker stud. */
+  drilledOut: z.boolean(),
+  /** Its dimensions were measured here, not taken from a family. */
+  measured: z.boolean(),
+  /** The post a clamp is bored for, and how many cables it takes. */
+  clamp: z.strictObject({ post: postSchema, cables: z.literal([1, 2]) }).optional(),
   price: z.number().min(0).max(1e4),
   stock: z.int().min(0).max(1e5),
 });
@@ -55,7 +83,14 @@ export const lugSchema = z.strictObject({
 export const toolSchema = z.strictObject({
   id,
   title: name,
-  kind: z.enum(['hand hydraulic', 'bench hydraulic', 'hand lever', 'hammer']),
+  kind: z.enum(Object.keys(TOOL_KINDS) as ToolKind[]),
+  /** The most copper it closes on, mm², where that is known. */
+  largestMm2: z.number().min(1).max(1000).optional(),
+  forceKn: z.number().min(1).max(1000).optional(),
+  /** Room to swing its handles or the hammer, where it differs from its kind, mm. */
+  swingMm: mm(0, 3000).optional(),
+  /** What tells that it is done: "dies touch", "plunger at the second ring", "dial at 4". */
+  mark: text(60).optional(),
 });
 
 export const dieSchema = z.strictObject({
@@ -63,10 +98,12 @@ export const dieSchema = z.strictObject({
   toolId: id,
   /** What is stamped on it; empty when nothing is. A stamp decides nothing. */
   stamp: text(12),
-  /** Measured across the flats with the die closed, mm. */
+  /** Measured across the flats with the die closed; of an indent, across it with the tool at its mark, mm. */
   acrossFlatsMm: mm(2, 60),
   widthMm: mm(2, 40),
 });
+
+export const SLEEVE_COLOURS = ['black', 'red', 'yellow', 'green', 'white', 'clear'] as const;
 
 export const sleeveSchema = z.strictObject({
   id,
@@ -74,7 +111,25 @@ export const sleeveSchema = z.strictObject({
   suppliedMm: mm(1, 120),
   recoveredMm: mm(0.3, 60),
   wallMm: mm(0.2, 8),
+  colour: z.enum(SLEEVE_COLOURS),
   stockMm: mm(),
+});
+
+/** A test crimp on a lug that was spent to learn what a die really does. */
+export const trialSchema = z.strictObject({
+  id,
+  at: moment,
+  by: text(60),
+  dieId: id,
+  lugId: id,
+  size: sizeSchema,
+  acrossFlatsMm: mm(1, 100),
+  earsMm: mm(0, 20),
+  /** Held for one minute, or slipped, at this force. */
+  pull: z.strictObject({ forceN: z.number().min(0).max(50000), held: z.boolean() }).optional(),
+  /** Air in the sawn section, as a share of its outline. */
+  voidShare: z.number().min(0).max(0.6).optional(),
+  source: z.enum(['typed', 'instrument', 'simulated']),
 });
 
 /** Everything a shop owns and how it works. */
@@ -87,6 +142,8 @@ export const shopSchema = z.strictObject({
   tools: z.array(toolSchema).max(100),
   dies: z.array(dieSchema).max(500),
   sleeves: z.array(sleeveSchema).max(500),
+  /** Test crimps, oldest first. */
+  trials: z.array(trialSchema).max(5000),
 });
 
 export type CableKind = z.infer<typeof cableKindSchema>;
@@ -95,4 +152,7 @@ export type Lug = z.infer<typeof lugSchema>;
 export type Tool = z.infer<typeof toolSchema>;
 export type Die = z.infer<typeof dieSchema>;
 export type Sleeve = z.infer<typeof sleeveSchema>;
+export type Trial = z.infer<typeof trialSchema>;
+export type Post = z.infer<typeof postSchema>;
+export type Polarity = Post['polarity'];
 export type Shop = z.infer<typeof shopSchema>;

@@ -1,5 +1,8 @@
 import * as z from 'zod';
 
+export const METHODS = ['crimp', 'crimp then solder', 'solder', 'slug then crimp'] as const;
+export type Method = (typeof METHODS)[number];
+
 /**
  * House practice: where good practitioners disagree, what this shop does. Each is chosen once and can be overridden
  * on a cable where the cable says so.
@@ -22,6 +25,28 @@ export const housePracticeSchema = z.strictObject({
   fuseOverLoad: z.number().min(1).max(2),
   /** Crimps side by side where the barrel takes them. */
   crimps: z.literal([1, 2]),
+  /** Whether the die is taken as the figures say, or the tightest that still closes right. */
+  dieStep: z.enum(['nominal', 'one under']),
+  /** Which crimp comes first. Either works; the cable is kept pressed home. */
+  firstCrimp: z.enum(['palm', 'mouth']),
+  /** Turn a sixth between two crimps, where a tool raises ears. */
+  turnBetween: z.boolean(),
+  /** How strands are held in the lug. */
+  method: z.enum(METHODS),
+  /** Solder at hand, and what heats it. */
+  solder: z.strictObject({
+    wireMm: z.number().min(0.3).max(6),
+    torchW: z.number().min(10).max(20000),
+    flux: z.enum(['rosin', 'acid']),
+  }),
+  /** What is done about cut strands: none is allowed, or the few that were cut are plucked out. */
+  cutStrands: z.enum(['none', 'pluck']),
+  /** Which workmanship class counts plucked strands. */
+  workmanship: z.enum(['class2', 'class3']),
+  /** What keeps water out: a sleeve with adhesive in it, or a ring of adhesive under a plain one. */
+  seal: z.enum(['adhesive sleeve', 'adhesive ring']),
+  /** How polarity is told: by the cable's jacket, by sleeves at the ends, or by the label alone. */
+  colours: z.enum(['jacket', 'sleeves', 'label']),
   /** Copper left bare between barrel mouth and jacket, mm: 0–2 for crimping, 2–4 for feeding solder. */
   gapMm: z.number().min(0).max(4),
   /** Sleeve on the jacket, in jacket diameters. */
@@ -41,6 +66,15 @@ export const CUSTOMARY_PRACTICE: HousePractice = {
   ampsMarginPercent: 0,
   fuseOverLoad: 1.25,
   crimps: 2,
+  dieStep: 'nominal',
+  firstCrimp: 'palm',
+  turnBetween: false,
+  method: 'crimp',
+  solder: { wireMm: 2, torchW: 1200, flux: 'rosin' },
+  cutStrands: 'none',
+  workmanship: 'class2',
+  seal: 'adhesive sleeve',
+  colours: 'jacket',
   gapMm: 1,
   sleeveOnJacket: 2.5,
   pull: 'least',

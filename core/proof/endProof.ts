@@ -1,16 +1,18 @@
 import { atMost, type Finding, notProved, stated, type State, within } from '../finding.ts';
 import { LOOK_ITEMS, type LookItem, type ReadingOf } from '../job/cable.ts';
+import { usesDie } from '../termination/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { figure } from '../units/figure.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from './dieClosed.ts';
 import { type Check, judge } from './judge.ts';
-import { HANG_LIMIT_KG, kilogramsToHang, pullTargets } from './pullForce.ts';
+import { HANG_LIMIT_KG, kilogramsToHang, pullAsked, pullTargets } from './pullForce.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
 
-/** What proves one end: across flats, ears, pull, and the look list. */
+/** What proves one end: across flats and ears where a die closed on it, pull, and the look list. */
 export function endProof(subject: ProofSubject, end: ResolvedEnd): Finding[] {
-  return [acrossFlats(subject, end), ears(subject, end), pull(subject, end), look(subject, end)];
+  const crimped = usesDie(end.method) ? [acrossFlats(subject, end), ears(subject, end)] : [];
+  return [...crimped, pull(subject, end), look(subject, end)];
 }
 
 function acrossFlats(subject: ProofSubject, end: ResolvedEnd): Finding {
@@ -88,7 +90,7 @@ function ears(subject: ProofSubject, end: ResolvedEnd): Finding {
 function pull(subject: ProofSubject, end: ResolvedEnd): Finding {
   const targets = pullTargets(subject.copperMm2);
   const { pull: school } = subject.practice;
-  const target = { least: targets.leastN, usual: targets.usualN, heaviest: targets.heaviestN }[school];
+  const target = pullAsked(subject.copperMm2, school);
   const kilograms = kilogramsToHang(target);
   const check: Check = {
     id: `pull.${end.name}`,

@@ -1,4 +1,5 @@
 import { NEWTON_PER_LBF, PULL, STANDARD_GRAVITY } from '../catalogue/tables/pull.ts';
+import type { HousePractice } from '../practice/housePractice.ts';
 import { areaMm2, type GaugeName, largestNotAbove } from '../conductor/size.ts';
 
 /** What published rules ask of one crimp, held one minute, N. The shop chooses which one passes. */
@@ -42,12 +43,13 @@ export function pullTargets(copperMm2: number): PullTargets {
   };
 }
 
+/** The pull that a shop's school asks of a conductor, N. */
+export function pullAsked(copperMm2: number, school: HousePractice['pull']): number {
+  const { leastN, usualN, heaviestN } = pullTargets(copperMm2);
+  return { least: leastN, usual: usualN, heaviest: heaviestN }[school];
+}
+
 /** Mass that hangs with a force, kg. @example kilogramsToHang(801) // 81.7 */
 export function kilogramsToHang(forceN: number): number {
   return forceN / STANDARD_GRAVITY;
-}
-
-/** Force of a hanging mass, N. */
-export function newtonsOf(massKg: number): number {
-  return massKg * STANDARD_GRAVITY;
 }

@@ -11,7 +11,7 @@ export function countingReadings<Check extends Reading['check']>(
   end?: EndName,
 ): ReadingOf<Check>[] {
   const reworked = cable.reworks
-    .filter((rework) => end === undefined || rework.end === end)
+    .filter((rework) => end === undefined || (rework.end === end && rework.joinId === undefined))
     .reduce((latest, { at }) => (at > latest ? at : latest), '');
   return cable.readings.filter(
     (reading): reading is ReadingOf<Check> =>

@@ -36,7 +36,7 @@ export function sealRecord(cable: Cable, work: CableWork, by: string, at: string
     at,
     by,
     verdict: work.verdict.state,
-    conductor: `${sizeLabel(size)} ${work.kind.title.toLowerCase()}, ${cable.jacket}`,
+    conductor: `${sizeLabel(size)} ${work.kind.title.toLowerCase()}, ${cable.jacket}, ${cable.polarity}`,
     finishedMm: work.lengths?.finishedMm ?? cable.run.lengthMm + cable.run.loopMm,
     simulated: work.findings.some(({ provenance }) => provenance === 'simulated'),
     lines: work.findings.map((finding): RecordLine => ({

@@ -16,6 +16,7 @@ import {
   type Surroundings,
   type ThermalCable,
 } from './heatBalance.ts';
+import { SOLDERED_END_C } from '../termination/method.ts';
 import { placingFactor } from './placing.ts';
 import { sourceResistance } from './source.ts';
 import { ampacityInch, ampacityMetric, type TableReading, type TableSite } from './tableAmpacity.ts';
@@ -41,6 +42,8 @@ export interface RunContext {
   readonly run: Run;
   readonly parallel: number;
   readonly mates: readonly Mate[];
+  /** Whether an end is soldered: solder stands less than copper. */
+  readonly soldered: boolean;
 }
 
 /** One who spends of the loop's drop, Ω, with the copper as hot as it gets. */
@@ -130,8 +133,9 @@ export function surroundingsOf(run: Run): Surroundings {
 }
 
 /** The lower of what the insulation and what the cable is bolted to stand, °C. */
-export function limitOf(run: Run, kind: CableKind, practice: HousePractice): number {
-  return Math.min(kind.limitC, run.terminationC ?? practice.terminationC);
+export function limitOf(run: Run, kind: CableKind, practice: HousePractice, soldered = false): number {
+  const bolted = run.terminationC ?? practice.terminationC;
+  return Math.min(kind.limitC, bolted, soldered ? SOLDERED_END_C : bolted);
 }
 
 /**
@@ -245,7 +249,7 @@ export function assess(
   const { size, outerMm } = cableSize;
   const copperMm2 = areaMm2(size);
   const placing = placingFactor(run.placing, run.bundled);
-  const limitC = limitOf(run, kind, practice);
+  const limitC = limitOf(run, kind, practice, context.soldered);
   const site = { copperMm2, limitC, ambientC: run.ambientC, engineSpace: run.engineSpace };
   const { currentA, settledC } = operatingPoint(context, kind, cableSize, placing);
   const spenders = spendersAt(context, kind, size, settledC ?? HOTTEST_C);

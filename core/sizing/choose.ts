@@ -3,7 +3,7 @@ import { type Finding, type Judged, type State, worst } from '../finding.ts';
 import type { Cable } from '../job/cable.ts';
 import type { CableKind } from '../job/shop.ts';
 import type { HousePractice, School } from '../practice/housePractice.ts';
-import { assess, type Assessment, type FollowDuty, type Mate, type RunContext } from './assess.ts';
+import { assess, type Assessment, type FollowDuty, type RunContext } from './assess.ts';
 import { dutyCycle } from './dutyCycle.ts';
 import { runLimits, sizeLimits } from './findings.ts';
 import { allowedBy, countedAmps } from './schoolFindings.ts';
@@ -57,18 +57,18 @@ function passes({ candidate, limits }: Tried): boolean {
  * Chooses the conductor: the smallest size of the cable's kind that passes every limit switched on, then one size
  * up where that is the practice. Where none passes, the thickest stands for the failure and says why.
  *
- * @param mates the other cables of its circuit
+ * @param around the other cables of its circuit, and whether an end of it is soldered
  * @throws RangeError when the kind has no sizes
  */
 export function chooseSize(
   cable: Cable,
   kind: CableKind,
   practice: HousePractice,
-  mates: readonly Mate[] = [],
+  around: Pick<RunContext, 'mates' | 'soldered'> = { mates: [], soldered: false },
   followDuty: FollowDuty = dutyCycle,
 ): SizeChoice {
   const { run, gauge } = cable;
-  const context: RunContext = { run, parallel: gauge.parallel ?? 1, mates };
+  const context: RunContext = { run, parallel: gauge.parallel ?? 1, ...around };
   const tried = kind.sizes.map((cableSize): Tried => {
     const at = assess(context, kind, cableSize, practice, followDuty);
     const limits = sizeLimits(at, context, kind, practice);

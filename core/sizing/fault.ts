@@ -27,6 +27,15 @@ export function survivalSeconds(k: number, copperMm2: number, currentA: number):
   return (k * copperMm2) ** 2 / currentA ** 2;
 }
 
+/**
+ * How much of its time in a short a conductor keeps when only a share of its copper is left: `t ∝ S²`.
+ *
+ * @example faultScale(0.9) // 0.81
+ */
+export function faultScale(copperShare: number): number {
+  return copperShare ** 2;
+}
+
 /** The least and the most a short can draw, A. */
 export interface FaultCurrents {
   /** Charged source, cold copper, fault right at the fuse: what the fuse must be able to break. */

@@ -2,6 +2,7 @@ import type { Finding } from '../finding.ts';
 import type { Fuse } from '../job/cable.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
+import { SOLDERED_SHORT_C } from '../termination/method.ts';
 import { type Assessment, type RunContext, totalOhm } from './assess.ts';
 import {
   ADIABATIC_S,
@@ -23,10 +24,11 @@ export interface FaultView {
 }
 
 /** Works the fault of one size; null where the source is not known or the cable never settles. */
-export function faultView(at: Assessment, { run }: RunContext, kind: CableKind): FaultView | null {
+export function faultView(at: Assessment, { run, soldered }: RunContext, kind: CableKind): FaultView | null {
   const source = sourceResistance(run.source, run.systemV);
   const heldC = at.duty?.cycle?.peakC ?? at.settledC;
-  const finalC = SHORT_CIRCUIT_LIMIT_C[kind.insulation];
+  const insulationC = SHORT_CIRCUIT_LIMIT_C[kind.insulation];
+  const finalC = soldered ? Math.min(insulationC, SOLDERED_SHORT_C) : insulationC;
   if (!source || heldC === null || heldC >= finalC) return null;
   const currents = faultCurrents(run.systemV, chargingVolts(run.systemV), source.ohm, totalOhm(at.spenders));
   return { currents, source, k: adiabaticK(heldC, finalC), heldC, finalC };

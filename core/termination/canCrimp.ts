@@ -1,13 +1,24 @@
 import { areaMm2, type ConductorSize } from '../conductor/size.ts';
 import { type Cable, END_NAMES } from '../job/cable.ts';
-import type { Shop } from '../job/shop.ts';
-import { lugOffers } from './offers.ts';
+import type { CableKind, Shop } from '../job/shop.ts';
+import { usesDie } from './method.ts';
+import { resolveEnd } from './resolveEnd.ts';
+import { openCase } from './toolCase.ts';
 
 /** Whether the shop can put both ends on a size: a lug that suits cable and stud, and a die that suits the lug. */
-export function canCrimp(size: ConductorSize, cable: Cable, shop: Shop): boolean {
+export function canCrimp(size: ConductorSize, kind: CableKind, cable: Cable, shop: Shop): boolean {
+  const toolCase = openCase(shop);
+  const outerMm = kind.sizes.find((own) => areaMm2(own.size) === areaMm2(size))?.outerMm ?? 0;
+  const conductor = { copperMm2: areaMm2(size), outerMm, tinned: kind.tinned, strands: kind.strands };
+  // The lug and die said are for the size said: another size is offered its own.
+  const ends = Object.fromEntries(
+    END_NAMES.map((name) => {
+      const { lugId: _lug, dieId: _die, sleeveId: _sleeve, ...rest } = cable.ends[name];
+      return [name, rest];
+    }),
+  ) as unknown as Cable['ends'];
   return END_NAMES.every((name) => {
-    const { stud, crimps } = cable.ends[name];
-    const [best] = lugOffers(shop.lugs, areaMm2(size), stud, shop.dies, crimps ?? shop.practice.crimps);
-    return best !== undefined && best.refused === null && best.die !== null;
+    const { lug, method, die } = resolveEnd(name, { ...cable, ends }, conductor, shop, toolCase);
+    return lug !== null && (!usesDie(method) || die !== null);
   });
 }

@@ -1,20 +1,100 @@
+import { TOOL_KINDS } from '../catalogue/tables/tools.ts';
 import { atLeast, atMost, type Finding, stated, type State } from '../finding.ts';
 import type { Lug } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import { about } from './about.ts';
 import { CRIMP_SPACING } from './crimpLayout.ts';
-import { COMPACTION, compactionBand, type DieVerdict, hexagonMm2 } from './dieOnLug.ts';
+import { type DieOffer } from './dieOffers.ts';
+import { COMPACTION, hexagonMm2 } from './dieOnLug.ts';
+import type { OwnTrials } from './learned.ts';
+import { dieCalled } from './lugOffers.ts';
 import { wallMm2 } from './lugOnCable.ts';
-import type { DieOffer } from './offers.ts';
 import type { ResolvedEnd } from './resolveEnd.ts';
 
 /** A die held against its lug: packing, compaction, and whether the crimps fit the barrel. */
 export function crimpFindings(end: ResolvedEnd, lug: Lug): Finding[] {
   const { die } = end;
-  return die ? [...compactionFindings(end, die), crimpsFitFinding(end, lug, die)] : [noDie(end, lug)];
+  if (!die) return [noDie(end, lug)];
+  return [
+    ...(die.unfit ? [unfit(end, die)] : []),
+    ...(die.own ? [tried(end, die, die.own)] : die.verdict === 'untried' ? [untried(end, die)] : []),
+    ...(die.leaves === 'hexagon' ? compactionFindings(end, die) : []),
+    crimpsFitFinding(end, lug, die),
+  ];
 }
 
-const DIE_SAYS: Readonly<Record<DieVerdict, string>> = {
+const plain = (end: ResolvedEnd, key: string, title: string) => ({
+  ...about(end, key, title),
+  value: null,
+  unit: '' as const,
+  decimals: 0,
+});
+
+/** A tool that cannot be used on this size, or in this place. */
+function unfit(end: ResolvedEnd, { tool, unfit: why }: DieOffer): Finding {
+  const { title, hands, stop } = TOOL_KINDS[tool.kind];
+  return stated(
+    {
+      ...plain(end, 'tool', 'Tool'),
+      because: `${tool.title}: ${why}.`,
+      remedy: 'Take a tool that can work here.',
+      work: {
+        formula: 'largest copper, room to swing, floor, bench',
+        substituted: [`${title}: ${hands}${stop ? `; done when ${stop}` : ''}`],
+        source: 'craft practice; the tool’s own sheet governs',
+        assumes: end.spec.inPlace
+          ? `${end.spec.inPlace.swingMm} mm of room, ${end.spec.inPlace.solidFloor ? 'a solid floor' : 'no solid floor'}`
+          : 'made on the bench',
+      },
+    },
+    'fails',
+  );
+}
+
+/** Trials on this barrel and conductor outrank the figures. */
+function tried(end: ResolvedEnd, { verdict, die }: DieOffer, own: OwnTrials): Finding {
+  const state: State =
+    verdict === 'right' ? 'holds' : verdict === 'light' || verdict === 'tight' ? 'watch' : 'fails';
+  return stated(
+    {
+      ...about(end, 'trial', 'Trial crimps'),
+      value: own.count,
+      unit: '',
+      decimals: 0,
+      because: own.because,
+      ...(state !== 'holds' && { remedy: 'Take another die, and crimp a spare with it.' }),
+      work: {
+        formula: 'a trial of this die on this barrel and conductor outranks the prediction',
+        substituted: [
+          `${own.count} ${own.count === 1 ? 'trial' : 'trials'} with ${dieCalled(die)}; ears ${digits(own.earsMm, 2)} mm${own.kappa === null ? '' : `; κ seen ${digits(own.kappa, 3)}`}`,
+        ],
+        source: 'the shop’s own test crimps',
+        assumes: 'the same barrel, the same copper to 1 %',
+      },
+    },
+    state,
+  );
+}
+
+function untried(end: ResolvedEnd, { tool }: DieOffer): Finding {
+  return stated(
+    {
+      ...plain(end, 'trial', 'Trial crimps'),
+      because: `${tool.title} leaves an indent: figures cannot judge it, only a trial can.`,
+      remedy: 'Crimp a spare lug with it, pull it or saw it, and record the trial in the tool case.',
+      work: {
+        formula: 'indent and plunger tools: by trial only',
+        substituted: ['no trial on this barrel and conductor'],
+        source: 'craft practice',
+        assumes: '',
+      },
+    },
+    'unproved',
+  );
+}
+
+const DIE_SAYS: Readonly<Record<DieOffer['verdict'], string>> = {
+  untried: 'Not tried.',
   open: 'Open: air is left between the strands.',
   light: 'Light: hardly packed.',
   right: 'Packed without ears.',
@@ -23,14 +103,14 @@ const DIE_SAYS: Readonly<Record<DieVerdict, string>> = {
 };
 
 function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
-  const { c, kappa, verdict, parts, standard, sure } = offer;
+  const { c, kappa, verdict, parts, standard, sure, learned, loosest, tightest, own: trials } = offer;
   const wall = wallMm2(parts);
   const hexagon = hexagonMm2(parts.acrossFlatsMm);
-  const { loosest, tightest } = compactionBand(parts);
   const right = verdict === 'right';
   const stateOf = (own: boolean): State => {
     if (right) return sure ? 'holds' : 'watch';
-    if (!own) return 'holds';
+    // What a trial found wrong is said by the trial; the figures stay as they are.
+    if (!own || trials) return 'holds';
     return verdict === 'light' || verdict === 'tight' ? 'watch' : 'fails';
   };
   const isOpen = verdict === 'open' || verdict === 'light';
@@ -42,7 +122,10 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
     formula,
     substituted: [line, `band ${digits(low, 2)} to ${Number.isFinite(high) ? digits(high, 2) : 'solid'}`],
     source: 'area balance of a hexagon crimp; thresholds are shop practice',
-    assumes: `flats ${figure(parts.acrossFlatsMm, 'mm', 2)} as measured, not as stamped; ±0.1 mm, copper −10/+2 %`,
+    assumes:
+      learned.trials > 0
+        ? `flats ${figure(parts.acrossFlatsMm, 'mm', 2)} from ${learned.trials} ${learned.trials === 1 ? 'trial' : 'trials'} (die ${figure(offer.die.acrossFlatsMm, 'mm', 2)}), ±${digits(learned.flatsToleranceMm, 2)} mm${learned.sections > 0 ? `; κ × ${digits(learned.packing, 3)} as ${learned.sections} sections showed` : ''}`
+        : `flats ${figure(parts.acrossFlatsMm, 'mm', 2)} as measured, not as stamped; ±0.1 mm, copper −10/+2 %`,
   });
   // A die inside the lug's own wall leaves no room at all: shown as packed twice over.
   const packed = Number.isFinite(kappa) ? kappa : 2;
@@ -96,7 +179,9 @@ function noDie(end: ResolvedEnd, lug: Lug): Finding {
       value: null,
       unit: '',
       decimals: 0,
-      because: `No die in the case closes right on ${lug.label}.`,
+      because: end.spec.inPlace
+        ? `No tool that can work in that place closes right on ${lug.label}.`
+        : `No die in the case closes right on ${lug.label}.`,
       remedy: 'Take another lug, or buy the die its maker names.',
       work: {
         formula: 'κ = A ÷ (A_die − A_wall) ≥ 0.90 and c = (A_wall + A) ÷ A_die ≤ 1.16',

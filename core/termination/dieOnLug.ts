@@ -24,7 +24,7 @@ export const COMPACTION = { openKappa: 0.85, rightKappa: 0.9, rightC: 1.16, will
 /** How far flats and diameters may be off as a calliper measures them, mm. */
 export const MEASURE_TOLERANCE_MM = 0.1;
 /** Real copper against its nominal area. */
-const COPPER_SHARE = { least: 0.9, most: 1.02 } as const;
+export const COPPER_SHARE = { least: 0.9, most: 1.02 } as const;
 
 /** Area of a hexagon, mm²: `(√3/2)·F²`. @example hexagonMm2(12.4) // 133.2 */
 export function hexagonMm2(acrossFlatsMm: number): number {
@@ -54,30 +54,35 @@ export function compaction(parts: CrimpParts): Compaction {
 
 /** What a compaction means. Too open leaves air between the strands; too tight squeezes ears and thins the barrel. */
 export function dieVerdict({ c, kappa }: Compaction): DieVerdict {
+  return verdictAt(c, kappa);
+}
+
+/** {@link dieVerdict} of two bare numbers, for where there are tens of thousands of them. */
+export function verdictAt(c: number, kappa: number): DieVerdict {
   if (c > COMPACTION.willNotCloseC) return 'will-not-close';
   if (kappa < COMPACTION.openKappa) return 'open';
   if (kappa < COMPACTION.rightKappa) return 'light';
   return c <= COMPACTION.rightC ? 'right' : 'tight';
 }
 
-/** The loosest and tightest that the same parts can be, within what a calliper and a drum of cable may be off. */
-export function compactionBand(parts: CrimpParts): { loosest: Compaction; tightest: Compaction } {
+/**
+ * The loosest and tightest that the same parts can be, within what a calliper and a drum of cable may be off.
+ *
+ * @param flatsToleranceMm how well the die's flats are known; trials narrow it
+ */
+export function compactionBand(
+  parts: CrimpParts,
+  flatsToleranceMm = MEASURE_TOLERANCE_MM,
+): { loosest: Compaction; tightest: Compaction } {
   const edge = (sign: 1 | -1, copperShare: number) =>
     compaction({
       // A thinner wall in a wider die is looser: outside down, bore up, flats up.
       outerMm: parts.outerMm - sign * MEASURE_TOLERANCE_MM,
       boreMm: parts.boreMm + sign * MEASURE_TOLERANCE_MM,
-      acrossFlatsMm: parts.acrossFlatsMm + sign * MEASURE_TOLERANCE_MM,
+      acrossFlatsMm: parts.acrossFlatsMm + sign * flatsToleranceMm,
       copperMm2: parts.copperMm2 * copperShare,
     });
   return { loosest: edge(1, COPPER_SHARE.least), tightest: edge(-1, COPPER_SHARE.most) };
-}
-
-/** Whether the verdict would stand at both ends of the band. One that would not asks for a trial crimp. */
-export function isSure(parts: CrimpParts): boolean {
-  const { loosest, tightest } = compactionBand(parts);
-  const verdict = dieVerdict(compaction(parts));
-  return dieVerdict(loosest) === verdict && dieVerdict(tightest) === verdict;
 }
 
 /** How much longer the barrel gets, as a share: `max(0, c − 1)`. */
@@ -120,6 +125,19 @@ export function dieZones(parts: Omit<CrimpParts, 'acrossFlatsMm'>): DieZones {
     tightMm: acrossFlatsFor(COMPACTION.rightC, parts),
     willNotCloseMm: acrossFlatsFor(COMPACTION.willNotCloseC, parts),
   };
+}
+
+/**
+ * How tightly strands were packed, from the air seen in a sawn crimp:
+ * `κ = 1 − void·A_outline/(A_outline − A_wall)`.
+ *
+ * @param voidShare air as a share of the whole outline, 0–1
+ * @throws RangeError where the outline holds no more than the wall: it was another lug
+ * @example packingFromVoid(0.1, hexagonMm2(10.39), wallMm2({ outerMm: 12.5, boreMm: 8.2 })) // 0.604
+ */
+export function packingFromVoid(voidShare: number, outlineMm2: number, wallMm2: number): number {
+  if (outlineMm2 <= wallMm2) throw new RangeError('the outline holds no more than the wall');
+  return 1 - (voidShare * outlineMm2) / (outlineMm2 - wallMm2);
 }
 
 /** Share of the crimped outline that is still air. 0 when the strands are packed solid. */

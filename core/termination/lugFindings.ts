@@ -1,8 +1,10 @@
-import { STUDS } from '../catalogue/tables/studs.ts';
+import { type StudName, STUDS } from '../catalogue/tables/studs.ts';
 import { atLeast, atMost, type Finding, stated, type State, within } from '../finding.ts';
 import type { Lug } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import { about } from './about.ts';
+import { usesDie } from './method.ts';
+import { postTitle } from './posts.ts';
 import { boreFill, circleMm2, FILL, fillVerdict, LIGHT_WALL, wallMm2 } from './lugOnCable.ts';
 import {
   clearanceVerdict,
@@ -15,22 +17,95 @@ import type { EndConductor, ResolvedEnd } from './resolveEnd.ts';
 
 /** A lug held against its cable and its stud. */
 export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor): Finding[] {
+  const onStud =
+    end.meets.kind === 'stud' ? [clearanceFinding(end, lug, end.meets.stud), webFinding(end, lug)] : [];
+  if (end.method === 'screwed') return onStud;
   return [
-    fillFinding(end, lug, conductor),
-    clearanceFinding(end, lug),
-    wallFinding(end, lug, conductor),
-    webFinding(end, lug),
+    ...makeFindings(end, lug, conductor),
+    fillFinding(end, lug),
+    ...onStud,
+    ...(lug.form === 'tube' ? [wallFinding(end, lug)] : []),
   ];
 }
 
-export function noLug(end: ResolvedEnd, { copperMm2 }: EndConductor): Finding {
+/** What a lug is made of and what was done to it, where that speaks against it. */
+function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Finding[] {
+  const said = (key: string, title: string, because: string, remedy: string, state: State) =>
+    stated(
+      {
+        ...about(end, key, title),
+        value: null,
+        unit: '',
+        decimals: 0,
+        because,
+        remedy,
+        work: {
+          formula: 'seamless, pure copper, tin plated, thick walled, its own hole',
+          substituted: [lug.label],
+          source: 'craft practice',
+          assumes: 'as the shop has it down',
+        },
+      },
+      state,
+    );
+  const { method } = end.spec;
+  return [
+    ...(lug.metal !== 'copper' && usesDie(end.method)
+      ? [
+          said(
+            'metal',
+            'Metal',
+            `${lug.metal} does not flow into the strands when crimped.`,
+            'Take a copper lug.',
+            'fails',
+          ),
+        ]
+      : []),
+    ...(lug.drilledOut
+      ? [
+          said(
+            'drilled',
+            'Hole',
+            'Drilled out: it tears, bends, and loses plating and face.',
+            'Buy the hole you need.',
+            'fails',
+          ),
+        ]
+      : []),
+    ...(lug.plating === 'none' && tinned
+      ? [
+          said(
+            'plating',
+            'Plating',
+            'Bare copper against tinned strands: it greens first.',
+            'Take a tinned lug, or seal it well.',
+            'watch',
+          ),
+        ]
+      : []),
+    ...(lug.form === 'cast clamp' && method && usesDie(method)
+      ? [
+          said(
+            'cast',
+            'A casting',
+            `A casting cracks in a die: it is soldered, not “${method}”.`,
+            'Choose solder for this end.',
+            'fails',
+          ),
+        ]
+      : []),
+  ];
+}
+
+export function noLug(end: ResolvedEnd): Finding {
+  const { copperMm2, meets } = end;
   return stated(
     {
       ...about(end, 'lug', 'Lug'),
       value: null,
       unit: '',
       decimals: 0,
-      because: `No lug on the shelf suits ${figure(copperMm2, 'mm²', 1)} on ${end.spec.stud}.`,
+      because: `No lug on the shelf suits ${figure(copperMm2, 'mm²', 1)} on ${meets.kind === 'stud' ? meets.stud : postTitle(meets.post)}.`,
       remedy: 'Buy the lug made for this cable and this stud. Never cut strands, never drill a lug out.',
       work: {
         formula: 'fill = A ÷ A_bore between 0.53 and 0.76, hole clearance 0 to 1.2 mm',
@@ -43,7 +118,8 @@ export function noLug(end: ResolvedEnd, { copperMm2 }: EndConductor): Finding {
   );
 }
 
-function fillFinding(end: ResolvedEnd, lug: Lug, { copperMm2 }: EndConductor): Finding {
+function fillFinding(end: ResolvedEnd, lug: Lug): Finding {
+  const { copperMm2 } = end;
   const fill = boreFill(copperMm2, lug.boreMm);
   const verdict = fillVerdict(fill);
   const says = {
@@ -64,7 +140,7 @@ function fillFinding(end: ResolvedEnd, lug: Lug, { copperMm2 }: EndConductor): F
       because: says,
       ...(state === 'fails' && { remedy: 'Take the lug made for this cable.' }),
       work: {
-        formula: 'fill = A ÷ (π/4 · bore²)',
+        formula: 'fill = n · A ÷ (π/4 · bore²)',
         substituted: [`= ${digits(copperMm2, 1)} ÷ ${digits(circleMm2(lug.boreMm), 1)} = ${digits(fill, 3)}`],
         source: 'craft practice: 0.53–0.72 right, to 0.76 tight, to 0.45 loose',
         assumes: `bore ${figure(lug.boreMm, 'mm', 1)} as measured`,
@@ -76,8 +152,8 @@ function fillFinding(end: ResolvedEnd, lug: Lug, { copperMm2 }: EndConductor): F
   );
 }
 
-function clearanceFinding(end: ResolvedEnd, lug: Lug): Finding {
-  const { diameterMm } = STUDS[end.spec.stud];
+function clearanceFinding(end: ResolvedEnd, lug: Lug, stud: StudName): Finding {
+  const { diameterMm } = STUDS[stud];
   const clearance = lug.holeMm - diameterMm;
   const verdict = clearanceVerdict(diameterMm, lug.holeMm);
   const state: State = verdict === 'right' ? 'holds' : verdict === 'acceptable' ? 'watch' : 'fails';
@@ -88,10 +164,10 @@ function clearanceFinding(end: ResolvedEnd, lug: Lug): Finding {
       unit: 'mm',
       decimals: 2,
       because: {
-        'does-not-fit': `The hole does not pass ${end.spec.stud}. Do not drill it out.`,
-        right: `A close hole on ${end.spec.stud}.`,
-        acceptable: `A little loose on ${end.spec.stud}: centre it before tightening.`,
-        loose: `Loose on ${end.spec.stud}: it loses face and works free.`,
+        'does-not-fit': `The hole does not pass ${stud}. Do not drill it out.`,
+        right: `A close hole on ${stud}.`,
+        acceptable: `A little loose on ${stud}: centre it before tightening.`,
+        loose: `Loose on ${stud}: it loses face and works free.`,
       }[verdict],
       ...(state === 'fails' && { remedy: 'Buy the hole you need.' }),
       work: {
@@ -110,7 +186,8 @@ function clearanceFinding(end: ResolvedEnd, lug: Lug): Finding {
   );
 }
 
-function wallFinding(end: ResolvedEnd, lug: Lug, { copperMm2 }: EndConductor): Finding {
+function wallFinding(end: ResolvedEnd, lug: Lug): Finding {
+  const { copperMm2 } = end;
   const ratio = wallMm2(lug) / copperMm2;
   const light = ratio < LIGHT_WALL;
   return atLeast(

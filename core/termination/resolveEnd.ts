@@ -1,22 +1,25 @@
+import type { Layer } from '../catalogue/tables/layers.ts';
 import { SLEEVES } from '../catalogue/tables/sleeves.ts';
-import type { End, EndName } from '../job/cable.ts';
-import type { Lug, Shop, Sleeve, Tool } from '../job/shop.ts';
+import { strandCount } from '../conductor/strands.ts';
+import type { Cable, End, EndName } from '../job/cable.ts';
+import type { CableKind, Lug, Shop, Sleeve, Tool } from '../job/shop.ts';
 import { crimpCentres } from './crimpLayout.ts';
-import {
-  bestDie,
-  bestSleeve,
-  dieOffer,
-  type DieOffer,
-  dieOffers,
-  lugOffers,
-  sleeveOffers,
-} from './offers.ts';
-import { sleeveCutMm, type SleeveTask, sleeveTask } from './sleeve.ts';
+import { bestDie, dieOffer, type DieOffer, dieOffers } from './dieOffers.ts';
+import { bandFor, foldedPalmMm, type LayerOn, layersOf, nesting, overLayersMm } from './layers.ts';
+import { type LugNeed, lugOffers } from './lugOffers.ts';
+import { type LugMethod, methodOf, usesDie, usesSolder } from './method.ts';
+import { endMeets, type Meets } from './posts.ts';
+import { sleeveCutMm, type SleeveTask, wallOnMm } from './sleeve.ts';
+import { bestSleeve, sleeveOffers } from './sleeveOffers.ts';
+import { strandsLeft, type StrandsLeft } from './strandsLeft.ts';
+import { openCase, type ToolCase } from './toolCase.ts';
 
 /** The conductor an end is put on. */
 export interface EndConductor {
   readonly copperMm2: number;
   readonly outerMm: number;
+  readonly tinned: boolean;
+  readonly strands: CableKind['strands'];
 }
 
 /** How far a sleeve reaches, mm, and what to cut. */
@@ -27,64 +30,142 @@ export interface SleeveFit {
   readonly onJacketMm: number;
   readonly coverMm: number;
   readonly cutMm: number;
+  /** Its wall once shrunk onto the jacket, mm. */
+  readonly wallMm: number;
 }
 
 /** An end with everything decided or proposed: what the drawing, the steps and the checks go by. */
 export interface ResolvedEnd {
   readonly name: EndName;
   readonly spec: End;
+  /** The stud or post it ends on, through its adapter. */
+  readonly meets: Meets;
+  readonly method: LugMethod;
+  readonly strands: StrandsLeft;
+  /** All the copper in the barrel, mm²: what is left of this cable's, and any other's. */
+  readonly copperMm2: number;
   readonly lug: Lug | null;
+  /** Null where none suits, and where the method uses none. */
   readonly die: DieOffer | null;
   readonly tool: Tool | null;
-  /** How many crimps, and their middles from the mouth, mm. */
+  /** How many crimps, their middles from the mouth, mm, and the same in the order they are made. */
   readonly crimpsAsked: number;
   readonly crimps: readonly number[];
+  readonly crimpsInOrder: readonly number[];
   readonly gapMm: number;
   readonly stripMm: number | null;
   readonly sleeveTask: SleeveTask | null;
   readonly sleeve: SleeveFit | null;
+  readonly layers: readonly Layer[];
+  readonly nesting: readonly LayerOn[];
+  /** The coloured sleeve over the sealing one; null where none is wanted or none owned fits. */
+  readonly band: Sleeve | null;
+  readonly bandColour: Sleeve['colour'];
   /** Which parts are proposed by the shop's practice and not yet said on the cable. */
   readonly proposed: { readonly lug: boolean; readonly die: boolean; readonly sleeve: boolean };
 }
 
-/** Decides an end: what the cable says where it says it, else the best offer from the shop. */
-export function resolveEnd(name: EndName, spec: End, conductor: EndConductor, shop: Shop): ResolvedEnd {
-  const { practice } = shop;
-  const { copperMm2, outerMm } = conductor;
-  const crimpsAsked = spec.crimps ?? practice.crimps;
-  const saidLug = shop.lugs.find(({ id }) => id === spec.lugId);
-  const [bestOffer] = saidLug ? [] : lugOffers(shop.lugs, copperMm2, spec.stud, shop.dies, crimpsAsked);
-  const lug = saidLug ?? (bestOffer && !bestOffer.refused ? bestOffer.lug : null);
-  const saidDie = shop.dies.find(({ id }) => id === spec.dieId);
-  const die =
-    lug &&
-    (saidDie
-      ? dieOffer(lug, copperMm2, saidDie)
-      : bestDie(dieOffers(lug, copperMm2, shop.dies), crimpsAsked));
-  const fitting = lug && die ? Math.min(crimpsAsked, die.crimpsFit) : 0;
-  const task =
-    lug &&
-    sleeveTask(outerMm, lug.outerMm, Math.min(lug.outerMm, die?.die.acrossFlatsMm ?? lug.outerMm), null);
-  const saidSleeve = shop.sleeves.find(({ id }) => id === spec.sleeveId);
-  const sleeve = saidSleeve ?? (task ? bestSleeve(sleeveOffers(shop.sleeves, task)) : null);
+/** Copper that must show to feed solder, mm. Craft practice: 2–4. */
+const SOLDER_GAP_MM = 2;
+
+/** What an end asks of a lug, before the lug is known. */
+export function lugNeed(
+  spec: End,
+  conductor: EndConductor,
+  copperMm2: number,
+  practice: Shop['practice'],
+): LugNeed {
   return {
-    name,
-    spec,
-    lug,
-    die,
-    tool: shop.tools.find(({ id }) => id === die?.die.toolId) ?? null,
-    crimpsAsked,
-    crimps: lug && die && fitting > 0 ? crimpCentres(lug.barrelMm, die.die.widthMm, fitting) : [],
-    gapMm: practice.gapMm,
-    stripMm: lug ? lug.barrelMm + practice.gapMm : null,
-    sleeveTask: task,
-    sleeve: lug && sleeve ? fitSleeve(sleeve, lug, outerMm, practice) : null,
-    proposed: { lug: !saidLug, die: !saidDie, sleeve: !saidSleeve },
+    copperMm2,
+    tinned: conductor.tinned,
+    meets: endMeets(spec),
+    crimpsAsked: spec.crimps ?? practice.crimps,
+    method: spec.method ?? practice.method,
+    dieStep: practice.dieStep,
+    ...(spec.inPlace && { place: spec.inPlace }),
   };
 }
 
-function fitSleeve(sleeve: Sleeve, lug: Lug, outerMm: number, practice: Shop['practice']): SleeveFit {
-  const onBarrelMm = lug.barrelMm + practice.gapMm;
+/** Decides an end: what the cable says where it says it, else the best offer from the shop. */
+export function resolveEnd(
+  name: EndName,
+  cable: Pick<Cable, 'ends' | 'polarity' | 'jacket'>,
+  conductor: EndConductor,
+  shop: Shop,
+  toolCase: ToolCase = openCase(shop),
+): ResolvedEnd {
+  const { practice } = shop;
+  const spec = cable.ends[name];
+  const counted = spec.strands?.counted ?? strandCount(conductor.strands, conductor.copperMm2);
+  const strands = strandsLeft(counted, Math.min(spec.strands?.cut ?? 0, counted), practice);
+  const copperMm2 = conductor.copperMm2 * strands.share + (spec.alsoMm2 ?? 0);
+  const need = lugNeed(spec, conductor, copperMm2, practice);
+  const { crimpsAsked } = need;
+  const saidLug = shop.lugs.find(({ id }) => id === spec.lugId);
+  const [bestOffer] = saidLug ? [] : lugOffers(need, toolCase);
+  const lug = saidLug ?? (bestOffer && bestOffer.refused === null ? bestOffer.lug : null);
+  const method = methodOf(spec, lug, practice);
+  const die = lug && usesDie(method) ? dieFor(spec, lug, need, toolCase) : null;
+  const fitting = lug && die ? Math.min(crimpsAsked, die.crimpsFit) : 0;
+  const crimps = lug && die && fitting > 0 ? crimpCentres(lug.barrelMm, die.die.widthMm, fitting) : [];
+  const gapMm = usesSolder(method) ? Math.max(practice.gapMm, SOLDER_GAP_MM) : practice.gapMm;
+  const layers = layersOf(spec, cable, practice);
+  const overMm = overLayersMm(conductor.outerMm, layers);
+  const task = lug && taskOf(spec, lug, die, overMm, conductor.outerMm);
+  const saidSleeve = shop.sleeves.find(({ id }) => id === spec.sleeveId);
+  const sleeve = saidSleeve ?? (task ? bestSleeve(sleeveOffers(shop.sleeves, task, practice.seal)) : null);
+  const fit = lug && sleeve ? fitSleeve(sleeve, lug, gapMm, conductor.outerMm, overMm, practice) : null;
+  const bandColour = spec.bandColour ?? (cable.polarity === 'negative' ? 'black' : 'red');
+  const wantsBand = layers.includes('band');
+  const band = wantsBand && fit ? bandFor(shop.sleeves, overMm + 2 * fit.wallMm, bandColour) : null;
+  return {
+    name,
+    spec,
+    meets: need.meets,
+    method,
+    strands,
+    copperMm2,
+    lug,
+    die,
+    tool: die?.tool ?? null,
+    crimpsAsked,
+    crimps,
+    crimpsInOrder: practice.firstCrimp === 'palm' ? crimps.toReversed() : crimps,
+    gapMm,
+    stripMm: lug ? lug.barrelMm + gapMm : null,
+    sleeveTask: task,
+    sleeve: fit,
+    layers,
+    nesting: nesting(layers, conductor.outerMm, fit?.sleeve ?? null, band, lug),
+    band,
+    bandColour,
+    proposed: { lug: !saidLug, die: !shop.dies.some(({ id }) => id === spec.dieId), sleeve: !saidSleeve },
+  };
+}
+
+function dieFor(spec: End, lug: Lug, need: LugNeed, toolCase: ToolCase): DieOffer | null {
+  const { copperMm2, crimpsAsked, dieStep, place } = need;
+  const said = toolCase.dies.find(({ die }) => die.id === spec.dieId);
+  if (said) return dieOffer(lug, copperMm2, said, toolCase.lugs, place);
+  return bestDie(dieOffers(lug, copperMm2, toolCase, place), crimpsAsked, dieStep);
+}
+
+/** A sleeve passes the cable and what is caught under it, or the palm when it comes after; it grips the thinnest. */
+function taskOf(spec: End, lug: Lug, die: DieOffer | null, overMm: number, jacketMm: number): SleeveTask {
+  const passMm = spec.sleeveAfterLug ? Math.max(overMm, lug.outerMm, foldedPalmMm(lug)) : overMm;
+  const crimpedMm = die?.leaves === 'hexagon' ? Math.min(lug.outerMm, die.parts.acrossFlatsMm) : lug.outerMm;
+  return { passMm, gripMm: Math.min(jacketMm, crimpedMm) };
+}
+
+function fitSleeve(
+  sleeve: Sleeve,
+  lug: Lug,
+  gapMm: number,
+  outerMm: number,
+  overMm: number,
+  practice: Shop['practice'],
+): SleeveFit {
+  const onBarrelMm = lug.barrelMm + gapMm;
   const onJacketMm = Math.ceil(practice.sleeveOnJacket * outerMm);
   const coverMm = onBarrelMm + onJacketMm;
   const { shorteningPercent } = SLEEVES[sleeve.kind];
@@ -94,5 +175,6 @@ function fitSleeve(sleeve: Sleeve, lug: Lug, outerMm: number, practice: Shop['pr
     onJacketMm,
     coverMm,
     cutMm: Math.ceil(sleeveCutMm(coverMm, shorteningPercent)),
+    wallMm: wallOnMm(sleeve, overMm),
   };
 }

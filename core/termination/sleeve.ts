@@ -7,24 +7,7 @@ export interface SleeveTask {
 }
 
 /** Room to slide, and tension to grip. */
-const SLEEVE_ROOM = { pass: 1.1, grip: 0.9 } as const;
-
-/**
- * Task of a sleeve over a lug's barrel and the cable's jacket.
- *
- * @param crimpedMm the narrowest outside of the crimped barrel: the hexagon across flats
- * @param overLug true when it is slid on after the lug: then it must pass the palm, as round as it can be folded,
- *   `2·(w + t)/π`
- */
-export function sleeveTask(
-  jacketMm: number,
-  barrelMm: number,
-  crimpedMm: number,
-  overLug: { palmWidthMm: number; palmThicknessMm: number } | null,
-): SleeveTask {
-  const palm = overLug ? (2 * (overLug.palmWidthMm + overLug.palmThicknessMm)) / Math.PI : 0;
-  return { passMm: Math.max(jacketMm, palm), gripMm: Math.min(jacketMm, barrelMm, crimpedMm) };
-}
+export const SLEEVE_ROOM = { pass: 1.1, grip: 0.9 } as const;
 
 /** The window a sleeve must span, mm: recovered bore at most the lower figure, supplied bore at least the upper. */
 export function sleeveWindow(task: SleeveTask): { recoveredMostMm: number; suppliedLeastMm: number } {

@@ -1,17 +1,22 @@
 import { SLEEVES } from '../catalogue/tables/sleeves.ts';
 import { atLeast, atMost, type Facts, type Finding, stated } from '../finding.ts';
-import type { Lug } from '../job/shop.ts';
+import type { Lug, Sleeve } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import { about } from './about.ts';
 import type { EndConductor, ResolvedEnd, SleeveFit } from './resolveEnd.ts';
 import { sleeveWindow } from './sleeve.ts';
+import { whyNoSleeve } from './sleeveOffers.ts';
 
 /** Sleeve on the jacket must be at least this many jacket diameters. Shop practice. */
 const LEAST_ON_JACKET = 1.5;
 
 /** A sleeve held against what it passes, grips and covers; or why there is none. */
-export function sleeveFindings(end: ResolvedEnd, conductor: EndConductor): Finding[] {
-  return end.sleeve ? fitFindings(end, end.sleeve, conductor) : [noSleeve(end)];
+export function sleeveFindings(
+  end: ResolvedEnd,
+  conductor: EndConductor,
+  sleeves: readonly Sleeve[],
+): Finding[] {
+  return end.sleeve ? fitFindings(end, end.sleeve, conductor) : [noSleeve(end, sleeves)];
 }
 
 function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor): Finding[] {
@@ -40,7 +45,9 @@ function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor
             `1.1 × ${digits(task.passMm, 1)} = ${figure(sleeveWindow(task).suppliedLeastMm, 'mm', 1)}`,
           ],
           source,
-          assumes: 'slid on before the lug, so only the jacket has to pass',
+          assumes: end.spec.sleeveAfterLug
+            ? 'slid on after the lug: the folded palm, 2·(w + t) ÷ π, has to pass'
+            : 'slid on before the lug, so only the jacket and what is caught under it has to pass',
         },
       },
       sleeveWindow(task).suppliedLeastMm,
@@ -66,6 +73,7 @@ function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor
           formula: 'cut = (barrel + gap + jacket cover) ÷ (1 − shortening)',
           substituted: [
             `= (${digits(fit.onBarrelMm, 1)} + ${digits(fit.onJacketMm, 0)}) ÷ ${digits(fit.coverMm / fit.cutMm, 2)} = ${figure(fit.cutMm, 'mm', 0)}`,
+            `wall ${figure(fit.wallMm, 'mm', 2)} on the jacket once shrunk; on the shelf ${figure(sleeve.stockMm, 'mm', 0)}`,
             `at least 1.5 × ${digits(outerMm, 1)} = ${figure(LEAST_ON_JACKET * outerMm, 'mm', 1)} on the jacket`,
           ],
           source,
@@ -77,23 +85,23 @@ function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor
   ];
 }
 
-function noSleeve(end: ResolvedEnd): Finding {
+function noSleeve(end: ResolvedEnd, sleeves: readonly Sleeve[]): Finding {
   const task = end.sleeveTask;
+  const why = task
+    ? whyNoSleeve(sleeves, task, end.spec.sleeveAfterLug ?? false)
+    : { because: 'No sleeve is chosen.', remedy: 'Choose the lug first.' };
   return stated(
     {
       ...about(end, 'sleeve', 'Sleeve'),
       value: null,
       unit: '',
       decimals: 0,
-      because: task
-        ? `No sleeve owned passes ${figure(sleeveWindow(task).suppliedLeastMm, 'mm', 1)} and grips ${figure(sleeveWindow(task).recoveredMostMm, 'mm', 1)}.`
-        : 'No sleeve is chosen.',
-      remedy: 'A 4:1 sleeve spans more than a 3:1.',
+      ...why,
       work: {
         formula: 'supplied ≥ 1.1 × passes, recovered ≤ 0.9 × grips',
         substituted: ['every sleeve owned was tried'],
         source: 'craft practice',
-        assumes: 'slid on before the lug',
+        assumes: end.spec.sleeveAfterLug ? 'slid on after the lug' : 'slid on before the lug',
       },
     },
     'fails',
@@ -116,7 +124,7 @@ export function stripFinding(end: ResolvedEnd, lug: Lug): Finding {
         substituted: [
           `= ${digits(lug.barrelMm, 1)} + ${digits(end.gapMm, 1)} = ${figure(lug.barrelMm + end.gapMm, 'mm', 1)}`,
         ],
-        source: 'house practice: gap 0–2 mm for crimping',
+        source: 'house practice: gap 0–2 mm for crimping, 2–4 mm to feed solder',
         assumes: 'the barrel as measured; never insulation under it',
       },
     },

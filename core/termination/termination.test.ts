@@ -1,10 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { genericShop } from '../catalogue/genericShop.ts';
-import { genericLug } from '../catalogue/lugs.ts';
 import { STUDS } from '../catalogue/tables/studs.ts';
 import { areaMm2 } from '../conductor/size.ts';
-import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
 import { crimpCentres, crimpsThatFit, CRIMP_SPACING } from './crimpLayout.ts';
 import {
   acrossFlatsFor,
@@ -15,16 +13,14 @@ import {
   expectedVoidShare,
   hexagonAcrossFlats,
   hexagonMm2,
-  isSure,
   strandHexagonMm,
   stretch,
 } from './dieOnLug.ts';
-import { endFindings } from './findings.ts';
 import { boreFill, fillVerdict } from './lugOnCable.ts';
 import { clearanceVerdict, webMm } from './lugOnStud.ts';
-import { bestDie, bestSleeve, dieOffer, dieOffers, lugOffers, sleeveOffers } from './offers.ts';
-import { resolveEnd } from './resolveEnd.ts';
-import { grips, passes, sleeveCutMm, sleeveTask, wallOnMm } from './sleeve.ts';
+import { foldedPalmMm } from './layers.ts';
+import { bestSleeve, sleeveOffers, whyNoSleeve } from './sleeveOffers.ts';
+import { grips, passes, sleeveCutMm, wallOnMm } from './sleeve.ts';
 
 const shop = genericShop();
 const AWG_2 = areaMm2({ system: 'awg', name: '2' });
@@ -168,24 +164,6 @@ describe('a hexagon die on a lug', () => {
       }),
     );
   });
-  test('a figure at the edge of its window is not sure', () => {
-    const zones = dieZones({ outerMm: 16.5, boreMm: 11.5, copperMm2: 70 });
-    expect(isSure({ outerMm: 16.5, boreMm: 11.5, copperMm2: 70, acrossFlatsMm: zones.tightMm + 0.01 })).toBe(
-      false,
-    );
-    expect(isSure({ outerMm: 16.5, boreMm: 11.5, copperMm2: 70, acrossFlatsMm: 13.86 })).toBe(true);
-  });
-});
-
-describe('a standard code die on its own lug', () => {
-  test('is right by the standard even where c says tight', () => {
-    const lug = genericLug('compression-metric', '16', 'M8', 1);
-    const die = shop.dies.find(({ stamp }) => stamp === 'K8');
-    if (!die) throw new Error('the generic shop lacks K8');
-    const offer = dieOffer(lug, 16, die);
-    expect(offer.c).toBeGreaterThan(1.16);
-    expect(offer).toMatchObject({ verdict: 'right', standard: true, sure: true });
-  });
 });
 
 describe('crimps along a barrel', () => {
@@ -220,9 +198,8 @@ describe('heat shrink', () => {
   const sleeve = { suppliedMm: 24, recoveredMm: 8, wallMm: 2.5 };
   test('24/8 shrunk onto 15.5 has a wall of 1.54', () => expect(wallOnMm(sleeve, 15.5)).toBeCloseTo(1.54, 2));
   test('slid on before the lug it has only the jacket to pass; after, the folded palm', () => {
-    const before = sleeveTask(15.6, 16.5, 13.9, null);
-    const after = sleeveTask(15.6, 16.5, 13.9, { palmWidthMm: 40, palmThicknessMm: 5 });
-    expect(before).toEqual({ passMm: 15.6, gripMm: 13.9 });
+    const before = { passMm: 15.6, gripMm: 13.9 };
+    const after = { passMm: foldedPalmMm({ palmWidthMm: 40, palmThicknessMm: 5 }), gripMm: 13.9 };
     expect(after.passMm).toBeCloseTo(28.6, 1);
     expect(passes(sleeve, before) && grips(sleeve, before)).toBe(true);
     expect(passes(sleeve, after)).toBe(false);
@@ -244,68 +221,16 @@ describe('heat shrink', () => {
   });
 });
 
-describe('what the shop offers', () => {
-  test('for 70 mm² on M10: its own heavy lug and code die first', () => {
-    const [first] = lugOffers(shop.lugs, 70, 'M10', shop.dies, 2);
-    expect(first?.lug.label).toBe('70-10 heavy');
-    expect(first?.die?.die.stamp).toBe('K16');
-    expect(first?.refused).toBeNull();
-  });
-  test('every refused lug says why, and stands last', () => {
-    const offers = lugOffers(shop.lugs, 70, 'M10', shop.dies, 2);
-    const firstRefused = offers.findIndex(({ refused }) => refused !== null);
-    expect(firstRefused).toBeGreaterThan(0);
-    expect(offers.slice(firstRefused).every(({ refused }) => (refused ?? '').length > 10)).toBe(true);
-  });
-  test('brass is refused', () => {
-    const brass = { ...genericLug('compression-metric', '70', 'M10', 1), metal: 'brass' as const };
-    expect(lugOffers([brass], 70, 'M10', shop.dies, 2)[0]?.refused).toMatch(/brass/);
-  });
-  test('a die whose crimp the barrel cannot take is not used', () => {
-    const lug = genericLug('tube-metric', '10', 'M6', 1);
-    const best = bestDie(dieOffers(lug, 10, shop.dies), 1);
-    expect(best?.crimpsFit).toBeGreaterThan(0);
-  });
-});
-
-describe('an end decided', () => {
-  const conductor = { copperMm2: 70, outerMm: 15.6 };
-  test('from nothing said, by house practice', () => {
-    const end = resolveEnd('A', { at: 'bus', stud: 'M10' }, conductor, shop);
-    expect(end.proposed).toEqual({ lug: true, die: true, sleeve: true });
-    expect(end.stripMm).toBe(28 + CUSTOMARY_PRACTICE.gapMm);
-    expect(end.crimps).toHaveLength(2);
-    expect(end.sleeve?.coverMm).toBe(29 + Math.ceil(2.5 * 15.6));
-    expect(endFindings(end, conductor).every(({ state }) => state === 'holds')).toBe(true);
-  });
-  test('what is said on the cable stands, even where it fails, and the findings say so', () => {
-    const spec = { at: 'bus', stud: 'M8', lugId: 'compression-metric-70-m10', dieId: 'hand-95' } as const;
-    const end = resolveEnd('B', spec, conductor, shop);
-    expect(end.lug?.label).toBe('70-10 heavy');
-    const clearance = endFindings(end, conductor).find(({ id }) => id === 'clearance.B');
-    expect(clearance).toMatchObject({ state: 'fails' });
-    expect(clearance?.remedy).toBe('Buy the hole you need.');
-  });
-  test('without a lug that suits, it says what to buy and never what to cut', () => {
-    const empty = { ...shop, lugs: [] };
-    const end = resolveEnd('A', { at: '', stud: 'M10' }, conductor, empty);
-    const [finding] = endFindings(end, conductor);
-    expect(finding).toMatchObject({ id: 'lug.A', state: 'fails', value: null });
-    expect(finding?.remedy).toMatch(/Never cut strands/);
-  });
-  test('without a sleeve or a die it fails and says so', () => {
-    const bare = { ...shop, sleeves: [], dies: [] };
-    const end = resolveEnd('A', { at: '', stud: 'M10' }, conductor, bare);
-    const states = Object.fromEntries(endFindings(end, conductor).map(({ id, state }) => [id, state]));
-    expect(states['sleeve.A']).toBe('fails');
-    expect(states['compaction.A']).toBe('fails');
-  });
-  test('every finding opens to a formula, its numbers and its source', () => {
-    const end = resolveEnd('A', { at: '', stud: 'M10' }, conductor, shop);
-    for (const { work } of endFindings(end, conductor)) {
-      expect(work.formula).not.toBe('');
-      expect(work.substituted.length).toBeGreaterThan(0);
-      expect(work.source).not.toBe('');
-    }
+describe('no sleeve that does it', () => {
+  const narrow = shop.sleeves.filter(({ suppliedMm }) => suppliedMm < 15);
+  test('says which dimension prevents it, and what would do it', () => {
+    const task = { passMm: 15.6, gripMm: 13.9 };
+    expect(whyNoSleeve(narrow, task, false).because.replaceAll('\u2009', ' ')).toBe(
+      'No sleeve owned passes 17.2 mm.',
+    );
+    expect(whyNoSleeve(narrow, task, true).remedy).toMatch(/before the lug/);
+    const steep = { passMm: 30, gripMm: 6 };
+    expect(whyNoSleeve(shop.sleeves, steep, false).remedy).toMatch(/Build the smaller side up/);
+    expect(whyNoSleeve(shop.sleeves, { passMm: 20, gripMm: 7 }, false).remedy).toMatch(/4:1/);
   });
 });

@@ -1,91 +1,83 @@
-import type { Cable, EndName } from '../job/cable.ts';
+import type { Cable } from '../job/cable.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
+import type { HousePractice } from '../practice/housePractice.ts';
+import type { Passage } from '../termination/holeFindings.ts';
+import { crimpsASide, type ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import type { Unit } from '../units/figure.ts';
+import { usesDie } from '../termination/method.ts';
+import { dieName, isReady, type ReadyEnd, type Step } from './step.ts';
+import { terminate } from './terminate.ts';
 
-/** Parts of the workpiece that a step is about: the drawing lights them and leaves the rest pale. */
-export type Feature =
-  'cut' | 'layers' | 'strip' | 'strands' | 'barrel' | 'crimp' | 'clock' | 'sleeve' | 'palm' | 'tag';
-
-/** One thing to do at the bench. */
-export interface Step {
-  readonly id: string;
-  /** Two or three words for the list. */
-  readonly short: string;
-  /** What to do, as an order. */
-  readonly order: string;
-  readonly end?: EndName;
-  /** The number one would otherwise look up. */
-  readonly figure?: {
-    readonly value: number;
-    readonly unit: Unit;
-    readonly decimals: number;
-    readonly means: string;
-  };
-  readonly detail: string;
-  /** Why it matters, in one line. */
-  readonly why: string;
-  /** The usual caution, where the danger is. */
-  readonly caution?: string;
-  readonly lit: readonly Feature[];
-}
+export { dieName, type Feature, type Step } from './step.ts';
 
 /** What the traveller is written from. */
 export interface TravellerInput {
   readonly cable: Cable;
   readonly conductorLabel: string;
   readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly joins: readonly ResolvedJoin[];
   readonly lengths: CableLengths;
+  /** How it gets through the smallest hole of its route; null where there is none. */
+  readonly passage: Passage | null;
+  readonly practice: HousePractice;
 }
 
 /**
- * The ordered steps of making one crimped cable at the bench, with its own figures. Every layer goes on before the
- * lug that would block it; nothing is shrunk before both ends are crimped.
+ * The ordered steps of making one cable, with its own figures, by the method of each end. Every layer goes on before
+ * the lug that would block it; nothing is shrunk before what it covers is held; an end that does not pass the hole is
+ * pulled through bare and finished in place.
  *
  * @returns no steps while an end lacks its lug, die or sleeve: there is nothing honest to follow
  */
 export function travellerSteps(input: TravellerInput): Step[] {
+  const { cable, joins, lengths, passage, practice } = input;
   const { A, B } = input.ends;
   if (!isReady(A) || !isReady(B)) return [];
+  const start = [layOut(input), cut(input), layersOn(A, B, joins)];
+  const joined = joins.flatMap((join) => joinSteps(join, lengths));
+  if (passage && !passage.finished && passage.pulled !== null) {
+    const [last, first] = passage.pulled === 'A' ? [A, B] : [B, A];
+    return [
+      ...start,
+      ...joined,
+      ...terminate(first, practice),
+      ...shrink(first),
+      pull(last, cable),
+      ...terminate(last, practice, clock(cable, last)),
+      ...shrink(last),
+      label(cable),
+    ];
+  }
   return [
-    layOut(input),
-    cut(input),
-    layersOn(A, B),
-    ...terminate(A),
-    ...terminate(B, clock(input.cable)),
-    shrink(A),
-    shrink(B),
-    label(input.cable),
+    ...start,
+    ...joined,
+    ...terminate(A, practice),
+    ...terminate(B, practice, clock(cable, B)),
+    ...shrink(A),
+    ...shrink(B),
+    label(cable),
   ];
 }
 
-type ReadyEnd = ResolvedEnd & {
-  readonly lug: NonNullable<ResolvedEnd['lug']>;
-  readonly die: NonNullable<ResolvedEnd['die']>;
-  readonly sleeve: NonNullable<ResolvedEnd['sleeve']>;
-  readonly stripMm: number;
-};
-
-const isReady = (end: ResolvedEnd): end is ReadyEnd =>
-  end.lug !== null && end.die !== null && end.sleeve !== null && end.crimps.length > 0;
-
-function layOut({ conductorLabel, ends }: TravellerInput): Step {
+function layOut({ conductorLabel, ends, joins }: TravellerInput): Step {
   const { A, B } = ends;
+  const dies = [A, B].filter(({ method }) => usesDie(method)).map(dieName);
+  const things = [
+    conductorLabel,
+    `lugs ${A.lug?.label} and ${B.lug?.label}`,
+    ...(dies.length > 0 ? [[...new Set(dies)].join(' and ')] : []),
+    ...joins.map(({ connector }) => `connector ${connector?.label ?? 'missing'}`),
+    'sleeves',
+    'cutter, stripper, calliper',
+  ];
   return {
     id: 'lay-out',
     short: 'Lay out',
     order: 'Lay everything out',
-    detail: `${conductorLabel}; lugs ${A.lug?.label} and ${B.lug?.label}; ${dieName(A)} and ${dieName(B)}; two sleeves; cutter, stripper, calliper.`,
+    detail: `${things.join('; ')}.`,
     why: 'A missing sleeve is found now, not after the lug is on.',
     lit: [],
   };
-}
-
-/** A die as one looks for it in the case: by its stamp, and by the flats that tell what it is. */
-export function dieName(end: ResolvedEnd): string {
-  const die = end.die?.die;
-  if (!die) return 'no die';
-  return `${die.stamp ? `die ${die.stamp}` : 'the unmarked die'}, ${die.acrossFlatsMm.toFixed(1)} across flats`;
 }
 
 function cut({ lengths }: TravellerInput): Step {
@@ -101,121 +93,133 @@ function cut({ lengths }: TravellerInput): Step {
   };
 }
 
-function layersOn(a: ReadyEnd, b: ReadyEnd): Step {
+/** What goes on from one end, in order. */
+const ordered = ({ name, nesting }: ReadyEnd) =>
+  `${name}: ${nesting.map(({ title }) => title).join(', then ') || 'nothing'}`;
+
+function layersOn(a: ReadyEnd, b: ReadyEnd, joins: readonly ResolvedJoin[]): Step {
+  const cut = a.sleeve?.cutMm ?? b.sleeve?.cutMm;
+  const joinSleeves = joins.flatMap(({ sleeve }) =>
+    sleeve ? [`${sleeve.suppliedMm}/${sleeve.recoveredMm} for the join`] : [],
+  );
   return {
     id: 'layers',
     short: 'Layers on',
-    order: 'Slide both sleeves and the tag onto the cable',
-    figure: {
-      value: a.sleeve.cutMm,
-      unit: 'mm',
-      decimals: 0,
-      means: `sleeve for A; for B ${b.sleeve.cutMm} mm`,
-    },
-    detail: `Cut ${sleeveName(a)} ${a.sleeve.cutMm} mm for end A and ${sleeveName(b)} ${b.sleeve.cutMm} mm for end B. Push them to the middle, clear of any heat.`,
+    order: 'Slide every layer onto the cable, in this order',
+    ...(cut !== undefined && {
+      figure: {
+        value: cut,
+        unit: 'mm',
+        decimals: 0,
+        means: `sleeve for ${a.sleeve ? 'A' : 'B'}${a.sleeve && b.sleeve ? `; for B ${b.sleeve.cutMm} mm` : ''}`,
+      },
+    }),
+    detail: `${[ordered(a), ordered(b), ...joinSleeves].join('. ')}. Push them to the middle, clear of any heat.`,
     why: 'Once a lug is on, a sleeve that grips cannot pass it.',
     lit: ['layers', 'tag', 'sleeve'],
   };
 }
 
-const sleeveName = ({ sleeve: { sleeve } }: ReadyEnd) => `${sleeve.suppliedMm}/${sleeve.recoveredMm} sleeve`;
+function joinSteps(join: ResolvedJoin, lengths: CableLengths): Step[] {
+  const { spec, connector, die, title, sleeve } = join;
+  if (!connector || !die) return [];
+  const name = title.toLowerCase();
+  return [
+    {
+      id: `join-cut-${spec.id}`,
+      short: `${title}, cut`,
+      order: `Cut the cable for the ${name} and strip both sides`,
+      figure: { value: spec.atMm, unit: 'mm', decimals: 0, means: 'from the centre of stud A' },
+      detail: `Strip ${connector.barrelMm} mm on each side. The cable is ${lengths.cutMm.toFixed(0)} mm in all.`,
+      why: 'A join is a last resort: two more crimps to prove.',
+      caution: 'Cut away from the hand that holds the cable.',
+      lit: ['cut', 'strip'],
+    },
+    {
+      id: `join-crimp-${spec.id}`,
+      short: `${title}, crimp`,
+      order: `Crimp both sides of ${connector.label}`,
+      figure: {
+        value: die.die.acrossFlatsMm,
+        unit: 'mm',
+        decimals: 2,
+        means: `across flats, ${Math.min(1, crimpsASide(connector, die))} crimp a side`,
+      },
+      detail: `${dieName({ die })}. Measure both, and enter them in Prove.`,
+      why: 'Each side is proved like an end.',
+      caution: 'Fingers out, eyes covered, before the tool closes.',
+      lit: ['crimp'],
+    },
+    {
+      id: `join-shrink-${spec.id}`,
+      short: `${title}, seal`,
+      order: `Shrink ${sleeve ? `the ${sleeve.suppliedMm}/${sleeve.recoveredMm} sleeve` : 'a sleeve'} over the join`,
+      detail:
+        spec.kind === 'branch'
+          ? 'While it is hot, nip it between the two cables with pliers until it seals.'
+          : 'From the middle out, until adhesive shows at both ends.',
+      why: 'Water in a join works along both cables.',
+      caution: 'Hot until it has cooled: hands off.',
+      lit: ['sleeve'],
+    },
+  ];
+}
 
-function clock({ palmAngleDeg }: Cable): Step {
+function pull({ name, lug }: ReadyEnd, { run }: Cable): Step {
   return {
-    id: 'clock.B',
-    short: 'Clock B',
+    id: 'pull-through',
+    short: 'Pull through',
+    order: `Pull end ${name}, still bare, through the smallest hole`,
+    ...(run.holeMm !== undefined && {
+      figure: { value: run.holeMm, unit: 'mm', decimals: 0, means: 'across, at the smallest' },
+    }),
+    detail: `Tape the strands closed. ${lug.label} does not pass: end ${name} is made where it lies.`,
+    why: 'A finished end would have to be cut off again.',
+    caution: 'Battery isolated and tagged before a tool goes near it.',
+    lit: ['cut'],
+  };
+}
+
+function clock({ palmAngleDeg }: Cable, { name }: ReadyEnd): Step {
+  return {
+    id: `clock.${name}`,
+    short: `Clock ${name}`,
     order: 'Set the angle between the palms',
-    end: 'B',
+    end: name,
     figure: { value: palmAngleDeg, unit: '', decimals: 0, means: 'degrees, palm to palm, ± 5' },
-    detail:
-      'Let the cable lie in its natural curve, sight along it from B, and turn the lug. Mark lug and jacket with one line.',
+    detail: `Let the cable lie in its natural curve, sight along it from ${name}, and turn the lug. Mark lug and jacket with one line.`,
     why: 'A stiff cable will not twist once both lugs are on.',
     lit: ['clock', 'palm'],
   };
 }
 
-/** The steps from a bare end to a filed crimp. `beforeCrimp` is put in once the lug is home. */
-function terminate(end: ReadyEnd, ...beforeCrimp: Step[]): Step[] {
-  const { name, lug, die } = end;
-  const total = end.crimps.length;
-  const step = (key: string, rest: Omit<Step, 'id' | 'end'>): Step => ({
-    id: `${key}.${name}`,
-    end: name,
-    ...rest,
-  });
-  return [
-    step('strip', {
-      short: `Strip ${name}`,
-      order: `Strip end ${name}`,
-      figure: { value: end.stripMm, unit: 'mm', decimals: 0, means: 'of jacket off' },
-      detail: `Barrel ${lug.barrelMm} deep, and ${end.gapMm} of copper to show. Score round, bend, pull; slit along.`,
-      why: 'Insulation under the barrel holds nothing and burns.',
-      caution: 'Cut away from the hand that holds the cable.',
-      lit: ['strip'],
-    }),
-    step('strands', {
-      short: `Strands ${name}`,
-      order: 'Look at every strand',
-      detail: 'Count any that are nicked or cut. Cut back and strip again if the house allows none.',
-      why: 'A cut strand carries nothing and hides its loss.',
-      lit: ['strands'],
-    }),
-    step('home', {
-      short: `Home ${name}`,
-      order: `Gather all strands and push them home in ${lug.label}`,
-      figure: { value: lug.barrelMm, unit: 'mm', decimals: 0, means: 'into the barrel' },
-      detail: lug.sightHole
-        ? 'Copper must show in the sight hole.'
-        : 'Mark the barrel depth on the strands and see the mark vanish.',
-      why: 'A short strand is a smaller cable.',
-      lit: ['barrel', 'strands'],
-    }),
-    ...beforeCrimp,
-    ...end.crimps.map((centre, i) =>
-      step(`crimp-${i + 1}`, {
-        short: total > 1 ? `Crimp ${name}, ${i + 1}` : `Crimp ${name}`,
-        order:
-          i === 0
-            ? 'Seat in the die, check, and close until the flats meet'
-            : 'Move to the second crimp and close again',
-        figure: { value: centre, unit: 'mm', decimals: 1, means: 'from the mouth to the middle of the die' },
-        detail: `${capital(dieName(end))}, ${die.die.widthMm} wide. Light pressure first: is the cable still home, the lug square?`,
-        why: 'Air left between strands runs hot.',
-        caution: 'Fingers out, eyes covered, before the tool closes.',
-        lit: ['crimp'],
-      }),
-    ),
-    step('file', {
-      short: `File, tug ${name}`,
-      order: 'Measure across flats, file the ears, tug',
-      figure: {
-        value: die.die.acrossFlatsMm,
-        unit: 'mm',
-        decimals: 2,
-        means: 'across flats, die closed; to 2 % over',
-      },
-      detail: 'Measure every crimp and enter it in Prove. Ears over 0.5 mm mean too tight a die.',
-      why: 'A tug finds the crimp that was never closed.',
-      lit: ['crimp'],
-    }),
+function shrink(end: ReadyEnd): Step[] {
+  const { sleeve, layers, bandColour, spec } = end;
+  if (!sleeve) return [];
+  const after = [
+    ...(layers.includes('band') ? [`Then the ${bandColour} band over it.`] : []),
+    ...(layers.includes('boot') ? ['The boot goes over all, last.'] : []),
+    ...(layers.some((layer) => layer === 'braid' || layer === 'glass')
+      ? ['Catch the end of the braid under it.']
+      : []),
+    ...(spec.sleeveAfterLug ? ['It comes on over the palm.'] : []),
   ];
-}
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
-
-function shrink(end: ReadyEnd): Step {
-  return {
-    id: `shrink.${end.name}`,
-    short: `Shrink ${end.name}`,
-    order: `Slide the sleeve to the shoulder of ${end.name} and shrink it`,
-    end: end.name,
-    figure: { value: end.sleeve.coverMm, unit: 'mm', decimals: 0, means: 'covered, from the shoulder back' },
-    detail:
-      'From the palm end back, all round, until a bead of adhesive shows at both ends. Never on the palm.',
-    why: 'It seals, and takes the strain off the last strand.',
-    caution: 'No fuel vapour, no charging battery near a flame. Hot until it has cooled: hands off.',
-    lit: ['sleeve'],
-  };
+  return [
+    {
+      id: `shrink.${end.name}`,
+      short: `Shrink ${end.name}`,
+      order: `Slide the sleeve to the shoulder of ${end.name} and shrink it`,
+      end: end.name,
+      figure: { value: sleeve.coverMm, unit: 'mm', decimals: 0, means: 'covered, from the shoulder back' },
+      detail: [
+        'From the palm end back, all round, until a bead of adhesive shows at both ends. Never on the palm.',
+        ...after,
+      ].join(' '),
+      why: 'It seals, and takes the strain off the last strand.',
+      caution: 'No fuel vapour, no charging battery near a flame. Hot until it has cooled: hands off.',
+      lit: ['sleeve'],
+    },
+  ];
 }
 
 function label({ tag }: Cable): Step {

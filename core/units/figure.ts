@@ -1,6 +1,23 @@
 /** Units that a figure inside the core may carry. Lengths are mm; the interface may show them in inches. */
 export type Unit =
-  '' | '%' | 'A' | 'V' | 'W' | 'mΩ' | 'MΩ' | '°C' | 'mm' | 'mm²' | 's' | 'N' | 'N·m' | 'kg' | 'of 9';
+  | ''
+  | '%'
+  | 'A'
+  | 'V'
+  | 'W'
+  | 'mΩ'
+  | 'MΩ'
+  | '°C'
+  | 'mm'
+  | 'mm²'
+  | 's'
+  | 'N'
+  | 'N·m'
+  | 'kg'
+  | 'g'
+  | 'A/mm²'
+  | '°'
+  | 'of 9';
 
 /** Thin space: between thousands, and between a figure and its unit. */
 export const THIN = '\u2009';

@@ -16,7 +16,13 @@ jest.unstable_mockModule('localforage', () => ({ default: { createInstance: () =
 const { loadLibrary, saveDifference, savePrefs } = await import('./library.ts');
 
 const shop = genericShop();
-const job = (id: string): Job => ({ id, title: id, subtitle: '', cables: [newCable('c', 'C-1', shop)] });
+const job = (id: string): Job => ({
+  id,
+  title: id,
+  subtitle: '',
+  cables: [newCable('c', 'C-1', shop)],
+  studs: [],
+});
 const [a, b] = [job('a'), job('b')];
 
 beforeEach(() => {

@@ -1,6 +1,7 @@
 import localforage from 'localforage';
 import * as z from 'zod';
 import { jobSchema, type Job } from '../../core/job/job.ts';
+import { migrateJob, migrateShop } from '../../core/job/migrate.ts';
 import { shopSchema, type Shop } from '../../core/job/shop.ts';
 import { type Prefs, prefsSchema } from './prefs.ts';
 
@@ -25,13 +26,13 @@ export async function loadLibrary(): Promise<Library> {
   const unreadable: string[] = [];
   const jobs: Job[] = [];
   for (const key of keys.filter((key) => key.startsWith(JOB))) {
-    const parsed = jobSchema.safeParse(await store.getItem(key));
+    const parsed = jobSchema.safeParse(migrateJob(await store.getItem(key)));
     if (parsed.success) jobs.push(parsed.data);
     else unreadable.push(key);
   }
   const rank = ({ id }: Job) => (order.includes(id) ? order.indexOf(id) : order.length);
   jobs.sort((a, b) => rank(a) - rank(b));
-  const shop = shopSchema.safeParse(await store.getItem('shop'));
+  const shop = shopSchema.safeParse(migrateShop(await store.getItem('shop')));
   if (!shop.success && keys.includes('shop')) unreadable.push('shop');
   const prefs = prefsSchema.parse((await store.getItem('prefs')) ?? {});
   return { jobs, shop: shop.success ? shop.data : null, prefs, unreadable };

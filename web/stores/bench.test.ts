@@ -16,6 +16,7 @@ const job: Job = {
   title: 'Test',
   subtitle: '',
   cables: ['a', 'b', 'c'].map((id, i) => newCable(id, `C-${i + 1}`, shop)),
+  studs: [],
 };
 const opened = () => {
   const bench = useBench();

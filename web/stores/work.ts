@@ -2,30 +2,58 @@ import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable } from '../../core/job/cable.ts';
 import type { Job } from '../../core/job/job.ts';
 import type { Shop } from '../../core/job/shop.ts';
-import { type JobWork, matesOf, summarise, workUpCable } from '../../core/workup.ts';
+import { ALONE, contextOf, type JobContext } from '../../core/jobContext.ts';
+import { openCase, type ToolCase } from '../../core/termination/toolCase.ts';
+import { type JobWork, summarise, workUpCable } from '../../core/workup.ts';
+import { today } from '../ui/today.ts';
 import { dutyTick, followDuty } from '../workers/duties.ts';
 
 interface Kept {
   readonly shop: Shop;
-  readonly mates: readonly Cable[];
+  readonly context: JobContext;
   readonly tick: number;
+  readonly day: string;
   readonly work: CableWork;
 }
 
 /** Cables and shops are never changed in place, so work is done once for as long as all it rests on stays. */
 const kept = new WeakMap<Cable, Kept>();
+const cases = new WeakMap<Shop, ToolCase>();
 
-const sameMates = (a: readonly Cable[], b: readonly Cable[]) =>
-  a.length === b.length && a.every((mate, i) => mate === b[i]);
+const sameList = (a: readonly unknown[], b: readonly unknown[]) =>
+  a.length === b.length && a.every((item, i) => item === b[i]);
+const sameContext = (a: JobContext, b: JobContext) =>
+  sameList(a.mates, b.mates) && sameList(a.neighbours, b.neighbours) && sameList(a.studs, b.studs);
 
-/** Everything computed about a cable of a job; from memory where neither it, its circuit nor the shop has changed. */
+/** The shop's dies with their tools and trials, opened once for each state of the shop. */
+export function caseOf(shop: Shop): ToolCase {
+  const known = cases.get(shop);
+  if (known) return known;
+  const opened = openCase(shop);
+  cases.set(shop, opened);
+  return opened;
+}
+
+/**
+ * Everything computed about a cable of a job; from memory where neither it, those of its circuit and studs, the shop
+ * nor the day has changed.
+ */
 export function workOf(cable: Cable, shop: Shop, job?: Job): CableWork {
-  const mates = job ? matesOf(cable, job) : [];
+  const context = job ? contextOf(cable, job) : ALONE;
   const tick = cable.run.duty ? dutyTick.value : 0;
+  const day = today();
   const known = kept.get(cable);
-  if (known && known.shop === shop && known.tick === tick && sameMates(known.mates, mates)) return known.work;
-  const work = workUpCable(cable, shop, mates, followDuty);
-  kept.set(cable, { shop, mates, tick, work });
+  if (
+    known &&
+    known.shop === shop &&
+    known.tick === tick &&
+    known.day === day &&
+    sameContext(known.context, context)
+  ) {
+    return known.work;
+  }
+  const work = workUpCable(cable, shop, { context, today: day, followDuty, toolCase: caseOf(shop) });
+  kept.set(cable, { shop, context, tick, day, work });
   return work;
 }
 

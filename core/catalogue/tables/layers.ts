@@ -1,0 +1,55 @@
+/** What slides onto a cable besides the heat shrink that seals its end. */
+export interface LayerFacts {
+  readonly title: string;
+  /** Wall on one side, mm, as it lies on the cable. */
+  readonly wallMm: number;
+  /** How much wider than the cable it opens by hand; 1 is not at all. */
+  readonly opens: number;
+  /** Whether its end is caught under the heat shrink. */
+  readonly caught: boolean;
+  readonly why: string;
+}
+
+/**
+ * Layers in the order in which they slide on: what lies closest to the jacket first, then what is wanted last.
+ * Walls and openings are typical. Confidence: low to medium; a measured one replaces it.
+ */
+export const LAYERS = {
+  braid: {
+    title: 'braided sleeve',
+    wallMm: 0.6,
+    opens: 2,
+    caught: true,
+    why: 'against rubbing; its ends are caught under the heat shrink',
+  },
+  glass: {
+    title: 'glass sleeve',
+    wallMm: 0.8,
+    opens: 1.2,
+    caught: true,
+    why: 'against heat near an exhaust',
+  },
+  label: {
+    title: 'printed label',
+    wallMm: 0.65,
+    opens: 1,
+    caught: false,
+    why: 'thin wall, so a tube of its own: it marks, it does not seal',
+  },
+  boot: {
+    title: 'rubber boot',
+    wallMm: 2,
+    opens: 1.3,
+    caught: false,
+    why: 'over a live stud; it is pushed over everything at the end',
+  },
+  band: {
+    title: 'coloured band',
+    wallMm: 0.65,
+    opens: 1,
+    caught: false,
+    why: 'thin coloured sleeve over the black one: it marks polarity',
+  },
+} as const satisfies Record<string, LayerFacts>;
+
+export type Layer = keyof typeof LAYERS;

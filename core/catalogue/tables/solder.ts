@@ -1,0 +1,34 @@
+/**
+ * Soft solder for heavy cable: tin with a little copper.
+ *
+ * Source: handbook values; liquidus and heat of melting of Sn99.3Cu0.7, density as used in the worked figures of the
+ * trade (8.4 g/cm³, tin-lead; 7.3 for tin-copper would be lighter). Confidence: good; the reel's label governs.
+ */
+export const SOLDER = {
+  densityGPerCm3: 8.4,
+  liquidusC: 227,
+  /** Softening begins well under melting: a joint held this hot creeps, °C. */
+  softensC: 150,
+  /** To heat one gram by a kelvin, J. */
+  heatJPerGK: 0.23,
+  /** To melt one gram, J. */
+  meltJPerG: 60,
+} as const;
+
+/** Heating and leading away by copper. Source: handbook values of annealed copper. */
+export const COPPER_HEAT = {
+  conductivityWPerMK: 390,
+  /** Thermal diffusivity, m²/s. */
+  diffusivityM2PerS: 1.12e-4,
+  densityGPerCm3: 8.96,
+  heatJPerGK: 0.385,
+} as const;
+
+/** What a torch of each kind gives out, W. Confidence: low, they differ. */
+export const TORCHES = {
+  'soldering iron, 200 W': 200,
+  'pocket torch': 700,
+  'small gas torch': 1200,
+  'plumber’s torch': 2500,
+  'large burner': 5000,
+} as const;

@@ -1,0 +1,79 @@
+/** What a kind of crimping tool does to a lug, and what it needs round it. */
+export interface ToolKindFacts {
+  readonly title: string;
+  /** A hexagon is judged by its figures; an indent only by trial. */
+  readonly leaves: 'hexagon' | 'indent';
+  /** How one knows that it is done. */
+  readonly stop: string;
+  /** Room for its handles or for the hammer, mm. */
+  readonly swingMm: number;
+  /** Whether it must be struck against something that does not give. */
+  readonly solidFloor: boolean;
+  readonly benchOnly: boolean;
+  /** Hands, vice or helper. */
+  readonly hands: string;
+  /** The most copper its kind usually closes on, mm². */
+  readonly largestMm2: number;
+  /** Why it is never used or guided; empty where it may be. */
+  readonly refused: string;
+}
+
+const tool = (facts: Partial<ToolKindFacts> & Pick<ToolKindFacts, 'title' | 'stop' | 'swingMm'>) => ({
+  leaves: 'hexagon' as const,
+  solidFloor: false,
+  benchOnly: false,
+  hands: 'two hands',
+  largestMm2: 150,
+  refused: '',
+  ...facts,
+});
+
+/** Kinds of crimping tool. Source: craft practice; a tool's own sheet governs. Confidence: medium. */
+export const TOOL_KINDS = {
+  'hand lever': tool({
+    title: 'hand lever, indent',
+    leaves: 'indent',
+    stop: 'the handles meet at the dial mark',
+    swingMm: 600,
+    hands: 'a vice, or a helper to hold the cable',
+    largestMm2: 120,
+  }),
+  hammer: tool({
+    title: 'hammer-struck plunger',
+    leaves: 'indent',
+    stop: 'the plunger reaches its mark',
+    swingMm: 450,
+    solidFloor: true,
+    hands: 'both hands free; force depends on the blow',
+  }),
+  'hand hydraulic': tool({
+    title: 'hand hydraulic',
+    stop: 'the dies touch',
+    swingMm: 350,
+    hands: 'one hand pumps, one holds the cable home',
+  }),
+  'bench hydraulic': tool({
+    title: 'bench hydraulic, foot switch',
+    stop: 'the dies touch',
+    swingMm: 0,
+    benchOnly: true,
+    hands: 'both hands hold the cable',
+    largestMm2: 400,
+  }),
+  ratchet: tool({
+    title: 'ratchet, small terminals',
+    stop: 'the ratchet lets go',
+    swingMm: 250,
+    hands: 'one hand',
+    largestMm2: 16,
+  }),
+  improvised: tool({
+    title: 'improvised press',
+    stop: '',
+    swingMm: 0,
+    refused:
+      'a press made from a jack or a welded frame stores enough energy to injure when something slips: use a made tool',
+  }),
+} as const satisfies Record<string, ToolKindFacts>;
+
+export type ToolKind = keyof typeof TOOL_KINDS;

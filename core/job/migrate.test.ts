@@ -1,0 +1,47 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from '@jest/globals';
+import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
+import { readJobFile, writeJobFile } from './file.ts';
+import { migrateJob, migrateShop } from './migrate.ts';
+
+const old = readFileSync('core/job/fixtures/job-v1.json', 'utf8');
+
+describe('a file of version 1', () => {
+  const parsed = readJobFile(old);
+  if (!parsed.ok) throw new Error(parsed.sentence);
+  const { job, shop, version } = parsed.value;
+  test('is read, and what it said stands', () => {
+    const said = JSON.parse(old) as { job: { title: string; cables: { tag: string; run: unknown }[] } };
+    expect(version).toBe(2);
+    expect(job.title).toBe(said.job.title);
+    expect(job.cables.map(({ tag, run }) => ({ tag, run }))).toEqual(
+      said.job.cables.map(({ tag, run }) => ({ tag, run })),
+    );
+  });
+  test('what it did not know is what it meant: tube lugs, crimps, black sleeves, no trials, no joins', () => {
+    expect(shop.lugs.every(({ form, drilledOut }) => form === 'tube' && !drilledOut)).toBe(true);
+    expect(shop.sleeves.every(({ colour }) => colour === 'black')).toBe(true);
+    expect(shop.trials).toEqual([]);
+    expect(shop.practice.method).toBe(CUSTOMARY_PRACTICE.method);
+    expect(job.studs).toEqual([]);
+    expect(job.cables.every(({ joins }) => joins.length === 0)).toBe(true);
+  });
+  test('written again it is of this version, and reads as the same', () => {
+    const again = readJobFile(writeJobFile(job, shop, '2026-11-25T00:00:00.000Z'));
+    expect(again.ok && again.value.job).toEqual(job);
+    expect(again.ok && again.value.shop).toEqual(shop);
+  });
+});
+
+describe('what a browser kept', () => {
+  test('is filled in once, and not again', () => {
+    const data = JSON.parse(old) as { job: unknown; shop: unknown };
+    const [job, shop] = [migrateJob(data.job), migrateShop(data.shop)];
+    expect(migrateJob(job)).toEqual(job);
+    expect(migrateShop(shop)).toEqual(shop);
+  });
+  test('that is no job stays what it is, for the schema to refuse', () => {
+    expect(migrateJob('nonsense')).toBe('nonsense');
+    expect(migrateShop({ lugs: 'none' })).toMatchObject({ lugs: 'none' });
+  });
+});

@@ -1,0 +1,47 @@
+import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
+
+type Fields = Readonly<Record<string, unknown>>;
+
+const isFields = (data: unknown): data is Fields =>
+  typeof data === 'object' && data !== null && !Array.isArray(data);
+const each = (list: unknown, fill: (item: Fields) => Fields): unknown =>
+  Array.isArray(list) ? list.map((item: unknown) => (isFields(item) ? fill(item) : item)) : list;
+
+/** Version 1 knew tube lugs, black sleeves, crimping alone, and no stud shared by two cables. */
+const jobTo2 = (job: Fields): Fields => ({
+  ...job,
+  studs: job.studs ?? [],
+  cables: each(job.cables, (cable) => ({ ...cable, joins: cable.joins ?? [] })),
+});
+const shopTo2 = (shop: Fields): Fields => ({
+  ...shop,
+  practice: isFields(shop.practice) ? { ...CUSTOMARY_PRACTICE, ...shop.practice } : shop.practice,
+  lugs: each(shop.lugs, (lug) => ({
+    form: 'tube',
+    flared: false,
+    offsetMm: 0,
+    angleDeg: 0,
+    drilledOut: false,
+    measured: false,
+    ...lug,
+  })),
+  sleeves: each(shop.sleeves, (sleeve) => ({ colour: 'black', ...sleeve })),
+  trials: shop.trials ?? [],
+});
+
+/** A job as this version keeps it, from whatever earlier version wrote it; checked by its schema afterwards. */
+export const migrateJob = (data: unknown): unknown => (isFields(data) ? jobTo2(data) : data);
+
+/** A shop as this version keeps it, from whatever earlier version wrote it. */
+export const migrateShop = (data: unknown): unknown => (isFields(data) ? shopTo2(data) : data);
+
+/**
+ * A job file as this version writes it. What an earlier version did not know is filled in by what it meant then;
+ * nothing that it said is changed. A file of this version passes as it is.
+ *
+ * @example migrateFile({ format, version: 1, job, shop }) // version 2: the same job, with no shared studs
+ */
+export function migrateFile(data: Fields): Fields {
+  if (data.version !== 1) return data;
+  return { ...data, version: 2, job: migrateJob(data.job), shop: migrateShop(data.shop) };
+}

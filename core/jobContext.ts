@@ -1,0 +1,126 @@
+import type { Cable, EndName, Run } from './job/cable.ts';
+import { END_NAMES } from './job/cable.ts';
+import type { Job, SharedStud } from './job/job.ts';
+import type { Lug, Shop } from './job/shop.ts';
+import { byAmps, type StackMember, type StudStack } from './termination/studStack.ts';
+import { endMeets } from './termination/posts.ts';
+
+/** What a cable needs to know of its job: the other cables of its circuit, those on its studs, and those studs. */
+export interface JobContext {
+  readonly mates: readonly Cable[];
+  /** Cables that share a stud or a post with it. */
+  readonly neighbours: readonly Cable[];
+  readonly studs: readonly SharedStud[];
+}
+
+export const ALONE: JobContext = { mates: [], neighbours: [], studs: [] };
+
+const postKey = ({ ends }: Cable, name: EndName) => {
+  const { at, post } = ends[name];
+  return post && at ? `${at}|${post.kind}|${post.polarity}` : null;
+};
+const studIds = ({ ends }: Cable) => END_NAMES.flatMap((name) => ends[name].studId ?? []);
+const postKeys = (cable: Cable) => END_NAMES.flatMap((name) => postKey(cable, name) ?? []);
+
+/** The other cables of a cable's circuit. */
+export function matesOf(cable: Cable, job: Job): Cable[] {
+  const back = cable.run.return;
+  if (back.kind !== 'circuit') return [];
+  return job.cables.filter(
+    ({ id, run }) => id !== cable.id && run.return.kind === 'circuit' && run.return.name === back.name,
+  );
+}
+
+/** What a cable needs to know of its job. */
+export function contextOf(cable: Cable, job: Job): JobContext {
+  const studs = studIds(cable);
+  const posts = postKeys(cable);
+  const neighbours =
+    studs.length + posts.length === 0
+      ? []
+      : job.cables.filter(
+          (other) =>
+            other.id !== cable.id &&
+            (studIds(other).some((id) => studs.includes(id)) ||
+              postKeys(other).some((key) => posts.includes(key))),
+        );
+  return { mates: matesOf(cable, job), neighbours, studs: job.studs.filter(({ id }) => studs.includes(id)) };
+}
+
+/** Amps that order a stack: what flows for long, or the heaviest step of a surge where nothing flows before it. */
+export function stackAmps({ load, duty }: Run): number {
+  const held = load.kind === 'amps' ? load.amps : load.watts / (load.efficiencyPercent / 100) / load.lowestV;
+  return held > 0 ? held : Math.max(0, ...(duty?.steps.map(({ amps }) => amps) ?? []));
+}
+
+/**
+ * Everything on the stud of an end, from the face outwards: by the order said, else by amps.
+ *
+ * @param lug this end's own, proposed or said; of the others only a said lug is known
+ * @returns null where the end is on a tapered post
+ */
+export function stackOf(
+  cable: Cable,
+  name: EndName,
+  lug: Lug | null,
+  { neighbours, studs }: JobContext,
+  shop: Shop,
+): StudStack | null {
+  const meets = endMeets(cable.ends[name]);
+  if (meets.kind === 'post') return null;
+  const shared = studs.find(({ id }) => id === cable.ends[name].studId);
+  const own: StackMember = {
+    key: `${cable.id}.${name}`,
+    label: `${cable.tag} ${name}`,
+    amps: stackAmps(cable.run),
+    palmMm: lug?.palmThicknessMm ?? null,
+    isThis: true,
+  };
+  if (!shared) {
+    const at = cable.ends[name].at || 'its stud';
+    return { stud: meets.stud, name: at, lengthMm: null, springWasher: false, members: [own], disagree: [] };
+  }
+  const beside = [cable, ...neighbours].flatMap((other) =>
+    END_NAMES.filter((end) => other.ends[end].studId === shared.id && !(other === cable && end === name)).map(
+      (end) => ({ other, end }),
+    ),
+  );
+  const ends = beside.map(({ other, end }): StackMember => ({
+    key: `${other.id}.${end}`,
+    label: `${other.tag} ${end}`,
+    amps: stackAmps(other.run),
+    palmMm: shop.lugs.find(({ id }) => id === other.ends[end].lugId)?.palmThicknessMm ?? null,
+    isThis: false,
+  }));
+  const others = shared.others.map(({ what, amps, palmMm }): StackMember => ({
+    key: what,
+    label: what,
+    amps,
+    palmMm,
+    isThis: false,
+  }));
+  const order = shared.order ?? [];
+  const place = ({ key }: StackMember) => (order.includes(key) ? order.indexOf(key) : order.length);
+  const members = byAmps([own, ...ends, ...others]);
+  const says = (other: Cable, end: EndName) => {
+    const on = endMeets(other.ends[end]);
+    return on.kind === 'stud' ? on.stud : null;
+  };
+  return {
+    stud: shared.stud,
+    name: shared.name,
+    lengthMm: shared.lengthMm ?? null,
+    springWasher: shared.springWasher,
+    members: order.length > 0 ? members.toSorted((a, b) => place(a) - place(b)) : members,
+    disagree: [{ other: cable, end: name }, ...beside]
+      .filter(({ other, end }) => says(other, end) !== shared.stud)
+      .map(({ other, end }) => `${other.tag} ${end}`),
+  };
+}
+
+/** How many cables end on the same tapered post as an end does, itself included. */
+export function cablesOnPost(cable: Cable, name: EndName, { neighbours }: JobContext): number {
+  const key = postKey(cable, name);
+  if (key === null) return 1;
+  return [cable, ...neighbours].flatMap((other) => postKeys(other)).filter((other) => other === key).length;
+}

@@ -1,0 +1,111 @@
+import { atMost, type Finding, notProved, stated, within } from '../finding.ts';
+import { END_NAMES, type EndName, type ReadingOf } from '../job/cable.ts';
+import type { ResolvedJoin } from '../termination/join.ts';
+import { digits, figure } from '../units/figure.ts';
+import { acrossFlatsWindow, MOST_EARS_MM } from './dieClosed.ts';
+import { type Check, judge } from './judge.ts';
+import { kilogramsToHang, pullAsked } from './pullForce.ts';
+import type { ProofSubject } from './subject.ts';
+
+/** What proves a join: both of its crimps measured, and one pull through the two of them. */
+export function joinProof(subject: ProofSubject, join: ResolvedJoin): Finding[] {
+  return [...END_NAMES.flatMap((side) => sideProof(subject, join, side)), pull(subject, join)];
+}
+
+const named = ({ title, spec }: ResolvedJoin) => `${title} at ${digits(spec.atMm / 1000, 2)} m`;
+
+function readings<Check extends 'join' | 'join-pull'>(
+  subject: ProofSubject,
+  join: ResolvedJoin,
+  check: Check,
+): ReadingOf<Check>[] {
+  const reworked = subject.cable.reworks
+    .filter(({ joinId }) => joinId === join.spec.id)
+    .reduce((latest, { at }) => (at > latest ? at : latest), '');
+  return subject.cable.readings.filter(
+    (reading): reading is ReadingOf<Check> =>
+      reading.check === check &&
+      (reading as ReadingOf<'join' | 'join-pull'>).joinId === join.spec.id &&
+      reading.at > reworked &&
+      reading.struck === undefined,
+  );
+}
+
+function sideProof(subject: ProofSubject, join: ResolvedJoin, side: EndName): Finding[] {
+  const own = readings(subject, join, 'join').filter((reading) => reading.side === side);
+  const window = join.die && acrossFlatsWindow(join.die.die.acrossFlatsMm);
+  const towards = `towards ${side}`;
+  const flats: Check = {
+    id: `join-flats-${side}.${join.spec.id}`,
+    title: `${named(join)}, flats ${towards}`,
+    unit: 'mm',
+    decimals: 2,
+    ...(window && { limit: { kind: 'window', least: window.leastMm, most: window.mostMm } }),
+    missing: 'This crimp is not measured yet.',
+    remedy: 'Measure across the flats with a calliper, die open.',
+    work: {
+      formula: 'F_die − 0.1 ≤ F ≤ F_die · 1.02',
+      substituted: window
+        ? [`${figure(window.leastMm, 'mm', 2)} to ${figure(window.mostMm, 'mm', 2)}`]
+        : ['no die is chosen'],
+      source: 'craft practice: spring-back up to 2 %, a calliper within 0.1 mm',
+      assumes: 'the die’s own across flats was measured closed',
+    },
+  };
+  const ears: Check = {
+    id: `join-ears-${side}.${join.spec.id}`,
+    title: `${named(join)}, ears ${towards}`,
+    unit: 'mm',
+    decimals: 2,
+    limit: { kind: 'most', most: MOST_EARS_MM },
+    missing: 'The flash at the parting line is not measured yet.',
+    remedy: 'Measure the ears before filing; none is 0.',
+    work: {
+      formula: 'ears ≤ 0.5 mm before filing',
+      substituted: [],
+      source: 'craft practice, a shop setting',
+      assumes: 'measured at the worst place',
+    },
+  };
+  return [
+    window
+      ? judge<ReadingOf<'join'>>(flats, own, (reading, facts) =>
+          within({ ...facts, value: reading.acrossFlatsMm }, window.leastMm, window.mostMm),
+        )
+      : notProved({
+          ...flats,
+          stage: 'prove',
+          because: 'No die is chosen, so there is nothing to compare with.',
+        }),
+    judge<ReadingOf<'join'>>(ears, own, (reading, facts) =>
+      atMost({ ...facts, value: reading.earsMm }, MOST_EARS_MM),
+    ),
+  ];
+}
+
+function pull(subject: ProofSubject, join: ResolvedJoin): Finding {
+  const target = pullAsked(subject.copperMm2, subject.practice.pull);
+  const check: Check = {
+    id: `join-pull.${join.spec.id}`,
+    title: `${named(join)}, pull`,
+    unit: 'N',
+    decimals: 0,
+    limit: { kind: 'least', least: target },
+    missing: `Not pulled yet: ${figure(target, 'N', 0)}, ${figure(kilogramsToHang(target), 'kg', 1)} to hang.`,
+    remedy: 'One pull through the join tries both crimps. Over 100 kg: a load cell and a guarded rig.',
+    work: {
+      formula: 'as an end of this size',
+      substituted: [`${figure(target, 'N', 0)}, held one minute`],
+      source: 'ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A',
+      assumes: 'pulled along the cable',
+    },
+  };
+  return judge<ReadingOf<'join-pull'>>(check, readings(subject, join, 'join-pull'), (reading, facts) => {
+    const judged = { ...facts, value: reading.forceN };
+    if (!reading.held)
+      return stated({ ...judged, because: `It slipped at ${figure(reading.forceN, 'N', 0)}.` }, 'fails');
+    return reading.forceN >= target - 0.5
+      ? stated({ ...judged, because: `Held ${figure(reading.forceN, 'N', 0)} for a minute.` }, 'holds')
+      : stated({ ...judged, because: `Held, but ${figure(target, 'N', 0)} is asked.` }, 'unproved');
+  });
+}

@@ -1,0 +1,23 @@
+import type { CableLengths } from '../cutting/cutLength.ts';
+import type { Cable } from '../job/cable.ts';
+import type { CableKind, Shop } from '../job/shop.ts';
+import type { Assessment } from '../sizing/assess.ts';
+import type { EndConductor, ResolvedEnd } from './resolveEnd.ts';
+import type { StudStack } from './studStack.ts';
+
+/** Everything an end is held against besides its own lug, die and sleeve. */
+export interface EndSubject {
+  readonly cable: Cable;
+  readonly conductor: EndConductor;
+  readonly kind: CableKind;
+  readonly at: Assessment;
+  readonly shop: Shop;
+  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly lengths: CableLengths | null;
+  /** Everything on its stud; null where it ends on a tapered post. */
+  readonly stacks: { readonly A: StudStack | null; readonly B: StudStack | null };
+  /** How many cables of the job share its post. */
+  readonly onPost: { readonly A: number; readonly B: number };
+  /** The day it is looked at, ISO 8601; null where nobody says: then nothing is due. */
+  readonly today: string | null;
+}

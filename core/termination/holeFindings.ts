@@ -1,0 +1,81 @@
+import { atMost, type Finding, type State } from '../finding.ts';
+import { END_NAMES, type EndName } from '../job/cable.ts';
+import { digits, figure } from '../units/figure.ts';
+import { about } from './about.ts';
+import type { EndSubject } from './endSubject.ts';
+import type { ResolvedEnd } from './resolveEnd.ts';
+import { lugPassesMm } from './throughHole.ts';
+
+/** How a cable gets through the smallest hole of its route, and what that means for the order of work. */
+export interface Passage {
+  /** The end that goes through; null where the bare cable itself does not pass. */
+  readonly pulled: EndName | null;
+  /** Whether that end goes through finished, or bare and is finished in place. */
+  readonly finished: boolean;
+}
+
+const needs = (end: ResolvedEnd) =>
+  end.lug ? lugPassesMm(end.lug, end.sleeve ? end.sleeve.wallMm : 0) : Number.POSITIVE_INFINITY;
+
+/** Decides which end is pulled through: the one said, else one that passes finished, else B, bare. */
+export function passageOf({ cable, conductor, ends }: EndSubject): Passage | null {
+  const { holeMm, pulledEnd } = cable.run;
+  if (holeMm === undefined) return null;
+  const candidates = pulledEnd ? [pulledEnd] : END_NAMES;
+  const inPlace = candidates.find((name) => ends[name].spec.inPlace);
+  if (inPlace) return { pulled: conductor.outerMm <= holeMm ? inPlace : null, finished: false };
+  const passing = candidates.find((name) => needs(ends[name]) <= holeMm);
+  if (passing) return { pulled: passing, finished: true };
+  return { pulled: conductor.outerMm <= holeMm ? (pulledEnd ?? 'B') : null, finished: false };
+}
+
+/** Whether a finished end passes the hole; if not, that it is pulled bare and finished in place. */
+export function holeFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
+  const passage = passageOf(subject);
+  const { holeMm } = subject.cable.run;
+  if (!passage || holeMm === undefined || !end.lug) return [];
+  if (passage.pulled !== end.name && !(passage.pulled === null && end.name === 'B')) return [];
+  const { outerMm } = subject.conductor;
+  const bare = end.spec.inPlace !== undefined;
+  const value = bare || passage.pulled === null ? outerMm : needs(end);
+  const { palmWidthMm, palmThicknessMm, outerMm: barrelMm } = end.lug;
+  const fits = value <= holeMm;
+  const because = fits
+    ? bare
+      ? 'The bare cable passes; this end is finished in place.'
+      : 'The finished end passes.'
+    : passage.pulled === null
+      ? `The cable itself, ${figure(outerMm, 'mm', 1)}, does not pass ${figure(holeMm, 'mm', 1)}.`
+      : 'The finished end does not pass.';
+  const remedy = fits
+    ? undefined
+    : passage.pulled === null
+      ? 'A larger hole, or a thinner cable.'
+      : `Way out: pull it bare, crimp ${end.name} in place.`;
+  const state: State = fits ? 'holds' : 'fails';
+  return [
+    atMost(
+      {
+        ...about(end, 'hole', 'Through the hole'),
+        value,
+        unit: 'mm',
+        decimals: 1,
+        because,
+        ...(remedy && { remedy }),
+        work: {
+          formula: bare ? 'outside of the cable ≤ hole' : 'max(√(w² + t²), barrel + 2 · sleeve) ≤ hole',
+          substituted: bare
+            ? [`${figure(outerMm, 'mm', 1)} ≤ ${figure(holeMm, 'mm', 1)}`]
+            : [
+                `= max(√(${digits(palmWidthMm, 1)}² + ${digits(palmThicknessMm, 1)}²), ${digits(barrelMm, 1)} + 2 × ${digits(end.sleeve?.wallMm ?? 0, 1)}) = ${figure(needs(end), 'mm', 1)}`,
+              ],
+          source: 'geometry: the lug is turned and tilted, palm and barrel go one after the other',
+          assumes: 'a round hole, its edges bushed',
+        },
+      },
+      holeMm,
+      0,
+      state,
+    ),
+  ];
+}

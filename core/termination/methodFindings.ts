@@ -1,0 +1,272 @@
+import { SOLDER } from '../catalogue/tables/solder.ts';
+import { bundleDiameterMm } from '../conductor/geometry.ts';
+import { atLeast, atMost, type Finding, stated, type State, within } from '../finding.ts';
+import type { Lug } from '../job/shop.ts';
+import { hottestC } from '../sizing/governing.ts';
+import { digits, figure } from '../units/figure.ts';
+import { about } from './about.ts';
+import type { EndSubject } from './endSubject.ts';
+import { circleMm2 } from './lugOnCable.ts';
+import { usesSolder } from './method.ts';
+import type { ResolvedEnd } from './resolveEnd.ts';
+import { solderNeed } from './solderNeed.ts';
+import { SOLDER_ONLY_DIAMETERS, TORCH_S } from './solder.ts';
+
+/** What the method of an end means for this very cable: hold, heat, flexing, solder, flame and flux. */
+export function methodFindings(end: ResolvedEnd, lug: Lug, subject: EndSubject): Finding[] {
+  if (end.method === 'screwed') return [temporary(end, subject)];
+  if (!usesSolder(end.method)) return end.spec.temporary ? [temporary(end, subject)] : [];
+  return [
+    ...(end.method === 'solder' ? [solderOnly(end, lug, subject)] : []),
+    ...(end.method === 'slug then crimp' ? [creeps(end)] : []),
+    softens(end, subject),
+    flexes(end),
+    solderMass(end, lug, subject),
+    torch(end, lug, subject),
+    flux(end, subject),
+    ...(end.spec.temporary ? [temporary(end, subject)] : []),
+  ];
+}
+
+function solderOnly(end: ResolvedEnd, lug: Lug, { conductor }: EndSubject): Finding {
+  const bundle = bundleDiameterMm(conductor.copperMm2);
+  return atLeast(
+    {
+      ...about(end, 'solder-hold', 'Soldered length'),
+      value: lug.barrelMm,
+      unit: 'mm',
+      decimals: 1,
+      because:
+        lug.barrelMm >= SOLDER_ONLY_DIAMETERS * bundle
+          ? 'Long enough to be the only hold, by small-craft practice.'
+          : 'Too short for solder to be the only hold.',
+      ...(lug.barrelMm < SOLDER_ONLY_DIAMETERS * bundle && {
+        remedy: 'Crimp it as well, or take a lug with a longer barrel.',
+      }),
+      work: {
+        formula: 'soldered length ≥ 1.5 · d_b',
+        substituted: [
+          `1.5 × ${digits(bundle, 1)} = ${figure(SOLDER_ONLY_DIAMETERS * bundle, 'mm', 1)}; the barrel is ${figure(lug.barrelMm, 'mm', 1)}`,
+        ],
+        source: 'ABYC E-11, battery lugs held by solder alone',
+        assumes: 'the barrel is filled to its mouth',
+      },
+    },
+    SOLDER_ONLY_DIAMETERS * bundle,
+  );
+}
+
+function creeps(end: ResolvedEnd): Finding {
+  return stated(
+    {
+      ...about(end, 'creep', 'Crimp over solder'),
+      value: null,
+      unit: '',
+      decimals: 0,
+      because: 'Solder under a crimp creeps with the years: the crimp relaxes and only the solder holds.',
+      remedy: 'Crimp first and solder after, or pull it again at the yearly look.',
+      work: {
+        formula: 'solder flows slowly under lasting pressure',
+        substituted: [],
+        source: 'craft practice: practised by some, with this cost',
+        assumes: 'soft solder',
+      },
+    },
+    'watch',
+  );
+}
+
+/** Solder softens long before it melts: what the conductor reaches is held against it. */
+function softens(end: ResolvedEnd, { at }: EndSubject): Finding {
+  const hottest = hottestC(at);
+  const facts = {
+    ...about(end, 'solder-heat', 'Heat at the solder'),
+    unit: '°C',
+    decimals: 0,
+    work: {
+      formula: 'hottest conductor ≤ where solder softens',
+      substituted: [
+        hottest === null
+          ? 'the conductor never settles'
+          : `${figure(hottest, '°C', 0)} against ${figure(SOLDER.softensC, '°C', 0)}; it melts at ${figure(SOLDER.liquidusC, '°C', 0)}`,
+      ],
+      source: 'handbook values of soft solder; a short is held to 160 °C at a soldered end',
+      assumes: 'the lug is no hotter than the conductor',
+    },
+  } as const;
+  return hottest === null
+    ? stated({ ...facts, value: null, because: 'The conductor never settles: solder would soften.' }, 'fails')
+    : atMost({ ...facts, value: hottest }, SOLDER.softensC, 20);
+}
+
+function flexes(end: ResolvedEnd): Finding {
+  const { support } = end.spec;
+  const facts = {
+    ...about(end, 'solder-flex', 'Flex at the step'),
+    value: support?.distanceMm ?? null,
+    unit: 'mm',
+    decimals: 0,
+    work: {
+      formula: 'solder wicks up the strands and ends in a brittle step: nothing may flex there',
+      substituted: support
+        ? [
+            `first support at ${figure(support.distanceMm, 'mm', 0)}; ${support.flexes ? 'it flexes' : 'it does not flex'}, ${support.vibrates ? 'it shakes' : 'it does not shake'}`,
+          ]
+        : ['how it is supported is not said'],
+      source: 'craft practice',
+      assumes: 'solder wicks about two bundle diameters under the jacket',
+    },
+  } as const;
+  if (!support) {
+    return stated(
+      {
+        ...facts,
+        because: 'Not said whether anything moves between lug and first support.',
+        remedy: 'Say where the first support is.',
+      },
+      'unproved',
+    );
+  }
+  if (support.flexes) {
+    return stated(
+      {
+        ...facts,
+        because: 'It flexes between lug and support: the step at the solder breaks strand by strand.',
+        remedy: 'Clamp the cable beside the lug, so that it flexes further on; or crimp only.',
+      },
+      'fails',
+    );
+  }
+  return support.vibrates
+    ? stated(
+        {
+          ...facts,
+          because: 'It shakes: look at it every year, and support it close to the lug.',
+          remedy: 'A support within a few diameters of the lug keeps the step still.',
+        },
+        'watch',
+      )
+    : stated({ ...facts, because: 'Nothing moves at the step.' }, 'holds');
+}
+
+function solderMass(end: ResolvedEnd, lug: Lug, { shop }: EndSubject): Finding {
+  const need = solderNeed(end, lug, shop.practice);
+  const free = circleMm2(lug.boreMm) - end.copperMm2;
+  return stated(
+    {
+      ...about(end, 'solder-mass', 'Solder'),
+      value: need.massG,
+      unit: 'g',
+      decimals: 1,
+      because: `${figure(need.wireMm, 'mm', 0)} of ${digits(shop.practice.solder.wireMm, 1)} mm wire, or a slug of ${figure(need.massG, 'g', 1)}.`,
+      work: {
+        formula: need.afterCrimp
+          ? 'V = (A_bore − A) · uncrimped barrel + air in the crimps + fillet'
+          : 'V = (A_bore − A) · depth + fillet',
+        substituted: [
+          `= ${digits(free, 1)} × ${digits(need.depthMm, 1)} + ${digits(need.extraMm3, 0)} = ${digits(need.volumeMm3, 0)} mm³`,
+          `× ${digits(SOLDER.densityGPerCm3, 1)} g/cm³ = ${figure(need.massG, 'g', 1)}`,
+        ],
+        source: 'volume of what the strands leave; density of tin-lead, tin-copper is an eighth lighter',
+        assumes: 'the barrel filled to its mouth, none lost',
+      },
+    },
+    'holds',
+  );
+}
+
+function torch(end: ResolvedEnd, lug: Lug, { shop }: EndSubject): Finding {
+  const { solder } = shop.practice;
+  const { seconds } = solderNeed(end, lug, shop.practice);
+  const state: State = seconds > TORCH_S.tooWeak ? 'fails' : seconds < TORCH_S.scorches ? 'watch' : 'holds';
+  const says =
+    seconds > TORCH_S.tooWeak
+      ? 'Too weak: the jacket cooks before the solder runs.'
+      : seconds < TORCH_S.scorches
+        ? 'Fierce: it scorches before it soaks through.'
+        : `About ${figure(seconds, 's', 0)} on the lug, not on the cable, the blue cone off the tin.`;
+  return within(
+    {
+      ...about(end, 'torch', 'Time under the flame'),
+      value: seconds,
+      unit: 's',
+      decimals: 0,
+      because: says,
+      ...(state !== 'holds' && {
+        remedy: state === 'fails' ? 'Take a larger flame.' : 'Take a smaller flame, or hold it off.',
+      }),
+      work: {
+        formula: 'E + 2·k·A·ΔT·√(t ÷ (π·α)) = 0.15·P·t',
+        substituted: [
+          `P ${figure(solder.torchW, 'W', 0)}, A ${digits(end.copperMm2, 1)} mm²: t = ${figure(seconds, 's', 0)}`,
+        ],
+        source: 'lumped joint on a long conductor',
+        assumes: 'low confidence: 15 % of the flame enters the lug; try a spare first',
+      },
+    },
+    TORCH_S.scorches,
+    TORCH_S.tooWeak,
+    state,
+  );
+}
+
+function flux(end: ResolvedEnd, { shop }: EndSubject): Finding {
+  const acid = shop.practice.solder.flux === 'acid';
+  return stated(
+    {
+      ...about(end, 'flux', 'Flux'),
+      value: null,
+      unit: '',
+      decimals: 0,
+      because: acid
+        ? 'Acid flux creeps under the jacket and eats the strands for years.'
+        : 'Rosin: clean the rest off once it is cold.',
+      ...(acid && { remedy: 'Rosin flux only.' }),
+      work: {
+        formula: 'rosin flux only',
+        substituted: [],
+        source: 'craft practice, all schools',
+        assumes: 'as house practice says',
+      },
+    },
+    acid ? 'fails' : 'holds',
+  );
+}
+
+/** A get-you-home repair comes back as due. */
+function temporary(end: ResolvedEnd, { today }: EndSubject): Finding {
+  const dates = end.spec.temporary;
+  const facts = {
+    ...about(end, 'temporary', 'Temporary'),
+    value: null,
+    unit: '',
+    decimals: 0,
+    work: {
+      formula: 'today ≤ replace by',
+      substituted: dates
+        ? [`fitted ${dates.fitted}, replace by ${dates.replaceBy}${today ? `, today ${today}` : ''}`]
+        : ['no date is set'],
+      source: 'craft practice: a screw-down clamp is for a get-you-home repair only',
+      assumes: 'the date as set here',
+    },
+  } as const;
+  if (!dates) {
+    return stated(
+      {
+        ...facts,
+        because: 'A screw clamp gets you home; it has no date to be gone by.',
+        remedy: 'Set the day by which a proper end replaces it.',
+      },
+      'fails',
+    );
+  }
+  const isDue = today !== null && today >= dates.replaceBy;
+  return stated(
+    {
+      ...facts,
+      because: isDue ? `Due: it was to be gone by ${dates.replaceBy}.` : `To be gone by ${dates.replaceBy}.`,
+      remedy: 'Cut it off and put a proper end on.',
+    },
+    isDue ? 'fails' : 'watch',
+  );
+}

@@ -1,0 +1,166 @@
+import { TOOL_KINDS } from '../catalogue/tables/tools.ts';
+import type { HousePractice } from '../practice/housePractice.ts';
+import { usesDie, usesSolder } from '../termination/method.ts';
+import { solderNeed } from '../termination/solderNeed.ts';
+import { capital, dieName, type ReadyEnd, type Step } from './step.ts';
+
+const HOT_WORK =
+  'Hot work: no fuel vapour, no charging battery near the flame, extinguisher at hand, eyes covered.';
+
+/**
+ * The steps from a bare end to one that is held and looked at, by the method of the end.
+ *
+ * @param beforeHold put in once the lug is home and before anything holds it: the clocking of the second end
+ */
+export function terminate(end: ReadyEnd, practice: HousePractice, ...beforeHold: Step[]): Step[] {
+  const step = (key: string, rest: Omit<Step, 'id' | 'end'>): Step => ({
+    id: `${key}.${end.name}`,
+    end: end.name,
+    ...rest,
+  });
+  const start = [strip(end, step), strands(end, step)];
+  switch (end.method) {
+    case 'screwed':
+      return [...start, ...beforeHold, screw(end, step)];
+    case 'solder':
+      return [...start, home(end, step), ...beforeHold, ...solder(end, practice, step)];
+    case 'slug then crimp':
+      return [...start, slug(end, practice, step), ...beforeHold, ...crimps(end, practice, step)];
+    case 'crimp then solder':
+      return [
+        ...start,
+        home(end, step),
+        ...beforeHold,
+        ...crimps(end, practice, step),
+        ...solder(end, practice, step),
+      ];
+    case 'crimp':
+      return [...start, home(end, step), ...beforeHold, ...crimps(end, practice, step)];
+  }
+}
+
+type Make = (key: string, rest: Omit<Step, 'id' | 'end'>) => Step;
+
+const strip = ({ name, lug, gapMm, stripMm }: ReadyEnd, step: Make) =>
+  step('strip', {
+    short: `Strip ${name}`,
+    order: `Strip end ${name}`,
+    figure: { value: stripMm, unit: 'mm', decimals: 0, means: 'of jacket off' },
+    detail: `Barrel ${lug.barrelMm} deep, and ${gapMm} of copper to show. Score round, bend, pull; slit along.`,
+    why: 'Insulation under the barrel holds nothing and burns.',
+    caution: 'Cut away from the hand that holds the cable.',
+    lit: ['strip'],
+  });
+
+const strands = ({ name, method, strands: left }: ReadyEnd, step: Make) =>
+  step('strands', {
+    short: `Strands ${name}`,
+    order: 'Look at every strand',
+    detail: `${left.allowed > 0 ? `Up to ${left.allowed} of ${left.count} may be plucked out; enter how many in Ends.` : 'The house allows none cut: cut back and strip again.'}${usesDie(method) ? ' Never tin them before the crimp.' : ''}`,
+    why: 'A cut strand carries nothing and hides its loss.',
+    lit: ['strands'],
+  });
+
+const home = ({ name, lug }: ReadyEnd, step: Make) =>
+  step('home', {
+    short: `Home ${name}`,
+    order: `Gather all strands and push them home in ${lug.label}`,
+    figure: { value: lug.barrelMm, unit: 'mm', decimals: 0, means: 'into the barrel' },
+    detail: lug.sightHole
+      ? 'Copper must show in the sight hole.'
+      : 'Mark the barrel depth on the strands and see the mark vanish.',
+    why: 'A short strand is a smaller cable.',
+    lit: ['barrel', 'strands'],
+  });
+
+const slug = (end: ReadyEnd, practice: HousePractice, step: Make) =>
+  step('slug', {
+    short: `Slug ${end.name}`,
+    order: `Melt the slug in ${end.lug.label} and push the cable home`,
+    figure: {
+      value: solderNeed(end, end.lug, practice).massG,
+      unit: 'g',
+      decimals: 1,
+      means: 'of pre-fluxed solder',
+    },
+    detail: 'Lug upright in a vice, flame on the lug. Push in slowly, hold still until it has set.',
+    why: 'The solder fills what the strands leave; under the crimp it will creep.',
+    caution: HOT_WORK,
+    lit: ['barrel', 'strands'],
+  });
+
+function crimps(end: ReadyEnd, practice: HousePractice, step: Make): Step[] {
+  const { name, die, crimpsInOrder, tool } = end;
+  if (!die || !tool) return [];
+  const { stop, hands } = TOOL_KINDS[tool.kind];
+  const total = crimpsInOrder.length;
+  const until = tool.mark ?? stop;
+  const made = crimpsInOrder.map((centre, i) =>
+    step(`crimp-${i + 1}`, {
+      short: total > 1 ? `Crimp ${name}, ${i + 1}` : `Crimp ${name}`,
+      order:
+        i === 0
+          ? `Seat in the die, check, and close until ${until}`
+          : `Move to the second crimp${practice.turnBetween ? ', turn a sixth,' : ''} and close again`,
+      figure: { value: centre, unit: 'mm', decimals: 1, means: 'from the mouth to the middle of the die' },
+      detail: `${capital(dieName(end))}, ${die.die.widthMm} wide, ${tool.title}: ${hands}. Light pressure first: is the cable still home, the lug square?`,
+      why: 'Air left between strands runs hot.',
+      caution: 'Fingers out, eyes covered, before the tool closes.',
+      lit: ['crimp'],
+    }),
+  );
+  return [
+    ...made,
+    step('file', {
+      short: `File, tug ${name}`,
+      order: `Measure across ${die.leaves === 'hexagon' ? 'flats' : 'the indent'}, file the ears, tug`,
+      figure: {
+        value: die.die.acrossFlatsMm,
+        unit: 'mm',
+        decimals: 2,
+        means: 'across, tool closed; to 2 % over',
+      },
+      detail: 'Measure every crimp and enter it in Prove. Ears over 0.5 mm mean too tight a die.',
+      why: 'A tug finds the crimp that was never closed.',
+      lit: ['crimp'],
+    }),
+  ];
+}
+
+function solder(end: ReadyEnd, practice: HousePractice, step: Make): Step[] {
+  if (!usesSolder(end.method)) return [];
+  const need = solderNeed(end, end.lug, practice);
+  return [
+    step('solder', {
+      short: `Solder ${end.name}`,
+      order: 'Heat the lug and feed solder until it shows at the other end',
+      figure: {
+        value: need.wireMm,
+        unit: 'mm',
+        decimals: 0,
+        means: `of ${practice.solder.wireMm} mm wire, ${need.massG.toFixed(1)} g`,
+      },
+      detail: `Rosin flux only. About ${need.seconds.toFixed(0)} s: flame on the lug, not on the cable, the blue cone off the tin. Feed at the ${end.lug.sightHole ? 'sight hole' : 'mouth'}.`,
+      why: 'A flame that lingers cooks the jacket; solder that never ran holds nothing.',
+      caution: HOT_WORK,
+      lit: ['barrel', 'strands'],
+    }),
+    step('cool', {
+      short: `Cool ${end.name}`,
+      order: 'Let it cool undisturbed, then clean the flux off',
+      detail: 'Do not move it until it has set, do not quench it. No sleeve on it while it is hot.',
+      why: 'A joint moved while it sets is grey and weak.',
+      caution: 'Hot until it has cooled: hands off.',
+      lit: ['barrel'],
+    }),
+  ];
+}
+
+const screw = ({ name, lug, spec }: ReadyEnd, step: Make) =>
+  step('screw', {
+    short: `Clamp ${name}`,
+    order: `Lay all strands under the plate of ${lug.label} and screw it down`,
+    detail: `To get home only${spec.temporary ? `: it must be gone by ${spec.temporary.replaceBy}` : ': set the day it must be gone by'}. Both screws evenly, tug, tighten again.`,
+    why: 'A screw clamp corrodes and loosens: it is not an end.',
+    lit: ['barrel', 'strands'],
+  });
