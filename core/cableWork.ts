@@ -7,7 +7,7 @@ import type { SizeChoice } from './sizing/choose.ts';
 import type { Passage } from './termination/holeFindings.ts';
 import type { ResolvedJoin } from './termination/join.ts';
 import type { StudStack } from './termination/studStack.ts';
-import type { ResolvedEnd } from './termination/resolveEnd.ts';
+import type { EndConductor, ResolvedEnd } from './termination/resolveEnd.ts';
 import type { Step } from './traveller/steps.ts';
 
 /** How far one stage is, in a word and a state. */
@@ -25,6 +25,7 @@ export interface StageReport {
 export interface CableWork {
   readonly cableId: string;
   readonly kind: CableKind;
+  readonly conductor: EndConductor;
   readonly choice: SizeChoice;
   readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
   readonly joins: readonly ResolvedJoin[];

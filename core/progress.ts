@@ -2,6 +2,7 @@ import { sizeLabel } from './conductor/size.ts';
 import { type Finding, worst } from './finding.ts';
 import { type Cable, type Stage, STAGES } from './job/cable.ts';
 import { figure } from './units/figure.ts';
+import { meetsWord } from './termination/posts.ts';
 import type { CableWork, StageReport } from './cableWork.ts';
 
 type Work = Omit<CableWork, 'stages'>;
@@ -58,7 +59,10 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const isSaid = both.every(({ proposed }) => !proposed.lug && !proposed.die && !proposed.sleeve);
     const fails = failing(own).length;
     if (fails > 0) return { done: false, summary: `${fails} ${fails === 1 ? 'fails' : 'fail'}` };
-    return { done: isSaid, summary: isSaid ? both.map(({ spec }) => spec.stud).join(', ') : 'proposed' };
+    return {
+      done: isSaid,
+      summary: isSaid ? both.map(({ meets }) => meetsWord(meets)).join(', ') : 'proposed',
+    };
   },
 
   cut({ done }, { lengths }) {

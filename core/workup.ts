@@ -144,6 +144,7 @@ export function workUpCable(
   const partial = {
     cableId: cable.id,
     kind,
+    conductor,
     choice,
     ends,
     joins,

@@ -56,8 +56,12 @@ test('a cable from nothing to a proved record, reloaded, exported, deleted and i
       .first()
       .click();
     await panel.getByRole('radiogroup', { name: 'Die' }).getByRole('radio', { checked: true }).click();
+  }
+  await page.getByRole('tab', { name: 'Sleeve, layers' }).click();
+  for (const end of ['A', 'B'] as const) {
+    const panel = page.getByRole('region', { name: `End ${end}` });
     await panel
-      .getByRole('radiogroup', { name: /Sleeve/ })
+      .getByRole('radiogroup', { name: /Sleeve of end/ })
       .getByRole('radio', { checked: true })
       .click();
     await expect(panel).toContainText('decided');

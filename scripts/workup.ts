@@ -20,7 +20,8 @@ if (!parsed.ok) {
   console.error(parsed.sentence);
   process.exit(1);
 }
+const today = new Date().toISOString().slice(0, 10);
 // An infinite packing (a die inside the lug's wall) is a word in JSON, never null.
 const plain = (_key: string, value: unknown) =>
   typeof value === 'number' && !Number.isFinite(value) ? String(value) : value;
-console.log(JSON.stringify(workUp(parsed.value.job, parsed.value.shop), plain, 1));
+console.log(JSON.stringify(workUp(parsed.value.job, parsed.value.shop, today), plain, 1));

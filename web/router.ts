@@ -35,6 +35,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/case',
+      name: 'case',
+      component: () => import('./toolcase/ToolCasePage.vue'),
+      props: true,
+    },
+    {
       path: `/job/:jobId/cable/:cableId/:stage(${STAGES.join('|')})`,
       name: 'cable',
       component: () => import('./bench/BenchPage.vue'),

@@ -119,7 +119,7 @@ export function genericShop(): Shop {
             .map((stud) => genericLug(family, size, stud, 10)),
         ),
       ),
-      ...['25', '35', '50', '70', '95'].map((size) => genericButt(size, 2)),
+      ...['10', '16', '25', '35', '50', '70', '95'].map((size) => genericButt(size, 2)),
       ...clamps(),
     ],
     tools: [HAND, BENCH, LEVER, HAMMER],

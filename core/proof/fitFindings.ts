@@ -8,7 +8,8 @@ import type { ProofSubject } from './subject.ts';
 /** Torque on both studs, once fitted. Not part of the verdict on the cable itself. */
 export function fitFindings(subject: ProofSubject): Finding[] {
   return [subject.ends.A, subject.ends.B].map((end) => {
-    const { stud } = end.spec;
+    // On a tapered post it is the clamp's own bolt that is tightened.
+    const stud = end.meets.kind === 'stud' ? end.meets.stud : (end.lug?.stud ?? end.spec.stud);
     const [least, most] = STUDS[stud].torqueNm;
     const check: Check = {
       id: `torque.${end.name}`,

@@ -9,7 +9,7 @@ export function clockingFindings({ cable, conductor, ends, lengths }: EndSubject
   const betweenMm = Math.max(0, lengths.cutMm - (ends.A.stripMm ?? 0) - (ends.B.stripMm ?? 0));
   const twist = twistLeftDeg(conductor.strands, betweenMm, conductor.outerMm);
   const stiff = twist < 2 * CLOCKING_TOLERANCE_DEG;
-  const amount = twist >= 180 ? 'any angle' : `± ${figure(twist, '°', 0)}`;
+  const amount = twist >= 180 ? 'Any angle' : `± ${figure(twist, '°', 0)}`;
   return [
     stated(
       {

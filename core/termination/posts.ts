@@ -17,6 +17,12 @@ export type Meets =
 /** Post and polarity in words: "large taper, positive". */
 export const postTitle = ({ kind, polarity }: Post) => `${POST_KINDS[kind].title}, ${polarity}`;
 
+/** What an end meets, in a word or two: "M10", "large taper +". */
+export function meetsWord(meets: Meets): string {
+  if (meets.kind === 'stud') return meets.stud;
+  return `${POST_KINDS[meets.post.kind].title} ${meets.post.polarity === 'positive' ? '+' : '\u2212'}`;
+}
+
 /** Adapters that fit a kind of post. */
 export function adaptersFor(kind: PostKind): AdapterId[] {
   return (Object.keys(ADAPTERS) as AdapterId[]).filter((id) => ADAPTERS[id].from === kind);

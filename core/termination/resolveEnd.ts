@@ -139,7 +139,11 @@ export function resolveEnd(
     nesting: nesting(layers, conductor.outerMm, fit?.sleeve ?? null, band, lug),
     band,
     bandColour,
-    proposed: { lug: !saidLug, die: !shop.dies.some(({ id }) => id === spec.dieId), sleeve: !saidSleeve },
+    proposed: {
+      lug: !saidLug,
+      die: usesDie(method) && !shop.dies.some(({ id }) => id === spec.dieId),
+      sleeve: method !== 'screwed' && !saidSleeve,
+    },
   };
 }
 

@@ -1,21 +1,16 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel } from '@headlessui/vue';
-import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Stage } from '../../core/job/cable.ts';
 import type { Feature } from '../../core/traveller/steps.ts';
-import RackPanel from '../rack/RackPanel.vue';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { workOf } from '../stores/work.ts';
-import { useIsDesk } from '../ui/useWide.ts';
-import CommandBox from './CommandBox.vue';
+import BenchFrame from './BenchFrame.vue';
 import GuideCard from './GuideCard.vue';
-import KeysBox from './KeysBox.vue';
 import Ledger from './Ledger.vue';
 import StageTrack from './StageTrack.vue';
-import TopBar from './TopBar.vue';
-import { useBenchKeys } from './useBenchKeys.ts';
+import { useCableEdit } from './useCable.ts';
 import WorkpieceDrawing from './workpiece/WorkpieceDrawing.vue';
 
 /** The bench: the rack, the cable to scale, its seven stages, and the ledger. */
@@ -33,11 +28,8 @@ const STAGE_VIEWS: Readonly<Record<Stage, ReturnType<typeof defineAsyncComponent
 
 const bench = useBench();
 const router = useRouter();
-const isDesk = useIsDesk();
-const isRackOpen = ref(false);
 const opened = ref<string | null>(null);
 const lit = ref<readonly Feature[] | null>(null);
-const rack = useTemplateRef('rack');
 
 const job = computed(() => bench.jobById(jobId));
 const cable = computed(() => job.value?.cables.find(({ id }) => id === cableId));
@@ -60,7 +52,6 @@ watch(
   () => {
     opened.value = null;
     lit.value = null;
-    isRackOpen.value = false;
   },
 );
 
@@ -101,50 +92,22 @@ const shownFindings = computed(() =>
     : findings.value,
 );
 
-function addCable(): void {
-  const fresh = bench.addCable(jobId);
-  if (fresh) void router.push(placeOf(jobId, fresh.id, 'run'));
-}
-
-const { isCommandOpen, isKeysOpen } = useBenchKeys({
-  job,
-  cableId: () => cableId,
-  stage: () => stage,
-  addCable,
-  focusFilter: () => rack.value?.focusFilter(),
-});
+const edit = useCableEdit(() => ({ jobId, cableId: cableId ?? '' }));
+const turn = (angleDeg: number) => edit('clocking', (draft) => void (draft.palmAngleDeg = angleDeg));
 </script>
 
 <template>
-  <div
-    class="min-h-dvh lg:grid lg:h-dvh lg:grid-cols-[208px_minmax(0,1fr)] lg:grid-rows-[44px_minmax(0,1fr)] lg:overflow-hidden"
-  >
-    <TopBar
-      :job="job"
-      class="lg:col-span-2"
-      @rack="isRackOpen = true"
-      @command="isCommandOpen = true"
-      @keys="isKeysOpen = true"
-    />
-    <RackPanel
-      v-if="job && isDesk"
-      ref="rack"
-      :job="job"
-      :cable-id="cableId"
-      :stage="stage"
-      class="border-r border-line"
-      @add="addCable"
-    />
-    <Dialog v-if="job && !isDesk" :open="isRackOpen" class="relative z-40" @close="isRackOpen = false">
-      <div class="fixed inset-0 bg-[var(--shade)]" aria-hidden="true" />
-      <DialogPanel class="fixed inset-y-0 left-0 flex w-64 flex-col border-r border-line">
-        <RackPanel :job="job" :cable-id="cableId" :stage="stage" class="h-full" @add="addCable" />
-      </DialogPanel>
-    </Dialog>
-
+  <BenchFrame v-slot="{ addCable }" :job-id="jobId" :cable-id="cableId" :stage="stage">
     <main v-if="cable && work" class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
       <h1 class="sr-only">{{ cable.tag }}, {{ stage }}</h1>
-      <WorkpieceDrawing :cable="cable" :work="work" :stage="stage" :lit="lit" @open="openFigure" />
+      <WorkpieceDrawing
+        :cable="cable"
+        :work="work"
+        :stage="stage"
+        :lit="lit"
+        @open="openFigure"
+        @turn="turn"
+      />
       <StageTrack :job-id="jobId" :cable-id="cable.id" :stage="stage" :work="work" />
       <div class="lg:grid lg:min-h-0 lg:flex-1 lg:grid-cols-[minmax(0,1fr)_354px]">
         <div class="min-w-0 lg:overflow-y-auto">
@@ -176,15 +139,5 @@ const { isCommandOpen, isKeysOpen } = useBenchKeys({
         Begin the first cable <span class="key">N</span>
       </button>
     </main>
-    <CommandBox
-      v-if="job"
-      :open="isCommandOpen"
-      :job="job"
-      :cable-id="cableId"
-      :stage="stage"
-      @close="isCommandOpen = false"
-      @add="addCable"
-    />
-    <KeysBox :open="isKeysOpen" @close="isKeysOpen = false" />
-  </div>
+  </BenchFrame>
 </template>

@@ -95,6 +95,12 @@ const commands = computed((): Command[] => [
       note: 'open this job',
       act: () => go(other.id, other.cables[0]?.id),
     })),
+  {
+    id: 'case',
+    title: 'Tool case: which die for which lug',
+    note: 'dies, lugs, trials',
+    act: () => void router.push({ name: 'case', params: { jobId: job.id } }),
+  },
   { id: 'new', title: 'New cable', note: 'N', act: () => emit('add') },
   ...(bench.undoable
     ? [{ id: 'undo', title: `Undo ${bench.undoable}`, note: 'Ctrl Z', act: () => void bench.undo() }]

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { HousePractice, School } from '../../core/practice/housePractice.ts';
+import { TORCHES } from '../../core/catalogue/tables/solder.ts';
+import { type HousePractice, METHODS, type School } from '../../core/practice/housePractice.ts';
 import { useBench } from '../stores/bench.ts';
+import ChoiceField from '../ui/ChoiceField.vue';
 import CheckField from '../ui/CheckField.vue';
 import ModalBox from '../ui/ModalBox.vue';
 import QuantityField from '../ui/QuantityField.vue';
@@ -22,6 +24,24 @@ function set<Key extends keyof HousePractice>(key: Key, what: string) {
 }
 const setSchool = (school: School, on: boolean) =>
   set('schools', 'schools')({ ...practice.value.schools, [school]: on });
+
+const setSolder = (change: Partial<HousePractice['solder']>) =>
+  set('solder', 'solder')({ ...practice.value.solder, ...change });
+const METHOD_CHOICES = METHODS.map((method) => ({ value: method, title: method }));
+const COLOURS = [
+  { value: 'jacket', title: 'red and black cable' },
+  { value: 'sleeves', title: 'coloured sleeves', note: 'one colour of cable, bands at the ends' },
+  { value: 'label', title: 'the label', note: 'discreet black at a visible end' },
+] as const;
+type Flame = keyof typeof TORCHES;
+const FLAMES = (Object.keys(TORCHES) as Flame[]).map((name) => ({
+  value: name,
+  title: name,
+  note: `${TORCHES[name]} W`,
+}));
+const flame = computed(
+  () => FLAMES.find(({ value }) => TORCHES[value] === practice.value.solder.torchW)?.value,
+);
 
 const SCHOOLS: readonly [School, string][] = [
   ['quick', 'Printed 3/10 %: cold copper, drop alone'],
@@ -123,6 +143,112 @@ const PULLS = [
         @update:model-value="set('pull', 'pull')($event)"
       />
     </div>
+    <h3 class="figure mt-4 border-b border-line pb-1 text-[17px] font-semibold">Ends</h3>
+    <div class="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-3">
+      <ChoiceField
+        label="Strands are held by"
+        :model-value="practice.method"
+        :choices="METHOD_CHOICES"
+        @update:model-value="set('method', 'method')($event)"
+      />
+      <SegmentedField
+        label="Die"
+        :model-value="practice.dieStep"
+        :choices="[
+          { value: 'nominal', title: 'nominal' },
+          { value: 'one under', title: 'one under' },
+        ]"
+        @update:model-value="(step) => set('dieStep', 'die')(step === 'one under' ? step : 'nominal')"
+      />
+      <SegmentedField
+        label="First crimp"
+        :model-value="practice.firstCrimp"
+        :choices="[
+          { value: 'palm', title: 'palm end' },
+          { value: 'mouth', title: 'mouth end' },
+        ]"
+        @update:model-value="(first) => set('firstCrimp', 'first crimp')(first === 'mouth' ? first : 'palm')"
+      />
+      <SegmentedField
+        label="Cut strands"
+        :model-value="practice.cutStrands"
+        :choices="[
+          { value: 'none', title: 'none' },
+          { value: 'pluck', title: 'pluck a few' },
+        ]"
+        @update:model-value="
+          (school) => set('cutStrands', 'cut strands')(school === 'pluck' ? school : 'none')
+        "
+      />
+      <SegmentedField
+        label="Workmanship"
+        :model-value="practice.workmanship"
+        :choices="[
+          { value: 'class2', title: 'class 2' },
+          { value: 'class3', title: 'class 3' },
+        ]"
+        @update:model-value="(own) => set('workmanship', 'workmanship')(own === 'class3' ? own : 'class2')"
+      />
+      <SegmentedField
+        label="Sealed by"
+        :model-value="practice.seal"
+        :choices="[
+          { value: 'adhesive sleeve', title: 'its sleeve', spoken: 'a sleeve with adhesive in it' },
+          { value: 'adhesive ring', title: 'a ring', spoken: 'a ring of adhesive under a plain sleeve' },
+        ]"
+        @update:model-value="
+          (seal) => set('seal', 'seal')(seal === 'adhesive ring' ? seal : 'adhesive sleeve')
+        "
+      />
+      <ChoiceField
+        label="Polarity is told by"
+        :model-value="practice.colours"
+        :choices="COLOURS"
+        @update:model-value="set('colours', 'colours')($event)"
+      />
+      <ChoiceField
+        label="Flame"
+        :model-value="flame"
+        :choices="FLAMES"
+        empty="another"
+        @update:model-value="(name) => setSolder({ torchW: TORCHES[name] })"
+      />
+      <QuantityField
+        label="Its power"
+        kind="power"
+        :model-value="practice.solder.torchW"
+        :least="10"
+        :most="20000"
+        :decimals="0"
+        @update:model-value="setSolder({ torchW: $event })"
+      />
+      <QuantityField
+        label="Solder wire"
+        kind="length"
+        :model-value="practice.solder.wireMm"
+        :least="0.3"
+        :most="6"
+        @update:model-value="setSolder({ wireMm: $event })"
+      />
+      <SegmentedField
+        label="Flux"
+        :model-value="practice.solder.flux"
+        :choices="[
+          { value: 'rosin', title: 'rosin' },
+          { value: 'acid', title: 'acid' },
+        ]"
+        @update:model-value="(flux) => setSolder({ flux: flux === 'acid' ? 'acid' : 'rosin' })"
+      />
+      <CheckField
+        class="self-center"
+        label="turn a sixth between crimps"
+        :model-value="practice.turnBetween"
+        @update:model-value="(on) => set('turnBetween', 'turn between crimps')(on)"
+      />
+    </div>
+    <p v-if="practice.solder.flux === 'acid'" class="mt-2 font-bold text-fails" role="alert">
+      Acid flux eats the strands for years: every soldered end will fail. Rosin only.
+    </p>
     <button type="button" class="button filled mt-4" @click="$emit('close')">Done</button>
   </ModalBox>
 </template>

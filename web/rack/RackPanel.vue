@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { Plus } from '@lucide/vue';
+import { BriefcaseBusiness, Plus } from '@lucide/vue';
 import { computed, ref, useTemplateRef } from 'vue';
+import { RouterLink } from 'vue-router';
 import type { Cable, Stage } from '../../core/job/cable.ts';
 import type { Job } from '../../core/job/job.ts';
 import { digits } from '../../core/units/figure.ts';
@@ -35,52 +36,63 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
 </script>
 
 <template>
-  <section aria-label="Rack" class="flex min-h-0 flex-col bg-chalk">
-    <header class="flex h-10 shrink-0 items-center gap-2 border-b border-hairline pl-3.5">
-      <h2 class="figure text-[17px] font-semibold">Rack</h2>
-      <span class="note">{{ job.cables.length }} {{ job.cables.length === 1 ? 'cable' : 'cables' }}</span>
-      <button
-        type="button"
-        class="ml-auto flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
-        @click="$emit('add')"
+  <div class="flex min-h-0 flex-col bg-chalk">
+    <section aria-label="Rack" class="flex min-h-0 flex-1 flex-col">
+      <header class="flex h-10 shrink-0 items-center gap-2 border-b border-hairline pl-3.5">
+        <h2 class="figure text-[17px] font-semibold">Rack</h2>
+        <span class="note">{{ job.cables.length }} {{ job.cables.length === 1 ? 'cable' : 'cables' }}</span>
+        <button
+          type="button"
+          class="ml-auto flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
+          @click="$emit('add')"
+        >
+          <Plus :size="20" aria-hidden="true" /><span class="sr-only">New cable</span>
+        </button>
+      </header>
+      <label v-if="job.cables.length > 4" class="shrink-0 border-b border-hairline">
+        <span class="sr-only">Filter cables</span>
+        <input
+          ref="filterField"
+          v-model="filter"
+          placeholder="Filter, key /"
+          class="h-9 w-full bg-paper px-3.5 text-[13px] placeholder:text-ink3 focus-visible:-outline-offset-2"
+          @keydown.esc="
+            filter = '';
+            ($event.target as HTMLInputElement).blur();
+          "
+        />
+      </label>
+      <div class="min-h-0 flex-1 overflow-y-auto">
+        <RackRow
+          v-for="cable in shown"
+          :key="cable.id"
+          :cable="cable"
+          :work="workOf(cable, bench.shop, job)"
+          :job-id="job.id"
+          :stage="stage"
+          :is-open="cable.id === cableId"
+          :is-marked="marked.includes(cable.id)"
+          @mark="mark(cable.id)"
+        />
+        <p v-if="job.cables.length === 0" class="note p-3.5">
+          No cable yet. Press <kbd class="key">N</kbd> or + to begin one.
+        </p>
+        <p v-else-if="shown.length === 0" class="note p-3.5">
+          No cable matches “{{ filter }}”. Esc clears the filter.
+        </p>
+      </div>
+      <SetManyBar v-if="marked.length > 0" :job-id="job.id" :cable-ids="marked" @done="marked = []" />
+    </section>
+    <nav aria-label="Job sheets" class="shrink-0 border-t border-line">
+      <RouterLink
+        :to="{ name: 'case', params: { jobId: job.id } }"
+        class="figure flex h-[42px] shrink-0 items-center gap-2 px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
+        active-class="bg-teal-tint"
       >
-        <Plus :size="20" aria-hidden="true" /><span class="sr-only">New cable</span>
-      </button>
-    </header>
-    <label v-if="job.cables.length > 4" class="shrink-0 border-b border-hairline">
-      <span class="sr-only">Filter cables</span>
-      <input
-        ref="filterField"
-        v-model="filter"
-        placeholder="Filter, key /"
-        class="h-9 w-full bg-paper px-3.5 text-[13px] placeholder:text-ink3 focus-visible:-outline-offset-2"
-        @keydown.esc="
-          filter = '';
-          ($event.target as HTMLInputElement).blur();
-        "
-      />
-    </label>
-    <div class="min-h-0 flex-1 overflow-y-auto">
-      <RackRow
-        v-for="cable in shown"
-        :key="cable.id"
-        :cable="cable"
-        :work="workOf(cable, bench.shop, job)"
-        :job-id="job.id"
-        :stage="stage"
-        :is-open="cable.id === cableId"
-        :is-marked="marked.includes(cable.id)"
-        @mark="mark(cable.id)"
-      />
-      <p v-if="job.cables.length === 0" class="note p-3.5">
-        No cable yet. Press <kbd class="key">N</kbd> or + to begin one.
-      </p>
-      <p v-else-if="shown.length === 0" class="note p-3.5">
-        No cable matches “{{ filter }}”. Esc clears the filter.
-      </p>
-    </div>
-    <SetManyBar v-if="marked.length > 0" :job-id="job.id" :cable-ids="marked" @done="marked = []" />
-    <dl v-else class="shrink-0 border-t border-line px-3.5 py-2 text-[13px]">
+        <BriefcaseBusiness :size="17" class="text-teal" aria-hidden="true" /> Tool case
+      </RouterLink>
+    </nav>
+    <dl class="shrink-0 border-t border-line px-3.5 py-2 text-[13px]">
       <div class="flex justify-between">
         <dt class="text-ink2">Finished length</dt>
         <dd class="figure text-[15px] font-semibold">{{ digits(totals.finishedMm / 1000, 2) }} m</dd>
@@ -94,5 +106,5 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
         <dd class="figure text-[15px] font-semibold">{{ totals.proved }} of {{ job.cables.length }}</dd>
       </div>
     </dl>
-  </section>
+  </div>
 </template>

@@ -4,7 +4,7 @@ import type { Shop } from '../../core/job/shop.ts';
 import { useBench } from '../stores/bench.ts';
 
 /** Hands a text to the browser as a file to keep. */
-function download(name: string, contents: string, type: string): void {
+export function saveFile(name: string, contents: string, type: string): void {
   const url = URL.createObjectURL(new Blob([contents], { type }));
   const link = Object.assign(document.createElement('a'), { href: url, download: name });
   link.click();
@@ -21,7 +21,7 @@ function fileName(title: string): string {
 }
 
 export function exportJob(job: Job, shop: Shop): void {
-  download(fileName(job.title), writeJobFile(job, shop, new Date().toISOString()), 'application/json');
+  saveFile(fileName(job.title), writeJobFile(job, shop, new Date().toISOString()), 'application/json');
 }
 
 /** Reads a job file and puts its job on the bench, or says in one sentence why not and changes nothing. */

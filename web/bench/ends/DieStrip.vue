@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { DieVerdict, DieZones } from '../../../core/termination/dieOnLug.ts';
-import type { DieOffer } from '../../../core/termination/offers.ts';
+import type { DieOffer } from '../../../core/termination/dieOffers.ts';
+import type { DieZones } from '../../../core/termination/dieOnLug.ts';
+import { DIE_WORDS } from './dieWords.ts';
 import { digits } from '../../../core/units/figure.ts';
 
 /** Dies near the right one by what they measure, and where each falls between open and will not close. */
@@ -17,12 +18,16 @@ const WIDTH = 340;
 
 /** The five dies nearest the chosen one, widest first. */
 const near = computed(() => {
-  const middle = chosen?.die.acrossFlatsMm ?? (zones.lightMm + zones.tightMm) / 2;
-  return [...offers]
-    .sort((a, b) => Math.abs(a.die.acrossFlatsMm - middle) - Math.abs(b.die.acrossFlatsMm - middle))
+  const middle = chosen?.parts.acrossFlatsMm ?? (zones.lightMm + zones.tightMm) / 2;
+  return offers
+    .filter(({ leaves }) => leaves === 'hexagon')
+    .sort((a, b) => Math.abs(a.parts.acrossFlatsMm - middle) - Math.abs(b.parts.acrossFlatsMm - middle))
     .slice(0, SHOWN)
-    .sort((a, b) => b.die.acrossFlatsMm - a.die.acrossFlatsMm);
+    .sort((a, b) => b.parts.acrossFlatsMm - a.parts.acrossFlatsMm);
 });
+
+/** Nests that figures cannot judge: offered beneath, on their trials alone. */
+const indents = computed(() => offers.filter(({ leaves }) => leaves === 'indent'));
 
 /** The scale runs from a die well open to one well past closing; a wide die is to the left. */
 const range = computed(() => {
@@ -43,13 +48,6 @@ const edges = computed(() => {
   }));
 });
 const cardX = (i: number) => ((i + 0.5) / near.value.length) * WIDTH;
-const WORDS: Readonly<Record<DieVerdict, string>> = {
-  open: 'open',
-  light: 'light',
-  right: 'right',
-  tight: 'tight',
-  'will-not-close': 'will not close',
-};
 const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
 </script>
 
@@ -62,13 +60,14 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
         type="button"
         role="radio"
         :aria-checked="isChosen(offer)"
-        :aria-label="`die ${offer.die.stamp || 'without a mark'}, ${digits(offer.die.acrossFlatsMm, 1)} across flats: ${WORDS[offer.verdict]}`"
+        :aria-label="`die ${offer.die.stamp || 'without a mark'}, ${digits(offer.parts.acrossFlatsMm, 1)} across flats: ${DIE_WORDS[offer.verdict]}${offer.unfit ? `, ${offer.unfit}` : ''}`"
         class="relative min-w-0 flex-1 rounded-box border pt-1"
-        :class="
+        :class="[
           isChosen(offer)
             ? 'border-2 border-teal bg-teal-tint'
-            : 'border-hairline bg-paper hover:bg-teal-tint'
-        "
+            : 'border-hairline bg-paper hover:bg-teal-tint',
+          offer.unfit ? 'opacity-55' : '',
+        ]"
         @click="$emit('choose', offer.die.id)"
       >
         <svg viewBox="0 0 60 36" class="mx-auto block h-8" aria-hidden="true">
@@ -95,7 +94,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
           </text>
         </svg>
         <span class="figure flex justify-between px-1.5 text-[14px] leading-5">
-          <span>{{ digits(offer.die.acrossFlatsMm, 1) }}</span>
+          <span>{{ digits(offer.parts.acrossFlatsMm, 1) }}</span>
           <span class="font-semibold">{{ digits(offer.c, 2) }}</span>
         </span>
       </button>
@@ -104,7 +103,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
       <path
         v-for="(offer, i) in near"
         :key="offer.die.id"
-        :d="`M${cardX(i)} 0V3L${x(offer.die.acrossFlatsMm)} 14V18`"
+        :d="`M${cardX(i)} 0V3L${x(offer.parts.acrossFlatsMm)} 14V18`"
         fill="none"
         :stroke="isChosen(offer) ? 'var(--teal)' : 'var(--ink3)'"
         :stroke-width="isChosen(offer) ? 1.8 : 0.8"
@@ -138,14 +137,44 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
           {{ edge.title }}
         </text>
       </g>
+      <path
+        v-if="chosen && chosen.leaves === 'hexagon'"
+        :d="`M${x(chosen.parts.acrossFlatsMm + chosen.learned.flatsToleranceMm)} 18.5v8m0 -4H${x(chosen.parts.acrossFlatsMm - chosen.learned.flatsToleranceMm)}m0 -4v8`"
+        fill="none"
+        stroke="var(--ink)"
+        stroke-width="1.2"
+      />
       <circle
         v-for="offer in near"
         :key="offer.die.id"
-        :cx="x(offer.die.acrossFlatsMm)"
+        :cx="x(offer.parts.acrossFlatsMm)"
         cy="22.5"
         :r="isChosen(offer) ? 4.5 : 2.6"
         :fill="isChosen(offer) ? 'var(--teal)' : 'var(--ink)'"
       />
     </svg>
+    <p v-if="indents.length > 0" class="flex flex-wrap items-center gap-1.5">
+      <span class="note">By trial only:</span>
+      <button
+        v-for="offer in indents"
+        :key="offer.die.id"
+        type="button"
+        class="figure min-h-7 rounded-box border px-2 text-[14px]"
+        :class="
+          isChosen(offer)
+            ? 'border-2 border-teal bg-teal-tint'
+            : 'border-hairline bg-paper hover:bg-teal-tint'
+        "
+        :aria-pressed="isChosen(offer)"
+        :title="offer.unfit"
+        @click="$emit('choose', offer.die.id)"
+      >
+        {{ offer.tool.kind === 'hammer' ? 'plunger' : `lever ${offer.die.stamp}` }}
+        {{ DIE_WORDS[offer.verdict] }}
+      </button>
+    </p>
+    <p v-if="chosen?.unfit" class="mt-1 text-[12.5px] font-bold text-fails">
+      {{ chosen.tool.title }}: {{ chosen.unfit }}.
+    </p>
   </div>
 </template>

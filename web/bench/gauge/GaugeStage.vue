@@ -84,7 +84,8 @@ const oneUp = computed(() => {
   return `One up costs ${currency}${digits(up.at.price - taken.at.price, 0)} and ${figure(up.at.massKg - taken.at.massKg, 'kg', 1)} more, and saves ${figure(taken.at.wattsLost - up.at.wattsLost, 'W', 0)}.`;
 });
 /** Whether the shop can put ends on a size: a lug for it and a die that closes on it. */
-const crimps = (size: ConductorSize) => (canCrimp(size, cable, bench.shop) ? 'tool fits' : 'no tool');
+const crimps = (size: ConductorSize) =>
+  canCrimp(size, work.kind, cable, bench.shop) ? 'tool fits' : 'no tool';
 const dropOf = ({ at }: Candidate) => governingDrop(at, cable.run).percent;
 const degrees = (celsius: number | null) => (celsius === null ? 'none' : digits(celsius, 0));
 const short = (size: ConductorSize) =>

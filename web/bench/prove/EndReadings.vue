@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { type Cable, type EndName, LOOK_ITEMS, type LookItem } from '../../../core/job/cable.ts';
 import { kilogramsToHang } from '../../../core/proof/pullForce.ts';
 import { countingReadings } from '../../../core/proof/readings.ts';
+import { usesDie } from '../../../core/termination/method.ts';
 import { figure } from '../../../core/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import StageSection from '../StageSection.vue';
@@ -24,6 +25,7 @@ const pullLimit = computed(() => {
   return limit?.kind === 'least' ? limit.least : 0;
 });
 const held = ref(true);
+const isCrimped = computed(() => usesDie(work.ends[name].method));
 
 const items = Object.entries(LOOK_ITEMS) as [LookItem, string][];
 /** The list as it was last gone through. */
@@ -40,11 +42,16 @@ const allRight = () => {
 <template>
   <div>
     <StageSection
-      title="Crimp"
-      :note="`die ${work.ends[name].die?.die.acrossFlatsMm ?? '–'} across flats, ${work.ends[name].crimps.length === 1 ? '1 crimp' : `${work.ends[name].crimps.length} crimps`}`"
+      :title="isCrimped ? 'Crimp' : 'Hold'"
+      :note="
+        isCrimped
+          ? `die ${work.ends[name].die?.die.acrossFlatsMm ?? '–'} across flats, ${work.ends[name].crimps.length === 1 ? '1 crimp' : `${work.ends[name].crimps.length} crimps`}`
+          : 'no die closed on this end'
+      "
     >
       <div class="grid gap-x-3 gap-y-2 sm:grid-cols-3">
         <ReadingEntry
+          v-if="isCrimped"
           label="Across flats"
           kind="length"
           :decimals="2"
@@ -54,6 +61,7 @@ const allRight = () => {
           :record="(valueMm) => record({ check: 'across-flats', end: name, valueMm })"
         />
         <ReadingEntry
+          v-if="isCrimped"
           label="Ears, unfiled"
           kind="length"
           :decimals="2"

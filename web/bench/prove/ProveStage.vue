@@ -13,6 +13,7 @@ import { useCableEdit } from '../useCable.ts';
 import { usePersonNeeded } from '../usePersonNeeded.ts';
 import EndReadings from './EndReadings.vue';
 import ReadingList from './ReadingList.vue';
+import JoinReadings from './JoinReadings.vue';
 import { type Measured, typedReading } from './readings.ts';
 import WholeReadings from './WholeReadings.vue';
 
@@ -21,14 +22,27 @@ const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobI
 
 const { prefs } = usePrefs();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
-const end = ref<'A' | 'B' | 'whole'>('A');
+/** An end, the whole, or the id of a join. */
+const end = ref<string>('A');
+const subjects = computed(() => [
+  ...END_NAMES.map((name) => ({ value: name as string, title: `end ${name}` })),
+  ...work.joins.map(({ spec }, i) => ({ value: spec.id, title: `join ${i + 1}` })),
+  { value: 'whole', title: 'whole cable' },
+]);
+const join = computed(() => work.joins.find(({ spec }) => spec.id === end.value));
 const rework = ref('');
 const { problem, nameNeeded } = usePersonNeeded();
 
 const proof = computed(() => work.findings.filter(({ stage }) => stage === 'prove'));
 const missing = computed(() => proof.value.filter(({ state }) => state === 'unproved').length);
-const failsOf = (name: 'A' | 'B') =>
-  proof.value.some((finding) => finding.end === name && finding.state === 'fails');
+/** Whether what is being measured has a reading that fails. */
+const fails = computed(() =>
+  proof.value.some(
+    (finding) =>
+      finding.state === 'fails' &&
+      (finding.end === end.value || finding.id.endsWith(`.${join.value?.spec.id}`)),
+  ),
+);
 const lastRecord = computed(() => cable.records.at(-1));
 const hasSimulated = computed(() =>
   cable.readings.some(({ source, struck }) => source === 'simulated' && !struck),
@@ -46,6 +60,7 @@ function record(measured: Measured): boolean {
 
 function recordRework(): void {
   const name = end.value;
+  const joinId = join.value?.spec.id;
   if (name === 'whole' || nameNeeded()) return;
   if (rework.value.trim() === '') {
     problem.value = 'Say what was done again.';
@@ -56,7 +71,8 @@ function recordRework(): void {
       id: nanoid(10),
       at: new Date().toISOString(),
       by: prefs.person,
-      end: name,
+      end: name === 'B' ? 'B' : 'A',
+      ...(joinId !== undefined && { joinId }),
       what: rework.value.trim(),
     });
   });
@@ -92,11 +108,7 @@ const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle
         <SegmentedField
           label="Measuring"
           :model-value="end"
-          :choices="[
-            { value: 'A', title: 'end A' },
-            { value: 'B', title: 'end B' },
-            { value: 'whole', title: 'whole cable' },
-          ]"
+          :choices="subjects"
           @update:model-value="end = $event"
         />
         <TextField
@@ -109,10 +121,17 @@ const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle
       <template v-for="name in END_NAMES" :key="`${cable.id}${name}`">
         <EndReadings v-if="end === name" :name="name" :cable="cable" :work="work" :record="record" />
       </template>
+      <JoinReadings
+        v-if="join"
+        :key="`${cable.id}${join.spec.id}`"
+        :join="join"
+        :work="work"
+        :record="record"
+      />
       <WholeReadings v-if="end === 'whole'" :key="cable.id" :cable="cable" :work="work" :record="record" />
 
       <StageSection
-        v-if="end !== 'whole' && failsOf(end)"
+        v-if="end !== 'whole' && fails"
         title="After a failure"
         note="only recorded work lets an end be read afresh"
       >

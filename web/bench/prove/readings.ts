@@ -30,6 +30,10 @@ export function readingWords(reading: Reading): string {
       return `resistance ${figure(reading.milliohm, 'mΩ', 3)} at ${figure(reading.copperC, '°C', 0)}`;
     case 'insulation':
       return `insulation ${figure(reading.megohm, 'MΩ', 1)} at ${figure(reading.testV, 'V', 0)}, ${ELECTRODES[reading.electrode]}`;
+    case 'join':
+      return `join, towards ${reading.side}: ${digits(reading.acrossFlatsMm, 2)} across, ears ${figure(reading.earsMm, 'mm', 2)}`;
+    case 'join-pull':
+      return `pull through the join ${figure(reading.forceN, 'N', 0)}, ${reading.held ? 'held' : 'slipped'}`;
     case 'torque':
       return `torque ${digits(reading.newtonMetre, 1)} N·m`;
   }

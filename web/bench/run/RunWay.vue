@@ -5,7 +5,7 @@ import { type DeviceKind, DEVICES } from '../../../core/catalogue/tables/sources
 import type { Cable, Run } from '../../../core/job/cable.ts';
 import { deviceMilliohm } from '../../../core/sizing/devices.ts';
 import { figure } from '../../../core/units/figure.ts';
-import { matesOf } from '../../../core/workup.ts';
+import { matesOf } from '../../../core/jobContext.ts';
 import { useBench } from '../../stores/bench.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Stage } from '../../../core/job/cable.ts';
+import { meetsWord } from '../../../core/termination/posts.ts';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import type { Prefs } from '../../storage/prefs.ts';
 import DimensionLine from './DimensionLine.vue';
@@ -41,7 +42,8 @@ const extensions = computed(() => {
 });
 
 const caption = computed(() => {
-  const { at, stud } = resolved.spec;
+  const { at } = resolved.spec;
+  const stud = meetsWord(resolved.meets);
   const whole = [at || 'not said where', stud, palmWords(angleDeg)].join(', ');
   if (textWidth(whole, SHEET.noteSize) <= room) return whole;
   const letters = Math.max(4, Math.floor(room / 7) - stud.length - 3);

@@ -38,6 +38,19 @@ const hole = computed(() => ({
   rx: (lug.value.holeMm / 2) * scale,
   ry: (lug.value.holeMm / 2) * scale * palm.value.foreshortening,
 }));
+/** A clamp is slit from its hole to its tip, and drawn together by a bolt. */
+const slit = computed(() => {
+  const { form, holeMm, palmWidthMm } = lug.value;
+  if (form === 'tube' || palm.value.foreshortening < 0.3) return '';
+  return [-1.2, 1.2]
+    .map((v) =>
+      path([
+        ['M', [-holeMm / 2 + 0.2, palm.value.middle + v]],
+        ['L', [-palmWidthMm / 2, palm.value.middle + v]],
+      ]),
+    )
+    .join('');
+});
 const isOnEdge = computed(() => palm.value.foreshortening < 0.2);
 /** A hole seen from the edge of the palm is two hidden lines. */
 const hiddenHole = computed(() => {
@@ -184,6 +197,7 @@ const tagBox = computed(() => {
         stroke-width="0.9"
         stroke-dasharray="4 2.500"
       />
+      <path v-if="slit" :d="slit" stroke="var(--copper-line)" stroke-width="1" />
       <circle v-if="sightHole" :cx="sightHole[0]" :cy="sightHole[1]" r="2.6" fill="var(--copper-line)" />
     </g>
     <g :class="isLit('crimp', 'barrel') ? '' : 'ghost'">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue';
+import { computed, ref, useId, useTemplateRef } from 'vue';
 import { SHEET } from './sheet.ts';
 
 /** What stands in the break: the cable cut through, to scale, and the angle between the palms. */
@@ -15,7 +15,7 @@ const { centreX, spread, outerMm, bundleMm, scale, jacket, angleDeg, sizeLabel, 
   sizeLabel: string;
   outerLabel: string;
 }>();
-defineEmits<{ openSize: []; openAngle: [] }>();
+const emit = defineEmits<{ openSize: []; openAngle: []; turn: [angleDeg: number] }>();
 
 const patternId = useId();
 const sectionX = computed(() => centreX - spread);
@@ -25,12 +25,47 @@ const bundle = computed(() => (bundleMm / 2) * scale);
 /** Strands of half a millimetre, as fine as a screen can show them. */
 const strand = computed(() => Math.max(2.6, 0.5 * scale * 1.18));
 const DIAL = 26;
-const turned = computed(() => (angleDeg * Math.PI) / 180);
+/** While a hand turns the dial the picture follows; the angle is set when it is let go. */
+const held = ref<number | null>(null);
+const shownDeg = computed(() => held.value ?? angleDeg);
+const dial = useTemplateRef<SVGGElement>('dial');
+const STEP = 5;
+let moved = false;
+
+function angleAt({ clientX, clientY }: PointerEvent): number {
+  const svg = dial.value?.ownerSVGElement;
+  const matrix = svg?.getScreenCTM();
+  if (!svg || !matrix) return angleDeg;
+  const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(matrix.inverse());
+  const degrees = (Math.atan2(SHEET.centreY - y, x - dialX.value) * 180) / Math.PI;
+  return (Math.round(degrees / STEP) * STEP + 360) % 360;
+}
+function take(event: PointerEvent): void {
+  (event.currentTarget as Element).setPointerCapture(event.pointerId);
+  held.value = angleDeg;
+  moved = false;
+}
+function follow(event: PointerEvent): void {
+  if (held.value === null) return;
+  const next = angleAt(event);
+  if (next !== held.value) moved = true;
+  held.value = next;
+}
+function release(): void {
+  const { value } = held;
+  held.value = null;
+  if (value !== null && moved && value !== angleDeg) emit('turn', value);
+  else if (value !== null) emit('openAngle');
+}
+function nudge(by: number): void {
+  emit('turn', (angleDeg + by + 360) % 360);
+}
+const turned = computed(() => (shownDeg.value * Math.PI) / 180);
 const arm = computed(() => ({ x: Math.cos(turned.value) * DIAL, y: -Math.sin(turned.value) * DIAL }));
 const arc = computed(() => {
   const reach = DIAL * 0.62;
   const end = { x: Math.cos(turned.value) * reach, y: -Math.sin(turned.value) * reach };
-  const large = angleDeg > 180 ? 1 : 0;
+  const large = shownDeg.value > 180 ? 1 : 0;
   return `M${dialX.value + reach} ${SHEET.centreY}A${reach} ${reach} 0 ${large} 0 ${dialX.value + end.x} ${SHEET.centreY + end.y}`;
 });
 </script>
@@ -84,13 +119,26 @@ const arc = computed(() => {
       }}</text>
     </g>
     <g
-      role="button"
+      ref="dial"
+      role="slider"
       tabindex="0"
-      class="dimension cursor-pointer"
-      :aria-label="`${angleDeg} degrees from palm A to palm B`"
-      @click="$emit('openAngle')"
+      class="dimension cursor-grab touch-none"
+      aria-label="Angle from palm A to palm B"
+      aria-valuemin="0"
+      aria-valuemax="359"
+      :aria-valuenow="shownDeg"
+      :aria-valuetext="`${shownDeg} degrees`"
+      @pointerdown.prevent="take"
+      @pointermove="follow"
+      @pointerup="release"
+      @pointercancel="held = null"
       @keydown.enter.prevent="$emit('openAngle')"
+      @keydown.up.prevent="nudge(STEP)"
+      @keydown.right.prevent="nudge(STEP)"
+      @keydown.down.prevent="nudge(-STEP)"
+      @keydown.left.prevent="nudge(-STEP)"
     >
+      <circle :cx="dialX" :cy="SHEET.centreY" :r="DIAL + 10" fill="transparent" />
       <circle
         :cx="dialX"
         :cy="SHEET.centreY"
@@ -111,6 +159,14 @@ const arc = computed(() => {
         stroke-width="4"
         stroke-dasharray="5 2"
       />
+      <circle
+        :cx="dialX + arm.x"
+        :cy="SHEET.centreY + arm.y"
+        r="5"
+        fill="var(--paper)"
+        stroke="var(--teal)"
+        stroke-width="2"
+      />
       <circle :cx="dialX" :cy="SHEET.centreY" r="2" fill="var(--paper)" />
       <text :x="dialX - DIAL - 4" :y="SHEET.centreY + 5" text-anchor="end" :font-size="SHEET.noteSize"
         >A</text
@@ -123,7 +179,7 @@ const arc = computed(() => {
         >B</text
       >
       <text :x="dialX" :y="SHEET.rows.barrel + 2" text-anchor="middle" :font-size="SHEET.noteSize"
-        >palms {{ angleDeg }}°</text
+        >palms {{ shownDeg }}°</text
       >
     </g>
   </g>

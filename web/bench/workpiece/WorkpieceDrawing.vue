@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useId, useTemplateRef } from 'vue';
 import { type Cable, END_NAMES, type EndName, type Stage } from '../../../core/job/cable.ts';
+import { meetsWord } from '../../../core/termination/posts.ts';
 import type { Feature } from '../../../core/traveller/steps.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';
@@ -29,7 +30,7 @@ const {
   stage: Stage;
   lit?: readonly Feature[] | null;
 }>();
-const emit = defineEmits<{ open: [findingId: string] }>();
+const emit = defineEmits<{ open: [findingId: string]; turn: [angleDeg: number] }>();
 
 const { prefs } = usePrefs();
 const isPhone = useIsPhone();
@@ -200,7 +201,8 @@ const spoken = computed(() => {
         :size-label="size"
         :outer-label="say(outerMm, 1)"
         @open-size="emit('open', 'drop')"
-        @open-angle="emit('open', 'cut')"
+        @open-angle="emit('open', 'clocking')"
+        @turn="emit('turn', $event)"
       />
       <text
         v-if="!isPhone"
@@ -228,7 +230,7 @@ const spoken = computed(() => {
         :class="part === name ? 'border-t-2 border-t-teal bg-paper font-semibold' : 'bg-chalk text-ink2'"
         @click="part = name"
       >
-        {{ name === 'middle' ? 'middle' : `${name} ${cable.ends[name].stud}` }}
+        {{ name === 'middle' ? 'middle' : `${name} ${meetsWord(work.ends[name].meets)}` }}
       </button>
     </div>
   </div>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { Dialog, DialogPanel } from '@headlessui/vue';
+import { computed, ref, useTemplateRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import type { Stage } from '../../core/job/cable.ts';
+import RackPanel from '../rack/RackPanel.vue';
+import { placeOf } from '../places.ts';
+import { useBench } from '../stores/bench.ts';
+import { useIsDesk } from '../ui/useWide.ts';
+import CommandBox from './CommandBox.vue';
+import KeysBox from './KeysBox.vue';
+import TopBar from './TopBar.vue';
+import { useBenchKeys } from './useBenchKeys.ts';
+
+/** What stands round every page of a job: the top bar, the rack, and what the keys open. */
+const {
+  jobId,
+  cableId,
+  stage = 'run',
+} = defineProps<{
+  jobId: string;
+  cableId?: string | undefined;
+  stage?: Stage;
+}>();
+
+const bench = useBench();
+const router = useRouter();
+const route = useRoute();
+const isDesk = useIsDesk();
+const isRackOpen = ref(false);
+const rack = useTemplateRef('rack');
+const job = computed(() => bench.jobById(jobId));
+
+watch(
+  () => route.fullPath,
+  () => {
+    isRackOpen.value = false;
+  },
+);
+
+function addCable(): void {
+  const fresh = bench.addCable(jobId);
+  if (fresh) void router.push(placeOf(jobId, fresh.id, 'run'));
+}
+
+const { isCommandOpen, isKeysOpen } = useBenchKeys({
+  job,
+  cableId: () => cableId,
+  stage: () => stage,
+  addCable,
+  focusFilter: () => rack.value?.focusFilter(),
+});
+</script>
+
+<template>
+  <div
+    class="min-h-dvh lg:grid lg:h-dvh lg:grid-cols-[208px_minmax(0,1fr)] lg:grid-rows-[44px_minmax(0,1fr)] lg:overflow-hidden"
+  >
+    <TopBar
+      :job="job"
+      class="lg:col-span-2"
+      @rack="isRackOpen = true"
+      @command="isCommandOpen = true"
+      @keys="isKeysOpen = true"
+    />
+    <RackPanel
+      v-if="job && isDesk"
+      ref="rack"
+      :job="job"
+      :cable-id="cableId"
+      :stage="stage"
+      class="border-r border-line"
+      @add="addCable"
+    />
+    <Dialog v-if="job && !isDesk" :open="isRackOpen" class="relative z-40" @close="isRackOpen = false">
+      <div class="fixed inset-0 bg-[var(--shade)]" aria-hidden="true" />
+      <DialogPanel class="fixed inset-y-0 left-0 flex w-64 flex-col border-r border-line">
+        <RackPanel :job="job" :cable-id="cableId" :stage="stage" class="h-full" @add="addCable" />
+      </DialogPanel>
+    </Dialog>
+    <slot :add-cable="addCable" />
+    <CommandBox
+      v-if="job"
+      :open="isCommandOpen"
+      :job="job"
+      :cable-id="cableId"
+      :stage="stage"
+      @close="isCommandOpen = false"
+      @add="addCable"
+    />
+    <KeysBox :open="isKeysOpen" @close="isKeysOpen = false" />
+  </div>
+</template>

@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { Plus, X } from '@lucide/vue';
+import { nanoid } from 'nanoid';
+import { computed } from 'vue';
+import type { Cable, Join } from '../../../core/job/cable.ts';
+import { dieOffers } from '../../../core/termination/dieOffers.ts';
+import { connectorsFor, type ResolvedJoin } from '../../../core/termination/join.ts';
+import { dieCalled } from '../../../core/termination/lugOffers.ts';
+import { sleeveOffers, sleeveSuits } from '../../../core/termination/sleeveOffers.ts';
+import { digits } from '../../../core/units/figure.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
+import { useBench } from '../../stores/bench.ts';
+import { caseOf } from '../../stores/work.ts';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import QuantityField from '../../ui/QuantityField.vue';
+import StageSection from '../StageSection.vue';
+import { useCableEdit } from '../useCable.ts';
+import { DIE_WORDS } from './dieWords.ts';
+import SectionPair from './SectionPair.vue';
+
+/** Joins along the way: each with a connector, a die and a sleeve of its own. */
+const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
+
+const bench = useBench();
+const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
+
+function add(kind: Join['kind']): void {
+  edit(kind === 'butt' ? 'in-line join' : 'branch', (draft) => {
+    draft.joins.push({
+      id: nanoid(8),
+      kind,
+      atMm: Math.round(cable.run.lengthMm / 2),
+      ...(kind === 'branch' && { branchMm2: 10 }),
+    });
+  });
+}
+function set(join: Join, change: Partial<Join>): void {
+  edit('join', (draft) => {
+    const own = draft.joins.find(({ id }) => id === join.id);
+    if (own) Object.assign(own, change);
+  });
+}
+function remove(join: Join): void {
+  edit('take the join out', (draft) => {
+    draft.joins = draft.joins.filter(({ id }) => id !== join.id);
+  });
+}
+const connectors = ({ copperMm2 }: ResolvedJoin) =>
+  connectorsFor(bench.shop.lugs, copperMm2).map(({ id, label, stock }) => ({
+    value: id,
+    title: label,
+    note: `${stock} left`,
+  }));
+const dies = ({ connector, copperMm2 }: ResolvedJoin) =>
+  connector
+    ? dieOffers(connector, copperMm2, caseOf(bench.shop))
+        .filter(({ verdict }) => verdict !== 'open' && verdict !== 'will-not-close')
+        .map((offer) => ({
+          value: offer.die.id,
+          title: dieCalled(offer.die),
+          note: `${digits(offer.parts.acrossFlatsMm, 1)} flats, c ${digits(offer.c, 2)}, ${DIE_WORDS[offer.verdict]}`,
+        }))
+    : [];
+const sleeves = ({ sleeveTask }: ResolvedJoin) =>
+  sleeveTask
+    ? sleeveOffers(bench.shop.sleeves, sleeveTask)
+        .filter(sleeveSuits)
+        .map(({ sleeve }) => ({ value: sleeve.id, title: `${sleeve.suppliedMm} / ${sleeve.recoveredMm}` }))
+    : [];
+const joins = computed(() => work.joins);
+</script>
+
+<template>
+  <StageSection title="Joins along the way">
+    <div v-for="join in joins" :key="join.spec.id" class="mb-3 border-b border-hairline pb-3">
+      <div class="mb-1 flex items-center gap-2">
+        <h4 class="figure text-[16px] font-semibold">{{ join.title }}</h4>
+        <button
+          type="button"
+          class="ml-auto flex size-9 items-center justify-center text-teal"
+          @click="remove(join.spec)"
+        >
+          <X :size="18" aria-hidden="true" /><span class="sr-only">Take out the {{ join.title }}</span>
+        </button>
+      </div>
+      <div class="grid items-start gap-2 sm:grid-cols-[1fr_1fr_220px]">
+        <QuantityField
+          label="From stud A, along the cable"
+          kind="length"
+          :model-value="join.spec.atMm"
+          :least="0"
+          :most="1e6"
+          :decimals="0"
+          @update:model-value="(atMm) => set(join.spec, { atMm })"
+        />
+        <QuantityField
+          v-if="join.spec.kind === 'branch'"
+          label="Copper of the branch, mm²"
+          kind="number"
+          :model-value="join.spec.branchMm2 ?? null"
+          :least="0.5"
+          :most="500"
+          @update:model-value="(branchMm2) => set(join.spec, { branchMm2 })"
+        />
+        <ChoiceField
+          label="Connector"
+          :model-value="join.connector?.id"
+          :choices="connectors(join)"
+          empty="none owned suits"
+          @update:model-value="(connectorId) => set(join.spec, { connectorId })"
+        />
+        <svg
+          v-if="join.connector"
+          viewBox="0 0 220 100"
+          class="row-span-2 block w-full"
+          role="img"
+          aria-label="The connector before and after its crimp"
+        >
+          <SectionPair
+            :outer-mm="join.connector.outerMm"
+            :bore-mm="join.connector.boreMm"
+            :offer="join.die"
+            :scale="Math.min(5, 86 / join.connector.outerMm)"
+            :middle="50"
+            :before-x="52"
+            :after-x="168"
+          />
+        </svg>
+        <ChoiceField
+          label="Die of the join"
+          :model-value="join.die?.die.id"
+          :choices="dies(join)"
+          empty="none closes right"
+          @update:model-value="(dieId) => set(join.spec, { dieId })"
+        />
+        <ChoiceField
+          label="Sleeve of the join"
+          :model-value="join.sleeve?.id"
+          :choices="sleeves(join)"
+          empty="none passes and grips"
+          @update:model-value="(sleeveId) => set(join.spec, { sleeveId })"
+        />
+      </div>
+    </div>
+    <p v-if="joins.length === 0" class="mb-2">One piece from end to end, as it should be.</p>
+    <div class="flex flex-wrap gap-2">
+      <button type="button" class="button" @click="add('butt')">
+        <Plus :size="16" aria-hidden="true" /> In-line butt
+      </button>
+      <button type="button" class="button" @click="add('branch')">
+        <Plus :size="16" aria-hidden="true" /> Sealed branch
+      </button>
+    </div>
+  </StageSection>
+</template>

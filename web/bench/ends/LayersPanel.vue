@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { LAYERS, type Layer } from '../../../core/catalogue/tables/layers.ts';
+import { SLEEVES } from '../../../core/catalogue/tables/sleeves.ts';
+import type { Cable, EndName } from '../../../core/job/cable.ts';
+import { SLEEVE_COLOURS } from '../../../core/job/shop.ts';
+import { sleeveWindow } from '../../../core/termination/sleeve.ts';
+import { type SleeveOffer, sleeveOffers, sleeveSuits } from '../../../core/termination/sleeveOffers.ts';
+import { figure } from '../../../core/units/figure.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
+import { useBench } from '../../stores/bench.ts';
+import { usePrefs } from '../../stores/prefs.ts';
+import CheckField from '../../ui/CheckField.vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import { inReadersUnit } from '../../ui/display.ts';
+import SegmentedField from '../../ui/SegmentedField.vue';
+import StateMark from '../../ui/StateMark.vue';
+import NestingPicture from './NestingPicture.vue';
+import { useEndEdit } from './useEndEdit.ts';
+
+/** The sleeve that passes and grips, everything else that slides on, and in what order. */
+const { name, cable, work, jobId } = defineProps<{
+  name: EndName;
+  cable: Cable;
+  work: CableWork;
+  jobId: string;
+}>();
+
+const bench = useBench();
+const { prefs } = usePrefs();
+const set = useEndEdit(() => ({ jobId, cable, name }));
+const end = computed(() => work.ends[name]);
+const say = (mm: number, decimals = 1) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
+
+const needs = computed(() => end.value.sleeveTask && sleeveWindow(end.value.sleeveTask));
+/** The sleeve in use and the nearest others, three in all. */
+const sleeves = computed(() => {
+  const task = end.value.sleeveTask;
+  if (!task) return [];
+  const offers = sleeveOffers(bench.shop.sleeves, task, bench.shop.practice.seal).filter(
+    ({ sleeve }) => sleeve.colour === 'black' || sleeve.id === end.value.sleeve?.sleeve.id,
+  );
+  const at = offers.findIndex(({ sleeve }) => sleeve.id === end.value.sleeve?.sleeve.id);
+  const others = offers
+    .filter((_, i) => i !== at)
+    .sort(
+      (a, b) =>
+        Number(sleeveSuits(b)) - Number(sleeveSuits(a)) ||
+        Math.abs(offers.indexOf(a) - at) - Math.abs(offers.indexOf(b) - at),
+    );
+  const shown = [...(at >= 0 ? [offers[at] as SleeveOffer] : []), ...others].slice(0, 3);
+  return shown.sort((a, b) => a.sleeve.suppliedMm - b.sleeve.suppliedMm);
+});
+/** Millimetres of bore to px of the little bar. */
+const bore = (mm: number) => Math.min(96, (mm / 40) * 96);
+const sleeveWord = (offer: SleeveOffer) =>
+  !offer.seals ? 'only marks' : !offer.passes ? 'will not pass' : !offer.grips ? 'slack' : '';
+
+const kinds = Object.keys(LAYERS) as Layer[];
+function setLayer(layer: Layer, on: boolean): void {
+  const { layers } = end.value;
+  set('layers', { layers: on ? [...layers, layer] : layers.filter((other) => other !== layer) });
+}
+const colours = SLEEVE_COLOURS.filter((colour) => colour !== 'clear').map((colour) => ({
+  value: colour,
+  title: colour,
+}));
+</script>
+
+<template>
+  <div>
+    <p v-if="!end.lug" class="note">Choose the lug first: the sleeve has to pass or grip it.</p>
+    <template v-else>
+      <header class="mb-1 flex items-baseline justify-between">
+        <h4 class="figure text-[16px] font-semibold">Sleeve</h4>
+        <p v-if="needs" class="note">
+          grip {{ say(needs.recoveredMostMm) }}, pass {{ say(needs.suppliedLeastMm) }}
+        </p>
+      </header>
+      <div class="grid grid-cols-3 gap-2" role="radiogroup" :aria-label="`Sleeve of end ${name}`">
+        <button
+          v-for="offer in sleeves"
+          :key="offer.sleeve.id"
+          type="button"
+          role="radio"
+          :aria-checked="offer.sleeve.id === end.sleeve?.sleeve.id"
+          class="rounded-box border px-2 py-1 text-left"
+          :class="
+            offer.sleeve.id === end.sleeve?.sleeve.id
+              ? 'border-2 border-teal bg-teal-tint'
+              : 'border-hairline bg-paper hover:bg-teal-tint'
+          "
+          @click="set('sleeve', { sleeveId: offer.sleeve.id })"
+        >
+          <span class="figure flex items-baseline justify-between text-[16px] font-semibold">
+            {{ offer.sleeve.suppliedMm }} / {{ offer.sleeve.recoveredMm }}
+            <span class="text-[13px] font-normal text-ink2">{{ SLEEVES[offer.sleeve.kind].ratio }}</span>
+          </span>
+          <svg width="96" height="14" viewBox="0 0 96 14" aria-hidden="true" class="my-0.5 block max-w-full">
+            <path d="M0 7H96" stroke="var(--hairline)" />
+            <rect
+              :x="bore(offer.sleeve.recoveredMm)"
+              y="3.5"
+              :width="bore(offer.sleeve.suppliedMm) - bore(offer.sleeve.recoveredMm)"
+              height="7"
+              :fill="offer.sleeve.id === end.sleeve?.sleeve.id ? 'var(--ink)' : 'var(--ink3)'"
+            />
+            <path
+              v-if="needs"
+              :d="`M${bore(needs.recoveredMostMm)} 0V14M${bore(needs.suppliedLeastMm)} 0V14`"
+              stroke="var(--copper-text)"
+              stroke-width="1.8"
+            />
+          </svg>
+          <span class="flex items-center gap-1">
+            <StateMark :state="sleeveSuits(offer) ? 'holds' : 'fails'" :word="sleeveWord(offer) === ''" />
+            <span v-if="sleeveWord(offer)" class="text-[12px] font-bold whitespace-nowrap text-fails">{{
+              sleeveWord(offer)
+            }}</span>
+          </span>
+        </button>
+      </div>
+      <p v-if="end.sleeve" class="note mt-1.5">
+        Cut {{ say(end.sleeve.cutMm, 0) }} to cover {{ say(end.sleeve.coverMm, 0) }} from the shoulder back,
+        never on the palm. Wall {{ say(end.sleeve.wallMm, 2) }} once shrunk.
+        {{ figure(end.sleeve.sleeve.stockMm, 'mm', 0) }} on the shelf.
+      </p>
+      <SegmentedField
+        class="mt-2"
+        :label="`The sleeve of ${name} goes on`"
+        :model-value="cable.ends[name].sleeveAfterLug ? 'after' : 'before'"
+        :choices="[
+          { value: 'before', title: 'before the lug' },
+          { value: 'after', title: 'after it, over the palm' },
+        ]"
+        @update:model-value="
+          (when) => set('sleeve order', { sleeveAfterLug: when === 'after' ? true : undefined })
+        "
+      />
+      <h4 class="figure mt-3 mb-1.5 text-[16px] font-semibold">Other layers</h4>
+      <div class="flex flex-wrap gap-x-4 gap-y-3">
+        <CheckField
+          v-for="layer in kinds"
+          :key="layer"
+          :label="LAYERS[layer].title"
+          :model-value="end.layers.includes(layer)"
+          @update:model-value="(on) => setLayer(layer, on)"
+        />
+      </div>
+      <ChoiceField
+        v-if="end.layers.includes('band')"
+        class="mt-2"
+        :label="`Band of ${name}`"
+        :model-value="end.bandColour"
+        :choices="colours"
+        @update:model-value="(bandColour) => set('band colour', { bandColour })"
+      />
+      <header class="mt-3 mb-1 flex items-baseline justify-between">
+        <h4 class="figure text-[16px] font-semibold">On in this order</h4>
+        <p class="note">outside it must pass</p>
+      </header>
+      <NestingPicture :end="end" :outer-mm="work.conductor.outerMm" :jacket="cable.jacket" />
+    </template>
+  </div>
+</template>

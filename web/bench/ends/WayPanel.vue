@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { type Cable, END_NAMES, type EndName } from '../../../core/job/cable.ts';
+import { lugPassesMm } from '../../../core/termination/throughHole.ts';
+import { cannotUse } from '../../../core/termination/toolCase.ts';
+import { figure } from '../../../core/units/figure.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
+import { useBench } from '../../stores/bench.ts';
+import CheckField from '../../ui/CheckField.vue';
+import QuantityField from '../../ui/QuantityField.vue';
+import SegmentedField from '../../ui/SegmentedField.vue';
+import StageSection from '../StageSection.vue';
+import { useCableEdit } from '../useCable.ts';
+import HolePicture from './HolePicture.vue';
+import JoinsPanel from './JoinsPanel.vue';
+
+/** The smallest hole and what it means for the order of work, the angle between the palms, and joins. */
+const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
+
+const bench = useBench();
+const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
+const finding = (id: string) => work.findings.find((other) => other.id === id);
+const clocking = computed(() => finding('clocking'));
+
+const inPlaceNames = computed(() => END_NAMES.filter((name) => cable.ends[name].inPlace));
+const pulled = computed<EndName>(() => work.passage?.pulled ?? 'B');
+const sentence = computed(() => {
+  const { passage } = work;
+  if (!passage) return 'No hole is said: any end goes anywhere.';
+  if (passage.pulled === null) return 'The cable itself does not pass this hole.';
+  if (passage.finished) return `End ${passage.pulled} passes finished: make both ends at the bench.`;
+  const first = passage.pulled === 'A' ? 'B' : 'A';
+  return cable.ends[passage.pulled].inPlace
+    ? `Make ${first} at the bench, pull ${passage.pulled} through bare, and make it in place.`
+    : `No finished end passes. Pull ${passage.pulled} through bare and make it in place.`;
+});
+function setInPlace(name: EndName, on: boolean): void {
+  edit(`place of ${name}`, (draft) => {
+    if (on) draft.ends[name].inPlace = { swingMm: 400, solidFloor: false };
+    else delete draft.ends[name].inPlace;
+  });
+}
+const toolsAt = (name: EndName) =>
+  bench.shop.tools.map((tool) => ({
+    tool,
+    why: cannotUse(tool, work.ends[name].copperMm2, cable.ends[name].inPlace),
+  }));
+</script>
+
+<template>
+  <div>
+    <StageSection title="Through the smallest hole" :note="sentence">
+      <div class="grid items-start gap-4 sm:grid-cols-[1fr_300px]">
+        <div class="grid grid-cols-2 gap-2">
+          <QuantityField
+            label="Smallest hole on the way"
+            kind="length"
+            :model-value="cable.run.holeMm ?? null"
+            :least="3"
+            :most="500"
+            optional
+            @update:model-value="(mm) => edit('smallest hole', (draft) => void (draft.run.holeMm = mm))"
+            @clear="edit('smallest hole', (draft) => void delete draft.run.holeMm)"
+          />
+          <SegmentedField
+            label="End pulled through it"
+            :model-value="cable.run.pulledEnd ?? 'any'"
+            :choices="[
+              { value: 'any', title: 'either' },
+              { value: 'A', title: 'A' },
+              { value: 'B', title: 'B' },
+            ]"
+            @update:model-value="
+              (name) =>
+                edit('end pulled through', (draft) => {
+                  if (name === 'A' || name === 'B') draft.run.pulledEnd = name;
+                  else delete draft.run.pulledEnd;
+                })
+            "
+          />
+          <button
+            v-if="
+              work.passage && !work.passage.finished && work.passage.pulled && !cable.ends[pulled].inPlace
+            "
+            type="button"
+            class="button col-span-2 justify-start bg-teal-tint"
+            @click="setInPlace(pulled, true)"
+          >
+            Way out: pull it bare, make {{ pulled }} in place
+          </button>
+          <div v-for="name in END_NAMES" :key="name" class="col-span-2">
+            <CheckField
+              :label="`end ${name} is made in place, not on the bench`"
+              :model-value="cable.ends[name].inPlace !== undefined"
+              @update:model-value="(on) => setInPlace(name, on)"
+            />
+          </div>
+        </div>
+        <HolePicture :cable="cable" :work="work" :lug-passes="lugPassesMm" />
+      </div>
+      <div v-for="name in inPlaceNames" :key="name" class="mt-3 border-t border-hairline pt-2">
+        <div class="grid items-start gap-3 sm:grid-cols-[220px_180px_1fr]">
+          <QuantityField
+            :label="`Room to swing at ${name}`"
+            kind="length"
+            :model-value="cable.ends[name].inPlace?.swingMm ?? null"
+            :least="0"
+            :most="3000"
+            :decimals="0"
+            @update:model-value="
+              (mm) =>
+                edit(`room at ${name}`, (draft) => {
+                  const place = draft.ends[name].inPlace;
+                  if (place) place.swingMm = mm;
+                })
+            "
+          />
+          <CheckField
+            class="mt-8"
+            :label="`a solid floor at ${name}`"
+            :model-value="cable.ends[name].inPlace?.solidFloor ?? false"
+            @update:model-value="
+              (on) =>
+                edit(`floor at ${name}`, (draft) => {
+                  const place = draft.ends[name].inPlace;
+                  if (place) place.solidFloor = on;
+                })
+            "
+          />
+          <ul :aria-label="`Tools at ${name}`">
+            <li v-for="{ tool, why } in toolsAt(name)" :key="tool.id" class="leading-5">
+              <span :class="why ? 'text-ink3 line-through' : 'font-bold'">{{ tool.title }}</span>
+              <span v-if="why" class="note"> {{ why }}</span>
+            </li>
+          </ul>
+        </div>
+      </div>
+    </StageSection>
+
+    <StageSection title="Palm to palm" :note="clocking?.because ?? ''">
+      <div class="max-w-56">
+        <QuantityField
+          label="Angle from palm A to palm B"
+          kind="angle"
+          :model-value="cable.palmAngleDeg"
+          :least="0"
+          :most="359"
+          :decimals="0"
+          hint="or drag the dial on the drawing"
+          @update:model-value="(deg) => edit('clocking', (draft) => void (draft.palmAngleDeg = deg))"
+        />
+      </div>
+    </StageSection>
+
+    <JoinsPanel :cable="cable" :work="work" :job-id="jobId" />
+    <p class="note">
+      {{ figure(work.conductor.outerMm, 'mm', 1) }} is the bare cable. A join is a last resort: two more
+      crimps to prove.
+    </p>
+  </div>
+</template>

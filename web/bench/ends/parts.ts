@@ -1,0 +1,36 @@
+import { type Finding, type State, worst } from '../../../core/finding.ts';
+
+/** The parts that the Ends stage is worked in, one at a time. */
+export const END_PARTS = ['lug', 'stud', 'method', 'layers', 'way'] as const;
+export type EndPart = (typeof END_PARTS)[number];
+
+export const PART_TITLES: Readonly<Record<EndPart, string>> = {
+  lug: 'Lug and die',
+  stud: 'Stud or post',
+  method: 'Method, strands',
+  layers: 'Sleeve, layers',
+  way: 'Way, joins',
+};
+
+/** Findings of each part, by the beginnings of their ids. */
+const BEGINS: Readonly<Record<EndPart, RegExp>> = {
+  lug: /^(lug|fill|wall|web|clearance|metal|drilled|plating|packing|compaction|crimps|trial|tool|strip)\b/,
+  stud: /^(stack|contact|post|adapter)/,
+  method: /^(solder|creep|torch|flux|temporary|strands|tinned|cast)/,
+  layers: /^(sleeve|layers|band|ring|polarity)/,
+  way: /^(hole|clocking|join)/,
+};
+
+/** The part a finding of the stage belongs to. */
+export const partOf = ({ id }: Finding): EndPart => END_PARTS.find((part) => BEGINS[part].test(id)) ?? 'lug';
+
+/** The worst state of each part. */
+export function partStates(findings: readonly Finding[]): Readonly<Record<EndPart, State>> {
+  const own = findings.filter(({ stage }) => stage === 'ends');
+  return Object.fromEntries(
+    END_PARTS.map((part) => [
+      part,
+      worst(own.filter((finding) => partOf(finding) === part).map(({ state }) => state)),
+    ]),
+  ) as Record<EndPart, State>;
+}

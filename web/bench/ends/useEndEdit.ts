@@ -1,0 +1,17 @@
+import type { Draft } from 'immer';
+import type { Cable, End, EndName } from '../../../core/job/cable.ts';
+import { useCableEdit } from '../useCable.ts';
+
+/** Edits one end of a cable; `undefined` in a change takes the entry away, so that practice proposes again. */
+export function useEndEdit(target: () => { jobId: string; cable: Cable; name: EndName }) {
+  const edit = useCableEdit(() => ({ jobId: target().jobId, cableId: target().cable.id }));
+  return (what: string, change: { readonly [Key in keyof End]?: End[Key] | undefined }): void => {
+    const { name } = target();
+    edit(`${what} of ${name}`, (draft) => {
+      const kept = Object.entries({ ...draft.ends[name], ...change }).filter(
+        ([, value]) => value !== undefined,
+      );
+      draft.ends[name] = Object.fromEntries(kept) as Draft<End>;
+    });
+  };
+}

@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import type { Draft } from 'immer';
+import { computed } from 'vue';
+import { STUD_NAMES } from '../../core/catalogue/tables/studs.ts';
+import { sizeLabel } from '../../core/conductor/size.ts';
+import { type Lug, LUG_FORMS } from '../../core/job/shop.ts';
+import { parseSize } from '../../core/units/parseSize.ts';
+import { useBench } from '../stores/bench.ts';
+import CheckField from '../ui/CheckField.vue';
+import ChoiceField from '../ui/ChoiceField.vue';
+import QuantityField from '../ui/QuantityField.vue';
+import SegmentedField from '../ui/SegmentedField.vue';
+import TextField from '../ui/TextField.vue';
+
+/** A lug measured with a calliper: every dimension that decides whether it fits, and what closes on it. */
+const { lug } = defineProps<{ lug: Lug }>();
+defineEmits<{ done: [] }>();
+
+const bench = useBench();
+function edit(what: string, recipe: (own: Draft<Lug>) => void): void {
+  bench.edit(`lug: ${what}`, (draft) => {
+    const own = draft.shop.lugs.find(({ id }) => id === lug.id);
+    if (own) recipe(own);
+  });
+}
+type Dimension =
+  | 'holeMm'
+  | 'boreMm'
+  | 'outerMm'
+  | 'barrelMm'
+  | 'palmWidthMm'
+  | 'palmThicknessMm'
+  | 'studToBarrelMm'
+  | 'offsetMm';
+/** A dimension measured here makes it a measured lug. */
+function setMm(key: Dimension, mm: number): void {
+  edit('dimension', (own) => {
+    own[key] = mm;
+    own.measured = true;
+  });
+}
+/** The smallest step a calliper tells apart, mm: a bore stays inside its outside by so much. */
+const STEP = 0.1;
+const dimensions = computed<readonly (readonly [Dimension, string, number, number])[]>(() => [
+  ['boreMm', 'Bore', 1, lug.outerMm - STEP],
+  ['outerMm', 'Outside', lug.boreMm + STEP, 80],
+  ['barrelMm', 'Barrel, deep', 3, 120],
+  ['holeMm', 'Hole', 2, lug.form === 'tube' ? lug.palmWidthMm - STEP : 30],
+  ['palmWidthMm', 'Palm, wide', Math.max(4, lug.form === 'tube' ? lug.holeMm + STEP : 4), 120],
+  ['palmThicknessMm', 'Palm, thick', 0.5, 20],
+  ['studToBarrelMm', 'Hole’s middle to barrel’s bottom', 0, 120],
+  ['offsetMm', 'Palm off the barrel’s line', 0, 60],
+]);
+const studs = STUD_NAMES.map((stud) => ({ value: stud, title: stud }));
+const forms = LUG_FORMS.map((form) => ({ value: form, title: form === 'butt' ? 'in-line butt' : form }));
+const metals = (['copper', 'brass', 'lead'] as const).map((metal) => ({ value: metal, title: metal }));
+const sizeProblem = (text: string) => {
+  const entry = parseSize(text, 'metric');
+  return entry.ok ? '' : entry.sentence;
+};
+function setSize(text: string): void {
+  const entry = parseSize(text, 'metric');
+  if (entry.ok) edit('size', (own) => void (own.forSize = { ...entry.size }));
+}
+const remove = () =>
+  bench.edit('take a lug out', (draft) => {
+    draft.shop.lugs = draft.shop.lugs.filter(({ id }) => id !== lug.id);
+  });
+</script>
+
+<template>
+  <section class="mb-4 border border-line bg-paper p-3.5" aria-label="This lug">
+    <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-4">
+      <TextField
+        label="Lug, called"
+        :model-value="lug.label"
+        :longest="80"
+        required
+        @update:model-value="(label) => edit('name', (own) => void (own.label = label))"
+      />
+      <TextField
+        label="Made for"
+        :model-value="sizeLabel(lug.forSize)"
+        :check="sizeProblem"
+        @update:model-value="setSize"
+      />
+      <ChoiceField
+        label="For stud"
+        :model-value="lug.stud"
+        :choices="studs"
+        @update:model-value="(stud) => edit('stud', (own) => void (own.stud = stud))"
+      />
+      <ChoiceField
+        label="Made as"
+        :model-value="lug.form"
+        :choices="forms"
+        @update:model-value="(form) => edit('form', (own) => void (own.form = form))"
+      />
+      <QuantityField
+        v-for="[key, label, least, most] in dimensions"
+        :key="key"
+        :label="label"
+        kind="length"
+        :model-value="lug[key]"
+        :least="least"
+        :most="most"
+        @update:model-value="setMm(key, $event)"
+      />
+      <QuantityField
+        label="Palm to barrel"
+        kind="angle"
+        :model-value="lug.angleDeg"
+        :least="0"
+        :most="90"
+        :decimals="0"
+        @update:model-value="(deg) => edit('angle', (own) => void (own.angleDeg = deg))"
+      />
+      <ChoiceField
+        label="Metal"
+        :model-value="lug.metal"
+        :choices="metals"
+        @update:model-value="(metal) => edit('metal', (own) => void (own.metal = metal))"
+      />
+      <SegmentedField
+        label="Plating"
+        :model-value="lug.plating"
+        :choices="[
+          { value: 'tin', title: 'tin' },
+          { value: 'none', title: 'none' },
+        ]"
+        @update:model-value="
+          (plating) => edit('plating', (own) => void (own.plating = plating === 'none' ? 'none' : 'tin'))
+        "
+      />
+      <QuantityField
+        label="Price"
+        kind="number"
+        :model-value="lug.price"
+        :least="0"
+        :most="10000"
+        :decimals="2"
+        @update:model-value="(price) => edit('price', (own) => void (own.price = price))"
+      />
+      <QuantityField
+        label="Left on the shelf"
+        kind="number"
+        :model-value="lug.stock"
+        :least="0"
+        :most="100000"
+        :decimals="0"
+        @update:model-value="(stock) => edit('stock', (own) => void (own.stock = Math.round(stock)))"
+      />
+    </div>
+    <div class="my-3 flex flex-wrap gap-5">
+      <CheckField
+        label="sight hole"
+        :model-value="lug.sightHole"
+        @update:model-value="(on) => edit('sight hole', (own) => void (own.sightHole = on))"
+      />
+      <CheckField
+        label="flared mouth"
+        :model-value="lug.flared"
+        @update:model-value="(on) => edit('mouth', (own) => void (own.flared = on))"
+      />
+      <CheckField
+        label="hole was drilled out"
+        :model-value="lug.drilledOut"
+        @update:model-value="(on) => edit('drilled out', (own) => void (own.drilledOut = on))"
+      />
+    </div>
+    <p v-if="lug.drilledOut" class="mb-2 font-bold text-fails">
+      It is refused on every end: it tears, bends, and loses plating and face.
+    </p>
+    <div class="flex gap-2">
+      <button type="button" class="button filled" @click="$emit('done')">Done</button>
+      <button type="button" class="button" @click="remove">Take it out</button>
+    </div>
+  </section>
+</template>
