@@ -6,6 +6,8 @@ import { surroundingsOf, thermalCable } from '../core/sizing/assess.ts';
 import { chooseSize } from '../core/sizing/choose.ts';
 import { dutyCycle } from '../core/sizing/dutyCycle.ts';
 import { steadyTemperature } from '../core/sizing/heatBalance.ts';
+import { dieMap } from '../core/termination/dieMap.ts';
+import { openCase, type ToolCase } from '../core/termination/toolCase.ts';
 import { workUpCable } from '../core/workup.ts';
 
 const shop = genericShop();
@@ -57,7 +59,8 @@ larger.forEach((each, i) =>
 console.log(`  against the heat-balance roots alone: ${((larger[0] ?? 0) / rootsEach).toFixed(1)} ×`);
 
 const few = cables(100);
-const whole = timed(() => few.forEach((cable) => workUpCable(cable, shop))) / few.length;
+const toolCase = openCase(shop);
+const whole = timed(() => few.forEach((cable) => workUpCable(cable, shop, { toolCase }))) / few.length;
 console.log(
   `whole work-up of a cable, ends, steps and proof too: ${(whole / (larger[0] ?? 1)).toFixed(1)} × its sizing`,
 );
@@ -74,3 +77,31 @@ const settle = (steps: number) =>
   timed(() => dutyCycle(thermalCable(kind, size), around, duty(steps), start, 90, 1));
 const [ten, hundred] = [settle(10), settle(100)];
 console.log(`a duty of 100 steps against one of 10: ${(hundred / ten).toFixed(1)} ×`);
+
+/** Four hundred measured lugs against sixty dies: what is redrawn while one dimension is edited. */
+function largeCase(flats: number): ToolCase {
+  const [tool] = shop.tools;
+  const tubes = shop.lugs.filter(({ form }) => form === 'tube');
+  const lugs = Array.from({ length: 400 }, (_, i) => {
+    const lug = tubes[i % tubes.length];
+    if (!lug) throw new Error('the generic shop has no lug');
+    return { ...lug, id: `m${i}`, boreMm: lug.boreMm + i * 0.0005, measured: true };
+  });
+  const dies = Array.from({ length: 60 }, (_, i) => ({
+    id: `d${i}`,
+    toolId: tool?.id ?? '',
+    stamp: i % 2 === 0 ? '70' : 'K16',
+    acrossFlatsMm: i === 7 ? flats : 5 + i * 0.25,
+    widthMm: 7,
+  }));
+  return openCase({ ...shop, lugs, dies });
+}
+let flats = 6.7;
+const mapped = timed(() => {
+  flats += 0.01;
+  dieMap(largeCase(flats), practice);
+}, 15);
+const cells = 400 * 60;
+console.log(
+  `the map of 400 lugs and 60 dies: ${((mapped / cells) * 1e6).toFixed(0)} ns a cell, ${(mapped / 16.7).toFixed(2)} of a frame; one cell is ${(mapped / cells / (rootsEach / kind.sizes.length)).toFixed(4)} of one heat-balance root`,
+);

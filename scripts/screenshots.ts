@@ -9,6 +9,9 @@ const SHOTS = [
   { name: 'gauge', path: 'th3/gauge', width: 1280, height: 800 },
   { name: 'gauge-dark', path: 'th3/gauge', width: 1280, height: 800, dark: true },
   { name: 'ends', path: 'th3/ends', width: 1280, height: 800 },
+  { name: 'ends-stud', path: 'th4/ends', width: 1280, height: 800, tab: 'Stud or post' },
+  { name: 'ends-layers', path: 'th3/ends', width: 1280, height: 800, tab: 'Sleeve, layers' },
+  { name: 'tool-case', path: '../case?lug=tube-metric-95-m10', width: 1280, height: 800 },
   { name: 'cut', path: 'th3/cut', width: 1280, height: 800 },
   { name: 'make', path: 'en1/make', width: 1280, height: 800 },
   { name: 'prove', path: 'in1/prove', width: 1280, height: 800 },
@@ -21,13 +24,14 @@ mkdirSync('docs/screenshots', { recursive: true });
 const { url, server } = await serve(['--port', '0']);
 const { executablePath, args } = config.use?.launchOptions ?? {};
 const browser = await chromium.launch({ ...(executablePath && { executablePath }), ...(args && { args }) });
-for (const { name, path, width, height, dark } of SHOTS) {
+for (const { name, path, width, height, dark, tab } of SHOTS) {
   const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light' });
   await page.goto(`${url}demo`);
   await page.getByRole('button', { name: 'Look round' }).click();
   await page.goto(`${url}job/teasel/cable/${path}`);
   await page.locator('main section').first().waitFor();
   await page.evaluate(() => document.fonts.ready);
+  if (tab) await page.getByRole('tab', { name: tab }).click();
   await page.waitForTimeout(500);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
   await page.close();

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T">
 import { Download, Upload } from '@lucide/vue';
-import { computed, ref, useTemplateRef } from 'vue';
+import { computed, ref, shallowRef, useTemplateRef } from 'vue';
 import type { CatalogueRead } from '../../core/catalogue/catalogueCsv.ts';
 import { saveFile } from '../storage/files.ts';
 import ModalBox from '../ui/ModalBox.vue';
@@ -17,7 +17,7 @@ const { what, fileName, write, read, take } = defineProps<{
 
 const LARGEST_BYTES = 5_000_000;
 const field = useTemplateRef<HTMLInputElement>('field');
-const found = ref<CatalogueRead<T> | null>(null);
+const found = shallowRef<CatalogueRead<T> | null>(null);
 const refusal = ref('');
 const isOpen = computed(() => found.value !== null || refusal.value !== '');
 const count = computed(() => (found.value?.added ?? 0) + (found.value?.changed ?? 0));
@@ -29,14 +29,14 @@ async function open(event: Event): Promise<void> {
   const contents = file.size > LARGEST_BYTES ? null : await file.text();
   input.value = '';
   if (contents === null) refusal.value = 'This file is far larger than any catalogue; it was not read.';
-  else found.value = read(contents) as typeof found.value;
+  else found.value = read(contents);
 }
 function close(): void {
   found.value = null;
   refusal.value = '';
 }
 function accept(): void {
-  if (found.value) take(found.value.items as readonly T[]);
+  if (found.value) take(found.value.items);
   close();
 }
 </script>
@@ -83,7 +83,13 @@ function accept(): void {
         </ul>
         <div class="mt-3 flex flex-wrap gap-2">
           <button type="button" class="button filled" :disabled="count === 0" @click="accept">
-            {{ found.problems.length > 0 ? `Take the ${count} good rows` : `Take over ${count}` }}
+            {{
+              found.problems.length > 0
+                ? count === 1
+                  ? 'Take the one good row'
+                  : `Take the ${count} good rows`
+                : `Take over ${count}`
+            }}
           </button>
           <button type="button" class="button" @click="close">Leave everything as it is</button>
         </div>

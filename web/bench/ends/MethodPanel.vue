@@ -83,7 +83,7 @@ const laterThanFitted = (text: string) =>
           <StateMark :state="school.state" />
         </span>
         <span
-          v-for="words in school.consequences.slice(0, 4)"
+          v-for="words in school.consequences"
           :key="words"
           class="block text-[12.5px] leading-4 text-ink2"
           >{{ words }}</span
