@@ -100,7 +100,7 @@ function move(event: KeyboardEvent): void {
   <div class="flex flex-col">
     <div
       ref="scroller"
-      class="map relative min-h-0 flex-1 overflow-auto max-lg:h-[60vh]"
+      class="map relative min-h-0 flex-1 overflow-auto max-lg:h-[56vh] max-lg:flex-none"
       role="grid"
       aria-label="Lugs against dies"
       :aria-rowcount="map.rows.length + 1"

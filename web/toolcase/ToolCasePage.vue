@@ -47,7 +47,7 @@ const TITLES = [
       <h1 class="sr-only">Tool case</h1>
       <TabGroup as="div" class="lg:flex lg:min-h-0 lg:flex-1 lg:flex-col">
         <TabList
-          class="flex shrink-0 overflow-x-auto border-b border-line bg-chalk px-2"
+          class="relative flex shrink-0 overflow-x-auto border-b border-line bg-chalk px-2"
           aria-label="Tool case"
         >
           <Tab v-for="title in TITLES" :key="title" v-slot="{ selected }" as="template">

@@ -32,7 +32,7 @@ const isProposed = (name: 'A' | 'B') => {
 <template>
   <TabGroup as="div" :selected-index="shown" @change="shown = $event">
     <TabList
-      class="flex overflow-x-auto border-b border-hairline bg-chalk px-2"
+      class="relative flex overflow-x-auto border-b border-hairline bg-chalk px-2"
       aria-label="Part of the ends"
     >
       <Tab v-for="part in END_PARTS" :key="part" v-slot="{ selected }" as="template">
