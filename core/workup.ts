@@ -1,6 +1,8 @@
 import { areaMm2, sizeLabel } from './conductor/size.ts';
 import type { CableWork } from './cableWork.ts';
 import { cutFindings, lengthsOf } from './cutting/findings.ts';
+import { governingRun } from './cutting/governingRun.ts';
+import { wayFindings } from './cutting/wayFindings.ts';
 import type { Cable } from './job/cable.ts';
 import type { Job } from './job/job.ts';
 import type { Shop } from './job/shop.ts';
@@ -86,10 +88,11 @@ export interface Around {
  * @throws RangeError when the shop has no cable kind of the id the cable names and none at all
  */
 export function workUpCable(
-  cable: Cable,
+  given: Cable,
   shop: Shop,
   { context = ALONE, today = null, followDuty = dutyCycle, toolCase = openCase(shop) }: Around = {},
 ): CableWork {
+  const cable = { ...given, run: governingRun(given.run) };
   const kind = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
   if (!kind) throw new RangeError('the shop has no cable');
   const { practice } = shop;
@@ -133,6 +136,7 @@ export function workUpCable(
   const subject = { cable, size, copperMm2, tinned: kind.tinned, ends, joins, lengths, practice };
   const findings = [
     ...runFindings(cable.run, choice.taken.at),
+    ...wayFindings(cable, choice.taken.at),
     ...choice.findings,
     ...endsFindings(endSubject),
     ...joins.flatMap((join) => joinFindings(join, lengths?.finishedMm ?? cable.run.lengthMm)),

@@ -125,6 +125,7 @@ export function genericShop(): Shop {
     tools: [HAND, BENCH, LEVER, HAMMER],
     dies: [...lowCostDies(), ...codeDies(), ...INDENTS],
     sleeves: sleeves(),
+    spools: [],
     trials: [],
   };
 }

@@ -4,7 +4,7 @@ export interface CableLengths {
   readonly finishedMm: number;
   /** What to cut: between the bottoms of the two barrels. */
   readonly cutMm: number;
-  /** With end A bolted on: where to mark for end B, from the centre of A's stud. */
+  /** With one end bolted on: where the other's barrel will end, from the centre of the first one's stud. */
   readonly secondMarkMm: number;
 }
 
@@ -15,14 +15,16 @@ export interface CableLengths {
  * @param studToStudMm along the route as the cable lies
  * @param loopMm slack for the next remake, ≥ 0
  * @param studToBarrelMm of end A and end B
+ * @param firstOn the end that is finished first
  * @example cableLengths(2471.4, 120, [31, 26]).cutMm // 2534.4
  */
 export function cableLengths(
   studToStudMm: number,
   loopMm: number,
   studToBarrelMm: readonly [number, number],
+  firstOn: 'A' | 'B' = 'A',
 ): CableLengths {
   const finishedMm = studToStudMm + loopMm;
   const [a, b] = studToBarrelMm;
-  return { finishedMm, cutMm: finishedMm - a - b, secondMarkMm: finishedMm - b };
+  return { finishedMm, cutMm: finishedMm - a - b, secondMarkMm: finishedMm - (firstOn === 'A' ? b : a) };
 }

@@ -7,7 +7,7 @@ import { type CableLengths, cableLengths } from './cutLength.ts';
 /** Lengths of one cable; null while an end has no lug, since a lug's own length decides the cut. */
 export function lengthsOf(run: Run, a: ResolvedEnd, b: ResolvedEnd): CableLengths | null {
   if (!a.lug || !b.lug) return null;
-  return cableLengths(run.lengthMm, run.loopMm, [a.lug.studToBarrelMm, b.lug.studToBarrelMm]);
+  return cableLengths(run.lengthMm, run.loopMm, [a.lug.studToBarrelMm, b.lug.studToBarrelMm], run.laid?.on);
 }
 
 export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[] {
@@ -36,6 +36,8 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
     ];
   }
   const [aA, aB] = [a.lug.studToBarrelMm, b.lug.studToBarrelMm];
+  const first = run.laid?.on ?? 'A';
+  const second = first === 'A' ? 'B' : 'A';
   const ends = stated(
     {
       ...facts,
@@ -49,7 +51,9 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
           `= ${digits(run.lengthMm, 0)} + ${digits(run.loopMm, 0)} = ${figure(lengths.finishedMm, 'mm', 0)}`,
         ],
         source,
-        assumes: 'the length was measured along the route, not in a straight line',
+        assumes: run.laid
+          ? `laid out: ${figure(run.laid.markMm, 'mm', 0)} from stud ${run.laid.on} to the mark at the other stud`
+          : 'the length was measured along the route, not in a straight line',
       },
     },
     'holds',
@@ -84,16 +88,16 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
       {
         ...facts,
         id: 'second-mark',
-        title: 'Mark for end B, A bolted on',
+        title: `Cut for end ${second}, ${first} bolted on`,
         value: lengths.secondMarkMm,
-        because: 'From the centre of stud A along the laid cable to where B’s barrel bottom will be.',
+        because: `From the centre of stud ${first} along the laid cable to where ${second}’s barrel will end.`,
         work: {
-          formula: 'mark = finished − a_B',
+          formula: `mark = finished − a_${second}`,
           substituted: [
-            `= ${digits(lengths.finishedMm, 0)} − ${digits(aB, 1)} = ${figure(lengths.secondMarkMm, 'mm', 0)}`,
+            `= ${digits(lengths.finishedMm, 0)} − ${digits(first === 'A' ? aB : aA, 1)} = ${figure(lengths.secondMarkMm, 'mm', 0)}`,
           ],
           source,
-          assumes: 'end A finished and on its stud',
+          assumes: `end ${first} finished and on its stud`,
         },
       },
       'holds',

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { MOST_BEND_DEG } from '../cutting/route.ts';
 import { FUSE_PLACES, type FuseKind, type FusePlace, FUSES } from '../catalogue/tables/fuses.ts';
 import { type Chemistry, type DeviceKind, DEVICES, SHORT_AMPS_PER_AH } from '../catalogue/tables/sources.ts';
 import type { Device } from '../sizing/devices.ts';
@@ -7,7 +8,7 @@ import type { Source } from '../sizing/source.ts';
 import { ADAPTERS, type AdapterId } from '../catalogue/tables/posts.ts';
 import { LAYERS, type Layer } from '../catalogue/tables/layers.ts';
 import { METHODS } from '../practice/housePractice.ts';
-import { postSchema, sizeSchema, SLEEVE_COLOURS, studSchema } from './shop.ts';
+import { JACKETS, postSchema, sizeSchema, SLEEVE_COLOURS, studSchema } from './shop.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
 
 export const STAGES = ['run', 'gauge', 'ends', 'cut', 'make', 'prove', 'fit'] as const;
@@ -98,6 +99,45 @@ export const MEETS = {
 } as const;
 export type Meets = keyof typeof MEETS;
 
+export const routeSchema = z
+  .strictObject({
+    legsMm: z.array(mm(0.1, 1e5)).min(1).max(31),
+    /** A bend at each corner: between two legs. */
+    bends: z
+      .array(
+        z.strictObject({
+          deg: z.number().min(1).max(MOST_BEND_DEG),
+          radiusMm: mm(1, 5000),
+          side: z.enum(['left', 'right']),
+        }),
+      )
+      .max(30),
+  })
+  .refine(({ legsMm, bends }) => bends.length === legsMm.length - 1, {
+    message: 'a bend lies between each two legs',
+  });
+
+/** What a cable meets along its way; places are mm from stud A along the cable. */
+export const waySchema = z.strictObject({
+  route: routeSchema.optional(),
+  /** Stretches hotter than the rest, or in the sun. The hottest governs. */
+  zones: z
+    .array(
+      z.strictObject({
+        what: name,
+        fromMm: mm(),
+        toMm: mm(),
+        ambientC: z.number().min(-40).max(150),
+        engineSpace: z.boolean(),
+        sun: z.boolean(),
+      }),
+    )
+    .max(20),
+  holes: z.array(z.strictObject({ what: name, atMm: mm(), mm: mm(3, 500) })).max(20),
+  supportEveryMm: mm(20, 5000).optional(),
+  rubs: z.array(z.strictObject({ what: name, atMm: mm(), guarded: z.boolean() })).max(20),
+});
+
 export const runSchema = z.strictObject({
   systemV: z.number().min(1).max(1000),
   load: loadSchema,
@@ -123,6 +163,9 @@ export const runSchema = z.strictObject({
   bundled: z.int().min(1).max(200),
   /** What the cable is bolted to stands, °C; the shop's practice when not said. */
   terminationC: z.number().min(60).max(200).optional(),
+  way: waySchema.optional(),
+  /** Mock-up first: one end is on, the cable is laid, and the mark is so far from that stud's centre along it. */
+  laid: z.strictObject({ on: z.enum(END_NAMES), markMm: mm(50) }).optional(),
   /** The smallest hole or gland on the way, mm across. */
   holeMm: mm(3, 500).optional(),
   /** The end that is pulled through it; either may be when not said. */
@@ -298,7 +341,7 @@ export const cableSchema = z.strictObject({
   id,
   tag: name,
   polarity: z.enum(['positive', 'negative', 'link']),
-  jacket: z.enum(['red', 'black', 'yellow', 'green']),
+  jacket: z.enum(JACKETS),
   run: runSchema,
   gauge: z.strictObject({
     kindId: id,
@@ -324,6 +367,7 @@ export const cableSchema = z.strictObject({
 export type Load = z.infer<typeof loadSchema>;
 export type Duty = z.infer<typeof dutySchema>;
 export type Fuse = z.infer<typeof fuseSchema>;
+export type Way = z.infer<typeof waySchema>;
 export type Run = z.infer<typeof runSchema>;
 export type End = z.infer<typeof endSchema>;
 export type Join = z.infer<typeof joinSchema>;

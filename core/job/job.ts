@@ -26,6 +26,17 @@ export const jobSchema = z
     subtitle: text(120),
     cables: z.array(cableSchema).max(2000),
     studs: z.array(sharedStudSchema).max(500),
+    /** What making is held against; nothing is compared until it is said. */
+    makeOrBuy: z
+      .strictObject({
+        /** Typed: what all its cables cost ready made, delivered. */
+        boughtPrice: z.number().min(0).max(1e6),
+        minutesACable: z.number().min(0).max(1000),
+        ratePerHour: z.number().min(0).max(1000),
+        /** A tool that would have to be bought; 0 where it is owned. */
+        toolPrice: z.number().min(0).max(1e5),
+      })
+      .optional(),
   })
   .refine((job) => new Set(job.cables.map((cable) => cable.id)).size === job.cables.length, {
     path: ['cables'],

@@ -26,6 +26,7 @@ const shopTo2 = (shop: Fields): Fields => ({
     ...lug,
   })),
   sleeves: each(shop.sleeves, (sleeve) => ({ colour: 'black', ...sleeve })),
+  spools: shop.spools ?? [],
   trials: shop.trials ?? [],
 });
 

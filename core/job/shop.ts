@@ -34,6 +34,7 @@ export const cableKindSchema = z.strictObject({
     .max(40),
 });
 
+export const JACKETS = ['red', 'black', 'yellow', 'green'] as const;
 export const POLARITIES = ['positive', 'negative'] as const;
 
 /** A battery post, or the clamp bored for it: posts of one kind differ by polarity. */
@@ -132,6 +133,17 @@ export const trialSchema = z.strictObject({
   source: z.enum(['typed', 'instrument', 'simulated']),
 });
 
+/** Cable on the shelf: a spool, or an offcut worth keeping. */
+export const spoolSchema = z.strictObject({
+  id,
+  label: name,
+  kindId: id,
+  size: sizeSchema,
+  colour: z.enum(JACKETS),
+  lengthMm: mm(1, 1e7),
+  offcut: z.boolean(),
+});
+
 /** Everything a shop owns and how it works. */
 export const shopSchema = z.strictObject({
   name,
@@ -142,6 +154,7 @@ export const shopSchema = z.strictObject({
   tools: z.array(toolSchema).max(100),
   dies: z.array(dieSchema).max(500),
   sleeves: z.array(sleeveSchema).max(500),
+  spools: z.array(spoolSchema).max(2000),
   /** Test crimps, oldest first. */
   trials: z.array(trialSchema).max(5000),
 });
@@ -152,6 +165,7 @@ export type Lug = z.infer<typeof lugSchema>;
 export type Tool = z.infer<typeof toolSchema>;
 export type Die = z.infer<typeof dieSchema>;
 export type Sleeve = z.infer<typeof sleeveSchema>;
+export type Spool = z.infer<typeof spoolSchema>;
 export type Trial = z.infer<typeof trialSchema>;
 export type Post = z.infer<typeof postSchema>;
 export type Polarity = Post['polarity'];

@@ -51,6 +51,14 @@ export const housePracticeSchema = z.strictObject({
   gapMm: z.number().min(0).max(4),
   /** Sleeve on the jacket, in jacket diameters. */
   sleeveOnJacket: z.number().min(0.5).max(5),
+  /** What a cut takes, what is squared off a spool first, and what is too short to keep, mm. */
+  cutting: z.strictObject({
+    kerfMm: z.number().min(0).max(20),
+    squareMm: z.number().min(0).max(500),
+    scrapMm: z.number().min(0).max(5000),
+  }),
+  /** Lugs of each kind kept back to practise on, for a job. */
+  practiceLugs: z.int().min(0).max(20),
   /** Which published pull a proof must reach. */
   pull: z.enum(['least', 'usual', 'heaviest']),
 });
@@ -77,5 +85,7 @@ export const CUSTOMARY_PRACTICE: HousePractice = {
   colours: 'jacket',
   gapMm: 1,
   sleeveOnJacket: 2.5,
+  cutting: { kerfMm: 0, squareMm: 10, scrapMm: 300 },
+  practiceLugs: 1,
   pull: 'least',
 };

@@ -1,0 +1,185 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { genericShop } from '../catalogue/genericShop.ts';
+import type { Cable, Way } from '../job/cable.ts';
+import { newCable } from '../job/newCable.ts';
+import { workUpCable } from '../workup.ts';
+import { governingRun } from './governingRun.ts';
+import { parseRoute, type Route, routeLengthMm, shortLegs, tightestBend, writeRoute } from './route.ts';
+import { planStretches, pointAlong, trace } from './routePlan.ts';
+
+const worked: NonNullable<Way['route']> = {
+  legsMm: [850, 1240, 420],
+  bends: [
+    { deg: 90, radiusMm: 80, side: 'right' },
+    { deg: 45, radiusMm: 100, side: 'right' },
+  ],
+};
+const read = (text: string) => {
+  const entry = parseRoute(text, 100);
+  if (!entry.ok) throw new Error(entry.sentence);
+  return entry.route;
+};
+const sentence = (text: string) => {
+  const entry = parseRoute(text, 100);
+  return entry.ok ? 'read' : entry.sentence;
+};
+
+describe('a way of legs and bends', () => {
+  test('850, 90° r80, 1240, 45° r100, 420 is 2471.4 long', () => {
+    expect(read('850, 90° r80, 1240, 45° r100, 420')).toEqual(worked);
+    expect(routeLengthMm(worked)).toBeCloseTo(2471.4, 1);
+  });
+  test('one leg is as long as it is; a bend always shortens', () => {
+    expect(routeLengthMm(read('1200'))).toBe(1200);
+    expect(routeLengthMm(read('500, 90 deg r80, 500'))).toBeLessThan(1000);
+    expect(tightestBend(read('1200'))).toBeNull();
+    expect(tightestBend(worked)?.radiusMm).toBe(80);
+  });
+  test('units, sides and the usual radius are understood', () => {
+    const route = read('1.2 m, -90°, 2 ft, 30° L r 4 in, 500; 45° R r50; 300');
+    expect(route.legsMm).toEqual([1200, 609.6, 500, 300]);
+    expect(route.bends).toEqual([
+      { deg: 90, radiusMm: 100, side: 'left' },
+      { deg: 30, radiusMm: 101.6, side: 'left' },
+      { deg: 45, radiusMm: 50, side: 'right' },
+    ]);
+  });
+  test.each([
+    ['', /Write legs and bends/],
+    ['90° r80, 500', /a leg comes before/],
+    ['500, 600', /between two legs/],
+    ['500, 90° r80', /missing after the last bend/],
+    ['500, 170° r80, 500', /1° to 150°/],
+    ['500, 90° rx, 500', /“90° rx”/],
+    ['fast, 90° r80, 500', /“fast”/],
+    ['100, 90° r300, 500', /Leg 1 is 100 mm, but its bends need 300/],
+    ['-5', /longer than nothing|“-5”/],
+  ])('%s is refused with a sentence', (text, pattern) => expect(sentence(text)).toMatch(pattern));
+  const routes = fc
+    .array(
+      fc.record({
+        leg: fc.integer({ min: 800, max: 4000 }),
+        deg: fc.integer({ min: 1, max: 150 }),
+        radiusMm: fc.integer({ min: 20, max: 100 }),
+        side: fc.constantFrom('left' as const, 'right' as const),
+      }),
+      { minLength: 1, maxLength: 8 },
+    )
+    .map((parts): Route => ({
+      legsMm: [...parts.map(({ leg }) => leg), 900],
+      bends: parts.map(({ deg, radiusMm, side }) => ({ deg, radiusMm, side })),
+    }));
+  test('written and read again is the same way', () => {
+    fc.assert(
+      fc.property(routes, (route) => {
+        fc.pre(shortLegs(route).length === 0);
+        expect(read(writeRoute(route))).toEqual(route);
+      }),
+    );
+  });
+  test('the drawing in plan is as long as the figure, and ends where the corners say', () => {
+    fc.assert(
+      fc.property(routes, (route) => {
+        fc.pre(shortLegs(route).length === 0);
+        const stretches = planStretches(route);
+        const total = stretches.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+        // The end is where the corners, walked straight, lead: bends cut corners and come back to the line.
+        let [x, y, heading] = [0, 0, 0];
+        route.legsMm.forEach((leg, i) => {
+          x += leg * Math.cos(heading);
+          y += leg * Math.sin(heading);
+          const bend = route.bends[i];
+          if (bend) heading += ((bend.side === 'right' ? 1 : -1) * bend.deg * Math.PI) / 180;
+        });
+        const end = pointAlong(stretches, total);
+        return (
+          Math.abs(total - routeLengthMm(route)) < 1e-6 && Math.hypot(end.x - x, end.y - y) < 1e-6 * total
+        );
+      }),
+    );
+  });
+  test('a traced piece begins and ends where it is asked', () => {
+    const stretches = planStretches(worked);
+    const points = trace(stretches, 700, 1200);
+    expect(points[0]).toEqual(pointAlong(stretches, 700));
+    expect(points.at(-1)).toEqual(pointAlong(stretches, 1200));
+    expect(points.length).toBeGreaterThan(5);
+    expect(pointAlong([], 5)).toEqual({ x: 0, y: 0, heading: 0 });
+  });
+});
+
+describe('what lies on the way governs the cable', () => {
+  const shop = genericShop();
+  const base = newCable('c', 'C-1', shop);
+  const NOTHING: Way = { zones: [], holes: [], rubs: [] };
+  const on = (way: Partial<Way>, run: Partial<Cable['run']> = {}): Cable => ({
+    ...base,
+    gauge: { kindId: 'tinned-marine', size: { system: 'metric', name: '50' } },
+    run: {
+      ...base.run,
+      load: { kind: 'amps', amps: 100 },
+      lengthMm: 2471.4,
+      ...run,
+      way: { ...NOTHING, ...way },
+    },
+  });
+  const finding = (cable: Cable, id: string) =>
+    workUpCable(cable, shop).findings.find((own) => own.id === id);
+  test('the hottest zone, the smallest hole, sun anywhere', () => {
+    const zone = { fromMm: 0, toMm: 500, engineSpace: false, sun: false };
+    const run = governingRun(
+      on(
+        {
+          zones: [
+            { ...zone, what: 'bilge', ambientC: 25 },
+            { ...zone, what: 'by the exhaust', ambientC: 62, sun: true },
+          ],
+          holes: [
+            { what: 'gland', atMm: 100, mm: 24 },
+            { what: 'bulkhead', atMm: 400, mm: 19 },
+          ],
+        },
+        { holeMm: 30 },
+      ).run,
+    );
+    expect(run).toMatchObject({ ambientC: 62, sun: true, engineSpace: false, holeMm: 19 });
+    expect(governingRun(base.run)).toBe(base.run);
+  });
+  test('a hot zone asks for more copper', () => {
+    const cool = on({});
+    const hot = on({
+      zones: [{ what: 'exhaust', fromMm: 0, toMm: 900, ambientC: 70, engineSpace: true, sun: false }],
+    });
+    const allowed = (cable: Cable) => workUpCable(cable, shop).choice.taken.at.heatA;
+    expect(allowed(hot)).toBeLessThan(allowed(cool));
+    expect(finding(hot, 'zone')?.because).toMatch(/sized for it/);
+  });
+  test('a bend tighter than the cable allows fails, tighter still when it flexes', () => {
+    const bend = (radiusMm: number, meets: Cable['run']['meets'] = []) =>
+      finding(
+        on({ route: { ...worked, bends: worked.bends.map((own) => ({ ...own, radiusMm })) } }, { meets }),
+        'bend',
+      )?.state;
+    expect(bend(80)).toBe('holds');
+    expect(bend(70)).toBe('fails');
+    expect(bend(80, ['flexing'])).toBe('fails');
+  });
+  test('supports too far apart and an unguarded edge are watched; braid guards it', () => {
+    expect(finding(on({ supportEveryMm: 600 }), 'supports')?.state).toBe('watch');
+    expect(finding(on({ supportEveryMm: 450 }), 'supports')?.state).toBe('holds');
+    const edge = on({ rubs: [{ what: 'frame', atMm: 300, guarded: false }] });
+    expect(finding(edge, 'rub-1')?.state).toBe('watch');
+    const braided = { ...edge, ends: { ...edge.ends, A: { ...edge.ends.A, layers: ['braid' as const] } } };
+    expect(finding(braided, 'rub-1')?.state).toBe('holds');
+  });
+  test('a length that is not the route’s is watched; laid out, the laid length is used and said', () => {
+    expect(finding(on({ route: worked }), 'route')?.state).toBe('holds');
+    expect(finding(on({ route: worked }, { lengthMm: 2700 }), 'route')?.state).toBe('watch');
+    const laid = on({ route: worked }, { lengthMm: 2500, laid: { on: 'B', markMm: 2500 } });
+    expect(finding(laid, 'route')?.because).toMatch(/Laid out/);
+    const { lengths, ends } = workUpCable(laid, shop);
+    expect(lengths?.secondMarkMm).toBeCloseTo(2500 - (ends.A.lug?.studToBarrelMm ?? 0), 9);
+    expect(finding(laid, 'second-mark')?.title).toBe('Cut for end A, B bolted on');
+  });
+});

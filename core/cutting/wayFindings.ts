@@ -1,0 +1,175 @@
+import { atLeast, atMost, type Finding, stated } from '../finding.ts';
+import type { Cable, Run } from '../job/cable.ts';
+import type { Assessment } from '../sizing/assess.ts';
+import { digits, figure } from '../units/figure.ts';
+import { routeLengthMm, tightestBend } from './route.ts';
+
+/** Farthest that supports stand apart on small craft, mm. Source: small-craft practice, 18 in. */
+const MOST_SUPPORT_MM = 457;
+/** A laid cable that differs from its measured route by more than this share was measured wrong somewhere. */
+const ROUTE_SHARE = 0.03;
+
+/** What the way asks: bends wide enough, supports close enough, nothing that rubs, and one length. */
+export function wayFindings(cable: Cable, at: Assessment): Finding[] {
+  const { run } = cable;
+  const { way } = run;
+  if (!way) return [];
+  const guardedByBraid = [cable.ends.A, cable.ends.B].some(({ layers }) => layers?.includes('braid'));
+  return [
+    ...bends(run, at),
+    ...supports(way.supportEveryMm),
+    ...way.rubs.filter(({ guarded }) => !guarded).map((rub, i) => rubs(rub, i, guardedByBraid)),
+    ...zones(run),
+    ...measured(run),
+  ];
+}
+
+const SOURCE = 'small-craft and craft practice; shop settings';
+
+function bends(run: Run, at: Assessment): Finding[] {
+  const tight = run.way?.route && tightestBend(run.way.route);
+  if (!tight) return [];
+  return [
+    atLeast(
+      {
+        id: 'bend',
+        stage: 'run',
+        title: 'Tightest bend',
+        value: tight.radiusMm,
+        unit: 'mm',
+        decimals: 0,
+        ...(tight.radiusMm < at.bendMm && {
+          remedy: 'A wider bend, or a cable with finer strands.',
+        }),
+        work: {
+          formula: 'r ≥ the cable’s least radius',
+          substituted: [
+            `${digits(at.bendMm / at.outerMm, 0)} × ${digits(at.outerMm, 1)} = ${figure(at.bendMm, 'mm', 0)}, at its centreline`,
+          ],
+          source: `${SOURCE}: 6 × D lying still, 10 × flexing, 4 × for fine welding strands`,
+          assumes: run.meets.includes('flexing') ? 'it flexes in use' : 'it lies still',
+        },
+      },
+      at.bendMm,
+    ),
+  ];
+}
+
+function supports(everyMm: number | undefined): Finding[] {
+  if (everyMm === undefined) return [];
+  return [
+    atMost(
+      {
+        id: 'supports',
+        stage: 'run',
+        title: 'Supports apart',
+        value: everyMm,
+        unit: 'mm',
+        decimals: 0,
+        work: {
+          formula: 'spacing ≤ 457 mm',
+          substituted: [`${figure(everyMm, 'mm', 0)} apart`],
+          source: 'small-craft practice, 18 in between supports',
+          assumes: 'clear of bends and studs; a conduit counts as support',
+        },
+      },
+      MOST_SUPPORT_MM,
+      0,
+      everyMm > MOST_SUPPORT_MM ? 'watch' : 'holds',
+    ),
+  ];
+}
+
+function rubs({ what, atMm }: { what: string; atMm: number }, i: number, braided: boolean): Finding {
+  return stated(
+    {
+      id: `rub-${i + 1}`,
+      stage: 'run',
+      title: `Rubs: ${what}`,
+      value: atMm,
+      unit: 'mm',
+      decimals: 0,
+      because: braided
+        ? `At ${figure(atMm, 'mm', 0)}; braided sleeve takes it.`
+        : `At ${figure(atMm, 'mm', 0)} nothing is between jacket and edge.`,
+      ...(!braided && { remedy: 'Braided sleeve, a bushing, or another way.' }),
+      work: {
+        formula: 'a jacket that rubs wears through',
+        substituted: [],
+        source: 'craft practice: on the positive it matters far more',
+        assumes: 'as said of this way',
+      },
+    },
+    braided ? 'holds' : 'watch',
+  );
+}
+
+function zones(run: Run): Finding[] {
+  const all = run.way?.zones ?? [];
+  const hottest = all.reduce<(typeof all)[number] | null>(
+    (hot, zone) => (hot && hot.ambientC >= zone.ambientC ? hot : zone),
+    null,
+  );
+  if (!hottest) return [];
+  return [
+    stated(
+      {
+        id: 'zone',
+        stage: 'run',
+        title: `Hottest: ${hottest.what}`,
+        value: hottest.ambientC,
+        unit: '°C',
+        decimals: 0,
+        because: `The whole cable is sized for it, ${digits(hottest.fromMm, 0)} to ${digits(hottest.toMm, 0)} mm from stud A.`,
+        work: {
+          formula: 'air = the hottest zone’s',
+          substituted: all.map(
+            ({ what, ambientC, engineSpace, sun }) =>
+              `${what}: ${figure(ambientC, '°C', 0)}${engineSpace ? ', engine space' : ''}${sun ? ', sun' : ''}`,
+          ),
+          source: 'a conductor is as warm as its warmest stretch; heat hardly runs along it',
+          assumes: 'zones longer than some thirty diameters',
+        },
+      },
+      'holds',
+    ),
+  ];
+}
+
+/** The length that is used, against the one the route gives. */
+function measured(run: Run): Finding[] {
+  const route = run.way?.route;
+  if (!route) return [];
+  const computed = routeLengthMm(route);
+  const off = run.lengthMm - computed;
+  const far = Math.abs(off) > ROUTE_SHARE * computed;
+  return [
+    stated(
+      {
+        id: 'route',
+        stage: 'run',
+        title: 'Along the route',
+        value: computed,
+        unit: 'mm',
+        decimals: 0,
+        because: run.laid
+          ? `Laid out it is ${figure(run.lengthMm, 'mm', 0)}, ${figure(Math.abs(off), 'mm', 0)} ${off < 0 ? 'shorter' : 'longer'}: the laid length is used.`
+          : far
+            ? `The length in use, ${figure(run.lengthMm, 'mm', 0)}, is not the route’s.`
+            : 'Legs, less what the bends cut off their corners.',
+        ...(far && { remedy: 'Measure again which of the two is right.' }),
+        work: {
+          formula: 'L = Σ legs − Σ(2 · r · tan(θ ÷ 2) − r · θ)',
+          substituted: [
+            `legs ${route.legsMm.map((mm) => digits(mm, 0)).join(' + ')}`,
+            ...route.bends.map(({ deg, radiusMm }) => `bend ${digits(deg, 0)}° r${digits(radiusMm, 0)}`),
+            `= ${figure(computed, 'mm', 1)}`,
+          ],
+          source: 'geometry of the centreline',
+          assumes: 'bends lie flat, one after the other',
+        },
+      },
+      far ? 'watch' : 'holds',
+    ),
+  ];
+}
