@@ -35,6 +35,18 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/kit',
+      name: 'kit',
+      component: () => import('./kit/KitPage.vue'),
+      props: true,
+    },
+    {
+      path: '/job/:jobId/print/:what(cutting|kit|schedule)',
+      name: 'print',
+      component: () => import('./paper/PrintPage.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/case',
       name: 'case',
       component: () => import('./toolcase/ToolCasePage.vue'),

@@ -1,4 +1,12 @@
-import { type CutPlan, type CutRules, type Piece, planOf, roomMm, type StockLength } from './cutPlan.ts';
+import {
+  type CutPlan,
+  type CutRules,
+  type Piece,
+  planOf,
+  roomMm,
+  squareOf,
+  type StockLength,
+} from './cutPlan.ts';
 
 /** Answers a mixed-integer model in LP text: HiGHS in a worker, or in Node. */
 export type Solve = (
@@ -115,8 +123,11 @@ export function longestRestModel(model: Model, cost: number): string {
     const terms = kinds.flatMap((kind, i) =>
       mostOf(kind, own, rules) > 0 ? [`${kind.lengthMm + rules.kerfMm} ${x(i, j)}`] : [],
     );
-    const room = own.lengthMm - rules.squareMm;
+    const counts = kinds.flatMap((kind, i) => (mostOf(kind, own, rules) > 0 ? [x(i, j)] : []));
+    const room = own.lengthMm - squareOf(own, rules);
     return [
+      // What nothing is cut from leaves no offcut: it was there before.
+      ` b${j}: y${j}${counts.map((name) => ` - ${name}`).join('')} <= 0`,
       // The last cut of a spool that is used up needs no kerf: only where the rest is kept must it be there.
       ` r${j}c: rest${j} + ${sum(terms)} + ${rules.kerfMm} z${j} <= ${room + rules.kerfMm}`,
       ` r${j}y: rest${j} - ${room} y${j} <= 0`,

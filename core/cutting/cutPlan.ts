@@ -9,7 +9,7 @@ export interface Piece {
 export interface StockLength {
   readonly id: string;
   readonly lengthMm: number;
-  /** An offcut costs nothing more: it is used before a spool is begun. */
+  /** An offcut, or a spool already begun, costs nothing more: it is used before a whole one. */
   readonly offcut: boolean;
 }
 
@@ -34,16 +34,19 @@ export interface CutPlan {
   readonly unplaced: readonly Piece[];
 }
 
+/** A spool is squared off first; what was cut here before is square already. */
+export const squareOf = ({ offcut }: StockLength, { squareMm }: CutRules) => (offcut ? 0 : squareMm);
+
 /** Room for pieces on a length of stock, mm: each takes a kerf, save the last where nothing is left over. */
-export const roomMm = ({ lengthMm }: StockLength, { squareMm, kerfMm }: CutRules) =>
-  lengthMm - squareMm + kerfMm;
+export const roomMm = (stock: StockLength, rules: CutRules) =>
+  stock.lengthMm - squareOf(stock, rules) + rules.kerfMm;
 const takesMm = (pieces: readonly Piece[], { kerfMm }: CutRules) =>
   pieces.reduce((sum, { lengthMm }) => sum + lengthMm + kerfMm, 0);
 
 /** What is left of a length of stock once pieces are cut from it, mm; never under nothing. */
 export function restMm(stock: StockLength, pieces: readonly Piece[], rules: CutRules): number {
   if (pieces.length === 0) return stock.lengthMm;
-  return Math.max(0, stock.lengthMm - rules.squareMm - takesMm(pieces, rules));
+  return Math.max(0, stock.lengthMm - squareOf(stock, rules) - takesMm(pieces, rules));
 }
 
 /** Whether pieces can all be cut from a length of stock. */

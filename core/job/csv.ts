@@ -54,8 +54,14 @@ const unescaped = (text: string) => text.replace(/^'(?=[=+\-@\t\r])/, '').trim()
 /**
  * Reads CSV by the titles of its first line, in any order, comma, semicolon or tab. Every problem is listed by row and
  * column; a row with a problem is not among the rows.
+ *
+ * @param mapping which column of the file holds which field, by its place; by title when not said
  */
-export function readCsv<T>(columns: readonly Column<T>[], contents: string): TableRead {
+export function readCsv<T>(
+  columns: readonly Column<T>[],
+  contents: string,
+  mapping?: ReadonlyMap<string, number>,
+): TableRead {
   const { data, errors } = Papa.parse<string[]>(contents.replace(/^\uFEFF/, ''), {
     skipEmptyLines: 'greedy',
   });
@@ -67,12 +73,17 @@ export function readCsv<T>(columns: readonly Column<T>[], contents: string): Tab
   if (!head || lines.length === 0) return refuse('This file has no rows.');
   if (lines.length > MOST_ROWS) return refuse(`At most ${MOST_ROWS} rows can be read at once.`);
   const titles = head.map(fold);
-  const known = columns.map((column) => ({ column, at: titles.indexOf(fold(column.title)) }));
+  const known = columns.map((column) => ({
+    column,
+    at: mapping ? (mapping.get(column.key) ?? -1) : titles.indexOf(fold(column.title)),
+  }));
   const missing = known.filter(({ column, at }) => at < 0 && !('empty' in column));
   if (missing.length > 0) {
     return refuse(`The first line lacks: ${missing.map(({ column }) => column.title).join(', ')}.`);
   }
-  const strange = head.filter((title) => !columns.some((column) => fold(column.title) === fold(title)));
+  const strange = mapping
+    ? []
+    : head.filter((title) => !columns.some((column) => fold(column.title) === fold(title)));
   const problems: RowProblem[] = [
     ...errors
       .filter(({ type }) => type === 'Quotes')
@@ -97,6 +108,15 @@ export function readCsv<T>(columns: readonly Column<T>[], contents: string): Tab
     return own.length > 0 ? [] : [{ row, fields }];
   });
   return { rows, problems };
+}
+
+/** The first line of a CSV file: its titles as written. */
+export function csvTitles(contents: string): string[] {
+  const { data } = Papa.parse<string[]>(contents.replace(/^\uFEFF/, ''), {
+    preview: 1,
+    skipEmptyLines: 'greedy',
+  });
+  return data[0] ?? [];
 }
 
 /** A text of bounded length. */

@@ -15,7 +15,8 @@ import type { Job } from '../../core/job/job.ts';
 import { parseSize } from '../../core/units/parseSize.ts';
 import { sizeLabel } from '../../core/conductor/size.ts';
 import { placeOf } from '../places.ts';
-import { exportJob } from '../storage/files.ts';
+import { exportJob, saveFile } from '../storage/files.ts';
+import { standaloneSvg } from '../paper/drawingSvg.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { workOf } from '../stores/work.ts';
@@ -72,6 +73,13 @@ const sizeCommand = computed((): Command[] => {
     : [];
 });
 
+/** The drawing on the bench, as it is seen. */
+function saveDrawing(id: string): void {
+  const svg = document.querySelector<SVGSVGElement>('.workpiece svg');
+  const tag = job.cables.find((cable) => cable.id === id)?.tag ?? 'cable';
+  if (svg) saveFile(`${tag}.svg`, standaloneSvg(svg), 'image/svg+xml');
+}
+
 const commands = computed((): Command[] => [
   ...job.cables.map((cable) => ({
     id: `cable-${cable.id}`,
@@ -95,6 +103,22 @@ const commands = computed((): Command[] => [
       note: 'open this job',
       act: () => go(other.id, other.cables[0]?.id),
     })),
+  ...(cableId
+    ? [
+        {
+          id: 'drawing',
+          title: 'Save this drawing as SVG',
+          note: 'to scale',
+          act: () => saveDrawing(cableId),
+        },
+      ]
+    : []),
+  {
+    id: 'kit',
+    title: 'Kit: cutting plan, shopping, make or buy',
+    note: 'cutting list',
+    act: () => void router.push({ name: 'kit', params: { jobId: job.id } }),
+  },
   {
     id: 'case',
     title: 'Tool case: which die for which lug',

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { BriefcaseBusiness, Plus } from '@lucide/vue';
+import { BriefcaseBusiness, Plus, Ruler } from '@lucide/vue';
 import { computed, ref, useTemplateRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { Cable, Stage } from '../../core/job/cable.ts';
+import { isCut } from '../../core/cutting/pieces.ts';
 import type { Job } from '../../core/job/job.ts';
 import { digits } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
@@ -24,6 +25,7 @@ const matches = (cable: Cable) =>
     .toLowerCase()
     .includes(filter.value.trim().toLowerCase());
 const shown = computed(() => job.cables.filter(matches));
+const cut = computed(() => job.cables.filter(isCut).length);
 const totals = computed(() => workOfJob(job, bench.shop));
 
 function mark(id: string): void {
@@ -84,6 +86,14 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
       <SetManyBar v-if="marked.length > 0" :job-id="job.id" :cable-ids="marked" @done="marked = []" />
     </section>
     <nav aria-label="Job sheets" class="shrink-0 border-t border-line">
+      <RouterLink
+        :to="{ name: 'kit', params: { jobId: job.id } }"
+        class="figure flex h-[42px] shrink-0 items-center gap-2 border-b border-hairline px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
+        active-class="bg-teal-tint"
+      >
+        <Ruler :size="17" class="text-teal" aria-hidden="true" /> Kit
+        <span class="note ml-auto font-normal">{{ cut }} of {{ job.cables.length }} cut</span>
+      </RouterLink>
       <RouterLink
         :to="{ name: 'case', params: { jobId: job.id } }"
         class="figure flex h-[42px] shrink-0 items-center gap-2 px-3.5 text-[17px] font-semibold hover:bg-teal-tint"

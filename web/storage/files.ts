@@ -4,8 +4,8 @@ import type { Shop } from '../../core/job/shop.ts';
 import { useBench } from '../stores/bench.ts';
 
 /** Hands a text to the browser as a file to keep. */
-export function saveFile(name: string, contents: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([contents], { type }));
+export function saveFile(name: string, contents: string | Uint8Array, type: string): void {
+  const url = URL.createObjectURL(new Blob([contents as BlobPart], { type }));
   const link = Object.assign(document.createElement('a'), { href: url, download: name });
   link.click();
   URL.revokeObjectURL(url);

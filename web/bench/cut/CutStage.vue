@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
 import { type Cable, END_NAMES } from '../../../core/job/cable.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
+import { standaloneSvg } from '../../paper/drawingSvg.ts';
+import { saveFile } from '../../storage/files.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit, sizeText } from '../../ui/display.ts';
+import SegmentedField from '../../ui/SegmentedField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
@@ -15,6 +19,27 @@ const { prefs } = usePrefs();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
 const say = (mm: number, decimals = 0) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
 const unit = computed(() => prefs.lengths);
+
+const first = computed(() => cable.run.laid?.on ?? 'A');
+const second = computed(() => (first.value === 'A' ? 'B' : 'A'));
+function setLaid(on: string): void {
+  edit('mock-up', ({ run }) => {
+    if (on === 'A' || on === 'B') run.laid = { on, markMm: run.laid?.markMm ?? run.lengthMm };
+    else delete run.laid;
+  });
+}
+/** The laid cable is the truth: its mark is the length in use. */
+function setMark(markMm: number): void {
+  edit('mark of the mock-up', ({ run }) => {
+    if (run.laid) run.laid.markMm = markMm;
+    run.lengthMm = markMm;
+  });
+}
+
+function saveDrawing(): void {
+  const svg = document.querySelector<SVGSVGElement>('.workpiece svg');
+  if (svg) saveFile(`${cable.tag}.svg`, standaloneSvg(svg), 'image/svg+xml');
+}
 
 const parts = computed(() => {
   const { lengths, ends } = work;
@@ -101,30 +126,55 @@ const list = computed(() => {
           :most="10000"
           @update:model-value="(loopMm) => edit('service loop', (draft) => void (draft.run.loopMm = loopMm))"
         />
-        <QuantityField
-          label="Palm A to palm B"
-          kind="angle"
-          :model-value="cable.palmAngleDeg"
-          :least="0"
-          :most="359"
-          :decimals="0"
-          hint="turned as the cable lies"
-          @update:model-value="
-            (degrees) => edit('palm angle', (draft) => void (draft.palmAngleDeg = Math.round(degrees)))
-          "
-        />
       </div>
     </StageSection>
 
-    <StageSection v-if="work.lengths" title="If end A is already on its stud">
-      <p class="flex items-baseline gap-3">
-        <span class="figure text-[34px] leading-9 font-semibold"
-          >{{ say(work.lengths.secondMarkMm) }}<span class="text-[18px] text-ink2"> {{ unit }}</span></span
-        >
-        <span>from the centre of stud A along the laid cable: mark here, where B’s barrel will end.</span>
-      </p>
+    <StageSection
+      title="Mock-up first"
+      note="one end is on its stud, the cable lies as it will lie: where does the other stud come?"
+    >
+      <div class="grid items-start gap-3 sm:grid-cols-[180px_200px_1fr]">
+        <SegmentedField
+          label="End that is on"
+          :model-value="cable.run.laid?.on ?? 'none'"
+          :choices="[
+            { value: 'none', title: 'none' },
+            { value: 'A', title: 'A' },
+            { value: 'B', title: 'B' },
+          ]"
+          @update:model-value="setLaid"
+        />
+        <QuantityField
+          v-if="cable.run.laid"
+          label="The mark is at"
+          kind="length"
+          :model-value="cable.run.laid.markMm"
+          :least="50"
+          :most="1000000"
+          :decimals="0"
+          :hint="`from the middle of stud ${first}, along the cable`"
+          @update:model-value="setMark"
+        />
+        <p v-if="work.lengths" class="flex flex-wrap items-baseline gap-x-3">
+          <span class="figure text-[34px] leading-9 font-semibold"
+            >{{ say(work.lengths.secondMarkMm) }}<span class="text-[18px] text-ink2"> {{ unit }}</span></span
+          >
+          <span
+            >from the middle of stud {{ first }}: cut here for end {{ second
+            }}<template v-if="cable.run.loopMm > 0"
+              >, the loop of {{ say(cable.run.loopMm) }} included</template
+            >.</span
+          >
+        </p>
+      </div>
     </StageSection>
 
+    <p v-if="work.lengths" class="mb-4 flex flex-wrap gap-2">
+      <button type="button" class="button" @click="saveDrawing">Save the drawing as SVG</button>
+      <RouterLink :to="{ name: 'kit', params: { jobId } }" class="button"
+        >All cables on their spools</RouterLink
+      >
+    </p>
     <StageSection v-if="list.length > 0" title="Everything to cut for this cable">
       <table class="w-full">
         <tbody>

@@ -4,6 +4,7 @@ import type { CableWork } from '../../../core/cableWork.ts';
 import RunIdentity from './RunIdentity.vue';
 import RunLoad from './RunLoad.vue';
 import RunPlace from './RunPlace.vue';
+import RunRoute from './RunRoute.vue';
 import RunSource from './RunSource.vue';
 import RunWay from './RunWay.vue';
 
@@ -16,6 +17,7 @@ defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
     <RunIdentity :cable="cable" :job-id="jobId" />
     <RunLoad :cable="cable" :job-id="jobId" />
     <RunWay :cable="cable" :job-id="jobId" />
+    <RunRoute :cable="cable" :work="work" :job-id="jobId" />
     <RunPlace :cable="cable" :job-id="jobId" />
     <RunSource :cable="cable" :job-id="jobId" />
   </div>

@@ -98,8 +98,11 @@ export function useSheet(
     const { A, B } = ends.value;
     if (!lengths || !A.sheet || !B.sheet) return [];
     const OFF = 20;
+    const first = cable.value.run.laid?.on ?? 'A';
+    const mark = `cut ${first === 'A' ? 'B' : 'A'} at ${say(lengths.secondMarkMm, 0)} from stud ${first}`;
     const row = (id: 'finished' | 'cut', mm: number, fromA: number, toB: number) => {
-      const text = `${id} ${say(mm, 0)}`;
+      const own = `${id} ${say(mm, 0)}`;
+      const text = id === 'cut' && cable.value.run.laid && !isNarrow.value ? `${own}, ${mark}` : own;
       const from = isNarrow.value && part.value === 'B' ? -OFF : fromA;
       const to = isNarrow.value && part.value === 'A' ? width.value + OFF : toB;
       return {

@@ -1,0 +1,135 @@
+import { sizeLabel } from '../conductor/size.ts';
+import type { CutPlan } from '../cutting/cutPlan.ts';
+import type { Kit } from '../cutting/kit.ts';
+import type { CutGroup } from '../cutting/pieces.ts';
+import type { Scheduled } from '../job/schedule.ts';
+import { digits } from '../units/figure.ts';
+
+/** A list to be printed: the same for the screen, the page and the PDF. */
+export interface ListDoc {
+  readonly title: string;
+  readonly subtitle: string;
+  readonly columns: readonly {
+    readonly title: string;
+    /** Share of the page's width. */
+    readonly width: number;
+    readonly right?: boolean;
+  }[];
+  readonly sections: readonly { readonly title: string; readonly rows: readonly (readonly string[])[] }[];
+  /** Printed at the foot: what the list is not. */
+  readonly foot: string;
+}
+
+const FOOT = 'Figures for planning. Local codes, class rules and licensed persons come first.';
+const mm = (value: number) => digits(value, 0);
+
+/** The cutting list: spool by spool, in the order of cutting, with a box to tick. */
+export function cuttingListDoc(
+  jobTitle: string,
+  plans: readonly { readonly group: CutGroup; readonly plan: CutPlan }[],
+): ListDoc {
+  return {
+    title: 'Cutting list',
+    subtitle: jobTitle,
+    columns: [
+      { title: 'tag', width: 0.22 },
+      { title: 'from', width: 0.28 },
+      { title: 'cut, mm', width: 0.2, right: true },
+      { title: 'left on it, mm', width: 0.2, right: true },
+      { title: 'done', width: 0.1, right: true },
+    ],
+    sections: plans
+      .filter(({ group }) => group.pieces.length > 0)
+      .map(({ group, plan }) => ({
+        title: `${group.title}, ${group.kindTitle.toLowerCase()}`,
+        rows: [
+          ...plan.spools.flatMap(({ stock, pieces, restMm }) =>
+            pieces.map(({ label, lengthMm }, i) => [
+              label,
+              group.spools.find(({ id }) => id === stock.id)?.label ?? stock.id,
+              mm(lengthMm),
+              i === pieces.length - 1 ? mm(restMm) : '',
+              '[  ]',
+            ]),
+          ),
+          ...plan.unplaced.map(({ label, lengthMm }) => [label, 'to buy', mm(lengthMm), '', '[  ]']),
+        ],
+      })),
+    foot: FOOT,
+  };
+}
+
+const KIT_TITLES = {
+  cable: 'Cable',
+  lugs: 'Lugs and connectors',
+  sleeves: 'Sleeves',
+  layers: 'Other layers',
+  solder: 'Solder',
+  labels: 'Labels',
+} as const;
+
+/** The kit list: what to lay out, what is on the shelf, what to buy. */
+export function kitDoc(jobTitle: string, { lines, massG }: Kit): ListDoc {
+  const amount = (value: number, unit: string) =>
+    unit === 'mm' ? `${digits(value / 1000, 2)} m` : unit === 'g' ? `${digits(value, 1)} g` : mm(value);
+  return {
+    title: 'Kit list',
+    subtitle: `${jobTitle}, ${digits(massG / 1000, 1)} kg`,
+    columns: [
+      { title: 'what', width: 0.34 },
+      { title: '', width: 0.27 },
+      { title: 'need', width: 0.13, right: true },
+      { title: 'shelf', width: 0.14, right: true },
+      { title: 'buy', width: 0.12, right: true },
+    ],
+    sections: (Object.keys(KIT_TITLES) as (keyof typeof KIT_TITLES)[])
+      .map((group) => ({
+        title: KIT_TITLES[group],
+        rows: lines
+          .filter((line) => line.group === group)
+          .map(({ what, note, need, have, buy, unit }) => [
+            what,
+            note,
+            amount(need, unit),
+            have === null ? 'not counted' : amount(have, unit),
+            buy > 0 ? amount(buy, unit) : '',
+          ]),
+      }))
+      .filter(({ rows }) => rows.length > 0),
+    foot: FOOT,
+  };
+}
+
+/** The cable schedule: one line a cable. */
+export function scheduleDoc(jobTitle: string, cables: readonly Scheduled[]): ListDoc {
+  return {
+    title: 'Cable schedule',
+    subtitle: jobTitle,
+    columns: [
+      { title: 'tag', width: 0.09 },
+      { title: 'pole', width: 0.09 },
+      { title: 'from', width: 0.2 },
+      { title: 'to', width: 0.2 },
+      { title: 'amps', width: 0.08, right: true },
+      { title: 'cable', width: 0.18 },
+      { title: 'finished, mm', width: 0.08, right: true },
+      { title: 'cut, mm', width: 0.08, right: true },
+    ],
+    sections: [
+      {
+        title: '',
+        rows: cables.map(({ cable, work }) => [
+          cable.tag,
+          cable.polarity,
+          `${cable.ends.A.at}, ${cable.ends.A.stud}`,
+          `${cable.ends.B.at}, ${cable.ends.B.stud}`,
+          work.choice.taken.at.currentA === null ? 'none' : digits(work.choice.taken.at.currentA, 0),
+          `${sizeLabel(work.choice.taken.at.size)} ${cable.jacket}`,
+          work.lengths ? mm(work.lengths.finishedMm) : '',
+          work.lengths ? mm(work.lengths.cutMm) : '',
+        ]),
+      },
+    ],
+    foot: FOOT,
+  };
+}

@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Way } from '../../../core/job/cable.ts';
+import { type Route } from '../../../core/cutting/route.ts';
+import { type PlanPoint, planStretches, pointAlong, trace } from '../../../core/cutting/routePlan.ts';
+import { usePrefs } from '../../stores/prefs.ts';
+import { inReadersUnit } from '../../ui/display.ts';
+
+/** The route from above, to scale: zones, holes, supports and places that rub stand where they are. */
+const { route, way, leastRadiusMm } = defineProps<{ route: Route; way: Way; leastRadiusMm: number }>();
+
+const { prefs } = usePrefs();
+const say = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
+const WIDTH = 690;
+const MARGIN = 44;
+const TALLEST = 190;
+
+const stretches = computed(() => planStretches(route));
+const totalMm = computed(() => stretches.value.reduce((sum, { lengthMm }) => sum + lengthMm, 0));
+const all = computed(() => trace(stretches.value, 0, totalMm.value));
+const box = computed(() => {
+  const xs = all.value.map(({ x }) => x);
+  const ys = all.value.map(({ y }) => y);
+  return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) };
+});
+const scale = computed(() => {
+  const { left, right, top, bottom } = box.value;
+  return Math.min((WIDTH - 2 * MARGIN) / Math.max(1, right - left), TALLEST / Math.max(1, bottom - top));
+});
+const height = computed(() => (box.value.bottom - box.value.top) * scale.value + 2 * MARGIN);
+/** In the middle where the height decides the scale. */
+const offset = computed(() => (WIDTH - (box.value.right - box.value.left) * scale.value) / 2);
+const place = ({ x, y }: Pick<PlanPoint, 'x' | 'y'>): [number, number] => [
+  offset.value + (x - box.value.left) * scale.value,
+  MARGIN + (y - box.value.top) * scale.value,
+];
+const line = (points: readonly PlanPoint[]) =>
+  points.map((point, i) => `${i === 0 ? 'M' : 'L'}${place(point).join(' ')}`).join('');
+const path = computed(() => line(all.value));
+/** A mark across the way so many mm along it. */
+function across(mm: number, reach: number): string {
+  const at = pointAlong(stretches.value, mm);
+  const [x, y] = place(at);
+  const [dx, dy] = [-Math.sin(at.heading) * reach, Math.cos(at.heading) * reach];
+  return `M${x - dx} ${y - dy}L${x + dx} ${y + dy}`;
+}
+const supports = computed(() => {
+  const every = way.supportEveryMm;
+  if (!every) return '';
+  const count = Math.min(200, Math.floor(totalMm.value / every));
+  return Array.from({ length: count }, (_, i) => across((i + 1) * every, 4)).join('');
+});
+const zones = computed(() =>
+  way.zones.map((zone) => ({
+    ...zone,
+    d: line(trace(stretches.value, Math.min(zone.fromMm, totalMm.value), Math.min(zone.toMm, totalMm.value))),
+    at: place(pointAlong(stretches.value, Math.min((zone.fromMm + zone.toMm) / 2, totalMm.value))),
+  })),
+);
+const marks = computed(() => [
+  ...way.holes.map(({ what, atMm, mm }) => ({
+    key: `h${what}${atMm}`,
+    words: `${what}, ${say(mm)}`,
+    atMm,
+    rub: false,
+  })),
+  ...way.rubs.map(({ what, atMm, guarded }) => ({
+    key: `r${what}${atMm}`,
+    words: guarded ? `${what}, guarded` : `rubs: ${what}`,
+    atMm,
+    rub: !guarded,
+  })),
+]);
+const legs = computed(() =>
+  stretches.value.flatMap((stretch, i) => {
+    if (stretch.kind !== 'straight') return [];
+    const [x, y] = place(pointAlong(stretches.value, stretch.fromMm + stretch.lengthMm / 2));
+    const leg = route.legsMm[i / 2] ?? 0;
+    const vertical = Math.abs(Math.sin(stretch.start.heading)) > 0.7;
+    return [
+      {
+        x: vertical ? x + 8 : x,
+        y: vertical ? y + 5 : y - 8,
+        anchor: vertical ? 'start' : 'middle',
+        text: say(leg),
+      },
+    ];
+  }),
+);
+const tight = computed(() =>
+  stretches.value.filter((stretch) => stretch.kind === 'bend' && stretch.radiusMm < leastRadiusMm - 1e-9),
+);
+const studs = computed(() => [
+  { name: 'A', at: place(pointAlong(stretches.value, 0)) },
+  { name: 'B', at: place(pointAlong(stretches.value, totalMm.value)) },
+]);
+</script>
+
+<template>
+  <svg
+    :viewBox="`0 0 ${WIDTH} ${height}`"
+    class="route-plan mt-1 block w-full border border-hairline bg-paper"
+    role="img"
+    :aria-label="`The route in plan, ${route.legsMm.length} legs and ${route.bends.length} bends`"
+  >
+    <path
+      v-for="zone in zones"
+      :key="zone.what"
+      :d="zone.d"
+      fill="none"
+      stroke="var(--copper-tint)"
+      stroke-width="22"
+      stroke-linecap="butt"
+    />
+    <path :d="path" fill="none" stroke="var(--ink)" stroke-width="4.5" stroke-linejoin="round" />
+    <path
+      v-for="(stretch, i) in tight"
+      :key="`t${i}`"
+      :d="line(trace(stretches, stretch.fromMm, stretch.fromMm + stretch.lengthMm))"
+      fill="none"
+      stroke="var(--fails)"
+      stroke-width="6"
+    />
+    <path :d="supports" stroke="var(--ink3)" stroke-width="1.4" />
+    <g v-for="mark in marks" :key="mark.key">
+      <path
+        :d="across(Math.min(mark.atMm, totalMm), 11)"
+        :stroke="mark.rub ? 'var(--binds)' : 'var(--teal)'"
+        stroke-width="2.5"
+      />
+      <text
+        :x="place(pointAlong(stretches, Math.min(mark.atMm, totalMm)))[0] + 10"
+        :y="place(pointAlong(stretches, Math.min(mark.atMm, totalMm)))[1] + 22"
+        :class="mark.rub ? 'rub' : 'hole'"
+      >
+        {{ mark.words }}
+      </text>
+    </g>
+    <text v-for="zone in zones" :key="`z${zone.what}`" class="zone" :x="zone.at[0] + 14" :y="zone.at[1] - 16">
+      {{ zone.what }}, {{ zone.ambientC }} °C
+    </text>
+    <text v-for="(leg, i) in legs" :key="`l${i}`" class="leg" :x="leg.x" :y="leg.y" :text-anchor="leg.anchor">
+      {{ leg.text }}
+    </text>
+    <g v-for="stud in studs" :key="stud.name">
+      <circle
+        :cx="stud.at[0]"
+        :cy="stud.at[1]"
+        r="10"
+        fill="var(--paper)"
+        stroke="var(--ink)"
+        stroke-width="1.5"
+      />
+      <text class="leg" :x="stud.at[0]" :y="stud.at[1] + 5" text-anchor="middle">{{ stud.name }}</text>
+    </g>
+  </svg>
+</template>
+
+<style>
+.route-plan text {
+  font: 400 14.5px var(--font-figure);
+  fill: var(--ink2);
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3.5px;
+  stroke-linejoin: round;
+}
+.route-plan .leg {
+  font-weight: 500;
+  fill: var(--ink);
+}
+.route-plan .hole {
+  fill: var(--teal);
+}
+.route-plan .rub {
+  fill: var(--binds);
+}
+.route-plan .zone {
+  fill: var(--copper-text);
+}
+</style>

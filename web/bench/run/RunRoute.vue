@@ -1,0 +1,283 @@
+<script setup lang="ts">
+import { Plus, Trash2 } from '@lucide/vue';
+import type { Draft } from 'immer';
+import { computed, ref } from 'vue';
+import type { Cable, Way } from '../../../core/job/cable.ts';
+import { parseRoute, type Route, routeLengthMm, writeRoute } from '../../../core/cutting/route.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
+import { usePrefs } from '../../stores/prefs.ts';
+import CheckField from '../../ui/CheckField.vue';
+import { lengthText } from '../../ui/display.ts';
+import QuantityField from '../../ui/QuantityField.vue';
+import TextField from '../../ui/TextField.vue';
+import StageSection from '../StageSection.vue';
+import RoutePlan from './RoutePlan.vue';
+import { useRunEdit } from './useRunEdit.ts';
+
+/** The way it takes: legs and bends as a quick list, drawn as it is typed, and what lies along it. */
+const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
+
+const { prefs } = usePrefs();
+const { editRun } = useRunEdit(() => ({ jobId, cable }));
+const NOTHING: Way = { zones: [], holes: [], rubs: [] };
+const way = computed(() => cable.run.way ?? NOTHING);
+const usualRadius = computed(() => Math.ceil(work.choice.taken.at.bendMm));
+
+function editWay(what: string, recipe: (way: Draft<Way>) => void): void {
+  editRun(what, (draft) => {
+    draft.way ??= { zones: [], holes: [], rubs: [] };
+    recipe(draft.way);
+  });
+}
+
+/** What is being typed is drawn at once; it counts once it is left. */
+const typed = ref<string | null>(null);
+const entry = computed(() => (typed.value === null ? null : parseRoute(typed.value, usualRadius.value)));
+const drawn = computed<Route | undefined>(() =>
+  entry.value?.ok ? entry.value.route : (way.value.route as Route | undefined),
+);
+const check = (text: string) => {
+  if (text === '') return '';
+  const read = parseRoute(text, usualRadius.value);
+  return read.ok ? '' : read.sentence;
+};
+function setRoute(text: string): void {
+  typed.value = null;
+  const read = parseRoute(text, usualRadius.value);
+  if (text === '') return editWay('route', (draft) => void delete draft.route);
+  if (!read.ok) return;
+  editRun('route', (draft) => {
+    draft.way ??= { zones: [], holes: [], rubs: [] };
+    draft.way.route = {
+      legsMm: [...read.route.legsMm],
+      bends: read.route.bends.map((bend) => ({ ...bend })),
+    };
+    // The route is what was measured: its length is the cable's, unless it was laid out.
+    if (!draft.laid) draft.lengthMm = Math.round(routeLengthMm(read.route) * 10) / 10;
+  });
+}
+const length = computed(() => (drawn.value ? lengthText(routeLengthMm(drawn.value), 0, prefs.lengths) : ''));
+const half = computed(() => Math.round(cable.run.lengthMm / 2));
+</script>
+
+<template>
+  <StageSection
+    title="The way it takes"
+    :note="length ? `${length} along it` : 'legs and bends, or the length alone'"
+  >
+    <TextField
+      label="Route, legs and bends"
+      :model-value="way.route ? writeRoute(way.route) : ''"
+      :longest="600"
+      :check="check"
+      :hint="`850, 90° r80, 1240, 45° L r100, 420; without a radius ${usualRadius} is taken`"
+      @update:model-value="setRoute"
+      @input="typed = ($event.target as HTMLInputElement).value"
+      @focusout="typed = null"
+    />
+    <RoutePlan v-if="drawn" :route="drawn" :way="way" :least-radius-mm="work.choice.taken.at.bendMm" />
+    <div class="mt-1 grid items-start gap-x-6 gap-y-2 sm:grid-cols-2">
+      <div>
+        <h4 class="label mb-1">Hotter stretches, the hottest governs</h4>
+        <div v-for="(zone, i) in way.zones" :key="i" class="mb-1 border-b border-hairline pb-1">
+          <div class="flex items-start gap-2">
+            <TextField
+              :label="`Zone ${i + 1}`"
+              :model-value="zone.what"
+              :longest="80"
+              required
+              class="flex-1"
+              @update:model-value="
+                (what) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).what = what))
+              "
+            />
+            <button
+              type="button"
+              class="mt-[22px] flex size-11 items-center justify-center text-teal"
+              @click="editWay('zone', ({ zones }) => void zones.splice(i, 1))"
+            >
+              <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">Take zone {{ i + 1 }} out</span>
+            </button>
+          </div>
+          <div class="grid grid-cols-3 gap-2">
+            <QuantityField
+              :label="`Zone ${i + 1} from`"
+              kind="length"
+              :model-value="zone.fromMm"
+              :least="0"
+              :most="zone.toMm"
+              :decimals="0"
+              @update:model-value="
+                (mm) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).fromMm = mm))
+              "
+            />
+            <QuantityField
+              :label="`Zone ${i + 1} to`"
+              kind="length"
+              :model-value="zone.toMm"
+              :least="zone.fromMm"
+              :most="1e6"
+              :decimals="0"
+              @update:model-value="
+                (mm) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).toMm = mm))
+              "
+            />
+            <QuantityField
+              :label="`Zone ${i + 1} air`"
+              kind="temperature"
+              :model-value="zone.ambientC"
+              :least="-40"
+              :most="150"
+              :decimals="0"
+              @update:model-value="
+                (c) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).ambientC = c))
+              "
+            />
+          </div>
+          <div class="flex gap-5">
+            <CheckField
+              :label="`engine space ${i + 1}`"
+              :model-value="zone.engineSpace"
+              @update:model-value="
+                (on) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).engineSpace = on))
+              "
+            />
+            <CheckField
+              :label="`sun ${i + 1}`"
+              :model-value="zone.sun"
+              @update:model-value="(on) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).sun = on))"
+            />
+          </div>
+        </div>
+        <button
+          type="button"
+          class="button"
+          @click="
+            editWay(
+              'zone',
+              ({ zones }) =>
+                void zones.push({
+                  what: 'hotter stretch',
+                  fromMm: 0,
+                  toMm: half,
+                  ambientC: cable.run.ambientC,
+                  engineSpace: false,
+                  sun: false,
+                }),
+            )
+          "
+        >
+          <Plus :size="16" aria-hidden="true" /> A zone
+        </button>
+      </div>
+      <div>
+        <h4 class="label mb-1">Holes and glands, the smallest must be passed</h4>
+        <div
+          v-for="(hole, i) in way.holes"
+          :key="`h${i}`"
+          class="grid grid-cols-[1fr_84px_84px_44px] items-start gap-2"
+        >
+          <TextField
+            :label="`Hole ${i + 1}`"
+            :model-value="hole.what"
+            :longest="80"
+            required
+            @update:model-value="
+              (what) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).what = what))
+            "
+          />
+          <QuantityField
+            :label="`Hole ${i + 1} at`"
+            kind="length"
+            :model-value="hole.atMm"
+            :least="0"
+            :most="1e6"
+            :decimals="0"
+            @update:model-value="(mm) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).atMm = mm))"
+          />
+          <QuantityField
+            :label="`Hole ${i + 1} across`"
+            kind="length"
+            :model-value="hole.mm"
+            :least="3"
+            :most="500"
+            @update:model-value="(mm) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).mm = mm))"
+          />
+          <button
+            type="button"
+            class="mt-[22px] flex size-11 items-center justify-center text-teal"
+            @click="editWay('hole', ({ holes }) => void holes.splice(i, 1))"
+          >
+            <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">Take hole {{ i + 1 }} out</span>
+          </button>
+        </div>
+        <div
+          v-for="(rub, i) in way.rubs"
+          :key="`r${i}`"
+          class="grid grid-cols-[1fr_84px_84px_44px] items-start gap-2"
+        >
+          <TextField
+            :label="`Rubs ${i + 1} on`"
+            :model-value="rub.what"
+            :longest="80"
+            required
+            @update:model-value="(what) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).what = what))"
+          />
+          <QuantityField
+            :label="`Rubs ${i + 1} at`"
+            kind="length"
+            :model-value="rub.atMm"
+            :least="0"
+            :most="1e6"
+            :decimals="0"
+            @update:model-value="(mm) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).atMm = mm))"
+          />
+          <CheckField
+            class="mt-8"
+            :label="`guarded ${i + 1}`"
+            :model-value="rub.guarded"
+            @update:model-value="(on) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).guarded = on))"
+          />
+          <button
+            type="button"
+            class="mt-[22px] flex size-11 items-center justify-center text-teal"
+            @click="editWay('rub', ({ rubs }) => void rubs.splice(i, 1))"
+          >
+            <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">Take rub {{ i + 1 }} out</span>
+          </button>
+        </div>
+        <div class="flex flex-wrap gap-2">
+          <button
+            type="button"
+            class="button"
+            @click="editWay('hole', ({ holes }) => void holes.push({ what: 'gland', atMm: half, mm: 25 }))"
+          >
+            <Plus :size="16" aria-hidden="true" /> A hole
+          </button>
+          <button
+            type="button"
+            class="button"
+            @click="
+              editWay('rub', ({ rubs }) => void rubs.push({ what: 'an edge', atMm: half, guarded: false }))
+            "
+          >
+            <Plus :size="16" aria-hidden="true" /> A place where it rubs
+          </button>
+        </div>
+        <div class="mt-2 max-w-44">
+          <QuantityField
+            label="Supports, every"
+            kind="length"
+            :model-value="way.supportEveryMm ?? null"
+            :least="20"
+            :most="5000"
+            :decimals="0"
+            optional
+            @update:model-value="(mm) => editWay('supports', (draft) => void (draft.supportEveryMm = mm))"
+            @clear="editWay('supports', (draft) => void delete draft.supportEveryMm)"
+          />
+        </div>
+      </div>
+    </div>
+  </StageSection>
+</template>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { toBuyMm } from '../../core/cutting/cutPlan.ts';
+import type { Kit, KitLine } from '../../core/cutting/kit.ts';
+import { digits } from '../../core/units/figure.ts';
+import { useBench } from '../stores/bench.ts';
+import type { GroupPlan } from './useCutPlan.ts';
+
+/** Everything the kit takes, against the shelf: what has to be bought stands first. */
+const { kit, plans } = defineProps<{ kit: Kit; plans: readonly GroupPlan[] }>();
+
+const bench = useBench();
+const amount = (value: number, unit: KitLine['unit']) =>
+  unit === 'mm' ? `${digits(value / 1000, 2)} m` : unit === 'g' ? `${digits(value, 0)} g` : digits(value, 0);
+/** Cable is bought by the plan: a sum that would do on paper may still leave a piece without a spool. */
+const buys = computed(() =>
+  kit.lines.flatMap((line) => {
+    const own = plans.find(({ group }) => line.key === `cable:${group.key}`);
+    const buy = own ? toBuyMm(own.plan, bench.shop.practice.cutting) : line.buy;
+    return buy > 0 ? [{ line, buy, price: line.price === null ? null : (line.price / line.need) * buy }] : [];
+  }),
+);
+const shelf = computed(() => kit.lines.filter((line) => !buys.value.some((own) => own.line === line)));
+const total = computed(() => buys.value.reduce((sum, { price }) => sum + (price ?? 0), 0));
+const unpriced = computed(() => buys.value.filter(({ price }) => price === null).length);
+const WORDS = [
+  'Nothing',
+  'One thing',
+  'Two things',
+  'Three things',
+  'Four things',
+  'Five things',
+  'Six things',
+];
+const title = computed(() => `${WORDS[buys.value.length] ?? `${buys.value.length} things`} to buy`);
+/** The line is the shelf, the bar is the need. */
+const BAR = 40;
+const share = (line: KitLine) => {
+  const have = line.have ?? line.need;
+  return have <= 0 ? 1.3 : Math.min(1.3, line.need / have);
+};
+</script>
+
+<template>
+  <section aria-label="Shopping">
+    <header class="px-3.5 pt-2.5 pb-1">
+      <h2 class="figure text-[20px] leading-6 font-semibold">
+        {{ title }}<template v-if="total > 0">, {{ bench.shop.currency }}{{ digits(total, 2) }}</template>
+      </h2>
+      <p class="note">
+        {{ unpriced > 0 ? `${unpriced} of them without a price here. ` : '' }}The kit weighs
+        {{ digits(kit.massG / 1000, 1) }} kg.
+      </p>
+    </header>
+    <ul>
+      <li
+        v-for="{ line, buy, price } in buys"
+        :key="line.key"
+        class="grid grid-cols-[1fr_66px_58px_70px] items-center gap-1 border-t border-hairline px-3.5 py-1.5"
+      >
+        <span class="min-w-0 leading-4">
+          {{ line.what }}<span class="note block">{{ line.note }}</span>
+        </span>
+        <span class="figure text-right text-[17px] font-semibold">{{ amount(line.need, line.unit) }}</span>
+        <svg :viewBox="`0 0 58 14`" aria-hidden="true">
+          <rect x="0" y="4" :width="Math.min(1, share(line)) * BAR" height="6" fill="var(--ink)" />
+          <rect
+            :x="BAR"
+            y="4"
+            width="13"
+            height="6"
+            fill="none"
+            stroke="var(--copper-text)"
+            stroke-width="1.3"
+          />
+          <path :d="`M${BAR} 0V14`" stroke="var(--ink)" stroke-width="1.8" />
+        </svg>
+        <span class="text-right leading-4">
+          <b class="text-copper-text">buy {{ amount(buy, line.unit) }}</b>
+          <span v-if="price !== null" class="figure block text-[15px]">{{ digits(price, 2) }}</span>
+        </span>
+      </li>
+    </ul>
+    <template v-if="shelf.length > 0">
+      <h3 class="figure border-t border-line px-3.5 pt-2 text-[16px] font-semibold">On the shelf</h3>
+      <ul class="pb-1">
+        <li
+          v-for="line in shelf"
+          :key="line.key"
+          class="grid grid-cols-[1fr_66px_58px_70px] items-center gap-1 px-3.5 py-0.5"
+        >
+          <span class="truncate">{{ line.what }}</span>
+          <span class="figure text-right text-[16px] font-semibold">{{ amount(line.need, line.unit) }}</span>
+          <svg viewBox="0 0 58 14" aria-hidden="true">
+            <template v-if="line.have !== null">
+              <rect x="0" y="4" :width="share(line) * BAR" height="6" fill="var(--ink)" />
+              <path :d="`M${BAR} 0V14`" stroke="var(--ink)" stroke-width="1.8" />
+            </template>
+          </svg>
+          <span class="note text-right">{{
+            line.have === null ? 'not counted' : `of ${amount(line.have, line.unit)}`
+          }}</span>
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>

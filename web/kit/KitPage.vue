@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { kitOf } from '../../core/cutting/kit.ts';
+import { cutGroups, isCut } from '../../core/cutting/pieces.ts';
+import BenchFrame from '../bench/BenchFrame.vue';
+import { useBench } from '../stores/bench.ts';
+import { workOf } from '../stores/work.ts';
+import BuyPanel from './BuyPanel.vue';
+import MakeOrBuyPanel from './MakeOrBuyPanel.vue';
+import OtherJobs from './OtherJobs.vue';
+import PaperPanel from './PaperPanel.vue';
+import PlanDrawing from './PlanDrawing.vue';
+import PlanHead from './PlanHead.vue';
+import StockPanel from './StockPanel.vue';
+import TickCards from './TickCards.vue';
+import { useCutPlan } from './useCutPlan.ts';
+
+/** The kit of a job, or of several: what is cut from which spool, what is to buy, and what it comes to. */
+const { jobId } = defineProps<{ jobId: string }>();
+
+const bench = useBench();
+const job = computed(() => bench.jobById(jobId));
+const withJobs = ref<readonly string[]>([]);
+const jobs = computed(() => bench.jobs.filter(({ id }) => id === jobId || withJobs.value.includes(id)));
+/** Each cable with its work: one worked up in its own job. */
+const made = computed(() =>
+  jobs.value.flatMap((own) =>
+    own.cables.map((cable) => ({ job: own, cable, work: workOf(cable, bench.shop, own) })),
+  ),
+);
+const cables = computed(() => made.value.map(({ cable }) => cable));
+const works = computed(() => made.value.map(({ work }) => work));
+const groups = computed(() => cutGroups(cables.value, works.value, bench.shop));
+const rules = computed(() => bench.shop.practice.cutting);
+const { plans, solving, seconds, cancel, solve } = useCutPlan(
+  () => groups.value,
+  () => rules.value,
+);
+const kit = computed(() => kitOf(cables.value, works.value, bench.shop));
+const cut = computed(() => cables.value.filter(isCut).length);
+const isStockOpen = ref(false);
+</script>
+
+<template>
+  <BenchFrame :job-id="jobId">
+    <main v-if="job" class="min-w-0 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_354px]">
+      <h1 class="sr-only">Kit of {{ job.title }}</h1>
+      <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
+        <PlanHead :plans="plans" :solving="solving" :seconds="seconds" @cancel="cancel" @solve="solve" />
+        <div class="min-w-0 bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
+          <PlanDrawing :plans="plans" :rules="rules" />
+          <div class="flex flex-wrap items-center gap-2 px-3.5 pb-3">
+            <button
+              type="button"
+              class="button"
+              :aria-expanded="isStockOpen"
+              @click="isStockOpen = !isStockOpen"
+            >
+              {{ isStockOpen ? 'Put the stock away' : 'Spools and offcuts owned' }}
+            </button>
+            <OtherJobs :job-id="jobId" :chosen="withJobs" @choose="withJobs = $event" />
+          </div>
+          <StockPanel v-if="isStockOpen" class="px-3.5 pb-4" />
+        </div>
+        <TickCards :plans="plans" :made="made" :cut="cut" class="shrink-0 border-t border-line" />
+      </div>
+      <div class="border-line bg-paper max-lg:border-t lg:overflow-y-auto lg:border-l">
+        <BuyPanel :kit="kit" :plans="plans" />
+        <MakeOrBuyPanel :job="job" :kit="kit" :plans="plans" :cables="cables.length" />
+        <PaperPanel :job="job" :made="made" :plans="plans" :kit="kit" />
+      </div>
+    </main>
+  </BenchFrame>
+</template>

@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Kit } from '../../core/cutting/kit.ts';
+import { makeOrBuy } from '../../core/cutting/makeOrBuy.ts';
+import type { Job } from '../../core/job/job.ts';
+import { digits } from '../../core/units/figure.ts';
+import { useBench } from '../stores/bench.ts';
+import QuantityField from '../ui/QuantityField.vue';
+import type { GroupPlan } from './useCutPlan.ts';
+
+/** What making comes to against a typed price of buying: one scale, no thumb on it. */
+const { job, kit, plans, cables } = defineProps<{
+  job: Job;
+  kit: Kit;
+  plans: readonly GroupPlan[];
+  cables: number;
+}>();
+
+const bench = useBench();
+const NOTHING = { boughtPrice: 0, minutesACable: 25, ratePerHour: 0, toolPrice: 0 };
+type Terms = typeof NOTHING;
+const terms = computed(() => job.makeOrBuy ?? NOTHING);
+function set(change: Partial<Terms>): void {
+  bench.edit('make or buy', (draft) => {
+    const own = draft.jobs.find(({ id }) => id === job.id);
+    if (own) own.makeOrBuy = { ...NOTHING, ...own.makeOrBuy, ...change };
+  });
+}
+/** What the plan leaves too short to keep, at the price of its cable. */
+const scrap = computed(() =>
+  plans.reduce(
+    (sum, { group, plan }) =>
+      sum +
+      plan.spools
+        .filter(({ pieces, restMm }) => pieces.length > 0 && restMm < bench.shop.practice.cutting.scrapMm)
+        .reduce((mm, { restMm }) => mm + restMm, 0) *
+        (group.pricePerM / 1000),
+    0,
+  ),
+);
+const result = computed(() => makeOrBuy(terms.value, kit, scrap.value, cables));
+const money = (value: number) => `${bench.shop.currency}${digits(value, 0)}`;
+const scale = computed(() => 320 / Math.max(1, result.value.made, result.value.bought));
+const bars = computed(() => {
+  let at = 0;
+  return [
+    { what: 'materials', value: result.value.materials, fill: 'var(--copper)' },
+    { what: 'scrap', value: result.value.scrap, fill: 'var(--chalk)' },
+    { what: 'work', value: result.value.work, fill: 'var(--buff)' },
+    { what: 'tool', value: result.value.tool, fill: 'none' },
+  ]
+    .filter(({ value }) => value > 0)
+    .map((part) => {
+      const x = at;
+      at += part.value * scale.value;
+      return { ...part, x, width: part.value * scale.value };
+    });
+});
+const sentence = computed(() => {
+  const { made, bought, tool } = result.value;
+  if (bought === 0) return 'Type what they cost ready made, and the two are compared.';
+  const difference = bought - made;
+  const words = difference >= 0 ? `Making saves ${money(difference)}` : `Buying saves ${money(-difference)}`;
+  return `${words}${tool > 0 ? ', the tool paid in full' : ', with the tool owned'}.`;
+});
+</script>
+
+<template>
+  <section aria-label="Make or buy" class="border-t border-line px-3.5 py-2.5">
+    <h2 class="figure text-[16px] font-semibold">
+      Make against buy, {{ cables }} {{ cables === 1 ? 'cable' : 'cables' }}
+    </h2>
+    <p class="mb-1">{{ sentence }}</p>
+    <svg
+      viewBox="0 0 326 104"
+      class="make-or-buy block w-full"
+      role="img"
+      :aria-label="`make ${money(result.made)}, buy ${money(result.bought)}`"
+    >
+      <text class="strong" x="0" y="14">Make</text>
+      <text class="strong" x="324" y="14" text-anchor="end">{{ money(result.made) }}</text>
+      <g v-for="bar in bars" :key="bar.what">
+        <rect
+          :x="bar.x + 1"
+          y="19"
+          :width="Math.max(0.5, bar.width)"
+          height="20"
+          :fill="bar.fill"
+          stroke="var(--line)"
+          :stroke-dasharray="bar.what === 'tool' ? '4 2' : undefined"
+        />
+        <text v-if="bar.width > 34" :x="bar.x + bar.width / 2" y="53" text-anchor="middle">
+          {{ bar.what }}
+        </text>
+        <text
+          v-if="bar.width > 34"
+          :x="bar.x + bar.width / 2"
+          y="34"
+          text-anchor="middle"
+          :class="bar.what === 'materials' ? 'on-copper' : ''"
+        >
+          {{ digits(bar.value, 0) }}
+        </text>
+      </g>
+      <template v-if="result.bought > 0">
+        <text class="strong" x="0" y="74">Buy ready made</text>
+        <text class="strong" x="324" y="74" text-anchor="end">{{ money(result.bought) }}</text>
+        <rect
+          x="1"
+          y="79"
+          :width="result.bought * scale"
+          height="20"
+          fill="var(--teal-tint)"
+          stroke="var(--teal)"
+        />
+      </template>
+    </svg>
+    <p v-if="terms.toolPrice > 0" class="mt-1">
+      {{
+        result.breakEven === null
+          ? 'A tool would never pay for itself at these prices.'
+          : `The tool pays for itself after ${result.breakEven} such cables.`
+      }}
+    </p>
+    <div class="mt-2 grid grid-cols-2 gap-x-2">
+      <QuantityField
+        label="Ready made, all of them"
+        kind="number"
+        :model-value="terms.boughtPrice"
+        :least="0"
+        :most="1e6"
+        :decimals="2"
+        @update:model-value="set({ boughtPrice: $event })"
+      />
+      <QuantityField
+        label="A tool to be bought"
+        kind="number"
+        :model-value="terms.toolPrice"
+        :least="0"
+        :most="1e5"
+        :decimals="2"
+        hint="0 where it is owned"
+        @update:model-value="set({ toolPrice: $event })"
+      />
+      <QuantityField
+        label="Minutes a cable"
+        kind="number"
+        :model-value="terms.minutesACable"
+        :least="0"
+        :most="1000"
+        :decimals="0"
+        @update:model-value="set({ minutesACable: $event })"
+      />
+      <QuantityField
+        label="Your hour is worth"
+        kind="number"
+        :model-value="terms.ratePerHour"
+        :least="0"
+        :most="1000"
+        :decimals="2"
+        @update:model-value="set({ ratePerHour: $event })"
+      />
+    </div>
+  </section>
+</template>
+
+<style>
+.make-or-buy text {
+  font: 400 14px var(--font-figure);
+  fill: var(--ink2);
+}
+.make-or-buy .strong {
+  font-weight: 600;
+  font-size: 15px;
+  fill: var(--ink);
+}
+.make-or-buy .on-copper {
+  fill: var(--on-copper);
+}
+</style>

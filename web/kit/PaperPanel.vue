@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { Download, Printer, Upload } from '@lucide/vue';
+import { computed, ref } from 'vue';
+import { RouterLink } from 'vue-router';
+import type { Kit } from '../../core/cutting/kit.ts';
+import { writeCuttingListCsv, writeKitCsv } from '../../core/cutting/listsCsv.ts';
+import type { Job } from '../../core/job/job.ts';
+import { writeScheduleCsv } from '../../core/job/schedule.ts';
+import { type LabelKind, labelOf, labelSheets, type Paper } from '../../core/paper/label.ts';
+import { cuttingListDoc, kitDoc, type ListDoc, scheduleDoc } from '../../core/paper/listDoc.ts';
+import { saveFile } from '../storage/files.ts';
+import { useBench } from '../stores/bench.ts';
+import SegmentedField from '../ui/SegmentedField.vue';
+import { today } from '../ui/today.ts';
+import type { Made } from './made.ts';
+import ScheduleImport from './ScheduleImport.vue';
+import type { GroupPlan } from './useCutPlan.ts';
+
+/** Lists and labels to print and to keep, and a schedule to bring in. */
+const { job, made, plans, kit } = defineProps<{
+  job: Job;
+  made: readonly Made[];
+  plans: readonly GroupPlan[];
+  kit: Kit;
+}>();
+
+const bench = useBench();
+const paper = ref<Paper>('A4');
+const kind = ref<LabelKind>('wrap');
+const busy = ref('');
+const problem = ref('');
+const isImporting = ref(false);
+
+const lists = computed(() => [
+  {
+    key: 'cutting',
+    title: 'Cutting list',
+    doc: (): ListDoc => cuttingListDoc(job.title, plans),
+    csv: () => writeCuttingListCsv(plans),
+  },
+  {
+    key: 'kit',
+    title: 'Kit list',
+    doc: (): ListDoc => kitDoc(job.title, kit),
+    csv: () => writeKitCsv(kit, bench.shop.currency),
+  },
+  {
+    key: 'schedule',
+    title: 'Cable schedule',
+    doc: (): ListDoc => scheduleDoc(job.title, made),
+    csv: () => writeScheduleCsv(made),
+  },
+]);
+const sheets = () =>
+  labelSheets(
+    made.map((own) => labelOf(own, today())),
+    kind.value,
+    paper.value,
+  );
+
+/** What makes a PDF is large and only fetched when one is asked for. */
+async function save(key: string, make: () => Promise<void>): Promise<void> {
+  busy.value = key;
+  problem.value = '';
+  try {
+    await make();
+  } catch {
+    problem.value = 'This file could not be made. The CSV and the print view hold the same.';
+  }
+  busy.value = '';
+}
+const savePdf = (key: string, doc: ListDoc) =>
+  save(`${key} PDF`, async () => {
+    const [{ listPdf }, { paperFonts }] = await Promise.all([
+      import('../paper/listPdf.ts'),
+      import('../paper/fonts.ts'),
+    ]);
+    saveFile(`${key}.pdf`, await listPdf(doc, paper.value, await paperFonts()), 'application/pdf');
+  });
+const saveLabels = (as: 'pdf' | 'svg') =>
+  save(`labels ${as}`, async () => {
+    const { labelPdf, labelSvg } = await import('../paper/labels.ts');
+    if (as === 'pdf') {
+      const { paperFonts } = await import('../paper/fonts.ts');
+      saveFile('labels.pdf', await labelPdf(sheets(), paper.value, await paperFonts()), 'application/pdf');
+    } else {
+      sheets().forEach((sheet, i) =>
+        saveFile(`labels-${i + 1}.svg`, labelSvg(sheet, paper.value), 'image/svg+xml'),
+      );
+    }
+  });
+</script>
+
+<template>
+  <section aria-label="Paper and files" class="border-t border-line px-3.5 py-2.5">
+    <header class="mb-2 flex items-center gap-3">
+      <h2 class="figure text-[16px] font-semibold">Paper and files</h2>
+      <SegmentedField
+        label="Paper"
+        hide-label
+        small
+        class="ml-auto w-32"
+        :model-value="paper"
+        :choices="[
+          { value: 'A4', title: 'A4' },
+          { value: 'Letter', title: 'Letter' },
+        ]"
+        @update:model-value="paper = $event === 'Letter' ? 'Letter' : 'A4'"
+      />
+    </header>
+    <p v-if="problem" class="mb-1 font-bold text-fails" role="alert">{{ problem }}</p>
+    <ul>
+      <li v-for="list in lists" :key="list.key" class="flex items-center gap-1 border-t border-hairline py-1">
+        <span class="flex-1">{{ list.title }}</span>
+        <RouterLink
+          :to="{ name: 'print', params: { jobId: job.id, what: list.key } }"
+          class="button min-h-9 px-2"
+        >
+          <Printer :size="15" aria-hidden="true" /> Print<span class="sr-only"> {{ list.title }}</span>
+        </RouterLink>
+        <button
+          type="button"
+          class="button min-h-9 px-2"
+          :disabled="busy !== ''"
+          @click="savePdf(list.key, list.doc())"
+        >
+          PDF<span class="sr-only"> of the {{ list.title }}</span>
+        </button>
+        <button
+          type="button"
+          class="button min-h-9 px-2"
+          @click="saveFile(`${list.key}.csv`, list.csv(), 'text/csv')"
+        >
+          CSV<span class="sr-only"> of the {{ list.title }}</span>
+        </button>
+      </li>
+      <li class="flex items-center gap-1 border-t border-hairline py-1">
+        <span class="flex-1">Labels, two a cable</span>
+        <SegmentedField
+          label="Labels"
+          hide-label
+          small
+          class="w-28"
+          :model-value="kind"
+          :choices="[
+            { value: 'wrap', title: 'wrap' },
+            { value: 'flag', title: 'flag' },
+          ]"
+          @update:model-value="kind = $event === 'flag' ? 'flag' : 'wrap'"
+        />
+        <button type="button" class="button min-h-9 px-2" :disabled="busy !== ''" @click="saveLabels('pdf')">
+          PDF<span class="sr-only"> of the labels</span>
+        </button>
+        <button type="button" class="button min-h-9 px-2" :disabled="busy !== ''" @click="saveLabels('svg')">
+          SVG<span class="sr-only"> of the labels</span>
+        </button>
+      </li>
+    </ul>
+    <button type="button" class="button mt-2" @click="isImporting = true">
+      <Upload :size="16" aria-hidden="true" /> Bring in a cable schedule
+    </button>
+    <span v-if="busy" class="note ml-3" role="status"
+      ><Download :size="14" class="inline" aria-hidden="true" /> making {{ busy }}</span
+    >
+    <ScheduleImport v-if="isImporting" :job-id="job.id" @close="isImporting = false" />
+  </section>
+</template>

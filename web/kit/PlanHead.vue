@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { digits } from '../../core/units/figure.ts';
+import type { GroupPlan } from './useCutPlan.ts';
+
+/** The plan in one sentence, and how sure it is: the plan comes down, the bound comes up, and where they meet it is proved. */
+const { plans, solving, seconds } = defineProps<{
+  plans: readonly GroupPlan[];
+  solving: string | null;
+  seconds: number | null;
+}>();
+defineEmits<{ cancel: []; solve: [] }>();
+
+const open = computed(() => plans.filter(({ group }) => group.pieces.length > 0));
+const metres = (mm: number) => `${digits(mm / 1000, 3)} m`;
+const sum = (of: (plan: GroupPlan) => number) => open.value.reduce((total, plan) => total + of(plan), 0);
+const planMm = computed(() => sum(({ newMm }) => newMm));
+const handMm = computed(() => sum(({ handMm }) => handMm));
+const boundMm = computed(() =>
+  Math.min(
+    planMm.value,
+    sum(({ boundMm }) => boundMm),
+  ),
+);
+const isProved = computed(() => open.value.every(({ state }) => state === 'proved'));
+const done = computed(
+  () => open.value.filter(({ state }) => state === 'proved' || state === 'in time').length,
+);
+const short = computed(() => open.value.filter(({ plan }) => plan.unplaced.length > 0));
+const title = computed(() => {
+  if (open.value.length === 0) return 'Nothing is left to cut';
+  if (solving !== null) return `Looking for less new stock than ${metres(planMm.value)}`;
+  if (isProved.value) return `Proven least new stock: ${metres(planMm.value)}`;
+  return `New stock begun: ${metres(planMm.value)}`;
+});
+const why = computed(() => {
+  const [first] = short.value;
+  if (first) {
+    const [piece] = first.plan.unplaced;
+    return `${short.value.length > 1 ? `${short.value.length} kinds are short. ` : ''}${piece?.label} has no ${first.group.title} to come from.`;
+  }
+  const saved = handMm.value - planMm.value;
+  if (saved > 0) return `Cutting the longest first by hand would begin ${metres(saved)} more.`;
+  return open.value.length > 0
+    ? 'No plan begins less; of those, the longest offcut is left.'
+    : 'Every cable with a length has been cut.';
+});
+/** The two lines of the proof, to one scale. */
+const lines = computed(() => {
+  const top = Math.max(handMm.value, planMm.value, 1);
+  const y = (mm: number) => 32 - (mm / top) * 26;
+  return {
+    hand: y(handMm.value),
+    plan: y(planMm.value),
+    bound: y(boundMm.value),
+    linear: y(sum(({ linearMm }) => linearMm)),
+  };
+});
+</script>
+
+<template>
+  <header class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-3.5 py-2">
+    <div class="min-w-0 flex-1" role="status">
+      <p class="figure text-[20px] leading-6 font-semibold">{{ title }}</p>
+      <p class="note">{{ why }}</p>
+    </div>
+    <svg
+      v-if="open.length > 0"
+      viewBox="0 0 168 40"
+      class="proof h-10 w-[168px]"
+      role="img"
+      :aria-label="`plan ${metres(planMm)}, bound ${metres(boundMm)}`"
+    >
+      <path
+        :d="`M34 ${lines.hand}H84V${lines.plan}H150`"
+        fill="none"
+        stroke="var(--copper-text)"
+        stroke-width="1.8"
+      />
+      <path
+        :d="`M34 ${lines.linear}H84V${lines.bound}H150`"
+        fill="none"
+        stroke="var(--ink)"
+        stroke-width="1.8"
+      />
+      <circle v-if="isProved" cx="154" :cy="lines.plan" r="4" fill="var(--holds)" />
+      <text x="0" :y="Math.min(lines.hand + 4, 22)" fill="var(--copper-text)">plan</text>
+      <text x="0" :y="Math.max(lines.linear + 4, lines.hand + 17, 36)">bound</text>
+    </svg>
+    <dl v-if="open.length > 0" class="figure grid grid-cols-[auto_auto] gap-x-2 text-[14px] leading-[17px]">
+      <dt class="text-ink2">bound</dt>
+      <dd class="text-right font-semibold">{{ metres(boundMm) }}</dd>
+      <dt class="text-ink2">gap</dt>
+      <dd class="text-right font-semibold">{{ metres(planMm - boundMm) }}</dd>
+      <dt class="text-ink2">{{ solving === null ? 'solved' : 'solving' }}</dt>
+      <dd class="text-right font-semibold">
+        {{
+          solving === null
+            ? seconds === null
+              ? 'by hand'
+              : `in ${digits(seconds, 1)} s`
+            : `${done} of ${open.length}`
+        }}
+      </dd>
+    </dl>
+    <button v-if="solving !== null" type="button" class="button" @click="$emit('cancel')">Cancel</button>
+    <button v-else-if="!isProved" type="button" class="button" @click="$emit('solve')">Prove it</button>
+  </header>
+</template>
+
+<style>
+.proof text {
+  font: 400 14px var(--font-figure);
+  fill: var(--ink2);
+}
+</style>

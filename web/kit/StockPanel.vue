@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { Plus, X } from '@lucide/vue';
+import type { Draft } from 'immer';
+import { nanoid } from 'nanoid';
+import { computed } from 'vue';
+import { sizeLabel } from '../../core/conductor/size.ts';
+import { JACKETS, type Spool } from '../../core/job/shop.ts';
+import { parseSize } from '../../core/units/parseSize.ts';
+import { useBench } from '../stores/bench.ts';
+import ChoiceField from '../ui/ChoiceField.vue';
+import CheckField from '../ui/CheckField.vue';
+import QuantityField from '../ui/QuantityField.vue';
+import TextField from '../ui/TextField.vue';
+
+/** Cable on the shelf: spools and offcuts, each with what it is and how much is left of it. */
+const bench = useBench();
+const kinds = computed(() => bench.shop.cableKinds.map(({ id, title }) => ({ value: id, title })));
+const colours = JACKETS.map((colour) => ({ value: colour, title: colour }));
+const cutting = computed(() => bench.shop.practice.cutting);
+
+function edit(id: string, what: string, recipe: (spool: Draft<Spool>) => void): void {
+  bench.edit(`spool: ${what}`, (draft) => {
+    const own = draft.shop.spools.find((spool) => spool.id === id);
+    if (own) recipe(own);
+  });
+}
+const remove = (id: string) =>
+  bench.edit('take a spool out', (draft) => {
+    draft.shop.spools = draft.shop.spools.filter((spool) => spool.id !== id);
+  });
+function add(): void {
+  const [kind] = bench.shop.cableKinds;
+  const size = kind?.sizes[0]?.size;
+  if (!kind || !size) return;
+  bench.edit('new spool', (draft) => {
+    draft.shop.spools.push({
+      id: nanoid(8),
+      label: `Spool ${draft.shop.spools.length + 1}`,
+      kindId: kind.id,
+      size: { ...size },
+      colour: 'red',
+      lengthMm: 10000,
+      offcut: false,
+    });
+  });
+}
+const madeSizes = ({ kindId }: Spool) => bench.shop.cableKinds.find(({ id }) => id === kindId)?.sizes ?? [];
+function sizeProblem(spool: Spool, text: string): string {
+  const entry = parseSize(text, madeSizes(spool)[0]?.size.system ?? 'metric');
+  if (!entry.ok) return entry.sentence;
+  const { size } = entry;
+  return madeSizes(spool).some((own) => own.size.system === size.system && own.size.name === size.name)
+    ? ''
+    : `This kind is made in ${madeSizes(spool)
+        .map((own) => sizeLabel(own.size))
+        .join(', ')}.`;
+}
+function setSize(spool: Spool, text: string): void {
+  const entry = parseSize(text, madeSizes(spool)[0]?.size.system ?? 'metric');
+  if (entry.ok) edit(spool.id, 'size', (own) => void (own.size = { ...entry.size }));
+}
+function setCutting(change: Partial<typeof cutting.value>): void {
+  bench.edit('practice: cutting', (draft) => void Object.assign(draft.shop.practice.cutting, change));
+}
+</script>
+
+<template>
+  <section aria-label="Spools and offcuts">
+    <div class="mb-2 grid max-w-2xl grid-cols-3 gap-2">
+      <QuantityField
+        label="A cut takes"
+        kind="length"
+        :model-value="cutting.kerfMm"
+        :least="0"
+        :most="20"
+        @update:model-value="setCutting({ kerfMm: $event })"
+      />
+      <QuantityField
+        label="Squared off a spool"
+        kind="length"
+        :model-value="cutting.squareMm"
+        :least="0"
+        :most="500"
+        @update:model-value="setCutting({ squareMm: $event })"
+      />
+      <QuantityField
+        label="Scrap under"
+        kind="length"
+        :model-value="cutting.scrapMm"
+        :least="0"
+        :most="5000"
+        :decimals="0"
+        @update:model-value="setCutting({ scrapMm: $event })"
+      />
+    </div>
+    <div
+      v-for="spool in bench.shop.spools"
+      :key="spool.id"
+      class="stock-row grid grid-cols-2 items-start gap-2 border-t border-hairline py-1 sm:grid-cols-[110px_1fr_100px_96px_120px_70px_40px]"
+    >
+      <TextField
+        :label="`Called, ${spool.label}`"
+        :model-value="spool.label"
+        required
+        @update:model-value="(label) => edit(spool.id, 'name', (own) => void (own.label = label))"
+      />
+      <ChoiceField
+        :label="`Kind of ${spool.label}`"
+        hide-label
+        :model-value="spool.kindId"
+        :choices="kinds"
+        @update:model-value="(kindId) => edit(spool.id, 'kind', (own) => void (own.kindId = kindId))"
+      />
+      <TextField
+        :label="`Size of ${spool.label}`"
+        :model-value="sizeLabel(spool.size)"
+        :check="(text) => sizeProblem(spool, text)"
+        @update:model-value="(text) => setSize(spool, text)"
+      />
+      <ChoiceField
+        :label="`Colour of ${spool.label}`"
+        hide-label
+        :model-value="spool.colour"
+        :choices="colours"
+        @update:model-value="(colour) => edit(spool.id, 'colour', (own) => void (own.colour = colour))"
+      />
+      <QuantityField
+        :label="`Left on ${spool.label}`"
+        kind="length"
+        :model-value="spool.lengthMm"
+        :least="1"
+        :most="1e7"
+        :decimals="0"
+        @update:model-value="(mm) => edit(spool.id, 'length', (own) => void (own.lengthMm = mm))"
+      />
+      <CheckField
+        class="self-center"
+        label="begun"
+        :model-value="spool.offcut"
+        @update:model-value="(on) => edit(spool.id, 'begun', (own) => void (own.offcut = on))"
+      />
+      <button
+        type="button"
+        class="flex size-10 items-center justify-center text-teal"
+        @click="remove(spool.id)"
+      >
+        <X :size="17" aria-hidden="true" /><span class="sr-only">Take {{ spool.label }} out</span>
+      </button>
+    </div>
+    <p v-if="bench.shop.spools.length === 0" class="mb-2">
+      No cable is on the shelf yet: the plan says what to buy.
+    </p>
+    <button type="button" class="button mt-2" @click="add">
+      <Plus :size="16" aria-hidden="true" /> A spool or offcut
+    </button>
+  </section>
+</template>
+
+<style>
+.stock-row label {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.stock-row p:not(:has([role='alert'])) {
+  display: none;
+}
+</style>

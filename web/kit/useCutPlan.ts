@@ -1,0 +1,104 @@
+import { releaseProxy, type Remote, wrap } from 'comlink';
+import { computed, onScopeDispose, shallowRef, watch } from 'vue';
+import type { SolvedPlan } from '../../core/cutting/cutModel.ts';
+import {
+  bestFitDecreasing,
+  betterPlan,
+  type CutPlan,
+  type CutRules,
+  linearBoundMm,
+  newStockMm,
+} from '../../core/cutting/cutPlan.ts';
+import type { CutGroup } from '../../core/cutting/pieces.ts';
+import type { CutWorker } from '../workers/cut.worker.ts';
+
+/** How far the plan of one group is. */
+export interface GroupPlan {
+  readonly group: CutGroup;
+  readonly plan: CutPlan;
+  readonly state: 'by hand' | 'solving' | 'proved' | 'in time';
+  readonly newMm: number;
+  readonly handMm: number;
+  readonly linearMm: number;
+  /** Nothing can begin less new stock than this. */
+  readonly boundMm: number;
+}
+
+const SECONDS = 10;
+
+/**
+ * Plans of all groups: at once by hand, then one after the other by the solver, away from the page. Another request
+ * drops what was under way; cancelling keeps what is there.
+ */
+export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRules) {
+  const solved = shallowRef<ReadonlyMap<string, SolvedPlan>>(new Map());
+  const solving = shallowRef<string | null>(null);
+  const seconds = shallowRef<number | null>(null);
+  let worker: Worker | undefined;
+  let remote: Remote<CutWorker> | undefined;
+  let run = 0;
+
+  const inputOf = ({ pieces, stock }: CutGroup) => JSON.stringify([pieces, stock, rules()]);
+
+  function cancel(): void {
+    run += 1;
+    remote?.[releaseProxy]();
+    worker?.terminate();
+    worker = undefined;
+    remote = undefined;
+    solving.value = null;
+  }
+
+  async function solve(): Promise<void> {
+    cancel();
+    const own = run;
+    const open = groups().filter((group) => group.pieces.length > 0 && !solved.value.has(inputOf(group)));
+    if (open.length === 0) return;
+    worker = new Worker(new URL('../workers/cut.worker.ts', import.meta.url), { type: 'module' });
+    remote = wrap<CutWorker>(worker);
+    const start = performance.now();
+    for (const group of open) {
+      solving.value = group.key;
+      // Plain copies: what comes from the store may be frozen, and crosses to the worker.
+      const answer = await remote.solve([...group.pieces], [...group.stock], { ...rules() }, SECONDS);
+      if (own !== run) return;
+      if (answer) solved.value = new Map([...solved.value, [inputOf(group), answer]]);
+    }
+    seconds.value = (performance.now() - start) / 1000;
+    solving.value = null;
+  }
+
+  const plans = computed(() =>
+    groups().map((group): GroupPlan => {
+      const hand = bestFitDecreasing(group.pieces, group.stock, rules());
+      const answer = solved.value.get(inputOf(group));
+      const plan = answer ? betterPlan(answer.plan, hand) : hand;
+      const linearMm = linearBoundMm(group.pieces, group.stock, rules());
+      return {
+        group,
+        plan,
+        state:
+          group.pieces.length === 0
+            ? 'proved'
+            : answer
+              ? answer.optimal
+                ? 'proved'
+                : 'in time'
+              : solving.value === group.key
+                ? 'solving'
+                : 'by hand',
+        newMm: newStockMm(plan),
+        handMm: newStockMm(hand),
+        linearMm,
+        boundMm: answer ? Math.max(answer.boundMm, 0) : plan.unplaced.length > 0 ? 0 : linearMm,
+      };
+    }),
+  );
+  watch(
+    () => groups().map(inputOf).join('|'),
+    () => void solve(),
+    { immediate: true },
+  );
+  onScopeDispose(cancel);
+  return { plans, solving, seconds, cancel, solve };
+}
