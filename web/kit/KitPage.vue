@@ -37,6 +37,14 @@ const { plans, solving, seconds, cancel, solve } = useCutPlan(
   () => rules.value,
 );
 const kit = computed(() => kitOf(cables.value, works.value, bench.shop));
+/** Making is held against buying for all of them, made already or not. */
+const wholeKit = computed(() =>
+  kitOf(
+    cables.value.map((cable) => ({ ...cable, done: [] })),
+    works.value,
+    bench.shop,
+  ),
+);
 const cut = computed(() => cables.value.filter(isCut).length);
 const isStockOpen = ref(false);
 </script>
@@ -66,7 +74,7 @@ const isStockOpen = ref(false);
       </div>
       <div class="border-line bg-paper max-lg:border-t lg:overflow-y-auto lg:border-l">
         <BuyPanel :kit="kit" :plans="plans" />
-        <MakeOrBuyPanel :job="job" :kit="kit" :plans="plans" :cables="cables.length" />
+        <MakeOrBuyPanel :job="job" :kit="wholeKit" :plans="plans" :cables="cables.length" />
         <PaperPanel :job="job" :made="made" :plans="plans" :kit="kit" />
       </div>
     </main>

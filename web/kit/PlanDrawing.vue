@@ -100,7 +100,7 @@ const placed = computed(() => {
       const end = bar.pieces.reduce((most, { fromMm, mm }) => Math.max(most, fromMm + mm), 0);
       return { ...bar, y: own + 18, half, shownMm, endMm: end, isBroken: bar.lengthMm > shownMm + 1 };
     });
-    y += 8;
+    y += row.whole.length > 0 ? 24 : 8;
     return { ...row, top, bars, bottom: y };
   });
 });
@@ -198,7 +198,13 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
                 :stroke="`var(--${row.group.colour})`"
                 stroke-width="3"
               />
-              <text :x="x(bar.endMm) + 8" :y="bar.y + bar.half + 16">left {{ say(bar.restMm) }}, keep</text>
+              <text
+                :x="x(bar.endMm) > width - 130 ? width - 8 : x(bar.endMm) + 8"
+                :y="x(bar.endMm) > width - 130 ? bar.y - bar.half - 5 : bar.y + bar.half + 16"
+                :text-anchor="x(bar.endMm) > width - 130 ? 'end' : 'start'"
+              >
+                left {{ say(bar.restMm) }}, keep
+              </text>
             </template>
             <template v-else>
               <rect

@@ -72,7 +72,7 @@ const cards = computed((): Card[] => {
       stock: null,
       done: true,
     }));
-  return [...open, ...done];
+  return [...open.filter(({ stock }) => stock), ...open.filter(({ stock }) => !stock), ...done];
 });
 const summary = computed(() => {
   const finished = made.reduce((sum, { work }) => sum + (work.lengths?.finishedMm ?? 0), 0);
@@ -101,7 +101,7 @@ function tick(card: Card): void {
     <header class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
       <h2 class="figure text-[16px] font-semibold">Tick off as you cut</h2>
       <p class="note ml-auto">{{ summary }}</p>
-      <div class="cutter w-40">
+      <div class="cutter w-60">
         <TextField
           label="Who is cutting"
           :model-value="prefs.person"
@@ -160,5 +160,6 @@ function tick(card: Card): void {
 }
 .cutter label {
   margin: 0;
+  flex-shrink: 0;
 }
 </style>

@@ -71,17 +71,19 @@ const marks = computed(() => [
     rub: !guarded,
   })),
 ]);
+/** A leg too short on the sheet to carry its figure goes without; the list has it. */
+const SHORTEST_PX = 40;
 const legs = computed(() =>
   stretches.value.flatMap((stretch, i) => {
-    if (stretch.kind !== 'straight') return [];
+    if (stretch.kind !== 'straight' || stretch.lengthMm * scale.value < SHORTEST_PX) return [];
     const [x, y] = place(pointAlong(stretches.value, stretch.fromMm + stretch.lengthMm / 2));
     const leg = route.legsMm[i / 2] ?? 0;
-    const vertical = Math.abs(Math.sin(stretch.start.heading)) > 0.7;
+    const isSteep = Math.abs(Math.sin(stretch.start.heading)) > 0.5;
     return [
       {
-        x: vertical ? x + 8 : x,
-        y: vertical ? y + 5 : y - 8,
-        anchor: vertical ? 'start' : 'middle',
+        x: isSteep ? x - 9 : x,
+        y: isSteep ? y + 5 : y - 9,
+        anchor: isSteep ? 'end' : 'middle',
         text: say(leg),
       },
     ];

@@ -175,7 +175,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
         <div
           v-for="(hole, i) in way.holes"
           :key="`h${i}`"
-          class="grid grid-cols-[1fr_84px_84px_44px] items-start gap-2"
+          class="grid grid-cols-[1fr_108px_108px_40px] items-start gap-2"
         >
           <TextField
             :label="`Hole ${i + 1}`"
@@ -214,7 +214,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
         <div
           v-for="(rub, i) in way.rubs"
           :key="`r${i}`"
-          class="grid grid-cols-[1fr_84px_84px_44px] items-start gap-2"
+          class="grid grid-cols-[1fr_108px_108px_40px] items-start gap-2"
         >
           <TextField
             :label="`Rubs ${i + 1} on`"
