@@ -1,14 +1,13 @@
 import { LAYERS, type Layer } from '../catalogue/tables/layers.ts';
 import { SLEEVES } from '../catalogue/tables/sleeves.ts';
-import type { CableWork } from '../cableWork.ts';
 import { COPPER } from '../conductor/copper.ts';
 import { cableMassPerMetre } from '../conductor/geometry.ts';
-import { type Cable, END_NAMES } from '../job/cable.ts';
+import { END_NAMES } from '../job/cable.ts';
 import type { Lug, Shop, Sleeve } from '../job/shop.ts';
 import { circleMm2, wallMm2 } from '../termination/lugOnCable.ts';
 import { usesSolder } from '../termination/method.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
-import { cutGroups, isCut } from './pieces.ts';
+import { cutGroups, isCut, type ToCut } from './pieces.ts';
 
 /** One line of a kit: what is needed, what is on the shelf, what to buy. */
 export interface KitLine {
@@ -57,12 +56,10 @@ interface Counted {
 }
 
 /** Counts everything that cables still to be made take. */
-function count(cables: readonly Cable[], works: readonly CableWork[], shop: Shop): Counted {
+function count(cables: readonly ToCut[], shop: Shop): Counted {
   const counted: Counted = { lugs: new Map(), sleeves: new Map(), layers: new Map(), solderG: 0, labels: 0 };
   const add = <K>(map: Map<K, number>, key: K, n: number) => map.set(key, (map.get(key) ?? 0) + n);
-  cables.forEach((cable, i) => {
-    const work = works[i];
-    if (!work) return;
+  for (const { cable, work } of cables) {
     const times = work.choice.taken.at.parallel;
     for (const name of END_NAMES) {
       const end = work.ends[name];
@@ -75,7 +72,7 @@ function count(cables: readonly Cable[], works: readonly CableWork[], shop: Shop
       }
       if (end.layers.includes('boot')) add(counted.layers, 'boot', times);
     }
-    if (isCut(cable)) return;
+    if (isCut(cable)) continue;
     const along = work.lengths?.cutMm ?? 0;
     for (const layer of ['braid', 'glass'] as const) {
       if (END_NAMES.some((name) => work.ends[name].layers.includes(layer)))
@@ -86,7 +83,7 @@ function count(cables: readonly Cable[], works: readonly CableWork[], shop: Shop
       if (connector) add(counted.lugs, connector.id, times);
       if (sleeve && connector) add(counted.sleeves, sleeve.id, Math.ceil(4 * connector.barrelMm) * times);
     }
-  });
+  }
   return counted;
 }
 
@@ -100,10 +97,10 @@ const line = (facts: Omit<KitLine, 'buy' | 'buyPrice'>): KitLine => {
 };
 
 /** Everything that is still to be cut, put on and shrunk, against what is on the shelf. */
-export function kitOf(cables: readonly Cable[], works: readonly CableWork[], shop: Shop): Kit {
-  const counted = count(cables, works, shop);
+export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
+  const counted = count(cables, shop);
   const { practice } = shop;
-  const ofCable = cutGroups(cables, works, shop)
+  const ofCable = cutGroups(cables, shop)
     .filter(({ pieces }) => pieces.length > 0)
     .map((group) => {
       const need = group.pieces.reduce((sum, { lengthMm }) => sum + lengthMm + practice.cutting.kerfMm, 0);

@@ -1,8 +1,13 @@
-import type { CableWork } from '../cableWork.ts';
 import { type ConductorSize, sizeLabel } from '../conductor/size.ts';
 import type { Cable, Jacket } from '../job/cable.ts';
+import type { Scheduled } from '../job/schedule.ts';
 import type { Shop, Spool } from '../job/shop.ts';
-import type { Piece, StockLength } from './cutPlan.ts';
+import { type CutRules, type Piece, restMm, type StockLength } from './cutPlan.ts';
+
+/** A cable to be cut, with its work. Jobs may use one id twice, so each has a key of its own among all that are cut together. */
+export interface ToCut extends Scheduled {
+  readonly key: string;
+}
 
 /** Pieces that may be cut from the same spools: one kind, size and colour. */
 export interface CutGroup {
@@ -28,32 +33,37 @@ export const groupKey = (kindId: string, size: ConductorSize, colour: Jacket) =>
 /** Whether a cable has been cut to length. */
 export const isCut = ({ done }: Cable) => done.some(({ step }) => step === 'cut');
 
+/** Ids of the pieces of a cable: one, or as many as run side by side. */
+export const pieceIds = ({ key, work }: ToCut): string[] =>
+  Array.from({ length: work.choice.taken.at.parallel }, (_, n) => (n === 0 ? key : `${key} ${n + 1}`));
+
 /** The pieces of many cables, by what they may be cut from; cables without a length have none. */
-export function cutGroups(cables: readonly Cable[], works: readonly CableWork[], shop: Shop): CutGroup[] {
+export function cutGroups(cables: readonly ToCut[], shop: Shop): CutGroup[] {
   const groups = new Map<
     string,
     { group: Omit<CutGroup, 'pieces' | 'cut'>; pieces: Piece[]; cut: Piece[] }
   >();
-  cables.forEach((cable, i) => {
-    const work = works[i];
-    if (!work?.lengths) return;
+  for (const own of cables) {
+    const { cable, work } = own;
+    if (!work.lengths) continue;
+    const lengthMm = Math.ceil(work.lengths.cutMm);
     const { at } = work.choice.taken;
     const key = groupKey(work.kind.id, at.size, cable.jacket);
-    const known = groups.get(key) ?? newGroup(key, cable, work, shop);
+    const known = groups.get(key) ?? newGroup(key, own, shop);
     groups.set(key, known);
-    const copies = Array.from({ length: at.parallel }, (_, n) => ({
-      id: n === 0 ? cable.id : `${cable.id}.${n + 1}`,
+    const copies = pieceIds(own).map((id, n) => ({
+      id,
       label: n === 0 ? cable.tag : `${cable.tag} ${n + 1}`,
-      lengthMm: Math.ceil(work.lengths?.cutMm ?? 0),
+      lengthMm,
     }));
     (isCut(cable) ? known.cut : known.pieces).push(...copies);
-  });
+  }
   return [...groups.values()]
     .map(({ group, pieces, cut }) => ({ ...group, pieces, cut }))
     .sort((a, b) => b.copperMm2 - a.copperMm2 || a.title.localeCompare(b.title));
 }
 
-function newGroup(key: string, cable: Cable, work: CableWork, shop: Shop) {
+function newGroup(key: string, { cable, work }: ToCut, shop: Shop) {
   const { at } = work.choice.taken;
   const spools = shop.spools.filter((own) => groupKey(own.kindId, own.size, own.colour) === key);
   const own = work.kind.sizes.find(
@@ -79,18 +89,21 @@ function newGroup(key: string, cable: Cable, work: CableWork, shop: Shop) {
 }
 
 /**
- * Stock once pieces are cut from a spool: what is left of it, as an offcut when it was begun; gone when it is scrap.
+ * Stock once pieces are cut from a length of it: so much shorter, an offcut from then on, and gone where what is left is
+ * scrap.
  *
- * @param leftMm what the plan leaves
+ * @param later whether more is to be cut from it: then it stays, however short
  */
 export function spoolsAfterCut(
   spools: readonly Spool[],
   spoolId: string,
-  leftMm: number,
-  scrapMm: number,
+  pieces: readonly Piece[],
+  rules: CutRules,
+  later = false,
 ): Spool[] {
   return spools.flatMap((own) => {
     if (own.id !== spoolId) return [own];
-    return leftMm < scrapMm ? [] : [{ ...own, lengthMm: Math.floor(leftMm), offcut: true }];
+    const lengthMm = Math.floor(restMm(own, pieces, rules));
+    return lengthMm > 0 && (later || lengthMm >= rules.scrapMm) ? [{ ...own, lengthMm, offcut: true }] : [];
   });
 }

@@ -4,8 +4,8 @@ import { kitOf } from '../../core/cutting/kit.ts';
 import { cutGroups, isCut } from '../../core/cutting/pieces.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
-import { workOf } from '../stores/work.ts';
 import BuyPanel from './BuyPanel.vue';
+import { madeOf } from './made.ts';
 import MakeOrBuyPanel from './MakeOrBuyPanel.vue';
 import OtherJobs from './OtherJobs.vue';
 import PaperPanel from './PaperPanel.vue';
@@ -22,30 +22,22 @@ const bench = useBench();
 const job = computed(() => bench.jobById(jobId));
 const withJobs = ref<readonly string[]>([]);
 const jobs = computed(() => bench.jobs.filter(({ id }) => id === jobId || withJobs.value.includes(id)));
-/** Each cable with its work: one worked up in its own job. */
-const made = computed(() =>
-  jobs.value.flatMap((own) =>
-    own.cables.map((cable) => ({ job: own, cable, work: workOf(cable, bench.shop, own) })),
-  ),
-);
-const cables = computed(() => made.value.map(({ cable }) => cable));
-const works = computed(() => made.value.map(({ work }) => work));
-const groups = computed(() => cutGroups(cables.value, works.value, bench.shop));
+const made = computed(() => madeOf(jobs.value, bench.shop));
+const groups = computed(() => cutGroups(made.value, bench.shop));
 const rules = computed(() => bench.shop.practice.cutting);
 const { plans, solving, seconds, cancel, solve } = useCutPlan(
   () => groups.value,
   () => rules.value,
 );
-const kit = computed(() => kitOf(cables.value, works.value, bench.shop));
+const kit = computed(() => kitOf(made.value, bench.shop));
 /** Making is held against buying for all of them, made already or not. */
 const wholeKit = computed(() =>
   kitOf(
-    cables.value.map((cable) => ({ ...cable, done: [] })),
-    works.value,
+    made.value.map((own) => ({ ...own, cable: { ...own.cable, done: [] } })),
     bench.shop,
   ),
 );
-const cut = computed(() => cables.value.filter(isCut).length);
+const cut = computed(() => made.value.filter(({ cable }) => isCut(cable)).length);
 const isStockOpen = ref(false);
 </script>
 
@@ -74,7 +66,7 @@ const isStockOpen = ref(false);
       </div>
       <div class="border-line bg-paper max-lg:border-t lg:overflow-y-auto lg:border-l">
         <BuyPanel :kit="kit" :plans="plans" />
-        <MakeOrBuyPanel :job="job" :kit="wholeKit" :plans="plans" :cables="cables.length" />
+        <MakeOrBuyPanel :job="job" :kit="wholeKit" :plans="plans" :cables="made.length" />
         <PaperPanel :job="job" :made="made" :plans="plans" :kit="kit" />
       </div>
     </main>

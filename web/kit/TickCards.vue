@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { restMm, type StockLength } from '../../core/cutting/cutPlan.ts';
-import { isCut, spoolsAfterCut } from '../../core/cutting/pieces.ts';
+import type { Piece } from '../../core/cutting/cutPlan.ts';
+import { isCut, pieceIds, spoolsAfterCut } from '../../core/cutting/pieces.ts';
 import { digits } from '../../core/units/figure.ts';
 import { usePersonNeeded } from '../bench/usePersonNeeded.ts';
 import { useBench } from '../stores/bench.ts';
@@ -24,55 +24,58 @@ const { problem, nameNeeded } = usePersonNeeded();
 const say = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
 
 interface Card {
-  readonly cableId: string;
-  readonly jobId: string;
+  readonly own: Made;
   readonly tag: string;
   readonly mm: number;
-  readonly colour: string;
   readonly from: string;
-  readonly stock: StockLength | null;
+  /** The spool each of its pieces is cut from; null where one has none. */
+  readonly cuts: readonly { readonly spoolId: string; readonly piece: Piece }[] | null;
   readonly done: boolean;
 }
-/** Open ones first, spool by spool, as they are cut; then those that are done. */
-const cards = computed((): Card[] => {
-  const madeOf = (id: string) => made.find(({ cable }) => cable.id === id);
-  const card = (id: string, mm: number, from: string, stock: StockLength | null): Card[] => {
-    const own = madeOf(id);
-    if (!own) return [];
-    return [
-      {
-        cableId: id,
-        jobId: own.job.id,
-        tag: own.cable.tag,
-        mm,
-        colour: own.cable.jacket,
-        from,
-        stock,
-        done: false,
-      },
-    ];
-  };
-  const open = plans.flatMap(({ group, plan }) => [
-    ...plan.spools.flatMap(({ stock, pieces }) =>
-      pieces.flatMap(({ id, lengthMm }) =>
-        card(id, lengthMm, group.spools.find((own) => own.id === stock.id)?.label ?? stock.id, stock),
+/** Where each piece is cut from, in the order of cutting. */
+const placed = computed(
+  () =>
+    new Map(
+      plans.flatMap(({ group, plan }) =>
+        plan.spools.flatMap(({ stock, pieces }) =>
+          pieces.map((piece) => {
+            const label = group.spools.find(({ id }) => id === stock.id)?.label ?? stock.id;
+            return [piece.id, { spoolId: stock.id, label, piece }] as const;
+          }),
+        ),
       ),
     ),
-    ...plan.unplaced.flatMap(({ id, lengthMm }) => card(id, lengthMm, 'waits for cable', null)),
-  ]);
-  const done = made
-    .filter(({ cable }) => isCut(cable))
-    .map(({ job, cable, work }): Card => ({
-      cableId: cable.id,
-      jobId: job.id,
-      tag: cable.tag,
-      mm: Math.ceil(work.lengths?.cutMm ?? 0),
-      colour: cable.jacket,
-      from: 'cut',
-      stock: null,
-      done: true,
-    }));
-  return [...open.filter(({ stock }) => stock), ...open.filter(({ stock }) => !stock), ...done];
+);
+function cardOf(own: Made): Card {
+  const ids = pieceIds(own);
+  const cuts = ids.flatMap((id) => placed.value.get(id) ?? []);
+  const done = isCut(own.cable);
+  const isReady = !done && cuts.length === ids.length;
+  return {
+    own,
+    tag: ids.length > 1 ? `${own.cable.tag} ×${ids.length}` : own.cable.tag,
+    mm: Math.ceil(own.work.lengths?.cutMm ?? 0),
+    from: done
+      ? 'cut'
+      : isReady
+        ? [...new Set(cuts.map(({ label }) => label))].join(', ')
+        : 'waits for cable',
+    cuts: isReady ? cuts : null,
+    done,
+  };
+}
+/** Open ones first, spool by spool, as they are cut; then those that wait, then those that are done. */
+const cards = computed((): Card[] => {
+  const order = [...placed.value.keys()];
+  return made
+    .filter(({ work }) => work.lengths)
+    .map(cardOf)
+    .sort(
+      (a, b) =>
+        Number(a.done) - Number(b.done) ||
+        Number(!a.cuts) - Number(!b.cuts) ||
+        order.indexOf(a.own.key) - order.indexOf(b.own.key),
+    );
 });
 const summary = computed(() => {
   const finished = made.reduce((sum, { work }) => sum + (work.lengths?.finishedMm ?? 0), 0);
@@ -80,18 +83,20 @@ const summary = computed(() => {
   return `${cut} of ${made.length} cut. ${digits(finished / 1000, 2)} m finished, ${digits(mass, 1)} kg.`;
 });
 
-function tick(card: Card): void {
-  if (card.done || !card.stock || nameNeeded()) return;
-  const { stock, mm } = card;
-  const { cutting } = bench.shop.practice;
-  const left = restMm(stock, [{ id: card.cableId, label: card.tag, lengthMm: mm }], cutting);
-  bench.edit(`cut ${card.tag}`, (draft) => {
+function tick({ own, cuts }: Card): void {
+  if (!cuts || nameNeeded()) return;
+  const rules = bench.shop.practice.cutting;
+  bench.edit(`cut ${own.cable.tag}`, (draft) => {
     const cable = draft.jobs
-      .find(({ id }) => id === card.jobId)
-      ?.cables.find(({ id }) => id === card.cableId);
+      .find(({ id }) => id === own.job.id)
+      ?.cables.find(({ id }) => id === own.cable.id);
     if (!cable) return;
     cable.done.push({ step: 'cut', at: new Date().toISOString(), by: prefs.person });
-    draft.shop.spools = spoolsAfterCut(draft.shop.spools, stock.id, left, cutting.scrapMm);
+    const ids = cuts.map(({ piece }) => piece.id);
+    for (const { spoolId, piece } of cuts) {
+      const later = [...placed.value].some(([id, cut]) => cut.spoolId === spoolId && !ids.includes(id));
+      draft.shop.spools = spoolsAfterCut(draft.shop.spools, spoolId, [piece], rules, later);
+    }
   });
 }
 </script>
@@ -111,23 +116,23 @@ function tick(card: Card): void {
     </header>
     <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">Say who is cutting first.</p>
     <ul class="grid max-h-[176px] grid-cols-2 gap-2 overflow-y-auto sm:grid-cols-5">
-      <li v-for="(card, i) in cards" :key="card.cableId + i">
+      <li v-for="(card, i) in cards" :key="card.own.key">
         <button
           type="button"
           class="flex h-[72px] w-full flex-col justify-center border border-hairline bg-paper pr-2 pl-3 text-left"
           :class="[
-            card.done ? '' : card.stock ? 'hover:bg-teal-tint' : 'border-dashed',
-            i === 0 && card.stock ? 'border-2 border-teal bg-teal-tint' : '',
+            card.done ? '' : card.cuts ? 'hover:bg-teal-tint' : 'border-dashed',
+            i === 0 && card.cuts ? 'border-2 border-teal bg-teal-tint' : '',
           ]"
-          :style="{ borderLeft: `5px solid var(--${card.colour})` }"
+          :style="{ borderLeft: `5px solid var(--${card.own.cable.jacket})` }"
           :aria-pressed="card.done"
-          :disabled="card.done || !card.stock"
+          :disabled="card.done || !card.cuts"
           @click="tick(card)"
         >
           <span class="flex items-center gap-2">
             <span
               class="flex size-5 shrink-0 items-center justify-center rounded-[3px] border border-teal text-[14px]"
-              :class="card.done ? 'bg-teal text-on-teal' : card.stock ? 'bg-paper' : 'border-dashed'"
+              :class="card.done ? 'bg-teal text-on-teal' : card.cuts ? 'bg-paper' : 'border-dashed'"
               aria-hidden="true"
               >{{ card.done ? '✓' : '' }}</span
             >

@@ -1,10 +1,15 @@
-import type { CableWork } from '../../core/cableWork.ts';
-import type { Cable } from '../../core/job/cable.ts';
+import type { ToCut } from '../../core/cutting/pieces.ts';
 import type { Job } from '../../core/job/job.ts';
+import type { Shop } from '../../core/job/shop.ts';
+import { workOf } from '../stores/work.ts';
 
-/** A cable of a kit, with the job it belongs to and its work. */
-export interface Made {
+/** A cable of a kit with its work, and the job it belongs to. */
+export interface Made extends ToCut {
   readonly job: Job;
-  readonly cable: Cable;
-  readonly work: CableWork;
 }
+
+/** Each cable of some jobs with its work: one worked up in its own job. */
+export const madeOf = (jobs: readonly Job[], shop: Shop): Made[] =>
+  jobs.flatMap((job) =>
+    job.cables.map((cable) => ({ key: `${job.id}/${cable.id}`, job, cable, work: workOf(cable, shop, job) })),
+  );

@@ -6,7 +6,7 @@ import { kitOf } from '../../core/cutting/kit.ts';
 import { cutGroups } from '../../core/cutting/pieces.ts';
 import { cuttingListDoc, kitDoc, scheduleDoc } from '../../core/paper/listDoc.ts';
 import { useBench } from '../stores/bench.ts';
-import { workOf } from '../stores/work.ts';
+import { madeOf } from '../kit/made.ts';
 import { useCutPlan } from '../kit/useCutPlan.ts';
 
 /** A list as it goes on paper: black on white, its head on every page. */
@@ -14,23 +14,16 @@ const { jobId, what } = defineProps<{ jobId: string; what: string }>();
 
 const bench = useBench();
 const job = computed(() => bench.jobById(jobId));
-const works = computed(() => job.value?.cables.map((cable) => workOf(cable, bench.shop, job.value)) ?? []);
-const cables = computed(() => job.value?.cables ?? []);
-const groups = computed(() => (what === 'cutting' ? cutGroups(cables.value, works.value, bench.shop) : []));
+const made = computed(() => (job.value ? madeOf([job.value], bench.shop) : []));
+const groups = computed(() => (what === 'cutting' ? cutGroups(made.value, bench.shop) : []));
 const rules = computed(() => bench.shop.practice.cutting);
 const { plans, solving } = useCutPlan(
   () => groups.value,
   () => rules.value,
 );
-const made = computed(() =>
-  cables.value.flatMap((cable, i) => {
-    const work = works.value[i];
-    return work ? [{ cable, work }] : [];
-  }),
-);
 const doc = computed(() => {
   const title = job.value?.title ?? '';
-  if (what === 'kit') return kitDoc(title, kitOf(cables.value, works.value, bench.shop));
+  if (what === 'kit') return kitDoc(title, kitOf(made.value, bench.shop));
   if (what === 'schedule') return scheduleDoc(title, made.value);
   return cuttingListDoc(
     title,
