@@ -44,33 +44,44 @@ function across(mm: number, reach: number): string {
   const [dx, dy] = [-Math.sin(at.heading) * reach, Math.cos(at.heading) * reach];
   return `M${x - dx} ${y - dy}L${x + dx} ${y + dy}`;
 }
+/** Where the way runs on the sheet, closely enough to keep words off it. */
+const SAMPLES = 60;
+const taken = computed(() =>
+  Array.from({ length: SAMPLES + 1 }, (_, i) =>
+    place(pointAlong(stretches.value, (totalMm.value * i) / SAMPLES)),
+  ),
+);
+/** Nor on the figures of the legs. */
+const figures = computed(() =>
+  legs.value.map(({ x, y, anchor }): [number, number] => [anchor === 'end' ? x - 14 : x, y - 5]),
+);
+const LETTER_PX = 6.4;
+/** Words beside a place on the way, on the side where more of the sheet is free. */
+function beside(mm: number, words: string, reach: number) {
+  const at = pointAlong(stretches.value, Math.min(mm, totalMm.value));
+  const [x, y] = place(at);
+  const half = (words.length * LETTER_PX) / 2;
+  const sides = [1, -1].map((side) => {
+    const dx = -Math.sin(at.heading) * reach * side;
+    const dy = Math.cos(at.heading) * reach * side;
+    const anchor = Math.abs(dx) < 6 ? 'middle' : dx > 0 ? 'start' : 'end';
+    const middle = x + dx + (anchor === 'middle' ? 0 : Math.sign(dx) * half);
+    const free = Math.min(
+      ...[...taken.value, ...figures.value].map(([px, py]) =>
+        Math.hypot(Math.max(0, Math.abs(px - middle) - half), py - y - dy),
+      ),
+      ...(middle - half < 4 || middle + half > WIDTH - 4 ? [0] : []),
+    );
+    return { x: x + dx, y: y + dy + 5, anchor, free };
+  });
+  return sides.reduce((best, side) => (side.free > best.free ? side : best));
+}
 const supports = computed(() => {
   const every = way.supportEveryMm;
   if (!every) return '';
   const count = Math.min(200, Math.floor(totalMm.value / every));
   return Array.from({ length: count }, (_, i) => across((i + 1) * every, 4)).join('');
 });
-const zones = computed(() =>
-  way.zones.map((zone) => ({
-    ...zone,
-    d: line(trace(stretches.value, Math.min(zone.fromMm, totalMm.value), Math.min(zone.toMm, totalMm.value))),
-    at: place(pointAlong(stretches.value, Math.min((zone.fromMm + zone.toMm) / 2, totalMm.value))),
-  })),
-);
-const marks = computed(() => [
-  ...way.holes.map(({ what, atMm, mm }) => ({
-    key: `h${what}${atMm}`,
-    words: `${what}, ${say(mm)}`,
-    atMm,
-    rub: false,
-  })),
-  ...way.rubs.map(({ what, atMm, guarded }) => ({
-    key: `r${what}${atMm}`,
-    words: guarded ? `${what}, guarded` : `rubs: ${what}`,
-    atMm,
-    rub: !guarded,
-  })),
-]);
 /** A leg too short on the sheet to carry its figure goes without; the list has it. */
 const SHORTEST_PX = 40;
 const legs = computed(() =>
@@ -88,6 +99,24 @@ const legs = computed(() =>
       },
     ];
   }),
+);
+const zones = computed(() =>
+  way.zones.map((zone) => ({
+    ...zone,
+    d: line(trace(stretches.value, Math.min(zone.fromMm, totalMm.value), Math.min(zone.toMm, totalMm.value))),
+    words: `${zone.what}, ${zone.ambientC} °C`,
+    label: beside((zone.fromMm + zone.toMm) / 2, `${zone.what}, ${zone.ambientC} °C`, 20),
+  })),
+);
+const marks = computed(() =>
+  [
+    ...way.holes.map(({ what, atMm, mm }) => ({ atMm, words: `${what}, ${say(mm)}`, rub: false })),
+    ...way.rubs.map(({ what, atMm, guarded }) => ({
+      atMm,
+      words: guarded ? `${what}, guarded` : `rubs: ${what}`,
+      rub: !guarded,
+    })),
+  ].map((mark) => ({ ...mark, label: beside(mark.atMm, mark.words, 18) })),
 );
 const tight = computed(() =>
   stretches.value.filter((stretch) => stretch.kind === 'bend' && stretch.radiusMm < leastRadiusMm - 1e-9),
@@ -124,22 +153,30 @@ const studs = computed(() => [
       stroke-width="6"
     />
     <path :d="supports" stroke="var(--ink3)" stroke-width="1.4" />
-    <g v-for="mark in marks" :key="mark.key">
+    <g v-for="mark in marks" :key="`${mark.words} ${mark.atMm}`">
       <path
         :d="across(Math.min(mark.atMm, totalMm), 11)"
         :stroke="mark.rub ? 'var(--binds)' : 'var(--teal)'"
         stroke-width="2.5"
       />
       <text
-        :x="place(pointAlong(stretches, Math.min(mark.atMm, totalMm)))[0] + 10"
-        :y="place(pointAlong(stretches, Math.min(mark.atMm, totalMm)))[1] + 22"
+        :x="mark.label.x"
+        :y="mark.label.y"
+        :text-anchor="mark.label.anchor"
         :class="mark.rub ? 'rub' : 'hole'"
       >
         {{ mark.words }}
       </text>
     </g>
-    <text v-for="zone in zones" :key="`z${zone.what}`" class="zone" :x="zone.at[0] + 14" :y="zone.at[1] - 16">
-      {{ zone.what }}, {{ zone.ambientC }} °C
+    <text
+      v-for="zone in zones"
+      :key="`z${zone.what}`"
+      class="zone"
+      :x="zone.label.x"
+      :y="zone.label.y"
+      :text-anchor="zone.label.anchor"
+    >
+      {{ zone.words }}
     </text>
     <text v-for="(leg, i) in legs" :key="`l${i}`" class="leg" :x="leg.x" :y="leg.y" :text-anchor="leg.anchor">
       {{ leg.text }}

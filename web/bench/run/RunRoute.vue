@@ -57,6 +57,8 @@ function setRoute(text: string): void {
   });
 }
 const length = computed(() => (drawn.value ? lengthText(routeLengthMm(drawn.value), 0, prefs.lengths) : ''));
+/** Along the way as far as it goes; what was put beyond it before it was shortened may stay. */
+const reach = (mm: number) => Math.max(Math.ceil(cable.run.lengthMm), mm);
 const half = computed(() => Math.round(cable.run.lengthMm / 2));
 </script>
 
@@ -116,7 +118,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
               kind="length"
               :model-value="zone.toMm"
               :least="zone.fromMm"
-              :most="1e6"
+              :most="reach(zone.toMm)"
               :decimals="0"
               @update:model-value="
                 (mm) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).toMm = mm))
@@ -172,79 +174,85 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
       </div>
       <div>
         <h4 class="label mb-1">Holes and glands, the smallest must be passed</h4>
-        <div
-          v-for="(hole, i) in way.holes"
-          :key="`h${i}`"
-          class="grid grid-cols-[1fr_108px_108px_40px] items-start gap-2"
-        >
-          <TextField
-            :label="`Hole ${i + 1}`"
-            :model-value="hole.what"
-            :longest="80"
-            required
-            @update:model-value="
-              (what) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).what = what))
-            "
-          />
-          <QuantityField
-            :label="`Hole ${i + 1} at`"
-            kind="length"
-            :model-value="hole.atMm"
-            :least="0"
-            :most="1e6"
-            :decimals="0"
-            @update:model-value="(mm) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).atMm = mm))"
-          />
-          <QuantityField
-            :label="`Hole ${i + 1} across`"
-            kind="length"
-            :model-value="hole.mm"
-            :least="3"
-            :most="500"
-            @update:model-value="(mm) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).mm = mm))"
-          />
-          <button
-            type="button"
-            class="mt-[22px] flex size-11 items-center justify-center text-teal"
-            @click="editWay('hole', ({ holes }) => void holes.splice(i, 1))"
-          >
-            <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">Take hole {{ i + 1 }} out</span>
-          </button>
+        <div v-for="(hole, i) in way.holes" :key="`h${i}`" class="mb-1 border-b border-hairline pb-1">
+          <div class="flex items-start gap-2">
+            <TextField
+              :label="`Hole ${i + 1}`"
+              :model-value="hole.what"
+              :longest="80"
+              required
+              class="flex-1"
+              @update:model-value="
+                (what) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).what = what))
+              "
+            />
+            <button
+              type="button"
+              class="mt-[22px] flex size-11 items-center justify-center text-teal"
+              @click="editWay('hole', ({ holes }) => void holes.splice(i, 1))"
+            >
+              <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">Take hole {{ i + 1 }} out</span>
+            </button>
+          </div>
+          <div class="grid grid-cols-2 gap-2">
+            <QuantityField
+              :label="`Hole ${i + 1} at`"
+              kind="length"
+              :model-value="hole.atMm"
+              :least="0"
+              :most="reach(hole.atMm)"
+              :decimals="0"
+              @update:model-value="
+                (mm) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).atMm = mm))
+              "
+            />
+            <QuantityField
+              :label="`Hole ${i + 1} across`"
+              kind="length"
+              :model-value="hole.mm"
+              :least="3"
+              :most="500"
+              @update:model-value="(mm) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).mm = mm))"
+            />
+          </div>
         </div>
-        <div
-          v-for="(rub, i) in way.rubs"
-          :key="`r${i}`"
-          class="grid grid-cols-[1fr_108px_108px_40px] items-start gap-2"
-        >
-          <TextField
-            :label="`Rubs ${i + 1} on`"
-            :model-value="rub.what"
-            :longest="80"
-            required
-            @update:model-value="(what) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).what = what))"
-          />
-          <QuantityField
-            :label="`Rubs ${i + 1} at`"
-            kind="length"
-            :model-value="rub.atMm"
-            :least="0"
-            :most="1e6"
-            :decimals="0"
-            @update:model-value="(mm) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).atMm = mm))"
-          />
-          <CheckField
-            class="mt-8"
-            :label="`guarded ${i + 1}`"
-            :model-value="rub.guarded"
-            @update:model-value="(on) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).guarded = on))"
-          />
-          <button
-            type="button"
-            class="mt-[22px] flex size-11 items-center justify-center text-teal"
-            @click="editWay('rub', ({ rubs }) => void rubs.splice(i, 1))"
-          >
-            <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">Take rub {{ i + 1 }} out</span>
-          </button>
+        <div v-for="(rub, i) in way.rubs" :key="`r${i}`" class="mb-1 border-b border-hairline pb-1">
+          <div class="flex items-start gap-2">
+            <TextField
+              :label="`Rubs ${i + 1} on`"
+              :model-value="rub.what"
+              :longest="80"
+              required
+              class="flex-1"
+              @update:model-value="
+                (what) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).what = what))
+              "
+            />
+            <button
+              type="button"
+              class="mt-[22px] flex size-11 items-center justify-center text-teal"
+              @click="editWay('rub', ({ rubs }) => void rubs.splice(i, 1))"
+            >
+              <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">Take rub {{ i + 1 }} out</span>
+            </button>
+          </div>
+          <div class="grid grid-cols-2 items-start gap-2">
+            <QuantityField
+              :label="`Rubs ${i + 1} at`"
+              kind="length"
+              :model-value="rub.atMm"
+              :least="0"
+              :most="reach(rub.atMm)"
+              :decimals="0"
+              @update:model-value="(mm) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).atMm = mm))"
+            />
+            <CheckField
+              class="mt-8"
+              :label="`guarded ${i + 1}`"
+              :model-value="rub.guarded"
+              @update:model-value="(on) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).guarded = on))"
+            />
+          </div>
         </div>
         <div class="flex flex-wrap gap-2">
           <button
