@@ -1,5 +1,7 @@
 import type { Job } from '../job/job.ts';
+import type { CutPlan, CutRules } from './cutPlan.ts';
 import type { Kit } from './kit.ts';
+import type { CutGroup } from './pieces.ts';
 
 /** What a job costs made here and bought ready, part by part. No thumb on the scale. */
 export interface MakeOrBuy {
@@ -16,29 +18,40 @@ export interface MakeOrBuy {
   readonly breakEven: number | null;
 }
 
+/** Price of the cable that plans leave too short to keep. */
+export const scrapPrice = (
+  plans: readonly { readonly group: Pick<CutGroup, 'pricePerM'>; readonly plan: CutPlan }[],
+  { scrapMm }: CutRules,
+) =>
+  plans.reduce((total, { group, plan }) => {
+    const scraps = plan.spools.filter(({ pieces, restMm }) => pieces.length > 0 && restMm < scrapMm);
+    return total + (scraps.reduce((mm, { restMm }) => mm + restMm, 0) / 1000) * group.pricePerM;
+  }, 0);
+
 /**
- * Making against buying: materials and scrap, minutes at a rate, and the whole of a tool that must be bought, against a
- * typed price.
+ * Making against buying: materials and scrap, minutes at a rate, and this job's share of a tool that must be bought,
+ * against a typed price. The tool breaks even on its whole price, whoever bears it.
  *
- * @param scrapPrice price of the cable that the plan leaves as scrap
+ * @param scrap price of the cable that the plan leaves as scrap
  * @example makeOrBuy(terms, kit, 7, 9).breakEven // tool ÷ (bought − made without it) a cable, rounded up
  */
 export function makeOrBuy(
-  { boughtPrice, minutesACable, ratePerHour, toolPrice }: NonNullable<Job['makeOrBuy']>,
+  { boughtPrice, minutesACable, ratePerHour, toolPrice, toolPercent = 100 }: NonNullable<Job['makeOrBuy']>,
   kit: Pick<Kit, 'price'>,
-  scrapPrice: number,
+  scrap: number,
   cables: number,
 ): MakeOrBuy {
   const work = (cables * minutesACable * ratePerHour) / 60;
-  const running = kit.price + scrapPrice + work;
+  const running = kit.price + scrap + work;
+  const tool = (toolPrice * toolPercent) / 100;
   const savesEach = cables > 0 ? (boughtPrice - running) / cables : 0;
   return {
     cables,
     materials: kit.price,
-    scrap: scrapPrice,
+    scrap,
     work,
-    tool: toolPrice,
-    made: running + toolPrice,
+    tool,
+    made: running + tool,
     bought: boughtPrice,
     breakEven: savesEach > 0 ? Math.ceil(toolPrice / savesEach) : null,
   };

@@ -35,6 +35,8 @@ export const jobSchema = z
         ratePerHour: z.number().min(0).max(1000),
         /** A tool that would have to be bought; 0 where it is owned. */
         toolPrice: z.number().min(0).max(1e5),
+        /** What of it this job bears; all of it unless said. */
+        toolPercent: z.number().min(0).max(100).optional(),
       })
       .optional(),
   })

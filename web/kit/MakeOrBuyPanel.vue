@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Kit } from '../../core/cutting/kit.ts';
-import { makeOrBuy } from '../../core/cutting/makeOrBuy.ts';
+import { makeOrBuy, scrapPrice } from '../../core/cutting/makeOrBuy.ts';
 import type { Job } from '../../core/job/job.ts';
 import { digits } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
@@ -17,8 +17,8 @@ const { job, kit, plans, cables } = defineProps<{
 }>();
 
 const bench = useBench();
-const NOTHING = { boughtPrice: 0, minutesACable: 25, ratePerHour: 0, toolPrice: 0 };
-type Terms = typeof NOTHING;
+type Terms = NonNullable<Job['makeOrBuy']>;
+const NOTHING: Terms = { boughtPrice: 0, minutesACable: 25, ratePerHour: 0, toolPrice: 0 };
 const terms = computed(() => job.makeOrBuy ?? NOTHING);
 function set(change: Partial<Terms>): void {
   bench.edit('make or buy', (draft) => {
@@ -26,18 +26,7 @@ function set(change: Partial<Terms>): void {
     if (own) own.makeOrBuy = { ...NOTHING, ...own.makeOrBuy, ...change };
   });
 }
-/** What the plan leaves too short to keep, at the price of its cable. */
-const scrap = computed(() =>
-  plans.reduce(
-    (sum, { group, plan }) =>
-      sum +
-      plan.spools
-        .filter(({ pieces, restMm }) => pieces.length > 0 && restMm < bench.shop.practice.cutting.scrapMm)
-        .reduce((mm, { restMm }) => mm + restMm, 0) *
-        (group.pricePerM / 1000),
-    0,
-  ),
-);
+const scrap = computed(() => scrapPrice(plans, bench.shop.practice.cutting));
 const result = computed(() => makeOrBuy(terms.value, kit, scrap.value, cables));
 const money = (value: number) => `${bench.shop.currency}${digits(value, 0)}`;
 const scale = computed(() => 320 / Math.max(1, result.value.made, result.value.bought));
@@ -61,7 +50,9 @@ const sentence = computed(() => {
   if (bought === 0) return 'Type what they cost ready made, and the two are compared.';
   const difference = bought - made;
   const words = difference >= 0 ? `Making saves ${money(difference)}` : `Buying saves ${money(-difference)}`;
-  return `${words}${tool > 0 ? ', the tool paid in full' : ', with the tool owned'}.`;
+  const percent = terms.value.toolPercent ?? 100;
+  const paid = percent < 100 ? `${digits(percent, 0)} % of the tool paid` : 'the tool paid in full';
+  return `${words}, ${tool > 0 ? paid : 'with the tool owned'}.`;
 });
 </script>
 
@@ -159,6 +150,17 @@ const sentence = computed(() => {
         :most="1000"
         :decimals="2"
         @update:model-value="set({ ratePerHour: $event })"
+      />
+      <QuantityField
+        v-if="terms.toolPrice > 0"
+        label="Share of the tool, %"
+        kind="number"
+        :model-value="terms.toolPercent ?? 100"
+        :least="0"
+        :most="100"
+        :decimals="0"
+        hint="what this job bears of it"
+        @update:model-value="set({ toolPercent: $event })"
       />
     </div>
   </section>
