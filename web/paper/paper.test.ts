@@ -1,0 +1,158 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from '@jest/globals';
+import jsQR from 'jsqr';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { type Label, labelSheets, type LabelKind, PAPER_MM } from '../../core/paper/label.ts';
+import type { ListDoc } from '../../core/paper/listDoc.ts';
+import { labelPdf, labelSvg, qrSquares } from './labels.ts';
+import { listPdf, POINTS_PER_MM } from './listPdf.ts';
+
+const face = (weight: number) =>
+  new Uint8Array(
+    readFileSync(
+      `node_modules/@fontsource/barlow-condensed/files/barlow-condensed-latin-${weight}-normal.woff`,
+    ),
+  );
+const FONTS = { plain: face(400), strong: face(600) };
+
+/** What an independent reader finds on each page: its words and its size in millimetres. */
+async function read(bytes: Uint8Array) {
+  const pdf = await getDocument({ data: bytes.slice(), useSystemFonts: false, verbosity: 0 }).promise;
+  return Promise.all(
+    Array.from({ length: pdf.numPages }, async (_, i) => {
+      const page = await pdf.getPage(i + 1);
+      const { items } = await page.getTextContent();
+      const { width, height } = page.getViewport({ scale: 1 });
+      return {
+        words: items.map((item) => ('str' in item ? item.str : '')).filter((text) => text.trim() !== ''),
+        places: items.flatMap((item) =>
+          'str' in item ? [{ x: item.transform[4] as number, y: item.transform[5] as number }] : [],
+        ),
+        width: width / POINTS_PER_MM,
+        height: height / POINTS_PER_MM,
+      };
+    }),
+  );
+}
+
+const list = (rows: number): ListDoc => ({
+  title: 'Cutting list',
+  subtitle: 'A boat',
+  columns: [
+    { title: 'tag', width: 0.5 },
+    { title: 'cut, mm', width: 0.5, right: true },
+  ],
+  sections: [
+    { title: '70 mm² red', rows: Array.from({ length: rows }, (_, i) => [`T-${i}`, `${1000 + i}`]) },
+  ],
+  foot: 'Licensed persons come first.',
+});
+
+describe('a list as PDF', () => {
+  test.each(['A4', 'Letter'] as const)('%s is of its size, and holds every word', async (paper) => {
+    const [page] = await read(await listPdf(list(3), paper, FONTS));
+    expect(page?.width).toBeCloseTo(PAPER_MM[paper].width, 0);
+    expect(page?.height).toBeCloseTo(PAPER_MM[paper].height, 0);
+    for (const word of [
+      'Cutting list',
+      'A boat',
+      '70 mm² red',
+      'T-0',
+      '1002',
+      'Licensed persons come first.',
+    ]) {
+      expect(page?.words).toContain(word);
+    }
+  });
+  test('a long one goes on, its head repeated, and no row is lost or off the page', async () => {
+    const pages = await read(await listPdf(list(200), 'A4', FONTS));
+    expect(pages.length).toBeGreaterThan(3);
+    for (const { words, places, height } of pages) {
+      expect(words).toContain('Cutting list');
+      expect(words).toContain('cut, mm');
+      for (const { y } of places) {
+        expect(y).toBeGreaterThan(10);
+        expect(y).toBeLessThan(height * POINTS_PER_MM);
+      }
+    }
+    const found = pages.flatMap(({ words }) => words.filter((word) => word.startsWith('T-')));
+    expect(new Set(found).size).toBe(200);
+  });
+  test('words too long for their column end in dots, and strange letters do no harm', async () => {
+    const doc = list(1);
+    const long = { ...doc, sections: [{ title: '', rows: [['long '.repeat(40), 'A → B κ 電']] }] };
+    const [page] = await read(await listPdf(long, 'A4', FONTS));
+    expect(page?.words.some((word) => word.startsWith('long') && word.endsWith('...'))).toBe(true);
+    expect(page?.words.some((word) => word.startsWith('A - B k'))).toBe(true);
+  });
+});
+
+const QR = [
+  'GA1',
+  'tag: TH-3',
+  'pole: positive',
+  'cable: 70 mm² Tinned marine, red',
+  'from: Isolator, M10',
+  'to: Thruster +, M8',
+  'length: 6400 mm',
+  'lugs: 70-10 / 70-8',
+  'die: 70 / 70',
+  'proof: proved',
+  'by: Ada 2026-11-25',
+].join('\n');
+const label: Label = {
+  tag: 'TH-3',
+  lines: ['positive, 70 mm²', 'Isolator - <Thruster & co>', '"6400"'],
+  qr: QR,
+};
+
+/** The squares of a sheet, painted. */
+function painted(rects: readonly { x: number; y: number; size: number }[], perMm: number, side: number) {
+  const pixels = Math.ceil(side * perMm);
+  const data = new Uint8ClampedArray(pixels * pixels * 4).fill(255);
+  for (const { x, y, size } of rects) {
+    for (let py = Math.round(y * perMm); py < Math.round((y + size) * perMm); py += 1) {
+      for (let px = Math.round(x * perMm); px < Math.round((x + size) * perMm); px += 1) {
+        data.fill(0, (py * pixels + px) * 4, (py * pixels + px) * 4 + 3);
+      }
+    }
+  }
+  return { data, pixels };
+}
+
+describe('labels', () => {
+  test.each<LabelKind>(['wrap', 'flag'])('the code on a %s is read by an independent decoder', (kind) => {
+    const [sheet] = labelSheets([label], kind, 'A4');
+    const [placed] = sheet ?? [];
+    if (!placed) throw new Error('no label');
+    const svg = labelSvg([placed], 'A4');
+    const squares = [...svg.matchAll(/M([\d.]+) ([\d.]+)h([\d.]+)v/g)].map(([, x, y, size]) => ({
+      x: Number(x) - placed.x,
+      y: Number(y) - placed.y,
+      size: Number(size),
+    }));
+    expect(squares.length).toBe(qrSquares(QR).dark.length);
+    const { data, pixels } = painted(squares, 16, placed.height);
+    expect(jsQR(data, pixels, pixels)?.data).toBe(QR);
+  });
+  test('what a person typed is no markup in the SVG', () => {
+    const [sheet = []] = labelSheets([{ ...label, tag: '<script>x</script>' }], 'wrap', 'A4');
+    const svg = labelSvg(sheet, 'A4');
+    expect(svg).not.toMatch(/<script|<Thruster/);
+    expect(svg).toContain('&#60;script&#62;');
+    expect(svg).toMatch(/^<svg [^>]*width="210mm" height="297mm"/);
+  });
+  test('the PDF says each tag twice, and its lines', async () => {
+    const sheets = labelSheets([label, { ...label, tag: 'TH-4' }], 'wrap', 'Letter');
+    const [page] = await read(await labelPdf(sheets, 'Letter', FONTS));
+    expect(page?.words.filter((word) => word === 'TH-3')).toHaveLength(2);
+    expect(page?.words.filter((word) => word === 'TH-4')).toHaveLength(2);
+    expect(page?.words).toContain('Isolator - <Thruster & co>');
+    expect(page?.width).toBeCloseTo(PAPER_MM.Letter.width, 0);
+  });
+  test('a flag is said on both its sides', async () => {
+    const sheets = labelSheets([label], 'flag', 'A4');
+    const [page] = await read(await labelPdf(sheets, 'A4', FONTS));
+    expect(page?.words.filter((word) => word === 'TH-3')).toHaveLength(4);
+  });
+});
