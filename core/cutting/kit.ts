@@ -202,7 +202,7 @@ function sleeveLine(sleeve: Sleeve, mm: number): KitLine {
     unit: 'mm',
     need: mm,
     have: sleeve.stockMm,
-    price: null,
+    price: sleeve.pricePerM === undefined ? null : (mm / 1000) * sleeve.pricePerM,
     massG: 0,
   });
 }

@@ -19,6 +19,7 @@ export interface CutGroup {
   readonly title: string;
   readonly outerMm: number;
   readonly copperMm2: number;
+  /** What was paid for the cable on the shelf, by its length; its kind's usual price where none is said. */
   readonly pricePerM: number;
   readonly pieces: readonly Piece[];
   /** Pieces cut already, by the step ticked. */
@@ -63,6 +64,12 @@ export function cutGroups(cables: readonly ToCut[], shop: Shop): CutGroup[] {
     .sort((a, b) => b.copperMm2 - a.copperMm2 || a.title.localeCompare(b.title));
 }
 
+function meanPrice(spools: readonly Spool[], usual: number): number {
+  const mm = spools.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+  if (mm === 0) return usual;
+  return spools.reduce((sum, { lengthMm, pricePerM = usual }) => sum + lengthMm * pricePerM, 0) / mm;
+}
+
 function newGroup(key: string, { cable, work }: ToCut, shop: Shop) {
   const { at } = work.choice.taken;
   const spools = shop.spools.filter((own) => groupKey(own.kindId, own.size, own.colour) === key);
@@ -79,7 +86,7 @@ function newGroup(key: string, { cable, work }: ToCut, shop: Shop) {
       title: `${sizeLabel(at.size)} ${cable.jacket}`,
       outerMm: at.outerMm,
       copperMm2: at.copperMm2,
-      pricePerM: own?.pricePerM ?? 0,
+      pricePerM: meanPrice(spools, own?.pricePerM ?? 0),
       stock: spools.map(({ id, lengthMm, offcut }) => ({ id, lengthMm, offcut })),
       spools,
     },

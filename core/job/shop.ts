@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { METRIC_SIZES, GAUGE_SIZES, type ConductorSize } from '../conductor/size.ts';
 import { POST_KINDS, type PostKind } from '../catalogue/tables/posts.ts';
+import { SLEEVE_KINDS } from '../catalogue/tables/sleeves.ts';
 import { STUD_NAMES } from '../catalogue/tables/studs.ts';
 import { TOOL_KINDS, type ToolKind } from '../catalogue/tables/tools.ts';
 import { housePracticeSchema } from '../practice/housePractice.ts';
@@ -12,6 +13,9 @@ export const sizeSchema = z.discriminatedUnion('system', [
 ]) satisfies z.ZodType<ConductorSize>;
 
 export const studSchema = z.enum(STUD_NAMES);
+
+/** Of a metre, in the shop's currency. */
+const price = z.number().min(0).max(1e4);
 
 /** A kind of cable as bought: its construction, and the sizes it comes in. */
 export const cableKindSchema = z.strictObject({
@@ -29,7 +33,7 @@ export const cableKindSchema = z.strictObject({
   /** Least bend radius, in outside diameters, lying still; when it flexes it asks for more. */
   bend: z.number().min(2).max(20),
   sizes: z
-    .array(z.strictObject({ size: sizeSchema, outerMm: mm(2, 60), pricePerM: z.number().min(0).max(1e4) }))
+    .array(z.strictObject({ size: sizeSchema, outerMm: mm(2, 60), pricePerM: price }))
     .min(1)
     .max(40),
 });
@@ -108,12 +112,14 @@ export const SLEEVE_COLOURS = ['black', 'red', 'yellow', 'green', 'white', 'clea
 
 export const sleeveSchema = z.strictObject({
   id,
-  kind: z.enum(['dual-3', 'dual-4', 'medium-3', 'thin-2']),
+  kind: z.enum(SLEEVE_KINDS),
   suppliedMm: mm(1, 120),
   recoveredMm: mm(0.3, 60),
   wallMm: mm(0.2, 8),
   colour: z.enum(SLEEVE_COLOURS),
   stockMm: mm(),
+  /** Nothing where it is not known. */
+  pricePerM: price.optional(),
 });
 
 /** A test crimp on a lug that was spent to learn what a die really does. */
@@ -142,6 +148,8 @@ export const spoolSchema = z.strictObject({
   colour: z.enum(JACKETS),
   lengthMm: mm(1, 1e7),
   offcut: z.boolean(),
+  /** What was paid for it; its kind's usual price unless said. */
+  pricePerM: price.optional(),
 });
 
 /** Everything a shop owns and how it works. */

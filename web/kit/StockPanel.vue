@@ -3,8 +3,9 @@ import { Plus, X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
-import { sizeLabel } from '../../core/conductor/size.ts';
+import { type ConductorSize, sizeLabel } from '../../core/conductor/size.ts';
 import { JACKETS, type Spool } from '../../core/job/shop.ts';
+import { digits } from '../../core/units/figure.ts';
 import { parseSize } from '../../core/units/parseSize.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
@@ -45,11 +46,17 @@ function add(): void {
   });
 }
 const madeSizes = ({ kindId }: Spool) => bench.shop.cableKinds.find(({ id }) => id === kindId)?.sizes ?? [];
+/** What its kind usually costs, where nothing else is said. */
+const usualPrice = (spool: Spool) => {
+  const own = madeSizes(spool).find(({ size }) => isSameSize(size, spool.size));
+  return own ? digits(own.pricePerM, 2) : '';
+};
+const isSameSize = (a: ConductorSize, b: ConductorSize) => a.system === b.system && a.name === b.name;
 function sizeProblem(spool: Spool, text: string): string {
   const entry = parseSize(text, madeSizes(spool)[0]?.size.system ?? 'metric');
   if (!entry.ok) return entry.sentence;
   const { size } = entry;
-  return madeSizes(spool).some((own) => own.size.system === size.system && own.size.name === size.name)
+  return madeSizes(spool).some((own) => isSameSize(own.size, size))
     ? ''
     : `This kind is made in ${madeSizes(spool)
         .map((own) => sizeLabel(own.size))
@@ -94,9 +101,16 @@ function setCutting(change: Partial<typeof cutting.value>): void {
       />
     </div>
     <div
+      class="note grid gap-2 max-sm:hidden sm:grid-cols-[94px_minmax(0,1fr)_82px_86px_108px_70px_34px_34px]"
+      aria-hidden="true"
+    >
+      <span>Called</span><span>Kind</span><span>Size</span><span>Colour</span><span>Left</span
+      ><span>{{ bench.shop.currency }} a metre</span><span>begun</span>
+    </div>
+    <div
       v-for="spool in bench.shop.spools"
       :key="spool.id"
-      class="stock-row grid grid-cols-2 items-start gap-2 border-t border-hairline py-1 sm:grid-cols-[110px_1fr_100px_96px_120px_70px_40px]"
+      class="row-fields grid grid-cols-2 items-start gap-2 border-t border-hairline py-1 sm:grid-cols-[94px_minmax(0,1fr)_82px_86px_108px_70px_34px_34px]"
     >
       <TextField
         :label="`Called, ${spool.label}`"
@@ -133,15 +147,27 @@ function setCutting(change: Partial<typeof cutting.value>): void {
         :decimals="0"
         @update:model-value="(mm) => edit(spool.id, 'length', (own) => void (own.lengthMm = mm))"
       />
+      <QuantityField
+        :label="`Price a metre of ${spool.label}`"
+        kind="number"
+        :model-value="spool.pricePerM ?? null"
+        :least="0"
+        :most="1e4"
+        :decimals="2"
+        :placeholder="usualPrice(spool)"
+        optional
+        @update:model-value="(price) => edit(spool.id, 'price', (own) => void (own.pricePerM = price))"
+        @clear="edit(spool.id, 'price', (own) => void delete own.pricePerM)"
+      />
       <CheckField
         class="self-center"
-        label="begun"
+        :label="`${spool.label} is begun`"
         :model-value="spool.offcut"
         @update:model-value="(on) => edit(spool.id, 'begun', (own) => void (own.offcut = on))"
       />
       <button
         type="button"
-        class="flex size-10 items-center justify-center text-teal"
+        class="flex h-11 w-8 items-center justify-center text-teal"
         @click="remove(spool.id)"
       >
         <X :size="17" aria-hidden="true" /><span class="sr-only">Take {{ spool.label }} out</span>
@@ -155,16 +181,3 @@ function setCutting(change: Partial<typeof cutting.value>): void {
     </button>
   </section>
 </template>
-
-<style>
-.stock-row label {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
-}
-.stock-row p:not(:has([role='alert'])) {
-  display: none;
-}
-</style>

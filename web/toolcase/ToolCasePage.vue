@@ -11,6 +11,7 @@ import LugsPanel from './LugsPanel.vue';
 import MapDetail from './MapDetail.vue';
 import MapGrid from './MapGrid.vue';
 import type { Chosen } from './chosen.ts';
+import SleevesPanel from './SleevesPanel.vue';
 import TubeLugPanel from './TubeLugPanel.vue';
 import UnmarkedPanel from './UnmarkedPanel.vue';
 
@@ -37,6 +38,7 @@ const TITLES = [
   'What is this die for',
   'Dies and tools',
   'Lugs',
+  'Sleeves',
   'Lug from tube',
 ] as const;
 </script>
@@ -79,6 +81,7 @@ const TITLES = [
             ><DiesPanel :tool-case="toolCase"
           /></TabPanel>
           <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"><LugsPanel /></TabPanel>
+          <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"><SleevesPanel /></TabPanel>
           <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"><TubeLugPanel /></TabPanel>
         </TabPanels>
       </TabGroup>

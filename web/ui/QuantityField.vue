@@ -16,6 +16,7 @@ const {
   most,
   decimals = 1,
   hint = '',
+  placeholder = '',
   optional = false,
 } = defineProps<{
   label: string;
@@ -26,6 +27,8 @@ const {
   most: number;
   decimals?: number;
   hint?: string;
+  /** What holds while nothing is said. */
+  placeholder?: string;
   optional?: boolean;
 }>();
 const emit = defineEmits<{ 'update:modelValue': [value: number]; clear: [] }>();
@@ -109,6 +112,7 @@ function cancel(event: KeyboardEvent): void {
         class="field-input"
         :class="unit ? 'pr-12' : ''"
         inputmode="text"
+        :placeholder="placeholder"
         autocomplete="off"
         autocapitalize="off"
         spellcheck="false"

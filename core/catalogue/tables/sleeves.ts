@@ -5,7 +5,8 @@ export interface SleeveSize {
   readonly wallMm: number;
 }
 
-export type SleeveKind = 'dual-3' | 'dual-4' | 'medium-3' | 'thin-2';
+export const SLEEVE_KINDS = ['dual-3', 'dual-4', 'medium-3', 'thin-2'] as const;
+export type SleeveKind = (typeof SLEEVE_KINDS)[number];
 
 /**
  * Customary heat-shrink sizes and how much each kind shortens.

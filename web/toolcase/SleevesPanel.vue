@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { Plus, X } from '@lucide/vue';
+import type { Draft } from 'immer';
+import { nanoid } from 'nanoid';
+import { computed } from 'vue';
+import { SLEEVE_KINDS, SLEEVES } from '../../core/catalogue/tables/sleeves.ts';
+import { type Sleeve, SLEEVE_COLOURS } from '../../core/job/shop.ts';
+import { useBench } from '../stores/bench.ts';
+import ChoiceField from '../ui/ChoiceField.vue';
+import QuantityField from '../ui/QuantityField.vue';
+
+/** Every heat-shrink sleeve owned: how wide it comes, how far it shrinks, how much is left and what a metre costs. */
+const bench = useBench();
+const kinds = SLEEVE_KINDS.map((value) => ({
+  value,
+  title: `${SLEEVES[value].ratio}, ${SLEEVES[value].title}`,
+}));
+const colours = SLEEVE_COLOURS.map((value) => ({ value, title: value }));
+const called = ({ suppliedMm, recoveredMm, colour }: Sleeve) => `${suppliedMm} / ${recoveredMm} ${colour}`;
+
+function edit(id: string, what: string, recipe: (sleeve: Draft<Sleeve>) => void): void {
+  bench.edit(`sleeve: ${what}`, (draft) => {
+    const own = draft.shop.sleeves.find((sleeve) => sleeve.id === id);
+    if (own) recipe(own);
+  });
+}
+const remove = (id: string) =>
+  bench.edit('take a sleeve out', (draft) => {
+    draft.shop.sleeves = draft.shop.sleeves.filter((sleeve) => sleeve.id !== id);
+  });
+function add(): void {
+  const [size] = SLEEVES['dual-3'].sizes;
+  if (!size) return;
+  bench.edit('new sleeve', (draft) => {
+    draft.shop.sleeves.unshift({ id: nanoid(8), kind: 'dual-3', ...size, colour: 'black', stockMm: 1000 });
+  });
+}
+const titles = computed(() => [
+  'Kind',
+  'Comes as wide as',
+  'Shrinks to',
+  'Wall then',
+  'Colour',
+  'On the shelf',
+  `${bench.shop.currency} a metre`,
+]);
+</script>
+
+<template>
+  <div>
+    <div class="mb-2 flex flex-wrap items-end justify-between gap-2">
+      <p class="note max-w-xl">
+        An end is offered the sleeves listed here that pass what they must and grip what they should. Wall is
+        as shrunk in the free air.
+      </p>
+      <button type="button" class="button filled" @click="add">
+        <Plus :size="16" aria-hidden="true" /> A sleeve
+      </button>
+    </div>
+    <div class="sleeve-row note max-sm:hidden" aria-hidden="true">
+      <span v-for="title in titles" :key="title">{{ title }}</span>
+    </div>
+    <ul aria-label="Sleeves">
+      <li
+        v-for="sleeve in bench.shop.sleeves"
+        :key="sleeve.id"
+        class="row-fields sleeve-row border-t border-hairline py-1"
+      >
+        <ChoiceField
+          :label="`Kind of ${called(sleeve)}`"
+          hide-label
+          :model-value="sleeve.kind"
+          :choices="kinds"
+          @update:model-value="(kind) => edit(sleeve.id, 'kind', (own) => void (own.kind = kind))"
+        />
+        <QuantityField
+          :label="`Width of ${called(sleeve)} as it comes`"
+          kind="length"
+          :model-value="sleeve.suppliedMm"
+          :least="sleeve.recoveredMm"
+          :most="120"
+          :decimals="1"
+          @update:model-value="(mm) => edit(sleeve.id, 'width', (own) => void (own.suppliedMm = mm))"
+        />
+        <QuantityField
+          :label="`Width of ${called(sleeve)} shrunk`"
+          kind="length"
+          :model-value="sleeve.recoveredMm"
+          :least="0.3"
+          :most="Math.min(60, sleeve.suppliedMm)"
+          :decimals="1"
+          @update:model-value="(mm) => edit(sleeve.id, 'width', (own) => void (own.recoveredMm = mm))"
+        />
+        <QuantityField
+          :label="`Wall of ${called(sleeve)}`"
+          kind="length"
+          :model-value="sleeve.wallMm"
+          :least="0.2"
+          :most="8"
+          :decimals="2"
+          @update:model-value="(mm) => edit(sleeve.id, 'wall', (own) => void (own.wallMm = mm))"
+        />
+        <ChoiceField
+          :label="`Colour of ${called(sleeve)}`"
+          hide-label
+          :model-value="sleeve.colour"
+          :choices="colours"
+          @update:model-value="(colour) => edit(sleeve.id, 'colour', (own) => void (own.colour = colour))"
+        />
+        <QuantityField
+          :label="`Left of ${called(sleeve)}`"
+          kind="length"
+          :model-value="sleeve.stockMm"
+          :least="0"
+          :most="1e6"
+          :decimals="0"
+          @update:model-value="(mm) => edit(sleeve.id, 'stock', (own) => void (own.stockMm = mm))"
+        />
+        <QuantityField
+          :label="`Price a metre of ${called(sleeve)}`"
+          kind="number"
+          :model-value="sleeve.pricePerM ?? null"
+          :least="0"
+          :most="1e4"
+          :decimals="2"
+          optional
+          @update:model-value="(price) => edit(sleeve.id, 'price', (own) => void (own.pricePerM = price))"
+          @clear="edit(sleeve.id, 'price', (own) => void delete own.pricePerM)"
+        />
+        <button
+          type="button"
+          class="flex size-10 items-center justify-center text-teal"
+          @click="remove(sleeve.id)"
+        >
+          <X :size="17" aria-hidden="true" /><span class="sr-only">Take {{ called(sleeve) }} out</span>
+        </button>
+      </li>
+    </ul>
+    <p v-if="bench.shop.sleeves.length === 0" class="mt-2">
+      No sleeve is owned: every end will say what it needs.
+    </p>
+  </div>
+</template>
+
+<style>
+.sleeve-row {
+  display: grid;
+  align-items: start;
+  gap: 8px;
+  grid-template-columns: minmax(150px, 1fr) 104px 112px 96px 110px 120px 104px 40px;
+}
+@media (width < 900px) {
+  .sleeve-row {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>
