@@ -44,7 +44,7 @@ const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'long' }).format(ne
     <div class="mb-4 flex items-center gap-3 print:hidden">
       <button type="button" class="button filled" @click="print">Print</button>
       <RouterLink :to="{ name: 'kit', params: { jobId } }" class="button">Back to the kit</RouterLink>
-      <span v-if="solving" class="note" role="status">The plan is still being proved.</span>
+      <span v-if="solving" role="status">The plan is still being proved.</span>
     </div>
     <h1 class="figure text-[28px] leading-8 font-semibold">{{ doc.title }}</h1>
     <p class="mb-3 text-[15px]">{{ doc.subtitle }}, {{ when }}</p>

@@ -1,0 +1,259 @@
+import { readFile } from 'node:fs/promises';
+import { type Download, expect, type Page, test } from '@playwright/test';
+import Papa from 'papaparse';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { App } from './app.ts';
+
+async function kitOfDemo(page: Page): Promise<App> {
+  const app = new App(page);
+  await app.openDemo();
+  await page.getByRole('link', { name: /^Kit/ }).click();
+  await expect(page.getByText('Proven least new stock')).toBeVisible();
+  return app;
+}
+/** What a button saves. */
+async function saved(page: Page, button: string | RegExp): Promise<Download> {
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: button }).click();
+  return download;
+}
+const textOf = async (download: Download) => readFile(await download.path(), 'utf8');
+async function wordsOf(download: Download): Promise<string[]> {
+  const data = new Uint8Array(await readFile(await download.path()));
+  const pdf = await getDocument({ data, verbosity: 0 }).promise;
+  const pages = await Promise.all(
+    Array.from({ length: pdf.numPages }, async (_, i) => (await pdf.getPage(i + 1)).getTextContent()),
+  );
+  return pages.flatMap(({ items }) => items.map((item) => ('str' in item ? item.str : '')));
+}
+const cards = (page: Page) => page.getByRole('region', { name: 'Tick off as you cut' });
+const card = (page: Page, tag: string) =>
+  cards(page).getByRole('button', { name: new RegExp(`^\\W*${tag} `) });
+
+test('a way is drawn as it is typed, and what lies along it governs', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('TH-4');
+  await app.stage('Run');
+  const plan = page.getByRole('img', { name: /The route in plan/ });
+  const route = app.field('Route, legs and bends');
+  await route.fill('850, 90° r80, 1240, 45° L r100, 420');
+  await expect(plan).toHaveAccessibleName(/3 legs and 2 bends/);
+  await route.press('Enter');
+  await expect(app.field('Stud to stud, as it lies')).toHaveValue(/^2\s471\.4$/);
+  await expect(app.ledger).toContainText('Tightest bend');
+  await expect(app.ledger.getByRole('button', { name: /Tightest bend/ })).toContainText('fails');
+  await app.refuses('Route, legs and bends', '850, 90° r80', /leg.*missing after the last bend/);
+  await expect(app.field('Route, legs and bends')).toHaveValue(/^850/);
+  await page.getByRole('button', { name: 'A zone' }).click();
+  await app.type('Zone 1', 'by the exhaust');
+  await app.type('Zone 1 air', '68');
+  await expect(app.ledger).toContainText('Hottest: by the exhaust');
+  await page.getByRole('button', { name: 'A hole' }).click();
+  await app.type('Hole 1 across', '15');
+  await expect(plan).toContainText('gland, 15');
+  await page.getByRole('button', { name: 'A place where it rubs' }).click();
+  await expect(plan).toContainText('rubs: an edge');
+  await page.getByRole('switch', { name: 'guarded 1' }).click();
+  await expect(plan).toContainText('an edge, guarded');
+  await app.type('Supports, every', '900');
+  await expect(app.ledger.getByRole('button', { name: /Supports apart/ })).toContainText('watch');
+  await app.saved();
+  await page.reload();
+  await expect(plan).toContainText('by the exhaust, 68');
+});
+
+test('mock-up first: the mark gives the cut for the other end', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('TH-4');
+  await app.stage('Cut');
+  await page.getByRole('radio', { name: 'A', exact: true }).click();
+  await app.type('The mark is at', '2400');
+  await app.type('Service loop', '60');
+  const section = page.getByRole('region', { name: 'Mock-up first' });
+  await expect(section).toContainText('cut here for end B, the loop of 60 included');
+  await expect(app.field('Stud to stud, as it lies')).toHaveValue(/^2\s400$/);
+  await expect(app.drawing).toContainText(/finished 2\s460/);
+  const svg = await textOf(await saved(page, 'Save the drawing as SVG'));
+  expect(svg).toMatch(/^<svg/);
+  expect(svg).toContain('TH-4');
+  expect(svg).not.toContain('var(--');
+  await page.getByRole('radio', { name: 'none' }).click();
+  await expect(app.field('The mark is at')).toBeHidden();
+});
+
+test('a piece is ticked off by name, and its spool is so much shorter', async ({ page }) => {
+  const app = await kitOfDemo(page);
+  const plan = page.getByRole('img', { name: 'Pieces on their spools' });
+  await expect(plan).toContainText('EN-2');
+  await card(page, 'EN-2').click();
+  await expect(page.getByRole('alert')).toContainText('Say who is cutting first');
+  await app.type('Who is cutting', 'Ada');
+  await card(page, 'EN-2').click();
+  await expect(card(page, 'EN-2')).toHaveAttribute('aria-pressed', 'true');
+  await expect(plan).not.toContainText('EN-2');
+  await page.getByRole('button', { name: 'Spools and offcuts owned' }).click();
+  // 5200 less 10 squared off, 869 cut and the kerf of the house.
+  await expect(app.field('Left on Spool 5')).toHaveValue(/^4\s321$/);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(app.field('Left on Spool 5')).toHaveValue(/^5\s200$/);
+  await expect(card(page, 'EN-2')).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('too little stock says exactly what to buy, and a new spool puts it right', async ({ page }) => {
+  const app = await kitOfDemo(page);
+  const shopping = page.getByRole('region', { name: 'Shopping' });
+  await expect(shopping).toContainText('Two things to buy');
+  await expect(shopping).toContainText('buy 6.77 m');
+  await expect(card(page, 'TH-4')).toBeDisabled();
+  await page.getByRole('button', { name: 'Spools and offcuts owned' }).click();
+  await app.refuses('Size of Offcut 9', '51', /not a made size|made in/);
+  await app.refuses('Left on Offcut 9', '-3', /out of range|“-3”/);
+  await app.type('Left on Offcut 9', '7000');
+  await expect(shopping).toContainText('One thing to buy');
+  await expect(card(page, 'TH-4')).toBeEnabled();
+  await app.type('Price a metre of Spool 1', '40');
+  await page.getByRole('button', { name: 'Take Offcut 9 out' }).click();
+  await expect(card(page, 'TH-4')).toContainText('waits for cable');
+  await page.getByRole('button', { name: 'A spool or offcut' }).click();
+  await expect(page.getByRole('textbox', { name: /^Left on/ }).last()).toHaveValue(/^10\s000$/);
+});
+
+test('several jobs are cut together, each piece with its own job', async ({ page }) => {
+  await kitOfDemo(page);
+  await page.getByRole('switch', { name: /with Marrow/ }).click();
+  await expect(card(page, 'IV-1')).toBeVisible();
+  await expect(card(page, 'IN-1')).toHaveAttribute('aria-pressed', 'true');
+  await expect(cards(page)).toContainText(/of 14 cut/);
+});
+
+test('making is held against buying', async ({ page }) => {
+  const app = await kitOfDemo(page);
+  const panel = page.getByRole('region', { name: 'Make or buy' });
+  await app.type('Ready made, all of them', '400');
+  await expect(panel).toContainText(/Buying saves £\d+/);
+  await app.type('A tool to be bought', '0');
+  await expect(panel).toContainText('with the tool owned');
+  await expect(app.field('Share of the tool, %')).toBeHidden();
+  await app.type('A tool to be bought', '165');
+  await app.type('Ready made, all of them', '900');
+  await app.type('Share of the tool, %', '50');
+  await expect(panel).toContainText(/Making saves £\d+, 50 % of the tool paid/);
+  await expect(panel).toContainText(/pays for itself after \d+ such cables/);
+  await app.refuses('Minutes a cable', '-5', /out of range|“-5”/);
+});
+
+test('lists and labels are saved, and read by others', async ({ page }) => {
+  await kitOfDemo(page);
+  const cutting = await textOf(await saved(page, 'CSV of the Cutting list'));
+  const { data } = Papa.parse<Record<string, string>>(cutting.trim(), { header: true });
+  expect(data.find((row) => row['tag'] === 'TH-3')).toMatchObject({ 'cut mm': '6361', from: 'Spool 1' });
+  expect(await textOf(await saved(page, 'CSV of the Kit list'))).toContain('Lug 70-8 heavy');
+  expect(await textOf(await saved(page, 'CSV of the Cable schedule'))).toContain('SO-1,');
+  await page.getByRole('radio', { name: 'Letter' }).click();
+  expect(await wordsOf(await saved(page, 'PDF of the Cutting list'))).toContain('TH-3');
+  expect(await wordsOf(await saved(page, 'PDF of the Kit list'))).toContain('Lug 70-8 heavy');
+  expect(await wordsOf(await saved(page, 'PDF of the Cable schedule'))).toContain('SO-1');
+  const labels = await wordsOf(await saved(page, 'PDF of the labels'));
+  expect(labels.filter((word) => word === 'TH-3')).toHaveLength(2);
+  await page.getByRole('radio', { name: 'flag' }).click();
+  const svg = await textOf(await saved(page, 'SVG of the labels'));
+  expect(svg).toMatch(/width="215\.9mm" height="279\.4mm"/);
+  expect(svg).toContain('TH-3');
+});
+
+for (const [link, title, cell] of [
+  ['Print Cutting list', 'Cutting list', 'Spool 1'],
+  ['Print Kit list', 'Kit list', 'not counted'],
+  ['Print Cable schedule', 'Cable schedule', '6 361'],
+] as const) {
+  test(`the print view of the ${title.toLowerCase()} is black on white, without buttons`, async ({
+    page,
+  }) => {
+    await page.emulateMedia({ colorScheme: 'dark' });
+    const app = await kitOfDemo(page);
+    await page.getByRole('link', { name: link }).click();
+    await expect(page.getByRole('heading', { name: title })).toBeVisible();
+    await expect(page.getByRole('table')).toContainText(cell);
+    expect(await app.seriousProblems()).toEqual([]);
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+    await expect(page.locator('main')).toHaveCSS('background-color', 'rgb(255, 255, 255)');
+    await expect(page.locator('main')).toHaveCSS('color', 'rgb(0, 0, 0)');
+  });
+}
+
+test('a schedule comes in whole or not at all', async ({ page }) => {
+  const app = await kitOfDemo(page);
+  const give = (csv: string) =>
+    page
+      .getByTestId('schedule')
+      .setInputFiles({ name: 'schedule.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+  await page.getByRole('button', { name: 'Bring in a cable schedule' }).click();
+  const box = page.getByRole('dialog');
+  await give('cable no,source,load,length m,gauge,amps\nX-1,bank,pump,1.2,16,30\nX-2,bank,pump,far,16,30\n');
+  await expect(box.getByRole('list', { name: 'Problems by row' })).toContainText(/row 3.*length/);
+  await expect(box.getByRole('button', { name: /Bring in 1 cable/ })).toBeDisabled();
+  await give('cable no,source,load,length m,gauge,amps\nX-1,bank,pump,1.2,16,30\nX-2,bank,pump,3 m,16,30\n');
+  await expect(box.getByRole('status')).toContainText('2 cables can be read.');
+  await app.choose(/^to/, 'source');
+  await app.choose(/^to/, 'load');
+  await box.getByRole('button', { name: 'Bring in 2 cables' }).click();
+  await expect(box).toBeHidden();
+  await app.cable('X-1');
+  await app.stage('Run');
+  await expect(app.field('To, end B')).toHaveValue('pump');
+  await expect(app.field('Stud to stud, as it lies')).toHaveValue(/^1\s200$/);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'X-2' })).toBeHidden();
+});
+
+test('sleeves owned are edited in the tool case, and counted in the kit', async ({ page }) => {
+  const app = await kitOfDemo(page);
+  await expect(page.getByRole('region', { name: 'Shopping' })).not.toContainText(/Sleeve.*buy/);
+  await page.getByRole('link', { name: 'Tool case' }).click();
+  await page.getByRole('tab', { name: 'Sleeves' }).click();
+  const left = app.page.getByRole('textbox', { name: 'Left of 19 / 6 black' }).first();
+  await left.fill('200');
+  await left.press('Enter');
+  const price = page.getByRole('textbox', { name: 'Price a metre of 19 / 6 black' }).first();
+  await price.fill('5');
+  await price.press('Enter');
+  await page.getByRole('link', { name: /^Kit/ }).click();
+  const line = page
+    .getByRole('region', { name: 'Shopping' })
+    .getByRole('listitem')
+    .filter({ hasText: /Sleeve 19/ });
+  await expect(line).toContainText(/buy 0\.\d+ m/);
+  await expect(line).toContainText(/\d\.\d\d$/);
+});
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`axe finds nothing serious on the kit, with all its parts open: ${theme}`, async ({ page }) => {
+    test.slow();
+    await page.emulateMedia({ colorScheme: theme });
+    const app = await kitOfDemo(page);
+    await page.getByRole('button', { name: 'Spools and offcuts owned' }).click();
+    expect(await app.seriousProblems(), 'kit').toEqual([]);
+    await page.getByRole('button', { name: 'Bring in a cable schedule' }).click();
+    await expect(page.getByTestId('schedule')).toBeVisible();
+    expect(await app.seriousProblems(), 'schedule').toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'Tool case' }).click();
+    await page.getByRole('tab', { name: 'Sleeves' }).click();
+    expect(await app.seriousProblems(), 'sleeves').toEqual([]);
+  });
+}
+
+test('a phone shows the kit without scrolling sideways', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/demo');
+  await page.getByRole('button', { name: 'Look round' }).click();
+  await page.goto('/job/teasel/kit');
+  await expect(page.getByRole('region', { name: 'Shopping' })).toBeVisible();
+  const overflow = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  expect(overflow).toBeLessThanOrEqual(0);
+});
