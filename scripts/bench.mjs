@@ -9,6 +9,8 @@ await build({
   bundle: true,
   platform: 'node',
   format: 'esm',
+  // The solver finds its own machine code beside itself.
+  external: ['highs'],
   outfile: outfile.pathname,
   logLevel: 'error',
 });

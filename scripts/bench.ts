@@ -9,6 +9,8 @@ import { steadyTemperature } from '../core/sizing/heatBalance.ts';
 import { dieMap } from '../core/termination/dieMap.ts';
 import { openCase, type ToolCase } from '../core/termination/toolCase.ts';
 import { workUpCable } from '../core/workup.ts';
+import { benchCutting } from './bench/cutting.ts';
+import { timed } from './bench/timed.ts';
 
 const shop = genericShop();
 const { practice } = shop;
@@ -26,17 +28,6 @@ function cables(count: number): Cable[] {
 }
 
 const ampsOf = ({ run }: Cable) => (run.load.kind === 'amps' ? run.load.amps : 0);
-
-/** Milliseconds of a piece of work: the median of several runs after one to warm up. */
-function timed(work: () => void, runs = 5): number {
-  work();
-  const times = Array.from({ length: runs }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  });
-  return times.sort((a, b) => a - b)[Math.floor(runs / 2)] ?? 0;
-}
 
 const sizing = (list: readonly Cable[]) => () => list.forEach((cable) => chooseSize(cable, kind, practice));
 /** The heat balance alone, once for each size of each cable: the least that any sizing has to do. */
@@ -105,3 +96,5 @@ const cells = 400 * 60;
 console.log(
   `the map of 400 lugs and 60 dies: ${((mapped / cells) * 1e6).toFixed(0)} ns a cell, ${(mapped / 16.7).toFixed(2)} of a frame; one cell is ${(mapped / cells / (rootsEach / kind.sizes.length)).toFixed(4)} of one heat-balance root`,
 );
+
+benchCutting();

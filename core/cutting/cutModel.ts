@@ -11,7 +11,8 @@ import {
 /** Answers a mixed-integer model in LP text: HiGHS in a worker, or in Node. */
 export type Solve = (
   lp: string,
-  seconds: number,
+  /** When to stop: after so long, or once nothing can be better by more than this. */
+  until: { readonly seconds: number; readonly gap: number },
 ) => {
   /** Null where no answer was found in time. */
   readonly columns: Readonly<Record<string, number>> | null;
@@ -149,6 +150,11 @@ export function longestRestModel(model: Model, cost: number): string {
   ].join('\n');
 }
 
+/** Stock lengths are whole millimetres: under half of one nothing is left to gain. */
+const EXACT_MM = 0.4;
+/** An offcut longer by less than this is no better offcut: proving more would take far longer than the cutting. */
+export const SAME_OFFCUT_MM = 25;
+
 /** A plan and how sure it is: nothing can begin less new stock than the bound. */
 export interface SolvedPlan {
   readonly plan: CutPlan;
@@ -157,7 +163,7 @@ export interface SolvedPlan {
 }
 
 /**
- * The plan of least new stock and then of the longest offcut, as proved by the solver.
+ * The plan of least new stock, as proved by the solver, and of those the one that leaves the longest offcut, to 25 mm.
  *
  * @param seconds for each of the two questions
  * @returns null where the solver found nothing in time
@@ -174,9 +180,9 @@ export function solvePlan(
   if (pieces.length === 0 || stock.length === 0) {
     return { plan: planOf(new Map(), pieces, stock, rules), boundMm: 0, optimal: true };
   }
-  const first = solve(leastStockModel(model), seconds);
+  const first = solve(leastStockModel(model), { seconds, gap: EXACT_MM });
   if (!first.columns) return null;
-  const second = solve(longestRestModel(model, first.objective), seconds);
+  const second = solve(longestRestModel(model, first.objective), { seconds, gap: SAME_OFFCUT_MM });
   const columns = second.columns ?? first.columns;
   const left = model.kinds.map((kind) => [...kind.pieces]);
   const cuts = new Map(

@@ -4,9 +4,9 @@ import type { Solve } from '../../core/cutting/cutModel.ts';
 /** Answers a model with HiGHS: its columns by name, and how good any other answer could be. */
 export const solveWith =
   (highs: Highs): Solve =>
-  (lp, seconds) =>
+  (lp, { seconds, gap }) =>
     highs.withModel({ format: 'lp', data: lp }, (model) => {
-      model.options.set({ output_flag: false, time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: 0.4 });
+      model.options.set({ output_flag: false, time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: gap });
       const { modelStatus } = model.run();
       const { optimal } = highs.constants.modelStatus;
       const found = model.info.get('primal_solution_status') === highs.constants.solutionStatus.feasible;
