@@ -1,13 +1,14 @@
 // What sizing costs, as ratios within one run. Single times on a shared machine mean little.
 import { genericShop } from '../core/catalogue/genericShop.ts';
 import type { Cable } from '../core/job/cable.ts';
+import type { Die, Lug } from '../core/job/shop.ts';
 import { newCable } from '../core/job/newCable.ts';
 import { surroundingsOf, thermalCable } from '../core/sizing/assess.ts';
 import { chooseSize } from '../core/sizing/choose.ts';
 import { dutyCycle } from '../core/sizing/dutyCycle.ts';
 import { steadyTemperature } from '../core/sizing/heatBalance.ts';
 import { dieMap } from '../core/termination/dieMap.ts';
-import { openCase, type ToolCase } from '../core/termination/toolCase.ts';
+import { openCase } from '../core/termination/toolCase.ts';
 import { workUpCable } from '../core/workup.ts';
 import { benchCutting } from './bench/cutting.ts';
 import { timed } from './bench/timed.ts';
@@ -70,31 +71,35 @@ const [ten, hundred] = [settle(10), settle(100)];
 console.log(`a duty of 100 steps against one of 10: ${(hundred / ten).toFixed(1)} ×`);
 
 /** Four hundred measured lugs against sixty dies: what is redrawn while one dimension is edited. */
-function largeCase(flats: number): ToolCase {
-  const [tool] = shop.tools;
-  const tubes = shop.lugs.filter(({ form }) => form === 'tube');
-  const lugs = Array.from({ length: 400 }, (_, i) => {
+const tubes = shop.lugs.filter(({ form }) => form === 'tube');
+const measured = (): Lug[] =>
+  Array.from({ length: 400 }, (_, i) => {
     const lug = tubes[i % tubes.length];
     if (!lug) throw new Error('the generic shop has no lug');
     return { ...lug, id: `m${i}`, boreMm: lug.boreMm + i * 0.0005, measured: true };
   });
-  const dies = Array.from({ length: 60 }, (_, i) => ({
-    id: `d${i}`,
-    toolId: tool?.id ?? '',
-    stamp: i % 2 === 0 ? '70' : 'K16',
-    acrossFlatsMm: i === 7 ? flats : 5 + i * 0.25,
-    widthMm: 7,
-  }));
-  return openCase({ ...shop, lugs, dies });
-}
-let flats = 6.7;
-const mapped = timed(() => {
-  flats += 0.01;
-  dieMap(largeCase(flats), practice);
-}, 15);
+const dies: Die[] = Array.from({ length: 60 }, (_, i) => ({
+  id: `d${i}`,
+  toolId: shop.tools[0]?.id ?? '',
+  stamp: i % 2 === 0 ? '70' : 'K16',
+  acrossFlatsMm: 5 + i * 0.25,
+  widthMm: 7,
+}));
+const mapOf = (lugs: Lug[], own = dies) => dieMap(openCase({ ...shop, lugs, dies: own }), practice);
 const cells = 400 * 60;
+const opened = timed(() => mapOf(measured()), 9);
+const kept = measured();
+let flats = 6.7;
+const edited = timed(() => {
+  flats += 0.01;
+  mapOf(
+    kept,
+    dies.map((die, i) => (i === 7 ? { ...die, acrossFlatsMm: flats } : die)),
+  );
+}, 15);
+const FRAME_MS = 16.7;
 console.log(
-  `the map of 400 lugs and 60 dies: ${((mapped / cells) * 1e6).toFixed(0)} ns a cell, ${(mapped / 16.7).toFixed(2)} of a frame; one cell is ${(mapped / cells / (rootsEach / kind.sizes.length)).toFixed(4)} of one heat-balance root`,
+  `the map of 400 lugs and 60 dies, opened: ${((opened / cells) * 1e6).toFixed(0)} ns a cell, one cell ${(opened / cells / (rootsEach / kind.sizes.length)).toFixed(4)} of one heat-balance root; while a dimension is edited: ${((edited / cells) * 1e6).toFixed(0)} ns a cell, ${(edited / FRAME_MS).toFixed(2)} of a frame`,
 );
 
 benchCutting();

@@ -1,5 +1,5 @@
 import { areaMm2 } from '../conductor/size.ts';
-import type { Die, Lug } from '../job/shop.ts';
+import type { Die, Lug, Tool } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { crimpsThatFit } from './crimpLayout.ts';
 import {
@@ -125,14 +125,52 @@ function cellOf(
   };
 }
 
+/** A die of the map, with what it needs for every lug. */
+interface Column {
+  readonly own: CaseDie;
+  readonly areas: DieAreas;
+  readonly claims: ReturnType<typeof stampClaims>;
+}
+
+/** A cell and what its stamp leads one to believe, as they were worked out with this tool. */
+interface Entry {
+  readonly tool: Tool;
+  readonly cell: MapCell;
+  /** Empty where it does not. */
+  readonly misleads: string;
+}
+
+/**
+ * Lugs and dies are never changed in place, so where both are the same and nothing was learned by trial, the cell is
+ * too: while one dimension is edited only its row or its column is worked out.
+ */
+const known = new WeakMap<Lug, WeakMap<Die, Entry>>();
+
+function entryOf(lug: Lug, barrel: BarrelAreas, { own, areas, claims }: Column, lugs: readonly Lug[]): Entry {
+  const row = known.get(lug) ?? new WeakMap<Die, Entry>();
+  known.set(lug, row);
+  const before = row.get(own.die);
+  if (before && before.tool === own.tool && own.trials.length === 0) return before;
+  const cell = cellOf(lug, barrel, own, areas, lugs);
+  const misleads =
+    cell.verdict === 'untried' ? '' : stampMisleads(own.die, claims, lug, cell.verdict === 'right');
+  const entry: Entry = { tool: own.tool, cell, misleads };
+  if (own.trials.length === 0) row.set(own.die, entry);
+  return entry;
+}
+
 /** Works out the whole map. Wider dies stand to the left, as in the strip of an end. */
 export function dieMap(toolCase: ToolCase, practice: HousePractice): DieMap {
   const columns = toolCase.dies.toSorted((a, b) => b.learned.flatsMm - a.learned.flatsMm);
-  const areas = columns.map(dieAreas);
-  const claims = columns.map(({ die }) => stampClaims(die.stamp));
+  const worked = columns.map((own): Column => ({
+    own,
+    areas: dieAreas(own),
+    claims: stampClaims(own.die.stamp),
+  }));
   const rows = barrels(toolCase.lugs).map(({ lug, lugs, copperMm2 }): MapRow => {
     const barrel = barrelAreas(lug, copperMm2);
-    const cells = columns.map((die, i) => cellOf(lug, barrel, die, areas[i] as DieAreas, toolCase.lugs));
+    const entries = worked.map((column) => entryOf(lug, barrel, column, toolCase.lugs));
+    const cells = entries.map(({ cell }) => cell);
     const asked = lug.form === 'butt' ? 1 : practice.crimps;
     const best = bestDie(cells, asked, practice.dieStep);
     return {
@@ -142,12 +180,7 @@ export function dieMap(toolCase: ToolCase, practice: HousePractice): DieMap {
       copperMm2,
       cells,
       best: best ? cells.indexOf(best) : null,
-      misleads: cells.flatMap((cell, i) =>
-        cell.verdict === 'untried'
-          ? []
-          : stampMisleads((columns[i] as CaseDie).die, claims[i] ?? null, lug, cell.verdict === 'right') ||
-            [],
-      ),
+      misleads: entries.flatMap(({ misleads }) => misleads || []),
     };
   });
   return { columns, rows };

@@ -207,6 +207,21 @@ describe('the map inside the lid', () => {
       });
     }
   });
+  test('edited, tried and put back, is the map of what is owned then', () => {
+    const [first, ...rest] = shop.dies as [Die, ...Die[]];
+    const states: Shop[] = [
+      shop,
+      { ...shop, dies: [{ ...first, acrossFlatsMm: first.acrossFlatsMm + 0.4 }, ...rest] },
+      { ...shop, tools: shop.tools.map((tool) => ({ ...tool, largestMm2: 20 })) },
+      tried(trial({ voidShare: 0.02 })),
+      shop,
+    ];
+    for (const state of states) {
+      // A copy shares nothing with what was worked out before.
+      const fresh = dieMap(openCase(structuredClone(state)), state.practice);
+      expect(dieMap(openCase(state), state.practice).rows).toEqual(fresh.rows);
+    }
+  });
   test('recommends the standard die for the standard lug, and tells where a stamp misleads', () => {
     const row = map.rows.find(({ lug }) => lug.label.startsWith('70-') && lug.label.endsWith('heavy'));
     expect(map.columns[row?.best ?? -1]?.die.stamp).toBe('K16');
