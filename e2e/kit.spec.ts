@@ -83,6 +83,27 @@ test('mock-up first: the mark gives the cut for the other end', async ({ page })
   await expect(app.field('The mark is at')).toBeHidden();
 });
 
+test('proving is cancelled and taken up again, and a plan is there all the while', async ({ page }) => {
+  let solver: 'held' | 'gone' | 'there' = 'held';
+  await page.route('**/*.wasm', async (route) => {
+    if (solver === 'gone') await route.abort();
+    if (solver === 'there') await route.continue();
+  });
+  const app = new App(page);
+  await app.openDemo();
+  await page.getByRole('link', { name: /^Kit/ }).click();
+  await expect(page.getByText(/^Looking for less new stock than/)).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Pieces on their spools' })).toContainText('TH-3');
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByText(/^New stock begun: /)).toBeVisible();
+  solver = 'gone';
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText(/solver could not be started/)).toBeVisible();
+  solver = 'there';
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText(/^Proven least new stock/)).toBeVisible();
+});
+
 test('a piece is ticked off by name, and its spool is so much shorter', async ({ page }) => {
   const app = await kitOfDemo(page);
   const plan = page.getByRole('img', { name: 'Pieces on their spools' });

@@ -12,6 +12,7 @@ const SHOTS = [
   { name: 'ends-stud', path: 'th4/ends', width: 1280, height: 800, tab: 'Stud or post' },
   { name: 'ends-layers', path: 'th3/ends', width: 1280, height: 800, tab: 'Sleeve, layers' },
   { name: 'tool-case', path: '../case?lug=tube-metric-95-m10', width: 1280, height: 800 },
+  { name: 'kit', path: '../kit', width: 1280, height: 800 },
   { name: 'cut', path: 'th3/cut', width: 1280, height: 800 },
   { name: 'make', path: 'en1/make', width: 1280, height: 800 },
   { name: 'prove', path: 'in1/prove', width: 1280, height: 800 },

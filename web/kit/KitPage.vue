@@ -25,7 +25,7 @@ const jobs = computed(() => bench.jobs.filter(({ id }) => id === jobId || withJo
 const made = computed(() => madeOf(jobs.value, bench.shop));
 const groups = computed(() => cutGroups(made.value, bench.shop));
 const rules = computed(() => bench.shop.practice.cutting);
-const { plans, solving, seconds, cancel, solve } = useCutPlan(
+const { plans, solving, seconds, isBroken, cancel, solve } = useCutPlan(
   () => groups.value,
   () => rules.value,
 );
@@ -46,7 +46,14 @@ const isStockOpen = ref(false);
     <main v-if="job" class="min-w-0 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_354px]">
       <h1 class="sr-only">Kit of {{ job.title }}</h1>
       <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
-        <PlanHead :plans="plans" :solving="solving" :seconds="seconds" @cancel="cancel" @solve="solve" />
+        <PlanHead
+          :plans="plans"
+          :solving="solving"
+          :seconds="seconds"
+          :is-broken="isBroken"
+          @cancel="cancel"
+          @solve="solve"
+        />
         <div class="min-w-0 bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
           <PlanDrawing :plans="plans" :rules="rules" />
           <div class="flex flex-wrap items-center gap-2 px-3.5 pb-3">

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { SAME_OFFCUT_MM } from '../../core/cutting/cutModel.ts';
 import { digits } from '../../core/units/figure.ts';
 import type { GroupPlan } from './useCutPlan.ts';
 
 /** The plan in one sentence, and how sure it is: the plan comes down, the bound comes up, and where they meet it is proved. */
-const { plans, solving, seconds } = defineProps<{
+const { plans, solving, seconds, isBroken } = defineProps<{
   plans: readonly GroupPlan[];
   solving: string | null;
   seconds: number | null;
+  isBroken: boolean;
 }>();
 defineEmits<{ cancel: []; solve: [] }>();
 
@@ -34,6 +36,7 @@ const title = computed(() => {
   return `New stock begun: ${metres(planMm.value)}`;
 });
 const why = computed(() => {
+  if (isBroken) return 'The solver could not be started: this is the plan of a careful hand, not proved.';
   const [first] = short.value;
   if (first) {
     const [piece] = first.plan.unplaced;
@@ -42,7 +45,7 @@ const why = computed(() => {
   const saved = handMm.value - planMm.value;
   if (saved > 0) return `Cutting the longest first by hand would begin ${metres(saved)} more.`;
   return open.value.length > 0
-    ? 'No plan begins less; of those, the longest offcut is left.'
+    ? `No plan begins less; of those, one that leaves the longest offcut, to ${SAME_OFFCUT_MM} mm.`
     : 'Every cable with a length has been cut.';
 });
 /** The two lines of the proof, to one scale. */

@@ -34,6 +34,8 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
   const solved = shallowRef<ReadonlyMap<string, SolvedPlan>>(new Map());
   const solving = shallowRef<string | null>(null);
   const seconds = shallowRef<number | null>(null);
+  /** The solver could not be had: the plan by hand stands. */
+  const isBroken = shallowRef(false);
   let worker: Worker | undefined;
   let remote: Remote<CutWorker> | undefined;
   let run = 0;
@@ -52,17 +54,25 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
   async function solve(): Promise<void> {
     cancel();
     const own = run;
+    isBroken.value = false;
     const open = groups().filter((group) => group.pieces.length > 0 && !solved.value.has(inputOf(group)));
     if (open.length === 0) return;
     worker = new Worker(new URL('../workers/cut.worker.ts', import.meta.url), { type: 'module' });
     remote = wrap<CutWorker>(worker);
     const start = performance.now();
-    for (const group of open) {
-      solving.value = group.key;
-      // Plain copies: what comes from the store may be frozen, and crosses to the worker.
-      const answer = await remote.solve([...group.pieces], [...group.stock], { ...rules() }, SECONDS);
+    try {
+      for (const group of open) {
+        solving.value = group.key;
+        // Plain copies: what comes from the store may be frozen, and crosses to the worker.
+        const answer = await remote.solve([...group.pieces], [...group.stock], { ...rules() }, SECONDS);
+        if (own !== run) return;
+        if (answer) solved.value = new Map([...solved.value, [inputOf(group), answer]]);
+      }
+    } catch {
       if (own !== run) return;
-      if (answer) solved.value = new Map([...solved.value, [inputOf(group), answer]]);
+      cancel();
+      isBroken.value = true;
+      return;
     }
     seconds.value = (performance.now() - start) / 1000;
     solving.value = null;
@@ -100,5 +110,5 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
     { immediate: true },
   );
   onScopeDispose(cancel);
-  return { plans, solving, seconds, cancel, solve };
+  return { plans, solving, seconds, isBroken, cancel, solve };
 }
