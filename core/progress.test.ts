@@ -111,6 +111,7 @@ describe('circuits', () => {
     subtitle: '',
     cables: [inCircuit('a', 'X'), inCircuit('b', 'X'), inCircuit('c', 'Y'), fresh],
     studs: [],
+    heeded: [],
   };
   test('a cable’s mates are the others of its circuit', () => {
     const [a, , c, alone] = job.cables as [Cable, Cable, Cable, Cable];

@@ -2,14 +2,17 @@ import { expect, test } from '@playwright/test';
 import { STAGES } from '../core/job/cable.ts';
 import { App } from './app.ts';
 
+/** A cable that waits to be made, and one that fails its proof. */
+const LOOKED_AT = { th3: STAGES, in1: ['make', 'prove', 'fit'] } as const;
+
 for (const theme of ['light', 'dark'] as const) {
-  for (const cable of ['th3', 'in1']) {
-    test(`axe finds nothing serious on any stage of ${cable}: ${theme}`, async ({ page }) => {
+  for (const cable of ['th3', 'in1'] as const) {
+    test(`axe finds nothing serious on the stages of ${cable}: ${theme}`, async ({ page }) => {
       test.slow();
       await page.emulateMedia({ colorScheme: theme });
       const app = new App(page);
       await app.openDemo();
-      for (const stage of STAGES) {
+      for (const stage of LOOKED_AT[cable]) {
         await page.goto(`/job/teasel/cable/${cable}/${stage}`);
         await expect(app.ledger).toBeVisible();
         await expect(page.locator('main section').first()).toBeVisible();

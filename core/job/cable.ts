@@ -317,6 +317,28 @@ export const reworkSchema = z.strictObject({
   joinId: id.optional(),
 });
 
+/** A gate that somebody went past, and why. */
+export const passedSchema = z.strictObject({
+  gate: name,
+  step: id,
+  at: moment,
+  by: text(60),
+  reason: text(200).min(3),
+});
+
+/** Something that went wrong at a step, and the way that was taken out of it. */
+export const mishapSchema = z.strictObject({
+  id,
+  at: moment,
+  by: text(60),
+  step: id,
+  end: endName.optional(),
+  what: name,
+  way: z.enum(['redo', 'cut back', 'scrap']),
+  /** What was cut off, mm. */
+  cutBackMm: mm().optional(),
+});
+
 /** One line of a sealed record: the finding as it stood. */
 export const recordLineSchema = z.strictObject({
   title: text(),
@@ -359,6 +381,10 @@ export const cableSchema = z.strictObject({
   done: z.array(z.strictObject({ step: id, at: moment, by: text(60) })).max(200),
   readings: z.array(readingSchema).max(2000),
   reworks: z.array(reworkSchema).max(200),
+  /** Gates gone past with a reason. */
+  passed: z.array(passedSchema).max(200),
+  /** What went wrong while making it; nothing of it is taken out again. */
+  mishaps: z.array(mishapSchema).max(200),
   notes: text(4000),
   /** Sealed records, oldest first. A later one does not erase an earlier one. */
   records: z.array(recordSchema).max(100),
@@ -373,6 +399,8 @@ export type End = z.infer<typeof endSchema>;
 export type Join = z.infer<typeof joinSchema>;
 export type Reading = z.infer<typeof readingSchema>;
 export type ReadingOf<Check extends Reading['check']> = Extract<Reading, { check: Check }>;
+export type Passed = z.infer<typeof passedSchema>;
+export type Mishap = z.infer<typeof mishapSchema>;
 export type Rework = z.infer<typeof reworkSchema>;
 export type CableRecord = z.infer<typeof recordSchema>;
 export type RecordLine = z.infer<typeof recordLineSchema>;

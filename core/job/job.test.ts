@@ -14,6 +14,7 @@ const job: Job = {
   subtitle: '',
   cables: [newCable('c', 'C-1', shop)],
   studs: [],
+  heeded: [],
 };
 const AT = '2026-11-24T18:00:00.000Z';
 const good = writeJobFile(job, shop, AT);

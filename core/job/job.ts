@@ -1,7 +1,8 @@
 import * as z from 'zod';
+import { CAUTION_IDS } from '../traveller/cautions.ts';
 import { cableSchema } from './cable.ts';
 import { shopSchema, studSchema } from './shop.ts';
-import { id, mm, moment, name, text } from './text.ts';
+import { day, id, mm, moment, name, text } from './text.ts';
 
 /** A stud that several cables share: what stands on it besides them, and how long it is. */
 export const sharedStudSchema = z.strictObject({
@@ -26,6 +27,10 @@ export const jobSchema = z
     subtitle: text(120),
     cables: z.array(cableSchema).max(2000),
     studs: z.array(sharedStudSchema).max(500),
+    /** Cautions gone through, each for its day. */
+    heeded: z
+      .array(z.strictObject({ caution: z.enum(CAUTION_IDS), day, at: moment, by: text(60) }))
+      .max(2000),
     /** What making is held against; nothing is compared until it is said. */
     makeOrBuy: z
       .strictObject({

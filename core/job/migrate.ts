@@ -11,7 +11,13 @@ const each = (list: unknown, fill: (item: Fields) => Fields): unknown =>
 const jobTo2 = (job: Fields): Fields => ({
   ...job,
   studs: job.studs ?? [],
-  cables: each(job.cables, (cable) => ({ ...cable, joins: cable.joins ?? [] })),
+  heeded: job.heeded ?? [],
+  cables: each(job.cables, (cable) => ({
+    ...cable,
+    joins: cable.joins ?? [],
+    passed: cable.passed ?? [],
+    mishaps: cable.mishaps ?? [],
+  })),
 });
 const shopTo2 = (shop: Fields): Fields => ({
   ...shop,

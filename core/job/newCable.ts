@@ -46,6 +46,8 @@ export function newCable(id: string, tag: string, shop: Shop): Cable {
     done: [],
     readings: [],
     reworks: [],
+    passed: [],
+    mishaps: [],
     notes: '',
     records: [],
   };
@@ -54,7 +56,7 @@ export function newCable(id: string, tag: string, shop: Shop): Cable {
 /** A copy to make again: same run, gauge and ends; nothing made, nothing measured, under a tag of its own. */
 export function duplicateCable(cable: Cable, id: string, job: Job): Cable {
   const tag = nextTag([...job.cables.map(({ tag: taken }) => taken), cable.tag]);
-  return { ...cable, id, tag, done: [], readings: [], reworks: [], records: [] };
+  return { ...cable, id, tag, done: [], readings: [], reworks: [], passed: [], mishaps: [], records: [] };
 }
 
 /** A copy of a job under an id that is free among `jobs`. */

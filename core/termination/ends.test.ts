@@ -268,7 +268,7 @@ describe('battery posts', () => {
   test('two cables on one post want a clamp made for two', () => {
     const one = { ...cableWith({ at: 'Start battery +', post: positive }), id: 'one' };
     const two = { ...one, id: 'two', tag: 'C-2' };
-    const job: Job = { id: 'j', title: 'j', subtitle: '', cables: [one, two], studs: [] };
+    const job: Job = { id: 'j', title: 'j', subtitle: '', cables: [one, two], studs: [], heeded: [] };
     const [first] = workUp(job, shop).cables;
     expect(found(first?.findings ?? [], 'post-shared.A').state).toBe('fails');
     const forTwo = shop.lugs.find(({ clamp }) => clamp?.cables === 2 && clamp.post.polarity === 'positive');
@@ -296,6 +296,7 @@ describe('everything on one stud', () => {
     subtitle: '',
     cables: amps.map((a, i) => lug(a, `c${i}`)),
     studs: [{ id: 'bus', name: 'Bus +', stud: 'M10', springWasher: false, others: [], ...stud }],
+    heeded: [],
   });
   const first = (job: Job) => workUp(job, shop).cables[0]?.findings ?? [];
   test('is stacked by amps, the largest at the face, with the thread it needs', () => {

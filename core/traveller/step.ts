@@ -1,4 +1,5 @@
 import type { EndName } from '../job/cable.ts';
+import type { CautionId } from './cautions.ts';
 import type { ResolvedEnd, SleeveFit } from '../termination/resolveEnd.ts';
 import { usesDie } from '../termination/method.ts';
 import type { Unit } from '../units/figure.ts';
@@ -6,6 +7,31 @@ import type { Unit } from '../units/figure.ts';
 /** Parts of the workpiece that a step is about: the drawing lights them and leaves the rest pale. */
 export type Feature =
   'cut' | 'layers' | 'strip' | 'strands' | 'barrel' | 'crimp' | 'clock' | 'sleeve' | 'palm' | 'tag';
+
+/** What must be true before a step that cannot be undone. */
+export interface Gate {
+  readonly id: 'measured' | 'layers' | 'home' | 'clocked' | 'kept' | 'cool' | 'hot work' | 'live';
+  /** What must be true, in a few words. */
+  readonly says: string;
+  /** Steps that make it true. */
+  readonly needs: readonly string[];
+  /** Seconds that must have gone by since a step. */
+  readonly wait?: { readonly after: string; readonly seconds: number };
+  /** A list to be gone through first, once a day. */
+  readonly list?: CautionId;
+}
+
+/** A figure to be typed before going on, and between what it may lie. */
+export interface Ask {
+  readonly what: 'strands' | 'across flats' | 'ears';
+  readonly words: string;
+  readonly unit: Unit;
+  readonly decimals: number;
+  readonly least: number;
+  readonly most: number;
+  /** What can be meant at all. */
+  readonly range: readonly [least: number, most: number];
+}
 
 /** One thing to do at the bench. */
 export interface Step {
@@ -25,9 +51,24 @@ export interface Step {
   readonly detail: string;
   /** Why it matters, in one line. */
   readonly why: string;
-  /** The usual caution, where the danger is. */
-  readonly caution?: string;
+  /** The usual caution, where the danger is, and the list it belongs to. */
+  readonly caution?: { readonly of: CautionId; readonly says: string };
   readonly lit: readonly Feature[];
+  readonly gates: readonly Gate[];
+  readonly ask?: Ask;
+}
+
+/** A step as it is written, before its gates are put to it. */
+export type PlainStep = Omit<Step, 'gates' | 'ask'>;
+
+/** Kinds of step that hold a lug for good: there is no way back from them. */
+export const HOLDS: readonly string[] = ['crimp', 'solder', 'slug', 'screw'];
+
+/** What kind of step an id names: "crimp" of "crimp-2.B", "join-cut" of "join-cut-x1". */
+export function kindOf(id: string): string {
+  const [stem = id] = id.split('.');
+  const [, join] = /^(join-[a-z]+)-/.exec(stem) ?? [];
+  return join ?? (stem.startsWith('crimp-') ? 'crimp' : stem);
 }
 
 /** An end that can be made: its lug, its sleeve, and its die where the method closes one. */

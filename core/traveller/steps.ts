@@ -5,7 +5,9 @@ import type { Passage } from '../termination/holeFindings.ts';
 import { crimpsASide, type ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { usesDie } from '../termination/method.ts';
-import { dieName, isReady, type ReadyEnd, type Step } from './step.ts';
+import { withAsks } from './asks.ts';
+import { withGates } from './gates.ts';
+import { dieName, isReady, type PlainStep, type ReadyEnd, type Step } from './step.ts';
 import { terminate } from './terminate.ts';
 
 export { dieName, type Feature, type Step } from './step.ts';
@@ -30,6 +32,11 @@ export interface TravellerInput {
  * @returns no steps while an end lacks its lug, die or sleeve: there is nothing honest to follow
  */
 export function travellerSteps(input: TravellerInput): Step[] {
+  const plain = plainSteps(input).map((step): Step => ({ ...step, gates: [] }));
+  return withAsks(withGates(plain, input.ends), input.ends);
+}
+
+function plainSteps(input: TravellerInput): PlainStep[] {
   const { cable, joins, lengths, passage, practice } = input;
   const { A, B } = input.ends;
   if (!isReady(A) || !isReady(B)) return [];
@@ -59,7 +66,7 @@ export function travellerSteps(input: TravellerInput): Step[] {
   ];
 }
 
-function layOut({ conductorLabel, ends, joins }: TravellerInput): Step {
+function layOut({ conductorLabel, ends, joins }: TravellerInput): PlainStep {
   const { A, B } = ends;
   const dies = [A, B].filter(({ method }) => usesDie(method)).map(dieName);
   const things = [
@@ -80,7 +87,7 @@ function layOut({ conductorLabel, ends, joins }: TravellerInput): Step {
   };
 }
 
-function cut({ lengths }: TravellerInput): Step {
+function cut({ lengths }: TravellerInput): PlainStep {
   return {
     id: 'cut',
     short: 'Cut',
@@ -88,7 +95,7 @@ function cut({ lengths }: TravellerInput): Step {
     figure: { value: lengths.cutMm, unit: 'mm', decimals: 0, means: 'cut length' },
     detail: `Finished, stud to stud, it will be ${lengths.finishedMm.toFixed(0)} mm.`,
     why: 'A torn end will not enter a barrel.',
-    caution: 'Cutters close hard: hold the cable well behind the jaws.',
+    caution: { of: 'blades', says: 'Cutters close hard: hold the cable well behind the jaws.' },
     lit: ['cut'],
   };
 }
@@ -97,7 +104,7 @@ function cut({ lengths }: TravellerInput): Step {
 const ordered = ({ name, nesting }: ReadyEnd) =>
   `${name}: ${nesting.map(({ title }) => title).join(', then ') || 'nothing'}`;
 
-function layersOn(a: ReadyEnd, b: ReadyEnd, joins: readonly ResolvedJoin[]): Step {
+function layersOn(a: ReadyEnd, b: ReadyEnd, joins: readonly ResolvedJoin[]): PlainStep {
   const cut = a.sleeve?.cutMm ?? b.sleeve?.cutMm;
   const joinSleeves = joins.flatMap(({ sleeve }) =>
     sleeve ? [`${sleeve.suppliedMm}/${sleeve.recoveredMm} for the join`] : [],
@@ -120,7 +127,7 @@ function layersOn(a: ReadyEnd, b: ReadyEnd, joins: readonly ResolvedJoin[]): Ste
   };
 }
 
-function joinSteps(join: ResolvedJoin, lengths: CableLengths): Step[] {
+function joinSteps(join: ResolvedJoin, lengths: CableLengths): PlainStep[] {
   const { spec, connector, die, title, sleeve } = join;
   if (!connector || !die) return [];
   const name = title.toLowerCase();
@@ -132,7 +139,7 @@ function joinSteps(join: ResolvedJoin, lengths: CableLengths): Step[] {
       figure: { value: spec.atMm, unit: 'mm', decimals: 0, means: 'from the centre of stud A' },
       detail: `Strip ${connector.barrelMm} mm on each side. The cable is ${lengths.cutMm.toFixed(0)} mm in all.`,
       why: 'A join is a last resort: two more crimps to prove.',
-      caution: 'Cut away from the hand that holds the cable.',
+      caution: { of: 'blades', says: 'Cut away from the hand that holds the cable.' },
       lit: ['cut', 'strip'],
     },
     {
@@ -147,7 +154,7 @@ function joinSteps(join: ResolvedJoin, lengths: CableLengths): Step[] {
       },
       detail: `${dieName({ die })}. Measure both, and enter them in Prove.`,
       why: 'Each side is proved like an end.',
-      caution: 'Fingers out, eyes covered, before the tool closes.',
+      caution: { of: 'tools', says: 'Fingers out, eyes covered, before the tool closes.' },
       lit: ['crimp'],
     },
     {
@@ -159,13 +166,13 @@ function joinSteps(join: ResolvedJoin, lengths: CableLengths): Step[] {
           ? 'While it is hot, nip it between the two cables with pliers until it seals.'
           : 'From the middle out, until adhesive shows at both ends.',
       why: 'Water in a join works along both cables.',
-      caution: 'Hot until it has cooled: hands off.',
+      caution: { of: 'burns', says: 'Hot until it has cooled: hands off.' },
       lit: ['sleeve'],
     },
   ];
 }
 
-function pull({ name, lug }: ReadyEnd, { run }: Cable): Step {
+function pull({ name, lug }: ReadyEnd, { run }: Cable): PlainStep {
   return {
     id: 'pull-through',
     short: 'Pull through',
@@ -175,12 +182,12 @@ function pull({ name, lug }: ReadyEnd, { run }: Cable): Step {
     }),
     detail: `Tape the strands closed. ${lug.label} does not pass: end ${name} is made where it lies.`,
     why: 'A finished end would have to be cut off again.',
-    caution: 'Battery isolated and tagged before a tool goes near it.',
+    caution: { of: 'live', says: 'Battery isolated and tagged before a tool goes near it.' },
     lit: ['cut'],
   };
 }
 
-function clock({ palmAngleDeg }: Cable, { name }: ReadyEnd): Step {
+function clock({ palmAngleDeg }: Cable, { name }: ReadyEnd): PlainStep {
   return {
     id: `clock.${name}`,
     short: `Clock ${name}`,
@@ -193,7 +200,7 @@ function clock({ palmAngleDeg }: Cable, { name }: ReadyEnd): Step {
   };
 }
 
-function shrink(end: ReadyEnd): Step[] {
+function shrink(end: ReadyEnd): PlainStep[] {
   const { sleeve, layers, bandColour, spec } = end;
   if (!sleeve) return [];
   const after = [
@@ -216,13 +223,16 @@ function shrink(end: ReadyEnd): Step[] {
         ...after,
       ].join(' '),
       why: 'It seals, and takes the strain off the last strand.',
-      caution: 'No fuel vapour, no charging battery near a flame. Hot until it has cooled: hands off.',
+      caution: {
+        of: 'hot work',
+        says: 'No fuel vapour, no charging battery near a flame. Hot until it has cooled: hands off.',
+      },
       lit: ['sleeve'],
     },
   ];
 }
 
-function label({ tag }: Cable): Step {
+function label({ tag }: Cable): PlainStep {
   return {
     id: 'label',
     short: 'Label',

@@ -2,7 +2,7 @@ import { TOOL_KINDS } from '../catalogue/tables/tools.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { usesDie, usesSolder } from '../termination/method.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
-import { capital, dieName, type ReadyEnd, type Step } from './step.ts';
+import { capital, dieName, type PlainStep, type ReadyEnd } from './step.ts';
 
 const HOT_WORK =
   'Hot work: no fuel vapour, no charging battery near the flame, extinguisher at hand, eyes covered.';
@@ -10,10 +10,10 @@ const HOT_WORK =
 /**
  * The steps from a bare end to one that is held and looked at, by the method of the end.
  *
- * @param beforeHold put in once the lug is home and before anything holds it: the clocking of the second end
+ * @param beforeHold put in before anything holds the lug: the clocking of the second end
  */
-export function terminate(end: ReadyEnd, practice: HousePractice, ...beforeHold: Step[]): Step[] {
-  const step = (key: string, rest: Omit<Step, 'id' | 'end'>): Step => ({
+export function terminate(end: ReadyEnd, practice: HousePractice, ...beforeHold: PlainStep[]): PlainStep[] {
+  const step = (key: string, rest: Omit<PlainStep, 'id' | 'end'>): PlainStep => ({
     id: `${key}.${end.name}`,
     end: end.name,
     ...rest,
@@ -25,7 +25,8 @@ export function terminate(end: ReadyEnd, practice: HousePractice, ...beforeHold:
     case 'solder':
       return [...start, home(end, step), ...beforeHold, ...solder(end, practice, step)];
     case 'slug then crimp':
-      return [...start, slug(end, practice, step), ...beforeHold, ...crimps(end, practice, step)];
+      // Once the slug has set nothing turns: the angle is marked with the lug held on dry.
+      return [...start, ...beforeHold, slug(end, practice, step), ...crimps(end, practice, step)];
     case 'crimp then solder':
       return [
         ...start,
@@ -39,7 +40,7 @@ export function terminate(end: ReadyEnd, practice: HousePractice, ...beforeHold:
   }
 }
 
-type Make = (key: string, rest: Omit<Step, 'id' | 'end'>) => Step;
+type Make = (key: string, rest: Omit<PlainStep, 'id' | 'end'>) => PlainStep;
 
 const strip = ({ name, lug, gapMm, stripMm }: ReadyEnd, step: Make) =>
   step('strip', {
@@ -48,7 +49,7 @@ const strip = ({ name, lug, gapMm, stripMm }: ReadyEnd, step: Make) =>
     figure: { value: stripMm, unit: 'mm', decimals: 0, means: 'of jacket off' },
     detail: `Barrel ${lug.barrelMm} deep, and ${gapMm} of copper to show. Score round, bend, pull; slit along.`,
     why: 'Insulation under the barrel holds nothing and burns.',
-    caution: 'Cut away from the hand that holds the cable.',
+    caution: { of: 'blades', says: 'Cut away from the hand that holds the cable.' },
     lit: ['strip'],
   });
 
@@ -83,13 +84,14 @@ const slug = (end: ReadyEnd, practice: HousePractice, step: Make) =>
       decimals: 1,
       means: 'of pre-fluxed solder',
     },
-    detail: 'Lug upright in a vice, flame on the lug. Push in slowly, hold still until it has set.',
+    detail:
+      'Lug upright in a vice, flame on the lug. Push in slowly, to the marked angle; hold still until it has set.',
     why: 'The solder fills what the strands leave; under the crimp it will creep.',
-    caution: HOT_WORK,
+    caution: { of: 'hot work', says: HOT_WORK },
     lit: ['barrel', 'strands'],
   });
 
-function crimps(end: ReadyEnd, practice: HousePractice, step: Make): Step[] {
+function crimps(end: ReadyEnd, practice: HousePractice, step: Make): PlainStep[] {
   const { name, die, crimpsInOrder, tool } = end;
   if (!die || !tool) return [];
   const { stop, hands } = TOOL_KINDS[tool.kind];
@@ -105,7 +107,7 @@ function crimps(end: ReadyEnd, practice: HousePractice, step: Make): Step[] {
       figure: { value: centre, unit: 'mm', decimals: 1, means: 'from the mouth to the middle of the die' },
       detail: `${capital(dieName(end))}, ${die.die.widthMm} wide, ${tool.title}: ${hands}. Light pressure first: is the cable still home, the lug square?`,
       why: 'Air left between strands runs hot.',
-      caution: 'Fingers out, eyes covered, before the tool closes.',
+      caution: { of: 'tools', says: 'Fingers out, eyes covered, before the tool closes.' },
       lit: ['crimp'],
     }),
   );
@@ -127,7 +129,7 @@ function crimps(end: ReadyEnd, practice: HousePractice, step: Make): Step[] {
   ];
 }
 
-function solder(end: ReadyEnd, practice: HousePractice, step: Make): Step[] {
+function solder(end: ReadyEnd, practice: HousePractice, step: Make): PlainStep[] {
   if (!usesSolder(end.method)) return [];
   const need = solderNeed(end, end.lug, practice);
   return [
@@ -142,7 +144,7 @@ function solder(end: ReadyEnd, practice: HousePractice, step: Make): Step[] {
       },
       detail: `Rosin flux only. About ${need.seconds.toFixed(0)} s: flame on the lug, not on the cable, the blue cone off the tin. Feed at the ${end.lug.sightHole ? 'sight hole' : 'mouth'}.`,
       why: 'A flame that lingers cooks the jacket; solder that never ran holds nothing.',
-      caution: HOT_WORK,
+      caution: { of: 'hot work', says: HOT_WORK },
       lit: ['barrel', 'strands'],
     }),
     step('cool', {
@@ -150,7 +152,7 @@ function solder(end: ReadyEnd, practice: HousePractice, step: Make): Step[] {
       order: 'Let it cool undisturbed, then clean the flux off',
       detail: 'Do not move it until it has set, do not quench it. No sleeve on it while it is hot.',
       why: 'A joint moved while it sets is grey and weak.',
-      caution: 'Hot until it has cooled: hands off.',
+      caution: { of: 'burns', says: 'Hot until it has cooled: hands off.' },
       lit: ['barrel'],
     }),
   ];

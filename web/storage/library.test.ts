@@ -22,6 +22,7 @@ const job = (id: string): Job => ({
   subtitle: '',
   cables: [newCable('c', 'C-1', shop)],
   studs: [],
+  heeded: [],
 });
 const [a, b] = [job('a'), job('b')];
 

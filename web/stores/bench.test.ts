@@ -17,6 +17,7 @@ const job: Job = {
   subtitle: '',
   cables: ['a', 'b', 'c'].map((id, i) => newCable(id, `C-${i + 1}`, shop)),
   studs: [],
+  heeded: [],
 };
 const opened = () => {
   const bench = useBench();

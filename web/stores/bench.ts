@@ -127,7 +127,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   function addEmptyJob(): Job {
-    const job: Job = { id: nanoid(10), title: 'New job', subtitle: '', cables: [], studs: [] };
+    const job: Job = { id: nanoid(10), title: 'New job', subtitle: '', cables: [], studs: [], heeded: [] };
     edit('new job', (draft) => void draft.jobs.push(job as Draft<Job>));
     return job;
   }

@@ -1,0 +1,95 @@
+import type { Reading } from '../job/cable.ts';
+import { acrossFlatsWindow, MOST_EARS_MM } from '../proof/dieClosed.ts';
+import { usesDie } from '../termination/method.ts';
+import type { ResolvedEnd } from '../termination/resolveEnd.ts';
+import { figure } from '../units/figure.ts';
+import { type Ask, kindOf, type Step } from './step.ts';
+
+/** What each step asks to be typed: what is measured while it can still be put right. */
+export function withAsks(
+  steps: readonly Step[],
+  ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd },
+): Step[] {
+  return steps.map((step) => {
+    const ask = step.end && askOf(kindOf(step.id), ends[step.end]);
+    return ask ? { ...step, ask } : step;
+  });
+}
+
+function askOf(kind: string, end: ResolvedEnd): Ask | null {
+  if (kind === 'strands') {
+    return {
+      what: 'strands',
+      words: 'Strands cut or nicked through',
+      unit: '',
+      decimals: 0,
+      least: 0,
+      most: end.strands.allowed,
+      range: [0, end.strands.count],
+    };
+  }
+  const die = usesDie(end.method) ? end.die : null;
+  if (!die || die.leaves !== 'hexagon') return null;
+  if (kind === 'crimp') {
+    const { leastMm, mostMm } = acrossFlatsWindow(die.die.acrossFlatsMm);
+    return {
+      what: 'across flats',
+      words: 'Open the die, then measure across flats',
+      unit: 'mm',
+      decimals: 2,
+      least: leastMm,
+      most: mostMm,
+      range: [0.5, 100],
+    };
+  }
+  return kind === 'file'
+    ? {
+        what: 'ears',
+        words: 'Ears before filing',
+        unit: 'mm',
+        decimals: 2,
+        least: 0,
+        most: MOST_EARS_MM,
+        range: [0, 20],
+      }
+    : null;
+}
+
+/** What a typed figure says at once. */
+export interface Judged {
+  readonly holds: boolean;
+  readonly sentence: string;
+}
+
+const OVER = {
+  strands: 'More than the house allows: cut back and strip again.',
+  'across flats': 'Over: the die did not shut.',
+  ears: 'Too much flash: too tight a die, or the tool overfilled.',
+} as const satisfies Record<Ask['what'], string>;
+
+/**
+ * Judges a figure against the limits of its ask, those of the proof.
+ *
+ * @example judgeAsk(flatsOf14, 14.17) // { holds: true, sentence: '0.11 mm under the limit.' }
+ */
+export function judgeAsk({ what, unit, decimals, least, most }: Ask, value: number): Judged {
+  if (value > most + 1e-9) return { holds: false, sentence: OVER[what] };
+  if (value < least - 1e-9) return { holds: false, sentence: 'Under the die: it was another die.' };
+  if (what === 'strands') {
+    return { holds: true, sentence: value === 0 ? 'Every strand is whole.' : `${most} may be plucked out.` };
+  }
+  return { holds: true, sentence: `${figure(most - value, unit, decimals)} under the limit.` };
+}
+
+/** The reading that a typed figure becomes; strands are no reading, they belong to the end. */
+export function askedReading(
+  step: Step,
+  value: number,
+  base: Pick<Reading, 'id' | 'at' | 'by' | 'source'>,
+): Reading | null {
+  const { ask, end } = step;
+  if (!ask || !end || ask.what === 'strands') return null;
+  return ask.what === 'ears'
+    ? { ...base, check: 'ears', end, valueMm: value }
+    : { ...base, check: 'across-flats', end, valueMm: value };
+}
