@@ -58,10 +58,21 @@ export const router = createRouter({
       component: () => import('./bench/BenchPage.vue'),
       props: true,
     },
+    {
+      path: '/job/:jobId/bench/:cableId',
+      name: 'at-bench',
+      component: () => import('./make/BenchMode.vue'),
+      props: true,
+      beforeEnter: ({ params }) => {
+        const job = useBench().jobById(String(params['jobId']));
+        return job?.cables.some(({ id }) => id === params['cableId']) ? true : '/begin';
+      },
+    },
     { path: '/:rest(.*)*', redirect: '/begin' },
   ],
 });
 
 router.afterEach((to) => {
-  if (to.name === 'cable' || to.name === 'job') usePrefs().prefs.place = to.fullPath;
+  if (to.name === 'cable' || to.name === 'job' || to.name === 'at-bench')
+    usePrefs().prefs.place = to.fullPath;
 });

@@ -1,5 +1,6 @@
 import { SOLDER } from '../catalogue/tables/solder.ts';
-import type { Cable } from '../job/cable.ts';
+import type { CableWork } from '../cableWork.ts';
+import { type Cable, END_NAMES, type EndName } from '../job/cable.ts';
 import { coolSeconds } from '../termination/cooling.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { type CautionId, type Heeded, isHeeded } from './cautions.ts';
@@ -70,6 +71,9 @@ const cooling = ({ lug, copperMm2 }: ResolvedEnd, fromC: number) =>
 /** How long a sleeve stays too hot to touch once shrunk, s. */
 export const shrunkSeconds = (end: ResolvedEnd) => cooling(end, SHRUNK_C);
 
+/** Seconds since a moment, ISO 8601. */
+export type Ago = (at: string) => number;
+
 /** Whether a gate stands open, and if not what keeps it shut. */
 export interface GateState {
   readonly gate: Gate;
@@ -87,16 +91,16 @@ export interface GateState {
 const doneAt = ({ done }: Cable, id: string) => done.findLast(({ step }) => step === id)?.at;
 
 /** What a timed gate still asks, s; nothing while its step is not done, as then that is what is missing. */
-function waitLeft({ wait }: Gate, cable: Cable, now: Date): number {
+function waitLeft({ wait }: Gate, cable: Cable, ago: Ago): number {
   const at = wait && doneAt(cable, wait.after);
   if (!wait || at === undefined) return 0;
-  return Math.max(0, Math.ceil(wait.seconds - (now.getTime() - Date.parse(at)) / 1000));
+  return Math.max(0, Math.ceil(wait.seconds - ago(at)));
 }
 
 /**
  * The gates before a step as they stand now.
  *
- * @param now for what has to cool
+ * @param ago for what has to cool
  * @param heeded lists gone through, by day
  * @param today the day it is where the person stands, ISO 8601
  */
@@ -104,12 +108,12 @@ export function gateStates(
   step: Step,
   cable: Cable,
   heeded: readonly Heeded[],
-  now: Date,
+  ago: Ago,
   today: string,
 ): GateState[] {
   return step.gates.map((gate): GateState => {
     const missing = gate.needs.filter((id) => doneAt(cable, id) === undefined);
-    const waitS = waitLeft(gate, cable, now);
+    const waitS = waitLeft(gate, cable, ago);
     const list = gate.list && !isHeeded(heeded, gate.list, today) ? gate.list : null;
     const passed = cable.passed.some((own) => own.gate === gate.id && own.step === step.id);
     return {
@@ -120,5 +124,28 @@ export function gateStates(
       waitS,
       list,
     };
+  });
+}
+
+/** An end that burns, and for how long yet. */
+export interface HotEnd {
+  readonly end: EndName;
+  readonly waitS: number;
+}
+
+/** Ends that are still too hot to touch: soldered or shrunk not long ago. */
+export function hotEnds(cable: Cable, { ends }: Pick<CableWork, 'ends'>, ago: Ago): HotEnd[] {
+  return END_NAMES.flatMap((name) => {
+    const left = (step: string, seconds: number) => {
+      const at = doneAt(cable, `${step}.${name}`);
+      return at === undefined ? 0 : Math.ceil(seconds - ago(at));
+    };
+    const soldered = cooling(ends[name], SOLDER.liquidusC);
+    const waitS = Math.max(
+      left('solder', soldered),
+      left('slug', soldered),
+      left('shrink', shrunkSeconds(ends[name])),
+    );
+    return waitS > 0 ? [{ end: name, waitS }] : [];
   });
 }

@@ -17,6 +17,7 @@ import { HOLDS, kindOf, type Step } from './step.ts';
 const shop = genericShop();
 const TODAY = '2026-11-25';
 const NOW = new Date('2026-11-25T12:00:00.000Z');
+const ago = (now: Date) => (at: string) => (now.getTime() - Date.parse(at)) / 1000;
 
 /** A cable of one size, with what each of its ends is. */
 function cableWith(a: Partial<End>, b: Partial<End> = {}, more: Partial<Cable> = {}): Cable {
@@ -218,7 +219,7 @@ describe('gates', () => {
     done: ids.map((step) => ({ step, at: '2026-11-25T11:58:00.000Z', by: 'Ada' })),
   });
   const states = (id: string, own: Cable, heeded: { caution: 'hot work'; day: string }[] = []) =>
-    gateStates(stepOf(work, id), own, heeded, NOW, TODAY);
+    gateStates(stepOf(work, id), own, heeded, ago(NOW), TODAY);
   const shut = (...args: Parameters<typeof states>) =>
     states(...args)
       .filter(({ open }) => !open)
@@ -250,7 +251,7 @@ describe('gates', () => {
       stepOf(work, 'shrink.A'),
       own,
       heeded,
-      new Date(NOW.getTime() + seconds * 1000),
+      ago(new Date(NOW.getTime() + seconds * 1000)),
       TODAY,
     );
     expect(later.every(({ open }) => open)).toBe(true);

@@ -1,35 +1,31 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core';
-import { Check, TriangleAlert } from '@lucide/vue';
+import { Check, Maximize2, TriangleAlert } from '@lucide/vue';
 import { computed, ref, watch } from 'vue';
+import { RouterLink } from 'vue-router';
 import type { Cable } from '../../../core/job/cable.ts';
 import type { Feature, Step } from '../../../core/traveller/steps.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
+import { clock } from '../../make/clock.ts';
+import GatePanel from '../../make/GatePanel.vue';
+import { useTraveller } from '../../make/useTraveller.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
 import TextField from '../../ui/TextField.vue';
-import { useCableEdit } from '../useCable.ts';
 
-/** The steps of making this cable, one large at a time. Space ticks it and goes on; Backspace goes back. */
+/** The steps of making this cable, as a list with the one at hand; "at the bench" it fills the window. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
 const emit = defineEmits<{ lit: [features: readonly Feature[] | null] }>();
 
 const { prefs } = usePrefs();
-const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
-const steps = computed(() => work.steps);
-const isDone = (step: Step) => cable.done.some((done) => done.step === step.id);
-const firstOpen = () => steps.value.find((step) => !isDone(step))?.id;
-
-const currentId = ref(firstOpen());
-watch(
-  () => cable.id,
-  () => {
-    currentId.value = firstOpen();
-  },
-);
-const index = computed(() => steps.value.findIndex(({ id }) => id === currentId.value));
-const current = computed(() => steps.value[index.value]);
+const traveller = useTraveller(() => ({ jobId, cable, work }));
+const { steps, current, currentId, index, gates, isShut, isDone, hot } = traveller;
 watch(current, (step) => emit('lit', step && step.lit.length > 0 ? step.lit : null), { immediate: true });
+const isAsking = ref(false);
+watch(currentId, () => {
+  isAsking.value = false;
+});
+const isClosed = computed(() => isShut.value && current.value !== undefined && !isDone(current.value));
 
 const shown = computed(() => {
   const figure = current.value?.figure;
@@ -40,26 +36,9 @@ const shown = computed(() => {
     : inReadersUnit(figure.value, figure.unit, figure.decimals, prefs.lengths);
 });
 
-function tick(step: Step): void {
-  edit(`step ${step.short}`, (draft) => {
-    draft.done.push({ step: step.id, at: new Date().toISOString(), by: prefs.person });
-  });
-}
-
 function done(): void {
-  const step = current.value;
-  if (!step) return;
-  if (!isDone(step)) tick(step);
-  currentId.value = steps.value[index.value + 1]?.id;
-}
-
-function back(): void {
-  const before = steps.value[index.value < 0 ? steps.value.length - 1 : index.value - 1];
-  if (!before) return;
-  edit(`back to ${before.short}`, (draft) => {
-    draft.done = draft.done.filter(({ step }) => step !== before.id);
-  });
-  currentId.value = before.id;
+  if (isClosed.value) isAsking.value = true;
+  else traveller.done();
 }
 
 const focusIsOn = (selector: string) => document.activeElement?.matches(selector) ?? false;
@@ -73,10 +52,10 @@ onKeyStroke(' ', (event) => {
 onKeyStroke('Backspace', (event) => {
   if (focusIsOn('input, textarea, [role=dialog] *')) return;
   event.preventDefault();
-  back();
+  traveller.back();
 });
 const doneAt = (step: Step) => cable.done.find((done) => done.step === step.id);
-const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 </script>
 
 <template>
@@ -107,7 +86,7 @@ const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-d
             >{{ step.short }}</span
           >
           <span v-if="isDone(step)" class="figure flex items-center gap-1 text-[13px]">
-            {{ clock.format(new Date(doneAt(step)?.at ?? ''))
+            {{ timeOfDay.format(new Date(doneAt(step)?.at ?? ''))
             }}<Check :size="14" :stroke-width="3" aria-label="done" />
           </span>
         </button>
@@ -115,9 +94,17 @@ const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-d
     </ol>
 
     <div v-if="current" class="flex flex-col p-4">
-      <p class="figure text-[16px] text-ink2">
+      <p class="figure flex items-center gap-4 text-[16px] text-ink2">
         Step {{ index + 1 }} of {{ steps.length
         }}<template v-if="current.end">, end {{ current.end }}</template>
+        <span v-for="own in hot" :key="own.end" class="text-fails" role="timer"
+          >{{ own.end }} hot {{ clock(own.waitS) }}</span
+        >
+        <RouterLink
+          :to="{ name: 'at-bench', params: { jobId, cableId: cable.id }, query: { step: current.id } }"
+          class="button ml-auto"
+          ><Maximize2 :size="16" aria-hidden="true" /> At the bench</RouterLink
+        >
       </p>
       <h3 class="figure text-[30px] leading-8 font-semibold">{{ current.order }}</h3>
       <template v-if="current.figure && shown">
@@ -129,10 +116,21 @@ const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-d
       <p class="mt-3 max-w-prose text-[15px]">{{ current.detail }}</p>
       <p class="mt-2 text-[15px]"><span class="figure text-ink2">Why</span> {{ current.why }}</p>
       <p v-if="current.caution" class="mt-3 flex items-start gap-2 text-[16px] font-bold text-fails">
-        <TriangleAlert :size="22" class="shrink-0" aria-hidden="true" />{{ current.caution }}
+        <TriangleAlert :size="22" class="shrink-0" aria-hidden="true" />{{ current.caution.says }}
       </p>
+      <GatePanel
+        v-if="isAsking && isClosed"
+        class="mt-4 border border-hairline"
+        :gates="gates"
+        :steps="steps"
+        @heed="traveller.heed"
+        @pass="traveller.pass"
+        @go="currentId = $event"
+      />
       <div class="mt-auto flex flex-wrap items-end gap-3 pt-4">
-        <button type="button" class="button min-h-14 px-6" :disabled="index === 0" @click="back">Back</button>
+        <button type="button" class="button min-h-14 px-6" :disabled="index === 0" @click="traveller.back">
+          Back
+        </button>
         <button type="button" class="button filled min-h-14 flex-1 px-6 text-[17px]" @click="done">
           {{ isDone(current) ? 'Next' : 'Done' }}
           <span class="figure ml-1 rounded-box border border-on-teal/60 px-1.5 text-[14px] font-normal"
@@ -153,7 +151,12 @@ const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-d
       <p class="mt-2 max-w-prose text-[15px]">
         Let it cool, then prove it: measure, pull, look. What is not measured is not proved.
       </p>
-      <button type="button" class="button mt-4" @click="back">Back to the last step</button>
+      <ul v-if="cable.mishaps.length > 0" class="mt-3 text-[15px]" aria-label="What went wrong">
+        <li v-for="own in cable.mishaps" :key="own.id">
+          {{ own.what }}: {{ own.way }}{{ own.cutBackMm ? `, ${own.cutBackMm} mm` : '' }}, {{ own.by }}
+        </li>
+      </ul>
+      <button type="button" class="button mt-4" @click="traveller.back">Back to the last step</button>
     </div>
   </div>
 </template>

@@ -1,0 +1,154 @@
+import { useNow } from '@vueuse/core';
+import { nanoid } from 'nanoid';
+import { computed, ref, watch } from 'vue';
+import type { CableWork } from '../../core/cableWork.ts';
+import type { Cable } from '../../core/job/cable.ts';
+import { askedReading, judgeAsk } from '../../core/traveller/asks.ts';
+import type { CautionId } from '../../core/traveller/cautions.ts';
+import { isHeeded } from '../../core/traveller/cautions.ts';
+import { type Ago, gateStates, hotEnds } from '../../core/traveller/gates.ts';
+import { afterMishap, type WayOut } from '../../core/traveller/mishaps.ts';
+import type { Step } from '../../core/traveller/steps.ts';
+import { useCableEdit } from '../bench/useCable.ts';
+import { useBench } from '../stores/bench.ts';
+import { usePrefs } from '../stores/prefs.ts';
+import { today } from '../ui/today.ts';
+
+const TICK_MS = 1000;
+const agoFrom =
+  (now: Date): Ago =>
+  (at) =>
+    (now.getTime() - Date.parse(at)) / 1000;
+
+/**
+ * Following the steps of one cable: which one is at hand, what its gates say now, and going on, back, past a gate or
+ * out of a mishap. Everything that is done is kept with who and when.
+ */
+export function useTraveller(
+  target: () => { jobId: string; cable: Cable; work: CableWork },
+  /** The step to begin at, where the address names one. */
+  beginAt: () => string | undefined = () => undefined,
+) {
+  const bench = useBench();
+  const { prefs } = usePrefs();
+  const now = useNow({ interval: TICK_MS });
+  const ago = computed(() => agoFrom(now.value));
+  const cable = computed(() => target().cable);
+  const steps = computed(() => target().work.steps);
+  const edit = useCableEdit(() => ({ jobId: target().jobId, cableId: cable.value.id }));
+
+  const isDone = (step: Step) => cable.value.done.some((own) => own.step === step.id);
+  const firstOpen = () => steps.value.find((step) => !isDone(step))?.id;
+  const begin = () => (steps.value.some(({ id }) => id === beginAt()) ? beginAt() : firstOpen());
+  const currentId = ref(begin());
+  watch(
+    () => cable.value.id,
+    () => {
+      currentId.value = begin();
+    },
+  );
+  const index = computed(() => steps.value.findIndex(({ id }) => id === currentId.value));
+  const current = computed(() => steps.value[index.value]);
+
+  const heeded = computed(() => bench.jobById(target().jobId)?.heeded ?? []);
+  const gatesOf = (step: Step) => gateStates(step, cable.value, heeded.value, ago.value, today());
+  const gates = computed(() => (current.value && !isDone(current.value) ? gatesOf(current.value) : []));
+  const isShut = computed(() => gates.value.some(({ open }) => !open));
+  const hot = computed(() => hotEnds(cable.value, target().work, ago.value));
+  const isHeededToday = (caution: CautionId) => isHeeded(heeded.value, caution, today());
+
+  /** What is typed at this step, before it is taken; null where nothing is. */
+  const typed = ref<number | null>(null);
+  watch(currentId, () => {
+    typed.value = null;
+  });
+  const judged = computed(() =>
+    current.value?.ask && typed.value !== null ? judgeAsk(current.value.ask, typed.value) : null,
+  );
+  const said = () => ({ id: nanoid(10), at: new Date().toISOString(), by: prefs.person.trim() });
+
+  /** Keeps what was typed: a reading of the proof, or the strands that are gone. */
+  function take(draft: Cable, step: Step): void {
+    const value = typed.value;
+    if (value === null || !step.end || !step.ask) return;
+    const reading = askedReading(step, value, { ...said(), source: 'typed' });
+    if (reading) draft.readings.push(reading);
+    else draft.ends[step.end].strands = { ...draft.ends[step.end].strands, cut: Math.round(value) };
+  }
+
+  /** Ticks the step and goes on; answers false while a gate is shut. */
+  function done(): boolean {
+    const step = current.value;
+    if (!step) return false;
+    if (isShut.value) return false;
+    if (!isDone(step)) {
+      edit(`step ${step.short}`, (draft) => {
+        take(draft as Cable, step);
+        draft.done.push({ step: step.id, at: new Date().toISOString(), by: prefs.person.trim() });
+      });
+    }
+    currentId.value = steps.value[index.value + 1]?.id;
+    return true;
+  }
+
+  function back(): void {
+    const before = steps.value[index.value < 0 ? steps.value.length - 1 : index.value - 1];
+    if (!before) return;
+    edit(`back to ${before.short}`, (draft) => {
+      draft.done = draft.done.filter(({ step }) => step !== before.id);
+    });
+    currentId.value = before.id;
+  }
+
+  /** A list was gone through: it counts for the day, for this job. */
+  function heed(caution: CautionId): void {
+    bench.edit('list gone through', (draft) => {
+      const { at, by } = said();
+      draft.jobs.find(({ id }) => id === target().jobId)?.heeded.push({ caution, day: today(), at, by });
+    });
+  }
+
+  /** Goes past the gates that are shut, for a reason that stays in the record. */
+  function pass(reason: string): void {
+    const step = current.value;
+    if (!step) return;
+    const { at, by } = said();
+    const shut = gates.value.filter(({ open }) => !open);
+    edit('past a gate', (draft) => {
+      draft.passed.push(...shut.map(({ gate }) => ({ gate: gate.id, step: step.id, at, by, reason })));
+    });
+  }
+
+  function mishap(what: string, out: WayOut): void {
+    const step = current.value;
+    if (!step) return;
+    edit(what, (draft) => {
+      take(draft as Cable, step);
+      Object.assign(draft, afterMishap(draft as Cable, what, step, out, said()));
+    });
+    currentId.value = firstOpen();
+  }
+
+  return {
+    steps,
+    current,
+    currentId,
+    index,
+    now,
+    ago,
+    gates,
+    isShut,
+    hot,
+    typed,
+    judged,
+    isDone,
+    isHeededToday,
+    done,
+    back,
+    heed,
+    pass,
+    mishap,
+  };
+}
+
+export type Traveller = ReturnType<typeof useTraveller>;
