@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { onKeyStroke, useWakeLock } from '@vueuse/core';
-import { ArrowLeft, TriangleAlert } from '@lucide/vue';
+import { ArrowLeft } from '@lucide/vue';
 import { computed, onMounted, onScopeDispose, ref, watch } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
-import { CAUTIONS } from '../../core/traveller/cautions.ts';
 import { hotEnds } from '../../core/traveller/gates.ts';
 import { kindOf } from '../../core/traveller/step.ts';
 import type { WayOut } from '../../core/traveller/mishaps.ts';
@@ -16,6 +15,7 @@ import { inReadersUnit } from '../ui/display.ts';
 import { clock } from './clock.ts';
 import GatePanel from './GatePanel.vue';
 import MishapBox from './MishapBox.vue';
+import StepCaution from './StepCaution.vue';
 import StepEntry from './StepEntry.vue';
 import StepPicture from './StepPicture.vue';
 import StepTrack from './StepTrack.vue';
@@ -169,7 +169,7 @@ onKeyStroke('o', () => {
         <ArrowLeft :size="20" aria-hidden="true" /> All steps <span class="key max-sm:hidden">Esc</span>
       </RouterLink>
       <p class="flex min-w-0 flex-1 items-center gap-4 px-5">
-        <b class="figure text-[28px] leading-8 font-semibold">{{ cable.tag }}</b>
+        <b class="figure text-[28px] leading-8 font-semibold whitespace-nowrap">{{ cable.tag }}</b>
         <CableMiniature
           class="max-md:hidden"
           :outer-mm="work.choice.taken.at.outerMm"
@@ -202,6 +202,13 @@ onKeyStroke('o', () => {
     <StepTrack :steps="steps" :current-id="currentId" :cable="cable" @go="currentId = $event" />
 
     <div v-if="current" class="min-h-0 lg:grid lg:grid-cols-[412px_minmax(0,1fr)]">
+      <StepCaution
+        v-if="current.caution"
+        class="lg:hidden"
+        :caution="current.caution"
+        :is-heeded="traveller.isHeededToday(current.caution.of)"
+        @heed="traveller.heed(current.caution.of)"
+      />
       <section
         aria-label="What to do"
         class="flex flex-col border-line px-6 py-5 lg:overflow-y-auto lg:border-r"
@@ -254,35 +261,13 @@ onKeyStroke('o', () => {
       </section>
 
       <div class="flex min-h-0 flex-col">
-        <div
+        <StepCaution
           v-if="current.caution"
-          class="flex items-center gap-3 border-b border-hairline bg-lamp px-6 py-2.5 text-fails"
-        >
-          <TriangleAlert
-            :size="traveller.isHeededToday(current.caution.of) ? 20 : 36"
-            class="shrink-0"
-            aria-hidden="true"
-          />
-          <p
-            class="flex-1"
-            :class="
-              traveller.isHeededToday(current.caution.of)
-                ? 'text-[15px]'
-                : 'figure text-[25px] leading-7 font-semibold'
-            "
-          >
-            {{ current.caution.says }}
-          </p>
-          <button
-            v-if="!traveller.isHeededToday(current.caution.of)"
-            type="button"
-            class="min-h-11 shrink-0 text-left text-teal underline"
-            @click="traveller.heed(current.caution.of)"
-          >
-            I know: smaller<br />for today
-            <span class="sr-only">, {{ CAUTIONS[current.caution.of].title }}</span>
-          </button>
-        </div>
+          class="max-lg:hidden"
+          :caution="current.caution"
+          :is-heeded="traveller.isHeededToday(current.caution.of)"
+          @heed="traveller.heed(current.caution.of)"
+        />
         <StepPicture :step="current" :cable="cable" :work="work" class="flex-1" />
         <GatePanel
           v-if="isAsking && isShut"
@@ -323,17 +308,22 @@ onKeyStroke('o', () => {
     </div>
 
     <footer
-      class="flex flex-wrap items-center gap-3 border-t border-line bg-chalk px-6 py-3 max-lg:sticky max-lg:bottom-0"
+      class="flex flex-wrap items-center gap-3 border-t border-line bg-chalk px-6 py-3 max-lg:sticky max-lg:bottom-0 max-sm:gap-2 max-sm:px-3 max-sm:py-2"
     >
       <button
         type="button"
-        class="button min-h-16 px-8 text-[20px]"
+        class="button min-h-16 px-8 text-[20px] max-sm:min-h-14 max-sm:px-4 max-sm:text-[17px]"
         :disabled="index === 0"
         @click="traveller.back"
       >
         Back
       </button>
-      <button v-if="current" type="button" class="button min-h-16 px-5 text-[20px]" @click="isMishap = true">
+      <button
+        v-if="current"
+        type="button"
+        class="button min-h-16 px-5 text-[20px] max-sm:min-h-14 max-sm:px-3 max-sm:text-[17px]"
+        @click="isMishap = true"
+      >
         It went wrong
       </button>
       <label v-if="needsName || prefs.person.trim() === ''" class="flex items-center gap-2">

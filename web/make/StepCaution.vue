@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { TriangleAlert } from '@lucide/vue';
+import { CAUTIONS } from '../../core/traveller/cautions.ts';
+import type { Step } from '../../core/traveller/step.ts';
+
+/** The caution where the danger is; a professional may have it smaller, once a day for a job. */
+defineProps<{ caution: NonNullable<Step['caution']>; isHeeded: boolean }>();
+defineEmits<{ heed: [] }>();
+</script>
+
+<template>
+  <div class="flex items-center gap-3 border-b border-hairline bg-lamp px-6 py-2.5 text-fails">
+    <TriangleAlert :size="isHeeded ? 20 : 36" class="shrink-0" aria-hidden="true" />
+    <p class="flex-1" :class="isHeeded ? 'text-[15px]' : 'figure text-[25px] leading-7 font-semibold'">
+      {{ caution.says }}
+    </p>
+    <button
+      v-if="!isHeeded"
+      type="button"
+      class="min-h-11 shrink-0 text-left text-teal underline"
+      @click="$emit('heed')"
+    >
+      I know: smaller<br />for today
+      <span class="sr-only">, {{ CAUTIONS[caution.of].title }}</span>
+    </button>
+  </div>
+</template>
