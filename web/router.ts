@@ -59,6 +59,18 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/batch',
+      name: 'batch',
+      component: () => import('./make/BatchPage.vue'),
+      props: true,
+    },
+    {
+      path: '/job/:jobId/print/traveller/:cableId',
+      name: 'print-traveller',
+      component: () => import('./paper/TravellerPage.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/bench/:cableId',
       name: 'at-bench',
       component: () => import('./make/BenchMode.vue'),

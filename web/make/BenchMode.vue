@@ -3,9 +3,11 @@ import { onKeyStroke, useWakeLock } from '@vueuse/core';
 import { ArrowLeft } from '@lucide/vue';
 import { computed, onMounted, onScopeDispose, ref, watch } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
+import { batchOf } from '../../core/traveller/batch.ts';
 import { hotEnds } from '../../core/traveller/gates.ts';
 import { kindOf } from '../../core/traveller/step.ts';
 import type { WayOut } from '../../core/traveller/mishaps.ts';
+import { madeOf } from '../kit/made.ts';
 import CableMiniature from '../rack/CableMiniature.vue';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
@@ -53,7 +55,35 @@ const traveller = useTraveller(
   },
 );
 const { steps, current, currentId, index, gates, isShut, hot, typed, judged, now, ago } = traveller;
-watch(currentId, (step) => void router.replace({ query: step ? { step } : {} }));
+watch(currentId, (step) => {
+  const { step: _, ...query } = route.query;
+  void router.replace({ query: step ? { ...query, step } : query });
+});
+
+/** In a batch the next thing is the next of the batch, which may be of another cable. */
+const batch = computed(() => {
+  const ids = String(route.query['batch'] ?? '').split(',');
+  if (!job.value || ids.length < 2) return null;
+  return batchOf(madeOf([job.value], bench.shop).filter((own) => ids.includes(own.cable.id)));
+});
+const nextOfBatch = computed(() => {
+  const items = batch.value?.flatMap((phase) => phase.items) ?? [];
+  const here = items.findIndex(({ of, step }) => of.cable.id === cableId && step.id === currentId.value);
+  return items.slice(here + 1).find(({ of, step }) => !of.cable.done.some((own) => own.step === step.id));
+});
+/** Ticks the step and goes on: along this cable, or along the batch. */
+function finish(): void {
+  const after = nextOfBatch.value;
+  const isOther = after !== undefined && after.of.cable.id !== cableId;
+  if (!traveller.done(!isOther) || !after) return;
+  if (!isOther) currentId.value = after.step.id;
+  else {
+    void router.replace({
+      params: { jobId, cableId: after.of.cable.id },
+      query: { ...route.query, step: after.step.id },
+    });
+  }
+}
 
 /** The screen stays awake where the browser can keep it so. */
 const wakeLock = useWakeLock();
@@ -67,7 +97,12 @@ const shown = computed(() => {
     ? { value: String(figure.value), unit: '°' }
     : inReadersUnit(figure.value, figure.unit, figure.decimals, prefs.lengths);
 });
-const next = computed(() => steps.value[index.value + 1]);
+const next = computed(() => {
+  const after = nextOfBatch.value;
+  if (after)
+    return after.of.cable.id === cableId ? after.step.short : `${after.of.cable.tag}, ${after.step.short}`;
+  return steps.value[index.value + 1]?.short;
+});
 const crimps = computed(() => {
   const step = current.value;
   if (!step?.end || kindOf(step.id) !== 'crimp') return null;
@@ -123,7 +158,7 @@ function goOn(): void {
     isMishap.value = true;
     return;
   }
-  traveller.done();
+  finish();
 }
 function takeWay(what: string, out: WayOut): void {
   isMishap.value = false;
@@ -131,7 +166,7 @@ function takeWay(what: string, out: WayOut): void {
 }
 function leave(): void {
   isMishap.value = false;
-  traveller.done();
+  finish();
 }
 
 const isTyping = () => document.activeElement?.matches('input, textarea, [role=dialog] *') ?? false;
@@ -350,7 +385,7 @@ onKeyStroke('o', () => {
         @click="goOn"
       >
         <b class="figure text-[28px] font-semibold">{{ traveller.isDone(current) ? 'Next' : 'Done' }}</b>
-        <span class="figure flex-1 text-[18px]">{{ next ? `then ${next.short}` : 'then the proof' }}</span>
+        <span class="figure flex-1 text-[18px]">{{ next ? `then ${next}` : 'then the proof' }}</span>
         <span class="key max-sm:hidden">Space or pedal</span>
       </button>
     </footer>

@@ -76,8 +76,12 @@ export function useTraveller(
     else draft.ends[step.end].strands = { ...draft.ends[step.end].strands, cut: Math.round(value) };
   }
 
-  /** Ticks the step and goes on; answers false while a gate is shut. */
-  function done(): boolean {
+  /**
+   * Ticks the step and goes on; answers false while a gate is shut.
+   *
+   * @param goesOn false where the next thing is of another cable
+   */
+  function done(goesOn = true): boolean {
     const step = current.value;
     if (!step) return false;
     if (isShut.value) return false;
@@ -87,7 +91,7 @@ export function useTraveller(
         draft.done.push({ step: step.id, at: new Date().toISOString(), by: prefs.person.trim() });
       });
     }
-    currentId.value = steps.value[index.value + 1]?.id;
+    if (goesOn) currentId.value = steps.value[index.value + 1]?.id;
     return true;
   }
 

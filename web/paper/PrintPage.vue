@@ -88,21 +88,3 @@ const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'long' }).format(ne
     <p class="mt-4 text-[12px]">{{ doc.foot }}</p>
   </main>
 </template>
-
-<style>
-/* Paper is white and ink is black, whatever the screen's colours are. */
-.paper {
-  background: #fff;
-  color: #000;
-  min-height: 100dvh;
-}
-@media print {
-  @page {
-    margin: 14mm;
-  }
-  .paper {
-    max-width: none;
-    padding: 0;
-  }
-}
-</style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core';
-import { Check, Maximize2, TriangleAlert } from '@lucide/vue';
+import { Check, Maximize2, Printer, TriangleAlert } from '@lucide/vue';
 import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { Cable } from '../../../core/job/cable.ts';
@@ -104,6 +104,16 @@ const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: 
           :to="{ name: 'at-bench', params: { jobId, cableId: cable.id }, query: { step: current.id } }"
           class="button ml-auto"
           ><Maximize2 :size="16" aria-hidden="true" /> At the bench</RouterLink
+        >
+        <RouterLink :to="{ name: 'batch', params: { jobId } }" class="button -ml-2"
+          >Several at once</RouterLink
+        >
+        <RouterLink
+          :to="{ name: 'print-traveller', params: { jobId, cableId: cable.id } }"
+          class="button -ml-2"
+          ><Printer :size="16" aria-hidden="true" /><span class="sr-only"
+            >Print the traveller</span
+          ></RouterLink
         >
       </p>
       <h3 class="figure text-[30px] leading-8 font-semibold">{{ current.order }}</h3>

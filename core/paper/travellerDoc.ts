@@ -1,0 +1,62 @@
+import { sizeLabel } from '../conductor/size.ts';
+import type { Scheduled } from '../job/schedule.ts';
+import { CAUTIONS, type CautionId } from '../traveller/cautions.ts';
+import { figure } from '../units/figure.ts';
+
+/** One line of a printed traveller. */
+export interface TravellerLine {
+  readonly number: number;
+  readonly order: string;
+  readonly detail: string;
+  readonly figure: string;
+  /** What must be true first. */
+  readonly gates: string;
+  /** Between what a measured figure may lie; empty where nothing is measured. */
+  readonly limit: string;
+}
+
+/** The steps of one cable on paper: boxes to tick, lines to write on, cautions before all. */
+export interface TravellerDoc {
+  readonly title: string;
+  readonly subtitle: string;
+  readonly facts: readonly string[];
+  readonly cautions: readonly { readonly title: string; readonly items: readonly string[] }[];
+  readonly lines: readonly TravellerLine[];
+  readonly foot: string;
+}
+
+/** The traveller of a cable for paper; no lines while it cannot be made. */
+export function travellerDoc({ cable, work }: Scheduled, jobTitle: string): TravellerDoc {
+  const { steps, lengths, ends } = work;
+  const met = [...new Set(steps.flatMap(({ caution }) => (caution ? [caution.of] : [])))];
+  const order = Object.keys(CAUTIONS) as CautionId[];
+  return {
+    title: `Traveller ${cable.tag}`,
+    subtitle: `${jobTitle}: ${cable.ends.A.at} to ${cable.ends.B.at}`,
+    facts: [
+      `${cable.polarity}, ${sizeLabel(work.choice.taken.at.size)} ${work.kind.title.toLowerCase()}, ${cable.jacket}`,
+      ...(lengths
+        ? [`cut ${figure(lengths.cutMm, 'mm', 0)}, finished ${figure(lengths.finishedMm, 'mm', 0)}`]
+        : []),
+      ...[ends.A, ends.B].map(
+        ({ name, lug, die, method }) =>
+          `${name}: ${lug?.label ?? 'no lug'}, ${method}${die ? `, die ${die.die.stamp || 'unmarked'}` : ''}`,
+      ),
+      `palms at ${cable.palmAngleDeg}°`,
+    ],
+    cautions: order.filter((id) => met.includes(id)).map((id) => CAUTIONS[id]),
+    lines: steps.map((step, i) => ({
+      number: i + 1,
+      order: step.end ? `${step.end}: ${step.order}` : step.order,
+      detail: step.detail,
+      figure: step.figure
+        ? `${step.figure.means.startsWith('degrees') ? `${step.figure.value}°` : figure(step.figure.value, step.figure.unit, step.figure.decimals)} ${step.figure.means.replace(/^degrees, /, '')}`
+        : '',
+      gates: step.gates.map(({ says }) => says).join('; '),
+      limit: step.ask
+        ? `${step.ask.least > 0 ? `${figure(step.ask.least, '', step.ask.decimals)} to ` : 'at most '}${figure(step.ask.most, step.ask.unit, step.ask.decimals)}`
+        : '',
+    })),
+    foot: 'Figures for planning. Local codes, class rules and licensed persons come first.',
+  };
+}
