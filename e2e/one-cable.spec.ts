@@ -84,7 +84,15 @@ test('a cable from nothing to a proved record, reloaded, exported, deleted and i
   await page.keyboard.press('Backspace');
   await expect(page.getByRole('heading', { name: 'Cut to length, square' })).toBeVisible();
   const steps = await page.getByRole('list', { name: 'Steps' }).getByRole('listitem').count();
-  for (let i = 1; i < steps; i += 1) await page.keyboard.press(' ');
+  for (let i = 1; i < steps; i += 1) {
+    await page.keyboard.press(' ');
+    // No flame before the hot-work list: it asks once.
+    const list = page.getByRole('button', { name: 'All of it gone through, for today' });
+    if (await list.isVisible()) {
+      await list.click();
+      await page.keyboard.press(' ');
+    }
+  }
   await expect(page.getByRole('heading', { name: 'Every step is done' })).toBeVisible();
 
   // Prove: nobody is nobody, then every reading.

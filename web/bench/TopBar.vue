@@ -4,7 +4,6 @@ import {
   Anchor,
   Check,
   ChevronDown,
-  CircleAlert,
   Contrast,
   Menu as MenuIcon,
   Redo2,
@@ -20,6 +19,7 @@ import { usePrefs } from '../stores/prefs.ts';
 import ModalBox from '../ui/ModalBox.vue';
 import PracticeBox from '../practice/PracticeBox.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
+import SavedMark from './SavedMark.vue';
 import TextField from '../ui/TextField.vue';
 import { exportJob, importJob } from '../storage/files.ts';
 
@@ -35,14 +35,6 @@ const fileField = useTemplateRef<HTMLInputElement>('fileField');
 const refusal = ref('');
 const isRenaming = ref(false);
 const isPracticeOpen = ref(false);
-
-const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
-const saved = computed(() => {
-  const state = bench.saveState;
-  if (state.kind === 'saving') return 'Saving …';
-  if (state.kind === 'failed') return state.sentence;
-  return state.at ? `Saved here at ${clock.format(state.at)}` : 'Saved here';
-});
 
 async function open(event: Event): Promise<void> {
   const field = event.target as HTMLInputElement;
@@ -141,15 +133,7 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
         </MenuItem>
       </MenuItems>
     </Menu>
-    <p
-      class="flex min-w-0 items-center gap-1.5 text-ink2"
-      :class="bench.saveState.kind === 'failed' ? 'font-bold text-fails' : 'max-sm:sr-only'"
-      role="status"
-      data-testid="saved"
-    >
-      <CircleAlert v-if="bench.saveState.kind === 'failed'" :size="16" class="shrink-0" aria-hidden="true" />
-      <Check v-else :size="16" class="shrink-0" aria-hidden="true" /><span class="truncate">{{ saved }}</span>
-    </p>
+    <SavedMark />
     <div class="ml-auto flex shrink-0 items-center gap-1.5 pr-2">
       <button
         type="button"

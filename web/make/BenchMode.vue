@@ -8,6 +8,7 @@ import { hotEnds } from '../../core/traveller/gates.ts';
 import { kindOf } from '../../core/traveller/step.ts';
 import type { WayOut } from '../../core/traveller/mishaps.ts';
 import { madeOf } from '../kit/made.ts';
+import SavedMark from '../bench/SavedMark.vue';
 import CableMiniature from '../rack/CableMiniature.vue';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
@@ -203,7 +204,7 @@ onKeyStroke('o', () => {
       >
         <ArrowLeft :size="20" aria-hidden="true" /> All steps <span class="key max-sm:hidden">Esc</span>
       </RouterLink>
-      <p class="flex min-w-0 flex-1 items-center gap-4 px-5">
+      <div class="flex min-w-0 flex-1 items-center gap-4 px-5">
         <b class="figure text-[28px] leading-8 font-semibold whitespace-nowrap">{{ cable.tag }}</b>
         <CableMiniature
           class="max-md:hidden"
@@ -212,10 +213,11 @@ onKeyStroke('o', () => {
           :jacket="cable.jacket"
         />
         <span class="truncate text-[16px] text-ink2">{{ cable.ends.A.at }} → {{ cable.ends.B.at }}</span>
+        <SavedMark class="border-l border-hairline pl-4 text-[16px]" />
         <span v-for="own in hot" :key="own.end" class="figure text-[18px] text-fails" role="timer"
           >{{ own.end }} hot {{ clock(own.waitS) }}</span
         >
-      </p>
+      </div>
       <button
         v-if="other"
         type="button"

@@ -56,6 +56,8 @@ function nudge(sign: 1 | -1): void {
 }
 function goOn(event: KeyboardEvent): void {
   event.preventDefault();
+  // The window listens for the same keys: the step would be gone twice.
+  event.stopPropagation();
   read();
   if (!problem.value) emit('done');
 }
