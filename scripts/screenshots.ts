@@ -15,6 +15,8 @@ const SHOTS = [
   { name: 'kit', path: '../kit', width: 1280, height: 800 },
   { name: 'cut', path: 'th3/cut', width: 1280, height: 800 },
   { name: 'make', path: 'en1/make', width: 1280, height: 800 },
+  { name: 'bench', path: '../bench/en1?step=crimp-2.A', width: 1280, height: 800 },
+  { name: 'batch', path: '../batch', width: 1280, height: 800 },
   { name: 'prove', path: 'in1/prove', width: 1280, height: 800 },
   { name: 'fit', path: 'so1/fit', width: 1280, height: 800 },
   { name: 'tablet', path: 'en1/ends', width: 820, height: 1180 },
