@@ -92,10 +92,14 @@ export class App {
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(contents) });
   }
 
-  /** What axe finds serious or worse, named with where it stands. The dark theme differs in its colours alone. */
-  async seriousProblems(): Promise<string[]> {
+  /**
+   * What axe finds serious or worse, named with where it stands. The dark theme differs in its colours alone.
+   *
+   * @param within a part of the page: the rest of it is looked at once, not with every part
+   */
+  async seriousProblems(within = 'html'): Promise<string[]> {
     const isDark = await this.page.evaluate(() => matchMedia('(prefers-color-scheme: dark)').matches);
-    const axe = new AxeBuilder({ page: this.page });
+    const axe = new AxeBuilder({ page: this.page }).include(within);
     const { violations } = await (
       isDark ? axe.withRules(['color-contrast']) : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
     ).analyze();

@@ -256,14 +256,14 @@ for (const theme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme: theme });
     const app = await kitOfDemo(page);
     await page.getByRole('button', { name: 'Spools and offcuts owned' }).click();
-    expect(await app.seriousProblems(), 'kit').toEqual([]);
+    expect(await app.seriousProblems('main'), 'kit').toEqual([]);
     await page.getByRole('button', { name: 'Bring in a cable schedule' }).click();
     await expect(page.getByTestId('schedule')).toBeVisible();
-    expect(await app.seriousProblems(), 'schedule').toEqual([]);
+    expect(await app.seriousProblems('[role=dialog]'), 'schedule').toEqual([]);
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Tool case' }).click();
     await page.getByRole('tab', { name: 'Sleeves' }).click();
-    expect(await app.seriousProblems(), 'sleeves').toEqual([]);
+    expect(await app.seriousProblems('main'), 'sleeves').toEqual([]);
   });
 }
 

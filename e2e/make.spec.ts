@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { PNG } from 'pngjs';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { App } from './app.ts';
 
@@ -122,6 +123,52 @@ test('a figure that fails asks for the way out: close again, cut back, or a new 
   expect(file).toContain('"what": "wrong die"');
 });
 
+/** A picture larger than is kept, as a camera would give it. */
+function picture(): Buffer {
+  const png = new PNG({ width: 2400, height: 1200 });
+  for (let i = 0; i < png.data.length; i += 4) png.data.set([180, 110 + ((i / 4) % 90), 60, 255], i);
+  return PNG.sync.write(png);
+}
+
+test('a photograph is made small, stays with its step, and goes along in the file', async ({ page }) => {
+  const app = await atTheBench(page, 'en1', 'crimp-2.A');
+  const field = page.getByLabel('Photograph', { exact: true });
+  await field.setInputFiles({
+    name: 'no.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from('<svg onload=alert(1)>'),
+  });
+  await expect(page.getByRole('alert')).toContainText('is no picture that can be read here');
+  await field.setInputFiles({ name: 'crimp.png', mimeType: 'image/png', buffer: picture() });
+  await expect(page.getByText('1 kept')).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
+  await app.saved();
+  await page.reload();
+  await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
+  await page.getByRole('link', { name: /All steps/ }).click();
+  const file = await app.exported();
+  const { job, photos } = JSON.parse(file) as {
+    job: { id: string; cables: { id: string; photos: { id: string; widthPx: number; step: string }[] }[] };
+    photos: Record<string, string>;
+  };
+  const [photo] = job.cables.find(({ id }) => id === 'en1')?.photos ?? [];
+  expect(photo).toMatchObject({ widthPx: 1600, heightPx: 800, step: 'crimp-2.A' });
+  expect(Buffer.from(photos[photo?.id ?? ''] ?? '', 'base64').subarray(0, 3)).toEqual(
+    Buffer.from([0xff, 0xd8, 0xff]),
+  );
+  // Elsewhere, where this browser has never seen it.
+  const other = await page.context().browser()?.newContext();
+  const there = await other?.newPage();
+  if (!there) throw new Error('no other browser');
+  const away = new App(there);
+  await away.openEmptyJob();
+  await away.import(file);
+  await away.cable('EN-1');
+  await there.goto(there.url().replace(/cable\/en1\/\w+$/, 'bench/en1?step=crimp-2.A'));
+  await expect(there.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
+  await other?.close();
+});
+
 test('two cables are in progress: one is turned to while the other waits', async ({ page }) => {
   await atTheBench(page, 'en1', 'crimp-2.A');
   await expect(page.getByRole('button', { name: /TH-1.*3 of 19/ })).toBeVisible();
@@ -233,9 +280,9 @@ for (const theme of ['light', 'dark'] as const) {
     expect(await app.seriousProblems(), 'bench').toEqual([]);
     await page.getByRole('button', { name: 'It went wrong' }).click();
     await expect(page.getByRole('heading', { name: /What went wrong/ })).toBeVisible();
-    expect(await app.seriousProblems(), 'mishap').toEqual([]);
+    expect(await app.seriousProblems('[role=dialog]'), 'mishap').toEqual([]);
     await page.goto('/job/teasel/batch');
     await expect(page.getByRole('list', { name: 'Order of work' })).toBeVisible();
-    expect(await app.seriousProblems(), 'batch').toEqual([]);
+    expect(await app.seriousProblems('main'), 'batch').toEqual([]);
   });
 }

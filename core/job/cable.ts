@@ -339,6 +339,17 @@ export const mishapSchema = z.strictObject({
   cutBackMm: mm().optional(),
 });
 
+/** A photograph of the work; its picture is kept apart, and goes along in the job file. */
+export const photoSchema = z.strictObject({
+  id,
+  at: moment,
+  by: text(60),
+  /** The step it was taken at. */
+  step: id.optional(),
+  widthPx: z.int().min(1).max(20000),
+  heightPx: z.int().min(1).max(20000),
+});
+
 /** One line of a sealed record: the finding as it stood. */
 export const recordLineSchema = z.strictObject({
   title: text(),
@@ -385,6 +396,7 @@ export const cableSchema = z.strictObject({
   passed: z.array(passedSchema).max(200),
   /** What went wrong while making it; nothing of it is taken out again. */
   mishaps: z.array(mishapSchema).max(200),
+  photos: z.array(photoSchema).max(100),
   notes: text(4000),
   /** Sealed records, oldest first. A later one does not erase an earlier one. */
   records: z.array(recordSchema).max(100),
@@ -399,6 +411,7 @@ export type End = z.infer<typeof endSchema>;
 export type Join = z.infer<typeof joinSchema>;
 export type Reading = z.infer<typeof readingSchema>;
 export type ReadingOf<Check extends Reading['check']> = Extract<Reading, { check: Check }>;
+export type Photo = z.infer<typeof photoSchema>;
 export type Passed = z.infer<typeof passedSchema>;
 export type Mishap = z.infer<typeof mishapSchema>;
 export type Rework = z.infer<typeof reworkSchema>;

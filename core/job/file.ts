@@ -4,7 +4,7 @@ import { migrateFile } from './migrate.ts';
 import type { Shop } from './shop.ts';
 
 /** Larger than any real job by far: a file over it is refused before it is read. */
-export const LARGEST_FILE_CHARS = 20_000_000;
+export const LARGEST_FILE_CHARS = 100_000_000;
 
 export type Parsed<T> =
   | { readonly ok: true; readonly value: T }
@@ -57,7 +57,19 @@ function refuseIssue(error: z.ZodError): Parsed<never> {
 }
 
 /** Writes a job file, indented so that a person can read it and two versions can be compared. */
-export function writeJobFile(job: Job, shop: Shop, savedAt: string): string {
-  const file: JobFile = { format: FORMAT, version: VERSION, savedAt, job, shop };
+export function writeJobFile(
+  job: Job,
+  shop: Shop,
+  savedAt: string,
+  photos: NonNullable<JobFile['photos']> = {},
+): string {
+  const file: JobFile = {
+    format: FORMAT,
+    version: VERSION,
+    savedAt,
+    job,
+    shop,
+    ...(Object.keys(photos).length > 0 && { photos }),
+  };
   return `${JSON.stringify(file, null, 1)}\n`;
 }

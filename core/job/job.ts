@@ -56,6 +56,9 @@ export type Job = z.infer<typeof jobSchema>;
 export const FORMAT = 'gruff-anchor-job';
 export const VERSION = 2;
 
+/** A photograph is scaled before it is kept: one larger than this was not made here. */
+export const LARGEST_PHOTO_CHARS = 3_000_000;
+
 /** The job file: one job, and the shop whose lugs, dies, sleeves and cable it refers to. */
 export const jobFileSchema = z.strictObject({
   format: z.literal(FORMAT),
@@ -63,6 +66,16 @@ export const jobFileSchema = z.strictObject({
   savedAt: moment,
   job: jobSchema,
   shop: shopSchema,
+  /** Pictures of its photographs by their id: JPEG in base64. */
+  photos: z
+    .record(
+      id,
+      z
+        .string()
+        .max(LARGEST_PHOTO_CHARS)
+        .regex(/^[A-Za-z0-9+/]*={0,2}$/, 'no base64'),
+    )
+    .optional(),
 });
 
 export type JobFile = z.infer<typeof jobFileSchema>;

@@ -17,6 +17,7 @@ const jobTo2 = (job: Fields): Fields => ({
     joins: cable.joins ?? [],
     passed: cable.passed ?? [],
     mishaps: cable.mishaps ?? [],
+    photos: cable.photos ?? [],
   })),
 });
 const shopTo2 = (shop: Fields): Fields => ({

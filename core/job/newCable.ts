@@ -48,6 +48,7 @@ export function newCable(id: string, tag: string, shop: Shop): Cable {
     reworks: [],
     passed: [],
     mishaps: [],
+    photos: [],
     notes: '',
     records: [],
   };
@@ -56,7 +57,18 @@ export function newCable(id: string, tag: string, shop: Shop): Cable {
 /** A copy to make again: same run, gauge and ends; nothing made, nothing measured, under a tag of its own. */
 export function duplicateCable(cable: Cable, id: string, job: Job): Cable {
   const tag = nextTag([...job.cables.map(({ tag: taken }) => taken), cable.tag]);
-  return { ...cable, id, tag, done: [], readings: [], reworks: [], passed: [], mishaps: [], records: [] };
+  return {
+    ...cable,
+    id,
+    tag,
+    done: [],
+    readings: [],
+    reworks: [],
+    passed: [],
+    mishaps: [],
+    photos: [],
+    records: [],
+  };
 }
 
 /** A copy of a job under an id that is free among `jobs`. */

@@ -1,15 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue';
-import {
-  Anchor,
-  Check,
-  ChevronDown,
-  Contrast,
-  Menu as MenuIcon,
-  Redo2,
-  Search,
-  Undo2,
-} from '@lucide/vue';
+import { Anchor, Check, ChevronDown, Contrast, Menu as MenuIcon, Redo2, Search, Undo2 } from '@lucide/vue';
 import { computed, ref, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Job } from '../../core/job/job.ts';

@@ -20,6 +20,7 @@ import GatePanel from './GatePanel.vue';
 import MishapBox from './MishapBox.vue';
 import StepCaution from './StepCaution.vue';
 import StepEntry from './StepEntry.vue';
+import StepPhotos from './StepPhotos.vue';
 import StepPicture from './StepPicture.vue';
 import StepTrack from './StepTrack.vue';
 import { useTraveller } from './useTraveller.ts';
@@ -315,7 +316,7 @@ onKeyStroke('o', () => {
           @pass="traveller.pass"
           @go="currentId = $event"
         />
-        <div v-else class="grid border-t border-line lg:grid-cols-[minmax(0,1fr)_150px]">
+        <div v-else class="grid border-t border-line lg:grid-cols-[minmax(0,1fr)_176px_130px]">
           <div class="px-6 py-3">
             <StepEntry
               v-if="current.ask"
@@ -327,7 +328,16 @@ onKeyStroke('o', () => {
             />
             <p v-else class="text-[16px] text-ink2">Nothing to measure at this step.</p>
           </div>
-          <div class="border-hairline px-5 py-3 max-lg:border-t lg:border-l">
+          <div class="border-hairline px-4 py-3 max-lg:border-t lg:border-l">
+            <p class="figure mb-1 text-[17px] text-ink2">Photographs</p>
+            <StepPhotos
+              :cable="cable"
+              :job-id="jobId"
+              :step-id="current.id"
+              class="max-h-32 overflow-y-auto"
+            />
+          </div>
+          <div class="border-hairline px-4 py-3 max-lg:border-t lg:border-l">
             <p class="figure text-[17px] text-ink2">This step</p>
             <p class="figure text-[38px] leading-10 font-semibold" role="timer">{{ clock(onStep) }}</p>
           </div>

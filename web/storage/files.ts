@@ -1,6 +1,7 @@
 import { LARGEST_FILE_CHARS, type Parsed, readJobFile, writeJobFile } from '../../core/job/file.ts';
 import type { Job } from '../../core/job/job.ts';
 import type { Shop } from '../../core/job/shop.ts';
+import { bringPictures, picturesOf } from './photos.ts';
 import { useBench } from '../stores/bench.ts';
 
 /** Hands a text to the browser as a file to keep. */
@@ -20,8 +21,9 @@ function fileName(title: string): string {
   return `${plain || 'job'}.json`;
 }
 
-export function exportJob(job: Job, shop: Shop): void {
-  saveFile(fileName(job.title), writeJobFile(job, shop, new Date().toISOString()), 'application/json');
+export async function exportJob(job: Job, shop: Shop): Promise<void> {
+  const contents = writeJobFile(job, shop, new Date().toISOString(), await picturesOf(job));
+  saveFile(fileName(job.title), contents, 'application/json');
 }
 
 /** Reads a job file and puts its job on the bench, or says in one sentence why not and changes nothing. */
@@ -33,6 +35,7 @@ export async function importJob(file: File): Promise<Parsed<Job>> {
   if (!parsed.ok) return parsed;
   const bench = useBench();
   const job = bench.addJob(parsed.value.job, parsed.value.shop, 'import job');
+  await bringPictures(parsed.value.photos ?? {});
   await bench.save();
   return { ok: true, value: job };
 }

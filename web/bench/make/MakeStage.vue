@@ -8,6 +8,7 @@ import type { Feature, Step } from '../../../core/traveller/steps.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { clock } from '../../make/clock.ts';
 import GatePanel from '../../make/GatePanel.vue';
+import StepPhotos from '../../make/StepPhotos.vue';
 import { useTraveller } from '../../make/useTraveller.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
@@ -161,6 +162,8 @@ const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: 
       <p class="mt-2 max-w-prose text-[15px]">
         Let it cool, then prove it: measure, pull, look. What is not measured is not proved.
       </p>
+      <h4 class="figure mt-4 mb-1 text-[17px] font-semibold">Photographs of this cable</h4>
+      <StepPhotos :cable="cable" :job-id="jobId" />
       <ul v-if="cable.mishaps.length > 0" class="mt-3 text-[15px]" aria-label="What went wrong">
         <li v-for="own in cable.mishaps" :key="own.id">
           {{ own.what }}: {{ own.way }}{{ own.cutBackMm ? `, ${own.cutBackMm} mm` : '' }}, {{ own.by }}

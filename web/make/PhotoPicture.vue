@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { useObjectUrl } from '@vueuse/core';
+import { shallowRef, watch } from 'vue';
+import type { Photo } from '../../core/job/cable.ts';
+import { pictureOf } from '../storage/photos.ts';
+
+/** One photograph as this browser keeps it; said plainly where it was not brought along. */
+const { photo } = defineProps<{ photo: Photo }>();
+const jpeg = shallowRef<Blob | null>(null);
+const url = useObjectUrl(jpeg);
+const isMissing = shallowRef(false);
+watch(
+  () => photo.id,
+  async (id) => {
+    jpeg.value = await pictureOf(id);
+    isMissing.value = jpeg.value === null;
+  },
+  { immediate: true },
+);
+</script>
+
+<template>
+  <img
+    v-if="url"
+    :src="url"
+    :alt="`Photograph of ${photo.at.slice(0, 10)}${photo.by ? ` by ${photo.by}` : ''}`"
+  />
+  <span v-else class="note block p-1">{{ isMissing ? 'not in this browser' : '' }}</span>
+</template>
