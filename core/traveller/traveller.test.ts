@@ -12,6 +12,7 @@ import { batchOf, dieChanges, oneByOne } from './batch.ts';
 import { CAUTION_IDS, isHeeded } from './cautions.ts';
 import { gateStates } from './gates.ts';
 import { afterMishap, cutBackMm, faultsAt, waysOut } from './mishaps.ts';
+import { toPractise } from './practise.ts';
 import { HOLDS, kindOf, type Step } from './step.ts';
 
 const shop = genericShop();
@@ -438,5 +439,30 @@ describe('a batch', () => {
     ]);
     expect(phases.every(({ items }) => new Set(items.map(({ of }) => of.key)).size === 10)).toBe(true);
     expect(dieChanges(phases.map(({ tool }) => tool))).toBe(0);
+  });
+});
+
+describe('what is better practised first', () => {
+  const cable = cableWith({});
+  const work = worked(cable);
+  const { lug, die } = work.ends.A;
+  if (!lug || !die) throw new Error('no lug');
+  const trial = {
+    id: 't',
+    at: NOW.toISOString(),
+    by: 'Ada',
+    dieId: die.die.id,
+    lugId: lug.id,
+    size: lug.forSize,
+    acrossFlatsMm: die.die.acrossFlatsMm,
+    earsMm: 0,
+    source: 'typed' as const,
+  };
+  test('is a die on a barrel that it never closed on here, once for both ends', () => {
+    const bare = { ...shop, trials: [] };
+    expect(toPractise(work, bare)).toMatchObject([{ ends: ['A', 'B'], die: { id: die.die.id } }]);
+    expect(toPractise(work, { ...shop, trials: [trial] })).toEqual([]);
+    expect(toPractise(work, { ...shop, trials: [{ ...trial, source: 'simulated' }] })).toHaveLength(1);
+    expect(toPractise(work, { ...shop, trials: [{ ...trial, dieId: 'another' }] })).toHaveLength(1);
   });
 });

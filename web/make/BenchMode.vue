@@ -1,20 +1,15 @@
 <script setup lang="ts">
 import { onKeyStroke, useWakeLock } from '@vueuse/core';
-import { ArrowLeft } from '@lucide/vue';
 import { computed, onMounted, onScopeDispose, ref, watch } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { batchOf } from '../../core/traveller/batch.ts';
-import { hotEnds } from '../../core/traveller/gates.ts';
-import { kindOf } from '../../core/traveller/step.ts';
 import type { WayOut } from '../../core/traveller/mishaps.ts';
 import { madeOf } from '../kit/made.ts';
-import SavedMark from '../bench/SavedMark.vue';
-import CableMiniature from '../rack/CableMiniature.vue';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { workOf } from '../stores/work.ts';
-import { inReadersUnit } from '../ui/display.ts';
+import BenchHeader from './BenchHeader.vue';
 import { clock } from './clock.ts';
 import GatePanel from './GatePanel.vue';
 import MishapBox from './MishapBox.vue';
@@ -22,6 +17,7 @@ import StepCaution from './StepCaution.vue';
 import StepEntry from './StepEntry.vue';
 import StepPhotos from './StepPhotos.vue';
 import StepPicture from './StepPicture.vue';
+import StepWords from './StepWords.vue';
 import StepTrack from './StepTrack.vue';
 import { useTraveller } from './useTraveller.ts';
 
@@ -92,45 +88,11 @@ const wakeLock = useWakeLock();
 onMounted(() => void wakeLock.request('screen').catch(() => undefined));
 onScopeDispose(() => void wakeLock.release().catch(() => undefined));
 
-const shown = computed(() => {
-  const figure = current.value?.figure;
-  if (!figure) return null;
-  return figure.means.startsWith('degrees')
-    ? { value: String(figure.value), unit: '°' }
-    : inReadersUnit(figure.value, figure.unit, figure.decimals, prefs.lengths);
-});
 const next = computed(() => {
   const after = nextOfBatch.value;
   if (after)
     return after.of.cable.id === cableId ? after.step.short : `${after.of.cable.tag}, ${after.step.short}`;
   return steps.value[index.value + 1]?.short;
-});
-const crimps = computed(() => {
-  const step = current.value;
-  if (!step?.end || kindOf(step.id) !== 'crimp') return null;
-  const all = steps.value.filter(({ id, end }) => end === step.end && kindOf(id) === 'crimp');
-  const end = work.value?.ends[step.end];
-  return {
-    text: `${all.indexOf(step) + 1} of ${all.length}`,
-    stamp: end?.die?.die.stamp ?? '',
-    flats: end?.die?.die.acrossFlatsMm ?? 0,
-    width: end?.die?.die.widthMm ?? 0,
-    tool: end?.tool?.title ?? '',
-  };
-});
-/** Another cable that is begun and not finished: a second one may be in progress while this one cools. */
-const other = computed(() => {
-  const begun = (job.value?.cables ?? []).flatMap((own) => {
-    if (own.id === cableId || own.done.length === 0) return [];
-    const its = workOf(own, bench.shop, job.value);
-    const left = its.steps.filter(({ id }) => !own.done.some(({ step }) => step === id));
-    const [burning] = hotEnds(own, its, ago.value);
-    return left.length > 0 || burning
-      ? [{ own, left: left[0], count: its.steps.length - left.length, all: its.steps.length, burning, its }]
-      : [];
-  });
-  const last = (of: (typeof begun)[number]) => of.own.done.at(-1)?.at ?? '';
-  return begun.sort((a, b) => last(b).localeCompare(last(a)))[0];
 });
 function turnTo(id: string): void {
   void router.replace({ name: 'at-bench', params: { jobId, cableId: id } });
@@ -187,9 +149,6 @@ onKeyStroke(['Backspace', 'PageUp'], (event) => {
 onKeyStroke('Escape', () => {
   if (!isMishap.value && !isTyping()) void router.push(placeOf(jobId, cableId, 'make'));
 });
-onKeyStroke('o', () => {
-  if (!isTyping() && other.value) turnTo(other.value.own.id);
-});
 </script>
 
 <template>
@@ -198,44 +157,7 @@ onKeyStroke('o', () => {
     class="min-h-dvh bg-chalk lg:grid lg:h-dvh lg:grid-rows-[64px_80px_minmax(0,1fr)_96px] lg:overflow-hidden"
   >
     <h1 class="sr-only">{{ cable.tag }} at the bench</h1>
-    <header class="flex flex-wrap items-stretch border-b border-line">
-      <RouterLink
-        :to="placeOf(jobId, cableId, 'make')"
-        class="flex min-h-14 items-center gap-2.5 border-r border-hairline px-5 text-[17px] font-bold text-teal"
-      >
-        <ArrowLeft :size="20" aria-hidden="true" /> All steps <span class="key max-sm:hidden">Esc</span>
-      </RouterLink>
-      <div class="flex min-w-0 flex-1 items-center gap-4 px-5">
-        <b class="figure text-[28px] leading-8 font-semibold whitespace-nowrap">{{ cable.tag }}</b>
-        <CableMiniature
-          class="max-md:hidden"
-          :outer-mm="work.choice.taken.at.outerMm"
-          :length-mm="cable.run.lengthMm"
-          :jacket="cable.jacket"
-        />
-        <span class="truncate text-[16px] text-ink2">{{ cable.ends.A.at }} → {{ cable.ends.B.at }}</span>
-        <SavedMark class="border-l border-hairline pl-4 text-[16px]" />
-        <span v-for="own in hot" :key="own.end" class="figure text-[18px] text-fails" role="timer"
-          >{{ own.end }} hot {{ clock(own.waitS) }}</span
-        >
-      </div>
-      <button
-        v-if="other"
-        type="button"
-        class="flex min-h-14 items-center gap-4 border-l border-hairline bg-lamp px-5 text-left hover:bg-teal-tint"
-        @click="turnTo(other.own.id)"
-      >
-        <b class="figure text-[21px] font-semibold">{{ other.own.tag }}</b>
-        <span class="leading-5 text-ink2">
-          {{ other.count }} of {{ other.all }}{{ other.left ? `, then ${other.left.short}` : ', all done' }}
-          <span v-if="other.burning" class="block text-fails">{{ other.burning.end }} hot, hands off</span>
-        </span>
-        <span v-if="other.burning" class="figure text-[28px] font-semibold" role="timer">{{
-          clock(other.burning.waitS)
-        }}</span>
-        <span class="key">O</span>
-      </button>
-    </header>
+    <BenchHeader :job-id="jobId" :cable="cable" :work="work" :hot="hot" :ago="ago" @turn="turnTo" />
 
     <StepTrack :steps="steps" :current-id="currentId" :cable="cable" @go="currentId = $event" />
 
@@ -247,56 +169,7 @@ onKeyStroke('o', () => {
         :is-heeded="traveller.isHeededToday(current.caution.of)"
         @heed="traveller.heed(current.caution.of)"
       />
-      <section
-        aria-label="What to do"
-        class="flex flex-col border-line px-6 py-5 lg:overflow-y-auto lg:border-r"
-      >
-        <p class="figure text-[19px] text-ink2">
-          Step {{ index + 1 }} of {{ steps.length
-          }}<template v-if="current.end">, end {{ current.end }}</template>
-        </p>
-        <h2 class="figure text-[34px] leading-[37px] font-semibold">{{ current.order }}</h2>
-        <template v-if="shown">
-          <p
-            class="figure mt-3 leading-[0.95] font-semibold whitespace-nowrap"
-            :class="shown.value.length > 5 ? 'text-[104px]' : 'text-[150px]'"
-          >
-            {{ shown.value }}<span class="text-[42px] font-medium text-ink2"> {{ shown.unit }}</span>
-          </p>
-          <p class="figure text-[21px]">{{ current.figure?.means }}</p>
-        </template>
-        <div v-if="crimps" class="mt-3 flex items-center gap-4 border-t border-hairline pt-3">
-          <svg viewBox="-34 -30 68 60" class="w-16 shrink-0" aria-hidden="true">
-            <path d="M-32 0L-16 -27H16L32 0L16 27H-16Z" fill="var(--copper)" stroke="var(--copper-line)" />
-            <text
-              class="figure"
-              y="8"
-              text-anchor="middle"
-              font-size="23"
-              font-weight="600"
-              fill="var(--on-copper)"
-            >
-              {{ crimps.stamp || '?' }}
-            </text>
-          </svg>
-          <p class="flex-1">
-            <b class="figure block text-[26px] leading-7 font-semibold"
-              >Die {{ crimps.stamp || 'unmarked' }}</b
-            >
-            <span class="figure text-[16px] text-ink2"
-              >{{ inReadersUnit(crimps.flats, 'mm', 2, prefs.lengths).value }} across flats,
-              {{ inReadersUnit(crimps.width, 'mm', 0, prefs.lengths).value }} wide, {{ crimps.tool }}</span
-            >
-          </p>
-          <p class="figure border-l border-hairline pl-4 text-[26px] leading-6 font-semibold">
-            {{ crimps.text }}<span class="block text-[16px] font-normal text-ink2">crimps</span>
-          </p>
-        </div>
-        <p class="mt-3 text-[16px] leading-[22px]">{{ current.detail }}</p>
-        <p class="mt-auto border-t border-hairline pt-3 text-[16px]">
-          <span class="figure text-ink2">Why</span> {{ current.why }}
-        </p>
-      </section>
+      <StepWords :step="current" :steps="steps" :work="work" />
 
       <div class="flex min-h-0 flex-col">
         <StepCaution

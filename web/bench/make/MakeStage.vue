@@ -6,10 +6,12 @@ import { RouterLink } from 'vue-router';
 import type { Cable } from '../../../core/job/cable.ts';
 import type { Feature, Step } from '../../../core/traveller/steps.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
+import { toPractise } from '../../../core/traveller/practise.ts';
 import { clock } from '../../make/clock.ts';
 import GatePanel from '../../make/GatePanel.vue';
 import StepPhotos from '../../make/StepPhotos.vue';
 import { useTraveller } from '../../make/useTraveller.ts';
+import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
 import TextField from '../../ui/TextField.vue';
@@ -22,6 +24,11 @@ const { prefs } = usePrefs();
 const traveller = useTraveller(() => ({ jobId, cable, work }));
 const { steps, current, currentId, index, gates, isShut, isDone, hot } = traveller;
 watch(current, (step) => emit('lit', step && step.lit.length > 0 ? step.lit : null), { immediate: true });
+const bench = useBench();
+/** Before the lugs that count: what was never brought together here. */
+const untried = computed(() =>
+  cable.done.some(({ step }) => /^(crimp|slug)/.test(step)) ? [] : toPractise(work, bench.shop),
+);
 const isAsking = ref(false);
 watch(currentId, () => {
   isAsking.value = false;
@@ -124,6 +131,14 @@ const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: 
         </p>
         <p class="figure text-[19px]">{{ current.figure.means }}</p>
       </template>
+      <p v-for="own in untried" :key="own.die.id + own.lug.id" class="note mt-1 text-[14px]">
+        Die {{ own.die.stamp || 'unmarked' }} was never tried on {{ own.lug.label }} here.
+        <RouterLink
+          :to="{ name: 'case', params: { jobId }, query: { lug: own.lug.id } }"
+          class="text-teal underline"
+          >Practise on a spare, and write the trial down</RouterLink
+        >
+      </p>
       <p class="mt-3 max-w-prose text-[15px]">{{ current.detail }}</p>
       <p class="mt-2 text-[15px]"><span class="figure text-ink2">Why</span> {{ current.why }}</p>
       <p v-if="current.caution" class="mt-3 flex items-start gap-2 text-[16px] font-bold text-fails">
