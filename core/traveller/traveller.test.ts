@@ -96,10 +96,10 @@ describe('in every traveller', () => {
         if (work.steps.length > 0) made += 1;
         return work.steps.length === 0 || holds(work, cable);
       }),
-      { numRuns: 120 },
+      { numRuns: 70 },
     );
     // A property that nothing reaches says nothing.
-    expect(made).toBeGreaterThan(30);
+    expect(made).toBeGreaterThan(20);
   };
   test('each layer comes before the lug that would block it', () =>
     always(
@@ -415,7 +415,7 @@ describe('a batch', () => {
         });
         return kept && dieChanges(phases.map(({ tool }) => tool)) <= dieChanges(oneByOne(cables));
       }),
-      { numRuns: 40 },
+      { numRuns: 12 },
     );
   });
   test('of ten alike is one of each thing', () => {
