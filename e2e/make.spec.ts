@@ -169,6 +169,22 @@ test('a photograph is made small, stays with its step, and goes along in the fil
   await other?.close();
 });
 
+test('the bench, the batch and the traveller are found by typing what is wanted', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  for (const [words, url] of [
+    ['at the bench', /\/bench\//],
+    ['several cables', /\/batch$/],
+  ] as const) {
+    await page.goto('/job/teasel/cable/th3/make');
+    await expect(app.ledger).toBeVisible();
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox').fill(words);
+    await page.getByRole('option').first().click();
+    await expect(page).toHaveURL(url);
+  }
+});
+
 test('two cables are in progress: one is turned to while the other waits', async ({ page }) => {
   await atTheBench(page, 'en1', 'crimp-2.A');
   await expect(page.getByRole('button', { name: /TH-1.*3 of 19/ })).toBeVisible();

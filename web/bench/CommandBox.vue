@@ -111,8 +111,26 @@ const commands = computed((): Command[] => [
           note: 'to scale',
           act: () => saveDrawing(cableId),
         },
+        {
+          id: 'at-bench',
+          title: 'Make this cable at the bench',
+          note: 'one step fills the window',
+          act: () => void router.push({ name: 'at-bench', params: { jobId: job.id, cableId } }),
+        },
+        {
+          id: 'traveller',
+          title: 'Print the traveller of this cable',
+          note: 'paper',
+          act: () => void router.push({ name: 'print-traveller', params: { jobId: job.id, cableId } }),
+        },
       ]
     : []),
+  {
+    id: 'batch',
+    title: 'Make several cables at once',
+    note: 'batch, kit tray',
+    act: () => void router.push({ name: 'batch', params: { jobId: job.id } }),
+  },
   {
     id: 'kit',
     title: 'Kit: cutting plan, shopping, make or buy',
