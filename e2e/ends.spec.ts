@@ -324,7 +324,7 @@ for (const colours of ['light', 'dark'] as const) {
     const app = await endsOf(page, 'TH-3');
     for (const part of ['Stud or post', 'Method, strands', 'Sleeve, layers', 'Way, joins']) {
       await page.getByRole('tab', { name: part }).click();
-      expect(await app.seriousProblems('main')).toEqual([]);
+      expect(await app.seriousProblems('[role=tabpanel]')).toEqual([]);
     }
     await page.getByRole('link', { name: 'Tool case' }).click();
     for (const part of [
@@ -335,7 +335,7 @@ for (const colours of ['light', 'dark'] as const) {
       'Lug from tube',
     ]) {
       await page.getByRole('tab', { name: part }).click();
-      expect(await app.seriousProblems('main')).toEqual([]);
+      expect(await app.seriousProblems('[role=tabpanel]')).toEqual([]);
     }
   });
 }

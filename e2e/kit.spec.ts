@@ -263,7 +263,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Tool case' }).click();
     await page.getByRole('tab', { name: 'Sleeves' }).click();
-    expect(await app.seriousProblems('main'), 'sleeves').toEqual([]);
+    expect(await app.seriousProblems('[role=tabpanel]'), 'sleeves').toEqual([]);
   });
 }
 

@@ -101,6 +101,12 @@ function turnTo(id: string): void {
 const isAsking = ref(false);
 const isMishap = ref(false);
 const needsName = ref(false);
+/** Its own while it is typed: the page is drawn anew each second. */
+const typedName = ref(prefs.person);
+function sign(): void {
+  prefs.person = typedName.value.trim();
+  needsName.value = needsName.value && prefs.person === '';
+}
 watch(currentId, () => {
   isAsking.value = false;
 });
@@ -253,11 +259,11 @@ onKeyStroke('Escape', () => {
           >Who is working?</span
         >
         <input
-          :value="prefs.person"
+          v-model="typedName"
           class="field-input w-36"
           maxlength="60"
           aria-label="Who is working"
-          @change="prefs.person = ($event.target as HTMLInputElement).value"
+          @change="sign"
         />
       </label>
       <p v-else-if="isShut && current" class="figure ml-auto max-w-52 text-right text-[17px] leading-5">
