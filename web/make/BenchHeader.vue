@@ -33,7 +33,7 @@ const other = computed(() => {
     const left = its.steps.filter(({ id }) => !own.done.some(({ step }) => step === id));
     const [burning] = hotEnds(own, its, ago);
     return left.length > 0 || burning
-      ? [{ own, left: left[0], count: its.steps.length - left.length, all: its.steps.length, burning, its }]
+      ? [{ own, left: left[0], count: its.steps.length - left.length, all: its.steps.length, burning }]
       : [];
   });
   const last = (of: (typeof begun)[number]) => of.own.done.at(-1)?.at ?? '';

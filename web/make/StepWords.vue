@@ -4,19 +4,14 @@ import type { CableWork } from '../../core/cableWork.ts';
 import { kindOf, type Step } from '../../core/traveller/step.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { inReadersUnit } from '../ui/display.ts';
+import { shownFigure } from './shownFigure.ts';
 
 /** What to do at this step: the order, the figure as large as it will go, the die, and why. */
 const { step, steps, work } = defineProps<{ step: Step; steps: readonly Step[]; work: CableWork }>();
 
 const { prefs } = usePrefs();
 const index = computed(() => steps.findIndex(({ id }) => id === step.id));
-const shown = computed(() => {
-  const { figure } = step;
-  if (!figure) return null;
-  return figure.means.startsWith('degrees')
-    ? { value: String(figure.value), unit: '°' }
-    : inReadersUnit(figure.value, figure.unit, figure.decimals, prefs.lengths);
-});
+const shown = computed(() => shownFigure(step, prefs.lengths));
 const crimps = computed(() => {
   if (!step.end || kindOf(step.id) !== 'crimp') return null;
   const all = steps.filter(({ id, end }) => end === step.end && kindOf(id) === 'crimp');

@@ -154,5 +154,3 @@ export function useTraveller(
     mishap,
   };
 }
-
-export type Traveller = ReturnType<typeof useTraveller>;

@@ -10,10 +10,10 @@ import { toPractise } from '../../../core/traveller/practise.ts';
 import { clock } from '../../make/clock.ts';
 import GatePanel from '../../make/GatePanel.vue';
 import StepPhotos from '../../make/StepPhotos.vue';
+import { shownFigure } from '../../make/shownFigure.ts';
 import { useTraveller } from '../../make/useTraveller.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
-import { inReadersUnit } from '../../ui/display.ts';
 import TextField from '../../ui/TextField.vue';
 
 /** The steps of making this cable, as a list with the one at hand; "at the bench" it fills the window. */
@@ -35,14 +35,7 @@ watch(currentId, () => {
 });
 const isClosed = computed(() => isShut.value && current.value !== undefined && !isDone(current.value));
 
-const shown = computed(() => {
-  const figure = current.value?.figure;
-  if (!figure) return null;
-  const isAngle = figure.means.startsWith('degrees');
-  return isAngle
-    ? { value: String(figure.value), unit: '°' }
-    : inReadersUnit(figure.value, figure.unit, figure.decimals, prefs.lengths);
-});
+const shown = computed(() => current.value && shownFigure(current.value, prefs.lengths));
 
 function done(): void {
   if (isClosed.value) isAsking.value = true;

@@ -1,0 +1,11 @@
+import type { Step } from '../../core/traveller/step.ts';
+import type { Prefs } from '../storage/prefs.ts';
+import { inReadersUnit } from '../ui/display.ts';
+
+/** The figure of a step in the reader's unit, or an angle; null where the step has none. */
+export function shownFigure({ figure }: Step, lengths: Prefs['lengths']) {
+  if (!figure) return null;
+  return figure.means.startsWith('degrees')
+    ? { value: String(figure.value), unit: '°' }
+    : inReadersUnit(figure.value, figure.unit, figure.decimals, lengths);
+}
