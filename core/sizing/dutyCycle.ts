@@ -75,6 +75,11 @@ function secondsToLimit(
   const atStart = samples.find(({ seconds }) => seconds >= startsAtS - 1e-6) ?? samples[0];
   if (!atStart) return null;
   const start = { conductorC: atStart.conductorC, currentA: 0 };
-  const held = followSteps(cable, around, [{ currentA: heaviest.currentA, seconds: FOR_EVER_S }], start);
+  if (start.conductorC <= limitC) {
+    const steadyC = steadyTemperature(cable, around, heaviest.currentA);
+    if (steadyC !== null && steadyC <= limitC) return null;
+  }
+  const step = { currentA: heaviest.currentA, seconds: FOR_EVER_S };
+  const held = followSteps(cable, around, [step], start, limitC);
   return held.find(({ conductorC }) => conductorC > limitC)?.seconds ?? null;
 }

@@ -117,20 +117,21 @@ function settledProfile(chain: Chain, conductorC: number, watts: number): Profil
   );
 }
 
-/** Runs steps from a profile: the samples passed, and the profile at the end. */
+/** Runs steps from a profile, up to a temperature where one is given: the samples passed, and the profile at the end. */
 function run(
   chain: Chain,
   cable: ThermalCable,
   around: Surroundings,
   steps: readonly DutyStep[],
   start: Profile,
+  stopAboveC = Number.POSITIVE_INFINITY,
 ): { samples: ThermalSample[]; end: Profile } {
   let profile = start;
   let seconds = 0;
   const samples: ThermalSample[] = [{ seconds, conductorC: at(profile, 0) }];
   for (const step of steps) {
     let stride = FIRST_STRIDE_S;
-    for (let left = step.seconds; left > 1e-9; left -= stride) {
+    for (let left = step.seconds; left > 1e-9 && at(profile, 0) <= stopAboveC; left -= stride) {
       stride = Math.min(stride * STRIDE_GROWTH, LONGEST_STRIDE_S, left);
       profile = advance(profile, chain, cable, around, step.currentA, stride);
       seconds += stride;
@@ -154,6 +155,7 @@ export interface SettledStart {
  * {@link surfaceLossPerMetre}; strides from 0.05 s, growing by 6 % to 5 s after each change of current.
  *
  * @param steps in order, each of constant current
+ * @param stopAboveC the first sample over this is the last, °C; all steps are followed where it is not said
  * @example
  * // 600 A for 12 s in 70 mm² from 40 °C
  * followSteps(cable, around, [{ currentA: 600, seconds: 12 }], { conductorC: 40, currentA: 0 }).at(-1) // 44.3 °C
@@ -163,10 +165,12 @@ export function followSteps(
   around: Surroundings,
   steps: readonly DutyStep[],
   start: SettledStart,
+  stopAboveC?: number,
 ): ThermalSample[] {
   const chain = chainOf(cable);
   const watts = start.currentA ** 2 * cable.ohmPerMetre20 * resistanceGrowth(start.conductorC);
-  return run(chain, cable, around, steps, settledProfile(chain, start.conductorC, watts)).samples;
+  const settled = settledProfile(chain, start.conductorC, watts);
+  return run(chain, cable, around, steps, settled, stopAboveC).samples;
 }
 
 /** When the cycle's start has stopped moving by more than this from one cycle to the next, it has settled. */
@@ -176,7 +180,8 @@ const MOST_CYCLES = 400;
 /**
  * One cycle of steps that repeat for ever, once the temperatures repeat with them. Null where they never do.
  *
- * The start is the steady temperature of the cycle's effective (root mean square) current, so few cycles are needed.
+ * The start is the steady temperature of the cycle's effective (root mean square) current, and what the moves of two cycles foretell is taken at once, so few cycles are
+ * needed.
  *
  * @param steadyOf the steady conductor temperature at a current, or null
  * @example
@@ -198,13 +203,27 @@ export function settleCycle(
   if (steady === null) return null;
   const watts = effective ** 2 * cable.ohmPerMetre20 * resistanceGrowth(steady);
   let profile = settledProfile(chain, steady, watts);
+  let before: Profile | null = null;
   for (let cycle = 0; cycle < MOST_CYCLES; cycle += 1) {
     const { samples, end } = run(chain, cable, around, steps, profile);
-    const moved = Math.max(...end.map((temperature, i) => Math.abs(temperature - at(profile, i))));
-    if (moved < SETTLED_K) return samples;
-    profile = end;
+    const moved = end.map((temperature, i) => temperature - at(profile, i));
+    if (Math.max(...moved.map(Math.abs)) < SETTLED_K) return samples;
+    const ahead = before && stepAhead(before, moved);
+    profile = end.map((temperature, i) => temperature + (ahead ?? 0) * at(moved, i));
+    // A move that was stretched is no measure of how the next one shrinks.
+    before = ahead === null ? moved : null;
   }
   return null;
+}
+
+/**
+ * How many more times the last move is still to come, when each cycle's move is a fixed share of the one before:
+ * `r/(1 − r)`. Null where they do not shrink so.
+ */
+function stepAhead(before: Profile, moved: Profile): number | null {
+  const dot = (a: Profile, b: Profile) => a.reduce((sum, value, i) => sum + value * at(b, i), 0);
+  const share = dot(moved, before) / dot(before, before);
+  return share > 0 && share < 0.99 ? share / (1 - share) : null;
 }
 
 /** The hottest moment of a run, and when it came. */
