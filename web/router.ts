@@ -65,6 +65,18 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/training',
+      name: 'training',
+      component: () => import('./training/SpotPage.vue'),
+      props: true,
+    },
+    {
+      path: '/job/:jobId/print/training',
+      name: 'print-training',
+      component: () => import('./training/RoundPrint.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/print/traveller/:cableId',
       name: 'print-traveller',
       component: () => import('./paper/TravellerPage.vue'),

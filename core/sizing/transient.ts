@@ -208,7 +208,7 @@ export function settleCycle(
     const { samples, end } = run(chain, cable, around, steps, profile);
     const moved = end.map((temperature, i) => temperature - at(profile, i));
     if (Math.max(...moved.map(Math.abs)) < SETTLED_K) return samples;
-    const ahead = before && stepAhead(before, moved);
+    const ahead: number | null = before && stepAhead(before, moved);
     profile = end.map((temperature, i) => temperature + (ahead ?? 0) * at(moved, i));
     // A move that was stretched is no measure of how the next one shrinks.
     before = ahead === null ? moved : null;

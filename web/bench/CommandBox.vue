@@ -143,6 +143,12 @@ const commands = computed((): Command[] => [
     note: 'dies, lugs, trials',
     act: () => void router.push({ name: 'case', params: { jobId: job.id } }),
   },
+  {
+    id: 'training',
+    title: 'Spot the fault: practise the eye',
+    note: 'training',
+    act: () => void router.push({ name: 'training', params: { jobId: job.id } }),
+  },
   { id: 'new', title: 'New cable', note: 'N', act: () => emit('add') },
   ...(bench.undoable
     ? [{ id: 'undo', title: `Undo ${bench.undoable}`, note: 'Ctrl Z', act: () => void bench.undo() }]

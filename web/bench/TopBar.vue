@@ -57,6 +57,10 @@ const actions = computed(() => [
   { title: 'Import a job from a file', act: () => fileField.value?.click() },
   { title: 'Rename this job', act: () => (isRenaming.value = true) },
   { title: 'House practice', act: () => (isPracticeOpen.value = true) },
+  {
+    title: 'Spot the fault: training',
+    act: () => job && void router.push({ name: 'training', params: { jobId: job.id } }),
+  },
   { title: 'New empty job', act: newJob },
   { title: 'Delete this job', act: removeJob },
 ]);

@@ -15,6 +15,7 @@ const { end, outerMm, bundleMm, scale, edgeX, breakX, jacket, tag, lit } = defin
   edgeX: number;
   breakX: number;
   jacket: string;
+  /** What its label says; no label is drawn where it is empty. */
   tag: string;
   /** Parts to show in full; all of them when null. */
   lit: readonly Feature[] | null;
@@ -242,7 +243,7 @@ const tagBox = computed(() => {
         </template>
       </template>
     </g>
-    <g :class="isLit('tag', 'layers') ? '' : 'ghost'">
+    <g v-if="tag" :class="isLit('tag', 'layers') ? '' : 'ghost'">
       <rect v-bind="tagBox" fill="var(--tag)" stroke="var(--line)" stroke-width="0.9" />
       <text
         class="tag-text"

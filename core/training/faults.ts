@@ -1,0 +1,44 @@
+/** Places of a finished end that one looks at, from the stud back. */
+export const PLACES = {
+  hole: 'Hole and stud',
+  sight: 'Sight hole',
+  crimps: 'Crimps',
+  mouth: 'Mouth of the barrel',
+  front: 'Front of the sleeve',
+  back: 'Back of the sleeve',
+  jacket: 'Jacket',
+  colour: 'Colour',
+} as const;
+export type PlaceName = keyof typeof PLACES;
+
+/** What can be wrong with a finished end, and where it is seen. */
+export const FAULTS = {
+  'loose hole': { title: 'hole too large for the stud', at: 'hole' },
+  'not home': { title: 'cable not home', at: 'sight' },
+  'wrong die': { title: 'another die than asked', at: 'crimps' },
+  'one crimp short': { title: 'a crimp is missing', at: 'crimps' },
+  ears: { title: 'ears left on', at: 'crimps' },
+  'jacket under barrel': { title: 'insulation under the barrel', at: 'mouth' },
+  'strand outside': { title: 'strands outside the barrel', at: 'mouth' },
+  'sleeve on palm': { title: 'sleeve on the palm', at: 'front' },
+  'no bead': { title: 'no bead of adhesive', at: 'back' },
+  browned: { title: 'jacket browned', at: 'jacket' },
+  'wrong colour': { title: 'colour says the other pole', at: 'colour' },
+} as const satisfies Readonly<Record<string, { title: string; at: PlaceName }>>;
+export type FaultName = keyof typeof FAULTS;
+export const FAULT_NAMES = Object.keys(FAULTS) as FaultName[];
+
+/** What can be marked at a place. */
+export const faultsOf = (place: PlaceName): FaultName[] =>
+  FAULT_NAMES.filter((name) => FAULTS[name].at === place);
+
+/** Two that would hide or undo each other on one end. */
+const APART: readonly (readonly [FaultName, FaultName])[] = [
+  ['ears', 'wrong die'],
+  ['not home', 'jacket under barrel'],
+];
+
+/** Whether a fault can stand on an end beside others. */
+export const goesWith = (name: FaultName, others: readonly FaultName[]): boolean =>
+  !others.includes(name) &&
+  !APART.some(([a, b]) => (a === name && others.includes(b)) || (b === name && others.includes(a)));

@@ -1,0 +1,305 @@
+import { STUDS } from '../catalogue/tables/studs.ts';
+import { type Finding, type Limit, stated, type State } from '../finding.ts';
+import { acrossFlatsWindow, MOST_EARS_MM } from '../proof/dieClosed.ts';
+import { compaction, dieVerdict, type DieVerdict, expectedVoidShare } from '../termination/dieOnLug.ts';
+import { clearanceVerdict, MOST_CLEARANCE_MM } from '../termination/lugOnStud.ts';
+import { digits, figure, type Unit } from '../units/figure.ts';
+import { HOME_MM, type MadeEnd } from './exercise.ts';
+import { FAULTS, type FaultName } from './faults.ts';
+
+const DIE_WORDS: Readonly<Record<DieVerdict, string>> = {
+  open: 'open: air stays between the strands',
+  light: 'light: too little is moved',
+  right: 'right by its figures, but the record would name another die',
+  tight: 'tight: ears and a thin barrel',
+  'will-not-close': 'too tight to close: a split or thinned barrel',
+};
+
+interface Said {
+  readonly value: number | null;
+  readonly unit: Unit;
+  readonly decimals: number;
+  readonly limit?: Limit;
+  readonly fails: boolean;
+  readonly because: string;
+  readonly formula: string;
+  readonly substituted: readonly string[];
+  readonly source: string;
+  readonly assumes?: string;
+}
+
+/**
+ * Judges an end as it was made, point by point, with the limits of the proof: what fails is what was done wrong. It
+ * does not know what was done on purpose.
+ */
+export function inspect(made: MadeEnd): Readonly<Record<FaultName, Finding>> {
+  const finding = (name: FaultName, said: Said): Finding => {
+    const {
+      fails,
+      limit,
+      formula,
+      substituted,
+      source,
+      assumes = 'measured with a calliper to 0.05 mm',
+    } = said;
+    const { value, unit, decimals, because } = said;
+    const state: State = fails ? 'fails' : 'holds';
+    const work = { formula, substituted, source, assumes };
+    const facts = { id: `spot.${name}`, stage: 'prove' as const, title: TITLES[name], unit, decimals };
+    return { ...stated({ ...facts, value, because, work }, state), ...(limit && { limit }) };
+  };
+  return {
+    'loose hole': finding('loose hole', looseHole(made)),
+    'not home': finding('not home', notHome(made)),
+    'wrong die': finding('wrong die', wrongDie(made)),
+    'one crimp short': finding('one crimp short', oneShort(made)),
+    ears: finding('ears', ears(made)),
+    'jacket under barrel': finding('jacket under barrel', jacketUnder(made)),
+    'strand outside': finding('strand outside', strandOutside(made)),
+    'sleeve on palm': finding('sleeve on palm', sleeveOnPalm(made)),
+    'no bead': finding('no bead', noBead(made)),
+    browned: finding('browned', browned(made)),
+    'wrong colour': finding('wrong colour', wrongColour(made)),
+  };
+}
+
+/** What is looked at, neither good nor bad. */
+const TITLES: Readonly<Record<FaultName, string>> = {
+  'loose hole': 'Hole over stud',
+  'not home': 'Copper from the bottom of the barrel',
+  'wrong die': 'Across flats',
+  'one crimp short': 'Crimps',
+  ears: 'Ears',
+  'jacket under barrel': 'Copper at the mouth',
+  'strand outside': 'Strands outside',
+  'sleeve on palm': 'Sleeve from the shoulder',
+  'no bead': 'Beads of adhesive',
+  browned: 'Browned jacket',
+  'wrong colour': 'Colour',
+};
+export const inspected = (name: FaultName) => ({ looksAt: TITLES[name], place: FAULTS[name].at });
+
+const most = (value: number): Limit => ({ kind: 'most', most: value });
+const least = (value: number): Limit => ({ kind: 'least', least: value });
+const mm = (value: number, decimals = 1) => figure(value, 'mm', decimals);
+
+function looseHole({ asked, holeMm }: MadeEnd): Said {
+  const { diameterMm } = STUDS[asked.stud];
+  const clearance = holeMm - diameterMm;
+  const fails = clearanceVerdict(diameterMm, holeMm) === 'loose';
+  return {
+    value: clearance,
+    unit: 'mm',
+    decimals: 1,
+    limit: most(MOST_CLEARANCE_MM),
+    fails,
+    because: fails
+      ? `The hole is ${mm(clearance)} wider than ${asked.stud}: the palm loses face and works free. Buy the hole you need.`
+      : `${mm(clearance)} over ${asked.stud}: it sits.`,
+    formula: 'hole − stud',
+    substituted: [`${digits(holeMm, 1)} − ${digits(diameterMm, 1)} = ${mm(clearance)}`],
+    source: 'craft practice, a shop setting',
+  };
+}
+
+function notHome({ asked, shortMm }: MadeEnd): Said {
+  const { barrelMm } = asked.lug;
+  const fails = shortMm > HOME_MM;
+  const held = (barrelMm - shortMm) / barrelMm;
+  return {
+    value: shortMm,
+    unit: 'mm',
+    decimals: 1,
+    limit: most(HOME_MM),
+    fails,
+    because: fails
+      ? `The copper stops ${mm(shortMm)} short: no copper in the sight hole, and ${digits(100 * held, 0)} % of the barrel holds.`
+      : 'Copper shows in the sight hole.',
+    formula: 'held = (barrel − short) ÷ barrel',
+    substituted: [
+      `(${digits(barrelMm, 0)} − ${digits(shortMm, 1)}) ÷ ${digits(barrelMm, 0)} = ${digits(100 * held, 0)} %`,
+    ],
+    source: 'craft practice: see copper in the hole',
+    assumes: 'the cut is square, so that all strands end together',
+  };
+}
+
+function wrongDie({ asked, crimps }: MadeEnd): Said {
+  const { die, lug, copperMm2 } = asked;
+  const { leastMm, mostMm } = acrossFlatsWindow(die.acrossFlatsMm);
+  const off = (value: number) => Math.max(leastMm - value, value - mostMm);
+  const flats = crimps.map(({ acrossFlatsMm }) => acrossFlatsMm);
+  const value = flats.reduce((worst, own) => (off(own) > off(worst) ? own : worst), die.acrossFlatsMm);
+  const fails = off(value) > 0;
+  const parts = { boreMm: lug.boreMm, outerMm: lug.outerMm, copperMm2, acrossFlatsMm: value };
+  const both = compaction(parts);
+  const air = expectedVoidShare(parts);
+  return {
+    value,
+    unit: 'mm',
+    decimals: 2,
+    limit: { kind: 'window', least: leastMm, most: mostMm },
+    fails,
+    because: fails
+      ? `${mm(value, 2)} where the die leaves ${digits(leastMm, 2)} to ${mm(mostMm, 2)}. This hexagon is ${DIE_WORDS[dieVerdict(both)]}.`
+      : 'The die asked for made it, and shut.',
+    formula: 'κ = A ÷ (A_hexagon − A_wall); c = (A_wall + A) ÷ A_hexagon',
+    substituted: [
+      `κ = ${digits(Math.min(both.kappa, 9.99), 2)}, c = ${digits(both.c, 2)}`,
+      `air in the section: ${digits(100 * air, 1)} %`,
+    ],
+    source: 'area balance of the crimp; window by craft practice',
+    assumes: 'nominal copper, and the lug’s own diameters',
+  };
+}
+
+function oneShort({ asked, crimps }: MadeEnd): Said {
+  const fails = crimps.length < asked.crimps;
+  return {
+    value: crimps.length,
+    unit: '',
+    decimals: 0,
+    limit: least(asked.crimps),
+    fails,
+    because: fails
+      ? `The card asks ${asked.crimps}, ${crimps.length === 1 ? 'one is' : `${crimps.length} are`} there: ${digits((100 * crimps.length) / asked.crimps, 0)} % of the length pressed.`
+      : 'All of them are there.',
+    formula: 'crimps made ÷ crimps asked',
+    substituted: [`${crimps.length} of ${asked.crimps}, each ${digits(asked.die.widthMm, 0)} mm wide`],
+    source: 'house practice, and the barrel’s length',
+  };
+}
+
+function ears({ earsMm }: MadeEnd): Said {
+  const fails = earsMm > MOST_EARS_MM;
+  return {
+    value: earsMm,
+    unit: 'mm',
+    decimals: 2,
+    limit: most(MOST_EARS_MM),
+    fails,
+    because: fails
+      ? `${mm(earsMm, 2)} of flash at the parting line: it cuts the sleeve, and says the die was too tight or never turned.`
+      : 'They do not count.',
+    formula: 'ears ≤ 0.5 mm',
+    substituted: [`${digits(earsMm, 2)} against ${digits(MOST_EARS_MM, 2)}`],
+    source: 'craft practice, a shop setting',
+  };
+}
+
+function jacketUnder({ asked, bareMm }: MadeEnd): Said {
+  const { barrelMm } = asked.lug;
+  const fails = bareMm < 0;
+  const held = (barrelMm + Math.min(0, bareMm)) / barrelMm;
+  return {
+    value: bareMm,
+    unit: 'mm',
+    decimals: 1,
+    limit: least(0),
+    fails,
+    because: fails
+      ? `${mm(-bareMm)} of jacket is in the barrel: it holds nothing, and ${digits(100 * held, 0)} % of the barrel is on copper.`
+      : `${mm(bareMm)} of copper shows: no jacket is under the barrel.`,
+    formula: 'held = (barrel − jacket inside) ÷ barrel',
+    substituted: [
+      `(${digits(barrelMm, 0)} − ${digits(Math.max(0, -bareMm), 1)}) ÷ ${digits(barrelMm, 0)} = ${digits(100 * held, 0)} %`,
+    ],
+    source: 'craft practice: never insulation under the barrel',
+  };
+}
+
+function strandOutside({ asked, strandsOutside }: MadeEnd): Said {
+  const { strandCount } = asked;
+  const fails = strandsOutside > 0;
+  const share = (strandCount - strandsOutside) / strandCount;
+  return {
+    value: strandsOutside,
+    unit: '',
+    decimals: 0,
+    limit: most(0),
+    fails,
+    because: fails
+      ? `${strandsOutside} of about ${strandCount} strands ${strandsOutside === 1 ? 'is' : 'are'} outside: ${strandsOutside === 1 ? 'it carries' : 'they carry'} nothing and pierce the sleeve.`
+      : 'Every strand is in the barrel.',
+    formula: 'amps left = √(strands in ÷ strands)',
+    substituted: [
+      `√(${strandCount - strandsOutside} ÷ ${strandCount}) = ${digits(100 * Math.sqrt(share), 1)} %`,
+    ],
+    source: 'craft practice: gather every strand',
+    assumes: 'counted by the cable’s usual strand',
+  };
+}
+
+function sleeveOnPalm({ asked, sleeveFrontMm }: MadeEnd): Said {
+  const { studToBarrelMm } = asked.lug;
+  const washerMm = STUDS[asked.stud].washerOuterMm / 2;
+  const fails = sleeveFrontMm < 0;
+  const faceMm = studToBarrelMm + sleeveFrontMm;
+  return {
+    value: sleeveFrontMm,
+    unit: 'mm',
+    decimals: 1,
+    limit: least(0),
+    fails,
+    because: fails
+      ? `It reaches ${mm(-sleeveFrontMm)} onto the palm, ${faceMm < washerMm ? 'under the washer itself: the joint clamps plastic' : 'which must lie flat metal to metal'}.`
+      : 'It stops short of the palm.',
+    formula: 'clear face = stud to shoulder + front of the sleeve',
+    substituted: [
+      `${digits(studToBarrelMm, 1)} ${sleeveFrontMm < 0 ? '−' : '+'} ${digits(Math.abs(sleeveFrontMm), 1)} = ${mm(faceMm)}; half the washer is ${mm(washerMm)}`,
+    ],
+    source: 'craft practice: end it where the barrel turns into the palm',
+  };
+}
+
+function noBead({ beads }: MadeEnd): Said {
+  const count = Number(beads.front) + Number(beads.back);
+  const fails = count < 2;
+  return {
+    value: count,
+    unit: '',
+    decimals: 0,
+    limit: least(2),
+    fails,
+    because: fails
+      ? 'No adhesive came out at the back: that end was not hot enough, and water will find it.'
+      : 'A bead at both ends: sealed.',
+    formula: 'beads seen, of 2',
+    substituted: [`front ${beads.front ? 'yes' : 'no'}, back ${beads.back ? 'yes' : 'no'}`],
+    source: 'craft practice: a bead of adhesive at both ends',
+  };
+}
+
+function browned({ asked, brownedMm }: MadeEnd): Said {
+  const fails = brownedMm > 0;
+  return {
+    value: brownedMm,
+    unit: 'mm',
+    decimals: 0,
+    limit: most(0),
+    fails,
+    because: fails
+      ? `${mm(brownedMm, 0)} of jacket is browned: it was hotter than its ${digits(asked.kind.limitC, 0)} °C, is brittle there, and cracks when it bends.`
+      : 'The jacket has its colour.',
+    formula: 'no browning or bubbles',
+    substituted: [`the jacket is rated ${digits(asked.kind.limitC, 0)} °C`],
+    source: 'craft practice: brown or bubbled is too hot',
+  };
+}
+
+function wrongColour({ asked, colour }: MadeEnd): Said {
+  const wanted = asked.polarity === 'positive' ? 'red' : 'black';
+  const fails = colour !== wanted;
+  return {
+    value: null,
+    unit: '',
+    decimals: 0,
+    fails,
+    because: fails
+      ? `The card says ${asked.polarity}, the cable is ${colour}: the next person trusts the colour.`
+      : `${asked.polarity === 'positive' ? 'Red for positive' : 'Black for negative'}, as the card says.`,
+    formula: 'red positive, black negative',
+    substituted: [`asked ${wanted}, made ${colour}`],
+    source: 'house practice: red and black cable',
+  };
+}
