@@ -305,3 +305,53 @@ for (const theme of ['light', 'dark'] as const) {
     expect(await app.seriousProblems('main'), 'batch').toEqual([]);
   });
 }
+
+test('a practice piece on a spare lug ends in a trial, and opens the way to the crimp', async ({ page }) => {
+  const app = await atTheBench(page, 'th2', 'lay-out');
+  await page.goto('/job/marrow/bench/in1?step=lay-out');
+  await sign(page);
+  await page.getByRole('button', { name: 'Practise on a spare first' }).click();
+  await expect(current(page)).toContainText('Try: Strip A');
+  await expect(page.getByRole('button', { name: 'It went wrong' })).toBeHidden();
+  for (const step of ['Strip A', 'Strands A', 'Home A', 'Crimp A, 1', 'Crimp A, 2', 'File, tug A']) {
+    await expect(current(page)).toContainText(`Try: ${step}`);
+    await page.keyboard.press('Space');
+  }
+  await expect(doing(page)).toContainText('Write the trial down');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('alert')).toHaveText('A trial needs its flats and its ears; no ears is 0.');
+  await app.saved();
+  await page.reload();
+  await app.type('Across flats, the worst', '10.45');
+  await app.type('Ears before filing', '0,2');
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await expect(current(page)).toContainText('Lay out');
+  await expect(page.getByRole('button', { name: 'Practise on a spare first' })).toBeHidden();
+  await page.keyboard.press('Escape');
+  const file = await app.exported();
+  const { shop, job } = JSON.parse(file) as {
+    shop: { trials: { acrossFlatsMm: number; earsMm: number; by: string; source: string }[] };
+    job: { cables: { id: string; readings: unknown[]; done: { step: string }[] }[] };
+  };
+  expect(shop.trials.at(-1)).toMatchObject({ acrossFlatsMm: 10.45, earsMm: 0.2, by: 'Ada', source: 'typed' });
+  const own = job.cables.find(({ id }) => id === 'in1');
+  // A practice piece is no reading of the cable.
+  expect(own?.readings).toEqual([]);
+  expect(own?.done.map(({ step }) => step)).toContain('practise-trial.A');
+});
+
+test('two people change hands with two touches, and what takes its time says how long', async ({ page }) => {
+  await atTheBench(page, 'th1', 'strip.A');
+  await sign(page);
+  await page.getByRole('button', { name: /Change hands/ }).click();
+  await page.getByRole('menuitem', { name: 'R. Alder' }).click();
+  await page.keyboard.press('Space');
+  await expect(current(page)).toContainText('Strands A');
+  await page.goto('/job/teasel/bench/th1?step=shrink.A');
+  await page.getByRole('button', { name: /^of about \d:\d\d/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('Until the barrel under it is at 120 °C');
+  await expect(page.getByRole('dialog')).toContainText('confidence low');
+  await page.keyboard.press('Escape');
+  await page.goto('/job/teasel/batch');
+  await expect(page.getByRole('list', { name: 'Order of work' })).toContainText('by R. Alder');
+});

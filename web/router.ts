@@ -65,6 +65,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/practice',
+      name: 'practice',
+      component: () => import('./practice/PracticePage.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/training',
       name: 'training',
       component: () => import('./training/SpotPage.vue'),

@@ -45,11 +45,11 @@ export const migrateShop = (data: unknown): unknown => (isFields(data) ? shopTo2
 
 /**
  * A job file as this version writes it. What an earlier version did not know is filled in by what it meant then;
- * nothing that it said is changed. A file of this version passes as it is.
+ * nothing that it said is changed. What was added to this version since a file of it was written is filled in too.
  *
  * @example migrateFile({ format, version: 1, job, shop }) // version 2: the same job, with no shared studs
  */
 export function migrateFile(data: Fields): Fields {
-  if (data.version !== 1) return data;
+  if (data.version !== 1 && data.version !== 2) return data;
   return { ...data, version: 2, job: migrateJob(data.job), shop: migrateShop(data.shop) };
 }

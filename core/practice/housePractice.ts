@@ -45,6 +45,8 @@ export const housePracticeSchema = z.strictObject({
   workmanship: z.enum(['class2', 'class3']),
   /** What keeps water out: a sleeve with adhesive in it, or a ring of adhesive under a plain one. */
   seal: z.enum(['adhesive sleeve', 'adhesive ring']),
+  /** What shrinks a sleeve. */
+  shrinkBy: z.enum(['heat gun', 'torch']),
   /** How polarity is told: by the cable's jacket, by sleeves at the ends, or by the label alone. */
   colours: z.enum(['jacket', 'sleeves', 'label']),
   /** Copper left bare between barrel mouth and jacket, mm: 0–2 for crimping, 2–4 for feeding solder. */
@@ -82,6 +84,7 @@ export const CUSTOMARY_PRACTICE: HousePractice = {
   cutStrands: 'none',
   workmanship: 'class2',
   seal: 'adhesive sleeve',
+  shrinkBy: 'heat gun',
   colours: 'jacket',
   gapMm: 1,
   sleeveOnJacket: 2.5,

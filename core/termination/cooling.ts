@@ -4,7 +4,8 @@ import { wallMm2 } from './lugOnCable.ts';
 
 /** Heat that a lug gives to still air by touch and by its glow, W/(m²·K). Confidence: low. */
 const LOSS = 14;
-const ROOM_C = 20;
+/** The air of a shop, °C. */
+export const ROOM_C = 20;
 /** What can be held, and what a sleeve may meet. */
 export const TOUCH_C = 50;
 

@@ -1,4 +1,5 @@
 import { COPPER_HEAT, SOLDER } from '../catalogue/tables/solder.ts';
+import { ROOM_C } from './cooling.ts';
 import { circleMm2, wallMm2 } from './lugOnCable.ts';
 
 /** A cavity to be filled. */
@@ -50,7 +51,6 @@ export interface HeatTask {
 
 /** The joint is taken this far past the solder's melting, K. */
 const ABOVE_LIQUIDUS_K = 40;
-const ROOM_C = 20;
 /** Share of a flame's heat that the lug takes. Confidence: low. */
 const TAKEN_SHARE = 0.15;
 
@@ -69,23 +69,31 @@ export function jointHeatJ(task: HeatTask): number {
 }
 
 /**
- * Seconds a flame takes to bring a lug to soldering heat while the cable leads heat away: the t that solves
- * `E + 2·k·A·ΔT·√(t/(π·α)) = 0.15·P·t`.
- *
- * Source: lumped joint on a half-infinite conductor; the share of the flame that enters is a guess. Confidence: low.
+ * Seconds a flame takes to bring a lug to soldering heat while the cable leads heat away, see {@link secondsToHeat}.
  *
  * @param torchW what the flame gives out, W, > 0
  * @example torchSeconds({ … 50 mm² lug }, 1200) // about 45
  */
 export function torchSeconds(task: HeatTask, torchW: number): number {
   const riseK = SOLDER.liquidusC + ABOVE_LIQUIDUS_K - ROOM_C;
-  const energyJ = jointHeatJ(task);
-  const areaM2 = task.copperMm2 * 1e-6;
+  return secondsToHeat(jointHeatJ(task), task.copperMm2, riseK, TAKEN_SHARE * torchW);
+}
+
+/**
+ * Seconds that heat takes to warm a lug while its cable leads heat away: the t that solves
+ * `E + 2·k·A·ΔT·√(t/(π·α)) = P·t`.
+ *
+ * Source: lumped joint on a half-infinite conductor. Confidence: low, as what enters is a guess.
+ *
+ * @param energyJ what the lug and all on it take up, J
+ * @param copperMm2 conductor that leads heat away, mm²
+ * @param inW what enters the lug, W, > 0
+ */
+export function secondsToHeat(energyJ: number, copperMm2: number, riseK: number, inW: number): number {
   const led =
-    (2 * COPPER_HEAT.conductivityWPerMK * areaM2 * riseK) /
+    (2 * COPPER_HEAT.conductivityWPerMK * copperMm2 * 1e-6 * riseK) /
     Math.sqrt(Math.PI * COPPER_HEAT.diffusivityM2PerS);
   // With x = √t: P'·x² − led·x − E = 0, whose one positive root is exact.
-  const inW = TAKEN_SHARE * torchW;
   const root = (led + Math.sqrt(led ** 2 + 4 * inW * energyJ)) / (2 * inW);
   return root ** 2;
 }

@@ -1,5 +1,5 @@
 import type { ToCut } from '../cutting/pieces.ts';
-import { dieName, kindOf, type Step } from './step.ts';
+import { dieName, isPractising, kindOf, type Step } from './step.ts';
 
 /** One thing of a batch: a step of one of its cables. */
 export interface BatchItem {
@@ -24,6 +24,7 @@ const TITLES: Readonly<Record<string, string>> = {
   strip: 'Strip',
   strands: 'Look at the strands',
   hold: 'Make',
+  practise: 'Try on a spare,',
   shrink: 'Shrink',
   label: 'Label',
   'pull-through': 'Pull through',
@@ -43,16 +44,17 @@ function blocksOf(of: ToCut): Block[] {
   const blocks: (Omit<Block, 'steps'> & { steps: Step[] })[] = [];
   for (const step of of.work.steps) {
     const kind = kindOf(step.id);
-    const stem = AT_ONCE.includes(kind) ? kind : 'hold';
+    const isApart = AT_ONCE.includes(kind);
+    const stem = isPractising(step) ? 'practise' : isApart ? kind : 'hold';
     const last = blocks.at(-1);
-    const tool = stem === 'hold' && step.end ? dieName(of.work.ends[step.end]) : '';
+    const tool = !isApart && step.end ? dieName(of.work.ends[step.end]) : '';
     const key = `${stem}.${step.end ?? ''}`;
-    if (stem === 'hold' && last?.key === key) last.steps.push(step);
+    if (!isApart && last?.key === key) last.steps.push(step);
     else {
       blocks.push({
         of,
         key,
-        title: `${TITLES[stem] ?? stem}${step.end ? ` ${stem === 'hold' ? 'end ' : ''}${step.end}` : ''}`,
+        title: `${TITLES[stem] ?? stem}${step.end ? ` ${isApart ? '' : 'end '}${step.end}` : ''}`,
         tool: tool === 'no die' ? '' : tool,
         rank: blocks.length,
         steps: [step],

@@ -3,13 +3,13 @@ import type { CableWork } from '../cableWork.ts';
 import { type Cable, END_NAMES, type EndName } from '../job/cable.ts';
 import { coolSeconds } from '../termination/cooling.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
+import { SHRUNK_C } from '../termination/shrinkTime.ts';
 import { type CautionId, type Heeded, isHeeded } from './cautions.ts';
-import { type Gate, HOLDS, kindOf, type Step } from './step.ts';
+import { practiceEnds } from './practise.ts';
+import { actOf, type Gate, HOLDS, kindOf, type Step } from './step.ts';
 
 /** Kinds of step that bring heat. */
 const HEATS = ['solder', 'slug', 'shrink', 'join-shrink'];
-/** A sleeve comes off the gun at this, °C. */
-const SHRUNK_C = 120;
 
 /**
  * Puts before each step what must be true first: what cannot be undone asks before it is done. Every step that a gate
@@ -35,6 +35,7 @@ export function withGates(
       needs('layers', 'layers are on the cable', 'layers');
     }
     if (end && HOLDS.includes(kind) && firstHold(step)) {
+      needs('tried', 'tried on a spare', practiceEnds(end));
       needs('home', 'every strand is home', `strands.${end}`, `home.${end}`);
       needs('clocked', 'palms are at their angle', `clock.${end}`);
     }
@@ -56,7 +57,7 @@ export function withGates(
         });
       }
     }
-    if (HEATS.includes(kind))
+    if (HEATS.includes(actOf(step)))
       gates.push({ id: 'hot work', says: 'hot-work list', needs: [], list: 'hot work' });
     if (kind === 'pull-through')
       gates.push({ id: 'live', says: 'battery isolated', needs: [], list: 'live' });

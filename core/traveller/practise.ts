@@ -1,7 +1,10 @@
 import type { CableWork } from '../cableWork.ts';
-import { type EndName, END_NAMES } from '../job/cable.ts';
+import { type Cable, type EndName, END_NAMES } from '../job/cable.ts';
 import type { Die, Lug, Shop } from '../job/shop.ts';
+import type { HousePractice } from '../practice/housePractice.ts';
 import { countingTrials, sameBarrel } from '../termination/learned.ts';
+import { dieName, HOLDS, kindOf, type PlainStep, practising, type ReadyEnd } from './step.ts';
+import { terminate } from './terminate.ts';
 
 /** A lug and a die that were never brought together here. */
 export interface Untried {
@@ -30,4 +33,62 @@ export function toPractise({ ends }: Pick<CableWork, 'ends'>, { trials, lugs }: 
     else untried.push({ ends: [name], lug, die: die.die });
   }
   return untried;
+}
+
+/**
+ * What of {@link toPractise} can still be practised before the lugs that count: nothing once one of them is held, or
+ * while its practice piece is under way.
+ */
+export function stillToPractise(cable: Cable, work: CableWork, shop: Shop): Untried[] {
+  const has = (step: string) => cable.done.some((own) => own.step === step);
+  if (cable.done.some(({ step }) => HOLDS.includes(kindOf(step)))) return [];
+  return toPractise(work, shop).filter(({ ends }) => !ends.some((name) => has(practiceBegins(name))));
+}
+
+/** Cable to hold a practice piece by, mm. Shop practice. */
+const TO_HOLD_MM = 150;
+
+/** The step that begins a practice piece: doing it puts the others before the cable's own. */
+export const practiceBegins = (end: EndName) => `${practising('piece')}.${end}`;
+/** The step that ends it in a trial. */
+export const practiceEnds = (end: EndName) => `${practising('trial')}.${end}`;
+
+/**
+ * A first end on a spare lug and an offcut, made as the cable's own will be, and written down as a trial. The steps
+ * are those of the end itself.
+ *
+ * @returns nothing where the method closes no die: there is nothing to learn about one
+ */
+export function practiceSteps(end: ReadyEnd, practice: HousePractice): PlainStep[] {
+  const { name, lug, die, stripMm } = end;
+  if (!die) return [];
+  const own = terminate(end, practice).map((step): PlainStep => ({
+    ...step,
+    id: practising(step.id),
+    short: `Try: ${step.short}`,
+  }));
+  return [
+    {
+      id: practiceBegins(name),
+      short: `Try: piece ${name}`,
+      order: `Take a spare ${lug.label} and an offcut of the same cable`,
+      end: name,
+      figure: { value: Math.ceil(stripMm + TO_HOLD_MM), unit: 'mm', decimals: 0, means: 'of offcut' },
+      detail: `For ${dieName(end)}. A cracked, odd or drilled one will do: its barrel is what is tried.`,
+      why: 'What goes wrong now costs a lug; on the cable it costs the cable.',
+      lit: ['barrel'],
+    },
+    ...own,
+    {
+      id: practiceEnds(name),
+      short: `Try: trial ${name}`,
+      order: 'Write the trial down',
+      end: name,
+      detail:
+        'The worst of its crimps across the flats, and its ears before they were filed. Saw it through to see the air, and add that in the tool case.',
+      why: 'A trial outranks every figure: from now on this die is known on this lug.',
+      caution: { of: 'blades', says: 'Clamp it to saw it: never in the hand.' },
+      lit: ['crimp'],
+    },
+  ];
 }

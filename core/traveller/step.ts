@@ -1,3 +1,4 @@
+import type { Finding } from '../finding.ts';
 import type { EndName } from '../job/cable.ts';
 import type { CautionId } from './cautions.ts';
 import type { ResolvedEnd, SleeveFit } from '../termination/resolveEnd.ts';
@@ -10,7 +11,7 @@ export type Feature =
 
 /** What must be true before a step that cannot be undone. */
 export interface Gate {
-  readonly id: 'measured' | 'layers' | 'home' | 'clocked' | 'kept' | 'cool' | 'hot work' | 'live';
+  readonly id: 'measured' | 'tried' | 'layers' | 'home' | 'clocked' | 'kept' | 'cool' | 'hot work' | 'live';
   /** What must be true, in a few words. */
   readonly says: string;
   /** Steps that make it true. */
@@ -56,10 +57,12 @@ export interface Step {
   readonly lit: readonly Feature[];
   readonly gates: readonly Gate[];
   readonly ask?: Ask;
+  /** About how long it takes, where that is known; its work can be opened. */
+  readonly takes?: Finding;
 }
 
-/** A step as it is written, before its gates are put to it. */
-export type PlainStep = Omit<Step, 'gates' | 'ask'>;
+/** A step as it is written, before its gates, its figure to be typed and its time are put to it. */
+export type PlainStep = Omit<Step, 'gates' | 'ask' | 'takes'>;
 
 /** Kinds of step that hold a lug for good: there is no way back from them. */
 export const HOLDS: readonly string[] = ['crimp', 'solder', 'slug', 'screw'];
@@ -70,6 +73,15 @@ export function kindOf(id: string): string {
   const [, join] = /^(join-[a-z]+)-/.exec(stem) ?? [];
   return join ?? (stem.startsWith('crimp-') ? 'crimp' : stem);
 }
+
+const PRACTISING = 'practise-';
+/** The id of a step as it is done on a practice piece first. */
+export const practising = (id: string) => `${PRACTISING}${id}`;
+/** Whether a step is of a practice piece, not of the cable. */
+export const isPractising = ({ id }: Pick<Step, 'id'>) => id.startsWith(PRACTISING);
+/** What is done at a step, on the cable or on a practice piece: what the drawing shows. */
+export const actOf = ({ id }: Pick<Step, 'id'>) =>
+  kindOf(id.startsWith(PRACTISING) ? id.slice(PRACTISING.length) : id);
 
 /** An end that can be made: its lug, its sleeve, and its die where the method closes one. */
 export type ReadyEnd = ResolvedEnd & {

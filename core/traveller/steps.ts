@@ -7,7 +7,9 @@ import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { usesDie } from '../termination/method.ts';
 import { withAsks } from './asks.ts';
 import { withGates } from './gates.ts';
+import { practiceBegins, practiceSteps } from './practise.ts';
 import { dieName, isReady, type PlainStep, type ReadyEnd, type Step } from './step.ts';
+import { withTakes } from './takes.ts';
 import { terminate } from './terminate.ts';
 
 export { dieName, type Feature, type Step } from './step.ts';
@@ -27,20 +29,26 @@ export interface TravellerInput {
 /**
  * The ordered steps of making one cable, with its own figures, by the method of each end. Every layer goes on before
  * the lug that would block it; nothing is shrunk before what it covers is held; an end that does not pass the hole is
- * pulled through bare and finished in place.
+ * pulled through bare and finished in place. A practice piece that was begun comes before all of it.
  *
  * @returns no steps while an end lacks its lug, die or sleeve: there is nothing honest to follow
  */
 export function travellerSteps(input: TravellerInput): Step[] {
   const plain = plainSteps(input).map((step): Step => ({ ...step, gates: [] }));
-  return withAsks(withGates(plain, input.ends), input.ends);
+  return withTakes(withAsks(withGates(plain, input.ends), input.ends), input.ends, input.practice);
 }
 
 function plainSteps(input: TravellerInput): PlainStep[] {
   const { cable, joins, lengths, passage, practice } = input;
   const { A, B } = input.ends;
   if (!isReady(A) || !isReady(B)) return [];
-  const start = [layOut(input), cut(input), layersOn(A, B, joins)];
+  const begun = [A, B].filter(({ name }) => cable.done.some(({ step }) => step === practiceBegins(name)));
+  const start = [
+    ...begun.flatMap((end) => practiceSteps(end, practice)),
+    layOut(input),
+    cut(input),
+    layersOn(A, B, joins),
+  ];
   const joined = joins.flatMap((join) => joinSteps(join, lengths));
   if (passage && !passage.finished && passage.pulled !== null) {
     const [last, first] = passage.pulled === 'A' ? [A, B] : [B, A];
@@ -48,10 +56,10 @@ function plainSteps(input: TravellerInput): PlainStep[] {
       ...start,
       ...joined,
       ...terminate(first, practice),
-      ...shrink(first),
+      ...shrink(first, practice),
       pull(last, cable),
       ...terminate(last, practice, clock(cable, last)),
-      ...shrink(last),
+      ...shrink(last, practice),
       label(cable),
     ];
   }
@@ -60,8 +68,8 @@ function plainSteps(input: TravellerInput): PlainStep[] {
     ...joined,
     ...terminate(A, practice),
     ...terminate(B, practice, clock(cable, B)),
-    ...shrink(A),
-    ...shrink(B),
+    ...shrink(A, practice),
+    ...shrink(B, practice),
     label(cable),
   ];
 }
@@ -200,7 +208,17 @@ function clock({ palmAngleDeg }: Cable, { name }: ReadyEnd): PlainStep {
   };
 }
 
-function shrink(end: ReadyEnd): PlainStep[] {
+const SHRINK_WORDS: Readonly<
+  Record<HousePractice['shrinkBy'], { readonly tool: string; readonly how: string }>
+> = {
+  'heat gun': {
+    tool: 'with the heat gun',
+    how: 'Reflector nozzle on, a battery gun lacks the power for thick wall.',
+  },
+  torch: { tool: 'with the torch', how: 'Always moving, the soft yellow end of the flame, never the blue.' },
+};
+
+function shrink(end: ReadyEnd, { shrinkBy }: HousePractice): PlainStep[] {
   const { sleeve, layers, bandColour, spec } = end;
   if (!sleeve) return [];
   const after = [
@@ -215,11 +233,12 @@ function shrink(end: ReadyEnd): PlainStep[] {
     {
       id: `shrink.${end.name}`,
       short: `Shrink ${end.name}`,
-      order: `Slide the sleeve to the shoulder of ${end.name} and shrink it`,
+      order: `Slide the sleeve to the shoulder of ${end.name} and shrink it ${SHRINK_WORDS[shrinkBy].tool}`,
       end: end.name,
       figure: { value: sleeve.coverMm, unit: 'mm', decimals: 0, means: 'covered, from the shoulder back' },
       detail: [
         'From the palm end back, all round, until a bead of adhesive shows at both ends. Never on the palm.',
+        SHRINK_WORDS[shrinkBy].how,
         ...after,
       ].join(' '),
       why: 'It seals, and takes the strain off the last strand.',

@@ -144,6 +144,12 @@ const commands = computed((): Command[] => [
     act: () => void router.push({ name: 'case', params: { jobId: job.id } }),
   },
   {
+    id: 'practice',
+    title: 'House practice: what each school changes here',
+    note: 'schools',
+    act: () => void router.push({ name: 'practice', params: { jobId: job.id } }),
+  },
+  {
     id: 'training',
     title: 'Spot the fault: practise the eye',
     note: 'training',

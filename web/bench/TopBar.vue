@@ -8,7 +8,6 @@ import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import ModalBox from '../ui/ModalBox.vue';
-import PracticeBox from '../practice/PracticeBox.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import SavedMark from './SavedMark.vue';
 import TextField from '../ui/TextField.vue';
@@ -25,7 +24,6 @@ const router = useRouter();
 const fileField = useTemplateRef<HTMLInputElement>('fileField');
 const refusal = ref('');
 const isRenaming = ref(false);
-const isPracticeOpen = ref(false);
 
 async function open(event: Event): Promise<void> {
   const field = event.target as HTMLInputElement;
@@ -56,7 +54,10 @@ const actions = computed(() => [
   { title: 'Export this job to a file', act: () => job && exportJob(job, bench.shop) },
   { title: 'Import a job from a file', act: () => fileField.value?.click() },
   { title: 'Rename this job', act: () => (isRenaming.value = true) },
-  { title: 'House practice', act: () => (isPracticeOpen.value = true) },
+  {
+    title: 'House practice',
+    act: () => job && void router.push({ name: 'practice', params: { jobId: job.id } }),
+  },
   {
     title: 'Spot the fault: training',
     act: () => job && void router.push({ name: 'training', params: { jobId: job.id } }),
@@ -208,7 +209,6 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
       <p class="note mt-2">Your jobs are as they were.</p>
       <button type="button" class="button filled mt-4" @click="refusal = ''">All right</button>
     </ModalBox>
-    <PracticeBox :open="isPracticeOpen" @close="isPracticeOpen = false" />
     <ModalBox :open="isRenaming" title="This job" @close="isRenaming = false">
       <TextField
         label="Name"

@@ -5,21 +5,26 @@ import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { batchOf } from '../../core/traveller/batch.ts';
 import type { WayOut } from '../../core/traveller/mishaps.ts';
 import { madeOf } from '../kit/made.ts';
+import { stillToPractise } from '../../core/traveller/practise.ts';
+import { isPractising } from '../../core/traveller/step.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { workOf } from '../stores/work.ts';
 import BenchHeader from './BenchHeader.vue';
-import { clock } from './clock.ts';
 import GatePanel from './GatePanel.vue';
 import MishapBox from './MishapBox.vue';
+import PractiseFirst from './PractiseFirst.vue';
 import StepCaution from './StepCaution.vue';
 import StepEntry from './StepEntry.vue';
 import StepPhotos from './StepPhotos.vue';
 import StepPicture from './StepPicture.vue';
 import StepWords from './StepWords.vue';
+import StepTimer from './StepTimer.vue';
 import StepTrack from './StepTrack.vue';
-import { useTraveller } from './useTraveller.ts';
+import TrialEntry from './TrialEntry.vue';
+import { TRIAL_SHORT, useTraveller } from './useTraveller.ts';
+import WhoField from './WhoField.vue';
 
 /**
  * At the bench: one step fills the window. Space or a pedal goes on, Backspace goes back; what cannot be undone asks
@@ -53,6 +58,10 @@ const traveller = useTraveller(
   },
 );
 const { steps, current, currentId, index, gates, isShut, hot, typed, judged, now, ago } = traveller;
+const { trial, isTrialTyped } = traveller;
+const untried = computed(() =>
+  cable.value && work.value ? stillToPractise(cable.value, work.value, bench.shop) : [],
+);
 watch(currentId, (step) => {
   const { step: _, ...query } = route.query;
   void router.replace({ query: step ? { ...query, step } : query });
@@ -101,12 +110,7 @@ function turnTo(id: string): void {
 const isAsking = ref(false);
 const isMishap = ref(false);
 const needsName = ref(false);
-/** Its own while it is typed: the page is drawn anew each second. */
-const typedName = ref(prefs.person);
-function sign(): void {
-  prefs.person = typedName.value.trim();
-  needsName.value = needsName.value && prefs.person === '';
-}
+const isTrialShort = ref(false);
 watch(currentId, () => {
   isAsking.value = false;
 });
@@ -124,6 +128,8 @@ function goOn(): void {
     isAsking.value = true;
     return;
   }
+  isTrialShort.value = traveller.asksTrial(current.value) && !isTrialTyped.value;
+  if (isTrialShort.value) return;
   if (judged.value && !judged.value.holds) {
     isMishap.value = true;
     return;
@@ -136,7 +142,8 @@ function takeWay(what: string, out: WayOut): void {
 }
 function leave(): void {
   isMishap.value = false;
-  finish();
+  if (isShut.value) isAsking.value = true;
+  else finish();
 }
 
 const isTyping = () => document.activeElement?.matches('input, textarea, [role=dialog] *') ?? false;
@@ -197,14 +204,21 @@ onKeyStroke('Escape', () => {
         />
         <div v-else class="grid border-t border-line lg:grid-cols-[minmax(0,1fr)_176px_130px]">
           <div class="px-6 py-3">
+            <TrialEntry
+              v-if="current.end && traveller.asksTrial(current)"
+              v-model="trial"
+              :end="work.ends[current.end]"
+              :problem="isTrialShort && !isTrialTyped ? TRIAL_SHORT : ''"
+            />
             <StepEntry
-              v-if="current.ask"
+              v-else-if="current.ask"
               :key="current.id"
               v-model="typed"
               :ask="current.ask"
               :judged="judged"
               @done="goOn"
             />
+            <PractiseFirst v-else-if="untried.length > 0" :untried="untried" @practise="traveller.practise" />
             <p v-else class="text-[16px] text-ink2">Nothing to measure at this step.</p>
           </div>
           <div class="border-hairline px-4 py-3 max-lg:border-t lg:border-l">
@@ -217,8 +231,7 @@ onKeyStroke('Escape', () => {
             />
           </div>
           <div class="border-hairline px-4 py-3 max-lg:border-t lg:border-l">
-            <p class="figure text-[17px] text-ink2">This step</p>
-            <p class="figure text-[38px] leading-10 font-semibold" role="timer">{{ clock(onStep) }}</p>
+            <StepTimer :seconds="onStep" :takes="current.takes" />
           </div>
         </div>
       </div>
@@ -245,28 +258,15 @@ onKeyStroke('Escape', () => {
         Back
       </button>
       <button
-        v-if="current"
+        v-if="current && !isPractising(current)"
         type="button"
         class="button min-h-16 px-5 text-[20px] max-sm:min-h-14 max-sm:px-3 max-sm:text-[17px]"
         @click="isMishap = true"
       >
         It went wrong
       </button>
-      <label v-if="needsName || prefs.person.trim() === ''" class="flex items-center gap-2">
-        <span
-          :class="needsName ? 'font-bold text-fails' : 'text-ink2'"
-          :role="needsName ? 'alert' : undefined"
-          >Who is working?</span
-        >
-        <input
-          v-model="typedName"
-          class="field-input w-36"
-          maxlength="60"
-          aria-label="Who is working"
-          @change="sign"
-        />
-      </label>
-      <p v-else-if="isShut && current" class="figure ml-auto max-w-52 text-right text-[17px] leading-5">
+      <WhoField :job-id="jobId" :needed="needsName" @said="needsName = false" />
+      <p v-if="isShut && current" class="figure ml-auto max-w-52 text-right text-[17px] leading-5">
         {{ gates.find(({ open }) => !open)?.gate.says }}: not yet
       </p>
       <button

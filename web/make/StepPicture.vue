@@ -4,7 +4,7 @@ import { computed, useTemplateRef } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
 import { bundleDiameterMm } from '../../core/conductor/geometry.ts';
 import type { Cable, EndName } from '../../core/job/cable.ts';
-import { kindOf, type Step } from '../../core/traveller/step.ts';
+import { actOf, kindOf, type Step } from '../../core/traveller/step.ts';
 import EndPicture from '../bench/workpiece/EndPicture.vue';
 import { palmTipMm } from '../bench/workpiece/lugShape.ts';
 import { type EndProgress, endSheet, SHEET, studOffset, tagWidth } from '../bench/workpiece/sheet.ts';
@@ -71,7 +71,7 @@ const measured = computed(() => {
   if (!drawn || !step.end || step.figure?.unit !== 'mm') return null;
   const bottom = drawn.lug.studToBarrelMm;
   const mouth = bottom + drawn.lug.barrelMm;
-  switch (kindOf(step.id)) {
+  switch (actOf(step)) {
     case 'strip':
       return { from: bottom, to: drawn.jacketFromU };
     case 'home':
@@ -94,7 +94,7 @@ const dimension = computed(() => {
 const die = computed(() => {
   const drawn = sheet.value;
   const offer = end.value.die;
-  if (!drawn || !offer || kindOf(step.id) !== 'crimp' || !step.figure) return null;
+  if (!drawn || !offer || actOf(step) !== 'crimp' || !step.figure) return null;
   const mouth = drawn.lug.studToBarrelMm + drawn.lug.barrelMm;
   const middle = x(mouth - step.figure.value);
   const half = (offer.die.widthMm / 2) * scale.value;
@@ -110,7 +110,7 @@ const steel = (y: number, up: 1 | -1) => {
 };
 /** Both marks of the cut, on a cable drawn short. */
 const cut = computed(() => {
-  if (kindOf(step.id) !== 'cut' || !step.figure) return null;
+  if (actOf(step) !== 'cut' || !step.figure) return null;
   const [a, b] = [70, width.value - 70];
   return { a, b, half: Math.min(34, outerMm.value * 1.8) };
 });

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
-import { kindOf, type Step } from '../../core/traveller/step.ts';
+import { actOf, isPractising, type Step } from '../../core/traveller/step.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { inReadersUnit } from '../ui/display.ts';
 import { shownFigure } from './shownFigure.ts';
@@ -13,8 +13,10 @@ const { prefs } = usePrefs();
 const index = computed(() => steps.findIndex(({ id }) => id === step.id));
 const shown = computed(() => shownFigure(step, prefs.lengths));
 const crimps = computed(() => {
-  if (!step.end || kindOf(step.id) !== 'crimp') return null;
-  const all = steps.filter(({ id, end }) => end === step.end && kindOf(id) === 'crimp');
+  if (!step.end || actOf(step) !== 'crimp') return null;
+  const all = steps.filter(
+    (own) => own.end === step.end && actOf(own) === 'crimp' && isPractising(own) === isPractising(step),
+  );
   const { die, tool } = work.ends[step.end];
   return {
     text: `${all.findIndex(({ id }) => id === step.id) + 1} of ${all.length}`,

@@ -2,13 +2,14 @@ import { useNow } from '@vueuse/core';
 import { nanoid } from 'nanoid';
 import { computed, ref, watch } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
-import type { Cable } from '../../core/job/cable.ts';
+import type { Cable, EndName } from '../../core/job/cable.ts';
 import { askedReading, judgeAsk } from '../../core/traveller/asks.ts';
 import type { CautionId } from '../../core/traveller/cautions.ts';
 import { isHeeded } from '../../core/traveller/cautions.ts';
 import { type Ago, gateStates, hotEnds } from '../../core/traveller/gates.ts';
 import { afterMishap, type WayOut } from '../../core/traveller/mishaps.ts';
-import type { Step } from '../../core/traveller/steps.ts';
+import { practiceBegins, practiceEnds } from '../../core/traveller/practise.ts';
+import { isPractising, type Step } from '../../core/traveller/step.ts';
 import { useCableEdit } from '../bench/useCable.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
@@ -19,6 +20,15 @@ const agoFrom =
   (now: Date): Ago =>
   (at) =>
     (now.getTime() - Date.parse(at)) / 1000;
+
+/** What is typed of a practice piece, before it is taken. */
+export interface TypedTrial {
+  readonly acrossFlatsMm: number | null;
+  readonly earsMm: number | null;
+}
+/** Said where a trial is not whole. */
+export const TRIAL_SHORT = 'A trial needs its flats and its ears; no ears is 0.';
+const NO_TRIAL: TypedTrial = { acrossFlatsMm: null, earsMm: null };
 
 /**
  * Following the steps of one cable: which one is at hand, what its gates say now, and going on, back, past a gate or
@@ -65,6 +75,15 @@ export function useTraveller(
   const judged = computed(() =>
     current.value?.ask && typed.value !== null ? judgeAsk(current.value.ask, typed.value) : null,
   );
+  const trial = ref<TypedTrial>(NO_TRIAL);
+  watch(currentId, () => {
+    trial.value = NO_TRIAL;
+  });
+  /** Whether a step ends a practice piece, whose figures are then asked for. */
+  const asksTrial = (step: Step) =>
+    step.end !== undefined && step.id === practiceEnds(step.end) && !isDone(step);
+  const isTrialTyped = computed(() => trial.value.acrossFlatsMm !== null && trial.value.earsMm !== null);
+
   const said = () => ({ id: nanoid(10), at: new Date().toISOString(), by: prefs.person.trim() });
 
   /** Keeps what was typed: a reading of the proof, or the strands that are gone. */
@@ -76,6 +95,38 @@ export function useTraveller(
     else draft.ends[step.end].strands = { ...draft.ends[step.end].strands, cut: Math.round(value) };
   }
 
+  /** The practice piece is spent: its figures become a trial of the die, and the step is done, in one change. */
+  function keepTrial(step: Step): void {
+    const end = step.end && target().work.ends[step.end];
+    const { acrossFlatsMm, earsMm } = trial.value;
+    if (!end?.lug || !end.die || acrossFlatsMm === null || earsMm === null) return;
+    const [lugId, dieId] = [end.lug.id, end.die.die.id];
+    const { size } = target().work.choice.taken.at;
+    bench.edit(`step ${step.short}`, (draft) => {
+      draft.shop.trials.push({
+        ...said(),
+        dieId,
+        lugId,
+        size: { ...size },
+        acrossFlatsMm,
+        earsMm,
+        source: 'typed',
+      });
+      const own = draft.jobs
+        .find(({ id }) => id === target().jobId)
+        ?.cables.find(({ id }) => id === cable.value.id);
+      own?.done.push({ step: step.id, at: new Date().toISOString(), by: prefs.person.trim() });
+    });
+  }
+
+  /** Puts a practice piece of an end before everything else, and goes to it. */
+  function practise(end: EndName): void {
+    edit('practice piece', (draft) => {
+      draft.done.push({ step: practiceBegins(end), at: new Date().toISOString(), by: prefs.person.trim() });
+    });
+    currentId.value = steps.value.find((step) => isPractising(step) && !isDone(step))?.id;
+  }
+
   /**
    * Ticks the step and goes on; answers false while a gate is shut.
    *
@@ -85,7 +136,10 @@ export function useTraveller(
     const step = current.value;
     if (!step) return false;
     if (isShut.value) return false;
-    if (!isDone(step)) {
+    if (asksTrial(step)) {
+      if (!isTrialTyped.value) return false;
+      keepTrial(step);
+    } else if (!isDone(step)) {
       edit(`step ${step.short}`, (draft) => {
         take(draft as Cable, step);
         draft.done.push({ step: step.id, at: new Date().toISOString(), by: prefs.person.trim() });
@@ -145,6 +199,10 @@ export function useTraveller(
     hot,
     typed,
     judged,
+    trial,
+    isTrialTyped,
+    asksTrial,
+    practise,
     isDone,
     isHeededToday,
     done,

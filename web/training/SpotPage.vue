@@ -176,12 +176,7 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
             class="button min-h-14 px-5"
             >Result on paper</RouterLink
           >
-          <TextField
-            label="Who is training"
-            class="w-44"
-            :model-value="kept.by"
-            @update:model-value="sign"
-          />
+          <TextField label="Who is training" class="w-44" :model-value="kept.by" @update:model-value="sign" />
           <QuantityField
             label="Round number"
             kind="number"

@@ -32,3 +32,13 @@ export const TORCHES = {
   'plumber’s torch': 2500,
   'large burner': 5000,
 } as const;
+
+/**
+ * What plays on a sleeve while it shrinks, at the sleeve, °C, and how much of it gets in, W/(m²·K).
+ *
+ * Source: forced air on a cylinder, by a nozzle with a reflector or a flame kept moving. Confidence: low.
+ */
+export const SHRINK_HEAT = {
+  'heat gun': { airC: 350, filmWPerM2K: 80 },
+  torch: { airC: 500, filmWPerM2K: 80 },
+} as const;

@@ -6,12 +6,14 @@ import { RouterLink } from 'vue-router';
 import type { Cable } from '../../../core/job/cable.ts';
 import type { Feature, Step } from '../../../core/traveller/steps.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
-import { toPractise } from '../../../core/traveller/practise.ts';
+import { stillToPractise } from '../../../core/traveller/practise.ts';
 import { clock } from '../../make/clock.ts';
 import GatePanel from '../../make/GatePanel.vue';
+import PractiseFirst from '../../make/PractiseFirst.vue';
 import StepPhotos from '../../make/StepPhotos.vue';
 import { shownFigure } from '../../make/shownFigure.ts';
-import { useTraveller } from '../../make/useTraveller.ts';
+import TrialEntry from '../../make/TrialEntry.vue';
+import { TRIAL_SHORT, useTraveller } from '../../make/useTraveller.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import TextField from '../../ui/TextField.vue';
@@ -22,13 +24,11 @@ const emit = defineEmits<{ lit: [features: readonly Feature[] | null] }>();
 
 const { prefs } = usePrefs();
 const traveller = useTraveller(() => ({ jobId, cable, work }));
-const { steps, current, currentId, index, gates, isShut, isDone, hot } = traveller;
+const { steps, current, currentId, index, gates, isShut, isDone, hot, trial, isTrialTyped } = traveller;
 watch(current, (step) => emit('lit', step && step.lit.length > 0 ? step.lit : null), { immediate: true });
 const bench = useBench();
 /** Before the lugs that count: what was never brought together here. */
-const untried = computed(() =>
-  cable.done.some(({ step }) => /^(crimp|slug)/.test(step)) ? [] : toPractise(work, bench.shop),
-);
+const untried = computed(() => stillToPractise(cable, work, bench.shop));
 const isAsking = ref(false);
 watch(currentId, () => {
   isAsking.value = false;
@@ -37,7 +37,10 @@ const isClosed = computed(() => isShut.value && current.value !== undefined && !
 
 const shown = computed(() => current.value && shownFigure(current.value, prefs.lengths));
 
+const isTrialShort = ref(false);
 function done(): void {
+  isTrialShort.value =
+    current.value !== undefined && traveller.asksTrial(current.value) && !isTrialTyped.value;
   if (isClosed.value) isAsking.value = true;
   else traveller.done();
 }
@@ -124,15 +127,20 @@ const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: 
         </p>
         <p class="figure text-[19px]">{{ current.figure.means }}</p>
       </template>
-      <p v-for="own in untried" :key="own.die.id + own.lug.id" class="note mt-1 text-[14px]">
-        Die {{ own.die.stamp || 'unmarked' }} was never tried on {{ own.lug.label }} here.
-        <RouterLink
-          :to="{ name: 'case', params: { jobId }, query: { lug: own.lug.id } }"
-          class="text-teal underline"
-          >Practise on a spare, and write the trial down</RouterLink
-        >
-      </p>
+      <PractiseFirst
+        v-if="untried.length > 0 && !current.ask"
+        class="mt-2"
+        :untried="untried"
+        @practise="traveller.practise"
+      />
       <p class="mt-3 max-w-prose text-[15px]">{{ current.detail }}</p>
+      <TrialEntry
+        v-if="current.end && traveller.asksTrial(current)"
+        v-model="trial"
+        class="mt-3"
+        :end="work.ends[current.end]"
+        :problem="isTrialShort && !isTrialTyped ? TRIAL_SHORT : ''"
+      />
       <p class="mt-2 text-[15px]"><span class="figure text-ink2">Why</span> {{ current.why }}</p>
       <p v-if="current.caution" class="mt-3 flex items-start gap-2 text-[16px] font-bold text-fails">
         <TriangleAlert :size="22" class="shrink-0" aria-hidden="true" />{{ current.caution.says }}

@@ -1,0 +1,20 @@
+import type { Job } from './job.ts';
+
+/**
+ * Everybody who did or measured something on a job, the last one first.
+ *
+ * @example peopleOf(demo) // ['R. Pell', 'J. Mold']
+ */
+export function peopleOf(job: Job): string[] {
+  const acts = job.cables.flatMap(({ done, readings, reworks, records }) => [
+    ...done,
+    ...readings,
+    ...reworks,
+    ...records,
+  ]);
+  const latest = acts
+    .filter(({ by }) => by !== '')
+    .toSorted((a, b) => b.at.localeCompare(a.at))
+    .map(({ by }) => by);
+  return [...new Set(latest)];
+}

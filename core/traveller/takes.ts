@@ -1,0 +1,102 @@
+import { SOLDER } from '../catalogue/tables/solder.ts';
+import { type Finding, stated } from '../finding.ts';
+import type { HousePractice } from '../practice/housePractice.ts';
+import { coolSeconds, TOUCH_C } from '../termination/cooling.ts';
+import type { ResolvedEnd } from '../termination/resolveEnd.ts';
+import { shrinkHeatJ, shrinkInW, SHRUNK_C, shrinkSeconds } from '../termination/shrinkTime.ts';
+import { solderNeed } from '../termination/solderNeed.ts';
+import { digits } from '../units/figure.ts';
+import { kindOf, type Step } from './step.ts';
+
+type Ends = { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+
+/** Puts to each step that takes its time how long it takes: shrinking, soldering, cooling. */
+export function withTakes(steps: readonly Step[], ends: Ends, practice: HousePractice): Step[] {
+  return steps.map((step) => {
+    const takes = step.end && takesOf(kindOf(step.id), ends[step.end], practice);
+    return takes ? { ...step, takes } : step;
+  });
+}
+
+function takesOf(kind: string, end: ResolvedEnd, practice: HousePractice): Finding | null {
+  switch (kind) {
+    case 'shrink':
+      return shrinking(end, practice);
+    case 'solder':
+    case 'slug':
+      return soldering(end, practice);
+    case 'cool':
+      return cooling(end);
+    default:
+      return null;
+  }
+}
+
+const about = (end: ResolvedEnd, key: string, title: string) =>
+  ({ id: `takes-${key}.${end.name}`, stage: 'make', end: end.name, title, unit: 's', decimals: 0 }) as const;
+
+function shrinking(end: ResolvedEnd, practice: HousePractice): Finding | null {
+  const seconds = shrinkSeconds(end, practice);
+  const heatJ = shrinkHeatJ(end);
+  if (seconds === null || heatJ === null || !end.lug || !end.sleeve) return null;
+  const inW = shrinkInW(end.lug.outerMm, end.sleeve.coverMm, practice.shrinkBy);
+  return stated(
+    {
+      ...about(end, 'shrink', 'Shrinking'),
+      value: seconds,
+      because: `Until the barrel under it is at ${SHRUNK_C} °C too: then the adhesive wets the metal.`,
+      remedy: 'The bead at both ends says when it is done, not the clock.',
+      work: {
+        formula: 'E + 2·k·A·ΔT·√(t/(π·α)) = P·t; P = h·π·D·L·(T_air − T_mean)',
+        substituted: [
+          `E = ${digits(heatJ, 0)} J, A = ${digits(end.copperMm2, 0)} mm², P = ${digits(inW, 0)} W by ${practice.shrinkBy}`,
+          `t = ${digits(seconds, 0)} s`,
+        ],
+        source: 'lumped barrel and sleeve on a half-infinite conductor; confidence low',
+        assumes: 'from 20 °C, the whole sleeve in the heat',
+      },
+    },
+    'holds',
+  );
+}
+
+function soldering(end: ResolvedEnd, practice: HousePractice): Finding | null {
+  if (!end.lug) return null;
+  const { seconds, massG } = solderNeed(end, end.lug, practice);
+  return stated(
+    {
+      ...about(end, 'solder', 'Heating'),
+      value: seconds,
+      because: 'Until the tin of the lug runs and the solder follows it.',
+      work: {
+        formula: 'E + 2·k·A·ΔT·√(t/(π·α)) = 0.15·P·t',
+        substituted: [
+          `A = ${digits(end.copperMm2, 0)} mm², ${digits(massG, 1)} g of solder, P = ${digits(practice.solder.torchW, 0)} W`,
+          `t = ${digits(seconds, 0)} s`,
+        ],
+        source: 'lumped joint on a half-infinite conductor; confidence low',
+        assumes: 'from 20 °C to 40 K over the liquidus, and 0.15 of the flame enters',
+      },
+    },
+    'holds',
+  );
+}
+
+function cooling(end: ResolvedEnd): Finding | null {
+  if (!end.lug) return null;
+  const seconds = coolSeconds(end.lug, end.copperMm2, SOLDER.liquidusC);
+  return stated(
+    {
+      ...about(end, 'cool', 'Cooling'),
+      value: seconds,
+      because: `Until it can be touched, at ${TOUCH_C} °C, and a sleeve may go over it.`,
+      work: {
+        formula: 't = (m·c ÷ h·A)·ln((T₀ − T_air) ÷ (50 − T_air))',
+        substituted: [`from ${SOLDER.liquidusC} °C in still air at 20 °C: t = ${digits(seconds, 0)} s`],
+        source: 'cooling of a lump in air; confidence low',
+        assumes: 'nothing runs off along the cable, which is the safe side',
+      },
+    },
+    'holds',
+  );
+}

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { TORCHES } from '../../core/catalogue/tables/solder.ts';
+import type { HousePractice } from '../../core/practice/housePractice.ts';
+import ChoiceField from '../ui/ChoiceField.vue';
+import QuantityField from '../ui/QuantityField.vue';
+import SegmentedField from '../ui/SegmentedField.vue';
+
+/** The figures of house practice: margins, covers, solder and flame. */
+const { practice } = defineProps<{ practice: HousePractice }>();
+const emit = defineEmits<{ set: [what: string, change: Partial<HousePractice>] }>();
+
+type Flame = keyof typeof TORCHES;
+const FLAMES = (Object.keys(TORCHES) as Flame[]).map((name) => ({
+  value: name,
+  title: name,
+  note: `${TORCHES[name]} W`,
+}));
+const flame = computed(() => FLAMES.find(({ value }) => TORCHES[value] === practice.solder.torchW)?.value);
+const setSolder = (change: Partial<HousePractice['solder']>) =>
+  emit('set', 'solder', { solder: { ...practice.solder, ...change } });
+</script>
+
+<template>
+  <div class="grid grid-cols-2 gap-3 px-4 py-3 sm:grid-cols-3">
+    <QuantityField
+      label="Amps kept back"
+      kind="percent"
+      :model-value="practice.ampsMarginPercent"
+      :least="0"
+      :most="50"
+      @update:model-value="emit('set', 'amps kept back', { ampsMarginPercent: $event })"
+    />
+    <QuantityField
+      label="Fuse over the load, ×"
+      kind="number"
+      :model-value="practice.fuseOverLoad"
+      :least="1"
+      :most="2"
+      :decimals="2"
+      @update:model-value="emit('set', 'fuse over the load', { fuseOverLoad: $event })"
+    />
+    <QuantityField
+      label="Terminations stand"
+      kind="temperature"
+      :model-value="practice.terminationC"
+      :least="60"
+      :most="200"
+      :decimals="0"
+      @update:model-value="emit('set', 'terminations', { terminationC: $event })"
+    />
+    <QuantityField
+      label="Gap at the mouth"
+      kind="length"
+      :model-value="practice.gapMm"
+      :least="0"
+      :most="4"
+      hint="0–2 crimp, 2–4 to feed solder"
+      @update:model-value="emit('set', 'gap', { gapMm: $event })"
+    />
+    <QuantityField
+      label="Sleeve on the jacket, × its diameter"
+      kind="number"
+      :model-value="practice.sleeveOnJacket"
+      :least="0.5"
+      :most="5"
+      :decimals="2"
+      @update:model-value="emit('set', 'sleeve cover', { sleeveOnJacket: $event })"
+    />
+    <QuantityField
+      label="Lugs kept to practise on"
+      kind="number"
+      :model-value="practice.practiceLugs"
+      :least="0"
+      :most="20"
+      :decimals="0"
+      hint="of each kind, for a job"
+      @update:model-value="emit('set', 'practice lugs', { practiceLugs: Math.round($event) })"
+    />
+    <ChoiceField
+      label="Flame for soldering"
+      :model-value="flame"
+      :choices="FLAMES"
+      empty="another"
+      @update:model-value="(name) => setSolder({ torchW: TORCHES[name] })"
+    />
+    <QuantityField
+      label="Its power"
+      kind="power"
+      :model-value="practice.solder.torchW"
+      :least="10"
+      :most="20000"
+      :decimals="0"
+      @update:model-value="setSolder({ torchW: $event })"
+    />
+    <QuantityField
+      label="Solder wire"
+      kind="length"
+      :model-value="practice.solder.wireMm"
+      :least="0.3"
+      :most="6"
+      @update:model-value="setSolder({ wireMm: $event })"
+    />
+    <SegmentedField
+      label="Flux"
+      :model-value="practice.solder.flux"
+      :choices="[
+        { value: 'rosin', title: 'rosin' },
+        { value: 'acid', title: 'acid' },
+      ]"
+      @update:model-value="(flux) => setSolder({ flux: flux === 'acid' ? 'acid' : 'rosin' })"
+    />
+    <p v-if="practice.solder.flux === 'acid'" class="col-span-2 font-bold text-fails" role="alert">
+      Acid flux eats the strands for years: every soldered end will fail. Rosin only.
+    </p>
+  </div>
+</template>

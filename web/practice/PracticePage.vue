@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useMediaQuery } from '@vueuse/core';
+import type { HousePractice } from '../../core/practice/housePractice.ts';
+import { QUESTIONS } from '../../core/practice/questions.ts';
+import BenchFrame from '../bench/BenchFrame.vue';
+import { useBench } from '../stores/bench.ts';
+import ChangePanel from './ChangePanel.vue';
+import PracticeFigures from './PracticeFigures.vue';
+import QuestionRow from './QuestionRow.vue';
+import { usePracticeChanges } from './usePracticeChanges.ts';
+
+/** House practice: where good shops disagree, what this one does, and what each other answer changes on this job. */
+const { jobId } = defineProps<{ jobId: string }>();
+
+const bench = useBench();
+const job = computed(() => bench.jobById(jobId));
+const practice = computed(() => bench.shop.practice);
+const asked = computed(() => (job.value ? { job: job.value, shop: bench.shop } : null));
+const { changes, progress } = usePracticeChanges(() => asked.value);
+
+function set(what: string, change: Partial<HousePractice>): void {
+  bench.edit(`practice: ${what}`, (draft) => {
+    Object.assign(draft.shop.practice, change);
+  });
+}
+
+const GROUPS = [...new Set(QUESTIONS.map(({ group }) => group))].map((group) => ({
+  group,
+  questions: QUESTIONS.filter((question) => question.group === group),
+}));
+const openedId = ref<string | null>(null);
+/** The answer in hand: the one pointed at, else the first that is not taken. */
+const opened = computed(() => {
+  const all = QUESTIONS.flatMap((question) => question.answers.map((answer) => ({ question, answer })));
+  return (
+    all.find(({ answer }) => answer.id === openedId.value && !answer.taken(practice.value)) ??
+    all.find(({ answer }) => (changes.value.get(answer.id)?.count ?? 0) > 0) ??
+    null
+  );
+});
+const isWide = useMediaQuery('(min-width: 1024px)');
+</script>
+
+<template>
+  <BenchFrame :job-id="jobId">
+    <main v-if="job" class="min-w-0 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
+        <header class="border-b border-line bg-chalk px-4 py-2.5">
+          <div class="flex items-center gap-4">
+            <h1 class="figure text-[22px] leading-6 font-semibold">House practice</h1>
+            <progress
+              v-if="progress < 1"
+              class="h-1.5 w-40"
+              :value="progress"
+              aria-label="Working out what each answer changes"
+            />
+          </div>
+          <p class="mt-0.5 text-[13.5px]">
+            Where good shops disagree, what this one does; a cable may say otherwise.
+            <b>Local codes, class rules and a licensed person where the law asks for one come first.</b>
+          </p>
+        </header>
+        <div class="bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
+          <section v-for="{ group, questions } in GROUPS" :key="group" :aria-label="group">
+            <h2 class="figure border-b border-line bg-chalk px-4 py-1 text-[16px] text-ink2">{{ group }}</h2>
+            <ul>
+              <QuestionRow
+                v-for="question in questions"
+                :key="question.id"
+                :question="question"
+                :practice="practice"
+                :changes="changes"
+                :opened="isWide ? (opened?.answer.id ?? null) : openedId"
+                :currency="bench.shop.currency"
+                @take="set(question.title.toLowerCase(), $event)"
+                @open="openedId = $event"
+              />
+            </ul>
+          </section>
+          <section aria-label="Figures">
+            <h2 class="figure border-b border-line bg-chalk px-4 py-1 text-[16px] text-ink2">Figures</h2>
+            <PracticeFigures :practice="practice" @set="set" />
+          </section>
+        </div>
+      </div>
+      <div class="border-line bg-paper max-lg:border-t lg:min-h-0 lg:overflow-y-auto lg:border-l">
+        <ChangePanel
+          v-if="opened"
+          :question="opened.question"
+          :answer="opened.answer"
+          :change="changes.get(opened.answer.id)"
+          :currency="bench.shop.currency"
+          @take="set(opened.question.title.toLowerCase(), opened.answer.take(practice))"
+        />
+        <p v-else class="p-4 text-[14px] text-ink2">
+          {{
+            job.cables.length === 0
+              ? 'This job has no cable yet, so nothing would change.'
+              : 'What another answer changes on this job stands here, cable by cable.'
+          }}
+        </p>
+      </div>
+    </main>
+  </BenchFrame>
+</template>

@@ -1,0 +1,49 @@
+import { proxy, wrap } from 'comlink';
+import { computed, onScopeDispose, shallowRef, watch } from 'vue';
+import type { Job } from '../../core/job/job.ts';
+import type { Shop } from '../../core/job/shop.ts';
+import type { PracticeChange } from '../../core/practice/changes.ts';
+import { QUESTIONS } from '../../core/practice/questions.ts';
+import type { PracticeWorker } from '../workers/practice.worker.ts';
+
+const ASKED = QUESTIONS.reduce((sum, { answers }) => sum + answers.length - 1, 0);
+
+/**
+ * What each other answer would change on a job, found one by one by a worker. A change of job or practice begins
+ * anew; what was under way is dropped, and what stood there stays until its own answer comes.
+ */
+export function usePracticeChanges(asked: () => { job: Job; shop: Shop } | null) {
+  const changes = shallowRef<ReadonlyMap<string, PracticeChange>>(new Map());
+  const counted = shallowRef(0);
+  let worker: Worker | undefined;
+
+  function stop(): void {
+    worker?.terminate();
+    worker = undefined;
+  }
+
+  async function compare(): Promise<void> {
+    stop();
+    counted.value = 0;
+    changes.value = new Map();
+    const input = asked();
+    if (!input) return;
+    const own = new Worker(new URL('../workers/practice.worker.ts', import.meta.url), { type: 'module' });
+    worker = own;
+    const found = (id: string, change: PracticeChange): Promise<void> => {
+      if (worker === own) {
+        changes.value = new Map([...changes.value, [id, change]]);
+        counted.value += 1;
+      }
+      return Promise.resolve();
+    };
+    // A plain copy: what comes from the store may be frozen or followed.
+    const copy = JSON.parse(JSON.stringify(input)) as { job: Job; shop: Shop };
+    await wrap<PracticeWorker>(own).compare(copy.job, copy.shop, proxy(found));
+    if (worker === own) stop();
+  }
+
+  watch(asked, () => void compare(), { immediate: true });
+  onScopeDispose(stop);
+  return { changes, progress: computed(() => Math.min(1, counted.value / ASKED)) };
+}
