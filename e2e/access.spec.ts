@@ -5,45 +5,42 @@ import { App } from './app.ts';
 /** A cable that waits to be made, and the stages where one that fails its proof looks different. */
 const LOOKED_AT = { th3: STAGES, in1: ['prove'] } as const;
 
-for (const theme of ['light', 'dark'] as const) {
-  for (const cable of ['th3', 'in1'] as const) {
-    test(`axe finds nothing serious on the stages of ${cable}: ${theme}`, async ({ page }) => {
-      test.slow();
-      await page.emulateMedia({ colorScheme: theme });
-      const app = new App(page);
-      await app.openDemo();
-      for (const stage of LOOKED_AT[cable]) {
-        await page.goto(`/job/teasel/cable/${cable}/${stage}`);
-        await expect(app.ledger).toBeVisible();
-        await expect(page.locator('main section').first()).toBeVisible();
-        expect(await app.seriousProblems(stage === 'make' ? 'html' : 'main'), stage).toEqual([]);
-      }
-    });
-  }
-
-  test(`axe finds nothing serious in boxes, menus and the empty job: ${theme}`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme: theme });
+for (const cable of ['th3', 'in1'] as const) {
+  test(`axe finds nothing serious on the stages of ${cable}`, async ({ page }) => {
+    test.slow();
     const app = new App(page);
-    await page.goto('/');
-    await expect(page.getByRole('complementary', { name: 'How this works' })).toBeVisible();
-    expect(await app.seriousProblems(), 'guide').toEqual([]);
-    await page.getByRole('button', { name: 'Start an empty job' }).click();
-    expect(await app.seriousProblems(), 'empty job').toEqual([]);
-    await page.keyboard.press('?');
-    await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
-    expect(await app.seriousProblems(), 'keys').toEqual([]);
-    await page.keyboard.press('Escape');
-    await page.keyboard.press('Control+k');
-    await expect(page.getByRole('combobox')).toBeVisible();
-    expect(await app.seriousProblems(), 'command box').toEqual([]);
+    await app.openDemo();
+    for (const stage of LOOKED_AT[cable]) {
+      await app.go(`/job/teasel/cable/${cable}/${stage}`);
+      await expect(app.ledger).toBeVisible();
+      await expect(page.locator('main section').first()).toBeVisible();
+      expect(await app.seriousProblems(stage === 'make' ? 'html' : 'main'), stage).toEqual([]);
+    }
   });
 }
 
+test('axe finds nothing serious in boxes, menus and the empty job', async ({ page }) => {
+  const app = new App(page);
+  await page.goto('/');
+  await expect(page.getByRole('complementary', { name: 'How this works' })).toBeVisible();
+  expect(await app.seriousProblems(), 'guide').toEqual([]);
+  await page.getByRole('button', { name: 'Start an empty job' }).click();
+  expect(await app.seriousProblems(), 'empty job').toEqual([]);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+  expect(await app.seriousProblems(), 'keys').toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('combobox')).toBeVisible();
+  expect(await app.seriousProblems(), 'command box').toEqual([]);
+});
+
 test('a phone shows every stage without scrolling sideways', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto('/demo');
+  const app = new App(page);
+  await app.openDemo(false);
   for (const stage of STAGES) {
-    await page.goto(`/job/teasel/cable/in1/${stage}`);
+    await app.go(`/job/teasel/cable/in1/${stage}`);
     await expect(page.locator('main section').first()).toBeVisible();
     const overflow = await page.evaluate(
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,

@@ -101,9 +101,11 @@ test.describe('the drawing', () => {
   ] as const) {
     test(`no two of its texts overlap, and none is cut off: ${name}`, async ({ page }) => {
       await page.setViewportSize({ width, height });
-      await page.goto('/demo');
+      const app = new App(page);
+      await app.openDemo(width >= 1024);
       for (const cable of ['th1', 'th3', 'bk1', 'en1', 'in1', 'so1']) {
-        await page.goto(`/job/teasel/cable/${cable}/cut`);
+        await app.go(`/job/teasel/cable/${cable}/cut`);
+        await expect(page).toHaveURL(new RegExp(`/${cable}/cut$`));
         await expect(page.locator('.workpiece svg')).toBeVisible();
         const parts = width < 640 ? await page.getByRole('tab').all() : [undefined];
         for (const part of parts) {

@@ -4,7 +4,7 @@ import { App } from './app.ts';
 async function openCable(page: Page, path: string): Promise<App> {
   const app = new App(page);
   await app.openDemo();
-  await page.goto(`/job/${path}`);
+  await app.go(`/job/${path}`);
   return app;
 }
 

@@ -12,6 +12,7 @@ test('house practice says what each other answer changes on this job, and takes 
     /2 cables, \+\d\.\d\d kg, \+£\d/,
   );
   await expect(page.getByRole('progressbar')).toBeHidden();
+  expect(await app.seriousProblems('main')).toEqual([]);
 
   const crimps = page.getByRole('region', { name: 'Crimps' });
   await crimps.getByRole('button', { name: /with “one”/ }).click();

@@ -73,6 +73,7 @@ test('what was missed and what was not there are told apart, with their figures'
   await page.getByRole('button', { name: 'Hand in' }).click();
 
   const answer = page.getByRole('region', { name: 'The answer' });
+  expect(await app.seriousProblems('main')).toEqual([]);
   await expect(answer.getByRole('button', { name: /^missed/ })).toContainText(FAULTS[missed].title);
   await expect(answer.getByRole('button', { name: /^not there/ })).toContainText(
     'The jacket has its colour.',

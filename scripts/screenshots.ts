@@ -4,7 +4,19 @@ import { chromium } from '@playwright/test';
 import config from '../playwright.config.ts';
 import { serve } from '../server/main.ts';
 
-const SHOTS = [
+interface Shot {
+  readonly name: string;
+  /** From the first cable's own address. */
+  readonly path: string;
+  readonly width: number;
+  readonly height: number;
+  readonly dark?: boolean;
+  readonly tab?: string;
+  /** What is worked out while one looks takes so long, ms. */
+  readonly settles?: number;
+}
+
+const SHOTS: readonly Shot[] = [
   { name: 'run', path: 'th3/run', width: 1280, height: 800 },
   { name: 'gauge', path: 'th3/gauge', width: 1280, height: 800 },
   { name: 'gauge-dark', path: 'th3/gauge', width: 1280, height: 800, dark: true },
@@ -17,6 +29,8 @@ const SHOTS = [
   { name: 'make', path: 'en1/make', width: 1280, height: 800 },
   { name: 'bench', path: '../bench/en1?step=crimp-2.A', width: 1280, height: 800 },
   { name: 'batch', path: '../batch', width: 1280, height: 800 },
+  { name: 'training', path: '../training?level=1&round=47', width: 1280, height: 800 },
+  { name: 'practice', path: '../practice', width: 1280, height: 800, settles: 4000 },
   { name: 'prove', path: 'in1/prove', width: 1280, height: 800 },
   { name: 'fit', path: 'so1/fit', width: 1280, height: 800 },
   { name: 'tablet', path: 'en1/ends', width: 820, height: 1180 },
@@ -27,7 +41,7 @@ mkdirSync('docs/screenshots', { recursive: true });
 const { url, server } = await serve(['--port', '0']);
 const { executablePath, args } = config.use?.launchOptions ?? {};
 const browser = await chromium.launch({ ...(executablePath && { executablePath }), ...(args && { args }) });
-for (const { name, path, width, height, dark, tab } of SHOTS) {
+for (const { name, path, width, height, dark, tab, settles = 500 } of SHOTS) {
   const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light' });
   await page.goto(`${url}demo`);
   await page.getByRole('button', { name: 'Look round' }).click();
@@ -35,7 +49,7 @@ for (const { name, path, width, height, dark, tab } of SHOTS) {
   await page.locator('main section').first().waitFor();
   await page.evaluate(() => document.fonts.ready);
   if (tab) await page.getByRole('tab', { name: tab }).click();
-  await page.waitForTimeout(500);
+  await page.waitForTimeout(settles);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
   await page.close();
 }
