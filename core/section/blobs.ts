@@ -1,0 +1,72 @@
+/** A connected patch of a mask. */
+export interface Blob {
+  readonly pixels: readonly number[];
+  readonly touchesEdge: boolean;
+}
+
+/** Connected patches of what is 1 in a mask, by their sides; the largest first. */
+export function blobs(mask: Uint8Array, width: number, height: number): Blob[] {
+  const seen = new Uint8Array(mask.length);
+  const found: Blob[] = [];
+  const stack: number[] = [];
+  for (let start = 0; start < mask.length; start += 1) {
+    if (mask[start] === 0 || seen[start] === 1) continue;
+    const pixels: number[] = [];
+    let touchesEdge = false;
+    seen[start] = 1;
+    stack.push(start);
+    for (let i = stack.pop(); i !== undefined; i = stack.pop()) {
+      pixels.push(i);
+      const x = i % width;
+      const y = (i - x) / width;
+      if (x === 0 || y === 0 || x === width - 1 || y === height - 1) touchesEdge = true;
+      const visit = (at: number, isThere: boolean) => {
+        if (!isThere || mask[at] === 0 || seen[at] === 1) return;
+        seen[at] = 1;
+        stack.push(at);
+      };
+      visit(i - 1, x > 0);
+      visit(i + 1, x < width - 1);
+      visit(i - width, y > 0);
+      visit(i + width, y < height - 1);
+    }
+    found.push({ pixels, touchesEdge });
+  }
+  return found.sort((a, b) => b.pixels.length - a.pixels.length);
+}
+
+/** A mask of one blob, with the holes in it filled. */
+export function filled(blob: Blob, width: number, height: number): Uint8Array {
+  const outside = new Uint8Array(width * height).fill(1);
+  for (const i of blob.pixels) outside[i] = 0;
+  const mask = new Uint8Array(width * height).fill(1);
+  for (const own of blobs(outside, width, height)) {
+    if (own.touchesEdge) for (const i of own.pixels) mask[i] = 0;
+  }
+  return mask;
+}
+
+/** Every pixel within `reach` of the mask, by a square; or with `shrinks`, only those that far inside it. */
+export function grown(
+  mask: Uint8Array,
+  width: number,
+  height: number,
+  reach: number,
+  shrinks = false,
+): Uint8Array {
+  const want = shrinks ? 0 : 1;
+  const pass = (from: Uint8Array, stride: number, length: number, lines: number, lineStride: number) => {
+    const to = new Uint8Array(from.length).fill(1 - want);
+    for (let line = 0; line < lines; line += 1) {
+      let last = Number.NEGATIVE_INFINITY;
+      const base = line * lineStride;
+      for (let k = 0; k < length + reach; k += 1) {
+        if (k < length && from[base + k * stride] === want) last = k;
+        const centre = k - reach;
+        if (centre >= 0 && last >= centre - reach) to[base + centre * stride] = want;
+      }
+    }
+    return to;
+  };
+  return pass(pass(mask, 1, width, height, width), width, height, width, 1);
+}
