@@ -12,6 +12,8 @@ interface Shot {
   readonly height: number;
   readonly dark?: boolean;
   readonly tab?: string;
+  /** A picture to open in the section lab. */
+  readonly picture?: string;
   /** What is worked out while one looks takes so long, ms. */
   readonly settles?: number;
 }
@@ -32,6 +34,14 @@ const SHOTS: readonly Shot[] = [
   { name: 'training', path: '../training?level=1&round=47', width: 1280, height: 800 },
   { name: 'practice', path: '../practice', width: 1280, height: 800, settles: 4000 },
   { name: 'prove', path: 'in1/prove', width: 1280, height: 800 },
+  {
+    name: 'section-lab',
+    path: '../section',
+    width: 1280,
+    height: 800,
+    picture: 'demo/sections/section-06.jpg',
+    settles: 2500,
+  },
   { name: 'fit', path: 'so1/fit', width: 1280, height: 800 },
   { name: 'tablet', path: 'en1/ends', width: 820, height: 1180 },
   { name: 'phone', path: 'th3/gauge', width: 390, height: 844 },
@@ -41,13 +51,14 @@ mkdirSync('docs/screenshots', { recursive: true });
 const { url, server } = await serve(['--port', '0']);
 const { executablePath, args } = config.use?.launchOptions ?? {};
 const browser = await chromium.launch({ ...(executablePath && { executablePath }), ...(args && { args }) });
-for (const { name, path, width, height, dark, tab, settles = 500 } of SHOTS) {
+for (const { name, path, width, height, dark, tab, picture, settles = 500 } of SHOTS) {
   const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light' });
   await page.goto(`${url}demo`);
   await page.getByRole('button', { name: 'Look round' }).click();
   await page.goto(`${url}job/teasel/cable/${path}`);
   await page.locator('main section').first().waitFor();
   await page.evaluate(() => document.fonts.ready);
+  if (picture) await page.getByTestId('section-file').setInputFiles(picture);
   if (tab) await page.getByRole('tab', { name: tab }).click();
   await page.waitForTimeout(settles);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });

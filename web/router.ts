@@ -65,6 +65,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/section',
+      name: 'section',
+      component: () => import('./sectionlab/SectionPage.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/practice',
       name: 'practice',
       component: () => import('./practice/PracticePage.vue'),

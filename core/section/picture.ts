@@ -27,12 +27,18 @@ export function shrink({ width, height, data }: Picture, longest: number): Small
   const share = 1 / factor ** 2;
   for (let y = 0; y < h * factor; y += 1) {
     const row = Math.floor(y / factor) * w;
-    for (let x = 0; x < w * factor; x += 1) {
-      const to = row + Math.floor(x / factor);
-      const from = (y * width + x) * 4;
-      red[to] = (red[to] ?? 0) + (data[from] ?? 0) * share;
-      green[to] = (green[to] ?? 0) + (data[from + 1] ?? 0) * share;
-      blue[to] = (blue[to] ?? 0) + (data[from + 2] ?? 0) * share;
+    let from = y * width * 4;
+    for (let to = row; to < row + w; to += 1) {
+      let [r, g, b] = [0, 0, 0];
+      for (let k = 0; k < factor; k += 1) {
+        r += data[from] ?? 0;
+        g += data[from + 1] ?? 0;
+        b += data[from + 2] ?? 0;
+        from += 4;
+      }
+      red[to] = (red[to] ?? 0) + r * share;
+      green[to] = (green[to] ?? 0) + g * share;
+      blue[to] = (blue[to] ?? 0) + b * share;
     }
   }
   return { width: w, height: h, factor, red, green, blue };

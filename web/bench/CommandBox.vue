@@ -144,6 +144,12 @@ const commands = computed((): Command[] => [
     act: () => void router.push({ name: 'case', params: { jobId: job.id } }),
   },
   {
+    id: 'section',
+    title: 'Section lab: measure a picture of a sawn crimp',
+    note: 'air, packing',
+    act: () => void router.push({ name: 'section', params: { jobId: job.id } }),
+  },
+  {
     id: 'practice',
     title: 'House practice: what each school changes here',
     note: 'schools',

@@ -2,6 +2,7 @@
 import { X } from '@lucide/vue';
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
+import { RouterLink, useRoute } from 'vue-router';
 import type { Trial } from '../../core/job/shop.ts';
 import type { MapRow } from '../../core/termination/dieMap.ts';
 import { sameBarrel } from '../../core/termination/learned.ts';
@@ -18,6 +19,7 @@ import TextField from '../ui/TextField.vue';
 const { row, column, toolCase } = defineProps<{ row: MapRow; column: CaseDie; toolCase: ToolCase }>();
 
 const bench = useBench();
+const route = useRoute();
 const { prefs } = usePrefs();
 const { problem, nameNeeded } = usePersonNeeded();
 const flats = ref<number | null>(null);
@@ -155,6 +157,17 @@ function remove(id: string): void {
           @update:model-value="prefs.person = $event"
         />
       </div>
+      <p class="mb-2">
+        <RouterLink
+          :to="{
+            name: 'section',
+            params: { jobId: String(route.params['jobId']) },
+            query: { lug: row.lug.id, die: column.die.id },
+          }"
+          class="text-teal underline"
+          >Measure the air in a picture of its section</RouterLink
+        >
+      </p>
       <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ problem }}</p>
       <button type="button" class="button filled" @click="record">Record the trial</button>
     </details>

@@ -1,0 +1,89 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { genericShop } from '../catalogue/genericShop.ts';
+import { hexagonMm2, packingFromVoid } from '../termination/dieOnLug.ts';
+import { wallMm2 } from '../termination/lugOnCable.ts';
+import { sectionFindings } from './findings.ts';
+import type { SectionMeasure } from './measure.ts';
+import { acrossFlatsPx, contourOf, type Outline, polygonArea } from './outline.ts';
+
+const outline = [0, 60, 120, 180, 240, 300].map((deg) => [
+  500 + 400 * Math.cos((deg * Math.PI) / 180),
+  500 + 400 * Math.sin((deg * Math.PI) / 180),
+]) as unknown as Outline;
+const area = polygonArea(outline);
+
+/** A section as it would be measured in a sharp hexagon, a share of it air. */
+function sectionWith(voidShare: number): SectionMeasure {
+  return {
+    outline,
+    cutPx: 0,
+    acrossFlatsPx: acrossFlatsPx(outline),
+    voidShare,
+    largestShare: voidShare / 4,
+    outlineBox: [100, 154, 900, 846],
+    factor: 1,
+    voids: {
+      insidePx: area,
+      voidPx: voidShare * area,
+      largestPx: (voidShare / 4) * area,
+      mask: new Uint8Array(0),
+      box: { left: 100, top: 154, width: 800, height: 692 },
+    },
+  };
+}
+const lug = genericShop().lugs.find(({ id }) => id.includes('heavy') || id.includes('tube'));
+if (!lug) throw new Error('the generic shop has such a lug');
+const flats = 14;
+const kappaOf = (voidShare: number) =>
+  sectionFindings(sectionWith(voidShare), { lug, acrossFlatsMm: flats }).find(
+    ({ id }) => id === 'section-kappa',
+  );
+
+describe('a hexagon', () => {
+  test('of radius 400 px is 692.8 px across its flats and 415 692 px² large', () => {
+    expect(acrossFlatsPx(outline)).toBeCloseTo(400 * Math.sqrt(3), 6);
+    expect(area).toBeCloseTo(hexagonMm2(400 * Math.sqrt(3)), 3);
+  });
+
+  test('with its corners cut to a depth loses √3·d² at each', () => {
+    expect(area - polygonArea(contourOf(outline, 10))).toBeCloseTo(6 * Math.sqrt(3) * 100, 4);
+    expect(polygonArea(contourOf(outline, 0))).toBeCloseTo(area, 6);
+  });
+});
+
+describe('what a section says', () => {
+  test('packing by its formula: 3 % air at 14.0 across', () => {
+    const finding = kappaOf(0.03);
+    expect(finding?.value).toBeCloseTo(packingFromVoid(0.03, hexagonMm2(flats), wallMm2(lug)), 6);
+    expect(finding?.work.substituted[0]).toContain('0.0300');
+  });
+
+  test('good from 0.90, to watch from 0.85, else it fails', () => {
+    const room = 1 - wallMm2(lug) / hexagonMm2(flats);
+    const at = (kappa: number) => kappaOf((1 - kappa) * room)?.state;
+    expect([at(0.901), at(0.899), at(0.851), at(0.849)]).toEqual(['holds', 'watch', 'watch', 'fails']);
+  });
+
+  test('more air never packs better', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 0.5, noNaN: true }),
+        fc.double({ min: 0, max: 0.4, noNaN: true }),
+        (a, more) => {
+          expect(kappaOf(a + more)?.value).toBeLessThanOrEqual((kappaOf(a)?.value ?? 0) + 1e-9);
+        },
+      ),
+    );
+  });
+
+  test('without lug or across flats it is a share of air and no more', () => {
+    expect(sectionFindings(sectionWith(0.05), null).map(({ id }) => id)).toEqual(['section-void']);
+  });
+
+  test('an outline that holds less than the wall was another lug: not proved, never a figure', () => {
+    const [, packing] = sectionFindings(sectionWith(0.05), { lug, acrossFlatsMm: 3 });
+    expect(packing).toMatchObject({ id: 'section-kappa', state: 'unproved', value: null });
+    expect(packing?.because).toContain('another lug');
+  });
+});

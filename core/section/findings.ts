@@ -1,0 +1,114 @@
+import { atLeast, type Finding, stated, type State } from '../finding.ts';
+import type { Lug } from '../job/shop.ts';
+import { COMPACTION } from '../termination/dieOnLug.ts';
+import { wallMm2 } from '../termination/lugOnCable.ts';
+import { digits } from '../units/figure.ts';
+import { scaleSection, type SectionMeasure } from './measure.ts';
+
+/** What a section was sawn from: its lug, and the across flats of the crimp. */
+export interface SawnCrimp {
+  readonly lug: Pick<Lug, 'boreMm' | 'outerMm' | 'label'>;
+  readonly acrossFlatsMm: number;
+}
+
+const about = (id: string, title: string) => ({ id: `section-${id}`, stage: 'prove', title }) as const;
+
+/**
+ * What a measured section says: its air, the largest patch of it, and how tightly the strands are packed where lug
+ * and across flats are known.
+ */
+export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null): Finding[] {
+  const { voidShare, largestShare } = section;
+  const share = stated(
+    {
+      ...about('void', 'Air in the outline'),
+      value: 100 * voidShare,
+      unit: '%',
+      decimals: 1,
+      because:
+        voidShare === 0
+          ? 'No air is to be seen between the strands.'
+          : `The largest patch of it is ${digits(100 * largestShare, 2)} % of the outline.`,
+      work: {
+        formula: 'dark area inside the outline ÷ area of the outline',
+        substituted: [
+          `${digits(section.voids.voidPx, 0)} ÷ ${digits(section.voids.insidePx, 0)} pixels = ${digits(100 * voidShare, 2)} %`,
+        ],
+        source: 'measured in the picture: air is darker than 0.46 of the copper round it',
+        assumes: 'the cut is clean: burr and saw marks close air or draw some',
+      },
+    },
+    'holds',
+  );
+  if (!sawn) return [share];
+  const wall = wallMm2(sawn.lug);
+  const scale = scaleSection(section, sawn.acrossFlatsMm, null);
+  if (scale.outlineMm2 <= wall) return [share, otherLug(sawn, scale.outlineMm2, wall)];
+  const { kappa, voidMm2, outlineMm2, largestMm2 } = scaleSection(section, sawn.acrossFlatsMm, wall);
+  const packing = kappa ?? 0;
+  const state: State =
+    packing >= COMPACTION.rightKappa ? 'holds' : packing >= COMPACTION.openKappa ? 'watch' : 'fails';
+  return [
+    atLeast(
+      {
+        ...about('kappa', 'Packing κ'),
+        value: packing,
+        unit: '',
+        decimals: 2,
+        because: {
+          holds: 'The strands are packed: good.',
+          watch: 'A little air is left: watch it, and try the next die down.',
+          fails: 'Too much air between the strands: the die is too open, or did not shut.',
+          unproved: '',
+        }[state],
+        work: {
+          formula: 'κ = 1 − void·A_outline/(A_outline − A_wall)',
+          substituted: [
+            `1 − ${digits(voidShare, 4)}·${digits(outlineMm2, 1)}/(${digits(outlineMm2, 1)} − ${digits(wall, 1)}) = ${digits(packing, 3)}`,
+          ],
+          source: 'area balance of the section; 0.90 and 0.85 are shop settings',
+          assumes: `scaled by ${digits(sawn.acrossFlatsMm, 2)} mm across flats; wall of ${sawn.lug.label} by its diameters`,
+        },
+      },
+      COMPACTION.rightKappa,
+      state,
+    ),
+    share,
+    stated(
+      {
+        ...about('largest', 'Largest void'),
+        value: largestMm2,
+        unit: 'mm²',
+        decimals: 2,
+        because: `Of ${digits(voidMm2, 2)} mm² of air in all.`,
+        work: {
+          formula: 'largest patch · (mm per pixel)²',
+          substituted: [
+            `${digits(section.voids.largestPx, 0)} pixels · ${digits(scale.mmPerPx * section.factor, 4)}² = ${digits(largestMm2, 2)} mm²`,
+          ],
+          source: 'measured in the picture',
+          assumes: 'patches that touch count as one',
+        },
+      },
+      'holds',
+    ),
+  ];
+}
+
+const otherLug = ({ lug, acrossFlatsMm }: SawnCrimp, outlineMm2: number, wall: number): Finding =>
+  stated(
+    {
+      ...about('kappa', 'Packing κ'),
+      value: null,
+      unit: '',
+      decimals: 2,
+      because: `At ${digits(acrossFlatsMm, 2)} mm across flats the outline holds ${digits(outlineMm2, 1)} mm², less than the wall of ${lug.label} alone: it was another lug, or another figure.`,
+      work: {
+        formula: 'A_outline > A_wall',
+        substituted: [`${digits(outlineMm2, 1)} ≤ ${digits(wall, 1)} mm²`],
+        source: 'the lug’s own diameters',
+        assumes: 'the across flats was measured on this crimp',
+      },
+    },
+    'unproved',
+  );
