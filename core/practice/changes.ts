@@ -113,7 +113,8 @@ function endsInstead(before: CableWork, after: CableWork): Instead[] {
 }
 
 const mm = (value: number) => `${value.toFixed(1)} mm`;
-/** Findings that end in another state, and limits that moved. */
+
+/** Findings that end in another state. */
 function judgedInstead(before: CableWork, after: CableWork): Instead[] {
   return after.findings.flatMap((is) => {
     const was = before.findings.find(({ id }) => id === is.id);

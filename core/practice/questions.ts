@@ -15,7 +15,7 @@ export interface Answer {
 export interface Question {
   readonly id: string;
   readonly title: string;
-  readonly group: 'Gauge' | 'Ends' | 'Crimps' | 'Solder' | 'Sleeves' | 'Proof';
+  readonly group: 'Gauge' | 'Ends' | 'Crimps' | 'Sleeves' | 'Proof';
   readonly answers: readonly Answer[];
   /** A line of caution that stands whatever is chosen. */
   readonly caution?: string;

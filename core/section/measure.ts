@@ -6,7 +6,6 @@ import {
   type Found,
   findOutline,
   type Outline,
-  polygonArea,
   type Refusal,
 } from './outline.ts';
 import { type Picture, reduced, type Spot } from './picture.ts';
@@ -133,7 +132,3 @@ export function scaleSection(
     kappa: wallMm2 === null ? null : packingFromVoid(section.voidShare, outlineMm2, wallMm2),
   };
 }
-
-/** Share of a hexagon that its corners lose, for showing how round they are. */
-export const cornerLoss = ({ outline, cutPx }: Found) =>
-  1 - polygonArea(contourOf(outline, cutPx)) / polygonArea(outline);

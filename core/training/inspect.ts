@@ -5,7 +5,7 @@ import { compaction, dieVerdict, type DieVerdict, expectedVoidShare } from '../t
 import { clearanceVerdict, MOST_CLEARANCE_MM } from '../termination/lugOnStud.ts';
 import { digits, figure, type Unit } from '../units/figure.ts';
 import { HOME_MM, type MadeEnd } from './exercise.ts';
-import { FAULTS, type FaultName } from './faults.ts';
+import type { FaultName } from './faults.ts';
 
 const DIE_WORDS: Readonly<Record<DieVerdict, string>> = {
   open: 'open: air stays between the strands',
@@ -77,7 +77,6 @@ const TITLES: Readonly<Record<FaultName, string>> = {
   browned: 'Browned jacket',
   'wrong colour': 'Colour',
 };
-export const inspected = (name: FaultName) => ({ looksAt: TITLES[name], place: FAULTS[name].at });
 
 const most = (value: number): Limit => ({ kind: 'most', most: value });
 const least = (value: number): Limit => ({ kind: 'least', least: value });

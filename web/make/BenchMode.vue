@@ -23,7 +23,7 @@ import StepWords from './StepWords.vue';
 import StepTimer from './StepTimer.vue';
 import StepTrack from './StepTrack.vue';
 import TrialEntry from './TrialEntry.vue';
-import { TRIAL_SHORT, useTraveller } from './useTraveller.ts';
+import { useTraveller } from './useTraveller.ts';
 import WhoField from './WhoField.vue';
 
 /**
@@ -58,7 +58,7 @@ const traveller = useTraveller(
   },
 );
 const { steps, current, currentId, index, gates, isShut, hot, typed, judged, now, ago } = traveller;
-const { trial, isTrialTyped } = traveller;
+const { trial, trialProblem } = traveller;
 const untried = computed(() =>
   cable.value && work.value ? stillToPractise(cable.value, work.value, bench.shop) : [],
 );
@@ -110,7 +110,6 @@ function turnTo(id: string): void {
 const isAsking = ref(false);
 const isMishap = ref(false);
 const needsName = ref(false);
-const isTrialShort = ref(false);
 watch(currentId, () => {
   isAsking.value = false;
 });
@@ -128,8 +127,6 @@ function goOn(): void {
     isAsking.value = true;
     return;
   }
-  isTrialShort.value = traveller.asksTrial(current.value) && !isTrialTyped.value;
-  if (isTrialShort.value) return;
   if (judged.value && !judged.value.holds) {
     isMishap.value = true;
     return;
@@ -208,7 +205,7 @@ onKeyStroke('Escape', () => {
               v-if="current.end && traveller.asksTrial(current)"
               v-model="trial"
               :end="work.ends[current.end]"
-              :problem="isTrialShort && !isTrialTyped ? TRIAL_SHORT : ''"
+              :problem="trialProblem"
             />
             <StepEntry
               v-else-if="current.ask"

@@ -26,8 +26,6 @@ export interface TypedTrial {
   readonly acrossFlatsMm: number | null;
   readonly earsMm: number | null;
 }
-/** Said where a trial is not whole. */
-export const TRIAL_SHORT = 'A trial needs its flats and its ears; no ears is 0.';
 const NO_TRIAL: TypedTrial = { acrossFlatsMm: null, earsMm: null };
 
 /**
@@ -76,13 +74,19 @@ export function useTraveller(
     current.value?.ask && typed.value !== null ? judgeAsk(current.value.ask, typed.value) : null,
   );
   const trial = ref<TypedTrial>(NO_TRIAL);
+  /** Somebody wanted to go on while the trial was not whole. */
+  const isTrialShort = ref(false);
   watch(currentId, () => {
     trial.value = NO_TRIAL;
+    isTrialShort.value = false;
   });
   /** Whether a step ends a practice piece, whose figures are then asked for. */
   const asksTrial = (step: Step) =>
     step.end !== undefined && step.id === practiceEnds(step.end) && !isDone(step);
   const isTrialTyped = computed(() => trial.value.acrossFlatsMm !== null && trial.value.earsMm !== null);
+  const trialProblem = computed(() =>
+    isTrialShort.value && !isTrialTyped.value ? 'A trial needs its flats and its ears; no ears is 0.' : '',
+  );
 
   const said = () => ({ id: nanoid(10), at: new Date().toISOString(), by: prefs.person.trim() });
 
@@ -137,7 +141,8 @@ export function useTraveller(
     if (!step) return false;
     if (isShut.value) return false;
     if (asksTrial(step)) {
-      if (!isTrialTyped.value) return false;
+      isTrialShort.value = !isTrialTyped.value;
+      if (isTrialShort.value) return false;
       keepTrial(step);
     } else if (!isDone(step)) {
       edit(`step ${step.short}`, (draft) => {
@@ -200,7 +205,7 @@ export function useTraveller(
     typed,
     judged,
     trial,
-    isTrialTyped,
+    trialProblem,
     asksTrial,
     practise,
     isDone,

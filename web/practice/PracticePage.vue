@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { useMediaQuery } from '@vueuse/core';
 import type { HousePractice } from '../../core/practice/housePractice.ts';
 import { QUESTIONS } from '../../core/practice/questions.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
+import { useIsDesk } from '../ui/useWide.ts';
 import ChangePanel from './ChangePanel.vue';
 import PracticeFigures from './PracticeFigures.vue';
 import QuestionRow from './QuestionRow.vue';
@@ -39,7 +39,7 @@ const opened = computed(() => {
     null
   );
 });
-const isWide = useMediaQuery('(min-width: 1024px)');
+const isDesk = useIsDesk();
 </script>
 
 <template>
@@ -71,7 +71,7 @@ const isWide = useMediaQuery('(min-width: 1024px)');
                 :question="question"
                 :practice="practice"
                 :changes="changes"
-                :opened="isWide ? (opened?.answer.id ?? null) : openedId"
+                :opened="isDesk ? (opened?.answer.id ?? null) : openedId"
                 :currency="bench.shop.currency"
                 @take="set(question.title.toLowerCase(), $event)"
                 @open="openedId = $event"

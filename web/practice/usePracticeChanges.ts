@@ -10,11 +10,10 @@ const ASKED = QUESTIONS.reduce((sum, { answers }) => sum + answers.length - 1, 0
 
 /**
  * What each other answer would change on a job, found one by one by a worker. A change of job or practice begins
- * anew; what was under way is dropped, and what stood there stays until its own answer comes.
+ * anew, and what was under way is dropped.
  */
 export function usePracticeChanges(asked: () => { job: Job; shop: Shop } | null) {
   const changes = shallowRef<ReadonlyMap<string, PracticeChange>>(new Map());
-  const counted = shallowRef(0);
   let worker: Worker | undefined;
 
   function stop(): void {
@@ -24,7 +23,6 @@ export function usePracticeChanges(asked: () => { job: Job; shop: Shop } | null)
 
   async function compare(): Promise<void> {
     stop();
-    counted.value = 0;
     changes.value = new Map();
     const input = asked();
     if (!input) return;
@@ -33,7 +31,6 @@ export function usePracticeChanges(asked: () => { job: Job; shop: Shop } | null)
     const found = (id: string, change: PracticeChange): Promise<void> => {
       if (worker === own) {
         changes.value = new Map([...changes.value, [id, change]]);
-        counted.value += 1;
       }
       return Promise.resolve();
     };
@@ -45,5 +42,5 @@ export function usePracticeChanges(asked: () => { job: Job; shop: Shop } | null)
 
   watch(asked, () => void compare(), { immediate: true });
   onScopeDispose(stop);
-  return { changes, progress: computed(() => Math.min(1, counted.value / ASKED)) };
+  return { changes, progress: computed(() => changes.value.size / ASKED) };
 }

@@ -13,7 +13,7 @@ import PractiseFirst from '../../make/PractiseFirst.vue';
 import StepPhotos from '../../make/StepPhotos.vue';
 import { shownFigure } from '../../make/shownFigure.ts';
 import TrialEntry from '../../make/TrialEntry.vue';
-import { TRIAL_SHORT, useTraveller } from '../../make/useTraveller.ts';
+import { useTraveller } from '../../make/useTraveller.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import TextField from '../../ui/TextField.vue';
@@ -24,7 +24,7 @@ const emit = defineEmits<{ lit: [features: readonly Feature[] | null] }>();
 
 const { prefs } = usePrefs();
 const traveller = useTraveller(() => ({ jobId, cable, work }));
-const { steps, current, currentId, index, gates, isShut, isDone, hot, trial, isTrialTyped } = traveller;
+const { steps, current, currentId, index, gates, isShut, isDone, hot, trial, trialProblem } = traveller;
 watch(current, (step) => emit('lit', step && step.lit.length > 0 ? step.lit : null), { immediate: true });
 const bench = useBench();
 /** Before the lugs that count: what was never brought together here. */
@@ -37,10 +37,7 @@ const isClosed = computed(() => isShut.value && current.value !== undefined && !
 
 const shown = computed(() => current.value && shownFigure(current.value, prefs.lengths));
 
-const isTrialShort = ref(false);
 function done(): void {
-  isTrialShort.value =
-    current.value !== undefined && traveller.asksTrial(current.value) && !isTrialTyped.value;
   if (isClosed.value) isAsking.value = true;
   else traveller.done();
 }
@@ -139,7 +136,7 @@ const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: 
         v-model="trial"
         class="mt-3"
         :end="work.ends[current.end]"
-        :problem="isTrialShort && !isTrialTyped ? TRIAL_SHORT : ''"
+        :problem="trialProblem"
       />
       <p class="mt-2 text-[15px]"><span class="figure text-ink2">Why</span> {{ current.why }}</p>
       <p v-if="current.caution" class="mt-3 flex items-start gap-2 text-[16px] font-bold text-fails">
