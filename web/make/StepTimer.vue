@@ -9,7 +9,7 @@ import { clock } from './clock.ts';
 const { seconds, takes } = defineProps<{ seconds: number; takes: Finding | undefined }>();
 
 const about = computed(() => (takes?.value ? Math.max(5, Math.round(takes.value / 5) * 5) : null));
-const share = computed(() => (about.value ? Math.min(1, seconds / about.value) : 0));
+const share = computed(() => (about.value ? Math.min(1, Math.max(0, seconds) / about.value) : 0));
 const isOpen = ref(false);
 </script>
 
