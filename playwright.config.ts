@@ -30,7 +30,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `node --import tsx server/main.ts --port ${port} --exact`,
+    command: `node --import tsx server/main.ts --port ${port} --exact --speed 25`,
     url: `http://127.0.0.1:${port}/`,
     reuseExistingServer: false,
   },

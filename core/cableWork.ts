@@ -36,6 +36,10 @@ export interface CableWork {
   readonly lengths: CableLengths | null;
   readonly steps: readonly Step[];
   readonly findings: readonly Finding[];
+  /** Readings that nobody asks here, as they would be asked; no part of the verdict. */
+  readonly unasked: readonly Finding[];
   readonly verdict: Verdict;
+  /** What may be said of each end by itself: its findings alone. */
+  readonly endVerdicts: { readonly A: Verdict; readonly B: Verdict };
   readonly stages: Readonly<Record<Stage, StageReport>>;
 }

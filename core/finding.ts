@@ -1,4 +1,5 @@
-import type { EndName, Stage } from './job/cable.ts';
+import type { EndName } from './job/end.ts';
+import type { Stage } from './job/cable.ts';
 import { figure, type Unit } from './units/figure.ts';
 
 /** From bad to good the order is fails, unproved, watch, holds: the worst decides. */
@@ -21,6 +22,12 @@ export interface Work {
   readonly assumes: string;
 }
 
+/** The least an instrument must tell apart for its reading to say anything. */
+export interface Needs {
+  readonly least: number;
+  readonly unit: Unit;
+}
+
 /** One thing known, or not known, about a cable: a value, a limit, a margin and a reason. */
 export interface Finding {
   readonly id: string;
@@ -40,6 +47,12 @@ export interface Finding {
   /** Holds with under a tenth left. A flag, not a verdict. */
   readonly binds?: boolean;
   readonly provenance?: Provenance;
+  /** Who read it, when and with what. */
+  readonly read?: { readonly by: string; readonly at: string; readonly with?: string; readonly due?: string };
+  /** Not proved, and somebody answers for doing without. */
+  readonly waived?: { readonly by: string; readonly at: string; readonly why: string };
+  /** The least its instrument must tell apart. */
+  readonly needs?: Needs;
   /** What a simulated reading would mean if it were real. */
   readonly would?: State;
   readonly because: string;

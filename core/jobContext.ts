@@ -1,5 +1,7 @@
-import type { Cable, EndName, Run } from './job/cable.ts';
-import { END_NAMES } from './job/cable.ts';
+import type { Cable } from './job/cable.ts';
+import type { EndName } from './job/end.ts';
+import type { Run } from './job/run.ts';
+import { END_NAMES } from './job/end.ts';
 import type { Job, SharedStud } from './job/job.ts';
 import type { Lug, Shop } from './job/shop.ts';
 import { byAmps, type StackMember, type StudStack } from './termination/studStack.ts';

@@ -81,12 +81,13 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
   },
 
   prove(_, { verdict }, own) {
-    const missing = own.filter(({ state }) => state === 'unproved').length;
+    const missing = own.filter(({ state, waived }) => state === 'unproved' && !waived).length;
     const fails = failing(own).length;
     const done = missing === 0 && (verdict.state === 'holds' || verdict.state === 'watch');
     if (fails > 0) return { done, summary: `${fails} ${fails === 1 ? 'reading fails' : 'readings fail'}` };
     if (own.every(({ value }) => value === null)) return { done, summary: 'nothing measured' };
     if (missing > 0) return { done, summary: `${missing} not proved` };
+    if (own.some(({ waived }) => waived)) return { done, summary: 'waived in part' };
     return { done, summary: done ? 'proved' : 'readings hold' };
   },
 

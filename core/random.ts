@@ -40,3 +40,9 @@ export function shuffled<T>(random: Random, list: readonly T[]): T[] {
     .sort((a, b) => a.at - b.at)
     .map(({ item }) => item);
 }
+
+/** A number scattered normally about 0, as noise is. Source: Box and Muller's transform. */
+export function scattered(random: Random, deviation: number): number {
+  const radius = Math.sqrt(-2 * Math.log(1 - random()));
+  return deviation * radius * Math.cos(2 * Math.PI * random());
+}

@@ -8,12 +8,14 @@ import type { Job } from './job/job.ts';
 import type { Shop } from './job/shop.ts';
 import { stageReports } from './progress.ts';
 import { proofFindings } from './proof/findings.ts';
+import { unaskedProof } from './proof/further.ts';
 import { fitFindings } from './proof/fitFindings.ts';
 import { verdictOf } from './proof/verdict.ts';
 import { ALONE, cablesOnPost, contextOf, type JobContext, stackOf } from './jobContext.ts';
-import type { FollowDuty, Mate } from './sizing/assess.ts';
+import { type FollowDuty, type Mate, thermalCable } from './sizing/assess.ts';
 import { chooseSize } from './sizing/choose.ts';
 import { dutyCycle } from './sizing/dutyCycle.ts';
+import { jacketResistance } from './sizing/heatBalance.ts';
 import { runFindings } from './sizing/runFindings.ts';
 import { endsFindings } from './termination/findings.ts';
 import { passageOf } from './termination/holeFindings.ts';
@@ -133,7 +135,20 @@ export function workUpCable(
   const steps = lengths
     ? travellerSteps({ cable, conductorLabel, ends, joins, lengths, passage, practice })
     : [];
-  const subject = { cable, size, copperMm2, tinned: kind.tinned, ends, joins, lengths, practice };
+  const { at } = choice.taken;
+  const subject = {
+    cable,
+    size,
+    copperMm2,
+    tinned: kind.tinned,
+    ends,
+    joins,
+    lengths,
+    practice,
+    ratedA: at.currentA ? at.currentA / at.parallel : null,
+    jacketKmPerW: jacketResistance(thermalCable(kind, at)),
+    trials: shop.trials,
+  };
   const findings = [
     ...runFindings(cable.run, choice.taken.at),
     ...wayFindings(cable, choice.taken.at),
@@ -144,7 +159,12 @@ export function workUpCable(
     ...proofFindings(subject),
     ...fitFindings(subject),
   ];
-  const verdict = verdictOf(findings.filter(({ stage }) => stage !== 'fit'));
+  const judged = findings.filter(({ stage }) => stage !== 'fit');
+  const verdict = verdictOf(judged);
+  const endVerdicts = {
+    A: verdictOf(judged.filter(({ end }) => end === 'A')),
+    B: verdictOf(judged.filter(({ end }) => end === 'B')),
+  };
   const partial = {
     cableId: cable.id,
     kind,
@@ -157,7 +177,9 @@ export function workUpCable(
     lengths,
     steps,
     findings,
+    unasked: unaskedProof(subject),
     verdict,
+    endVerdicts,
   };
   return { ...partial, stages: stageReports(cable, partial) };
 }

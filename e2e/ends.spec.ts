@@ -126,7 +126,9 @@ test('every method as a school, with what it means here; strands cut; tinned fir
   await expect(page.getByRole('list', { name: 'Steps' })).toContainText('Solder B');
   await app.stage('Prove');
   await page.getByRole('radio', { name: 'end B' }).click();
-  await expect(page.getByText('no die closed on this end')).toBeVisible();
+  const checks = page.getByRole('navigation', { name: 'Checks' });
+  await expect(checks.getByRole('button', { name: /^Pull/ })).toBeVisible();
+  await expect(checks.getByRole('button', { name: /^(Across flats|Ears|Section)/ })).toHaveCount(0);
 });
 
 test('layers: their order, what can no longer be added, and a pole that is never ambiguous', async ({

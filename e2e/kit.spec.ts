@@ -179,6 +179,8 @@ test('lists and labels are saved, and read by others', async ({ page }) => {
   const labels = await wordsOf(await saved(page, 'PDF of the labels'));
   expect(labels.filter((word) => word === 'TH-3')).toHaveLength(2);
   await page.getByRole('radio', { name: 'flag' }).click();
+  await page.getByRole('button', { name: 'Printer stand-in for the labels' }).click();
+  await expect(page.getByText('18 of 18 labels printed on the stand-in.')).toContainText('SIMULATED');
   const svg = await textOf(await saved(page, 'SVG of the labels'));
   expect(svg).toMatch(/width="215\.9mm" height="279\.4mm"/);
   expect(svg).toContain('TH-3');

@@ -29,10 +29,10 @@ test('a picture of a sawn crimp is measured, corrected by hand, and kept as a tr
   await expect(share).not.toHaveText(found ?? '');
   await page.getByRole('button', { name: 'Find the outline again' }).click();
 
-  await page.getByRole('button', { name: 'Keep it as a trial' }).click();
+  await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
   await expect(page.getByRole('alert')).toContainText('Say who is measuring first.');
   await app.type('Who sawed it', 'R. Pell');
-  await page.getByRole('button', { name: 'Keep it as a trial' }).click();
+  await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
   await expect(page.getByRole('alert')).toContainText('Say which lug and die it was');
   await app.choose(/^Lug which/, /^50-8/);
   await app.choose(/^Die which/, /^K14/);
@@ -41,7 +41,7 @@ test('a picture of a sawn crimp is measured, corrected by hand, and kept as a tr
   await app.type('Ears before filing', '0.1');
   await page.getByRole('button', { name: /^Packing/ }).click();
   await expect(page.getByText('κ = 1 − void')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep it as a trial' }).click();
+  await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
   await expect(page.getByText('Kept: the die map goes by it')).toBeVisible();
   const { shop } = JSON.parse(await app.exported()) as {
     shop: { trials: { voidShare?: number; by: string }[] };
@@ -62,8 +62,61 @@ test('what is no section, and what is no picture, is refused in a sentence', asy
   await expect(page.getByRole('alert')).toContainText('“note.jpg” is no picture that can be read here.');
   await file.setInputFiles('docs/screenshots/fit.png');
   await expect(page.getByRole('alert')).toContainText(/\.$/);
-  await expect(page.getByRole('button', { name: 'Keep it as a trial' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Keep it as a trial of this die' })).toBeDisabled();
   await file.setInputFiles(`${DIR}section-04.jpg`);
   await expect(page.getByRole('alert')).toBeHidden();
   await expect(page.getByRole('group', { name: 'Outline of the crimp' })).toBeVisible();
+});
+
+test('two pictures side by side, and one kept with the end that it was made like', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/teasel/section?cable=in1&end=B');
+  const file = page.getByTestId('section-file');
+  await file.setInputFiles(`${DIR}section-09.jpg`);
+  const first = page.getByRole('region', { name: 'First picture' });
+  const says = page.getByRole('region', { name: 'What it says' });
+  await expect(says.getByRole('status').first()).toContainText(/^1[12]\.\d/);
+  await page.getByRole('button', { name: 'Compare with another' }).click();
+  await file.setInputFiles(`${DIR}section-04.jpg`);
+  await expect(page.getByRole('region', { name: 'Second picture' })).toContainText(/3\.\d % air/);
+  await expect(first).toContainText(/1[12]\.\d % air/);
+  await expect(says).toContainText('Strands still round');
+  expect(await app.seriousProblems('main')).toEqual([]);
+  await first.getByRole('button', { name: 'section-09.jpg' }).click();
+  await app.type('Who sawed it', 'R. Pell');
+  await page.getByRole('button', { name: 'Keep it with IN-1, end B' }).click();
+  await expect(page.getByText('Kept with IN-1, end B, and its picture with it.')).toBeVisible();
+  await app.cable('IN-1');
+  await app.stage('Prove');
+  await expect(app.ledger.getByRole('button', { name: /^Section, packing/ })).toContainText('fails');
+  const { job, photos } = JSON.parse(await app.exported()) as {
+    job: {
+      cables: { id: string; readings: { check: string; source: string }[]; photos: { id: string }[] }[];
+    };
+    photos: Record<string, string>;
+  };
+  const own = job.cables.find(({ id }) => id === 'in1');
+  expect(own?.readings.at(-1)).toMatchObject({ check: 'section', end: 'B', source: 'instrument' });
+  expect(photos[own?.photos.at(-1)?.id ?? '']?.length).toBeGreaterThan(10_000);
+});
+
+test('a drawn section is judged by eye, measured, and stays simulated', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/teasel/cable/in1/ends');
+  await page.getByRole('link', { name: 'as if sawn' }).first().click();
+  const says = page.getByRole('region', { name: 'What it says' });
+  await says.getByRole('button', { name: 'packed' }).click();
+  await expect(says).toContainText(/Drawn with [\d.]+ % air/);
+  const drawn = Number((await says.textContent())?.match(/Drawn with ([\d.]+) % air/)?.[1]);
+  const share = says.getByRole('status').filter({ hasText: /^[\d.]+ %$/ });
+  await expect(share).toBeVisible();
+  expect(Math.abs(Number((await share.textContent())?.match(/[\d.]+/)?.[0]) - drawn)).toBeLessThan(0.8);
+  await expect(page.getByText('SIMULATED', { exact: true })).toBeVisible();
+  await app.type('Who sawed it', 'R. Pell');
+  await app.type('Across flats of the crimp', '10.5');
+  await app.type('Ears before filing', '0');
+  await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
+  await expect(page.getByText('Kept, as simulated: it teaches nothing.')).toBeVisible();
 });

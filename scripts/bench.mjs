@@ -9,8 +9,8 @@ await build({
   bundle: true,
   platform: 'node',
   format: 'esm',
-  // The solver finds its own machine code beside itself.
-  external: ['highs'],
+  // Packages are loaded as they are: the solver finds its own machine code beside itself.
+  packages: 'external',
   outfile: outfile.pathname,
   logLevel: 'error',
 });

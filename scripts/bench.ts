@@ -11,6 +11,7 @@ import { dieMap } from '../core/termination/dieMap.ts';
 import { openCase } from '../core/termination/toolCase.ts';
 import { workUpCable } from '../core/workup.ts';
 import { benchCutting } from './bench/cutting.ts';
+import { benchFrames } from './bench/frames.ts';
 import { benchSection } from './bench/section.ts';
 import { timed } from './bench/timed.ts';
 
@@ -106,3 +107,4 @@ console.log(
 benchCutting();
 
 benchSection();
+await benchFrames();

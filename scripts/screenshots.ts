@@ -24,10 +24,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'gauge-dark', path: 'th3/gauge', width: 1280, height: 800, dark: true },
   { name: 'ends', path: 'th3/ends', width: 1280, height: 800 },
   { name: 'ends-stud', path: 'th4/ends', width: 1280, height: 800, tab: 'Stud or post' },
-  { name: 'ends-layers', path: 'th3/ends', width: 1280, height: 800, tab: 'Sleeve, layers' },
   { name: 'tool-case', path: '../case?lug=tube-metric-95-m10', width: 1280, height: 800 },
   { name: 'kit', path: '../kit', width: 1280, height: 800 },
-  { name: 'cut', path: 'th3/cut', width: 1280, height: 800 },
   { name: 'make', path: 'en1/make', width: 1280, height: 800 },
   { name: 'bench', path: '../bench/en1?step=crimp-2.A', width: 1280, height: 800 },
   { name: 'batch', path: '../batch', width: 1280, height: 800 },
@@ -42,6 +40,8 @@ const SHOTS: readonly Shot[] = [
     picture: 'demo/sections/section-06.jpg',
     settles: 2500,
   },
+  { name: 'trends', path: '../trends', width: 1280, height: 800 },
+  { name: 'test-record', path: '../print/record/in1', width: 1280, height: 1000 },
   { name: 'fit', path: 'so1/fit', width: 1280, height: 800 },
   { name: 'tablet', path: 'en1/ends', width: 820, height: 1180 },
   { name: 'phone', path: 'th3/gauge', width: 390, height: 844 },
@@ -56,7 +56,7 @@ for (const { name, path, width, height, dark, tab, picture, settles = 500 } of S
   await page.goto(`${url}demo`);
   await page.getByRole('button', { name: 'Look round' }).click();
   await page.goto(`${url}job/teasel/cable/${path}`);
-  await page.locator('main section').first().waitFor();
+  await page.locator('main section, main article').first().waitFor();
   await page.evaluate(() => document.fonts.ready);
   if (picture) await page.getByTestId('section-file').setInputFiles(picture);
   if (tab) await page.getByRole('tab', { name: tab }).click();

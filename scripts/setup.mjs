@@ -1,11 +1,22 @@
 // What a fresh machine lacks before anything can run: npm packages, and for the browser tests Debian's Chromium.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 
 /** Runs a command with its output shown; answers its exit code. */
 export function run(command, args, options = {}) {
   const done = spawnSync(command, args, { stdio: ['ignore', 'inherit', 'inherit'], ...options });
   return done.status ?? 1;
+}
+
+/** Runs a command with its output kept; answers its exit code and what it said. */
+export function runQuietly(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    let output = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (output += data));
+    child.on('error', (error) => resolve({ code: 1, output: String(error) }));
+    child.on('close', (code) => resolve({ code: code ?? 1, output }));
+  });
 }
 
 /** Runs a command and ends this process with its code when it fails. */

@@ -3,9 +3,13 @@ import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import express from 'express';
+import { readFaults, serveStandIns } from './standIns.ts';
 
 const DEFAULT_PORT = 4310;
+const MOST_SPEED = 100;
+const SEED = 20261125;
 const HOST = '127.0.0.1';
+const FAULTS = new URL('../demo/hidden-faults.json', import.meta.url);
 const BUILT = fileURLToPath(new URL('../dist', import.meta.url));
 
 /**
@@ -41,20 +45,27 @@ function listen(app: express.Express, port: number): Promise<Server> {
 }
 
 /**
- * Starts the server on this machine only.
+ * Starts the server on this machine only: the application, and the stand-ins for instruments.
  *
- * @param args `--port N` (another free port is taken when it is in use), `--exact` to fail instead
+ * @param args `--port N` (another free port is taken when it is in use), `--exact` to fail instead, `--speed N` to let
+ *   the clock of the stand-ins run N times as fast
  * @param root the folder the application was built into
  */
 export async function serve(args: string[], root = BUILT): Promise<{ url: string; server: Server }> {
-  const { values } = parseArgs({ args, options: { port: { type: 'string' }, exact: { type: 'boolean' } } });
+  const { values } = parseArgs({
+    args,
+    options: { port: { type: 'string' }, exact: { type: 'boolean' }, speed: { type: 'string' } },
+  });
   const port = Number(values.port ?? DEFAULT_PORT);
   if (!Number.isInteger(port) || port < 0 || port > 65535) throw new RangeError(`not a port: ${values.port}`);
+  const speed = Number(values.speed ?? 1);
+  if (!(speed > 0 && speed <= MOST_SPEED)) throw new RangeError(`not a speed: ${values.speed}`);
   const app = application(root);
   const server = await listen(app, port).catch((error: NodeJS.ErrnoException) => {
     if (error.code !== 'EADDRINUSE' || values.exact) throw error;
     return listen(app, 0);
   });
+  serveStandIns(server, { faults: readFaults(FAULTS), speed, seed: SEED });
   const { port: taken } = server.address() as AddressInfo;
   return { url: `http://${HOST}:${taken}/`, server };
 }

@@ -71,6 +71,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/trends',
+      name: 'trends',
+      component: () => import('./log/TrendsPage.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/practice',
       name: 'practice',
       component: () => import('./practice/PracticePage.vue'),
@@ -86,6 +92,18 @@ export const router = createRouter({
       path: '/job/:jobId/print/training',
       name: 'print-training',
       component: () => import('./training/RoundPrint.vue'),
+      props: true,
+    },
+    {
+      path: '/job/:jobId/print/records',
+      name: 'print-records',
+      component: () => import('./paper/RecordsPage.vue'),
+      props: true,
+    },
+    {
+      path: '/job/:jobId/print/record/:cableId',
+      name: 'print-record',
+      component: () => import('./paper/RecordsPage.vue'),
       props: true,
     },
     {

@@ -127,5 +127,6 @@ export function genericShop(): Shop {
     sleeves: sleeves(),
     spools: [],
     trials: [],
+    instruments: [],
   };
 }

@@ -1,5 +1,5 @@
 import { type Finding, stated } from '../finding.ts';
-import type { Run } from '../job/cable.ts';
+import type { Run } from '../job/run.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { digits, figure } from '../units/figure.ts';
 import { type CableLengths, cableLengths } from './cutLength.ts';

@@ -1,4 +1,4 @@
-import type { Run } from '../job/cable.ts';
+import type { Run } from '../job/run.ts';
 
 /**
  * The run as its way makes it: the hottest zone governs, an engine space or sun anywhere counts for the whole cable,

@@ -2,7 +2,7 @@ import { LAYERS, type Layer } from '../catalogue/tables/layers.ts';
 import { SLEEVES } from '../catalogue/tables/sleeves.ts';
 import { COPPER } from '../conductor/copper.ts';
 import { cableMassPerMetre } from '../conductor/geometry.ts';
-import { END_NAMES } from '../job/cable.ts';
+import { END_NAMES } from '../job/end.ts';
 import type { Lug, Shop, Sleeve } from '../job/shop.ts';
 import { circleMm2, wallMm2 } from '../termination/lugOnCable.ts';
 import { usesSolder } from '../termination/method.ts';

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { genericShop } from '../catalogue/genericShop.ts';
-import type { Cable, Way } from '../job/cable.ts';
+import type { Cable } from '../job/cable.ts';
+import type { Way } from '../job/run.ts';
 import { newCable } from '../job/newCable.ts';
 import { workUpCable } from '../workup.ts';
 import { governingRun } from './governingRun.ts';

@@ -1,5 +1,6 @@
 import { atLeast, atMost, type Finding, stated } from '../finding.ts';
-import type { Cable, Run } from '../job/cable.ts';
+import type { Cable } from '../job/cable.ts';
+import type { Run } from '../job/run.ts';
 import type { Assessment } from '../sizing/assess.ts';
 import { digits, figure } from '../units/figure.ts';
 import { routeLengthMm, tightestBend } from './route.ts';

@@ -18,6 +18,7 @@ const jobTo2 = (job: Fields): Fields => ({
     passed: cable.passed ?? [],
     mishaps: cable.mishaps ?? [],
     photos: cable.photos ?? [],
+    waivers: cable.waivers ?? [],
   })),
 });
 const shopTo2 = (shop: Fields): Fields => ({
@@ -35,6 +36,7 @@ const shopTo2 = (shop: Fields): Fields => ({
   sleeves: each(shop.sleeves, (sleeve) => ({ colour: 'black', ...sleeve })),
   spools: shop.spools ?? [],
   trials: shop.trials ?? [],
+  instruments: shop.instruments ?? [],
 });
 
 /** A job as this version keeps it, from whatever earlier version wrote it; checked by its schema afterwards. */

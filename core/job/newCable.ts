@@ -49,6 +49,7 @@ export function newCable(id: string, tag: string, shop: Shop): Cable {
     passed: [],
     mishaps: [],
     photos: [],
+    waivers: [],
     notes: '',
     records: [],
   };
@@ -67,6 +68,7 @@ export function duplicateCable(cable: Cable, id: string, job: Job): Cable {
     passed: [],
     mishaps: [],
     photos: [],
+    waivers: [],
     records: [],
   };
 }

@@ -3,9 +3,10 @@ import { METRIC_SIZES, GAUGE_SIZES, type ConductorSize } from '../conductor/size
 import { POST_KINDS, type PostKind } from '../catalogue/tables/posts.ts';
 import { SLEEVE_KINDS } from '../catalogue/tables/sleeves.ts';
 import { STUD_NAMES } from '../catalogue/tables/studs.ts';
+import { type InstrumentKind, INSTRUMENTS } from '../catalogue/tables/instruments.ts';
 import { TOOL_KINDS, type ToolKind } from '../catalogue/tables/tools.ts';
 import { housePracticeSchema } from '../practice/housePractice.ts';
-import { id, mm, moment, name, text } from './text.ts';
+import { day, id, mm, moment, name, text } from './text.ts';
 
 export const sizeSchema = z.discriminatedUnion('system', [
   z.strictObject({ system: z.literal('metric'), name: z.enum(METRIC_SIZES) }),
@@ -152,6 +153,39 @@ export const spoolSchema = z.strictObject({
   pricePerM: price.optional(),
 });
 
+/** What turns a line that an instrument sends into a figure; see `core/instrument/linePattern.ts`. */
+export const lineSchema = z.strictObject({
+  /** Its own words round the figure: "<skip>,<value> <unit>". */
+  pattern: text(200).min(7),
+  /** The unit, where its lines do not say one. */
+  unit: text(12),
+  /** What is sent to ask for a reading; nothing where it sends by itself. */
+  ask: text(60),
+  baud: z.union([
+    z.literal(1200),
+    z.literal(2400),
+    z.literal(4800),
+    z.literal(9600),
+    z.literal(19200),
+    z.literal(38400),
+    z.literal(57600),
+    z.literal(115200),
+  ]),
+});
+
+/** A measuring instrument of the shop. */
+export const instrumentSchema = z.strictObject({
+  id,
+  title: name,
+  kind: z.enum(Object.keys(INSTRUMENTS) as InstrumentKind[]),
+  /** The least it can tell apart, in the unit of its kind. */
+  resolution: z.number().positive().max(1e4),
+  /** The day until which its calibration holds. */
+  due: day.optional(),
+  /** How it speaks over a serial line; read by eye and typed where it does not. */
+  line: lineSchema.optional(),
+});
+
 /** Everything a shop owns and how it works. */
 export const shopSchema = z.strictObject({
   name,
@@ -165,6 +199,7 @@ export const shopSchema = z.strictObject({
   spools: z.array(spoolSchema).max(2000),
   /** Test crimps, oldest first. */
   trials: z.array(trialSchema).max(5000),
+  instruments: z.array(instrumentSchema).max(100),
 });
 
 export type CableKind = z.infer<typeof cableKindSchema>;
@@ -174,6 +209,8 @@ export type Tool = z.infer<typeof toolSchema>;
 export type Die = z.infer<typeof dieSchema>;
 export type Sleeve = z.infer<typeof sleeveSchema>;
 export type Spool = z.infer<typeof spoolSchema>;
+export type Instrument = z.infer<typeof instrumentSchema>;
+export type InstrumentLine = z.infer<typeof lineSchema>;
 export type Trial = z.infer<typeof trialSchema>;
 export type Post = z.infer<typeof postSchema>;
 export type Polarity = Post['polarity'];

@@ -104,6 +104,11 @@ export interface PlacedLabel {
   readonly height: number;
 }
 
+/** A label by itself, as a label printer prints it. */
+export function placedAlone(label: Label, kind: LabelKind): PlacedLabel {
+  return { label, x: 0, y: 0, ...SIZES[kind] };
+}
+
 /** Lays labels out, two of each cable, on as many sheets as they take. */
 export function labelSheets(labels: readonly Label[], kind: LabelKind, paper: Paper): PlacedLabel[][] {
   const { width, height } = SIZES[kind];

@@ -3,6 +3,10 @@ import * as z from 'zod';
 export const METHODS = ['crimp', 'crimp then solder', 'solder', 'slug then crimp'] as const;
 export type Method = (typeof METHODS)[number];
 
+/** Readings that some shops ask of every cable and others take when in doubt. */
+export const FURTHER_PROOFS = ['joint', 'section', 'thermal', 'drop'] as const;
+export type FurtherProof = (typeof FURTHER_PROOFS)[number];
+
 /**
  * House practice: where good practitioners disagree, what this shop does. Each is chosen once and can be overridden
  * on a cable where the cable says so.
@@ -63,6 +67,8 @@ export const housePracticeSchema = z.strictObject({
   practiceLugs: z.int().min(0).max(20),
   /** Which published pull a proof must reach. */
   pull: z.enum(['least', 'usual', 'heaviest']),
+  /** What is read of every cable beyond look, callipers, pull, resistance and insulation. */
+  alsoProve: z.array(z.enum(FURTHER_PROOFS)).max(4),
 });
 
 export type HousePractice = z.infer<typeof housePracticeSchema>;
@@ -91,4 +97,5 @@ export const CUSTOMARY_PRACTICE: HousePractice = {
   cutting: { kerfMm: 0, squareMm: 10, scrapMm: 300 },
   practiceLugs: 1,
   pull: 'least',
+  alsoProve: [],
 };

@@ -199,4 +199,27 @@ export const QUESTIONS: readonly Question[] = [
       ['heaviest', 'heaviest', '60 N/mm²: samples only, in a guarded rig.'],
     ]),
   },
+  {
+    id: 'also-prove',
+    title: 'Read of every cable besides',
+    group: 'Proof',
+    answers: (
+      [
+        ['nothing', [], 'Look, callipers, pull, whole resistance and insulation; the rest when in doubt.'],
+        ['joint', ['joint'], 'Each crimp against its own cable by four wires: finds what the whole hides.'],
+        [
+          'joint, section',
+          ['joint', 'section'],
+          'A crimp made alike is sawn as well: costs a lug and an hour, shows the air itself.',
+        ],
+        ['under load', ['drop', 'thermal'], 'Volts and warmth once it carries: needs the load, and time.'],
+      ] as const
+    ).map(([title, also, says]) => ({
+      id: `also-prove=${title}`,
+      title,
+      says,
+      taken: ({ alsoProve }) => [...alsoProve].sort().join() === [...also].sort().join(),
+      take: (practice) => ({ ...practice, alsoProve: [...also] }),
+    })),
+  },
 ];

@@ -1,18 +1,19 @@
 import { atMost, type Finding, notProved, stated, type State, within } from '../finding.ts';
-import { LOOK_ITEMS, type LookItem, type ReadingOf } from '../job/cable.ts';
+import { LOOK_ITEMS, type LookItem, type ReadingOf } from '../job/reading.ts';
 import { usesDie } from '../termination/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { figure } from '../units/figure.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from './dieClosed.ts';
 import { type Check, judge } from './judge.ts';
-import { HANG_LIMIT_KG, kilogramsToHang, pullAsked, pullTargets } from './pullForce.ts';
+import { furtherProof } from './further.ts';
+import { pullProof } from './pullProof.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
 
 /** What proves one end: across flats and ears where a die closed on it, pull, and the look list. */
 export function endProof(subject: ProofSubject, end: ResolvedEnd): Finding[] {
   const crimped = usesDie(end.method) ? [acrossFlats(subject, end), ears(subject, end)] : [];
-  return [...crimped, pull(subject, end), look(subject, end)];
+  return [...crimped, pullProof(subject, end), look(subject, end), ...furtherProof(subject, end)];
 }
 
 function acrossFlats(subject: ProofSubject, end: ResolvedEnd): Finding {
@@ -84,50 +85,6 @@ function ears(subject: ProofSubject, end: ResolvedEnd): Finding {
     check,
     countingReadings(subject.cable, 'ears', end.name),
     (reading, facts) => atMost({ ...facts, value: reading.valueMm }, MOST_EARS_MM),
-  );
-}
-
-function pull(subject: ProofSubject, end: ResolvedEnd): Finding {
-  const targets = pullTargets(subject.copperMm2);
-  const { pull: school } = subject.practice;
-  const target = pullAsked(subject.copperMm2, school);
-  const kilograms = kilogramsToHang(target);
-  const check: Check = {
-    id: `pull.${end.name}`,
-    title: 'Pull, one minute',
-    unit: 'N',
-    decimals: 0,
-    end: end.name,
-    limit: { kind: 'least', least: target },
-    missing: `Not pulled yet: ${figure(target, 'N', 0)}, ${figure(kilograms, 'kg', 1)} to hang.`,
-    remedy:
-      kilograms > HANG_LIMIT_KG
-        ? 'Over 100 kg: use a load cell and a guarded rig. Never hang a person.'
-        : `Hang ${figure(kilograms, 'kg', 1)} for one minute, feet clear of the load.`,
-    work: {
-      formula: 'the greater of the small-craft row by gauge and the metric row',
-      substituted: [
-        `least ${figure(targets.leastN, 'N', 0)} = ${figure(kilogramsToHang(targets.leastN), 'kg', 1)}`,
-        `usual ${figure(targets.usualN, 'N', 0)} = ${figure(kilogramsToHang(targets.usualN), 'kg', 1)}; heaviest ${figure(targets.heaviestN, 'N', 0)} = ${figure(kilogramsToHang(targets.heaviestN), 'kg', 1)}`,
-        `this shop asks the ${school}`,
-      ],
-      source: 'ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A',
-      assumes:
-        'held one minute; a cable that will be used is pulled no harder than the least, harder pulls are for samples',
-    },
-  };
-  return judge<ReadingOf<'pull'>>(
-    check,
-    countingReadings(subject.cable, 'pull', end.name),
-    (reading, facts) => {
-      const judged = { ...facts, value: reading.forceN };
-      if (!reading.held)
-        return stated({ ...judged, because: `It slipped at ${figure(reading.forceN, 'N', 0)}.` }, 'fails');
-      // A pull that reached its force has no margin to show: it was not pulled to breaking.
-      return reading.forceN >= target - 0.5
-        ? stated({ ...judged, because: `Held ${figure(reading.forceN, 'N', 0)} for a minute.` }, 'holds')
-        : stated({ ...judged, because: `Held, but ${figure(target, 'N', 0)} is asked.` }, 'unproved');
-    },
   );
 }
 

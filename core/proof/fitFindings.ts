@@ -1,6 +1,6 @@
 import { STUDS } from '../catalogue/tables/studs.ts';
 import { type Finding, within } from '../finding.ts';
-import type { ReadingOf } from '../job/cable.ts';
+import type { ReadingOf } from '../job/reading.ts';
 import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';

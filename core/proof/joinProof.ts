@@ -1,10 +1,12 @@
-import { atMost, type Finding, notProved, stated, within } from '../finding.ts';
-import { END_NAMES, type EndName, type ReadingOf } from '../job/cable.ts';
+import { atMost, type Finding, notProved, within } from '../finding.ts';
+import { END_NAMES, type EndName } from '../job/end.ts';
+import type { ReadingOf } from '../job/reading.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
 import { digits, figure } from '../units/figure.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from './dieClosed.ts';
 import { type Check, judge } from './judge.ts';
-import { kilogramsToHang, pullAsked } from './pullForce.ts';
+import { kilogramsToHang, pullTargets } from './pullForce.ts';
+import { pulled } from './pullProof.ts';
 import type { ProofSubject } from './subject.ts';
 
 /** What proves a join: both of its crimps measured, and one pull through the two of them. */
@@ -84,7 +86,7 @@ function sideProof(subject: ProofSubject, join: ResolvedJoin, side: EndName): Fi
 }
 
 function pull(subject: ProofSubject, join: ResolvedJoin): Finding {
-  const target = pullAsked(subject.copperMm2, subject.practice.pull);
+  const target = pullTargets(subject.copperMm2).leastN;
   const check: Check = {
     id: `join-pull.${join.spec.id}`,
     title: `${named(join)}, pull`,
@@ -100,12 +102,7 @@ function pull(subject: ProofSubject, join: ResolvedJoin): Finding {
       assumes: 'pulled along the cable',
     },
   };
-  return judge<ReadingOf<'join-pull'>>(check, readings(subject, join, 'join-pull'), (reading, facts) => {
-    const judged = { ...facts, value: reading.forceN };
-    if (!reading.held)
-      return stated({ ...judged, because: `It slipped at ${figure(reading.forceN, 'N', 0)}.` }, 'fails');
-    return reading.forceN >= target - 0.5
-      ? stated({ ...judged, because: `Held ${figure(reading.forceN, 'N', 0)} for a minute.` }, 'holds')
-      : stated({ ...judged, because: `Held, but ${figure(target, 'N', 0)} is asked.` }, 'unproved');
-  });
+  return judge<ReadingOf<'join-pull'>>(check, readings(subject, join, 'join-pull'), (reading, facts) =>
+    pulled(reading, facts, target),
+  );
 }

@@ -1,6 +1,17 @@
-import { type Facts, type Finding, type Limit, notProved, simulated, worstFirst } from '../finding.ts';
-import type { EndName, Reading } from '../job/cable.ts';
+import {
+  type Facts,
+  type Finding,
+  type Limit,
+  type Needs,
+  notProved,
+  simulated,
+  stated,
+  worstFirst,
+} from '../finding.ts';
+import type { EndName } from '../job/end.ts';
+import type { Reading } from '../job/reading.ts';
 import type { Unit } from '../units/figure.ts';
+import { resolutionWords } from './resolution.ts';
 
 /** One thing to be read: how it is called, what it may be, and what to say while it is missing. */
 export interface Check {
@@ -10,6 +21,8 @@ export interface Check {
   readonly decimals: number;
   readonly end?: EndName;
   readonly limit?: Limit;
+  /** The least an instrument must tell apart for its reading to say anything. */
+  readonly needs?: Needs;
   readonly missing: string;
   readonly remedy: string;
   readonly work: Finding['work'];
@@ -30,8 +43,9 @@ export function judge<R extends Reading>(
     provenance: reading.source,
     finding: {
       ...(limit && { limit }),
-      ...one(reading, base),
+      ...byInstrument(one(reading, base), reading, check),
       provenance: reading.source,
+      read: readBy(reading),
     },
   }));
   const real = findings.filter(({ provenance }) => provenance !== 'simulated');
@@ -40,6 +54,42 @@ export function judge<R extends Reading>(
   const [worstSimulated] = worstFirst(findings.map(({ finding }) => finding));
   if (worstSimulated) return simulated(worstSimulated);
   return notProved({ ...base, because: missing }, limit);
+}
+
+function readBy({ by, at, instrument }: Reading): NonNullable<Finding['read']> {
+  return {
+    by,
+    at,
+    ...(instrument && { with: instrument.title }),
+    ...(instrument?.due !== undefined && { due: instrument.due }),
+  };
+}
+
+/**
+ * What its instrument lets a reading say: one too coarse proves nothing that holds, and one past its due day is to be
+ * watched. A reading that fails fails with any instrument.
+ */
+function byInstrument(finding: Finding, { at, instrument }: Reading, { needs }: Check): Finding {
+  if (!instrument || finding.state === 'fails' || finding.state === 'unproved') return finding;
+  const { title, resolution, due } = instrument;
+  if (needs !== undefined && resolution !== undefined && resolution > needs.least * (1 + 1e-9)) {
+    return stated(
+      {
+        ...finding,
+        because: `${title} tells ${resolutionWords(resolution, needs.unit)} apart; ${resolutionWords(needs.least, needs.unit)} is needed to say anything.`,
+      },
+      'unproved',
+    );
+  }
+  if (due !== undefined && at.slice(0, 10) > due) {
+    const { binds: _, ...rest } = finding;
+    return {
+      ...rest,
+      state: 'watch',
+      because: `${finding.because} But ${title} was due for calibration on ${due}.`,
+    };
+  }
+  return finding;
 }
 
 /** A finding that holds has nothing to be done about it. */

@@ -1,79 +1,20 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../catalogue/genericShop.ts';
 import { areaMm2 } from '../conductor/size.ts';
 import type { State } from '../finding.ts';
-import { type Cable, LOOK_ITEMS, type Reading } from '../job/cable.ts';
-import { newCable } from '../job/newCable.ts';
+import type { Cable } from '../job/cable.ts';
+import type { Reading } from '../job/reading.ts';
 import { workUpCable } from '../workup.ts';
 import { expectedResistance } from './cableResistance.ts';
 import { acrossFlatsWindow } from './dieClosed.ts';
 import { kilogramsToHang, pullTargets } from './pullForce.ts';
+import { ALL_RIGHT, base, DIE, flats, found, GOOD, shop, stamp } from './proofFixture.ts';
 import { sealRecord } from './record.ts';
 
-const shop = genericShop();
-const base: Cable = {
-  ...newCable('c', 'C-1', shop),
-  gauge: { kindId: 'tinned-marine', size: { system: 'metric', name: '70' } },
-  ends: { A: { at: 'bus', stud: 'M10' }, B: { at: 'load', stud: 'M10' } },
-  run: {
-    ...newCable('c', 'C-1', shop).run,
-    systemV: 24,
-    load: { kind: 'amps', amps: 150 },
-    lengthMm: 2000,
-    dropPercent: 5,
-    source: { kind: 'typed', milliohm: 4 },
-    fuses: [
-      {
-        end: 'A',
-        kind: 'class-t',
-        ratingA: 200,
-        place: 'near',
-        distanceMm: 120,
-        curve: [
-          { multiple: 1.5, seconds: 100 },
-          { multiple: 5, seconds: 0.1 },
-        ],
-      },
-    ],
-  },
-};
-const DIE = 13.86;
-const ALL_RIGHT = Object.fromEntries(Object.keys(LOOK_ITEMS).map((item) => [item, true]));
-
-let serial = 0;
-const typed = { by: 'R. Alder', source: 'typed' as const };
-const stamp = (minute = 0) => ({
-  ...typed,
-  id: `r${(serial += 1)}`,
-  at: `2026-11-20T10:${String(minute).padStart(2, '0')}:00.000Z`,
-});
-const flats = (end: 'A' | 'B', valueMm: number, minute = 0): Reading => ({
-  ...stamp(minute),
-  check: 'across-flats',
-  end,
-  valueMm,
-});
-
-/** A full set of good readings. */
-const GOOD: Reading[] = [
-  ...(['A', 'B'] as const).flatMap((end): Reading[] => [
-    flats(end, DIE + 0.1),
-    flats(end, DIE + 0.12),
-    { ...stamp(), check: 'ears', end, valueMm: 0.2 },
-    { ...stamp(), check: 'pull', end, forceN: 700, held: true },
-    { ...stamp(), check: 'look', end, marks: ALL_RIGHT },
-  ]),
-  { ...stamp(), check: 'resistance', milliohm: 0.54, copperC: 20 },
-  { ...stamp(), check: 'insulation', megohm: 2000, testV: 250, electrode: 'foil' },
-];
 const prove = (readings: readonly Reading[], change: Partial<Cable> = {}) =>
   workUpCable({ ...base, ...change, readings: [...readings] }, shop);
-const finding = (readings: readonly Reading[], id: string, change: Partial<Cable> = {}) => {
-  const found = prove(readings, change).findings.find((other) => other.id === id);
-  if (!found) throw new Error(`no finding ${id}`);
-  return found;
-};
+const finding = (readings: readonly Reading[], id: string, change: Partial<Cable> = {}) =>
+  found(prove(readings, change), id);
 const without = (check: Reading['check']) => GOOD.filter((reading) => reading.check !== check);
 
 describe('the pull a crimp must hold', () => {
@@ -236,6 +177,16 @@ describe('simulated readings', () => {
     };
     const record = sealRecord(cable, workUpCable(cable, shop), 'R. Alder', '2026-11-20T12:00:00.000Z');
     expect(record).toMatchObject({ simulated: true, verdict: 'unproved' });
+  });
+});
+
+describe('the verdict on one end', () => {
+  test('goes by its own findings alone, the worst reason first', () => {
+    const bad: Reading = { ...stamp(), check: 'pull', end: 'B', forceN: 200, held: false };
+    const { endVerdicts } = prove([...without('ears'), bad]);
+    expect(endVerdicts.A).toMatchObject({ state: 'unproved' });
+    expect(endVerdicts.B.state).toBe('fails');
+    expect(endVerdicts.B.reasons.map(({ id }) => id).slice(0, 2)).toEqual(['pull.B', 'ears.B']);
   });
 });
 

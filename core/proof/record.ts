@@ -45,7 +45,13 @@ export function sealRecord(cable: Cable, work: CableWork, by: string, at: string
       value: valueWords(finding),
       limit: limitWords(finding),
       state: finding.state,
-      because: finding.because,
+      because: finding.waived
+        ? `${finding.because} Waived by ${finding.waived.by}: ${finding.waived.why}`
+        : finding.because,
+      ...(finding.provenance && { source: finding.provenance }),
+      ...(finding.read && { by: finding.read.by, at: finding.read.at }),
+      ...(finding.read?.with !== undefined && { with: finding.read.with }),
+      ...(finding.read?.due !== undefined && { due: finding.read.due }),
     })),
   };
 }

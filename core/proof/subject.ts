@@ -1,6 +1,7 @@
 import type { ConductorSize } from '../conductor/size.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
 import type { Cable } from '../job/cable.ts';
+import type { Trial } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
@@ -15,4 +16,10 @@ export interface ProofSubject {
   readonly joins: readonly ResolvedJoin[];
   readonly lengths: CableLengths | null;
   readonly practice: HousePractice;
+  /** Amps one conductor is to carry for long; null where the load says none. */
+  readonly ratedA: number | null;
+  /** Thermal resistance from the strands to the jacket's surface, K·m/W. */
+  readonly jacketKmPerW: number;
+  /** Test crimps of the shop: a sample spent there speaks for a crimp made alike. */
+  readonly trials: readonly Trial[];
 }

@@ -7,8 +7,8 @@ export interface Verdict {
   readonly reasons: readonly Finding[];
 }
 
-/** A finding as it is named in a sentence: "Pull of end B". */
-const named = ({ title, end }: Finding) =>
+/** A finding as it is named in a sentence: "pull of end B". */
+export const named = ({ title, end }: Finding) =>
   `${(title.split(',')[0] ?? title).toLowerCase()}${end ? ` of end ${end}` : ''}`;
 
 const listed = (findings: readonly Finding[]): string => {
@@ -17,21 +17,30 @@ const listed = (findings: readonly Finding[]): string => {
   return shown.length > 1 ? `${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}` : (shown[0] ?? '');
 };
 
+/** What a finding counts for: doing without a reading, and answering for it, is never more than to be watched. */
+const counts = ({ state, waived }: Finding): State => (waived ? 'watch' : state);
+
 /**
- * The verdict on a cable: never stronger than its weakest finding, and what is missing is not proved.
+ * The verdict on a cable: never stronger than its weakest finding, and what is missing is not proved. What is missing
+ * and waived by somebody keeps the cable from being called proved.
  *
  * @param findings of sizing, ends, cut and proof
  */
 export function verdictOf(findings: readonly Finding[]): Verdict {
-  const state = worst(findings.map((finding) => finding.state));
+  const state = worst(findings.map(counts));
   const reasons = worstFirst(findings.filter((finding) => finding.state !== 'holds'));
-  const decisive = reasons.filter((finding) => finding.state === state);
-  const plural = decisive.length > 1;
-  const sentence = {
-    fails: `Fails: ${listed(decisive)}`,
-    unproved: `Not proved: ${listed(decisive)} ${plural ? 'are' : 'is'} missing`,
-    watch: `Holds, to be watched: ${listed(decisive)}`,
-    holds: 'Proved: every figure holds',
-  }[state];
-  return { state, sentence, reasons };
+  const decisive = reasons.filter((finding) => counts(finding) === state);
+  return { state, sentence: SENTENCES[state](decisive), reasons };
 }
+
+const SENTENCES: Readonly<Record<State, (decisive: readonly Finding[]) => string>> = {
+  fails: (decisive) => `Fails: ${listed(decisive)}`,
+  unproved: (decisive) => `Not proved: ${listed(decisive)} ${decisive.length > 1 ? 'are' : 'is'} missing`,
+  watch: (decisive) => {
+    const waived = decisive.filter((finding) => finding.waived);
+    if (waived.length === 0) return `Holds, to be watched: ${listed(decisive)}`;
+    const by = [...new Set(waived.map((finding) => finding.waived?.by))].join(', ');
+    return `Not all proved: ${by} answers for doing without ${listed(waived)}`;
+  },
+  holds: () => 'Proved: every figure holds',
+};

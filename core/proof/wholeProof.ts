@@ -1,15 +1,17 @@
 import { insulationRow, NEW_CABLE_MEGOHM } from '../catalogue/tables/insulationLimits.ts';
 import { atLeast, atMost, type Finding, notProved, stated } from '../finding.ts';
-import type { ReadingOf } from '../job/cable.ts';
+import type { ReadingOf } from '../job/reading.ts';
 import { digits, figure } from '../units/figure.ts';
 import { expectedResistance } from './cableResistance.ts';
+import { furtherWhole } from './further.ts';
 import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
+import { resolutionNeeded, resolutionWords } from './resolution.ts';
 import type { ProofSubject } from './subject.ts';
 
 /** What proves the cable as a whole: resistance from palm to palm, and insulation. */
 export function wholeProof(subject: ProofSubject): Finding[] {
-  return [resistance(subject), insulation(subject)];
+  return [resistance(subject), insulation(subject), ...furtherWhole(subject)];
 }
 
 /** A reading far under what the copper must have means a wrong length or leads that touch. */
@@ -30,9 +32,9 @@ function resistance(subject: ProofSubject): Finding {
     title: 'Resistance, whole',
     unit: 'mΩ',
     decimals: 3,
-    ...(lengths && { limit: { kind: 'most', most } }),
+    ...(lengths && { limit: { kind: 'most', most }, needs: { least: resolutionNeeded(most), unit: 'mΩ' } }),
     missing: `Not measured yet: at most ${figure(most, 'mΩ', 3)} at 20 °C is expected.`,
-    remedy: 'Four wires, current both ways and averaged. A hand multimeter cannot see this.',
+    remedy: `Four wires, current both ways and averaged, on a meter that tells ${resolutionWords(resolutionNeeded(Math.max(most, 1e-6)), 'mΩ')} apart. A hand multimeter cannot see this.`,
     work: {
       formula: 'R = R(T) · (length between mouths) + 2 · R_joint',
       substituted: [
@@ -62,6 +64,9 @@ function resistance(subject: ProofSubject): Finding {
     return atMost(judged, limit);
   });
 }
+
+/** Insulation charges up while it is tested: a 60 s value under this share of the 15 s value is falling. */
+const STEADY_SHARE = 0.9;
 
 function insulation(subject: ProofSubject): Finding {
   const { systemV } = subject.cable.run;
@@ -101,6 +106,16 @@ function insulation(subject: ProofSubject): Finding {
             because: `Tested at ${figure(reading.testV, 'V', 0)}; ${figure(row.testV, 'V', 0)} is asked.`,
           },
           'unproved',
+        );
+      }
+      if (reading.at15Megohm !== undefined && reading.megohm < STEADY_SHARE * reading.at15Megohm) {
+        return atLeast(
+          {
+            ...judged,
+            because: `It fell from ${figure(reading.at15Megohm, 'MΩ', 0)} at 15 s while the voltage stood: damp or a track.`,
+          },
+          row.leastMegohm,
+          'watch',
         );
       }
       if (reading.megohm < NEW_CABLE_MEGOHM && reading.electrode === 'foil') {

@@ -23,6 +23,8 @@ function sectionWith(voidShare: number): SectionMeasure {
     largestShare: voidShare / 4,
     outlineBox: [100, 154, 900, 846],
     factor: 1,
+    wallPx: [100, 101, 99, 100, 100, 100],
+    roundShare: 0.1,
     voids: {
       insidePx: area,
       voidPx: voidShare * area,
@@ -77,8 +79,12 @@ describe('what a section says', () => {
     );
   });
 
-  test('without lug or across flats it is a share of air and no more', () => {
-    expect(sectionFindings(sectionWith(0.05), null).map(({ id }) => id)).toEqual(['section-void']);
+  test('without lug or across flats it is a share of air and a shape, and no packing', () => {
+    expect(sectionFindings(sectionWith(0.05), null).map(({ id }) => id)).toEqual([
+      'section-void',
+      'section-wall',
+      'section-round',
+    ]);
   });
 
   test('an outline that holds less than the wall was another lug: not proved, never a figure', () => {

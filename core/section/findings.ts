@@ -1,9 +1,11 @@
-import { atLeast, type Finding, stated, type State } from '../finding.ts';
+import { atLeast, atMost, type Finding, stated } from '../finding.ts';
 import type { Lug } from '../job/shop.ts';
+import { PACKING_SAYS, packingState } from '../proof/sectionProof.ts';
 import { COMPACTION } from '../termination/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugOnCable.ts';
 import { digits } from '../units/figure.ts';
 import { scaleSection, type SectionMeasure } from './measure.ts';
+import { wallEvenness } from './wall.ts';
 
 /** What a section was sawn from: its lug, and the across flats of the crimp. */
 export interface SawnCrimp {
@@ -40,14 +42,14 @@ export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null)
     },
     'holds',
   );
-  if (!sawn) return [share];
+  const shape = [...evenness(section), ...stillRound(section)];
+  if (!sawn) return [share, ...shape];
   const wall = wallMm2(sawn.lug);
   const scale = scaleSection(section, sawn.acrossFlatsMm, null);
-  if (scale.outlineMm2 <= wall) return [share, otherLug(sawn, scale.outlineMm2, wall)];
+  if (scale.outlineMm2 <= wall) return [share, otherLug(sawn, scale.outlineMm2, wall), ...shape];
   const { kappa, voidMm2, outlineMm2, largestMm2 } = scaleSection(section, sawn.acrossFlatsMm, wall);
   const packing = kappa ?? 0;
-  const state: State =
-    packing >= COMPACTION.rightKappa ? 'holds' : packing >= COMPACTION.openKappa ? 'watch' : 'fails';
+  const state = packingState(packing);
   return [
     atLeast(
       {
@@ -55,12 +57,7 @@ export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null)
         value: packing,
         unit: '',
         decimals: 2,
-        because: {
-          holds: 'The strands are packed: good.',
-          watch: 'A little air is left: watch it, and try the next die down.',
-          fails: 'Too much air between the strands: the die is too open, or did not shut.',
-          unproved: '',
-        }[state],
+        because: PACKING_SAYS[state],
         work: {
           formula: 'κ = 1 − void·A_outline/(A_outline − A_wall)',
           substituted: [
@@ -91,6 +88,70 @@ export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null)
         },
       },
       'holds',
+    ),
+    ...shape,
+  ];
+}
+
+/** Under this the barrel was pressed more on one side than on the other. Shop setting. */
+const LEAST_EVEN = 0.8;
+/** More of the strands than this still round, and the crimp did not grip them. Shop setting. */
+const MOST_ROUND_PERCENT = 30;
+
+function evenness({ wallPx }: SectionMeasure): Finding[] {
+  if (!wallPx) return [];
+  const value = wallEvenness(wallPx);
+  return [
+    atLeast(
+      {
+        ...about('wall', 'Wall, thin to thick'),
+        value,
+        unit: '',
+        decimals: 2,
+        because:
+          value >= LEAST_EVEN
+            ? 'The barrel is pressed evenly all round.'
+            : 'The strands lie to one side: the lug sat askew in the die, or was turned between crimps.',
+        work: {
+          formula: 'thinnest side ÷ thickest side',
+          substituted: [
+            `${digits(Math.min(...wallPx), 0)} ÷ ${digits(Math.max(...wallPx), 0)} pixels = ${digits(value, 2)}`,
+          ],
+          source: 'measured in the picture: where the wall turns darker than itself; 0.80 is a shop setting',
+          assumes: 'the seam between wall and strands shows on four sides at least',
+        },
+      },
+      LEAST_EVEN,
+      value >= LEAST_EVEN ? 'holds' : 'watch',
+    ),
+  ];
+}
+
+function stillRound({ roundShare }: SectionMeasure): Finding[] {
+  if (roundShare === null) return [];
+  const value = 100 * roundShare;
+  return [
+    atMost(
+      {
+        ...about('round', 'Strands still round'),
+        value,
+        unit: '%',
+        decimals: 0,
+        because:
+          value <= MOST_ROUND_PERCENT
+            ? 'The strands are pressed against each other.'
+            : 'Strands stand as they were before the crimp: they are not gripped.',
+        work: {
+          formula: 'copper of strands that stand apart as discs ÷ copper of all strands',
+          substituted: [`= ${digits(value, 0)} %`],
+          source:
+            'measured in the picture: copper worn down by half a strand’s radius; 30 % is a shop setting',
+          assumes: 'an estimate: strands at the seam are left out',
+        },
+      },
+      MOST_ROUND_PERCENT,
+      0,
+      value <= MOST_ROUND_PERCENT ? 'holds' : 'watch',
     ),
   ];
 }

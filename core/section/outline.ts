@@ -12,7 +12,7 @@ export interface Found {
 }
 
 /** Why a picture has no section in it. */
-export type Refusal = 'too small' | 'no metal' | 'cut off' | 'no outline' | 'too blurred';
+export type Refusal = 'too small' | 'no metal' | 'cut off' | 'no outline' | 'too blurred' | 'spoilt colours';
 
 const LOOK_PX = 280;
 /** A section must fill this share of the picture, and at most that. */

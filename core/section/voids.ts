@@ -28,8 +28,15 @@ const DARKEST = 0.3;
 /** Smaller specks than this share of the section are grain, not air. */
 const LEAST_SPECK = 4e-6;
 
+/** A section seen pixel by pixel within its box, rows from its top. */
+export interface Seen {
+  readonly voids: Voids;
+  /** How bright each pixel inside the outline is, against the copper round it; 0 outside. */
+  readonly relative: Float32Array;
+}
+
 /** Measures how much of what is inside an outline is air: what is dark against the copper round it. */
-export function findVoids(picture: Picture, contour: readonly Spot[]): Voids {
+export function findVoids(picture: Picture, contour: readonly Spot[]): Seen {
   const box = boxOf(contour, picture);
   const inside = insideOf(contour, box);
   const bright = brightness(picture, box);
@@ -54,11 +61,14 @@ export function findVoids(picture: Picture, contour: readonly Spot[]): Voids {
   const air = airOf(share, inside, box, dark);
   const { total, largest } = summed(air, box, insidePx);
   return {
-    insidePx,
-    voidPx: total,
-    largestPx: largest,
-    mask: Uint8Array.from(air, (value) => Math.round(255 * value)),
-    box,
+    voids: {
+      insidePx,
+      voidPx: total,
+      largestPx: largest,
+      mask: Uint8Array.from(air, (value) => Math.round(255 * value)),
+      box,
+    },
+    relative: share,
   };
 }
 

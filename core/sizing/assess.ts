@@ -3,7 +3,7 @@ import { LUG_FAMILIES } from '../catalogue/tables/lugFamilies.ts';
 import { bundleDiameterMm, cableMassPerMetre } from '../conductor/geometry.ts';
 import { resistancePerMetre, resistancePerMetre20 } from '../conductor/resistance.ts';
 import { areaMm2, CIRCULAR_MIL_MM2, type ConductorSize, isNotAbove } from '../conductor/size.ts';
-import type { Duty, Fuse, Run } from '../job/cable.ts';
+import type { Duty, Fuse, Run } from '../job/run.ts';
 import type { CableKind, CableSize } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { type Device, deviceMilliohm } from './devices.ts';

@@ -1,4 +1,4 @@
-import type { Duty } from '../job/cable.ts';
+import type { Duty } from '../job/run.ts';
 import {
   ampacityByHeatBalance,
   steadyTemperature,

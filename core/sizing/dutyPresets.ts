@@ -1,4 +1,4 @@
-import type { Duty } from '../job/cable.ts';
+import type { Duty } from '../job/run.ts';
 
 /** Duties met again and again: a place to start from, to be replaced by what the machine's plate says. */
 export const DUTY_PRESETS: Readonly<Record<string, { readonly title: string; readonly duty: Duty }>> = {

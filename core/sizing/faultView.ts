@@ -1,5 +1,5 @@
 import type { Finding } from '../finding.ts';
-import type { Fuse } from '../job/cable.ts';
+import type { Fuse } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import { SOLDERED_SHORT_C } from '../termination/method.ts';

@@ -1,6 +1,6 @@
 import { FUSE_PLACES, FUSES } from '../catalogue/tables/fuses.ts';
 import { atLeast, atMost, type Finding, stated } from '../finding.ts';
-import type { Fuse } from '../job/cable.ts';
+import type { Fuse } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { digits, figure } from '../units/figure.ts';

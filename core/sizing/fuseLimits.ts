@@ -1,6 +1,6 @@
 import { FUSES } from '../catalogue/tables/fuses.ts';
 import { atMost, type Facts, type Finding, stated } from '../finding.ts';
-import type { Fuse } from '../job/cable.ts';
+import type { Fuse } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { digits, figure } from '../units/figure.ts';

@@ -1,4 +1,4 @@
-import type { Run } from '../job/cable.ts';
+import type { Run } from '../job/run.ts';
 import type { Assessment } from './assess.ts';
 
 /** The drop that comes nearest to what it may be. */

@@ -29,6 +29,9 @@ const GRAVITY = 9.80665;
 const PRANDTL = 0.71;
 const AIR_PRESSURE_PA = 101325;
 const AIR_GAS_CONSTANT = 287.05;
+/** Churchill and Chu's term for the fluid, the same for all air. */
+const PRANDTL_TERM = (1 + (0.559 / PRANDTL) ** (9 / 16)) ** (8 / 27);
+const fourth = (value: number) => value * value * (value * value);
 /** Above this no cable in this trade is a cable any more: no steady temperature is reported. */
 export const HOTTEST_C = 1000;
 
@@ -47,14 +50,16 @@ export function surfaceLossPerMetre(diameterMm: number, surfaceC: number, ambien
   const ambientK = ambientC + KELVIN;
   const filmK = (surfaceK + ambientK) / 2;
   const conductivity = 0.0241 * (filmK / KELVIN) ** 0.81;
-  const viscosity = (1.716e-5 * (filmK / KELVIN) ** 1.5 * (KELVIN + 110.4)) / (filmK + 110.4);
+  // Half and whole powers by roots and products: this is asked some hundred thousand times for a duty.
+  const warmth = filmK / KELVIN;
+  const viscosity = (1.716e-5 * warmth * Math.sqrt(warmth) * (KELVIN + 110.4)) / (filmK + 110.4);
   const kinematic = (viscosity * AIR_GAS_CONSTANT * filmK) / AIR_PRESSURE_PA;
   const rayleigh =
-    (GRAVITY * Math.abs(surfaceK - ambientK) * diameterM ** 3 * PRANDTL) / (filmK * kinematic ** 2);
-  const nusselt =
-    (0.6 + (0.387 * rayleigh ** (1 / 6)) / (1 + (0.559 / PRANDTL) ** (9 / 16)) ** (8 / 27)) ** 2;
-  const convection = (nusselt * conductivity) / diameterM;
-  const radiation = EMISSIVITY * STEFAN_BOLTZMANN * (surfaceK ** 4 - ambientK ** 4);
+    (GRAVITY * Math.abs(surfaceK - ambientK) * diameterM * diameterM * diameterM * PRANDTL) /
+    (filmK * kinematic * kinematic);
+  const nusseltRoot = 0.6 + (0.387 * Math.cbrt(Math.sqrt(rayleigh))) / PRANDTL_TERM;
+  const convection = (nusseltRoot * nusseltRoot * conductivity) / diameterM;
+  const radiation = EMISSIVITY * STEFAN_BOLTZMANN * (fourth(surfaceK) - fourth(ambientK));
   return Math.PI * diameterM * (convection * (surfaceK - ambientK) + radiation);
 }
 

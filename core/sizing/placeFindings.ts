@@ -1,5 +1,5 @@
 import { type Finding, stated } from '../finding.ts';
-import { MEETS, type Meets } from '../job/cable.ts';
+import { MEETS, type Meets } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import type { RunContext } from './assess.ts';

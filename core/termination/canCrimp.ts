@@ -1,5 +1,6 @@
 import { areaMm2, type ConductorSize } from '../conductor/size.ts';
-import { type Cable, END_NAMES } from '../job/cable.ts';
+import type { Cable } from '../job/cable.ts';
+import { END_NAMES } from '../job/end.ts';
 import type { CableKind, Shop } from '../job/shop.ts';
 import { usesDie } from './method.ts';
 import { resolveEnd } from './resolveEnd.ts';

@@ -1,5 +1,5 @@
 import type { Finding } from '../finding.ts';
-import type { EndName } from '../job/cable.ts';
+import type { EndName } from '../job/end.ts';
 import { clockingFindings } from './clockingFinding.ts';
 import { crimpFindings } from './crimpFindings.ts';
 import type { EndSubject } from './endSubject.ts';

@@ -1,5 +1,5 @@
 import { atMost, type Finding, type State } from '../finding.ts';
-import { END_NAMES, type EndName } from '../job/cable.ts';
+import { END_NAMES, type EndName } from '../job/end.ts';
 import { digits, figure } from '../units/figure.ts';
 import { about } from './about.ts';
 import type { EndSubject } from './endSubject.ts';

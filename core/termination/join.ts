@@ -1,4 +1,4 @@
-import type { Join } from '../job/cable.ts';
+import type { Join } from '../job/end.ts';
 import type { Lug, Shop, Sleeve } from '../job/shop.ts';
 import { crimpsThatFit } from './crimpLayout.ts';
 import { bestDie, dieOffer, type DieOffer, dieOffers } from './dieOffers.ts';

@@ -1,6 +1,7 @@
 import { LAYERS, type Layer } from '../catalogue/tables/layers.ts';
 import { SLEEVES, type SleeveSize } from '../catalogue/tables/sleeves.ts';
-import type { Cable, End } from '../job/cable.ts';
+import type { Cable } from '../job/cable.ts';
+import type { End } from '../job/end.ts';
 import type { Lug, Sleeve } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { SLEEVE_ROOM, wallOnMm } from './sleeve.ts';

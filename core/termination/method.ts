@@ -1,4 +1,5 @@
-import type { Cable, End } from '../job/cable.ts';
+import type { Cable } from '../job/cable.ts';
+import type { End } from '../job/end.ts';
 import type { Lug, Shop } from '../job/shop.ts';
 import type { HousePractice, Method } from '../practice/housePractice.ts';
 

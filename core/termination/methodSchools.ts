@@ -1,6 +1,7 @@
 import type { CableWork } from '../cableWork.ts';
 import { type Finding, type State, worst, worstFirst } from '../finding.ts';
-import type { Cable, EndName } from '../job/cable.ts';
+import type { Cable } from '../job/cable.ts';
+import type { EndName } from '../job/end.ts';
 import type { Shop } from '../job/shop.ts';
 import { type Method, METHODS } from '../practice/housePractice.ts';
 import { endFindings } from './findings.ts';

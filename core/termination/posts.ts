@@ -7,7 +7,7 @@ import {
   type PostKind,
 } from '../catalogue/tables/posts.ts';
 import type { StudName } from '../catalogue/tables/studs.ts';
-import type { End } from '../job/cable.ts';
+import type { End } from '../job/end.ts';
 import type { Post } from '../job/shop.ts';
 
 /** What a cable end really meets: a stud for a ring lug, or a tapered post for a clamp. */

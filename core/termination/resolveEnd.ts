@@ -1,7 +1,8 @@
 import type { Layer } from '../catalogue/tables/layers.ts';
 import { SLEEVES } from '../catalogue/tables/sleeves.ts';
 import { strandCount } from '../conductor/strands.ts';
-import type { Cable, End, EndName } from '../job/cable.ts';
+import type { Cable } from '../job/cable.ts';
+import type { End, EndName } from '../job/end.ts';
 import type { CableKind, Lug, Shop, Sleeve, Tool } from '../job/shop.ts';
 import { crimpCentres } from './crimpLayout.ts';
 import { bestDie, dieOffer, type DieOffer, dieOffers } from './dieOffers.ts';

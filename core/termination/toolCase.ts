@@ -1,5 +1,5 @@
 import { TOOL_KINDS, type ToolKindFacts } from '../catalogue/tables/tools.ts';
-import type { End } from '../job/cable.ts';
+import type { End } from '../job/end.ts';
 import type { Die, Shop, Tool, Trial } from '../job/shop.ts';
 import { countingTrials, learn, type Learned } from './learned.ts';
 

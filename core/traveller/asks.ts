@@ -1,4 +1,4 @@
-import type { Reading } from '../job/cable.ts';
+import type { Reading } from '../job/reading.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from '../proof/dieClosed.ts';
 import { usesDie } from '../termination/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';

@@ -1,6 +1,7 @@
 import { SOLDER } from '../catalogue/tables/solder.ts';
 import type { CableWork } from '../cableWork.ts';
-import { type Cable, END_NAMES, type EndName } from '../job/cable.ts';
+import type { Cable } from '../job/cable.ts';
+import { END_NAMES, type EndName } from '../job/end.ts';
 import { coolSeconds } from '../termination/cooling.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { SHRUNK_C } from '../termination/shrinkTime.ts';

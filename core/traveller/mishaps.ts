@@ -1,5 +1,6 @@
 import type { CableWork } from '../cableWork.ts';
-import type { Cable, EndName, Mishap } from '../job/cable.ts';
+import type { Cable, Mishap } from '../job/cable.ts';
+import type { EndName } from '../job/end.ts';
 import { HOLDS, kindOf, type ReadyEnd, type Step } from './step.ts';
 
 /** A way on from a step that went wrong. */

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { genericShop } from '../catalogue/genericShop.ts';
-import type { Cable, EndName } from '../job/cable.ts';
+import type { Cable } from '../job/cable.ts';
+import type { EndName } from '../job/end.ts';
 import { newCable } from '../job/newCable.ts';
 import type { Trial } from '../job/shop.ts';
 import { METHODS, type Method } from '../practice/housePractice.ts';

@@ -1,5 +1,6 @@
 import type { CableWork } from '../cableWork.ts';
-import { type Cable, type EndName, END_NAMES } from '../job/cable.ts';
+import type { Cable } from '../job/cable.ts';
+import { type EndName, END_NAMES } from '../job/end.ts';
 import type { Die, Lug, Shop } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { countingTrials, sameBarrel } from '../termination/learned.ts';

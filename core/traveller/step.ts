@@ -1,5 +1,5 @@
 import type { Finding } from '../finding.ts';
-import type { EndName } from '../job/cable.ts';
+import type { EndName } from '../job/end.ts';
 import type { CautionId } from './cautions.ts';
 import type { ResolvedEnd, SleeveFit } from '../termination/resolveEnd.ts';
 import { usesDie } from '../termination/method.ts';

@@ -6,6 +6,7 @@ export type QuantityKind =
   | 'power'
   | 'duration'
   | 'temperature'
+  | 'millivolt'
   | 'milliohm'
   | 'megohm'
   | 'force'
@@ -81,6 +82,16 @@ const UNITS: Readonly<Record<QuantityKind, { base: string; units: Readonly<Recor
         '°': { factor: 1 },
         f: { factor: 5 / 9, offset: -160 / 9 },
         '°f': { factor: 5 / 9, offset: -160 / 9 },
+      },
+    },
+    millivolt: {
+      base: 'mV',
+      units: {
+        mv: { factor: 1 },
+        millivolt: { factor: 1 },
+        v: { factor: 1000 },
+        uv: { factor: 0.001 },
+        µv: { factor: 0.001 },
       },
     },
     milliohm: {

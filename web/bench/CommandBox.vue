@@ -150,6 +150,18 @@ const commands = computed((): Command[] => [
     act: () => void router.push({ name: 'section', params: { jobId: job.id } }),
   },
   {
+    id: 'records',
+    title: 'Test records of every cable, and all of the job as a zip',
+    note: 'print, PDF, zip',
+    act: () => void router.push({ name: 'print-records', params: { jobId: job.id } }),
+  },
+  {
+    id: 'trends',
+    title: 'Trends: what the dies leave over time',
+    note: 'control limits',
+    act: () => void router.push({ name: 'trends', params: { jobId: job.id } }),
+  },
+  {
     id: 'practice',
     title: 'House practice: what each school changes here',
     note: 'schools',

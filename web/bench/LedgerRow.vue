@@ -62,6 +62,7 @@ const limits = computed(() => limitText(findings, prefs.lengths));
               :binds="finding.binds ?? false"
               :would="finding.would !== undefined"
             />
+            <span v-if="finding.waived" class="ml-1 text-[12px] font-bold text-ink2">waived</span>
             <span v-if="!finding.end" class="figure block text-[13px] leading-4 text-ink2">{{
               marginText(finding)
             }}</span>

@@ -89,6 +89,31 @@ const saveLabels = (as: 'pdf' | 'svg') =>
       );
     }
   });
+/** Two labels a cable on the printer's stand-in: nothing of it is real, and it says so. */
+const printed = ref('');
+const printOnStandIn = () =>
+  save('labels on the printer', async () => {
+    printed.value = '';
+    const [{ printLabels }, { openSocket }, { standInAddress }] = await Promise.all([
+      import('../instruments/labelPrinter.ts'),
+      import('../instruments/socketPort.ts'),
+      import('../instruments/address.ts'),
+    ]);
+    const port = await openSocket(standInAddress('printer')).catch(() => null);
+    if (!port) {
+      problem.value = 'The stand-ins do not answer: the server that brings them is not running.';
+      return;
+    }
+    const labels = made.flatMap(
+      (own) => Array(2).fill(labelOf(own, today())) as ReturnType<typeof labelOf>[],
+    );
+    const { count, sentence } = await printLabels(port, labels, kind.value, (done) => {
+      busy.value = `label ${done} of ${labels.length}`;
+    });
+    port.shut();
+    printed.value = `${count} of ${labels.length} labels printed on the stand-in.`;
+    problem.value = sentence;
+  });
 </script>
 
 <template>
@@ -154,8 +179,20 @@ const saveLabels = (as: 'pdf' | 'svg') =>
         <button type="button" class="button min-h-9 px-2" :disabled="busy !== ''" @click="saveLabels('svg')">
           SVG<span class="sr-only"> of the labels</span>
         </button>
+        <button
+          type="button"
+          class="button min-h-9 px-2"
+          :disabled="busy !== ''"
+          title="On the stand-in for a label printer"
+          @click="printOnStandIn"
+        >
+          Printer<span class="sr-only"> stand-in for the labels</span>
+        </button>
       </li>
     </ul>
+    <p v-if="printed" class="mt-1" role="status">
+      <b class="border border-ink px-1">SIMULATED</b> {{ printed }}
+    </p>
     <button type="button" class="button mt-2" @click="isImporting = true">
       <Upload :size="16" aria-hidden="true" /> Bring in a cable schedule
     </button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { EndName } from '../../core/job/cable.ts';
+import type { EndName } from '../../core/job/end.ts';
 import type { Untried } from '../../core/traveller/practise.ts';
 
 /** A die that was never tried on a lug here: a practice piece comes first, for whoever wants one. */

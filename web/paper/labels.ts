@@ -1,5 +1,6 @@
 import QRCode from 'qrcode';
 import { rgb } from 'pdf-lib';
+import type { LabelMark } from '../../core/instrument/standIn/printer.ts';
 import { type Paper, PAPER_MM, type PlacedLabel } from '../../core/paper/label.ts';
 import { paperDocument, type PaperFonts, POINTS_PER_MM, printable } from './listPdf.ts';
 
@@ -44,6 +45,27 @@ function parts({ label, x, y, width, height }: PlacedLabel) {
       ];
     }),
   };
+}
+
+/** A label as marks for a label printer, mm from its own corner. */
+export function labelMarks(placed: PlacedLabel): LabelMark[] {
+  const { square, texts } = parts(placed);
+  const { size, dark } = qrSquares(placed.label.qr);
+  const isDark = new Set(dark.map(([x, y]) => y * size + x));
+  const rows = Array.from({ length: size }, (_, y) =>
+    Array.from({ length: size }, (_, x) => (isDark.has(y * size + x) ? '1' : '0')).join(''),
+  );
+  return [
+    { kind: 'code', x: placed.x + 2 + QUIET * square, y: placed.y + 2 + QUIET * square, square, rows },
+    ...texts.map(({ text, x, y, size: high, strong }): LabelMark => ({
+      kind: 'text',
+      x,
+      y,
+      size: high,
+      strong,
+      words: text,
+    })),
+  ];
 }
 
 const escaped = (text: string) => text.replace(/[&<>"]/g, (letter) => `&#${letter.codePointAt(0) ?? 0};`);

@@ -15,7 +15,18 @@ const MARGIN = 40;
 const LINE = 17;
 
 /** What a face lacks is written with what it has: paper never shows an empty box. */
-const LACKING: Readonly<Record<string, string>> = { '→': '-', '\u2009': ' ', '⌀': 'dia ', κ: 'k', '≈': '~' };
+const LACKING: Readonly<Record<string, string>> = {
+  '→': '-',
+  '\u2009': ' ',
+  '⌀': 'dia ',
+  κ: 'k',
+  '≈': '~',
+  Ω: 'Ohm',
+  '≤': 'at most ',
+  '≥': 'at least ',
+  '−': '-',
+  '…': '...',
+};
 export const printable = (text: string) => [...text].map((letter) => LACKING[letter] ?? letter).join('');
 
 /** A document with the faces of the page in it. */
@@ -32,7 +43,7 @@ export async function paperDocument(
 }
 
 /** A text cut short to a width, with an ellipsis. */
-function fitted(text: string, font: PDFFont, size: number, width: number): string {
+export function fitted(text: string, font: PDFFont, size: number, width: number): string {
   const whole = printable(text);
   if (font.widthOfTextAtSize(whole, size) <= width) return whole;
   let short = whole;

@@ -1,114 +1,149 @@
 <script setup lang="ts">
 import { useDropZone } from '@vueuse/core';
-import { nanoid } from 'nanoid';
-import { computed, ref, useTemplateRef, watch } from 'vue';
+import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import { useRoute } from 'vue-router';
+import { END_NAMES } from '../../core/job/end.ts';
+import { countingReadings } from '../../core/proof/readings.ts';
+import { seeded } from '../../core/random.ts';
+import { anySection, sectionFor } from '../../core/section/drawable.ts';
 import { sectionFindings } from '../../core/section/findings.ts';
 import { digits } from '../../core/units/figure.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import LedgerRow from '../bench/LedgerRow.vue';
-import { usePersonNeeded } from '../bench/usePersonNeeded.ts';
 import { useBench } from '../stores/bench.ts';
-import { usePrefs } from '../stores/prefs.ts';
-import ChoiceField from '../ui/ChoiceField.vue';
-import QuantityField from '../ui/QuantityField.vue';
-import TextField from '../ui/TextField.vue';
+import SegmentedField from '../ui/SegmentedField.vue';
+import JudgeBox from './JudgeBox.vue';
+import KeepSection from './KeepSection.vue';
+import type { Sawn } from './sawn.ts';
 import SectionPicture from './SectionPicture.vue';
-import { useSection } from './useSection.ts';
+import { type SectionSlot, useSection } from './useSection.ts';
 
-/** Section lab: a photograph of a sawn crimp, its outline and its air measured; kept as a trial of its die. */
+/** Section lab: photographs of sawn crimps, one or two side by side; outline, air and shape measured. */
 const { jobId } = defineProps<{ jobId: string }>();
 
 const bench = useBench();
 const route = useRoute();
-const { prefs } = usePrefs();
-const { problem, nameNeeded } = usePersonNeeded();
-const { shown, section, name, sentence, isBusy, open, measure } = useSection();
+const asked = (what: string) => String(route.query[what] ?? '');
+
+const first = useSection();
+const second = useSection();
+const slots: Readonly<Record<'first' | 'second', SectionSlot>> = { first, second };
+/** Two pictures are compared once the second is open. */
+const isPair = ref(false);
+const active = ref<'first' | 'second'>('first');
+const slot = computed(() => slots[active.value]);
+const shownSlots = computed(() => (isPair.value ? (['first', 'second'] as const) : [active.value]));
 
 const fileField = useTemplateRef<HTMLInputElement>('fileField');
 const dropOn = useTemplateRef<HTMLElement>('dropOn');
-useDropZone(dropOn, { onDrop: (files) => files?.[0] && void open(files[0]) });
+useDropZone(dropOn, { onDrop: (files) => files?.[0] && void slot.value.open(files[0]) });
 function take(event: Event): void {
   const field = event.target as HTMLInputElement;
   const file = field.files?.[0];
   field.value = '';
-  if (file) void open(file);
+  if (file) void slot.value.open(file);
+}
+function compare(): void {
+  isPair.value = true;
+  active.value = 'second';
+}
+function single(): void {
+  isPair.value = false;
+  active.value = 'first';
 }
 
-const lugId = ref(String(route.query['lug'] ?? ''));
-const dieId = ref(String(route.query['die'] ?? ''));
-const flats = ref<number | null>(null);
-const ears = ref<number | null>(null);
-const lug = computed(() => bench.shop.lugs.find(({ id }) => id === lugId.value));
-const LUGS = computed(() =>
-  bench.shop.lugs
-    .filter(({ form }) => form === 'tube' || form === 'butt')
-    .map(({ id, label }) => ({ value: id, title: label })),
-);
-const DIES = computed(() =>
-  bench.shop.dies.map(({ id, stamp, acrossFlatsMm }) => ({
-    value: id,
-    title: stamp || 'unmarked',
-    note: `${digits(acrossFlatsMm, 2)} across`,
-  })),
-);
-const findings = computed(() =>
-  section.value
-    ? sectionFindings(
-        section.value,
-        lug.value && flats.value !== null ? { lug: lug.value, acrossFlatsMm: flats.value } : null,
-      )
-    : [],
-);
+/** An end that the lab was opened for says what its sample measured, until it is said otherwise. */
+function sawnAtFirst(): Sawn {
+  const cable = bench.jobById(jobId)?.cables.find(({ id }) => id === asked('cable'));
+  const end = END_NAMES.find((name) => name === asked('end'));
+  const flats = cable && end ? countingReadings(cable, 'across-flats', end).at(-1)?.valueMm : undefined;
+  return {
+    with: cable && end ? `${cable.id}.${end}` : '',
+    lugId: asked('lug'),
+    dieId: asked('die'),
+    flats: flats ?? null,
+    ears: null,
+  };
+}
+const sawn = ref<Record<'first' | 'second', Sawn>>({ first: sawnAtFirst(), second: sawnAtFirst() });
+const findingsOf = (which: 'first' | 'second') => {
+  const { section, drawn } = slots[which];
+  const { lugId, flats } = sawn.value[which];
+  const lug = bench.shop.lugs.find(({ id }) => id === lugId);
+  if (!section.value) return [];
+  const at = drawn.value ? null : lug && flats !== null ? { lug, acrossFlatsMm: flats } : null;
+  return sectionFindings(section.value, at);
+};
+const findings = computed(() => findingsOf(active.value));
 const opened = ref<string | null>(null);
+const share = (which: 'first' | 'second') => {
+  const { section } = slots[which];
+  return section.value ? digits(100 * section.value.voidShare, 1) : null;
+};
 
-const kept = ref('');
-watch([section, lugId, dieId, flats, ears], () => {
-  kept.value = problem.value = '';
-});
-function keep(): void {
-  kept.value = '';
-  if (nameNeeded()) return;
-  const own = lug.value;
-  if (!section.value || !own || dieId.value === '' || flats.value === null || ears.value === null) {
-    problem.value =
-      'Say which lug and die it was, what it measured across the flats, and its ears; no ears is 0.';
-    return;
-  }
-  const { voidShare } = section.value;
-  const [acrossFlatsMm, earsMm] = [flats.value, ears.value];
-  bench.edit('section kept as a trial', (draft) => {
-    draft.shop.trials.push({
-      id: nanoid(10),
-      at: new Date().toISOString(),
-      by: prefs.person.trim(),
-      dieId: dieId.value,
-      lugId: own.id,
-      size: { ...own.forSize },
-      acrossFlatsMm,
-      earsMm,
-      voidShare: Math.min(0.6, voidShare),
-      source: 'typed',
-    });
-  });
-  kept.value = 'Kept: the die map goes by it from now on.';
+/** A section of the lug and die in hand, or of any pair that the shop has. */
+const noneToDraw = ref(false);
+let drawnSoFar = 0;
+function draw(): void {
+  const seed = Date.now() + (drawnSoFar += 1);
+  const { lugId, dieId } = sawn.value[active.value];
+  const lug = bench.shop.lugs.find(({ id }) => id === lugId);
+  const die = bench.shop.dies.find(({ id }) => id === dieId);
+  const spec =
+    lug && die
+      ? sectionFor(lug, die.acrossFlatsMm, bench.shop, seeded(seed))
+      : anySection(bench.shop, seeded(seed));
+  noneToDraw.value = spec === null;
+  if (spec) void slot.value.draw(spec, seed);
 }
+onMounted(() => {
+  if (asked('draw') !== '') draw();
+});
+const STAGE_SAYS = {
+  opening: 'opening the picture',
+  drawing: 'drawing it',
+  outline: 'finding the outline',
+  air: 'looking for air',
+  wall: 'measuring the wall',
+  strands: 'looking at the strands',
+} as const;
+const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
 </script>
 
 <template>
   <BenchFrame :job-id="jobId">
     <main ref="dropOn" class="min-w-0 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_354px]">
       <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
-        <header class="flex flex-wrap items-center gap-3 border-b border-line bg-chalk px-4 py-2">
-          <div class="mr-auto">
+        <header class="flex flex-wrap items-center gap-2 border-b border-line bg-chalk px-4 py-2">
+          <div class="mr-auto min-w-0">
             <h1 class="figure text-[22px] leading-6 font-semibold">Section lab</h1>
-            <p class="note">{{ name || 'A photograph of a sawn crimp. It never leaves this machine.' }}</p>
+            <p class="note truncate">
+              {{ slot.name.value || 'A photograph of a sawn crimp. It never leaves this machine.' }}
+            </p>
           </div>
-          <button v-if="section" type="button" class="button" :disabled="isBusy" @click="measure()">
+          <button v-if="isPair" type="button" class="button" @click="single">One picture</button>
+          <button v-else-if="first.section.value" type="button" class="button" @click="compare">
+            Compare with another
+          </button>
+          <button
+            v-if="slot.section.value && !slot.drawn.value"
+            type="button"
+            class="button"
+            :disabled="slot.stage.value !== null"
+            @click="slot.measure()"
+          >
             Find the outline again
           </button>
-          <button type="button" class="button" :class="shown ? '' : 'filled'" @click="fileField?.click()">
-            {{ shown ? 'Another picture' : 'Open a picture' }}
+          <button type="button" class="button" @click="draw">
+            {{ slot.drawn.value ? 'Draw another' : 'Draw one to judge' }}
+          </button>
+          <button
+            type="button"
+            class="button"
+            :class="slot.shown.value ? '' : 'filled'"
+            @click="fileField?.click()"
+          >
+            {{ slot.shown.value ? 'Another picture' : 'Open a picture' }}
           </button>
           <input
             ref="fileField"
@@ -119,44 +154,101 @@ function keep(): void {
             @change="take"
           />
         </header>
-        <SectionPicture
-          v-if="shown"
-          :shown="shown"
-          :section="section"
-          class="h-[60vh] lg:h-auto lg:min-h-0 lg:flex-1"
-          @corrected="measure"
-        />
-        <div v-else class="p-6 lg:flex-1">
-          <h2 class="figure text-[24px] font-semibold">Open a picture, or drop one here</h2>
-          <p class="mt-2 max-w-prose text-[15px]">
-            Saw the crimp through its middle, file the cut flat, lay it on a plain bench and look straight
-            down on it. The outline is found by itself; its six corners can be moved.
-          </p>
-          <p class="mt-2 max-w-prose text-[15px] font-bold text-fails">
-            Clamp it to saw it, never in the hand; wear glasses.
-          </p>
+        <div
+          class="lg:flex lg:min-h-0 lg:flex-1"
+          :class="isPair ? 'grid gap-px bg-line sm:grid-cols-2 lg:grid' : 'lg:flex-col'"
+        >
+          <section
+            v-for="which in shownSlots"
+            :key="which"
+            :aria-label="which === 'first' ? 'First picture' : 'Second picture'"
+            class="relative min-w-0 bg-chalk lg:flex lg:min-h-0 lg:flex-1 lg:flex-col"
+          >
+            <div v-if="isPair" class="flex items-baseline gap-2 border-b border-hairline px-3 py-1.5">
+              <button
+                type="button"
+                class="figure min-h-8 min-w-0 truncate text-[17px]"
+                :class="which === active ? 'font-semibold' : 'text-teal underline'"
+                :aria-pressed="which === active"
+                @click="active = which"
+              >
+                {{ slots[which].name.value || 'no picture yet' }}
+              </button>
+              <span v-if="share(which) !== null" class="figure ml-auto text-[22px] font-semibold"
+                >{{ share(which) }}<span class="text-[15px] text-ink2"> % air</span></span
+              >
+            </div>
+            <SectionPicture
+              v-if="slots[which].shown.value"
+              :shown="slots[which].shown.value!"
+              :section="slots[which].section.value"
+              class="h-[60vh] lg:h-auto lg:min-h-0 lg:flex-1"
+              @corrected="slots[which].measure($event)"
+            />
+            <div v-else class="p-6 lg:flex-1">
+              <h2 class="figure text-[24px] font-semibold">Open a picture, or drop one here</h2>
+              <p class="mt-2 max-w-prose text-[15px]">
+                Saw the crimp through its middle, file the cut flat, lay it on a plain bench and look straight
+                down on it. The outline is found by itself; its six corners can be moved.
+              </p>
+              <p class="mt-2 max-w-prose text-[15px] font-bold text-fails">
+                Clamp it to saw it, never in the hand; wear glasses.
+              </p>
+            </div>
+            <span
+              v-if="slots[which].drawn.value"
+              class="figure absolute right-3 bottom-3 rounded-box border-[1.5px] border-ink bg-paper px-1.5 text-[14px] font-semibold"
+              >SIMULATED</span
+            >
+          </section>
         </div>
         <p
-          v-if="sentence"
+          v-if="slot.sentence.value || noneToDraw"
           class="border-t border-line bg-paper px-4 py-3 text-[16px] font-bold text-fails"
           role="alert"
         >
-          {{ sentence }}
+          {{
+            slot.sentence.value || 'No section can be drawn of these: the die does not suit the lug at all.'
+          }}
         </p>
       </div>
       <section
         aria-label="What it says"
         class="border-line bg-paper max-lg:border-t lg:min-h-0 lg:overflow-y-auto lg:border-l"
       >
-        <div class="border-b border-line px-4 py-3">
+        <SegmentedField
+          v-if="isPair"
+          v-model="active"
+          label="Picture"
+          hide-label
+          class="px-4 pt-3"
+          :choices="[
+            { value: 'first', title: 'first' },
+            { value: 'second', title: 'second' },
+          ]"
+        />
+        <JudgeBox
+          v-if="slot.drawn.value"
+          :spec="slot.drawn.value.spec"
+          :void-share="slot.drawn.value.voidShare"
+          @judged="slot.measure()"
+        />
+        <div v-if="!slot.drawn.value || slot.section.value" class="border-b border-line px-4 py-3">
           <p class="note">air in the outline</p>
           <p class="figure text-[64px] leading-[60px] font-semibold" role="status">
-            <template v-if="section"
-              >{{ digits(100 * section.voidShare, 1)
-              }}<span class="text-[30px] font-medium text-ink2"> %</span></template
-            ><template v-else>{{ isBusy ? '…' : '–' }}</template>
+            <template v-if="share(active) !== null"
+              >{{ share(active) }}<span class="text-[30px] font-medium text-ink2"> %</span></template
+            ><template v-else>{{ slot.stage.value ? '…' : '–' }}</template>
           </p>
-          <p v-if="isBusy" class="note">measuring</p>
+        </div>
+        <div v-if="slot.stage.value" class="border-b border-line px-4 py-2">
+          <p class="note">{{ STAGE_SAYS[slot.stage.value] }}</p>
+          <progress
+            class="w-full accent-copper"
+            :max="STAGES.length"
+            :value="STAGES.indexOf(slot.stage.value) + 0.5"
+            :aria-label="STAGE_SAYS[slot.stage.value]"
+          />
         </div>
         <ul v-if="findings.length > 0">
           <LedgerRow
@@ -167,61 +259,15 @@ function keep(): void {
             @open="opened = $event"
           />
         </ul>
-        <div class="grid grid-cols-2 gap-x-3 gap-y-2 border-t border-hairline px-4 py-3">
-          <ChoiceField
-            label="Lug"
-            :model-value="lugId || undefined"
-            :choices="LUGS"
-            empty="which one"
-            @update:model-value="lugId = $event"
-          />
-          <ChoiceField
-            label="Die"
-            :model-value="dieId || undefined"
-            :choices="DIES"
-            empty="which one"
-            @update:model-value="dieId = $event"
-          />
-          <QuantityField
-            label="Across flats of the crimp"
-            kind="length"
-            :model-value="flats"
-            :least="1"
-            :most="100"
-            :decimals="2"
-            optional
-            hint="gives the scale"
-            @update:model-value="flats = $event"
-            @clear="flats = null"
-          />
-          <QuantityField
-            label="Ears before filing"
-            kind="length"
-            :model-value="ears"
-            :least="0"
-            :most="20"
-            :decimals="2"
-            optional
-            hint="none is 0"
-            @update:model-value="ears = $event"
-            @clear="ears = null"
-          />
-          <TextField
-            label="Who sawed it"
-            :model-value="prefs.person"
-            @update:model-value="prefs.person = $event"
-          />
-          <p v-if="problem" class="col-span-2 font-bold text-fails" role="alert">{{ problem }}</p>
-          <p v-if="kept" class="col-span-2 font-bold text-holds" role="status">{{ kept }}</p>
-          <button
-            type="button"
-            class="button filled col-span-2 min-h-12"
-            :disabled="!section || isBusy"
-            @click="keep"
-          >
-            Keep it as a trial of this die
-          </button>
-        </div>
+        <KeepSection
+          :key="active"
+          v-model="sawn[active]"
+          :job-id="jobId"
+          :section="slot.section.value"
+          :file="slot.file.value"
+          :is-drawn="slot.drawn.value !== null"
+          :is-busy="slot.stage.value !== null"
+        />
       </section>
     </main>
   </BenchFrame>

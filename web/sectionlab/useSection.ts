@@ -1,6 +1,7 @@
-import { type Remote, wrap } from 'comlink';
+import { proxy, type Remote, wrap } from 'comlink';
 import { onScopeDispose, shallowRef } from 'vue';
-import type { SectionMeasure } from '../../core/section/measure.ts';
+import type { DrawnSection } from '../../core/section/draw.ts';
+import type { MeasureStage, SectionMeasure } from '../../core/section/measure.ts';
 import type { Found } from '../../core/section/outline.ts';
 import type { SectionWorker, ShownPicture } from '../workers/section.worker.ts';
 
@@ -13,7 +14,12 @@ export function useSection() {
   const section = shallowRef<SectionMeasure | null>(null);
   const name = shallowRef('');
   const sentence = shallowRef('');
-  const isBusy = shallowRef(false);
+  /** What is being done; null while nothing is. */
+  const stage = shallowRef<'opening' | 'drawing' | MeasureStage | null>(null);
+  /** The file it came from; null where it was drawn. */
+  const file = shallowRef<File | null>(null);
+  /** What was drawn, where it was: a simulated section. */
+  const drawn = shallowRef<{ spec: DrawnSection; voidShare: number } | null>(null);
   let worker: Worker | undefined;
   let remote: Remote<SectionWorker> | undefined;
   let run = 0;
@@ -26,33 +32,53 @@ export function useSection() {
 
   async function measure(given?: Found): Promise<void> {
     const own = ++run;
-    isBusy.value = true;
-    const answer = await start().measure(given && (JSON.parse(JSON.stringify(given)) as Found));
+    stage.value = 'outline';
+    const tell = proxy((now: MeasureStage) => {
+      if (own === run) stage.value = now;
+    });
+    const answer = await start().measure(given && (JSON.parse(JSON.stringify(given)) as Found), tell);
     if (own !== run) return;
-    isBusy.value = false;
+    stage.value = null;
     section.value = answer.ok ? answer.section : null;
     sentence.value = answer.ok ? '' : answer.sentence;
   }
 
-  async function open(file: File): Promise<void> {
+  function show(picture: ShownPicture | null, called: string): void {
+    section.value = null;
+    shown.value?.bitmap.close();
+    shown.value = picture;
+    name.value = picture ? called : '';
+  }
+
+  async function open(from: File): Promise<void> {
     const own = ++run;
     sentence.value = '';
-    if (file.size > LARGEST_BYTES) {
+    if (from.size > LARGEST_BYTES) {
       sentence.value = 'This file is far larger than any photograph; it was not read.';
       return;
     }
-    isBusy.value = true;
-    const answer = await start().open(file);
+    stage.value = 'opening';
+    const answer = await start().open(from);
     if (own !== run) return;
-    section.value = null;
-    shown.value?.bitmap.close();
-    shown.value = answer;
-    name.value = answer ? file.name : '';
-    if (answer) await measure();
-    else {
-      isBusy.value = false;
-      sentence.value = `“${file.name}” is no picture that can be read here.`;
-    }
+    show(answer, from.name);
+    drawn.value = null;
+    file.value = answer ? from : null;
+    if (answer) return measure();
+    stage.value = null;
+    sentence.value = `“${from.name}” is no picture that can be read here.`;
+  }
+
+  /** Draws a section; it is measured when that is asked. */
+  async function draw(spec: DrawnSection, seed: number): Promise<void> {
+    const own = ++run;
+    sentence.value = '';
+    stage.value = 'drawing';
+    const answer = await start().draw(spec, seed);
+    if (own !== run) return;
+    stage.value = null;
+    show(answer.shown, 'drawn, not photographed');
+    file.value = null;
+    drawn.value = { spec, voidShare: answer.voidShare };
   }
 
   onScopeDispose(() => {
@@ -60,5 +86,7 @@ export function useSection() {
     shown.value?.bitmap.close();
     worker?.terminate();
   });
-  return { shown, section, name, sentence, isBusy, open, measure };
+  return { shown, section, name, sentence, stage, file, drawn, open, draw, measure };
 }
+
+export type SectionSlot = ReturnType<typeof useSection>;

@@ -1,6 +1,7 @@
 import { releaseProxy, wrap } from 'comlink';
 import localforage from 'localforage';
 import type { Job } from '../../core/job/job.ts';
+import { toBase64 } from './base64.ts';
 import type { PhotoWorker, ScaledPhoto } from '../workers/photo.worker.ts';
 
 /** Pictures are kept apart from the jobs that name them: an edit then writes words, not pictures. */
@@ -36,16 +37,6 @@ export const keepPicture = (id: string, jpeg: Blob): Promise<Blob> => store.setI
 export const pictureOf = (id: string): Promise<Blob | null> => store.getItem<Blob>(id);
 
 const JPEG_START = [0xff, 0xd8, 0xff];
-const CHUNK = 0x8000;
-
-function toBase64(bytes: Uint8Array): string {
-  let text = '';
-  for (let at = 0; at < bytes.length; at += CHUNK) {
-    text += String.fromCharCode(...bytes.subarray(at, at + CHUNK));
-  }
-  return btoa(text);
-}
-
 /** The pictures of a job, for its file. */
 export async function picturesOf(job: Job): Promise<Record<string, string>> {
   const ids = job.cables.flatMap(({ photos }) => photos.map(({ id }) => id));

@@ -7,6 +7,7 @@ import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
 import { caseOf } from '../stores/work.ts';
 import DiesPanel from './DiesPanel.vue';
+import InstrumentsPanel from './InstrumentsPanel.vue';
 import LugsPanel from './LugsPanel.vue';
 import MapDetail from './MapDetail.vue';
 import MapGrid from './MapGrid.vue';
@@ -40,6 +41,7 @@ const TITLES = [
   'Lugs',
   'Sleeves',
   'Lug from tube',
+  'Instruments',
 ] as const;
 </script>
 
@@ -83,6 +85,7 @@ const TITLES = [
           <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"><LugsPanel /></TabPanel>
           <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"><SleevesPanel /></TabPanel>
           <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"><TubeLugPanel /></TabPanel>
+          <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"><InstrumentsPanel /></TabPanel>
         </TabPanels>
       </TabGroup>
     </main>

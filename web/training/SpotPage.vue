@@ -176,6 +176,11 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
             class="button min-h-14 px-5"
             >Result on paper</RouterLink
           >
+          <RouterLink
+            :to="{ name: 'section', params: { jobId }, query: { draw: 'one' } }"
+            class="button min-h-14 px-5"
+            >Judge a sawn crimp by eye</RouterLink
+          >
           <TextField label="Who is training" class="w-44" :model-value="kept.by" @update:model-value="sign" />
           <QuantityField
             label="Round number"

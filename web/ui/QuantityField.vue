@@ -18,6 +18,7 @@ const {
   hint = '',
   placeholder = '',
   optional = false,
+  shownIn,
 } = defineProps<{
   label: string;
   kind: QuantityKind;
@@ -30,19 +31,20 @@ const {
   /** What holds while nothing is said. */
   placeholder?: string;
   optional?: boolean;
+  /** Another unit of the kind to read and write it in; `decimals` are of that unit. */
+  shownIn?: string;
 }>();
 const emit = defineEmits<{ 'update:modelValue': [value: number]; clear: [] }>();
 
 const { prefs } = usePrefs();
 const fieldId = useId();
 const isInches = computed(() => kind === 'length' && prefs.lengths === 'in');
-const unit = computed(() => (isInches.value ? 'in' : baseUnit(kind)));
+const unit = computed(() => shownIn ?? (isInches.value ? 'in' : baseUnit(kind)));
 
 /** A base value as the field writes it, without a trailing ".0". */
 function written(value: number): string {
-  const { factor, places } = isInches.value
-    ? { factor: inUnit('in'), places: 3 }
-    : { factor: 1, places: decimals };
+  const factor = unit.value === baseUnit(kind) ? 1 : inUnit(unit.value);
+  const places = isInches.value ? 3 : decimals;
   return digits(value / factor, places)
     .replace(/(\.\d*?)0+$/, '$1')
     .replace(/\.$/, '');

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Finding } from '../../core/finding.ts';
+import { readText } from './display.ts';
 import FormulaText from './FormulaText.vue';
 
 /** How a figure came about: its formula, this cable's numbers, its source and what it assumes. */
@@ -10,6 +11,13 @@ defineProps<{ finding: Finding }>();
   <div class="bg-paper px-3.5 py-2.5">
     <p class="text-[13px]">{{ finding.because }}</p>
     <p v-if="finding.remedy" class="mt-0.5 text-[13px] font-bold">{{ finding.remedy }}</p>
+    <p v-if="finding.waived" class="mt-0.5">
+      Done without: {{ finding.waived.by }} answers for it. {{ finding.waived.why }}
+    </p>
+    <p v-if="finding.read" class="mt-0.5 text-ink2">
+      <b v-if="finding.provenance === 'simulated'" class="mr-1 border border-ink px-1">SIMULATED</b
+      >{{ readText(finding) }}
+    </p>
     <p class="mt-2"><FormulaText :line="finding.work.formula" /></p>
     <p v-for="line in finding.work.substituted" :key="line"><FormulaText :line="line" /></p>
     <p class="note mt-1.5">

@@ -79,6 +79,18 @@ function limitParts(
   }
 }
 
+/** Who read a figure, when and with what: "Typed by R. Pell on 2026-11-20, with Calliper 150, calibrated until 2027-05-31." */
+export function readText({ read, provenance }: Finding): string {
+  if (!read) return '';
+  const how =
+    provenance === 'typed' ? 'Typed' : provenance === 'instrument' ? 'By instrument' : 'By a stand-in';
+  const by =
+    provenance === 'typed' ? `by ${read.by || 'nobody named'}` : `, taken by ${read.by || 'nobody named'}`;
+  const withWhat = read.with ? `, with ${read.with}` : ', its instrument not said';
+  const due = read.due ? `, calibrated until ${read.due}` : '';
+  return `${how}${provenance === 'typed' ? ' ' : ''}${by} on ${read.at.slice(0, 10)}${withWhat}${due}.`;
+}
+
 /** What is left of a limit: "7.8 % left", "35 K left". */
 export function marginText({ margin, limit, unit, value, state }: Finding): string {
   if (margin === undefined || value === null || !limit) return '';

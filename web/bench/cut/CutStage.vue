@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { type Cable, END_NAMES } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import { END_NAMES } from '../../../core/job/end.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { standaloneSvg } from '../../paper/drawingSvg.ts';
 import { saveFile } from '../../storage/files.ts';

@@ -3,7 +3,8 @@ import { Check, TriangleAlert } from '@lucide/vue';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { STUD_NAMES } from '../../../core/catalogue/tables/studs.ts';
-import type { Cable, EndName } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import type { EndName } from '../../../core/job/end.ts';
 import { dieOffers } from '../../../core/termination/dieOffers.ts';
 import { dieZones } from '../../../core/termination/dieOnLug.ts';
 import { lugOffers } from '../../../core/termination/lugOffers.ts';
@@ -128,6 +129,18 @@ const meets = computed(() => end.value.meets);
               class="font-bold text-teal underline"
               >the whole map</RouterLink
             >
+            <template v-if="end.die">
+              ·
+              <RouterLink
+                :to="{
+                  name: 'section',
+                  params: { jobId },
+                  query: { lug: end.lug.id, die: end.die.die.id, draw: 'one' },
+                }"
+                class="font-bold text-teal underline"
+                >as if sawn</RouterLink
+              >
+            </template>
           </p>
         </header>
         <DieStrip

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { type Cable, END_NAMES } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import { END_NAMES } from '../../../core/job/end.ts';
 import type { Lug } from '../../../core/job/shop.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';

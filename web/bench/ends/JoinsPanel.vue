@@ -2,7 +2,8 @@
 import { Plus, X } from '@lucide/vue';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
-import type { Cable, Join } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import type { Join } from '../../../core/job/end.ts';
 import { dieOffers } from '../../../core/termination/dieOffers.ts';
 import { connectorsFor, type ResolvedJoin } from '../../../core/termination/join.ts';
 import { dieCalled } from '../../../core/termination/lugOffers.ts';

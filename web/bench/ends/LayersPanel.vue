@@ -2,7 +2,8 @@
 import { computed } from 'vue';
 import { LAYERS, type Layer } from '../../../core/catalogue/tables/layers.ts';
 import { SLEEVES } from '../../../core/catalogue/tables/sleeves.ts';
-import type { Cable, EndName } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import type { EndName } from '../../../core/job/end.ts';
 import { SLEEVE_COLOURS } from '../../../core/job/shop.ts';
 import { sleeveWindow } from '../../../core/termination/sleeve.ts';
 import { type SleeveOffer, sleeveOffers, sleeveSuits } from '../../../core/termination/sleeveOffers.ts';

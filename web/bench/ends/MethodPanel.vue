@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Cable, End, EndName } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import type { End, EndName } from '../../../core/job/end.ts';
 import { methodSchools } from '../../../core/termination/methodSchools.ts';
 import { digits } from '../../../core/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';

@@ -2,7 +2,7 @@
 import { ArrowDown, ArrowUp, X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { computed } from 'vue';
-import type { EndName } from '../../../core/job/cable.ts';
+import type { EndName } from '../../../core/job/end.ts';
 import type { SharedStud } from '../../../core/job/job.ts';
 import { type StudStack } from '../../../core/termination/studStack.ts';
 import { useBench } from '../../stores/bench.ts';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { type Cable, END_NAMES, type EndName } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import { END_NAMES, type EndName } from '../../../core/job/end.ts';
 import { lugPassesMm } from '../../../core/termination/throughHole.ts';
 import { cannotUse } from '../../../core/termination/toolCase.ts';
 import { figure } from '../../../core/units/figure.ts';

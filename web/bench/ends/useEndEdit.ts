@@ -1,5 +1,6 @@
 import type { Draft } from 'immer';
-import type { Cable, End, EndName } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import type { End, EndName } from '../../../core/job/end.ts';
 import { useCableEdit } from '../useCable.ts';
 
 /** Edits one end of a cable; `undefined` in a change takes the entry away, so that practice proposes again. */

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { TriangleAlert } from '@lucide/vue';
 import { STUDS } from '../../../core/catalogue/tables/studs.ts';
-import { type Cable, END_NAMES, type EndName } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import { END_NAMES, type EndName } from '../../../core/job/end.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import ReadingEntry from '../prove/ReadingEntry.vue';
-import { typedReading } from '../prove/readings.ts';
+import { takenReading } from '../prove/readings.ts';
 import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
@@ -21,7 +22,7 @@ const findingOf = (name: EndName) => work.findings.find(({ id }) => id === `torq
 function record(name: EndName, newtonMetre: number): boolean {
   if (nameNeeded()) return false;
   edit(`torque of ${name}`, (draft) => {
-    draft.readings.push(typedReading({ check: 'torque', end: name, newtonMetre }, prefs.person));
+    draft.readings.push(takenReading({ check: 'torque', end: name, newtonMetre }, prefs.person));
   });
   return true;
 }

@@ -11,7 +11,7 @@ import {
 } from 'chart.js';
 import { computed } from 'vue';
 import { Bar } from 'vue-chartjs';
-import type { Run } from '../../../core/job/cable.ts';
+import type { Run } from '../../../core/job/run.ts';
 import type { Assessment, Spender } from '../../../core/sizing/assess.ts';
 import { governingDrop } from '../../../core/sizing/governing.ts';
 import { digits, figure } from '../../../core/units/figure.ts';

@@ -13,7 +13,7 @@ import {
 import { computed } from 'vue';
 import { Line } from 'vue-chartjs';
 import { type ConductorSize, sizeLabel } from '../../../core/conductor/size.ts';
-import type { Run } from '../../../core/job/cable.ts';
+import type { Run } from '../../../core/job/run.ts';
 import { governingDrop, hottestC } from '../../../core/sizing/governing.ts';
 import type { Candidate } from '../../../core/sizing/choose.ts';
 import { digits, figure } from '../../../core/units/figure.ts';

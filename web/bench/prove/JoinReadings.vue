@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
-import { END_NAMES, type EndName } from '../../../core/job/cable.ts';
+import { END_NAMES, type EndName } from '../../../core/job/end.ts';
 import { kilogramsToHang } from '../../../core/proof/pullForce.ts';
 import type { ResolvedJoin } from '../../../core/termination/join.ts';
 import { figure } from '../../../core/units/figure.ts';

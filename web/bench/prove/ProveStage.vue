@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import { nanoid } from 'nanoid';
-import { computed, ref } from 'vue';
-import { type Cable, END_NAMES } from '../../../core/job/cable.ts';
+import { computed, ref, watch } from 'vue';
+import { RouterLink } from 'vue-router';
+import type { Cable } from '../../../core/job/cable.ts';
+import { END_NAMES } from '../../../core/job/end.ts';
 import { sealRecord } from '../../../core/proof/record.ts';
+import type { ReadWith } from '../../../core/proof/source.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
+import { provideSpecimen } from '../../instruments/specimen.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';
@@ -11,11 +15,13 @@ import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
 import { usePersonNeeded } from '../usePersonNeeded.ts';
-import EndReadings from './EndReadings.vue';
+import CheckList from './CheckList.vue';
+import CheckPanel from './CheckPanel.vue';
+import { checksOf, firstToDo } from './checks.ts';
 import ReadingList from './ReadingList.vue';
+import EndVerdict from './EndVerdict.vue';
 import JoinReadings from './JoinReadings.vue';
-import { type Measured, typedReading } from './readings.ts';
-import WholeReadings from './WholeReadings.vue';
+import { type Measured, takenReading } from './readings.ts';
 
 /** Figures that prove the cable, each judged where it is typed, and the record that is sealed from them. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -30,6 +36,31 @@ const subjects = computed(() => [
   { value: 'whole', title: 'whole cable' },
 ]);
 const join = computed(() => work.joins.find(({ spec }) => spec.id === end.value));
+/** An end by its name; null for the whole cable and for a join. */
+const atEnd = computed(() => END_NAMES.find((name) => name === end.value) ?? null);
+const rows = computed(() => checksOf(atEnd.value, work));
+const chosenId = ref<string | null>(null);
+const chosen = computed(
+  () =>
+    rows.value.find(({ findingId }) => findingId === chosenId.value) ?? firstToDo(rows.value, work.findings),
+);
+/** What is to be done first stays chosen while it is being done: a reading taken does not turn the page. */
+watch(
+  [() => cable.id, end],
+  () => {
+    chosenId.value = firstToDo(rows.value, work.findings)?.findingId ?? null;
+  },
+  { immediate: true },
+);
+/** What of this end, or of the whole cable, is still missing. */
+const next = computed(() =>
+  rows.value.find(
+    ({ findingId }) =>
+      findingId !== chosen.value?.findingId &&
+      work.findings.some(({ id, state, waived }) => id === findingId && state === 'unproved' && !waived),
+  ),
+);
+provideSpecimen(() => work);
 const rework = ref('');
 const { problem, nameNeeded } = usePersonNeeded();
 
@@ -49,11 +80,11 @@ const hasSimulated = computed(() =>
 );
 
 /** Takes a reading; one without a name to stand for it is refused and stays in its field. */
-function record(measured: Measured): boolean {
+function record(measured: Measured, readWith?: ReadWith): boolean {
   if (nameNeeded()) return false;
   edit(
     `reading: ${measured.check}`,
-    (draft) => void draft.readings.push(typedReading(measured, prefs.person)),
+    (draft) => void draft.readings.push(takenReading(measured, prefs.person, readWith)),
   );
   return true;
 }
@@ -101,10 +132,15 @@ const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle
       >
         SIMULATED READINGS
       </p>
+      <RouterLink
+        :to="{ name: 'print-record', params: { jobId, cableId: cable.id } }"
+        class="button inline-flex items-center"
+        >Test record</RouterLink
+      >
       <button type="button" class="button" @click="seal">Seal the record</button>
     </div>
     <div class="p-3.5">
-      <div class="mb-3 grid items-start gap-3 sm:grid-cols-[1fr_200px]">
+      <div class="prove-head grid items-start gap-3 sm:grid-cols-[1fr_200px]">
         <SegmentedField
           label="Measuring"
           :model-value="end"
@@ -118,9 +154,6 @@ const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle
         />
       </div>
       <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ problem }}</p>
-      <template v-for="name in END_NAMES" :key="`${cable.id}${name}`">
-        <EndReadings v-if="end === name" :name="name" :cable="cable" :work="work" :record="record" />
-      </template>
       <JoinReadings
         v-if="join"
         :key="`${cable.id}${join.spec.id}`"
@@ -128,7 +161,25 @@ const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle
         :work="work"
         :record="record"
       />
-      <WholeReadings v-if="end === 'whole'" :key="cable.id" :cable="cable" :work="work" :record="record" />
+      <EndVerdict v-if="atEnd" :name="atEnd" :verdict="work.endVerdicts[atEnd]" />
+      <div
+        v-if="!join && chosen"
+        class="mb-4 grid border-y border-line bg-paper sm:grid-cols-[164px_minmax(0,1fr)]"
+      >
+        <CheckList :rows="rows" :chosen="chosen" :work="work" @choose="chosenId = $event.findingId" />
+        <CheckPanel
+          :key="`${cable.id}${chosen.findingId}`"
+          class="min-w-0 p-3.5"
+          :row="chosen"
+          :end="atEnd"
+          :cable="cable"
+          :work="work"
+          :job-id="jobId"
+          :record="record"
+          :next="next"
+          @next="chosenId = next?.findingId ?? null"
+        />
+      </div>
 
       <StageSection
         v-if="end !== 'whole' && fails"

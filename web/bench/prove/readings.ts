@@ -1,18 +1,22 @@
 import { nanoid } from 'nanoid';
 import { kilogramsToHang } from '../../../core/proof/pullForce.ts';
-import type { Reading } from '../../../core/job/cable.ts';
+import { type ReadWith, TYPED } from '../../../core/proof/source.ts';
+import type { Reading } from '../../../core/job/reading.ts';
 import { digits, figure } from '../../../core/units/figure.ts';
 
 /** A reading without what every reading carries. */
 export type Measured = Reading extends infer Each
   ? Each extends Reading
-    ? Omit<Each, 'id' | 'at' | 'by' | 'source' | 'struck'>
+    ? Omit<Each, 'id' | 'at' | 'by' | 'source' | 'instrument' | 'struck'>
     : never
   : never;
 
-/** A reading typed by a person, now. */
-export function typedReading(measured: Measured, by: string): Reading {
-  return { ...measured, id: nanoid(10), at: new Date().toISOString(), by, source: 'typed' } as Reading;
+/** Takes a reading; false where it cannot be taken yet, and its figures stay in their fields. */
+export type TakeReading = (measured: Measured, readWith?: ReadWith) => boolean;
+
+/** A reading taken by a person, now. */
+export function takenReading(measured: Measured, by: string, readWith: ReadWith = TYPED): Reading {
+  return { ...measured, ...readWith, id: nanoid(10), at: new Date().toISOString(), by } as Reading;
 }
 
 /** A reading in words, for the list of all that was ever read. */
@@ -23,7 +27,15 @@ export function readingWords(reading: Reading): string {
     case 'ears':
       return `ears ${figure(reading.valueMm, 'mm', 2)}`;
     case 'pull':
-      return `pull ${figure(reading.forceN, 'N', 0)} (${figure(kilogramsToHang(reading.forceN), 'kg', 1)}), ${reading.held ? 'held' : 'slipped'}`;
+      return `pull ${figure(reading.forceN, 'N', 0)} (${figure(kilogramsToHang(reading.forceN), 'kg', 1)}), ${reading.held ? 'held' : 'slipped'}${reading.sample ? ', on a sample' : ''}`;
+    case 'joint':
+      return `joint ${digits(reading.milliohm * 1000, 1)} µΩ to ${figure(reading.beyondMm, 'mm', 0)} beyond the mouth, plain ${digits(reading.plain.milliohm * 1000, 1)} µΩ over ${figure(reading.plain.lengthMm, 'mm', 0)}`;
+    case 'section':
+      return `section, ${figure(reading.voidShare * 100, '%', 1)} air at ${figure(reading.acrossFlatsMm, 'mm', 2)} across flats`;
+    case 'thermal':
+      return `lug ${figure(reading.lugC, '°C', 1)}, ${reading.against} ${figure(reading.againstC, '°C', 1)} at ${figure(reading.amps, 'A', 0)} after ${digits(reading.minutes, 0)} min`;
+    case 'drop':
+      return `${figure(reading.millivolt, 'mV', 2)} over ${reading.end ? `the joint and ${figure(reading.spanMm, 'mm', 0)}` : figure(reading.spanMm, 'mm', 0)} at ${figure(reading.amps, 'A', 0)}`;
     case 'look':
       return `look list, ${Object.values(reading.marks).filter(Boolean).length} of 9 right`;
     case 'resistance':

@@ -2,7 +2,7 @@
 import type { Draft } from 'immer';
 import { Plus, Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
-import type { Duty } from '../../../core/job/cable.ts';
+import type { Duty } from '../../../core/job/run.ts';
 import { digits } from '../../../core/units/figure.ts';
 import CheckField from '../../ui/CheckField.vue';
 import QuantityField from '../../ui/QuantityField.vue';

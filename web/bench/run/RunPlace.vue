@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { type Cable, MEETS, type Meets } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import { MEETS, type Meets } from '../../../core/job/run.ts';
 import { PLACINGS, type Placing } from '../../../core/sizing/placing.ts';
 import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';

@@ -2,7 +2,8 @@
 import { Plus, Trash2 } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { computed, ref } from 'vue';
-import type { Cable, Way } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import type { Way } from '../../../core/job/run.ts';
 import { parseRoute, type Route, routeLengthMm, writeRoute } from '../../../core/cutting/route.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';

@@ -2,7 +2,8 @@
 import { Plus, Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { type DeviceKind, DEVICES } from '../../../core/catalogue/tables/sources.ts';
-import type { Cable, Run } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import type { Run } from '../../../core/job/run.ts';
 import { deviceMilliohm } from '../../../core/sizing/devices.ts';
 import { figure } from '../../../core/units/figure.ts';
 import { matesOf } from '../../../core/jobContext.ts';

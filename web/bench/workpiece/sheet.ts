@@ -1,4 +1,5 @@
-import type { Cable, EndName, Stage } from '../../../core/job/cable.ts';
+import type { Cable, Stage } from '../../../core/job/cable.ts';
+import type { EndName } from '../../../core/job/end.ts';
 import type { Lug } from '../../../core/job/shop.ts';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import { wallOnMm } from '../../../core/termination/sleeve.ts';

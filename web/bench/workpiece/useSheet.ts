@@ -1,6 +1,7 @@
 import { computed, type ComputedRef, type Ref } from 'vue';
 import { bundleDiameterMm } from '../../../core/conductor/geometry.ts';
-import type { Cable, EndName } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import type { EndName } from '../../../core/job/end.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import type { Prefs } from '../../storage/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';

@@ -1,0 +1,52 @@
+import { HOLD_S } from '../proof/pullProof.ts';
+import type { Value } from './sample.ts';
+
+/** How a pull goes, as the scale sees it. */
+export interface Hold {
+  readonly state: 'slack' | 'rising' | 'holding' | 'held' | 'slipped';
+  /** The most it came to, N. */
+  readonly peakN: number;
+  /** How long it stood at the force asked without a break, s. */
+  readonly heldS: number;
+  /** The least while it was held, N; what it proves. */
+  readonly heldN: number;
+}
+
+/** Under this share of what is asked the rope is slack. */
+const SLACK_SHARE = 0.05;
+/** A fall to under this share of the peak is a slip, whatever was asked. */
+const SLIP_SHARE = 0.8;
+/** A creeping crimp and a swinging weight let the force fall this much without its counting as let go. */
+const GIVE_SHARE = 0.01;
+
+/**
+ * What a pull came to: rising, holding, held for its minute, or slipped.
+ *
+ * @param forces in the order they came, N
+ * @param targetN the force to hold, > 0
+ * @example holdOf([{ value: 670, atS: 0 }, …, { value: 668, atS: 60 }], 667).state // 'held'
+ */
+export function holdOf(forces: readonly Value[], targetN: number): Hold {
+  const enough = targetN * (1 - GIVE_SHARE);
+  let peakN = 0;
+  let since: number | null = null;
+  let heldN = 0;
+  let heldS = 0;
+  for (const { value, atS } of forces) {
+    peakN = Math.max(peakN, value);
+    if (peakN > SLACK_SHARE * targetN && value < SLIP_SHARE * peakN) {
+      return { state: heldS >= HOLD_S ? 'held' : 'slipped', peakN, heldS, heldN };
+    }
+    if (value >= enough) {
+      heldN = since === null ? value : Math.min(heldN, value);
+      since ??= atS;
+      heldS = Math.max(heldS, atS - since);
+    } else if (heldS < HOLD_S) {
+      since = null;
+      heldS = 0;
+    }
+  }
+  if (heldS >= HOLD_S) return { state: 'held', peakN, heldS, heldN };
+  if (since !== null) return { state: 'holding', peakN, heldS, heldN };
+  return { state: peakN > SLACK_SHARE * targetN ? 'rising' : 'slack', peakN, heldS: 0, heldN: 0 };
+}

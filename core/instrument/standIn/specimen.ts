@@ -1,0 +1,88 @@
+import * as z from 'zod';
+import { resistancePerMetre } from '../../conductor/resistance.ts';
+import type { CableWork } from '../../cableWork.ts';
+import { END_NAMES } from '../../job/end.ts';
+import { id, mm } from '../../job/text.ts';
+import { pullTargets } from '../../proof/pullForce.ts';
+
+const endName = z.enum(END_NAMES);
+
+const specimenEnd = z.strictObject({
+  barrelMm: mm(0, 200),
+  /** The die its crimps were made with; null where none closed on it. */
+  dieMm: mm(1, 100).nullable(),
+});
+
+/** What a stand-in is put on: the cable as its figures say it is, before anything that went wrong with it. */
+export const specimenSchema = z.strictObject({
+  cableId: id,
+  /** Of its conductor by the table, at 20 °C. */
+  milliohmPerM: z.number().positive().max(1000),
+  betweenMouthsMm: mm(0, 1e6),
+  /** What a good crimp of this size slips at, N. */
+  slipsAtN: z.number().positive().max(1e6),
+  ends: z.strictObject({ A: specimenEnd, B: specimenEnd }),
+});
+export type Specimen = z.infer<typeof specimenSchema>;
+
+const minutes = z.number().min(0).max(1440);
+const amps = z.number().min(0).max(20000);
+
+/** Where the probes are. */
+export const probeSchema = z.discriminatedUnion('at', [
+  z.strictObject({ at: z.literal('open') }),
+  z.strictObject({ at: z.literal('flats'), end: endName }),
+  z.strictObject({ at: z.literal('ears'), end: endName }),
+  /** Palm to palm. */
+  z.strictObject({ at: z.literal('whole') }),
+  /** Shoulder of the lug to a point beyond the mouth. */
+  z.strictObject({ at: z.literal('joint'), end: endName, beyondMm: mm(0, 2000) }),
+  z.strictObject({ at: z.literal('plain'), lengthMm: mm(10, 1e5) }),
+  z.strictObject({ at: z.literal('jacket'), electrode: z.enum(['structure', 'foil', 'none']) }),
+  z.strictObject({ at: z.literal('pull'), end: endName, toN: z.number().positive().max(50000) }),
+  /** A lug, the jacket beside it, under load for so long. */
+  z.strictObject({ at: z.literal('lug warmth'), end: endName, amps, minutes }),
+  z.strictObject({ at: z.literal('jacket warmth'), amps, minutes }),
+  z.strictObject({ at: z.literal('loaded joint'), end: endName, amps, beyondMm: mm(0, 2000) }),
+  z.strictObject({ at: z.literal('loaded length'), amps, lengthMm: mm(10, 1e6) }),
+]);
+export type Probe = z.infer<typeof probeSchema>;
+
+/** Something wrong with a cable that nobody has said: what there is to be found. */
+export const hiddenFaultSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('die did not shut'),
+    cableId: id,
+    end: endName,
+    /** How far it stood open, as a share of the die. */
+    openShare: z.number().positive().max(0.3),
+    /** What the crimp conducts like, in barrels of plain cable. */
+    index: z.number().min(1).max(100),
+    /** What it slips at, as a share of a good one. */
+    holdsShare: z.number().positive().max(1),
+  }),
+  z.strictObject({
+    kind: z.literal('nicked jacket'),
+    cableId: id,
+    megohm: z.number().positive().max(1e5),
+  }),
+]);
+export type HiddenFault = z.infer<typeof hiddenFaultSchema>;
+
+/** A cable for a stand-in to be put on; null while its ends or its length are not decided. */
+export function specimenOf({ cableId, choice, kind, ends, lengths }: CableWork): Specimen | null {
+  if (!lengths || !ends.A.lug || !ends.B.lug) return null;
+  const { at } = choice.taken;
+  const end = (name: 'A' | 'B') => ({
+    barrelMm: ends[name].lug?.barrelMm ?? 0,
+    dieMm: ends[name].die?.die.acrossFlatsMm ?? null,
+  });
+  const [A, B] = [end('A'), end('B')];
+  return {
+    cableId,
+    milliohmPerM: resistancePerMetre(at.size, kind.tinned, 20) * 1000,
+    betweenMouthsMm: Math.max(0, lengths.cutMm - A.barrelMm - B.barrelMm),
+    slipsAtN: 1.8 * pullTargets(at.copperMm2).usualN || 1000,
+    ends: { A, B },
+  };
+}

@@ -1,0 +1,174 @@
+import * as z from 'zod';
+import { END_NAMES } from './end.ts';
+import { day, id, mm, moment, name, text } from './text.ts';
+
+/** What one looks for on a finished end. Each is right, wrong, or not yet looked at. */
+export const LOOK_ITEMS = {
+  hexagon: 'hexagon even all round',
+  strands: 'no strand outside the barrel',
+  home: 'copper seen in the sight hole or felt at the bottom',
+  gap: 'gap at the mouth as asked',
+  ears: 'ears filed, barrel not cracked',
+  palm: 'palm flat, clean, not bent',
+  sleeve: 'sleeve stops short of the palm',
+  seal: 'bead of adhesive at both ends',
+  jacket: 'jacket not browned or bubbled',
+} as const;
+export type LookItem = keyof typeof LOOK_ITEMS;
+
+const readingBase = {
+  id,
+  at: moment,
+  by: text(60),
+  /** Where the figure came from. A simulated reading proves nothing. */
+  source: z.enum(['typed', 'instrument', 'simulated']),
+  /** What it was read with, as that instrument stood then. */
+  instrument: z
+    .strictObject({
+      title: name,
+      /** The least it can tell apart, in the unit of the reading. */
+      resolution: z.number().positive().max(1e4).optional(),
+      /** The day until which its calibration holds. */
+      due: day.optional(),
+    })
+    .optional(),
+  /** A reading that was itself wrong stays in the record, struck out with who and why. */
+  struck: z.strictObject({ at: moment, by: text(60), why: name }).optional(),
+};
+const endName = z.enum(END_NAMES);
+
+export const readingSchema = z.discriminatedUnion('check', [
+  z.strictObject({ ...readingBase, check: z.literal('across-flats'), end: endName, valueMm: mm(0.5, 100) }),
+  z.strictObject({ ...readingBase, check: z.literal('ears'), end: endName, valueMm: mm(0, 20) }),
+  z.strictObject({
+    ...readingBase,
+    check: z.literal('pull'),
+    end: endName,
+    /** Held for one minute, unless it says how long. */
+    forceN: z.number().min(0).max(50000),
+    held: z.boolean(),
+    heldS: z.number().min(0).max(3600).optional(),
+    /** Pulled on a sample made alike and then spent, not on the cable itself. */
+    sample: z.boolean().optional(),
+  }),
+  z.strictObject({
+    ...readingBase,
+    /** Four wires across one crimp: from the lug's shoulder to a point on the bared or pricked conductor. */
+    check: z.literal('joint'),
+    end: endName,
+    milliohm: z.number().min(0).max(1000),
+    /** From the barrel's mouth to the probe on the cable. */
+    beyondMm: mm(0, 2000),
+    /** The same cable without a joint, read just before or after. */
+    plain: z.strictObject({ milliohm: z.number().positive().max(1000), lengthMm: mm(10, 1e5) }),
+  }),
+  z.strictObject({
+    ...readingBase,
+    /** A crimp made alike, sawn through and measured in a picture. */
+    check: z.literal('section'),
+    end: endName,
+    voidShare: z.number().min(0).max(0.6),
+    /** The largest patch of air, as a share of the outline. */
+    largestShare: z.number().min(0).max(0.6),
+    acrossFlatsMm: mm(1, 100),
+    /** Thinnest over thickest barrel wall, where the picture shows it. */
+    wallEvenness: z.number().min(0).max(1).optional(),
+    /** Share of the strands that still look round. */
+    roundShare: z.number().min(0).max(1).optional(),
+  }),
+  z.strictObject({
+    ...readingBase,
+    /** A lug under load, against the jacket beside it or against the other lug. */
+    check: z.literal('thermal'),
+    end: endName,
+    against: z.enum(['jacket', 'lug']),
+    lugC: z.number().min(-40).max(400),
+    againstC: z.number().min(-40).max(400),
+    /** The lug ten minutes before. */
+    earlierC: z.number().min(-40).max(400),
+    amps: z.number().min(1).max(20000),
+    minutes: z.number().min(0).max(1440),
+    /** Matte tape or paint on the bright metal. */
+    matte: z.boolean(),
+  }),
+  z.strictObject({
+    ...readingBase,
+    /** Millivolts at a load current, over one joint, or over a stretch of the conductor where no end is named. */
+    check: z.literal('drop'),
+    end: endName.optional(),
+    millivolt: z.number().min(0).max(1e5),
+    amps: z.number().min(1).max(20000),
+    /** From the mouth to the probe on the cable; without an end, between the two probes. */
+    spanMm: mm(0, 1e6),
+    copperC: z.number().min(-40).max(200),
+  }),
+  z.strictObject({
+    ...readingBase,
+    check: z.literal('look'),
+    end: endName,
+    marks: z.partialRecord(z.enum(Object.keys(LOOK_ITEMS) as LookItem[]), z.boolean()),
+  }),
+  z.strictObject({
+    ...readingBase,
+    check: z.literal('join'),
+    joinId: id,
+    /** Which of its two crimps: the one towards A or towards B. */
+    side: endName,
+    acrossFlatsMm: mm(0.5, 100),
+    earsMm: mm(0, 20),
+  }),
+  z.strictObject({
+    ...readingBase,
+    check: z.literal('join-pull'),
+    joinId: id,
+    forceN: z.number().min(0).max(50000),
+    held: z.boolean(),
+  }),
+  z.strictObject({
+    ...readingBase,
+    check: z.literal('resistance'),
+    milliohm: z.number().min(0).max(1e5),
+    copperC: z.number().min(-40).max(120),
+  }),
+  z.strictObject({
+    ...readingBase,
+    check: z.literal('insulation'),
+    megohm: z.number().min(0).max(1e7),
+    testV: z.number().min(1).max(5000),
+    electrode: z.enum(['structure', 'foil', 'none']),
+    /** What it showed on the way to the 60 s value. */
+    at15Megohm: z.number().min(0).max(1e7).optional(),
+    at30Megohm: z.number().min(0).max(1e7).optional(),
+  }),
+  z.strictObject({
+    ...readingBase,
+    check: z.literal('torque'),
+    end: endName,
+    newtonMetre: z.number().min(0).max(500),
+  }),
+]);
+
+/** Work done again on an end, or on a join where one is named. Its readings from before no longer count. */
+export const reworkSchema = z.strictObject({
+  id,
+  at: moment,
+  by: text(60),
+  end: endName,
+  what: name,
+  joinId: id.optional(),
+});
+
+/** A reading somebody does without: the finding stays not proved, and says who answers for it. */
+export const waiverSchema = z.strictObject({
+  id,
+  at: moment,
+  by: name,
+  /** The finding done without: "pull.B". */
+  finding: z.string().regex(/^[\w.-]{1,90}$/),
+  why: text(200).min(3),
+});
+
+export type Waiver = z.infer<typeof waiverSchema>;
+export type Reading = z.infer<typeof readingSchema>;
+export type ReadingOf<Check extends Reading['check']> = Extract<Reading, { check: Check }>;
+export type Rework = z.infer<typeof reworkSchema>;

@@ -1,0 +1,42 @@
+import { STATE_SAYS } from './stateSays.ts';
+import type { TestRecord } from './testRecord.ts';
+
+const ESCAPES: Readonly<Record<string, string>> = {
+  '&': '&amp;',
+  '<': '&lt;',
+  '>': '&gt;',
+  '"': '&quot;',
+  "'": '&#39;',
+};
+/** Text as it stands in a page, whatever is in it. */
+export const escapeHtml = (text: string): string => text.replace(/[&<>"']/g, (sign) => ESCAPES[sign] ?? sign);
+
+/** One cable of an index: its record, and what its files are called. */
+export interface Indexed {
+  readonly record: TestRecord;
+  readonly file: string;
+  readonly photos: number;
+}
+
+/** The index of a zip of test records, as a page without script that any browser opens. */
+export function recordIndexHtml(title: string, day: string, cables: readonly Indexed[]): string {
+  const rows = cables.map(({ record, file, photos }) => {
+    const name = encodeURIComponent(file);
+    const pictures = Array.from(
+      { length: photos },
+      (_, i) => ` <a href="photographs/${name}-${i + 1}.jpg">${i + 1}</a>`,
+    ).join('');
+    return `<tr><th>${escapeHtml(record.tag)}</th><td>${escapeHtml(`${record.from} to ${record.to}`)}</td><td>${escapeHtml(STATE_SAYS[record.state])}${record.simulated ? ', SIMULATED READINGS' : ''}</td><td>${escapeHtml(record.verdict)}</td><td><a href="records/${name}.pdf">record</a> <a href="records/${name}.json">data</a> <a href="drawings/${name}.svg">drawing</a>${pictures}</td></tr>`;
+  });
+  return `<!doctype html>
+<html lang="en"><meta charset="utf-8"><title>${escapeHtml(title)}</title>
+<style>body{font:15px sans-serif;margin:2em}table{border-collapse:collapse}th,td{border-bottom:1px solid #999;padding:6px 10px;text-align:left;vertical-align:top}</style>
+<h1>${escapeHtml(title)}</h1>
+<p>Test records of ${cables.length} ${cables.length === 1 ? 'cable' : 'cables'}, written ${escapeHtml(day)}. The job itself is <a href="job.json">job.json</a>.</p>
+<table><tr><th>Cable</th><th>Way</th><th>Verdict</th><th>Why</th><th>Files</th></tr>
+${rows.join('\n')}
+</table>
+<p>Figures for planning. Local codes, class and survey rules, makers’ instructions and licensed persons come first.</p>
+</html>
+`;
+}

@@ -1,0 +1,160 @@
+import { sizeLabel } from '../conductor/size.ts';
+import type { Finding, State } from '../finding.ts';
+import type { Scheduled } from '../job/schedule.ts';
+import { limitWords, valueWords } from '../proof/record.ts';
+import { meetsWord } from '../termination/posts.ts';
+import { digits, figure } from '../units/figure.ts';
+import { STATE_SAYS } from './stateSays.ts';
+
+/** One figure of a test record, in words. */
+export interface RecordRow {
+  readonly title: string;
+  /** "A", "B", or empty for the whole. */
+  readonly end: string;
+  readonly value: string;
+  readonly limit: string;
+  readonly left: string;
+  readonly state: State;
+  /** "holds", "not proved, would hold", "not proved, waived". */
+  readonly says: string;
+  /** By whom, when, and with what; empty where nothing was read. */
+  readonly read: string;
+  readonly simulated: boolean;
+  /** Why, where it does not simply hold. */
+  readonly why: string;
+}
+
+/** The test record of one cable: what goes on paper, and into a file. */
+export interface TestRecord {
+  readonly format: 'gruff-anchor-test-record';
+  readonly version: 1;
+  /** The day it was written, ISO 8601. */
+  readonly day: string;
+  readonly job: string;
+  readonly tag: string;
+  readonly from: string;
+  readonly to: string;
+  readonly state: State;
+  readonly verdict: string;
+  /** Of each end by itself. */
+  readonly ends: readonly { readonly end: string; readonly state: State; readonly verdict: string }[];
+  readonly simulated: boolean;
+  readonly facts: readonly string[];
+  readonly rows: readonly RecordRow[];
+  /** What was done again, done without, or struck out, each with who and why. */
+  readonly history: readonly string[];
+  /** Who sealed it last, where anybody did. */
+  readonly sealed: string;
+  readonly photos: readonly string[];
+  readonly signatures: readonly string[];
+  readonly foot: string;
+}
+
+const WORD: Readonly<Record<State, string>> = {
+  holds: 'holds',
+  watch: 'watch',
+  fails: 'fails',
+  unproved: 'not proved',
+};
+const WOULD: Readonly<Record<State, string>> = {
+  holds: 'would hold',
+  watch: 'would be watched',
+  fails: 'would fail',
+  unproved: '',
+};
+
+function rowOf(finding: Finding): RecordRow {
+  const { title, end, state, would, waived, read, provenance, margin, value, because } = finding;
+  const extra = [would && WOULD[would], waived && 'waived'].filter(Boolean).join(', ');
+  return {
+    title,
+    end: end ?? '',
+    value: valueWords(finding),
+    limit: limitWords(finding),
+    left:
+      margin === undefined || value === null || state === 'unproved' || finding.limit?.kind === 'window'
+        ? ''
+        : `${digits(Math.abs(100 * margin), 0)} % ${margin >= 0 ? 'left' : 'over'}`,
+    state,
+    says: extra ? `${WORD[state]}, ${extra}` : WORD[state],
+    read: read
+      ? [`${read.by || 'nobody named'}, ${read.at.slice(0, 10)}`, read.with, read.due && `due ${read.due}`]
+          .filter(Boolean)
+          .join(', ')
+      : '',
+    simulated: provenance === 'simulated',
+    why: state === 'holds' ? '' : waived ? `${because} ${waived.by} answers for it: ${waived.why}` : because,
+  };
+}
+
+/**
+ * The test record of a cable as it stands: every proof, and whatever else keeps it from being proved.
+ *
+ * @param day it is written, ISO 8601
+ */
+export function testRecord({ cable, work }: Scheduled, job: string, day: string): TestRecord {
+  const { ends, lengths, findings, verdict } = work;
+  const proof = findings.filter(({ stage }) => stage === 'prove');
+  const other = verdict.reasons.filter(({ stage }) => stage !== 'prove' && stage !== 'fit');
+  const torque = findings.filter(({ stage, value }) => stage === 'fit' && value !== null);
+  const sealed = cable.records.at(-1);
+  const struck = cable.readings.flatMap(({ check, struck: own }) =>
+    own ? [`${own.at.slice(0, 10)} ${own.by}: a reading (${check}) struck out, ${own.why}`] : [],
+  );
+  return {
+    format: 'gruff-anchor-test-record',
+    version: 1,
+    day,
+    job,
+    tag: cable.tag,
+    from: `${cable.ends.A.at || 'not said'}, ${meetsWord(ends.A.meets)}`,
+    to: `${cable.ends.B.at || 'not said'}, ${meetsWord(ends.B.meets)}`,
+    state: verdict.state,
+    verdict: verdict.sentence,
+    ends: (['A', 'B'] as const).map((end) => ({
+      end,
+      state: work.endVerdicts[end].state,
+      verdict: work.endVerdicts[end].sentence,
+    })),
+    simulated: findings.some(({ provenance }) => provenance === 'simulated'),
+    facts: [
+      `${cable.polarity}, ${sizeLabel(work.choice.taken.at.size)} ${work.kind.title.toLowerCase()}, ${cable.jacket}`,
+      ...(lengths
+        ? [`finished ${figure(lengths.finishedMm, 'mm', 0)}, cut ${figure(lengths.cutMm, 'mm', 0)}`]
+        : []),
+      ...[ends.A, ends.B].map(
+        ({ name, lug, die, method, crimps }) =>
+          `${name}: ${lug?.label ?? 'no lug'}, ${method}${die ? `, die ${die.die.stamp || 'unmarked'} ${digits(die.die.acrossFlatsMm, 2)} across, ${crimps.length === 1 ? '1 crimp' : `${crimps.length} crimps`}` : ''}`,
+      ),
+    ],
+    rows: [...other, ...proof, ...torque].map(rowOf),
+    history: [
+      ...cable.reworks.map(
+        ({ at, by, end, what }) => `${at.slice(0, 10)} ${by}: end ${end} done again, ${what}`,
+      ),
+      ...cable.waivers.map(
+        ({ at, by, finding, why }) => `${at.slice(0, 10)} ${by}: does without ${finding}, ${why}`,
+      ),
+      ...cable.passed.map(
+        ({ at, by, gate, reason }) => `${at.slice(0, 10)} ${by}: went past “${gate}”, ${reason}`,
+      ),
+      ...struck,
+    ].sort(),
+    sealed: sealed
+      ? `Sealed ${sealed.at.slice(0, 10)} by ${sealed.by}: ${STATE_SAYS[sealed.verdict]}${sealed.simulated ? ', with simulated readings' : ''}`
+      : 'Not sealed yet',
+    photos: cable.photos.map(({ id }) => id),
+    signatures: ['Made by', 'Measured by', 'Accepted by'],
+    foot: 'Figures for planning. Local codes, class and survey rules, makers’ instructions and licensed persons come first.',
+  };
+}
+
+/** A test record as a file. */
+export const writeTestRecord = (record: TestRecord): string => `${JSON.stringify(record, null, 1)}\n`;
+
+/** A file name out of a tag: letters, digits, dashes and dots; never empty, never a path. */
+export const tagFileName = (tag: string): string =>
+  tag
+    .replace(/[^\p{L}\p{N}._-]+/gu, '-')
+    .replace(/^[.-]+|[.-]+$/g, '')
+    .slice(0, 60) || 'cable';

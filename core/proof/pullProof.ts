@@ -1,0 +1,109 @@
+import { areaMm2 } from '../conductor/size.ts';
+import { type Finding, stated } from '../finding.ts';
+import type { ReadingOf } from '../job/reading.ts';
+import type { ResolvedEnd } from '../termination/resolveEnd.ts';
+import { digits, figure } from '../units/figure.ts';
+import { type Check, judge } from './judge.ts';
+import { HANG_LIMIT_KG, kilogramsToHang, pullAsked, pullTargets } from './pullForce.ts';
+import { countingReadings } from './readings.ts';
+import type { ProofSubject } from './subject.ts';
+
+/** A pull is held so long, s. */
+export const HOLD_S = 60;
+/** A force is read to within so much, N. */
+const READ_N = 0.5;
+
+/**
+ * The pull of one end: a proof on the cable itself at the least figure, and a sample made alike where the shop asks
+ * for more than a cable that will be used may be pulled with.
+ */
+export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
+  const targets = pullTargets(subject.copperMm2);
+  const { pull: school } = subject.practice;
+  const asked = pullAsked(subject.copperMm2, school);
+  const hang = (force: number) => `${figure(force, 'N', 0)}, ${figure(kilogramsToHang(force), 'kg', 1)}`;
+  const wantsSample = asked > targets.leastN + READ_N;
+  const check: Check = {
+    id: `pull.${end.name}`,
+    title: 'Pull, one minute',
+    unit: 'N',
+    decimals: 0,
+    end: end.name,
+    limit: { kind: 'least', least: targets.leastN },
+    missing: `Not pulled yet: ${hang(targets.leastN)} to hang.`,
+    remedy:
+      kilogramsToHang(asked) > HANG_LIMIT_KG
+        ? `${wantsSample ? `And a sample with ${hang(asked)}. ` : ''}Over 100 kg: use a load cell and a guarded rig. Never hang a person.`
+        : `Hang ${figure(kilogramsToHang(targets.leastN), 'kg', 1)} for one minute, feet clear of the load.${wantsSample ? ` And a sample made alike with ${figure(kilogramsToHang(asked), 'kg', 1)}.` : ''}`,
+    work: {
+      formula: 'the greater of the small-craft row by gauge and the metric row',
+      substituted: [
+        `least ${figure(targets.leastN, 'N', 0)} = ${figure(kilogramsToHang(targets.leastN), 'kg', 1)}`,
+        `usual ${figure(targets.usualN, 'N', 0)} = ${figure(kilogramsToHang(targets.usualN), 'kg', 1)}; heaviest ${figure(targets.heaviestN, 'N', 0)} = ${figure(kilogramsToHang(targets.heaviestN), 'kg', 1)}`,
+        `this shop asks the ${school}`,
+      ],
+      source: 'ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A',
+      assumes:
+        'held one minute; a cable that will be used is pulled no harder than the least, harder pulls are for samples',
+    },
+  };
+  const readings = countingReadings(subject.cable, 'pull', end.name);
+  const proof = judge<ReadingOf<'pull'>>(check, readings, (reading, facts) =>
+    pulled(reading, facts, reading.sample ? asked : targets.leastN),
+  );
+  if (proof.state !== 'holds') return proof;
+  const real = readings.filter(({ source }) => source !== 'simulated');
+  const isHeld = real.some(({ sample, forceN }) => !sample && forceN >= targets.leastN - READ_N);
+  if (!isHeld)
+    return stated({ ...proof, because: 'A sample held; this end itself is not pulled yet.' }, 'unproved');
+  if (!wantsSample || sampleHeld(subject, end, asked)) return proof;
+  return stated(
+    {
+      ...proof,
+      because: `It held the least; a sample made alike must hold ${hang(asked)}, and none did yet.`,
+    },
+    'unproved',
+  );
+}
+
+/** What one pull says, against the force it was to hold. */
+export function pulled(
+  { held, forceN, heldS = HOLD_S, sample }: Pick<ReadingOf<'pull'>, 'held' | 'forceN' | 'heldS' | 'sample'>,
+  facts: Omit<Finding, 'value' | 'state' | 'because'>,
+  targetN: number,
+): Finding {
+  const judged = { ...facts, value: forceN };
+  const which = sample ? 'A sample made alike' : 'It';
+  if (!held) return stated({ ...judged, because: `${which} slipped at ${figure(forceN, 'N', 0)}.` }, 'fails');
+  if (heldS < HOLD_S) {
+    return stated(
+      { ...judged, because: `${which} held for ${digits(heldS, 0)} s; a minute is asked.` },
+      'unproved',
+    );
+  }
+  // A pull that reached its force has no margin to show: it was not pulled to breaking.
+  return forceN >= targetN - READ_N
+    ? stated({ ...judged, because: `${which} held ${figure(forceN, 'N', 0)} for a minute.` }, 'holds')
+    : stated({ ...judged, because: `${which} held, but ${figure(targetN, 'N', 0)} is asked.` }, 'unproved');
+}
+
+/** Whether a sample of this end, or a trial of its die on its lug and cable, held the force. */
+function sampleHeld({ cable, copperMm2, trials }: ProofSubject, end: ResolvedEnd, asked: number): boolean {
+  const own = countingReadings(cable, 'pull', end.name).some(
+    ({ sample, held, forceN, heldS = HOLD_S, source }) =>
+      sample && held && heldS >= HOLD_S && source !== 'simulated' && forceN >= asked - READ_N,
+  );
+  return (
+    own ||
+    trials.some(
+      ({ dieId, lugId, size, pull, source }) =>
+        source !== 'simulated' &&
+        dieId === end.die?.die.id &&
+        lugId === end.lug?.id &&
+        Math.abs(areaMm2(size) / copperMm2 - 1) < 0.01 &&
+        pull !== undefined &&
+        pull.held &&
+        pull.forceN >= asked - READ_N,
+    )
+  );
+}

@@ -1,0 +1,72 @@
+import { atLeast, type Finding, notProved, stated, type State } from '../finding.ts';
+import type { ReadingOf } from '../job/reading.ts';
+import { COMPACTION, hexagonMm2, packingFromVoid } from '../termination/dieOnLug.ts';
+import { wallMm2 } from '../termination/lugOnCable.ts';
+import { usesDie } from '../termination/method.ts';
+import type { ResolvedEnd } from '../termination/resolveEnd.ts';
+import { digits } from '../units/figure.ts';
+import { type Check, judge } from './judge.ts';
+import { countingReadings } from './readings.ts';
+import type { ProofSubject } from './subject.ts';
+
+/** How tightly a packing is: good, to be watched, or open. */
+export const packingState = (kappa: number): State =>
+  kappa >= COMPACTION.rightKappa ? 'holds' : kappa >= COMPACTION.openKappa ? 'watch' : 'fails';
+
+/** What a packing says in a sentence. */
+export const PACKING_SAYS: Readonly<Record<State, string>> = {
+  holds: 'The strands are packed: good.',
+  watch: 'A little air is left: watch it, and try the next die down.',
+  fails: 'Too much air between the strands: the die is too open, or did not shut.',
+  unproved: '',
+};
+
+/** A crimp made like this end's, sawn through: how tightly its strands are packed. Null where no die closed on it. */
+export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding | null {
+  if (!usesDie(end.method)) return null;
+  const readings = countingReadings(subject.cable, 'section', end.name);
+  const { lug } = end;
+  const last = readings.at(-1);
+  const kappaOf = ({ voidShare, acrossFlatsMm }: ReadingOf<'section'>) => {
+    const outline = hexagonMm2(acrossFlatsMm);
+    const wall = lug ? wallMm2(lug) : outline;
+    return outline > wall ? packingFromVoid(voidShare, outline, wall) : null;
+  };
+  const check: Check = {
+    id: `section.${end.name}`,
+    title: 'Section, packing κ',
+    unit: '',
+    decimals: 2,
+    end: end.name,
+    limit: { kind: 'least', least: COMPACTION.rightKappa },
+    missing: 'No crimp made alike was sawn yet: same lug, die, press and cable.',
+    remedy: 'Saw one through and photograph it: the section lab measures the air.',
+    work: {
+      formula: 'κ = 1 − void·A_outline/(A_outline − A_wall)',
+      substituted:
+        last && lug
+          ? [
+              `1 − ${digits(last.voidShare, 4)}·${digits(hexagonMm2(last.acrossFlatsMm), 1)}/(${digits(hexagonMm2(last.acrossFlatsMm), 1)} − ${digits(wallMm2(lug), 1)}) = ${digits(kappaOf(last) ?? 0, 3)}`,
+            ]
+          : [],
+      source: 'area balance of the section; 0.90 and 0.85 are shop settings',
+      assumes: 'the sample was made alike; a sawn crimp is spent',
+    },
+  };
+  if (!lug) return notProved({ ...check, stage: 'prove', because: 'Without a lug its wall is not known.' });
+  return judge<ReadingOf<'section'>>(check, readings, (reading, facts) => {
+    const kappa = kappaOf(reading);
+    if (kappa === null) {
+      return stated(
+        {
+          ...facts,
+          value: null,
+          because: 'The outline holds less than the wall of this lug: it was another.',
+        },
+        'unproved',
+      );
+    }
+    const state = packingState(kappa);
+    return atLeast({ ...facts, value: kappa, because: PACKING_SAYS[state] }, COMPACTION.rightKappa, state);
+  });
+}

@@ -1,0 +1,173 @@
+import { expect, type Page, test } from '@playwright/test';
+import { App } from './app.ts';
+
+const checks = (page: Page) => page.getByRole('navigation', { name: 'Checks' });
+const ledgerRow = (app: App, name: RegExp) => app.ledger.getByRole('button', { name });
+
+/** Opens a check and puts its stand-in in hand. */
+async function withStandIn(page: Page, check: RegExp): Promise<void> {
+  await checks(page).getByRole('button', { name: check }).click();
+  await page.getByRole('button', { name: /^Read with/ }).click();
+  await page.getByRole('option', { name: /stand-in/ }).click();
+  await expect(page.getByText('connected', { exact: true })).toBeVisible();
+}
+async function measure(page: Page, field: string): Promise<void> {
+  await page.getByRole('button', { name: `Measure ${field}`, exact: true }).click();
+  await expect(page.getByRole('textbox', { name: field, exact: true })).not.toHaveValue('');
+}
+
+test('the bad crimp is found by four stand-ins, and the good end beside it is not', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('IN-1');
+  await app.stage('Prove');
+  await app.type('Who is measuring', 'R. Pell');
+  for (const end of ['A', 'B'] as const) {
+    await page.getByRole('radio', { name: `end ${end}` }).click();
+    await withStandIn(page, /^Joint index/);
+    await measure(page, 'Resistance of it');
+    await measure(page, 'Shoulder to probe');
+    await page.getByRole('button', { name: 'Record the joint' }).click();
+    await withStandIn(page, /^Loaded drop/);
+    await measure(page, 'Shoulder to probe');
+    await page.getByRole('button', { name: 'Record the drop' }).click();
+    await withStandIn(page, /^Warmth/);
+    for (const field of ['Lug, ten minutes before', 'Lug, now', 'Jacket, now']) await measure(page, field);
+    await page.getByRole('switch', { name: /^Matte tape/ }).click();
+    await page.getByRole('button', { name: 'Record the warmth' }).click();
+  }
+  for (const name of [/^Joint index/, /^Loaded drop/, /^Warmth/]) {
+    const row = ledgerRow(app, name);
+    await expect(row).toContainText('would hold');
+    await expect(row).toContainText('would fail');
+  }
+  // Wound up on the scale, the bad end lets go before its force.
+  await withStandIn(page, /^Pull/);
+  await page.getByRole('button', { name: 'Wind it up' }).click();
+  await expect(page.getByText(/^slipped, /)).toBeVisible();
+  await page.getByRole('button', { name: 'Record Pull, one minute' }).click();
+  await page.getByRole('radio', { name: 'whole cable' }).click();
+  await expect(page.getByText('SIMULATED READINGS')).toBeVisible();
+  const { job } = JSON.parse(await app.exported()) as {
+    job: { cables: { id: string; readings: { source: string; check: string; instrument?: object }[] }[] };
+  };
+  const taken = job.cables
+    .find(({ id }) => id === 'in1')
+    ?.readings.filter(({ source }) => source === 'simulated');
+  expect(taken?.map(({ check }) => check).sort()).toEqual(
+    ['drop', 'drop', 'joint', 'joint', 'pull', 'thermal', 'thermal'].sort(),
+  );
+  expect(taken?.every(({ instrument }) => instrument)).toBe(true);
+  expect(await app.seriousProblems('main')).toEqual([]);
+});
+
+test('an insulation test is read at its three moments, and a nick shows', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('TH-1');
+  await app.stage('Prove');
+  await app.type('Who is measuring', 'R. Pell');
+  await page.getByRole('radio', { name: 'whole cable' }).click();
+  await withStandIn(page, /^Insulation/);
+  await page.getByRole('button', { name: 'Put the voltage on' }).click();
+  await expect(app.field('At 15 s')).not.toHaveValue('');
+  await expect(app.field('Insulation')).not.toHaveValue('');
+  await page.getByRole('button', { name: 'Record Insulation' }).click();
+  await expect(ledgerRow(app, /^Insulation/)).toContainText('would fail');
+});
+
+test('trouble never becomes a reading', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('IN-1');
+  await app.stage('Prove');
+  await withStandIn(page, /^Across flats/);
+  await page.getByText('Give the stand-in trouble').click();
+  const says = page.getByRole('alert');
+  const flats = app.field('Across flats');
+  for (const [trouble, sentence] of [
+    ['wrong unit', /another unit was left out/],
+    ['over range', /Over its range/],
+    ['garbled lines', /no reading was left out/],
+  ] as const) {
+    await page.getByRole('radio', { name: trouble }).click();
+    await page.getByRole('button', { name: 'Measure Across flats' }).click();
+    await expect(says).toContainText(sentence);
+    await expect(flats).toHaveValue('');
+    const stop = page.getByRole('button', { name: 'Stop', exact: true });
+    if (await stop.isVisible()) await stop.click();
+  }
+  await page.getByRole('radio', { name: 'drops out' }).click();
+  await page.getByRole('button', { name: 'Measure Across flats' }).click();
+  await expect(says).toContainText('The connection was lost: nothing of it became a reading.');
+  await expect(flats).toHaveValue('');
+  await page.getByRole('button', { name: 'Connect again' }).click();
+  await measure(page, 'Across flats');
+  await expect(page.getByText('SIMULATED', { exact: true }).last()).toBeVisible();
+  // Typed over, it is a typed figure again.
+  await flats.fill('10.5');
+  await flats.blur();
+  await expect(page.getByText('SIMULATED', { exact: true })).toHaveCount(1);
+});
+
+test('doing without a reading takes a name and a reason, and is never called proved', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('SO-1');
+  await app.stage('Prove');
+  await app.type('Who is measuring', 'R. Alder');
+  await page.getByRole('button', { name: /strike out insulation/ }).click();
+  await app.field('Why was it wrong?').fill('leads were swapped');
+  await page.getByRole('button', { name: 'Strike it out' }).click();
+  await page.getByRole('radio', { name: 'whole cable' }).click();
+  await page.getByRole('button', { name: 'Do without it, and say who answers for that' }).click();
+  await page.getByRole('button', { name: 'Do without it', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('Say why it can be done without.');
+  await app.field('Why it can be done without').fill('tester is away until Monday');
+  await page.getByRole('button', { name: 'Do without it', exact: true }).click();
+  await expect(page.getByText('Not all proved: R. Alder answers for doing without insulation')).toBeVisible();
+  await expect(ledgerRow(app, /^Insulation/)).toContainText('not proved');
+  await page.getByRole('button', { name: 'ask for it again' }).click();
+  await expect(page.getByText(/^Not proved: insulation/)).toBeVisible();
+});
+
+test('a serial instrument speaks by its own pattern, and pulled out it gives no reading', async ({
+  page,
+}) => {
+  // A port in little, in place of the browser's: a calliper that answers when it is asked.
+  await page.addInitScript(() => {
+    let send: ReadableStreamDefaultController<Uint8Array> | undefined;
+    const port = {
+      readable: new ReadableStream<Uint8Array>({ start: (controller) => void (send = controller) }),
+      writable: new WritableStream<Uint8Array>({
+        write: (bytes) => {
+          if (new TextDecoder().decode(bytes).startsWith('?'))
+            send?.enqueue(new TextEncoder().encode('10.47 mm\r\n'));
+        },
+      }),
+      open: async () => {},
+      close: async () => {},
+    };
+    Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port } });
+    Object.assign(window, { pullOut: () => send?.error(new Error('device lost')) });
+  });
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('IN-1');
+  await app.stage('Prove');
+  await app.type('Who is measuring', 'R. Pell');
+  await checks(page)
+    .getByRole('button', { name: /^Across flats/ })
+    .click();
+  await page.getByRole('button', { name: /^Read with/ }).click();
+  await page.getByRole('option', { name: /Calliper 150/ }).click();
+  await expect(page.getByText('connected', { exact: true })).toBeVisible();
+  await measure(page, 'Across flats');
+  await expect(app.field('Across flats')).toHaveValue('10.47');
+  await page.getByRole('button', { name: 'Record Across flats' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'across flats 10.47' }).first()).toContainText(
+    'instrument',
+  );
+  await page.evaluate(() => (window as unknown as { pullOut: () => void }).pullOut());
+  await expect(page.getByRole('alert')).toContainText('The connection was lost');
+});

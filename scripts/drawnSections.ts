@@ -1,0 +1,55 @@
+// Draws sections with known air and shape, measures them, and prints both: what the measurement is tested with.
+import { seeded } from '../core/random.ts';
+import { drawSection, type DrawnSection } from '../core/section/draw.ts';
+import { MEASURE_STAGES, measureSection, type MeasureStage } from '../core/section/measure.ts';
+import type { Picture } from '../core/section/picture.ts';
+import { wallEvenness } from '../core/section/wall.ts';
+
+const BASE: DrawnSection = {
+  acrossFlatsMm: 13.86,
+  wallMm2: 88,
+  voidShare: 0.02,
+  strands: 61,
+  offCentre: 0,
+  tinned: false,
+};
+type Recolour = (rgb: readonly number[]) => readonly number[];
+const CASES: readonly { name: string; change: Partial<DrawnSection>; recolour?: Recolour }[] = [
+  { name: 'no air', change: { voidShare: 0 } },
+  { name: 'little air', change: {} },
+  { name: 'askew', change: { offCentre: 0.7 } },
+  { name: 'some air, fine strands, tinned', change: { voidShare: 0.06, strands: 240, tinned: true } },
+  { name: 'open', change: { voidShare: 0.15 } },
+  { name: 'red alone', change: {}, recolour: ([r = 0]) => [r, 0, 0] },
+  { name: 'blue light', change: {}, recolour: ([r = 0, g = 0, b = 0]) => [b, g, r] },
+];
+
+function recoloured({ width, height, data }: Picture, to: Recolour): Picture {
+  const own = new Uint8ClampedArray(data.length);
+  for (let i = 0; i < data.length; i += 4) own.set([...to([...data.slice(i, i + 3)]), 255], i);
+  return { width, height, data: own };
+}
+
+const found = CASES.map(({ name, change, recolour }, seed) => {
+  const {
+    picture,
+    voidShare: drawn,
+    acrossFlatsPx,
+  } = drawSection({ ...BASE, ...change }, seeded(seed + 1), 900);
+  const stages: MeasureStage[] = [];
+  const answer = measureSection(recolour ? recoloured(picture, recolour) : picture, undefined, (stage) =>
+    stages.push(stage),
+  );
+  if (!answer.ok) return { name, drawn, refused: answer.refused };
+  const { voidShare, wallPx, roundShare, acrossFlatsPx: across } = answer.section;
+  return {
+    name,
+    drawn,
+    voidShare,
+    acrossFlats: across / acrossFlatsPx,
+    wallEvenness: wallPx && wallEvenness(wallPx),
+    roundShare,
+    everyStage: stages.join() === MEASURE_STAGES.join(),
+  };
+});
+console.log(JSON.stringify(found));

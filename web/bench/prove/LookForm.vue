@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { Check, X } from '@lucide/vue';
+import { computed, ref } from 'vue';
+import type { Cable } from '../../../core/job/cable.ts';
+import type { EndName } from '../../../core/job/end.ts';
+import { LOOK_ITEMS, type LookItem } from '../../../core/job/reading.ts';
+import { countingReadings } from '../../../core/proof/readings.ts';
+import type { TakeReading } from './readings.ts';
+
+/** The look list of one end: nine things, each right or wrong. */
+const { name, cable, record } = defineProps<{ name: EndName; cable: Cable; record: TakeReading }>();
+
+const items = Object.entries(LOOK_ITEMS) as [LookItem, string][];
+/** The list as it was last gone through. */
+const marks = computed<Partial<Record<LookItem, boolean>>>(
+  () => countingReadings(cable, 'look', name).at(-1)?.marks ?? {},
+);
+const draft = ref<Partial<Record<LookItem, boolean>>>({ ...marks.value });
+const isChanged = computed(() => JSON.stringify(draft.value) !== JSON.stringify(marks.value));
+const allRight = () => {
+  draft.value = Object.fromEntries(items.map(([item]) => [item, true]));
+};
+</script>
+
+<template>
+  <div>
+    <ul>
+      <li
+        v-for="[item, words] in items"
+        :key="item"
+        class="flex min-h-11 items-center gap-2 border-b border-hairline"
+      >
+        <span class="flex-1">{{ words }}</span>
+        <button
+          v-for="right in [true, false]"
+          :key="String(right)"
+          type="button"
+          class="flex size-11 items-center justify-center border"
+          :class="
+            draft[item] === right
+              ? right
+                ? 'border-holds bg-holds text-paper'
+                : 'border-fails bg-fails text-paper'
+              : 'border-hairline bg-paper text-ink2'
+          "
+          :aria-pressed="draft[item] === right"
+          :aria-label="`${words}: ${right ? 'right' : 'wrong'}`"
+          @click="draft = { ...draft, [item]: right }"
+        >
+          <Check v-if="right" :size="18" aria-hidden="true" /><X v-else :size="18" aria-hidden="true" />
+        </button>
+      </li>
+    </ul>
+    <div class="mt-3 flex gap-3">
+      <button type="button" class="button" @click="allRight">All right</button>
+      <button
+        type="button"
+        class="button filled"
+        :disabled="!isChanged"
+        @click="record({ check: 'look', end: name, marks: { ...draft } })"
+      >
+        Record the look
+      </button>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { ref, shallowRef } from 'vue';
+import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';
+import QuantityField from '../../ui/QuantityField.vue';
+import type { TakeReading } from './readings.ts';
+
+/** Resistance from palm to palm. */
+const { record } = defineProps<{ record: TakeReading }>();
+
+const copperC = ref(20);
+const measure = shallowRef<Measure>(null);
+function take(): void {
+  if (!measure.value) return;
+  const measured = { check: 'resistance' as const, milliohm: measure.value.value, copperC: copperC.value };
+  if (record(measured, measure.value.from)) measure.value = null;
+}
+</script>
+
+<template>
+  <form class="grid items-start gap-3 sm:grid-cols-[140px_minmax(0,1fr)_auto]" @submit.prevent="take">
+    <QuantityField v-model="copperC" label="Copper is at" kind="temperature" :least="-40" :most="120" />
+    <MeasuredField
+      v-model="measure"
+      label="Resistance"
+      kind="milliohm"
+      quantity="milliohm"
+      :decimals="4"
+      :least="0"
+      :most="100000"
+      hint="palm to palm, four wires, current both ways"
+      :probe="{ at: 'whole' }"
+    />
+    <button type="submit" class="button filled mt-[22px]">
+      Record<span class="sr-only"> Resistance</span>
+    </button>
+  </form>
+</template>

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef } from 'vue';
+import type { CableWork } from '../../../core/cableWork.ts';
+import type { EndName } from '../../../core/job/end.ts';
+import { readTogether } from '../../../core/proof/source.ts';
+import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';
+import CheckField from '../../ui/CheckField.vue';
+import QuantityField from '../../ui/QuantityField.vue';
+import SegmentedField from '../../ui/SegmentedField.vue';
+import type { TakeReading } from './readings.ts';
+
+/** A lug under load, against the jacket beside it or the lug at the other end. */
+const { name, work, record } = defineProps<{ name: EndName; work: CableWork; record: TakeReading }>();
+
+const against = ref<'jacket' | 'lug'>('jacket');
+const amps = ref(Math.round(work.choice.taken.at.currentA ?? 100));
+const minutes = ref(40);
+const matte = ref(false);
+const earlier = shallowRef<Measure>(null);
+const lug = shallowRef<Measure>(null);
+const other = shallowRef<Measure>(null);
+const problem = ref('');
+const otherEnd = computed<EndName>(() => (name === 'A' ? 'B' : 'A'));
+const warmth = (end: EndName, after: number) => ({
+  at: 'lug warmth' as const,
+  end,
+  amps: amps.value,
+  minutes: after,
+});
+
+function take(): void {
+  problem.value = earlier.value && lug.value && other.value ? '' : 'All three temperatures are needed.';
+  if (!earlier.value || !lug.value || !other.value) return;
+  const measured = {
+    check: 'thermal' as const,
+    end: name,
+    against: against.value,
+    lugC: lug.value.value,
+    againstC: other.value.value,
+    earlierC: earlier.value.value,
+    amps: amps.value,
+    minutes: minutes.value,
+    matte: matte.value,
+  };
+  if (record(measured, readTogether([earlier.value.from, lug.value.from, other.value.from])))
+    earlier.value = lug.value = other.value = null;
+}
+</script>
+
+<template>
+  <form @submit.prevent="take">
+    <div class="grid items-start gap-3 sm:grid-cols-2">
+      <QuantityField v-model="amps" label="Load" kind="current" :least="1" :most="20000" :decimals="0" />
+      <QuantityField
+        v-model="minutes"
+        label="On for, minutes"
+        kind="number"
+        :least="0"
+        :most="1440"
+        :decimals="0"
+        hint="half an hour is the least"
+      />
+      <MeasuredField
+        v-model="earlier"
+        label="Lug, ten minutes before"
+        kind="thermal"
+        quantity="temperature"
+        :least="-40"
+        :most="400"
+        :decimals="1"
+        :probe="warmth(name, Math.max(0, minutes - 10))"
+      />
+      <MeasuredField
+        v-model="lug"
+        label="Lug, now"
+        kind="thermal"
+        quantity="temperature"
+        :least="-40"
+        :most="400"
+        :decimals="1"
+        :probe="warmth(name, minutes)"
+      />
+      <SegmentedField
+        v-model="against"
+        label="Against"
+        :choices="[
+          { value: 'jacket', title: 'jacket beside it' },
+          { value: 'lug', title: `lug ${otherEnd}` },
+        ]"
+      />
+      <MeasuredField
+        v-model="other"
+        :label="against === 'jacket' ? 'Jacket, now' : 'The other lug, now'"
+        kind="thermal"
+        quantity="temperature"
+        :least="-40"
+        :most="400"
+        :decimals="1"
+        :probe="against === 'jacket' ? { at: 'jacket warmth', amps, minutes } : warmth(otherEnd, minutes)"
+      />
+    </div>
+    <CheckField v-model="matte" label="Matte tape or paint is on the bright metal" class="mt-2" />
+    <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
+    <button type="submit" class="button filled mt-3">Record the warmth</button>
+  </form>
+</template>

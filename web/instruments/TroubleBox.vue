@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { InstrumentKind } from '../../core/catalogue/tables/instruments.ts';
+import { TROUBLES } from '../../core/instrument/standIn/protocol.ts';
+import SegmentedField from '../ui/SegmentedField.vue';
+import { meterOf, STAND_IN } from './meter.ts';
+
+/** Trouble for a stand-in to make, so that one sees what a bad lead or a wrong setting looks like. */
+const { kind } = defineProps<{ kind: InstrumentKind }>();
+
+const meter = computed(() => meterOf(kind));
+const isOn = computed(() => meter.value.state.chosen === STAND_IN && meter.value.state.status === 'on');
+</script>
+
+<template>
+  <details v-if="isOn" class="mt-2">
+    <summary class="min-h-9 cursor-pointer py-2 text-teal">Give the stand-in trouble</summary>
+    <SegmentedField
+      label="Trouble"
+      :model-value="meter.state.trouble"
+      :choices="TROUBLES.map((value) => ({ value, title: value }))"
+      @update:model-value="meter.setTrouble($event)"
+    />
+    <p class="note mt-1">No figure comes of it: what cannot be read is left out, and said.</p>
+  </details>
+</template>

@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import {
+  controlFinding,
+  controlOf,
+  LEAST_POINTS,
+  signalsOf,
+  TREND_MEASURES,
+  type TrendMeasure,
+  trendPoints,
+} from '../../core/proof/trends.ts';
+import { acrossFlatsWindow } from '../../core/proof/dieClosed.ts';
+import { digits, figure } from '../../core/units/figure.ts';
+import BenchFrame from '../bench/BenchFrame.vue';
+import { useBench } from '../stores/bench.ts';
+import { workOf } from '../stores/work.ts';
+import ChoiceField from '../ui/ChoiceField.vue';
+import SegmentedField from '../ui/SegmentedField.vue';
+import ShowWork from '../ui/ShowWork.vue';
+import StateMark from '../ui/StateMark.vue';
+import TrendChart from './TrendChart.vue';
+
+/** What the shop's dies leave over time, by tool, die and person: a worn die or a tired hand shows. */
+defineProps<{ jobId: string }>();
+
+const bench = useBench();
+const points = computed(() =>
+  trendPoints(
+    bench.jobs.flatMap((job) => job.cables.map((cable) => ({ cable, work: workOf(cable, bench.shop, job) }))),
+    bench.shop,
+  ),
+);
+const measure = ref<TrendMeasure>('across-flats');
+const measures = (Object.keys(TREND_MEASURES) as TrendMeasure[]).map((value) => ({
+  value,
+  title: TREND_MEASURES[value].title,
+}));
+const EVERYBODY = '';
+const person = ref(EVERYBODY);
+const people = computed(() => [
+  { value: EVERYBODY, title: 'everybody' },
+  ...[...new Set(points.value.map(({ by }) => by))]
+    .filter((by) => by !== '')
+    .sort()
+    .map((by) => ({ value: by, title: by })),
+]);
+
+const ofMeasure = computed(() =>
+  points.value.filter(
+    (point) => point.measure === measure.value && (person.value === EVERYBODY || point.by === person.value),
+  ),
+);
+/** Dies with something measured, what stands out first, then by how much there is. */
+const dies = computed(() =>
+  bench.shop.dies
+    .flatMap((die) => {
+      const own = ofMeasure.value.filter(({ dieId }) => dieId === die.id);
+      if (own.length === 0) return [];
+      const values = own.map(({ value }) => value);
+      const control = controlOf(values);
+      const finding = control && controlFinding(measure.value, values, control);
+      const tool = bench.shop.tools.find(({ id }) => id === die.toolId)?.title ?? 'no tool';
+      return [
+        {
+          die,
+          tool,
+          points: own,
+          control,
+          finding,
+          signals: control ? signalsOf(values, control) : [],
+        },
+      ];
+    })
+    .sort(
+      (a, b) =>
+        Number(b.finding?.state === 'watch') - Number(a.finding?.state === 'watch') ||
+        b.points.length - a.points.length,
+    ),
+);
+const chosenId = ref<string | null>(null);
+const chosen = computed(() => dies.value.find(({ die }) => die.id === chosenId.value) ?? dies.value[0]);
+const facts = computed(() => TREND_MEASURES[measure.value]);
+const allowed = computed(() => {
+  if (measure.value !== 'across-flats' || !chosen.value) return null;
+  const { leastMm, mostMm } = acrossFlatsWindow(chosen.value.die.acrossFlatsMm);
+  return { least: leastMm, most: mostMm };
+});
+const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? []);
+</script>
+
+<template>
+  <BenchFrame :job-id="jobId">
+    <main class="min-w-0 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_354px]">
+      <div class="min-w-0 p-4 lg:flex lg:min-h-0 lg:flex-col">
+        <header class="mb-3 grid items-end gap-3 sm:grid-cols-[1fr_330px_170px]">
+          <div>
+            <h1 class="figure text-[26px] leading-7 font-semibold">Trends</h1>
+            <p class="note">crimps of every job and every trial, oldest first</p>
+          </div>
+          <SegmentedField v-model="measure" label="Measure" :choices="measures" />
+          <ChoiceField v-model="person" label="Made or measured by" :choices="people" />
+        </header>
+        <template v-if="chosen">
+          <p class="figure mb-1 flex flex-wrap items-baseline gap-x-3 text-[22px] leading-7 font-semibold">
+            <span>{{ chosen.tool }}, {{ chosen.die.stamp || 'unmarked' }}</span>
+            <span class="text-[17px] font-normal text-ink2"
+              >{{ digits(chosen.die.acrossFlatsMm, 2) }} across flats, {{ chosen.points.length }} crimps</span
+            >
+          </p>
+          <p v-if="chosen.finding" class="mb-2 flex items-center gap-2 text-[15px]" role="status">
+            <StateMark :state="chosen.finding.state" />
+            {{ chosen.finding.because }}
+          </p>
+          <p v-else class="mb-2 text-[15px]" role="status">
+            {{ chosen.points.length }} of the {{ LEAST_POINTS }} crimps that it takes to say how a die usually
+            works.
+          </p>
+          <div class="min-h-[320px] lg:min-h-0 lg:flex-1">
+            <TrendChart
+              :points="chosen.points"
+              :control="chosen.control"
+              :signals="chosen.signals"
+              :measure="measure"
+              :allowed="allowed"
+            />
+          </div>
+        </template>
+        <p v-else class="max-w-prose py-8 text-[15px]">
+          Nothing of this is measured yet. Readings at Prove and trials in the tool case stand here, by die,
+          once they are taken; simulated ones never do.
+        </p>
+      </div>
+      <section
+        aria-label="Dies"
+        class="border-line bg-paper max-lg:border-t lg:min-h-0 lg:overflow-y-auto lg:border-l"
+      >
+        <h2 class="figure border-b border-line px-4 py-2.5 text-[18px] font-semibold">Dies</h2>
+        <ul>
+          <li v-for="own in dies" :key="own.die.id">
+            <button
+              type="button"
+              class="flex min-h-11 w-full items-center gap-2 border-b border-l-4 border-b-hairline px-3 text-left focus-visible:-outline-offset-2"
+              :class="
+                own.die.id === chosen?.die.id
+                  ? 'border-l-teal bg-teal-tint'
+                  : 'border-l-transparent hover:bg-teal-tint/60'
+              "
+              :aria-current="own.die.id === chosen?.die.id ? 'true' : undefined"
+              @click="chosenId = own.die.id"
+            >
+              <span class="min-w-0 flex-1">
+                <span class="figure block text-[17px] leading-5">{{ own.die.stamp || 'unmarked' }}</span>
+                <span class="note block truncate">{{ own.tool }}</span>
+              </span>
+              <span class="figure text-[15px] text-ink2">{{ own.points.length }}</span>
+              <StateMark v-if="own.finding" :state="own.finding.state" />
+              <span v-else class="note">too few</span>
+            </button>
+          </li>
+        </ul>
+        <ShowWork v-if="chosen?.finding" :finding="chosen.finding" class="border-b border-line" />
+        <h3 v-if="latest.length > 0" class="figure px-4 pt-3 text-[16px] font-semibold">The latest</h3>
+        <ul class="px-4 pb-4">
+          <li
+            v-for="(point, i) in latest"
+            :key="i"
+            class="flex min-h-8 items-center gap-2 border-b border-hairline"
+          >
+            <span class="figure w-20 text-[16px] font-semibold">{{
+              figure(point.value, facts.unit, facts.decimals)
+            }}</span>
+            <span class="min-w-0 flex-1 truncate">{{ point.where }}</span>
+            <span class="note">{{ point.by || 'nobody named' }}, {{ point.at.slice(0, 10) }}</span>
+          </li>
+        </ul>
+      </section>
+    </main>
+  </BenchFrame>
+</template>

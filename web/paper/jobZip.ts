@@ -1,0 +1,75 @@
+import { zip } from 'fflate';
+import { writeJobFile } from '../../core/job/file.ts';
+import type { Job } from '../../core/job/job.ts';
+import type { Shop } from '../../core/job/shop.ts';
+import type { Paper } from '../../core/paper/label.ts';
+import { recordIndexHtml } from '../../core/paper/recordIndex.ts';
+import { tagFileName, type TestRecord, writeTestRecord } from '../../core/paper/testRecord.ts';
+import type { PaperFonts } from './listPdf.ts';
+import { recordPdf, type RecordPictures } from './recordPdf.ts';
+
+/** One cable for the zip: its record, its drawing as SVG, and its pictures. */
+export interface ZippedCable {
+  readonly record: TestRecord;
+  readonly svg: string;
+  readonly pictures: RecordPictures;
+}
+
+/** Names that differ for every cable, whatever their tags are. */
+export function fileNames(tags: readonly string[]): string[] {
+  const taken = new Map<string, number>();
+  return tags.map((tag) => {
+    const plain = tagFileName(tag);
+    const key = plain.toLowerCase();
+    const count = (taken.get(key) ?? 0) + 1;
+    taken.set(key, count);
+    return count === 1 ? plain : `${plain}~${count}`;
+  });
+}
+
+/**
+ * A job with all its test records as one zip: an index to open first, a PDF, a JSON and a drawing for each cable, the
+ * photographs, and the job file that this application reads again.
+ *
+ * @param savedAt ISO 8601
+ * @param told is told how many cables are done
+ */
+export async function jobZip(
+  job: Job,
+  shop: Shop,
+  cables: readonly ZippedCable[],
+  paper: Paper,
+  fonts: PaperFonts,
+  savedAt: string,
+  photos: Record<string, string>,
+  told: (done: number) => void = () => {},
+): Promise<Uint8Array> {
+  const encoder = new TextEncoder();
+  const names = fileNames(cables.map(({ record }) => record.tag));
+  const files: Record<string, Uint8Array> = {};
+  for (const [i, { record, svg, pictures }] of cables.entries()) {
+    const name = names[i] ?? 'cable';
+    files[`records/${name}.pdf`] = await recordPdf(record, paper, fonts, pictures);
+    files[`records/${name}.json`] = encoder.encode(writeTestRecord(record));
+    files[`drawings/${name}.svg`] = encoder.encode(svg);
+    pictures.photos.forEach((jpeg, n) => {
+      files[`photographs/${name}-${n + 1}.jpg`] = jpeg;
+    });
+    told(i + 1);
+  }
+  files['job.json'] = encoder.encode(writeJobFile(job, shop, savedAt, photos));
+  files['index.html'] = encoder.encode(
+    recordIndexHtml(
+      job.title,
+      savedAt.slice(0, 10),
+      cables.map(({ record, pictures }, i) => ({
+        record,
+        file: names[i] ?? 'cable',
+        photos: pictures.photos.length,
+      })),
+    ),
+  );
+  return new Promise((resolve, reject) => {
+    zip(files, { level: 6 }, (error, data) => (error ? reject(error) : resolve(data)));
+  });
+}

@@ -1,0 +1,32 @@
+import { readFileSync } from 'node:fs';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { POINTS_PER_MM } from './listPdf.ts';
+
+const face = (weight: number) =>
+  new Uint8Array(
+    readFileSync(
+      `node_modules/@fontsource/barlow-condensed/files/barlow-condensed-latin-${weight}-normal.woff`,
+    ),
+  );
+/** The faces of the page, as they lie in their package. */
+export const FONTS = { plain: face(400), strong: face(600) };
+
+/** What an independent reader finds on each page: its words and its size in millimetres. */
+export async function read(bytes: Uint8Array) {
+  const pdf = await getDocument({ data: bytes.slice(), useSystemFonts: false, verbosity: 0 }).promise;
+  return Promise.all(
+    Array.from({ length: pdf.numPages }, async (_, i) => {
+      const page = await pdf.getPage(i + 1);
+      const { items } = await page.getTextContent();
+      const { width, height } = page.getViewport({ scale: 1 });
+      return {
+        words: items.map((item) => ('str' in item ? item.str : '')).filter((text) => text.trim() !== ''),
+        places: items.flatMap((item) =>
+          'str' in item ? [{ x: item.transform[4] as number, y: item.transform[5] as number }] : [],
+        ),
+        width: width / POINTS_PER_MM,
+        height: height / POINTS_PER_MM,
+      };
+    }),
+  );
+}

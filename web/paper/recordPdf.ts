@@ -1,0 +1,168 @@
+import { type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import { type Paper, PAPER_MM } from '../../core/paper/label.ts';
+import type { TestRecord } from '../../core/paper/testRecord.ts';
+import { fitted, paperDocument, type PaperFonts, POINTS_PER_MM, printable } from './listPdf.ts';
+
+/** Pictures that go with a record: the drawing as PNG, photographs as JPEG. */
+export interface RecordPictures {
+  readonly drawing: Uint8Array | null;
+  readonly photos: readonly Uint8Array[];
+}
+
+const INK = rgb(0.1, 0.14, 0.16);
+const PALE = rgb(0.4, 0.43, 0.45);
+const MARGIN = 36;
+const COLUMNS = [
+  { key: 'title', title: 'figure', share: 0.19 },
+  { key: 'end', title: '', share: 0.03 },
+  { key: 'value', title: 'read', share: 0.1 },
+  { key: 'limit', title: 'limit', share: 0.16 },
+  { key: 'left', title: 'left', share: 0.08 },
+  { key: 'says', title: 'state', share: 0.16 },
+  { key: 'read', title: 'by whom, when, with what', share: 0.28 },
+] as const;
+const LINE = 13;
+const MOST_PHOTOS = 4;
+
+/** A test record as a PDF: one page where its figures fit one. */
+export async function recordPdf(
+  record: TestRecord,
+  paper: Paper,
+  fonts: PaperFonts,
+  { drawing, photos }: RecordPictures,
+): Promise<Uint8Array> {
+  const { pdf, plain, strong } = await paperDocument(fonts);
+  const { width, height } = PAPER_MM[paper];
+  const [w, h] = [width * POINTS_PER_MM, height * POINTS_PER_MM];
+  const inner = w - 2 * MARGIN;
+  let page: PDFPage = pdf.addPage([w, h]);
+  let y = h - MARGIN;
+
+  const text = (words: string, x: number, size: number, font: PDFFont, room = inner, color = INK) =>
+    page.drawText(fitted(words, font, size, room), { x, y, size, font, color });
+  const rule = (thickness: number, color = INK) =>
+    page.drawLine({ start: { x: MARGIN, y }, end: { x: w - MARGIN, y }, thickness, color });
+  const turn = (needed: number) => {
+    if (y - needed > MARGIN + 20) return;
+    page = pdf.addPage([w, h]);
+    y = h - MARGIN - 12;
+    text(`${record.tag}, ${record.job}, continued`, MARGIN, 10, plain, inner, PALE);
+    y -= 16;
+  };
+  const down = (by: number) => {
+    y -= by;
+  };
+
+  down(16);
+  text(`Test record ${record.tag}`, MARGIN, 20, strong, inner * 0.7);
+  if (record.simulated) {
+    const words = 'SIMULATED READINGS';
+    const size = strong.widthOfTextAtSize(words, 12);
+    page.drawRectangle({
+      x: w - MARGIN - size - 10,
+      y: y - 4,
+      width: size + 10,
+      height: 18,
+      borderColor: INK,
+      borderWidth: 1.4,
+    });
+    text(words, w - MARGIN - size - 5, 12, strong);
+  }
+  down(15);
+  text(`${record.job}: ${record.from} to ${record.to}`, MARGIN, 11, plain);
+  for (const fact of record.facts) {
+    down(12.5);
+    text(fact, MARGIN, 10, plain, inner, PALE);
+  }
+  down(8);
+  rule(1.2);
+  down(16);
+  text(record.verdict, MARGIN, 13, strong);
+  down(13);
+  text(record.ends.map(({ end, verdict }) => `End ${end}. ${verdict}.`).join('   '), MARGIN, 10, plain);
+  down(8);
+  if (drawing) {
+    const picture = await pdf.embedPng(drawing);
+    const high = Math.min((inner * picture.height) / picture.width, 0.2 * h);
+    const wide = (high * picture.width) / picture.height;
+    down(high);
+    page.drawImage(picture, { x: MARGIN + (inner - wide) / 2, y, width: wide, height: high });
+  }
+  down(14);
+  const cells = (
+    of: (key: (typeof COLUMNS)[number]['key']) => string,
+    size: number,
+    font: PDFFont,
+    color = INK,
+  ) => {
+    let x = MARGIN;
+    for (const { key, share } of COLUMNS) {
+      const room = inner * share;
+      const words = of(key);
+      if (words) text(words, x, size, key === 'value' ? strong : font, room - 4, color);
+      x += room;
+    }
+  };
+  cells((key) => COLUMNS.find((own) => own.key === key)?.title ?? '', 9, plain, PALE);
+  down(4);
+  rule(0.8);
+  for (const row of record.rows) {
+    turn(LINE * 2);
+    down(LINE - 2);
+    cells((key) => (key === 'read' && row.simulated ? `SIMULATED ${row.read}` : row[key]), 9.5, plain);
+    if (row.why) {
+      down(10.5);
+      text(row.why, MARGIN + inner * COLUMNS[0].share, 8.5, plain, inner * (1 - COLUMNS[0].share), PALE);
+    }
+    down(4);
+    rule(0.3, PALE);
+  }
+  for (const line of record.history) {
+    turn(LINE);
+    down(LINE);
+    text(line, MARGIN, 9, plain);
+  }
+  await photographs();
+  turn(70);
+  down(14);
+  text(record.sealed, MARGIN, 10, plain);
+  down(34);
+  record.signatures.forEach((who, i) => {
+    const x = MARGIN + (inner * i) / record.signatures.length;
+    const wide = inner / record.signatures.length - 14;
+    page.drawLine({ start: { x, y }, end: { x: x + wide, y }, thickness: 0.8, color: INK });
+    page.drawText(`${who}, date`, { x, y: y - 11, size: 9, font: plain, color: PALE });
+  });
+  page.drawText(fitted(`${record.foot} Written ${record.day}.`, plain, 8.5, inner), {
+    x: MARGIN,
+    y: MARGIN - 12,
+    size: 8.5,
+    font: plain,
+    color: PALE,
+  });
+  pdf.setTitle(printable(`Test record ${record.tag}, ${record.job}`));
+  return pdf.save();
+
+  /** As many photographs as stand side by side; the rest are counted. */
+  async function photographs(): Promise<void> {
+    const shown = photos.slice(0, MOST_PHOTOS);
+    if (shown.length === 0) return;
+    const pictures = await Promise.all(shown.map((jpeg) => pdf.embedJpg(jpeg)));
+    const wide = (inner - 8 * (MOST_PHOTOS - 1)) / MOST_PHOTOS;
+    const high = Math.max(...pictures.map((own) => (wide * own.height) / own.width));
+    turn(high + 30);
+    down(high + 8);
+    pictures.forEach((own, i) =>
+      page.drawImage(own, {
+        x: MARGIN + i * (wide + 8),
+        y,
+        width: wide,
+        height: (wide * own.height) / own.width,
+      }),
+    );
+    if (photos.length > shown.length) {
+      down(11);
+      text(`and ${photos.length - shown.length} more photographs`, MARGIN, 9, plain, inner, PALE);
+    }
+  }
+}

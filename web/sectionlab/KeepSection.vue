@@ -1,0 +1,230 @@
+<script setup lang="ts">
+import { nanoid } from 'nanoid';
+import { computed, ref, watch } from 'vue';
+import type { Cable } from '../../core/job/cable.ts';
+import { END_NAMES, type EndName } from '../../core/job/end.ts';
+import type { SectionMeasure } from '../../core/section/measure.ts';
+import { wallEvenness } from '../../core/section/wall.ts';
+import { usesDie } from '../../core/termination/method.ts';
+import { digits } from '../../core/units/figure.ts';
+import { takenReading } from '../bench/prove/readings.ts';
+import { usePersonNeeded } from '../bench/usePersonNeeded.ts';
+import { keepPicture, takePhoto } from '../storage/photos.ts';
+import { useBench } from '../stores/bench.ts';
+import { usePrefs } from '../stores/prefs.ts';
+import { workOf } from '../stores/work.ts';
+import ChoiceField from '../ui/ChoiceField.vue';
+import QuantityField from '../ui/QuantityField.vue';
+import TextField from '../ui/TextField.vue';
+import type { Sawn } from './sawn.ts';
+
+/** What was sawn, and where the section is kept: as a trial of its die, or with the end that it was made like. */
+const { jobId, section, file, isDrawn, isBusy } = defineProps<{
+  jobId: string;
+  section: SectionMeasure | null;
+  /** The photograph itself, kept with the cable; null where the section was drawn. */
+  file: File | null;
+  isDrawn: boolean;
+  isBusy: boolean;
+}>();
+const sawn = defineModel<Sawn>({ required: true });
+
+const bench = useBench();
+const { prefs } = usePrefs();
+const { problem, nameNeeded } = usePersonNeeded();
+const set = (change: Partial<Sawn>) => {
+  sawn.value = { ...sawn.value, ...change };
+};
+
+const LUGS = computed(() =>
+  bench.shop.lugs
+    .filter(({ form }) => form === 'tube' || form === 'butt')
+    .map(({ id, label }) => ({ value: id, title: label })),
+);
+const DIES = computed(() =>
+  bench.shop.dies.map(({ id, stamp, acrossFlatsMm }) => ({
+    value: id,
+    title: stamp || 'unmarked',
+    note: `${digits(acrossFlatsMm, 2)} across`,
+  })),
+);
+const TRIAL = 'trial';
+const job = computed(() => bench.jobById(jobId));
+/** Ends that a die closed on, each with what it was made of. */
+const ends = computed(() =>
+  (job.value?.cables ?? []).flatMap((cable) => {
+    const work = workOf(cable, bench.shop, job.value);
+    return END_NAMES.filter((name) => usesDie(work.ends[name].method)).map((name) => ({
+      key: `${cable.id}.${name}`,
+      cable,
+      name,
+      end: work.ends[name],
+    }));
+  }),
+);
+const PLACES = computed(() => [
+  { value: TRIAL, title: 'a trial of its die', note: 'the die map goes by it' },
+  ...ends.value.map(({ key, cable, name, end }) => ({
+    value: key,
+    title: `${cable.tag}, end ${name}`,
+    note: `a sample made alike: ${end.lug?.label ?? 'no lug'}`,
+  })),
+]);
+const withEnd = computed(() => ends.value.find(({ key }) => key === sawn.value.with));
+/** An end says which lug and die its sample was made with. */
+const madeWith = computed(() => {
+  const own = withEnd.value?.end;
+  return own ? `${own.lug?.id ?? ''}|${own.die?.die.id ?? ''}` : null;
+});
+watch(
+  madeWith,
+  (ids) => {
+    const [lugId = '', dieId = ''] = ids?.split('|') ?? [];
+    if (ids !== null) set({ lugId, dieId });
+  },
+  { immediate: true },
+);
+
+const kept = ref('');
+watch([() => section, sawn], () => {
+  kept.value = problem.value = '';
+});
+
+async function keep(): Promise<void> {
+  kept.value = '';
+  if (!section || nameNeeded()) return;
+  const { flats, ears, lugId, dieId } = sawn.value;
+  if (flats === null || (!withEnd.value && (lugId === '' || dieId === '' || ears === null))) {
+    problem.value = withEnd.value
+      ? 'Say what the sample measured across the flats.'
+      : 'Say which lug and die it was, what it measured across the flats, and its ears; no ears is 0.';
+    return;
+  }
+  if (withEnd.value) await keepWithEnd(withEnd.value.cable, withEnd.value.name, flats);
+  else keepAsTrial(flats, ears ?? 0);
+}
+
+function keepAsTrial(acrossFlatsMm: number, earsMm: number): void {
+  const lug = bench.shop.lugs.find(({ id }) => id === sawn.value.lugId);
+  if (!section || !lug) return;
+  const { voidShare } = section;
+  const { dieId } = sawn.value;
+  bench.edit('section kept as a trial', (draft) => {
+    draft.shop.trials.push({
+      id: nanoid(10),
+      at: new Date().toISOString(),
+      by: prefs.person.trim(),
+      dieId,
+      lugId: lug.id,
+      size: { ...lug.forSize },
+      acrossFlatsMm,
+      earsMm,
+      voidShare: Math.min(0.6, voidShare),
+      source: isDrawn ? 'simulated' : 'typed',
+    });
+  });
+  kept.value = isDrawn
+    ? 'Kept, as simulated: it teaches nothing.'
+    : 'Kept: the die map goes by it from now on.';
+}
+
+async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): Promise<void> {
+  if (!section) return;
+  const { voidShare, largestShare, wallPx, roundShare } = section;
+  const reading = takenReading(
+    {
+      check: 'section',
+      end,
+      voidShare: Math.min(0.6, voidShare),
+      largestShare: Math.min(0.6, largestShare),
+      acrossFlatsMm,
+      ...(wallPx && { wallEvenness: wallEvenness(wallPx) }),
+      ...(roundShare !== null && { roundShare }),
+    },
+    prefs.person.trim(),
+    { source: isDrawn ? 'simulated' : 'instrument', instrument: { title: 'Section lab' } },
+  );
+  const taken = file ? await takePhoto(file) : null;
+  const photo = taken?.ok
+    ? {
+        id: nanoid(12),
+        at: new Date().toISOString(),
+        by: prefs.person.trim(),
+        widthPx: taken.photo.widthPx,
+        heightPx: taken.photo.heightPx,
+      }
+    : null;
+  if (photo && taken?.ok) await keepPicture(photo.id, taken.photo.jpeg);
+  bench.editCable(jobId, cable.id, `section of end ${end}`, (draft) => {
+    draft.readings.push(reading);
+    if (photo) draft.photos.push(photo);
+  });
+  kept.value = `Kept with ${cable.tag}, end ${end}${photo ? ', and its picture with it' : ''}.`;
+}
+</script>
+
+<template>
+  <div class="grid grid-cols-2 gap-x-3 gap-y-2 border-t border-hairline px-4 py-3">
+    <ChoiceField
+      class="col-span-2"
+      label="Keep it as"
+      :model-value="sawn.with || TRIAL"
+      :choices="PLACES"
+      @update:model-value="set({ with: $event === TRIAL ? '' : $event })"
+    />
+    <template v-if="!withEnd">
+      <ChoiceField
+        label="Lug"
+        :model-value="sawn.lugId || undefined"
+        :choices="LUGS"
+        empty="which one"
+        @update:model-value="set({ lugId: $event })"
+      />
+      <ChoiceField
+        label="Die"
+        :model-value="sawn.dieId || undefined"
+        :choices="DIES"
+        empty="which one"
+        @update:model-value="set({ dieId: $event })"
+      />
+    </template>
+    <QuantityField
+      label="Across flats of the crimp"
+      kind="length"
+      :model-value="sawn.flats"
+      :least="1"
+      :most="100"
+      :decimals="2"
+      optional
+      hint="gives the scale"
+      @update:model-value="set({ flats: $event })"
+      @clear="set({ flats: null })"
+    />
+    <QuantityField
+      v-if="!withEnd"
+      label="Ears before filing"
+      kind="length"
+      :model-value="sawn.ears"
+      :least="0"
+      :most="20"
+      :decimals="2"
+      optional
+      hint="none is 0"
+      @update:model-value="set({ ears: $event })"
+      @clear="set({ ears: null })"
+    />
+    <TextField label="Who sawed it" :model-value="prefs.person" @update:model-value="prefs.person = $event" />
+    <p v-if="problem" class="col-span-2 font-bold text-fails" role="alert">{{ problem }}</p>
+    <p v-if="kept" class="col-span-2 font-bold text-holds" role="status">{{ kept }}</p>
+    <button
+      type="button"
+      class="button filled col-span-2 min-h-12"
+      :disabled="!section || isBusy"
+      @click="keep"
+    >
+      {{
+        withEnd ? `Keep it with ${withEnd.cable.tag}, end ${withEnd.name}` : 'Keep it as a trial of this die'
+      }}
+    </button>
+  </div>
+</template>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { Plus } from '@lucide/vue';
+import type { Draft } from 'immer';
+import { nanoid } from 'nanoid';
+import {
+  INSTRUMENT_KINDS,
+  INSTRUMENTS,
+  type InstrumentKind,
+} from '../../core/catalogue/tables/instruments.ts';
+import { baseUnitOf } from '../../core/instrument/units.ts';
+import type { Instrument } from '../../core/job/shop.ts';
+import { day } from '../../core/job/text.ts';
+import StageSection from '../bench/StageSection.vue';
+import { useBench } from '../stores/bench.ts';
+import CheckField from '../ui/CheckField.vue';
+import ChoiceField from '../ui/ChoiceField.vue';
+import QuantityField from '../ui/QuantityField.vue';
+import TextField from '../ui/TextField.vue';
+import { today } from '../ui/today.ts';
+import LineFields from './LineFields.vue';
+
+/** The measuring instruments owned: what each tells apart, until when it is calibrated, and how it speaks. */
+const bench = useBench();
+const kinds = INSTRUMENT_KINDS.map((kind) => ({
+  value: kind,
+  title: INSTRUMENTS[kind].title,
+  note: `reads ${INSTRUMENTS[kind].unit}`,
+}));
+
+function edit(id: string, what: string, recipe: (instrument: Draft<Instrument>) => void): void {
+  bench.edit(`instrument: ${what}`, (draft) => {
+    const own = draft.shop.instruments.find((instrument) => instrument.id === id);
+    if (own) recipe(own);
+  });
+}
+const add = () =>
+  bench.edit('new instrument', (draft) => {
+    const kind: InstrumentKind = 'calliper';
+    draft.shop.instruments.push({
+      id: nanoid(8),
+      title: 'New instrument',
+      kind,
+      resolution: INSTRUMENTS[kind].resolution,
+    });
+  });
+const remove = (id: string) =>
+  bench.edit('take an instrument out', (draft) => {
+    draft.shop.instruments = draft.shop.instruments.filter((instrument) => instrument.id !== id);
+  });
+/** Another kind reads another unit: what it told apart before means nothing, nor does its line. */
+const setKind = (id: string, kind: InstrumentKind) =>
+  edit(id, 'kind', (own) => {
+    own.kind = kind;
+    own.resolution = INSTRUMENTS[kind].resolution;
+    delete own.line;
+  });
+const notADay = (text: string) =>
+  text === '' || day.safeParse(text).success ? '' : 'Write the day as 2027-03-31, or leave it empty.';
+const setDue = (id: string, text: string) =>
+  edit(id, 'due day', (own) => {
+    if (text === '') delete own.due;
+    else own.due = text;
+  });
+const setSpeaks = (id: string, speaks: boolean) =>
+  edit(id, 'serial line', (own) => {
+    if (speaks) own.line = { pattern: '<value> <unit>', unit: '', ask: '', baud: 9600 };
+    else delete own.line;
+  });
+const dueWords = ({ due }: Instrument) =>
+  due === undefined
+    ? 'calibration not said'
+    : due < today()
+      ? `was due on ${due}`
+      : `calibrated until ${due}`;
+</script>
+
+<template>
+  <div>
+    <p class="mb-3 max-w-prose">
+      A reading keeps the name, the resolution and the due day of what it was taken with. Readings of an
+      instrument past its due day are to be watched; one too coarse for a check proves nothing there.
+    </p>
+    <StageSection
+      v-for="instrument in bench.shop.instruments"
+      :key="instrument.id"
+      :title="instrument.title"
+      :note="dueWords(instrument)"
+    >
+      <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-4">
+        <TextField
+          label="Called"
+          :model-value="instrument.title"
+          required
+          @update:model-value="(title) => edit(instrument.id, 'name', (own) => void (own.title = title))"
+        />
+        <ChoiceField
+          label="Kind"
+          :model-value="instrument.kind"
+          :choices="kinds"
+          @update:model-value="(kind) => setKind(instrument.id, kind)"
+        />
+        <QuantityField
+          :label="`Tells apart, ${baseUnitOf(instrument.kind)}`"
+          kind="number"
+          :model-value="instrument.resolution"
+          :least="0.000001"
+          :most="10000"
+          :decimals="6"
+          @update:model-value="
+            (resolution) => edit(instrument.id, 'resolution', (own) => void (own.resolution = resolution))
+          "
+        />
+        <TextField
+          label="Calibrated until"
+          :model-value="instrument.due ?? ''"
+          hint="2027-03-31"
+          :check="notADay"
+          @update:model-value="(text) => setDue(instrument.id, text)"
+        />
+      </div>
+      <CheckField
+        label="It speaks over a serial line"
+        :model-value="instrument.line !== undefined"
+        @update:model-value="(speaks) => setSpeaks(instrument.id, speaks)"
+      />
+      <LineFields
+        v-if="instrument.line"
+        :kind="instrument.kind"
+        :line="instrument.line"
+        class="mt-2"
+        @change="(line) => edit(instrument.id, 'line', (own) => void (own.line = line))"
+      />
+      <p class="mt-1">
+        <button type="button" class="min-h-9 text-teal underline" @click="remove(instrument.id)">
+          Take it out<span class="sr-only">: {{ instrument.title }}</span>
+        </button>
+      </p>
+    </StageSection>
+    <button type="button" class="button flex items-center gap-2" @click="add">
+      <Plus :size="18" aria-hidden="true" /> Another instrument
+    </button>
+  </div>
+</template>

@@ -1,0 +1,15 @@
+<script setup lang="ts">
+import type { Provenance } from '../../core/finding.ts';
+
+/** Where a figure that was just taken came from; nothing is said of one that was typed. */
+defineProps<{ source: Provenance }>();
+</script>
+
+<template>
+  <span
+    v-if="source !== 'typed'"
+    class="figure inline-block text-[13.5px]"
+    :class="source === 'simulated' ? 'rounded-box border border-ink px-1 font-semibold' : 'text-ink2'"
+    >{{ source === 'simulated' ? 'SIMULATED' : 'instrument' }}</span
+  >
+</template>
