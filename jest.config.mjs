@@ -3,6 +3,9 @@ export default {
   testEnvironment: 'node',
   roots: ['<rootDir>/core', '<rootDir>/web', '<rootDir>/server', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
+  setupFiles: ['<rootDir>/scripts/jestSetup.ts'],
+  // A shared machine can stall for seconds.
+  testTimeout: 30_000,
   extensionsToTreatAsEsm: ['.ts'],
   transform: {
     '^.+\\.ts$': [
