@@ -71,6 +71,24 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/hunt/:huntId?',
+      name: 'hunt',
+      component: () => import('./hunt/HuntPage.vue'),
+      props: true,
+    },
+    {
+      path: '/hunt/:huntId?',
+      name: 'hunt-alone',
+      component: () => import('./hunt/HuntPage.vue'),
+      props: true,
+    },
+    {
+      path: '/print/hunt/:huntId',
+      name: 'print-hunt',
+      component: () => import('./hunt/HuntPrint.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/trends',
       name: 'trends',
       component: () => import('./log/TrendsPage.vue'),

@@ -2,7 +2,8 @@ import * as z from 'zod';
 import { CHAIN_PIECES, CHAIN_PIECE_KINDS, type ChainPieceKind } from '../catalogue/tables/chainPieces.ts';
 import { resistancePerMetre } from '../conductor/resistance.ts';
 import { sizeSchema } from '../job/shop.ts';
-import { id, mm, name, text } from '../job/text.ts';
+import { END_NAMES } from '../job/end.ts';
+import { id, mm, moment, name, text } from '../job/text.ts';
 
 /** A piece of the way from source to load and back, as a person names it. */
 export const pieceSchema = z.strictObject({
@@ -16,6 +17,9 @@ export const pieceSchema = z.strictObject({
   tinned: z.boolean().optional(),
   /** What it should take, mΩ, where that is known better than by its kind. */
   milliohm: z.number().min(0).max(1e4).optional(),
+  /** The cable of the job that it belongs to, and which end of it. */
+  ofCable: id.optional(),
+  ofEnd: z.enum(END_NAMES).optional(),
 });
 
 /** Millivolts across one piece or several in a row, and the amps that flowed in that very moment. */
@@ -25,31 +29,60 @@ export const spanSchema = z.strictObject({
   last: id,
   millivolt: z.number().min(0).max(1e5),
   amps: z.number().min(0.1).max(20000),
+  at: moment,
+  by: text(60),
+  source: z.enum(['typed', 'instrument', 'simulated']),
 });
 
+/** A steady load holds its current; a cranking test falls from reading to reading, so each goes with its own amps. */
+export const HUNT_TESTS = ['steady', 'cranking'] as const;
+
 /** A fault hunt: the chain out and back, and what was read across it under load. */
-export const huntSchema = z.strictObject({
-  title: text(80),
-  systemV: z.number().min(1).max(1000),
-  /** At the posts, nothing flowing. */
-  restV: z.number().min(0).max(1000).optional(),
-  /** At the posts and at the load's own terminals, in one moment under load. */
-  loaded: z
-    .strictObject({
-      postsV: z.number().min(0).max(1000),
-      loadV: z.number().min(0).max(1000),
-      amps: z.number().min(0.1).max(20000),
-    })
-    .optional(),
-  /** How warm the copper is taken to be. */
-  copperC: z.number().min(-40).max(150),
-  pieces: z.array(pieceSchema).min(1).max(60),
-  spans: z.array(spanSchema).max(200),
-});
+export const huntSchema = z
+  .strictObject({
+    id,
+    /** The job it belongs to; a hunt may stand alone. */
+    jobId: id.optional(),
+    title: name,
+    systemV: z.number().min(1).max(1000),
+    test: z.enum(HUNT_TESTS),
+    /** What is at the far end: "bow thruster". */
+    load: name,
+    /** At the posts, nothing flowing. */
+    restV: z.number().min(0).max(1000).optional(),
+    /** At the posts and at the load's own terminals, in one moment under load, and the amps of that moment. */
+    loaded: z.strictObject({
+      postsV: z.number().min(0).max(1000).optional(),
+      loadV: z.number().min(0).max(1000).optional(),
+      amps: z.number().min(0.1).max(20000).optional(),
+    }),
+    /** How warm the copper is taken to be. */
+    copperC: z.number().min(-40).max(150),
+    pieces: z.array(pieceSchema).max(60),
+    spans: z.array(spanSchema).max(200),
+    notes: text(2000),
+  })
+  .refine(({ pieces }) => new Set(pieces.map((own) => own.id)).size === pieces.length, {
+    path: ['pieces'],
+    message: 'two pieces have the same id',
+  });
 
 export type Piece = z.infer<typeof pieceSchema>;
 export type Span = z.infer<typeof spanSchema>;
 export type Hunt = z.infer<typeof huntSchema>;
+export type HuntTest = Hunt['test'];
+
+/** The two voltages under load and their amps, once all three are known. */
+export function loadedOf({ loaded: { postsV, loadV, amps } }: Hunt): {
+  readonly postsV: number;
+  readonly loadV: number;
+  readonly amps: number;
+} | null {
+  return postsV === undefined || loadV === undefined || amps === undefined ? null : { postsV, loadV, amps };
+}
+
+/** Whether any reading of it came from a stand-in: then nothing it says is proved. */
+export const isSimulated = ({ spans }: Hunt): boolean => spans.some(({ source }) => source === 'simulated');
 
 /**
  * What a sound piece takes, mΩ: as it says itself, by its conductor and length, or by its kind.

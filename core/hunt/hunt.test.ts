@@ -36,7 +36,18 @@ const PIECES: Piece[] = [
 const COPPER_C = 35;
 const sound = PIECES.map((own) => 0.9 * expectedMilliohm(own, COPPER_C));
 const AMPS = 120;
-const base: Hunt = { title: 'the old thruster', systemV: 24, copperC: COPPER_C, pieces: PIECES, spans: [] };
+const base: Hunt = {
+  id: 'h',
+  title: 'the old thruster',
+  systemV: 24,
+  test: 'steady',
+  load: 'thruster',
+  loaded: {},
+  copperC: COPPER_C,
+  pieces: PIECES,
+  spans: [],
+  notes: '',
+};
 const sum = (values: readonly number[]) => values.reduce((all, own) => all + own, 0);
 
 /** What a meter would read across pieces that really take so much. */
@@ -46,6 +57,9 @@ const span = (real: readonly number[], first: number, last = first, amps = AMPS)
   last: `p${last}`,
   millivolt: sum(real.slice(first, last + 1)) * amps,
   amps,
+  at: '2026-11-02T14:52:00Z',
+  by: 'R. Pell',
+  source: 'typed',
 });
 const loaded = (real: readonly number[], amps = AMPS): Hunt['loaded'] => ({
   postsV: 24.2,

@@ -1,4 +1,4 @@
-import type { Hunt } from './chain.ts';
+import { type Hunt, loadedOf } from './chain.ts';
 
 /** Pieces whose resistance together is known from readings, and from nothing less. */
 export interface Known {
@@ -24,6 +24,10 @@ const METER_SHARE = 0.01;
 /** Two voltages at posts and load are each read to this, V. */
 const METER_VOLT = 0.01;
 
+/** How far posts less load may be off, mV, as two readings of volts. @example wholeErrorMillivolt(1330) // 33.3 */
+export const wholeErrorMillivolt = (lostMillivolt: number): number =>
+  2 * METER_VOLT * 1000 + METER_SHARE * Math.abs(lostMillivolt);
+
 /** A reading as the resistance between two nodes: node n lies before piece n, the last one after the last piece. */
 export interface Edge {
   readonly from: number;
@@ -35,7 +39,9 @@ export interface Edge {
 }
 
 /** Every reading as the resistance between two nodes, the shortest first. */
-export function edges({ pieces, spans, loaded }: Hunt): Edge[] {
+export function edges(hunt: Hunt): Edge[] {
+  const { pieces, spans } = hunt;
+  const loaded = loadedOf(hunt);
   const place = (id: string) => pieces.findIndex((piece) => piece.id === id);
   const own = spans.flatMap((span): Edge[] => {
     const [a, b] = [place(span.first), place(span.last)];
@@ -58,7 +64,7 @@ export function edges({ pieces, spans, loaded }: Hunt): Edge[] {
           from: 0,
           to: pieces.length,
           milliohm: lost / loaded.amps,
-          errorMilliohm: (2 * METER_VOLT * 1000 + METER_SHARE * Math.abs(lost)) / loaded.amps,
+          errorMilliohm: wholeErrorMillivolt(lost) / loaded.amps,
           amps: loaded.amps,
           id: 'loaded',
         },
@@ -167,7 +173,7 @@ export function knownOf(hunt: Hunt): { known: Known[]; contradictions: Contradic
       contradictions.push({
         readings: from,
         millivolt:
-          Math.abs(milliohm) * Math.max(...hunt.spans.map(({ amps }) => amps), hunt.loaded?.amps ?? 0),
+          Math.abs(milliohm) * Math.max(...hunt.spans.map(({ amps }) => amps), hunt.loaded.amps ?? 0),
         says: milliohm < 0 ? PARTS_OVER : WHOLE_OVER,
       });
     } else if (places.length > 0) {

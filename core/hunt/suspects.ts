@@ -1,7 +1,9 @@
 import { CHAIN_PIECES } from '../catalogue/tables/chainPieces.ts';
-import { expectedMilliohm, type Hunt, type Piece } from './chain.ts';
+import { expectedMilliohm, type Hunt, loadedOf, type Piece } from './chain.ts';
 import { mostOf } from './bounds.ts';
 import { type Contradiction, type Known, knownOf } from './known.ts';
+import { type NextProbe, nextProbe } from './nextProbe.ts';
+import { type HuntVerdict, verdictOf } from './verdict.ts';
 
 /** A piece that may be the fault. */
 export interface Suspect {
@@ -14,16 +16,11 @@ export interface Suspect {
   readonly excessMilliohm: number;
   /** The most it can take too much, whatever is not known; null where nothing bounds it. */
   readonly mostMilliohm: number | null;
+  /** Pieces whose readings it is known together with, itself among them: alone where it is read by itself. */
+  readonly among: readonly number[];
   /** Watts wasted at the load's amps. */
   readonly wastedW: number;
   readonly cause: string;
-}
-
-/** Where to put the probes next: from the first of these pieces to the last. */
-export interface NextProbe {
-  readonly first: Piece;
-  readonly last: Piece;
-  readonly says: string;
 }
 
 /** What a hunt has found. */
@@ -39,28 +36,28 @@ export interface HuntFound {
   /** Share of the chain that can be ruled out: 1 where one piece is left, or nothing is wrong. */
   readonly certainty: number;
   readonly next: NextProbe | null;
+  /** All that are no suspects, together; their resistance is null while one of them is not known. */
+  readonly others: {
+    readonly count: number;
+    readonly milliohm: number | null;
+    readonly shouldMilliohm: number;
+    readonly wastedW: number;
+  };
+  /** Watts that every suspect wastes together. */
+  readonly wastedW: number;
   readonly verdict: HuntVerdict;
-}
-
-/** The end of a hunt in a word and a sentence. */
-export interface HuntVerdict {
-  readonly what:
-    'nothing read' | 'contradiction' | 'battery' | 'joint' | 'cable' | 'device' | 'nothing wrong' | 'not yet';
-  readonly says: string;
 }
 
 /** A piece takes too much past this many times what it should. Shop setting. */
 export const GUILTY_TIMES = 1.5;
 /** And by at least so many millivolts at the load's amps. */
 const LEAST_MILLIVOLT = 10;
-/** A source that falls under this share of its rest under load is weak itself. Shop setting. */
-const WEAK_SOURCE_SHARE = 0.85;
 
 const sum = (values: readonly number[]) => values.reduce((all, own) => all + own, 0);
 
 /** Amps that waste is counted at: those of the loaded voltages, else the most that flowed. */
 export const huntAmps = ({ loaded, spans }: Hunt): number =>
-  loaded?.amps ?? Math.max(0, ...spans.map(({ amps }) => amps));
+  loaded.amps ?? Math.max(0, ...spans.map(({ amps }) => amps));
 
 /**
  * Finds where the volts go: what each piece takes against what it should, who is the worst, what cannot be told yet,
@@ -90,6 +87,7 @@ export function huntFound(hunt: Hunt): HuntFound {
       shouldMilliohm: expected,
       excessMilliohm: excess,
       mostMilliohm: bound(place),
+      among: own?.places ?? [],
       wastedW: (Math.max(0, excess) / 1000) * amps ** 2,
       cause: CHAIN_PIECES[piece.kind].cause,
     };
@@ -101,10 +99,12 @@ export function huntFound(hunt: Hunt): HuntFound {
     mostMilliohm === null ||
     (mostMilliohm > (GUILTY_TIMES - 1) * shouldMilliohm && mostMilliohm * amps > LEAST_MILLIVOLT);
   const open = all.filter(mayBe);
+  const chief = chiefOf(hunt, open, amps);
   const suspects = all.filter(isGuilty).sort((a, b) => b.excessMilliohm - a.excessMilliohm);
   const isKnown = pieces.every((_, i) => known.some(({ places }) => places.includes(i)));
-  const certainty = pieces.length === 1 ? 1 : Math.min(1, 1 - (open.length - 1) / (pieces.length - 1));
-  const next = nextProbe(open, all, known);
+  const certainty = pieces.length <= 1 ? 1 : Math.min(1, 1 - (open.length - 1) / (pieces.length - 1));
+  const next = nextProbe(chief, all, known);
+  const wastedW = sum(suspects.map((own) => own.wastedW));
   return {
     pieces: all,
     suspects,
@@ -113,12 +113,41 @@ export function huntFound(hunt: Hunt): HuntFound {
     shouldMilliohm: sum(should),
     certainty,
     next,
-    verdict: verdictOf(hunt, { suspects, contradictions, open, known, isKnown }),
+    others: othersOf(all, suspects),
+    wastedW,
+    verdict: verdictOf(hunt, { pieces: all, suspects, contradictions, open, chief, known, isKnown, wastedW }),
+  };
+}
+
+/** A piece is the chief fault where it takes at least this share of all that is lost for nothing. */
+const CHIEF_SHARE = 0.5;
+
+/** Of the pieces that may be at fault, those that alone may explain most of what is lost between posts and load. */
+function chiefOf(hunt: Hunt, open: readonly Suspect[], amps: number): readonly Suspect[] {
+  const loaded = loadedOf(hunt);
+  if (!loaded) return open;
+  const should = sum(hunt.pieces.map((piece) => expectedMilliohm(piece, hunt.copperC)));
+  const excess = ((loaded.postsV - loaded.loadV) * 1000) / loaded.amps - should;
+  if (excess * amps < 2 * LEAST_MILLIVOLT) return open;
+  const chief = open.filter(
+    ({ mostMilliohm }) => mostMilliohm === null || mostMilliohm >= CHIEF_SHARE * excess,
+  );
+  return chief.length > 0 ? chief : open;
+}
+
+function othersOf(all: readonly Suspect[], suspects: readonly Suspect[]): HuntFound['others'] {
+  const others = all.filter((own) => !suspects.includes(own));
+  const read = others.flatMap(({ milliohm }) => milliohm ?? []);
+  return {
+    count: others.length,
+    milliohm: read.length === others.length ? sum(read) : null,
+    shouldMilliohm: sum(others.map(({ shouldMilliohm }) => shouldMilliohm)),
+    wastedW: sum(others.map(({ wastedW }) => wastedW)),
   };
 }
 
 /** The whole chain from stretches that do not overlap; null where only overlapping ones cover it. */
-function totalOf(known: readonly Known[], count: number): number | null {
+export function totalOf(known: readonly Known[], count: number): number | null {
   const taken = new Set<number>();
   let total = 0;
   for (const { places, milliohm } of known) {
@@ -135,93 +164,4 @@ function excessOf(own: Known, place: number, pieces: readonly Piece[], should: r
   if (own.places.length === 1 || excess <= 0) return own.places.length === 1 ? excess : 0;
   const weight = (i: number) => CHAIN_PIECES[pieces[i]?.kind ?? 'other'].weight;
   return (excess * weight(place)) / sum(own.places.map(weight));
-}
-
-/**
- * The measurement that splits the remaining doubt best: of the pieces known only together that may take most, across
- * the first of them until half of the likelihood lies on either side.
- */
-function nextProbe(
-  open: readonly Suspect[],
-  all: readonly Suspect[],
-  known: readonly Known[],
-): NextProbe | null {
-  const groups = [
-    ...known.filter(({ places }) => places.length > 1).map(({ places }) => places),
-    all.filter(({ place }) => !known.some(({ places }) => places.includes(place))).map(({ place }) => place),
-  ]
-    .map((places) => places.filter((place) => open.some((own) => own.place === place)))
-    .filter((places) => places.length > 0);
-  const doubt = (places: readonly number[]) =>
-    sum(places.map((place) => CHAIN_PIECES[all[place]?.piece.kind ?? 'other'].weight));
-  const most = (places: readonly number[]) =>
-    Math.max(...places.map((place) => all[place]?.mostMilliohm ?? Number.MAX_VALUE));
-  // What is bounded by a reading and takes too much comes before what nobody has looked at.
-  const [group] = groups.toSorted((a, b) => {
-    const bounded = Number(most(b) < Number.MAX_VALUE) - Number(most(a) < Number.MAX_VALUE);
-    return bounded || most(b) - most(a);
-  });
-  if (
-    !group ||
-    (group.length === 1 && known.some(({ places }) => places.length === 1 && places[0] === group[0]))
-  )
-    return null;
-  const runs = group.reduce<number[][]>((found, place) => {
-    const last = found.at(-1);
-    if (last && last.at(-1) === place - 1) last.push(place);
-    else found.push([place]);
-    return found;
-  }, []);
-  const [longest = group] = runs.toSorted((a, b) => doubt(b) - doubt(a));
-  const half = doubt(group) / 2;
-  let count = longest.length;
-  let best = Number.POSITIVE_INFINITY;
-  for (let n = 1; n <= longest.length; n += 1) {
-    // The whole of a group says nothing that is not known.
-    if (n === group.length && group.length > 1) break;
-    const off = Math.abs(doubt(longest.slice(0, n)) - half);
-    if (off < best) [best, count] = [off, n];
-  }
-  const [first, last] = [all[longest[0] ?? 0]?.piece, all[longest[count - 1] ?? 0]?.piece];
-  if (!first || !last) return null;
-  return {
-    first,
-    last,
-    says:
-      first === last
-        ? `Probe next across ${first.title}.`
-        : `Probe next from ${first.title} to ${last.title}: it splits what is left.`,
-  };
-}
-
-interface Looked {
-  readonly suspects: readonly Suspect[];
-  readonly contradictions: readonly Contradiction[];
-  readonly open: readonly Suspect[];
-  readonly known: readonly Known[];
-  readonly isKnown: boolean;
-}
-
-function verdictOf({ restV, loaded }: Hunt, looked: Looked): HuntVerdict {
-  const { suspects, contradictions, open, known, isKnown } = looked;
-  if (contradictions[0]) return { what: 'contradiction', says: contradictions[0].says };
-  if (known.length === 0)
-    return { what: 'nothing read', says: 'Nothing is read yet: begin at posts and load.' };
-  const [top] = suspects;
-  const isPinned = top !== undefined && top.milliohm !== null;
-  if (isPinned) {
-    const what =
-      top.piece.kind === 'cable'
-        ? 'cable'
-        : ['switch', 'fuse', 'breaker', 'shunt', 'other'].includes(top.piece.kind)
-          ? 'device'
-          : 'joint';
-    return { what, says: `${top.piece.title} takes too much: ${top.cause}.` };
-  }
-  if (restV !== undefined && loaded && loaded.postsV < WEAK_SOURCE_SHARE * restV && open.length === 0) {
-    return { what: 'battery', says: 'The source itself falls under load: the way to the load is sound.' };
-  }
-  if (isKnown && open.length === 0)
-    return { what: 'nothing wrong', says: 'Every piece takes what it should.' };
-  return { what: 'not yet', says: `${open.length} pieces may still be the fault.` };
 }

@@ -43,6 +43,24 @@ export const photoSchema = z.strictObject({
   heightPx: z.int().min(1).max(20000),
 });
 
+/** A look at the fitted end or route that somebody took, by its name: "washer.A". */
+export const fittedSchema = z.strictObject({
+  check: z.string().regex(/^[\w.-]{1,90}$/),
+  at: moment,
+  by: text(60),
+});
+
+/** A fact put right after it was kept: the old one stays, with who put it right, when and why. */
+export const correctionSchema = z.strictObject({
+  id,
+  at: moment,
+  by: name,
+  what: name,
+  was: text(300),
+  now: text(300),
+  why: text(200).min(3),
+});
+
 /** One line of a sealed record: the finding as it stood. */
 export const recordLineSchema = z.strictObject({
   title: text(),
@@ -98,6 +116,11 @@ export const cableSchema = z.strictObject({
   /** What went wrong while making it; nothing of it is taken out again. */
   mishaps: z.array(mishapSchema).max(200),
   photos: z.array(photoSchema).max(100),
+  /** What was looked at while it was fitted and first made live. */
+  fitted: z.array(fittedSchema).max(100),
+  /** Words to find it by. */
+  keywords: z.array(text(30).min(1)).max(20),
+  corrections: z.array(correctionSchema).max(200),
   notes: text(4000),
   /** Sealed records, oldest first. A later one does not erase an earlier one. */
   records: z.array(recordSchema).max(100),
@@ -108,5 +131,7 @@ export type Passed = z.infer<typeof passedSchema>;
 export type Mishap = z.infer<typeof mishapSchema>;
 export type CableRecord = z.infer<typeof recordSchema>;
 export type RecordLine = z.infer<typeof recordLineSchema>;
+export type Fitted = z.infer<typeof fittedSchema>;
+export type Correction = z.infer<typeof correctionSchema>;
 export type Cable = z.infer<typeof cableSchema>;
 export type Jacket = Cable['jacket'];

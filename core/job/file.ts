@@ -62,6 +62,7 @@ export function writeJobFile(
   shop: Shop,
   savedAt: string,
   photos: NonNullable<JobFile['photos']> = {},
+  hunts: NonNullable<JobFile['hunts']> = [],
 ): string {
   const file: JobFile = {
     format: FORMAT,
@@ -70,6 +71,7 @@ export function writeJobFile(
     job,
     shop,
     ...(Object.keys(photos).length > 0 && { photos }),
+    ...(hunts.length > 0 && { hunts: [...hunts] }),
   };
   return `${JSON.stringify(file, null, 1)}\n`;
 }

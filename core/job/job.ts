@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { CAUTION_IDS } from '../traveller/cautions.ts';
+import { huntSchema } from '../hunt/chain.ts';
 import { cableSchema } from './cable.ts';
 import { shopSchema, studSchema } from './shop.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
@@ -76,6 +77,8 @@ export const jobFileSchema = z.strictObject({
         .regex(/^[A-Za-z0-9+/]*={0,2}$/, 'no base64'),
     )
     .optional(),
+  /** Fault hunts that belong to it. */
+  hunts: z.array(huntSchema).max(100).optional(),
 });
 
 export type JobFile = z.infer<typeof jobFileSchema>;

@@ -19,6 +19,9 @@ const jobTo2 = (job: Fields): Fields => ({
     mishaps: cable.mishaps ?? [],
     photos: cable.photos ?? [],
     waivers: cable.waivers ?? [],
+    fitted: cable.fitted ?? [],
+    keywords: cable.keywords ?? [],
+    corrections: cable.corrections ?? [],
   })),
 });
 const shopTo2 = (shop: Fields): Fields => ({

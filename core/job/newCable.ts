@@ -49,7 +49,10 @@ export function newCable(id: string, tag: string, shop: Shop): Cable {
     passed: [],
     mishaps: [],
     photos: [],
+    fitted: [],
+    corrections: [],
     waivers: [],
+    keywords: [],
     notes: '',
     records: [],
   };
@@ -68,6 +71,8 @@ export function duplicateCable(cable: Cable, id: string, job: Job): Cable {
     passed: [],
     mishaps: [],
     photos: [],
+    fitted: [],
+    corrections: [],
     waivers: [],
     records: [],
   };

@@ -32,6 +32,8 @@ const readingBase = {
       due: day.optional(),
     })
     .optional(),
+  /** The reading that this one puts right; that one is struck out. */
+  corrects: id.optional(),
   /** A reading that was itself wrong stays in the record, struck out with who and why. */
   struck: z.strictObject({ at: moment, by: text(60), why: name }).optional(),
 };
@@ -139,6 +141,21 @@ export const readingSchema = z.discriminatedUnion('check', [
     /** What it showed on the way to the 60 s value. */
     at15Megohm: z.number().min(0).max(1e7).optional(),
     at30Megohm: z.number().min(0).max(1e7).optional(),
+  }),
+  z.strictObject({
+    ...readingBase,
+    /** Millivolts at a load current from the lug's palm to the stud it is bolted to. */
+    check: z.literal('contact'),
+    end: endName,
+    millivolt: z.number().min(0).max(1e5),
+    amps: z.number().min(1).max(20000),
+  }),
+  z.strictObject({
+    ...readingBase,
+    /** Looked at again in service. */
+    check: z.literal('inspection'),
+    fine: z.boolean(),
+    found: text(300),
   }),
   z.strictObject({
     ...readingBase,

@@ -69,6 +69,11 @@ export const housePracticeSchema = z.strictObject({
   pull: z.enum(['least', 'usual', 'heaviest']),
   /** What is read of every cable beyond look, callipers, pull, resistance and insulation. */
   alsoProve: z.array(z.enum(FURTHER_PROOFS)).max(4),
+  /** When a fitted cable is tightened again, days after, and how often it is looked at, months. */
+  service: z.strictObject({
+    retorqueDays: z.int().min(1).max(1000),
+    lookMonths: z.int().min(1).max(120),
+  }),
 });
 
 export type HousePractice = z.infer<typeof housePracticeSchema>;
@@ -98,4 +103,5 @@ export const CUSTOMARY_PRACTICE: HousePractice = {
   practiceLugs: 1,
   pull: 'least',
   alsoProve: [],
+  service: { retorqueDays: 30, lookMonths: 12 },
 };

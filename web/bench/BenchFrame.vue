@@ -12,13 +12,13 @@ import KeysBox from './KeysBox.vue';
 import TopBar from './TopBar.vue';
 import { useBenchKeys } from './useBenchKeys.ts';
 
-/** What stands round every page of a job: the top bar, the rack, and what the keys open. */
+/** What stands round every page of a job, and round what stands alone: the top bar, the rack, and what the keys open. */
 const {
   jobId,
   cableId,
   stage = 'run',
 } = defineProps<{
-  jobId: string;
+  jobId?: string | undefined;
   cableId?: string | undefined;
   stage?: Stage;
 }>();
@@ -29,7 +29,7 @@ const route = useRoute();
 const isDesk = useIsDesk();
 const isRackOpen = ref(false);
 const rack = useTemplateRef('rack');
-const job = computed(() => bench.jobById(jobId));
+const job = computed(() => (jobId === undefined ? undefined : bench.jobById(jobId)));
 
 watch(
   () => route.fullPath,
@@ -39,6 +39,7 @@ watch(
 );
 
 function addCable(): void {
+  if (jobId === undefined) return;
   const fresh = bench.addCable(jobId);
   if (fresh) void router.push(placeOf(jobId, fresh.id, 'run'));
 }
@@ -54,11 +55,12 @@ const { isCommandOpen, isKeysOpen } = useBenchKeys({
 
 <template>
   <div
-    class="min-h-dvh lg:grid lg:h-dvh lg:grid-cols-[208px_minmax(0,1fr)] lg:grid-rows-[44px_minmax(0,1fr)] lg:overflow-hidden"
+    class="min-h-dvh lg:grid lg:h-dvh lg:grid-rows-[44px_minmax(0,1fr)] lg:overflow-hidden"
+    :class="job ? 'lg:grid-cols-[208px_minmax(0,1fr)]' : 'lg:grid-cols-[minmax(0,1fr)]'"
   >
     <TopBar
       :job="job"
-      class="lg:col-span-2"
+      :class="job ? 'lg:col-span-2' : ''"
       @rack="isRackOpen = true"
       @command="isCommandOpen = true"
       @keys="isKeysOpen = true"

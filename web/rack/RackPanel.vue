@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { BriefcaseBusiness, Plus, Ruler } from '@lucide/vue';
+import { BriefcaseBusiness, Plus, Ruler, TrendingDown } from '@lucide/vue';
 import { computed, ref, useTemplateRef } from 'vue';
 import { RouterLink } from 'vue-router';
+import { type HuntFound, huntFound } from '../../core/hunt/suspects.ts';
 import type { Cable, Stage } from '../../core/job/cable.ts';
 import { isCut } from '../../core/cutting/pieces.ts';
 import type { Job } from '../../core/job/job.ts';
@@ -26,6 +27,14 @@ const matches = (cable: Cable) =>
     .includes(filter.value.trim().toLowerCase());
 const shown = computed(() => job.cables.filter(matches));
 const cut = computed(() => job.cables.filter(isCut).length);
+const foundW = ({ suspects }: HuntFound) =>
+  suspects.reduce((sum, { milliohm, wastedW }) => sum + (milliohm === null ? 0 : wastedW), 0);
+/** What the worst of the job's hunts has come to. */
+const hunted = computed(() => {
+  const own = bench.hunts.filter((hunt) => hunt.jobId === job.id);
+  const wastedW = Math.max(0, ...own.map((hunt) => foundW(huntFound(hunt))));
+  return wastedW > 0 ? `${digits(wastedW, 0)} W found` : own.length > 0 ? 'looking' : '';
+});
 const totals = computed(() => workOfJob(job, bench.shop));
 
 function mark(id: string): void {
@@ -93,6 +102,14 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
       >
         <Ruler :size="17" class="text-teal" aria-hidden="true" /> Kit
         <span class="note ml-auto font-normal">{{ cut }} of {{ job.cables.length }} cut</span>
+      </RouterLink>
+      <RouterLink
+        :to="{ name: 'hunt', params: { jobId: job.id } }"
+        class="figure flex h-[42px] shrink-0 items-center gap-2 border-b border-hairline px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
+        active-class="bg-teal-tint"
+      >
+        <TrendingDown :size="17" class="text-teal" aria-hidden="true" /> Hunt
+        <span class="note ml-auto min-w-0 truncate font-normal">{{ hunted }}</span>
       </RouterLink>
       <RouterLink
         :to="{ name: 'case', params: { jobId: job.id } }"

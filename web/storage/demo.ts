@@ -3,7 +3,11 @@ import { useBench } from '../stores/bench.ts';
 
 /** The demo jobs, put on the bench where they are not there yet; answers with the first. */
 export async function ensureDemo(): Promise<Job> {
-  const files = await Promise.all([import('../../demo/teasel.json'), import('../../demo/marrow.json')]);
+  const files = await Promise.all([
+    import('../../demo/teasel.json'),
+    import('../../demo/marrow.json'),
+    import('../../demo/hut.json'),
+  ]);
   const jobs: Job[] = [];
   for (const { default: file } of files) jobs.push(ensureJob(file));
   await useBench().save();
@@ -15,7 +19,7 @@ export async function ensureDemo(): Promise<Job> {
 /** One demo job. Its shop becomes the shop of a bench that has no job yet. */
 function ensureJob(file: unknown): Job {
   const bench = useBench();
-  const { job, shop } = jobFileSchema.parse(file);
+  const { job, shop, hunts = [] } = jobFileSchema.parse(file);
   const present = bench.jobById(job.id);
   if (present) return present;
   if (bench.jobs.length === 0) {
@@ -23,5 +27,5 @@ function ensureJob(file: unknown): Job {
       draft.shop = shop;
     });
   }
-  return bench.addJob(job, shop, 'demo job');
+  return bench.addJob(job, shop, 'demo job', hunts);
 }

@@ -21,8 +21,11 @@ function fileName(title: string): string {
   return `${plain || 'job'}.json`;
 }
 
+/** The hunts that belong to a job. */
+export const huntsOf = (jobId: string) => useBench().hunts.filter((hunt) => hunt.jobId === jobId);
+
 export async function exportJob(job: Job, shop: Shop): Promise<void> {
-  const contents = writeJobFile(job, shop, new Date().toISOString(), await picturesOf(job));
+  const contents = writeJobFile(job, shop, new Date().toISOString(), await picturesOf(job), huntsOf(job.id));
   saveFile(fileName(job.title), contents, 'application/json');
 }
 
@@ -34,7 +37,7 @@ export async function importJob(file: File): Promise<Parsed<Job>> {
   const parsed = readJobFile(await file.text());
   if (!parsed.ok) return parsed;
   const bench = useBench();
-  const job = bench.addJob(parsed.value.job, parsed.value.shop, 'import job');
+  const job = bench.addJob(parsed.value.job, parsed.value.shop, 'import job', parsed.value.hunts ?? []);
   await bringPictures(parsed.value.photos ?? {});
   await bench.save();
   return { ok: true, value: job };

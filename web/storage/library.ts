@@ -1,5 +1,6 @@
 import localforage from 'localforage';
 import * as z from 'zod';
+import { type Hunt, huntSchema } from '../../core/hunt/chain.ts';
 import { jobSchema, type Job } from '../../core/job/job.ts';
 import { migrateJob, migrateShop } from '../../core/job/migrate.ts';
 import { shopSchema, type Shop } from '../../core/job/shop.ts';
@@ -8,6 +9,7 @@ import { type Prefs, prefsSchema } from './prefs.ts';
 /** Everything this browser keeps: one entry a job, one for the shop, one for how a person likes to see things. */
 export interface Library {
   readonly jobs: readonly Job[];
+  readonly hunts: readonly Hunt[];
   readonly shop: Shop | null;
   readonly prefs: Prefs;
   /** Entries that could not be read: they are kept as they are, and named here. */
@@ -16,6 +18,7 @@ export interface Library {
 
 const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'library' });
 const JOB = 'job:';
+const HUNT = 'hunt:';
 const ORDER = 'order';
 
 const orderSchema = z.array(z.string());
@@ -30,29 +33,46 @@ export async function loadLibrary(): Promise<Library> {
     if (parsed.success) jobs.push(parsed.data);
     else unreadable.push(key);
   }
+  const hunts: Hunt[] = [];
+  for (const key of keys.filter((key) => key.startsWith(HUNT))) {
+    const parsed = huntSchema.safeParse(await store.getItem(key));
+    if (parsed.success) hunts.push(parsed.data);
+    else unreadable.push(key);
+  }
   const rank = ({ id }: Job) => (order.includes(id) ? order.indexOf(id) : order.length);
   jobs.sort((a, b) => rank(a) - rank(b));
   const shop = shopSchema.safeParse(migrateShop(await store.getItem('shop')));
   if (!shop.success && keys.includes('shop')) unreadable.push('shop');
   const prefs = prefsSchema.parse((await store.getItem('prefs')) ?? {});
-  return { jobs, shop: shop.success ? shop.data : null, prefs, unreadable };
+  return { jobs, hunts, shop: shop.success ? shop.data : null, prefs, unreadable };
+}
+
+/** What is saved of what a person made. */
+export interface Kept {
+  readonly jobs: readonly Job[];
+  readonly hunts: readonly Hunt[];
+  readonly shop: Shop | null;
 }
 
 /** Writes what differs between two states of the library, and nothing else. */
-export async function saveDifference(
-  before: { readonly jobs: readonly Job[]; readonly shop: Shop | null },
-  after: { readonly jobs: readonly Job[]; readonly shop: Shop },
-): Promise<void> {
+export async function saveDifference(before: Kept, after: Kept): Promise<void> {
   if (after.shop !== before.shop) await store.setItem('shop', after.shop);
-  for (const job of after.jobs) {
-    if (!before.jobs.includes(job)) await store.setItem(JOB + job.id, job);
-  }
-  const kept = new Set(after.jobs.map(({ id }) => id));
-  for (const { id } of before.jobs) if (!kept.has(id)) await store.removeItem(JOB + id);
+  await saveEach(JOB, before.jobs, after.jobs);
+  await saveEach(HUNT, before.hunts, after.hunts);
   await store.setItem(
     ORDER,
     after.jobs.map(({ id }) => id),
   );
+}
+
+async function saveEach(
+  prefix: string,
+  before: readonly { readonly id: string }[],
+  after: readonly { readonly id: string }[],
+): Promise<void> {
+  for (const own of after) if (!before.includes(own)) await store.setItem(prefix + own.id, own);
+  const kept = new Set(after.map(({ id }) => id));
+  for (const { id } of before) if (!kept.has(id)) await store.removeItem(prefix + id);
 }
 
 export async function savePrefs(prefs: Prefs): Promise<void> {

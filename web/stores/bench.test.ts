@@ -21,7 +21,7 @@ const job: Job = {
 };
 const opened = () => {
   const bench = useBench();
-  bench.open({ jobs: [job], shop, prefs: prefsSchema.parse({}), unreadable: [] });
+  bench.open({ jobs: [job], hunts: [], shop, prefs: prefsSchema.parse({}), unreadable: [] });
   return bench;
 };
 const tags = (bench: ReturnType<typeof useBench>) => bench.jobById('j')?.cables.map(({ tag }) => tag);

@@ -3,18 +3,20 @@ import { nanoid } from 'nanoid';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { genericShop } from '../../core/catalogue/genericShop.ts';
+import type { Hunt } from '../../core/hunt/chain.ts';
 import type { Cable } from '../../core/job/cable.ts';
 import type { Job } from '../../core/job/job.ts';
 import { adoptJob } from '../../core/job/merge.ts';
 import { duplicateCable, newCable, nextTag, underFreeId } from '../../core/job/newCable.ts';
 import type { Shop } from '../../core/job/shop.ts';
-import { type Library, saveDifference } from '../storage/library.ts';
+import { type Kept, type Library, saveDifference } from '../storage/library.ts';
 
 enablePatches();
 
 /** All that a person makes: undo and saving go by this one value. It is never changed in place. */
 export interface Document {
   readonly jobs: readonly Job[];
+  readonly hunts: readonly Hunt[];
   readonly shop: Shop;
 }
 
@@ -34,18 +36,19 @@ export type SaveState =
 
 /** The jobs and the shop: edited by recipes, undone by patches, saved as they change. */
 export const useBench = defineStore('bench', () => {
-  const document = shallowRef<Document>({ jobs: [], shop: genericShop() });
+  const document = shallowRef<Document>({ jobs: [], hunts: [], shop: genericShop() });
   const past = shallowRef<readonly Change[]>([]);
   const future = shallowRef<readonly Change[]>([]);
   const saveState = ref<SaveState>({ kind: 'saved', at: null });
-  let stored: { jobs: readonly Job[]; shop: Shop | null } = { jobs: [], shop: null };
+  let stored: Kept = { jobs: [], hunts: [], shop: null };
   let timer: ReturnType<typeof setTimeout> | undefined;
   let writing: Promise<void> = Promise.resolve();
 
   /** Takes over what the browser kept. */
   function open(library: Library): void {
-    document.value = { jobs: library.jobs, shop: library.shop ?? genericShop() };
-    stored = { jobs: library.jobs, shop: library.shop };
+    const { jobs, hunts, shop } = library;
+    document.value = { jobs, hunts, shop: shop ?? genericShop() };
+    stored = { jobs, hunts, shop };
   }
 
   /** Changes the document by a recipe; `what` is how the change is called when it is undone. */
@@ -104,6 +107,22 @@ export const useBench = defineStore('bench', () => {
   }
 
   const jobById = (id: string) => document.value.jobs.find((job) => job.id === id);
+  const huntById = (id: string) => document.value.hunts.find((hunt) => hunt.id === id);
+
+  /** Puts a hunt in the place of the one with its id, or adds it. */
+  function keepHunt(hunt: Hunt, what: string): void {
+    edit(what, (draft) => {
+      const at = draft.hunts.findIndex(({ id }) => id === hunt.id);
+      if (at < 0) draft.hunts.push(hunt as Draft<Hunt>);
+      else draft.hunts[at] = hunt as Draft<Hunt>;
+    });
+  }
+
+  function removeHunt(id: string): void {
+    edit('delete hunt', (draft) => {
+      draft.hunts = draft.hunts.filter((hunt) => hunt.id !== id);
+    });
+  }
 
   function editCable(
     jobId: string,
@@ -117,17 +136,23 @@ export const useBench = defineStore('bench', () => {
     });
   }
 
-  function addJob(job: Job, shop: Shop, what: string): Job {
+  /** Puts a job on the bench with the hunts that belong to it; each comes under an id that is free here. */
+  function addJob(job: Job, shop: Shop, what: string, hunts: readonly Hunt[] = []): Job {
     const adopted = adoptJob(document.value.shop, shop, underFreeId(job, document.value.jobs));
+    const taken = new Set(document.value.hunts.map(({ id }) => id));
     edit(what, (draft) => {
       draft.jobs.push(adopted.job as Draft<Job>);
       draft.shop = adopted.shop as Draft<Shop>;
+      for (const hunt of hunts) {
+        const id = taken.has(hunt.id) ? nanoid(10) : hunt.id;
+        draft.hunts.push({ ...hunt, id, jobId: adopted.job.id } as Draft<Hunt>);
+      }
     });
     return adopted.job;
   }
 
-  function addEmptyJob(): Job {
-    const job: Job = { id: nanoid(10), title: 'New job', subtitle: '', cables: [], studs: [], heeded: [] };
+  function addEmptyJob(title = 'New job'): Job {
+    const job: Job = { id: nanoid(10), title, subtitle: '', cables: [], studs: [], heeded: [] };
     edit('new job', (draft) => void draft.jobs.push(job as Draft<Job>));
     return job;
   }
@@ -187,6 +212,7 @@ export const useBench = defineStore('bench', () => {
   return {
     document,
     jobs: computed(() => document.value.jobs),
+    hunts: computed(() => document.value.hunts),
     shop: computed(() => document.value.shop),
     saveState,
     undoable: computed(() => past.value.at(-1)?.what),
@@ -198,9 +224,13 @@ export const useBench = defineStore('bench', () => {
     redo,
     save,
     jobById,
+    huntById,
+    keepHunt,
+    removeHunt,
     addJob,
     addEmptyJob,
     removeJob,
+    insertCable,
     addCable,
     copyCable,
     removeCables,

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { resistancePerMetre } from '../../conductor/resistance.ts';
 import type { CableWork } from '../../cableWork.ts';
+import { expectedMilliohm, type Hunt } from '../../hunt/chain.ts';
 import { END_NAMES } from '../../job/end.ts';
 import { id, mm } from '../../job/text.ts';
 import { pullTargets } from '../../proof/pullForce.ts';
@@ -13,8 +14,18 @@ const specimenEnd = z.strictObject({
   dieMm: mm(1, 100).nullable(),
 });
 
+/** A chain out and back as its figures say it is, before anything that went wrong with it. */
+const chainSpecimenSchema = z.strictObject({
+  huntId: id,
+  pieces: z
+    .array(z.strictObject({ id, milliohm: z.number().min(0).max(1e4) }))
+    .min(1)
+    .max(60),
+});
+export type ChainSpecimen = z.infer<typeof chainSpecimenSchema>;
+
 /** What a stand-in is put on: the cable as its figures say it is, before anything that went wrong with it. */
-export const specimenSchema = z.strictObject({
+const cableSpecimenSchema = z.strictObject({
   cableId: id,
   /** Of its conductor by the table, at 20 °C. */
   milliohmPerM: z.number().positive().max(1000),
@@ -23,6 +34,9 @@ export const specimenSchema = z.strictObject({
   slipsAtN: z.number().positive().max(1e6),
   ends: z.strictObject({ A: specimenEnd, B: specimenEnd }),
 });
+export type CableSpecimen = z.infer<typeof cableSpecimenSchema>;
+
+export const specimenSchema = z.union([cableSpecimenSchema, chainSpecimenSchema]);
 export type Specimen = z.infer<typeof specimenSchema>;
 
 const minutes = z.number().min(0).max(1440);
@@ -44,6 +58,9 @@ export const probeSchema = z.discriminatedUnion('at', [
   z.strictObject({ at: z.literal('lug warmth'), end: endName, amps, minutes }),
   z.strictObject({ at: z.literal('jacket warmth'), amps, minutes }),
   z.strictObject({ at: z.literal('loaded joint'), end: endName, amps, beyondMm: mm(0, 2000) }),
+  /** Across pieces of a chain, from the first to the last. */
+  z.strictObject({ at: z.literal('chain'), amps, first: id, last: id }),
+  z.strictObject({ at: z.literal('contact'), end: endName, amps }),
   z.strictObject({ at: z.literal('loaded length'), amps, lengthMm: mm(10, 1e6) }),
 ]);
 export type Probe = z.infer<typeof probeSchema>;
@@ -66,11 +83,18 @@ export const hiddenFaultSchema = z.discriminatedUnion('kind', [
     cableId: id,
     megohm: z.number().positive().max(1e5),
   }),
+  z.strictObject({
+    kind: z.literal('bad piece'),
+    huntId: id,
+    pieceId: id,
+    /** What it really takes. */
+    milliohm: z.number().positive().max(1e4),
+  }),
 ]);
 export type HiddenFault = z.infer<typeof hiddenFaultSchema>;
 
 /** A cable for a stand-in to be put on; null while its ends or its length are not decided. */
-export function specimenOf({ cableId, choice, kind, ends, lengths }: CableWork): Specimen | null {
+export function specimenOf({ cableId, choice, kind, ends, lengths }: CableWork): CableSpecimen | null {
   if (!lengths || !ends.A.lug || !ends.B.lug) return null;
   const { at } = choice.taken;
   const end = (name: 'A' | 'B') => ({
@@ -86,3 +110,9 @@ export function specimenOf({ cableId, choice, kind, ends, lengths }: CableWork):
     ends: { A, B },
   };
 }
+
+/** A hunt's chain for a stand-in to be put on. */
+export const chainSpecimenOf = ({ id: huntId, pieces, copperC }: Hunt): ChainSpecimen => ({
+  huntId,
+  pieces: pieces.map((piece) => ({ id: piece.id, milliohm: expectedMilliohm(piece, copperC) })),
+});

@@ -1,7 +1,8 @@
 import type { InstrumentKind } from '../../catalogue/tables/instruments.ts';
 import { resistanceGrowth } from '../../conductor/copper.ts';
 import type { EndName } from '../../job/end.ts';
-import type { HiddenFault, Probe, Specimen } from './specimen.ts';
+import { CHAIN_PIECES } from '../../catalogue/tables/chainPieces.ts';
+import type { CableSpecimen, ChainSpecimen, HiddenFault, Probe, Specimen } from './specimen.ts';
 
 /** A sound cable is a little better than its table, and a sound crimp than its own barrel of cable. */
 const OF_TABLE = 0.97;
@@ -26,16 +27,16 @@ const faultOf = (faults: readonly HiddenFault[], cableId: string, end: EndName) 
   ) as Extract<HiddenFault, { kind: 'die did not shut' }> | undefined;
 
 /** Resistance of one crimp, mΩ, at 20 °C. */
-function crimpMilliohm(specimen: Specimen, end: EndName, faults: readonly HiddenFault[]): number {
+function crimpMilliohm(specimen: CableSpecimen, end: EndName, faults: readonly HiddenFault[]): number {
   const index = faultOf(faults, specimen.cableId, end)?.index ?? SOUND_INDEX;
   return (index * OF_TABLE * specimen.milliohmPerM * specimen.ends[end].barrelMm) / 1000;
 }
 
-const cableMilliohm = (specimen: Specimen, lengthMm: number) =>
+const cableMilliohm = (specimen: CableSpecimen, lengthMm: number) =>
   (OF_TABLE * specimen.milliohmPerM * lengthMm) / 1000;
 
 /** How warm the jacket runs over its air, K. */
-function jacketRise(specimen: Specimen, amps: number, minutes: number): number {
+function jacketRise(specimen: CableSpecimen, amps: number, minutes: number): number {
   const watts = amps ** 2 * (cableMilliohm(specimen, 1000) / 1000);
   return (watts / AIR_W_PER_MK) * warmed(minutes);
 }
@@ -55,6 +56,7 @@ export function truthAt(
   faults: readonly HiddenFault[],
   seconds: number,
 ): number | null {
+  if ('pieces' in specimen) return kind === 'millivolt' ? alongChain(specimen, probe, faults) : null;
   switch (kind) {
     case 'calliper':
       return calliper(specimen, probe, faults);
@@ -71,7 +73,7 @@ export function truthAt(
   }
 }
 
-function calliper(specimen: Specimen, probe: Probe, faults: readonly HiddenFault[]): number | null {
+function calliper(specimen: CableSpecimen, probe: Probe, faults: readonly HiddenFault[]): number | null {
   if (probe.at !== 'flats' && probe.at !== 'ears') return null;
   const fault = faultOf(faults, specimen.cableId, probe.end);
   if (probe.at === 'ears') return fault ? OPEN_EARS_MM : SOUND_EARS_MM;
@@ -79,7 +81,7 @@ function calliper(specimen: Specimen, probe: Probe, faults: readonly HiddenFault
   return dieMm === null ? null : dieMm * (1 + (fault?.openShare ?? SPRINGS));
 }
 
-function milliohm(specimen: Specimen, probe: Probe, faults: readonly HiddenFault[]): number | null {
+function milliohm(specimen: CableSpecimen, probe: Probe, faults: readonly HiddenFault[]): number | null {
   switch (probe.at) {
     case 'whole':
       return (
@@ -97,7 +99,7 @@ function milliohm(specimen: Specimen, probe: Probe, faults: readonly HiddenFault
 }
 
 function megohm(
-  specimen: Specimen,
+  specimen: CableSpecimen,
   electrode: 'structure' | 'foil' | 'none',
   faults: readonly HiddenFault[],
   seconds: number,
@@ -118,7 +120,7 @@ const WIND_S = 6;
 const DRAG_SHARE = 0.35;
 
 function force(
-  specimen: Specimen,
+  specimen: CableSpecimen,
   { end, toN }: Extract<Probe, { at: 'pull' }>,
   faults: readonly HiddenFault[],
   seconds: number,
@@ -128,7 +130,7 @@ function force(
   return wound >= slipsAt ? DRAG_SHARE * slipsAt : wound;
 }
 
-function celsius(specimen: Specimen, probe: Probe, faults: readonly HiddenFault[]): number | null {
+function celsius(specimen: CableSpecimen, probe: Probe, faults: readonly HiddenFault[]): number | null {
   if (probe.at === 'jacket warmth') return AIR_C + jacketRise(specimen, probe.amps, probe.minutes);
   if (probe.at !== 'lug warmth') return null;
   const { end, amps, minutes } = probe;
@@ -140,10 +142,30 @@ function celsius(specimen: Specimen, probe: Probe, faults: readonly HiddenFault[
   );
 }
 
-function millivolt(specimen: Specimen, probe: Probe, faults: readonly HiddenFault[]): number | null {
+function millivolt(specimen: CableSpecimen, probe: Probe, faults: readonly HiddenFault[]): number | null {
   if (probe.at === 'loaded joint') {
     const milliohms = crimpMilliohm(specimen, probe.end, faults) + cableMilliohm(specimen, probe.beyondMm);
     return milliohms * probe.amps;
   }
+  // A clean face that was tightened takes as much as any.
+  if (probe.at === 'contact') return OF_TABLE * CHAIN_PIECES.stud.milliohm * probe.amps;
   return probe.at === 'loaded length' ? cableMilliohm(specimen, probe.lengthMm) * probe.amps : null;
+}
+
+/** Millivolts from the first to the last of some pieces of a chain. */
+function alongChain(
+  { huntId, pieces }: ChainSpecimen,
+  probe: Probe,
+  faults: readonly HiddenFault[],
+): number | null {
+  if (probe.at !== 'chain') return null;
+  const places = [probe.first, probe.last].map((id) => pieces.findIndex((piece) => piece.id === id));
+  const [from, to] = [Math.min(...places), Math.max(...places)];
+  if (from < 0) return null;
+  return pieces.slice(from, to + 1).reduce((sum, { id, milliohm }) => {
+    const bad = faults.find(
+      (fault) => fault.kind === 'bad piece' && fault.huntId === huntId && fault.pieceId === id,
+    ) as Extract<HiddenFault, { kind: 'bad piece' }> | undefined;
+    return sum + (bad?.milliohm ?? OF_TABLE * milliohm) * probe.amps;
+  }, 0);
 }

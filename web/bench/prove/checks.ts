@@ -7,7 +7,7 @@ import { usesDie } from '../../../core/termination/method.ts';
 
 /** A check as a person chooses it: one reading of an end or of the whole cable. */
 export interface CheckRow {
-  readonly check: Exclude<Reading['check'], 'torque' | 'join' | 'join-pull'>;
+  readonly check: Exclude<Reading['check'], 'torque' | 'join' | 'join-pull' | 'contact' | 'inspection'>;
   readonly title: string;
   /** What it is read with. */
   readonly kind?: InstrumentKind;

@@ -7,7 +7,7 @@ import { digits, figure } from '../../../core/units/figure.ts';
 /** A reading without what every reading carries. */
 export type Measured = Reading extends infer Each
   ? Each extends Reading
-    ? Omit<Each, 'id' | 'at' | 'by' | 'source' | 'instrument' | 'struck'>
+    ? Omit<Each, 'id' | 'at' | 'by' | 'source' | 'instrument' | 'struck' | 'corrects'>
     : never
   : never;
 
@@ -46,6 +46,10 @@ export function readingWords(reading: Reading): string {
       return `join, towards ${reading.side}: ${digits(reading.acrossFlatsMm, 2)} across, ears ${figure(reading.earsMm, 'mm', 2)}`;
     case 'join-pull':
       return `pull through the join ${figure(reading.forceN, 'N', 0)}, ${reading.held ? 'held' : 'slipped'}`;
+    case 'contact':
+      return `contact ${figure(reading.millivolt, 'mV', 2)} from palm to stud at ${figure(reading.amps, 'A', 0)}`;
+    case 'inspection':
+      return `looked at in service: ${reading.fine ? 'fine' : 'not fine'}${reading.found ? `, ${reading.found}` : ''}`;
     case 'torque':
       return `torque ${digits(reading.newtonMetre, 1)} N·m`;
   }

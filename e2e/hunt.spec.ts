@@ -1,0 +1,122 @@
+import { expect, test } from '@playwright/test';
+import { App } from './app.ts';
+
+test('the bad joint in the return is found within four probes, and its cable is made anew', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/hut/hunt');
+  const verdict = page.getByRole('status').filter({ hasText: /fault|wastes/ });
+  await expect(verdict).toContainText('15 of 15 pieces may still be the fault');
+  expect(await app.seriousProblems('main')).toEqual([]);
+  await app.choose(/^Read with/, /stand-in/);
+  const probe = page.getByRole('region', { name: 'Probe' });
+  await expect(probe.getByText('connected')).toBeVisible();
+  const readings = page.getByRole('button', { name: /mV.*take it out/ });
+  for (const [bracketed, left] of [
+    [1, '7 of 15'],
+    [2, '4 of 15'],
+    [3, '2 of 15'],
+  ] as const) {
+    await probe.getByRole('button', { name: 'Measure' }).click();
+    await expect(readings).toHaveCount(bracketed);
+    await expect(verdict).toContainText(left);
+  }
+  await probe.getByRole('button', { name: 'Measure' }).click();
+  await expect(verdict).toContainText(/Not the battery: stud, shunt bank side wastes (19|20)\sW/);
+  await expect(verdict).toContainText('SIMULATED, proves nothing');
+
+  const suspects = page.getByRole('region', { name: 'Suspects' });
+  await suspects.getByRole('button', { name: 'Show the work of Stud, shunt bank side' }).click();
+  await expect(suspects).toContainText('R = U / I');
+  await expect(suspects).toContainText(/waste = 5\.\d+ mΩ/);
+  await app.saved();
+  await page.getByRole('link', { name: 'Print the hunt' }).click();
+  await expect(page.getByText('SIMULATED READINGS')).toBeVisible();
+  await expect(page.getByText('Read on')).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the hunt' }).click();
+
+  await page.getByRole('button', { name: 'Remake HB-5, end A' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('HB-6');
+  await app.saved();
+});
+
+test('a hunt without a job: typed by hand, wrong entries said, contradictions named, a new job from it', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/hunt');
+  await expect(page.getByRole('heading', { name: 'Fault hunts' })).toBeVisible();
+  await app.choose('Begin with', /returns through chassis/);
+  await page.getByRole('button', { name: 'Begin the hunt' }).click();
+  const cell = (title: string) =>
+    page.getByRole('textbox', { name: `Millivolts across ${title}`, exact: true });
+  const put = async (title: string, text: string) => {
+    await cell(title).fill(text);
+    await cell(title).press('Enter');
+  };
+  await put('Post +', '12');
+  await expect(page.getByRole('alert')).toContainText('Say the load current first');
+  await expect(cell('Post +')).toHaveValue('12');
+  await app.type('Load current', '100');
+  await app.type('Posts at rest', '12.70');
+  await app.type('Posts loaded', '12.40');
+  await app.type('At the load', '11.9');
+  await put('Post +', 'lots');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(cell('Post +')).toHaveValue('lots');
+  await put('Post +', '5');
+  await put('Chassis or hull back', '480');
+  const verdict = page.getByRole('status').filter({ hasText: /wastes|cannot all/ });
+  await expect(verdict).toContainText(/Not the battery: chassis or hull back wastes 28\sW/);
+  await put('Lug 1', '90');
+  await expect(verdict).toContainText('These readings cannot all be true');
+  await expect(page.getByRole('alert')).toContainText('lose more than the whole');
+  await cell('Lug 1').fill('');
+  await cell('Lug 1').press('Enter');
+  await expect(verdict).toContainText('chassis or hull back wastes');
+
+  await page.getByRole('button', { name: 'The chain and its facts' }).click();
+  await app.type('Length of Cable back', '2400');
+  await app.type('Size of Cable back', 'fat');
+  await expect(page.getByRole('alert')).toContainText('Write a size as');
+  await app.type('Size of Cable back', '50');
+  await app.type('The load', 'winch');
+  await page.getByRole('button', { name: 'Back to the readings' }).click();
+  await page.getByRole('button', { name: 'Remake Cable back' }).click();
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: /stud to stud/i })).toHaveValue(/^2\s?400$/);
+  await app.saved();
+  await page.reload();
+  await page.getByRole('link', { name: /^Hunt/ }).click();
+  await expect(page.getByRole('heading', { name: /returns through chassis/ })).toBeVisible();
+});
+
+test('a cranking test takes each reading with the amps of its own moment', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/hunt');
+  await app.choose('Begin with', /a starter, cranking/);
+  await page.getByRole('button', { name: 'Begin the hunt' }).click();
+  await app.type('Amps just then', '400');
+  await app.type('Posts at rest', '12.7');
+  await app.type('Posts loaded', '10.9');
+  await app.type('At the load', '9.7');
+  const row = async (title: string, millivolt: string, amps: string) => {
+    const fields = [
+      [`Millivolts across ${title}`, millivolt],
+      [`Amps while reading across ${title}`, amps],
+    ] as const;
+    for (const [label, text] of fields) {
+      await page.getByRole('textbox', { name: label, exact: true }).fill(text);
+      await page.getByRole('textbox', { name: label, exact: true }).press('Enter');
+    }
+  };
+  await row('Clamp', '700', '350');
+  const verdict = page.getByRole('status').filter({ hasText: 'wastes' });
+  await expect(verdict).toContainText(/Not the battery: clamp wastes 304\sW/);
+  await row('Clamp', '700', '175');
+  await expect(page.getByRole('status').filter({ hasText: 'cannot all be true' })).toBeVisible();
+});

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { RouterLink, useRouter } from 'vue-router';
+import type { Hunt } from '../../core/hunt/chain.ts';
+import BenchFrame from '../bench/BenchFrame.vue';
+import LedgerRow from '../bench/LedgerRow.vue';
+import { useBench } from '../stores/bench.ts';
+import ChainDrawing from './ChainDrawing.vue';
+import ChainEditor from './ChainEditor.vue';
+import HuntHead from './HuntHead.vue';
+import HuntList from './HuntList.vue';
+import ProbePanel from './ProbePanel.vue';
+import SuspectTable from './SuspectTable.vue';
+import { huntPlace, useHunt } from './useHunt.ts';
+
+/** A fault hunt: where the volts go in an existing installation, and where to probe next. With a job or without. */
+const { jobId, huntId } = defineProps<{ jobId?: string; huntId?: string }>();
+
+const bench = useBench();
+const router = useRouter();
+const own = computed(() => bench.hunts.filter((hunt) => jobId === undefined || hunt.jobId === jobId));
+const hunt = computed(() => (huntId ? bench.huntById(huntId) : undefined));
+const { found, ladder, findings, guilty, remake } = useHunt(() => hunt.value);
+const isEditing = ref(false);
+const opened = ref<string | null>(null);
+/** The only hunt of a job is opened at once. */
+watch(
+  [() => huntId, own],
+  () => {
+    const [only] = own.value;
+    if (!huntId && only && own.value.length === 1 && jobId) void router.replace(huntPlace(only.id, jobId));
+  },
+  { immediate: true },
+);
+
+const keep = (next: Hunt, what: string) => bench.keepHunt(next, what);
+/** The sentence stands where the ladder is not: low on the left while it falls late, high on the right once it fell early. */
+const isLow = computed(() => {
+  const rungs = ladder.value?.rungs ?? [];
+  const [first, last] = [rungs[0], rungs.at(-1)];
+  const middle = rungs[Math.floor(rungs.length * 0.5)];
+  if (!first || !last || !middle) return true;
+  return first.from - middle.from < 0.6 * (first.from - last.to);
+});
+const remakeWords = computed(() => {
+  const at = guilty.value;
+  if (!at) return '';
+  const end = at.top.piece.ofEnd ? `, end ${at.top.piece.ofEnd}` : '';
+  return `Remake ${at.piece.title}${end}`;
+});
+</script>
+
+<template>
+  <BenchFrame :job-id="jobId">
+    <main v-if="hunt && found" class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
+      <HuntHead
+        :hunt="hunt"
+        @change="keep"
+        @edit="isEditing = !isEditing"
+        @list="router.push(huntPlace('', jobId))"
+      />
+      <ChainEditor
+        v-if="isEditing"
+        class="bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto"
+        :hunt="hunt"
+        @change="keep"
+        @done="isEditing = false"
+      />
+      <template v-else>
+        <div class="relative shrink-0 border-b border-line">
+          <ChainDrawing :hunt="hunt" :found="found" :ladder="ladder" @change="keep" />
+          <div
+            class="max-w-[560px] bg-paper/90 px-3.5 py-1 lg:absolute"
+            :class="isLow ? 'lg:bottom-1 lg:left-[52px]' : 'lg:right-3 lg:bottom-[138px] lg:text-right'"
+            role="status"
+          >
+            <p class="figure text-[23px] leading-7 font-semibold">{{ found.verdict.says }}</p>
+            <p class="text-ink2">
+              <b
+                v-if="found.verdict.simulated"
+                class="figure mr-1.5 rounded-box border-[1.5px] border-ink px-1 text-[13px] text-ink"
+                >SIMULATED, proves nothing</b
+              >{{ found.verdict.more }}
+            </p>
+            <p v-if="found.next" class="figure text-[16px] font-semibold text-teal">{{ found.next.says }}</p>
+          </div>
+        </div>
+        <div class="lg:grid lg:min-h-0 lg:flex-1 lg:grid-cols-[minmax(0,1fr)_354px]">
+          <div class="bg-paper lg:overflow-y-auto">
+            <SuspectTable :hunt="hunt" :found="found" />
+            <ul v-if="found.contradictions.length > 0" class="px-3.5 pb-3">
+              <li
+                v-for="({ says }, i) in found.contradictions"
+                :key="i"
+                class="font-bold text-fails"
+                role="alert"
+              >
+                {{ says }}
+              </li>
+            </ul>
+          </div>
+          <div class="border-line bg-paper max-lg:border-t lg:overflow-y-auto lg:border-l">
+            <div v-if="guilty" class="flex flex-wrap gap-2 border-b border-hairline px-3.5 py-2">
+              <button type="button" class="button filled flex-1" @click="remake(guilty.piece)">
+                {{ remakeWords }}
+              </button>
+            </div>
+            <ProbePanel :hunt="hunt" :found="found" @change="keep" />
+            <section aria-label="The readings add up" class="border-t border-line">
+              <h2 class="figure px-3.5 pt-2 text-[17px] font-semibold">The readings add up</h2>
+              <ul>
+                <LedgerRow
+                  v-for="finding in findings"
+                  :key="finding.id"
+                  :findings="[finding]"
+                  :opened="opened"
+                  @open="opened = $event"
+                />
+              </ul>
+            </section>
+            <div class="flex flex-wrap gap-2 border-t border-hairline px-3.5 py-2">
+              <RouterLink class="button flex-1" :to="{ name: 'print-hunt', params: { huntId: hunt.id } }"
+                >Print the hunt</RouterLink
+              >
+              <button type="button" class="button" @click="router.push(huntPlace('', jobId))">
+                Other hunts
+              </button>
+            </div>
+          </div>
+        </div>
+      </template>
+    </main>
+    <HuntList v-else :job-id="jobId" :hunts="own" />
+  </BenchFrame>
+</template>

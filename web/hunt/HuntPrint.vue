@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
+import { loadedOf } from '../../core/hunt/chain.ts';
+import { suspectWork } from '../../core/hunt/huntFindings.ts';
+import { digits, figure } from '../../core/units/figure.ts';
+import { useBench } from '../stores/bench.ts';
+import ChainDrawing from './ChainDrawing.vue';
+import { huntPlace, useHunt } from './useHunt.ts';
+
+/** A hunt on paper: the chain, what was read, what it comes to, and how each figure came about. */
+const { huntId } = defineProps<{ huntId: string }>();
+
+const bench = useBench();
+const hunt = computed(() => bench.huntById(huntId));
+const { found, ladder, findings } = useHunt(() => hunt.value);
+const loaded = computed(() => (hunt.value ? loadedOf(hunt.value) : null));
+const day = computed(
+  () =>
+    hunt.value?.spans
+      .map(({ at }) => at.slice(0, 10))
+      .sort()
+      .at(-1) ?? '',
+);
+const people = computed(() => [...new Set(hunt.value?.spans.flatMap(({ by }) => by || []))].join(', '));
+const print = () => window.print();
+</script>
+
+<template>
+  <main v-if="hunt && found" class="paper mx-auto max-w-[210mm] p-6">
+    <div class="mb-4 flex gap-3 print:hidden">
+      <button type="button" class="button filled" @click="print">Print</button>
+      <RouterLink class="button" :to="huntPlace(hunt.id, hunt.jobId)">Back to the hunt</RouterLink>
+    </div>
+    <h1 class="figure text-[24px] font-semibold">Fault hunt: {{ hunt.title }}</h1>
+    <p>
+      {{ figure(hunt.systemV, 'V', 0) }}, {{ hunt.load }}, {{ hunt.test }} test, copper at
+      {{ figure(hunt.copperC, '°C', 0) }}.
+      <template v-if="hunt.restV !== undefined">At rest {{ figure(hunt.restV, 'V', 2) }}. </template>
+      <template v-if="loaded"
+        >At {{ figure(loaded.amps, 'A', 1) }}: posts {{ figure(loaded.postsV, 'V', 2) }}, load
+        {{ figure(loaded.loadV, 'V', 2) }}.</template
+      >
+    </p>
+    <p v-if="day">
+      Read on {{ day }}<template v-if="people"> by {{ people }}</template
+      >.
+    </p>
+    <p v-if="found.verdict.simulated" class="my-2 w-fit border-2 border-ink px-2 font-bold">
+      SIMULATED READINGS: nothing here is proved.
+    </p>
+    <p class="figure mt-3 text-[20px] font-semibold">{{ found.verdict.says }}</p>
+    <p>{{ found.verdict.more }}</p>
+    <div class="my-3 overflow-hidden" inert>
+      <ChainDrawing :hunt="hunt" :found="found" :ladder="ladder" />
+    </div>
+    <table class="w-full border-collapse text-[12px]">
+      <thead>
+        <tr class="border-b border-ink text-left">
+          <th>piece</th>
+          <th>reads mΩ</th>
+          <th>should</th>
+          <th>waste W</th>
+          <th>how</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="own in found.pieces" :key="own.piece.id" class="border-b border-hairline align-top">
+          <td class="py-0.5 pr-2" :class="found.suspects.includes(own) ? 'font-bold' : ''">
+            {{ own.piece.title }}
+          </td>
+          <td class="pr-2">{{ own.milliohm === null ? 'not read alone' : digits(own.milliohm, 3) }}</td>
+          <td class="pr-2">{{ digits(own.shouldMilliohm, 3) }}</td>
+          <td class="pr-2">{{ digits(own.wastedW, 1) }}</td>
+          <td>{{ suspectWork(hunt, own, found).substituted[0] }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-for="own in found.suspects" :key="own.piece.id" class="mt-1">
+      {{ own.piece.title }}: likely {{ own.cause }}.
+    </p>
+    <p v-for="finding in findings" :key="finding.id" class="mt-1">
+      {{ finding.title }}:
+      {{ finding.value === null ? 'not known' : figure(finding.value, finding.unit, finding.decimals) }}.
+      {{ finding.because }}
+    </p>
+    <p v-if="hunt.notes" class="mt-2">{{ hunt.notes }}</p>
+    <p class="mt-4 text-[12px]">
+      Under load everything is live: insulated probes, one hand clear of metal. Figures are for finding the
+      fault; the equipment makers’ instructions, the local code and a licensed person where the law asks for
+      one come first.
+    </p>
+  </main>
+</template>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { ChevronDown, ChevronUp } from '@lucide/vue';
+import { computed, ref } from 'vue';
+import type { Hunt } from '../../core/hunt/chain.ts';
+import { suspectWork } from '../../core/hunt/huntFindings.ts';
+import { GUILTY_TIMES, type HuntFound, type Suspect } from '../../core/hunt/suspects.ts';
+import { digits } from '../../core/units/figure.ts';
+import FormulaText from '../ui/FormulaText.vue';
+import StateMark from '../ui/StateMark.vue';
+
+/** Who wastes what: the worst first, then everything else together; each opens to how it came about. */
+const { hunt, found } = defineProps<{ hunt: Hunt; found: HuntFound }>();
+
+const opened = ref<string | null>(null);
+const most = computed(() => Math.max(1e-9, ...found.suspects.map(({ wastedW }) => wastedW)));
+const isAlone = ({ milliohm }: Suspect) => milliohm !== null;
+const work = (own: Suspect) => suspectWork(hunt, own, found);
+const rows = computed(() =>
+  isWhole.value
+    ? found.pieces.filter(({ piece }) => !found.suspects.some((own) => own.piece.id === piece.id))
+    : [],
+);
+const isWhole = ref(false);
+</script>
+
+<template>
+  <section aria-label="Suspects" class="min-w-0 px-3.5 py-2">
+    <header class="flex items-baseline gap-3">
+      <h2 class="figure text-[17px] font-semibold">Suspects, by watts wasted</h2>
+      <span class="note ml-auto"
+        >fails past {{ digits(GUILTY_TIMES, 1) }} times what the piece should take</span
+      >
+    </header>
+    <table class="w-full border-collapse text-left">
+      <thead class="figure text-[14px] text-ink2">
+        <tr class="border-b border-line">
+          <th class="w-6 font-normal" />
+          <th class="w-[150px] font-normal">piece</th>
+          <th class="w-16 text-right font-normal">reads mΩ</th>
+          <th class="w-16 text-right font-normal">should</th>
+          <th class="w-16 text-right font-normal">waste W</th>
+          <th class="w-20 max-sm:hidden" />
+          <th class="w-24" />
+          <th class="font-normal max-md:hidden">likely cause</th>
+          <th class="w-8" />
+        </tr>
+      </thead>
+      <tbody>
+        <template v-for="(own, i) in found.suspects" :key="own.piece.id">
+          <tr
+            class="border-b border-hairline"
+            :class="i === 0 ? 'bg-teal-tint shadow-[inset_3px_0_0_var(--teal)]' : ''"
+          >
+            <td class="figure pl-2 text-[16px] font-semibold">{{ i + 1 }}</td>
+            <td class="figure py-1.5 pr-2 text-[16px] leading-[18px] font-semibold">{{ own.piece.title }}</td>
+            <td class="figure text-right text-[16px]">
+              {{ own.milliohm === null ? '–' : digits(own.milliohm, 3) }}
+            </td>
+            <td class="figure text-right text-[16px] text-ink2">{{ digits(own.shouldMilliohm, 3) }}</td>
+            <td class="figure text-right text-[17px] font-semibold">{{ digits(own.wastedW, 1) }}</td>
+            <td class="px-2 max-sm:hidden">
+              <span
+                class="block h-2.5"
+                :class="isAlone(own) ? 'bg-fails' : 'border border-dashed border-ink2'"
+                :style="{ width: `${Math.max(2, (own.wastedW / most) * 100)}%` }"
+              />
+            </td>
+            <td>
+              <StateMark :state="isAlone(own) ? 'fails' : 'unproved'" />
+            </td>
+            <td class="leading-4 max-md:hidden">
+              {{ own.cause.charAt(0).toUpperCase() + own.cause.slice(1) }}
+            </td>
+            <td>
+              <button
+                type="button"
+                class="flex size-8 items-center justify-center rounded-box border border-hairline bg-paper text-teal"
+                :aria-expanded="opened === own.piece.id"
+                @click="opened = opened === own.piece.id ? null : own.piece.id"
+              >
+                <ChevronUp v-if="opened === own.piece.id" :size="16" aria-hidden="true" />
+                <ChevronDown v-else :size="16" aria-hidden="true" />
+                <span class="sr-only">Show the work of {{ own.piece.title }}</span>
+              </button>
+            </td>
+          </tr>
+          <tr v-if="opened === own.piece.id" class="border-b border-hairline bg-paper">
+            <td />
+            <td colspan="8" class="py-2">
+              <p class="md:hidden">{{ own.cause }}</p>
+              <p><FormulaText :line="work(own).formula" /></p>
+              <p v-for="line in work(own).substituted" :key="line"><FormulaText :line="line" /></p>
+              <p class="note mt-1">Source: {{ work(own).source }}. Assumes: {{ work(own).assumes }}.</p>
+            </td>
+          </tr>
+        </template>
+        <tr v-if="found.others.count > 0" class="border-b border-hairline">
+          <td />
+          <td class="py-1.5">
+            <button
+              type="button"
+              class="figure text-left text-[16px] font-semibold whitespace-nowrap hover:text-teal"
+              :aria-expanded="isWhole"
+              @click="isWhole = !isWhole"
+            >
+              {{ found.suspects.length > 0 ? 'The other' : 'All' }} {{ found.others.count }}
+            </button>
+          </td>
+          <td class="figure text-right text-[16px]">
+            {{ found.others.milliohm === null ? '–' : digits(found.others.milliohm, 3) }}
+          </td>
+          <td class="figure text-right text-[16px] text-ink2">
+            {{ digits(found.others.shouldMilliohm, 3) }}
+          </td>
+          <td class="figure text-right text-[17px] font-semibold">
+            {{ digits(found.others.wastedW, 1) }}
+          </td>
+          <td class="max-sm:hidden" />
+          <td><StateMark :state="found.others.milliohm === null ? 'unproved' : 'holds'" /></td>
+          <td class="max-md:hidden">
+            {{ found.others.milliohm === null ? 'Not all of them are read' : 'Nothing to find' }}
+          </td>
+          <td />
+        </tr>
+        <tr v-for="own in rows" :key="own.piece.id" class="border-b border-hairline">
+          <td />
+          <td class="figure py-1 pl-3 text-[15px]">{{ own.piece.title }}</td>
+          <td class="figure text-right text-[15px]">
+            {{ own.milliohm === null ? '–' : digits(own.milliohm, 3) }}
+          </td>
+          <td class="figure text-right text-[15px] text-ink2">{{ digits(own.shouldMilliohm, 3) }}</td>
+          <td colspan="5" class="pl-4">
+            <FormulaText :line="work(own).substituted.at(-2) ?? ''" />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
