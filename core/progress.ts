@@ -91,11 +91,12 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     return { done, summary: done ? 'proved' : 'readings hold' };
   },
 
-  fit(_, __, own) {
+  fit(_, __, all) {
+    const own = all.filter(({ id }) => id.startsWith('torque.'));
     const torque = ({ value, limit }: Finding) =>
       value !== null ? figure(value, '', 0) : limit?.kind === 'window' ? `${limit.least}–${limit.most}` : '';
     return {
-      done: own.every(({ state }) => state === 'holds'),
+      done: all.every(({ state }) => state === 'holds'),
       summary: `${own.map(torque).join(', ')} N·m`,
     };
   },

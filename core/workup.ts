@@ -9,7 +9,7 @@ import type { Shop } from './job/shop.ts';
 import { stageReports } from './progress.ts';
 import { proofFindings } from './proof/findings.ts';
 import { unaskedProof } from './proof/further.ts';
-import { fitFindings } from './proof/fitFindings.ts';
+import { fitFindings } from './fit/fitFindings.ts';
 import { verdictOf } from './proof/verdict.ts';
 import { ALONE, cablesOnPost, contextOf, type JobContext, stackOf } from './jobContext.ts';
 import { type FollowDuty, type Mate, thermalCable } from './sizing/assess.ts';
@@ -157,7 +157,7 @@ export function workUpCable(
     ...joins.flatMap((join) => joinFindings(join, lengths?.finishedMm ?? cable.run.lengthMm)),
     ...cutFindings(cable.run, ends.A, ends.B),
     ...proofFindings(subject),
-    ...fitFindings(subject),
+    ...fitFindings(subject, { ends, stacks, choice, lengths }),
   ];
   const judged = findings.filter(({ stage }) => stage !== 'fit');
   const verdict = verdictOf(judged);

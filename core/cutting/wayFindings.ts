@@ -1,3 +1,4 @@
+import { MOST_SUPPORT_MM } from '../fit/supports.ts';
 import { atLeast, atMost, type Finding, stated } from '../finding.ts';
 import type { Cable } from '../job/cable.ts';
 import type { Run } from '../job/run.ts';
@@ -5,8 +6,6 @@ import type { Assessment } from '../sizing/assess.ts';
 import { digits, figure } from '../units/figure.ts';
 import { routeLengthMm, tightestBend } from './route.ts';
 
-/** Farthest that supports stand apart on small craft, mm. Source: small-craft practice, 18 in. */
-const MOST_SUPPORT_MM = 457;
 /** A laid cable that differs from its measured route by more than this share was measured wrong somewhere. */
 const ROUTE_SHARE = 0.03;
 

@@ -82,7 +82,7 @@ const LEDGER_TITLES: Readonly<Record<Stage, string>> = {
   cut: 'Lengths',
   make: 'Lengths while making',
   prove: 'Proof ledger',
-  fit: 'Torque',
+  fit: 'Torque, checks and first load',
 };
 const shownFindings = computed(() =>
   stage === 'make'

@@ -1,91 +1,128 @@
 <script setup lang="ts">
 import { TriangleAlert } from '@lucide/vue';
-import { STUDS } from '../../../core/catalogue/tables/studs.ts';
+import { computed, ref } from 'vue';
+import { RouterLink } from 'vue-router';
+import type { CableWork } from '../../../core/cableWork.ts';
+import { allChecks, fitPlan, mayTick, standingTicks } from '../../../core/fit/fitChecks.ts';
 import type { Cable } from '../../../core/job/cable.ts';
 import { END_NAMES, type EndName } from '../../../core/job/end.ts';
-import type { CableWork } from '../../../core/cableWork.ts';
+import { type ReadWith, TYPED } from '../../../core/proof/source.ts';
 import { usePrefs } from '../../stores/prefs.ts';
-import ReadingEntry from '../prove/ReadingEntry.vue';
-import { takenReading } from '../prove/readings.ts';
 import TextField from '../../ui/TextField.vue';
+import StackPicture from '../ends/StackPicture.vue';
+import ReadingEntry from '../prove/ReadingEntry.vue';
+import ReadingList from '../prove/ReadingList.vue';
+import { type Measured, takenReading } from '../prove/readings.ts';
 import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
 import { usePersonNeeded } from '../usePersonNeeded.ts';
+import LoadedRun from './LoadedRun.vue';
+import ServiceBox from './ServiceBox.vue';
+import TickList from './TickList.vue';
 
-/** On the boat: the stack as it goes on each stud, and the torque it was tightened to. */
+/** On the boat: each stud, the way, the first time it is live, the first load, and what is due after. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
 
 const { prefs } = usePrefs();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
 const { problem, nameNeeded } = usePersonNeeded();
+const plan = computed(() => fitPlan(cable, work));
+const ticks = computed(() => standingTicks(cable));
+const refusal = ref('');
 const findingOf = (name: EndName) => work.findings.find(({ id }) => id === `torque.${name}`);
-function record(name: EndName, newtonMetre: number): boolean {
+const count = computed(() => {
+  const checks = allChecks(plan.value);
+  return `${checks.filter(({ id }) => ticks.value.some(({ check }) => check === id)).length} of ${checks.length} ticked`;
+});
+
+/** A reading without a name stands for nothing; what was typed stays where it is. */
+function record(readings: readonly { measured: Measured; from: ReadWith }[], what: string): boolean {
   if (nameNeeded()) return false;
-  edit(`torque of ${name}`, (draft) => {
-    draft.readings.push(takenReading({ check: 'torque', end: name, newtonMetre }, prefs.person));
+  edit(what, (draft) => {
+    for (const { measured, from } of readings)
+      draft.readings.push(takenReading(measured, prefs.person, from));
   });
   return true;
+}
+const recordOne = (measured: Measured, what: string) => record([{ measured, from: TYPED }], what);
+
+function tick(id: string): void {
+  if (nameNeeded()) return;
+  const isTicked = ticks.value.some(({ check }) => check === id);
+  refusal.value = isTicked ? '' : (mayTick(plan.value, ticks.value, id) ?? '');
+  if (refusal.value) return;
+  edit(isTicked ? 'tick taken back' : 'tick', (draft) => {
+    draft.fitted = draft.fitted.filter(({ check }) => check !== id);
+    if (!isTicked) draft.fitted.push({ check: id, at: new Date().toISOString(), by: prefs.person });
+  });
 }
 </script>
 
 <template>
   <div class="p-3.5">
-    <p class="mb-4 flex items-start gap-2 text-[15px] font-bold text-fails">
-      <TriangleAlert :size="22" class="shrink-0" aria-hidden="true" />
-      A battery cannot be switched off. Isolate and tag, insulate the tools, rings and watches off; negative
-      off first and on last.
+    <div class="mb-3 flex flex-wrap items-start gap-4">
+      <p class="flex min-w-[260px] flex-1 items-start gap-2 text-[15px] font-bold text-fails">
+        <TriangleAlert :size="22" class="shrink-0" aria-hidden="true" />
+        A battery cannot be switched off. Isolate and tag, insulate the tools, rings and watches off; negative
+        off first and on last.
+      </p>
+      <div class="w-56">
+        <TextField
+          label="Who is fitting"
+          :model-value="prefs.person"
+          @update:model-value="prefs.person = $event"
+        />
+        <p v-if="problem" class="font-bold text-fails" role="alert">{{ problem }}</p>
+      </div>
+    </div>
+    <p v-if="refusal" class="sticky top-0 z-10 mb-2 bg-paper py-1 font-bold text-fails" role="alert">
+      {{ refusal }}
     </p>
     <div class="grid gap-x-5 sm:grid-cols-2">
       <StageSection
         v-for="name in END_NAMES"
         :key="name"
         :title="`${name}: ${cable.ends[name].at || 'not said where'}`"
-        :note="cable.ends[name].stud"
+        :note="work.stacks[name] ? cable.ends[name].stud : 'post'"
       >
-        <ol class="mb-3 list-decimal space-y-1 pl-5 marker:text-ink2">
-          <li>Current face clean and bright, nothing between it and the lug.</li>
-          <li>
-            {{ work.ends[name].lug?.label ?? 'The lug' }}, palm flat; on a shared stud the largest current
-            lowest.
-          </li>
-          <li>
-            Washer, {{ STUDS[cable.ends[name].stud].washerOuterMm }} mm, above the lugs; then the nut, fully
-            on.
-          </li>
-          <li>Boot over a live stud.</li>
-        </ol>
+        <StackPicture v-if="work.stacks[name]" class="mb-2 w-full" :stack="work.stacks[name]" />
         <ReadingEntry
-          label="Tightened to"
+          class="mb-2"
+          :label="`Tightened to, ${name}`"
           kind="torque"
           :least="0"
           :most="500"
           :decimals="1"
           :finding="findingOf(name)"
-          :record="(torque) => record(name, torque)"
+          :record="
+            (newtonMetre) => recordOne({ check: 'torque', end: name, newtonMetre }, `torque of ${name}`)
+          "
         />
+        <TickList :checks="plan.ends[name]" :ticks="ticks" @tick="tick" />
       </StageSection>
     </div>
-    <div class="mb-4 max-w-60">
-      <TextField
-        label="Who is fitting"
-        :model-value="prefs.person"
-        @update:model-value="prefs.person = $event"
-      />
-      <p v-if="problem" class="font-bold text-fails" role="alert">{{ problem }}</p>
-    </div>
-    <StageSection title="Before it is made live">
-      <ul class="list-disc space-y-1 pl-5 marker:text-ink2">
-        <li>Polarity checked at both ends: {{ cable.polarity }}, {{ cable.jacket }}.</li>
-        <li>
-          Supported along its way, first support close behind each lug; nothing rubs; a drip loop before each
-          end.
-        </li>
-        <li>The fuse stands near the source, and on the cable’s own figures.</li>
-      </ul>
+    <StageSection title="Along the way" :note="count">
+      <TickList :checks="plan.way" :ticks="ticks" @tick="tick" />
+    </StageSection>
+    <StageSection title="Before it is made live, in this order" note="one after the other">
+      <TickList :checks="plan.live" :ticks="ticks" ordered @tick="tick" />
       <p class="note mt-2">
-        These figures are for planning. The equipment maker’s torque, the local code, the class or survey
-        rules, and a licensed person where the law asks for one come first.
+        These figures are for planning. The equipment maker’s torque and instructions, the local code, the
+        class or survey rules, and a licensed person where the law asks for one come first.
       </p>
     </StageSection>
+    <StageSection title="The first loaded run" note="read by read, scaled to the rated load">
+      <LoadedRun :key="cable.id" :work="work" :record="(readings) => record(readings, 'loaded run')" />
+      <p class="mt-2">
+        Something takes too many volts?
+        <RouterLink class="text-teal underline" :to="{ name: 'hunt', params: { jobId } }"
+          >Hunt for the piece that takes them</RouterLink
+        >.
+      </p>
+    </StageSection>
+    <StageSection title="After" note="when to come back">
+      <ServiceBox :cable="cable" :record="(measured) => recordOne(measured, 'look in service')" />
+    </StageSection>
+    <ReadingList :cable="cable" :job-id="jobId" />
   </div>
 </template>

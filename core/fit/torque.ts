@@ -1,12 +1,12 @@
 import { STUDS } from '../catalogue/tables/studs.ts';
 import { type Finding, within } from '../finding.ts';
 import type { ReadingOf } from '../job/reading.ts';
-import { type Check, judge } from './judge.ts';
-import { countingReadings } from './readings.ts';
-import type { ProofSubject } from './subject.ts';
+import { type Check, judge } from '../proof/judge.ts';
+import { countingReadings } from '../proof/readings.ts';
+import type { ProofSubject } from '../proof/subject.ts';
 
 /** Torque on both studs, once fitted. Not part of the verdict on the cable itself. */
-export function fitFindings(subject: ProofSubject): Finding[] {
+export function torqueFindings(subject: ProofSubject): Finding[] {
   return [subject.ends.A, subject.ends.B].map((end) => {
     // On a tapered post it is the clamp's own bolt that is tightened.
     const stud = end.meets.kind === 'stud' ? end.meets.stud : (end.lug?.stud ?? end.spec.stud);

@@ -1,0 +1,259 @@
+import { STUDS } from '../catalogue/tables/studs.ts';
+import type { CableWork } from '../cableWork.ts';
+import type { Cable, Fitted } from '../job/cable.ts';
+import { END_NAMES, type EndName } from '../job/end.ts';
+import { meetsWord } from '../termination/posts.ts';
+import { capital } from '../traveller/step.ts';
+import { digits, figure } from '../units/figure.ts';
+import { FUSE_PLACES, FUSES } from '../catalogue/tables/fuses.ts';
+import { supportPlan } from './supports.ts';
+
+/** Something to look at or do while a cable is fitted. */
+export interface FitCheck {
+  /** "washer.A", "supports", "live.fuse-out". */
+  readonly id: string;
+  /** What is done, in a few words. */
+  readonly title: string;
+  /** With this cable's own figures. */
+  readonly detail: string;
+  /** It can hurt: it is shown with the caution mark. */
+  readonly danger?: boolean;
+}
+
+/** Everything looked at on the boat: at each end, along the way, and the first time it is made live, in order. */
+export interface FitPlan {
+  readonly ends: { readonly A: readonly FitCheck[]; readonly B: readonly FitCheck[] };
+  readonly way: readonly FitCheck[];
+  /** Each only after the one before it. */
+  readonly live: readonly FitCheck[];
+}
+
+type Work = Pick<CableWork, 'ends' | 'stacks' | 'choice' | 'lengths'>;
+
+/**
+ * What is checked while a cable is fitted.
+ *
+ * Source: small-craft and craft practice; the equipment maker's instructions and the local code come first.
+ *
+ * @example fitPlan(cable, work).ends.A[0].id // "face.A"
+ */
+export function fitPlan(cable: Cable, work: Work): FitPlan {
+  return {
+    ends: { A: endChecks('A', cable, work), B: endChecks('B', cable, work) },
+    way: wayChecks(cable),
+    live: liveChecks(cable, work),
+  };
+}
+
+/** All of it, in the order in which it is gone through. */
+export const allChecks = ({ ends, way, live }: FitPlan): FitCheck[] => [
+  ...ends.A,
+  ...ends.B,
+  ...way,
+  ...live,
+];
+
+function endChecks(name: EndName, cable: Cable, { ends, stacks }: Work): FitCheck[] {
+  const end = ends[name];
+  const stack = stacks[name];
+  const at = cable.ends[name].at || `end ${name}`;
+  const pole = { positive: 'positive', negative: 'negative', link: 'a link' }[cable.polarity];
+  const own: FitCheck[] = [
+    {
+      id: `polarity.${name}`,
+      title: 'Polarity',
+      detail: `${at} is ${cable.polarity === 'link' ? 'where the link ends' : `marked ${pole}`}; the cable is ${pole}, ${cable.jacket}.`,
+    },
+    {
+      id: `face.${name}`,
+      title: 'Faces',
+      detail: 'Bright and dry, no paint, no washer and no heat shrink between what carries current.',
+    },
+  ];
+  if (stack) {
+    const { washerOuterMm, washerMm } = STUDS[stack.stud];
+    own.push(
+      {
+        id: `stack.${name}`,
+        title: 'Order on the stud',
+        detail:
+          stack.members.length > 1
+            ? `From the face: ${stack.members.map(({ label, amps }) => `${label} (${figure(amps, 'A', 0)})`).join(', ')}.`
+            : 'This lug alone, palm flat on the face.',
+      },
+      {
+        id: `washer.${name}`,
+        title: 'Washer',
+        detail: `${stack.stud}, ${digits(washerOuterMm, 1)} × ${figure(washerMm, 'mm', 1)}, above the lugs, never between them; ${stack.springWasher ? 'spring washer, then nut' : 'then the nut'}, a thread and a half beyond it.`,
+      },
+    );
+  } else {
+    own.push({
+      id: `post.${name}`,
+      title: 'Post',
+      detail: `On the ${meetsWord(end.meets)}: pushed fully down, no hammer, its bolt tightened.`,
+    });
+  }
+  const boot = end.layers.includes('boot');
+  own.push({
+    id: `boot.${name}`,
+    title: 'Boot or cover',
+    detail: boot
+      ? 'The boot that is on the cable is pulled over the lug.'
+      : cable.polarity === 'negative'
+        ? 'Not asked on a negative; covered where a spanner can bridge it to a positive.'
+        : 'No boot is on this cable: cover the stud, or it is one dropped spanner from a short.',
+    ...(cable.polarity !== 'negative' && { danger: !boot }),
+  });
+  return own;
+}
+
+function wayChecks(cable: Cable): FitCheck[] {
+  const { run } = cable;
+  const plan = supportPlan(cable);
+  const rubs = run.way?.rubs ?? [];
+  const holes = run.way?.holes ?? [];
+  return [
+    {
+      id: 'supports',
+      title: 'Supports',
+      detail: `${plan.atMm.length}, ${figure(plan.everyMm, 'mm', 0)} apart (at most ${digits(plan.mostMm, 0)}): the first ${digits(plan.atMm[0] ?? 0, 0)} mm from stud A, the last ${digits(run.lengthMm - (plan.atMm.at(-1) ?? 0), 0)} mm before stud B.`,
+    },
+    {
+      id: 'drip-loop',
+      title: 'Drip loop',
+      detail: run.meets.includes('wet')
+        ? 'It meets water: before each end the cable hangs lower than the lug, so that what runs along it drips off.'
+        : 'Where water could ever run along it, it hangs lower than the lug before each end.',
+    },
+    {
+      id: 'chafe',
+      title: 'Chafe',
+      detail: [
+        ...rubs.map(
+          ({ what, atMm, guarded }) =>
+            `${capital(what)} at ${figure(atMm, 'mm', 0)}: ${guarded ? 'its guard is on' : 'NOT guarded yet'}.`,
+        ),
+        ...holes.map(
+          ({ what, atMm, mm }) =>
+            `${capital(what)} at ${figure(atMm, 'mm', 0)}: bushed, ${figure(mm, 'mm', 0)} wide.`,
+        ),
+        `Nothing ${rubs.length + holes.length > 0 ? 'else ' : ''}touches an edge when it is pulled and shaken.`,
+      ].join(' '),
+      ...(rubs.some(({ guarded }) => !guarded) && { danger: true }),
+    },
+    {
+      id: 'bends',
+      title: 'Bends',
+      detail:
+        'No bend tighter than the cable allows, none within a lug’s length of the lug; nothing hangs on the stud.',
+    },
+    ...(run.fuses.length > 0
+      ? run.fuses.map((fuse): FitCheck => ({
+          id: `fuse.${fuse.end}`,
+          title: `Fuse, end ${fuse.end}`,
+          detail: `${FUSES[fuse.kind].title} ${figure(fuse.ratingA, 'A', 0)}, ${figure(fuse.distanceMm, 'mm', 0)} from the source along the cable; at most ${digits(FUSE_PLACES[fuse.place].mostMm, 0)} mm ${FUSE_PLACES[fuse.place].title}.`,
+        }))
+      : [
+          {
+            id: 'fuse',
+            title: 'Fuse',
+            detail: run.starter
+              ? 'A starter circuit carries none by custom: so its whole way is guarded and booted.'
+              : 'None stands on this cable itself: the one that guards it is in its place, and of the rating asked.',
+            ...(run.starter && { danger: true }),
+          },
+        ]),
+  ];
+}
+
+/** The first time it is made live, in order. */
+function liveChecks({ run, polarity }: Cable, { choice }: Work): FitCheck[] {
+  const amps = choice.taken.at.currentA ?? 0;
+  const hasCapacitors = run.load.kind === 'watts';
+  return [
+    {
+      id: 'live.isolated',
+      title: 'Isolated and tagged',
+      detail:
+        'Isolator open and tagged, fuses out, chargers and solar off at their own switches; rings and watch off, tools insulated. A battery cannot be switched off.',
+      danger: true,
+    },
+    {
+      id: 'live.tight',
+      title: 'Nothing loose',
+      detail: 'Every stud tightened to its torque and marked across nut and stud; nothing metal left lying.',
+    },
+    {
+      id: 'live.no-short',
+      title: 'No short',
+      detail: `Ohms from + to − on the load’s side, load off: not near nothing${hasCapacitors ? ' (an inverter’s capacitors charge up through the meter: wait)' : ''}.`,
+    },
+    {
+      id: 'live.polarity',
+      title: 'Polarity by meter',
+      detail: `${figure(run.systemV, 'V', 0)} the right way round at the fuse, before it goes in: reversed, electronics are gone at once.`,
+      danger: true,
+    },
+    {
+      id: 'live.negative-last',
+      title: 'Negative last',
+      detail:
+        polarity === 'negative'
+          ? 'This cable goes on the battery’s negative last of all, in one movement.'
+          : 'The battery’s negative goes on last of all, in one movement.',
+      danger: true,
+    },
+    ...(hasCapacitors
+      ? [
+          {
+            id: 'live.charge-up',
+            title: 'Charge up',
+            detail:
+              'The load’s capacitors are charged through a resistor or a lamp for some seconds before the isolator is shut: else it arcs and can weld.',
+            danger: true,
+          },
+        ]
+      : []),
+    {
+      id: 'live.fuse-in',
+      title: 'Fuse in, isolator shut',
+      detail: 'From the side, not over it, face turned away.',
+      danger: true,
+    },
+    {
+      id: 'live.no-load',
+      title: 'No load',
+      detail: 'Volts at the load as at the posts; nothing warm, nothing smells, nothing hums.',
+    },
+    {
+      id: 'live.small-load',
+      title: 'A small load',
+      detail: `${amps > 0 ? `About ${figure(amps / 10, 'A', 0)}` : 'A tenth of the rated amps'} for a minute; the back of a hand near every joint.`,
+    },
+  ];
+}
+
+/**
+ * Whether a check may be ticked: those of the first energising only one after the other.
+ *
+ * @returns a sentence that says what comes before it; null where it may
+ */
+export function mayTick(plan: FitPlan, fitted: readonly Fitted[], id: string): string | null {
+  const at = plan.live.findIndex((check) => check.id === id);
+  if (at < 0) return null;
+  const done = (check: FitCheck) => fitted.some((own) => own.check === check.id);
+  const before = [...plan.ends.A, ...plan.ends.B, ...plan.way].filter((check) => !done(check));
+  if (before[0]) return `First the ends and the way: “${before[0].title}” is not ticked yet.`;
+  const missing = plan.live.slice(0, at).find((check) => !done(check));
+  return missing ? `In order: “${missing.title}” comes before it.` : null;
+}
+
+/** Ticks that a rework of an end takes back: it is taken off, so it is fitted and made live anew. */
+export const standingTicks = ({ fitted, reworks }: Cable): Fitted[] => {
+  const last = reworks.reduce((latest, { at }) => (at > latest ? at : latest), '');
+  return fitted.filter(({ at }) => at > last);
+};
+
+export const endOfCheck = (id: string): EndName | undefined =>
+  END_NAMES.find((name) => id.endsWith(`.${name}`) && !id.startsWith('live.'));

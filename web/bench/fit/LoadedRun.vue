@@ -1,0 +1,241 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef } from 'vue';
+import type { CableWork } from '../../../core/cableWork.ts';
+import { END_NAMES, type EndName } from '../../../core/job/end.ts';
+import type { Probe } from '../../../core/instrument/standIn/specimen.ts';
+import InstrumentBar from '../../instruments/InstrumentBar.vue';
+import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';
+import { provideSpecimen } from '../../instruments/specimen.ts';
+import LedgerRow from '../LedgerRow.vue';
+import CheckField from '../../ui/CheckField.vue';
+import QuantityField from '../../ui/QuantityField.vue';
+import type { Measured } from '../prove/readings.ts';
+import { readTogether, type ReadWith } from '../../../core/proof/source.ts';
+
+/** The first run under load: millivolts over each face, joint and length, and how warm the lugs get. */
+const { work, record } = defineProps<{
+  work: CableWork;
+  record: (readings: readonly { measured: Measured; from: ReadWith }[]) => boolean;
+}>();
+
+provideSpecimen(() => work);
+const amps = ref<number | null>(null);
+const copperC = ref(25);
+const beyondMm = ref(30);
+const spanMm = ref(Math.max(100, Math.round((work.lengths?.finishedMm ?? 1000) / 2 / 10) * 10));
+const minutes = ref(40);
+const matte = ref(false);
+const problem = ref('');
+const volts = shallowRef<Record<string, Measure>>({});
+const warm = shallowRef<Record<string, Measure>>({});
+const isWarm = ref(false);
+
+const rows = computed(() => {
+  const at = amps.value ?? 1;
+  return [
+    ...END_NAMES.map((end) => ({
+      key: `contact.${end}`,
+      label: `Palm to stud ${end}`,
+      probe: { at: 'contact', end, amps: at } as Probe,
+    })),
+    ...END_NAMES.map((end) => ({
+      key: `joint.${end}`,
+      label: `Lug ${end} to cable`,
+      probe: { at: 'loaded joint', end, amps: at, beyondMm: beyondMm.value } as Probe,
+    })),
+    {
+      key: 'length',
+      label: 'Along the cable',
+      probe: { at: 'loaded length', amps: at, lengthMm: spanMm.value } as Probe,
+    },
+  ];
+});
+const warmth = (key: string): Probe => {
+  const at = amps.value ?? 1;
+  const [what, end] = key.split('.');
+  return what === 'jacket'
+    ? { at: 'jacket warmth', amps: at, minutes: minutes.value }
+    : {
+        at: 'lug warmth',
+        end: end as EndName,
+        amps: at,
+        minutes: what === 'before' ? Math.max(0, minutes.value - 10) : minutes.value,
+      };
+};
+const warmRows = [
+  ...END_NAMES.flatMap((end) => [
+    { key: `before.${end}`, label: `Lug ${end}, ten minutes before` },
+    { key: `lug.${end}`, label: `Lug ${end}, now` },
+  ]),
+  { key: 'jacket', label: 'Jacket, mid cable' },
+];
+
+function voltReadings(at: number): { measured: Measured; from: ReadWith }[] {
+  return rows.value.flatMap(({ key }) => {
+    const measure = volts.value[key];
+    if (!measure) return [];
+    const [what, end] = key.split('.') as [string, EndName];
+    const millivolt = measure.value;
+    const measured: Measured =
+      what === 'contact'
+        ? { check: 'contact', end, millivolt, amps: at }
+        : {
+            check: 'drop',
+            ...(what === 'joint' && { end }),
+            millivolt,
+            amps: at,
+            spanMm: what === 'joint' ? beyondMm.value : spanMm.value,
+            copperC: copperC.value,
+          };
+    return [{ measured, from: measure.from }];
+  });
+}
+function warmReadings(at: number): { measured: Measured; from: ReadWith }[] {
+  const jacket = warm.value['jacket'];
+  return END_NAMES.flatMap((end) => {
+    const [before, lug] = [warm.value[`before.${end}`], warm.value[`lug.${end}`]];
+    if (!jacket || !before || !lug) return [];
+    const measured: Measured = {
+      check: 'thermal',
+      end,
+      against: 'jacket',
+      lugC: lug.value,
+      againstC: jacket.value,
+      earlierC: before.value,
+      amps: at,
+      minutes: minutes.value,
+      matte: matte.value,
+    };
+    return [{ measured, from: readTogether([jacket.from, before.from, lug.from]) }];
+  });
+}
+function take(): void {
+  if (amps.value === null) {
+    problem.value = 'Say the load current first: millivolts and warmth mean nothing without their amps.';
+    return;
+  }
+  const warmTyped = Object.values(warm.value).some(Boolean);
+  const warmRead = warmReadings(amps.value);
+  const all = [...voltReadings(amps.value), ...warmRead];
+  if (warmTyped && warmRead.length === 0) {
+    problem.value = 'Of the warmth, a lug now and ten minutes before, and the jacket, are needed together.';
+    return;
+  }
+  if (all.length === 0) {
+    problem.value = 'Nothing is read yet.';
+    return;
+  }
+  problem.value = '';
+  if (record(all)) {
+    volts.value = {};
+    warm.value = {};
+  }
+}
+
+const RUN_IDS = /^(face-drop\.|drop\.|drop-length|thermal\.|run-drop)/;
+const opened = ref<string | null>(null);
+const shown = computed(() => work.findings.filter(({ id }) => RUN_IDS.test(id)));
+</script>
+
+<template>
+  <div>
+    <p class="mb-2">
+      At forty in the hundred of the rated amps or more, after the small load was fine. Probes insulated to
+      the tip; everything is live.
+    </p>
+    <div class="grid items-start gap-3 sm:grid-cols-4">
+      <QuantityField
+        label="Load"
+        kind="current"
+        :model-value="amps"
+        :least="1"
+        :most="20000"
+        :decimals="1"
+        :hint="
+          work.choice.taken.at.currentA
+            ? `rated ${Math.round(work.choice.taken.at.currentA)} A`
+            : 'as it flows'
+        "
+        optional
+        @update:model-value="amps = $event"
+        @clear="amps = null"
+      />
+      <QuantityField v-model="copperC" label="Copper is at" kind="temperature" :least="-40" :most="200" />
+      <QuantityField
+        v-model="beyondMm"
+        label="Beyond the mouths"
+        kind="length"
+        :least="0"
+        :most="2000"
+        :decimals="0"
+      />
+      <QuantityField
+        v-model="spanMm"
+        label="Along the cable"
+        kind="length"
+        :least="10"
+        :most="1e6"
+        :decimals="0"
+      />
+    </div>
+    <InstrumentBar class="my-2" kind="millivolt" />
+    <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-3">
+      <MeasuredField
+        v-for="{ key, label, probe } in rows"
+        :key="key"
+        :model-value="volts[key] ?? null"
+        :label="label"
+        kind="millivolt"
+        quantity="millivolt"
+        :least="0"
+        :most="1e5"
+        :probe="probe"
+        hint=" "
+        @update:model-value="volts = { ...volts, [key]: $event }"
+      />
+    </div>
+    <button type="button" class="button mt-2" :aria-expanded="isWarm" @click="isWarm = !isWarm">
+      How warm it gets
+    </button>
+    <div v-if="isWarm" class="mt-2">
+      <InstrumentBar class="mb-2" kind="thermal" />
+      <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-3">
+        <MeasuredField
+          v-for="{ key, label } in warmRows"
+          :key="key"
+          :model-value="warm[key] ?? null"
+          :label="label"
+          kind="thermal"
+          quantity="temperature"
+          :least="-40"
+          :most="400"
+          :decimals="1"
+          :probe="warmth(key)"
+          hint=" "
+          @update:model-value="warm = { ...warm, [key]: $event }"
+        />
+        <QuantityField
+          v-model="minutes"
+          label="On for, minutes"
+          kind="number"
+          :least="0"
+          :most="1440"
+          :decimals="0"
+          hint="half an hour is the least"
+        />
+      </div>
+      <CheckField v-model="matte" label="matte tape or paint on the bright metal" />
+    </div>
+    <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
+    <button type="button" class="button filled mt-3 block" @click="take">Record the loaded run</button>
+    <ul v-if="shown.length > 0" class="mt-3 border-b border-hairline">
+      <LedgerRow
+        v-for="finding in shown"
+        :key="finding.id"
+        :findings="[finding]"
+        :opened="opened"
+        @open="opened = $event"
+      />
+    </ul>
+  </div>
+</template>

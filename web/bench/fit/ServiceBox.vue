@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { duesOf, fittedDay } from '../../../core/fit/service.ts';
+import type { Cable } from '../../../core/job/cable.ts';
+import { useBench } from '../../stores/bench.ts';
+import SegmentedField from '../../ui/SegmentedField.vue';
+import TextField from '../../ui/TextField.vue';
+import { today } from '../../ui/today.ts';
+import type { Measured } from '../prove/readings.ts';
+
+/** After it is fitted: when it is tightened again and looked at, and what was found. */
+const { cable, record } = defineProps<{ cable: Cable; record: (measured: Measured) => boolean }>();
+
+const bench = useBench();
+const dues = computed(() => duesOf(cable, bench.shop.practice));
+const fitted = computed(() => fittedDay(cable));
+const found = ref('');
+const fine = ref<'fine' | 'not fine'>('fine');
+const WORDS = {
+  'tighten again': 'Tighten both studs again by',
+  'look again': 'Look at it again by',
+  replace: 'This get-you-home repair is replaced by',
+} as const;
+function take(): void {
+  if (record({ check: 'inspection', fine: fine.value === 'fine', found: found.value })) found.value = '';
+}
+</script>
+
+<template>
+  <div>
+    <p v-if="!fitted && dues.length === 0">
+      Nothing is due before both studs are tightened. Then it is tightened again after
+      {{ bench.shop.practice.service.retorqueDays }} days and looked at every
+      {{ bench.shop.practice.service.lookMonths }} months: house practice.
+    </p>
+    <ul>
+      <li v-for="due in dues" :key="due.what" class="py-0.5">
+        {{ WORDS[due.what] }}
+        <b class="figure text-[17px]" :class="due.by < today() ? 'text-fails' : ''">{{ due.by }}</b><b
+          v-if="due.by < today()"
+          class="text-fails"
+          >, overdue</b
+        >
+        <span class="note"> counted from {{ due.since }}</span>
+      </li>
+    </ul>
+    <div v-if="fitted" class="mt-2 grid items-start gap-3 sm:grid-cols-[minmax(0,1fr)_200px_auto]">
+      <TextField
+        label="Looked at today: what was found"
+        :model-value="found"
+        :longest="300"
+        hint="Heat marks, green copper, rubbed jacket, loose support. Tightened again: record the torque above."
+        @update:model-value="found = $event"
+      />
+      <SegmentedField
+        v-model="fine"
+        label="It is"
+        :choices="[
+          { value: 'fine', title: 'fine' },
+          { value: 'not fine', title: 'not fine' },
+        ]"
+      />
+      <button type="button" class="button mt-[22px]" @click="take">Record the look</button>
+    </div>
+  </div>
+</template>
