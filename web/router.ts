@@ -89,6 +89,23 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/log',
+      name: 'log',
+      component: () => import('./log/LogPage.vue'),
+      props: true,
+    },
+    {
+      path: '/log',
+      name: 'log-alone',
+      component: () => import('./log/LogPage.vue'),
+    },
+    {
+      path: '/job/:jobId/print/handover',
+      name: 'print-handover',
+      component: () => import('./paper/HandoverPage.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/trends',
       name: 'trends',
       component: () => import('./log/TrendsPage.vue'),

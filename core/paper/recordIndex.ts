@@ -19,7 +19,15 @@ export interface Indexed {
 }
 
 /** The index of a zip of test records, as a page without script that any browser opens. */
-export function recordIndexHtml(title: string, day: string, cables: readonly Indexed[]): string {
+export function recordIndexHtml(
+  title: string,
+  day: string,
+  cables: readonly Indexed[],
+  also: readonly string[] = [],
+): string {
+  const further = also
+    .map((name) => ` <a href="${encodeURIComponent(name)}">${escapeHtml(name)}</a>`)
+    .join('');
   const rows = cables.map(({ record, file, photos }) => {
     const name = encodeURIComponent(file);
     const pictures = Array.from(
@@ -32,7 +40,7 @@ export function recordIndexHtml(title: string, day: string, cables: readonly Ind
 <html lang="en"><meta charset="utf-8"><title>${escapeHtml(title)}</title>
 <style>body{font:15px sans-serif;margin:2em}table{border-collapse:collapse}th,td{border-bottom:1px solid #999;padding:6px 10px;text-align:left;vertical-align:top}</style>
 <h1>${escapeHtml(title)}</h1>
-<p>Test records of ${cables.length} ${cables.length === 1 ? 'cable' : 'cables'}, written ${escapeHtml(day)}. The job itself is <a href="job.json">job.json</a>.</p>
+<p>Test records of ${cables.length} ${cables.length === 1 ? 'cable' : 'cables'}, written ${escapeHtml(day)}. The job itself is <a href="job.json">job.json</a>.${further}</p>
 <table><tr><th>Cable</th><th>Way</th><th>Verdict</th><th>Why</th><th>Files</th></tr>
 ${rows.join('\n')}
 </table>

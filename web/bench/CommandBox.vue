@@ -156,6 +156,24 @@ const commands = computed((): Command[] => [
     act: () => void router.push({ name: 'print-records', params: { jobId: job.id } }),
   },
   {
+    id: 'hunt',
+    title: 'Hunt for a fault',
+    note: 'where the volts go',
+    act: () => void router.push({ name: 'hunt', params: { jobId: job.id } }),
+  },
+  {
+    id: 'log',
+    title: 'Log of every cable',
+    note: 'made, due, corrected',
+    act: () => void router.push({ name: 'log', params: { jobId: job.id } }),
+  },
+  {
+    id: 'handover',
+    title: 'Hand this job over',
+    note: 'one PDF, one zip',
+    act: () => void router.push({ name: 'print-handover', params: { jobId: job.id } }),
+  },
+  {
     id: 'trends',
     title: 'Trends: what the dies leave over time',
     note: 'control limits',

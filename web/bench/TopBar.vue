@@ -62,6 +62,15 @@ const actions = computed(() => [
     title: 'Spot the fault: training',
     act: () => job && void router.push({ name: 'training', params: { jobId: job.id } }),
   },
+  {
+    title: 'Log of every cable',
+    act: () => void router.push(job ? { name: 'log', params: { jobId: job.id } } : { name: 'log-alone' }),
+  },
+  { title: 'Fault hunt without a job', act: () => void router.push({ name: 'hunt-alone' }) },
+  {
+    title: 'Hand this job over',
+    act: () => job && void router.push({ name: 'print-handover', params: { jobId: job.id } }),
+  },
   { title: 'New empty job', act: newJob },
   { title: 'Delete this job', act: removeJob },
 ]);

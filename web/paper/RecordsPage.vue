@@ -2,62 +2,24 @@
 import { computed, ref, useTemplateRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { Paper } from '../../core/paper/label.ts';
-import { tagFileName, testRecord, writeTestRecord } from '../../core/paper/testRecord.ts';
-import { saveFile } from '../storage/files.ts';
-import { pictureOf, picturesOf } from '../storage/photos.ts';
+import { tagFileName, writeTestRecord } from '../../core/paper/testRecord.ts';
+import { huntsOf, saveFile } from '../storage/files.ts';
+import { picturesOf } from '../storage/photos.ts';
 import { useBench } from '../stores/bench.ts';
-import { workOf } from '../stores/work.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
-import { today } from '../ui/today.ts';
-import { drawingPng } from './drawingPng.ts';
-import { standaloneSvg } from './drawingSvg.ts';
 import RecordSheet from './RecordSheet.vue';
+import { useSheets } from './sheets.ts';
+import { useMaking } from './useMaking.ts';
 
 /** Test records to print and to keep: of one cable, or of the whole job with a zip of everything. */
 const { jobId, cableId } = defineProps<{ jobId: string; cableId?: string }>();
 
 const bench = useBench();
-const job = computed(() => bench.jobById(jobId));
-const sheets = computed(() =>
-  (job.value?.cables ?? [])
-    .filter(({ id }) => cableId === undefined || id === cableId)
-    .map((cable) => {
-      const scheduled = { cable, work: workOf(cable, bench.shop, job.value) };
-      return { scheduled, record: testRecord(scheduled, job.value?.title ?? '', today()) };
-    }),
-);
+const { job, sheets, picturesFor } = useSheets(() => ({ jobId, cableId }));
+const { busy, problem, keep } = useMaking();
 const paper = ref<Paper>('A4');
-const busy = ref('');
-const problem = ref('');
 const host = useTemplateRef<HTMLElement>('host');
-const DRAWING_PX = 1800;
 
-/** What makes a PDF is large, and only fetched when one is asked for. */
-async function keep(what: string, make: () => Promise<void>): Promise<void> {
-  busy.value = what;
-  problem.value = '';
-  try {
-    await make();
-  } catch {
-    problem.value = 'This file could not be made. Print the page instead: it holds the same.';
-  }
-  busy.value = '';
-}
-async function picturesFor(index: number) {
-  const { paperFonts } = await import('./fonts.ts');
-  const fonts = await paperFonts();
-  const svg = host.value?.querySelectorAll<SVGSVGElement>('.record-sheet .workpiece svg')[index];
-  const photos = await Promise.all((sheets.value[index]?.record.photos ?? []).map(pictureOf));
-  return {
-    svg: svg ? standaloneSvg(svg) : '',
-    pictures: {
-      drawing: svg ? await drawingPng(svg, fonts, DRAWING_PX) : null,
-      photos: await Promise.all(
-        photos.flatMap((jpeg) => (jpeg ? [jpeg.arrayBuffer().then((buffer) => new Uint8Array(buffer))] : [])),
-      ),
-    },
-  };
-}
 const fileBase = computed(() => tagFileName(sheets.value[0]?.record.tag ?? 'cable'));
 const savePdf = () =>
   keep('making the PDF', async () => {
@@ -66,9 +28,10 @@ const savePdf = () =>
       import('./fonts.ts'),
     ]);
     const [sheet] = sheets.value;
-    if (!sheet) return;
-    const { pictures } = await picturesFor(0);
-    const pdf = await recordPdf(sheet.record, paper.value, await paperFonts(), pictures);
+    if (!sheet || !host.value) return;
+    const fonts = await paperFonts();
+    const { pictures } = await picturesFor(host.value, 0, fonts);
+    const pdf = await recordPdf(sheet.record, paper.value, fonts, pictures);
     saveFile(`${fileBase.value}-record.pdf`, pdf, 'application/pdf');
   });
 function saveJson(): void {
@@ -78,22 +41,26 @@ function saveJson(): void {
 const saveZip = () =>
   keep('making the zip', async () => {
     const own = job.value;
-    if (!own) return;
+    if (!own || !host.value) return;
     const [{ jobZip }, { paperFonts }] = await Promise.all([import('./jobZip.ts'), import('./fonts.ts')]);
+    const fonts = await paperFonts();
     const cables = [];
     for (const [i, { record }] of sheets.value.entries()) {
       busy.value = `drawing ${i + 1} of ${sheets.value.length}`;
-      cables.push({ record, ...(await picturesFor(i)) });
+      cables.push({ record, ...(await picturesFor(host.value, i, fonts)) });
     }
     const zipped = await jobZip(
       own,
       bench.shop,
       cables,
       paper.value,
-      await paperFonts(),
+      fonts,
       new Date().toISOString(),
       await picturesOf(own),
-      (done) => (busy.value = `record ${done} of ${cables.length}`),
+      {
+        hunts: huntsOf(own.id),
+        told: (done) => (busy.value = `record ${done} of ${cables.length}`),
+      },
     );
     saveFile(`${tagFileName(own.title)}.zip`, zipped, 'application/zip');
   });

@@ -1,5 +1,6 @@
-import { zip } from 'fflate';
+import { type ZipOptions, zipSync } from 'fflate';
 import { writeJobFile } from '../../core/job/file.ts';
+import type { Hunt } from '../../core/hunt/chain.ts';
 import type { Job } from '../../core/job/job.ts';
 import type { Shop } from '../../core/job/shop.ts';
 import type { Paper } from '../../core/paper/label.ts';
@@ -32,7 +33,7 @@ export function fileNames(tags: readonly string[]): string[] {
  * photographs, and the job file that this application reads again.
  *
  * @param savedAt ISO 8601
- * @param told is told how many cables are done
+ * @param also what else goes in: hunts into the job file, files of their own, and who is told how many cables are done
  */
 export async function jobZip(
   job: Job,
@@ -42,11 +43,20 @@ export async function jobZip(
   fonts: PaperFonts,
   savedAt: string,
   photos: Record<string, string>,
-  told: (done: number) => void = () => {},
+  {
+    hunts = [],
+    files: further = {},
+    told = () => {},
+  }: {
+    readonly hunts?: readonly Hunt[];
+    /** Further files by their names, named in the index. */
+    readonly files?: Readonly<Record<string, Uint8Array>>;
+    readonly told?: (done: number) => void;
+  } = {},
 ): Promise<Uint8Array> {
   const encoder = new TextEncoder();
   const names = fileNames(cables.map(({ record }) => record.tag));
-  const files: Record<string, Uint8Array> = {};
+  const files: Record<string, Uint8Array> = { ...further };
   for (const [i, { record, svg, pictures }] of cables.entries()) {
     const name = names[i] ?? 'cable';
     files[`records/${name}.pdf`] = await recordPdf(record, paper, fonts, pictures);
@@ -57,7 +67,7 @@ export async function jobZip(
     });
     told(i + 1);
   }
-  files['job.json'] = encoder.encode(writeJobFile(job, shop, savedAt, photos));
+  files['job.json'] = encoder.encode(writeJobFile(job, shop, savedAt, photos, [...hunts]));
   files['index.html'] = encoder.encode(
     recordIndexHtml(
       job.title,
@@ -67,9 +77,16 @@ export async function jobZip(
         file: names[i] ?? 'cable',
         photos: pictures.photos.length,
       })),
+      Object.keys(further),
     ),
   );
-  return new Promise((resolve, reject) => {
-    zip(files, { level: 6 }, (error, data) => (error ? reject(error) : resolve(data)));
-  });
+  // What is packed already is stored as it is: so the rest is soon done, and needs no worker made out of text.
+  return zipSync(
+    Object.fromEntries(
+      Object.entries(files).map(([name, bytes]): [string, [Uint8Array, ZipOptions]] => [
+        name,
+        [bytes, { level: /\.(pdf|jpg)$/.test(name) ? 0 : 6 }],
+      ]),
+    ),
+  );
 }

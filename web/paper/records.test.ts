@@ -86,8 +86,17 @@ describe('the job as a zip', () => {
       }),
     );
     const told: number[] = [];
-    const bytes = await jobZip(job, shop, cables, 'A4', FONTS, '2026-11-25T12:00:00.000Z', {}, (n) =>
-      told.push(n),
+    const bytes = await jobZip(
+      job,
+      shop,
+      cables,
+      'A4',
+      FONTS,
+      '2026-11-25T12:00:00.000Z',
+      {},
+      {
+        told: (n) => told.push(n),
+      },
     );
     return { zip: await JSZip.loadAsync(bytes), told };
   };

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { BriefcaseBusiness, Plus, Ruler, TrendingDown } from '@lucide/vue';
+import { BookOpen, BriefcaseBusiness, Plus, Ruler, TrendingDown } from '@lucide/vue';
 import { computed, ref, useTemplateRef } from 'vue';
 import { RouterLink } from 'vue-router';
+import { duesOf } from '../../core/fit/service.ts';
 import { type HuntFound, huntFound } from '../../core/hunt/suspects.ts';
 import type { Cable, Stage } from '../../core/job/cable.ts';
 import { isCut } from '../../core/cutting/pieces.ts';
@@ -9,6 +10,7 @@ import type { Job } from '../../core/job/job.ts';
 import { digits } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
 import { workOf, workOfJob } from '../stores/work.ts';
+import { today } from '../ui/today.ts';
 import RackRow from './RackRow.vue';
 import SetManyBar from './SetManyBar.vue';
 
@@ -35,6 +37,10 @@ const hunted = computed(() => {
   const wastedW = Math.max(0, ...own.map((hunt) => foundW(huntFound(hunt))));
   return wastedW > 0 ? `${digits(wastedW, 0)} W found` : own.length > 0 ? 'looking' : '';
 });
+const overdue = computed(
+  () =>
+    job.cables.flatMap((cable) => duesOf(cable, bench.shop.practice)).filter(({ by }) => by < today()).length,
+);
 const totals = computed(() => workOfJob(job, bench.shop));
 
 function mark(id: string): void {
@@ -110,6 +116,14 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
       >
         <TrendingDown :size="17" class="text-teal" aria-hidden="true" /> Hunt
         <span class="note ml-auto min-w-0 truncate font-normal">{{ hunted }}</span>
+      </RouterLink>
+      <RouterLink
+        :to="{ name: 'log', params: { jobId: job.id } }"
+        class="figure flex h-[42px] shrink-0 items-center gap-2 border-b border-hairline px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
+        active-class="bg-teal-tint"
+      >
+        <BookOpen :size="17" class="text-teal" aria-hidden="true" /> Log
+        <span class="note ml-auto font-normal">{{ overdue > 0 ? `${overdue} overdue` : '' }}</span>
       </RouterLink>
       <RouterLink
         :to="{ name: 'case', params: { jobId: job.id } }"

@@ -1,8 +1,11 @@
 <script setup lang="ts">
+import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
 import type { Cable } from '../../../core/job/cable.ts';
+import { figureOf, withReadingCorrected } from '../../../core/log/corrections.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import ModalBox from '../../ui/ModalBox.vue';
+import QuantityField from '../../ui/QuantityField.vue';
 import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
@@ -14,6 +17,12 @@ const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
 const { prefs } = usePrefs();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
 const striking = ref<string | null>(null);
+const correcting = ref<string | null>(null);
+const right = ref<number | null>(null);
+const figure = computed(() => {
+  const own = cable.readings.find(({ id }) => id === correcting.value);
+  return own ? figureOf(own) : null;
+});
 const why = ref('');
 const when = new Intl.DateTimeFormat(undefined, {
   day: 'numeric',
@@ -33,6 +42,8 @@ const rows = computed(() =>
       source: reading.source as string,
       struck: reading.struck,
       isReading: true,
+      isCorrectable: figureOf(reading) !== null,
+      corrects: reading.corrects !== undefined,
     })),
     ...cable.reworks.map(({ id, at, by, end, what }) => ({
       id,
@@ -43,6 +54,8 @@ const rows = computed(() =>
       source: '',
       struck: undefined,
       isReading: false,
+      isCorrectable: false,
+      corrects: false,
     })),
   ].sort((a, b) => b.at.localeCompare(a.at)),
 );
@@ -55,6 +68,18 @@ function strike(): void {
     if (reading) reading.struck = { at: new Date().toISOString(), by: prefs.person, why: why.value };
   });
   striking.value = null;
+  why.value = '';
+}
+/** A mistyped figure is put right: the old reading stays, struck through, with who and why. */
+function correct(): void {
+  const id = correcting.value;
+  const value = right.value;
+  if (why.value === '' || id === null || value === null) return;
+  const said = { id: nanoid(10), at: new Date().toISOString(), by: prefs.person, why: why.value };
+  edit('reading put right', (draft) => {
+    draft.readings = withReadingCorrected(cable, id, value, said).readings;
+  });
+  correcting.value = null;
   why.value = '';
 }
 </script>
@@ -83,6 +108,19 @@ function strike(): void {
           >{{ row.source }}</span
         >
         <span class="note w-36 truncate text-right">{{ row.by }}, {{ when.format(new Date(row.at)) }}</span>
+        <span v-if="row.corrects" class="note">put right</span>
+        <button
+          v-if="row.isCorrectable"
+          type="button"
+          class="min-h-8 px-1 text-teal underline"
+          @click="
+            correcting = row.id;
+            right = null;
+            why = '';
+          "
+        >
+          correct<span class="sr-only"> {{ row.words }}</span>
+        </button>
         <button
           v-if="row.isReading && !row.struck"
           type="button"
@@ -94,6 +132,32 @@ function strike(): void {
         <span v-else class="w-10" />
       </li>
     </ul>
+    <ModalBox :open="correcting !== null" title="Put a mistyped reading right" @close="correcting = null">
+      <p class="mb-3">
+        The old figure stays in the record, struck through, with who and why. A true but bad reading is not
+        put right: rework the end instead.
+      </p>
+      <template v-if="figure">
+        <QuantityField
+          label="It should read"
+          :kind="figure.kind"
+          :model-value="right ?? figure.value"
+          :least="figure.least"
+          :most="figure.most"
+          :decimals="figure.decimals"
+          @update:model-value="right = $event"
+        />
+      </template>
+      <TextField
+        label="How did it go wrong?"
+        :model-value="why"
+        required
+        @update:model-value="why = $event"
+      />
+      <button type="button" class="button filled mt-2" :disabled="right === null" @click="correct">
+        Put it right
+      </button>
+    </ModalBox>
     <ModalBox :open="striking !== null" title="Strike out a reading" @close="striking = null">
       <p class="mb-3">
         It stays in the record, struck through, with your reason. To replace a true but bad reading, rework

@@ -1,0 +1,132 @@
+import type { Cable, Correction, Jacket } from '../job/cable.ts';
+import type { Reading } from '../job/reading.ts';
+import { JACKETS } from '../job/shop.ts';
+import type { QuantityKind } from '../units/quantity.ts';
+
+/** Facts of a made cable that can have been written down wrong. */
+export const FACTS = {
+  tag: 'tag',
+  from: 'from, end A',
+  to: 'to, end B',
+  jacket: 'jacket',
+  notes: 'notes',
+} as const;
+export type Fact = keyof typeof FACTS;
+
+/** Who puts something right, when and why. */
+export interface Said {
+  readonly id: string;
+  readonly at: string;
+  readonly by: string;
+  readonly why: string;
+}
+
+const LONGEST: Readonly<Record<Fact, number>> = { tag: 80, from: 60, to: 60, jacket: 20, notes: 300 };
+
+/** What a fact stands at. */
+export function factOf(cable: Cable, fact: Fact): string {
+  switch (fact) {
+    case 'tag':
+      return cable.tag;
+    case 'from':
+      return cable.ends.A.at;
+    case 'to':
+      return cable.ends.B.at;
+    case 'jacket':
+      return cable.jacket;
+    case 'notes':
+      return cable.notes;
+  }
+}
+
+/** What is wrong with a new wording, in a sentence; empty where nothing is. */
+export function badFact(cable: Cable, fact: Fact, now: string): string {
+  if (now === factOf(cable, fact)) return 'That is what it says already.';
+  if (fact === 'tag' && now.trim() === '') return 'A cable needs a tag.';
+  if (fact === 'jacket' && !(JACKETS as readonly string[]).includes(now))
+    return `A jacket is one of ${JACKETS.join(', ')}.`;
+  return now.length > LONGEST[fact] ? `At most ${LONGEST[fact]} letters; this has ${now.length}.` : '';
+}
+
+/**
+ * A cable with a fact put right. The old wording stays, with who, when and why; sealed records stay as they were.
+ *
+ * @throws RangeError where the new wording cannot be taken, see {@link badFact}
+ */
+export function withFact(cable: Cable, fact: Fact, now: string, said: Said): Cable {
+  const bad = badFact(cable, fact, now);
+  if (bad) throw new RangeError(bad);
+  const correction: Correction = {
+    ...said,
+    what: FACTS[fact],
+    was: factOf(cable, fact).slice(0, 300),
+    now: now.slice(0, 300),
+  };
+  return { ...changed(cable, fact, now), corrections: [...cable.corrections, correction] };
+}
+
+function changed(cable: Cable, fact: Fact, now: string): Cable {
+  const { ends } = cable;
+  switch (fact) {
+    case 'tag':
+      return { ...cable, tag: now };
+    case 'from':
+      return { ...cable, ends: { ...ends, A: { ...ends.A, at: now } } };
+    case 'to':
+      return { ...cable, ends: { ...ends, B: { ...ends.B, at: now } } };
+    case 'jacket':
+      return { ...cable, jacket: now as Jacket };
+    case 'notes':
+      return { ...cable, notes: now };
+  }
+}
+
+/** The one figure of a reading that is mistyped most: where it is kept, and what may be typed for it. */
+export interface ReadingFigure {
+  readonly key: string;
+  readonly kind: QuantityKind;
+  readonly value: number;
+  readonly least: number;
+  readonly most: number;
+  readonly decimals: number;
+}
+
+const FIGURES: Readonly<Partial<Record<Reading['check'], Omit<ReadingFigure, 'value'>>>> = {
+  'across-flats': { key: 'valueMm', kind: 'length', least: 0.5, most: 100, decimals: 2 },
+  ears: { key: 'valueMm', kind: 'length', least: 0, most: 20, decimals: 2 },
+  pull: { key: 'forceN', kind: 'force', least: 0, most: 50000, decimals: 0 },
+  'join-pull': { key: 'forceN', kind: 'force', least: 0, most: 50000, decimals: 0 },
+  joint: { key: 'milliohm', kind: 'milliohm', least: 0, most: 1000, decimals: 4 },
+  resistance: { key: 'milliohm', kind: 'milliohm', least: 0, most: 1e5, decimals: 3 },
+  insulation: { key: 'megohm', kind: 'megohm', least: 0, most: 1e7, decimals: 1 },
+  drop: { key: 'millivolt', kind: 'millivolt', least: 0, most: 1e5, decimals: 2 },
+  contact: { key: 'millivolt', kind: 'millivolt', least: 0, most: 1e5, decimals: 2 },
+  torque: { key: 'newtonMetre', kind: 'torque', least: 0, most: 500, decimals: 1 },
+};
+
+/** The figure of a reading that can be put right; null where it has none, or came from an instrument and cannot be mistyped. */
+export function figureOf(reading: Reading): ReadingFigure | null {
+  const figure = FIGURES[reading.check];
+  if (!figure || reading.source !== 'typed' || reading.struck) return null;
+  const value: unknown = (reading as unknown as Readonly<Record<string, unknown>>)[figure.key];
+  return typeof value === 'number' ? { ...figure, value } : null;
+}
+
+/**
+ * A cable with a mistyped reading put right: the old one is struck out and stays, the new one stands in its place and
+ * time, and names the one it puts right.
+ *
+ * @throws RangeError where the reading has no figure to put right, or the new one is out of range
+ */
+export function withReadingCorrected(cable: Cable, readingId: string, value: number, said: Said): Cable {
+  const old = cable.readings.find(({ id }) => id === readingId);
+  const figure = old ? figureOf(old) : null;
+  if (!old || !figure) throw new RangeError('this reading has no figure to put right');
+  if (value < figure.least || value > figure.most) throw new RangeError('out of range');
+  const struck: Reading = { ...old, struck: { at: said.at, by: said.by, why: said.why } };
+  const right = { ...old, id: said.id, [figure.key]: value, corrects: old.id } as Reading;
+  return {
+    ...cable,
+    readings: cable.readings.flatMap((own) => (own.id === readingId ? [struck, right] : [own])),
+  };
+}

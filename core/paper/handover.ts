@@ -1,0 +1,189 @@
+import { STUDS } from '../catalogue/tables/studs.ts';
+import { duesOf } from '../fit/service.ts';
+import type { Job } from '../job/job.ts';
+import { END_NAMES } from '../job/end.ts';
+import type { Scheduled } from '../job/schedule.ts';
+import type { Shop } from '../job/shop.ts';
+import { meetsWord } from '../termination/posts.ts';
+import type { StudStack } from '../termination/studStack.ts';
+import { CAUTIONS, type CautionId } from '../traveller/cautions.ts';
+import { digits, figure } from '../units/figure.ts';
+import { type ListDoc, scheduleDoc } from './listDoc.ts';
+
+/** A stud that several lugs share, as it was stacked. */
+export interface StackSheet {
+  readonly name: string;
+  readonly stack: StudStack;
+  /** From the face outwards, a line each. */
+  readonly lines: readonly string[];
+}
+
+/** A job as it was built, for whoever owns it and whoever works on it next. */
+export interface Handover {
+  readonly title: string;
+  readonly subtitle: string;
+  /** The day it was written, ISO 8601. */
+  readonly day: string;
+  readonly facts: readonly string[];
+  /** What is not proved, fails, or was read by stand-ins: said on the first page, not hidden behind it. */
+  readonly open: readonly string[];
+  readonly schedule: ListDoc;
+  readonly ends: ListDoc;
+  readonly dues: ListDoc;
+  readonly stacks: readonly StackSheet[];
+  readonly cautions: readonly { readonly title: string; readonly items: readonly string[] }[];
+  readonly foot: string;
+}
+
+/** What whoever comes next must know before touching it. */
+const CAUTIONS_HANDED: readonly CautionId[] = ['live', 'tools', 'hot work'];
+const FOOT =
+  'Figures for planning. Local codes, class and survey rules, makers’ instructions and licensed persons come first.';
+
+/**
+ * The handover pack of a job: schedule, ends with their torque, stud stacks, what is due, cautions.
+ *
+ * @param cables every cable of the job with its work, in the job's order
+ * @param day it is written, ISO 8601
+ */
+export function handover(job: Job, cables: readonly Scheduled[], shop: Shop, day: string): Handover {
+  const proved = cables.filter(({ work }) => work.stages.prove.done).length;
+  const metres = cables.reduce((sum, { work }) => sum + (work.lengths?.finishedMm ?? 0), 0) / 1000;
+  return {
+    title: job.title,
+    subtitle: job.subtitle,
+    day,
+    facts: [
+      `${cables.length} ${cables.length === 1 ? 'cable' : 'cables'}, ${figure(metres, '', 1)} m in all`,
+      `${proved} of ${cables.length} proved`,
+      `written ${day}`,
+    ],
+    open: openPoints(cables),
+    schedule: scheduleDoc(job.title, cables),
+    ends: endsDoc(job, cables),
+    dues: duesDoc(job, cables, shop),
+    stacks: stackSheets(cables),
+    cautions: CAUTIONS_HANDED.map((id) => CAUTIONS[id]),
+    foot: FOOT,
+  };
+}
+
+function openPoints(cables: readonly Scheduled[]): string[] {
+  return cables.flatMap(({ cable, work }) => {
+    const { verdict, findings } = work;
+    const simulated = findings.some(({ provenance }) => provenance === 'simulated');
+    const first = verdict.reasons[0];
+    return [
+      ...(verdict.state === 'fails' || verdict.state === 'unproved'
+        ? [
+            `${cable.tag} ${verdict.state === 'fails' ? 'fails' : 'is not proved'}${first ? `: ${first.title.toLowerCase()}${first.end ? ` of ${first.end}` : ''}` : ''}.`,
+          ]
+        : []),
+      ...(simulated ? [`${cable.tag} has SIMULATED readings: they prove nothing.`] : []),
+      ...END_NAMES.flatMap((name) => {
+        const temporary = cable.ends[name].temporary;
+        return temporary
+          ? [`${cable.tag} ${name} is a get-you-home repair, to be replaced by ${temporary.replaceBy}.`]
+          : [];
+      }),
+    ];
+  });
+}
+
+/** Every end: where it is bolted, what it is tightened to, and what it was tightened to last. */
+function endsDoc(job: Job, cables: readonly Scheduled[]): ListDoc {
+  return {
+    title: 'Ends and torque',
+    subtitle: job.title,
+    columns: [
+      { title: 'end', width: 0.11 },
+      { title: 'where', width: 0.24 },
+      { title: 'on', width: 0.1 },
+      { title: 'lug', width: 0.25 },
+      { title: 'N·m', width: 0.1, right: true },
+      { title: 'tightened', width: 0.2, right: true },
+    ],
+    sections: [
+      {
+        title: '',
+        rows: cables.flatMap(({ cable, work }) =>
+          END_NAMES.map((name) => {
+            const end = work.ends[name];
+            const torque = work.findings.find(({ id }) => id === `torque.${name}`);
+            const limit = torque?.limit;
+            return [
+              `${cable.tag} ${name}`,
+              cable.ends[name].at,
+              meetsWord(end.meets),
+              end.lug?.label ?? 'not decided',
+              limit?.kind === 'window' ? `${digits(limit.least, 0)} to ${digits(limit.most, 0)}` : '',
+              torque?.read && torque.value !== null
+                ? `${digits(torque.value, 1)}, ${torque.read.at.slice(0, 10)}`
+                : 'not recorded',
+            ];
+          }),
+        ),
+      },
+    ],
+    foot: FOOT,
+  };
+}
+
+const DOES = {
+  'tighten again': 'tighten both studs again',
+  'look again': 'look at it, and tighten to torque',
+  replace: 'replace the get-you-home repair',
+} as const;
+
+function duesDoc(job: Job, cables: readonly Scheduled[], { practice }: Shop): ListDoc {
+  const rows = cables
+    .flatMap(({ cable }) => duesOf(cable, practice).map((due) => ({ cable, due })))
+    .sort((a, b) => a.due.by.localeCompare(b.due.by));
+  return {
+    title: 'When to come back',
+    subtitle: `${job.title}. Tighten again after ${practice.service.retorqueDays} days; look every ${practice.service.lookMonths} months.`,
+    columns: [
+      { title: 'by', width: 0.16 },
+      { title: 'cable', width: 0.14 },
+      { title: 'what', width: 0.38 },
+      { title: 'counted from', width: 0.18 },
+      { title: 'done', width: 0.14, right: true },
+    ],
+    sections: [
+      {
+        title: rows.length === 0 ? 'Nothing is due before the first cable is fitted.' : '',
+        rows: rows.map(({ cable, due }) => [due.by, cable.tag, DOES[due.what], due.since, '[  ]']),
+      },
+    ],
+    foot: FOOT,
+  };
+}
+
+/** Studs with more than one lug, each once. */
+function stackSheets(cables: readonly Scheduled[]): StackSheet[] {
+  const found = new Map<string, StackSheet>();
+  for (const { work } of cables) {
+    for (const name of END_NAMES) {
+      const stack = work.stacks[name];
+      if (!stack || stack.members.length < 2) continue;
+      const key = stack.members
+        .map((member) => member.key)
+        .sort()
+        .join(' ');
+      if (found.has(key)) continue;
+      const [least, most] = STUDS[stack.stud].torqueNm;
+      found.set(key, {
+        name: stack.name,
+        stack,
+        lines: [
+          ...stack.members.map(
+            ({ label, amps, palmMm }, i) =>
+              `${i + 1}. ${label}, ${figure(amps, 'A', 0)}${palmMm === null ? '' : `, palm ${figure(palmMm, 'mm', 1)}`}`,
+          ),
+          `then the washer${stack.springWasher ? ', the spring washer' : ''} and the nut, ${least} to ${most} N·m`,
+        ],
+      });
+    }
+  }
+  return [...found.values()];
+}

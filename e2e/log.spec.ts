@@ -1,0 +1,150 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test } from '@playwright/test';
+import ICAL from 'ical.js';
+import JSZip from 'jszip';
+import QRCode from 'qrcode';
+import { App } from './app.ts';
+
+const HB3 = `GA1
+tag: HB-3
+pole: positive
+cable: 25 mm² Tinned marine, red
+from: Isolator, M8
+to: Inverter +, M8
+length: 1600 mm
+lugs: 25-8 heavy / 25-8 heavy
+die: K10 / K10
+proof: proved
+by: N. Sorrel 2025-10-18`;
+
+test('the log is searched, narrowed, opened, marked with a word, and goes to a calendar', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/log');
+  const main = page.getByRole('main');
+  const rows = main.getByRole('row');
+  await expect(main).toContainText('11 of 21 cables of 3 jobs');
+  expect(await app.seriousProblems('main')).toEqual([]);
+  await page.getByRole('searchbox', { name: 'Look for' }).fill('hut shunt');
+  await expect(rows).toHaveCount(3);
+  await page.getByRole('searchbox', { name: 'Look for' }).fill('');
+  await app.choose('Which', 'overdue');
+  await app.choose('Order', 'due soonest');
+  await expect(rows.nth(1)).toContainText('HB-5');
+  await expect(rows.nth(1)).toContainText('tighten again, overdue');
+  const download = page.waitForEvent('download');
+  await main.getByRole('button', { name: /due, to a calendar/ }).click();
+  const file = await readFile(await (await download).path(), 'utf8');
+  const events = new ICAL.Component(ICAL.parse(file) as [string, unknown[], unknown[]]).getAllSubcomponents(
+    'vevent',
+  );
+  const summaries = events.map((own) => new ICAL.Event(own).summary);
+  expect(summaries).toContain('Tighten again HB-5');
+  expect(summaries).toContain('Replace WN-1');
+
+  await rows.filter({ hasText: 'HB-5' }).getByRole('button', { name: 'HB-5' }).click();
+  const detail = page.getByRole('region', { name: 'Cable HB-5' });
+  await expect(detail).toContainText('2025-11-24');
+  await detail.getByRole('textbox', { name: 'New keyword' }).fill('suspect');
+  await detail.getByRole('textbox', { name: 'New keyword' }).press('Enter');
+  await main.getByRole('button', { name: 'suspect', exact: true }).click();
+  await expect(rows).toHaveCount(2);
+  await app.saved();
+});
+
+test('what was written down wrong is put right, and the old wording stays', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/hut/log');
+  await page.getByRole('button', { name: 'HB-2', exact: true }).click();
+  const detail = page.getByRole('region', { name: /^Cable HB-/ });
+  await detail.getByRole('button', { name: 'Something is written down wrong' }).click();
+  await app.choose('What', 'to, end B');
+  await detail.getByLabel('It should say').fill('Isolator 2');
+  await detail.getByRole('button', { name: 'Put it right' }).click();
+  await expect(detail.getByRole('alert')).toContainText('Say who');
+  await app.type('Who puts it right', 'R. Pell');
+  await detail.getByRole('button', { name: 'Put it right' }).click();
+  await expect(detail.getByRole('alert')).toContainText('Say why');
+  await detail.getByLabel('Why it was wrong').fill('there are two of them');
+  await detail.getByRole('button', { name: 'Put it right' }).click();
+  await expect(detail).toContainText('was “Isolator”, now “Isolator 2”');
+  await expect(detail).toContainText('R. Pell');
+
+  await detail.getByRole('link', { name: 'Open it' }).click();
+  const readings = page.getByRole('region', { name: 'All readings' });
+  await readings
+    .getByRole('button', { name: /^correct torque/ })
+    .first()
+    .click();
+  await app.type('It should read', '12.5');
+  await app.type('How did it go wrong?', 'read off the wrong scale');
+  await page.getByRole('button', { name: 'Put it right' }).click();
+  await expect(readings).toContainText('put right');
+  await expect(readings).toContainText('struck out: read off the wrong scale');
+  await expect(readings).toContainText(/torque 12\.5 N·m/);
+  await app.saved();
+});
+
+test('a label in a picture opens its cable; one that is not known is brought in; nonsense is said', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/hut/log');
+  const choose = async (buffer: Buffer, name = 'label.png') => {
+    await page.getByRole('button', { name: 'Read a label' }).click();
+    await page.getByTestId('label-picture').setInputFiles({ name, mimeType: 'image/png', buffer });
+  };
+  const picture = (text: string) => QRCode.toBuffer(text, { width: 420 });
+  await choose(await picture(HB3));
+  await expect(page.getByRole('region', { name: 'Cable HB-3' })).toBeVisible();
+
+  await choose(await picture('https://example.invalid/'));
+  const box = page.getByRole('dialog');
+  await expect(box.getByRole('alert')).toContainText('not the code of a cable label');
+  await page.getByTestId('label-picture').setInputFiles({
+    name: 'notes.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from('no picture at all'),
+  });
+  await expect(box.getByRole('alert')).toContainText('is no picture that can be read here');
+  await box
+    .getByRole('textbox', { name: 'Or what its code says' })
+    .fill(HB3.replace('Isolator, M8', 'Barn isolator, M10'));
+  await box.getByRole('button', { name: 'Look it up' }).click();
+  await expect(box).toContainText('is not in this log');
+  await box.getByRole('button', { name: 'Bring it in' }).click();
+  await expect(app.field('From, end A')).toHaveValue('Barn isolator');
+  await expect(page.getByRole('button', { name: /From labels/ })).toBeVisible();
+  await app.saved();
+});
+
+test('a job is handed over as one PDF and one zip', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/hut/print/handover');
+  await expect(page.getByRole('heading', { name: 'Larkfell, hilltop hut' })).toBeVisible();
+  await expect(page.getByRole('main')).toContainText('PV-2 is not proved');
+  await expect(page.locator('.stack-sheet svg')).toHaveCount(1);
+  const pdf = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'All of it as one PDF' }).click();
+  const bytes = await readFile(await (await pdf).path());
+  expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  const zip = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'One zip' }).click();
+  const { files } = await JSZip.loadAsync(await readFile(await (await zip).path()));
+  for (const name of [
+    'index.html',
+    'job.json',
+    'handover.pdf',
+    'due.ics',
+    'records/HB-5.pdf',
+    'drawings/HB-5.svg',
+  ])
+    expect(Object.keys(files)).toContain(name);
+  const job = JSON.parse((await files['job.json']?.async('string')) ?? '{}') as { hunts?: unknown[] };
+  expect(job.hunts).toHaveLength(1);
+});

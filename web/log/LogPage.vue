@@ -1,0 +1,267 @@
+<script setup lang="ts">
+import { CalendarPlus, QrCode } from '@lucide/vue';
+import { computed, reactive, ref } from 'vue';
+import { dayAfter } from '../../core/fit/service.ts';
+import { dueEvents } from '../../core/log/dueEvents.ts';
+import {
+  dueDay,
+  dueList,
+  LOG_SORTS,
+  LOG_STATES,
+  type LogEntry,
+  type LogQuery,
+  logOf,
+  type LogSort,
+  type LogState,
+  logWords,
+  searchLog,
+  WHOLE_LOG,
+} from '../../core/log/log.ts';
+import { STATE_SAYS } from '../../core/paper/stateSays.ts';
+import BenchFrame from '../bench/BenchFrame.vue';
+import { saveFile } from '../storage/files.ts';
+import { useBench } from '../stores/bench.ts';
+import { usePrefs } from '../stores/prefs.ts';
+import ChoiceField from '../ui/ChoiceField.vue';
+import { sizeText } from '../ui/display.ts';
+import StateMark from '../ui/StateMark.vue';
+import { today } from '../ui/today.ts';
+import LabelBox from './LabelBox.vue';
+import LogDetail from './LogDetail.vue';
+
+/** Every cable ever made, of all jobs: looked for, due, corrected, handed over. */
+defineProps<{ jobId?: string }>();
+
+const bench = useBench();
+const { prefs } = usePrefs();
+const SOON_DAYS = 31;
+const query = reactive<{ -readonly [Key in keyof LogQuery]: LogQuery[Key] }>({ ...WHOLE_LOG });
+const entries = computed(() => logOf(bench.jobs, bench.shop));
+const soon = computed(() => dayAfter(today(), SOON_DAYS));
+const found = computed(() => searchLog(entries.value, query, today(), soon.value));
+const words = computed(() => logWords(entries.value));
+const openId = ref<string | null>(null);
+const opened = computed(() => entries.value.find(({ cable }) => cable.id === openId.value));
+const isReading = ref(false);
+const overdue = computed(() => dueList(entries.value).filter(({ due }) => due.by < today()).length);
+
+const anything = (of: string, list: readonly string[]) => [
+  { value: '', title: `any ${of}` },
+  ...list.map((value) => ({ value, title: value })),
+];
+const jobs = computed(() => [
+  { value: '', title: 'any job' },
+  ...bench.jobs.map(({ id, title }) => ({ value: id, title })),
+]);
+const states = (Object.keys(LOG_STATES) as LogState[]).map((value) => ({ value, title: LOG_STATES[value] }));
+const sorts = (Object.keys(LOG_SORTS) as LogSort[]).map((value) => ({ value, title: LOG_SORTS[value] }));
+const isNarrowed = computed(() =>
+  (Object.keys(WHOLE_LOG) as (keyof LogQuery)[]).some(
+    (key) => key !== 'sort' && query[key] !== WHOLE_LOG[key],
+  ),
+);
+const reset = () => Object.assign(query, { ...WHOLE_LOG, sort: query.sort });
+
+/** What makes the calendar is fetched when one is asked for. */
+async function exportCalendar(): Promise<void> {
+  const { dueCalendar } = await import('./calendar.ts');
+  const events = dueEvents(dueList(found.value));
+  saveFile('due.ics', dueCalendar(events, 'Cables that are due', new Date()), 'text/calendar');
+}
+const dueCount = computed(() => dueList(found.value).length);
+function show(entry: LogEntry): void {
+  reset();
+  if (entry.made === null) query.state = 'all';
+  openId.value = entry.cable.id;
+}
+</script>
+
+<template>
+  <BenchFrame :job-id="jobId">
+    <main
+      class="min-w-0 bg-paper lg:grid lg:min-h-0"
+      :class="opened ? 'lg:grid-cols-[minmax(0,1fr)_354px]' : ''"
+    >
+      <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
+        <header class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line bg-chalk px-3.5 py-2">
+          <div class="min-w-0 flex-1">
+            <h1 class="figure text-[22px] leading-6 font-semibold">Log</h1>
+            <p class="note">
+              {{ found.length }} of {{ entries.length }} cables of {{ bench.jobs.length }} jobs<b
+                v-if="overdue > 0"
+                class="text-fails"
+                >, {{ overdue }} overdue</b
+              >
+            </p>
+          </div>
+          <button type="button" class="button" @click="isReading = true">
+            <QrCode :size="18" aria-hidden="true" /> Read a label
+          </button>
+          <button type="button" class="button" :disabled="dueCount === 0" @click="exportCalendar">
+            <CalendarPlus :size="18" aria-hidden="true" /> {{ dueCount }} due, to a calendar
+          </button>
+        </header>
+        <div
+          class="log-filters grid grid-cols-2 gap-2 border-b border-hairline bg-chalk px-3.5 py-2 sm:grid-cols-4"
+        >
+          <input
+            v-model="query.text"
+            class="field-input col-span-2 !text-[16px]"
+            aria-label="Look for"
+            placeholder="Look for tag, place, person, word"
+            type="search"
+          />
+          <ChoiceField
+            label="Which"
+            hide-label
+            :model-value="query.state"
+            :choices="states"
+            @update:model-value="query.state = $event"
+          />
+          <ChoiceField
+            label="Order"
+            hide-label
+            :model-value="query.sort"
+            :choices="sorts"
+            @update:model-value="query.sort = $event"
+          />
+          <ChoiceField
+            label="Job"
+            hide-label
+            :model-value="query.job"
+            :choices="jobs"
+            @update:model-value="query.job = $event"
+          />
+          <ChoiceField
+            label="Person"
+            hide-label
+            :model-value="query.person"
+            :choices="anything('person', words.people)"
+            @update:model-value="query.person = $event"
+          />
+          <ChoiceField
+            label="Tool"
+            hide-label
+            :model-value="query.tool"
+            :choices="anything('tool', words.tools)"
+            @update:model-value="query.tool = $event"
+          />
+          <ChoiceField
+            label="Die"
+            hide-label
+            :model-value="query.die"
+            :choices="anything('die', words.dies)"
+            @update:model-value="query.die = $event"
+          />
+          <div
+            v-if="words.keywords.length > 0"
+            class="col-span-2 flex flex-wrap items-center gap-1.5 sm:col-span-4"
+          >
+            <span class="label">Keywords</span>
+            <button
+              v-for="word in words.keywords"
+              :key="word"
+              type="button"
+              class="min-h-8 rounded-box border px-2"
+              :class="
+                query.keyword === word ? 'border-teal bg-teal text-on-teal' : 'border-hairline bg-paper'
+              "
+              :aria-pressed="query.keyword === word"
+              @click="query.keyword = query.keyword === word ? '' : word"
+            >
+              {{ word }}
+            </button>
+            <button
+              v-if="isNarrowed"
+              type="button"
+              class="ml-auto min-h-8 px-2 text-teal underline"
+              @click="reset"
+            >
+              show all that was made
+            </button>
+          </div>
+        </div>
+        <div class="min-w-0 overflow-x-auto lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
+          <table class="w-full border-collapse text-left">
+            <thead class="figure sticky top-0 z-10 bg-paper text-[14px] text-ink2">
+              <tr class="border-b border-line">
+                <th class="py-1 pl-3.5 font-normal">tag</th>
+                <th class="font-normal">from, to</th>
+                <th class="font-normal max-md:hidden">job</th>
+                <th class="font-normal max-sm:hidden">made</th>
+                <th class="font-normal">record</th>
+                <th class="pr-3.5 font-normal">due</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr
+                v-for="entry in found"
+                :key="`${entry.jobId}.${entry.cable.id}`"
+                class="cursor-pointer border-b border-hairline hover:bg-teal-tint/60"
+                :class="entry.cable.id === openId ? 'bg-teal-tint shadow-[inset_3px_0_0_var(--teal)]' : ''"
+                @click="openId = entry.cable.id"
+              >
+                <td class="py-1 pl-3.5">
+                  <button
+                    type="button"
+                    class="figure min-h-9 text-left text-[17px] leading-5 font-semibold"
+                    :aria-expanded="entry.cable.id === openId"
+                  >
+                    {{ entry.cable.tag }}
+                  </button>
+                  <span v-if="entry.cable.gauge.size" class="figure block text-[13.5px] text-ink2">
+                    {{ sizeText(entry.cable.gauge.size, prefs.sizes) }} {{ entry.cable.jacket }}
+                  </span>
+                </td>
+                <td class="pr-3">
+                  {{ entry.cable.ends.A.at || 'not said' }} → {{ entry.cable.ends.B.at || 'not said' }}
+                  <span v-if="entry.cable.keywords.length > 0" class="note block">{{
+                    entry.cable.keywords.join(', ')
+                  }}</span>
+                </td>
+                <td class="pr-3 max-md:hidden">{{ entry.jobTitle }}</td>
+                <td class="pr-3 whitespace-nowrap max-sm:hidden">
+                  <span class="figure block text-[16px]">{{ entry.made ?? 'not yet' }}</span>
+                  <span class="note">{{ entry.people.join(', ') }}</span>
+                </td>
+                <td class="pr-3">
+                  <template v-if="entry.verdict">
+                    <StateMark :state="entry.verdict" :word="false" />
+                    <span class="ml-1">{{ STATE_SAYS[entry.verdict] }}</span>
+                    <b
+                      v-if="entry.simulated"
+                      class="figure ml-1 rounded-box border border-ink px-1 text-[12px]"
+                      >SIMULATED</b
+                    >
+                  </template>
+                  <span v-else class="text-ink2">{{ entry.made ? 'not sealed' : '' }}</span>
+                </td>
+                <td class="pr-3.5 whitespace-nowrap">
+                  <template v-if="dueDay(entry)">
+                    <span
+                      class="figure block text-[16px]"
+                      :class="(dueDay(entry) ?? '') < today() ? 'font-semibold text-fails' : ''"
+                      >{{ dueDay(entry) }}</span
+                    >
+                    <span class="note"
+                      >{{ entry.dues[0]?.what
+                      }}<b v-if="(dueDay(entry) ?? '') < today()" class="text-fails">, overdue</b></span
+                    >
+                  </template>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+          <p v-if="found.length === 0" class="p-3.5">
+            Nothing in the log answers to that.
+            <button type="button" class="text-teal underline" @click="reset">Show all that was made</button>
+          </p>
+        </div>
+      </div>
+      <div v-if="opened" class="border-line max-lg:border-t lg:overflow-y-auto lg:border-l">
+        <LogDetail :entry="opened" @close="openId = null" />
+      </div>
+      <LabelBox :open="isReading" :entries="entries" @close="isReading = false" @found="show" />
+    </main>
+  </BenchFrame>
+</template>

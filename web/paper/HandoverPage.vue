@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { computed, ref, useTemplateRef } from 'vue';
+import { RouterLink } from 'vue-router';
+import { dueEvents } from '../../core/log/dueEvents.ts';
+import { dueList, logOf } from '../../core/log/log.ts';
+import { handover } from '../../core/paper/handover.ts';
+import type { Paper } from '../../core/paper/label.ts';
+import { tagFileName } from '../../core/paper/testRecord.ts';
+import StackPicture from '../bench/ends/StackPicture.vue';
+import { huntsOf, saveFile } from '../storage/files.ts';
+import { picturesOf } from '../storage/photos.ts';
+import { useBench } from '../stores/bench.ts';
+import SegmentedField from '../ui/SegmentedField.vue';
+import { today } from '../ui/today.ts';
+import { drawingPng } from './drawingPng.ts';
+import RecordSheet from './RecordSheet.vue';
+import { useSheets } from './sheets.ts';
+import { useMaking } from './useMaking.ts';
+
+/** A job as it was built, to hand over: on the page, as one PDF, and as one zip with everything in it. */
+const { jobId } = defineProps<{ jobId: string }>();
+
+const bench = useBench();
+const { job, sheets, picturesFor } = useSheets(() => ({ jobId }));
+const { busy, problem, keep } = useMaking();
+const paper = ref<Paper>('A4');
+const host = useTemplateRef<HTMLElement>('host');
+const STACK_PX = 1000;
+const pack = computed(() =>
+  job.value
+    ? handover(
+        job.value,
+        sheets.value.map(({ scheduled }) => scheduled),
+        bench.shop,
+        today(),
+      )
+    : null,
+);
+const lists = computed(() => (pack.value ? [pack.value.schedule, pack.value.ends, pack.value.dues] : []));
+
+/** All that the PDF and the zip are made of; nothing where the page is not there. */
+async function parts() {
+  const [own, at] = [pack.value, host.value];
+  if (!own || !at) return null;
+  const [{ handoverPdf }, { paperFonts }] = await Promise.all([
+    import('./handoverPdf.ts'),
+    import('./fonts.ts'),
+  ]);
+  const fonts = await paperFonts();
+  const cables = [];
+  for (const [i, { record }] of sheets.value.entries()) {
+    busy.value = `drawing ${i + 1} of ${sheets.value.length}`;
+    cables.push({ record, ...(await picturesFor(at, i, fonts)) });
+  }
+  const stacks = [];
+  for (const svg of at.querySelectorAll<SVGSVGElement>('.stack-sheet svg'))
+    stacks.push(await drawingPng(svg, fonts, STACK_PX).catch(() => null));
+  const pdf = await handoverPdf(own, cables, paper.value, fonts, stacks, (done) => {
+    busy.value = `record ${done} of ${cables.length}`;
+  });
+  return { pdf, cables, fonts };
+}
+const base = computed(() => `${tagFileName(job.value?.title ?? 'job')}-handover`);
+const savePdf = () =>
+  keep('making the PDF', async () => {
+    const made = await parts();
+    if (made) saveFile(`${base.value}.pdf`, made.pdf, 'application/pdf');
+  });
+const saveZip = () =>
+  keep('making the zip', async () => {
+    const own = job.value;
+    const made = await parts();
+    if (!own || !made) return;
+    const [{ jobZip }, { dueCalendar }] = await Promise.all([
+      import('./jobZip.ts'),
+      import('../log/calendar.ts'),
+    ]);
+    const now = new Date();
+    const due = dueCalendar(dueEvents(dueList(logOf([own], bench.shop))), own.title, now);
+    const zipped = await jobZip(
+      own,
+      bench.shop,
+      made.cables,
+      paper.value,
+      made.fonts,
+      now.toISOString(),
+      await picturesOf(own),
+      {
+        hunts: huntsOf(own.id),
+        files: { 'handover.pdf': made.pdf, 'due.ics': new TextEncoder().encode(due) },
+      },
+    );
+    saveFile(`${base.value}.zip`, zipped, 'application/zip');
+  });
+const print = () => window.print();
+</script>
+
+<template>
+  <main ref="host" class="paper mx-auto max-w-[210mm] p-6">
+    <div class="mb-4 flex flex-wrap items-center gap-3 print:hidden">
+      <button type="button" class="button filled" :disabled="busy !== ''" @click="savePdf">
+        All of it as one PDF
+      </button>
+      <button type="button" class="button" :disabled="busy !== ''" @click="saveZip">One zip</button>
+      <button type="button" class="button" @click="print">Print</button>
+      <SegmentedField
+        v-model="paper"
+        label="Paper"
+        hide-label
+        class="w-36"
+        :choices="[
+          { value: 'A4', title: 'A4' },
+          { value: 'Letter', title: 'Letter' },
+        ]"
+      />
+      <RouterLink :to="{ name: 'job', params: { jobId } }" class="button">Back to the bench</RouterLink>
+      <span v-if="busy" role="status">{{ busy }} …</span>
+      <span v-if="problem" class="font-bold text-fails" role="alert">{{ problem }}</span>
+    </div>
+    <template v-if="pack">
+      <p class="note">Handover</p>
+      <h1 class="figure text-[30px] leading-9 font-semibold">{{ pack.title }}</h1>
+      <p class="text-[15px]">{{ pack.subtitle }}</p>
+      <p class="mt-1">{{ pack.facts.join('; ') }}.</p>
+      <h2 class="figure mt-4 border-b border-line text-[18px] font-semibold">Still open</h2>
+      <p v-if="pack.open.length === 0">Nothing: every cable is proved, and no reading is simulated.</p>
+      <p v-for="line in pack.open" :key="line" class="font-bold">{{ line }}</p>
+      <h2 class="figure mt-4 border-b border-line text-[18px] font-semibold">Before you touch it</h2>
+      <div class="grid gap-x-6 sm:grid-cols-2">
+        <div v-for="caution in pack.cautions" :key="caution.title" class="mt-1">
+          <p class="font-bold text-fails">{{ caution.title }}</p>
+          <ul class="list-disc pl-5">
+            <li v-for="item in caution.items" :key="item">{{ item }}</li>
+          </ul>
+        </div>
+      </div>
+      <template v-if="pack.stacks.length > 0">
+        <h2 class="figure mt-4 border-b border-line text-[18px] font-semibold">Stud stacks</h2>
+        <div class="grid gap-6 sm:grid-cols-2">
+          <div v-for="own in pack.stacks" :key="own.name" class="stack-sheet mt-2 break-inside-avoid">
+            <p class="font-bold">{{ own.name }}, {{ own.stack.stud }}</p>
+            <StackPicture :stack="own.stack" class="w-full" />
+            <p v-for="line in own.lines" :key="line">{{ line }}</p>
+          </div>
+        </div>
+      </template>
+      <section v-for="list in lists" :key="list.title" class="mt-5">
+        <h2 class="figure border-b border-line text-[18px] font-semibold">{{ list.title }}</h2>
+        <p class="note">{{ list.subtitle }}</p>
+        <div class="overflow-x-auto">
+          <table class="w-full border-collapse text-[12px]">
+            <thead>
+              <tr class="border-b border-line">
+                <th
+                  v-for="column in list.columns"
+                  :key="column.title"
+                  class="py-0.5 pr-2 font-normal text-ink2"
+                  :class="column.right ? 'text-right' : 'text-left'"
+                >
+                  {{ column.title }}
+                </th>
+              </tr>
+            </thead>
+            <tbody v-for="section in list.sections" :key="section.title">
+              <tr v-if="section.title">
+                <th :colspan="list.columns.length" class="pt-2 text-left">{{ section.title }}</th>
+              </tr>
+              <tr v-for="(row, i) in section.rows" :key="i" class="border-b border-hairline">
+                <td
+                  v-for="(cell, j) in row"
+                  :key="j"
+                  class="py-0.5 pr-2"
+                  :class="list.columns[j]?.right ? 'text-right' : ''"
+                >
+                  {{ cell }}
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+      </section>
+      <p class="note mt-3">{{ pack.foot }}</p>
+      <div class="mt-6 border-t-2 border-line pt-4">
+        <RecordSheet
+          v-for="{ record, scheduled } in sheets"
+          :key="scheduled.cable.id"
+          :record="record"
+          :scheduled="scheduled"
+        />
+      </div>
+    </template>
+  </main>
+</template>

@@ -1,0 +1,148 @@
+import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import type { Handover } from '../../core/paper/handover.ts';
+import { type Paper, PAPER_MM } from '../../core/paper/label.ts';
+import type { TestRecord } from '../../core/paper/testRecord.ts';
+import { fitted, listPdf, paperDocument, type PaperFonts, POINTS_PER_MM, printable } from './listPdf.ts';
+import { recordPdf, type RecordPictures } from './recordPdf.ts';
+
+const INK = rgb(0.1, 0.14, 0.16);
+const PALE = rgb(0.4, 0.43, 0.45);
+const MARGIN = 40;
+
+/** One record with its pictures, as it goes into the pack. */
+export interface PackedRecord {
+  readonly record: TestRecord;
+  readonly pictures: RecordPictures;
+}
+
+/** A line that is broken to a width, word by word. */
+function broken(text: string, font: PDFFont, size: number, width: number): string[] {
+  const lines: string[] = [];
+  let line = '';
+  for (const word of printable(text).split(' ')) {
+    const longer = line ? `${line} ${word}` : word;
+    if (line && font.widthOfTextAtSize(longer, size) > width) {
+      lines.push(line);
+      line = word;
+    } else {
+      line = longer;
+    }
+  }
+  return line ? [...lines, line] : lines;
+}
+
+/** The first pages: what it is, what is open, cautions, and the stacks with their pictures. */
+async function frontPdf(
+  pack: Handover,
+  paper: Paper,
+  fonts: PaperFonts,
+  stacks: readonly (Uint8Array | null)[],
+): Promise<Uint8Array> {
+  const { pdf, plain, strong } = await paperDocument(fonts);
+  const { width, height } = PAPER_MM[paper];
+  const [w, h] = [width * POINTS_PER_MM, height * POINTS_PER_MM];
+  const inner = w - 2 * MARGIN;
+  let page: PDFPage = pdf.addPage([w, h]);
+  let y = h - MARGIN;
+  const room = (needed: number) => {
+    if (y - needed > MARGIN) return;
+    page = pdf.addPage([w, h]);
+    y = h - MARGIN;
+  };
+  const write = (text: string, size: number, font: PDFFont, color = INK) => {
+    for (const line of broken(text, font, size, inner)) {
+      room(size * 1.4);
+      y -= size * 1.3;
+      page.drawText(line, { x: MARGIN, y, size, font, color });
+    }
+  };
+  const head = (text: string) => {
+    room(50);
+    y -= 14;
+    write(text, 14, strong);
+    y -= 4;
+    page.drawLine({ start: { x: MARGIN, y }, end: { x: w - MARGIN, y }, thickness: 0.8, color: INK });
+    y -= 4;
+  };
+  write('Handover', 12, plain, PALE);
+  write(pack.title, 26, strong);
+  write(pack.subtitle, 13, plain);
+  y -= 6;
+  for (const fact of pack.facts) write(fact, 12, plain);
+  head('Still open');
+  if (pack.open.length === 0)
+    write('Nothing: every cable is proved, and no reading is simulated.', 12, plain);
+  for (const line of pack.open) write(line, 12, strong);
+  head('Before you touch it');
+  for (const { title, items } of pack.cautions) {
+    y -= 4;
+    write(title, 12, strong);
+    for (const item of items) write(`- ${item}`, 11, plain);
+  }
+  if (pack.stacks.length > 0) head('Stud stacks, from the face outwards');
+  for (const [i, { name, stack, lines }] of pack.stacks.entries()) {
+    const bytes = stacks[i];
+    const picture = bytes ? await pdf.embedPng(bytes) : null;
+    const wide = 0.55 * inner;
+    const high = picture ? (wide * picture.height) / picture.width : 0;
+    room(high + 30 + lines.length * 15);
+    y -= 6;
+    write(`${name}, ${stack.stud}`, 12, strong);
+    if (picture) {
+      y -= high + 4;
+      page.drawImage(picture, { x: MARGIN, y, width: wide, height: high });
+    }
+    for (const line of lines) write(line, 11, plain);
+  }
+  y -= 10;
+  write(pack.foot, 9, plain, PALE);
+  return pdf.save();
+}
+
+/**
+ * A job's handover as one PDF: front, schedule, ends and torque, when to come back, and the test record of every cable,
+ * its pages numbered through.
+ *
+ * @param stacks pictures of the stud stacks, in their order; null where one could not be drawn
+ */
+export async function handoverPdf(
+  pack: Handover,
+  records: readonly PackedRecord[],
+  paper: Paper,
+  fonts: PaperFonts,
+  stacks: readonly (Uint8Array | null)[],
+  told: (done: number) => void = () => {},
+): Promise<Uint8Array> {
+  const parts = [
+    await frontPdf(pack, paper, fonts, stacks),
+    ...(await Promise.all([pack.schedule, pack.ends, pack.dues].map((doc) => listPdf(doc, paper, fonts)))),
+  ];
+  for (const [i, { record, pictures }] of records.entries()) {
+    parts.push(await recordPdf(record, paper, fonts, pictures));
+    told(i + 1);
+  }
+  const { pdf, plain } = await paperDocument(fonts);
+  for (const bytes of parts) {
+    const part = await PDFDocument.load(bytes);
+    for (const page of await pdf.copyPages(part, part.getPageIndices())) pdf.addPage(page);
+  }
+  const pages = pdf.getPages();
+  pages.forEach((page, i) => {
+    const words = fitted(
+      `${pack.title}, handover ${pack.day}, page ${i + 1} of ${pages.length}`,
+      plain,
+      8.5,
+      400,
+    );
+    const size = page.getSize();
+    page.drawText(words, {
+      x: size.width - MARGIN - plain.widthOfTextAtSize(words, 8.5),
+      y: 12,
+      size: 8.5,
+      font: plain,
+      color: PALE,
+    });
+  });
+  pdf.setTitle(printable(`Handover, ${pack.title}`));
+  return pdf.save();
+}
