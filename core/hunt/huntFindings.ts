@@ -96,10 +96,11 @@ export function suspectWork(hunt: Hunt, suspect: Suspect, { pieces }: Pick<HuntF
       ? among.length === 0
         ? ['R is not known: nothing was read across it']
         : [
-            `R is known only together with ${among
-              .filter((place) => place !== suspect.place)
-              .map((place) => pieces[place]?.piece.title ?? '')
-              .join(', ')}`,
+            `R is known only together with ${named(
+              among
+                .filter((place) => place !== suspect.place)
+                .map((place) => pieces[place]?.piece.title ?? ''),
+            )}`,
             `its likely part of what they take too much: ${figure(excessMilliohm, 'mΩ', 3)}`,
           ]
       : [
@@ -122,6 +123,13 @@ export function suspectWork(hunt: Hunt, suspect: Suspect, { pieces }: Pick<HuntF
     assumes: `copper at ${figure(hunt.copperC, '°C', 0)}; the share of each piece known only with others goes by how often such a piece is the fault`,
   };
 }
+
+const MOST_NAMED = 3;
+/** The first few names, and how many more there are. */
+const named = (names: readonly string[]) =>
+  names.length <= MOST_NAMED + 1
+    ? names.join(', ')
+    : `${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more`;
 
 function shouldWords(hunt: Hunt, { piece, shouldMilliohm }: Suspect): string {
   const value = figure(shouldMilliohm, 'mΩ', 3);

@@ -6,6 +6,7 @@ import { suspectWork } from '../../core/hunt/huntFindings.ts';
 import { digits, figure } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
 import ChainDrawing from './ChainDrawing.vue';
+import { leastWidth } from './layout.ts';
 import { huntPlace, useHunt } from './useHunt.ts';
 
 /** A hunt on paper: the chain, what was read, what it comes to, and how each figure came about. */
@@ -23,6 +24,9 @@ const day = computed(
       .at(-1) ?? '',
 );
 const people = computed(() => [...new Set(hunt.value?.spans.flatMap(({ by }) => by || []))].join(', '));
+/** The whole chain stands on the sheet, however long it is. */
+const SHEET_PX = 690;
+const zoom = computed(() => Math.min(1, SHEET_PX / leastWidth(hunt.value?.pieces.length ?? 1)));
 const print = () => window.print();
 </script>
 
@@ -51,7 +55,7 @@ const print = () => window.print();
     </p>
     <p class="figure mt-3 text-[20px] font-semibold">{{ found.verdict.says }}</p>
     <p>{{ found.verdict.more }}</p>
-    <div class="my-3 overflow-hidden" inert>
+    <div class="my-3 overflow-hidden" :style="{ zoom }" inert>
       <ChainDrawing :hunt="hunt" :found="found" :ladder="ladder" />
     </div>
     <table class="w-full border-collapse text-[12px]">

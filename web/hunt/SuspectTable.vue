@@ -35,13 +35,12 @@ const isWhole = ref(false);
       <thead class="figure text-[14px] text-ink2">
         <tr class="border-b border-line">
           <th class="w-6 font-normal" />
-          <th class="w-[150px] font-normal">piece</th>
+          <th class="font-normal">piece, and its likely cause</th>
           <th class="w-16 text-right font-normal">reads mΩ</th>
           <th class="w-16 text-right font-normal">should</th>
           <th class="w-16 text-right font-normal">waste W</th>
           <th class="w-20 max-sm:hidden" />
           <th class="w-24" />
-          <th class="font-normal max-md:hidden">likely cause</th>
           <th class="w-8" />
         </tr>
       </thead>
@@ -52,7 +51,10 @@ const isWhole = ref(false);
             :class="i === 0 ? 'bg-teal-tint shadow-[inset_3px_0_0_var(--teal)]' : ''"
           >
             <td class="figure pl-2 text-[16px] font-semibold">{{ i + 1 }}</td>
-            <td class="figure py-1.5 pr-2 text-[16px] leading-[18px] font-semibold">{{ own.piece.title }}</td>
+            <td class="py-1.5 pr-2">
+              <span class="figure block text-[16px] leading-[18px] font-semibold">{{ own.piece.title }}</span
+              ><span class="note leading-4">{{ own.cause }}</span>
+            </td>
             <td class="figure text-right text-[16px]">
               {{ own.milliohm === null ? '–' : digits(own.milliohm, 3) }}
             </td>
@@ -67,9 +69,6 @@ const isWhole = ref(false);
             </td>
             <td>
               <StateMark :state="isAlone(own) ? 'fails' : 'unproved'" />
-            </td>
-            <td class="leading-4 max-md:hidden">
-              {{ own.cause.charAt(0).toUpperCase() + own.cause.slice(1) }}
             </td>
             <td>
               <button
@@ -86,8 +85,7 @@ const isWhole = ref(false);
           </tr>
           <tr v-if="opened === own.piece.id" class="border-b border-hairline bg-paper">
             <td />
-            <td colspan="8" class="py-2">
-              <p class="md:hidden">{{ own.cause }}</p>
+            <td colspan="7" class="py-2">
               <p><FormulaText :line="work(own).formula" /></p>
               <p v-for="line in work(own).substituted" :key="line"><FormulaText :line="line" /></p>
               <p class="note mt-1">Source: {{ work(own).source }}. Assumes: {{ work(own).assumes }}.</p>
@@ -105,6 +103,9 @@ const isWhole = ref(false);
             >
               {{ found.suspects.length > 0 ? 'The other' : 'All' }} {{ found.others.count }}
             </button>
+            <span class="note ml-2">{{
+              found.others.milliohm === null ? 'not all of them are read' : 'nothing to find'
+            }}</span>
           </td>
           <td class="figure text-right text-[16px]">
             {{ found.others.milliohm === null ? '–' : digits(found.others.milliohm, 3) }}
@@ -117,9 +118,6 @@ const isWhole = ref(false);
           </td>
           <td class="max-sm:hidden" />
           <td><StateMark :state="found.others.milliohm === null ? 'unproved' : 'holds'" /></td>
-          <td class="max-md:hidden">
-            {{ found.others.milliohm === null ? 'Not all of them are read' : 'Nothing to find' }}
-          </td>
           <td />
         </tr>
         <tr v-for="own in rows" :key="own.piece.id" class="border-b border-hairline">
@@ -129,7 +127,7 @@ const isWhole = ref(false);
             {{ own.milliohm === null ? '–' : digits(own.milliohm, 3) }}
           </td>
           <td class="figure text-right text-[15px] text-ink2">{{ digits(own.shouldMilliohm, 3) }}</td>
-          <td colspan="5" class="pl-4">
+          <td colspan="4" class="pl-4">
             <FormulaText :line="work(own).substituted.at(-2) ?? ''" />
           </td>
         </tr>

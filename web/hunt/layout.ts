@@ -17,6 +17,9 @@ const LEFT = 52;
 const RIGHT = 12;
 const LEAST_COLUMN = 62;
 
+/** The narrowest that a chain of so many pieces and their load can be drawn, px. */
+export const leastWidth = (pieces: number): number => LEFT + (pieces + 1) * LEAST_COLUMN + RIGHT;
+
 export function layoutOf(hunt: Hunt, hostPx: number): ChainLayout {
   const columns = hunt.pieces.length + 1;
   const columnPx = Math.max(LEAST_COLUMN, (hostPx - LEFT - RIGHT) / columns);

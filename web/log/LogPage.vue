@@ -84,7 +84,7 @@ function show(entry: LogEntry): void {
     >
       <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
         <header class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line bg-chalk px-3.5 py-2">
-          <div class="min-w-0 flex-1">
+          <div class="min-w-[200px] flex-1">
             <h1 class="figure text-[22px] leading-6 font-semibold">Log</h1>
             <p class="note">
               {{ found.length }} of {{ entries.length }} cables of {{ bench.jobs.length }} jobs<b
@@ -189,7 +189,7 @@ function show(entry: LogEntry): void {
                 <th class="font-normal">from, to</th>
                 <th class="font-normal max-md:hidden">job</th>
                 <th class="font-normal max-sm:hidden">made</th>
-                <th class="font-normal">record</th>
+                <th class="font-normal max-sm:hidden">record</th>
                 <th class="pr-3.5 font-normal">due</th>
               </tr>
             </thead>
@@ -224,7 +224,7 @@ function show(entry: LogEntry): void {
                   <span class="figure block text-[16px]">{{ entry.made ?? 'not yet' }}</span>
                   <span class="note">{{ entry.people.join(', ') }}</span>
                 </td>
-                <td class="pr-3">
+                <td class="pr-3 max-sm:hidden">
                   <template v-if="entry.verdict">
                     <StateMark :state="entry.verdict" :word="false" />
                     <span class="ml-1">{{ STATE_SAYS[entry.verdict] }}</span>

@@ -68,6 +68,32 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       @update:model-value="emit('set', 'sleeve cover', { sleeveOnJacket: $event })"
     />
     <QuantityField
+      label="Tightened again after, days"
+      kind="number"
+      :model-value="practice.service.retorqueDays"
+      :least="1"
+      :most="1000"
+      :decimals="0"
+      hint="of use, once it is fitted"
+      @update:model-value="
+        emit('set', 'second tightening', {
+          service: { ...practice.service, retorqueDays: Math.round($event) },
+        })
+      "
+    />
+    <QuantityField
+      label="Looked at every, months"
+      kind="number"
+      :model-value="practice.service.lookMonths"
+      :least="1"
+      :most="120"
+      :decimals="0"
+      hint="from when it was fitted"
+      @update:model-value="
+        emit('set', 'look in service', { service: { ...practice.service, lookMonths: Math.round($event) } })
+      "
+    />
+    <QuantityField
       label="Lugs kept to practise on"
       kind="number"
       :model-value="practice.practiceLugs"
