@@ -3,7 +3,8 @@ module.exports = {
   forbidden: [
     {
       name: 'core-stands-alone',
-      comment: 'core is pure: it imports itself, Zod, the CSV parser of its file formats, and the arithmetic of days',
+      comment:
+        'core is pure: it imports itself, Zod, the CSV parser of its file formats, and the arithmetic of days',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: { pathNot: ['^core/', '^node_modules/(zod|papaparse|@types/papaparse|date-fns)/'] },

@@ -106,6 +106,17 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/keeping',
+      name: 'keeping',
+      component: () => import('./keeping/KeepingPage.vue'),
+      props: true,
+    },
+    {
+      path: '/keeping',
+      name: 'keeping-alone',
+      component: () => import('./keeping/KeepingPage.vue'),
+    },
+    {
       path: '/job/:jobId/trends',
       name: 'trends',
       component: () => import('./log/TrendsPage.vue'),

@@ -48,7 +48,7 @@ describe('a file that is no job file is refused with one sentence', () => {
     ['cut short', good.slice(0, 400), /ends too early/],
     ['a list', '[]', /holds no job/],
     ['another format', '{"format":"something","version":1}', /its format is not/],
-    ['from a newer version', changed((file) => (file['version'] = 3)), /newer version \(file version 3/],
+    ['from a newer version', changed((file) => (file['version'] = 99)), /newer version \(file version 99/],
     ['without its shop', changed((file) => delete file['shop']), /at "shop"/],
     [
       'with a length that is a word',

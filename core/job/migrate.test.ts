@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
+import { VERSION } from './job.ts';
 import { readJobFile, writeJobFile } from './file.ts';
 import { migrateJob, migrateShop } from './migrate.ts';
 
@@ -12,7 +13,7 @@ describe('a file of version 1', () => {
   const { job, shop, version } = parsed.value;
   test('is read, and what it said stands', () => {
     const said = JSON.parse(old) as { job: { title: string; cables: { tag: string; run: unknown }[] } };
-    expect(version).toBe(2);
+    expect(version).toBe(VERSION);
     expect(job.title).toBe(said.job.title);
     expect(job.cables.map(({ tag, run }) => ({ tag, run }))).toEqual(
       said.job.cables.map(({ tag, run }) => ({ tag, run })),
@@ -30,6 +31,29 @@ describe('a file of version 1', () => {
     const again = readJobFile(writeJobFile(job, shop, '2026-11-25T00:00:00.000Z'));
     expect(again.ok && again.value.job).toEqual(job);
     expect(again.ok && again.value.shop).toEqual(shop);
+  });
+});
+
+describe('a file of version 2', () => {
+  const second = readFileSync('core/job/fixtures/job-v2.json', 'utf8');
+  const parsed = readJobFile(second);
+  if (!parsed.ok) throw new Error(parsed.sentence);
+  test('is read, and what it said stands; nothing was fitted, corrected or done without', () => {
+    const said = JSON.parse(second) as { job: { cables: { run: unknown; ends: unknown }[] } };
+    const { job, shop } = parsed.value;
+    expect(job.cables.map(({ run, ends }) => ({ run, ends }))).toEqual(
+      said.job.cables.map(({ run, ends }) => ({ run, ends })),
+    );
+    for (const cable of job.cables)
+      expect(cable).toMatchObject({ fitted: [], keywords: [], corrections: [], waivers: [] });
+    expect(shop.instruments).toEqual([]);
+    expect(shop.practice.service).toEqual(CUSTOMARY_PRACTICE.service);
+  });
+  test('of a version that is not known yet is refused by name', () => {
+    const newer = second.replace('"version": 2', `"version": ${VERSION + 1}`);
+    const refused = readJobFile(newer);
+    expect(refused).toMatchObject({ ok: false, path: 'version' });
+    expect(!refused.ok && refused.sentence).toContain('newer version');
   });
 });
 

@@ -1,3 +1,4 @@
+import { VERSION } from './job.ts';
 import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -7,8 +8,11 @@ const isFields = (data: unknown): data is Fields =>
 const each = (list: unknown, fill: (item: Fields) => Fields): unknown =>
   Array.isArray(list) ? list.map((item: unknown) => (isFields(item) ? fill(item) : item)) : list;
 
-/** Version 1 knew tube lugs, black sleeves, crimping alone, and no stud shared by two cables. */
-const jobTo2 = (job: Fields): Fields => ({
+/**
+ * Version 1 knew tube lugs, black sleeves, crimping alone, and no stud shared by two cables; version 2 nothing of
+ * fitting, keywords, corrections, waivers or instruments.
+ */
+const jobNow = (job: Fields): Fields => ({
   ...job,
   studs: job.studs ?? [],
   heeded: job.heeded ?? [],
@@ -24,7 +28,7 @@ const jobTo2 = (job: Fields): Fields => ({
     corrections: cable.corrections ?? [],
   })),
 });
-const shopTo2 = (shop: Fields): Fields => ({
+const shopNow = (shop: Fields): Fields => ({
   ...shop,
   practice: isFields(shop.practice) ? { ...CUSTOMARY_PRACTICE, ...shop.practice } : shop.practice,
   lugs: each(shop.lugs, (lug) => ({
@@ -43,18 +47,18 @@ const shopTo2 = (shop: Fields): Fields => ({
 });
 
 /** A job as this version keeps it, from whatever earlier version wrote it; checked by its schema afterwards. */
-export const migrateJob = (data: unknown): unknown => (isFields(data) ? jobTo2(data) : data);
+export const migrateJob = (data: unknown): unknown => (isFields(data) ? jobNow(data) : data);
 
 /** A shop as this version keeps it, from whatever earlier version wrote it. */
-export const migrateShop = (data: unknown): unknown => (isFields(data) ? shopTo2(data) : data);
+export const migrateShop = (data: unknown): unknown => (isFields(data) ? shopNow(data) : data);
 
 /**
  * A job file as this version writes it. What an earlier version did not know is filled in by what it meant then;
  * nothing that it said is changed. What was added to this version since a file of it was written is filled in too.
  *
- * @example migrateFile({ format, version: 1, job, shop }) // version 2: the same job, with no shared studs
+ * @example migrateFile({ format, version: 1, job, shop }) // version 3: the same job, with no shared studs
  */
 export function migrateFile(data: Fields): Fields {
-  if (data.version !== 1 && data.version !== 2) return data;
-  return { ...data, version: 2, job: migrateJob(data.job), shop: migrateShop(data.shop) };
+  if (data.version !== 1 && data.version !== 2 && data.version !== VERSION) return data;
+  return { ...data, version: VERSION, job: migrateJob(data.job), shop: migrateShop(data.shop) };
 }

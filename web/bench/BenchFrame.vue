@@ -55,7 +55,7 @@ const { isCommandOpen, isKeysOpen } = useBenchKeys({
 
 <template>
   <div
-    class="min-h-dvh lg:grid lg:h-dvh lg:grid-rows-[44px_minmax(0,1fr)] lg:overflow-hidden"
+    class="min-h-dvh lg:grid lg:h-[calc(100dvh-var(--bar,0px))] lg:grid-rows-[44px_minmax(0,1fr)] lg:overflow-hidden"
     :class="job ? 'lg:grid-cols-[208px_minmax(0,1fr)]' : 'lg:grid-cols-[minmax(0,1fr)]'"
   >
     <TopBar

@@ -174,6 +174,12 @@ const commands = computed((): Command[] => [
     act: () => void router.push({ name: 'print-handover', params: { jobId: job.id } }),
   },
   {
+    id: 'keeping',
+    title: 'Backup, bin and earlier versions',
+    note: 'how your work is kept',
+    act: () => void router.push({ name: 'keeping', params: { jobId: job.id } }),
+  },
+  {
     id: 'trends',
     title: 'Trends: what the dies leave over time',
     note: 'control limits',

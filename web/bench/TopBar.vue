@@ -71,6 +71,11 @@ const actions = computed(() => [
     title: 'Hand this job over',
     act: () => job && void router.push({ name: 'print-handover', params: { jobId: job.id } }),
   },
+  {
+    title: 'Backup, bin, earlier versions',
+    act: () =>
+      void router.push(job ? { name: 'keeping', params: { jobId: job.id } } : { name: 'keeping-alone' }),
+  },
   { title: 'New empty job', act: newJob },
   { title: 'Delete this job', act: removeJob },
 ]);

@@ -52,8 +52,9 @@ const isWhole = ref(false);
           >
             <td class="figure pl-2 text-[16px] font-semibold">{{ i + 1 }}</td>
             <td class="py-1.5 pr-2">
-              <span class="figure block text-[16px] leading-[18px] font-semibold">{{ own.piece.title }}</span
-              ><span class="note leading-4">{{ own.cause }}</span>
+              <span class="figure block text-[16px] leading-[18px] font-semibold">{{
+                own.piece.title
+              }}</span><span class="note leading-4">{{ own.cause }}</span>
             </td>
             <td class="figure text-right text-[16px]">
               {{ own.milliohm === null ? '–' : digits(own.milliohm, 3) }}

@@ -164,7 +164,7 @@ onKeyStroke('Escape', () => {
 <template>
   <main
     v-if="cable && work"
-    class="min-h-dvh bg-chalk lg:grid lg:h-dvh lg:grid-rows-[64px_80px_minmax(0,1fr)_96px] lg:overflow-hidden"
+    class="min-h-dvh bg-chalk lg:grid lg:h-[calc(100dvh-var(--bar,0px))] lg:grid-rows-[64px_80px_minmax(0,1fr)_96px] lg:overflow-hidden"
   >
     <h1 class="sr-only">{{ cable.tag }} at the bench</h1>
     <BenchHeader :job-id="jobId" :cable="cable" :work="work" :hot="hot" :ago="ago" @turn="turnTo" />

@@ -39,13 +39,17 @@ describe('a library kept in the browser', () => {
     expect(await loadLibrary()).toEqual({
       jobs: [],
       hunts: [],
+      bin: [],
       shop: null,
       prefs: prefsSchema.parse({}),
       unreadable: [],
     });
   });
   test('comes back as it was, in its order', async () => {
-    await saveDifference({ jobs: [], hunts: [], shop: null }, { jobs: [b, a], hunts: [], shop });
+    await saveDifference(
+      { jobs: [], hunts: [], bin: [], shop: null },
+      { jobs: [b, a], hunts: [], bin: [], shop },
+    );
     await savePrefs({ ...prefsSchema.parse({}), theme: 'dark', person: 'R. Alder' });
     const { jobs, shop: kept, prefs } = await loadLibrary();
     expect(jobs).toEqual([b, a]);
@@ -53,29 +57,69 @@ describe('a library kept in the browser', () => {
     expect(prefs).toMatchObject({ theme: 'dark', person: 'R. Alder' });
   });
   test('writes only what differs', async () => {
-    await saveDifference({ jobs: [], hunts: [], shop: null }, { jobs: [a, b], hunts: [], shop });
+    const bin: never[] = [];
+    await saveDifference({ jobs: [], hunts: [], bin, shop: null }, { jobs: [a, b], hunts: [], bin, shop });
     store.setItem.mockClear();
     await saveDifference(
-      { jobs: [a, b], hunts: [], shop },
-      { jobs: [{ ...a, title: 'new' }, b], hunts: [], shop },
+      { jobs: [a, b], hunts: [], bin, shop },
+      { jobs: [{ ...a, title: 'new' }, b], hunts: [], bin, shop },
     );
-    expect(store.setItem.mock.calls.map(([key]) => key)).toEqual(['job:a', 'order']);
+    expect(store.setItem.mock.calls.map(([key]) => key)).toEqual(['job:a']);
   });
   test('keeps hunts beside the jobs, and forgets one that is gone', async () => {
     const hunt = newHunt('h', 'starter', 12, () => String((n += 1)));
-    await saveDifference({ jobs: [], hunts: [], shop: null }, { jobs: [a], hunts: [hunt], shop });
+    await saveDifference(
+      { jobs: [], hunts: [], bin: [], shop: null },
+      { jobs: [a], hunts: [hunt], bin: [], shop },
+    );
     expect((await loadLibrary()).hunts).toEqual([hunt]);
-    await saveDifference({ jobs: [a], hunts: [hunt], shop }, { jobs: [a], hunts: [], shop });
+    await saveDifference(
+      { jobs: [a], hunts: [hunt], bin: [], shop },
+      { jobs: [a], hunts: [], bin: [], shop },
+    );
     expect(await loadLibrary()).toMatchObject({ jobs: [a], hunts: [] });
   });
+  test('a save of several entries that is torn off anywhere is whole or not there at all', async () => {
+    const before = { jobs: [a], hunts: [], bin: [], shop };
+    const after = { jobs: [{ ...a, title: 'new' }, b], hunts: [], bin: [], shop: { ...shop, name: 'new' } };
+    for (let torn = 0; torn < 8; torn += 1) {
+      entries.clear();
+      await saveDifference({ jobs: [], hunts: [], bin: [], shop: null }, before);
+      let writes = 0;
+      const real = store.setItem.getMockImplementation();
+      store.setItem.mockImplementation(async (key, value) => {
+        writes += 1;
+        if (writes > torn) throw new Error('the tab is gone');
+        entries.set(key, structuredClone(value));
+      });
+      await saveDifference(before, after).catch(() => {});
+      if (real) store.setItem.mockImplementation(real);
+      const found = await loadLibrary();
+      const titles = found.jobs.map(({ title }) => title).join();
+      expect([`a ${shop.name}`, 'new,b new']).toContain(`${titles} ${found.shop?.name}`);
+    }
+  });
+  test('a tab that only follows leaves a save in progress to the one that writes', async () => {
+    entries.set('journal', { puts: [['job:a', a]], removes: [] });
+    expect((await loadLibrary(false)).jobs).toEqual([]);
+    expect(entries.has('journal')).toBe(true);
+    expect((await loadLibrary()).jobs).toEqual([a]);
+    expect(entries.has('journal')).toBe(false);
+  });
   test('forgets a job that is gone', async () => {
-    await saveDifference({ jobs: [], hunts: [], shop: null }, { jobs: [a, b], hunts: [], shop });
-    await saveDifference({ jobs: [a, b], hunts: [], shop }, { jobs: [b], hunts: [], shop });
+    await saveDifference(
+      { jobs: [], hunts: [], bin: [], shop: null },
+      { jobs: [a, b], hunts: [], bin: [], shop },
+    );
+    await saveDifference({ jobs: [a, b], hunts: [], bin: [], shop }, { jobs: [b], hunts: [], bin: [], shop });
     expect(store.removeItem).toHaveBeenCalledWith('job:a');
     expect((await loadLibrary()).jobs).toEqual([b]);
   });
   test('keeps and names what it cannot read, and opens the rest', async () => {
-    await saveDifference({ jobs: [], hunts: [], shop: null }, { jobs: [a, b], hunts: [], shop });
+    await saveDifference(
+      { jobs: [], hunts: [], bin: [], shop: null },
+      { jobs: [a, b], hunts: [], bin: [], shop },
+    );
     entries.set('job:a', { id: 'a', title: 12 });
     entries.set('shop', 'not a shop');
     entries.set('prefs', { theme: 'purple', sizes: 'gauge' });

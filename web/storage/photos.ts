@@ -32,6 +32,16 @@ export async function takePhoto(file: File): Promise<Taken> {
   }
 }
 
+/** Every picture there is, by the id of its photograph. */
+export async function allPictures(): Promise<Record<string, Uint8Array>> {
+  const found: Record<string, Uint8Array> = {};
+  for (const id of await store.keys()) {
+    const jpeg = await pictureOf(id);
+    if (jpeg) found[id] = new Uint8Array(await jpeg.arrayBuffer());
+  }
+  return found;
+}
+
 export const keepPicture = (id: string, jpeg: Blob): Promise<Blob> => store.setItem(id, jpeg);
 /** Null where it is not in this browser: a job may name a photograph that was not brought along. */
 export const pictureOf = (id: string): Promise<Blob | null> => store.getItem<Blob>(id);

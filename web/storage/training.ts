@@ -32,6 +32,22 @@ export async function loadRound(level: number, round: number): Promise<KeptRound
     .parse(await store.getItem(keyOf(level, round)));
 }
 
+/** Every round that was kept and can be read. */
+export async function allRounds(): Promise<KeptRound[]> {
+  const found: KeptRound[] = [];
+  for (const key of (await store.keys()).sort()) {
+    const parsed = roundSchema.safeParse(await store.getItem(key));
+    if (parsed.success) found.push(parsed.data);
+  }
+  return found;
+}
+
+/** Takes other rounds in the place of all there are. */
+export async function replaceRounds(rounds: readonly KeptRound[]): Promise<void> {
+  await store.clear();
+  for (const own of rounds) await saveRound(own);
+}
+
 export async function saveRound(own: KeptRound): Promise<void> {
   await store.setItem(keyOf(own.level, own.round), roundSchema.parse(own));
 }

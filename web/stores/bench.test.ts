@@ -21,7 +21,7 @@ const job: Job = {
 };
 const opened = () => {
   const bench = useBench();
-  bench.open({ jobs: [job], hunts: [], shop, prefs: prefsSchema.parse({}), unreadable: [] });
+  bench.open({ jobs: [job], hunts: [], bin: [], shop, prefs: prefsSchema.parse({}), unreadable: [] });
   return bench;
 };
 const tags = (bench: ReturnType<typeof useBench>) => bench.jobById('j')?.cables.map(({ tag }) => tag);
@@ -120,13 +120,75 @@ describe('saving', () => {
   });
   test('that fails says so, and the next one writes it all', async () => {
     const bench = opened();
-    saveDifference.mockRejectedValueOnce(new Error('full'));
+    saveDifference.mockRejectedValueOnce(Object.assign(new Error('full'), { name: 'QuotaExceededError' }));
     bench.removeCables('j', ['a']);
     await bench.save();
-    expect(bench.saveState).toMatchObject({ kind: 'failed' });
+    expect(bench.saveState).toMatchObject({ kind: 'failed', sentence: expect.stringContaining('is full') });
     await bench.save();
     expect(bench.saveState.kind).toBe('saved');
     expect(saveDifference.mock.calls[1]?.[0]).toMatchObject({ jobs: [job] });
+  });
+});
+
+describe('the bin', () => {
+  test('takes cables that are deleted, and gives each back where it was', () => {
+    const bench = opened();
+    bench.removeCables('j', ['a', 'c']);
+    expect(bench.bin.map(({ title }) => title)).toEqual(['C-1, Test', 'C-3, Test']);
+    const [first] = bench.bin;
+    bench.putBack(first?.id ?? '');
+    expect(tags(bench)).toEqual(['C-2', 'C-1']);
+    expect(bench.bin).toHaveLength(1);
+  });
+  test('a cable whose job is gone as well comes back in a job of its own', () => {
+    const bench = opened();
+    bench.removeCables('j', ['a']);
+    bench.removeJob('j');
+    bench.putBack(bench.bin.find(({ what }) => what === 'cable')?.id ?? '');
+    expect(bench.jobs).toHaveLength(1);
+    expect(bench.jobs[0]?.cables.map(({ tag }) => tag)).toEqual(['C-1']);
+  });
+  test('a job comes back whole, and undo of deleting takes it out of the bin again', () => {
+    const bench = opened();
+    bench.removeJob('j');
+    expect(bench.jobs).toEqual([]);
+    bench.putBack(bench.bin[0]?.id ?? '');
+    expect(bench.jobById('j')).toEqual(job);
+    bench.undo();
+    bench.undo();
+    expect(bench.bin).toEqual([]);
+    expect(bench.jobById('j')).toEqual(job);
+  });
+  test('is emptied by hand, and of itself after its time', () => {
+    const bench = opened();
+    bench.removeCables('j', ['a']);
+    const [item] = bench.bin;
+    bench.emptyBin();
+    expect(bench.bin).toEqual([]);
+    if (!item) throw new Error('nothing in the bin');
+    const old = { ...item, at: '2020-01-01T00:00:00.000Z' };
+    bench.open({
+      jobs: [job],
+      hunts: [],
+      bin: [item, old],
+      shop,
+      prefs: prefsSchema.parse({}),
+      unreadable: [],
+    });
+    expect(bench.bin).toEqual([item]);
+  });
+});
+
+describe('a tab that only follows', () => {
+  test('changes nothing and says so; leading again it does', () => {
+    const bench = opened();
+    bench.follow(true);
+    bench.removeCables('j', ['a']);
+    expect(tags(bench)).toEqual(['C-1', 'C-2', 'C-3']);
+    expect(bench.isRefused).toBe(true);
+    bench.follow(false);
+    bench.removeCables('j', ['a']);
+    expect(tags(bench)).toEqual(['C-2', 'C-3']);
   });
 });
 

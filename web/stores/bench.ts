@@ -5,11 +5,13 @@ import { computed, ref, shallowRef } from 'vue';
 import { genericShop } from '../../core/catalogue/genericShop.ts';
 import type { Hunt } from '../../core/hunt/chain.ts';
 import type { Cable } from '../../core/job/cable.ts';
+import { type BinItem, stillBinned, withBinned } from '../../core/job/bin.ts';
 import type { Job } from '../../core/job/job.ts';
 import { adoptJob } from '../../core/job/merge.ts';
 import { duplicateCable, newCable, nextTag, underFreeId } from '../../core/job/newCable.ts';
 import type { Shop } from '../../core/job/shop.ts';
 import { type Kept, type Library, saveDifference } from '../storage/library.ts';
+import { troubleSays } from '../storage/trouble.ts';
 
 enablePatches();
 
@@ -17,6 +19,8 @@ enablePatches();
 export interface Document {
   readonly jobs: readonly Job[];
   readonly hunts: readonly Hunt[];
+  /** What was deleted, the newest first. */
+  readonly bin: readonly BinItem[];
   readonly shop: Shop;
 }
 
@@ -36,23 +40,40 @@ export type SaveState =
 
 /** The jobs and the shop: edited by recipes, undone by patches, saved as they change. */
 export const useBench = defineStore('bench', () => {
-  const document = shallowRef<Document>({ jobs: [], hunts: [], shop: genericShop() });
+  const document = shallowRef<Document>({ jobs: [], hunts: [], bin: [], shop: genericShop() });
   const past = shallowRef<readonly Change[]>([]);
   const future = shallowRef<readonly Change[]>([]);
   const saveState = ref<SaveState>({ kind: 'saved', at: null });
-  let stored: Kept = { jobs: [], hunts: [], shop: null };
+  let stored: Kept = { jobs: [], hunts: [], bin: [], shop: null };
+  /** Another tab writes: this one only follows it. */
+  const isFollowing = ref(false);
+  /** Something was tried here that only the tab that writes may do. */
+  const isRefused = ref(false);
+  /** Told after each save, with the jobs as they were before it. */
+  let onSaved: (changed: readonly Job[]) => void = () => {};
   let timer: ReturnType<typeof setTimeout> | undefined;
   let writing: Promise<void> = Promise.resolve();
 
   /** Takes over what the browser kept. */
   function open(library: Library): void {
-    const { jobs, hunts, shop } = library;
-    document.value = { jobs, hunts, shop: shop ?? genericShop() };
-    stored = { jobs, hunts, shop };
+    const { jobs, hunts, bin, shop } = library;
+    document.value = {
+      jobs,
+      hunts,
+      bin: stillBinned(bin, new Date().toISOString()),
+      shop: shop ?? genericShop(),
+    };
+    stored = { jobs, hunts, bin, shop };
+    past.value = [];
+    future.value = [];
   }
 
   /** Changes the document by a recipe; `what` is how the change is called when it is undone. */
   function edit(what: string, recipe: (draft: Draft<Document>) => void): void {
+    if (isFollowing.value) {
+      isRefused.value = true;
+      return;
+    }
     const [next, forward, back] = produceWithPatches(document.value, recipe);
     if (forward.length === 0) return;
     document.value = next;
@@ -63,7 +84,7 @@ export const useBench = defineStore('bench', () => {
 
   function undo(): string | undefined {
     const change = past.value.at(-1);
-    if (!change) return undefined;
+    if (!change || isFollowing.value) return undefined;
     document.value = applyPatches(document.value, change.back);
     past.value = past.value.slice(0, -1);
     future.value = [...future.value, change];
@@ -73,7 +94,7 @@ export const useBench = defineStore('bench', () => {
 
   function redo(): string | undefined {
     const change = future.value.at(-1);
-    if (!change) return undefined;
+    if (!change || isFollowing.value) return undefined;
     document.value = applyPatches(document.value, change.forward);
     future.value = future.value.slice(0, -1);
     past.value = [...past.value, change];
@@ -92,15 +113,15 @@ export const useBench = defineStore('bench', () => {
     clearTimeout(timer);
     writing = writing.then(async () => {
       const after = document.value;
+      if (isFollowing.value) return;
       try {
-        await saveDifference(stored, after);
+        const before = stored;
+        await saveDifference(before, after);
         stored = after;
         if (document.value === after) saveState.value = { kind: 'saved', at: new Date() };
-      } catch {
-        saveState.value = {
-          kind: 'failed',
-          sentence: 'This browser could not save. Export the job to a file so that nothing is lost.',
-        };
+        onSaved(before.jobs.filter((job) => !after.jobs.includes(job)));
+      } catch (error) {
+        saveState.value = { kind: 'failed', sentence: troubleSays(error) };
       }
     });
     return writing;
@@ -119,10 +140,67 @@ export const useBench = defineStore('bench', () => {
   }
 
   function removeHunt(id: string): void {
+    const hunt = huntById(id);
+    if (!hunt) return;
     edit('delete hunt', (draft) => {
-      draft.hunts = draft.hunts.filter((hunt) => hunt.id !== id);
+      draft.hunts = draft.hunts.filter((own) => own.id !== id);
+      toBin(draft, [{ ...binned(hunt.title), what: 'hunt', hunt }]);
     });
   }
+
+  const binned = (title: string) => ({ id: nanoid(10), at: new Date().toISOString(), title });
+  function toBin(draft: Draft<Document>, items: readonly BinItem[]): void {
+    draft.bin = withBinned(draft.bin as BinItem[], items) as Draft<BinItem>[];
+  }
+
+  /** Puts something back out of the bin; a cable whose job is gone too comes back in a job of its own. */
+  function putBack(itemId: string): void {
+    const item = document.value.bin.find(({ id }) => id === itemId);
+    if (!item) return;
+    edit('put back', (draft) => {
+      draft.bin = draft.bin.filter(({ id }) => id !== itemId);
+      if (item.what === 'hunt') draft.hunts.push(item.hunt as Draft<Hunt>);
+      else if (item.what === 'job') {
+        const job = underFreeId(item.job, document.value.jobs);
+        draft.jobs.push(job as Draft<Job>);
+        for (const hunt of item.hunts)
+          if (!draft.hunts.some(({ id }) => id === hunt.id))
+            draft.hunts.push({ ...hunt, jobId: job.id } as Draft<Hunt>);
+      } else {
+        let job = draft.jobs.find(({ id }) => id === item.jobId);
+        if (!job) {
+          draft.jobs.push({
+            id: nanoid(10),
+            title: item.title,
+            subtitle: '',
+            cables: [],
+            studs: [],
+            heeded: [],
+          });
+          job = draft.jobs.at(-1);
+        }
+        const id = job?.cables.some((own) => own.id === item.cable.id) ? nanoid(10) : item.cable.id;
+        job?.cables.push({ ...item.cable, id } as Draft<Cable>);
+      }
+    });
+  }
+  const emptyBin = () => edit('empty the bin', (draft) => void (draft.bin = []));
+
+  /** Puts an earlier state of a job in its place; undo brings the later one back. */
+  function restoreJob(job: Job): void {
+    edit('restore an earlier version', (draft) => {
+      const at = draft.jobs.findIndex(({ id }) => id === job.id);
+      if (at >= 0) draft.jobs[at] = job as Draft<Job>;
+      else draft.jobs.push(job as Draft<Job>);
+    });
+  }
+
+  /** Whether another tab writes: then this one takes over what that one saves, and changes nothing. */
+  function follow(isIt: boolean): void {
+    isFollowing.value = isIt;
+    isRefused.value = false;
+  }
+  const tellSaved = (tell: typeof onSaved) => (onSaved = tell);
 
   function editCable(
     jobId: string,
@@ -158,8 +236,13 @@ export const useBench = defineStore('bench', () => {
   }
 
   function removeJob(jobId: string): void {
+    const job = jobById(jobId);
+    if (!job) return;
+    const hunts = document.value.hunts.filter((hunt) => hunt.jobId === jobId);
     edit('delete job', (draft) => {
       draft.jobs = draft.jobs.filter(({ id }) => id !== jobId);
+      draft.hunts = draft.hunts.filter((hunt) => hunt.jobId !== jobId);
+      toBin(draft, [{ ...binned(job.title), what: 'job', job, hunts: [...hunts] }]);
     });
   }
 
@@ -192,9 +275,15 @@ export const useBench = defineStore('bench', () => {
   }
 
   function removeCables(jobId: string, cableIds: readonly string[]): void {
+    const gone = jobById(jobId)?.cables.filter(({ id }) => cableIds.includes(id)) ?? [];
     edit(cableIds.length > 1 ? 'delete cables' : 'delete cable', (draft) => {
       const job = draft.jobs.find(({ id }) => id === jobId);
-      if (job) job.cables = job.cables.filter(({ id }) => !cableIds.includes(id));
+      if (!job || gone.length === 0) return;
+      job.cables = job.cables.filter(({ id }) => !cableIds.includes(id));
+      toBin(
+        draft,
+        gone.map((cable) => ({ ...binned(`${cable.tag}, ${job.title}`), what: 'cable', jobId, cable })),
+      );
     });
   }
 
@@ -214,7 +303,15 @@ export const useBench = defineStore('bench', () => {
     jobs: computed(() => document.value.jobs),
     hunts: computed(() => document.value.hunts),
     shop: computed(() => document.value.shop),
+    bin: computed(() => document.value.bin),
     saveState,
+    isFollowing,
+    isRefused,
+    follow,
+    tellSaved,
+    putBack,
+    emptyBin,
+    restoreJob,
     undoable: computed(() => past.value.at(-1)?.what),
     redoable: computed(() => future.value.at(-1)?.what),
     open,

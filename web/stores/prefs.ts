@@ -13,7 +13,8 @@ export const usePrefs = defineStore('prefs', () => {
   );
 
   function open(kept: Prefs): void {
-    prefs.value = kept;
+    // Others hold on to this object: it is filled, not replaced.
+    Object.assign(prefs.value, kept);
     watch(prefs, (value) => void savePrefs({ ...value }), { deep: true });
     watch(isDark, (dark) => document.documentElement.classList.toggle('dark', dark), { immediate: true });
   }

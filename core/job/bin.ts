@@ -1,0 +1,35 @@
+import { differenceInDays, parseISO } from 'date-fns';
+import * as z from 'zod';
+import { huntSchema } from '../hunt/chain.ts';
+import { cableSchema } from './cable.ts';
+import { jobSchema } from './job.ts';
+import { id, moment, text } from './text.ts';
+
+const binned = { id, at: moment, title: text(200) };
+
+/** Something that was deleted, as it was: it can be put back until the bin is emptied. */
+export const binItemSchema = z.discriminatedUnion('what', [
+  z.strictObject({
+    ...binned,
+    what: z.literal('job'),
+    job: jobSchema,
+    hunts: z.array(huntSchema).max(100),
+  }),
+  z.strictObject({ ...binned, what: z.literal('cable'), jobId: id, cable: cableSchema }),
+  z.strictObject({ ...binned, what: z.literal('hunt'), hunt: huntSchema }),
+]);
+export type BinItem = z.infer<typeof binItemSchema>;
+export const binSchema = z.array(binItemSchema).max(1000);
+
+/** What was deleted stays this long. */
+export const BIN_DAYS = 90;
+/** And no more than so many things, the oldest go first. */
+export const MOST_BINNED = 200;
+
+/** What of a bin is still there at a moment. */
+export const stillBinned = (bin: readonly BinItem[], now: string): BinItem[] =>
+  bin.filter(({ at }) => differenceInDays(parseISO(now), parseISO(at)) < BIN_DAYS);
+
+/** A bin with something more in it, the newest first. */
+export const withBinned = (bin: readonly BinItem[], items: readonly BinItem[]): BinItem[] =>
+  [...items, ...bin].slice(0, MOST_BINNED);

@@ -1,0 +1,44 @@
+import localforage from 'localforage';
+import { jobSchema, type Job } from '../../core/job/job.ts';
+import { migrateJob } from '../../core/job/migrate.ts';
+import { LEAST_APART, thinned } from './thinning.ts';
+
+const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'versions' });
+
+/** A job as it was at a moment. */
+export interface Version {
+  readonly at: number;
+  readonly job: Job;
+}
+
+const keyOf = (jobId: string, at: number) => `${jobId}@${at}`;
+const timesOf = async (jobId: string) =>
+  (await store.keys())
+    .filter((key) => key.startsWith(`${jobId}@`))
+    .map((key) => Number(key.slice(jobId.length + 1)))
+    .filter(Number.isFinite);
+
+/** When the last version of each job was kept, as far as this tab knows. */
+const lastKept = new Map<string, number>();
+
+/** Keeps a job as it stands before it is changed further, unless a version was kept a moment ago; thins the old ones. */
+export async function keepVersion(job: Job, now: number): Promise<void> {
+  const known = lastKept.get(job.id) ?? Math.max(0, ...(await timesOf(job.id)));
+  lastKept.set(job.id, known);
+  if (now - known < LEAST_APART) return;
+  lastKept.set(job.id, now);
+  await store.setItem(keyOf(job.id, now), job);
+  const times = await timesOf(job.id);
+  const keep = new Set(thinned(times, now));
+  for (const time of times) if (!keep.has(time)) await store.removeItem(keyOf(job.id, time));
+}
+
+/** The versions of a job that can still be read, the newest first. */
+export async function versionsOf(jobId: string): Promise<Version[]> {
+  const found: Version[] = [];
+  for (const at of (await timesOf(jobId)).sort((a, b) => b - a)) {
+    const parsed = jobSchema.safeParse(migrateJob(await store.getItem(keyOf(jobId, at))));
+    if (parsed.success) found.push({ at, job: parsed.data });
+  }
+  return found;
+}
