@@ -3,11 +3,14 @@ import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import express from 'express';
+import helmet from 'helmet';
 import { readFaults, serveStandIns } from './standIns.ts';
 
 const DEFAULT_PORT = 4310;
 const MOST_SPEED = 100;
 const SEED = 20261125;
+/** Longer than any address of a page. */
+const LONGEST_URL = 2000;
 const HOST = '127.0.0.1';
 const FAULTS = new URL('../demo/hidden-faults.json', import.meta.url);
 const BUILT = fileURLToPath(new URL('../dist', import.meta.url));
@@ -19,17 +22,43 @@ const BUILT = fileURLToPath(new URL('../dist', import.meta.url));
  */
 export function application(root: string): express.Express {
   const app = express();
-  app.disable('x-powered-by');
-  app.use((_request, response, next) => {
-    response.set({
-      'Content-Security-Policy':
-        "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'",
-      'X-Content-Type-Options': 'nosniff',
-      'Referrer-Policy': 'no-referrer',
-    });
-    next();
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          mediaSrc: ["'self'", 'blob:'],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          objectSrc: ["'none'"],
+          baseUri: ["'none'"],
+          formAction: ["'none'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      // Served on this machine only, without TLS: there is nothing to be strict about.
+      strictTransportSecurity: false,
+    }),
+  );
+  // The page asks for files and sends none: whatever carries a body, or does anything else, is turned away.
+  app.use((request, response, next) => {
+    const isAsking = request.method === 'GET' || request.method === 'HEAD';
+    if (isAsking && request.url.length <= LONGEST_URL) next();
+    else response.status(isAsking ? 414 : 405).end();
   });
-  app.use(express.static(root, { index: 'index.html', dotfiles: 'ignore' }));
+  app.use(
+    express.static(root, {
+      index: 'index.html',
+      dotfiles: 'ignore',
+      redirect: false,
+      setHeaders: (response, path) => {
+        // What tells of a newer version is asked for each time.
+        if (/(?:sw\.js|index\.html|\.webmanifest)$/.test(path)) response.set('Cache-Control', 'no-cache');
+      },
+    }),
+  );
   // Only page addresses fall back to the application: a missing file stays missing.
   app.get('/{*page}', (request, response, next) => {
     if (/\.\w+$/.test(request.path)) next();

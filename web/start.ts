@@ -6,6 +6,7 @@ import { router } from './router.ts';
 import { loadLibrary } from './storage/library.ts';
 import { useBench } from './stores/bench.ts';
 import { useKeeping } from './stores/keeping.ts';
+import { useUpdates } from './stores/updates.ts';
 
 const app = createApp(App);
 app.use(createPinia());
@@ -17,3 +18,4 @@ addEventListener('visibilitychange', () => void (document.visibilityState === 'h
 app.use(router);
 await router.isReady();
 app.mount('#app');
+useUpdates().watchFor();

@@ -5,10 +5,12 @@ import { useRoute } from 'vue-router';
 import { backUp } from '../storage/everything.ts';
 import { useBench } from '../stores/bench.ts';
 import { useKeeping } from '../stores/keeping.ts';
+import { useUpdates } from '../stores/updates.ts';
 
 /** What a person must know about how their work is kept, over everything else; nothing where all is well. */
 const bench = useBench();
 const keeping = useKeeping();
+const updates = useUpdates();
 const route = useRoute();
 /** What fills the window leaves room for this. */
 const bar = useTemplateRef<HTMLElement>('bar');
@@ -44,6 +46,13 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
         here; kept as they are: {{ keeping.unreadable.slice(0, 3).join(', ') }}.</span
       >
       <button type="button" class="action" @click="isPutAway = true">All right</button>
+    </p>
+    <p v-if="updates.isReady" class="bar bg-teal-tint text-ink" role="status">
+      <span class="min-w-0 flex-1"
+        >A newer version is ready. What you do is saved first; nothing hurries.</span
+      >
+      <button type="button" class="action" @click="updates.startNewer()">Start it now</button>
+      <button type="button" class="action" @click="updates.later()">Later</button>
     </p>
     <p v-if="keeping.isBackupOld" class="bar bg-buff text-ink" role="status">
       <span class="min-w-0 flex-1"
