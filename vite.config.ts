@@ -28,7 +28,7 @@ export default defineConfig({
         ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,png,jpg,woff,woff2,wasm}'],
+        globPatterns: ['**/*.{js,css,html,svg,png,jpg,woff,woff2,wasm,json}'],
         maximumFileSizeToCacheInBytes: LARGEST_CACHED,
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/instruments\//],
@@ -38,6 +38,11 @@ export default defineConfig({
   ],
   optimizeDeps: { entries: ['index.html', 'web/**/*.{vue,ts}', 'core/**/*.ts'] },
   worker: { format: 'es' },
-  build: { outDir: 'dist', target: 'es2022' },
+  // The demo jobs are fetched as files of their own, however small.
+  build: {
+    outDir: 'dist',
+    target: 'es2022',
+    assetsInlineLimit: (file) => (file.endsWith('.json') ? false : undefined),
+  },
   server: { host: '127.0.0.1', proxy: { '/instruments': { target: 'ws://127.0.0.1:4310', ws: true } } },
 });

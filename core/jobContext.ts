@@ -24,29 +24,61 @@ const postKey = ({ ends }: Cable, name: EndName) => {
 const studIds = ({ ends }: Cable) => END_NAMES.flatMap((name) => ends[name].studId ?? []);
 const postKeys = (cable: Cable) => END_NAMES.flatMap((name) => postKey(cable, name) ?? []);
 
+/** The cables of a job by what joins them, in the job's order. */
+interface Joined {
+  readonly circuits: ReadonlyMap<string, readonly Cable[]>;
+  readonly studs: ReadonlyMap<string, readonly Cable[]>;
+  readonly posts: ReadonlyMap<string, readonly Cable[]>;
+  readonly places: ReadonlyMap<Cable, number>;
+}
+
+/** A job is never changed in place: who belongs to whom is looked up once for each state of it. */
+const joinedOf = new WeakMap<Job, Joined>();
+
+function joined(job: Job): Joined {
+  const known = joinedOf.get(job);
+  if (known) return known;
+  const by = (keys: (cable: Cable) => readonly string[]) => {
+    const found = new Map<string, Cable[]>();
+    for (const cable of job.cables)
+      for (const key of new Set(keys(cable))) {
+        const own = found.get(key);
+        if (own) own.push(cable);
+        else found.set(key, [cable]);
+      }
+    return found;
+  };
+  const made: Joined = {
+    circuits: by(({ run }) => (run.return.kind === 'circuit' ? [run.return.name] : [])),
+    studs: by(studIds),
+    posts: by(postKeys),
+    places: new Map(job.cables.map((cable, i) => [cable, i])),
+  };
+  joinedOf.set(job, made);
+  return made;
+}
+
 /** The other cables of a cable's circuit. */
 export function matesOf(cable: Cable, job: Job): Cable[] {
   const back = cable.run.return;
   if (back.kind !== 'circuit') return [];
-  return job.cables.filter(
-    ({ id, run }) => id !== cable.id && run.return.kind === 'circuit' && run.return.name === back.name,
-  );
+  return (joined(job).circuits.get(back.name) ?? []).filter(({ id }) => id !== cable.id);
 }
 
 /** What a cable needs to know of its job. */
 export function contextOf(cable: Cable, job: Job): JobContext {
-  const studs = studIds(cable);
-  const posts = postKeys(cable);
-  const neighbours =
-    studs.length + posts.length === 0
-      ? []
-      : job.cables.filter(
-          (other) =>
-            other.id !== cable.id &&
-            (studIds(other).some((id) => studs.includes(id)) ||
-              postKeys(other).some((key) => posts.includes(key))),
-        );
-  return { mates: matesOf(cable, job), neighbours, studs: job.studs.filter(({ id }) => studs.includes(id)) };
+  const { studs, posts, places } = joined(job);
+  const ids = studIds(cable);
+  const beside = new Set([
+    ...ids.flatMap((id) => studs.get(id) ?? []),
+    ...postKeys(cable).flatMap((key) => posts.get(key) ?? []),
+  ]);
+  const place = (other: Cable) => places.get(other) ?? 0;
+  return {
+    mates: matesOf(cable, job),
+    neighbours: [...beside].filter(({ id }) => id !== cable.id).sort((a, b) => place(a) - place(b)),
+    studs: ids.length === 0 ? [] : job.studs.filter(({ id }) => ids.includes(id)),
+  };
 }
 
 /** Amps that order a stack: what flows for long, or the heaviest step of a surge where nothing flows before it. */

@@ -18,4 +18,4 @@ addEventListener('visibilitychange', () => void (document.visibilityState === 'h
 app.use(router);
 await router.isReady();
 app.mount('#app');
-useUpdates().watchFor();
+void useUpdates().watchFor();

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel } from '@headlessui/vue';
-import { computed, ref, useTemplateRef, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Stage } from '../../core/job/cable.ts';
 import RackPanel from '../rack/RackPanel.vue';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { useIsDesk } from '../ui/useWide.ts';
-import CommandBox from './CommandBox.vue';
-import KeysBox from './KeysBox.vue';
 import TopBar from './TopBar.vue';
 import { useBenchKeys } from './useBenchKeys.ts';
+
+/** What only keys open is fetched once they are pressed. */
+const CommandBox = defineAsyncComponent(() => import('./CommandBox.vue'));
+const KeysBox = defineAsyncComponent(() => import('./KeysBox.vue'));
 
 /** What stands round every page of a job, and round what stands alone: the top bar, the rack, and what the keys open. */
 const {
@@ -51,6 +53,12 @@ const { isCommandOpen, isKeysOpen } = useBenchKeys({
   addCable,
   focusFilter: () => rack.value?.focusFilter(),
 });
+const wasCommandOpen = ref(false);
+const wereKeysOpen = ref(false);
+watch([isCommandOpen, isKeysOpen], ([command, keys]) => {
+  wasCommandOpen.value ||= command;
+  wereKeysOpen.value ||= keys;
+});
 </script>
 
 <template>
@@ -82,7 +90,7 @@ const { isCommandOpen, isKeysOpen } = useBenchKeys({
     </Dialog>
     <slot :add-cable="addCable" />
     <CommandBox
-      v-if="job"
+      v-if="job && wasCommandOpen"
       :open="isCommandOpen"
       :job="job"
       :cable-id="cableId"
@@ -90,6 +98,6 @@ const { isCommandOpen, isKeysOpen } = useBenchKeys({
       @close="isCommandOpen = false"
       @add="addCable"
     />
-    <KeysBox :open="isKeysOpen" @close="isKeysOpen = false" />
+    <KeysBox v-if="wereKeysOpen" :open="isKeysOpen" @close="isKeysOpen = false" />
   </div>
 </template>

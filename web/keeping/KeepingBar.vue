@@ -2,12 +2,13 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
-import { backUp } from '../storage/everything.ts';
 import { useBench } from '../stores/bench.ts';
 import { useKeeping } from '../stores/keeping.ts';
 import { useUpdates } from '../stores/updates.ts';
 
 /** What a person must know about how their work is kept, over everything else; nothing where all is well. */
+/** What packs a backup is fetched when one is asked for. */
+const backUp = async () => (await import('../storage/everything.ts')).backUp();
 const bench = useBench();
 const keeping = useKeeping();
 const updates = useUpdates();

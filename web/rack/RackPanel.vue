@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import { BookOpen, BriefcaseBusiness, Plus, Ruler, TrendingDown } from '@lucide/vue';
-import { computed, ref, useTemplateRef } from 'vue';
+import { useVirtualList } from '@vueuse/core';
+import { computed, ref, useTemplateRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { duesOf } from '../../core/fit/service.ts';
 import { type HuntFound, huntFound } from '../../core/hunt/suspects.ts';
 import type { Cable, Stage } from '../../core/job/cable.ts';
-import { isCut } from '../../core/cutting/pieces.ts';
 import type { Job } from '../../core/job/job.ts';
 import { digits } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
-import { workOf, workOfJob } from '../stores/work.ts';
-import { today } from '../ui/today.ts';
+import { workOf } from '../stores/work.ts';
 import RackRow from './RackRow.vue';
 import SetManyBar from './SetManyBar.vue';
+import { useTotals } from './useTotals.ts';
 
 /** The job's cables, and what they come to. */
 const { job, cableId, stage } = defineProps<{ job: Job; cableId: string | undefined; stage: Stage }>();
@@ -28,7 +27,22 @@ const matches = (cable: Cable) =>
     .toLowerCase()
     .includes(filter.value.trim().toLowerCase());
 const shown = computed(() => job.cables.filter(matches));
-const cut = computed(() => job.cables.filter(isCut).length);
+const ROW_PX = 70;
+const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(shown, {
+  itemHeight: ROW_PX,
+  overscan: 12,
+});
+/** The cable on the bench is in sight, however long the rack is. */
+watch(
+  [() => cableId, () => shown.value.length],
+  () => {
+    const at = shown.value.findIndex(({ id }) => id === cableId);
+    const isSeen = list.value.some(({ data }) => data.id === cableId);
+    if (at >= 0 && !isSeen) scrollTo(at);
+  },
+  { flush: 'post' },
+);
+const totals = useTotals(() => ({ job, shop: bench.shop }));
 const foundW = ({ suspects }: HuntFound) =>
   suspects.reduce((sum, { milliohm, wastedW }) => sum + (milliohm === null ? 0 : wastedW), 0);
 /** What the worst of the job's hunts has come to. */
@@ -37,11 +51,6 @@ const hunted = computed(() => {
   const wastedW = Math.max(0, ...own.map((hunt) => foundW(huntFound(hunt))));
   return wastedW > 0 ? `${digits(wastedW, 0)} W found` : own.length > 0 ? 'looking' : '';
 });
-const overdue = computed(
-  () =>
-    job.cables.flatMap((cable) => duesOf(cable, bench.shop.practice)).filter(({ by }) => by < today()).length,
-);
-const totals = computed(() => workOfJob(job, bench.shop));
 
 function mark(id: string): void {
   marked.value = marked.value.includes(id)
@@ -79,18 +88,20 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
           "
         />
       </label>
-      <div class="min-h-0 flex-1 overflow-y-auto">
-        <RackRow
-          v-for="cable in shown"
-          :key="cable.id"
-          :cable="cable"
-          :work="workOf(cable, bench.shop, job)"
-          :job-id="job.id"
-          :stage="stage"
-          :is-open="cable.id === cableId"
-          :is-marked="marked.includes(cable.id)"
-          @mark="mark(cable.id)"
-        />
+      <div v-bind="containerProps" class="min-h-0 flex-1 overflow-y-auto">
+        <div v-bind="wrapperProps">
+          <RackRow
+            v-for="{ data: cable } in list"
+            :key="cable.id"
+            :cable="cable"
+            :work="workOf(cable, bench.shop, job)"
+            :job-id="job.id"
+            :stage="stage"
+            :is-open="cable.id === cableId"
+            :is-marked="marked.includes(cable.id)"
+            @mark="mark(cable.id)"
+          />
+        </div>
         <p v-if="job.cables.length === 0" class="note p-3.5">
           No cable yet. Press <kbd class="key">N</kbd> or + to begin one.
         </p>
@@ -107,7 +118,7 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
         active-class="bg-teal-tint"
       >
         <Ruler :size="17" class="text-teal" aria-hidden="true" /> Kit
-        <span class="note ml-auto font-normal">{{ cut }} of {{ job.cables.length }} cut</span>
+        <span class="note ml-auto font-normal">{{ totals?.cut ?? '…' }} of {{ job.cables.length }} cut</span>
       </RouterLink>
       <RouterLink
         :to="{ name: 'hunt', params: { jobId: job.id } }"
@@ -123,7 +134,9 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
         active-class="bg-teal-tint"
       >
         <BookOpen :size="17" class="text-teal" aria-hidden="true" /> Log
-        <span class="note ml-auto font-normal">{{ overdue > 0 ? `${overdue} overdue` : '' }}</span>
+        <span class="note ml-auto font-normal">{{
+          totals && totals.overdue > 0 ? `${totals.overdue} overdue` : ''
+        }}</span>
       </RouterLink>
       <RouterLink
         :to="{ name: 'case', params: { jobId: job.id } }"
@@ -136,15 +149,19 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
     <dl class="shrink-0 border-t border-line px-3.5 py-2 text-[13px]">
       <div class="flex justify-between">
         <dt class="text-ink2">Finished length</dt>
-        <dd class="figure text-[15px] font-semibold">{{ digits(totals.finishedMm / 1000, 2) }} m</dd>
+        <dd class="figure text-[15px] font-semibold">
+          {{ totals ? digits(totals.finishedMm / 1000, 2) : '…' }} m
+        </dd>
       </div>
       <div class="flex justify-between">
         <dt class="text-ink2">Weight, cable only</dt>
-        <dd class="figure text-[15px] font-semibold">{{ digits(totals.massKg, 1) }} kg</dd>
+        <dd class="figure text-[15px] font-semibold">{{ totals ? digits(totals.massKg, 1) : '…' }} kg</dd>
       </div>
       <div class="flex justify-between">
         <dt class="text-ink2">Proved</dt>
-        <dd class="figure text-[15px] font-semibold">{{ totals.proved }} of {{ job.cables.length }}</dd>
+        <dd class="figure text-[15px] font-semibold">
+          {{ totals?.proved ?? '…' }} of {{ job.cables.length }}
+        </dd>
       </div>
     </dl>
   </div>

@@ -8,7 +8,7 @@ import { prefsSchema } from '../storage/prefs.ts';
 const saveDifference = jest.fn<(before: unknown, after: unknown) => Promise<void>>();
 jest.unstable_mockModule('../storage/library.ts', () => ({ saveDifference }));
 const { useBench } = await import('./bench.ts');
-const { workOf, workOfJob } = await import('./work.ts');
+const { workOf } = await import('./work.ts');
 
 const shop = genericShop();
 const job: Job = {
@@ -199,6 +199,6 @@ describe('work is done once', () => {
     expect(workOf(cable, shop)).toBe(workOf(cable, shop));
     expect(workOf({ ...cable }, shop)).not.toBe(workOf(cable, shop));
     expect(workOf(cable, { ...shop })).not.toBe(workOf(cable, shop));
-    expect(workOfJob(job, shop).cables[0]).toBe(workOf(cable, shop));
+    expect(workOf(cable, shop, job)).toBe(workOf(cable, shop));
   });
 });

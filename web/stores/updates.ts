@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
-import { registerSW } from 'virtual:pwa-register';
 import { useBench } from './bench.ts';
 
 /** The application as it is kept for use without a network, and newer versions of it: one never interrupts work. */
@@ -10,7 +9,8 @@ export const useUpdates = defineStore('updates', () => {
   let begin: (() => Promise<void>) | null = null;
 
   /** Keeps the application for use without a network, and looks for a newer one. */
-  function watchFor(): void {
+  async function watchFor(): Promise<void> {
+    const { registerSW } = await import('virtual:pwa-register');
     begin = registerSW({ onNeedRefresh: () => (isReady.value = true) });
   }
 

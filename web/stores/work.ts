@@ -4,7 +4,7 @@ import type { Job } from '../../core/job/job.ts';
 import type { Shop } from '../../core/job/shop.ts';
 import { ALONE, contextOf, type JobContext } from '../../core/jobContext.ts';
 import { openCase, type ToolCase } from '../../core/termination/toolCase.ts';
-import { type JobWork, summarise, workUpCable } from '../../core/workup.ts';
+import { workUpCable } from '../../core/workup.ts';
 import { today } from '../ui/today.ts';
 import { dutyTick, followDuty } from '../workers/duties.ts';
 
@@ -55,11 +55,4 @@ export function workOf(cable: Cable, shop: Shop, job?: Job): CableWork {
   const work = workUpCable(cable, shop, { context, today: day, followDuty, toolCase: caseOf(shop) });
   kept.set(cable, { shop, context, tick, day, work });
   return work;
-}
-
-export function workOfJob(job: Job, shop: Shop): JobWork {
-  return summarise(
-    job.id,
-    job.cables.map((cable) => workOf(cable, shop, job)),
-  );
 }

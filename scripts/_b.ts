@@ -1,0 +1,2 @@
+import { benchStart } from './bench/start.ts';
+await benchStart();

@@ -1,0 +1,69 @@
+import { onScopeDispose, shallowRef, watch } from 'vue';
+import { duesOf } from '../../core/fit/service.ts';
+import { isCut } from '../../core/cutting/pieces.ts';
+import type { CableWork } from '../../core/cableWork.ts';
+import type { Job } from '../../core/job/job.ts';
+import type { Shop } from '../../core/job/shop.ts';
+import { summarise } from '../../core/workup.ts';
+import { workOf } from '../stores/work.ts';
+import { today } from '../ui/today.ts';
+
+/** What the cables of a job come to. */
+export interface RackTotals {
+  readonly finishedMm: number;
+  readonly massKg: number;
+  readonly proved: number;
+  readonly cut: number;
+  readonly overdue: number;
+}
+
+/** A short job is added up at once; of a long one so much is done between two frames, ms. */
+const AT_ONCE = 40;
+const SLICE_MS = 6;
+const AFTER_MS = 120;
+
+/** The totals of a job, added up without holding up what is being typed. */
+export function useTotals(asked: () => { job: Job; shop: Shop }) {
+  const totals = shallowRef<RackTotals | null>(null);
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  const summed = (job: Job, shop: Shop, works: readonly CableWork[]): RackTotals => {
+    const { finishedMm, massKg, proved } = summarise(job.id, works);
+    return {
+      finishedMm,
+      massKg,
+      proved,
+      cut: job.cables.filter(isCut).length,
+      overdue: job.cables.flatMap((cable) => duesOf(cable, shop.practice)).filter(({ by }) => by < today())
+        .length,
+    };
+  };
+
+  function inSlices(job: Job, shop: Shop, works: CableWork[], from: number): void {
+    const began = performance.now();
+    let at = from;
+    for (; at < job.cables.length && performance.now() - began < SLICE_MS; at += 1) {
+      const cable = job.cables[at];
+      if (cable) works.push(workOf(cable, shop, job));
+    }
+    if (at < job.cables.length) timer = setTimeout(() => inSlices(job, shop, works, at), 0);
+    else totals.value = summed(job, shop, works);
+  }
+
+  watch(
+    asked,
+    ({ job, shop }) => {
+      clearTimeout(timer);
+      if (job.cables.length <= AT_ONCE) {
+        totals.value = summed(
+          job,
+          shop,
+          job.cables.map((cable) => workOf(cable, shop, job)),
+        );
+      } else timer = setTimeout(() => inSlices(job, shop, [], 0), AFTER_MS);
+    },
+    { immediate: true },
+  );
+  onScopeDispose(() => clearTimeout(timer));
+  return totals;
+}
