@@ -13,6 +13,7 @@ import { workUpCable } from '../core/workup.ts';
 import { benchCutting } from './bench/cutting.ts';
 import { benchFrames } from './bench/frames.ts';
 import { benchSection } from './bench/section.ts';
+import { benchStart } from './bench/start.ts';
 import { timed } from './bench/timed.ts';
 
 const shop = genericShop();
@@ -108,3 +109,4 @@ benchCutting();
 
 benchSection();
 await benchFrames();
+await benchStart();

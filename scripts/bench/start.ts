@@ -104,7 +104,7 @@ async function keyToPaint(page: Page): Promise<number> {
           }),
       ),
     );
-    await page.waitForTimeout(600);
+    await page.waitForTimeout(2000);
   }
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
   return median(times);

@@ -1,2 +1,0 @@
-import { benchStart } from './bench/start.ts';
-await benchStart();
