@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test';
 
-const port = 4317;
+const port = Number(process.env['E2E_PORT'] ?? 4317);
 
 /** Drives the built application in Debian's Chromium, one browser at a time: the machine is small. */
 export default defineConfig({

@@ -1,0 +1,108 @@
+import { expect, type Page, test } from '@playwright/test';
+import { App } from './app.ts';
+
+/** Goes on by Tab until what has the focus is called so, as somebody without a mouse would. */
+async function tabTo(page: Page, name: RegExp, most = 60): Promise<void> {
+  for (let i = 0; i < most; i += 1) {
+    await page.keyboard.press('Tab');
+    const { label, isSeen } = await page.evaluate(() => {
+      const own = document.activeElement as HTMLInputElement | null;
+      // Past the last one the focus is the browser's own for one step.
+      if (!own || own === document.body) return { label: '', isSeen: true };
+      const byId = (own.getAttribute('aria-labelledby') ?? '')
+        .split(' ')
+        .map((id) => document.getElementById(id)?.textContent ?? '')
+        .join(' ');
+      const said =
+        own.getAttribute('aria-label') ??
+        (byId.trim() || own.labels?.[0]?.textContent || own.textContent || '');
+      return { label: said.trim(), isSeen: getComputedStyle(own).outlineStyle !== 'none' };
+    });
+    // Wherever the keyboard is can be seen.
+    expect(isSeen, label).toBe(true);
+    if (name.test(label)) return;
+  }
+  throw new Error(`nothing called ${name} is reached by Tab`);
+}
+
+test('from an empty job to a reading with the keyboard alone', async ({ page }) => {
+  const app = new App(page);
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Start an empty job' })).toBeVisible();
+  await tabTo(page, /^Start an empty job$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'No cable on the bench' })).toBeVisible();
+  await page.keyboard.press('n');
+  await tabTo(page, /^From, end A$/);
+  await page.keyboard.type('Battery +');
+  await tabTo(page, /^To, end B$/);
+  await page.keyboard.type('Winch');
+  await tabTo(page, /^Continuous$/);
+  await page.keyboard.type('90');
+  await tabTo(page, /^Stud to stud/);
+  await page.keyboard.type('2.4 m');
+  await page.keyboard.press('Enter');
+  await expect(app.ledger).toContainText('Amps drawn');
+  await page.keyboard.press('Escape');
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  for (const [key, stage] of [
+    ['2', 'gauge'],
+    ['3', 'ends'],
+    ['4', 'cut'],
+    ['7', 'fit'],
+    ['6', 'prove'],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(page).toHaveURL(new RegExp(`/${stage}$`));
+  }
+  await page.keyboard.press('7');
+  await tabTo(page, /^Who is fitting$/, 90);
+  await page.keyboard.type('R. Pell');
+  await tabTo(page, /^Tightened to, A/, 90);
+  await page.keyboard.type('12');
+  await tabTo(page, /^Record Tightened to, A$/, 5);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: /^A: Battery/ })).toContainText('12.0');
+  await tabTo(page, /^Polarity$/, 20);
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('checkbox', { name: 'Polarity' }).first()).toBeChecked();
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('log of');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Log', exact: true })).toBeVisible();
+  await app.saved();
+});
+
+test.describe('at twice the size', () => {
+  // A window of 1280 by 800 enlarged twice over lays out as one of half of it.
+  test.use({ viewport: { width: 640, height: 400 }, reducedMotion: 'reduce' });
+  test('every view stays within the window, and nothing moves', async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo(false);
+    for (const path of [
+      'teasel/cable/th3/run',
+      'teasel/cable/th3/gauge',
+      'teasel/cable/th3/ends',
+      'teasel/cable/in1/prove',
+      'hut/cable/hb3/fit',
+      'teasel/kit',
+      'hut/hunt',
+      'hut/log',
+      'hut/keeping',
+    ]) {
+      await app.go(`/job/${path}`);
+      await expect(page.getByRole('heading').first()).toBeAttached();
+      await page.waitForTimeout(300);
+      expect(
+        await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        ),
+        path,
+      ).toBeLessThanOrEqual(0);
+    }
+    const moving = await page.evaluate(
+      () => document.getAnimations().filter(({ playState }) => playState === 'running').length,
+    );
+    expect(moving).toBe(0);
+  });
+});
