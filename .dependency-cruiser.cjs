@@ -37,7 +37,7 @@ module.exports = {
       name: 'resolvable',
       severity: 'error',
       from: {},
-      to: { couldNotResolve: true, pathNot: '\\.(css|woff2?)$|\\?url$' },
+      to: { couldNotResolve: true, pathNot: '\\.(css|woff2?)$|\\?url$|^virtual:' },
     },
   ],
   options: {

@@ -41,8 +41,10 @@ function joined(job: Job): Joined {
   const by = (keys: (cable: Cable) => readonly string[]) => {
     const found = new Map<string, Cable[]>();
     for (const cable of job.cables)
-      for (const key of new Set(keys(cable))) {
+      for (const key of keys(cable)) {
         const own = found.get(key);
+        // Both ends of one cable may be on one stud.
+        if (own?.at(-1) === cable) continue;
         if (own) own.push(cable);
         else found.set(key, [cable]);
       }

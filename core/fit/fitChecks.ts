@@ -1,7 +1,7 @@
 import { STUDS } from '../catalogue/tables/studs.ts';
 import type { CableWork } from '../cableWork.ts';
 import type { Cable, Fitted } from '../job/cable.ts';
-import { END_NAMES, type EndName } from '../job/end.ts';
+import type { EndName } from '../job/end.ts';
 import { meetsWord } from '../termination/posts.ts';
 import { capital } from '../traveller/step.ts';
 import { digits, figure } from '../units/figure.ts';
@@ -254,6 +254,3 @@ export const standingTicks = ({ fitted, reworks }: Cable): Fitted[] => {
   const last = reworks.reduce((latest, { at }) => (at > latest ? at : latest), '');
   return fitted.filter(({ at }) => at > last);
 };
-
-export const endOfCheck = (id: string): EndName | undefined =>
-  END_NAMES.find((name) => id.endsWith(`.${name}`) && !id.startsWith('live.'));

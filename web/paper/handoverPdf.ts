@@ -1,9 +1,17 @@
-import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import { type PDFFont, type PDFPage, rgb } from 'pdf-lib';
 import type { Handover } from '../../core/paper/handover.ts';
 import { type Paper, PAPER_MM } from '../../core/paper/label.ts';
 import type { TestRecord } from '../../core/paper/testRecord.ts';
-import { fitted, listPdf, paperDocument, type PaperFonts, POINTS_PER_MM, printable } from './listPdf.ts';
-import { recordPdf, type RecordPictures } from './recordPdf.ts';
+import {
+  drawList,
+  fitted,
+  type PaperDocument,
+  paperDocument,
+  type PaperFonts,
+  POINTS_PER_MM,
+  printable,
+} from './listPdf.ts';
+import { drawRecord, type RecordPictures } from './recordPdf.ts';
 
 const INK = rgb(0.1, 0.14, 0.16);
 const PALE = rgb(0.4, 0.43, 0.45);
@@ -32,13 +40,12 @@ function broken(text: string, font: PDFFont, size: number, width: number): strin
 }
 
 /** The first pages: what it is, what is open, cautions, and the stacks with their pictures. */
-async function frontPdf(
+async function drawFront(
+  { pdf, plain, strong }: PaperDocument,
   pack: Handover,
   paper: Paper,
-  fonts: PaperFonts,
   stacks: readonly (Uint8Array | null)[],
-): Promise<Uint8Array> {
-  const { pdf, plain, strong } = await paperDocument(fonts);
+): Promise<void> {
   const { width, height } = PAPER_MM[paper];
   const [w, h] = [width * POINTS_PER_MM, height * POINTS_PER_MM];
   const inner = w - 2 * MARGIN;
@@ -96,7 +103,6 @@ async function frontPdf(
   }
   y -= 10;
   write(pack.foot, 9, plain, PALE);
-  return pdf.save();
 }
 
 /**
@@ -113,18 +119,13 @@ export async function handoverPdf(
   stacks: readonly (Uint8Array | null)[],
   told: (done: number) => void = () => {},
 ): Promise<Uint8Array> {
-  const parts = [
-    await frontPdf(pack, paper, fonts, stacks),
-    ...(await Promise.all([pack.schedule, pack.ends, pack.dues].map((doc) => listPdf(doc, paper, fonts)))),
-  ];
+  const into = await paperDocument(fonts);
+  const { pdf, plain } = into;
+  await drawFront(into, pack, paper, stacks);
+  for (const list of [pack.schedule, pack.ends, pack.dues]) drawList(into, list, paper);
   for (const [i, { record, pictures }] of records.entries()) {
-    parts.push(await recordPdf(record, paper, fonts, pictures));
+    await drawRecord(into, record, paper, pictures);
     told(i + 1);
-  }
-  const { pdf, plain } = await paperDocument(fonts);
-  for (const bytes of parts) {
-    const part = await PDFDocument.load(bytes);
-    for (const page of await pdf.copyPages(part, part.getPageIndices())) pdf.addPage(page);
   }
   const pages = pdf.getPages();
   pages.forEach((page, i) => {

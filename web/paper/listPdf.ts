@@ -30,9 +30,13 @@ const LACKING: Readonly<Record<string, string>> = {
 export const printable = (text: string) => [...text].map((letter) => LACKING[letter] ?? letter).join('');
 
 /** A document with the faces of the page in it. */
-export async function paperDocument(
-  fonts: PaperFonts,
-): Promise<{ pdf: PDFDocument; plain: PDFFont; strong: PDFFont }> {
+export interface PaperDocument {
+  readonly pdf: PDFDocument;
+  readonly plain: PDFFont;
+  readonly strong: PDFFont;
+}
+
+export async function paperDocument(fonts: PaperFonts): Promise<PaperDocument> {
   const pdf = await PDFDocument.create();
   pdf.registerFontkit(fontkit);
   return {
@@ -53,7 +57,14 @@ export function fitted(text: string, font: PDFFont, size: number, width: number)
 
 /** A list as a PDF, as many pages as it takes, its head repeated on each. */
 export async function listPdf(doc: ListDoc, paper: Paper, fonts: PaperFonts): Promise<Uint8Array> {
-  const { pdf, plain, strong } = await paperDocument(fonts);
+  const into = await paperDocument(fonts);
+  drawList(into, doc, paper);
+  into.pdf.setTitle(`${doc.title}, ${doc.subtitle}`);
+  return into.pdf.save();
+}
+
+/** Draws a list on new pages of a document. */
+export function drawList({ pdf, plain, strong }: PaperDocument, doc: ListDoc, paper: Paper): void {
   const { width, height } = PAPER_MM[paper];
   const size: [number, number] = [width * POINTS_PER_MM, height * POINTS_PER_MM];
   const inner = size[0] - 2 * MARGIN;
@@ -130,6 +141,4 @@ export async function listPdf(doc: ListDoc, paper: Paper, fonts: PaperFonts): Pr
     }
     y -= 6;
   }
-  pdf.setTitle(`${doc.title}, ${doc.subtitle}`);
-  return pdf.save();
 }

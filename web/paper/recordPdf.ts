@@ -1,7 +1,14 @@
 import { type PDFFont, type PDFPage, rgb } from 'pdf-lib';
 import { type Paper, PAPER_MM } from '../../core/paper/label.ts';
 import type { TestRecord } from '../../core/paper/testRecord.ts';
-import { fitted, paperDocument, type PaperFonts, POINTS_PER_MM, printable } from './listPdf.ts';
+import {
+  fitted,
+  type PaperDocument,
+  paperDocument,
+  type PaperFonts,
+  POINTS_PER_MM,
+  printable,
+} from './listPdf.ts';
 
 /** Pictures that go with a record: the drawing as PNG, photographs as JPEG. */
 export interface RecordPictures {
@@ -29,9 +36,21 @@ export async function recordPdf(
   record: TestRecord,
   paper: Paper,
   fonts: PaperFonts,
-  { drawing, photos }: RecordPictures,
+  pictures: RecordPictures,
 ): Promise<Uint8Array> {
-  const { pdf, plain, strong } = await paperDocument(fonts);
+  const into = await paperDocument(fonts);
+  await drawRecord(into, record, paper, pictures);
+  into.pdf.setTitle(printable(`Test record ${record.tag}, ${record.job}`));
+  return into.pdf.save();
+}
+
+/** Draws a test record on new pages of a document. */
+export async function drawRecord(
+  { pdf, plain, strong }: PaperDocument,
+  record: TestRecord,
+  paper: Paper,
+  { drawing, photos }: RecordPictures,
+): Promise<void> {
   const { width, height } = PAPER_MM[paper];
   const [w, h] = [width * POINTS_PER_MM, height * POINTS_PER_MM];
   const inner = w - 2 * MARGIN;
@@ -140,8 +159,6 @@ export async function recordPdf(
     font: plain,
     color: PALE,
   });
-  pdf.setTitle(printable(`Test record ${record.tag}, ${record.job}`));
-  return pdf.save();
 
   /** As many photographs as stand side by side; the rest are counted. */
   async function photographs(): Promise<void> {

@@ -26,7 +26,7 @@ const matches = (cable: Cable) =>
   `${cable.tag} ${cable.ends.A.at} ${cable.ends.B.at} ${cable.jacket} ${cable.polarity}`
     .toLowerCase()
     .includes(filter.value.trim().toLowerCase());
-const shown = computed(() => job.cables.filter(matches));
+const shown = computed(() => (filter.value.trim() === '' ? job.cables : job.cables.filter(matches)));
 const ROW_PX = 70;
 const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(shown, {
   itemHeight: ROW_PX,
