@@ -6,6 +6,8 @@ export default {
   setupFiles: ['<rootDir>/scripts/jestSetup.ts'],
   // A shared machine can stall for seconds.
   testTimeout: 30_000,
+  // Both processors: left to itself one would stand idle.
+  maxWorkers: '100%',
   extensionsToTreatAsEsm: ['.ts'],
   transform: {
     '^.+\\.ts$': [

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref, useTemplateRef, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import type { Hunt } from '../../core/hunt/chain.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
@@ -31,6 +31,16 @@ watch(
     if (!huntId && only && own.value.length === 1 && jobId) void router.replace(huntPlace(only.id, jobId));
   },
   { immediate: true },
+);
+
+/** What to do about it comes into sight once it is found. */
+const side = useTemplateRef<HTMLElement>('side');
+watch(
+  guilty,
+  (at, before) => {
+    if (at && !before) side.value?.scrollTo({ top: 0 });
+  },
+  { flush: 'post' },
 );
 
 const keep = (next: Hunt, what: string) => bench.keepHunt(next, what);
@@ -99,7 +109,7 @@ const remakeWords = computed(() => {
               </li>
             </ul>
           </div>
-          <div class="border-line bg-paper max-lg:border-t lg:overflow-y-auto lg:border-l">
+          <div ref="side" class="border-line bg-paper max-lg:border-t lg:overflow-y-auto lg:border-l">
             <div v-if="guilty" class="flex flex-wrap gap-2 border-b border-hairline px-3.5 py-2">
               <button type="button" class="button filled flex-1" @click="remake(guilty.piece)">
                 {{ remakeWords }}
