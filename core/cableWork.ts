@@ -8,7 +8,7 @@ import type { Passage } from './termination/holeFindings.ts';
 import type { ResolvedJoin } from './termination/join.ts';
 import type { StudStack } from './termination/studStack.ts';
 import type { EndConductor, ResolvedEnd } from './termination/resolveEnd.ts';
-import type { Step } from './traveller/steps.ts';
+import type { Step } from './traveller/step.ts';
 
 /** How far one stage is, in a word and a state. */
 export interface StageReport {

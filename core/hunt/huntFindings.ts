@@ -4,7 +4,8 @@ import { sizeLabel } from '../conductor/size.ts';
 import { digits, figure } from '../units/figure.ts';
 import { type Hunt, loadedOf } from './chain.ts';
 import { knownOf, wholeErrorMillivolt } from './known.ts';
-import { GUILTY_TIMES, type HuntFound, huntAmps, type Suspect, totalOf } from './suspects.ts';
+import type { Suspect } from './suspect.ts';
+import { GUILTY_TIMES, type HuntFound, huntAmps, totalOf } from './suspects.ts';
 import { SAG_SHARE, sagOf } from './verdict.ts';
 
 /** Whether the readings add up, and whether the source holds: what is known of a hunt beside its suspects. */

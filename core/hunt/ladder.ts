@@ -1,5 +1,6 @@
 import { type Hunt, loadedOf } from './chain.ts';
-import { type HuntFound, huntAmps, type Suspect } from './suspects.ts';
+import type { Suspect } from './suspect.ts';
+import { type HuntFound, huntAmps } from './suspects.ts';
 
 /** The volts that are left before and after a piece, as measured and as they should be. */
 export interface Rung {

@@ -1,7 +1,7 @@
 import { CHAIN_PIECES } from '../catalogue/tables/chainPieces.ts';
 import type { Piece } from './chain.ts';
 import type { Known } from './known.ts';
-import type { Suspect } from './suspects.ts';
+import type { Suspect } from './suspect.ts';
 
 /** Where to put the probes next: from the first of these pieces to the last. */
 export interface NextProbe {

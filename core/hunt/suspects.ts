@@ -3,25 +3,8 @@ import { expectedMilliohm, type Hunt, loadedOf, type Piece } from './chain.ts';
 import { mostOf } from './bounds.ts';
 import { type Contradiction, type Known, knownOf } from './known.ts';
 import { type NextProbe, nextProbe } from './nextProbe.ts';
+import type { Suspect } from './suspect.ts';
 import { type HuntVerdict, verdictOf } from './verdict.ts';
-
-/** A piece that may be the fault. */
-export interface Suspect {
-  readonly piece: Piece;
-  readonly place: number;
-  /** Of the piece itself; null where it is known only together with others. */
-  readonly milliohm: number | null;
-  readonly shouldMilliohm: number;
-  /** What it takes too much, by the likelihood of its kind where it is not known by itself, mΩ. */
-  readonly excessMilliohm: number;
-  /** The most it can take too much, whatever is not known; null where nothing bounds it. */
-  readonly mostMilliohm: number | null;
-  /** Pieces whose readings it is known together with, itself among them: alone where it is read by itself. */
-  readonly among: readonly number[];
-  /** Watts wasted at the load's amps. */
-  readonly wastedW: number;
-  readonly cause: string;
-}
 
 /** What a hunt has found. */
 export interface HuntFound {

@@ -1,7 +1,7 @@
 import { digits, figure } from '../units/figure.ts';
 import { type Hunt, type HuntTest, isSimulated, loadedOf, type Piece } from './chain.ts';
 import type { Contradiction, Known } from './known.ts';
-import type { Suspect } from './suspects.ts';
+import type { Suspect } from './suspect.ts';
 
 /** The end of a hunt: what it is, in a headline and a sentence. */
 export interface HuntVerdict {

@@ -1,0 +1,19 @@
+import type { Piece } from './chain.ts';
+
+/** A piece that may be the fault. */
+export interface Suspect {
+  readonly piece: Piece;
+  readonly place: number;
+  /** Of the piece itself; null where it is known only together with others. */
+  readonly milliohm: number | null;
+  readonly shouldMilliohm: number;
+  /** What it takes too much, by the likelihood of its kind where it is not known by itself, mΩ. */
+  readonly excessMilliohm: number;
+  /** The most it can take too much, whatever is not known; null where nothing bounds it. */
+  readonly mostMilliohm: number | null;
+  /** Pieces whose readings it is known together with, itself among them: alone where it is read by itself. */
+  readonly among: readonly number[];
+  /** Watts wasted at the load's amps. */
+  readonly wastedW: number;
+  readonly cause: string;
+}
