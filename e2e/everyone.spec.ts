@@ -69,6 +69,7 @@ test('from an empty job to a reading with the keyboard alone', async ({ page }) 
   await page.keyboard.press('Space');
   await expect(page.getByRole('checkbox', { name: 'Polarity' }).first()).toBeChecked();
   await page.keyboard.press('Control+k');
+  await expect(page.getByRole('combobox')).toBeFocused();
   await page.keyboard.type('log of');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Log', exact: true })).toBeVisible();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel } from '@headlessui/vue';
-import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Stage } from '../../core/job/cable.ts';
 import RackPanel from '../rack/RackPanel.vue';
@@ -10,9 +10,12 @@ import { useIsDesk } from '../ui/useWide.ts';
 import TopBar from './TopBar.vue';
 import { useBenchKeys } from './useBenchKeys.ts';
 
-/** What only keys open is fetched once they are pressed. */
-const CommandBox = defineAsyncComponent(() => import('./CommandBox.vue'));
+/** What only keys open is fetched once the page stands, so that it is there when they are pressed. */
+const FETCHED_AFTER_MS = 300;
+const commandBox = () => import('./CommandBox.vue');
+const CommandBox = defineAsyncComponent(commandBox);
 const KeysBox = defineAsyncComponent(() => import('./KeysBox.vue'));
+onMounted(() => setTimeout(() => void commandBox().catch(() => {}), FETCHED_AFTER_MS));
 
 /** What stands round every page of a job, and round what stands alone: the top bar, the rack, and what the keys open. */
 const {

@@ -36,8 +36,8 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
     </p>
     <p v-if="bench.isFollowing" class="bar bg-teal text-on-teal" role="status">
       <span class="min-w-0 flex-1"
-        ><b v-if="bench.isRefused">Nothing was changed: </b>another tab has this open and writes; this one
-        follows it.</span
+        ><b v-if="bench.isRefused">Nothing was changed: </b>{{ bench.isRefused ? 'another' : 'Another' }} tab
+        has this open and writes; this one follows it.</span
       >
       <button type="button" class="action" @click="keeping.takeOver()">Work here instead</button>
     </p>
