@@ -8,7 +8,8 @@ import type { Reading } from '../job/reading.ts';
 import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
 import { workUpCable } from '../workup.ts';
 import { allChecks, fitPlan, mayTick, standingTicks } from './fitChecks.ts';
-import { dayAfter, duesOf, fittedDay, monthsAfter } from './service.ts';
+import { dayAfter, monthsAfter } from '../units/days.ts';
+import { duesOf, fittedDay } from './service.ts';
 import { supportPlan } from './supports.ts';
 
 const parsed = readJobFile(readFileSync('demo/hut.json', 'utf8'));

@@ -1,8 +1,8 @@
-import { addDays, addMonths, formatISO, parseISO } from 'date-fns';
 import { END_NAMES } from '../job/end.ts';
 import type { Cable } from '../job/cable.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { countingReadings } from '../proof/readings.ts';
+import { dayAfter, monthsAfter } from '../units/days.ts';
 
 /** What a fitted cable is due for. */
 export interface Due {
@@ -15,22 +15,6 @@ export interface Due {
 
 /** A second tightening counts once this many days have gone by: the same evening proves nothing. */
 const SETTLING_DAYS = 7;
-
-const asDay = (date: Parameters<typeof formatISO>[0]) => formatISO(date, { representation: 'date' });
-
-/**
- * A day so many days later.
- *
- * @example dayAfter('2026-11-27', 30) // "2026-12-27"
- */
-export const dayAfter = (day: string, days: number): string => asDay(addDays(parseISO(day), days));
-
-/**
- * A day so many months later; the last of the month where that month is shorter.
- *
- * @example monthsAfter('2027-01-31', 1) // "2027-02-28"
- */
-export const monthsAfter = (day: string, months: number): string => asDay(addMonths(parseISO(day), months));
 
 /** The day on which both studs had been tightened for the first time; null before that. */
 export function fittedDay(cable: Cable): string | null {

@@ -12,6 +12,16 @@ export function nextTag(tags: readonly string[]): string {
   return `${stem}${n}`;
 }
 
+/** A job with nothing in it yet. */
+export const emptyJob = (id: string, title: string): Job => ({
+  id,
+  title,
+  subtitle: '',
+  cables: [],
+  studs: [],
+  heeded: [],
+});
+
 /** A cable with nothing said yet but its tag: what a person starts from. */
 export function newCable(id: string, tag: string, shop: Shop): Cable {
   return {

@@ -7,6 +7,7 @@ import { useKeeping } from '../stores/keeping.ts';
 import { useUpdates } from '../stores/updates.ts';
 
 /** What a person must know about how their work is kept, over everything else; nothing where all is well. */
+
 /** What packs a backup is fetched when one is asked for. */
 const backUp = async () => (await import('../storage/everything.ts')).backUp();
 const bench = useBench();

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { CalendarPlus, QrCode } from '@lucide/vue';
 import { computed, reactive, ref } from 'vue';
-import { dayAfter } from '../../core/fit/service.ts';
 import { dueEvents } from '../../core/log/dueEvents.ts';
 import {
   dueDay,
@@ -18,6 +17,7 @@ import {
   WHOLE_LOG,
 } from '../../core/log/log.ts';
 import { STATE_SAYS } from '../../core/paper/stateSays.ts';
+import { dayAfter } from '../../core/units/days.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { saveFile } from '../storage/files.ts';
 import { useBench } from '../stores/bench.ts';
@@ -55,6 +55,14 @@ const jobs = computed(() => [
 ]);
 const states = (Object.keys(LOG_STATES) as LogState[]).map((value) => ({ value, title: LOG_STATES[value] }));
 const sorts = (Object.keys(LOG_SORTS) as LogSort[]).map((value) => ({ value, title: LOG_SORTS[value] }));
+const filters = computed(() => [
+  { key: 'state' as const, label: 'Which', choices: states },
+  { key: 'sort' as const, label: 'Order', choices: sorts },
+  { key: 'job' as const, label: 'Job', choices: jobs.value },
+  { key: 'person' as const, label: 'Person', choices: anything('person', words.value.people) },
+  { key: 'tool' as const, label: 'Tool', choices: anything('tool', words.value.tools) },
+  { key: 'die' as const, label: 'Die', choices: anything('die', words.value.dies) },
+]);
 const isNarrowed = computed(() =>
   (Object.keys(WHOLE_LOG) as (keyof LogQuery)[]).some(
     (key) => key !== 'sort' && query[key] !== WHOLE_LOG[key],
@@ -112,46 +120,13 @@ function show(entry: LogEntry): void {
             type="search"
           />
           <ChoiceField
-            label="Which"
+            v-for="filter in filters"
+            :key="filter.key"
+            :label="filter.label"
             hide-label
-            :model-value="query.state"
-            :choices="states"
-            @update:model-value="query.state = $event"
-          />
-          <ChoiceField
-            label="Order"
-            hide-label
-            :model-value="query.sort"
-            :choices="sorts"
-            @update:model-value="query.sort = $event"
-          />
-          <ChoiceField
-            label="Job"
-            hide-label
-            :model-value="query.job"
-            :choices="jobs"
-            @update:model-value="query.job = $event"
-          />
-          <ChoiceField
-            label="Person"
-            hide-label
-            :model-value="query.person"
-            :choices="anything('person', words.people)"
-            @update:model-value="query.person = $event"
-          />
-          <ChoiceField
-            label="Tool"
-            hide-label
-            :model-value="query.tool"
-            :choices="anything('tool', words.tools)"
-            @update:model-value="query.tool = $event"
-          />
-          <ChoiceField
-            label="Die"
-            hide-label
-            :model-value="query.die"
-            :choices="anything('die', words.dies)"
-            @update:model-value="query.die = $event"
+            :model-value="query[filter.key]"
+            :choices="filter.choices"
+            @update:model-value="Object.assign(query, { [filter.key]: $event })"
           />
           <div
             v-if="words.keywords.length > 0"

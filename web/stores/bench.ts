@@ -8,7 +8,7 @@ import type { Cable } from '../../core/job/cable.ts';
 import { type BinItem, stillBinned, withBinned } from '../../core/job/bin.ts';
 import type { Job } from '../../core/job/job.ts';
 import { adoptJob } from '../../core/job/merge.ts';
-import { duplicateCable, newCable, nextTag, underFreeId } from '../../core/job/newCable.ts';
+import { duplicateCable, emptyJob, newCable, nextTag, underFreeId } from '../../core/job/newCable.ts';
 import type { Shop } from '../../core/job/shop.ts';
 import { type Kept, type Library, saveDifference } from '../storage/library.ts';
 import { troubleSays } from '../storage/trouble.ts';
@@ -169,14 +169,7 @@ export const useBench = defineStore('bench', () => {
       } else {
         let job = draft.jobs.find(({ id }) => id === item.jobId);
         if (!job) {
-          draft.jobs.push({
-            id: nanoid(10),
-            title: item.title,
-            subtitle: '',
-            cables: [],
-            studs: [],
-            heeded: [],
-          });
+          draft.jobs.push(emptyJob(nanoid(10), item.title) as Draft<Job>);
           job = draft.jobs.at(-1);
         }
         const id = job?.cables.some((own) => own.id === item.cable.id) ? nanoid(10) : item.cable.id;
@@ -230,7 +223,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   function addEmptyJob(title = 'New job'): Job {
-    const job: Job = { id: nanoid(10), title, subtitle: '', cables: [], studs: [], heeded: [] };
+    const job = emptyJob(nanoid(10), title);
     edit('new job', (draft) => void draft.jobs.push(job as Draft<Job>));
     return job;
   }

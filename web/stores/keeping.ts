@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
+import { dayAfter } from '../../core/units/days.ts';
 import type { Library } from '../storage/library.ts';
 import { prefsSchema } from '../storage/prefs.ts';
 import { joinTabs, type Tabs } from '../storage/tabs.ts';
@@ -10,6 +11,8 @@ import { usePrefs } from './prefs.ts';
 
 /** A backup older than this is called old. */
 const OLD_DAYS = 14;
+/** And the reminder of it is put off for so long. */
+const PUT_OFF_DAYS = 7;
 const DAY_MS = 86_400_000;
 const daysSince = (iso: string) =>
   iso === '' ? Number.POSITIVE_INFINITY : (Date.now() - Date.parse(iso)) / DAY_MS;
@@ -99,7 +102,7 @@ export const useKeeping = defineStore('keeping', () => {
       : `The last backup is ${Math.floor(daysSince(prefs.backedUp))} days old.`,
   );
   function putOffBackup(): void {
-    prefs.backupPutOff = new Date(Date.now() + 7 * DAY_MS).toISOString().slice(0, 10);
+    prefs.backupPutOff = dayAfter(today(), PUT_OFF_DAYS);
   }
 
   return {
