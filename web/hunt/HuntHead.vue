@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import { type Hunt, isSimulated } from '../../core/hunt/chain.ts';
 import { withAmps } from '../../core/hunt/changes.ts';
 import { figure } from '../../core/units/figure.ts';
@@ -18,6 +19,41 @@ function withoutRest(): void {
   const { restV: _, ...rest } = hunt;
   emit('change', rest, 'volts at rest');
 }
+const VOLTS = { kind: 'voltage', least: 0, most: 1000, decimals: 2 } as const;
+/** The four figures that a hunt begins with. */
+const fields = computed(() => [
+  {
+    label: hunt.test === 'cranking' ? 'Amps just then' : 'Load current',
+    kind: 'current' as const,
+    least: 0.1,
+    most: 20000,
+    decimals: 1,
+    value: hunt.loaded.amps,
+    set: (amps: number) => emit('change', withAmps(hunt, amps), 'load current'),
+    clear: () => without('amps'),
+  },
+  {
+    ...VOLTS,
+    label: 'Posts at rest',
+    value: hunt.restV,
+    set: (restV: number) => emit('change', { ...hunt, restV }, 'volts at rest'),
+    clear: withoutRest,
+  },
+  {
+    ...VOLTS,
+    label: 'Posts loaded',
+    value: hunt.loaded.postsV,
+    set: (postsV: number) => loaded({ postsV }),
+    clear: () => without('postsV'),
+  },
+  {
+    ...VOLTS,
+    label: 'At the load',
+    value: hunt.loaded.loadV,
+    set: (loadV: number) => loaded({ loadV }),
+    clear: () => without('loadV'),
+  },
+]);
 </script>
 
 <template>
@@ -45,56 +81,19 @@ function withoutRest(): void {
     </div>
     <div class="row-head grid grid-cols-2 gap-2 sm:grid-cols-4">
       <QuantityField
+        v-for="field in fields"
+        :key="field.label"
         class="w-[108px]"
-        :label="hunt.test === 'cranking' ? 'Amps just then' : 'Load current'"
-        kind="current"
-        :model-value="hunt.loaded.amps ?? null"
-        :least="0.1"
-        :most="20000"
-        :decimals="1"
+        :label="field.label"
+        :kind="field.kind"
+        :model-value="field.value ?? null"
+        :least="field.least"
+        :most="field.most"
+        :decimals="field.decimals"
         hint=" "
         optional
-        @update:model-value="emit('change', withAmps(hunt, $event), 'load current')"
-        @clear="without('amps')"
-      />
-      <QuantityField
-        class="w-[108px]"
-        label="Posts at rest"
-        kind="voltage"
-        :model-value="hunt.restV ?? null"
-        :least="0"
-        :most="1000"
-        :decimals="2"
-        hint=" "
-        optional
-        @update:model-value="emit('change', { ...hunt, restV: $event }, 'volts at rest')"
-        @clear="withoutRest()"
-      />
-      <QuantityField
-        class="w-[108px]"
-        label="Posts loaded"
-        kind="voltage"
-        :model-value="hunt.loaded.postsV ?? null"
-        :least="0"
-        :most="1000"
-        :decimals="2"
-        hint=" "
-        optional
-        @update:model-value="loaded({ postsV: $event })"
-        @clear="without('postsV')"
-      />
-      <QuantityField
-        class="w-[108px]"
-        label="At the load"
-        kind="voltage"
-        :model-value="hunt.loaded.loadV ?? null"
-        :least="0"
-        :most="1000"
-        :decimals="2"
-        hint=" "
-        optional
-        @update:model-value="loaded({ loadV: $event })"
-        @clear="without('loadV')"
+        @update:model-value="field.set"
+        @clear="field.clear"
       />
     </div>
   </header>
