@@ -1,6 +1,7 @@
 import type { EndName } from './job/end.ts';
 import type { Stage } from './job/cable.ts';
 import { figure, type Unit } from './units/figure.ts';
+import { say } from './words/say.ts';
 
 /** From bad to good the order is fails, unproved, watch, holds: the worst decides. */
 export type State = 'holds' | 'watch' | 'fails' | 'unproved';
@@ -97,7 +98,7 @@ const said = (facts: Facts, value: number) => figure(value, facts.unit, facts.de
  */
 export function atMost(facts: Facts, most: number, zero = 0, state?: State): Finding {
   const use = useOfMost(facts.value, most, zero);
-  const relation = facts.value <= most ? 'is within' : 'is over';
+  const relation = facts.value <= most ? say`is within` : say`is over`;
   return judged(
     facts,
     { kind: 'most', most },
@@ -110,7 +111,7 @@ export function atMost(facts: Facts, most: number, zero = 0, state?: State): Fin
 /** A finding whose value must be at least `least`. */
 export function atLeast(facts: Facts, least: number, state?: State): Finding {
   const use = facts.value > 0 ? least / facts.value : least > 0 ? 2 : 0;
-  const relation = facts.value >= least ? 'reaches' : 'is under';
+  const relation = facts.value >= least ? 'reaches' : say`is under`;
   return judged(
     facts,
     { kind: 'least', least },
@@ -123,8 +124,8 @@ export function atLeast(facts: Facts, least: number, state?: State): Finding {
 /** A finding whose value must lie between two limits; use is 0 in the middle and 1 at either edge. */
 export function within(facts: Facts, least: number, most: number, state?: State): Finding {
   const use = Math.abs(facts.value - (least + most) / 2) / ((most - least) / 2);
-  const relation = use <= 1 + 1e-9 ? 'lies in' : 'lies outside';
-  const window = `${said(facts, least)} to ${said(facts, most)}`;
+  const relation = use <= 1 + 1e-9 ? say`lies in` : say`lies outside`;
+  const window = say`${said(facts, least)} to ${said(facts, most)}`;
   return judged(
     facts,
     { kind: 'window', least, most },
@@ -157,7 +158,7 @@ export function simulated(finding: Finding): Finding {
     ...rest,
     would: finding.state,
     state: 'unproved',
-    because: `Simulated, so it proves nothing. ${finding.because}`,
+    because: say`Simulated, so it proves nothing. ${finding.because}`,
   };
 }
 

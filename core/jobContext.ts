@@ -6,6 +6,7 @@ import type { Job, SharedStud } from './job/job.ts';
 import type { Lug, Shop } from './job/shop.ts';
 import { byAmps, type StackMember, type StudStack } from './termination/studStack.ts';
 import { endMeets } from './termination/posts.ts';
+import { say } from './words/say.ts';
 
 /** What a cable needs to know of its job: the other cables of its circuit, those on its studs, and those studs. */
 export interface JobContext {
@@ -113,7 +114,7 @@ export function stackOf(
     isThis: true,
   };
   if (!shared) {
-    const at = cable.ends[name].at || 'its stud';
+    const at = cable.ends[name].at || say`its stud`;
     return { stud: meets.stud, name: at, lengthMm: null, springWasher: false, members: [own], disagree: [] };
   }
   const beside = [cable, ...neighbours].flatMap((other) =>

@@ -4,6 +4,7 @@ import { type Cable, type Stage, STAGES } from './job/cable.ts';
 import { figure } from './units/figure.ts';
 import { meetsWord } from './termination/posts.ts';
 import type { CableWork, StageReport } from './cableWork.ts';
+import { say } from './words/say.ts';
 
 type Work = Omit<CableWork, 'stages'>;
 
@@ -32,9 +33,9 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const amps = choice.taken.at.currentA;
     const load =
       amps === null
-        ? 'cannot deliver'
+        ? say`cannot deliver`
         : amps === 0 && run.duty
-          ? `${figure(Math.max(...run.duty.steps.map((step) => step.amps)), 'A', 0)} surge`
+          ? say`${figure(Math.max(...run.duty.steps.map((step) => step.amps)), 'A', 0)} surge`
           : figure(amps, 'A', 0);
     return {
       done: amps !== null && (amps > 0 || run.duty !== undefined),
@@ -45,12 +46,12 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
   gauge({ gauge }, { choice, kind }, own) {
     const label = sizeLabel(choice.taken.at.size);
     const [failed] = failing(own);
-    if (failed) return { done: false, summary: `${short(failed)} fails` };
+    if (failed) return { done: false, summary: say`${short(failed)} fails` };
     const binding = own.find(({ binds }) => binds);
-    const detail = binding ? `${short(binding)} binds` : kind.tinned ? 'tinned' : 'plain';
+    const detail = binding ? say`${short(binding)} binds` : kind.tinned ? 'tinned' : 'plain';
     return {
       done: gauge.size !== undefined,
-      summary: choice.isProposed ? `${label} proposed` : `${label}, ${detail}`,
+      summary: choice.isProposed ? say`${label} proposed` : `${label}, ${detail}`,
     };
   },
 
@@ -61,14 +62,14 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     if (fails > 0) return { done: false, summary: `${fails} ${fails === 1 ? 'fails' : 'fail'}` };
     return {
       done: isSaid,
-      summary: isSaid ? both.map(({ meets }) => meetsWord(meets)).join(', ') : 'proposed',
+      summary: isSaid ? both.map(({ meets }) => meetsWord(meets)).join(', ') : say`proposed`,
     };
   },
 
   cut({ done }, { lengths }) {
     return {
       done: done.some(({ step }) => step === 'cut'),
-      summary: lengths ? figure(lengths.cutMm, 'mm', 0) : 'needs both lugs',
+      summary: lengths ? figure(lengths.cutMm, 'mm', 0) : say`needs both lugs`,
     };
   },
 
@@ -76,7 +77,7 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const count = steps.filter(({ id }) => done.some(({ step }) => step === id)).length;
     return {
       done: steps.length > 0 && count === steps.length,
-      summary: steps.length > 0 ? `${count} of ${steps.length} steps` : 'needs both ends',
+      summary: steps.length > 0 ? say`${count} of ${steps.length} steps` : say`needs both ends`,
     };
   },
 
@@ -84,11 +85,12 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const missing = own.filter(({ state, waived }) => state === 'unproved' && !waived).length;
     const fails = failing(own).length;
     const done = missing === 0 && (verdict.state === 'holds' || verdict.state === 'watch');
-    if (fails > 0) return { done, summary: `${fails} ${fails === 1 ? 'reading fails' : 'readings fail'}` };
-    if (own.every(({ value }) => value === null)) return { done, summary: 'nothing measured' };
-    if (missing > 0) return { done, summary: `${missing} not proved` };
-    if (own.some(({ waived }) => waived)) return { done, summary: 'waived in part' };
-    return { done, summary: done ? 'proved' : 'readings hold' };
+    if (fails > 0)
+      return { done, summary: `${fails} ${fails === 1 ? say`reading fails` : say`readings fail`}` };
+    if (own.every(({ value }) => value === null)) return { done, summary: say`nothing measured` };
+    if (missing > 0) return { done, summary: say`${missing} not proved` };
+    if (own.some(({ waived }) => waived)) return { done, summary: say`waived in part` };
+    return { done, summary: done ? say`proved` : say`readings hold` };
   },
 
   fit(_, __, all) {

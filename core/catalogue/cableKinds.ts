@@ -1,5 +1,6 @@
 import type { CableKind, CableSize } from '../job/shop.ts';
 import { areaMm2, type ConductorSize, type GaugeName, type MetricSizeName } from '../conductor/size.ts';
+import { say } from '../words/say.ts';
 
 /** Conductivity of jacket compounds, W/(m·K). Source: handbook values for the two groups of compound. */
 export const JACKET_CONDUCTIVITY: Readonly<Record<CableKind['insulation'], number>> = {
@@ -38,7 +39,7 @@ const byCopper = (a: CableSize, b: CableSize) => areaMm2(a.size) - areaMm2(b.siz
 export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   {
     id: 'tinned-marine',
-    title: 'Tinned marine',
+    title: say`Tinned marine`,
     tinned: true,
     strands: 'fine',
     insulation: 'thermoplastic',
@@ -53,7 +54,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'tinned-marine-awg',
-    title: 'Tinned marine, gauge',
+    title: say`Tinned marine, gauge`,
     tinned: true,
     strands: 'fine',
     insulation: 'thermoplastic',
@@ -69,7 +70,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'battery',
-    title: 'Stiff battery cable',
+    title: say`Stiff battery cable`,
     tinned: false,
     strands: 'coarse',
     insulation: 'pvc',
@@ -81,7 +82,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'welding',
-    title: 'Welding cable',
+    title: say`Welding cable`,
     tinned: false,
     strands: 'extra fine',
     insulation: 'rubber',
@@ -93,7 +94,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'thin-wall',
-    title: 'Thin-wall cross-linked',
+    title: say`Thin-wall cross-linked`,
     tinned: false,
     strands: 'fine',
     insulation: 'xlpe',
@@ -105,7 +106,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'vehicle-sae',
-    title: 'Vehicle gauge, cross-linked',
+    title: say`Vehicle gauge, cross-linked`,
     tinned: false,
     strands: 'fine',
     insulation: 'xlpe',

@@ -15,6 +15,7 @@ import { type Die, dieSchema, type Lug, LUG_FORMS, lugSchema, POLARITIES, type T
 import { parseSize } from '../units/parseSize.ts';
 import { POST_KINDS } from './tables/posts.ts';
 import { STUD_NAMES } from './tables/studs.ts';
+import { say } from '../words/say.ts';
 
 const sizeField = (text: string): Read => {
   const entry = parseSize(text, 'metric');
@@ -23,7 +24,7 @@ const sizeField = (text: string): Read => {
 const countField = (text: string): Read =>
   /^\d{1,5}$/.test(text)
     ? { ok: true, value: Number(text) }
-    : { ok: false, sentence: `“${text}” is not a count.` };
+    : { ok: false, sentence: say`“${text}” is not a count.` };
 const plain = (value: number | undefined) => (value === undefined ? '' : String(value));
 const yes = (value: boolean) => (value ? 'yes' : 'no');
 const mmField = (least: number, most: number) => quantityField('length', least, most);
@@ -141,7 +142,7 @@ const dieColumns = (tools: readonly Tool[]): readonly Column<Die>[] => [
         ? { ok: true, value: found.id }
         : {
             ok: false,
-            sentence: `No tool called “${text}” is owned: ${tools.map(({ title }) => title).join(', ')}.`,
+            sentence: say`No tool called “${text}” is owned: ${tools.map(({ title }) => title).join(', ')}.`,
           };
     },
     write: ({ toolId }) => tools.find(({ id }) => id === toolId)?.title ?? '',
@@ -237,16 +238,16 @@ export function readLugsCsv(contents: string, owned: readonly Lug[]): CatalogueR
         return {
           row,
           column,
-          sentence: column === 'polarity' ? 'A post has a polarity.' : (issue?.message ?? ''),
+          sentence: column === 'polarity' ? say`A post has a polarity.` : (issue?.message ?? ''),
         };
       }
       const lug = parsed.data;
       if (lug.boreMm >= lug.outerMm) {
-        const sentence = `A bore of ${lug.boreMm} is not inside ${lug.outerMm}.`;
+        const sentence = say`A bore of ${lug.boreMm} is not inside ${lug.outerMm}.`;
         return { row, column: 'bore mm', sentence };
       }
       return lug.form === 'tube' && lug.holeMm >= lug.palmWidthMm
-        ? { row, column: 'hole mm', sentence: `A hole of ${lug.holeMm} is wider than its palm.` }
+        ? { row, column: 'hole mm', sentence: say`A hole of ${lug.holeMm} is wider than its palm.` }
         : { item: lug };
     },
   );

@@ -4,6 +4,7 @@ import { typicalPalm } from '../termination/palm.ts';
 import { postTopMm } from '../termination/posts.ts';
 import { LUG_FAMILIES, type LugFamilyId } from './tables/lugFamilies.ts';
 import { STUDS, type StudName } from './tables/studs.ts';
+import { say } from '../words/say.ts';
 
 const SHORT: Readonly<Record<LugFamilyId, string>> = {
   'compression-metric': 'heavy',
@@ -65,8 +66,8 @@ export function genericButt(sizeName: string, stock: number): Lug {
   return {
     ...lug,
     id: `butt-${idOf(sizeName)}`,
-    label: `${sizeName} in-line`,
-    family: 'in-line connector',
+    label: say`${sizeName} in-line`,
+    family: say`in-line connector`,
     form: 'butt',
     holeMm: 2,
     palmWidthMm: lug.outerMm,
@@ -94,12 +95,12 @@ export function genericClamp(
   const lug = genericLug('compression-metric', sizeName, 'M8', stock);
   const pole = post.polarity === 'positive' ? '+' : '−';
   const screwed = form === 'screw clamp';
-  const words = `${screwed ? 'screw clamp' : 'clamp'} ${pole}, ${post.kind}${cables === 2 ? ', for two' : ''}`;
+  const words = `${screwed ? say`screw clamp` : 'clamp'} ${pole}, ${post.kind}${cables === 2 ? say`, for two` : ''}`;
   return {
     ...lug,
     id: idOf(`${form}-${post.kind}-${post.polarity}-${sizeName}-${cables}`).replaceAll(' ', '-'),
     label: screwed ? words : `${sizeName} ${words}`,
-    family: 'battery post clamp',
+    family: say`battery post clamp`,
     form,
     metal: screwed ? 'lead' : 'brass',
     holeMm: topMm,

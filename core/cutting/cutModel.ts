@@ -89,10 +89,10 @@ function declarations({ kinds, stock, rules }: Model): string[] {
     }),
   );
   return [
-    'Bounds',
+    `Bounds`,
     ...counts.map(({ name, most }) => ` 0 <= ${name} <= ${most}`),
     ...kinds.map(({ pieces }, i) => ` 0 <= u${i} <= ${pieces.length}`),
-    'General',
+    `General`,
     ` ${[...counts.map(({ name }) => name), ...kinds.map((_, i) => `u${i}`)].join(' ')}`,
   ];
 }
@@ -106,14 +106,14 @@ const costOf = ({ kinds, stock }: Model) =>
 /** First question: the least new stock. */
 export function leastStockModel(model: Model): string {
   return [
-    'Minimize',
+    `Minimize`,
     ` obj: ${costOf(model)}`,
-    'Subject To',
+    `Subject To`,
     ...constraints(model),
     ...declarations(model),
-    'Binary',
+    `Binary`,
     ` ${model.stock.map((_, j) => `y${j}`).join(' ')}`,
-    'End',
+    `End`,
   ].join('\n');
 }
 
@@ -136,17 +136,17 @@ export function longestRestModel(model: Model, cost: number): string {
     ];
   });
   return [
-    'Maximize',
+    `Maximize`,
     ` obj: ${sum(stock.map((_, j) => `rest${j}`))}`,
-    'Subject To',
+    `Subject To`,
     ` least: ${costOf(model)} <= ${cost + 1e-3}`,
     ` one: ${sum(stock.map((_, j) => `z${j}`))} = 1`,
     ...constraints(model),
     ...rests,
     ...declarations(model),
-    'Binary',
+    `Binary`,
     ` ${stock.flatMap((_, j) => [`y${j}`, `z${j}`]).join(' ')}`,
-    'End',
+    `End`,
   ].join('\n');
 }
 

@@ -3,6 +3,7 @@ import type { Run } from '../job/run.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { digits, figure } from '../units/figure.ts';
 import { type CableLengths, cableLengths } from './cutLength.ts';
+import { say } from '../words/say.ts';
 
 /** Lengths of one cable; null while an end has no lug, since a lug's own length decides the cut. */
 export function lengthsOf(run: Run, a: ResolvedEnd, b: ResolvedEnd): CableLengths | null {
@@ -13,20 +14,20 @@ export function lengthsOf(run: Run, a: ResolvedEnd, b: ResolvedEnd): CableLength
 export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[] {
   const lengths = lengthsOf(run, a, b);
   const facts = { stage: 'cut', unit: 'mm', decimals: 0 } as const;
-  const source = 'geometry of the finished cable';
+  const source = say`geometry of the finished cable`;
   if (!lengths || !a.lug || !b.lug) {
     return [
       stated(
         {
           ...facts,
           id: 'cut',
-          title: 'Cut length',
+          title: say`Cut length`,
           value: null,
-          because: 'Each lug adds the distance from its hole to its barrel: choose both lugs first.',
-          remedy: 'Choose the lugs in Ends.',
+          because: say`Each lug adds the distance from its hole to its barrel: choose both lugs first.`,
+          remedy: say`Choose the lugs in Ends.`,
           work: {
-            formula: 'cut = L + loop − (a_A + a_B)',
-            substituted: ['a lug is missing'],
+            formula: say`cut = L + loop − (a_A + a_B)`,
+            substituted: [say`a lug is missing`],
             source,
             assumes: '',
           },
@@ -42,18 +43,18 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
     {
       ...facts,
       id: 'finished',
-      title: 'Finished, stud to stud',
+      title: say`Finished, stud to stud`,
       value: lengths.finishedMm,
-      because: 'The route as it lies, and the slack for the next remake.',
+      because: say`The route as it lies, and the slack for the next remake.`,
       work: {
-        formula: 'finished = L + loop',
+        formula: say`finished = L + loop`,
         substituted: [
           `= ${digits(run.lengthMm, 0)} + ${digits(run.loopMm, 0)} = ${figure(lengths.finishedMm, 'mm', 0)}`,
         ],
         source,
         assumes: run.laid
-          ? `laid out: ${figure(run.laid.markMm, 'mm', 0)} from stud ${run.laid.on} to the mark at the other stud`
-          : 'the length was measured along the route, not in a straight line',
+          ? say`laid out: ${figure(run.laid.markMm, 'mm', 0)} from stud ${run.laid.on} to the mark at the other stud`
+          : say`the length was measured along the route, not in a straight line`,
       },
     },
     'holds',
@@ -66,19 +67,21 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
       {
         ...facts,
         id: 'cut',
-        title: 'Cut length',
+        title: say`Cut length`,
         value: lengths.cutMm,
         because: isTooShort
-          ? 'The two ends meet: sleeves and strips need more cable than there is.'
-          : 'Square-cut, between the bottoms of the two barrels.',
-        ...(isTooShort && { remedy: 'Shorten the sleeves, or use a bus bar instead of so short a cable.' }),
+          ? say`The two ends meet: sleeves and strips need more cable than there is.`
+          : say`Square-cut, between the bottoms of the two barrels.`,
+        ...(isTooShort && {
+          remedy: say`Shorten the sleeves, or use a bus bar instead of so short a cable.`,
+        }),
         work: {
-          formula: 'cut = L + loop − (a_A + a_B)',
+          formula: say`cut = L + loop − (a_A + a_B)`,
           substituted: [
             `= ${digits(lengths.finishedMm, 0)} − (${digits(aA, 1)} + ${digits(aB, 1)}) = ${figure(lengths.cutMm, 'mm', 0)}`,
           ],
           source,
-          assumes: 'cable pressed home to the bottom of both barrels',
+          assumes: say`cable pressed home to the bottom of both barrels`,
         },
       },
       isTooShort ? 'fails' : 'holds',
@@ -88,16 +91,16 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
       {
         ...facts,
         id: 'second-mark',
-        title: `Cut for end ${second}, ${first} bolted on`,
+        title: say`Cut for end ${second}, ${first} bolted on`,
         value: lengths.secondMarkMm,
-        because: `From the centre of stud ${first} along the laid cable to where ${second}’s barrel will end.`,
+        because: say`From the centre of stud ${first} along the laid cable to where ${second}’s barrel will end.`,
         work: {
-          formula: `mark = finished − a_${second}`,
+          formula: say`mark = finished − a_${second}`,
           substituted: [
             `= ${digits(lengths.finishedMm, 0)} − ${digits(first === 'A' ? aB : aA, 1)} = ${figure(lengths.secondMarkMm, 'mm', 0)}`,
           ],
           source,
-          assumes: `end ${first} finished and on its stud`,
+          assumes: say`end ${first} finished and on its stud`,
         },
       },
       'holds',

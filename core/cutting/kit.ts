@@ -8,6 +8,7 @@ import { circleMm2, wallMm2 } from '../termination/lugOnCable.ts';
 import { usesSolder } from '../termination/method.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
 import { cutGroups, isCut, type ToCut } from './pieces.ts';
+import { say } from '../words/say.ts';
 
 /** One line of a kit: what is needed, what is on the shelf, what to buy. */
 export interface KitLine {
@@ -106,7 +107,7 @@ export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
       const need = group.pieces.reduce((sum, { lengthMm }) => sum + lengthMm + practice.cutting.kerfMm, 0);
       return line({
         key: `cable:${group.key}`,
-        what: `Cable ${group.title}`,
+        what: say`Cable ${group.title}`,
         note: group.kindTitle.toLowerCase(),
         group: 'cable',
         unit: 'mm',
@@ -122,8 +123,8 @@ export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
     const spare = lug.form === 'tube' ? practice.practiceLugs : 0;
     return line({
       key: `lug:${id}`,
-      what: lug.form === 'butt' ? `Connector ${lug.label}` : `Lug ${lug.label}`,
-      note: spare > 0 ? `${spare} of them to practise` : '',
+      what: lug.form === 'butt' ? say`Connector ${lug.label}` : say`Lug ${lug.label}`,
+      note: spare > 0 ? say`${spare} of them to practise` : '',
       group: 'lugs',
       unit: '',
       need: n + spare,
@@ -154,8 +155,8 @@ export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
       ? [
           line({
             key: 'solder',
-            what: `Solder wire ${practice.solder.wireMm} mm, rosin flux`,
-            note: 'as the bores leave room',
+            what: say`Solder wire ${practice.solder.wireMm} mm, rosin flux`,
+            note: say`as the bores leave room`,
             group: 'solder',
             unit: 'g',
             need: counted.solderG,
@@ -170,8 +171,8 @@ export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
       ? [
           line({
             key: 'labels',
-            what: 'Printed label',
-            note: 'one at each end',
+            what: say`Printed label`,
+            note: say`one at each end`,
             group: 'labels',
             unit: '',
             need: counted.labels,
@@ -196,7 +197,7 @@ function sleeveLine(sleeve: Sleeve, mm: number): KitLine {
   const { ratio, title } = SLEEVES[sleeve.kind];
   return line({
     key: `sleeve:${sleeve.id}`,
-    what: `Sleeve ${sleeve.suppliedMm} / ${sleeve.recoveredMm}${sleeve.colour === 'black' ? '' : ` ${sleeve.colour}`}`,
+    what: say`Sleeve ${sleeve.suppliedMm} / ${sleeve.recoveredMm}${sleeve.colour === 'black' ? '' : ` ${sleeve.colour}`}`,
     note: `${ratio}, ${title}`,
     group: 'sleeves',
     unit: 'mm',

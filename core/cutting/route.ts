@@ -1,5 +1,6 @@
 import { parseQuantity } from '../units/quantity.ts';
 import { digits } from '../units/figure.ts';
+import { say } from '../words/say.ts';
 
 /** A turn between two legs: by how much it leaves the straight way, and how tightly. */
 export interface Bend {
@@ -73,38 +74,38 @@ export function parseRoute(text: string, usualRadiusMm: number): RouteEntry {
     .map((part) => part.trim())
     .filter((part) => part !== '');
   const refuse = (sentence: string): RouteEntry => ({ ok: false, sentence });
-  if (parts.length === 0) return refuse('Write legs and bends, such as 850, 90° r80, 1240.');
-  if (parts.length > 60) return refuse('At most 60 legs and bends.');
+  if (parts.length === 0) return refuse(say`Write legs and bends, such as 850, 90° r80, 1240.`);
+  if (parts.length > 60) return refuse(say`At most 60 legs and bends.`);
   const legsMm: number[] = [];
   const bends: Bend[] = [];
   for (const [i, part] of parts.entries()) {
     const match = BEND.exec(part);
     const wantsBend = i % 2 === 1;
-    if (match && !wantsBend) return refuse(`“${part}” is a bend; a leg comes before and after each bend.`);
-    if (!match && wantsBend) return refuse(`“${part}”: between two legs write a bend, such as 90° r80.`);
+    if (match && !wantsBend) return refuse(say`“${part}” is a bend; a leg comes before and after each bend.`);
+    if (!match && wantsBend) return refuse(say`“${part}”: between two legs write a bend, such as 90° r80.`);
     if (!match) {
-      const leg = parseQuantity(part, 'length');
+      const leg = parseQuantity(part, 'length', 'mm', '.');
       if (!leg.ok) return refuse(`“${part}”: ${leg.sentence}`);
-      if (leg.value <= 0) return refuse(`“${part}”: a leg is longer than nothing.`);
+      if (leg.value <= 0) return refuse(say`“${part}”: a leg is longer than nothing.`);
       legsMm.push(leg.value);
       continue;
     }
     const [, sign = '', degrees = '', hand = '', radius] = match;
     const deg = Number(degrees);
     if (deg < 1 || deg > MOST_BEND_DEG)
-      return refuse(`A bend turns by 1° to ${MOST_BEND_DEG}°, not ${degrees}°.`);
-    const read = radius === undefined ? null : parseQuantity(radius, 'length');
+      return refuse(say`A bend turns by 1° to ${MOST_BEND_DEG}°, not ${degrees}°.`);
+    const read = radius === undefined ? null : parseQuantity(radius, 'length', 'mm', '.');
     if (read && !read.ok) return refuse(`“${part}”: ${read.sentence}`);
     const radiusMm = read ? read.value : usualRadiusMm;
-    if (radiusMm <= 0) return refuse(`“${part}”: a radius is longer than nothing.`);
+    if (radiusMm <= 0) return refuse(say`“${part}”: a radius is longer than nothing.`);
     bends.push({ deg, radiusMm, side: sign === '-' || /^l/i.test(hand) ? 'left' : 'right' });
   }
-  if (bends.length === legsMm.length) return refuse('A leg is missing after the last bend.');
+  if (bends.length === legsMm.length) return refuse(say`A leg is missing after the last bend.`);
   const route = { legsMm, bends };
   const [short] = shortLegs(route);
   return short
     ? refuse(
-        `Leg ${short.leg + 1} is ${digits(short.mm, 0)} mm, but its bends need ${digits(Math.ceil(short.needsMm), 0)}.`,
+        say`Leg ${short.leg + 1} is ${digits(short.mm, 0)} mm, but its bends need ${digits(Math.ceil(short.needsMm), 0)}.`,
       )
     : { ok: true, route };
 }

@@ -5,6 +5,7 @@ import type { Run } from '../job/run.ts';
 import type { Assessment } from '../sizing/assess.ts';
 import { digits, figure } from '../units/figure.ts';
 import { routeLengthMm, tightestBend } from './route.ts';
+import { say } from '../words/say.ts';
 
 /** A laid cable that differs from its measured route by more than this share was measured wrong somewhere. */
 const ROUTE_SHARE = 0.03;
@@ -24,7 +25,7 @@ export function wayFindings(cable: Cable, at: Assessment): Finding[] {
   ];
 }
 
-const SOURCE = 'small-craft and craft practice; shop settings';
+const SOURCE = say`small-craft and craft practice; shop settings`;
 
 function bends(run: Run, at: Assessment): Finding[] {
   const tight = run.way?.route && tightestBend(run.way.route);
@@ -34,20 +35,20 @@ function bends(run: Run, at: Assessment): Finding[] {
       {
         id: 'bend',
         stage: 'run',
-        title: 'Tightest bend',
+        title: say`Tightest bend`,
         value: tight.radiusMm,
         unit: 'mm',
         decimals: 0,
         ...(tight.radiusMm < at.bendMm && {
-          remedy: 'A wider bend, or a cable with finer strands.',
+          remedy: say`A wider bend, or a cable with finer strands.`,
         }),
         work: {
-          formula: 'r ≥ the cable’s least radius',
+          formula: say`r ≥ the cable’s least radius`,
           substituted: [
-            `${digits(at.bendMm / at.outerMm, 0)} × ${digits(at.outerMm, 1)} = ${figure(at.bendMm, 'mm', 0)}, at its centreline`,
+            say`${digits(at.bendMm / at.outerMm, 0)} × ${digits(at.outerMm, 1)} = ${figure(at.bendMm, 'mm', 0)}, at its centreline`,
           ],
-          source: `${SOURCE}: 6 × D lying still, 10 × flexing, 4 × for fine welding strands`,
-          assumes: run.meets.includes('flexing') ? 'it flexes in use' : 'it lies still',
+          source: say`${SOURCE}: 6 × D lying still, 10 × flexing, 4 × for fine welding strands`,
+          assumes: run.meets.includes('flexing') ? 'it flexes in use' : say`it lies still`,
         },
       },
       at.bendMm,
@@ -62,15 +63,15 @@ function supports(everyMm: number | undefined): Finding[] {
       {
         id: 'supports',
         stage: 'run',
-        title: 'Supports apart',
+        title: say`Supports apart`,
         value: everyMm,
         unit: 'mm',
         decimals: 0,
         work: {
-          formula: 'spacing ≤ 457 mm',
-          substituted: [`${figure(everyMm, 'mm', 0)} apart`],
-          source: 'small-craft practice, 18 in between supports',
-          assumes: 'clear of bends and studs; a conduit counts as support',
+          formula: say`spacing ≤ 457 mm`,
+          substituted: [say`${figure(everyMm, 'mm', 0)} apart`],
+          source: say`small-craft practice, 18 in between supports`,
+          assumes: say`clear of bends and studs; a conduit counts as support`,
         },
       },
       MOST_SUPPORT_MM,
@@ -85,19 +86,19 @@ function rubs({ what, atMm }: { what: string; atMm: number }, i: number, braided
     {
       id: `rub-${i + 1}`,
       stage: 'run',
-      title: `Rubs: ${what}`,
+      title: say`Rubs: ${what}`,
       value: atMm,
       unit: 'mm',
       decimals: 0,
       because: braided
-        ? `At ${figure(atMm, 'mm', 0)}; braided sleeve takes it.`
-        : `At ${figure(atMm, 'mm', 0)} nothing is between jacket and edge.`,
-      ...(!braided && { remedy: 'Braided sleeve, a bushing, or another way.' }),
+        ? say`At ${figure(atMm, 'mm', 0)}; braided sleeve takes it.`
+        : say`At ${figure(atMm, 'mm', 0)} nothing is between jacket and edge.`,
+      ...(!braided && { remedy: say`Braided sleeve, a bushing, or another way.` }),
       work: {
-        formula: 'a jacket that rubs wears through',
+        formula: say`a jacket that rubs wears through`,
         substituted: [],
-        source: 'craft practice: on the positive it matters far more',
-        assumes: 'as said of this way',
+        source: say`craft practice: on the positive it matters far more`,
+        assumes: say`as said of this way`,
       },
     },
     braided ? 'holds' : 'watch',
@@ -116,19 +117,19 @@ function zones(run: Run): Finding[] {
       {
         id: 'zone',
         stage: 'run',
-        title: `Hottest: ${hottest.what}`,
+        title: say`Hottest: ${hottest.what}`,
         value: hottest.ambientC,
         unit: '°C',
         decimals: 0,
-        because: `The whole cable is sized for it, ${digits(hottest.fromMm, 0)} to ${digits(hottest.toMm, 0)} mm from stud A.`,
+        because: say`The whole cable is sized for it, ${digits(hottest.fromMm, 0)} to ${digits(hottest.toMm, 0)} mm from stud A.`,
         work: {
-          formula: 'air = the hottest zone’s',
+          formula: say`air = the hottest zone’s`,
           substituted: all.map(
             ({ what, ambientC, engineSpace, sun }) =>
-              `${what}: ${figure(ambientC, '°C', 0)}${engineSpace ? ', engine space' : ''}${sun ? ', sun' : ''}`,
+              `${what}: ${figure(ambientC, '°C', 0)}${engineSpace ? say`, engine space` : ''}${sun ? ', sun' : ''}`,
           ),
-          source: 'a conductor is as warm as its warmest stretch; heat hardly runs along it',
-          assumes: 'zones longer than some thirty diameters',
+          source: say`a conductor is as warm as its warmest stretch; heat hardly runs along it`,
+          assumes: say`zones longer than some thirty diameters`,
         },
       },
       'holds',
@@ -148,25 +149,25 @@ function measured(run: Run): Finding[] {
       {
         id: 'route',
         stage: 'run',
-        title: 'Along the route',
+        title: say`Along the route`,
         value: computed,
         unit: 'mm',
         decimals: 0,
         because: run.laid
-          ? `Laid out it is ${figure(run.lengthMm, 'mm', 0)}, ${figure(Math.abs(off), 'mm', 0)} ${off < 0 ? 'shorter' : 'longer'}: the laid length is used.`
+          ? say`Laid out it is ${figure(run.lengthMm, 'mm', 0)}, ${figure(Math.abs(off), 'mm', 0)} ${off < 0 ? say`shorter` : say`longer`}: the laid length is used.`
           : far
-            ? `The length in use, ${figure(run.lengthMm, 'mm', 0)}, is not the route’s.`
-            : 'Legs, less what the bends cut off their corners.',
-        ...(far && { remedy: 'Measure again which of the two is right.' }),
+            ? say`The length in use, ${figure(run.lengthMm, 'mm', 0)}, is not the route’s.`
+            : say`Legs, less what the bends cut off their corners.`,
+        ...(far && { remedy: say`Measure again which of the two is right.` }),
         work: {
-          formula: 'L = Σ legs − Σ(2 · r · tan(θ ÷ 2) − r · θ)',
+          formula: say`L = Σ legs − Σ(2 · r · tan(θ ÷ 2) − r · θ)`,
           substituted: [
-            `legs ${route.legsMm.map((mm) => digits(mm, 0)).join(' + ')}`,
-            ...route.bends.map(({ deg, radiusMm }) => `bend ${digits(deg, 0)}° r${digits(radiusMm, 0)}`),
+            say`legs ${route.legsMm.map((mm) => digits(mm, 0)).join(' + ')}`,
+            ...route.bends.map(({ deg, radiusMm }) => say`bend ${digits(deg, 0)}° r${digits(radiusMm, 0)}`),
             `= ${figure(computed, 'mm', 1)}`,
           ],
-          source: 'geometry of the centreline',
-          assumes: 'bends lie flat, one after the other',
+          source: say`geometry of the centreline`,
+          assumes: say`bends lie flat, one after the other`,
         },
       },
       far ? 'watch' : 'holds',

@@ -7,6 +7,8 @@ import { capital } from '../traveller/step.ts';
 import { digits, figure } from '../units/figure.ts';
 import { FUSE_PLACES, FUSES } from '../catalogue/tables/fuses.ts';
 import { supportPlan } from './supports.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 /** Something to look at or do while a cable is fitted. */
 export interface FitCheck {
@@ -56,18 +58,18 @@ export const allChecks = ({ ends, way, live }: FitPlan): FitCheck[] => [
 function endChecks(name: EndName, cable: Cable, { ends, stacks }: Work): FitCheck[] {
   const end = ends[name];
   const stack = stacks[name];
-  const at = cable.ends[name].at || `end ${name}`;
+  const at = cable.ends[name].at || say`end ${name}`;
   const pole = { positive: 'positive', negative: 'negative', link: 'a link' }[cable.polarity];
   const own: FitCheck[] = [
     {
       id: `polarity.${name}`,
-      title: 'Polarity',
-      detail: `${at} is ${cable.polarity === 'link' ? 'where the link ends' : `marked ${pole}`}; the cable is ${pole}, ${cable.jacket}.`,
+      title: say`Polarity`,
+      detail: say`${at} is ${cable.polarity === 'link' ? say`where the link ends` : say`marked ${pole}`}; the cable is ${pole}, ${word(cable.jacket)}.`,
     },
     {
       id: `face.${name}`,
-      title: 'Faces',
-      detail: 'Bright and dry, no paint, no washer and no heat shrink between what carries current.',
+      title: say`Faces`,
+      detail: say`Bright and dry, no paint, no washer and no heat shrink between what carries current.`,
     },
   ];
   if (stack) {
@@ -75,34 +77,34 @@ function endChecks(name: EndName, cable: Cable, { ends, stacks }: Work): FitChec
     own.push(
       {
         id: `stack.${name}`,
-        title: 'Order on the stud',
+        title: say`Order on the stud`,
         detail:
           stack.members.length > 1
-            ? `From the face: ${stack.members.map(({ label, amps }) => `${label} (${figure(amps, 'A', 0)})`).join(', ')}.`
-            : 'This lug alone, palm flat on the face.',
+            ? say`From the face: ${stack.members.map(({ label, amps }) => `${label} (${figure(amps, 'A', 0)})`).join(', ')}.`
+            : say`This lug alone, palm flat on the face.`,
       },
       {
         id: `washer.${name}`,
-        title: 'Washer',
-        detail: `${stack.stud}, ${digits(washerOuterMm, 1)} × ${figure(washerMm, 'mm', 1)}, above the lugs, never between them; ${stack.springWasher ? 'spring washer, then nut' : 'then the nut'}, a thread and a half beyond it.`,
+        title: say`Washer`,
+        detail: say`${stack.stud}, ${digits(washerOuterMm, 1)} × ${figure(washerMm, 'mm', 1)}, above the lugs, never between them; ${stack.springWasher ? say`spring washer, then nut` : say`then the nut`}, a thread and a half beyond it.`,
       },
     );
   } else {
     own.push({
       id: `post.${name}`,
-      title: 'Post',
-      detail: `On the ${meetsWord(end.meets)}: pushed fully down, no hammer, its bolt tightened.`,
+      title: say`Post`,
+      detail: say`On the ${meetsWord(end.meets)}: pushed fully down, no hammer, its bolt tightened.`,
     });
   }
   const boot = end.layers.includes('boot');
   own.push({
     id: `boot.${name}`,
-    title: 'Boot or cover',
+    title: say`Boot or cover`,
     detail: boot
-      ? 'The boot that is on the cable is pulled over the lug.'
+      ? say`The boot that is on the cable is pulled over the lug.`
       : cable.polarity === 'negative'
-        ? 'Not asked on a negative; covered where a spanner can bridge it to a positive.'
-        : 'No boot is on this cable: cover the stud, or it is one dropped spanner from a short.',
+        ? say`Not asked on a negative; covered where a spanner can bridge it to a positive.`
+        : say`No boot is on this cable: cover the stud, or it is one dropped spanner from a short.`,
     ...(cable.polarity !== 'negative' && { danger: !boot }),
   });
   return own;
@@ -116,51 +118,50 @@ function wayChecks(cable: Cable): FitCheck[] {
   return [
     {
       id: 'supports',
-      title: 'Supports',
-      detail: `${plan.atMm.length}, ${figure(plan.everyMm, 'mm', 0)} apart (at most ${digits(plan.mostMm, 0)}): the first ${digits(plan.atMm[0] ?? 0, 0)} mm from stud A, the last ${digits(run.lengthMm - (plan.atMm.at(-1) ?? 0), 0)} mm before stud B.`,
+      title: say`Supports`,
+      detail: say`${plan.atMm.length}, ${figure(plan.everyMm, 'mm', 0)} apart (at most ${digits(plan.mostMm, 0)}): the first ${digits(plan.atMm[0] ?? 0, 0)} mm from stud A, the last ${digits(run.lengthMm - (plan.atMm.at(-1) ?? 0), 0)} mm before stud B.`,
     },
     {
       id: 'drip-loop',
-      title: 'Drip loop',
+      title: say`Drip loop`,
       detail: run.meets.includes('wet')
-        ? 'It meets water: before each end the cable hangs lower than the lug, so that what runs along it drips off.'
-        : 'Where water could ever run along it, it hangs lower than the lug before each end.',
+        ? say`It meets water: before each end the cable hangs lower than the lug, so that what runs along it drips off.`
+        : say`Where water could ever run along it, it hangs lower than the lug before each end.`,
     },
     {
       id: 'chafe',
-      title: 'Chafe',
+      title: say`Chafe`,
       detail: [
         ...rubs.map(
           ({ what, atMm, guarded }) =>
-            `${capital(what)} at ${figure(atMm, 'mm', 0)}: ${guarded ? 'its guard is on' : 'NOT guarded yet'}.`,
+            say`${capital(what)} at ${figure(atMm, 'mm', 0)}: ${guarded ? say`its guard is on` : say`NOT guarded yet`}.`,
         ),
         ...holes.map(
           ({ what, atMm, mm }) =>
-            `${capital(what)} at ${figure(atMm, 'mm', 0)}: bushed, ${figure(mm, 'mm', 0)} wide.`,
+            say`${capital(what)} at ${figure(atMm, 'mm', 0)}: bushed, ${figure(mm, 'mm', 0)} wide.`,
         ),
-        `Nothing ${rubs.length + holes.length > 0 ? 'else ' : ''}touches an edge when it is pulled and shaken.`,
+        say`Nothing ${rubs.length + holes.length > 0 ? say`else ` : ''}touches an edge when it is pulled and shaken.`,
       ].join(' '),
       ...(rubs.some(({ guarded }) => !guarded) && { danger: true }),
     },
     {
       id: 'bends',
-      title: 'Bends',
-      detail:
-        'No bend tighter than the cable allows, none within a lug’s length of the lug; nothing hangs on the stud.',
+      title: say`Bends`,
+      detail: say`No bend tighter than the cable allows, none within a lug’s length of the lug; nothing hangs on the stud.`,
     },
     ...(run.fuses.length > 0
       ? run.fuses.map((fuse): FitCheck => ({
           id: `fuse.${fuse.end}`,
-          title: `Fuse, end ${fuse.end}`,
-          detail: `${FUSES[fuse.kind].title} ${figure(fuse.ratingA, 'A', 0)}, ${figure(fuse.distanceMm, 'mm', 0)} from the source along the cable; at most ${digits(FUSE_PLACES[fuse.place].mostMm, 0)} mm ${FUSE_PLACES[fuse.place].title}.`,
+          title: say`Fuse, end ${fuse.end}`,
+          detail: say`${FUSES[fuse.kind].title} ${figure(fuse.ratingA, 'A', 0)}, ${figure(fuse.distanceMm, 'mm', 0)} from the source along the cable; at most ${digits(FUSE_PLACES[fuse.place].mostMm, 0)} mm ${FUSE_PLACES[fuse.place].title}.`,
         }))
       : [
           {
             id: 'fuse',
-            title: 'Fuse',
+            title: say`Fuse`,
             detail: run.starter
-              ? 'A starter circuit carries none by custom: so its whole way is guarded and booted.'
-              : 'None stands on this cable itself: the one that guards it is in its place, and of the rating asked.',
+              ? say`A starter circuit carries none by custom: so its whole way is guarded and booted.`
+              : say`None stands on this cable itself: the one that guards it is in its place, and of the rating asked.`,
             ...(run.starter && { danger: true }),
           },
         ]),
@@ -174,62 +175,60 @@ function liveChecks({ run, polarity }: Cable, { choice }: Work): FitCheck[] {
   return [
     {
       id: 'live.isolated',
-      title: 'Isolated and tagged',
-      detail:
-        'Isolator open and tagged, fuses out, chargers and solar off at their own switches; rings and watch off, tools insulated. A battery cannot be switched off.',
+      title: say`Isolated and tagged`,
+      detail: say`Isolator open and tagged, fuses out, chargers and solar off at their own switches; rings and watch off, tools insulated. A battery cannot be switched off.`,
       danger: true,
     },
     {
       id: 'live.tight',
-      title: 'Nothing loose',
-      detail: 'Every stud tightened to its torque and marked across nut and stud; nothing metal left lying.',
+      title: say`Nothing loose`,
+      detail: say`Every stud tightened to its torque and marked across nut and stud; nothing metal left lying.`,
     },
     {
       id: 'live.no-short',
-      title: 'No short',
-      detail: `Ohms from + to − on the load’s side, load off: not near nothing${hasCapacitors ? ' (an inverter’s capacitors charge up through the meter: wait)' : ''}.`,
+      title: say`No short`,
+      detail: say`Ohms from + to − on the load’s side, load off: not near nothing${hasCapacitors ? say` (an inverter’s capacitors charge up through the meter: wait)` : ''}.`,
     },
     {
       id: 'live.polarity',
-      title: 'Polarity by meter',
-      detail: `${figure(run.systemV, 'V', 0)} the right way round at the fuse, before it goes in: reversed, electronics are gone at once.`,
+      title: say`Polarity by meter`,
+      detail: say`${figure(run.systemV, 'V', 0)} the right way round at the fuse, before it goes in: reversed, electronics are gone at once.`,
       danger: true,
     },
     {
       id: 'live.negative-last',
-      title: 'Negative last',
+      title: say`Negative last`,
       detail:
         polarity === 'negative'
-          ? 'This cable goes on the battery’s negative last of all, in one movement.'
-          : 'The battery’s negative goes on last of all, in one movement.',
+          ? say`This cable goes on the battery’s negative last of all, in one movement.`
+          : say`The battery’s negative goes on last of all, in one movement.`,
       danger: true,
     },
     ...(hasCapacitors
       ? [
           {
             id: 'live.charge-up',
-            title: 'Charge up',
-            detail:
-              'The load’s capacitors are charged through a resistor or a lamp for some seconds before the isolator is shut: else it arcs and can weld.',
+            title: say`Charge up`,
+            detail: say`The load’s capacitors are charged through a resistor or a lamp for some seconds before the isolator is shut: else it arcs and can weld.`,
             danger: true,
           },
         ]
       : []),
     {
       id: 'live.fuse-in',
-      title: 'Fuse in, isolator shut',
-      detail: 'From the side, not over it, face turned away.',
+      title: say`Fuse in, isolator shut`,
+      detail: say`From the side, not over it, face turned away.`,
       danger: true,
     },
     {
       id: 'live.no-load',
-      title: 'No load',
-      detail: 'Volts at the load as at the posts; nothing warm, nothing smells, nothing hums.',
+      title: say`No load`,
+      detail: say`Volts at the load as at the posts; nothing warm, nothing smells, nothing hums.`,
     },
     {
       id: 'live.small-load',
-      title: 'A small load',
-      detail: `${amps > 0 ? `About ${figure(amps / 10, 'A', 0)}` : 'A tenth of the rated amps'} for a minute; the back of a hand near every joint.`,
+      title: say`A small load`,
+      detail: say`${amps > 0 ? say`About ${figure(amps / 10, 'A', 0)}` : say`A tenth of the rated amps`} for a minute; the back of a hand near every joint.`,
     },
   ];
 }
@@ -244,9 +243,9 @@ export function mayTick(plan: FitPlan, fitted: readonly Fitted[], id: string): s
   if (at < 0) return null;
   const done = (check: FitCheck) => fitted.some((own) => own.check === check.id);
   const before = [...plan.ends.A, ...plan.ends.B, ...plan.way].filter((check) => !done(check));
-  if (before[0]) return `First the ends and the way: “${before[0].title}” is not ticked yet.`;
+  if (before[0]) return say`First the ends and the way: “${before[0].title}” is not ticked yet.`;
   const missing = plan.live.slice(0, at).find((check) => !done(check));
-  return missing ? `In order: “${missing.title}” comes before it.` : null;
+  return missing ? say`In order: “${missing.title}” comes before it.` : null;
 }
 
 /** Ticks that a rework of an end takes back: it is taken off, so it is fitted and made live anew. */

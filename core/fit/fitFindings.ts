@@ -4,6 +4,7 @@ import type { ProofSubject } from '../proof/subject.ts';
 import { allChecks, fitPlan, standingTicks } from './fitChecks.ts';
 import { loadedRunFindings } from './loadedRun.ts';
 import { torqueFindings } from './torque.ts';
+import { say } from '../words/say.ts';
 
 /** What fitting asks: torque, the list of checks, and the loaded run once it was begun. No part of the cable's verdict. */
 export function fitFindings(
@@ -23,25 +24,25 @@ function listFinding(
   const facts = {
     id: 'fit-list',
     stage: 'fit' as const,
-    title: 'Checks while fitting',
+    title: say`Checks while fitting`,
     unit: '' as const,
     decimals: 0,
     work: {
-      formula: 'every check ticked, those of the first energising in order',
-      substituted: [`${checks.length - missing.length} of ${checks.length} ticked`],
-      source: 'small-craft and craft practice',
-      assumes: 'a rework of an end takes the ticks back',
+      formula: say`every check ticked, those of the first energising in order`,
+      substituted: [say`${checks.length - missing.length} of ${checks.length} ticked`],
+      source: say`small-craft and craft practice`,
+      assumes: say`a rework of an end takes the ticks back`,
     },
   };
   const [first] = missing;
   if (first) {
     return notProved({
       ...facts,
-      because: `${missing.length} of ${checks.length} not looked at yet, the first “${first.title.toLowerCase()}”.`,
+      because: say`${missing.length} of ${checks.length} not looked at yet, the first “${first.title.toLowerCase()}”.`,
     });
   }
   return stated(
-    { ...facts, value: checks.length, because: 'Every check was ticked, with who and when.' },
+    { ...facts, value: checks.length, because: say`Every check was ticked, with who and when.` },
     'holds',
   );
 }

@@ -8,6 +8,7 @@ import { countingReadings } from '../proof/readings.ts';
 import { resolutionNeeded } from '../proof/resolution.ts';
 import type { ProofSubject } from '../proof/subject.ts';
 import { digits, figure } from '../units/figure.ts';
+import { say } from '../words/say.ts';
 
 /** A sound face on a stud takes so much, mΩ. */
 const CONTACT = CHAIN_PIECES.stud.milliohm;
@@ -33,22 +34,21 @@ function contact(subject: ProofSubject, name: EndName): Finding {
   const amps = last?.amps ?? subject.ratedA ?? 100;
   const check: Check = {
     id: `face-drop.${name}`,
-    title: 'Contact on the stud',
+    title: say`Contact on the stud`,
     unit: 'mV',
     decimals: 2,
     end: name,
     limit: { kind: 'most', most: CONTACT * amps },
     needs: { least: resolutionNeeded(CONTACT * amps), unit: 'mV' },
-    missing: 'Not measured under load yet: palm to stud, with the amps.',
-    remedy:
-      'Off with it: paint, a washer between the faces, or a nut never tightened. Clean, tighten, read again.',
+    missing: say`Not measured under load yet: palm to stud, with the amps.`,
+    remedy: say`Off with it: paint, a washer between the faces, or a nut never tightened. Clean, tighten, read again.`,
     work: {
-      formula: 'mV ≤ R_contact · I',
+      formula: say`mV ≤ R_contact · I`,
       substituted: [
         `${digits(CONTACT, 3)} mΩ · ${figure(amps, 'A', 0)} = ${figure(CONTACT * amps, 'mV', 2)}`,
       ],
-      source: 'milliohms customary for a sound contact on a stud; the maker’s figure governs',
-      assumes: `up to ${digits(CONTACT_TIMES, 1)} times it is watched, a shop setting`,
+      source: say`milliohms customary for a sound contact on a stud; the maker’s figure governs`,
+      assumes: say`up to ${digits(CONTACT_TIMES, 1)} times it is watched, a shop setting`,
     },
   };
   const finding = judge<ReadingOf<'contact'>>(check, readings, (reading, facts) => {
@@ -57,8 +57,8 @@ function contact(subject: ProofSubject, name: EndName): Finding {
     const wastedW = (Math.max(0, reading.millivolt - CONTACT * reading.amps) / 1000) * reading.amps;
     const because =
       state === 'holds'
-        ? 'No more than a clean, tight face takes.'
-        : `${figure(wastedW * ratedShare(subject, reading.amps), 'W', 1)} for nothing at the rated load.`;
+        ? say`No more than a clean, tight face takes.`
+        : say`${figure(wastedW * ratedShare(subject, reading.amps), 'W', 1)} for nothing at the rated load.`;
     return atMost({ ...facts, value: reading.millivolt, because }, CONTACT * reading.amps, 0, state);
   });
   return { ...finding, stage: 'fit' };
@@ -86,15 +86,15 @@ function partsOf(subject: ProofSubject): Part[] {
       .filter(({ source }) => source !== 'simulated')
       .at(-1);
     return [
-      { title: `contact ${name}`, milliohm: face ? face.millivolt / face.amps : null },
-      { title: `joint ${name}`, milliohm: reading ? reading.millivolt / reading.amps : null },
+      { title: say`contact ${name}`, milliohm: face ? face.millivolt / face.amps : null },
+      { title: say`joint ${name}`, milliohm: reading ? reading.millivolt / reading.amps : null },
     ];
   });
   const barrels = (ends.A.lug?.barrelMm ?? 0) + (ends.B.lug?.barrelMm ?? 0);
   const plainMm = Math.max(0, (lengths?.cutMm ?? cable.run.lengthMm) - barrels - beyondMm);
   return [
     ...joints,
-    { title: 'conductor', milliohm: milliohmPerMm === null ? null : milliohmPerMm * plainMm },
+    { title: say`conductor`, milliohm: milliohmPerMm === null ? null : milliohmPerMm * plainMm },
   ];
 }
 
@@ -109,29 +109,29 @@ function wholeDrop(subject: ProofSubject): Finding {
   const facts = {
     id: 'run-drop',
     stage: 'fit' as const,
-    title: 'Stud to stud, rated load',
+    title: say`Stud to stud, rated load`,
     unit: 'mV' as const,
     decimals: 0,
-    remedy: 'Hunt for the piece that takes it: read across each of them.',
+    remedy: say`Hunt for the piece that takes it: read across each of them.`,
     work: {
-      formula: 'Σ (mV ÷ A) · I_rated ≤ (r(T) · L + 2 · R_contact) · I_rated',
+      formula: say`Σ (mV ÷ A) · I_rated ≤ (r(T) · L + 2 · R_contact) · I_rated`,
       substituted: parts.map(({ title, milliohm }) =>
-        milliohm === null ? `${title}: not read` : `${title}: ${figure(milliohm, 'mΩ', 4)}`,
+        milliohm === null ? say`${title}: not read` : `${title}: ${figure(milliohm, 'mΩ', 4)}`,
       ),
-      source: 'readings of the loaded run, scaled by their amps; conductor table at the copper’s temperature',
-      assumes: 'the table’s resistance is a maximum',
+      source: say`readings of the loaded run, scaled by their amps; conductor table at the copper’s temperature`,
+      assumes: say`the table’s resistance is a maximum`,
     },
   };
   const missing = parts.filter(({ milliohm }) => milliohm === null).map(({ title }) => title);
   if (!ratedA) {
     return notProved({
       ...facts,
-      because: 'Its load says no amps that flow for long, so there is nothing to scale to.',
+      because: say`Its load says no amps that flow for long, so there is nothing to scale to.`,
     });
   }
   const limit = { kind: 'most' as const, most: should * ratedA };
   if (missing.length > 0) {
-    return notProved({ ...facts, because: `Not read under load yet: ${missing.join(', ')}.` }, limit);
+    return notProved({ ...facts, because: say`Not read under load yet: ${missing.join(', ')}.` }, limit);
   }
   const milliohm = parts.reduce((sum, part) => sum + (part.milliohm ?? 0), 0);
   const { remedy, ...rest } = facts;

@@ -4,6 +4,7 @@ import { resistancePerMetre } from '../conductor/resistance.ts';
 import { sizeSchema } from '../job/shop.ts';
 import { END_NAMES } from '../job/end.ts';
 import { id, mm, moment, name, text } from '../job/text.ts';
+import { say } from '../words/say.ts';
 
 /** A piece of the way from source to load and back, as a person names it. */
 export const pieceSchema = z.strictObject({
@@ -64,7 +65,7 @@ export const huntSchema = z
   })
   .refine(({ pieces }) => new Set(pieces.map((own) => own.id)).size === pieces.length, {
     path: ['pieces'],
-    message: 'two pieces have the same id',
+    message: say`two pieces have the same id`,
   });
 
 export type Piece = z.infer<typeof pieceSchema>;

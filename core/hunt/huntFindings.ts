@@ -7,6 +7,7 @@ import { knownOf, wholeErrorMillivolt } from './known.ts';
 import type { Suspect } from './suspect.ts';
 import { GUILTY_TIMES, type HuntFound, huntAmps, totalOf } from './suspects.ts';
 import { SAG_SHARE, sagOf } from './verdict.ts';
+import { say } from '../words/say.ts';
 
 /** Whether the readings add up, and whether the source holds: what is known of a hunt beside its suspects. */
 export const huntFindings = (hunt: Hunt): Finding[] => [sumFinding(hunt), sagFinding(hunt)];
@@ -16,28 +17,27 @@ function sumFinding(hunt: Hunt): Finding {
   const facts = {
     id: 'hunt-sum',
     stage: 'fit' as const,
-    title: 'Sum is off by',
+    title: say`Sum is off by`,
     unit: 'mV' as const,
     decimals: 0,
     work: {
-      formula: 'ΔU = U_posts − U_load; ΔU − Σ U_pieces ≤ what the meters may be off by',
+      formula: say`ΔU = U_posts − U_load; ΔU − Σ U_pieces ≤ what the meters may be off by`,
       substituted: [] as string[],
-      source: 'Kirchhoff: what is lost between posts and load is lost in the pieces between them',
-      assumes: 'both voltages read to 0.01 V, every reading to 1 % and 0.5 mV, at the amps of its own moment',
+      source: say`Kirchhoff: what is lost between posts and load is lost in the pieces between them`,
+      assumes: say`both voltages read to 0.01 V, every reading to 1 % and 0.5 mV, at the amps of its own moment`,
     },
   };
   const loaded = loadedOf(hunt);
   if (!loaded) {
     return notProved({
       ...facts,
-      because:
-        'Without the volts at posts and load in one moment, and their amps, there is nothing to add up to.',
+      because: say`Without the volts at posts and load in one moment, and their amps, there is nothing to add up to.`,
     });
   }
   const { known } = knownOf({ ...hunt, loaded: {} });
   const total = totalOf(known, hunt.pieces.length);
   if (total === null) {
-    return notProved({ ...facts, because: 'Not every piece is read, so the sum cannot be checked yet.' });
+    return notProved({ ...facts, because: say`Not every piece is read, so the sum cannot be checked yet.` });
   }
   const lost = (loaded.postsV - loaded.loadV) * 1000;
   const pieces = total * loaded.amps;
@@ -50,8 +50,8 @@ function sumFinding(hunt: Hunt): Finding {
       work: {
         ...facts.work,
         substituted: [
-          `ΔU = ${digits(loaded.postsV, 2)} − ${digits(loaded.loadV, 2)} = ${figure(lost, 'mV', 0)} between posts and load`,
-          `Σ U_pieces = ${digits(total, 3)} mΩ · ${figure(loaded.amps, 'A', 1)} = ${figure(pieces, 'mV', 0)} in ${hunt.pieces.length} pieces`,
+          say`ΔU = ${digits(loaded.postsV, 2)} − ${digits(loaded.loadV, 2)} = ${figure(lost, 'mV', 0)} between posts and load`,
+          say`Σ U_pieces = ${digits(total, 3)} mΩ · ${figure(loaded.amps, 'A', 1)} = ${figure(pieces, 'mV', 0)} in ${hunt.pieces.length} pieces`,
         ],
       },
     },
@@ -67,23 +67,23 @@ function sagFinding(hunt: Hunt): Finding {
   const facts = {
     id: 'hunt-sag',
     stage: 'fit' as const,
-    title: 'Source sags by',
+    title: say`Source sags by`,
     unit: 'V' as const,
     decimals: 2,
     work: {
-      formula: 'U_rest − U_posts ≤ share · U_rest',
+      formula: say`U_rest − U_posts ≤ share · U_rest`,
       substituted:
         sag === null
           ? []
           : [
-              `${digits(restV, 2)} − ${digits(loaded.postsV ?? 0, 2)} = ${figure(sag, 'V', 2)}; ${digits(share * 100, 0)} % of ${digits(restV, 2)} = ${figure(share * restV, 'V', 2)}`,
+              say`${digits(restV, 2)} − ${digits(loaded.postsV ?? 0, 2)} = ${figure(sag, 'V', 2)}; ${digits(share * 100, 0)} % of ${digits(restV, 2)} = ${figure(share * restV, 'V', 2)}`,
             ],
-      source: `customary for a ${hunt.test === 'cranking' ? 'cranking test' : 'steady load'}; a shop setting`,
-      assumes: 'charged, rested and not cold; the battery maker’s own curve governs',
+      source: say`customary for a ${hunt.test === 'cranking' ? say`cranking test` : say`steady load`}; a shop setting`,
+      assumes: say`charged, rested and not cold; the battery maker’s own curve governs`,
     },
   };
   if (sag === null)
-    return notProved({ ...facts, because: 'Read at the posts at rest, and again under load.' });
+    return notProved({ ...facts, because: say`Read at the posts at rest, and again under load.` });
   return atMost({ ...facts, value: sag }, share * restV);
 }
 
@@ -95,33 +95,35 @@ export function suspectWork(hunt: Hunt, suspect: Suspect, { pieces }: Pick<HuntF
   const read =
     milliohm === null
       ? among.length === 0
-        ? ['R is not known: nothing was read across it']
+        ? [say`R is not known: nothing was read across it`]
         : [
-            `R is known only together with ${named(
+            say`R is known only together with ${named(
               among
                 .filter((place) => place !== suspect.place)
                 .map((place) => pieces[place]?.piece.title ?? ''),
             )}`,
-            `its likely part of what they take too much: ${figure(excessMilliohm, 'mΩ', 3)}`,
+            say`its likely part of what they take too much: ${figure(excessMilliohm, 'mΩ', 3)}`,
           ]
       : [
           span
             ? `R = ${figure(span.millivolt, 'mV', 1)} / ${figure(span.amps, 'A', 1)} = ${figure(milliohm, 'mΩ', 3)}`
-            : `R = ${figure(milliohm, 'mΩ', 3)}, from readings around it`,
+            : say`R = ${figure(milliohm, 'mΩ', 3)}, from readings around it`,
         ];
   return {
     formula:
-      'R = U / I; it fails past ' + digits(GUILTY_TIMES, 1) + ' · R_should; waste = (R − R_should) · I²',
+      say`R = U / I; it fails past ` +
+      digits(GUILTY_TIMES, 1) +
+      say` · R_should; waste = (R − R_should) · I²`,
     substituted: [
       ...read,
-      `R_should = ${shouldWords(hunt, suspect)}`,
-      `waste = ${digits(Math.max(0, excessMilliohm), 3)} mΩ · (${figure(amps, 'A', 1)})² = ${figure(wastedW, 'W', 1)}`,
+      say`R_should = ${shouldWords(hunt, suspect)}`,
+      say`waste = ${digits(Math.max(0, excessMilliohm), 3)} mΩ · (${figure(amps, 'A', 1)})² = ${figure(wastedW, 'W', 1)}`,
     ],
     source:
       piece.kind === 'cable'
-        ? 'conductor table, warmed by 0.393 % a kelvin'
-        : 'milliohms customary for such a piece; its own sheet governs',
-    assumes: `copper at ${figure(hunt.copperC, '°C', 0)}; the share of each piece known only with others goes by how often such a piece is the fault`,
+        ? say`conductor table, warmed by 0.393 % a kelvin`
+        : say`milliohms customary for such a piece; its own sheet governs`,
+    assumes: say`copper at ${figure(hunt.copperC, '°C', 0)}; the share of each piece known only with others goes by how often such a piece is the fault`,
   };
 }
 
@@ -130,12 +132,12 @@ const MOST_NAMED = 3;
 const named = (names: readonly string[]) =>
   names.length <= MOST_NAMED + 1
     ? names.join(', ')
-    : `${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more`;
+    : say`${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more`;
 
 function shouldWords(hunt: Hunt, { piece, shouldMilliohm }: Suspect): string {
   const value = figure(shouldMilliohm, 'mΩ', 3);
-  if (piece.milliohm !== undefined) return `${value}, as typed`;
+  if (piece.milliohm !== undefined) return say`${value}, as typed`;
   if (piece.size && piece.lengthMm !== undefined)
     return `r(${sizeLabel(piece.size)}, ${figure(hunt.copperC, '°C', 0)}) · ${digits(piece.lengthMm / 1000, 2)} m = ${value}`;
-  return `${value}, customary for a ${CHAIN_PIECES[piece.kind].title}`;
+  return say`${value}, customary for a ${CHAIN_PIECES[piece.kind].title}`;
 }

@@ -1,4 +1,5 @@
 import { type Hunt, loadedOf } from './chain.ts';
+import { say } from '../words/say.ts';
 
 /** Pieces whose resistance together is known from readings, and from nothing less. */
 export interface Known {
@@ -103,9 +104,9 @@ function between(ties: Ties, start: number, end: number): Between | null {
   return seen.get(end) ?? null;
 }
 
-const SWAPPED = 'More volts at the load than at the posts: the leads are swapped, or it was another moment.';
-const PARTS_OVER = 'The parts lose more than the whole of them: one of these readings is not true.';
-const WHOLE_OVER = 'The whole loses more than all of its parts: one of these readings is not true.';
+const SWAPPED = say`More volts at the load than at the posts: the leads are swapped, or it was another moment.`;
+const PARTS_OVER = say`The parts lose more than the whole of them: one of these readings is not true.`;
+const WHOLE_OVER = say`The whole loses more than all of its parts: one of these readings is not true.`;
 
 /** Ties nodes by readings, the shortest first; a reading that does not fit what is tied already contradicts it. */
 function tied(hunt: Hunt): { ties: Ties; contradictions: Contradiction[] } {

@@ -3,6 +3,7 @@ import type { Cable } from '../job/cable.ts';
 import type { ConductorSize } from '../conductor/size.ts';
 import { CHAIN_PATTERNS, type ChainPattern } from './changes.ts';
 import type { Hunt, Piece } from './chain.ts';
+import { say } from '../words/say.ts';
 
 /** Copper is taken to be this warm until somebody says otherwise, °C. */
 const USUAL_COPPER_C = 30;
@@ -106,26 +107,26 @@ export function chainOf(cables: readonly WalkedCable[], newId: () => string): Pi
     });
     const meeting = (called: string): Piece[] => {
       const kind = kindOf(called);
-      return kind ? [piece(kind, called)] : [piece('stud', named('Stud', called))];
+      return kind ? [piece(kind, called)] : [piece('stud', named(say`Stud`, called))];
     };
     const first = line[0];
     const last = line.at(-1);
     return [
       ...(first
         ? own === 'out'
-          ? [piece('post', named('Post', first.cable.ends.A.at))]
-          : [piece('stud', named('Stud', first.cable.ends.A.at))]
+          ? [piece('post', named(say`Post`, first.cable.ends.A.at))]
+          : [piece('stud', named(say`Stud`, first.cable.ends.A.at))]
         : []),
       ...line.flatMap(({ cable, size, tinned, lengthMm }, i): Piece[] => [
         ...(i > 0 ? meeting(cable.ends.A.at) : []),
-        { ...piece('lug', `${cable.tag} lug A`), ofCable: cable.id, ofEnd: 'A' },
+        { ...piece('lug', say`${cable.tag} lug A`), ofCable: cable.id, ofEnd: 'A' },
         { ...piece('cable', cable.tag), size, tinned, lengthMm, ofCable: cable.id },
-        { ...piece('lug', `${cable.tag} lug B`), ofCable: cable.id, ofEnd: 'B' },
+        { ...piece('lug', say`${cable.tag} lug B`), ofCable: cable.id, ofEnd: 'B' },
       ]),
       ...(last
         ? own === 'back'
-          ? [piece('post', named('Post', last.cable.ends.B.at))]
-          : [piece('stud', named('Stud', last.cable.ends.B.at))]
+          ? [piece('post', named(say`Post`, last.cable.ends.B.at))]
+          : [piece('stud', named(say`Stud`, last.cable.ends.B.at))]
         : []),
     ];
   };
@@ -158,7 +159,7 @@ export function cableOfPiece({ pieces }: Hunt, piece: Piece): Piece | null {
 
 /** What a cable's notes say of the one that it replaces. */
 export const inPlaceOf = ({ title }: Hunt, cable: string): string =>
-  `In place of ${cable}, found at fault in the hunt “${title}”.`;
+  say`In place of ${cable}, found at fault in the hunt “${title}”.`;
 
 /** What a hunt tells of a cable to be made anew in place of a guilty one. */
 export function remadeCable(hunt: Hunt, piece: Piece, blank: Cable): Cable {

@@ -2,6 +2,7 @@ import { CHAIN_PIECES } from '../catalogue/tables/chainPieces.ts';
 import type { Piece } from './chain.ts';
 import type { Known } from './known.ts';
 import type { Suspect } from './suspect.ts';
+import { say } from '../words/say.ts';
 
 /** Where to put the probes next: from the first of these pieces to the last. */
 export interface NextProbe {
@@ -64,7 +65,7 @@ export function nextProbe(
     last,
     says:
       first === last
-        ? `Probe next across ${first.title}.`
-        : `Probe next from ${first.title} to ${last.title}: it splits what is left.`,
+        ? say`Probe next across ${first.title}.`
+        : say`Probe next from ${first.title} to ${last.title}: it splits what is left.`,
   };
 }

@@ -2,6 +2,7 @@ import { digits, figure } from '../units/figure.ts';
 import { type Hunt, type HuntTest, isSimulated, loadedOf, type Piece } from './chain.ts';
 import type { Contradiction, Known } from './known.ts';
 import type { Suspect } from './suspect.ts';
+import { say } from '../words/say.ts';
 
 /** The end of a hunt: what it is, in a headline and a sentence. */
 export interface HuntVerdict {
@@ -52,53 +53,53 @@ export function verdictOf(hunt: Hunt, looked: Looked): HuntVerdict {
   const { suspects, contradictions, open, chief, known, isKnown, pieces } = looked;
   const simulated = isSimulated(hunt);
   const [contradiction] = contradictions;
-  const say = (what: HuntVerdict['what'], says: string, more: string): HuntVerdict => ({
+  const verdict = (what: HuntVerdict['what'], says: string, more: string): HuntVerdict => ({
     what,
     says,
     more,
     simulated,
   });
   if (contradiction) {
-    return say(
+    return verdict(
       'contradiction',
-      'These readings cannot all be true',
-      `${contradiction.says} They disagree by ${figure(contradiction.millivolt, 'mV', 0)}: read them again, with the load as it was.`,
+      say`These readings cannot all be true`,
+      say`${contradiction.says} They disagree by ${figure(contradiction.millivolt, 'mV', 0)}: read them again, with the load as it was.`,
     );
   }
   if (known.length === 0) {
-    return say(
+    return verdict(
       'nothing read',
-      'Nothing is read yet',
-      'Begin with the amps and the volts at the posts and at the load, in one moment under load. Then read across the pieces.',
+      say`Nothing is read yet`,
+      say`Begin with the amps and the volts at the posts and at the load, in one moment under load. Then read across the pieces.`,
     );
   }
   const weak = isSourceWeak(hunt);
   const [top] = suspects;
   if (top && top.milliohm !== null) {
-    const battery = weak === null ? '' : weak ? 'The source sags, and ' : 'Not the battery: ';
-    const says = `${battery}${lower(top.piece.title, battery !== '')} wastes ${figure(top.wastedW, 'W', top.wastedW < 10 ? 1 : 0)}`;
-    return say(kindOf(top.piece), says, `${shareOf(top, looked)} ${atTheLoad(hunt, looked)}`.trim());
+    const battery = weak === null ? '' : weak ? say`The source sags, and ` : say`Not the battery: `;
+    const says = say`${battery}${lower(top.piece.title, battery !== '')} wastes ${figure(top.wastedW, 'W', top.wastedW < 10 ? 1 : 0)}`;
+    return verdict(kindOf(top.piece), says, `${shareOf(top, looked)} ${atTheLoad(hunt, looked)}`.trim());
   }
   if (weak && open.length === 0) {
-    return say(
+    return verdict(
       'battery',
-      `The battery itself: it falls by ${figure(sagOf(hunt) ?? 0, 'V', 2)} under load`,
-      'The way to the load and back takes what it should. Charge it, test it, and look at its links.',
+      say`The battery itself: it falls by ${figure(sagOf(hunt) ?? 0, 'V', 2)} under load`,
+      say`The way to the load and back takes what it should. Charge it, test it, and look at its links.`,
     );
   }
   if (isKnown && open.length === 0) {
-    return say(
+    return verdict(
       'nothing wrong',
-      'Every piece takes what it should',
+      say`Every piece takes what it should`,
       weak === null
-        ? 'Whether the source sags is not known: read its posts at rest and under load.'
-        : 'Neither the source nor the way is at fault at this load.',
+        ? say`Whether the source sags is not known: read its posts at rest and under load.`
+        : say`Neither the source nor the way is at fault at this load.`,
     );
   }
-  return say(
+  return verdict(
     'not yet',
-    `${chief.length} of ${pieces.length} pieces may still be the fault`,
-    atTheLoad(hunt, looked) || 'Read across more of them.',
+    say`${chief.length} of ${pieces.length} pieces may still be the fault`,
+    atTheLoad(hunt, looked) || say`Read across more of them.`,
   );
 }
 
@@ -111,8 +112,8 @@ function lower(title: string, inside: boolean): string {
 
 function shareOf({ wastedW }: Suspect, { suspects, wastedW: all }: Looked): string {
   return suspects.length > 1
-    ? `${digits((wastedW / all) * 100, 0)} % of the ${figure(all, 'W', 0)} that this circuit loses for nothing.`
-    : 'Nothing else that was read takes too much.';
+    ? say`${digits((wastedW / all) * 100, 0)} % of the ${figure(all, 'W', 0)} that this circuit loses for nothing.`
+    : say`Nothing else that was read takes too much.`;
 }
 
 /** What the load gets, and what it would get over sound pieces. */
@@ -121,5 +122,5 @@ function atTheLoad(hunt: Hunt, { pieces }: Looked): string {
   if (!loaded) return '';
   const should =
     loaded.postsV - (pieces.reduce((all, own) => all + own.shouldMilliohm, 0) * loaded.amps) / 1000;
-  return `The ${hunt.load} gets ${figure(loaded.loadV, 'V', 2)} and should get ${figure(should, 'V', 2)}.`;
+  return say`The ${hunt.load} gets ${figure(loaded.loadV, 'V', 2)} and should get ${figure(should, 'V', 2)}.`;
 }

@@ -1,6 +1,7 @@
 import type { InstrumentKind } from '../catalogue/tables/instruments.ts';
 import type { Said } from './sample.ts';
 import { inUnitOf, unitsOf } from './units.ts';
+import { say } from '../words/say.ts';
 
 /** Reads one line of an instrument that arrived `atS` seconds after the probes went on. */
 export type ReadLine = (line: string, atS: number) => Said;
@@ -30,17 +31,17 @@ export function compileLine(pattern: string, unit: string, kind: InstrumentKind)
   const parts = pattern.trim().split(/(<[^>]*>)/);
   const named = parts.flatMap((part) => /^<(.*)>$/.exec(part)?.[1] ?? []);
   const unknown = named.find((part) => !Object.hasOwn(PARTS, part));
-  if (unknown !== undefined) return refuse(`“<${unknown}>” is nothing: use <value>, <unit> and <skip>.`);
+  if (unknown !== undefined) return refuse(say`“<${unknown}>” is nothing: use <value>, <unit> and <skip>.`);
   const count = (what: string) => named.filter((part) => part === what).length;
-  if (count('value') !== 1) return refuse('Say once where the figure stands: <value>.');
-  if (count('unit') > 1) return refuse('A line has one unit: say <unit> once.');
-  if (count('skip') > 4) return refuse('At most four times <skip>.');
+  if (count('value') !== 1) return refuse(say`Say once where the figure stands: <value>.`);
+  if (count('unit') > 1) return refuse(say`A line has one unit: say <unit> once.`);
+  if (count('skip') > 4) return refuse(say`At most four times <skip>.`);
   const saysUnit = count('unit') === 1;
   if (!saysUnit && inUnitOf(kind, 1, unit) === null) {
     return refuse(
       unit === ''
-        ? `Its lines say no unit: say which it is, ${unitsOf(kind).slice(0, 4).join(', ')}.`
-        : `“${unit}” is no unit of this instrument: ${unitsOf(kind).slice(0, 6).join(', ')}.`,
+        ? say`Its lines say no unit: say which it is, ${unitsOf(kind).slice(0, 4).join(', ')}.`
+        : say`“${unit}” is no unit of this instrument: ${unitsOf(kind).slice(0, 6).join(', ')}.`,
     );
   }
   const source = parts

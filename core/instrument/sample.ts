@@ -1,3 +1,4 @@
+import { say } from '../words/say.ts';
 /** One thing an instrument said. */
 export type Said =
   | {
@@ -21,7 +22,7 @@ export type Refused = 'garbage' | 'wrong unit' | 'too long';
 
 /** What is said of a line that is no reading. */
 export const REFUSED_SAYS: Readonly<Record<Refused, string>> = {
-  garbage: 'A line that is no reading was left out.',
-  'wrong unit': 'A figure in another unit was left out: is the instrument set to what is measured?',
-  'too long': 'An endless line was left out: is the speed of the line right?',
+  garbage: say`A line that is no reading was left out.`,
+  'wrong unit': say`A figure in another unit was left out: is the instrument set to what is measured?`,
+  'too long': say`An endless line was left out: is the speed of the line right?`,
 };

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { baseUnit, parseQuantity, type QuantityKind } from '../units/quantity.ts';
+import { say } from '../words/say.ts';
 
 /** What one field of a table says: a value, or what is wrong with it. */
 export type Read =
@@ -88,7 +89,7 @@ export function readCsv<T>(
     ...errors
       .filter(({ type }) => type === 'Quotes')
       .map(({ row = 0, message }) => ({ row: row + 1, column: '', sentence: `${message}.` })),
-    ...strange.map((column) => ({ row: 1, column, sentence: 'No such column is known here.' })),
+    ...strange.map((column) => ({ row: 1, column, sentence: say`No such column is known here.` })),
   ];
   const rows = lines.flatMap((line, i) => {
     const row = i + 2;
@@ -100,7 +101,7 @@ export function readCsv<T>(
         if (column.empty !== undefined) fields[column.key] = column.empty;
         continue;
       }
-      const read: Read = text === '' ? { ok: false, sentence: 'This field is empty.' } : column.read(text);
+      const read: Read = text === '' ? { ok: false, sentence: say`This field is empty.` } : column.read(text);
       if (read.ok) fields[column.key] = read.value;
       else own.push({ row, column: column.title, sentence: read.sentence });
     }
@@ -125,19 +126,19 @@ export const textField =
   (text: string): Read =>
     text.length <= longest
       ? { ok: true, value: text }
-      : { ok: false, sentence: `At most ${longest} letters; this has ${text.length}.` };
+      : { ok: false, sentence: say`At most ${longest} letters; this has ${text.length}.` };
 
 /** A quantity with or without its unit, within a range. */
 export const quantityField =
   (kind: QuantityKind, least: number, most: number) =>
   (text: string): Read => {
-    const entry = parseQuantity(text, kind, baseUnit(kind) || undefined);
+    const entry = parseQuantity(text, kind, baseUnit(kind) || undefined, '.');
     if (!entry.ok) return entry;
     return entry.value >= least && entry.value <= most
       ? { ok: true, value: entry.value }
       : {
           ok: false,
-          sentence: `${text} is out of range: ${least} to ${most} ${baseUnit(kind)}.`.replace(' .', '.'),
+          sentence: say`${text} is out of range: ${least} to ${most} ${baseUnit(kind)}.`.replace(' .', '.'),
         };
   };
 
@@ -147,7 +148,7 @@ export const wordField =
   (text: string): Read => {
     const found = words.find((word) => fold(word) === fold(text));
     return found === undefined
-      ? { ok: false, sentence: `“${text}” is none of ${words.join(', ')}.` }
+      ? { ok: false, sentence: say`“${text}” is none of ${words.join(', ')}.` }
       : { ok: true, value: found };
   };
 
@@ -156,5 +157,5 @@ export function yesField(text: string): Read {
   if (/^(y|yes|true|1|x)$/i.test(text)) return { ok: true, value: true };
   return /^(n|no|false|0)$/i.test(text)
     ? { ok: true, value: false }
-    : { ok: false, sentence: `“${text}” is neither yes nor no.` };
+    : { ok: false, sentence: say`“${text}” is neither yes nor no.` };
 }

@@ -2,6 +2,7 @@ import type * as z from 'zod';
 import { FORMAT, type Job, type JobFile, jobFileSchema, VERSION } from './job.ts';
 import { migrateFile } from './migrate.ts';
 import type { Shop } from './shop.ts';
+import { say } from '../words/say.ts';
 
 /** Larger than any real job by far: a file over it is refused before it is read. */
 export const LARGEST_FILE_CHARS = 100_000_000;
@@ -19,26 +20,26 @@ const refuse = (sentence: string, path = ''): Parsed<never> => ({ ok: false, sen
  */
 export function readJobFile(contents: string): Parsed<JobFile> {
   if (contents.length > LARGEST_FILE_CHARS)
-    return refuse('This file is far larger than any job; it was not read.');
-  if (contents.trim() === '') return refuse('This file is empty.');
+    return refuse(say`This file is far larger than any job; it was not read.`);
+  if (contents.trim() === '') return refuse(say`This file is empty.`);
   let data: unknown;
   try {
     data = JSON.parse(contents);
   } catch {
     return refuse(
       contents.trimStart().startsWith('{')
-        ? 'This file ends too early or is damaged: it is not complete JSON.'
-        : 'This is not a job file: it is not JSON.',
+        ? say`This file ends too early or is damaged: it is not complete JSON.`
+        : say`This is not a job file: it is not JSON.`,
     );
   }
   if (typeof data !== 'object' || data === null || Array.isArray(data)) {
-    return refuse('This is not a job file: it holds no job.');
+    return refuse(say`This is not a job file: it holds no job.`);
   }
   const { format, version } = data as Record<string, unknown>;
-  if (format !== FORMAT) return refuse(`This is not a job file: its format is not "${FORMAT}".`, 'format');
+  if (format !== FORMAT) return refuse(say`This is not a job file: its format is not "${FORMAT}".`, 'format');
   if (typeof version === 'number' && version > VERSION) {
     return refuse(
-      `This file was written by a newer version (file version ${version}, this one reads ${VERSION}). Update, then open it again.`,
+      say`This file was written by a newer version (file version ${version}, this one reads ${VERSION}). Update, then open it again.`,
       'version',
     );
   }
@@ -49,9 +50,9 @@ export function readJobFile(contents: string): Parsed<JobFile> {
 function refuseIssue(error: z.ZodError): Parsed<never> {
   const [first] = error.issues;
   const path = first?.path.join('.') ?? '';
-  const more = error.issues.length > 1 ? ` (and ${error.issues.length - 1} more)` : '';
+  const more = error.issues.length > 1 ? say` (and ${error.issues.length - 1} more)` : '';
   return refuse(
-    `This job file cannot be used: at "${path}", ${first?.message ?? 'something is wrong'}${more}.`,
+    say`This job file cannot be used: at "${path}", ${first?.message ?? say`something is wrong`}${more}.`,
     path,
   );
 }

@@ -4,6 +4,7 @@ import { huntSchema } from '../hunt/chain.ts';
 import { cableSchema } from './cable.ts';
 import { shopSchema, studSchema } from './shop.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
+import { say } from '../words/say.ts';
 
 /** A stud that several cables share: what stands on it besides them, and how long it is. */
 export const sharedStudSchema = z.strictObject({
@@ -48,7 +49,7 @@ export const jobSchema = z
   })
   .refine((job) => new Set(job.cables.map((cable) => cable.id)).size === job.cables.length, {
     path: ['cables'],
-    message: 'two cables have the same id',
+    message: say`two cables have the same id`,
   });
 
 export type SharedStud = z.infer<typeof sharedStudSchema>;
@@ -74,7 +75,7 @@ export const jobFileSchema = z.strictObject({
       z
         .string()
         .max(LARGEST_PHOTO_CHARS)
-        .regex(/^[A-Za-z0-9+/]*={0,2}$/, 'no base64'),
+        .regex(/^[A-Za-z0-9+/]*={0,2}$/, say`no base64`),
     )
     .optional(),
   /** Fault hunts that belong to it. */

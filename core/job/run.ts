@@ -7,6 +7,7 @@ import { PLACINGS, type Placing } from '../sizing/placing.ts';
 import type { Source } from '../sizing/source.ts';
 import { END_NAMES } from './end.ts';
 import { mm, moment, name } from './text.ts';
+import { say } from '../words/say.ts';
 
 export const loadSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('amps'), amps: z.number().min(0).max(5000) }),
@@ -105,7 +106,7 @@ export const routeSchema = z
       .max(30),
   })
   .refine(({ legsMm, bends }) => bends.length === legsMm.length - 1, {
-    message: 'a bend lies between each two legs',
+    message: say`a bend lies between each two legs`,
   });
 
 /** What a cable meets along its way; places are mm from stud A along the cable. */

@@ -17,6 +17,7 @@ import {
 } from './csv.ts';
 import { newCable } from './newCable.ts';
 import { JACKETS, type Shop } from './shop.ts';
+import { say } from '../words/say.ts';
 
 /** A cable of a schedule with what was computed of it. */
 export interface Scheduled {
@@ -198,7 +199,7 @@ export function readSchedule(
       fields;
     const before = seen.get(String(tag));
     if (before !== undefined) {
-      found.push({ row, column: 'tag', sentence: `“${String(tag)}” stands in row ${before} already.` });
+      found.push({ row, column: 'tag', sentence: say`“${String(tag)}” stands in row ${before} already.` });
       return [];
     }
     seen.set(String(tag), row);
@@ -210,7 +211,7 @@ export function readSchedule(
       found.push({
         row,
         column: 'cable',
-        sentence: `No kind “${String(kind)}” is known: ${shop.cableKinds.map(({ title }) => title).join(', ')}.`,
+        sentence: say`No kind “${String(kind)}” is known: ${shop.cableKinds.map(({ title }) => title).join(', ')}.`,
       });
       return [];
     }
@@ -231,7 +232,7 @@ export function readSchedule(
       ends: { A: { at: from, stud: studA }, B: { at: to, stud: studB } },
     });
     if (parsed.success) return [parsed.data];
-    found.push({ row, column: '', sentence: parsed.error.issues[0]?.message ?? 'This row is no cable.' });
+    found.push({ row, column: '', sentence: parsed.error.issues[0]?.message ?? say`This row is no cable.` });
     return [];
   });
   return { cables, problems: found.sort((a, b) => a.row - b.row) };

@@ -2,6 +2,7 @@ import type { Cable, Correction, Jacket } from '../job/cable.ts';
 import type { Reading } from '../job/reading.ts';
 import { JACKETS } from '../job/shop.ts';
 import type { QuantityKind } from '../units/quantity.ts';
+import { say } from '../words/say.ts';
 
 /** Facts of a made cable that can have been written down wrong. */
 export const FACTS = {
@@ -41,11 +42,11 @@ export function factOf(cable: Cable, fact: Fact): string {
 
 /** What is wrong with a new wording, in a sentence; empty where nothing is. */
 export function badFact(cable: Cable, fact: Fact, now: string): string {
-  if (now === factOf(cable, fact)) return 'That is what it says already.';
-  if (fact === 'tag' && now.trim() === '') return 'A cable needs a tag.';
+  if (now === factOf(cable, fact)) return say`That is what it says already.`;
+  if (fact === 'tag' && now.trim() === '') return say`A cable needs a tag.`;
   if (fact === 'jacket' && !(JACKETS as readonly string[]).includes(now))
-    return `A jacket is one of ${JACKETS.join(', ')}.`;
-  return now.length > LONGEST[fact] ? `At most ${LONGEST[fact]} letters; this has ${now.length}.` : '';
+    return say`A jacket is one of ${JACKETS.join(', ')}.`;
+  return now.length > LONGEST[fact] ? say`At most ${LONGEST[fact]} letters; this has ${now.length}.` : '';
 }
 
 /**

@@ -1,4 +1,5 @@
 import type { DueEntry } from './log.ts';
+import { say } from '../words/say.ts';
 
 /** Something due as a calendar takes it: a whole day with an alarm before it. */
 export interface DueEvent {
@@ -31,5 +32,5 @@ export const dueEvents = (list: readonly DueEntry[]): DueEvent[] =>
     day: due.by,
     title: `${TITLES[due.what]} ${cable.tag}`,
     place: jobTitle,
-    description: `${cable.tag}, ${cable.ends.A.at} to ${cable.ends.B.at}. Due by ${due.by}, counted from ${due.since}. ${DOES[due.what]}`,
+    description: say`${cable.tag}, ${cable.ends.A.at} to ${cable.ends.B.at}. Due by ${due.by}, counted from ${due.since}. ${DOES[due.what]}`,
   }));

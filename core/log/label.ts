@@ -5,6 +5,7 @@ import { STUD_NAMES, type StudName } from '../catalogue/tables/studs.ts';
 import { readLabel } from '../paper/label.ts';
 import { parseSize } from '../units/parseSize.ts';
 import type { LogEntry } from './log.ts';
+import { say } from '../words/say.ts';
 
 type Fields = Extract<ReturnType<typeof readLabel>, { ok: true }>['fields'];
 
@@ -43,9 +44,9 @@ export function cableOfLabel(fields: Fields, id: string, shop: Shop): Cable {
       A: { ...blank.ends.A, at: place(fields.from).slice(0, 60), stud: stud(fields.from) },
       B: { ...blank.ends.B, at: place(fields.to).slice(0, 60), stud: stud(fields.to) },
     },
-    keywords: ['from a label'],
+    keywords: [say`from a label`],
     notes:
-      `From its label: ${fields.cable}; lugs ${fields.lugs}; die ${fields.die}; said to be ${fields.proof}, ${fields.by}.`.slice(
+      say`From its label: ${fields.cable}; lugs ${fields.lugs}; die ${fields.die}; said to be ${fields.proof}, ${fields.by}.`.slice(
         0,
         4000,
       ),

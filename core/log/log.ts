@@ -4,6 +4,7 @@ import type { Cable } from '../job/cable.ts';
 import { END_NAMES } from '../job/end.ts';
 import type { Job } from '../job/job.ts';
 import type { Shop } from '../job/shop.ts';
+import { say } from '../words/say.ts';
 
 /** One cable of the log. */
 export interface LogEntry {
@@ -52,7 +53,7 @@ function entryOf(cable: Cable, job: Job, shop: Shop): LogEntry {
     dies: unique(
       dies.map(
         ({ stamp, toolId }) =>
-          `${stamp || 'unmarked'}, ${tools.find(({ id }) => id === toolId)?.title ?? 'no tool'}`,
+          `${stamp || 'unmarked'}, ${tools.find(({ id }) => id === toolId)?.title ?? say`no tool`}`,
       ),
     ),
     verdict: record?.verdict ?? null,

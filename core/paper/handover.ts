@@ -9,6 +9,7 @@ import type { StudStack } from '../termination/studStack.ts';
 import { CAUTIONS, type CautionId } from '../traveller/cautions.ts';
 import { digits, figure } from '../units/figure.ts';
 import { type ListDoc, scheduleDoc } from './listDoc.ts';
+import { say } from '../words/say.ts';
 
 /** A stud that several lugs share, as it was stacked. */
 export interface StackSheet {
@@ -37,8 +38,7 @@ export interface Handover {
 
 /** What whoever comes next must know before touching it. */
 const CAUTIONS_HANDED: readonly CautionId[] = ['live', 'tools', 'hot work'];
-const FOOT =
-  'Figures for planning. Local codes, class and survey rules, makers’ instructions and licensed persons come first.';
+const FOOT = say`Figures for planning. Local codes, class and survey rules, makers’ instructions and licensed persons come first.`;
 
 /**
  * The handover pack of a job: schedule, ends with their torque, stud stacks, what is due, cautions.
@@ -54,9 +54,9 @@ export function handover(job: Job, cables: readonly Scheduled[], shop: Shop, day
     subtitle: job.subtitle,
     day,
     facts: [
-      `${cables.length} ${cables.length === 1 ? 'cable' : 'cables'}, ${figure(metres, '', 1)} m in all`,
-      `${proved} of ${cables.length} proved`,
-      `written ${day}`,
+      say`${cables.length} ${cables.length === 1 ? say`cable` : say`cables`}, ${figure(metres, '', 1)} m in all`,
+      say`${proved} of ${cables.length} proved`,
+      say`written ${day}`,
     ],
     open: openPoints(cables),
     schedule: scheduleDoc(job.title, cables),
@@ -76,14 +76,14 @@ function openPoints(cables: readonly Scheduled[]): string[] {
     return [
       ...(verdict.state === 'fails' || verdict.state === 'unproved'
         ? [
-            `${cable.tag} ${verdict.state === 'fails' ? 'fails' : 'is not proved'}${first ? `: ${first.title.toLowerCase()}${first.end ? ` of ${first.end}` : ''}` : ''}.`,
+            `${cable.tag} ${verdict.state === 'fails' ? 'fails' : say`is not proved`}${first ? `: ${first.title.toLowerCase()}${first.end ? say` of ${first.end}` : ''}` : ''}.`,
           ]
         : []),
-      ...(simulated ? [`${cable.tag} has SIMULATED readings: they prove nothing.`] : []),
+      ...(simulated ? [say`${cable.tag} has SIMULATED readings: they prove nothing.`] : []),
       ...END_NAMES.flatMap((name) => {
         const temporary = cable.ends[name].temporary;
         return temporary
-          ? [`${cable.tag} ${name} is a get-you-home repair, to be replaced by ${temporary.replaceBy}.`]
+          ? [say`${cable.tag} ${name} is a get-you-home repair, to be replaced by ${temporary.replaceBy}.`]
           : [];
       }),
     ];
@@ -93,15 +93,15 @@ function openPoints(cables: readonly Scheduled[]): string[] {
 /** Every end: where it is bolted, what it is tightened to, and what it was tightened to last. */
 function endsDoc(job: Job, cables: readonly Scheduled[]): ListDoc {
   return {
-    title: 'Ends and torque',
+    title: say`Ends and torque`,
     subtitle: job.title,
     columns: [
-      { title: 'end', width: 0.11 },
-      { title: 'where', width: 0.24 },
-      { title: 'on', width: 0.1 },
-      { title: 'lug', width: 0.25 },
+      { title: say`end`, width: 0.11 },
+      { title: say`where`, width: 0.24 },
+      { title: say`on`, width: 0.1 },
+      { title: say`lug`, width: 0.25 },
       { title: 'N·m', width: 0.1, right: true },
-      { title: 'tightened', width: 0.2, right: true },
+      { title: say`tightened`, width: 0.2, right: true },
     ],
     sections: [
       {
@@ -115,11 +115,11 @@ function endsDoc(job: Job, cables: readonly Scheduled[]): ListDoc {
               `${cable.tag} ${name}`,
               cable.ends[name].at,
               meetsWord(end.meets),
-              end.lug?.label ?? 'not decided',
-              limit?.kind === 'window' ? `${digits(limit.least, 0)} to ${digits(limit.most, 0)}` : '',
+              end.lug?.label ?? say`not decided`,
+              limit?.kind === 'window' ? say`${digits(limit.least, 0)} to ${digits(limit.most, 0)}` : '',
               torque?.read && torque.value !== null
                 ? `${digits(torque.value, 1)}, ${torque.read.at.slice(0, 10)}`
-                : 'not recorded',
+                : say`not recorded`,
             ];
           }),
         ),
@@ -140,18 +140,18 @@ function duesDoc(job: Job, cables: readonly Scheduled[], { practice }: Shop): Li
     .flatMap(({ cable }) => duesOf(cable, practice).map((due) => ({ cable, due })))
     .sort((a, b) => a.due.by.localeCompare(b.due.by));
   return {
-    title: 'When to come back',
-    subtitle: `${job.title}. Tighten again after ${practice.service.retorqueDays} days; look every ${practice.service.lookMonths} months.`,
+    title: say`When to come back`,
+    subtitle: say`${job.title}. Tighten again after ${practice.service.retorqueDays} days; look every ${practice.service.lookMonths} months.`,
     columns: [
-      { title: 'by', width: 0.16 },
-      { title: 'cable', width: 0.14 },
-      { title: 'what', width: 0.38 },
-      { title: 'counted from', width: 0.18 },
-      { title: 'done', width: 0.14, right: true },
+      { title: say`by`, width: 0.16 },
+      { title: say`cable`, width: 0.14 },
+      { title: say`what`, width: 0.38 },
+      { title: say`counted from`, width: 0.18 },
+      { title: say`done`, width: 0.14, right: true },
     ],
     sections: [
       {
-        title: rows.length === 0 ? 'Nothing is due before the first cable is fitted.' : '',
+        title: rows.length === 0 ? say`Nothing is due before the first cable is fitted.` : '',
         rows: rows.map(({ cable, due }) => [due.by, cable.tag, DOES[due.what], due.since, '[  ]']),
       },
     ],
@@ -178,9 +178,9 @@ function stackSheets(cables: readonly Scheduled[]): StackSheet[] {
         lines: [
           ...stack.members.map(
             ({ label, amps, palmMm }, i) =>
-              `${i + 1}. ${label}, ${figure(amps, 'A', 0)}${palmMm === null ? '' : `, palm ${figure(palmMm, 'mm', 1)}`}`,
+              `${i + 1}. ${label}, ${figure(amps, 'A', 0)}${palmMm === null ? '' : say`, palm ${figure(palmMm, 'mm', 1)}`}`,
           ),
-          `then the washer${stack.springWasher ? ', the spring washer' : ''} and the nut, ${least} to ${most} N·m`,
+          say`then the washer${stack.springWasher ? say`, the spring washer` : ''} and the nut, ${least} to ${most} N·m`,
         ],
       });
     }

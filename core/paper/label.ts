@@ -2,6 +2,7 @@ import { sizeLabel } from '../conductor/size.ts';
 import { meetsWord } from '../termination/posts.ts';
 import type { Scheduled } from '../job/schedule.ts';
 import { STATE_SAYS } from './stateSays.ts';
+import { say } from '../words/say.ts';
 
 /** What a label says, line by line under its tag; the QR code holds the same and more, and needs no network. */
 export interface Label {
@@ -27,7 +28,7 @@ const oneLine = (text: string) => text.replace(/\s+/g, ' ').trim();
 export function labelOf({ cable, work }: Scheduled, day: string): Label {
   const { A, B } = work.ends;
   const { size } = work.choice.taken.at;
-  const length = work.lengths ? `${work.lengths.finishedMm.toFixed(0)} mm` : 'not known';
+  const length = work.lengths ? say`${work.lengths.finishedMm.toFixed(0)} mm` : say`not known`;
   const record = cable.records.at(-1);
   const data: Readonly<Record<Field, string>> = {
     tag: cable.tag,
@@ -59,7 +60,8 @@ export type LabelRead =
 /** Reads what a label's QR code holds. */
 export function readLabel(text: string): LabelRead {
   const [mark, ...lines] = text.split('\n');
-  if (mark?.trim() !== LABEL_MARK) return { ok: false, sentence: 'This is not the code of a cable label.' };
+  if (mark?.trim() !== LABEL_MARK)
+    return { ok: false, sentence: say`This is not the code of a cable label.` };
   const found = new Map(
     lines.map((line) => {
       const at = line.indexOf(': ');
@@ -68,7 +70,7 @@ export function readLabel(text: string): LabelRead {
   );
   const missing = FIELDS.filter((field) => !found.has(field));
   return missing.length > 0
-    ? { ok: false, sentence: `This label lacks: ${missing.join(', ')}.` }
+    ? { ok: false, sentence: say`This label lacks: ${missing.join(', ')}.` }
     : {
         ok: true,
         fields: Object.fromEntries(FIELDS.map((field) => [field, found.get(field) ?? ''])) as Record<

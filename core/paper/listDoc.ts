@@ -4,6 +4,7 @@ import type { Kit } from '../cutting/kit.ts';
 import type { CutGroup } from '../cutting/pieces.ts';
 import type { Scheduled } from '../job/schedule.ts';
 import { digits } from '../units/figure.ts';
+import { say } from '../words/say.ts';
 
 /** A list to be printed: the same for the screen, the page and the PDF. */
 export interface ListDoc {
@@ -20,7 +21,7 @@ export interface ListDoc {
   readonly foot: string;
 }
 
-const FOOT = 'Figures for planning. Local codes, class rules and licensed persons come first.';
+const FOOT = say`Figures for planning. Local codes, class rules and licensed persons come first.`;
 const mm = (value: number) => digits(value, 0);
 
 /** The cutting list: spool by spool, in the order of cutting, with a box to tick. */
@@ -29,14 +30,14 @@ export function cuttingListDoc(
   plans: readonly { readonly group: CutGroup; readonly plan: CutPlan }[],
 ): ListDoc {
   return {
-    title: 'Cutting list',
+    title: say`Cutting list`,
     subtitle: jobTitle,
     columns: [
-      { title: 'tag', width: 0.22 },
-      { title: 'from', width: 0.28 },
-      { title: 'cut, mm', width: 0.2, right: true },
-      { title: 'left on it, mm', width: 0.2, right: true },
-      { title: 'done', width: 0.1, right: true },
+      { title: say`tag`, width: 0.22 },
+      { title: say`from`, width: 0.28 },
+      { title: say`cut, mm`, width: 0.2, right: true },
+      { title: say`left on it, mm`, width: 0.2, right: true },
+      { title: say`done`, width: 0.1, right: true },
     ],
     sections: plans
       .filter(({ group }) => group.pieces.length > 0)
@@ -52,7 +53,7 @@ export function cuttingListDoc(
               '[  ]',
             ]),
           ),
-          ...plan.unplaced.map(({ label, lengthMm }) => [label, 'to buy', mm(lengthMm), '', '[  ]']),
+          ...plan.unplaced.map(({ label, lengthMm }) => [label, say`to buy`, mm(lengthMm), '', '[  ]']),
         ],
       })),
     foot: FOOT,
@@ -73,14 +74,14 @@ export function kitDoc(jobTitle: string, { lines, massG }: Kit): ListDoc {
   const amount = (value: number, unit: string) =>
     unit === 'mm' ? `${digits(value / 1000, 2)} m` : unit === 'g' ? `${digits(value, 1)} g` : mm(value);
   return {
-    title: 'Kit list',
-    subtitle: `${jobTitle}, ${digits(massG / 1000, 1)} kg`,
+    title: say`Kit list`,
+    subtitle: say`${jobTitle}, ${digits(massG / 1000, 1)} kg`,
     columns: [
-      { title: 'what', width: 0.34 },
+      { title: say`what`, width: 0.34 },
       { title: '', width: 0.27 },
-      { title: 'need', width: 0.13, right: true },
-      { title: 'shelf', width: 0.14, right: true },
-      { title: 'buy', width: 0.12, right: true },
+      { title: say`need`, width: 0.13, right: true },
+      { title: say`shelf`, width: 0.14, right: true },
+      { title: say`buy`, width: 0.12, right: true },
     ],
     sections: (Object.keys(KIT_TITLES) as (keyof typeof KIT_TITLES)[])
       .map((group) => ({
@@ -91,7 +92,7 @@ export function kitDoc(jobTitle: string, { lines, massG }: Kit): ListDoc {
             what,
             note,
             amount(need, unit),
-            have === null ? 'not counted' : amount(have, unit),
+            have === null ? say`not counted` : amount(have, unit),
             buy > 0 ? amount(buy, unit) : '',
           ]),
       }))
@@ -103,17 +104,17 @@ export function kitDoc(jobTitle: string, { lines, massG }: Kit): ListDoc {
 /** The cable schedule: one line a cable. */
 export function scheduleDoc(jobTitle: string, cables: readonly Scheduled[]): ListDoc {
   return {
-    title: 'Cable schedule',
+    title: say`Cable schedule`,
     subtitle: jobTitle,
     columns: [
-      { title: 'tag', width: 0.09 },
-      { title: 'pole', width: 0.09 },
-      { title: 'from', width: 0.2 },
-      { title: 'to', width: 0.2 },
-      { title: 'amps', width: 0.08, right: true },
-      { title: 'cable', width: 0.18 },
-      { title: 'finished, mm', width: 0.08, right: true },
-      { title: 'cut, mm', width: 0.08, right: true },
+      { title: say`tag`, width: 0.09 },
+      { title: say`pole`, width: 0.09 },
+      { title: say`from`, width: 0.2 },
+      { title: say`to`, width: 0.2 },
+      { title: say`amps`, width: 0.08, right: true },
+      { title: say`cable`, width: 0.18 },
+      { title: say`finished, mm`, width: 0.08, right: true },
+      { title: say`cut, mm`, width: 0.08, right: true },
     ],
     sections: [
       {

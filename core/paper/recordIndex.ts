@@ -1,5 +1,6 @@
 import { STATE_SAYS } from './stateSays.ts';
 import type { TestRecord } from './testRecord.ts';
+import { say } from '../words/say.ts';
 
 const ESCAPES: Readonly<Record<string, string>> = {
   '&': '&amp;',
@@ -34,7 +35,7 @@ export function recordIndexHtml(
       { length: photos },
       (_, i) => ` <a href="photographs/${name}-${i + 1}.jpg">${i + 1}</a>`,
     ).join('');
-    return `<tr><th>${escapeHtml(record.tag)}</th><td>${escapeHtml(`${record.from} to ${record.to}`)}</td><td>${escapeHtml(STATE_SAYS[record.state])}${record.simulated ? ', SIMULATED READINGS' : ''}</td><td>${escapeHtml(record.verdict)}</td><td><a href="records/${name}.pdf">record</a> <a href="records/${name}.json">data</a> <a href="drawings/${name}.svg">drawing</a>${pictures}</td></tr>`;
+    return `<tr><th>${escapeHtml(record.tag)}</th><td>${escapeHtml(say`${record.from} to ${record.to}`)}</td><td>${escapeHtml(STATE_SAYS[record.state])}${record.simulated ? say`, SIMULATED READINGS` : ''}</td><td>${escapeHtml(record.verdict)}</td><td><a href="records/${name}.pdf">record</a> <a href="records/${name}.json">data</a> <a href="drawings/${name}.svg">drawing</a>${pictures}</td></tr>`;
   });
   return `<!doctype html>
 <html lang="en"><meta charset="utf-8"><title>${escapeHtml(title)}</title>

@@ -5,6 +5,8 @@ import { limitWords, valueWords } from '../proof/record.ts';
 import { meetsWord } from '../termination/posts.ts';
 import { digits, figure } from '../units/figure.ts';
 import { STATE_SAYS } from './stateSays.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 /** One figure of a test record, in words. */
 export interface RecordRow {
@@ -54,12 +56,12 @@ const WORD: Readonly<Record<State, string>> = {
   holds: 'holds',
   watch: 'watch',
   fails: 'fails',
-  unproved: 'not proved',
+  unproved: say`not proved`,
 };
 const WOULD: Readonly<Record<State, string>> = {
-  holds: 'would hold',
-  watch: 'would be watched',
-  fails: 'would fail',
+  holds: say`would hold`,
+  watch: say`would be watched`,
+  fails: say`would fail`,
   unproved: '',
 };
 
@@ -78,12 +80,17 @@ function rowOf(finding: Finding): RecordRow {
     state,
     says: extra ? `${WORD[state]}, ${extra}` : WORD[state],
     read: read
-      ? [`${read.by || 'nobody named'}, ${read.at.slice(0, 10)}`, read.with, read.due && `due ${read.due}`]
+      ? [
+          `${read.by || say`nobody named`}, ${read.at.slice(0, 10)}`,
+          read.with,
+          read.due && say`due ${read.due}`,
+        ]
           .filter(Boolean)
           .join(', ')
       : '',
     simulated: provenance === 'simulated',
-    why: state === 'holds' ? '' : waived ? `${because} ${waived.by} answers for it: ${waived.why}` : because,
+    why:
+      state === 'holds' ? '' : waived ? say`${because} ${waived.by} answers for it: ${waived.why}` : because,
   };
 }
 
@@ -99,7 +106,7 @@ export function testRecord({ cable, work }: Scheduled, job: string, day: string)
   const torque = findings.filter(({ stage, value }) => stage === 'fit' && value !== null);
   const sealed = cable.records.at(-1);
   const struck = cable.readings.flatMap(({ check, struck: own }) =>
-    own ? [`${own.at.slice(0, 10)} ${own.by}: a reading (${check}) struck out, ${own.why}`] : [],
+    own ? [say`${own.at.slice(0, 10)} ${own.by}: a reading (${word(check)}) struck out, ${own.why}`] : [],
   );
   return {
     format: 'gruff-anchor-test-record',
@@ -107,8 +114,8 @@ export function testRecord({ cable, work }: Scheduled, job: string, day: string)
     day,
     job,
     tag: cable.tag,
-    from: `${cable.ends.A.at || 'not said'}, ${meetsWord(ends.A.meets)}`,
-    to: `${cable.ends.B.at || 'not said'}, ${meetsWord(ends.B.meets)}`,
+    from: `${cable.ends.A.at || say`not said`}, ${meetsWord(ends.A.meets)}`,
+    to: `${cable.ends.B.at || say`not said`}, ${meetsWord(ends.B.meets)}`,
     state: verdict.state,
     verdict: verdict.sentence,
     ends: (['A', 'B'] as const).map((end) => ({
@@ -120,32 +127,32 @@ export function testRecord({ cable, work }: Scheduled, job: string, day: string)
     facts: [
       `${cable.polarity}, ${sizeLabel(work.choice.taken.at.size)} ${work.kind.title.toLowerCase()}, ${cable.jacket}`,
       ...(lengths
-        ? [`finished ${figure(lengths.finishedMm, 'mm', 0)}, cut ${figure(lengths.cutMm, 'mm', 0)}`]
+        ? [say`finished ${figure(lengths.finishedMm, 'mm', 0)}, cut ${figure(lengths.cutMm, 'mm', 0)}`]
         : []),
       ...[ends.A, ends.B].map(
         ({ name, lug, die, method, crimps }) =>
-          `${name}: ${lug?.label ?? 'no lug'}, ${method}${die ? `, die ${die.die.stamp || 'unmarked'} ${digits(die.die.acrossFlatsMm, 2)} across, ${crimps.length === 1 ? '1 crimp' : `${crimps.length} crimps`}` : ''}`,
+          `${name}: ${lug?.label ?? say`no lug`}, ${method}${die ? say`, die ${die.die.stamp || say`unmarked`} ${digits(die.die.acrossFlatsMm, 2)} across, ${crimps.length === 1 ? say`1 crimp` : say`${crimps.length} crimps`}` : ''}`,
       ),
     ],
     rows: [...other, ...proof, ...torque].map(rowOf),
     history: [
       ...cable.reworks.map(
-        ({ at, by, end, what }) => `${at.slice(0, 10)} ${by}: end ${end} done again, ${what}`,
+        ({ at, by, end, what }) => say`${at.slice(0, 10)} ${by}: end ${end} done again, ${what}`,
       ),
       ...cable.waivers.map(
-        ({ at, by, finding, why }) => `${at.slice(0, 10)} ${by}: does without ${finding}, ${why}`,
+        ({ at, by, finding, why }) => say`${at.slice(0, 10)} ${by}: does without ${finding}, ${why}`,
       ),
       ...cable.passed.map(
-        ({ at, by, gate, reason }) => `${at.slice(0, 10)} ${by}: went past “${gate}”, ${reason}`,
+        ({ at, by, gate, reason }) => say`${at.slice(0, 10)} ${by}: went past “${gate}”, ${reason}`,
       ),
       ...struck,
     ].sort(),
     sealed: sealed
-      ? `Sealed ${sealed.at.slice(0, 10)} by ${sealed.by}: ${STATE_SAYS[sealed.verdict]}${sealed.simulated ? ', with simulated readings' : ''}`
-      : 'Not sealed yet',
+      ? say`Sealed ${sealed.at.slice(0, 10)} by ${sealed.by}: ${STATE_SAYS[sealed.verdict]}${sealed.simulated ? say`, with simulated readings` : ''}`
+      : say`Not sealed yet`,
     photos: cable.photos.map(({ id }) => id),
-    signatures: ['Made by', 'Measured by', 'Accepted by'],
-    foot: 'Figures for planning. Local codes, class and survey rules, makers’ instructions and licensed persons come first.',
+    signatures: [say`Made by`, say`Measured by`, say`Accepted by`],
+    foot: say`Figures for planning. Local codes, class and survey rules, makers’ instructions and licensed persons come first.`,
   };
 }
 

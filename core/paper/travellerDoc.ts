@@ -2,6 +2,7 @@ import { sizeLabel } from '../conductor/size.ts';
 import type { Scheduled } from '../job/schedule.ts';
 import { CAUTIONS, type CautionId } from '../traveller/cautions.ts';
 import { figure } from '../units/figure.ts';
+import { say } from '../words/say.ts';
 
 /** One line of a printed traveller. */
 export interface TravellerLine {
@@ -31,18 +32,18 @@ export function travellerDoc({ cable, work }: Scheduled, jobTitle: string): Trav
   const met = [...new Set(steps.flatMap(({ caution }) => (caution ? [caution.of] : [])))];
   const order = Object.keys(CAUTIONS) as CautionId[];
   return {
-    title: `Traveller ${cable.tag}`,
-    subtitle: `${jobTitle}: ${cable.ends.A.at} to ${cable.ends.B.at}`,
+    title: say`Traveller ${cable.tag}`,
+    subtitle: say`${jobTitle}: ${cable.ends.A.at} to ${cable.ends.B.at}`,
     facts: [
       `${cable.polarity}, ${sizeLabel(work.choice.taken.at.size)} ${work.kind.title.toLowerCase()}, ${cable.jacket}`,
       ...(lengths
-        ? [`cut ${figure(lengths.cutMm, 'mm', 0)}, finished ${figure(lengths.finishedMm, 'mm', 0)}`]
+        ? [say`cut ${figure(lengths.cutMm, 'mm', 0)}, finished ${figure(lengths.finishedMm, 'mm', 0)}`]
         : []),
       ...[ends.A, ends.B].map(
         ({ name, lug, die, method }) =>
-          `${name}: ${lug?.label ?? 'no lug'}, ${method}${die ? `, die ${die.die.stamp || 'unmarked'}` : ''}`,
+          `${name}: ${lug?.label ?? say`no lug`}, ${method}${die ? say`, die ${die.die.stamp || say`unmarked`}` : ''}`,
       ),
-      `palms at ${cable.palmAngleDeg}°`,
+      say`palms at ${cable.palmAngleDeg}°`,
     ],
     cautions: order.filter((id) => met.includes(id)).map((id) => CAUTIONS[id]),
     lines: steps.map((step, i) => ({
@@ -54,9 +55,9 @@ export function travellerDoc({ cable, work }: Scheduled, jobTitle: string): Trav
         : '',
       gates: step.gates.map(({ says }) => says).join('; '),
       limit: step.ask
-        ? `${step.ask.least > 0 ? `${figure(step.ask.least, '', step.ask.decimals)} to ` : 'at most '}${figure(step.ask.most, step.ask.unit, step.ask.decimals)}`
+        ? `${step.ask.least > 0 ? say`${figure(step.ask.least, '', step.ask.decimals)} to ` : say`at most `}${figure(step.ask.most, step.ask.unit, step.ask.decimals)}`
         : '',
     })),
-    foot: 'Figures for planning. Local codes, class rules and licensed persons come first.',
+    foot: say`Figures for planning. Local codes, class rules and licensed persons come first.`,
   };
 }

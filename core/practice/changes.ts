@@ -1,3 +1,4 @@
+import { digits } from '../units/figure.ts';
 import type { CableWork } from '../cableWork.ts';
 import { sizeLabel } from '../conductor/size.ts';
 import { kitOf } from '../cutting/kit.ts';
@@ -13,6 +14,7 @@ import { openCase } from '../termination/toolCase.ts';
 import { dieName, kindOf } from '../traveller/step.ts';
 import { workUpCable } from '../workup.ts';
 import type { HousePractice } from './housePractice.ts';
+import { say } from '../words/say.ts';
 
 /** One thing that a cable would have, or be asked, instead of another. */
 export interface Instead {
@@ -75,9 +77,9 @@ export function underPractice(
 
 const STATE_WORDS: Readonly<Record<State, string>> = {
   holds: 'holds',
-  watch: 'to watch',
+  watch: say`to watch`,
   fails: 'fails',
-  unproved: 'not proved',
+  unproved: say`not proved`,
 };
 
 /** What is drawn, bought and closed on one end, in words, part by part. */
@@ -86,9 +88,9 @@ function endSays(end: ResolvedEnd): Readonly<Record<string, string>> {
     method: end.method,
     lug: end.lug?.label ?? 'none',
     die: dieName(end),
-    crimps: end.crimpsInOrder.map(mm).join(' then ') || 'none',
+    crimps: end.crimpsInOrder.map(mm).join(say` then `) || 'none',
     sleeve: end.sleeve
-      ? `${end.sleeve.sleeve.suppliedMm}/${end.sleeve.sleeve.recoveredMm}, cut ${end.sleeve.cutMm} mm`
+      ? say`${end.sleeve.sleeve.suppliedMm}/${end.sleeve.sleeve.recoveredMm}, cut ${end.sleeve.cutMm} mm`
       : 'none',
     layers: end.layers.join(', ') || 'none',
     strip: end.stripMm === null ? 'none' : mm(end.stripMm),
@@ -108,12 +110,12 @@ function endsInstead(before: CableWork, after: CableWork): Instead[] {
   const same = (own: Instead, list: readonly Instead[] = []) =>
     list.some(({ what, from, to }) => what === own.what && from === own.from && to === own.to);
   return [
-    ...(a ?? []).map((own) => ({ ...own, what: `${own.what} ${same(own, b) ? 'A and B' : 'A'}` })),
+    ...(a ?? []).map((own) => ({ ...own, what: `${own.what} ${same(own, b) ? say`A and B` : 'A'}` })),
     ...(b ?? []).filter((own) => !same(own, a)).map((own) => ({ ...own, what: `${own.what} B` })),
   ];
 }
 
-const mm = (value: number) => `${value.toFixed(1)} mm`;
+const mm = (value: number) => say`${digits(value, 1)} mm`;
 
 /** Findings that end in another state. */
 function judgedInstead(before: CableWork, after: CableWork): Instead[] {
@@ -133,7 +135,7 @@ function stepsInstead(before: CableWork, after: CableWork): Instead[] {
     const kind = kindOf(is.id);
     if (!was || seen.has(kind) || (was.order === is.order && sameGates(was.gates, is.gates))) return [];
     seen.add(kind);
-    return [{ what: `step “${is.short}”`, from: was.order, to: is.order }];
+    return [{ what: say`step “${is.short}”`, from: was.order, to: is.order }];
   });
 }
 const sameGates = (a: readonly { readonly says: string }[], b: readonly { readonly says: string }[]) =>
@@ -148,12 +150,12 @@ function cableChange(cable: Cable, before: CableWork, after: CableWork): CableCh
   });
   const [from = '', to = ''] = sizes;
   const least = [before, after].map(({ choice }) =>
-    choice.smallest ? sizeLabel(choice.smallest.at.size) : 'none of its kind',
+    choice.smallest ? sizeLabel(choice.smallest.at.size) : say`none of its kind`,
   );
   const [leastFrom = '', leastTo = ''] = least;
   const ofSize = [
     ...(from === to ? [] : [{ what: 'size', from, to }]),
-    ...(leastFrom === leastTo ? [] : [{ what: 'smallest that passes', from: leastFrom, to: leastTo }]),
+    ...(leastFrom === leastTo ? [] : [{ what: say`smallest that passes`, from: leastFrom, to: leastTo }]),
   ];
   const made = [...ofSize, ...endsInstead(before, after)];
   return {

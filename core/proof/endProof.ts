@@ -9,6 +9,7 @@ import { furtherProof } from './further.ts';
 import { pullProof } from './pullProof.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
+import { say } from '../words/say.ts';
 
 /** What proves one end: across flats and ears where a die closed on it, pull, and the look list. */
 export function endProof(subject: ProofSubject, end: ResolvedEnd): Finding[] {
@@ -23,42 +24,42 @@ function acrossFlats(subject: ProofSubject, end: ResolvedEnd): Finding {
   const asked = Math.max(end.crimps.length, 1);
   const check: Check = {
     id: `across-flats.${end.name}`,
-    title: 'Across flats',
+    title: say`Across flats`,
     unit: 'mm',
     decimals: 2,
     end: end.name,
     ...(window && { limit: { kind: 'window', least: window.leastMm, most: window.mostMm } }),
-    missing: asked > 1 ? 'No crimp is measured yet: measure both.' : 'The crimp is not measured yet.',
-    remedy: 'Measure across the flats with a calliper, die open.',
+    missing: asked > 1 ? say`No crimp is measured yet: measure both.` : say`The crimp is not measured yet.`,
+    remedy: say`Measure across the flats with a calliper, die open.`,
     work: {
-      formula: 'F_die − 0.1 ≤ F ≤ F_die · 1.02',
+      formula: say`F_die − 0.1 ≤ F ≤ F_die · 1.02`,
       substituted: window
-        ? [`${figure(window.leastMm, 'mm', 2)} to ${figure(window.mostMm, 'mm', 2)}`]
-        : ['no die is chosen'],
-      source: 'craft practice: spring-back up to 2 %, a calliper within 0.1 mm',
-      assumes: 'the die’s own across flats was measured closed',
+        ? [say`${figure(window.leastMm, 'mm', 2)} to ${figure(window.mostMm, 'mm', 2)}`]
+        : [say`no die is chosen`],
+      source: say`craft practice: spring-back up to 2 %, a calliper within 0.1 mm`,
+      assumes: say`the die’s own across flats was measured closed`,
     },
   };
   if (!window)
     return notProved({
       ...check,
       stage: 'prove',
-      because: 'No die is chosen, so there is nothing to compare with.',
+      because: say`No die is chosen, so there is nothing to compare with.`,
     });
   const finding = judge<ReadingOf<'across-flats'>>(check, readings, (reading, facts) => {
     const value = reading.valueMm;
     const because =
       value < window.leastMm
-        ? 'Under the die: it was another die.'
+        ? say`Under the die: it was another die.`
         : value > window.mostMm
-          ? 'Over: the die did not shut.'
-          : 'The die shut.';
+          ? say`Over: the die did not shut.`
+          : say`The die shut.`;
     return within({ ...facts, value, because }, window.leastMm, window.mostMm);
   });
   const measured = readings.filter(({ source }) => source !== 'simulated').length;
   return finding.state === 'holds' && measured < asked
     ? notProved(
-        { ...check, stage: 'prove', because: `${measured} of ${asked} crimps measured.` },
+        { ...check, stage: 'prove', because: say`${measured} of ${asked} crimps measured.` },
         check.limit,
       )
     : finding;
@@ -67,18 +68,18 @@ function acrossFlats(subject: ProofSubject, end: ResolvedEnd): Finding {
 function ears(subject: ProofSubject, end: ResolvedEnd): Finding {
   const check: Check = {
     id: `ears.${end.name}`,
-    title: 'Ears, unfiled',
+    title: say`Ears, unfiled`,
     unit: 'mm',
     decimals: 2,
     end: end.name,
     limit: { kind: 'most', most: MOST_EARS_MM },
-    missing: 'The flash at the parting line is not measured yet.',
-    remedy: 'Measure the ears before filing; none is 0.',
+    missing: say`The flash at the parting line is not measured yet.`,
+    remedy: say`Measure the ears before filing; none is 0.`,
     work: {
-      formula: 'ears ≤ 0.5 mm before filing',
+      formula: say`ears ≤ 0.5 mm before filing`,
       substituted: [],
-      source: 'craft practice, a shop setting',
-      assumes: 'measured at the worst place',
+      source: say`craft practice, a shop setting`,
+      assumes: say`measured at the worst place`,
     },
   };
   return judge<ReadingOf<'ears'>>(
@@ -92,17 +93,17 @@ function look(subject: ProofSubject, end: ResolvedEnd): Finding {
   const items = Object.keys(LOOK_ITEMS) as LookItem[];
   const check: Check = {
     id: `look.${end.name}`,
-    title: 'Look list',
+    title: say`Look list`,
     unit: 'of 9',
     decimals: 0,
     end: end.name,
-    missing: 'Not looked at yet.',
-    remedy: 'Go down the list with the end in your hand.',
+    missing: say`Not looked at yet.`,
+    remedy: say`Go down the list with the end in your hand.`,
     work: {
-      formula: 'nine things right',
+      formula: say`nine things right`,
       substituted: [],
-      source: 'craft practice',
-      assumes: 'looked at in good light, sleeve and all',
+      source: say`craft practice`,
+      assumes: say`looked at in good light, sleeve and all`,
     },
   };
   return judge<ReadingOf<'look'>>(
@@ -115,10 +116,10 @@ function look(subject: ProofSubject, end: ResolvedEnd): Finding {
       const state: State = wrong.length > 0 ? 'fails' : open.length > 0 ? 'unproved' : 'holds';
       const because =
         wrong.length > 0
-          ? `Not so: ${says(wrong)}.`
+          ? say`Not so: ${says(wrong)}.`
           : open.length > 0
-            ? `${open.length} still to look at.`
-            : 'All nine right.';
+            ? say`${open.length} still to look at.`
+            : say`All nine right.`;
       return stated({ ...facts, value: items.filter((item) => marks[item]).length, because }, state);
     },
   );

@@ -8,6 +8,7 @@ import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import { resolutionNeeded, resolutionWords } from './resolution.ts';
 import type { ProofSubject } from './subject.ts';
+import { say } from '../words/say.ts';
 
 /** One crimp by four wires, against its own barrel length of the same cable. */
 export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Finding {
@@ -18,27 +19,26 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
   const last = readings.at(-1);
   const check: Check = {
     id: `joint.${end.name}`,
-    title: 'Joint index',
+    title: say`Joint index`,
     unit: '',
     decimals: 2,
     end: end.name,
     limit: { kind: 'most', most: GOOD_INDEX },
     ...(span > 0 && { needs: { least: resolutionNeeded(span), unit: 'mΩ' } }),
-    missing:
-      'Not probed yet: shoulder of the lug to a point beyond the mouth, and a plain stretch beside it.',
+    missing: say`Not probed yet: shoulder of the lug to a point beyond the mouth, and a plain stretch beside it.`,
     remedy:
       span > 0
-        ? `Needs a four-wire meter that tells ${resolutionWords(resolutionNeeded(span), 'mΩ')} apart; a hand multimeter cannot see it.`
-        : 'Choose the lug first: its barrel is what the crimp is held against.',
+        ? say`Needs a four-wire meter that tells ${resolutionWords(resolutionNeeded(span), 'mΩ')} apart; a hand multimeter cannot see it.`
+        : say`Choose the lug first: its barrel is what the crimp is held against.`,
     work: {
-      formula: 'index = (R − r·x)/(r·L_barrel)',
+      formula: say`index = (R − r·x)/(r·L_barrel)`,
       substituted: last && barrelMm > 0 ? [substituted(last, barrelMm)] : [],
-      source: 'four wires, the same cable as its own standard; 1.0 and 1.5 are shop settings',
-      assumes: `crimp and plain stretch at one temperature, the plain stretch at least ${LEAST_PLAIN_MM} mm`,
+      source: say`four wires, the same cable as its own standard; 1.0 and 1.5 are shop settings`,
+      assumes: say`crimp and plain stretch at one temperature, the plain stretch at least ${LEAST_PLAIN_MM} mm`,
     },
   };
   if (barrelMm <= 0)
-    return notProved({ ...check, stage: 'prove', because: 'Without a lug there is no barrel.' });
+    return notProved({ ...check, stage: 'prove', because: say`Without a lug there is no barrel.` });
   return judge<ReadingOf<'joint'>>(check, readings, (reading, facts) => {
     const milliohmPerM = reading.plain.milliohm / (reading.plain.lengthMm / 1000);
     const index = jointIndex({ ...reading, barrelMm, milliohmPerM });
@@ -47,14 +47,14 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
       return stated(
         {
           ...judged,
-          because: `The plain stretch is ${digits(reading.plain.lengthMm, 0)} mm; ${LEAST_PLAIN_MM} mm is the least.`,
+          because: say`The plain stretch is ${digits(reading.plain.lengthMm, 0)} mm; ${LEAST_PLAIN_MM} mm is the least.`,
         },
         'unproved',
       );
     }
     if (index <= 0) {
       return stated(
-        { ...judged, because: 'Less than the cable alone must have: a probe or a length is wrong.' },
+        { ...judged, because: say`Less than the cable alone must have: a probe or a length is wrong.` },
         'unproved',
       );
     }
@@ -64,14 +64,14 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
 }
 
 const SAYS: Readonly<Record<State, string>> = {
-  holds: 'Conducts as well as its own length of cable.',
-  watch: 'A little worse than its own length of cable: watch it under load.',
-  fails: 'Far worse than its own length of cable: the strands are not gripped.',
+  holds: say`Conducts as well as its own length of cable.`,
+  watch: say`A little worse than its own length of cable: watch it under load.`,
+  fails: say`Far worse than its own length of cable: the strands are not gripped.`,
   unproved: '',
 };
 
 function substituted({ milliohm, beyondMm, plain }: ReadingOf<'joint'>, barrelMm: number): string {
   const r = plain.milliohm / (plain.lengthMm / 1000);
   const index = jointIndex({ milliohm, beyondMm, barrelMm, milliohmPerM: r });
-  return `(${digits(milliohm * 1000, 2)} − ${digits(r, 4)}·${digits(beyondMm, 0)})/(${digits(r, 4)}·${digits(barrelMm, 1)}) = ${digits(index, 2)}, in µΩ and mm`;
+  return say`(${digits(milliohm * 1000, 2)} − ${digits(r, 4)}·${digits(beyondMm, 0)})/(${digits(r, 4)}·${digits(barrelMm, 1)}) = ${digits(index, 2)}, in µΩ and mm`;
 }

@@ -12,6 +12,7 @@ import type { EndName } from '../job/end.ts';
 import type { Reading } from '../job/reading.ts';
 import type { Unit } from '../units/figure.ts';
 import { resolutionWords } from './resolution.ts';
+import { say } from '../words/say.ts';
 
 /** One thing to be read: how it is called, what it may be, and what to say while it is missing. */
 export interface Check {
@@ -76,7 +77,7 @@ function byInstrument(finding: Finding, { at, instrument }: Reading, { needs }: 
     return stated(
       {
         ...finding,
-        because: `${title} tells ${resolutionWords(resolution, needs.unit)} apart; ${resolutionWords(needs.least, needs.unit)} is needed to say anything.`,
+        because: say`${title} tells ${resolutionWords(resolution, needs.unit)} apart; ${resolutionWords(needs.least, needs.unit)} is needed to say anything.`,
       },
       'unproved',
     );
@@ -86,7 +87,7 @@ function byInstrument(finding: Finding, { at, instrument }: Reading, { needs }: 
     return {
       ...rest,
       state: 'watch',
-      because: `${finding.because} But ${title} was due for calibration on ${due}.`,
+      because: say`${finding.because} But ${title} was due for calibration on ${due}.`,
     };
   }
   return finding;

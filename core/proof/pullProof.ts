@@ -7,6 +7,8 @@ import { type Check, judge } from './judge.ts';
 import { HANG_LIMIT_KG, kilogramsToHang, pullAsked, pullTargets } from './pullForce.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 /** A pull is held so long, s. */
 export const HOLD_S = 60;
@@ -25,26 +27,25 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
   const wantsSample = asked > targets.leastN + READ_N;
   const check: Check = {
     id: `pull.${end.name}`,
-    title: 'Pull, one minute',
+    title: say`Pull, one minute`,
     unit: 'N',
     decimals: 0,
     end: end.name,
     limit: { kind: 'least', least: targets.leastN },
-    missing: `Not pulled yet: ${hang(targets.leastN)} to hang.`,
+    missing: say`Not pulled yet: ${hang(targets.leastN)} to hang.`,
     remedy:
       kilogramsToHang(asked) > HANG_LIMIT_KG
-        ? `${wantsSample ? `And a sample with ${hang(asked)}. ` : ''}Over 100 kg: use a load cell and a guarded rig. Never hang a person.`
-        : `Hang ${figure(kilogramsToHang(targets.leastN), 'kg', 1)} for one minute, feet clear of the load.${wantsSample ? ` And a sample made alike with ${figure(kilogramsToHang(asked), 'kg', 1)}.` : ''}`,
+        ? say`${wantsSample ? say`And a sample with ${hang(asked)}. ` : ''}Over 100 kg: use a load cell and a guarded rig. Never hang a person.`
+        : say`Hang ${figure(kilogramsToHang(targets.leastN), 'kg', 1)} for one minute, feet clear of the load.${wantsSample ? say` And a sample made alike with ${figure(kilogramsToHang(asked), 'kg', 1)}.` : ''}`,
     work: {
-      formula: 'the greater of the small-craft row by gauge and the metric row',
+      formula: say`the greater of the small-craft row by gauge and the metric row`,
       substituted: [
-        `least ${figure(targets.leastN, 'N', 0)} = ${figure(kilogramsToHang(targets.leastN), 'kg', 1)}`,
-        `usual ${figure(targets.usualN, 'N', 0)} = ${figure(kilogramsToHang(targets.usualN), 'kg', 1)}; heaviest ${figure(targets.heaviestN, 'N', 0)} = ${figure(kilogramsToHang(targets.heaviestN), 'kg', 1)}`,
-        `this shop asks the ${school}`,
+        say`least ${figure(targets.leastN, 'N', 0)} = ${figure(kilogramsToHang(targets.leastN), 'kg', 1)}`,
+        say`usual ${figure(targets.usualN, 'N', 0)} = ${figure(kilogramsToHang(targets.usualN), 'kg', 1)}; heaviest ${figure(targets.heaviestN, 'N', 0)} = ${figure(kilogramsToHang(targets.heaviestN), 'kg', 1)}`,
+        say`this shop asks the ${word(school)}`,
       ],
-      source: 'ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A',
-      assumes:
-        'held one minute; a cable that will be used is pulled no harder than the least, harder pulls are for samples',
+      source: say`ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A`,
+      assumes: say`held one minute; a cable that will be used is pulled no harder than the least, harder pulls are for samples`,
     },
   };
   const readings = countingReadings(subject.cable, 'pull', end.name);
@@ -55,12 +56,12 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
   const real = readings.filter(({ source }) => source !== 'simulated');
   const isHeld = real.some(({ sample, forceN }) => !sample && forceN >= targets.leastN - READ_N);
   if (!isHeld)
-    return stated({ ...proof, because: 'A sample held; this end itself is not pulled yet.' }, 'unproved');
+    return stated({ ...proof, because: say`A sample held; this end itself is not pulled yet.` }, 'unproved');
   if (!wantsSample || sampleHeld(subject, end, asked)) return proof;
   return stated(
     {
       ...proof,
-      because: `It held the least; a sample made alike must hold ${hang(asked)}, and none did yet.`,
+      because: say`It held the least; a sample made alike must hold ${hang(asked)}, and none did yet.`,
     },
     'unproved',
   );
@@ -73,18 +74,22 @@ export function pulled(
   targetN: number,
 ): Finding {
   const judged = { ...facts, value: forceN };
-  const which = sample ? 'A sample made alike' : 'It';
-  if (!held) return stated({ ...judged, because: `${which} slipped at ${figure(forceN, 'N', 0)}.` }, 'fails');
+  const which = sample ? say`A sample made alike` : 'It';
+  if (!held)
+    return stated({ ...judged, because: say`${which} slipped at ${figure(forceN, 'N', 0)}.` }, 'fails');
   if (heldS < HOLD_S) {
     return stated(
-      { ...judged, because: `${which} held for ${digits(heldS, 0)} s; a minute is asked.` },
+      { ...judged, because: say`${which} held for ${digits(heldS, 0)} s; a minute is asked.` },
       'unproved',
     );
   }
   // A pull that reached its force has no margin to show: it was not pulled to breaking.
   return forceN >= targetN - READ_N
-    ? stated({ ...judged, because: `${which} held ${figure(forceN, 'N', 0)} for a minute.` }, 'holds')
-    : stated({ ...judged, because: `${which} held, but ${figure(targetN, 'N', 0)} is asked.` }, 'unproved');
+    ? stated({ ...judged, because: say`${which} held ${figure(forceN, 'N', 0)} for a minute.` }, 'holds')
+    : stated(
+        { ...judged, because: say`${which} held, but ${figure(targetN, 'N', 0)} is asked.` },
+        'unproved',
+      );
 }
 
 /** Whether a sample of this end, or a trial of its die on its lug and cable, held the force. */

@@ -3,23 +3,24 @@ import type { Finding } from '../finding.ts';
 import type { Cable, CableRecord, RecordLine } from '../job/cable.ts';
 import { figure } from '../units/figure.ts';
 import type { CableWork } from '../cableWork.ts';
+import { say } from '../words/say.ts';
 
 /** A finding's limit in words: "at most 5.00 %", "13.9 to 14.28 mm"; empty where there is none. */
 export function limitWords({ limit, unit, decimals }: Finding): string {
   if (!limit) return '';
   switch (limit.kind) {
     case 'most':
-      return `at most ${figure(limit.most, unit, decimals)}`;
+      return say`at most ${figure(limit.most, unit, decimals)}`;
     case 'least':
-      return `at least ${figure(limit.least, unit, decimals)}`;
+      return say`at least ${figure(limit.least, unit, decimals)}`;
     case 'window':
-      return `${figure(limit.least, '', decimals)} to ${figure(limit.most, unit, decimals)}`;
+      return say`${figure(limit.least, '', decimals)} to ${figure(limit.most, unit, decimals)}`;
   }
 }
 
 /** A finding's value in words, or "not known". */
 export function valueWords({ value, unit, decimals }: Finding): string {
-  return value === null ? 'not known' : figure(value, unit, decimals);
+  return value === null ? say`not known` : figure(value, unit, decimals);
 }
 
 /**
@@ -46,7 +47,7 @@ export function sealRecord(cable: Cable, work: CableWork, by: string, at: string
       limit: limitWords(finding),
       state: finding.state,
       because: finding.waived
-        ? `${finding.because} Waived by ${finding.waived.by}: ${finding.waived.why}`
+        ? say`${finding.because} Waived by ${finding.waived.by}: ${finding.waived.why}`
         : finding.because,
       ...(finding.provenance && { source: finding.provenance }),
       ...(finding.read && { by: finding.read.by, at: finding.read.at }),

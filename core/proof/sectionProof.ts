@@ -8,6 +8,7 @@ import { digits } from '../units/figure.ts';
 import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
+import { say } from '../words/say.ts';
 
 /** How tightly a packing is: good, to be watched, or open. */
 export const packingState = (kappa: number): State =>
@@ -15,9 +16,9 @@ export const packingState = (kappa: number): State =>
 
 /** What a packing says in a sentence. */
 export const PACKING_SAYS: Readonly<Record<State, string>> = {
-  holds: 'The strands are packed: good.',
-  watch: 'A little air is left: watch it, and try the next die down.',
-  fails: 'Too much air between the strands: the die is too open, or did not shut.',
+  holds: say`The strands are packed: good.`,
+  watch: say`A little air is left: watch it, and try the next die down.`,
+  fails: say`Too much air between the strands: the die is too open, or did not shut.`,
   unproved: '',
 };
 
@@ -34,26 +35,27 @@ export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding |
   };
   const check: Check = {
     id: `section.${end.name}`,
-    title: 'Section, packing κ',
+    title: say`Section, packing κ`,
     unit: '',
     decimals: 2,
     end: end.name,
     limit: { kind: 'least', least: COMPACTION.rightKappa },
-    missing: 'No crimp made alike was sawn yet: same lug, die, press and cable.',
-    remedy: 'Saw one through and photograph it: the section lab measures the air.',
+    missing: say`No crimp made alike was sawn yet: same lug, die, press and cable.`,
+    remedy: say`Saw one through and photograph it: the section lab measures the air.`,
     work: {
-      formula: 'κ = 1 − void·A_outline/(A_outline − A_wall)',
+      formula: say`κ = 1 − void·A_outline/(A_outline − A_wall)`,
       substituted:
         last && lug
           ? [
               `1 − ${digits(last.voidShare, 4)}·${digits(hexagonMm2(last.acrossFlatsMm), 1)}/(${digits(hexagonMm2(last.acrossFlatsMm), 1)} − ${digits(wallMm2(lug), 1)}) = ${digits(kappaOf(last) ?? 0, 3)}`,
             ]
           : [],
-      source: 'area balance of the section; 0.90 and 0.85 are shop settings',
-      assumes: 'the sample was made alike; a sawn crimp is spent',
+      source: say`area balance of the section; 0.90 and 0.85 are shop settings`,
+      assumes: say`the sample was made alike; a sawn crimp is spent`,
     },
   };
-  if (!lug) return notProved({ ...check, stage: 'prove', because: 'Without a lug its wall is not known.' });
+  if (!lug)
+    return notProved({ ...check, stage: 'prove', because: say`Without a lug its wall is not known.` });
   return judge<ReadingOf<'section'>>(check, readings, (reading, facts) => {
     const kappa = kappaOf(reading);
     if (kappa === null) {
@@ -61,7 +63,7 @@ export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding |
         {
           ...facts,
           value: null,
-          because: 'The outline holds less than the wall of this lug: it was another.',
+          because: say`The outline holds less than the wall of this lug: it was another.`,
         },
         'unproved',
       );

@@ -7,6 +7,7 @@ import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
 import { EXCESS_K, excessAtRated, LEAST_LOAD_SHARE, STEADY, underJacket } from './thermalExcess.ts';
+import { say } from '../words/say.ts';
 
 /** A lug under load: how much warmer it is than its own conductor, brought to rated amps. */
 export function thermalProof(subject: ProofSubject, end: ResolvedEnd): Finding {
@@ -15,24 +16,23 @@ export function thermalProof(subject: ProofSubject, end: ResolvedEnd): Finding {
   const last = readings.at(-1);
   const check: Check = {
     id: `thermal.${end.name}`,
-    title: 'Warmth under load',
+    title: say`Warmth under load`,
     unit: 'K',
     decimals: 1,
     end: end.name,
     limit: { kind: 'most', most: EXCESS_K.good },
-    missing: `Not taken yet: at least ${STEADY.minutes} min under load, ${ratedA ? figure(ratedA * LEAST_LOAD_SHARE, 'A', 0) : '40 % of the amps'} or more.`,
-    remedy:
-      'Matte tape on the bright metal, lug and jacket beside it, then the lug again after ten minutes. Do not touch.',
+    missing: say`Not taken yet: at least ${STEADY.minutes} min under load, ${ratedA ? figure(ratedA * LEAST_LOAD_SHARE, 'A', 0) : say`40 % of the amps`} or more.`,
+    remedy: say`Matte tape on the bright metal, lug and jacket beside it, then the lug again after ten minutes. Do not touch.`,
     work: {
-      formula: 'ΔT = (T_lug − T_conductor) · (I_rated/I)^1.8',
+      formula: say`ΔT = (T_lug − T_conductor) · (I_rated/I)^1.8`,
       substituted: last && ratedA ? substituted(subject, last, ratedA) : [],
-      source: 'maintenance-testing practice: under 1, 4 and 15 K over a like part at the same load',
-      assumes: 'strands are warmer than their jacket by W·R_th; exponent 1.8, 1.6 to 2.0 in practice',
+      source: say`maintenance-testing practice: under 1, 4 and 15 K over a like part at the same load`,
+      assumes: say`strands are warmer than their jacket by W·R_th; exponent 1.8, 1.6 to 2.0 in practice`,
     },
   };
   return judge<ReadingOf<'thermal'>>(check, readings, (reading, facts) => {
     if (!ratedA) {
-      return stated({ ...facts, value: null, because: 'What it carries is not known.' }, 'unproved');
+      return stated({ ...facts, value: null, because: say`What it carries is not known.` }, 'unproved');
     }
     const excess = excessAtRated(excessNow(subject, reading), reading.amps, ratedA);
     const judged = { ...facts, value: excess };
@@ -40,12 +40,12 @@ export function thermalProof(subject: ProofSubject, end: ResolvedEnd): Finding {
     const unfit = unfitBecause(reading, ratedA);
     if (unfit && state !== 'fails') return stated({ ...judged, because: unfit }, 'unproved');
     const because = {
-      holds: 'As cool as its own conductor.',
-      watch: 'A little warmer than its conductor: look again soon.',
+      holds: say`As cool as its own conductor.`,
+      watch: say`A little warmer than its conductor: look again soon.`,
       fails:
         excess >= EXCESS_K.repairNow
-          ? 'Far warmer than its conductor: repair it now.'
-          : 'Warmer than its conductor: plan its repair.',
+          ? say`Far warmer than its conductor: repair it now.`
+          : say`Warmer than its conductor: plan its repair.`,
       unproved: '',
     }[state];
     return atMost({ ...judged, because }, EXCESS_K.good, 0, state);
@@ -68,12 +68,12 @@ function unfitBecause(
   ratedA: number,
 ): string | null {
   if (amps < LEAST_LOAD_SHARE * ratedA)
-    return `${figure(amps, 'A', 0)} is under 40 % of ${figure(ratedA, 'A', 0)}: too little load to tell.`;
+    return say`${figure(amps, 'A', 0)} is under 40 % of ${figure(ratedA, 'A', 0)}: too little load to tell.`;
   if (minutes < STEADY.minutes)
-    return `Under load for ${digits(minutes, 0)} min; ${STEADY.minutes} is the least.`;
+    return say`Under load for ${digits(minutes, 0)} min; ${STEADY.minutes} is the least.`;
   if (Math.abs(lugC - earlierC) >= STEADY.driftK)
-    return `Not steady: it changed by ${figure(Math.abs(lugC - earlierC), 'K', 1)} in ten minutes.`;
-  return matte ? null : 'Bright metal shows too cool: put matte tape on it.';
+    return say`Not steady: it changed by ${figure(Math.abs(lugC - earlierC), 'K', 1)} in ten minutes.`;
+  return matte ? null : say`Bright metal shows too cool: put matte tape on it.`;
 }
 
 function substituted(subject: ProofSubject, reading: ReadingOf<'thermal'>, ratedA: number): string[] {
@@ -82,7 +82,7 @@ function substituted(subject: ProofSubject, reading: ReadingOf<'thermal'>, rated
     reading.against === 'lug'
       ? []
       : [
-          `T_conductor = ${digits(reading.againstC, 1)} + W·${digits(subject.jacketKmPerW, 3)} = ${figure(base, '°C', 1)}`,
+          say`T_conductor = ${digits(reading.againstC, 1)} + W·${digits(subject.jacketKmPerW, 3)} = ${figure(base, '°C', 1)}`,
         ];
   const excess = reading.lugC - base;
   return [

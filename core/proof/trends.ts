@@ -4,6 +4,7 @@ import type { Scheduled } from '../job/schedule.ts';
 import type { Shop } from '../job/shop.ts';
 import { digits } from '../units/figure.ts';
 import { jointIndex } from './jointIndex.ts';
+import { say } from '../words/say.ts';
 
 /** What is followed over time. */
 export const TREND_MEASURES = {
@@ -106,12 +107,12 @@ export function controlOf(values: readonly number[]): Control | null {
     lower: mean - reach,
     upper: mean + reach,
     work: {
-      formula: 'limits = mean ± 2.66 · mean moving range',
+      formula: say`limits = mean ± 2.66 · mean moving range`,
       substituted: [
-        `${digits(mean, 3)} ± 2.66 · ${digits(range, 4)} = ${digits(mean - reach, 3)} to ${digits(mean + reach, 3)}, of the oldest ${base.length}`,
+        say`${digits(mean, 3)} ± 2.66 · ${digits(range, 4)} = ${digits(mean - reach, 3)} to ${digits(mean + reach, 3)}, of the oldest ${base.length}`,
       ],
-      source: 'chart for individual values after Shewhart: three standard deviations',
-      assumes: 'the oldest crimps were made as the shop means them',
+      source: say`chart for individual values after Shewhart: three standard deviations`,
+      assumes: say`the oldest crimps were made as the shop means them`,
     },
   };
 }
@@ -130,7 +131,7 @@ export function signalsOf(values: readonly number[], control: Control): Signal[]
             kind: 'outside',
             from: i,
             to: i,
-            says: `One ${value > control.upper ? 'over' : 'under'} its limits: look at that crimp.`,
+            says: say`One ${value > control.upper ? say`over` : say`under`} its limits: look at that crimp.`,
           },
         ]
       : [],
@@ -141,7 +142,7 @@ export function signalsOf(values: readonly number[], control: Control): Signal[]
       kind: 'one side',
       from,
       to,
-      says: `${to - from + 1} running ${sign > 0 ? 'over' : 'under'} the mean: something has changed.`,
+      says: say`${to - from + 1} running ${sign > 0 ? say`over` : say`under`} the mean: something has changed.`,
     }));
   const way = runs(values.slice(1).map((value, i) => Math.sign(value - (values[i] ?? value))))
     .filter(({ sign, from, to }) => sign !== 0 && to - from + 1 >= RUN_ONE_WAY)
@@ -149,7 +150,7 @@ export function signalsOf(values: readonly number[], control: Control): Signal[]
       kind: 'one way',
       from,
       to: to + 1,
-      says: `${to - from + 1} steps running ${sign > 0 ? 'up: look at the press and its dies' : 'down: look at the calliper and the lugs'}.`,
+      says: say`${to - from + 1} steps running ${sign > 0 ? say`up: look at the press and its dies` : say`down: look at the calliper and the lugs`}.`,
     }));
   return [...outside, ...side, ...way].sort((a, b) => a.to - b.to);
 }
@@ -174,13 +175,13 @@ export function controlFinding(measure: TrendMeasure, values: readonly number[],
   return {
     id: `trend-${measure}`,
     stage: 'prove',
-    title: `${title}, the latest`,
+    title: say`${title}, the latest`,
     value: last,
     unit,
     decimals,
     limit: { kind: 'window', least: control.lower, most: control.upper },
     state: fresh ? 'watch' : 'holds',
-    because: fresh?.says ?? 'As this die usually works.',
+    because: fresh?.says ?? say`As this die usually works.`,
     work: control.work,
   };
 }

@@ -1,4 +1,5 @@
 import { type Finding, type State, worst, worstFirst } from '../finding.ts';
+import { say } from '../words/say.ts';
 
 /** What may be said of a cable, and why, the worst reason first. */
 export interface Verdict {
@@ -9,12 +10,12 @@ export interface Verdict {
 
 /** A finding as it is named in a sentence: "pull of end B". */
 export const named = ({ title, end }: Finding) =>
-  `${(title.split(',')[0] ?? title).toLowerCase()}${end ? ` of end ${end}` : ''}`;
+  `${(title.split(',')[0] ?? title).toLowerCase()}${end ? say` of end ${end}` : ''}`;
 
 const listed = (findings: readonly Finding[]): string => {
   const names = findings.map(named);
-  const shown = names.length > 3 ? [...names.slice(0, 2), `${names.length - 2} more`] : names;
-  return shown.length > 1 ? `${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}` : (shown[0] ?? '');
+  const shown = names.length > 3 ? [...names.slice(0, 2), say`${names.length - 2} more`] : names;
+  return shown.length > 1 ? say`${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}` : (shown[0] ?? '');
 };
 
 /** What a finding counts for: doing without a reading, and answering for it, is never more than to be watched. */
@@ -34,13 +35,14 @@ export function verdictOf(findings: readonly Finding[]): Verdict {
 }
 
 const SENTENCES: Readonly<Record<State, (decisive: readonly Finding[]) => string>> = {
-  fails: (decisive) => `Fails: ${listed(decisive)}`,
-  unproved: (decisive) => `Not proved: ${listed(decisive)} ${decisive.length > 1 ? 'are' : 'is'} missing`,
+  fails: (decisive) => say`Fails: ${listed(decisive)}`,
+  unproved: (decisive) =>
+    say`Not proved: ${listed(decisive)} ${decisive.length > 1 ? say`are` : say`is`} missing`,
   watch: (decisive) => {
     const waived = decisive.filter((finding) => finding.waived);
-    if (waived.length === 0) return `Holds, to be watched: ${listed(decisive)}`;
+    if (waived.length === 0) return say`Holds, to be watched: ${listed(decisive)}`;
     const by = [...new Set(waived.map((finding) => finding.waived?.by))].join(', ');
-    return `Not all proved: ${by} answers for doing without ${listed(waived)}`;
+    return say`Not all proved: ${by} answers for doing without ${listed(waived)}`;
   },
-  holds: () => 'Proved: every figure holds',
+  holds: () => say`Proved: every figure holds`,
 };

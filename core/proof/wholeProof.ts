@@ -8,6 +8,7 @@ import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import { resolutionNeeded, resolutionWords } from './resolution.ts';
 import type { ProofSubject } from './subject.ts';
+import { say } from '../words/say.ts';
 
 /** What proves the cable as a whole: resistance from palm to palm, and insulation. */
 export function wholeProof(subject: ProofSubject): Finding[] {
@@ -29,24 +30,23 @@ function resistance(subject: ProofSubject): Finding {
   const most = expected.totalOhm * 1000;
   const check: Check = {
     id: 'resistance',
-    title: 'Resistance, whole',
+    title: say`Resistance, whole`,
     unit: 'mΩ',
     decimals: 3,
     ...(lengths && { limit: { kind: 'most', most }, needs: { least: resolutionNeeded(most), unit: 'mΩ' } }),
-    missing: `Not measured yet: at most ${figure(most, 'mΩ', 3)} at 20 °C is expected.`,
-    remedy: `Four wires, current both ways and averaged, on a meter that tells ${resolutionWords(resolutionNeeded(Math.max(most, 1e-6)), 'mΩ')} apart. A hand multimeter cannot see this.`,
+    missing: say`Not measured yet: at most ${figure(most, 'mΩ', 3)} at 20 °C is expected.`,
+    remedy: say`Four wires, current both ways and averaged, on a meter that tells ${resolutionWords(resolutionNeeded(Math.max(most, 1e-6)), 'mΩ')} apart. A hand multimeter cannot see this.`,
     work: {
-      formula: 'R = R(T) · (length between mouths) + 2 · R_joint',
+      formula: say`R = R(T) · (length between mouths) + 2 · R_joint`,
       substituted: [
-        `= ${digits(expected.conductorOhm * 1000, 3)} + ${digits(expected.jointsOhm * 1000, 3)} = ${figure(most, 'mΩ', 3)} at ${figure(copperC, '°C', 0)}`,
+        say`= ${digits(expected.conductorOhm * 1000, 3)} + ${digits(expected.jointsOhm * 1000, 3)} = ${figure(most, 'mΩ', 3)} at ${figure(copperC, '°C', 0)}`,
       ],
-      source: 'conductor table at the copper’s temperature',
-      assumes:
-        'each joint as its own barrel of conductor. The table is a maximum, so this alone never proves a joint',
+      source: say`conductor table at the copper’s temperature`,
+      assumes: say`each joint as its own barrel of conductor. The table is a maximum, so this alone never proves a joint`,
     },
   };
   if (!lengths)
-    return notProved({ ...check, stage: 'prove', because: 'Without both lugs its length is not known.' });
+    return notProved({ ...check, stage: 'prove', because: say`Without both lugs its length is not known.` });
   return judge<ReadingOf<'resistance'>>(check, readings, (reading, facts) => {
     const limit = expectedAt(reading.copperC).totalOhm * 1000;
     const judged = { ...facts, value: reading.milliohm };
@@ -54,7 +54,7 @@ function resistance(subject: ProofSubject): Finding {
       return atMost(
         {
           ...judged,
-          because: 'Far under what this length must have: are the leads touching, is the length right?',
+          because: say`Far under what this length must have: are the leads touching, is the length right?`,
         },
         limit,
         0,
@@ -73,21 +73,19 @@ function insulation(subject: ProofSubject): Finding {
   const row = insulationRow(systemV);
   const check: Check = {
     id: 'insulation',
-    title: 'Insulation, whole',
+    title: say`Insulation, whole`,
     unit: 'MΩ',
     decimals: 1,
     limit: { kind: 'least', least: row.leastMegohm },
-    missing: `Not measured yet: at least ${figure(row.leastMegohm, 'MΩ', 1)} at ${figure(row.testV, 'V', 0)}, 60 s.`,
-    remedy:
-      'Disconnect electronics first, discharge the cable after. Test against the structure, or foil round the jacket.',
+    missing: say`Not measured yet: at least ${figure(row.leastMegohm, 'MΩ', 1)} at ${figure(row.testV, 'V', 0)}, 60 s.`,
+    remedy: say`Disconnect electronics first, discharge the cable after. Test against the structure, or foil round the jacket.`,
     work: {
-      formula: 'R_insulation at the test voltage, 60 s value',
+      formula: say`R_insulation at the test voltage, 60 s value`,
       substituted: [
-        `${row.title}: ${figure(row.testV, 'V', 0)}, at least ${figure(row.leastMegohm, 'MΩ', 1)}`,
+        say`${row.title}: ${figure(row.testV, 'V', 0)}, at least ${figure(row.leastMegohm, 'MΩ', 1)}`,
       ],
-      source: 'IEC 60364-6 table 6.1',
-      assumes:
-        'a second electrode: the structure, or foil to 50 mm from the ends; without one nothing is tested',
+      source: say`IEC 60364-6 table 6.1`,
+      assumes: say`a second electrode: the structure, or foil to 50 mm from the ends; without one nothing is tested`,
     },
   };
   return judge<ReadingOf<'insulation'>>(
@@ -97,13 +95,16 @@ function insulation(subject: ProofSubject): Finding {
       const judged = { ...facts, value: reading.megohm };
       if (reading.megohm < row.leastMegohm) return atLeast(judged, row.leastMegohm);
       if (reading.electrode === 'none') {
-        return stated({ ...judged, because: 'No second electrode: the jacket was not tested.' }, 'unproved');
+        return stated(
+          { ...judged, because: say`No second electrode: the jacket was not tested.` },
+          'unproved',
+        );
       }
       if (reading.testV < row.testV) {
         return stated(
           {
             ...judged,
-            because: `Tested at ${figure(reading.testV, 'V', 0)}; ${figure(row.testV, 'V', 0)} is asked.`,
+            because: say`Tested at ${figure(reading.testV, 'V', 0)}; ${figure(row.testV, 'V', 0)} is asked.`,
           },
           'unproved',
         );
@@ -112,7 +113,7 @@ function insulation(subject: ProofSubject): Finding {
         return atLeast(
           {
             ...judged,
-            because: `It fell from ${figure(reading.at15Megohm, 'MΩ', 0)} at 15 s while the voltage stood: damp or a track.`,
+            because: say`It fell from ${figure(reading.at15Megohm, 'MΩ', 0)} at 15 s while the voltage stood: damp or a track.`,
           },
           row.leastMegohm,
           'watch',
@@ -120,7 +121,7 @@ function insulation(subject: ProofSubject): Finding {
       }
       if (reading.megohm < NEW_CABLE_MEGOHM && reading.electrode === 'foil') {
         return atLeast(
-          { ...judged, because: 'Enough, but a new dry cable reads far above: look for a nick or damp.' },
+          { ...judged, because: say`Enough, but a new dry cable reads far above: look for a nick or damp.` },
           row.leastMegohm,
           'watch',
         );

@@ -6,6 +6,7 @@ import { wallMm2 } from '../termination/lugOnCable.ts';
 import { digits } from '../units/figure.ts';
 import { scaleSection, type SectionMeasure } from './measure.ts';
 import { wallEvenness } from './wall.ts';
+import { say } from '../words/say.ts';
 
 /** What a section was sawn from: its lug, and the across flats of the crimp. */
 export interface SawnCrimp {
@@ -23,21 +24,21 @@ export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null)
   const { voidShare, largestShare } = section;
   const share = stated(
     {
-      ...about('void', 'Air in the outline'),
+      ...about('void', say`Air in the outline`),
       value: 100 * voidShare,
       unit: '%',
       decimals: 1,
       because:
         voidShare === 0
-          ? 'No air is to be seen between the strands.'
-          : `The largest patch of it is ${digits(100 * largestShare, 2)} % of the outline.`,
+          ? say`No air is to be seen between the strands.`
+          : say`The largest patch of it is ${digits(100 * largestShare, 2)} % of the outline.`,
       work: {
-        formula: 'dark area inside the outline ÷ area of the outline',
+        formula: say`dark area inside the outline ÷ area of the outline`,
         substituted: [
-          `${digits(section.voids.voidPx, 0)} ÷ ${digits(section.voids.insidePx, 0)} pixels = ${digits(100 * voidShare, 2)} %`,
+          say`${digits(section.voids.voidPx, 0)} ÷ ${digits(section.voids.insidePx, 0)} pixels = ${digits(100 * voidShare, 2)} %`,
         ],
-        source: 'measured in the picture: air is darker than 0.46 of the copper round it',
-        assumes: 'the cut is clean: burr and saw marks close air or draw some',
+        source: say`measured in the picture: air is darker than 0.46 of the copper round it`,
+        assumes: say`the cut is clean: burr and saw marks close air or draw some`,
       },
     },
     'holds',
@@ -53,18 +54,18 @@ export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null)
   return [
     atLeast(
       {
-        ...about('kappa', 'Packing κ'),
+        ...about('kappa', say`Packing κ`),
         value: packing,
         unit: '',
         decimals: 2,
         because: PACKING_SAYS[state],
         work: {
-          formula: 'κ = 1 − void·A_outline/(A_outline − A_wall)',
+          formula: say`κ = 1 − void·A_outline/(A_outline − A_wall)`,
           substituted: [
             `1 − ${digits(voidShare, 4)}·${digits(outlineMm2, 1)}/(${digits(outlineMm2, 1)} − ${digits(wall, 1)}) = ${digits(packing, 3)}`,
           ],
-          source: 'area balance of the section; 0.90 and 0.85 are shop settings',
-          assumes: `scaled by ${digits(sawn.acrossFlatsMm, 2)} mm across flats; wall of ${sawn.lug.label} by its diameters`,
+          source: say`area balance of the section; 0.90 and 0.85 are shop settings`,
+          assumes: say`scaled by ${digits(sawn.acrossFlatsMm, 2)} mm across flats; wall of ${sawn.lug.label} by its diameters`,
         },
       },
       COMPACTION.rightKappa,
@@ -73,18 +74,18 @@ export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null)
     share,
     stated(
       {
-        ...about('largest', 'Largest void'),
+        ...about('largest', say`Largest void`),
         value: largestMm2,
         unit: 'mm²',
         decimals: 2,
-        because: `Of ${digits(voidMm2, 2)} mm² of air in all.`,
+        because: say`Of ${digits(voidMm2, 2)} mm² of air in all.`,
         work: {
-          formula: 'largest patch · (mm per pixel)²',
+          formula: say`largest patch · (mm per pixel)²`,
           substituted: [
-            `${digits(section.voids.largestPx, 0)} pixels · ${digits(scale.mmPerPx * section.factor, 4)}² = ${digits(largestMm2, 2)} mm²`,
+            say`${digits(section.voids.largestPx, 0)} pixels · ${digits(scale.mmPerPx * section.factor, 4)}² = ${digits(largestMm2, 2)} mm²`,
           ],
-          source: 'measured in the picture',
-          assumes: 'patches that touch count as one',
+          source: say`measured in the picture`,
+          assumes: say`patches that touch count as one`,
         },
       },
       'holds',
@@ -104,21 +105,21 @@ function evenness({ wallPx }: SectionMeasure): Finding[] {
   return [
     atLeast(
       {
-        ...about('wall', 'Wall, thin to thick'),
+        ...about('wall', say`Wall, thin to thick`),
         value,
         unit: '',
         decimals: 2,
         because:
           value >= LEAST_EVEN
-            ? 'The barrel is pressed evenly all round.'
-            : 'The strands lie to one side: the lug sat askew in the die, or was turned between crimps.',
+            ? say`The barrel is pressed evenly all round.`
+            : say`The strands lie to one side: the lug sat askew in the die, or was turned between crimps.`,
         work: {
-          formula: 'thinnest side ÷ thickest side',
+          formula: say`thinnest side ÷ thickest side`,
           substituted: [
-            `${digits(Math.min(...wallPx), 0)} ÷ ${digits(Math.max(...wallPx), 0)} pixels = ${digits(value, 2)}`,
+            say`${digits(Math.min(...wallPx), 0)} ÷ ${digits(Math.max(...wallPx), 0)} pixels = ${digits(value, 2)}`,
           ],
-          source: 'measured in the picture: where the wall turns darker than itself; 0.80 is a shop setting',
-          assumes: 'the seam between wall and strands shows on four sides at least',
+          source: say`measured in the picture: where the wall turns darker than itself; 0.80 is a shop setting`,
+          assumes: say`the seam between wall and strands shows on four sides at least`,
         },
       },
       LEAST_EVEN,
@@ -133,20 +134,19 @@ function stillRound({ roundShare }: SectionMeasure): Finding[] {
   return [
     atMost(
       {
-        ...about('round', 'Strands still round'),
+        ...about('round', say`Strands still round`),
         value,
         unit: '%',
         decimals: 0,
         because:
           value <= MOST_ROUND_PERCENT
-            ? 'The strands are pressed against each other.'
-            : 'Strands stand as they were before the crimp: they are not gripped.',
+            ? say`The strands are pressed against each other.`
+            : say`Strands stand as they were before the crimp: they are not gripped.`,
         work: {
-          formula: 'copper of strands that stand apart as discs ÷ copper of all strands',
+          formula: say`copper of strands that stand apart as discs ÷ copper of all strands`,
           substituted: [`= ${digits(value, 0)} %`],
-          source:
-            'measured in the picture: copper worn down by half a strand’s radius; 30 % is a shop setting',
-          assumes: 'an estimate: strands at the seam are left out',
+          source: say`measured in the picture: copper worn down by half a strand’s radius; 30 % is a shop setting`,
+          assumes: say`an estimate: strands at the seam are left out`,
         },
       },
       MOST_ROUND_PERCENT,
@@ -159,16 +159,16 @@ function stillRound({ roundShare }: SectionMeasure): Finding[] {
 const otherLug = ({ lug, acrossFlatsMm }: SawnCrimp, outlineMm2: number, wall: number): Finding =>
   stated(
     {
-      ...about('kappa', 'Packing κ'),
+      ...about('kappa', say`Packing κ`),
       value: null,
       unit: '',
       decimals: 2,
-      because: `At ${digits(acrossFlatsMm, 2)} mm across flats the outline holds ${digits(outlineMm2, 1)} mm², less than the wall of ${lug.label} alone: it was another lug, or another figure.`,
+      because: say`At ${digits(acrossFlatsMm, 2)} mm across flats the outline holds ${digits(outlineMm2, 1)} mm², less than the wall of ${lug.label} alone: it was another lug, or another figure.`,
       work: {
-        formula: 'A_outline > A_wall',
-        substituted: [`${digits(outlineMm2, 1)} ≤ ${digits(wall, 1)} mm²`],
-        source: 'the lug’s own diameters',
-        assumes: 'the across flats was measured on this crimp',
+        formula: say`A_outline > A_wall`,
+        substituted: [say`${digits(outlineMm2, 1)} ≤ ${digits(wall, 1)} mm²`],
+        source: say`the lug’s own diameters`,
+        assumes: say`the across flats was measured on this crimp`,
       },
     },
     'unproved',

@@ -13,20 +13,7 @@ import { isCopper } from './colours.ts';
 import { roundShare } from './round.ts';
 import { findVoids, type Voids } from './voids.ts';
 import { findWall, type WallPx } from './wall.ts';
-
-/** Why no section was measured, in a sentence each. */
-export const REFUSALS: Readonly<Record<Refusal, string>> = {
-  'too small':
-    'The section is too small in this picture: go nearer, so that it is at least 120 pixels across.',
-  'no metal': 'No section is seen: one sawn crimp on a plain bench, filling a good part of the picture.',
-  'cut off': 'The section runs out of the picture: take it whole, with bench all round.',
-  'no outline':
-    'What is seen is no hexagon: lay one crimp flat on a plain bench and look straight down on it.',
-  'spoilt colours':
-    'The colours are no copper: a channel is missing, or the light was coloured. Take it again in white light.',
-  'too blurred':
-    'The picture is too blurred to see air between strands: hold still, focus on the cut, give it light.',
-};
+import { REFUSALS } from './refusals.ts';
 
 /** What is done one after the other to a picture. */
 export const MEASURE_STAGES = ['outline', 'air', 'wall', 'strands'] as const;

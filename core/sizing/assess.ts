@@ -21,6 +21,7 @@ import { placingFactor } from './placing.ts';
 import { sourceResistance } from './source.ts';
 import { ampacityInch, ampacityMetric, type TableReading, type TableSite } from './tableAmpacity.ts';
 import type { SettledStart } from './transient.ts';
+import { say } from '../words/say.ts';
 
 /** Sun on a jacket, W/m². Shop practice. */
 const SUN_W_PER_M2 = 900;
@@ -170,16 +171,16 @@ function spendersAt(context: RunContext, kind: CableKind, size: ConductorSize, c
       ohm: (deviceMilliohm(device) ?? 0) / 1000,
     }));
   const own: Spender[] = [
-    { label: 'this cable', kind: 'cable', ohm: cable(run.lengthMm + run.loopMm) },
-    { label: 'joints', kind: 'joints', ohm: perMetre * jointM * jointsOf(context) },
+    { label: say`this cable`, kind: 'cable', ohm: cable(run.lengthMm + run.loopMm) },
+    { label: say`joints`, kind: 'joints', ohm: perMetre * jointM * jointsOf(context) },
     ...devices(run.devices),
   ];
   const back = run.return;
   switch (back.kind) {
     case 'cable':
-      return [...own, { label: 'return', kind: 'return', ohm: cable(back.lengthMm) }];
+      return [...own, { label: say`return`, kind: 'return', ohm: cable(back.lengthMm) }];
     case 'chassis':
-      return [...own, { label: 'chassis', kind: 'return', ohm: back.milliohm / 1000 }];
+      return [...own, { label: say`chassis`, kind: 'return', ohm: back.milliohm / 1000 }];
     case 'none':
       return own;
     case 'circuit':

@@ -5,6 +5,7 @@ import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import { type Assessment, type RunContext, type Spender, totalOhm } from './assess.ts';
 import { HOTTEST_C } from './heatBalance.ts';
+import { say } from '../words/say.ts';
 
 const milliohm = (ohm: number) => digits(ohm * 1000, 3);
 const sumOf = (spenders: readonly Spender[], kind: Spender['kind']) =>
@@ -13,8 +14,8 @@ const sumOf = (spenders: readonly Spender[], kind: Spender['kind']) =>
 /** Where the resistance comes from, and how sure it is. */
 export function resistanceSource(at: Assessment, kind: CableKind): string {
   return at.size.system === 'metric'
-    ? `IEC 60228 class 5, ${kind.tinned ? 'tinned' : 'plain'}: maxima, so real cable may drop less`
-    : `ASTM B258 or SAE area, ρ/A with 2 % for lay${kind.tinned ? ' and 2 % for tin' : ''}`;
+    ? say`IEC 60228 class 5, ${kind.tinned ? say`tinned` : say`plain`}: maxima, so real cable may drop less`
+    : say`ASTM B258 or SAE area, ρ/A with 2 % for lay${kind.tinned ? say` and 2 % for tin` : ''}`;
 }
 
 /** The drop at the load, hot, and the voltage left to it; or why no current delivers its power. */
@@ -39,20 +40,20 @@ function noOperatingPoint(at: Assessment, { run }: RunContext): Finding {
     {
       id: 'drop',
       stage: 'gauge',
-      title: 'Power at the load',
+      title: say`Power at the load`,
       value: null,
       unit: 'W',
       decimals: 0,
-      because: `No current through ${sizeLabel(at.size)} delivers this: at most ${figure(most, 'W', 0)} can arrive.`,
-      remedy: 'Use a thicker or shorter cable, or a higher system voltage.',
+      because: say`No current through ${sizeLabel(at.size)} delivers this: at most ${figure(most, 'W', 0)} can arrive.`,
+      remedy: say`Use a thicker or shorter cable, or a higher system voltage.`,
       work: {
         formula: 'I · (U − I · R) = P ÷ η',
         substituted: [
           `P ÷ η = ${figure(watts, 'W', 0)}, U = ${figure(volts, 'V', 1)}, R = ${milliohm(ohm)} mΩ`,
-          `U² ÷ 4R = ${figure(most, 'W', 0)}: less than is asked`,
+          say`U² ÷ 4R = ${figure(most, 'W', 0)}: less than is asked`,
         ],
-        source: 'Ohm’s law, the smaller root',
-        assumes: 'a conductor too hot to settle',
+        source: say`Ohm’s law, the smaller root`,
+        assumes: say`a conductor too hot to settle`,
       },
     },
     'fails',
@@ -69,29 +70,29 @@ function dropFacts(at: Assessment, context: RunContext, kind: CableKind, current
     milliohm(sumOf(at.spenders, own)),
   );
   const returns = {
-    cable: () => `${digits(run.return.kind === 'cable' ? run.return.lengthMm / 1000 : 0, 2)} m back`,
-    chassis: () => 'chassis as typed',
+    cable: () => say`${digits(run.return.kind === 'cable' ? run.return.lengthMm / 1000 : 0, 2)} m back`,
+    chassis: () => say`chassis as typed`,
     circuit: () =>
-      `the rest of the circuit: ${context.mates.map(({ tag }) => tag).join(', ') || 'no other cable yet'}`,
-    none: () => 'no return counted',
+      say`the rest of the circuit: ${context.mates.map(({ tag }) => tag).join(', ') || say`no other cable yet`}`,
+    none: () => say`no return counted`,
   }[run.return.kind]();
-  const side = parallel > 1 ? ` ÷ ${parallel} side by side` : '';
+  const side = parallel > 1 ? say` ÷ ${parallel} side by side` : '';
   return {
     id: 'drop',
     stage: 'gauge',
-    title: 'Drop at the load',
+    title: say`Drop at the load`,
     value: at.dropPercent,
     unit: '%',
     decimals: 2,
     work: {
-      formula: 'ΔU = I · (R_cable + R_return + R_joints + R_devices)',
+      formula: say`ΔU = I · (R_cable + R_return + R_joints + R_devices)`,
       substituted: [
         `= ${figure(current, 'A', 1)} × (${cable} + ${back} + ${joints} + ${devices}) mΩ = ${figure(at.dropV, 'V', 3)}`,
         `= ${digits(at.dropV, 3)} ÷ ${figure(run.systemV, 'V', 1)} = ${figure(at.dropPercent, '%', 2)}`,
-        `R_cable = ${digits(perMetre * 1000, 3)} mΩ/m × ${digits(lengthM, 2)} m × [1 + 0.00393 × (${digits(hot, 1)} − 20)]${side}; ${returns}`,
+        say`R_cable = ${digits(perMetre * 1000, 3)} mΩ/m × ${digits(lengthM, 2)} m × [1 + 0.00393 × (${digits(hot, 1)} − 20)]${side}; ${returns}`,
       ],
       source: resistanceSource(at, kind),
-      assumes: `${at.joints} joints of its own, each as ${digits(at.barrelMm, 0)} mm of this conductor; all of the loop as hot as this cable; the service loop is carried`,
+      assumes: say`${at.joints} joints of its own, each as ${digits(at.barrelMm, 0)} mm of this conductor; all of the loop as hot as this cable; the service loop is carried`,
     },
   };
 }
@@ -106,18 +107,18 @@ function voltageAtLoad(at: Assessment, { run }: RunContext, current: number): Fi
       {
         id: 'load-volts',
         stage: 'gauge',
-        title: 'Volts at the load',
+        title: say`Volts at the load`,
         value: left,
         unit: 'V',
         decimals: 2,
-        ...(left < load.cutOutV && { remedy: 'Use a thicker or shorter cable, or a lower cut-out.' }),
+        ...(left < load.cutOutV && { remedy: say`Use a thicker or shorter cable, or a lower cut-out.` }),
         work: {
-          formula: 'U_load = U_lowest − ΔU ≥ U_cut-out',
+          formula: say`U_load = U_lowest − ΔU ≥ U_cut-out`,
           substituted: [
-            `= ${figure(load.lowestV, 'V', 2)} − ${figure(at.dropV, 'V', 3)} at ${figure(current, 'A', 1)}`,
+            say`= ${figure(load.lowestV, 'V', 2)} − ${figure(at.dropV, 'V', 3)} at ${figure(current, 'A', 1)}`,
           ],
-          source: 'Ohm’s law; the cut-out is the load’s own',
-          assumes: 'the battery at its lowest when the load still runs',
+          source: say`Ohm’s law; the cut-out is the load’s own`,
+          assumes: say`the battery at its lowest when the load still runs`,
         },
       },
       load.cutOutV,

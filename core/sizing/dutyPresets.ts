@@ -1,13 +1,14 @@
 import type { Duty } from '../job/run.ts';
+import { say } from '../words/say.ts';
 
 /** Duties met again and again: a place to start from, to be replaced by what the machine's plate says. */
 export const DUTY_PRESETS: Readonly<Record<string, { readonly title: string; readonly duty: Duty }>> = {
   cranking: {
-    title: 'Cranking',
+    title: say`Cranking`,
     duty: { steps: [{ amps: 500, seconds: 12 }], repeats: false, dropPercent: 6 },
   },
   winch: {
-    title: 'Winch',
+    title: say`Winch`,
     duty: {
       steps: [
         { amps: 320, seconds: 60 },
@@ -19,7 +20,7 @@ export const DUTY_PRESETS: Readonly<Record<string, { readonly title: string; rea
     },
   },
   windlass: {
-    title: 'Windlass',
+    title: say`Windlass`,
     duty: {
       steps: [
         { amps: 110, seconds: 180 },
@@ -30,7 +31,7 @@ export const DUTY_PRESETS: Readonly<Record<string, { readonly title: string; rea
     },
   },
   thruster: {
-    title: 'Bow thruster',
+    title: say`Bow thruster`,
     duty: {
       steps: [
         { amps: 300, seconds: 180 },
@@ -41,7 +42,7 @@ export const DUTY_PRESETS: Readonly<Record<string, { readonly title: string; rea
     },
   },
   inverter: {
-    title: 'Inverter surge',
+    title: say`Inverter surge`,
     duty: { steps: [{ amps: 260, seconds: 10 }], repeats: false, dropPercent: 8 },
   },
 };

@@ -13,6 +13,7 @@ import {
   survivalSeconds,
 } from './fault.ts';
 import { chargingVolts, type SourceResistance, sourceResistance } from './source.ts';
+import { say } from '../words/say.ts';
 
 /** What a short would draw, and what the cable stands of it. */
 export interface FaultView {
@@ -47,14 +48,14 @@ export const about = (fuse: Fuse, key: string, title: string) =>
 export function survivalWork(at: Assessment, view: FaultView, currentA: number): Finding['work'] {
   const { currents, source, k, heldC, finalC } = view;
   return {
-    formula: 't = k² · S² ÷ I², k = 226 · √ln((234.5 + T_f) ÷ (234.5 + T_i))',
+    formula: say`t = k² · S² ÷ I², k = 226 · √ln((234.5 + T_f) ÷ (234.5 + T_i))`,
     substituted: [
       `k = 226 · √ln((234.5 + ${finalC}) ÷ (234.5 + ${digits(heldC, 1)})) = ${digits(k, 1)}`,
       `t = ${digits(k, 1)}² × ${digits(at.copperMm2, 1)}² ÷ ${digits(currentA, 0)}² = ${figure(survivalSeconds(k, at.copperMm2, currentA), 's', 2)}`,
-      `a short draws ${digits(currents.leastA, 0)} A (far end, half the source, hot) to ${digits(currents.mostA, 0)} A (at the fuse, charged)`,
+      say`a short draws ${digits(currents.leastA, 0)} A (far end, half the source, hot) to ${digits(currents.mostA, 0)} A (at the fuse, charged)`,
     ],
-    source: 'IEC 60364-5-54 and 60724',
-    assumes: `source ${digits(source.ohm * 1000, 2)} mΩ, ${source.how}${source.confidence === 'low' ? ' (low confidence)' : ''}; over ${ADIABATIC_S} s the cable also cools, so it errs to the safe side`,
+    source: say`IEC 60364-5-54 and 60724`,
+    assumes: say`source ${digits(source.ohm * 1000, 2)} mΩ, ${source.how}${source.confidence === 'low' ? say` (low confidence)` : ''}; over ${ADIABATIC_S} s the cable also cools, so it errs to the safe side`,
   };
 }
 
@@ -65,7 +66,7 @@ export function guessed(finding: Finding, view: FaultView): Finding {
   return {
     ...rest,
     state: 'watch',
-    because: `${finding.because} The source is only estimated.`,
-    remedy: 'Type the source’s resistance from its sheet.',
+    because: say`${finding.because} The source is only estimated.`,
+    remedy: say`Type the source’s resistance from its sheet.`,
   };
 }

@@ -10,6 +10,7 @@ import { about, type FaultView, faultView, fusesOf, guessed, survivalWork } from
 import { HOTTEST_AT_RATING_C, SHORT_ONLY_UP_TO } from './fuse.ts';
 import { steadyTemperature } from './heatBalance.ts';
 import { strictestAmps } from './schoolFindings.ts';
+import { say } from '../words/say.ts';
 
 /** What a fuse asks of the size: that it outlives a fault, and that the fuse guards it. */
 export function fuseLimits(
@@ -28,46 +29,46 @@ export function fuseLimits(
 }
 
 function survives(fuse: Fuse, at: Assessment, view: FaultView | null, { run }: RunContext): Finding {
-  const facts = { ...about(fuse, 'survives', 'Outlives a fault'), unit: 's', decimals: 2 } as const;
+  const facts = { ...about(fuse, 'survives', say`Outlives a fault`), unit: 's', decimals: 2 } as const;
   const curve = fuse.curve ?? FUSES[fuse.kind].curve;
   if (!view) {
     const work = {
-      formula: 'clears in t ≤ k² · S² ÷ I²',
-      substituted: ['the source is not known'],
-      source: 'IEC 60364-5-54',
+      formula: say`clears in t ≤ k² · S² ÷ I²`,
+      substituted: [say`the source is not known`],
+      source: say`IEC 60364-5-54`,
       assumes: '',
     };
     const because =
       run.source.kind === 'unknown'
-        ? 'What a short can draw is not known.'
-        : 'It never settles, so no start is known.';
-    return stated({ ...facts, value: null, because, remedy: 'Give the source in Run.', work }, 'unproved');
+        ? say`What a short can draw is not known.`
+        : say`It never settles, so no start is known.`;
+    return stated({ ...facts, value: null, because, remedy: say`Give the source in Run.`, work }, 'unproved');
   }
   if (curve.length === 0) {
-    const because = `How fast a ${FUSES[fuse.kind].title} fuse clears is not known here.`;
+    const because = say`How fast a ${FUSES[fuse.kind].title} fuse clears is not known here.`;
     const work = survivalWork(at, view, view.currents.leastA);
     return stated(
-      { ...facts, value: null, because, remedy: 'Type its curve from the maker’s sheet.', work },
+      { ...facts, value: null, because, remedy: say`Type its curve from the maker’s sheet.`, work },
       'unproved',
     );
   }
   const worst = worstFault(curve, fuse.ratingA, view.currents, view.k, at.copperMm2);
   const work = survivalWork(at, view, worst?.currentA ?? view.currents.leastA);
   if (!worst) {
-    const because = `A far short draws only ${figure(view.currents.leastA, 'A', 0)}: a ${digits(fuse.ratingA, 0)} A fuse may never open.`;
+    const because = say`A far short draws only ${figure(view.currents.leastA, 'A', 0)}: a ${digits(fuse.ratingA, 0)} A fuse may never open.`;
     return stated(
-      { ...facts, value: null, because, remedy: 'Take a smaller fuse or a thicker cable.', work },
+      { ...facts, value: null, because, remedy: say`Take a smaller fuse or a thicker cable.`, work },
       'fails',
     );
   }
   const finding = atMost({ ...facts, value: worst.clearsS, work }, worst.survivesS);
   if (finding.state === 'fails' && worst.beyondCurve) {
-    const because = `At ${figure(worst.currentA, 'A', 0)} the curve only says “within ${digits(worst.clearsS, 2)} s”; the cable lasts ${figure(worst.survivesS, 's', 2)}.`;
+    const because = say`At ${figure(worst.currentA, 'A', 0)} the curve only says “within ${digits(worst.clearsS, 2)} s”; the cable lasts ${figure(worst.survivesS, 's', 2)}.`;
     return {
       ...finding,
       state: 'unproved',
       because,
-      remedy: 'Type more of its curve from the maker’s sheet.',
+      remedy: say`Type more of its curve from the maker’s sheet.`,
     };
   }
   return guessed(finding, view);
@@ -86,36 +87,39 @@ function guards(
   // In parallel, the fuse must protect each on its own share.
   const atRating = steadyTemperature(cable, around, fuse.ratingA / at.parallel / at.placing);
   const facts: Facts = {
-    ...about(fuse, 'guards', 'Fuse guards it'),
+    ...about(fuse, 'guards', say`Fuse guards it`),
     value: fuse.ratingA,
     unit: 'A',
     decimals: 0,
     work: {
-      formula: 'rating ≤ allowed amps; to 1.5 × it guards against a short only',
+      formula: say`rating ≤ allowed amps; to 1.5 × it guards against a short only`,
       substituted: [
         allowed === null
-          ? 'no school switched on allows an amperage'
-          : `allowed ${figure(allowed, 'A', 0)}, rating ${digits(fuse.ratingA, 0)} A`,
+          ? say`no school switched on allows an amperage`
+          : say`allowed ${figure(allowed, 'A', 0)}, rating ${digits(fuse.ratingA, 0)} A`,
         atRating === null
-          ? 'at its rating the conductor never settles'
-          : `at its rating the conductor is at ${figure(atRating, '°C', 0)}`,
+          ? say`at its rating the conductor never settles`
+          : say`at its rating the conductor is at ${figure(atRating, '°C', 0)}`,
       ],
-      source: 'small-craft practice; the strictest of the schools switched on',
-      assumes: 'the fuse carries its rating for ever',
+      source: say`small-craft practice; the strictest of the schools switched on`,
+      assumes: say`the fuse carries its rating for ever`,
     },
   };
   if (allowed === null)
-    return stated({ ...facts, because: 'No school that is switched on says what it may carry.' }, 'unproved');
+    return stated(
+      { ...facts, because: say`No school that is switched on says what it may carry.` },
+      'unproved',
+    );
   if (fuse.ratingA <= allowed) return atMost(facts, allowed);
   if (fuse.ratingA > SHORT_ONLY_UP_TO * allowed || atRating === null || atRating > HOTTEST_AT_RATING_C) {
     return {
-      ...atMost({ ...facts, remedy: 'Take a smaller fuse or a thicker cable.' }, allowed),
-      because: 'This fuse lets the cable burn before it opens.',
+      ...atMost({ ...facts, remedy: say`Take a smaller fuse or a thicker cable.` }, allowed),
+      because: say`This fuse lets the cable burn before it opens.`,
     };
   }
-  const because = `Guards against a short only: at ${digits(fuse.ratingA, 0)} A the conductor is at ${figure(atRating, '°C', 0)}.`;
+  const because = say`Guards against a short only: at ${digits(fuse.ratingA, 0)} A the conductor is at ${figure(atRating, '°C', 0)}.`;
   if (!fuse.waiver) {
-    const remedy = 'Needs a name and a reason to stand, a smaller fuse, or a thicker cable.';
+    const remedy = say`Needs a name and a reason to stand, a smaller fuse, or a thicker cable.`;
     return atMost({ ...facts, because, remedy }, allowed, 0, 'unproved');
   }
   return atMost(

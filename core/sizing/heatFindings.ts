@@ -3,6 +3,7 @@ import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import { type Assessment, type RunContext, thermalCable, totalOhm } from './assess.ts';
 import { jacketResistance } from './heatBalance.ts';
+import { say } from '../words/say.ts';
 
 /** How hot the conductor gets: held for ever, and at the peak of its duty. */
 export function heatFindings(at: Assessment, context: RunContext, kind: CableKind): Judged[] {
@@ -26,31 +27,31 @@ function settledFacts(
   current: number,
 ): Omit<Facts, 'value'> {
   const cable = thermalCable(kind, at);
-  const side = parallel > 1 ? ` ÷ ${parallel} side by side` : '';
+  const side = parallel > 1 ? say` ÷ ${parallel} side by side` : '';
   return {
     id: 'settled',
     stage: 'gauge',
-    title: 'Conductor, held',
+    title: say`Conductor, held`,
     unit: '°C',
     decimals: 1,
     work: {
-      formula: 'I² · R(T) = (T − T_s) ÷ R_th = π·D·[h·(T_s − T_a) + ε·σ·(T_s⁴ − T_a⁴)]',
+      formula: say`I² · R(T) = (T − T_s) ÷ R_th = π·D·[h·(T_s − T_a) + ε·σ·(T_s⁴ − T_a⁴)]`,
       substituted: [
-        `I = ${figure(current, 'A', 1)}${side} ÷ ${digits(at.placing, 2)} for placing = ${figure(current / parallel / at.placing, 'A', 1)}`,
-        `R_th = ln(${digits(at.outerMm, 1)} ÷ ${digits(cable.bundleMm, 2)}) ÷ (2π × ${digits(cable.jacketConductivity, 2)}) = ${digits(jacketResistance(cable), 3)} K·m/W`,
+        say`I = ${figure(current, 'A', 1)}${side} ÷ ${digits(at.placing, 2)} for placing = ${figure(current / parallel / at.placing, 'A', 1)}`,
+        say`R_th = ln(${digits(at.outerMm, 1)} ÷ ${digits(cable.bundleMm, 2)}) ÷ (2π × ${digits(cable.jacketConductivity, 2)}) = ${digits(jacketResistance(cable), 3)} K·m/W`,
         at.settledC === null
-          ? 'no temperature under 1000 °C balances'
-          : `T = ${figure(at.settledC, '°C', 1)} in air of ${figure(run.ambientC, '°C', 0)}${run.sun ? ', sun 900 W/m²' : ''}`,
+          ? say`no temperature under 1000 °C balances`
+          : say`T = ${figure(at.settledC, '°C', 1)} in air of ${figure(run.ambientC, '°C', 0)}${run.sun ? say`, sun 900 W/m²` : ''}`,
       ],
-      source: 'Churchill and Chu for a horizontal cylinder; radiation with ε = 0.9',
-      assumes: 'one horizontal cable in still air; the limit is the lower of insulation and termination',
+      source: say`Churchill and Chu for a horizontal cylinder; radiation with ε = 0.9`,
+      assumes: say`one horizontal cable in still air; the limit is the lower of insulation and termination`,
     },
   };
 }
 
 function neverSettles(facts: Omit<Facts, 'value'>): Finding {
-  const because = 'This current never settles: the cable would burn.';
-  return stated({ ...facts, value: null, because, remedy: 'Use a thicker cable.' }, 'fails');
+  const because = say`This current never settles: the cable would burn.`;
+  return stated({ ...facts, value: null, because, remedy: say`Use a thicker cable.` }, 'fails');
 }
 
 function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Finding[] {
@@ -60,25 +61,25 @@ function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Fin
   const ohm = totalOhm(spenders);
   const steps = duty.steps
     .slice(0, 6)
-    .map(({ amps, seconds }) => `${digits(amps, 0)} A for ${digits(seconds, 0)} s`);
-  const said = `${steps.join(', ')}${duty.steps.length > 6 ? ' …' : ''}${duty.repeats ? ', again and again' : ', once'}`;
+    .map(({ amps, seconds }) => say`${digits(amps, 0)} A for ${digits(seconds, 0)} s`);
+  const said = `${steps.join(', ')}${duty.steps.length > 6 ? ' …' : ''}${duty.repeats ? say`, again and again` : ', once'}`;
   const peakC = cycle?.peakC ?? at.limitC;
   const drop = atMost(
     {
       id: 'duty-drop',
       stage: 'gauge',
-      title: 'Surge drop',
+      title: say`Surge drop`,
       value: dropPercent,
       unit: '%',
       decimals: 2,
       work: {
-        formula: 'ΔU = I · R_loop, the copper as hot as it gets',
+        formula: say`ΔU = I · R_loop, the copper as hot as it gets`,
         substituted: [
           `= ${figure(heaviestA, 'A', 0)} × ${digits(ohm * 1000, 3)} mΩ = ${figure(heaviestA * ohm, 'V', 3)}`,
-          `= ${figure(dropPercent, '%', 2)} of ${figure(run.systemV, 'V', 1)}`,
+          say`= ${figure(dropPercent, '%', 2)} of ${figure(run.systemV, 'V', 1)}`,
         ],
-        source: `resistance as for the drop at the load, copper at ${figure(peakC, '°C', 1)}`,
-        assumes: 'the heaviest step drops most',
+        source: say`resistance as for the drop at the load, copper at ${figure(peakC, '°C', 1)}`,
+        assumes: say`the heaviest step drops most`,
       },
     },
     duty.dropPercent,
@@ -91,24 +92,24 @@ function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Fin
     decimals: 1,
   } as const;
   const work = {
-    formula: 'C · dT/dt = I² · R(T) − (T − T_1) ÷ R_1, eight rings of jacket',
+    formula: say`C · dT/dt = I² · R(T) − (T − T_1) ÷ R_1, eight rings of jacket`,
     substituted: cycle
       ? [
           said,
-          `peak ${figure(cycle.peakC, '°C', 1)} after ${figure(cycle.peakAtS, 's', 0)}`,
-          `as hot as ${figure(cycle.equivalentA, 'A', 0)} held for ever`,
+          say`peak ${figure(cycle.peakC, '°C', 1)} after ${figure(cycle.peakAtS, 's', 0)}`,
+          say`as hot as ${figure(cycle.equivalentA, 'A', 0)} held for ever`,
           cycle.secondsToLimit === null
-            ? `${figure(heaviestA, 'A', 0)} may be held for ever`
-            : `${figure(heaviestA, 'A', 0)} reaches the limit in ${figure(cycle.secondsToLimit, 's', 0)}`,
+            ? say`${figure(heaviestA, 'A', 0)} may be held for ever`
+            : say`${figure(heaviestA, 'A', 0)} reaches the limit in ${figure(cycle.secondsToLimit, 's', 0)}`,
         ]
       : [said],
-    source: `copper 385 J/kgK, jacket 2.0 MJ/m³K and ${digits(thermalCable(kind, at).jacketConductivity, 2)} W/mK; backward Euler, strides growing from 0.05 s`,
+    source: say`copper 385 J/kgK, jacket 2.0 MJ/m³K and ${digits(thermalCable(kind, at).jacketConductivity, 2)} W/mK; backward Euler, strides growing from 0.05 s`,
     assumes: duty.repeats
-      ? 'the cycle has come again until its temperatures repeat'
-      : 'it starts from the settled temperature of the continuous load',
+      ? say`the cycle has come again until its temperatures repeat`
+      : say`it starts from the settled temperature of the continuous load`,
   };
   if (!cycle) {
-    const because = 'This cycle never settles, or is still being worked.';
+    const because = say`This cycle never settles, or is still being worked.`;
     return [drop, stated({ ...about, value: null, because, work }, 'unproved')];
   }
   return [drop, atMost({ ...about, value: cycle.peakC, work }, at.limitC, run.ambientC)];

@@ -4,18 +4,20 @@ import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import type { RunContext } from './assess.ts';
 import { chargingVolts } from './source.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 /** Why a kind of cable does not suit what it meets; null where it does. */
 const MISFITS: Readonly<Record<Meets, (kind: CableKind) => string | null>> = {
   wet: (kind) =>
-    kind.tinned ? null : 'plain copper corrodes in salt: seal both ends, or take tinned strands',
-  oil: (kind) => (kind.stands.oil ? null : 'this jacket swells and softens in oil'),
+    kind.tinned ? null : say`plain copper corrodes in salt: seal both ends, or take tinned strands`,
+  oil: (kind) => (kind.stands.oil ? null : say`this jacket swells and softens in oil`),
   flexing: (kind) =>
     kind.strands === 'coarse' ? 'coarse strands break where they flex: take fine ones' : null,
   exhaust: (kind) =>
     kind.limitC >= 125
       ? null
-      : `a ${kind.limitC} °C jacket near an exhaust wants a glass sleeve, or a cross-linked kind`,
+      : say`a ${kind.limitC} °C jacket near an exhaust wants a glass sleeve, or a cross-linked kind`,
 };
 
 /** Whether a kind of cable suits the place it runs through, one finding for each thing it meets. */
@@ -26,8 +28,8 @@ export function placeFindings({ run }: RunContext, kind: CableKind): Finding[] {
       ? [
           {
             id: 'sun',
-            title: 'in the sun',
-            misfit: kind.stands.sun ? null : 'sunlight makes this jacket brittle',
+            title: say`in the sun`,
+            misfit: kind.stands.sun ? null : say`sunlight makes this jacket brittle`,
           },
         ]
       : []),
@@ -35,8 +37,10 @@ export function placeFindings({ run }: RunContext, kind: CableKind): Finding[] {
       ? [
           {
             id: 'flame',
-            title: 'in an engine space',
-            misfit: kind.stands.flame ? null : 'this jacket feeds a flame: sleeve it, or take another kind',
+            title: say`in an engine space`,
+            misfit: kind.stands.flame
+              ? null
+              : say`this jacket feeds a flame: sleeve it, or take another kind`,
           },
         ]
       : []),
@@ -52,18 +56,18 @@ function suits(id: string, title: string, misfit: string | null, kind: CableKind
     {
       id: `suits-${id}`,
       stage: 'gauge',
-      title: `Suits: ${title}`,
+      title: say`Suits: ${title}`,
       value: null,
       unit: '',
       decimals: 0,
-      because: misfit ? `${kind.title}: ${misfit}.` : `${kind.title} stands it.`,
+      because: misfit ? `${kind.title}: ${misfit}.` : say`${kind.title} stands it.`,
       work: {
-        formula: 'the kind’s construction against what it meets',
+        formula: say`the kind’s construction against what it meets`,
         substituted: [
-          `${kind.tinned ? 'tinned' : 'plain'}, ${kind.strands} strands, ${kind.insulation}, ${kind.limitC} °C`,
+          say`${kind.tinned ? say`tinned` : say`plain`}, ${word(kind.strands)} strands, ${word(kind.insulation)}, ${kind.limitC} °C`,
         ],
-        source: 'craft practice; the cable’s data sheet governs',
-        assumes: 'generic properties of the kind',
+        source: say`craft practice; the cable’s data sheet governs`,
+        assumes: say`generic properties of the kind`,
       },
     },
     misfit ? 'watch' : 'holds',
@@ -76,17 +80,17 @@ function voltage(systemV: number, kind: CableKind): Finding {
     {
       id: 'suits-volts',
       stage: 'gauge',
-      title: 'Rated for the volts',
+      title: say`Rated for the volts`,
       value: kind.ratedV,
       unit: 'V',
       decimals: 0,
-      because: `Rated ${digits(kind.ratedV, 0)} V; charging brings ${figure(volts, 'V', 1)}.`,
-      ...(kind.ratedV < volts && { remedy: 'Take a kind rated above the charging voltage.' }),
+      because: say`Rated ${digits(kind.ratedV, 0)} V; charging brings ${figure(volts, 'V', 1)}.`,
+      ...(kind.ratedV < volts && { remedy: say`Take a kind rated above the charging voltage.` }),
       work: {
-        formula: 'U_rated ≥ U_charging',
-        substituted: [`${digits(kind.ratedV, 0)} against ${digits(volts, 1)}`],
-        source: 'typical of the kind; the print on the jacket governs',
-        assumes: 'charging at 14.6 ÷ 12 of nominal',
+        formula: say`U_rated ≥ U_charging`,
+        substituted: [say`${digits(kind.ratedV, 0)} against ${digits(volts, 1)}`],
+        source: say`typical of the kind; the print on the jacket governs`,
+        assumes: say`charging at 14.6 ÷ 12 of nominal`,
       },
     },
     kind.ratedV >= volts ? 'holds' : 'fails',

@@ -3,6 +3,7 @@ import type { Run } from '../job/run.ts';
 import { digits, figure } from '../units/figure.ts';
 import { type Assessment, totalOhm } from './assess.ts';
 import { PLACINGS } from './placing.ts';
+import { say } from '../words/say.ts';
 
 /** What the run asks, before any limit: the amps drawn and what the surroundings do. */
 export function runFindings(run: Run, at: Assessment): Finding[] {
@@ -18,36 +19,41 @@ function current(run: Run, at: Assessment): Finding {
       {
         ...facts,
         value: load.amps,
-        because: isIdle ? 'Nothing is drawn: say what the cable carries.' : 'As said, continuous.',
-        ...(isIdle && { remedy: 'Give continuous amps, watts, or a surge.' }),
-        work: { formula: 'I', substituted: [`= ${figure(load.amps, 'A', 1)}`], source: 'typed', assumes: '' },
+        because: isIdle ? say`Nothing is drawn: say what the cable carries.` : say`As said, continuous.`,
+        ...(isIdle && { remedy: say`Give continuous amps, watts, or a surge.` }),
+        work: {
+          formula: 'I',
+          substituted: [`= ${figure(load.amps, 'A', 1)}`],
+          source: say`typed`,
+          assumes: '',
+        },
       },
       isIdle ? 'unproved' : 'holds',
     );
   }
   const watts = load.watts / (load.efficiencyPercent / 100);
   const work = {
-    formula: 'I · (U − I · R) = P ÷ η, the smaller root',
+    formula: say`I · (U − I · R) = P ÷ η, the smaller root`,
     substituted: [
       `P ÷ η = ${digits(load.watts, 0)} ÷ ${digits(load.efficiencyPercent / 100, 2)} = ${figure(watts, 'W', 0)}`,
-      `U = ${figure(load.lowestV, 'V', 1)}, R = ${figure(totalOhm(at.spenders) * 1000, 'mΩ', 3)} hot`,
+      say`U = ${figure(load.lowestV, 'V', 1)}, R = ${figure(totalOhm(at.spenders) * 1000, 'mΩ', 3)} hot`,
     ],
-    source: 'Ohm’s law, with the cable’s own drop included',
-    assumes: 'the lowest battery voltage at which it must still run',
+    source: say`Ohm’s law, with the cable’s own drop included`,
+    assumes: say`the lowest battery voltage at which it must still run`,
   };
   return at.currentA === null
     ? stated(
         {
           ...facts,
           value: null,
-          because: 'No current delivers this power through this cable.',
-          remedy: 'Use a thicker or shorter cable, or a higher system voltage.',
+          because: say`No current delivers this power through this cable.`,
+          remedy: say`Use a thicker or shorter cable, or a higher system voltage.`,
           work,
         },
         'fails',
       )
     : stated(
-        { ...facts, value: at.currentA, because: `For ${figure(load.watts, 'W', 0)} out.`, work },
+        { ...facts, value: at.currentA, because: say`For ${figure(load.watts, 'W', 0)} out.`, work },
         'holds',
       );
 }
@@ -58,18 +64,18 @@ function surroundings(run: Run, at: Assessment): Finding {
     {
       id: 'placing',
       stage: 'run',
-      title: 'Amps left by its place',
+      title: say`Amps left by its place`,
       value: at.placing * 100,
       unit: '%',
       decimals: 0,
-      because: `${placing.charAt(0).toUpperCase()}${placing.slice(1)}, ${figure(run.ambientC, '°C', 0)}${run.engineSpace ? ', engine space' : ''}${run.sun ? ', in the sun' : ''}.`,
+      because: `${placing.charAt(0).toUpperCase()}${placing.slice(1)}, ${figure(run.ambientC, '°C', 0)}${run.engineSpace ? say`, engine space` : ''}${run.sun ? say`, in the sun` : ''}.`,
       work: {
-        formula: 'f_placing multiplies the amps of every school',
+        formula: say`f_placing multiplies the amps of every school`,
         substituted: [
-          `${placing}${run.placing === 'bundle' ? `, ${run.bundled} loaded` : ''}: ${digits(at.placing, 2)}`,
+          `${placing}${run.placing === 'bundle' ? say`, ${run.bundled} loaded` : ''}: ${digits(at.placing, 2)}`,
         ],
-        source: 'heat balance and customary practice; bundles from the small-craft table',
-        assumes: 'conductors that run together over 600 mm count; conduit and bundle are not multiplied',
+        source: say`heat balance and customary practice; bundles from the small-craft table`,
+        assumes: say`conductors that run together over 600 mm count; conduit and bundle are not multiplied`,
       },
     },
     'holds',

@@ -4,6 +4,8 @@ import { asJudged, atLeast, type Facts, type Finding, judgeAtMost, type Judged, 
 import type { HousePractice } from '../practice/housePractice.ts';
 import { digits, figure } from '../units/figure.ts';
 import type { Assessment } from './assess.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 /** Amps that count against a cable: its continuous load, or what its duty is as hot as. */
 export function countedAmps(at: Assessment): number {
@@ -38,14 +40,14 @@ export function schoolFindings(at: Assessment, practice: HousePractice): Judged[
 
 /** What else multiplies the amps, in words. */
 const shares = (at: Assessment) =>
-  `${at.kept < 1 ? ` × ${digits(at.kept, 2)} kept back` : ''}${at.parallel > 1 ? ` × ${at.parallel} side by side` : ''}`;
+  `${at.kept < 1 ? say` × ${digits(at.kept, 2)} kept back` : ''}${at.parallel > 1 ? say` × ${at.parallel} side by side` : ''}`;
 
 /** Air as hot as the limit leaves nothing: said in words, with what would help. */
 const nothingLeft = (allowed: number) =>
   allowed === 0
     ? {
-        because: 'Air this hot leaves this cable nothing.',
-        remedy: 'A cooler way, a cable of a higher rating, or terminations that stand more.',
+        because: say`Air this hot leaves this cable nothing.`,
+        remedy: say`A cooler way, a cable of a higher rating, or terminations that stand more.`,
       }
     : {};
 
@@ -53,10 +55,10 @@ function table(school: 'inch' | 'metric', source: string, at: Assessment): Judge
   const id = `amps-${school}`;
   const allowed = allowedBy(at, school);
   if (allowed === null) {
-    const because = 'Outside this table: it says nothing about this cable.';
+    const because = say`Outside this table: it says nothing about this cable.`;
     return asJudged(
       stated(
-        { ...tableFacts(id, school, source, at, 0), because, remedy: 'Go by another school.' },
+        { ...tableFacts(id, school, source, at, 0), because, remedy: say`Go by another school.` },
         'unproved',
       ),
     );
@@ -72,25 +74,25 @@ function tableFacts(
   allowed: number,
 ): Facts {
   const reading = at[school];
-  const basis = reading?.columnC === 60 && school === 'metric' ? 'this column rests on 45 °C air; ' : '';
+  const basis = reading?.columnC === 60 && school === 'metric' ? say`this column rests on 45 °C air; ` : '';
   return {
     id,
     stage: 'gauge',
-    title: `By ${school} table`,
+    title: say`By ${word(school)} table`,
     value: countedAmps(at),
     unit: 'A',
     decimals: 0,
     ...(reading && nothingLeft(allowed)),
     work: {
-      formula: 'I ≤ I_table · f_air · f_placing',
+      formula: say`I ≤ I_table · f_air · f_placing`,
       substituted: reading
         ? [
-            `row ${reading.row}, ${reading.columnC} °C column: ${figure(reading.tableA, 'A', 0)}`,
+            say`row ${reading.row}, ${reading.columnC} °C column: ${figure(reading.tableA, 'A', 0)}`,
             `× ${digits(reading.ambientFactor, 3)} × ${digits(at.placing, 2)}${shares(at)} = ${figure(allowed, 'A', 0)}`,
           ]
-        : [`no row for ${digits(at.copperMm2, 1)} mm² or no column for ${figure(at.limitC, '°C', 0)}`],
+        : [say`no row for ${digits(at.copperMm2, 1)} mm² or no column for ${figure(at.limitC, '°C', 0)}`],
       source,
-      assumes: `limit ${figure(at.limitC, '°C', 0)}; ${basis}the row is the largest not above this copper; a duty counts as the steady amps that are as hot`,
+      assumes: say`limit ${figure(at.limitC, '°C', 0)}; ${basis}the row is the largest not above this copper; a duty counts as the steady amps that are as hot`,
     },
   };
 }
@@ -100,18 +102,18 @@ function heat(at: Assessment): Judged {
   return judgeAtMost('amps-heat', countedAmps(at), allowed, 0, () => ({
     id: 'amps-heat',
     stage: 'gauge',
-    title: 'By heat balance',
+    title: say`By heat balance`,
     value: countedAmps(at),
     unit: 'A',
     decimals: 0,
     ...nothingLeft(allowed),
     work: {
-      formula: 'I = √(Q(T_lim) ÷ R(T_lim)) · f_placing',
+      formula: say`I = √(Q(T_lim) ÷ R(T_lim)) · f_placing`,
       substituted: [
-        `at ${figure(at.limitC, '°C', 0)}: ${figure(at.heatA, 'A', 1)} × ${digits(at.placing, 2)}${shares(at)} = ${figure(allowed, 'A', 0)}`,
+        say`at ${figure(at.limitC, '°C', 0)}: ${figure(at.heatA, 'A', 1)} × ${digits(at.placing, 2)}${shares(at)} = ${figure(allowed, 'A', 0)}`,
       ],
-      source: 'one metre in still air, Churchill and Chu, ε = 0.9',
-      assumes: 'more generous than the tables outside 70–105 °C and 16–120 mm²',
+      source: say`one metre in still air, Churchill and Chu, ε = 0.9`,
+      assumes: say`more generous than the tables outside 70–105 °C and 16–120 mm²`,
     },
   }));
 }
@@ -121,17 +123,17 @@ function quick(at: Assessment): Finding {
     {
       id: 'quick',
       stage: 'gauge',
-      title: 'Printed 3/10 %',
+      title: say`Printed 3/10 %`,
       value: at.copperMm2 * at.parallel,
       unit: 'mm²',
       decimals: 1,
       work: {
-        formula: 'CM = 10.75 · I · L_ft ÷ ΔU',
+        formula: say`CM = 10.75 · I · L_ft ÷ ΔU`,
         substituted: [
-          `asks ${figure(at.quickMm2, 'mm²', 1)} for the loop at 3 % of nominal held, 10 % in a surge`,
+          say`asks ${figure(at.quickMm2, 'mm²', 1)} for the loop at 3 % of nominal held, 10 % in a surge`,
         ],
-        source: 'the customary rule behind printed charts; 1 CM = 0.0005067 mm²',
-        assumes: 'copper at about 30 °C, no joints, feet there and back',
+        source: say`the customary rule behind printed charts; 1 CM = 0.0005067 mm²`,
+        assumes: say`copper at about 30 °C, no joints, feet there and back`,
       },
     },
     at.quickMm2,

@@ -4,6 +4,7 @@ import {
   SHORT_AMPS_PER_AH,
   SHORT_PER_CRANKING_AMP,
 } from '../catalogue/tables/sources.ts';
+import { say } from '../words/say.ts';
 
 /** What is known of the source behind a cable. */
 export type Source =
@@ -39,22 +40,26 @@ export function sourceResistance(source: Source, nominalV: number): SourceResist
     case 'unknown':
       return null;
     case 'typed':
-      return { ohm: source.milliohm / 1000, confidence: 'good', how: 'as typed' };
+      return { ohm: source.milliohm / 1000, confidence: 'good', how: say`as typed` };
     case 'cells':
       return {
         ohm: (source.cellMilliohm * source.inSeries) / source.strings / 1000,
         confidence: 'good',
-        how: `${source.inSeries} cells of ${source.cellMilliohm} mΩ, ${source.strings} strings`,
+        how: say`${source.inSeries} cells of ${source.cellMilliohm} mΩ, ${source.strings} strings`,
       };
     case 'battery': {
       const perAh = SHORT_AMPS_PER_AH[source.chemistry];
-      return { ohm: nominalV / (perAh * source.ampHours), confidence: 'low', how: `about ${perAh} A per Ah` };
+      return {
+        ohm: nominalV / (perAh * source.ampHours),
+        confidence: 'low',
+        how: say`about ${perAh} A per Ah`,
+      };
     }
     case 'cranking':
       return {
         ohm: nominalV / (SHORT_PER_CRANKING_AMP * source.crankingA),
         confidence: 'low',
-        how: `about ${SHORT_PER_CRANKING_AMP} × cranking amps`,
+        how: say`about ${SHORT_PER_CRANKING_AMP} × cranking amps`,
       };
   }
 }

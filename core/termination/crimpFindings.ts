@@ -10,6 +10,7 @@ import type { OwnTrials } from './learned.ts';
 import { dieCalled } from './lugOffers.ts';
 import { wallMm2 } from './lugOnCable.ts';
 import type { ResolvedEnd } from './resolveEnd.ts';
+import { say } from '../words/say.ts';
 
 /** A die held against its lug: packing, compaction, and whether the crimps fit the barrel. */
 export function crimpFindings(end: ResolvedEnd, lug: Lug): Finding[] {
@@ -35,16 +36,16 @@ function unfit(end: ResolvedEnd, { tool, unfit: why }: DieOffer): Finding {
   const { title, hands, stop } = TOOL_KINDS[tool.kind];
   return stated(
     {
-      ...plain(end, 'tool', 'Tool'),
+      ...plain(end, 'tool', say`Tool`),
       because: `${tool.title}: ${why}.`,
-      remedy: 'Take a tool that can work here.',
+      remedy: say`Take a tool that can work here.`,
       work: {
-        formula: 'largest copper, room to swing, floor, bench',
-        substituted: [`${title}: ${hands}${stop ? `; done when ${stop}` : ''}`],
-        source: 'craft practice; the tool’s own sheet governs',
+        formula: say`largest copper, room to swing, floor, bench`,
+        substituted: [`${title}: ${hands}${stop ? say`; done when ${stop}` : ''}`],
+        source: say`craft practice; the tool’s own sheet governs`,
         assumes: end.spec.inPlace
-          ? `${end.spec.inPlace.swingMm} mm of room, ${end.spec.inPlace.solidFloor ? 'a solid floor' : 'no solid floor'}`
-          : 'made on the bench',
+          ? say`${end.spec.inPlace.swingMm} mm of room, ${end.spec.inPlace.solidFloor ? say`a solid floor` : say`no solid floor`}`
+          : say`made on the bench`,
       },
     },
     'fails',
@@ -57,19 +58,19 @@ function tried(end: ResolvedEnd, { verdict, die }: DieOffer, own: OwnTrials): Fi
     verdict === 'right' ? 'holds' : verdict === 'light' || verdict === 'tight' ? 'watch' : 'fails';
   return stated(
     {
-      ...about(end, 'trial', 'Trial crimps'),
+      ...about(end, 'trial', say`Trial crimps`),
       value: own.count,
       unit: '',
       decimals: 0,
       because: own.because,
-      ...(state !== 'holds' && { remedy: 'Take another die, and crimp a spare with it.' }),
+      ...(state !== 'holds' && { remedy: say`Take another die, and crimp a spare with it.` }),
       work: {
-        formula: 'a trial of this die on this barrel and conductor outranks the prediction',
+        formula: say`a trial of this die on this barrel and conductor outranks the prediction`,
         substituted: [
-          `${own.count} ${own.count === 1 ? 'trial' : 'trials'} with ${dieCalled(die)}; ears ${digits(own.earsMm, 2)} mm${own.kappa === null ? '' : `; κ seen ${digits(own.kappa, 3)}`}`,
+          say`${own.count} ${own.count === 1 ? say`trial` : say`trials`} with ${dieCalled(die)}; ears ${digits(own.earsMm, 2)} mm${own.kappa === null ? '' : say`; κ seen ${digits(own.kappa, 3)}`}`,
         ],
-        source: 'the shop’s own test crimps',
-        assumes: 'the same barrel, the same copper to 1 %',
+        source: say`the shop’s own test crimps`,
+        assumes: say`the same barrel, the same copper to 1 %`,
       },
     },
     state,
@@ -79,13 +80,13 @@ function tried(end: ResolvedEnd, { verdict, die }: DieOffer, own: OwnTrials): Fi
 function untried(end: ResolvedEnd, { tool }: DieOffer): Finding {
   return stated(
     {
-      ...plain(end, 'trial', 'Trial crimps'),
-      because: `${tool.title} leaves an indent: figures cannot judge it, only a trial can.`,
-      remedy: 'Crimp a spare lug with it, pull it or saw it, and record the trial in the tool case.',
+      ...plain(end, 'trial', say`Trial crimps`),
+      because: say`${tool.title} leaves an indent: figures cannot judge it, only a trial can.`,
+      remedy: say`Crimp a spare lug with it, pull it or saw it, and record the trial in the tool case.`,
       work: {
-        formula: 'indent and plunger tools: by trial only',
-        substituted: ['no trial on this barrel and conductor'],
-        source: 'craft practice',
+        formula: say`indent and plunger tools: by trial only`,
+        substituted: [say`no trial on this barrel and conductor`],
+        source: say`craft practice`,
         assumes: '',
       },
     },
@@ -94,12 +95,12 @@ function untried(end: ResolvedEnd, { tool }: DieOffer): Finding {
 }
 
 const DIE_SAYS: Readonly<Record<DieOffer['verdict'], string>> = {
-  untried: 'Not tried.',
-  open: 'Open: air is left between the strands.',
-  light: 'Light: hardly packed.',
-  right: 'Packed without ears.',
-  tight: 'Tight: expect ears and a longer barrel.',
-  'will-not-close': 'This die will not close on so much copper.',
+  untried: say`Not tried.`,
+  open: say`Open: air is left between the strands.`,
+  light: say`Light: hardly packed.`,
+  right: say`Packed without ears.`,
+  tight: say`Tight: expect ears and a longer barrel.`,
+  'will-not-close': say`This die will not close on so much copper.`,
 };
 
 function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
@@ -114,25 +115,31 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
     return verdict === 'light' || verdict === 'tight' ? 'watch' : 'fails';
   };
   const isOpen = verdict === 'open' || verdict === 'light';
-  const because = standard && right ? 'The standard die for this very lug.' : DIE_SAYS[verdict];
+  const because = standard && right ? say`The standard die for this very lug.` : DIE_SAYS[verdict];
   const unsure =
-    right && !sure ? { remedy: 'Measures could tip this either way: crimp a spare lug and measure it.' } : {};
-  const another = verdict === 'open' || verdict === 'will-not-close' ? { remedy: 'Take another die.' } : {};
+    right && !sure
+      ? { remedy: say`Measures could tip this either way: crimp a spare lug and measure it.` }
+      : {};
+  const another =
+    verdict === 'open' || verdict === 'will-not-close' ? { remedy: say`Take another die.` } : {};
   const work = (formula: string, line: string, low: number, high: number) => ({
     formula,
-    substituted: [line, `band ${digits(low, 2)} to ${Number.isFinite(high) ? digits(high, 2) : 'solid'}`],
-    source: 'area balance of a hexagon crimp; thresholds are shop practice',
+    substituted: [
+      line,
+      say`band ${digits(low, 2)} to ${Number.isFinite(high) ? digits(high, 2) : say`solid`}`,
+    ],
+    source: say`area balance of a hexagon crimp; thresholds are shop practice`,
     assumes:
       learned.trials > 0
-        ? `flats ${figure(parts.acrossFlatsMm, 'mm', 2)} from ${learned.trials} ${learned.trials === 1 ? 'trial' : 'trials'} (die ${figure(offer.die.acrossFlatsMm, 'mm', 2)}), ±${digits(learned.flatsToleranceMm, 2)} mm${learned.sections > 0 ? `; κ × ${digits(learned.packing, 3)} as ${learned.sections} sections showed` : ''}`
-        : `flats ${figure(parts.acrossFlatsMm, 'mm', 2)} as measured, not as stamped; ±0.1 mm, copper −10/+2 %`,
+        ? say`flats ${figure(parts.acrossFlatsMm, 'mm', 2)} from ${learned.trials} ${learned.trials === 1 ? say`trial` : say`trials`} (die ${figure(offer.die.acrossFlatsMm, 'mm', 2)}), ±${digits(learned.flatsToleranceMm, 2)} mm${learned.sections > 0 ? say`; κ × ${digits(learned.packing, 3)} as ${learned.sections} sections showed` : ''}`
+        : say`flats ${figure(parts.acrossFlatsMm, 'mm', 2)} as measured, not as stamped; ±0.1 mm, copper −10/+2 %`,
   });
   // A die inside the lug's own wall leaves no room at all: shown as packed twice over.
   const packed = Number.isFinite(kappa) ? kappa : 2;
   return [
     atLeast(
       {
-        ...about(end, 'packing', 'Packing, κ'),
+        ...about(end, 'packing', say`Packing, κ`),
         value: packed,
         unit: '',
         decimals: 2,
@@ -141,7 +148,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
         ...unsure,
         work: work(
           'κ = A ÷ (A_die − A_wall)',
-          `= ${digits(parts.copperMm2, 1)} ÷ (${digits(hexagon, 1)} − ${digits(wall, 1)}) = ${Number.isFinite(kappa) ? digits(kappa, 2) : 'no room'}`,
+          `= ${digits(parts.copperMm2, 1)} ÷ (${digits(hexagon, 1)} − ${digits(wall, 1)}) = ${Number.isFinite(kappa) ? digits(kappa, 2) : say`no room`}`,
           loosest.kappa,
           tightest.kappa,
         ),
@@ -151,7 +158,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
     ),
     atMost(
       {
-        ...about(end, 'compaction', 'Compaction, c'),
+        ...about(end, 'compaction', say`Compaction, c`),
         value: c,
         unit: '',
         decimals: 2,
@@ -175,19 +182,19 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
 function noDie(end: ResolvedEnd, lug: Lug): Finding {
   return stated(
     {
-      ...about(end, 'compaction', 'Die'),
+      ...about(end, 'compaction', say`Die`),
       value: null,
       unit: '',
       decimals: 0,
       because: end.spec.inPlace
-        ? `No tool that can work in that place closes right on ${lug.label}.`
-        : `No die in the case closes right on ${lug.label}.`,
-      remedy: 'Take another lug, or buy the die its maker names.',
+        ? say`No tool that can work in that place closes right on ${lug.label}.`
+        : say`No die in the case closes right on ${lug.label}.`,
+      remedy: say`Take another lug, or buy the die its maker names.`,
       work: {
-        formula: 'κ = A ÷ (A_die − A_wall) ≥ 0.90 and c = (A_wall + A) ÷ A_die ≤ 1.16',
-        substituted: ['every die owned was tried'],
-        source: 'area balance of a hexagon crimp',
-        assumes: 'dies as measured across flats',
+        formula: say`κ = A ÷ (A_die − A_wall) ≥ 0.90 and c = (A_wall + A) ÷ A_die ≤ 1.16`,
+        substituted: [say`every die owned was tried`],
+        source: say`area balance of a hexagon crimp`,
+        assumes: say`dies as measured across flats`,
       },
     },
     'fails',
@@ -197,27 +204,27 @@ function noDie(end: ResolvedEnd, lug: Lug): Finding {
 function crimpsFitFinding(end: ResolvedEnd, lug: Lug, { die, crimpsFit: fit }: DieOffer): Finding {
   const { palmMm, mouthMm, betweenMm } = CRIMP_SPACING;
   const needs = end.crimpsAsked * die.widthMm + palmMm + mouthMm + (end.crimpsAsked - 1) * betweenMm;
-  const words = ['No crimp fits', 'One crimp fits', 'Two crimps fit'];
+  const words = [say`No crimp fits`, say`One crimp fits`, say`Two crimps fit`];
   // One crimp where two were asked is a choice to look at, no crimp is a failure.
   const state: State = fit >= end.crimpsAsked ? 'holds' : fit > 0 ? 'watch' : 'fails';
   return atMost(
     {
-      ...about(end, 'crimps', end.crimpsAsked === 2 ? 'Two crimps fit' : 'The crimp fits'),
+      ...about(end, 'crimps', end.crimpsAsked === 2 ? say`Two crimps fit` : say`The crimp fits`),
       value: needs,
       unit: 'mm',
       decimals: 1,
-      because: `${words[Math.min(fit, 2)]} a barrel ${figure(lug.barrelMm, 'mm', 0)} deep.`,
+      because: say`${words[Math.min(fit, 2)]} a barrel ${figure(lug.barrelMm, 'mm', 0)} deep.`,
       ...(state !== 'holds' && {
-        remedy: fit > 0 ? 'Make one crimp, in the middle.' : 'Take a narrower die.',
+        remedy: fit > 0 ? say`Make one crimp, in the middle.` : say`Take a narrower die.`,
       }),
       work: {
-        formula: 'n · width + 2 at the palm + 2 at the mouth + 1.5 between',
+        formula: say`n · width + 2 at the palm + 2 at the mouth + 1.5 between`,
         substituted: [
           `= ${end.crimpsAsked} × ${digits(die.widthMm, 1)} + ${palmMm} + ${mouthMm} + ${digits((end.crimpsAsked - 1) * betweenMm, 1)} = ${figure(needs, 'mm', 1)}`,
-          `middles from the mouth: ${end.crimps.map((mm) => digits(mm, 1)).join(' and ') || 'none'}`,
+          say`middles from the mouth: ${end.crimps.map((mm) => digits(mm, 1)).join(say` and `) || say`none`}`,
         ],
-        source: 'craft practice',
-        assumes: 'spare barrel shared between mouth, gap and palm',
+        source: say`craft practice`,
+        assumes: say`spare barrel shared between mouth, gap and palm`,
       },
     },
     lug.barrelMm,

@@ -5,6 +5,7 @@ import { about } from './about.ts';
 import type { EndSubject } from './endSubject.ts';
 import type { ResolvedEnd } from './resolveEnd.ts';
 import { lugPassesMm } from './throughHole.ts';
+import { say } from '../words/say.ts';
 
 /** How a cable gets through the smallest hole of its route, and what that means for the order of work. */
 export interface Passage {
@@ -42,35 +43,35 @@ export function holeFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
   const fits = value <= holeMm;
   const because = fits
     ? bare
-      ? 'The bare cable passes; this end is finished in place.'
-      : 'The finished end passes.'
+      ? say`The bare cable passes; this end is finished in place.`
+      : say`The finished end passes.`
     : passage.pulled === null
-      ? `The cable itself, ${figure(outerMm, 'mm', 1)}, does not pass ${figure(holeMm, 'mm', 1)}.`
-      : 'The finished end does not pass.';
+      ? say`The cable itself, ${figure(outerMm, 'mm', 1)}, does not pass ${figure(holeMm, 'mm', 1)}.`
+      : say`The finished end does not pass.`;
   const remedy = fits
     ? undefined
     : passage.pulled === null
-      ? 'A larger hole, or a thinner cable.'
-      : `Way out: pull it bare, crimp ${end.name} in place.`;
+      ? say`A larger hole, or a thinner cable.`
+      : say`Way out: pull it bare, crimp ${end.name} in place.`;
   const state: State = fits ? 'holds' : 'fails';
   return [
     atMost(
       {
-        ...about(end, 'hole', 'Through the hole'),
+        ...about(end, 'hole', say`Through the hole`),
         value,
         unit: 'mm',
         decimals: 1,
         because,
         ...(remedy && { remedy }),
         work: {
-          formula: bare ? 'outside of the cable ≤ hole' : 'max(√(w² + t²), barrel + 2 · sleeve) ≤ hole',
+          formula: bare ? say`outside of the cable ≤ hole` : say`max(√(w² + t²), barrel + 2 · sleeve) ≤ hole`,
           substituted: bare
             ? [`${figure(outerMm, 'mm', 1)} ≤ ${figure(holeMm, 'mm', 1)}`]
             : [
-                `= max(√(${digits(palmWidthMm, 1)}² + ${digits(palmThicknessMm, 1)}²), ${digits(barrelMm, 1)} + 2 × ${digits(end.sleeve?.wallMm ?? 0, 1)}) = ${figure(needs(end), 'mm', 1)}`,
+                say`= max(√(${digits(palmWidthMm, 1)}² + ${digits(palmThicknessMm, 1)}²), ${digits(barrelMm, 1)} + 2 × ${digits(end.sleeve?.wallMm ?? 0, 1)}) = ${figure(needs(end), 'mm', 1)}`,
               ],
-          source: 'geometry: the lug is turned and tilted, palm and barrel go one after the other',
-          assumes: 'a round hole, its edges bushed',
+          source: say`geometry: the lug is turned and tilted, palm and barrel go one after the other`,
+          assumes: say`a round hole, its edges bushed`,
         },
       },
       holeMm,

@@ -7,6 +7,7 @@ import type { EndConductor } from './resolveEnd.ts';
 import type { SleeveTask } from './sleeve.ts';
 import { bestSleeve, sleeveOffers } from './sleeveOffers.ts';
 import { openCase, type ToolCase } from './toolCase.ts';
+import { say } from '../words/say.ts';
 
 /** A join with everything decided or proposed: a connector, one die for its two crimps, a sleeve over all. */
 export interface ResolvedJoin {
@@ -58,7 +59,7 @@ export function resolveJoin(
   const sleeve =
     shop.sleeves.find(({ id }) => id === spec.sleeveId) ??
     (sleeveTask ? bestSleeve(sleeveOffers(shop.sleeves, sleeveTask)) : null);
-  const title = spec.kind === 'butt' ? 'In-line butt' : 'Branch';
+  const title = spec.kind === 'butt' ? say`In-line butt` : say`Branch`;
   return { spec, title, copperMm2, connector, die, sleeveTask, sleeve };
 }
 

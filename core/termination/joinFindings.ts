@@ -4,6 +4,8 @@ import { COMPACTION } from './dieOnLug.ts';
 import { crimpsASide, type ResolvedJoin } from './join.ts';
 import { boreFill, circleMm2, FILL, fillVerdict } from './lugOnCable.ts';
 import { sleeveWindow } from './sleeve.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 /** What a join is held against before it is made: its connector, its die, its sleeve. */
 export function joinFindings(join: ResolvedJoin, finishedMm: number): Finding[] {
@@ -15,9 +17,9 @@ export function joinFindings(join: ResolvedJoin, finishedMm: number): Finding[] 
 const facts = (join: ResolvedJoin, key: string, title: string) => ({
   id: `${key}.${join.spec.id}`,
   stage: 'ends' as const,
-  title: `${join.title} at ${digits(join.spec.atMm / 1000, 2)} m, ${title}`,
+  title: say`${join.title} at ${digits(join.spec.atMm / 1000, 2)} m, ${title}`,
 });
-const SOURCE = 'craft practice: a join is a last resort, two more crimps to prove';
+const SOURCE = say`craft practice: a join is a last resort, two more crimps to prove`;
 
 function noConnector(join: ResolvedJoin): Finding {
   return stated(
@@ -26,11 +28,11 @@ function noConnector(join: ResolvedJoin): Finding {
       value: null,
       unit: '',
       decimals: 0,
-      because: `No copper in-line connector owned takes ${figure(join.copperMm2, 'mm²', 1)}.`,
-      remedy: 'Buy one for this copper, or run the cable in one piece.',
+      because: say`No copper in-line connector owned takes ${figure(join.copperMm2, 'mm²', 1)}.`,
+      remedy: say`Buy one for this copper, or run the cable in one piece.`,
       work: {
-        formula: 'fill = A ÷ A_bore',
-        substituted: ['every connector was tried'],
+        formula: say`fill = A ÷ A_bore`,
+        substituted: [say`every connector was tried`],
         source: SOURCE,
         assumes: '',
       },
@@ -48,12 +50,12 @@ function place(join: ResolvedJoin, finishedMm: number): Finding {
       value: atMm,
       unit: 'mm',
       decimals: 0,
-      ...(atMm > finishedMm && { because: 'Beyond the end of the cable.' }),
+      ...(atMm > finishedMm && { because: say`Beyond the end of the cable.` }),
       work: {
-        formula: 'clear of both ends by 100 mm',
-        substituted: [`the cable is ${figure(finishedMm, 'mm', 0)} stud to stud`],
-        source: 'room for two sleeves that do not meet',
-        assumes: 'measured along the cable from stud A',
+        formula: say`clear of both ends by 100 mm`,
+        substituted: [say`the cable is ${figure(finishedMm, 'mm', 0)} stud to stud`],
+        source: say`room for two sleeves that do not meet`,
+        assumes: say`measured along the cable from stud A`,
       },
     },
     least,
@@ -68,17 +70,18 @@ function fill(join: ResolvedJoin, boreMm: number): Finding {
     verdict === 'right' ? 'holds' : verdict === 'tight' || verdict === 'loose' ? 'watch' : 'fails';
   return within(
     {
-      ...facts(join, 'join-fill', 'bore fill'),
+      ...facts(join, 'join-fill', say`bore fill`),
       value,
       unit: '',
       decimals: 2,
       work: {
-        formula: 'fill = n · A ÷ (π/4 · bore²)',
+        formula: say`fill = n · A ÷ (π/4 · bore²)`,
         substituted: [
           `= ${digits(join.copperMm2, 1)} ÷ ${digits(circleMm2(boreMm), 1)} = ${digits(value, 3)}`,
         ],
-        source: 'craft practice: 0.53–0.72 right',
-        assumes: join.spec.kind === 'branch' ? 'cable and branch in one barrel' : 'one cable in each barrel',
+        source: say`craft practice: 0.53–0.72 right`,
+        assumes:
+          join.spec.kind === 'branch' ? say`cable and branch in one barrel` : say`one cable in each barrel`,
       },
     },
     FILL.right,
@@ -97,9 +100,9 @@ function die(join: ResolvedJoin): Finding {
         value: null,
         unit: '',
         decimals: 0,
-        because: 'No die in the case closes right on this connector.',
-        remedy: 'Another connector, or its maker’s own die.',
-        work: { formula: 'κ ≥ 0.90 and c ≤ 1.16', substituted: [], source: SOURCE, assumes: '' },
+        because: say`No die in the case closes right on this connector.`,
+        remedy: say`Another connector, or its maker’s own die.`,
+        work: { formula: say`κ ≥ 0.90 and c ≤ 1.16`, substituted: [], source: SOURCE, assumes: '' },
       },
       'fails',
     );
@@ -112,17 +115,17 @@ function die(join: ResolvedJoin): Finding {
       unit: '',
       decimals: 2,
       because: good
-        ? `${offer.die.stamp ? `Die ${offer.die.stamp}` : 'The unmarked die'} packs it; one crimp a side.`
+        ? say`${offer.die.stamp ? say`Die ${offer.die.stamp}` : say`The unmarked die`} packs it; one crimp a side.`
         : crimpsASide(connector, offer) === 0
-          ? 'The die is wider than a side of the connector.'
-          : `This die is ${offer.verdict} on it.`,
+          ? say`The die is wider than a side of the connector.`
+          : say`This die is ${word(offer.verdict)} on it.`,
       work: {
-        formula: 'c = (A_wall + n · A) ÷ A_die, κ = n · A ÷ (A_die − A_wall)',
+        formula: say`c = (A_wall + n · A) ÷ A_die, κ = n · A ÷ (A_die − A_wall)`,
         substituted: [
-          `c ${digits(offer.c, 3)}, κ ${Number.isFinite(offer.kappa) ? digits(offer.kappa, 3) : 'no room'}, flats ${digits(offer.parts.acrossFlatsMm, 2)}`,
+          say`c ${digits(offer.c, 3)}, κ ${Number.isFinite(offer.kappa) ? digits(offer.kappa, 3) : say`no room`}, flats ${digits(offer.parts.acrossFlatsMm, 2)}`,
         ],
-        source: 'area balance of a hexagon crimp',
-        assumes: 'connector as measured',
+        source: say`area balance of a hexagon crimp`,
+        assumes: say`connector as measured`,
       },
     },
     COMPACTION.rightC,
@@ -143,20 +146,22 @@ function sleeve({ sleeveTask, sleeve: own, ...join }: ResolvedJoin): Finding {
       decimals: 0,
       because: own
         ? ok
-          ? `${own.suppliedMm}/${own.recoveredMm} passes the connector and grips the cable.`
-          : `${own.suppliedMm}/${own.recoveredMm} does not pass and grip.`
-        : 'No sleeve owned passes the connector and grips the cable.',
-      ...(!ok && { remedy: 'A 4:1 adhesive sleeve spans most.' }),
+          ? say`${own.suppliedMm}/${own.recoveredMm} passes the connector and grips the cable.`
+          : say`${own.suppliedMm}/${own.recoveredMm} does not pass and grip.`
+        : say`No sleeve owned passes the connector and grips the cable.`,
+      ...(!ok && { remedy: say`A 4:1 adhesive sleeve spans most.` }),
       work: {
-        formula: 'supplied ≥ 1.1 × connector, recovered ≤ 0.9 × cable',
+        formula: say`supplied ≥ 1.1 × connector, recovered ≤ 0.9 × cable`,
         substituted: needs
-          ? [`pass ${figure(needs.suppliedLeastMm, 'mm', 1)}, grip ${figure(needs.recoveredMostMm, 'mm', 1)}`]
+          ? [
+              say`pass ${figure(needs.suppliedLeastMm, 'mm', 1)}, grip ${figure(needs.recoveredMostMm, 'mm', 1)}`,
+            ]
           : [],
-        source: 'customary sizes',
+        source: say`customary sizes`,
         assumes:
           join.spec.kind === 'branch'
-            ? 'a branch is sealed by nipping a large adhesive sleeve with pliers while it is hot'
-            : 'slid on before the second side is crimped',
+            ? say`a branch is sealed by nipping a large adhesive sleeve with pliers while it is hot`
+            : say`slid on before the second side is crimped`,
       },
     },
     ok ? 'holds' : 'fails',

@@ -6,6 +6,8 @@ import { about } from './about.ts';
 import type { EndSubject } from './endSubject.ts';
 import { overLayersMm } from './layers.ts';
 import type { ResolvedEnd } from './resolveEnd.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 /** What slides on, in what order, and whether anybody could mistake the pole. */
 export function layerFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
@@ -24,24 +26,24 @@ function nestingOrder(end: ResolvedEnd, { cable }: EndSubject): Finding {
   const forgotten = crimped && !said && blocked.length > 0 && !end.spec.sleeveAfterLug;
   return stated(
     {
-      ...about(end, 'layers', 'Before the lug'),
+      ...about(end, 'layers', say`Before the lug`),
       value: blocked.length,
       unit: '',
       decimals: 0,
       because: forgotten
-        ? `The lug is on and the layers were never confirmed: ${blocked.map(({ title }) => title).join(', ')} cannot pass it now.`
+        ? say`The lug is on and the layers were never confirmed: ${blocked.map(({ title }) => title).join(', ')} cannot pass it now.`
         : blocked.length > 0
-          ? `${blocked.map(({ title }) => title).join(', ')}: on before the lug, or never.`
-          : 'All of it could still pass the palm.',
-      ...(forgotten && { remedy: 'Look at the cable; if one is missing, cut back and end it again.' }),
+          ? say`${blocked.map(({ title }) => title).join(', ')}: on before the lug, or never.`
+          : say`All of it could still pass the palm.`,
+      ...(forgotten && { remedy: say`Look at the cable; if one is missing, cut back and end it again.` }),
       work: {
-        formula: 'passes the lug when it opens to 1.1 × 2·(w + t) ÷ π',
+        formula: say`passes the lug when it opens to 1.1 × 2·(w + t) ÷ π`,
         substituted: end.nesting.map(
           ({ title, mustPassMm, afterLug }, i) =>
-            `${i + 1}: ${title}, over ${digits(mustPassMm, 1)} mm${afterLug ? ', could still pass the lug' : ''}`,
+            say`${i + 1}: ${title}, over ${digits(mustPassMm, 1)} mm${afterLug ? say`, could still pass the lug` : ''}`,
         ),
-        source: 'craft practice: closest to the jacket first, the heat shrink last',
-        assumes: 'walls and openings typical of each layer',
+        source: say`craft practice: closest to the jacket first, the heat shrink last`,
+        assumes: say`walls and openings typical of each layer`,
       },
     },
     forgotten ? 'watch' : 'holds',
@@ -51,19 +53,19 @@ function nestingOrder(end: ResolvedEnd, { cable }: EndSubject): Finding {
 function band(end: ResolvedEnd): Finding {
   return stated(
     {
-      ...about(end, 'band', 'Coloured band'),
+      ...about(end, 'band', say`Coloured band`),
       value: null,
       unit: '',
       decimals: 0,
       because: end.band
-        ? `${end.bandColour} ${end.band.suppliedMm}/${end.band.recoveredMm} over the sleeve.`
-        : `No thin ${end.bandColour} sleeve owned passes and grips the shrunk one.`,
-      ...(!end.band && { remedy: `Buy thin 2:1 sleeve in ${end.bandColour}.` }),
+        ? say`${word(end.bandColour)} ${end.band.suppliedMm}/${end.band.recoveredMm} over the sleeve.`
+        : say`No thin ${word(end.bandColour)} sleeve owned passes and grips the shrunk one.`,
+      ...(!end.band && { remedy: say`Buy thin 2:1 sleeve in ${word(end.bandColour)}.` }),
       work: {
-        formula: 'supplied ≥ 1.1 × and recovered ≤ 0.9 × the shrunk sleeve',
+        formula: say`supplied ≥ 1.1 × and recovered ≤ 0.9 × the shrunk sleeve`,
         substituted: [],
-        source: 'customary thin-wall sizes',
-        assumes: 'dual wall mostly comes in black',
+        source: say`customary thin-wall sizes`,
+        assumes: say`dual wall mostly comes in black`,
       },
     },
     end.band ? 'holds' : 'fails',
@@ -73,17 +75,17 @@ function band(end: ResolvedEnd): Finding {
 function ring(end: ResolvedEnd): Finding {
   return stated(
     {
-      ...about(end, 'ring', 'Ring of adhesive'),
+      ...about(end, 'ring', say`Ring of adhesive`),
       value: null,
       unit: '',
       decimals: 0,
-      because: 'A plain sleeve marks; a ring of flexible adhesive between jacket and lug seals under it.',
-      remedy: 'Lay the ring just before shrinking, and see it come out at both ends.',
+      because: say`A plain sleeve marks; a ring of flexible adhesive between jacket and lug seals under it.`,
+      remedy: say`Lay the ring just before shrinking, and see it come out at both ends.`,
       work: {
-        formula: 'plain sleeve + ring of adhesive = sealed',
+        formula: say`plain sleeve + ring of adhesive = sealed`,
         substituted: [],
-        source: 'craft practice, the alternative school',
-        assumes: 'house practice: seal by adhesive ring',
+        source: say`craft practice, the alternative school`,
+        assumes: say`house practice: seal by adhesive ring`,
       },
     },
     'holds',
@@ -96,14 +98,14 @@ const TELLS = { positive: 'red', negative: 'black' } as const;
 function polarity(end: ResolvedEnd, { cable, conductor }: EndSubject): Finding {
   const { polarity: pole, jacket } = cable;
   const facts = {
-    ...about(end, 'polarity', 'Polarity told'),
+    ...about(end, 'polarity', say`Polarity told`),
     value: null,
     unit: '',
     decimals: 0,
     work: {
       formula: 'jacket, band and label name one pole',
       substituted: [
-        `${pole}; ${jacket} jacket${end.layers.includes('band') ? `, ${end.bandColour} band` : ''}${end.layers.includes('label') ? ', label' : ''}`,
+        `${pole}; ${jacket} jacket${end.layers.includes('band') ? say`, ${word(end.bandColour)} band` : ''}${end.layers.includes('label') ? ', label' : ''}`,
         `over its layers ${digits(overLayersMm(conductor.outerMm, end.layers), 1)} mm`,
       ],
       source: 'craft practice: whatever the colour school, the record names the pole',
@@ -112,19 +114,19 @@ function polarity(end: ResolvedEnd, { cable, conductor }: EndSubject): Finding {
   } as const;
   const said = (state: State, because: string, remedy?: string) =>
     stated({ ...facts, because, ...(remedy && { remedy }) }, state);
-  if (pole === 'link') return said('holds', 'A link between batteries: it is told by its tag.');
+  if (pole === 'link') return said('holds', say`A link between batteries: it is told by its tag.`);
   const marks = [jacket, ...(end.layers.includes('band') ? [end.bandColour] : [])];
   const outermost = marks.at(-1) ?? jacket;
-  if (outermost === TELLS[pole]) return said('holds', `${outermost} says ${pole}.`);
+  if (outermost === TELLS[pole]) return said('holds', say`${word(outermost)} says ${word(pole)}.`);
   // Black on a positive only says nothing: dual wall is mostly black. Red on a negative says the wrong thing.
   if (outermost === TELLS.positive) {
-    return said('fails', 'red on a negative cable says the other pole.', 'Put a black band over it.');
+    return said('fails', say`red on a negative cable says the other pole.`, say`Put a black band over it.`);
   }
   return end.layers.includes('label')
     ? said(
         'watch',
-        `Only the label says ${pole}: print the pole on it.`,
-        `A ${TELLS[pole]} band makes it plain.`,
+        say`Only the label says ${word(pole)}: print the pole on it.`,
+        say`A ${TELLS[pole]} band makes it plain.`,
       )
-    : said('fails', `Nothing on this end says ${pole}.`, 'Give it a label or a band.');
+    : said('fails', say`Nothing on this end says ${word(pole)}.`, say`Give it a label or a band.`);
 }

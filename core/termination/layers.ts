@@ -5,6 +5,7 @@ import type { End } from '../job/end.ts';
 import type { Lug, Sleeve } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { SLEEVE_ROOM, wallOnMm } from './sleeve.ts';
+import { say } from '../words/say.ts';
 
 /** One thing that slides onto the cable, in the order in which it goes on. */
 export interface LayerOn {
@@ -72,10 +73,10 @@ export function nesting(
     ...on,
     {
       layer: 'sleeve',
-      title: `${sleeve.suppliedMm}/${sleeve.recoveredMm} heat shrink, ${ratio}`,
+      title: say`${sleeve.suppliedMm}/${sleeve.recoveredMm} heat shrink, ${ratio}`,
       mustPassMm: over,
       afterLug: sleeve.suppliedMm >= SLEEVE_ROOM.pass * palm,
-      why: 'seals the end and takes the strain off the last strand',
+      why: say`seals the end and takes the strain off the last strand`,
     },
   ];
 }

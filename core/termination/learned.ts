@@ -1,3 +1,4 @@
+import { digits } from '../units/figure.ts';
 import { areaMm2 } from '../conductor/size.ts';
 import type { Die, Lug, Trial } from '../job/shop.ts';
 import { MOST_EARS_MM } from '../proof/dieClosed.ts';
@@ -11,6 +12,7 @@ import {
   packingFromVoid,
 } from './dieOnLug.ts';
 import { wallMm2 } from './lugOnCable.ts';
+import { say } from '../words/say.ts';
 
 /** What a die's test crimps have taught about it, whatever lug they were made on. */
 export interface Learned {
@@ -122,23 +124,23 @@ export function ownTrials(
   const slipped = pulls.find(({ held, forceN }) => !held && forceN < asked);
   const base = { count: own.length, kappa, earsMm };
   if (slipped) {
-    return { ...base, verdict: 'open', because: `A trial slipped at ${slipped.forceN.toFixed(0)} N.` };
+    return { ...base, verdict: 'open', because: say`A trial slipped at ${digits(slipped.forceN, 0)} N.` };
   }
   if (kappa !== null && kappa < COMPACTION.rightKappa) {
     const isOpen = kappa < COMPACTION.openKappa;
     return {
       ...base,
       verdict: isOpen ? 'open' : 'light',
-      because: 'The sawn trial shows air between the strands.',
+      because: say`The sawn trial shows air between the strands.`,
     };
   }
   if (earsMm > MOST_EARS_MM)
-    return { ...base, verdict: 'tight', because: `A trial raised ears of ${earsMm} mm.` };
+    return { ...base, verdict: 'tight', because: say`A trial raised ears of ${earsMm} mm.` };
   const held = pulls.some((pull) => pull.held && pull.forceN >= asked) || pulls.some((pull) => !pull.held);
   if (kappa === null && !held) return null;
   return {
     ...base,
     verdict: 'right',
-    because: kappa === null ? 'A trial held the usual pull.' : 'The sawn trial is packed.',
+    because: kappa === null ? say`A trial held the usual pull.` : say`The sawn trial is packed.`,
   };
 }

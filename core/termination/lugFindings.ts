@@ -14,6 +14,8 @@ import {
   webMm,
 } from './lugOnStud.ts';
 import type { EndConductor, ResolvedEnd } from './resolveEnd.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 /** A lug held against its cable and its stud. */
 export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor): Finding[] {
@@ -40,10 +42,10 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
         because,
         remedy,
         work: {
-          formula: 'seamless, pure copper, tin plated, thick walled, its own hole',
+          formula: say`seamless, pure copper, tin plated, thick walled, its own hole`,
           substituted: [lug.label],
-          source: 'craft practice',
-          assumes: 'as the shop has it down',
+          source: say`craft practice`,
+          assumes: say`as the shop has it down`,
         },
       },
       state,
@@ -54,9 +56,9 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
       ? [
           said(
             'metal',
-            'Metal',
-            `${lug.metal} does not flow into the strands when crimped.`,
-            'Take a copper lug.',
+            say`Metal`,
+            say`${word(lug.metal)} does not flow into the strands when crimped.`,
+            say`Take a copper lug.`,
             'fails',
           ),
         ]
@@ -65,9 +67,9 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
       ? [
           said(
             'drilled',
-            'Hole',
-            'Drilled out: it tears, bends, and loses plating and face.',
-            'Buy the hole you need.',
+            say`Hole`,
+            say`Drilled out: it tears, bends, and loses plating and face.`,
+            say`Buy the hole you need.`,
             'fails',
           ),
         ]
@@ -76,9 +78,9 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
       ? [
           said(
             'plating',
-            'Plating',
-            'Bare copper against tinned strands: it greens first.',
-            'Take a tinned lug, or seal it well.',
+            say`Plating`,
+            say`Bare copper against tinned strands: it greens first.`,
+            say`Take a tinned lug, or seal it well.`,
             'watch',
           ),
         ]
@@ -88,8 +90,8 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
           said(
             'cast',
             'A casting',
-            `A casting cracks in a die: it is soldered, not “${method}”.`,
-            'Choose solder for this end.',
+            say`A casting cracks in a die: it is soldered, not “${word(method)}”.`,
+            say`Choose solder for this end.`,
             'fails',
           ),
         ]
@@ -101,17 +103,17 @@ export function noLug(end: ResolvedEnd): Finding {
   const { copperMm2, meets } = end;
   return stated(
     {
-      ...about(end, 'lug', 'Lug'),
+      ...about(end, 'lug', say`Lug`),
       value: null,
       unit: '',
       decimals: 0,
-      because: `No lug on the shelf suits ${figure(copperMm2, 'mm²', 1)} on ${meets.kind === 'stud' ? meets.stud : postTitle(meets.post)}.`,
-      remedy: 'Buy the lug made for this cable and this stud. Never cut strands, never drill a lug out.',
+      because: say`No lug on the shelf suits ${figure(copperMm2, 'mm²', 1)} on ${meets.kind === 'stud' ? meets.stud : postTitle(meets.post)}.`,
+      remedy: say`Buy the lug made for this cable and this stud. Never cut strands, never drill a lug out.`,
       work: {
-        formula: 'fill = A ÷ A_bore between 0.53 and 0.76, hole clearance 0 to 1.2 mm',
-        substituted: ['every lug owned was tried'],
-        source: 'craft practice; thresholds are shop settings',
-        assumes: 'lugs as measured in the shop',
+        formula: say`fill = A ÷ A_bore between 0.53 and 0.76, hole clearance 0 to 1.2 mm`,
+        substituted: [say`every lug owned was tried`],
+        source: say`craft practice; thresholds are shop settings`,
+        assumes: say`lugs as measured in the shop`,
       },
     },
     'fails',
@@ -123,27 +125,27 @@ function fillFinding(end: ResolvedEnd, lug: Lug): Finding {
   const fill = boreFill(copperMm2, lug.boreMm);
   const verdict = fillVerdict(fill);
   const says = {
-    'cannot-enter': 'The cable cannot enter without cutting strands: refuse this lug.',
-    tight: 'Tight: a flared mouth and a gentle twist help it in.',
-    right: 'The strands fill the bore as they should.',
-    loose: 'Loose: only the right die makes this good.',
-    'wrong-lug': 'Far too big: this is another cable’s lug.',
+    'cannot-enter': say`The cable cannot enter without cutting strands: refuse this lug.`,
+    tight: say`Tight: a flared mouth and a gentle twist help it in.`,
+    right: say`The strands fill the bore as they should.`,
+    loose: say`Loose: only the right die makes this good.`,
+    'wrong-lug': say`Far too big: this is another cable’s lug.`,
   }[verdict];
   const state: State =
     verdict === 'right' ? 'holds' : verdict === 'tight' || verdict === 'loose' ? 'watch' : 'fails';
   return within(
     {
-      ...about(end, 'fill', 'Bore fill'),
+      ...about(end, 'fill', say`Bore fill`),
       value: fill,
       unit: '',
       decimals: 2,
       because: says,
-      ...(state === 'fails' && { remedy: 'Take the lug made for this cable.' }),
+      ...(state === 'fails' && { remedy: say`Take the lug made for this cable.` }),
       work: {
-        formula: 'fill = n · A ÷ (π/4 · bore²)',
+        formula: say`fill = n · A ÷ (π/4 · bore²)`,
         substituted: [`= ${digits(copperMm2, 1)} ÷ ${digits(circleMm2(lug.boreMm), 1)} = ${digits(fill, 3)}`],
-        source: 'craft practice: 0.53–0.72 right, to 0.76 tight, to 0.45 loose',
-        assumes: `bore ${figure(lug.boreMm, 'mm', 1)} as measured`,
+        source: say`craft practice: 0.53–0.72 right, to 0.76 tight, to 0.45 loose`,
+        assumes: say`bore ${figure(lug.boreMm, 'mm', 1)} as measured`,
       },
     },
     FILL.right,
@@ -159,25 +161,25 @@ function clearanceFinding(end: ResolvedEnd, lug: Lug, stud: StudName): Finding {
   const state: State = verdict === 'right' ? 'holds' : verdict === 'acceptable' ? 'watch' : 'fails';
   return atMost(
     {
-      ...about(end, 'clearance', 'Stud clearance'),
+      ...about(end, 'clearance', say`Stud clearance`),
       value: clearance,
       unit: 'mm',
       decimals: 2,
       because: {
-        'does-not-fit': `The hole does not pass ${stud}. Do not drill it out.`,
-        right: `A close hole on ${stud}.`,
-        acceptable: `A little loose on ${stud}: centre it before tightening.`,
-        loose: `Loose on ${stud}: it loses face and works free.`,
+        'does-not-fit': say`The hole does not pass ${stud}. Do not drill it out.`,
+        right: say`A close hole on ${stud}.`,
+        acceptable: say`A little loose on ${stud}: centre it before tightening.`,
+        loose: say`Loose on ${stud}: it loses face and works free.`,
       }[verdict],
-      ...(state === 'fails' && { remedy: 'Buy the hole you need.' }),
+      ...(state === 'fails' && { remedy: say`Buy the hole you need.` }),
       work: {
-        formula: 'clearance = hole − d, right up to max(0.6, 0.09 · d)',
+        formula: say`clearance = hole − d, right up to max(0.6, 0.09 · d)`,
         substituted: [
           `= ${digits(lug.holeMm, 1)} − ${digits(diameterMm, 2)} = ${figure(clearance, 'mm', 2)}`,
-          `right to ${figure(rightClearanceMm(diameterMm), 'mm', 2)}, acceptable to ${figure(MOST_CLEARANCE_MM, 'mm', 1)}`,
+          say`right to ${figure(rightClearanceMm(diameterMm), 'mm', 2)}, acceptable to ${figure(MOST_CLEARANCE_MM, 'mm', 1)}`,
         ],
-        source: 'craft practice; stud diameters as customary',
-        assumes: 'the hole as measured',
+        source: say`craft practice; stud diameters as customary`,
+        assumes: say`the hole as measured`,
       },
     },
     rightClearanceMm(diameterMm),
@@ -192,18 +194,18 @@ function wallFinding(end: ResolvedEnd, lug: Lug): Finding {
   const light = ratio < LIGHT_WALL;
   return atLeast(
     {
-      ...about(end, 'wall', 'Wall copper'),
+      ...about(end, 'wall', say`Wall copper`),
       value: ratio,
       unit: '',
       decimals: 2,
       because: light
-        ? 'A light lug: less copper than the cable brings.'
-        : 'The barrel carries as much as the cable.',
+        ? say`A light lug: less copper than the cable brings.`
+        : say`The barrel carries as much as the cable.`,
       work: {
-        formula: 'A_wall ÷ A, at least 0.80',
+        formula: say`A_wall ÷ A, at least 0.80`,
         substituted: [`= ${digits(wallMm2(lug), 1)} ÷ ${digits(copperMm2, 1)} = ${digits(ratio, 2)}`],
-        source: 'craft practice: thick wall, long barrel',
-        assumes: `${digits(lug.outerMm, 1)} over ${digits(lug.boreMm, 1)} as measured`,
+        source: say`craft practice: thick wall, long barrel`,
+        assumes: say`${digits(lug.outerMm, 1)} over ${digits(lug.boreMm, 1)} as measured`,
       },
     },
     LIGHT_WALL,
@@ -215,17 +217,17 @@ function webFinding(end: ResolvedEnd, lug: Lug): Finding {
   const web = webMm(lug.palmWidthMm, lug.holeMm);
   return atLeast(
     {
-      ...about(end, 'web', 'Web at the hole'),
+      ...about(end, 'web', say`Web at the hole`),
       value: web,
       unit: 'mm',
       decimals: 1,
       work: {
-        formula: 'web = (palm − hole) ÷ 2, at least half the hole',
+        formula: say`web = (palm − hole) ÷ 2, at least half the hole`,
         substituted: [
           `= (${digits(lug.palmWidthMm, 1)} − ${digits(lug.holeMm, 1)}) ÷ 2 = ${figure(web, 'mm', 1)}`,
         ],
-        source: 'craft practice',
-        assumes: 'the hole in the middle of the palm',
+        source: say`craft practice`,
+        assumes: say`the hole in the middle of the palm`,
       },
     },
     LEAST_WEB_SHARE * lug.holeMm,

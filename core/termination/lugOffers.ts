@@ -8,6 +8,8 @@ import { clearanceVerdict, type ClearanceVerdict, LEAST_WEB_SHARE, webMm } from 
 import type { LugMethod } from './method.ts';
 import { type Meets, postTitle } from './posts.ts';
 import type { Place, ToolCase } from './toolCase.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 /** What an end asks of a lug. */
 export interface LugNeed {
@@ -47,29 +49,29 @@ export interface LugOffer {
 
 /** Why a lug's make forbids it here; null where it does not. */
 function refusedByForm({ form, metal, drilledOut, clamp }: Lug, { meets }: LugNeed): string | null {
-  if (form === 'butt') return 'an in-line connector, not an end';
+  if (form === 'butt') return say`an in-line connector, not an end`;
   const isClamp = form === 'cast clamp' || form === 'screw clamp';
   if (meets.kind === 'stud') {
-    if (isClamp) return 'a clamp for a battery post';
-    if (drilledOut) return 'drilled out: it tears, bends, and loses plating and face';
-    return metal === 'copper' ? null : `${metal} does not flow into the strands`;
+    if (isClamp) return say`a clamp for a battery post`;
+    if (drilledOut) return say`drilled out: it tears, bends, and loses plating and face`;
+    return metal === 'copper' ? null : say`${word(metal)} does not flow into the strands`;
   }
-  if (!isClamp || !clamp) return 'a ring lug does not sit on a tapered post';
+  if (!isClamp || !clamp) return say`a ring lug does not sit on a tapered post`;
   const { kind, polarity } = meets.post;
-  if (clamp.post.kind !== kind) return `bored for the ${postTitle(clamp.post)}`;
+  if (clamp.post.kind !== kind) return say`bored for the ${postTitle(clamp.post)}`;
   return clamp.post.polarity === polarity
     ? null
-    : `bored for the ${clamp.post.polarity} post: ${clamp.post.polarity === 'positive' ? 'it will never grip the thinner one' : 'it will not go on the thicker one'}`;
+    : say`bored for the ${word(clamp.post.polarity)} post: ${clamp.post.polarity === 'positive' ? say`it will never grip the thinner one` : say`it will not go on the thicker one`}`;
 }
 
 function refusal(lug: Lug, need: LugNeed, fill: FillVerdict, clearance: ClearanceVerdict): string | null {
   const byForm = refusedByForm(lug, need);
   if (byForm !== null || lug.form === 'screw clamp') return byForm;
-  if (fill === 'cannot-enter') return 'too small: never cut strands to make a cable enter';
-  if (fill === 'wrong-lug') return 'far too big for this cable';
+  if (fill === 'cannot-enter') return say`too small: never cut strands to make a cable enter`;
+  if (fill === 'wrong-lug') return say`far too big for this cable`;
   if (need.meets.kind === 'post') return null;
-  if (clearance === 'does-not-fit') return 'its hole does not pass the stud: never drill it out';
-  return clearance === 'loose' ? 'its hole is loose on the stud' : null;
+  if (clearance === 'does-not-fit') return say`its hole does not pass the stud: never drill it out`;
+  return clearance === 'loose' ? say`its hole is loose on the stud` : null;
 }
 
 /** Whether an end holds its lug by a die. */
@@ -95,44 +97,52 @@ function reasonsFor(lug: Lug, need: LugNeed, offer: Omit<LugOffer, 'reasons' | '
   const light = wallMm2(lug) < LIGHT_WALL * need.copperMm2;
   const onPost = need.meets.kind === 'post';
   const reasons: (LugReason | false)[] = [
-    lug.form === 'screw clamp' && { about: 'form', good: false, words: 'to get home only: give it a date' },
-    lug.form === 'cast clamp' && { about: 'form', good: true, words: 'a casting: soldered, never crimped' },
+    lug.form === 'screw clamp' && {
+      about: 'form',
+      good: false,
+      words: say`to get home only: give it a date`,
+    },
+    lug.form === 'cast clamp' && {
+      about: 'form',
+      good: true,
+      words: say`a casting: soldered, never crimped`,
+    },
     lug.form !== 'screw clamp' && {
       about: 'fill',
       good: offer.fillVerdict === 'right',
-      words: `fill ${digits(offer.fill, 2)}${offer.fillVerdict === 'right' ? '' : `, ${offer.fillVerdict}`}`,
+      words: say`fill ${digits(offer.fill, 2)}${offer.fillVerdict === 'right' ? '' : `, ${offer.fillVerdict}`}`,
     },
     !onPost && {
       about: 'stud',
       good: offer.clearanceVerdict === 'right',
-      words: `${digits(offer.clearanceMm, 1)} clear on its stud`,
+      words: say`${digits(offer.clearanceMm, 1)} clear on its stud`,
     },
     !onPost &&
-      web < LEAST_WEB_SHARE * lug.holeMm && { about: 'web', good: false, words: 'thin beside the hole' },
-    light && lug.form === 'tube' && { about: 'wall', good: false, words: 'a light wall' },
+      web < LEAST_WEB_SHARE * lug.holeMm && { about: 'web', good: false, words: say`thin beside the hole` },
+    light && lug.form === 'tube' && { about: 'wall', good: false, words: say`a light wall` },
     need.tinned &&
       lug.plating === 'none' && {
         about: 'plating',
         good: false,
-        words: 'bare copper against tinned strands',
+        words: say`bare copper against tinned strands`,
       },
-    lug.flared && { about: 'mouth', good: true, words: 'flared mouth' },
+    lug.flared && { about: 'mouth', good: true, words: say`flared mouth` },
     isCrimped(lug, need.method) && {
       about: 'die',
       good: offer.die?.verdict === 'right' && offer.die.sure,
       words: dieWords(offer.die),
     },
-    lug.stock === 0 && { about: 'stock', good: false, words: 'none left' },
+    lug.stock === 0 && { about: 'stock', good: false, words: say`none left` },
   ];
   return reasons.filter((reason) => reason !== false).sort((a, b) => Number(a.good) - Number(b.good));
 }
 
 /** A die by what is on it: "die 70", "the unmarked die". */
 export const dieCalled = ({ stamp }: { readonly stamp: string }) =>
-  stamp ? `die ${stamp}` : 'the unmarked die';
+  stamp ? say`die ${stamp}` : say`the unmarked die`;
 
 function dieWords(die: DieOffer | null): string {
-  if (!die) return 'no die owned suits';
+  if (!die) return say`no die owned suits`;
   return `${dieCalled(die.die)} ${die.verdict}${die.sure ? '' : ', unsure'}`;
 }
 

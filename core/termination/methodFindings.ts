@@ -11,6 +11,7 @@ import { usesSolder } from './method.ts';
 import type { ResolvedEnd } from './resolveEnd.ts';
 import { solderNeed } from './solderNeed.ts';
 import { SOLDER_ONLY_DIAMETERS, TORCH_S } from './solder.ts';
+import { say } from '../words/say.ts';
 
 /** What the method of an end means for this very cable: hold, heat, flexing, solder, flame and flux. */
 export function methodFindings(end: ResolvedEnd, lug: Lug, subject: EndSubject): Finding[] {
@@ -32,24 +33,24 @@ function solderOnly(end: ResolvedEnd, lug: Lug, { conductor }: EndSubject): Find
   const bundle = bundleDiameterMm(conductor.copperMm2);
   return atLeast(
     {
-      ...about(end, 'solder-hold', 'Soldered length'),
+      ...about(end, 'solder-hold', say`Soldered length`),
       value: lug.barrelMm,
       unit: 'mm',
       decimals: 1,
       because:
         lug.barrelMm >= SOLDER_ONLY_DIAMETERS * bundle
-          ? 'Long enough to be the only hold, by small-craft practice.'
-          : 'Too short for solder to be the only hold.',
+          ? say`Long enough to be the only hold, by small-craft practice.`
+          : say`Too short for solder to be the only hold.`,
       ...(lug.barrelMm < SOLDER_ONLY_DIAMETERS * bundle && {
-        remedy: 'Crimp it as well, or take a lug with a longer barrel.',
+        remedy: say`Crimp it as well, or take a lug with a longer barrel.`,
       }),
       work: {
-        formula: 'soldered length ≥ 1.5 · d_b',
+        formula: say`soldered length ≥ 1.5 · d_b`,
         substituted: [
-          `1.5 × ${digits(bundle, 1)} = ${figure(SOLDER_ONLY_DIAMETERS * bundle, 'mm', 1)}; the barrel is ${figure(lug.barrelMm, 'mm', 1)}`,
+          say`1.5 × ${digits(bundle, 1)} = ${figure(SOLDER_ONLY_DIAMETERS * bundle, 'mm', 1)}; the barrel is ${figure(lug.barrelMm, 'mm', 1)}`,
         ],
-        source: 'ABYC E-11, battery lugs held by solder alone',
-        assumes: 'the barrel is filled to its mouth',
+        source: say`ABYC E-11, battery lugs held by solder alone`,
+        assumes: say`the barrel is filled to its mouth`,
       },
     },
     SOLDER_ONLY_DIAMETERS * bundle,
@@ -59,17 +60,17 @@ function solderOnly(end: ResolvedEnd, lug: Lug, { conductor }: EndSubject): Find
 function creeps(end: ResolvedEnd): Finding {
   return stated(
     {
-      ...about(end, 'creep', 'Crimp over solder'),
+      ...about(end, 'creep', say`Crimp over solder`),
       value: null,
       unit: '',
       decimals: 0,
-      because: 'Solder under a crimp creeps with the years: the crimp relaxes and only the solder holds.',
-      remedy: 'Crimp first and solder after, or pull it again at the yearly look.',
+      because: say`Solder under a crimp creeps with the years: the crimp relaxes and only the solder holds.`,
+      remedy: say`Crimp first and solder after, or pull it again at the yearly look.`,
       work: {
-        formula: 'solder flows slowly under lasting pressure',
+        formula: say`solder flows slowly under lasting pressure`,
         substituted: [],
-        source: 'craft practice: practised by some, with this cost',
-        assumes: 'soft solder',
+        source: say`craft practice: practised by some, with this cost`,
+        assumes: say`soft solder`,
       },
     },
     'watch',
@@ -80,7 +81,7 @@ function creeps(end: ResolvedEnd): Finding {
 function softens(end: ResolvedEnd, { at }: EndSubject): Finding {
   const hottest = hottestC(at);
   const facts = {
-    ...about(end, 'solder-heat', 'Heat at the solder'),
+    ...about(end, 'solder-heat', say`Heat at the solder`),
     unit: '°C',
     decimals: 0,
     work: {
@@ -95,14 +96,17 @@ function softens(end: ResolvedEnd, { at }: EndSubject): Finding {
     },
   } as const;
   return hottest === null
-    ? stated({ ...facts, value: null, because: 'The conductor never settles: solder would soften.' }, 'fails')
+    ? stated(
+        { ...facts, value: null, because: say`The conductor never settles: solder would soften.` },
+        'fails',
+      )
     : atMost({ ...facts, value: hottest }, SOLDER.softensC, 20);
 }
 
 function flexes(end: ResolvedEnd): Finding {
   const { support } = end.spec;
   const facts = {
-    ...about(end, 'solder-flex', 'Flex at the step'),
+    ...about(end, 'solder-flex', say`Flex at the step`),
     value: support?.distanceMm ?? null,
     unit: 'mm',
     decimals: 0,
@@ -110,7 +114,7 @@ function flexes(end: ResolvedEnd): Finding {
       formula: 'solder wicks up the strands and ends in a brittle step: nothing may flex there',
       substituted: support
         ? [
-            `first support at ${figure(support.distanceMm, 'mm', 0)}; ${support.flexes ? 'it flexes' : 'it does not flex'}, ${support.vibrates ? 'it shakes' : 'it does not shake'}`,
+            `first support at ${figure(support.distanceMm, 'mm', 0)}; ${support.flexes ? 'it flexes' : 'it does not flex'}, ${support.vibrates ? say`it shakes` : say`it does not shake`}`,
           ]
         : ['how it is supported is not said'],
       source: 'craft practice',
@@ -121,8 +125,8 @@ function flexes(end: ResolvedEnd): Finding {
     return stated(
       {
         ...facts,
-        because: 'Not said whether anything moves between lug and first support.',
-        remedy: 'Say where the first support is.',
+        because: say`Not said whether anything moves between lug and first support.`,
+        remedy: say`Say where the first support is.`,
       },
       'unproved',
     );
@@ -131,8 +135,8 @@ function flexes(end: ResolvedEnd): Finding {
     return stated(
       {
         ...facts,
-        because: 'It flexes between lug and support: the step at the solder breaks strand by strand.',
-        remedy: 'Clamp the cable beside the lug, so that it flexes further on; or crimp only.',
+        because: say`It flexes between lug and support: the step at the solder breaks strand by strand.`,
+        remedy: say`Clamp the cable beside the lug, so that it flexes further on; or crimp only.`,
       },
       'fails',
     );
@@ -141,12 +145,12 @@ function flexes(end: ResolvedEnd): Finding {
     ? stated(
         {
           ...facts,
-          because: 'It shakes: look at it every year, and support it close to the lug.',
-          remedy: 'A support within a few diameters of the lug keeps the step still.',
+          because: say`It shakes: look at it every year, and support it close to the lug.`,
+          remedy: say`A support within a few diameters of the lug keeps the step still.`,
         },
         'watch',
       )
-    : stated({ ...facts, because: 'Nothing moves at the step.' }, 'holds');
+    : stated({ ...facts, because: say`Nothing moves at the step.` }, 'holds');
 }
 
 function solderMass(end: ResolvedEnd, lug: Lug, { shop }: EndSubject): Finding {
@@ -154,21 +158,21 @@ function solderMass(end: ResolvedEnd, lug: Lug, { shop }: EndSubject): Finding {
   const free = circleMm2(lug.boreMm) - end.copperMm2;
   return stated(
     {
-      ...about(end, 'solder-mass', 'Solder'),
+      ...about(end, 'solder-mass', say`Solder`),
       value: need.massG,
       unit: 'g',
       decimals: 1,
-      because: `${figure(need.wireMm, 'mm', 0)} of ${digits(shop.practice.solder.wireMm, 1)} mm wire, or a slug of ${figure(need.massG, 'g', 1)}.`,
+      because: say`${figure(need.wireMm, 'mm', 0)} of ${digits(shop.practice.solder.wireMm, 1)} mm wire, or a slug of ${figure(need.massG, 'g', 1)}.`,
       work: {
         formula: need.afterCrimp
-          ? 'V = (A_bore − A) · uncrimped barrel + air in the crimps + fillet'
-          : 'V = (A_bore − A) · depth + fillet',
+          ? say`V = (A_bore − A) · uncrimped barrel + air in the crimps + fillet`
+          : say`V = (A_bore − A) · depth + fillet`,
         substituted: [
-          `= ${digits(free, 1)} × ${digits(need.depthMm, 1)} + ${digits(need.extraMm3, 0)} = ${digits(need.volumeMm3, 0)} mm³`,
+          say`= ${digits(free, 1)} × ${digits(need.depthMm, 1)} + ${digits(need.extraMm3, 0)} = ${digits(need.volumeMm3, 0)} mm³`,
           `× ${digits(SOLDER.densityGPerCm3, 1)} g/cm³ = ${figure(need.massG, 'g', 1)}`,
         ],
-        source: 'volume of what the strands leave; density of tin-lead, tin-copper is an eighth lighter',
-        assumes: 'the barrel filled to its mouth, none lost',
+        source: say`volume of what the strands leave; density of tin-lead, tin-copper is an eighth lighter`,
+        assumes: say`the barrel filled to its mouth, none lost`,
       },
     },
     'holds',
@@ -181,27 +185,27 @@ function torch(end: ResolvedEnd, lug: Lug, { shop }: EndSubject): Finding {
   const state: State = seconds > TORCH_S.tooWeak ? 'fails' : seconds < TORCH_S.scorches ? 'watch' : 'holds';
   const says =
     seconds > TORCH_S.tooWeak
-      ? 'Too weak: the jacket cooks before the solder runs.'
+      ? say`Too weak: the jacket cooks before the solder runs.`
       : seconds < TORCH_S.scorches
-        ? 'Fierce: it scorches before it soaks through.'
-        : `About ${figure(seconds, 's', 0)} on the lug, not on the cable, the blue cone off the tin.`;
+        ? say`Fierce: it scorches before it soaks through.`
+        : say`About ${figure(seconds, 's', 0)} on the lug, not on the cable, the blue cone off the tin.`;
   return within(
     {
-      ...about(end, 'torch', 'Time under the flame'),
+      ...about(end, 'torch', say`Time under the flame`),
       value: seconds,
       unit: 's',
       decimals: 0,
       because: says,
       ...(state !== 'holds' && {
-        remedy: state === 'fails' ? 'Take a larger flame.' : 'Take a smaller flame, or hold it off.',
+        remedy: state === 'fails' ? say`Take a larger flame.` : say`Take a smaller flame, or hold it off.`,
       }),
       work: {
         formula: 'E + 2·k·A·ΔT·√(t ÷ (π·α)) = 0.15·P·t',
         substituted: [
-          `P ${figure(solder.torchW, 'W', 0)}, A ${digits(end.copperMm2, 1)} mm²: t = ${figure(seconds, 's', 0)}`,
+          say`P ${figure(solder.torchW, 'W', 0)}, A ${digits(end.copperMm2, 1)} mm²: t = ${figure(seconds, 's', 0)}`,
         ],
-        source: 'lumped joint on a long conductor',
-        assumes: 'low confidence: 15 % of the flame enters the lug; try a spare first',
+        source: say`lumped joint on a long conductor`,
+        assumes: say`low confidence: 15 % of the flame enters the lug; try a spare first`,
       },
     },
     TORCH_S.scorches,
@@ -214,19 +218,19 @@ function flux(end: ResolvedEnd, { shop }: EndSubject): Finding {
   const acid = shop.practice.solder.flux === 'acid';
   return stated(
     {
-      ...about(end, 'flux', 'Flux'),
+      ...about(end, 'flux', say`Flux`),
       value: null,
       unit: '',
       decimals: 0,
       because: acid
-        ? 'Acid flux creeps under the jacket and eats the strands for years.'
-        : 'Rosin: clean the rest off once it is cold.',
-      ...(acid && { remedy: 'Rosin flux only.' }),
+        ? say`Acid flux creeps under the jacket and eats the strands for years.`
+        : say`Rosin: clean the rest off once it is cold.`,
+      ...(acid && { remedy: say`Rosin flux only.` }),
       work: {
-        formula: 'rosin flux only',
+        formula: say`rosin flux only`,
         substituted: [],
-        source: 'craft practice, all schools',
-        assumes: 'as house practice says',
+        source: say`craft practice, all schools`,
+        assumes: say`as house practice says`,
       },
     },
     acid ? 'fails' : 'holds',
@@ -237,14 +241,14 @@ function flux(end: ResolvedEnd, { shop }: EndSubject): Finding {
 function temporary(end: ResolvedEnd, { today }: EndSubject): Finding {
   const dates = end.spec.temporary;
   const facts = {
-    ...about(end, 'temporary', 'Temporary'),
+    ...about(end, 'temporary', say`Temporary`),
     value: null,
     unit: '',
     decimals: 0,
     work: {
       formula: 'today ≤ replace by',
       substituted: dates
-        ? [`fitted ${dates.fitted}, replace by ${dates.replaceBy}${today ? `, today ${today}` : ''}`]
+        ? [`fitted ${dates.fitted}, replace by ${dates.replaceBy}${today ? say`, today ${today}` : ''}`]
         : ['no date is set'],
       source: 'craft practice: a screw-down clamp is for a get-you-home repair only',
       assumes: 'the date as set here',
@@ -254,8 +258,8 @@ function temporary(end: ResolvedEnd, { today }: EndSubject): Finding {
     return stated(
       {
         ...facts,
-        because: 'A screw clamp gets you home; it has no date to be gone by.',
-        remedy: 'Set the day by which a proper end replaces it.',
+        because: say`A screw clamp gets you home; it has no date to be gone by.`,
+        remedy: say`Set the day by which a proper end replaces it.`,
       },
       'fails',
     );
@@ -264,8 +268,10 @@ function temporary(end: ResolvedEnd, { today }: EndSubject): Finding {
   return stated(
     {
       ...facts,
-      because: isDue ? `Due: it was to be gone by ${dates.replaceBy}.` : `To be gone by ${dates.replaceBy}.`,
-      remedy: 'Cut it off and put a proper end on.',
+      because: isDue
+        ? say`Due: it was to be gone by ${dates.replaceBy}.`
+        : say`To be gone by ${dates.replaceBy}.`,
+      remedy: say`Cut it off and put a proper end on.`,
     },
     isDue ? 'fails' : 'watch',
   );

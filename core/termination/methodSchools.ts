@@ -8,6 +8,7 @@ import { endFindings } from './findings.ts';
 import { SOLDERED_END_C, usesSolder } from './method.ts';
 import { resolveEnd } from './resolveEnd.ts';
 import type { ToolCase } from './toolCase.ts';
+import { say } from '../words/say.ts';
 
 /** What one school of holding a lug would mean for one end of one cable. */
 export interface MethodSchool {
@@ -53,7 +54,7 @@ export function methodSchools(
       consequences: [
         ...worstFirst(findings.filter((finding) => isTold(finding, method))).map(({ because }) => because),
         ...(usesSolder(method)
-          ? [`Bolted to ${SOLDERED_END_C} °C at most; a short may heat it to 160 °C.`]
+          ? [say`Bolted to ${SOLDERED_END_C} °C at most; a short may heat it to 160 °C.`]
           : []),
       ],
     };

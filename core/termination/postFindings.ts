@@ -5,6 +5,8 @@ import { about } from './about.ts';
 import type { EndSubject } from './endSubject.ts';
 import { postTitle, postTopMm } from './posts.ts';
 import type { ResolvedEnd } from './resolveEnd.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 /** A battery post and what is put on it: kind, polarity, adapter, and how many cables. */
 export function postFindings(end: ResolvedEnd, { cable, onPost }: EndSubject): Finding[] {
@@ -24,10 +26,10 @@ const facts = (end: ResolvedEnd, key: string, title: string, substituted: readon
   unit: '' as const,
   decimals: 0,
   work: {
-    formula: 'kind and polarity of post, adapter and clamp are the same',
+    formula: say`kind and polarity of post, adapter and clamp are the same`,
     substituted,
-    source: 'customary tapered posts, 1:9: the positive is the fatter one',
-    assumes: 'the battery’s own sheet governs',
+    source: say`customary tapered posts, 1:9: the positive is the fatter one`,
+    assumes: say`the battery’s own sheet governs`,
   },
 });
 
@@ -36,34 +38,41 @@ function matches(end: ResolvedEnd, polarity: string): Finding {
   if (!post) throw new RangeError('no post');
   const top = postTopMm(post);
   const substituted = [
-    top === null ? postTitle(post) : `${postTitle(post)}: ${digits(top, 1)} mm at the top`,
-    ...(end.lug?.clamp ? [`clamp bored for ${postTitle(end.lug.clamp.post)}`] : []),
+    top === null ? postTitle(post) : say`${postTitle(post)}: ${digits(top, 1)} mm at the top`,
+    ...(end.lug?.clamp ? [say`clamp bored for ${postTitle(end.lug.clamp.post)}`] : []),
   ];
   const said = (state: State, because: string, remedy?: string) =>
-    stated({ ...facts(end, 'post', 'On the post', substituted), because, ...(remedy && { remedy }) }, state);
+    stated(
+      { ...facts(end, 'post', say`On the post`, substituted), because, ...(remedy && { remedy }) },
+      state,
+    );
   if (polarity !== 'link' && polarity !== post.polarity) {
-    return said('fails', `A ${polarity} cable on the ${post.polarity} post.`, 'Look at the battery again.');
+    return said(
+      'fails',
+      say`A ${polarity} cable on the ${word(post.polarity)} post.`,
+      say`Look at the battery again.`,
+    );
   }
   const { lug, meets } = end;
   if (meets.kind === 'stud') {
     return lug?.clamp
-      ? said('fails', 'A clamp cannot grip a stud.', 'Take a ring lug.')
-      : said('holds', `A ring lug on ${meets.stud} at the ${POST_KINDS[post.kind].title}.`);
+      ? said('fails', say`A clamp cannot grip a stud.`, say`Take a ring lug.`)
+      : said('holds', say`A ring lug on ${meets.stud} at the ${POST_KINDS[post.kind].title}.`);
   }
   if (!lug?.clamp) {
     return said(
       'fails',
-      'A ring lug does not sit on a tapered post.',
-      'Take a clamp, or an adapter to a stud.',
+      say`A ring lug does not sit on a tapered post.`,
+      say`Take a clamp, or an adapter to a stud.`,
     );
   }
   const fits = lug.clamp.post.kind === meets.post.kind && lug.clamp.post.polarity === meets.post.polarity;
   return fits
-    ? said('holds', `The clamp is bored for this post.`)
+    ? said('holds', say`The clamp is bored for this post.`)
     : said(
         'fails',
-        `Bored for ${postTitle(lug.clamp.post)}: it does not fit this one.`,
-        'Clamps are not interchangeable: take the other.',
+        say`Bored for ${postTitle(lug.clamp.post)}: it does not fit this one.`,
+        say`Clamps are not interchangeable: take the other.`,
       );
 }
 
@@ -73,11 +82,11 @@ function between(end: ResolvedEnd): Finding {
   const fits = own !== undefined && own.from === post?.kind;
   return stated(
     {
-      ...facts(end, 'adapter', 'Adapter', own ? [own.title] : []),
+      ...facts(end, 'adapter', say`Adapter`, own ? [own.title] : []),
       because: fits
-        ? `${own.title}, in its ${post?.polarity} make.`
-        : `${own?.title} does not fit a ${post?.kind}.`,
-      ...(!fits && { remedy: 'Take the adapter that starts from this post.' }),
+        ? say`${own.title}, in its ${word(post?.polarity)} make.`
+        : say`${own?.title} does not fit a ${post?.kind}.`,
+      ...(!fits && { remedy: say`Take the adapter that starts from this post.` }),
     },
     fits ? 'holds' : 'fails',
   );
@@ -87,12 +96,14 @@ function shared(end: ResolvedEnd, cables: number): Finding {
   const takes = end.lug?.clamp?.cables ?? 1;
   return stated(
     {
-      ...facts(end, 'post-shared', 'Cables on one post', [`${cables} cables, the clamp takes ${takes}`]),
+      ...facts(end, 'post-shared', say`Cables on one post`, [
+        say`${cables} cables, the clamp takes ${takes}`,
+      ]),
       because:
         cables <= takes
-          ? `A clamp made for ${takes} cables.`
-          : `${cables} cables on one post want a clamp made for them, not a pile of lugs.`,
-      ...(cables > takes && { remedy: 'Take the clamp for two cables, or a bus bar.' }),
+          ? say`A clamp made for ${takes} cables.`
+          : say`${cables} cables on one post want a clamp made for them, not a pile of lugs.`,
+      ...(cables > takes && { remedy: say`Take the clamp for two cables, or a bus bar.` }),
     },
     cables <= takes ? 'holds' : 'fails',
   );

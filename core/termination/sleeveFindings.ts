@@ -6,6 +6,7 @@ import { about } from './about.ts';
 import type { EndConductor, ResolvedEnd, SleeveFit } from './resolveEnd.ts';
 import { sleeveWindow } from './sleeve.ts';
 import { whyNoSleeve } from './sleeveOffers.ts';
+import { say } from '../words/say.ts';
 
 /** Sleeve on the jacket must be at least this many jacket diameters. Shop practice. */
 const LEAST_ON_JACKET = 1.5;
@@ -34,50 +35,50 @@ function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor
     unit: 'mm',
     decimals: 1,
   });
-  const source = `customary sizes, ${title} ${ratio}`;
+  const source = say`customary sizes, ${title} ${ratio}`;
   return [
     atLeast(
       {
-        ...facts('sleeve-pass', 'Sleeve passes', sleeve.suppliedMm),
+        ...facts('sleeve-pass', say`Sleeve passes`, sleeve.suppliedMm),
         work: {
-          formula: 'supplied bore ≥ 1.1 × the largest it passes',
+          formula: say`supplied bore ≥ 1.1 × the largest it passes`,
           substituted: [
             `1.1 × ${digits(task.passMm, 1)} = ${figure(sleeveWindow(task).suppliedLeastMm, 'mm', 1)}`,
           ],
           source,
           assumes: end.spec.sleeveAfterLug
-            ? 'slid on after the lug: the folded palm, 2·(w + t) ÷ π, has to pass'
-            : 'slid on before the lug, so only the jacket and what is caught under it has to pass',
+            ? say`slid on after the lug: the folded palm, 2·(w + t) ÷ π, has to pass`
+            : say`slid on before the lug, so only the jacket and what is caught under it has to pass`,
         },
       },
       sleeveWindow(task).suppliedLeastMm,
     ),
     atMost(
       {
-        ...facts('sleeve-grip', 'Sleeve grips', sleeve.recoveredMm),
+        ...facts('sleeve-grip', say`Sleeve grips`, sleeve.recoveredMm),
         work: {
-          formula: 'recovered bore ≤ 0.9 × the smallest it grips',
+          formula: say`recovered bore ≤ 0.9 × the smallest it grips`,
           substituted: [
             `0.9 × ${digits(task.gripMm, 1)} = ${figure(sleeveWindow(task).recoveredMostMm, 'mm', 1)}`,
           ],
           source,
-          assumes: 'the smallest of jacket, barrel and hexagon',
+          assumes: say`the smallest of jacket, barrel and hexagon`,
         },
       },
       sleeveWindow(task).recoveredMostMm,
     ),
     atLeast(
       {
-        ...facts('sleeve-cover', 'Sleeve on jacket', fit.onJacketMm),
+        ...facts('sleeve-cover', say`Sleeve on jacket`, fit.onJacketMm),
         work: {
-          formula: 'cut = (barrel + gap + jacket cover) ÷ (1 − shortening)',
+          formula: say`cut = (barrel + gap + jacket cover) ÷ (1 − shortening)`,
           substituted: [
             `= (${digits(fit.onBarrelMm, 1)} + ${digits(fit.onJacketMm, 0)}) ÷ ${digits(fit.coverMm / fit.cutMm, 2)} = ${figure(fit.cutMm, 'mm', 0)}`,
-            `wall ${figure(fit.wallMm, 'mm', 2)} on the jacket once shrunk; on the shelf ${figure(sleeve.stockMm, 'mm', 0)}`,
-            `at least 1.5 × ${digits(outerMm, 1)} = ${figure(LEAST_ON_JACKET * outerMm, 'mm', 1)} on the jacket`,
+            say`wall ${figure(fit.wallMm, 'mm', 2)} on the jacket once shrunk; on the shelf ${figure(sleeve.stockMm, 'mm', 0)}`,
+            say`at least 1.5 × ${digits(outerMm, 1)} = ${figure(LEAST_ON_JACKET * outerMm, 'mm', 1)} on the jacket`,
           ],
           source,
-          assumes: 'placed from the shoulder backwards, never on the palm',
+          assumes: say`placed from the shoulder backwards, never on the palm`,
         },
       },
       LEAST_ON_JACKET * outerMm,
@@ -89,19 +90,19 @@ function noSleeve(end: ResolvedEnd, sleeves: readonly Sleeve[]): Finding {
   const task = end.sleeveTask;
   const why = task
     ? whyNoSleeve(sleeves, task, end.spec.sleeveAfterLug ?? false)
-    : { because: 'No sleeve is chosen.', remedy: 'Choose the lug first.' };
+    : { because: say`No sleeve is chosen.`, remedy: say`Choose the lug first.` };
   return stated(
     {
-      ...about(end, 'sleeve', 'Sleeve'),
+      ...about(end, 'sleeve', say`Sleeve`),
       value: null,
       unit: '',
       decimals: 0,
       ...why,
       work: {
-        formula: 'supplied ≥ 1.1 × passes, recovered ≤ 0.9 × grips',
-        substituted: ['every sleeve owned was tried'],
-        source: 'craft practice',
-        assumes: end.spec.sleeveAfterLug ? 'slid on after the lug' : 'slid on before the lug',
+        formula: say`supplied ≥ 1.1 × passes, recovered ≤ 0.9 × grips`,
+        substituted: [say`every sleeve owned was tried`],
+        source: say`craft practice`,
+        assumes: end.spec.sleeveAfterLug ? say`slid on after the lug` : say`slid on before the lug`,
       },
     },
     'fails',
@@ -111,21 +112,21 @@ function noSleeve(end: ResolvedEnd, sleeves: readonly Sleeve[]): Finding {
 export function stripFinding(end: ResolvedEnd, lug: Lug): Finding {
   return stated(
     {
-      ...about(end, 'strip', 'Strip'),
+      ...about(end, 'strip', say`Strip`),
       value: lug.barrelMm + end.gapMm,
       unit: 'mm',
       decimals: 1,
       because:
         end.gapMm > 0
-          ? `${figure(end.gapMm, 'mm', 1)} of copper shows at the mouth.`
-          : 'Flush: no copper shows.',
+          ? say`${figure(end.gapMm, 'mm', 1)} of copper shows at the mouth.`
+          : say`Flush: no copper shows.`,
       work: {
-        formula: 'strip = barrel depth + gap',
+        formula: say`strip = barrel depth + gap`,
         substituted: [
           `= ${digits(lug.barrelMm, 1)} + ${digits(end.gapMm, 1)} = ${figure(lug.barrelMm + end.gapMm, 'mm', 1)}`,
         ],
-        source: 'house practice: gap 0–2 mm for crimping, 2–4 mm to feed solder',
-        assumes: 'the barrel as measured; never insulation under it',
+        source: say`house practice: gap 0–2 mm for crimping, 2–4 mm to feed solder`,
+        assumes: say`the barrel as measured; never insulation under it`,
       },
     },
     'holds',

@@ -1,8 +1,9 @@
 import { SLEEVES } from '../catalogue/tables/sleeves.ts';
 import type { Sleeve } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
-import { figure } from '../units/figure.ts';
+import { figure, digits } from '../units/figure.ts';
 import { grips, passes, type SleeveTask, sleeveWindow } from './sleeve.ts';
+import { say } from '../words/say.ts';
 
 /** A sleeve in the drawer, held against its task. */
 export interface SleeveOffer {
@@ -58,16 +59,16 @@ export function whyNoSleeve(
   const passing = sleeves.filter((sleeve) => passes(sleeve, task));
   if (passing.length === 0) {
     const remedy = afterLug
-      ? 'Put the sleeve on before the lug: then only the jacket has to pass.'
-      : 'Buy a wider sleeve.';
-    return { because: `No sleeve owned passes ${pass}.`, remedy };
+      ? say`Put the sleeve on before the lug: then only the jacket has to pass.`
+      : say`Buy a wider sleeve.`;
+    return { because: say`No sleeve owned passes ${pass}.`, remedy };
   }
   const ratio = suppliedLeastMm / recoveredMostMm;
-  const asks = `It asks for a ratio of ${ratio.toFixed(1)} to 1`;
+  const asks = say`It asks for a ratio of ${digits(ratio, 1)} to 1`;
   const remedy = afterLug
-    ? 'Put the sleeve on before the lug, or buy a 4:1 sleeve.'
+    ? say`Put the sleeve on before the lug, or buy a 4:1 sleeve.`
     : ratio > 4
-      ? 'Build the smaller side up with a first sleeve, or take a lug nearer the cable’s size.'
-      : 'Buy a 4:1 sleeve.';
-  return { because: `What passes ${pass} does not grip ${grip}. ${asks}.`, remedy };
+      ? say`Build the smaller side up with a first sleeve, or take a lug nearer the cable’s size.`
+      : say`Buy a 4:1 sleeve.`;
+  return { because: say`What passes ${pass} does not grip ${grip}. ${asks}.`, remedy };
 }

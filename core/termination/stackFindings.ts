@@ -5,6 +5,7 @@ import { digits, figure } from '../units/figure.ts';
 import { about } from './about.ts';
 import type { ResolvedEnd } from './resolveEnd.ts';
 import { ampsThrough, byAmps, contactDensity, STACK, stackMm, type StudStack } from './studStack.ts';
+import { say } from '../words/say.ts';
 
 /** Everything on the stud of an end: how many, how thick, in what order, and how hard the faces work. */
 export function stackFindings(end: ResolvedEnd, lug: Lug, stack: StudStack | null): Finding[] {
@@ -17,18 +18,18 @@ export function stackFindings(end: ResolvedEnd, lug: Lug, stack: StudStack | nul
   ];
 }
 
-const SOURCE = 'small-craft practice: at most four on a stud, the largest current at the face';
+const SOURCE = say`small-craft practice: at most four on a stud, the largest current at the face`;
 
 function disagree(end: ResolvedEnd, stack: StudStack): Finding {
   return stated(
     {
-      ...about(end, 'stack-stud', 'One stud, two sizes'),
+      ...about(end, 'stack-stud', say`One stud, two sizes`),
       value: null,
       unit: '',
       decimals: 0,
-      because: `${stack.name} is ${stack.stud}, but ${stack.disagree.join(' and ')} ${stack.disagree.length > 1 ? 'say' : 'says'} another.`,
-      remedy: 'Measure the stud and say it once.',
-      work: { formula: 'one stud has one size', substituted: [], source: SOURCE, assumes: '' },
+      because: say`${stack.name} is ${stack.stud}, but ${stack.disagree.join(say` and `)} ${stack.disagree.length > 1 ? say`say` : say`says`} another.`,
+      remedy: say`Measure the stud and say it once.`,
+      work: { formula: say`one stud has one size`, substituted: [], source: SOURCE, assumes: '' },
     },
     'fails',
   );
@@ -37,17 +38,17 @@ function disagree(end: ResolvedEnd, stack: StudStack): Finding {
 function count(end: ResolvedEnd, { members }: StudStack): Finding {
   return atMost(
     {
-      ...about(end, 'stack-count', 'Lugs on the stud'),
+      ...about(end, 'stack-count', say`Lugs on the stud`),
       value: members.length,
       unit: '',
       decimals: 0,
-      because: `${members.length} on one stud.`,
-      ...(members.length > STACK.mostLugs && { remedy: 'Take some to a bus bar.' }),
+      because: say`${members.length} on one stud.`,
+      ...(members.length > STACK.mostLugs && { remedy: say`Take some to a bus bar.` }),
       work: {
-        formula: 'at most four on a stud',
+        formula: say`at most four on a stud`,
         substituted: [members.map(({ label }) => label).join(', ')],
         source: SOURCE,
-        assumes: 'what is said to be on it',
+        assumes: say`what is said to be on it`,
       },
     },
     STACK.mostLugs,
@@ -59,19 +60,19 @@ function order(end: ResolvedEnd, { members }: StudStack): Finding {
   const right = members.every(({ amps }, i) => amps === wanted[i]?.amps);
   return stated(
     {
-      ...about(end, 'stack-order', 'Order on the stud'),
+      ...about(end, 'stack-order', say`Order on the stud`),
       value: null,
       unit: '',
       decimals: 0,
       because: right
-        ? `${members[0]?.label} carries most and lies at the face.`
-        : `${wanted[0]?.label} carries most and must lie at the face.`,
-      ...(!right && { remedy: `From the face: ${wanted.map(({ label }) => label).join(', ')}.` }),
+        ? say`${members[0]?.label} carries most and lies at the face.`
+        : say`${wanted[0]?.label} carries most and must lie at the face.`,
+      ...(!right && { remedy: say`From the face: ${wanted.map(({ label }) => label).join(', ')}.` }),
       work: {
-        formula: 'largest current at the face',
+        formula: say`largest current at the face`,
         substituted: members.map(({ label, amps }, i) => `${i + 1}: ${label}, ${figure(amps, 'A', 0)}`),
         source: SOURCE,
-        assumes: 'continuous amps, or the heaviest step of a surge where nothing flows before it',
+        assumes: say`continuous amps, or the heaviest step of a surge where nothing flows before it`,
       },
     },
     right ? 'holds' : 'fails',
@@ -85,7 +86,7 @@ function thickness(end: ResolvedEnd, stack: StudStack): Finding {
   const needs = stackMm(stack.stud, known, stack.springWasher);
   const washers = stack.springWasher ? `2 × ${digits(stud.washerMm, 1)}` : digits(stud.washerMm, 1);
   const facts = {
-    ...about(end, 'stack', 'Thread of the stud'),
+    ...about(end, 'stack', say`Thread of the stud`),
     unit: 'mm',
     decimals: 1,
     work: {
@@ -101,20 +102,24 @@ function thickness(end: ResolvedEnd, stack: StudStack): Finding {
   if (missing.length > 0) {
     return notProved({
       ...facts,
-      because: `The lug of ${missing.map(({ label }) => label).join(', ')} is not decided, so its palm is not known.`,
-      remedy: 'Decide its lug.',
+      because: say`The lug of ${missing.map(({ label }) => label).join(', ')} is not decided, so its palm is not known.`,
+      remedy: say`Decide its lug.`,
     });
   }
   return stack.lengthMm === null
     ? stated(
-        { ...facts, value: needs, because: `The stud must stand at least ${figure(needs, 'mm', 1)} clear.` },
+        {
+          ...facts,
+          value: needs,
+          because: say`The stud must stand at least ${figure(needs, 'mm', 1)} clear.`,
+        },
         'holds',
       )
     : atMost(
         {
           ...facts,
           value: needs,
-          ...(needs > stack.lengthMm && { remedy: 'Thinner palms, fewer lugs, or a longer stud.' }),
+          ...(needs > stack.lengthMm && { remedy: say`Thinner palms, fewer lugs, or a longer stud.` }),
         },
         stack.lengthMm,
       );
@@ -126,18 +131,18 @@ function density(end: ResolvedEnd, lug: Lug, stack: StudStack): Finding {
   const perMm2 = contactDensity(stack.stud, lug.holeMm, amps);
   return stated(
     {
-      ...about(end, 'contact', 'Amps over its face'),
+      ...about(end, 'contact', say`Amps over its face`),
       value: perMm2,
       unit: 'A/mm²',
       decimals: 2,
-      because: `${figure(amps, 'A', 0)} through its lower face, its own and all stacked above. For information.`,
+      because: say`${figure(amps, 'A', 0)} through its lower face, its own and all stacked above. For information.`,
       work: {
-        formula: 'I ÷ (π/4 · (washer² − hole²))',
+        formula: say`I ÷ (π/4 · (washer² − hole²))`,
         substituted: [
           `= ${digits(amps, 0)} ÷ (π/4 × (${digits(STUDS[stack.stud].washerOuterMm, 1)}² − ${digits(lug.holeMm, 1)}²)) = ${digits(perMm2, 2)} A/mm²`,
         ],
-        source: 'area under the washer',
-        assumes: 'the face bears where the washer presses',
+        source: say`area under the washer`,
+        assumes: say`the face bears where the washer presses`,
       },
     },
     'holds',

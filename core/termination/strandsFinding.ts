@@ -7,6 +7,7 @@ import type { EndSubject } from './endSubject.ts';
 import { usesDie } from './method.ts';
 import type { ResolvedEnd } from './resolveEnd.ts';
 import { ampsWithStrandsCut } from './strandsLeft.ts';
+import { say } from '../words/say.ts';
 
 /** What cut strands cost: against the house, and against every limit of the size. Nothing while none is cut. */
 export function strandsFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
@@ -21,23 +22,23 @@ function house(end: ResolvedEnd, { shop }: EndSubject): Finding {
   const none = practice.cutStrands === 'none';
   return atMost(
     {
-      ...about(end, 'strands', 'Strands cut'),
+      ...about(end, 'strands', say`Strands cut`),
       value: cut,
       unit: '',
       decimals: 0,
       because: none
-        ? `${cut} of ${count} cut: this house allows none.`
-        : `${cut} of ${count} cut, ${digits((cut / count) * 100, 2)} %; ${allowed} may be plucked out.`,
-      ...(cut > allowed && { remedy: 'Cut back and strip again: the service loop pays for it.' }),
+        ? say`${cut} of ${count} cut: this house allows none.`
+        : say`${cut} of ${count} cut, ${digits((cut / count) * 100, 2)} %; ${allowed} may be plucked out.`,
+      ...(cut > allowed && { remedy: say`Cut back and strip again: the service loop pays for it.` }),
       work: {
-        formula: 'cut ≤ what the workmanship class allows',
-        substituted: [`${cut} of ${count} strands, ${digits((1 - cut / count) * 100, 2)} % left`],
+        formula: say`cut ≤ what the workmanship class allows`,
+        substituted: [say`${cut} of ${count} strands, ${digits((1 - cut / count) * 100, 2)} % left`],
         source: none
-          ? 'house practice: no strand cut; NASA-STD-8739.4 allows none'
-          : `IPC/WHMA-A-620 strand table, ${practice.workmanship === 'class2' ? 'class 2' : 'class 3'}, recalled`,
+          ? say`house practice: no strand cut; NASA-STD-8739.4 allows none`
+          : say`IPC/WHMA-A-620 strand table, ${practice.workmanship === 'class2' ? say`class 2` : say`class 3`}, recalled`,
         assumes: end.spec.strands?.counted
-          ? 'strands counted'
-          : 'strands by the largest diameter of their class: count them for an exact figure',
+          ? say`strands counted`
+          : say`strands by the largest diameter of their class: count them for an exact figure`,
       },
     },
     allowed,
@@ -52,19 +53,19 @@ function amps(end: ResolvedEnd, { at, shop }: EndSubject): Finding[] {
   return [
     atLeast(
       {
-        ...about(end, 'strands-amps', 'Amps with what is left'),
+        ...about(end, 'strands-amps', say`Amps with what is left`),
         value: left,
         unit: 'A',
         decimals: 1,
-        because: `It may still carry ${figure(left, 'A', 1)} of ${figure(allowed, 'A', 0)}; the drop stays, as the loss is local.`,
+        because: say`It may still carry ${figure(left, 'A', 1)} of ${figure(allowed, 'A', 0)}; the drop stays, as the loss is local.`,
         work: {
-          formula: 'allowed · √(n_left ÷ n)',
+          formula: say`allowed · √(n_left ÷ n)`,
           substituted: [
             `= ${digits(allowed, 1)} × √(${count - cut} ÷ ${count}) = ${figure(left, 'A', 1)}`,
-            `the load counts as ${figure(countedAmps(at), 'A', 1)}`,
+            say`the load counts as ${figure(countedAmps(at), 'A', 1)}`,
           ],
-          source: 'resistance over a short length; the strictest of the schools switched on',
-          assumes: 'the loss lies at the mouth of the barrel',
+          source: say`resistance over a short length; the strictest of the schools switched on`,
+          assumes: say`the loss lies at the mouth of the barrel`,
         },
       },
       countedAmps(at),
@@ -78,19 +79,19 @@ function short(end: ResolvedEnd, { cable }: EndSubject): Finding {
   const scale = faultScale(share);
   return stated(
     {
-      ...about(end, 'strands-short', 'Time in a short'),
+      ...about(end, 'strands-short', say`Time in a short`),
       value: scale * 100,
       unit: '%',
       decimals: 1,
-      because: `In a short the neck lasts ${figure(scale * 100, '%', 1)} of the whole cable’s time.`,
+      because: say`In a short the neck lasts ${figure(scale * 100, '%', 1)} of the whole cable’s time.`,
       work: {
-        formula: 't ∝ S², so t_left = t · (n_left ÷ n)²',
+        formula: say`t ∝ S², so t_left = t · (n_left ÷ n)²`,
         substituted: [`= (${count - cut} ÷ ${count})² = ${digits(scale, 3)}`],
-        source: 'adiabatic rule, IEC 60364-5-54',
+        source: say`adiabatic rule, IEC 60364-5-54`,
         assumes:
           cable.run.fuses.length > 0
-            ? 'the fuse clears within the shorter time: see “Outlives a fault” in Gauge'
-            : 'whatever opens the circuit',
+            ? say`the fuse clears within the shorter time: see “Outlives a fault” in Gauge`
+            : say`whatever opens the circuit`,
       },
     },
     share < 0.9 ? 'watch' : 'holds',
@@ -104,19 +105,21 @@ function tinnedFirst(end: ResolvedEnd): Finding[] {
   return [
     stated(
       {
-        ...about(end, 'tinned-first', 'Strands tinned first'),
+        ...about(end, 'tinned-first', say`Strands tinned first`),
         value: null,
         unit: '',
         decimals: 0,
         because: crimped
-          ? 'Solder under a crimp creeps, and the crimp loosens.'
-          : 'No die closes on this end: tinned strands do no harm.',
-        ...(crimped && { remedy: 'Cut the tinned strands off and strip again; never tin before crimping.' }),
+          ? say`Solder under a crimp creeps, and the crimp loosens.`
+          : say`No die closes on this end: tinned strands do no harm.`,
+        ...(crimped && {
+          remedy: say`Cut the tinned strands off and strip again; never tin before crimping.`,
+        }),
         work: {
-          formula: 'never tin before crimping',
+          formula: say`never tin before crimping`,
           substituted: [],
-          source: 'craft practice, all schools',
-          assumes: 'as said on this cable',
+          source: say`craft practice, all schools`,
+          assumes: say`as said on this cable`,
         },
       },
       crimped ? 'fails' : 'holds',

@@ -2,6 +2,7 @@ import { TOOL_KINDS, type ToolKindFacts } from '../catalogue/tables/tools.ts';
 import type { End } from '../job/end.ts';
 import type { Die, Shop, Tool, Trial } from '../job/shop.ts';
 import { countingTrials, learn, type Learned } from './learned.ts';
+import { say } from '../words/say.ts';
 
 /** A die as it lies in the case: the tool it belongs to, and what its trials taught. */
 export interface CaseDie {
@@ -45,10 +46,10 @@ export function cannotUse(tool: Tool, copperMm2: number, place: Place): string {
   if (kind.refused) return kind.refused;
   const largest = tool.largestMm2 ?? kind.largestMm2;
   // The largest size is named by its nominal area; a real conductor of that name may hold a little more.
-  if (copperMm2 > largest * 1.05) return `it closes on ${largest} mm² at most`;
+  if (copperMm2 > largest * 1.05) return say`it closes on ${largest} mm² at most`;
   if (!place) return '';
-  if (kind.benchOnly) return 'it stays on the bench';
-  if (kind.solidFloor && !place.solidFloor) return 'it wants a solid floor to strike on';
+  if (kind.benchOnly) return say`it stays on the bench`;
+  if (kind.solidFloor && !place.solidFloor) return say`it wants a solid floor to strike on`;
   const swing = tool.swingMm ?? kind.swingMm;
-  return place.swingMm < swing ? `it wants ${swing} mm of room to swing` : '';
+  return place.swingMm < swing ? say`it wants ${swing} mm of room to swing` : '';
 }

@@ -1,6 +1,7 @@
 import { STUDS, type StudName } from '../catalogue/tables/studs.ts';
 import { boreFill, fillVerdict, type FillVerdict, wallMm2 } from './lugOnCable.ts';
 import { webMm } from './lugOnStud.ts';
+import { say } from '../words/say.ts';
 
 /** A lug made in the field from a length of annealed copper tube, flattened and drilled. */
 export interface TubeLug {
@@ -44,10 +45,10 @@ export function tubeLug(
   const { holeMm } = STUDS[stud];
   const web = webMm(palmWidthMm, holeMm);
   const problems = [
-    verdict === 'cannot-enter' && 'The cable cannot enter: never cut strands.',
-    (verdict === 'wrong-lug' || verdict === 'loose') && 'The bore is too wide for this cable.',
-    tubeMm2 < copperMm2 && 'The tube holds less copper than the cable: take the thick-walled kind.',
-    web < holeMm / 2 && 'Too little metal beside the hole for this stud.',
+    verdict === 'cannot-enter' && say`The cable cannot enter: never cut strands.`,
+    (verdict === 'wrong-lug' || verdict === 'loose') && say`The bore is too wide for this cable.`,
+    tubeMm2 < copperMm2 && say`The tube holds less copper than the cable: take the thick-walled kind.`,
+    web < holeMm / 2 && say`Too little metal beside the hole for this stud.`,
   ].filter((problem) => problem !== false);
   return {
     fill,

@@ -6,13 +6,15 @@ import { clearanceVerdict, MOST_CLEARANCE_MM } from '../termination/lugOnStud.ts
 import { digits, figure, type Unit } from '../units/figure.ts';
 import { HOME_MM, type MadeEnd } from './exercise.ts';
 import type { FaultName } from './faults.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 const DIE_WORDS: Readonly<Record<DieVerdict, string>> = {
-  open: 'open: air stays between the strands',
-  light: 'light: too little is moved',
-  right: 'right by its figures, but the record would name another die',
-  tight: 'tight: ears and a thin barrel',
-  'will-not-close': 'too tight to close: a split or thinned barrel',
+  open: say`open: air stays between the strands`,
+  light: say`light: too little is moved`,
+  right: say`right by its figures, but the record would name another die`,
+  tight: say`tight: ears and a thin barrel`,
+  'will-not-close': say`too tight to close: a split or thinned barrel`,
 };
 
 interface Said {
@@ -40,7 +42,7 @@ export function inspect(made: MadeEnd): Readonly<Record<FaultName, Finding>> {
       formula,
       substituted,
       source,
-      assumes = 'measured with a calliper to 0.05 mm',
+      assumes = say`measured with a calliper to 0.05 mm`,
     } = said;
     const { value, unit, decimals, because } = said;
     const state: State = fails ? 'fails' : 'holds';
@@ -65,17 +67,17 @@ export function inspect(made: MadeEnd): Readonly<Record<FaultName, Finding>> {
 
 /** What is looked at, neither good nor bad. */
 const TITLES: Readonly<Record<FaultName, string>> = {
-  'loose hole': 'Hole over stud',
-  'not home': 'Copper from the bottom of the barrel',
-  'wrong die': 'Across flats',
-  'one crimp short': 'Crimps',
-  ears: 'Ears',
-  'jacket under barrel': 'Copper at the mouth',
-  'strand outside': 'Strands outside',
-  'sleeve on palm': 'Sleeve from the shoulder',
-  'no bead': 'Beads of adhesive',
-  browned: 'Browned jacket',
-  'wrong colour': 'Colour',
+  'loose hole': say`Hole over stud`,
+  'not home': say`Copper from the bottom of the barrel`,
+  'wrong die': say`Across flats`,
+  'one crimp short': say`Crimps`,
+  ears: say`Ears`,
+  'jacket under barrel': say`Copper at the mouth`,
+  'strand outside': say`Strands outside`,
+  'sleeve on palm': say`Sleeve from the shoulder`,
+  'no bead': say`Beads of adhesive`,
+  browned: say`Browned jacket`,
+  'wrong colour': say`Colour`,
 };
 
 const most = (value: number): Limit => ({ kind: 'most', most: value });
@@ -93,11 +95,11 @@ function looseHole({ asked, holeMm }: MadeEnd): Said {
     limit: most(MOST_CLEARANCE_MM),
     fails,
     because: fails
-      ? `The hole is ${mm(clearance)} wider than ${asked.stud}: the palm loses face and works free. Buy the hole you need.`
-      : `${mm(clearance)} over ${asked.stud}: it sits.`,
-    formula: 'hole − stud',
+      ? say`The hole is ${mm(clearance)} wider than ${asked.stud}: the palm loses face and works free. Buy the hole you need.`
+      : say`${mm(clearance)} over ${asked.stud}: it sits.`,
+    formula: say`hole − stud`,
     substituted: [`${digits(holeMm, 1)} − ${digits(diameterMm, 1)} = ${mm(clearance)}`],
-    source: 'craft practice, a shop setting',
+    source: say`craft practice, a shop setting`,
   };
 }
 
@@ -112,14 +114,14 @@ function notHome({ asked, shortMm }: MadeEnd): Said {
     limit: most(HOME_MM),
     fails,
     because: fails
-      ? `The copper stops ${mm(shortMm)} short: no copper in the sight hole, and ${digits(100 * held, 0)} % of the barrel holds.`
-      : 'Copper shows in the sight hole.',
-    formula: 'held = (barrel − short) ÷ barrel',
+      ? say`The copper stops ${mm(shortMm)} short: no copper in the sight hole, and ${digits(100 * held, 0)} % of the barrel holds.`
+      : say`Copper shows in the sight hole.`,
+    formula: say`held = (barrel − short) ÷ barrel`,
     substituted: [
       `(${digits(barrelMm, 0)} − ${digits(shortMm, 1)}) ÷ ${digits(barrelMm, 0)} = ${digits(100 * held, 0)} %`,
     ],
-    source: 'craft practice: see copper in the hole',
-    assumes: 'the cut is square, so that all strands end together',
+    source: say`craft practice: see copper in the hole`,
+    assumes: say`the cut is square, so that all strands end together`,
   };
 }
 
@@ -140,15 +142,15 @@ function wrongDie({ asked, crimps }: MadeEnd): Said {
     limit: { kind: 'window', least: leastMm, most: mostMm },
     fails,
     because: fails
-      ? `${mm(value, 2)} where the die leaves ${digits(leastMm, 2)} to ${mm(mostMm, 2)}. This hexagon is ${DIE_WORDS[dieVerdict(both)]}.`
-      : 'The die asked for made it, and shut.',
-    formula: 'κ = A ÷ (A_hexagon − A_wall); c = (A_wall + A) ÷ A_hexagon',
+      ? say`${mm(value, 2)} where the die leaves ${digits(leastMm, 2)} to ${mm(mostMm, 2)}. This hexagon is ${DIE_WORDS[dieVerdict(both)]}.`
+      : say`The die asked for made it, and shut.`,
+    formula: say`κ = A ÷ (A_hexagon − A_wall); c = (A_wall + A) ÷ A_hexagon`,
     substituted: [
       `κ = ${digits(Math.min(both.kappa, 9.99), 2)}, c = ${digits(both.c, 2)}`,
-      `air in the section: ${digits(100 * air, 1)} %`,
+      say`air in the section: ${digits(100 * air, 1)} %`,
     ],
-    source: 'area balance of the crimp; window by craft practice',
-    assumes: 'nominal copper, and the lug’s own diameters',
+    source: say`area balance of the crimp; window by craft practice`,
+    assumes: say`nominal copper, and the lug’s own diameters`,
   };
 }
 
@@ -161,11 +163,11 @@ function oneShort({ asked, crimps }: MadeEnd): Said {
     limit: least(asked.crimps),
     fails,
     because: fails
-      ? `The card asks ${asked.crimps}, ${crimps.length === 1 ? 'one is' : `${crimps.length} are`} there: ${digits((100 * crimps.length) / asked.crimps, 0)} % of the length pressed.`
-      : 'All of them are there.',
-    formula: 'crimps made ÷ crimps asked',
-    substituted: [`${crimps.length} of ${asked.crimps}, each ${digits(asked.die.widthMm, 0)} mm wide`],
-    source: 'house practice, and the barrel’s length',
+      ? say`The card asks ${asked.crimps}, ${crimps.length === 1 ? say`one is` : say`${crimps.length} are`} there: ${digits((100 * crimps.length) / asked.crimps, 0)} % of the length pressed.`
+      : say`All of them are there.`,
+    formula: say`crimps made ÷ crimps asked`,
+    substituted: [say`${crimps.length} of ${asked.crimps}, each ${digits(asked.die.widthMm, 0)} mm wide`],
+    source: say`house practice, and the barrel’s length`,
   };
 }
 
@@ -178,11 +180,11 @@ function ears({ earsMm }: MadeEnd): Said {
     limit: most(MOST_EARS_MM),
     fails,
     because: fails
-      ? `${mm(earsMm, 2)} of flash at the parting line: it cuts the sleeve, and says the die was too tight or never turned.`
-      : 'They do not count.',
-    formula: 'ears ≤ 0.5 mm',
-    substituted: [`${digits(earsMm, 2)} against ${digits(MOST_EARS_MM, 2)}`],
-    source: 'craft practice, a shop setting',
+      ? say`${mm(earsMm, 2)} of flash at the parting line: it cuts the sleeve, and says the die was too tight or never turned.`
+      : say`They do not count.`,
+    formula: say`ears ≤ 0.5 mm`,
+    substituted: [say`${digits(earsMm, 2)} against ${digits(MOST_EARS_MM, 2)}`],
+    source: say`craft practice, a shop setting`,
   };
 }
 
@@ -197,13 +199,13 @@ function jacketUnder({ asked, bareMm }: MadeEnd): Said {
     limit: least(0),
     fails,
     because: fails
-      ? `${mm(-bareMm)} of jacket is in the barrel: it holds nothing, and ${digits(100 * held, 0)} % of the barrel is on copper.`
-      : `${mm(bareMm)} of copper shows: no jacket is under the barrel.`,
-    formula: 'held = (barrel − jacket inside) ÷ barrel',
+      ? say`${mm(-bareMm)} of jacket is in the barrel: it holds nothing, and ${digits(100 * held, 0)} % of the barrel is on copper.`
+      : say`${mm(bareMm)} of copper shows: no jacket is under the barrel.`,
+    formula: say`held = (barrel − jacket inside) ÷ barrel`,
     substituted: [
       `(${digits(barrelMm, 0)} − ${digits(Math.max(0, -bareMm), 1)}) ÷ ${digits(barrelMm, 0)} = ${digits(100 * held, 0)} %`,
     ],
-    source: 'craft practice: never insulation under the barrel',
+    source: say`craft practice: never insulation under the barrel`,
   };
 }
 
@@ -218,14 +220,14 @@ function strandOutside({ asked, strandsOutside }: MadeEnd): Said {
     limit: most(0),
     fails,
     because: fails
-      ? `${strandsOutside} of about ${strandCount} strands ${strandsOutside === 1 ? 'is' : 'are'} outside: ${strandsOutside === 1 ? 'it carries' : 'they carry'} nothing and pierce the sleeve.`
-      : 'Every strand is in the barrel.',
-    formula: 'amps left = √(strands in ÷ strands)',
+      ? say`${strandsOutside} of about ${strandCount} strands ${strandsOutside === 1 ? say`is` : say`are`} outside: ${strandsOutside === 1 ? say`it carries` : say`they carry`} nothing and pierce the sleeve.`
+      : say`Every strand is in the barrel.`,
+    formula: say`amps left = √(strands in ÷ strands)`,
     substituted: [
       `√(${strandCount - strandsOutside} ÷ ${strandCount}) = ${digits(100 * Math.sqrt(share), 1)} %`,
     ],
-    source: 'craft practice: gather every strand',
-    assumes: 'counted by the cable’s usual strand',
+    source: say`craft practice: gather every strand`,
+    assumes: say`counted by the cable’s usual strand`,
   };
 }
 
@@ -241,13 +243,13 @@ function sleeveOnPalm({ asked, sleeveFrontMm }: MadeEnd): Said {
     limit: least(0),
     fails,
     because: fails
-      ? `It reaches ${mm(-sleeveFrontMm)} onto the palm, ${faceMm < washerMm ? 'under the washer itself: the joint clamps plastic' : 'which must lie flat metal to metal'}.`
-      : 'It stops short of the palm.',
-    formula: 'clear face = stud to shoulder + front of the sleeve',
+      ? say`It reaches ${mm(-sleeveFrontMm)} onto the palm, ${faceMm < washerMm ? say`under the washer itself: the joint clamps plastic` : say`which must lie flat metal to metal`}.`
+      : say`It stops short of the palm.`,
+    formula: say`clear face = stud to shoulder + front of the sleeve`,
     substituted: [
-      `${digits(studToBarrelMm, 1)} ${sleeveFrontMm < 0 ? '−' : '+'} ${digits(Math.abs(sleeveFrontMm), 1)} = ${mm(faceMm)}; half the washer is ${mm(washerMm)}`,
+      say`${digits(studToBarrelMm, 1)} ${sleeveFrontMm < 0 ? '−' : '+'} ${digits(Math.abs(sleeveFrontMm), 1)} = ${mm(faceMm)}; half the washer is ${mm(washerMm)}`,
     ],
-    source: 'craft practice: end it where the barrel turns into the palm',
+    source: say`craft practice: end it where the barrel turns into the palm`,
   };
 }
 
@@ -261,11 +263,11 @@ function noBead({ beads }: MadeEnd): Said {
     limit: least(2),
     fails,
     because: fails
-      ? 'No adhesive came out at the back: that end was not hot enough, and water will find it.'
-      : 'A bead at both ends: sealed.',
-    formula: 'beads seen, of 2',
-    substituted: [`front ${beads.front ? 'yes' : 'no'}, back ${beads.back ? 'yes' : 'no'}`],
-    source: 'craft practice: a bead of adhesive at both ends',
+      ? say`No adhesive came out at the back: that end was not hot enough, and water will find it.`
+      : say`A bead at both ends: sealed.`,
+    formula: say`beads seen, of 2`,
+    substituted: [say`front ${beads.front ? say`yes` : say`no`}, back ${beads.back ? say`yes` : say`no`}`],
+    source: say`craft practice: a bead of adhesive at both ends`,
   };
 }
 
@@ -278,11 +280,11 @@ function browned({ asked, brownedMm }: MadeEnd): Said {
     limit: most(0),
     fails,
     because: fails
-      ? `${mm(brownedMm, 0)} of jacket is browned: it was hotter than its ${digits(asked.kind.limitC, 0)} °C, is brittle there, and cracks when it bends.`
-      : 'The jacket has its colour.',
-    formula: 'no browning or bubbles',
-    substituted: [`the jacket is rated ${digits(asked.kind.limitC, 0)} °C`],
-    source: 'craft practice: brown or bubbled is too hot',
+      ? say`${mm(brownedMm, 0)} of jacket is browned: it was hotter than its ${digits(asked.kind.limitC, 0)} °C, is brittle there, and cracks when it bends.`
+      : say`The jacket has its colour.`,
+    formula: say`no browning or bubbles`,
+    substituted: [say`the jacket is rated ${digits(asked.kind.limitC, 0)} °C`],
+    source: say`craft practice: brown or bubbled is too hot`,
   };
 }
 
@@ -295,10 +297,10 @@ function wrongColour({ asked, colour }: MadeEnd): Said {
     decimals: 0,
     fails,
     because: fails
-      ? `The card says ${asked.polarity}, the cable is ${colour}: the next person trusts the colour.`
-      : `${asked.polarity === 'positive' ? 'Red for positive' : 'Black for negative'}, as the card says.`,
-    formula: 'red positive, black negative',
-    substituted: [`asked ${wanted}, made ${colour}`],
-    source: 'house practice: red and black cable',
+      ? say`The card says ${word(asked.polarity)}, the cable is ${word(colour)}: the next person trusts the colour.`
+      : say`${asked.polarity === 'positive' ? say`Red for positive` : say`Black for negative`}, as the card says.`,
+    formula: say`red positive, black negative`,
+    substituted: [say`asked ${word(wanted)}, made ${word(colour)}`],
+    source: say`house practice: red and black cable`,
   };
 }

@@ -2,6 +2,7 @@ import { STUDS } from '../catalogue/tables/studs.ts';
 import { digits, figure } from '../units/figure.ts';
 import { HOME_MM, type Level, type MadeEnd } from './exercise.ts';
 import type { PlaceName } from './faults.ts';
+import { say } from '../words/say.ts';
 
 /** What one sees or measures at a place. */
 export interface Readout {
@@ -26,38 +27,43 @@ export function readout(made: MadeEnd, place: PlaceName, level: Level): Readout[
   switch (place) {
     case 'hole':
       return plain(
-        'hole, and the stud in it',
+        say`hole, and the stud in it`,
         `${mm(made.holeMm)}, ${mm(STUDS[asked.stud].diameterMm)}`,
-        `for ${asked.stud}`,
+        say`for ${asked.stud}`,
       );
     case 'sight':
-      return seen('in the hole', made.shortMm <= HOME_MM ? 'copper' : 'dark: no copper');
+      return seen(say`in the hole`, made.shortMm <= HOME_MM ? 'copper' : say`dark: no copper`);
     case 'crimps':
       return [
         ...plain(
-          'across the flats',
-          made.crimps.map(({ acrossFlatsMm }) => mm(acrossFlatsMm, 2)).join(' and '),
-          `die ${digits(asked.die.acrossFlatsMm, 2)}, ${asked.crimps} times`,
+          say`across the flats`,
+          made.crimps.map(({ acrossFlatsMm }) => mm(acrossFlatsMm, 2)).join(say` and `),
+          say`die ${digits(asked.die.acrossFlatsMm, 2)}, ${asked.crimps} times`,
         ),
-        ...plain('ears', mm(made.earsMm, 2), 'to 0.5 mm'),
+        ...plain('ears', mm(made.earsMm, 2), say`to 0.5 mm`),
       ];
     case 'mouth':
       return [
         ...(made.bareMm >= 0
-          ? plain('copper before the jacket', mm(made.bareMm), mm(asked.gapMm, 0))
-          : plain('copper before the jacket', 'none to be measured', mm(asked.gapMm, 0))),
-        ...seen('strands outside', digits(made.strandsOutside, 0)),
+          ? plain(say`copper before the jacket`, mm(made.bareMm), mm(asked.gapMm, 0))
+          : plain(say`copper before the jacket`, say`none to be measured`, mm(asked.gapMm, 0))),
+        ...seen(say`strands outside`, digits(made.strandsOutside, 0)),
       ];
     case 'front':
       return plain(
-        'from the shoulder to the sleeve',
-        made.sleeveFrontMm < 0 ? `${mm(-made.sleeveFrontMm)} past it, on the palm` : mm(made.sleeveFrontMm),
-        'at the shoulder',
+        say`from the shoulder to the sleeve`,
+        made.sleeveFrontMm < 0
+          ? say`${mm(-made.sleeveFrontMm)} past it, on the palm`
+          : mm(made.sleeveFrontMm),
+        say`at the shoulder`,
       );
     case 'back':
-      return seen('bead of adhesive', made.beads.back ? 'all round' : 'none');
+      return seen(say`bead of adhesive`, made.beads.back ? say`all round` : 'none');
     case 'jacket':
-      return seen('jacket behind the sleeve', made.brownedMm > 0 ? 'brown, with bubbles' : 'its own colour');
+      return seen(
+        say`jacket behind the sleeve`,
+        made.brownedMm > 0 ? say`brown, with bubbles` : say`its own colour`,
+      );
     case 'colour':
       return plain('jacket', made.colour, asked.polarity);
   }

@@ -4,6 +4,7 @@ import { usesDie } from '../termination/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { figure } from '../units/figure.ts';
 import { type Ask, kindOf, type Step } from './step.ts';
+import { say } from '../words/say.ts';
 
 /** What each step asks to be typed: what is measured while it can still be put right. */
 export function withAsks(
@@ -20,7 +21,7 @@ function askOf(kind: string, end: ResolvedEnd): Ask | null {
   if (kind === 'strands') {
     return {
       what: 'strands',
-      words: 'Strands cut or nicked through',
+      words: say`Strands cut or nicked through`,
       unit: '',
       decimals: 0,
       least: 0,
@@ -34,7 +35,7 @@ function askOf(kind: string, end: ResolvedEnd): Ask | null {
     const { leastMm, mostMm } = acrossFlatsWindow(die.die.acrossFlatsMm);
     return {
       what: 'across flats',
-      words: 'Open the die, then measure across flats',
+      words: say`Open the die, then measure across flats`,
       unit: 'mm',
       decimals: 2,
       least: leastMm,
@@ -45,7 +46,7 @@ function askOf(kind: string, end: ResolvedEnd): Ask | null {
   return kind === 'file'
     ? {
         what: 'ears',
-        words: 'Ears before filing',
+        words: say`Ears before filing`,
         unit: 'mm',
         decimals: 2,
         least: 0,
@@ -74,11 +75,14 @@ const OVER = {
  */
 export function judgeAsk({ what, unit, decimals, least, most }: Ask, value: number): Judged {
   if (value > most + 1e-9) return { holds: false, sentence: OVER[what] };
-  if (value < least - 1e-9) return { holds: false, sentence: 'Under the die: it was another die.' };
+  if (value < least - 1e-9) return { holds: false, sentence: say`Under the die: it was another die.` };
   if (what === 'strands') {
-    return { holds: true, sentence: value === 0 ? 'Every strand is whole.' : `${most} may be plucked out.` };
+    return {
+      holds: true,
+      sentence: value === 0 ? say`Every strand is whole.` : say`${most} may be plucked out.`,
+    };
   }
-  return { holds: true, sentence: `${figure(most - value, unit, decimals)} under the limit.` };
+  return { holds: true, sentence: say`${figure(most - value, unit, decimals)} under the limit.` };
 }
 
 /** The reading that a typed figure becomes; strands are no reading, they belong to the end. */

@@ -1,5 +1,6 @@
 import type { ToCut } from '../cutting/pieces.ts';
 import { dieName, isPractising, kindOf, type Step } from './step.ts';
+import { say } from '../words/say.ts';
 
 /** One thing of a batch: a step of one of its cables. */
 export interface BatchItem {
@@ -18,16 +19,16 @@ export interface BatchPhase {
 /** Steps that are done to all cables at once; the rest of an end is made in one go, as a lug that waits falls off. */
 const AT_ONCE = ['lay-out', 'cut', 'layers', 'strip', 'strands', 'shrink', 'label', 'pull-through'];
 const TITLES: Readonly<Record<string, string>> = {
-  'lay-out': 'Lay out',
-  cut: 'Cut',
-  layers: 'Layers on',
-  strip: 'Strip',
-  strands: 'Look at the strands',
-  hold: 'Make',
-  practise: 'Try on a spare,',
-  shrink: 'Shrink',
-  label: 'Label',
-  'pull-through': 'Pull through',
+  'lay-out': say`Lay out`,
+  cut: say`Cut`,
+  layers: say`Layers on`,
+  strip: say`Strip`,
+  strands: say`Look at the strands`,
+  hold: say`Make`,
+  practise: say`Try on a spare,`,
+  shrink: say`Shrink`,
+  label: say`Label`,
+  'pull-through': say`Pull through`,
 };
 
 /** What is done in one go to one cable: a step, or all that holds an end. */

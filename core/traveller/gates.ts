@@ -8,6 +8,7 @@ import { SHRUNK_C } from '../termination/shrinkTime.ts';
 import { type CautionId, type Heeded, isHeeded } from './cautions.ts';
 import { practiceEnds } from './practise.ts';
 import { actOf, type Gate, HOLDS, kindOf, type Step } from './step.ts';
+import { say } from '../words/say.ts';
 
 /** Kinds of step that bring heat. */
 const HEATS = ['solder', 'slug', 'shrink', 'join-shrink'];
@@ -31,37 +32,37 @@ export function withGates(
       const own = ids.filter(has);
       if (own.length > 0) gates.push({ id, says, needs: own });
     };
-    if (kind === 'cut' || kind === 'join-cut') needs('measured', 'measured where it will lie', 'lay-out');
+    if (kind === 'cut' || kind === 'join-cut') needs('measured', say`measured where it will lie`, 'lay-out');
     if (HOLDS.includes(kind) || kind === 'join-crimp') {
-      needs('layers', 'layers are on the cable', 'layers');
+      needs('layers', say`layers are on the cable`, 'layers');
     }
     if (end && HOLDS.includes(kind) && firstHold(step)) {
-      needs('tried', 'tried on a spare', practiceEnds(end));
-      needs('home', 'every strand is home', `strands.${end}`, `home.${end}`);
-      needs('clocked', 'palms are at their angle', `clock.${end}`);
+      needs('tried', say`tried on a spare`, practiceEnds(end));
+      needs('home', say`every strand is home`, `strands.${end}`, `home.${end}`);
+      needs('clocked', say`palms are at their angle`, `clock.${end}`);
     }
     if (end && kind === 'shrink') {
-      needs('kept', 'ears filed, flats kept', `file.${end}`);
+      needs('kept', say`ears filed, flats kept`, `file.${end}`);
       if (has(`cool.${end}`)) {
         gates.push({
           id: 'cool',
-          says: 'cool from the solder',
+          says: say`cool from the solder`,
           needs: [`cool.${end}`],
           wait: { after: `solder.${end}`, seconds: cooling(ends[end], SOLDER.liquidusC) },
         });
       } else if (has(`slug.${end}`)) {
         gates.push({
           id: 'cool',
-          says: 'cool from the solder',
+          says: say`cool from the solder`,
           needs: [],
           wait: { after: `slug.${end}`, seconds: cooling(ends[end], SOLDER.liquidusC) },
         });
       }
     }
     if (HEATS.includes(actOf(step)))
-      gates.push({ id: 'hot work', says: 'hot-work list', needs: [], list: 'hot work' });
+      gates.push({ id: 'hot work', says: say`hot-work list`, needs: [], list: 'hot work' });
     if (kind === 'pull-through')
-      gates.push({ id: 'live', says: 'battery isolated', needs: [], list: 'live' });
+      gates.push({ id: 'live', says: say`battery isolated`, needs: [], list: 'live' });
     return gates;
   };
   return steps.map((step) => ({ ...step, gates: gatesOf(step) }));

@@ -1,7 +1,9 @@
+import { digits } from '../units/figure.ts';
 import type { CableWork } from '../cableWork.ts';
 import type { Cable, Mishap } from '../job/cable.ts';
 import type { EndName } from '../job/end.ts';
 import { HOLDS, kindOf, type ReadyEnd, type Step } from './step.ts';
+import { say } from '../words/say.ts';
 
 /** A way on from a step that went wrong. */
 export interface WayOut {
@@ -24,45 +26,45 @@ interface Fault {
 }
 
 const FAULTS: Readonly<Record<string, readonly Fault[]>> = {
-  cut: [{ what: 'cut too short', redoFrom: null }],
-  layers: [{ what: 'a layer is missing', redoFrom: 'layers' }],
+  cut: [{ what: say`cut too short`, redoFrom: null }],
+  layers: [{ what: say`a layer is missing`, redoFrom: 'layers' }],
   strip: [
-    { what: 'strands nicked by the blade', redoFrom: null },
-    { what: 'stripped too long', redoFrom: null },
+    { what: say`strands nicked by the blade`, redoFrom: null },
+    { what: say`stripped too long`, redoFrom: null },
   ],
   strands: [
-    { what: 'too many strands cut', redoFrom: null },
-    { what: 'strands black or green', redoFrom: null },
+    { what: say`too many strands cut`, redoFrom: null },
+    { what: say`strands black or green`, redoFrom: null },
   ],
   home: [
-    { what: 'a strand stays outside', redoFrom: 'home' },
-    { what: 'not home to the bottom', redoFrom: 'home' },
+    { what: say`a strand stays outside`, redoFrom: 'home' },
+    { what: say`not home to the bottom`, redoFrom: 'home' },
   ],
-  clock: [{ what: 'it will not turn that far', redoFrom: 'home' }],
+  clock: [{ what: say`it will not turn that far`, redoFrom: 'home' }],
   crimp: [
-    { what: 'dies not closed', redoFrom: 'crimp' },
-    { what: 'wrong die', redoFrom: null },
-    { what: 'slipped out while closing', redoFrom: null },
-    { what: 'a strand was left outside', redoFrom: null },
+    { what: say`dies not closed`, redoFrom: 'crimp' },
+    { what: say`wrong die`, redoFrom: null },
+    { what: say`slipped out while closing`, redoFrom: null },
+    { what: say`a strand was left outside`, redoFrom: null },
   ],
   file: [
-    { what: 'dies did not close', redoFrom: 'crimp' },
-    { what: 'ears too large', redoFrom: null },
-    { what: 'it moved in the tug', redoFrom: null },
-    { what: 'barrel cracked', redoFrom: null },
+    { what: say`dies did not close`, redoFrom: 'crimp' },
+    { what: say`ears too large`, redoFrom: null },
+    { what: say`it moved in the tug`, redoFrom: null },
+    { what: say`barrel cracked`, redoFrom: null },
   ],
-  slug: [{ what: 'solder did not run', redoFrom: 'slug' }],
+  slug: [{ what: say`solder did not run`, redoFrom: 'slug' }],
   solder: [
-    { what: 'solder did not run', redoFrom: 'solder' },
-    { what: 'jacket browned', redoFrom: null },
+    { what: say`solder did not run`, redoFrom: 'solder' },
+    { what: say`jacket browned`, redoFrom: null },
   ],
-  cool: [{ what: 'moved while it set', redoFrom: 'solder' }],
-  screw: [{ what: 'strands pushed out', redoFrom: 'screw' }],
+  cool: [{ what: say`moved while it set`, redoFrom: 'solder' }],
+  screw: [{ what: say`strands pushed out`, redoFrom: 'screw' }],
   shrink: [
-    { what: 'sleeve on the palm', redoFrom: 'shrink' },
-    { what: 'sleeve split or burnt', redoFrom: 'shrink' },
-    { what: 'no adhesive showed', redoFrom: 'shrink' },
-    { what: 'the sleeve was never put on', redoFrom: null },
+    { what: say`sleeve on the palm`, redoFrom: 'shrink' },
+    { what: say`sleeve split or burnt`, redoFrom: 'shrink' },
+    { what: say`no adhesive showed`, redoFrom: 'shrink' },
+    { what: say`the sleeve was never put on`, redoFrom: null },
   ],
 };
 
@@ -89,8 +91,8 @@ export function waysOut(what: string, step: Step, cable: Cable, work: CableWork)
   if (step.end) ways.push(cutBack(step.end, cable, work));
   ways.push({
     way: 'scrap',
-    says: 'Begin again with a new piece',
-    because: `${(work.lengths?.cutMm ?? 0).toFixed(0)} mm of cable, and what is on it already, are lost.`,
+    says: say`Begin again with a new piece`,
+    because: say`${digits(work.lengths?.cutMm ?? 0, 0)} mm of cable, and what is on it already, are lost.`,
     reopens: steps.map(({ id }) => id),
     cutBackMm: 0,
     possible: true,
@@ -107,8 +109,8 @@ function redo(from: string, step: Step, steps: readonly Step[]): WayOut {
   const [begin] = reopened;
   return {
     way: 'redo',
-    says: begin && begin.id !== step.id ? `Do it again from “${begin.short}”` : 'Do this step again',
-    because: 'Nothing of the cable is lost.',
+    says: begin && begin.id !== step.id ? say`Do it again from “${begin.short}”` : say`Do this step again`,
+    because: say`Nothing of the cable is lost.`,
     reopens: reopened.map(({ id }) => id),
     cutBackMm: 0,
     possible: true,
@@ -122,11 +124,11 @@ function cutBack(end: EndName, { run, done }: Cable, { ends, steps }: CableWork)
   const lugIsSpent = done.some(({ step }) => /^(crimp|solder|slug)/.test(step) && step.endsWith(`.${end}`));
   return {
     way: 'cut back',
-    says: `Cut end ${end} off and make it again`,
+    says: say`Cut end ${end} off and make it again`,
     because:
       short > 0
-        ? `${lost} mm come off, and the service loop has ${run.loopMm.toFixed(0)}: ${short.toFixed(0)} mm too few.`
-        : `${lost} mm come off; of the service loop ${(run.loopMm - lost).toFixed(0)} mm stay.${lugIsSpent ? ' The lug is spent.' : ''}`,
+        ? say`${lost} mm come off, and the service loop has ${digits(run.loopMm, 0)}: ${digits(short, 0)} mm too few.`
+        : say`${lost} mm come off; of the service loop ${digits(run.loopMm - lost, 0)} mm stay.${lugIsSpent ? say` The lug is spent.` : ''}`,
     reopens: ofEnd(steps, end).map(({ id }) => id),
     cutBackMm: lost,
     possible: short <= 0,

@@ -6,6 +6,7 @@ import type { HousePractice } from '../practice/housePractice.ts';
 import { countingTrials, sameBarrel } from '../termination/learned.ts';
 import { dieName, HOLDS, kindOf, type PlainStep, practising, type ReadyEnd } from './step.ts';
 import { terminate } from './terminate.ts';
+import { say } from '../words/say.ts';
 
 /** A lug and a die that were never brought together here. */
 export interface Untried {
@@ -66,29 +67,28 @@ export function practiceSteps(end: ReadyEnd, practice: HousePractice): PlainStep
   const own = terminate(end, practice).map((step): PlainStep => ({
     ...step,
     id: practising(step.id),
-    short: `Try: ${step.short}`,
+    short: say`Try: ${step.short}`,
   }));
   return [
     {
       id: practiceBegins(name),
-      short: `Try: piece ${name}`,
-      order: `Take a spare ${lug.label} and an offcut of the same cable`,
+      short: say`Try: piece ${name}`,
+      order: say`Take a spare ${lug.label} and an offcut of the same cable`,
       end: name,
-      figure: { value: Math.ceil(stripMm + TO_HOLD_MM), unit: 'mm', decimals: 0, means: 'of offcut' },
-      detail: `For ${dieName(end)}. A cracked, odd or drilled one will do: its barrel is what is tried.`,
-      why: 'What goes wrong now costs a lug; on the cable it costs the cable.',
+      figure: { value: Math.ceil(stripMm + TO_HOLD_MM), unit: 'mm', decimals: 0, means: say`of offcut` },
+      detail: say`For ${dieName(end)}. A cracked, odd or drilled one will do: its barrel is what is tried.`,
+      why: say`What goes wrong now costs a lug; on the cable it costs the cable.`,
       lit: ['barrel'],
     },
     ...own,
     {
       id: practiceEnds(name),
-      short: `Try: trial ${name}`,
-      order: 'Write the trial down',
+      short: say`Try: trial ${name}`,
+      order: say`Write the trial down`,
       end: name,
-      detail:
-        'The worst of its crimps across the flats, and its ears before they were filed. Saw it through to see the air, and add that in the tool case.',
-      why: 'A trial outranks every figure: from now on this die is known on this lug.',
-      caution: { of: 'blades', says: 'Clamp it to saw it: never in the hand.' },
+      detail: say`The worst of its crimps across the flats, and its ears before they were filed. Saw it through to see the air, and add that in the tool case.`,
+      why: say`A trial outranks every figure: from now on this die is known on this lug.`,
+      caution: { of: 'blades', says: say`Clamp it to saw it: never in the hand.` },
       lit: ['crimp'],
     },
   ];

@@ -1,9 +1,11 @@
+import { digits } from '../units/figure.ts';
 import type { Finding } from '../finding.ts';
 import type { EndName } from '../job/end.ts';
 import type { CautionId } from './cautions.ts';
 import type { ResolvedEnd, SleeveFit } from '../termination/resolveEnd.ts';
 import { usesDie } from '../termination/method.ts';
 import type { Unit } from '../units/figure.ts';
+import { say } from '../words/say.ts';
 
 /** Parts of the workpiece that a step is about: the drawing lights them and leaves the rest pale. */
 export type Feature =
@@ -97,9 +99,9 @@ export const isReady = (end: ResolvedEnd): end is ReadyEnd =>
 
 /** A die as one looks for it in the case: by its stamp, and by the flats that tell what it is. */
 export function dieName({ die: offer }: Pick<ResolvedEnd, 'die'>): string {
-  if (!offer) return 'no die';
+  if (!offer) return say`no die`;
   const { stamp, acrossFlatsMm } = offer.die;
-  return `${stamp ? `die ${stamp}` : 'the unmarked die'}, ${acrossFlatsMm.toFixed(1)} across flats`;
+  return say`${stamp ? say`die ${stamp}` : say`the unmarked die`}, ${digits(acrossFlatsMm, 1)} across flats`;
 }
 
 export const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,3 +1,4 @@
+import { digits } from '../units/figure.ts';
 import type { Cable } from '../job/cable.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
@@ -11,6 +12,8 @@ import { practiceBegins, practiceSteps } from './practise.ts';
 import { dieName, isReady, type PlainStep, type ReadyEnd, type Step } from './step.ts';
 import { withTakes } from './takes.ts';
 import { terminate } from './terminate.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 export { dieName, type Feature, type Step } from './step.ts';
 
@@ -79,18 +82,18 @@ function layOut({ conductorLabel, ends, joins }: TravellerInput): PlainStep {
   const dies = [A, B].filter(({ method }) => usesDie(method)).map(dieName);
   const things = [
     conductorLabel,
-    `lugs ${A.lug?.label} and ${B.lug?.label}`,
-    ...(dies.length > 0 ? [[...new Set(dies)].join(' and ')] : []),
-    ...joins.map(({ connector }) => `connector ${connector?.label ?? 'missing'}`),
+    say`lugs ${A.lug?.label} and ${B.lug?.label}`,
+    ...(dies.length > 0 ? [[...new Set(dies)].join(say` and `)] : []),
+    ...joins.map(({ connector }) => say`connector ${connector?.label ?? say`missing`}`),
     'sleeves',
-    'cutter, stripper, calliper',
+    say`cutter, stripper, calliper`,
   ];
   return {
     id: 'lay-out',
-    short: 'Lay out',
-    order: 'Lay everything out',
+    short: say`Lay out`,
+    order: say`Lay everything out`,
     detail: `${things.join('; ')}.`,
-    why: 'A missing sleeve is found now, not after the lug is on.',
+    why: say`A missing sleeve is found now, not after the lug is on.`,
     lit: [],
   };
 }
@@ -98,39 +101,39 @@ function layOut({ conductorLabel, ends, joins }: TravellerInput): PlainStep {
 function cut({ lengths }: TravellerInput): PlainStep {
   return {
     id: 'cut',
-    short: 'Cut',
-    order: 'Cut to length, square',
-    figure: { value: lengths.cutMm, unit: 'mm', decimals: 0, means: 'cut length' },
-    detail: `Finished, stud to stud, it will be ${lengths.finishedMm.toFixed(0)} mm.`,
-    why: 'A torn end will not enter a barrel.',
-    caution: { of: 'blades', says: 'Cutters close hard: hold the cable well behind the jaws.' },
+    short: say`Cut`,
+    order: say`Cut to length, square`,
+    figure: { value: lengths.cutMm, unit: 'mm', decimals: 0, means: say`cut length` },
+    detail: say`Finished, stud to stud, it will be ${digits(lengths.finishedMm, 0)} mm.`,
+    why: say`A torn end will not enter a barrel.`,
+    caution: { of: 'blades', says: say`Cutters close hard: hold the cable well behind the jaws.` },
     lit: ['cut'],
   };
 }
 
 /** What goes on from one end, in order. */
 const ordered = ({ name, nesting }: ReadyEnd) =>
-  `${name}: ${nesting.map(({ title }) => title).join(', then ') || 'nothing'}`;
+  `${name}: ${nesting.map(({ title }) => title).join(say`, then `) || 'nothing'}`;
 
 function layersOn(a: ReadyEnd, b: ReadyEnd, joins: readonly ResolvedJoin[]): PlainStep {
   const cut = a.sleeve?.cutMm ?? b.sleeve?.cutMm;
   const joinSleeves = joins.flatMap(({ sleeve }) =>
-    sleeve ? [`${sleeve.suppliedMm}/${sleeve.recoveredMm} for the join`] : [],
+    sleeve ? [say`${sleeve.suppliedMm}/${sleeve.recoveredMm} for the join`] : [],
   );
   return {
     id: 'layers',
-    short: 'Layers on',
-    order: 'Slide every layer onto the cable, in this order',
+    short: say`Layers on`,
+    order: say`Slide every layer onto the cable, in this order`,
     ...(cut !== undefined && {
       figure: {
         value: cut,
         unit: 'mm',
         decimals: 0,
-        means: `sleeve for ${a.sleeve ? 'A' : 'B'}${a.sleeve && b.sleeve ? `; for B ${b.sleeve.cutMm} mm` : ''}`,
+        means: say`sleeve for ${a.sleeve ? 'A' : 'B'}${a.sleeve && b.sleeve ? say`; for B ${b.sleeve.cutMm} mm` : ''}`,
       },
     }),
-    detail: `${[ordered(a), ordered(b), ...joinSleeves].join('. ')}. Push them to the middle, clear of any heat.`,
-    why: 'Once a lug is on, a sleeve that grips cannot pass it.',
+    detail: say`${[ordered(a), ordered(b), ...joinSleeves].join('. ')}. Push them to the middle, clear of any heat.`,
+    why: say`Once a lug is on, a sleeve that grips cannot pass it.`,
     lit: ['layers', 'tag', 'sleeve'],
   };
 }
@@ -142,39 +145,39 @@ function joinSteps(join: ResolvedJoin, lengths: CableLengths): PlainStep[] {
   return [
     {
       id: `join-cut-${spec.id}`,
-      short: `${title}, cut`,
-      order: `Cut the cable for the ${name} and strip both sides`,
-      figure: { value: spec.atMm, unit: 'mm', decimals: 0, means: 'from the centre of stud A' },
-      detail: `Strip ${connector.barrelMm} mm on each side. The cable is ${lengths.cutMm.toFixed(0)} mm in all.`,
-      why: 'A join is a last resort: two more crimps to prove.',
-      caution: { of: 'blades', says: 'Cut away from the hand that holds the cable.' },
+      short: say`${title}, cut`,
+      order: say`Cut the cable for the ${name} and strip both sides`,
+      figure: { value: spec.atMm, unit: 'mm', decimals: 0, means: say`from the centre of stud A` },
+      detail: say`Strip ${connector.barrelMm} mm on each side. The cable is ${digits(lengths.cutMm, 0)} mm in all.`,
+      why: say`A join is a last resort: two more crimps to prove.`,
+      caution: { of: 'blades', says: say`Cut away from the hand that holds the cable.` },
       lit: ['cut', 'strip'],
     },
     {
       id: `join-crimp-${spec.id}`,
-      short: `${title}, crimp`,
-      order: `Crimp both sides of ${connector.label}`,
+      short: say`${title}, crimp`,
+      order: say`Crimp both sides of ${connector.label}`,
       figure: {
         value: die.die.acrossFlatsMm,
         unit: 'mm',
         decimals: 2,
-        means: `across flats, ${Math.min(1, crimpsASide(connector, die))} crimp a side`,
+        means: say`across flats, ${Math.min(1, crimpsASide(connector, die))} crimp a side`,
       },
-      detail: `${dieName({ die })}. Measure both, and enter them in Prove.`,
-      why: 'Each side is proved like an end.',
-      caution: { of: 'tools', says: 'Fingers out, eyes covered, before the tool closes.' },
+      detail: say`${dieName({ die })}. Measure both, and enter them in Prove.`,
+      why: say`Each side is proved like an end.`,
+      caution: { of: 'tools', says: say`Fingers out, eyes covered, before the tool closes.` },
       lit: ['crimp'],
     },
     {
       id: `join-shrink-${spec.id}`,
-      short: `${title}, seal`,
-      order: `Shrink ${sleeve ? `the ${sleeve.suppliedMm}/${sleeve.recoveredMm} sleeve` : 'a sleeve'} over the join`,
+      short: say`${title}, seal`,
+      order: say`Shrink ${sleeve ? say`the ${sleeve.suppliedMm}/${sleeve.recoveredMm} sleeve` : say`a sleeve`} over the join`,
       detail:
         spec.kind === 'branch'
-          ? 'While it is hot, nip it between the two cables with pliers until it seals.'
-          : 'From the middle out, until adhesive shows at both ends.',
-      why: 'Water in a join works along both cables.',
-      caution: { of: 'burns', says: 'Hot until it has cooled: hands off.' },
+          ? say`While it is hot, nip it between the two cables with pliers until it seals.`
+          : say`From the middle out, until adhesive shows at both ends.`,
+      why: say`Water in a join works along both cables.`,
+      caution: { of: 'burns', says: say`Hot until it has cooled: hands off.` },
       lit: ['sleeve'],
     },
   ];
@@ -183,14 +186,14 @@ function joinSteps(join: ResolvedJoin, lengths: CableLengths): PlainStep[] {
 function pull({ name, lug }: ReadyEnd, { run }: Cable): PlainStep {
   return {
     id: 'pull-through',
-    short: 'Pull through',
-    order: `Pull end ${name}, still bare, through the smallest hole`,
+    short: say`Pull through`,
+    order: say`Pull end ${name}, still bare, through the smallest hole`,
     ...(run.holeMm !== undefined && {
-      figure: { value: run.holeMm, unit: 'mm', decimals: 0, means: 'across, at the smallest' },
+      figure: { value: run.holeMm, unit: 'mm', decimals: 0, means: say`across, at the smallest` },
     }),
-    detail: `Tape the strands closed. ${lug.label} does not pass: end ${name} is made where it lies.`,
-    why: 'A finished end would have to be cut off again.',
-    caution: { of: 'live', says: 'Battery isolated and tagged before a tool goes near it.' },
+    detail: say`Tape the strands closed. ${lug.label} does not pass: end ${name} is made where it lies.`,
+    why: say`A finished end would have to be cut off again.`,
+    caution: { of: 'live', says: say`Battery isolated and tagged before a tool goes near it.` },
     lit: ['cut'],
   };
 }
@@ -198,12 +201,12 @@ function pull({ name, lug }: ReadyEnd, { run }: Cable): PlainStep {
 function clock({ palmAngleDeg }: Cable, { name }: ReadyEnd): PlainStep {
   return {
     id: `clock.${name}`,
-    short: `Clock ${name}`,
-    order: 'Set the angle between the palms',
+    short: say`Clock ${name}`,
+    order: say`Set the angle between the palms`,
     end: name,
-    figure: { value: palmAngleDeg, unit: '', decimals: 0, means: 'degrees, palm to palm, ± 5' },
-    detail: `Let the cable lie in its natural curve, sight along it from ${name}, and turn the lug. Mark lug and jacket with one line.`,
-    why: 'A stiff cable will not twist once both lugs are on.',
+    figure: { value: palmAngleDeg, unit: '', decimals: 0, means: say`degrees, palm to palm, ± 5` },
+    detail: say`Let the cable lie in its natural curve, sight along it from ${name}, and turn the lug. Mark lug and jacket with one line.`,
+    why: say`A stiff cable will not twist once both lugs are on.`,
     lit: ['clock', 'palm'],
   };
 }
@@ -212,39 +215,42 @@ const SHRINK_WORDS: Readonly<
   Record<HousePractice['shrinkBy'], { readonly tool: string; readonly how: string }>
 > = {
   'heat gun': {
-    tool: 'with the heat gun',
-    how: 'Reflector nozzle on, a battery gun lacks the power for thick wall.',
+    tool: say`with the heat gun`,
+    how: say`Reflector nozzle on, a battery gun lacks the power for thick wall.`,
   },
-  torch: { tool: 'with the torch', how: 'Always moving, the soft yellow end of the flame, never the blue.' },
+  torch: {
+    tool: say`with the torch`,
+    how: say`Always moving, the soft yellow end of the flame, never the blue.`,
+  },
 };
 
 function shrink(end: ReadyEnd, { shrinkBy }: HousePractice): PlainStep[] {
   const { sleeve, layers, bandColour, spec } = end;
   if (!sleeve) return [];
   const after = [
-    ...(layers.includes('band') ? [`Then the ${bandColour} band over it.`] : []),
-    ...(layers.includes('boot') ? ['The boot goes over all, last.'] : []),
+    ...(layers.includes('band') ? [say`Then the ${word(bandColour)} band over it.`] : []),
+    ...(layers.includes('boot') ? [say`The boot goes over all, last.`] : []),
     ...(layers.some((layer) => layer === 'braid' || layer === 'glass')
-      ? ['Catch the end of the braid under it.']
+      ? [say`Catch the end of the braid under it.`]
       : []),
-    ...(spec.sleeveAfterLug ? ['It comes on over the palm.'] : []),
+    ...(spec.sleeveAfterLug ? [say`It comes on over the palm.`] : []),
   ];
   return [
     {
       id: `shrink.${end.name}`,
-      short: `Shrink ${end.name}`,
-      order: `Slide the sleeve to the shoulder of ${end.name} and shrink it ${SHRINK_WORDS[shrinkBy].tool}`,
+      short: say`Shrink ${end.name}`,
+      order: say`Slide the sleeve to the shoulder of ${end.name} and shrink it ${SHRINK_WORDS[shrinkBy].tool}`,
       end: end.name,
-      figure: { value: sleeve.coverMm, unit: 'mm', decimals: 0, means: 'covered, from the shoulder back' },
+      figure: { value: sleeve.coverMm, unit: 'mm', decimals: 0, means: say`covered, from the shoulder back` },
       detail: [
-        'From the palm end back, all round, until a bead of adhesive shows at both ends. Never on the palm.',
+        say`From the palm end back, all round, until a bead of adhesive shows at both ends. Never on the palm.`,
         SHRINK_WORDS[shrinkBy].how,
         ...after,
       ].join(' '),
-      why: 'It seals, and takes the strain off the last strand.',
+      why: say`It seals, and takes the strain off the last strand.`,
       caution: {
         of: 'hot work',
-        says: 'No fuel vapour, no charging battery near a flame. Hot until it has cooled: hands off.',
+        says: say`No fuel vapour, no charging battery near a flame. Hot until it has cooled: hands off.`,
       },
       lit: ['sleeve'],
     },
@@ -254,10 +260,10 @@ function shrink(end: ReadyEnd, { shrinkBy }: HousePractice): PlainStep[] {
 function label({ tag }: Cable): PlainStep {
   return {
     id: 'label',
-    short: 'Label',
-    order: `Label it ${tag}`,
-    detail: 'Let it cool, then slide the tag to the sleeve and shrink it where it can be read in place.',
-    why: 'The next person trusts what has a name and a record.',
+    short: say`Label`,
+    order: say`Label it ${tag}`,
+    detail: say`Let it cool, then slide the tag to the sleeve and shrink it where it can be read in place.`,
+    why: say`The next person trusts what has a name and a record.`,
     lit: ['tag'],
   };
 }

@@ -7,6 +7,8 @@ import { shrinkHeatJ, shrinkInW, SHRUNK_C, shrinkSeconds } from '../termination/
 import { solderNeed } from '../termination/solderNeed.ts';
 import { digits } from '../units/figure.ts';
 import { kindOf, type Step } from './step.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
 
 type Ends = { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
 
@@ -42,18 +44,18 @@ function shrinking(end: ResolvedEnd, practice: HousePractice): Finding | null {
   const inW = shrinkInW(end.lug.outerMm, end.sleeve.coverMm, practice.shrinkBy);
   return stated(
     {
-      ...about(end, 'shrink', 'Shrinking'),
+      ...about(end, 'shrink', say`Shrinking`),
       value: seconds,
-      because: `Until the barrel under it is at ${SHRUNK_C} °C too: then the adhesive wets the metal.`,
-      remedy: 'The bead at both ends says when it is done, not the clock.',
+      because: say`Until the barrel under it is at ${SHRUNK_C} °C too: then the adhesive wets the metal.`,
+      remedy: say`The bead at both ends says when it is done, not the clock.`,
       work: {
-        formula: 'E + 2·k·A·ΔT·√(t/(π·α)) = P·t; P = h·π·D·L·(T_air − T_mean)',
+        formula: say`E + 2·k·A·ΔT·√(t/(π·α)) = P·t; P = h·π·D·L·(T_air − T_mean)`,
         substituted: [
-          `E = ${digits(heatJ, 0)} J, A = ${digits(end.copperMm2, 0)} mm², P = ${digits(inW, 0)} W by ${practice.shrinkBy}`,
+          say`E = ${digits(heatJ, 0)} J, A = ${digits(end.copperMm2, 0)} mm², P = ${digits(inW, 0)} W by ${word(practice.shrinkBy)}`,
           `t = ${digits(seconds, 0)} s`,
         ],
-        source: 'lumped barrel and sleeve on a half-infinite conductor; confidence low',
-        assumes: 'from 20 °C, the whole sleeve in the heat',
+        source: say`lumped barrel and sleeve on a half-infinite conductor; confidence low`,
+        assumes: say`from 20 °C, the whole sleeve in the heat`,
       },
     },
     'holds',
@@ -65,17 +67,17 @@ function soldering(end: ResolvedEnd, practice: HousePractice): Finding | null {
   const { seconds, massG } = solderNeed(end, end.lug, practice);
   return stated(
     {
-      ...about(end, 'solder', 'Heating'),
+      ...about(end, 'solder', say`Heating`),
       value: seconds,
-      because: 'Until the tin of the lug runs and the solder follows it.',
+      because: say`Until the tin of the lug runs and the solder follows it.`,
       work: {
         formula: 'E + 2·k·A·ΔT·√(t/(π·α)) = 0.15·P·t',
         substituted: [
-          `A = ${digits(end.copperMm2, 0)} mm², ${digits(massG, 1)} g of solder, P = ${digits(practice.solder.torchW, 0)} W`,
+          say`A = ${digits(end.copperMm2, 0)} mm², ${digits(massG, 1)} g of solder, P = ${digits(practice.solder.torchW, 0)} W`,
           `t = ${digits(seconds, 0)} s`,
         ],
-        source: 'lumped joint on a half-infinite conductor; confidence low',
-        assumes: 'from 20 °C to 40 K over the liquidus, and 0.15 of the flame enters',
+        source: say`lumped joint on a half-infinite conductor; confidence low`,
+        assumes: say`from 20 °C to 40 K over the liquidus, and 0.15 of the flame enters`,
       },
     },
     'holds',
@@ -87,14 +89,14 @@ function cooling(end: ResolvedEnd): Finding | null {
   const seconds = coolSeconds(end.lug, end.copperMm2, SOLDER.liquidusC);
   return stated(
     {
-      ...about(end, 'cool', 'Cooling'),
+      ...about(end, 'cool', say`Cooling`),
       value: seconds,
-      because: `Until it can be touched, at ${TOUCH_C} °C, and a sleeve may go over it.`,
+      because: say`Until it can be touched, at ${TOUCH_C} °C, and a sleeve may go over it.`,
       work: {
-        formula: 't = (m·c ÷ h·A)·ln((T₀ − T_air) ÷ (50 − T_air))',
-        substituted: [`from ${SOLDER.liquidusC} °C in still air at 20 °C: t = ${digits(seconds, 0)} s`],
-        source: 'cooling of a lump in air; confidence low',
-        assumes: 'nothing runs off along the cable, which is the safe side',
+        formula: say`t = (m·c ÷ h·A)·ln((T₀ − T_air) ÷ (50 − T_air))`,
+        substituted: [say`from ${SOLDER.liquidusC} °C in still air at 20 °C: t = ${digits(seconds, 0)} s`],
+        source: say`cooling of a lump in air; confidence low`,
+        assumes: say`nothing runs off along the cable, which is the safe side`,
       },
     },
     'holds',

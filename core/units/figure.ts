@@ -1,3 +1,5 @@
+import { decimalMark } from '../words/say.ts';
+
 /** Units that a figure inside the core may carry. Lengths are mm; the interface may show them in inches. */
 export type Unit =
   | ''
@@ -26,7 +28,8 @@ export const THIN = '\u2009';
 const MINUS = '\u2212';
 
 /**
- * A number as it is written: fixed decimals, thousands apart by a thin space, a real minus.
+ * A number as it is written: fixed decimals after the reader's decimal mark, thousands apart
+ * by a thin space, a real minus.
  *
  * @throws RangeError for a number that is not finite: no figure is ever shown as NaN
  * @example digits(6349, 0) // "6 349"
@@ -35,10 +38,10 @@ export function digits(value: number, decimals: number): string {
   if (!Number.isFinite(value)) throw new RangeError(`not a figure: ${value}`);
   const written = Math.abs(value).toFixed(decimals);
   const sign = value < 0 && Number(written) !== 0 ? MINUS : '';
-  if (Math.abs(value) < 999) return sign + written;
+  if (Math.abs(value) < 999) return sign + written.replace('.', decimalMark());
   const [whole = '', fraction] = written.split('.');
   const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN);
-  return `${sign}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
+  return `${sign}${grouped}${fraction === undefined ? '' : decimalMark() + fraction}`;
 }
 
 /** A number with its unit: "6 349 mm", "4.61 %", "69.8 °C". */

@@ -5,6 +5,7 @@ import {
   METRIC_SIZES,
   type MetricSizeName,
 } from '../conductor/size.ts';
+import { say } from '../words/say.ts';
 
 export type SizeEntry =
   { readonly ok: true; readonly size: ConductorSize } | { readonly ok: false; readonly sentence: string };
@@ -21,7 +22,7 @@ export function parseSize(text: string, system: ConductorSize['system']): SizeEn
     /^\s*(?:(awg|sae)\s*)?(\d\/0|0{1,4}|\d+(?:[.,]\d+)?)\s*(mm2|mm²|mm\^2|sq|awg|sae|ga|gauge)?\s*$/i.exec(
       text,
     );
-  if (!match) return { ok: false, sentence: 'Write a size as 70, 70 mm², 2/0 or AWG 2.' };
+  if (!match) return { ok: false, sentence: say`Write a size as 70, 70 mm², 2/0 or AWG 2.` };
   const [, before = '', number = '', after = ''] = match;
   const said = (before || after).toLowerCase();
   const name = /^0+$/.test(number) ? `${number.length}/0` : number.replace(',', '.');
@@ -29,10 +30,10 @@ export function parseSize(text: string, system: ConductorSize['system']): SizeEn
   if (isMetric) {
     return (METRIC_SIZES as readonly string[]).includes(name)
       ? { ok: true, size: { system: 'metric', name: name as MetricSizeName } }
-      : { ok: false, sentence: `${name} mm² is not a made size; ${METRIC_SIZES.join(', ')} are.` };
+      : { ok: false, sentence: say`${name} mm² is not a made size; ${METRIC_SIZES.join(', ')} are.` };
   }
   if (!(GAUGE_SIZES as readonly string[]).includes(name)) {
-    return { ok: false, sentence: `${name} is not a gauge kept here; ${GAUGE_SIZES.join(', ')} are.` };
+    return { ok: false, sentence: say`${name} is not a gauge kept here; ${GAUGE_SIZES.join(', ')} are.` };
   }
   const gauge = said === 'sae' || (said === '' && system === 'sae') ? 'sae' : 'awg';
   return { ok: true, size: { system: gauge, name: name as GaugeName } };

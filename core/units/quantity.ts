@@ -1,3 +1,4 @@
+import { type DecimalMark, decimalMark, say } from '../words/say.ts';
 /** What an entry field asks for. Each kind has one base unit, in which the core keeps it. */
 export type QuantityKind =
   | 'length'
@@ -162,32 +163,34 @@ const TOKEN = new RegExp(
   'gu',
 );
 
-function numberOf(text: string): number {
-  if (/^\d{1,3},\d{3}$/.test(text)) {
+/** A mark with three figures after it may part thousands or decimals: only the reader's own mark is taken for the latter. */
+function numberOf(text: string, mark: DecimalMark): number {
+  const [whole = '', fraction] = text.split(mark === '.' ? ',' : '.');
+  if (/^\d{1,3}$/.test(whole) && fraction !== undefined && /^\d{3}$/.test(fraction)) {
     throw new EntryError(
-      `"${text}" can be read two ways: write ${text.replace(',', '')} or ${text.replace(',', '.')}.`,
+      say`"${text}" can be read two ways: write ${whole + fraction} or ${whole + mark + fraction}.`,
     );
   }
   return Number(text.replace(',', '.'));
 }
 
-function tokens(text: string): Token[] {
+function tokens(text: string, mark: DecimalMark): Token[] {
   const found: Token[] = [];
   let end = 0;
   for (const match of text.matchAll(TOKEN)) {
     const skipped = text.slice(end, match.index).trim();
-    if (skipped !== '') throw new EntryError(`"${skipped}" is not understood here.`);
+    if (skipped !== '') throw new EntryError(say`"${skipped}" is not understood here.`);
     end = match.index + match[0].length;
     const { mixed, apart, number, word, sign } = match.groups ?? {};
     if (mixed) found.push({ kind: 'number', value: Number(match[2]) + Number(match[3]) / Number(match[4]) });
-    else if (apart) found.push({ kind: 'number', value: numberOf(apart.replace(/\s/gu, '')) });
-    else if (number) found.push({ kind: 'number', value: numberOf(number) });
+    else if (apart) found.push({ kind: 'number', value: numberOf(apart.replace(/\s/gu, ''), mark) });
+    else if (number) found.push({ kind: 'number', value: numberOf(number, mark) });
     else if (word) found.push({ kind: 'word', text: word });
     else if (sign)
       found.push({ kind: 'sign', text: sign.replace('−', '-').replace(/[×·]/, '*').replace('÷', '/') });
   }
   const rest = text.slice(end).trim();
-  if (rest !== '') throw new EntryError(`"${rest}" is not understood here.`);
+  if (rest !== '') throw new EntryError(say`"${rest}" is not understood here.`);
   return found;
 }
 
@@ -213,7 +216,7 @@ class Parser {
     const value = this.#inBase(this.#sum());
     const left = this.#tokens[this.#next];
     if (left)
-      throw new EntryError(`"${left.kind === 'number' ? left.value : left.text}" is one thing too many.`);
+      throw new EntryError(say`"${left.kind === 'number' ? left.value : left.text}" is one thing too many.`);
     return value;
   }
 
@@ -244,8 +247,8 @@ class Parser {
     for (let sign = this.#takeSign('*', '/'); sign; sign = this.#takeSign('*', '/')) {
       const right = this.#factor();
       if (right.unit && (left.unit || sign === '/'))
-        throw new EntryError('Two units cannot be multiplied or divided here.');
-      if (sign === '/' && right.value === 0) throw new EntryError('Nothing can be divided by 0.');
+        throw new EntryError(say`Two units cannot be multiplied or divided here.`);
+      if (sign === '/' && right.value === 0) throw new EntryError(say`Nothing can be divided by 0.`);
       left = {
         value: sign === '*' ? left.value * right.value : left.value / right.value,
         unit: left.unit || right.unit,
@@ -261,7 +264,7 @@ class Parser {
     }
     if (this.#takeSign('(')) {
       const inner = this.#sum();
-      if (!this.#takeSign(')')) throw new EntryError('A bracket is not closed.');
+      if (!this.#takeSign(')')) throw new EntryError(say`A bracket is not closed.`);
       return inner;
     }
     return this.#measure();
@@ -270,7 +273,7 @@ class Parser {
   /** A number with its unit; after feet, inches follow with or without theirs. */
   #measure(): Value {
     const token = this.#tokens[this.#next];
-    if (token?.kind !== 'number') throw new EntryError('A number is missing.');
+    if (token?.kind !== 'number') throw new EntryError(say`A number is missing.`);
     this.#next += 1;
     const unit = this.#unit();
     if (!unit) return { value: token.value, unit: false };
@@ -281,7 +284,8 @@ class Parser {
       const FOOT = UNITS.length.units['ft'];
       const inches = unit === FOOT || unit.factor === FOOT?.factor;
       const lesser = this.#unit() ?? (inches ? UNITS.length.units['in'] : undefined);
-      if (!lesser || lesser.factor >= unit.factor) throw new EntryError('Say the unit of the second number.');
+      if (!lesser || lesser.factor >= unit.factor)
+        throw new EntryError(say`Say the unit of the second number.`);
       value += after.value * lesser.factor;
     }
     return { value, unit: true };
@@ -308,14 +312,14 @@ function unitNamed(text: string, kind: QuantityKind): UnitOfEntry {
     (kind === 'milliohm' && /^M(Ω|ohm)/i.test(text) && text.startsWith('M')) ||
     (kind === 'megohm' && text.startsWith('m'))
   ) {
-    throw new EntryError(`${text} is a thousand million times off: ${base} is meant here.`);
+    throw new EntryError(say`${text} is a thousand million times off: ${base} is meant here.`);
   }
   const unit = units[text.toLowerCase().replaceAll('′', "'").replaceAll('″', '"')];
   if (!unit) {
     throw new EntryError(
       base === ''
-        ? `No unit is wanted here, and "${text}" was typed.`
-        : `"${text}" is not a unit for this; ${base} is.`,
+        ? say`No unit is wanted here, and "${text}" was typed.`
+        : say`"${text}" is not a unit for this; ${base} is.`,
     );
   }
   return unit;
@@ -325,17 +329,23 @@ function unitNamed(text: string, kind: QuantityKind): UnitOfEntry {
  * Reads what a person typed: a number with or without its unit, arithmetic, a decimal comma or point.
  *
  * @param defaultUnit the unit a bare number is in: the one the field shows
+ * @param mark how decimals are parted where a figure could be read two ways: the reader's mark; a file's, in a file
  * @returns the value in the kind's base unit (mm, A, V, W, s, °C, mΩ, MΩ, N, N·m, %, °), or a sentence saying why not
  * @example parseQuantity('12 ft 6', 'length', 'mm') // { ok: true, value: 3810 }
  * @example parseQuantity('2*350+40', 'length', 'mm') // { ok: true, value: 740 }
  */
-export function parseQuantity(text: string, kind: QuantityKind, defaultUnit = UNITS[kind].base): Entry {
+export function parseQuantity(
+  text: string,
+  kind: QuantityKind,
+  defaultUnit = UNITS[kind].base,
+  mark: DecimalMark = decimalMark(),
+): Entry {
   try {
-    if (text.trim() === '') throw new EntryError('Nothing is written here.');
-    if (text.length > 80) throw new EntryError('That is too long for a figure.');
+    if (text.trim() === '') throw new EntryError(say`Nothing is written here.`);
+    if (text.length > 80) throw new EntryError(say`That is too long for a figure.`);
     const unit = defaultUnit === '' ? { factor: 1 } : unitNamed(defaultUnit, kind);
-    const value = new Parser(tokens(text), kind, unit).parse();
-    if (!Number.isFinite(value)) throw new EntryError('That is no figure.');
+    const value = new Parser(tokens(text, mark), kind, unit).parse();
+    if (!Number.isFinite(value)) throw new EntryError(say`That is no figure.`);
     return { ok: true, value };
   } catch (error) {
     if (error instanceof EntryError) return { ok: false, sentence: error.message };

@@ -12,6 +12,7 @@ import Ledger from './Ledger.vue';
 import StageTrack from './StageTrack.vue';
 import { useCableEdit } from './useCable.ts';
 import WorkpieceDrawing from './workpiece/WorkpieceDrawing.vue';
+import { say } from '../../core/words/say.ts';
 
 /** The bench: the rack, the cable to scale, its seven stages, and the ledger. */
 const { jobId, cableId, stage = 'run' } = defineProps<{ jobId: string; cableId?: string; stage?: Stage }>();
@@ -71,18 +72,18 @@ const title = computed(() => {
   if (!at) return '';
   const binding = findings.value.find(({ binds }) => binds);
   const failed = findings.value.find(({ state }) => state === 'fails');
-  if (failed) return `${failed.title}${failed.end ? ` of ${failed.end}` : ''} fails`;
-  if (stage === 'gauge' && binding) return `${binding.title} set the size`;
+  if (failed) return say`${failed.title}${failed.end ? say` of ${failed.end}` : ''} fails`;
+  if (stage === 'gauge' && binding) return say`${binding.title} set the size`;
   return LEDGER_TITLES[stage];
 });
 const LEDGER_TITLES: Readonly<Record<Stage, string>> = {
-  run: 'What the run asks',
-  gauge: 'Limits on the size',
-  ends: 'Limits on the ends',
-  cut: 'Lengths',
-  make: 'Lengths while making',
-  prove: 'Proof ledger',
-  fit: 'Torque, checks and first load',
+  run: say`What the run asks`,
+  gauge: say`Limits on the size`,
+  ends: say`Limits on the ends`,
+  cut: say`Lengths`,
+  make: say`Lengths while making`,
+  prove: say`Proof ledger`,
+  fit: say`Torque, checks and first load`,
 };
 const shownFindings = computed(() =>
   stage === 'make'
@@ -93,7 +94,7 @@ const shownFindings = computed(() =>
 );
 
 const edit = useCableEdit(() => ({ jobId, cableId: cableId ?? '' }));
-const turn = (angleDeg: number) => edit('clocking', (draft) => void (draft.palmAngleDeg = angleDeg));
+const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.palmAngleDeg = angleDeg));
 </script>
 
 <template>
@@ -130,13 +131,14 @@ const turn = (angleDeg: number) => edit('clocking', (draft) => void (draft.palmA
       </div>
     </main>
     <main v-else-if="job" class="flex flex-col items-start gap-3 p-8">
-      <h1 class="figure text-[30px] font-semibold">No cable on the bench</h1>
+      <h1 class="figure text-[30px] font-semibold">{{ say`No cable on the bench` }}</h1>
       <p class="max-w-prose text-[15px]">
-        Say from where to where, how much it carries and how far. The size, both ends, the cut length and the
-        steps follow from that.
+        {{
+          say`Say from where to where, how much it carries and how far. The size, both ends, the cut length and the steps follow from that.`
+        }}
       </p>
       <button type="button" class="button filled min-h-14 px-6 text-[16px]" @click="addCable">
-        Begin the first cable <span class="key">N</span>
+        {{ say`Begin the first cable` }} <span class="key">N</span>
       </button>
     </main>
   </BenchFrame>

@@ -21,6 +21,7 @@ import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { workOf } from '../stores/work.ts';
 import { STAGE_TITLES } from './stages.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Find a cable or a job, go to a stage, set a size, do anything: typed. */
 const { open, job, cableId, stage } = defineProps<{
@@ -64,10 +65,10 @@ const sizeCommand = computed((): Command[] => {
     ? [
         {
           id: 'size',
-          title: `Set ${cable.tag} to ${sizeLabel(size)}`,
+          title: say`Set ${cable.tag} to ${sizeLabel(size)}`,
           note: kind.title,
           act: () =>
-            bench.editCable(job.id, cable.id, 'size', (draft) => void (draft.gauge.size = { ...size })),
+            bench.editCable(job.id, cable.id, say`size`, (draft) => void (draft.gauge.size = { ...size })),
         },
       ]
     : [];
@@ -91,7 +92,7 @@ const commands = computed((): Command[] => [
     ? STAGES.map((name, i) => ({
         id: `stage-${name}`,
         title: STAGE_TITLES[name],
-        note: `stage ${i + 1}`,
+        note: say`stage ${i + 1}`,
         act: () => go(job.id, cableId, name),
       }))
     : []),
@@ -100,132 +101,144 @@ const commands = computed((): Command[] => [
     .map((other) => ({
       id: `job-${other.id}`,
       title: other.title,
-      note: 'open this job',
+      note: say`open this job`,
       act: () => go(other.id, other.cables[0]?.id),
     })),
   ...(cableId
     ? [
         {
           id: 'drawing',
-          title: 'Save this drawing as SVG',
-          note: 'to scale',
+          title: say`Save this drawing as SVG`,
+          note: say`to scale`,
           act: () => saveDrawing(cableId),
         },
         {
           id: 'at-bench',
-          title: 'Make this cable at the bench',
-          note: 'one step fills the window',
+          title: say`Make this cable at the bench`,
+          note: say`one step fills the window`,
           act: () => void router.push({ name: 'at-bench', params: { jobId: job.id, cableId } }),
         },
         {
           id: 'traveller',
-          title: 'Print the traveller of this cable',
-          note: 'paper',
+          title: say`Print the traveller of this cable`,
+          note: say`paper`,
           act: () => void router.push({ name: 'print-traveller', params: { jobId: job.id, cableId } }),
         },
       ]
     : []),
   {
     id: 'batch',
-    title: 'Make several cables at once',
-    note: 'batch, kit tray',
+    title: say`Make several cables at once`,
+    note: say`batch, kit tray`,
     act: () => void router.push({ name: 'batch', params: { jobId: job.id } }),
   },
   {
     id: 'kit',
-    title: 'Kit: cutting plan, shopping, make or buy',
-    note: 'cutting list',
+    title: say`Kit: cutting plan, shopping, make or buy`,
+    note: say`cutting list`,
     act: () => void router.push({ name: 'kit', params: { jobId: job.id } }),
   },
   {
     id: 'case',
-    title: 'Tool case: which die for which lug',
-    note: 'dies, lugs, trials',
+    title: say`Tool case: which die for which lug`,
+    note: say`dies, lugs, trials`,
     act: () => void router.push({ name: 'case', params: { jobId: job.id } }),
   },
   {
     id: 'section',
-    title: 'Section lab: measure a picture of a sawn crimp',
-    note: 'air, packing',
+    title: say`Section lab: measure a picture of a sawn crimp`,
+    note: say`air, packing`,
     act: () => void router.push({ name: 'section', params: { jobId: job.id } }),
   },
   {
     id: 'records',
-    title: 'Test records of every cable, and all of the job as a zip',
-    note: 'print, PDF, zip',
+    title: say`Test records of every cable, and all of the job as a zip`,
+    note: say`print, PDF, zip`,
     act: () => void router.push({ name: 'print-records', params: { jobId: job.id } }),
   },
   {
     id: 'hunt',
-    title: 'Hunt for a fault',
-    note: 'where the volts go',
+    title: say`Hunt for a fault`,
+    note: say`where the volts go`,
     act: () => void router.push({ name: 'hunt', params: { jobId: job.id } }),
   },
   {
     id: 'log',
-    title: 'Log of every cable',
-    note: 'made, due, corrected',
+    title: say`Log of every cable`,
+    note: say`made, due, corrected`,
     act: () => void router.push({ name: 'log', params: { jobId: job.id } }),
   },
   {
     id: 'handover',
-    title: 'Hand this job over',
-    note: 'one PDF, one zip',
+    title: say`Hand this job over`,
+    note: say`one PDF, one zip`,
     act: () => void router.push({ name: 'print-handover', params: { jobId: job.id } }),
   },
   {
     id: 'keeping',
-    title: 'Backup, bin and earlier versions',
-    note: 'how your work is kept',
+    title: say`Backup, bin and earlier versions`,
+    note: say`how your work is kept`,
     act: () => void router.push({ name: 'keeping', params: { jobId: job.id } }),
   },
   {
     id: 'trends',
-    title: 'Trends: what the dies leave over time',
-    note: 'control limits',
+    title: say`Trends: what the dies leave over time`,
+    note: say`control limits`,
     act: () => void router.push({ name: 'trends', params: { jobId: job.id } }),
   },
   {
     id: 'practice',
-    title: 'House practice: what each school changes here',
-    note: 'schools',
+    title: say`House practice: what each school changes here`,
+    note: say`schools`,
     act: () => void router.push({ name: 'practice', params: { jobId: job.id } }),
   },
   {
     id: 'training',
-    title: 'Spot the fault: practise the eye',
-    note: 'training',
+    title: say`Spot the fault: practise the eye`,
+    note: say`training`,
     act: () => void router.push({ name: 'training', params: { jobId: job.id } }),
   },
-  { id: 'new', title: 'New cable', note: 'N', act: () => emit('add') },
+  { id: 'new', title: say`New cable`, note: 'N', act: () => emit('add') },
   ...(bench.undoable
-    ? [{ id: 'undo', title: `Undo ${bench.undoable}`, note: 'Ctrl Z', act: () => void bench.undo() }]
+    ? [{ id: 'undo', title: say`Undo ${bench.undoable}`, note: say`Ctrl Z`, act: () => void bench.undo() }]
     : []),
   ...(bench.redoable
-    ? [{ id: 'redo', title: `Redo ${bench.redoable}`, note: 'Shift Ctrl Z', act: () => void bench.redo() }]
+    ? [
+        {
+          id: 'redo',
+          title: say`Redo ${bench.redoable}`,
+          note: say`Shift Ctrl Z`,
+          act: () => void bench.redo(),
+        },
+      ]
     : []),
-  { id: 'export', title: 'Export this job to a file', note: 'JSON', act: () => exportJob(job, bench.shop) },
-  { id: 'job', title: 'New empty job', note: '', act: () => go(bench.addEmptyJob().id) },
+  {
+    id: 'export',
+    title: say`Export this job to a file`,
+    note: say`JSON`,
+    act: () => exportJob(job, bench.shop),
+  },
+  { id: 'job', title: say`New empty job`, note: '', act: () => go(bench.addEmptyJob().id) },
   {
     id: 'sizes',
-    title: prefs.sizes === 'metric' ? 'Name sizes by gauge' : 'Name sizes by mm²',
-    note: 'sizes',
+    title: prefs.sizes === 'metric' ? say`Name sizes by gauge` : say`Name sizes by mm²`,
+    note: say`sizes`,
     act: () => {
       prefs.sizes = prefs.sizes === 'metric' ? 'gauge' : 'metric';
     },
   },
   {
     id: 'lengths',
-    title: prefs.lengths === 'mm' ? 'Show lengths in inches' : 'Show lengths in mm',
-    note: 'lengths',
+    title: prefs.lengths === 'mm' ? say`Show lengths in inches` : say`Show lengths in mm`,
+    note: say`lengths`,
     act: () => {
       prefs.lengths = prefs.lengths === 'mm' ? 'in' : 'mm';
     },
   },
   ...(['light', 'dark', 'system'] as const).map((theme) => ({
     id: `theme-${theme}`,
-    title: `Colours: ${theme}`,
-    note: prefs.theme === theme ? 'now' : '',
+    title: say`Colours: ${theme}`,
+    note: prefs.theme === theme ? say`now` : '',
     act: () => {
       prefs.theme = theme;
     },
@@ -252,12 +265,12 @@ function run(command: Command | null): void {
     <div class="fixed inset-0 bg-[var(--shade)]" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center p-4 pt-[12vh]">
       <DialogPanel class="w-full max-w-xl border border-line bg-lamp shadow-xl">
-        <DialogTitle class="sr-only">Find or do</DialogTitle>
+        <DialogTitle class="sr-only">{{ say`Find or do` }}</DialogTitle>
         <Combobox :model-value="null" @update:model-value="run">
           <ComboboxInput
             class="figure h-14 w-full bg-transparent px-4 text-[20px] placeholder:text-ink3 focus:outline-none"
-            placeholder="A tag, a stage, a size, an action"
-            aria-label="Find or do"
+            :placeholder="say`A tag, a stage, a size, an action`"
+            :aria-label="say`Find or do`"
             autocomplete="off"
             @change="query = $event.target.value"
           />
@@ -270,7 +283,7 @@ function run(command: Command | null): void {
                 <span>{{ command.title }}</span><span class="note truncate">{{ command.note }}</span>
               </div>
             </ComboboxOption>
-            <li v-if="shown.length === 0" class="note px-4 py-3">Nothing matches “{{ query }}”.</li>
+            <li v-if="shown.length === 0" class="note px-4 py-3">{{ say`Nothing matches “${query}”.` }}</li>
           </ComboboxOptions>
         </Combobox>
       </DialogPanel>

@@ -3,6 +3,7 @@ import { useRouter } from 'vue-router';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
+import { say } from '../../core/words/say.ts';
 
 /** On a first visit: what this is, in three lines, and the way to a job of one's own. */
 const { prefs } = usePrefs();
@@ -19,14 +20,18 @@ function beginOwn(): void {
 <template>
   <aside
     v-if="!prefs.guideSeen"
-    aria-label="How this works"
+    :aria-label="say`How this works`"
     class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hairline bg-buff px-3.5 py-2"
   >
     <p class="min-w-0 flex-1 basis-80">
-      <b>A made-up job to look round in.</b> Seven stages, in the order of the work. Press any figure in the
-      drawing or the ledger to see how it came about.
+      <b>{{ say`A made-up job to look round in.` }}</b>
+      {{
+        say`Seven stages, in the order of the work. Press any figure in the drawing or the ledger to see how it came about.`
+      }}
     </p>
-    <button type="button" class="button min-h-11" @click="beginOwn">Start an empty job</button>
-    <button type="button" class="button filled min-h-11" @click="prefs.guideSeen = true">Look round</button>
+    <button type="button" class="button min-h-11" @click="beginOwn">{{ say`Start an empty job` }}</button>
+    <button type="button" class="button filled min-h-11" @click="prefs.guideSeen = true">
+      {{ say`Look round` }}
+    </button>
   </aside>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ModalBox from '../ui/ModalBox.vue';
 import { BENCH_KEYS } from './useBenchKeys.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The list of keys. */
 defineProps<{ open: boolean }>();
@@ -8,7 +9,7 @@ defineEmits<{ close: [] }>();
 </script>
 
 <template>
-  <ModalBox :open="open" title="Keys" @close="$emit('close')">
+  <ModalBox :open="open" :title="say`Keys`" @close="$emit('close')">
     <dl class="grid grid-cols-[150px_1fr] gap-y-2">
       <template v-for="{ keys, does } in BENCH_KEYS" :key="does">
         <dt>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { type Finding, worstFirst } from '../../core/finding.ts';
 import LedgerRow from './LedgerRow.vue';
+import { say } from '../../core/words/say.ts';
 
 /** The limits that apply at this stage, the worst first, each with its work. */
 const { findings, title, opened } = defineProps<{
@@ -43,10 +44,10 @@ const counts = computed(() => {
 </script>
 
 <template>
-  <section aria-label="Ledger" class="bg-paper">
+  <section :aria-label="say`Ledger`" class="bg-paper">
     <header class="px-3.5 pt-2.5 pb-2">
       <h2 class="figure text-[18px] leading-6 font-semibold">{{ title }}</h2>
-      <p class="note">{{ counts || 'nothing to hold against a limit yet' }}</p>
+      <p class="note">{{ counts || say`nothing to hold against a limit yet` }}</p>
     </header>
     <ul>
       <LedgerRow

@@ -7,6 +7,7 @@ import { inReadersUnit, limitText, marginText } from '../ui/display.ts';
 import ShowWork from '../ui/ShowWork.vue';
 import StateMark from '../ui/StateMark.vue';
 import MarginBar from './MarginBar.vue';
+import { say } from '../../core/words/say.ts';
 
 /** One limit, of the whole cable or of both ends: value, limit, bar, state, and its work when opened. */
 const { findings, opened } = defineProps<{ findings: readonly Finding[]; opened: string | null }>();
@@ -62,7 +63,7 @@ const limits = computed(() => limitText(findings, prefs.lengths));
               :binds="finding.binds ?? false"
               :would="finding.would !== undefined"
             />
-            <span v-if="finding.waived" class="ml-1 text-[12px] font-bold text-ink2">waived</span>
+            <span v-if="finding.waived" class="ml-1 text-[12px] font-bold text-ink2">{{ say`waived` }}</span>
             <span v-if="!finding.end" class="figure block text-[13px] leading-4 text-ink2">{{
               marginText(finding)
             }}</span>
@@ -75,12 +76,12 @@ const limits = computed(() => limitText(findings, prefs.lengths));
       >
         <ChevronUp v-if="isOpen" :size="16" /><ChevronDown v-else :size="16" />
       </span>
-      <span class="sr-only">Show the work</span>
+      <span class="sr-only">{{ say`Show the work` }}</span>
     </button>
     <div v-if="isOpen" class="border-t border-hairline">
       <template v-for="finding in findings" :key="finding.id">
         <p v-if="findings.length > 1" class="figure px-3.5 pt-2 text-[15px] font-semibold">
-          End {{ finding.end }}
+          {{ say`End ${finding.end}` }}
         </p>
         <ShowWork :finding="finding" />
       </template>

@@ -1,16 +1,18 @@
 <script setup lang="ts">
+import { readersLocale } from '../words.ts';
 import { Check, CircleAlert } from '@lucide/vue';
 import { computed } from 'vue';
 import { useBench } from '../stores/bench.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Whether what was last done is kept, and why not where it is not. */
 const bench = useBench();
-const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', minute: '2-digit' });
 const saved = computed(() => {
   const state = bench.saveState;
-  if (state.kind === 'saving') return 'Saving …';
+  if (state.kind === 'saving') return say`Saving …`;
   if (state.kind === 'failed') return state.sentence;
-  return state.at ? `Saved here at ${timeOfDay.format(state.at)}` : 'Saved here';
+  return state.at ? say`Saved here at ${timeOfDay.format(state.at)}` : say`Saved here`;
 });
 </script>
 

@@ -5,13 +5,14 @@ import type { CableWork } from '../../core/cableWork.ts';
 import { placeOf } from '../places.ts';
 import StateMark from '../ui/StateMark.vue';
 import { STAGE_TITLES } from './stages.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The seven stages in the order of the work. Nothing is locked; each says how far it is. */
 defineProps<{ jobId: string; cableId: string; stage: Stage; work: CableWork }>();
 </script>
 
 <template>
-  <nav aria-label="Stages" class="flex overflow-x-auto border-b border-line bg-chalk">
+  <nav :aria-label="say`Stages`" class="flex overflow-x-auto border-b border-line bg-chalk">
     <RouterLink
       v-for="(name, i) in STAGES"
       :key="name"

@@ -8,10 +8,12 @@ import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import ModalBox from '../ui/ModalBox.vue';
+import ReadingBox from '../ui/ReadingBox.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import SavedMark from './SavedMark.vue';
 import TextField from '../ui/TextField.vue';
 import { exportJob, importJob } from '../storage/files.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The job, whether it is saved, and how figures are shown. */
 const { job } = defineProps<{ job: Job | undefined }>();
@@ -24,6 +26,7 @@ const router = useRouter();
 const fileField = useTemplateRef<HTMLInputElement>('fileField');
 const refusal = ref('');
 const isRenaming = ref(false);
+const isReading = ref(false);
 
 async function open(event: Event): Promise<void> {
   const field = event.target as HTMLInputElement;
@@ -44,40 +47,42 @@ function removeJob(): void {
 }
 
 function rename(change: Partial<Pick<Job, 'title' | 'subtitle'>>): void {
-  bench.edit('job name', (draft) => {
+  bench.edit(say`job name`, (draft) => {
     const own = draft.jobs.find(({ id }) => id === job?.id);
     if (own) Object.assign(own, change);
   });
 }
 
 const actions = computed(() => [
-  { title: 'Export this job to a file', act: () => job && exportJob(job, bench.shop) },
-  { title: 'Import a job from a file', act: () => fileField.value?.click() },
-  { title: 'Rename this job', act: () => (isRenaming.value = true) },
+  { title: say`Export this job to a file`, act: () => job && exportJob(job, bench.shop) },
+  { title: say`Import a job from a file`, act: () => fileField.value?.click() },
+  { title: say`Rename this job`, act: () => (isRenaming.value = true) },
   {
-    title: 'House practice',
+    title: say`House practice`,
     act: () => job && void router.push({ name: 'practice', params: { jobId: job.id } }),
   },
   {
-    title: 'Spot the fault: training',
+    title: say`Spot the fault: training`,
     act: () => job && void router.push({ name: 'training', params: { jobId: job.id } }),
   },
   {
-    title: 'Log of every cable',
+    title: say`Log of every cable`,
     act: () => void router.push(job ? { name: 'log', params: { jobId: job.id } } : { name: 'log-alone' }),
   },
-  { title: 'Fault hunt without a job', act: () => void router.push({ name: 'hunt-alone' }) },
+  { title: say`Fault hunt without a job`, act: () => void router.push({ name: 'hunt-alone' }) },
   {
-    title: 'Hand this job over',
+    title: say`Hand this job over`,
     act: () => job && void router.push({ name: 'print-handover', params: { jobId: job.id } }),
   },
   {
-    title: 'Backup, bin, earlier versions',
+    title: say`Backup, bin, earlier versions`,
     act: () =>
       void router.push(job ? { name: 'keeping', params: { jobId: job.id } } : { name: 'keeping-alone' }),
   },
-  { title: 'New empty job', act: newJob },
-  { title: 'Delete this job', act: removeJob },
+  // In both languages, so that who cannot read the one finds the other.
+  { title: 'Language · Taal', act: () => (isReading.value = true) },
+  { title: say`New empty job`, act: newJob },
+  { title: say`Delete this job`, act: removeJob },
 ]);
 defineExpose({ chooseFile: () => fileField.value?.click() });
 </script>
@@ -90,7 +95,7 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
         class="-ml-2 flex size-11 items-center justify-center text-teal lg:hidden"
         @click="$emit('rack')"
       >
-        <MenuIcon :size="22" aria-hidden="true" /><span class="sr-only">Open the rack</span>
+        <MenuIcon :size="22" aria-hidden="true" /><span class="sr-only">{{ say`Open the rack` }}</span>
       </button>
       <Anchor
         :size="24"
@@ -98,17 +103,19 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
         :stroke-width="2.2"
         aria-hidden="true"
       />
-      <span class="figure text-[20px] font-semibold whitespace-nowrap max-lg:hidden">Gruff Anchor</span>
+      <span class="figure text-[20px] font-semibold whitespace-nowrap max-lg:hidden">{{
+        say`Gruff Anchor`
+      }}</span>
     </div>
     <Menu as="div" class="relative min-w-0 max-sm:flex-1">
       <MenuButton
         class="flex h-full max-w-full min-w-0 items-center gap-2 px-3.5 hover:bg-teal-tint focus-visible:-outline-offset-2"
       >
-        <span class="figure truncate text-[18px] font-semibold">{{ job?.title ?? 'No job' }}</span>
+        <span class="figure truncate text-[18px] font-semibold">{{ job?.title ?? say`No job` }}</span>
         <span class="truncate text-ink2 max-2xl:hidden">{{ job?.subtitle }}</span>
-        <ChevronDown :size="17" class="shrink-0 text-teal" aria-hidden="true" /><span class="sr-only"
-          >Jobs and files</span
-        >
+        <ChevronDown :size="17" class="shrink-0 text-teal" aria-hidden="true" /><span class="sr-only">{{
+          say`Jobs and files`
+        }}</span>
       </MenuButton>
       <MenuItems
         class="absolute left-0 z-40 mt-px max-h-[80vh] w-80 max-w-[92vw] overflow-auto border border-line bg-lamp shadow-lg focus:outline-none"
@@ -149,48 +156,48 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
         type="button"
         class="flex size-9 items-center justify-center text-teal disabled:text-ink3/60 max-md:hidden"
         :disabled="!bench.undoable"
-        :title="bench.undoable ? `Undo: ${bench.undoable}` : 'Nothing to undo'"
+        :title="bench.undoable ? say`Undo: ${bench.undoable}` : say`Nothing to undo`"
         @click="bench.undo()"
       >
-        <Undo2 :size="19" aria-hidden="true" /><span class="sr-only">Undo {{ bench.undoable }}</span>
+        <Undo2 :size="19" aria-hidden="true" /><span class="sr-only">{{ say`Undo ${bench.undoable}` }}</span>
       </button>
       <button
         type="button"
         class="flex size-9 items-center justify-center text-teal disabled:text-ink3/60 max-md:hidden"
         :disabled="!bench.redoable"
-        :title="bench.redoable ? `Redo: ${bench.redoable}` : 'Nothing to redo'"
+        :title="bench.redoable ? say`Redo: ${bench.redoable}` : say`Nothing to redo`"
         @click="bench.redo()"
       >
-        <Redo2 :size="19" aria-hidden="true" /><span class="sr-only">Redo {{ bench.redoable }}</span>
+        <Redo2 :size="19" aria-hidden="true" /><span class="sr-only">{{ say`Redo ${bench.redoable}` }}</span>
       </button>
       <button
         type="button"
         class="box flex h-8 items-center gap-2 px-2.5 text-ink2 hover:bg-teal-tint"
         @click="$emit('command')"
       >
-        <Search :size="16" aria-hidden="true" /><span class="max-lg:sr-only">Find or do</span
+        <Search :size="16" aria-hidden="true" /><span class="max-lg:sr-only">{{ say`Find or do` }}</span
         ><kbd class="key max-lg:hidden">Ctrl K</kbd>
       </button>
       <SegmentedField
         v-model="prefs.sizes"
-        label="Name sizes by"
+        :label="say`Name sizes by`"
         hide-label
         small
         class="max-md:hidden"
         :choices="[
-          { value: 'metric', title: 'mm²' },
-          { value: 'gauge', title: 'AWG' },
+          { value: 'metric', title: say`mm²` },
+          { value: 'gauge', title: say`AWG` },
         ]"
       />
       <SegmentedField
         v-model="prefs.lengths"
-        label="Show lengths in"
+        :label="say`Show lengths in`"
         hide-label
         small
         class="max-md:hidden"
         :choices="[
-          { value: 'mm', title: 'mm' },
-          { value: 'in', title: 'in' },
+          { value: 'mm', title: say`mm` },
+          { value: 'in', title: say`in` },
         ]"
       />
       <button
@@ -198,16 +205,16 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
         class="flex size-9 items-center justify-center text-teal hover:bg-teal-tint"
         @click="prefs.theme = prefsStore.isDark ? 'light' : 'dark'"
       >
-        <Contrast :size="20" aria-hidden="true" /><span class="sr-only"
-          >{{ prefsStore.isDark ? 'Light' : 'Dark' }} colours</span
-        >
+        <Contrast :size="20" aria-hidden="true" /><span class="sr-only">{{
+          say`${prefsStore.isDark ? say`Light` : say`Dark`} colours`
+        }}</span>
       </button>
       <button
         type="button"
         class="figure flex size-9 items-center justify-center text-[18px] font-semibold text-teal hover:bg-teal-tint max-sm:hidden"
         @click="$emit('keys')"
       >
-        ?<span class="sr-only"> keys</span>
+        ?<span class="sr-only">{{ ' ' }}{{ say`keys` }}</span>
       </button>
     </div>
     <input
@@ -218,26 +225,27 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
       data-testid="file"
       @change="open"
     />
-    <ModalBox :open="refusal !== ''" title="Nothing was imported" @close="refusal = ''">
+    <ModalBox :open="refusal !== ''" :title="say`Nothing was imported`" @close="refusal = ''">
       <p role="alert">{{ refusal }}</p>
-      <p class="note mt-2">Your jobs are as they were.</p>
-      <button type="button" class="button filled mt-4" @click="refusal = ''">All right</button>
+      <p class="note mt-2">{{ say`Your jobs are as they were.` }}</p>
+      <button type="button" class="button filled mt-4" @click="refusal = ''">{{ say`All right` }}</button>
     </ModalBox>
-    <ModalBox :open="isRenaming" title="This job" @close="isRenaming = false">
+    <ReadingBox :open="isReading" @close="isReading = false" />
+    <ModalBox :open="isRenaming" :title="say`This job`" @close="isRenaming = false">
       <TextField
-        label="Name"
+        :label="say`Name`"
         :model-value="job?.title ?? ''"
         :longest="80"
         required
         @update:model-value="rename({ title: $event })"
       />
       <TextField
-        label="What it is"
+        :label="say`What it is`"
         :model-value="job?.subtitle ?? ''"
         :longest="120"
         @update:model-value="rename({ subtitle: $event })"
       />
-      <button type="button" class="button filled mt-2" @click="isRenaming = false">Done</button>
+      <button type="button" class="button filled mt-2" @click="isRenaming = false">{{ say`Done` }}</button>
     </ModalBox>
   </header>
 </template>

@@ -1,11 +1,12 @@
 import type { Stage } from '../../core/job/cable.ts';
+import { say } from '../../core/words/say.ts';
 
 export const STAGE_TITLES: Readonly<Record<Stage, string>> = {
-  run: 'Run',
-  gauge: 'Gauge',
-  ends: 'Ends',
-  cut: 'Cut',
-  make: 'Make',
-  prove: 'Prove',
-  fit: 'Fit',
+  run: say`Run`,
+  gauge: say`Gauge`,
+  ends: say`Ends`,
+  cut: say`Cut`,
+  make: say`Make`,
+  prove: say`Prove`,
+  fit: say`Fit`,
 };

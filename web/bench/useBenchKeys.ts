@@ -5,25 +5,27 @@ import { type Stage, STAGES } from '../../core/job/cable.ts';
 import type { Job } from '../../core/job/job.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The keys of the bench and what they do: shown by ?, handled by {@link useBenchKeys}. */
 export const BENCH_KEYS: readonly { readonly keys: readonly string[]; readonly does: string }[] = [
-  { keys: ['1', '…', '7'], does: 'go to a stage' },
-  { keys: ['J', 'K'], does: 'next cable, cable before' },
-  { keys: ['N'], does: 'new cable' },
-  { keys: ['D'], does: 'duplicate this cable' },
-  { keys: ['Alt ↑', 'Alt ↓'], does: 'move this cable in the rack' },
-  { keys: ['Delete'], does: 'delete this cable (undo brings it back)' },
-  { keys: ['/'], does: 'filter the rack' },
-  { keys: ['Ctrl K'], does: 'find or do anything' },
-  { keys: ['Ctrl Z', 'Shift Ctrl Z'], does: 'undo, redo' },
-  { keys: ['Space', 'Backspace'], does: 'in Make: done, back' },
-  { keys: ['Ctrl click'], does: 'mark cables in the rack, to set them all at once' },
-  { keys: ['?'], does: 'this list' },
+  { keys: ['1', '…', '7'], does: say`go to a stage` },
+  { keys: ['J', 'K'], does: say`next cable, cable before` },
+  { keys: ['N'], does: say`new cable` },
+  { keys: ['D'], does: say`duplicate this cable` },
+  { keys: [say`Alt ↑`, say`Alt ↓`], does: say`move this cable in the rack` },
+  { keys: [say`Delete`], does: say`delete this cable (undo brings it back)` },
+  { keys: ['/'], does: say`filter the rack` },
+  { keys: [say`Ctrl K`], does: say`find or do anything` },
+  { keys: [say`Ctrl Z`, say`Shift Ctrl Z`], does: say`undo, redo` },
+  { keys: [say`Space`, say`Backspace`], does: say`in Make: done, back` },
+  { keys: [say`Ctrl click`], does: say`mark cables in the rack, to set them all at once` },
+  { keys: ['?'], does: say`this list` },
 ];
 
 const isTyping = (event: KeyboardEvent) =>
-  event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]');
+  event.target instanceof HTMLElement &&
+  event.target.matches(say`input, textarea, select, [contenteditable]`);
 
 export function useBenchKeys(bench: {
   job: ComputedRef<Job | undefined>;

@@ -1,12 +1,13 @@
 import { ref } from 'vue';
 import { usePrefs } from '../stores/prefs.ts';
+import { say } from '../../core/words/say.ts';
 
 /** A reading stands for nothing without a name: says so, and answers whether one is missing. */
 export function usePersonNeeded() {
   const { prefs } = usePrefs();
   const problem = ref('');
   function nameNeeded(): boolean {
-    problem.value = prefs.person.trim() === '' ? 'Say who is measuring first.' : '';
+    problem.value = prefs.person.trim() === '' ? say`Say who is measuring first.` : '';
     return problem.value !== '';
   }
   return { problem, nameNeeded };

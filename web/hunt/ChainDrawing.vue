@@ -13,6 +13,7 @@ import { layoutOf } from './layout.ts';
 import PieceShape from './PieceShape.vue';
 import ReadCell from './ReadCell.vue';
 import VoltLadder from './VoltLadder.vue';
+import { say } from '../../core/words/say.ts';
 
 /** The chain out and back with what was read across each piece, and the ladder of volts under it. */
 const { hunt, found, ladder } = defineProps<{ hunt: Hunt; found: HuntFound; ladder: Ladder | null }>();
@@ -49,7 +50,7 @@ function take(piece: Piece, part: { millivolt?: number; amps?: number }): void {
     waiting.value = { ...waiting.value, [piece.id]: { ...waiting.value[piece.id], ...part } };
     tell(
       piece,
-      isCranking.value ? '' : 'Say the load current first: millivolts mean nothing without their amps.',
+      isCranking.value ? '' : say`Say the load current first: millivolts mean nothing without their amps.`,
     );
     return;
   }
@@ -135,7 +136,7 @@ const dims = computed(() => {
     ref="host"
     class="chain-drawing min-w-0 overflow-x-auto bg-paper"
     tabindex="0"
-    aria-label="The chain, left to right"
+    :aria-label="say`The chain, left to right`"
   >
     <div v-if="width > 0" class="relative" :style="{ width: `${layout.width}px` }">
       <svg :width="layout.width" :height="PICTURE" class="relative block" aria-hidden="true">
@@ -146,16 +147,16 @@ const dims = computed(() => {
           />
           <path :d="`M${dims.start} 14H${dims.end}M${dims.start} 34H${dims.end}`" stroke-width="0.8" />
           <text :x="(dims.start + dims.end) / 2" y="18" text-anchor="middle">
-            {{ digits(ladder.startV, 2) }} V across the posts
+            {{ say`${digits(ladder.startV, 2)} V across the posts` }}
           </text>
           <text :x="(dims.start + dims.loadFrom) / 2" y="38" text-anchor="middle">
-            out {{ digits(ladder.outMillivolt / 1000, 3) }} V
+            {{ say`out ${digits(ladder.outMillivolt / 1000, 3)} V` }}
           </text>
           <text :x="(dims.loadFrom + dims.loadTo) / 2" y="38" text-anchor="middle">
             {{ digits(ladder.loadV, 2) }} V
           </text>
           <text :x="(dims.loadTo + dims.end) / 2" y="38" text-anchor="middle">
-            back {{ digits(ladder.backMillivolt / 1000, 3) }} V
+            {{ say`back ${digits(ladder.backMillivolt / 1000, 3)} V` }}
           </text>
         </g>
         <g
@@ -176,7 +177,7 @@ const dims = computed(() => {
             stroke-width="1.8"
           />
           <rect :x="probe.middle - 38" y="106" width="76" height="20" rx="2" fill="var(--teal)" />
-          <text :x="probe.middle" y="121" text-anchor="middle">probe next</text>
+          <text :x="probe.middle" y="121" text-anchor="middle">{{ say`probe next` }}</text>
         </g>
       </svg>
       <div class="relative grid" :style="{ gridTemplateColumns: template }">
@@ -195,11 +196,11 @@ const dims = computed(() => {
             note(piece)
           }}</span>
         </div>
-        <span class="self-center pr-2 text-right text-ink2">read</span>
+        <span class="self-center pr-2 text-right text-ink2">{{ say`read` }}</span>
         <div v-for="(piece, i) in columns" :key="piece?.id ?? i" class="px-[3px]">
           <ReadCell
             v-if="piece"
-            :label="`Millivolts across ${piece.title}`"
+            :label="say`Millivolts across ${piece.title}`"
             kind="millivolt"
             :model-value="millivoltOf(piece)"
             :least="0"
@@ -217,11 +218,11 @@ const dims = computed(() => {
           </p>
         </div>
         <template v-if="isCranking">
-          <span class="self-center pr-2 text-right text-ink2">at</span>
+          <span class="self-center pr-2 text-right text-ink2">{{ say`at` }}</span>
           <div v-for="(piece, i) in columns" :key="piece?.id ?? i" class="px-[3px] pt-1.5">
             <ReadCell
               v-if="piece"
-              :label="`Amps while reading across ${piece.title}`"
+              :label="say`Amps while reading across ${piece.title}`"
               kind="current"
               :model-value="ampsOf(piece)"
               :least="0.1"
@@ -233,7 +234,7 @@ const dims = computed(() => {
             />
           </div>
         </template>
-        <span class="pt-1.5 pr-2 text-right text-ink2">should</span>
+        <span class="pt-1.5 pr-2 text-right text-ink2">{{ say`should` }}</span>
         <p
           v-for="(piece, i) in columns"
           :key="piece?.id ?? i"
@@ -260,13 +261,14 @@ const dims = computed(() => {
           <button
             type="button"
             class="figure relative bg-paper px-1.5 text-[15px] font-semibold whitespace-nowrap hover:bg-teal-tint"
-            title="Take this reading out"
+            :title="say`Take this reading out`"
             @click="emit('change', withoutReading(hunt, span.id), 'reading taken out')"
           >
-            {{ digits(span.millivolt, 1) }} mV
-            <span v-if="isCranking" class="font-normal">at {{ digits(span.amps, 0) }} A</span>
-            <span v-if="span.source === 'simulated'" class="text-[12px]">SIMULATED</span>
-            <span class="text-teal" aria-hidden="true"> ×</span><span class="sr-only">take it out</span>
+            {{ say`${digits(span.millivolt, 1)} mV` }}
+            <span v-if="isCranking" class="font-normal">{{ say`at ${digits(span.amps, 0)} A` }}</span>
+            <span v-if="span.source === 'simulated'" class="text-[12px]">{{ say`SIMULATED` }}</span>
+            <span class="text-teal" aria-hidden="true"> ×</span
+            ><span class="sr-only">{{ say`take it out` }}</span>
           </button>
         </div>
       </div>
@@ -280,7 +282,7 @@ const dims = computed(() => {
         :height="LADDER"
       />
       <p v-else class="note px-3.5 py-6">
-        The ladder of volts is drawn once the load current and the volts at the posts are known.
+        {{ say`The ladder of volts is drawn once the load current and the volts at the posts are known.` }}
       </p>
     </div>
   </div>

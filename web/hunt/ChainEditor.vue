@@ -17,6 +17,7 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import TextField from '../ui/TextField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** The chain as a list, from source to load and back, and the facts of the hunt. */
 const { hunt } = defineProps<{ hunt: Hunt }>();
@@ -26,7 +27,7 @@ const kinds = CHAIN_PIECE_KINDS.map((kind) => ({ value: kind, title: CHAIN_PIECE
 const sides = computed(() =>
   (['out', 'back'] as const).map((side) => ({
     side,
-    title: side === 'out' ? `Out: from + to the ${hunt.load}` : `Back: from the ${hunt.load} to −`,
+    title: side === 'out' ? say`Out: from + to the ${hunt.load}` : say`Back: from the ${hunt.load} to −`,
     pieces: hunt.pieces.filter((piece) => piece.side === side),
   })),
 );
@@ -44,7 +45,7 @@ function setKind(piece: Piece, kind: ChainPieceKind): void {
   emit('change', { ...hunt, pieces }, 'kind of piece');
 }
 function add(side: Piece['side'], behind?: string): void {
-  const piece: Piece = { id: nanoid(10), kind: 'stud', title: 'New joint', side };
+  const piece: Piece = { id: nanoid(10), kind: 'stud', title: say`New joint`, side };
   emit('change', withPiece(hunt, piece, behind), 'new piece');
 }
 function badSize(text: string): string {
@@ -59,30 +60,30 @@ function setSize(piece: Piece, text: string): void {
 </script>
 
 <template>
-  <section aria-label="The chain and its facts" class="min-w-0 p-3.5">
+  <section :aria-label="say`The chain and its facts`" class="min-w-0 p-3.5">
     <div class="grid gap-x-3 sm:grid-cols-3">
       <TextField
-        label="This hunt"
+        :label="say`This hunt`"
         :model-value="hunt.title"
         :longest="80"
         required
         @update:model-value="emit('change', { ...hunt, title: $event }, 'name of the hunt')"
       />
       <TextField
-        label="The load"
+        :label="say`The load`"
         :model-value="hunt.load"
         :longest="40"
         required
         @update:model-value="emit('change', { ...hunt, load: $event }, 'load')"
       />
       <SegmentedField
-        label="The test"
+        :label="say`The test`"
         :model-value="hunt.test"
         :choices="HUNT_TESTS.map((test) => ({ value: test, title: test }))"
         @update:model-value="emit('change', { ...hunt, test: $event }, 'kind of test')"
       />
       <QuantityField
-        label="System"
+        :label="say`System`"
         kind="voltage"
         :model-value="hunt.systemV"
         :least="1"
@@ -91,17 +92,17 @@ function setSize(piece: Piece, text: string): void {
         @update:model-value="emit('change', { ...hunt, systemV: $event }, 'system voltage')"
       />
       <QuantityField
-        label="Copper at"
+        :label="say`Copper at`"
         kind="temperature"
         :model-value="hunt.copperC"
         :least="-40"
         :most="150"
         :decimals="0"
-        hint="the cables as warm as they are now"
+        :hint="say`the cables as warm as they are now`"
         @update:model-value="emit('change', { ...hunt, copperC: $event }, 'warmth of the copper')"
       />
       <TextField
-        label="Notes"
+        :label="say`Notes`"
         :model-value="hunt.notes"
         :longest="2000"
         @update:model-value="emit('change', { ...hunt, notes: $event }, 'notes')"
@@ -110,9 +111,10 @@ function setSize(piece: Piece, text: string): void {
     <div v-for="{ side, title, pieces } in sides" :key="side" class="mb-4">
       <h2 class="figure mb-1 border-b border-line text-[17px] font-semibold">{{ title }}</h2>
       <p class="note flex max-lg:hidden" aria-hidden="true">
-        <span class="w-[168px]">kind</span
-        ><span class="flex-1">name, and of a cable its size, length, and if tinned</span>
-        <span class="w-[320px]">should take, where known better</span>
+        <span class="w-[168px]">{{ say`kind` }}</span><span class="flex-1">{{
+          say`name, and of a cable its size, length, and if tinned`
+        }}</span>
+        <span class="w-[320px]">{{ say`should take, where known better` }}</span>
       </p>
       <div
         v-for="piece in pieces"
@@ -120,13 +122,13 @@ function setSize(piece: Piece, text: string): void {
         class="row-fields grid grid-cols-[minmax(130px,160px)_minmax(140px,1fr)_auto] items-start gap-2 border-b border-hairline py-1.5 max-lg:grid-cols-2"
       >
         <ChoiceField
-          :label="`Kind of ${piece.title}`"
+          :label="say`Kind of ${piece.title}`"
           :model-value="piece.kind"
           :choices="kinds"
           @update:model-value="setKind(piece, $event)"
         />
         <TextField
-          :label="`Name of ${piece.title}`"
+          :label="say`Name of ${piece.title}`"
           :model-value="piece.title"
           :longest="80"
           required
@@ -136,14 +138,14 @@ function setSize(piece: Piece, text: string): void {
           <template v-if="piece.kind === 'cable'">
             <TextField
               class="w-28"
-              :label="`Size of ${piece.title}`"
+              :label="say`Size of ${piece.title}`"
               :model-value="piece.size ? sizeLabel(piece.size) : ''"
               :check="badSize"
               @update:model-value="setSize(piece, $event)"
             />
             <QuantityField
               class="w-28"
-              :label="`Length of ${piece.title}`"
+              :label="say`Length of ${piece.title}`"
               kind="length"
               :model-value="piece.lengthMm ?? null"
               :least="10"
@@ -155,14 +157,14 @@ function setSize(piece: Piece, text: string): void {
             />
             <CheckField
               class="h-11"
-              label="tinned"
+              :label="say`tinned`"
               :model-value="piece.tinned ?? false"
               @update:model-value="change(piece, { tinned: $event })"
             />
           </template>
           <QuantityField
             class="w-28"
-            :label="`What ${piece.title} should take`"
+            :label="say`What ${piece.title} should take`"
             kind="milliohm"
             :model-value="piece.milliohm ?? null"
             :placeholder="digits(expectedMilliohm(piece, hunt.copperC), 3)"
@@ -178,37 +180,43 @@ function setSize(piece: Piece, text: string): void {
             class="flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
             @click="emit('change', movedPiece(hunt, piece.id, -1), 'piece moved')"
           >
-            <ArrowUp :size="18" aria-hidden="true" /><span class="sr-only">Move {{ piece.title }} back</span>
+            <ArrowUp :size="18" aria-hidden="true" /><span class="sr-only">{{
+              say`Move ${piece.title} back`
+            }}</span>
           </button>
           <button
             type="button"
             class="flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
             @click="emit('change', movedPiece(hunt, piece.id, 1), 'piece moved')"
           >
-            <ArrowDown :size="18" aria-hidden="true" /><span class="sr-only">Move {{ piece.title }} on</span>
+            <ArrowDown :size="18" aria-hidden="true" /><span class="sr-only">{{
+              say`Move ${piece.title} on`
+            }}</span>
           </button>
           <button
             type="button"
             class="flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
             @click="add(side, piece.id)"
           >
-            <Plus :size="18" aria-hidden="true" /><span class="sr-only"
-              >Add a piece behind {{ piece.title }}</span
-            >
+            <Plus :size="18" aria-hidden="true" /><span class="sr-only">{{
+              say`Add a piece behind ${piece.title}`
+            }}</span>
           </button>
           <button
             type="button"
             class="flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
             @click="emit('change', withoutPiece(hunt, piece.id), 'piece taken out')"
           >
-            <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">Take {{ piece.title }} out</span>
+            <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">{{
+              say`Take ${piece.title} out`
+            }}</span>
           </button>
         </div>
       </div>
       <button v-if="pieces.length === 0" type="button" class="button mt-2" @click="add(side)">
-        Add a piece here
+        {{ say`Add a piece here` }}
       </button>
     </div>
-    <button type="button" class="button filled" @click="emit('done')">Back to the readings</button>
+    <button type="button" class="button filled" @click="emit('done')">{{ say`Back to the readings` }}</button>
   </section>
 </template>

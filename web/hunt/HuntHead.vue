@@ -4,6 +4,7 @@ import { type Hunt, isSimulated } from '../../core/hunt/chain.ts';
 import { withAmps } from '../../core/hunt/changes.ts';
 import { figure } from '../../core/units/figure.ts';
 import QuantityField from '../ui/QuantityField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** What a hunt is about, and the four figures it begins with. */
 const { hunt } = defineProps<{ hunt: Hunt }>();
@@ -23,7 +24,7 @@ const VOLTS = { kind: 'voltage', least: 0, most: 1000, decimals: 2 } as const;
 /** The four figures that a hunt begins with. */
 const fields = computed(() => [
   {
-    label: hunt.test === 'cranking' ? 'Amps just then' : 'Load current',
+    label: hunt.test === 'cranking' ? say`Amps just then` : say`Load current`,
     kind: 'current' as const,
     least: 0.1,
     most: 20000,
@@ -34,21 +35,21 @@ const fields = computed(() => [
   },
   {
     ...VOLTS,
-    label: 'Posts at rest',
+    label: say`Posts at rest`,
     value: hunt.restV,
     set: (restV: number) => emit('change', { ...hunt, restV }, 'volts at rest'),
     clear: withoutRest,
   },
   {
     ...VOLTS,
-    label: 'Posts loaded',
+    label: say`Posts loaded`,
     value: hunt.loaded.postsV,
     set: (postsV: number) => loaded({ postsV }),
     clear: () => without('postsV'),
   },
   {
     ...VOLTS,
-    label: 'At the load',
+    label: say`At the load`,
     value: hunt.loaded.loadV,
     set: (loadV: number) => loaded({ loadV }),
     clear: () => without('loadV'),
@@ -63,19 +64,20 @@ const fields = computed(() => [
     <div class="min-w-[240px] flex-1 self-center">
       <h1 class="figure text-[20px] leading-6 font-semibold">
         <button type="button" class="text-left hover:text-teal" @click="emit('list')">
-          Fault hunt: {{ hunt.title }}
+          {{ say`Fault hunt: ${hunt.title}` }}
         </button>
       </h1>
       <p class="note">
-        {{ hunt.test === 'cranking' ? 'Cranking: each reading with its own amps' : 'Steady load' }},
-        {{ figure(hunt.systemV, 'V', 0) }}, copper at {{ figure(hunt.copperC, '°C', 0) }}.
+        {{
+          say`${hunt.test === 'cranking' ? say`Cranking: each reading with its own amps` : say`Steady load`}, ${figure(hunt.systemV, 'V', 0)}, copper at ${figure(hunt.copperC, '°C', 0)}.`
+        }}
         <button type="button" class="text-teal underline" @click="emit('edit')">
-          The chain and its facts
+          {{ say`The chain and its facts` }}
         </button>
         <b
           v-if="isSimulated(hunt)"
           class="figure ml-2 rounded-box border-[1.5px] border-ink px-1.5 text-[14px]"
-          >SIMULATED</b
+          >{{ say`SIMULATED` }}</b
         >
       </p>
     </div>

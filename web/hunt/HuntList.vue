@@ -12,6 +12,7 @@ import CheckField from '../ui/CheckField.vue';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import { huntPlace } from './useHunt.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The hunts there are, and a new one: from a plain pattern, or along the cables of the job. */
 const { jobId, hunts } = defineProps<{ jobId: string | undefined; hunts: readonly Hunt[] }>();
@@ -34,7 +35,13 @@ const picked = ref<readonly string[]>(
 );
 const choices = computed(() => [
   ...(job.value && job.value.cables.length > 0
-    ? [{ value: 'cables' as const, title: 'the cables of this job', note: 'chosen below, out and back' }]
+    ? [
+        {
+          value: 'cables' as const,
+          title: say`the cables of this job`,
+          note: say`chosen below, out and back`,
+        },
+      ]
     : []),
   ...(Object.keys(CHAIN_PATTERNS) as ChainPattern[]).map((value) => ({
     value,
@@ -64,12 +71,12 @@ function begin(): void {
   const hunt: Hunt = {
     ...base,
     ...(isAlong && {
-      title: firstCircuit.value ?? `${walked[0]?.cable.tag} and its circuit`,
+      title: firstCircuit.value ?? say`${walked[0]?.cable.tag} and its circuit`,
       pieces: chainOf(walked, newId).slice(0, 60),
     }),
     ...(jobId && { jobId }),
   };
-  bench.keepHunt(hunt, 'new hunt');
+  bench.keepHunt(hunt, say`new hunt`);
   void router.push(huntPlace(hunt.id, jobId));
 }
 const says = (hunt: Hunt) => huntFound(hunt).verdict.says;
@@ -81,10 +88,11 @@ const toggle = (id: string) => {
 
 <template>
   <main class="min-w-0 bg-paper p-3.5 lg:overflow-y-auto">
-    <h1 class="figure text-[22px] font-semibold">Fault hunts</h1>
+    <h1 class="figure text-[22px] font-semibold">{{ say`Fault hunts` }}</h1>
     <p class="mt-1 max-w-[640px]">
-      Something drops too many volts. Draw the way from source to load and back, read millivolts across its
-      pieces under load, and see which piece takes them: battery, joint or cable.
+      {{
+        say`Something drops too many volts. Draw the way from source to load and back, read millivolts across its pieces under load, and see which piece takes them: battery, joint or cable.`
+      }}
     </p>
     <ul v-if="hunts.length > 0" class="mt-4 max-w-[760px] border-t border-line">
       <li v-for="hunt in hunts" :key="hunt.id" class="flex items-center border-b border-hairline">
@@ -95,22 +103,22 @@ const toggle = (id: string) => {
           >
         </RouterLink>
         <button type="button" class="button" @click="bench.removeHunt(hunt.id)">
-          Delete<span class="sr-only"> {{ hunt.title }}</span>
+          {{ say`Delete` }}<span class="sr-only"> {{ hunt.title }}</span>
         </button>
       </li>
     </ul>
-    <section class="mt-6 max-w-[560px]" aria-label="A new hunt">
-      <h2 class="figure text-[18px] font-semibold">A new hunt</h2>
+    <section class="mt-6 max-w-[560px]" :aria-label="say`A new hunt`">
+      <h2 class="figure text-[18px] font-semibold">{{ say`A new hunt` }}</h2>
       <div class="mt-2 grid gap-3 sm:grid-cols-[minmax(0,1fr)_140px]">
         <ChoiceField
-          label="Begin with"
+          :label="say`Begin with`"
           :model-value="pattern"
           :choices="choices"
           @update:model-value="pattern = $event"
         />
         <QuantityField
           v-model="systemV"
-          label="System"
+          :label="say`System`"
           kind="voltage"
           :least="1"
           :most="1000"
@@ -118,7 +126,7 @@ const toggle = (id: string) => {
         />
       </div>
       <fieldset v-if="pattern === 'cables'" class="mt-2">
-        <legend class="label mb-1">Its cables, out and back</legend>
+        <legend class="label mb-1">{{ say`Its cables, out and back` }}</legend>
         <CheckField
           v-for="cable in job?.cables ?? []"
           :key="cable.id"
@@ -134,7 +142,7 @@ const toggle = (id: string) => {
         :disabled="pattern === 'cables' && picked.length === 0"
         @click="begin"
       >
-        Begin the hunt
+        {{ say`Begin the hunt` }}
       </button>
     </section>
   </main>

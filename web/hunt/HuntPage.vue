@@ -12,6 +12,7 @@ import HuntList from './HuntList.vue';
 import ProbePanel from './ProbePanel.vue';
 import SuspectTable from './SuspectTable.vue';
 import { huntPlace, useHunt } from './useHunt.ts';
+import { say } from '../../core/words/say.ts';
 
 /** A fault hunt: where the volts go in an existing installation, and where to probe next. With a job or without. */
 const { jobId, huntId } = defineProps<{ jobId?: string; huntId?: string }>();
@@ -55,8 +56,8 @@ const isLow = computed(() => {
 const remakeWords = computed(() => {
   const at = guilty.value;
   if (!at) return '';
-  const end = at.top.piece.ofEnd ? `, end ${at.top.piece.ofEnd}` : '';
-  return `Remake ${at.piece.title}${end}`;
+  const end = at.top.piece.ofEnd ? say`, end ${at.top.piece.ofEnd}` : '';
+  return say`Remake ${at.piece.title}${end}`;
 });
 </script>
 
@@ -89,8 +90,7 @@ const remakeWords = computed(() => {
               <b
                 v-if="found.verdict.simulated"
                 class="figure mr-1.5 rounded-box border-[1.5px] border-ink px-1 text-[13px] text-ink"
-                >SIMULATED, proves nothing</b
-              >{{ found.verdict.more }}
+                >{{ say`SIMULATED, proves nothing` }}</b>{{ found.verdict.more }}
             </p>
             <p v-if="found.next" class="figure text-[16px] font-semibold text-teal">{{ found.next.says }}</p>
           </div>
@@ -116,8 +116,8 @@ const remakeWords = computed(() => {
               </button>
             </div>
             <ProbePanel :hunt="hunt" :found="found" @change="keep" />
-            <section aria-label="The readings add up" class="border-t border-line">
-              <h2 class="figure px-3.5 pt-2 text-[17px] font-semibold">The readings add up</h2>
+            <section :aria-label="say`The readings add up`" class="border-t border-line">
+              <h2 class="figure px-3.5 pt-2 text-[17px] font-semibold">{{ say`The readings add up` }}</h2>
               <ul>
                 <LedgerRow
                   v-for="finding in findings"
@@ -129,11 +129,11 @@ const remakeWords = computed(() => {
               </ul>
             </section>
             <div class="flex flex-wrap gap-2 border-t border-hairline px-3.5 py-2">
-              <RouterLink class="button flex-1" :to="{ name: 'print-hunt', params: { huntId: hunt.id } }"
-                >Print the hunt</RouterLink
-              >
+              <RouterLink class="button flex-1" :to="{ name: 'print-hunt', params: { huntId: hunt.id } }">{{
+                say`Print the hunt`
+              }}</RouterLink>
               <button type="button" class="button" @click="router.push(huntPlace('', jobId))">
-                Other hunts
+                {{ say`Other hunts` }}
               </button>
             </div>
           </div>

@@ -8,6 +8,7 @@ import { useBench } from '../stores/bench.ts';
 import ChainDrawing from './ChainDrawing.vue';
 import { leastWidth } from './layout.ts';
 import { huntPlace, useHunt } from './useHunt.ts';
+import { say } from '../../core/words/say.ts';
 
 /** A hunt on paper: the chain, what was read, what it comes to, and how each figure came about. */
 const { huntId } = defineProps<{ huntId: string }>();
@@ -33,25 +34,25 @@ const print = () => window.print();
 <template>
   <main v-if="hunt && found" class="paper mx-auto max-w-[210mm] p-6">
     <div class="mb-4 flex gap-3 print:hidden">
-      <button type="button" class="button filled" @click="print">Print</button>
-      <RouterLink class="button" :to="huntPlace(hunt.id, hunt.jobId)">Back to the hunt</RouterLink>
+      <button type="button" class="button filled" @click="print">{{ say`Print` }}</button>
+      <RouterLink class="button" :to="huntPlace(hunt.id, hunt.jobId)">{{ say`Back to the hunt` }}</RouterLink>
     </div>
-    <h1 class="figure text-[24px] font-semibold">Fault hunt: {{ hunt.title }}</h1>
+    <h1 class="figure text-[24px] font-semibold">{{ say`Fault hunt: ${hunt.title}` }}</h1>
     <p>
-      {{ figure(hunt.systemV, 'V', 0) }}, {{ hunt.load }}, {{ hunt.test }} test, copper at
-      {{ figure(hunt.copperC, '°C', 0) }}.
-      <template v-if="hunt.restV !== undefined">At rest {{ figure(hunt.restV, 'V', 2) }}. </template>
-      <template v-if="loaded"
-        >At {{ figure(loaded.amps, 'A', 1) }}: posts {{ figure(loaded.postsV, 'V', 2) }}, load
-        {{ figure(loaded.loadV, 'V', 2) }}.</template
-      >
+      {{
+        say`${figure(hunt.systemV, 'V', 0)}, ${hunt.load}, ${hunt.test} test, copper at ${figure(hunt.copperC, '°C', 0)}.`
+      }}
+      <template v-if="hunt.restV !== undefined">{{ say`At rest ${figure(hunt.restV, 'V', 2)}.` }} </template>
+      <template v-if="loaded">{{
+        say`At ${figure(loaded.amps, 'A', 1)}: posts ${figure(loaded.postsV, 'V', 2)}, load ${figure(loaded.loadV, 'V', 2)}.`
+      }}</template>
     </p>
     <p v-if="day">
-      Read on {{ day }}<template v-if="people"> by {{ people }}</template
+      {{ say`Read on ${day}` }}<template v-if="people">{{ ' ' }}{{ say`by ${people}` }}</template
       >.
     </p>
     <p v-if="found.verdict.simulated" class="my-2 w-fit border-2 border-ink px-2 font-bold">
-      SIMULATED READINGS: nothing here is proved.
+      {{ say`SIMULATED READINGS: nothing here is proved.` }}
     </p>
     <p class="figure mt-3 text-[20px] font-semibold">{{ found.verdict.says }}</p>
     <p>{{ found.verdict.more }}</p>
@@ -61,11 +62,11 @@ const print = () => window.print();
     <table class="w-full border-collapse text-[12px]">
       <thead>
         <tr class="border-b border-ink text-left">
-          <th>piece</th>
-          <th>reads mΩ</th>
-          <th>should</th>
-          <th>waste W</th>
-          <th>how</th>
+          <th>{{ say`piece` }}</th>
+          <th>{{ say`reads mΩ` }}</th>
+          <th>{{ say`should` }}</th>
+          <th>{{ say`waste W` }}</th>
+          <th>{{ say`how` }}</th>
         </tr>
       </thead>
       <tbody>
@@ -73,7 +74,7 @@ const print = () => window.print();
           <td class="py-0.5 pr-2" :class="found.suspects.includes(own) ? 'font-bold' : ''">
             {{ own.piece.title }}
           </td>
-          <td class="pr-2">{{ own.milliohm === null ? 'not read alone' : digits(own.milliohm, 3) }}</td>
+          <td class="pr-2">{{ own.milliohm === null ? say`not read alone` : digits(own.milliohm, 3) }}</td>
           <td class="pr-2">{{ digits(own.shouldMilliohm, 3) }}</td>
           <td class="pr-2">{{ digits(own.wastedW, 1) }}</td>
           <td>{{ suspectWork(hunt, own, found).substituted[0] }}</td>
@@ -81,18 +82,18 @@ const print = () => window.print();
       </tbody>
     </table>
     <p v-for="own in found.suspects" :key="own.piece.id" class="mt-1">
-      {{ own.piece.title }}: likely {{ own.cause }}.
+      {{ say`${own.piece.title}: likely ${own.cause}.` }}
     </p>
     <p v-for="finding in findings" :key="finding.id" class="mt-1">
       {{ finding.title }}:
-      {{ finding.value === null ? 'not known' : figure(finding.value, finding.unit, finding.decimals) }}.
+      {{ finding.value === null ? say`not known` : figure(finding.value, finding.unit, finding.decimals) }}.
       {{ finding.because }}
     </p>
     <p v-if="hunt.notes" class="mt-2">{{ hunt.notes }}</p>
     <p class="mt-4 text-[12px]">
-      Under load everything is live: insulated probes, one hand clear of metal. Figures are for finding the
-      fault; the equipment makers’ instructions, the local code and a licensed person where the law asks for
-      one come first.
+      {{
+        say`Under load everything is live: insulated probes, one hand clear of metal. Figures are for finding the fault; the equipment makers’ instructions, the local code and a licensed person where the law asks for one come first.`
+      }}
     </p>
   </main>
 </template>

@@ -12,6 +12,7 @@ import { meterOf } from '../instruments/meter.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** Where the probes go next: across which pieces, what they show, and with what it is read. */
 const { hunt, found } = defineProps<{ hunt: Hunt; found: HuntFound }>();
@@ -43,8 +44,8 @@ function keep(millivolt: number, source: Span['source']): boolean {
   if (at.value === null) {
     problem.value =
       hunt.test === 'cranking'
-        ? 'Say the amps of this very moment: the current falls while it cranks.'
-        : 'Say the load current first: millivolts mean nothing without their amps.';
+        ? say`Say the amps of this very moment: the current falls while it cranks.`
+        : say`Say the load current first: millivolts mean nothing without their amps.`;
     return false;
   }
   problem.value = '';
@@ -85,58 +86,68 @@ const liveWords = computed(() => {
   const said = live.value;
   if (!said) return 'waiting …';
   if (said.kind === 'value') return inStep(said.value, 'millivolt');
-  return said.kind === 'over' ? 'over its range' : 'a line left out';
+  return said.kind === 'over' ? say`over its range` : say`a line left out`;
 });
 </script>
 
 <template>
-  <section aria-label="Probe" class="px-3.5 py-2">
+  <section :aria-label="say`Probe`" class="px-3.5 py-2">
     <h2 class="figure text-[17px] font-semibold text-teal">
-      {{ found.next?.says ?? 'Probe where you like.' }}
+      {{ found.next?.says ?? say`Probe where you like.` }}
     </h2>
     <div class="mt-1 grid grid-cols-2 gap-2">
       <ChoiceField
-        label="From"
+        :label="say`From`"
         :model-value="first"
         :choices="choices"
         @update:model-value="first = $event"
       />
-      <ChoiceField label="To" :model-value="last" :choices="choices" @update:model-value="last = $event" />
+      <ChoiceField
+        :label="say`To`"
+        :model-value="last"
+        :choices="choices"
+        @update:model-value="last = $event"
+      />
     </div>
     <div class="mt-2 flex items-start gap-2">
       <QuantityField
         class="flex-1"
-        label="Reads"
+        :label="say`Reads`"
         kind="millivolt"
         :model-value="typed"
         :least="0"
         :most="1e5"
         :decimals="1"
-        hint="millivolts, either way round"
+        :hint="say`millivolts, either way round`"
         optional
         @update:model-value="type"
       />
       <QuantityField
         v-if="hunt.test === 'cranking'"
         class="w-28"
-        label="at"
+        :label="say`at`"
         kind="current"
         :model-value="amps"
         :least="0.1"
         :most="20000"
         :decimals="0"
-        hint="that moment"
+        :hint="say`that moment`"
         @update:model-value="amps = $event"
       />
-      <button v-if="isOn && stop" type="button" class="button mt-[22px]" @click="stop()">Stop</button>
-      <button v-else-if="isOn" type="button" class="button filled mt-[22px]" @click="measure">Measure</button>
+      <button v-if="isOn && stop" type="button" class="button mt-[22px]" @click="stop()">
+        {{ say`Stop` }}
+      </button>
+      <button v-else-if="isOn" type="button" class="button filled mt-[22px]" @click="measure">
+        {{ say`Measure` }}
+      </button>
     </div>
     <p v-if="stop" class="figure text-[17px] text-teal" role="status">{{ liveWords }}</p>
     <p v-if="problem" class="font-bold text-fails" role="alert">{{ problem }}</p>
     <InstrumentBar class="mt-1" kind="millivolt" />
     <p class="note mt-2">
-      Under load everything is live. Probes insulated to the tip, one hand clear of metal, rings and watches
-      off. A battery cannot be switched off.
+      {{
+        say`Under load everything is live. Probes insulated to the tip, one hand clear of metal, rings and watches off. A battery cannot be switched off.`
+      }}
     </p>
   </section>
 </template>

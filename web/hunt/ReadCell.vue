@@ -2,6 +2,7 @@
 import { ref, watch } from 'vue';
 import { digits } from '../../core/units/figure.ts';
 import { parseQuantity, type QuantityKind } from '../../core/units/quantity.ts';
+import { say } from '../../core/words/say.ts';
 
 /** A figure under its piece: what is wrong with an entry is said by the row, and what was typed stays. */
 const { label, kind, modelValue, least, most, decimals } = defineProps<{
@@ -45,7 +46,7 @@ function commit(): void {
   const sentence = !entry.ok
     ? entry.sentence
     : entry.value < least || entry.value > most
-      ? `${typed.value} is out of range: ${written(least)} to ${written(most)}.`
+      ? say`${typed.value} is out of range: ${written(least)} to ${written(most)}.`
       : '';
   isBad.value = sentence !== '';
   emit('problem', sentence);
@@ -78,7 +79,7 @@ function commit(): void {
     <span
       v-if="simulated"
       class="figure absolute inset-x-0 -bottom-[7px] mx-auto w-fit bg-paper px-0.5 text-[11px] leading-[13px] font-semibold"
-      >SIMULATED</span
+      >{{ say`SIMULATED` }}</span
     >
   </div>
 </template>

@@ -8,6 +8,7 @@ import { GUILTY_TIMES, type HuntFound } from '../../core/hunt/suspects.ts';
 import { digits } from '../../core/units/figure.ts';
 import FormulaText from '../ui/FormulaText.vue';
 import StateMark from '../ui/StateMark.vue';
+import { say } from '../../core/words/say.ts';
 
 /** Who wastes what: the worst first, then everything else together; each opens to how it came about. */
 const { hunt, found } = defineProps<{ hunt: Hunt; found: HuntFound }>();
@@ -25,21 +26,21 @@ const isWhole = ref(false);
 </script>
 
 <template>
-  <section aria-label="Suspects" class="min-w-0 px-3.5 py-2">
+  <section :aria-label="say`Suspects`" class="min-w-0 px-3.5 py-2">
     <header class="flex items-baseline gap-3">
-      <h2 class="figure text-[17px] font-semibold">Suspects, by watts wasted</h2>
-      <span class="note ml-auto"
-        >fails past {{ digits(GUILTY_TIMES, 1) }} times what the piece should take</span
-      >
+      <h2 class="figure text-[17px] font-semibold">{{ say`Suspects, by watts wasted` }}</h2>
+      <span class="note ml-auto">{{
+        say`fails past ${digits(GUILTY_TIMES, 1)} times what the piece should take`
+      }}</span>
     </header>
     <table class="w-full border-collapse text-left">
       <thead class="figure text-[14px] text-ink2">
         <tr class="border-b border-line">
           <th class="w-6 font-normal" />
-          <th class="font-normal">piece, and its likely cause</th>
-          <th class="w-16 text-right font-normal">reads mΩ</th>
-          <th class="w-16 text-right font-normal">should</th>
-          <th class="w-16 text-right font-normal">waste W</th>
+          <th class="font-normal">{{ say`piece, and its likely cause` }}</th>
+          <th class="w-16 text-right font-normal">{{ say`reads mΩ` }}</th>
+          <th class="w-16 text-right font-normal">{{ say`should` }}</th>
+          <th class="w-16 text-right font-normal">{{ say`waste W` }}</th>
           <th class="w-20 max-sm:hidden" />
           <th class="w-24" />
           <th class="w-8" />
@@ -81,7 +82,7 @@ const isWhole = ref(false);
               >
                 <ChevronUp v-if="opened === own.piece.id" :size="16" aria-hidden="true" />
                 <ChevronDown v-else :size="16" aria-hidden="true" />
-                <span class="sr-only">Show the work of {{ own.piece.title }}</span>
+                <span class="sr-only">{{ say`Show the work of ${own.piece.title}` }}</span>
               </button>
             </td>
           </tr>
@@ -90,7 +91,7 @@ const isWhole = ref(false);
             <td colspan="7" class="py-2">
               <p><FormulaText :line="work(own).formula" /></p>
               <p v-for="line in work(own).substituted" :key="line"><FormulaText :line="line" /></p>
-              <p class="note mt-1">Source: {{ work(own).source }}. Assumes: {{ work(own).assumes }}.</p>
+              <p class="note mt-1">{{ say`Source: ${work(own).source}. Assumes: ${work(own).assumes}.` }}</p>
             </td>
           </tr>
         </template>
@@ -103,10 +104,10 @@ const isWhole = ref(false);
               :aria-expanded="isWhole"
               @click="isWhole = !isWhole"
             >
-              {{ found.suspects.length > 0 ? 'The other' : 'All' }} {{ found.others.count }}
+              {{ found.suspects.length > 0 ? say`The other` : say`All` }} {{ found.others.count }}
             </button>
             <span class="note ml-2">{{
-              found.others.milliohm === null ? 'not all of them are read' : 'nothing to find'
+              found.others.milliohm === null ? say`not all of them are read` : say`nothing to find`
             }}</span>
           </td>
           <td class="figure text-right text-[16px]">

@@ -5,6 +5,7 @@ import type { Ladder } from '../../core/hunt/ladder.ts';
 import type { HuntFound } from '../../core/hunt/suspects.ts';
 import { digits } from '../../core/units/figure.ts';
 import { type ChainLayout, voltScale } from './layout.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The volts left along the chain: cables fall as ramps, contacts as steps; thick as read, thin as it should be. */
 const { hunt, found, ladder, layout, height } = defineProps<{
@@ -76,9 +77,11 @@ const endY = computed(() => {
     :height="height"
     class="volt-ladder block"
     role="img"
-    :aria-label="`Volts left along the chain: ${digits(ladder.startV, 2)} at the posts, ${digits(ladder.loadV, 2)} at the load, ${digits(ladder.loadShouldV, 2)} if every piece were sound.`"
+    :aria-label="
+      say`Volts left along the chain: ${digits(ladder.startV, 2)} at the posts, ${digits(ladder.loadV, 2)} at the load, ${digits(ladder.loadShouldV, 2)} if every piece were sound.`
+    "
   >
-    <text x="44" y="12" text-anchor="end">V left</text>
+    <text x="44" y="12" text-anchor="end">{{ say`V left` }}</text>
     <g v-for="{ volts, says } in scale.lines" :key="volts">
       <path :d="`M${layout.left} ${scale.y(volts)}H${right}`" stroke="var(--grid)" />
       <text v-if="says && scale.y(volts) > 24" x="44" :y="scale.y(volts) + 4" text-anchor="end">
@@ -124,10 +127,10 @@ const endY = computed(() => {
         :y="(scale.y(top.own.from) + scale.y(top.own.to)) / 2 + 2"
         text-anchor="end"
       >
-        {{ digits(top.own.millivolt, 0) }} mV
+        {{ say`${digits(top.own.millivolt, 0)} mV` }}
       </text>
       <text :x="top.x - 22" :y="(scale.y(top.own.from) + scale.y(top.own.to)) / 2 + 17" text-anchor="end">
-        should be {{ digits(top.own.shouldMillivolt, 0) }}
+        {{ say`should be ${digits(top.own.shouldMillivolt, 0)}` }}
       </text>
     </g>
     <template v-if="end">

@@ -1,3 +1,4 @@
+import { digits } from '../../core/units/figure.ts';
 import type { Hunt } from '../../core/hunt/chain.ts';
 import type { Ladder } from '../../core/hunt/ladder.ts';
 
@@ -57,7 +58,7 @@ export function voltScale(ladder: Ladder, top: number, height: number): VoltScal
     y,
     lines: Array.from({ length: count }, (_, i) => ({
       volts: (first + i) * step,
-      says: ((first + i) * step).toFixed(decimals),
+      says: digits((first + i) * step, decimals),
     })),
   };
 }

@@ -11,6 +11,7 @@ import type { Job } from '../../core/job/job.ts';
 import { duplicateCable, newCable, nextTag } from '../../core/job/newCable.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Where a hunt is looked at: in its job, or by itself. */
 export const huntPlace = (id: string, jobId?: string) =>
@@ -46,7 +47,7 @@ export function useHunt(hunt: () => Hunt | undefined) {
     const own = hunt();
     if (!own) return;
     const job = (own.jobId ? bench.jobById(own.jobId) : undefined) ?? bench.addEmptyJob(own.title);
-    if (own.jobId !== job.id) bench.keepHunt({ ...own, jobId: job.id }, 'hunt put into its job');
+    if (own.jobId !== job.id) bench.keepHunt({ ...own, jobId: job.id }, say`hunt put into its job`);
     const old = job.cables.find(({ id }) => id === piece.ofCable);
     const made = old ? copyOf(job, old, own) : fresh(job, piece, own);
     void router.push(placeOf(job.id, made.id, 'run'));
@@ -54,11 +55,11 @@ export function useHunt(hunt: () => Hunt | undefined) {
   function copyOf(job: Job, old: Cable, own: Hunt): Cable {
     const notes = `${inPlaceOf(own, old.tag)} ${old.notes}`.trim();
     const made = { ...duplicateCable(old, nanoid(10), job), notes };
-    return bench.insertCable(job.id, made, old.id, 'remake cable');
+    return bench.insertCable(job.id, made, old.id, say`remake cable`);
   }
   function fresh(job: Job, piece: Piece, own: Hunt): Cable {
     const blank = newCable(nanoid(10), nextTag(job.cables.map(({ tag }) => tag)), bench.shop);
-    return bench.insertCable(job.id, remadeCable(own, piece, blank), undefined, 'remake cable');
+    return bench.insertCable(job.id, remadeCable(own, piece, blank), undefined, say`remake cable`);
   }
   return { found, ladder, findings, guilty, remake };
 }

@@ -7,6 +7,7 @@ import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import { today } from '../ui/today.ts';
 import { BY_EYE, meterOf, STAND_IN } from './meter.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What a reading is taken with: by eye, one of the shop's instruments, or a stand-in; and whether it will do. */
 const { kind, needs } = defineProps<{ kind: InstrumentKind; needs?: Needs | undefined }>();
@@ -18,17 +19,17 @@ const own = computed(() => bench.shop.instruments.filter((instrument) => instrum
 const chosen = computed(() => own.value.find(({ id }) => id === state.value.chosen));
 
 const choices = computed(() => [
-  { value: BY_EYE, title: 'read by eye', note: 'typed; its instrument is not said' },
+  { value: BY_EYE, title: say`read by eye`, note: say`typed; its instrument is not said` },
   ...own.value.map(({ id, title, resolution, due, line }) => ({
     value: id,
     title,
     note: [
-      `tells ${resolutionWords(resolution, INSTRUMENTS[kind].unit)} apart`,
-      due ? `calibrated until ${due}` : 'calibration not said',
-      line ? 'over a serial line' : 'read by eye',
+      say`tells ${resolutionWords(resolution, INSTRUMENTS[kind].unit)} apart`,
+      due ? say`calibrated until ${due}` : say`calibration not said`,
+      line ? say`over a serial line` : say`read by eye`,
     ].join(', '),
   })),
-  { value: STAND_IN, title: `${INSTRUMENTS[kind].title}, stand-in`, note: 'SIMULATED: proves nothing' },
+  { value: STAND_IN, title: say`${INSTRUMENTS[kind].title}, stand-in`, note: say`SIMULATED: proves nothing` },
 ]);
 
 const choose = (what: string) =>
@@ -40,9 +41,9 @@ const choose = (what: string) =>
 /** What speaks against the instrument in hand, before anything is read with it. */
 const against = computed(() => {
   const at = chosen.value;
-  if (at?.due !== undefined && at.due < today()) return `Its calibration was due on ${at.due}.`;
+  if (at?.due !== undefined && at.due < today()) return say`Its calibration was due on ${at.due}.`;
   if (at && needs && at.resolution > needs.least)
-    return `It tells ${resolutionWords(at.resolution, needs.unit)} apart; ${resolutionWords(needs.least, needs.unit)} is needed.`;
+    return say`It tells ${resolutionWords(at.resolution, needs.unit)} apart; ${resolutionWords(needs.least, needs.unit)} is needed.`;
   return '';
 });
 const STATUS = {
@@ -57,7 +58,7 @@ const STATUS = {
   <div class="instrument-bar border-b border-hairline pb-3">
     <div class="grid items-end gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
       <ChoiceField
-        label="Read with"
+        :label="say`Read with`"
         :model-value="state.chosen"
         :choices="choices"
         @update:model-value="choose"
@@ -66,17 +67,17 @@ const STATUS = {
         <span
           v-if="state.chosen === STAND_IN"
           class="figure rounded-box border-[1.5px] border-ink px-1.5 text-[14px] font-semibold"
-          >SIMULATED</span
+          >{{ say`SIMULATED` }}</span
         >
         <span class="text-ink2">{{ STATUS[state.status] }}</span>
         <button v-if="state.status === 'lost'" type="button" class="button" @click="choose(state.chosen)">
-          Connect again
+          {{ say`Connect again` }}
         </button>
       </p>
     </div>
     <p v-if="against" class="mt-1 font-bold text-binds">{{ against }}</p>
     <p v-else-if="needs && state.chosen === BY_EYE" class="note mt-1">
-      Needs an instrument that tells {{ resolutionWords(needs.least, needs.unit) }} apart.
+      {{ say`Needs an instrument that tells ${resolutionWords(needs.least, needs.unit)} apart.` }}
     </p>
     <p v-if="state.sentence" class="mt-1 font-bold text-fails" role="alert">{{ state.sentence }}</p>
   </div>

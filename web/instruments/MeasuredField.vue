@@ -10,6 +10,7 @@ import QuantityField from '../ui/QuantityField.vue';
 import { inStep, keptFigure } from '../../core/instrument/figures.ts';
 import { meterOf } from './meter.ts';
 import { useSpecimen } from './specimen.ts';
+import { say } from '../../core/words/say.ts';
 
 /** A figure and where it came from; null while there is none. */
 export type Measure = { readonly value: number; readonly from: ReadWith } | null;
@@ -57,8 +58,8 @@ const liveWords = computed(() => {
   const said = live.value;
   if (!said) return 'waiting …';
   if (said.kind === 'value')
-    return `${inStep(said.value, kind)}, ${said.way === 'reverse' ? 'current turned, ' : ''}${said.settled ? 'settling in' : 'moving'}`;
-  return said.kind === 'over' ? 'over its range' : 'a line left out';
+    return `${inStep(said.value, kind)}, ${said.way === 'reverse' ? say`current turned, ` : ''}${said.settled ? say`settling in` : 'moving'}`;
+  return said.kind === 'over' ? say`over its range` : say`a line left out`;
 });
 </script>
 
@@ -84,9 +85,11 @@ const liveWords = computed(() => {
         "
         @clear="emit('update:modelValue', null)"
       />
-      <button v-if="isOn && stop" type="button" class="button mt-[22px]" @click="stop()">Stop</button>
+      <button v-if="isOn && stop" type="button" class="button mt-[22px]" @click="stop()">
+        {{ say`Stop` }}
+      </button>
       <button v-else-if="isOn" type="button" class="button mt-[22px]" @click="measure">
-        Measure<span class="sr-only"> {{ label }}</span>
+        {{ say`Measure` }}<span class="sr-only"> {{ label }}</span>
       </button>
     </div>
     <p v-if="stop" class="figure text-[15px] text-teal" role="status">{{ liveWords }}</p>

@@ -4,6 +4,7 @@ import type { InstrumentKind } from '../../core/catalogue/tables/instruments.ts'
 import { TROUBLES } from '../../core/instrument/standIn/protocol.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
 import { meterOf, STAND_IN } from './meter.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Trouble for a stand-in to make, so that one sees what a bad lead or a wrong setting looks like. */
 const { kind } = defineProps<{ kind: InstrumentKind }>();
@@ -14,13 +15,13 @@ const isOn = computed(() => meter.value.state.chosen === STAND_IN && meter.value
 
 <template>
   <details v-if="isOn" class="mt-2">
-    <summary class="min-h-9 cursor-pointer py-2 text-teal">Give the stand-in trouble</summary>
+    <summary class="min-h-9 cursor-pointer py-2 text-teal">{{ say`Give the stand-in trouble` }}</summary>
     <SegmentedField
-      label="Trouble"
+      :label="say`Trouble`"
       :model-value="meter.state.trouble"
       :choices="TROUBLES.map((value) => ({ value, title: value }))"
       @update:model-value="meter.setTrouble($event)"
     />
-    <p class="note mt-1">No figure comes of it: what cannot be read is left out, and said.</p>
+    <p class="note mt-1">{{ say`No figure comes of it: what cannot be read is left out, and said.` }}</p>
   </details>
 </template>

@@ -3,6 +3,7 @@ import { type Label, placedAlone } from '../../core/paper/label.ts';
 import { PRINTER_SAYS, printerLines, readPrinter } from '../../core/instrument/standIn/printer.ts';
 import { labelMarks } from '../paper/labels.ts';
 import type { LinePort } from './port.ts';
+import { say } from '../../core/words/say.ts';
 
 const PATIENCE_MS = 15_000;
 
@@ -38,8 +39,8 @@ export async function printLabels(
       };
       for (const line of printerLines(placed.width, placed.height, labelMarks(placed))) port.say(line);
     });
-    if (isShut) return { count, sentence: 'The connection was lost.' };
-    if (!answer) return { count, sentence: 'The printer does not answer.' };
+    if (isShut) return { count, sentence: say`The connection was lost.` };
+    if (!answer) return { count, sentence: say`The printer does not answer.` };
     if ('refused' in answer) return { count, sentence: PRINTER_SAYS[answer.refused] };
     count += 1;
     told(count);

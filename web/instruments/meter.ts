@@ -12,6 +12,7 @@ import { serialOn } from './serialInstrument.ts';
 import { chooseSerial, hasSerial, openSerial } from './serialPort.ts';
 import { openSocket } from './socketPort.ts';
 import { type StandInInstrument, standInOn } from './standInInstrument.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What an instrument is put on. */
 export interface PutOn {
@@ -20,7 +21,7 @@ export interface PutOn {
   readonly probe: Probe;
 }
 
-export const BY_EYE = 'by eye';
+export const BY_EYE = say`by eye`;
 export const STAND_IN = 'stand-in';
 
 /** The instrument in hand for one kind of reading: chosen once, and kept from one check to the next. */
@@ -98,8 +99,8 @@ function createMeter(kind: InstrumentKind): Meter {
     const port = await chooseSerial();
     if (!port) {
       state.sentence = hasSerial()
-        ? 'No port was chosen: type the figure, or choose it again.'
-        : 'This browser has no serial ports: type the figure.';
+        ? say`No port was chosen: type the figure, or choose it again.`
+        : say`This browser has no serial ports: type the figure.`;
       return null;
     }
     return serialOn(await openSerial(port, own.line.baud), own, () => performance.now());
@@ -125,8 +126,8 @@ function createMeter(kind: InstrumentKind): Meter {
       state.status = 'off';
       state.sentence =
         what === STAND_IN
-          ? 'The stand-ins do not answer: the server that brings them is not running.'
-          : `It cannot be connected: ${(error as Error).message}.`;
+          ? say`The stand-ins do not answer: the server that brings them is not running.`
+          : say`It cannot be connected: ${(error as Error).message}.`;
     }
   }
 
@@ -134,7 +135,7 @@ function createMeter(kind: InstrumentKind): Meter {
   function heard(said: Said): void {
     state.said = said;
     if (said.kind === 'refused') state.sentence = REFUSED_SAYS[said.because];
-    else if (said.kind === 'over') state.sentence = 'Over its range: are the leads on, is it set right?';
+    else if (said.kind === 'over') state.sentence = say`Over its range: are the leads on, is it set right?`;
     else state.sentence = '';
     listener?.(said);
   }
@@ -144,7 +145,7 @@ function createMeter(kind: InstrumentKind): Meter {
     Object.assign(state, {
       status: 'lost',
       said: null,
-      sentence: 'The connection was lost: nothing of it became a reading.',
+      sentence: say`The connection was lost: nothing of it became a reading.`,
     });
     end?.();
   }
@@ -157,7 +158,7 @@ function createMeter(kind: InstrumentKind): Meter {
     stopped?.();
     if (!instrument) return null;
     if (standIn && !specimen) {
-      state.sentence = 'Decide both ends first: a stand-in is put on a cable with lugs and a length.';
+      state.sentence = say`Decide both ends first: a stand-in is put on a cable with lugs and a length.`;
       return null;
     }
     listener = hear;

@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router';
 import { useBench } from '../stores/bench.ts';
 import { useKeeping } from '../stores/keeping.ts';
 import { useUpdates } from '../stores/updates.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What a person must know about how their work is kept, over everything else; nothing where all is well. */
 
@@ -30,38 +31,39 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
   <div v-show="!isPaper" ref="bar" class="keeping-bar">
     <p v-if="failed" class="bar bg-fails text-paper" role="alert">
       <span class="min-w-0 flex-1">{{ failed }}</span>
-      <button type="button" class="action" @click="backUp">Make a backup file</button>
+      <button type="button" class="action" @click="backUp">{{ say`Make a backup file` }}</button>
       <button v-if="bench.saveState.kind === 'failed'" type="button" class="action" @click="bench.save()">
-        Try again
+        {{ say`Try again` }}
       </button>
     </p>
     <p v-if="bench.isFollowing" class="bar bg-teal text-on-teal" role="status">
       <span class="min-w-0 flex-1"
-        ><b v-if="bench.isRefused">Nothing was changed: </b>{{ bench.isRefused ? 'another' : 'Another' }} tab
-        has this open and writes; this one follows it.</span
+        ><b v-if="bench.isRefused">{{ say`Nothing was changed:` }}{{ ' ' }}</b
+        >{{
+          say`${bench.isRefused ? say`another` : say`Another`} tab has this open and writes; this one follows it.`
+        }}</span
       >
-      <button type="button" class="action" @click="keeping.takeOver()">Work here instead</button>
+      <button type="button" class="action" @click="keeping.takeOver()">{{ say`Work here instead` }}</button>
     </p>
     <p v-if="unreadable > 0" class="bar bg-fails text-paper" role="alert">
-      <span class="min-w-0 flex-1"
-        >{{ unreadable }} {{ unreadable === 1 ? 'entry' : 'entries' }} of this browser’s store cannot be read
-        here; kept as they are: {{ keeping.unreadable.slice(0, 3).join(', ') }}.</span
-      >
-      <button type="button" class="action" @click="isPutAway = true">All right</button>
+      <span class="min-w-0 flex-1">{{
+        say`${unreadable} ${unreadable === 1 ? say`entry` : say`entries`} of this browser’s store cannot be read here; kept as they are: ${keeping.unreadable.slice(0, 3).join(', ')}.`
+      }}</span>
+      <button type="button" class="action" @click="isPutAway = true">{{ say`All right` }}</button>
     </p>
     <p v-if="updates.isReady" class="bar bg-teal-tint text-ink" role="status">
-      <span class="min-w-0 flex-1"
-        >A newer version is ready. What you do is saved first; nothing hurries.</span
-      >
-      <button type="button" class="action" @click="updates.startNewer()">Start it now</button>
-      <button type="button" class="action" @click="updates.later()">Later</button>
+      <span class="min-w-0 flex-1">{{
+        say`A newer version is ready. What you do is saved first; nothing hurries.`
+      }}</span>
+      <button type="button" class="action" @click="updates.startNewer()">{{ say`Start it now` }}</button>
+      <button type="button" class="action" @click="updates.later()">{{ say`Later` }}</button>
     </p>
     <p v-if="keeping.isBackupOld" class="bar bg-buff text-ink" role="status">
-      <span class="min-w-0 flex-1"
-        >{{ keeping.backupAge }} A browser can lose what it keeps: put a copy elsewhere.</span
-      >
-      <button type="button" class="action" @click="backUp">Back up now</button>
-      <button type="button" class="action" @click="keeping.putOffBackup()">In a week</button>
+      <span class="min-w-0 flex-1">{{
+        say`${keeping.backupAge} A browser can lose what it keeps: put a copy elsewhere.`
+      }}</span>
+      <button type="button" class="action" @click="backUp">{{ say`Back up now` }}</button>
+      <button type="button" class="action" @click="keeping.putOffBackup()">{{ say`In a week` }}</button>
     </p>
   </div>
 </template>

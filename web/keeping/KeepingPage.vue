@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readersLocale } from '../words.ts';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import { BIN_DAYS } from '../../core/job/bin.ts';
@@ -11,6 +12,7 @@ import { useBench } from '../stores/bench.ts';
 import { useKeeping } from '../stores/keeping.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import ModalBox from '../ui/ModalBox.vue';
+import { say } from '../../core/words/say.ts';
 
 /** Backups, the bin, and jobs as they were: everything between a person and losing their work. */
 const { jobId } = defineProps<{ jobId?: string }>();
@@ -24,7 +26,7 @@ const chosenJob = ref(jobId ?? bench.jobs[0]?.id ?? '');
 const versions = shallowRef<readonly Version[]>([]);
 const persisted = ref<boolean | null>(null);
 const used = ref<number | null>(null);
-const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', timeStyle: 'short' });
 const MEGABYTE = 1_000_000;
 
 async function loadVersions(): Promise<void> {
@@ -46,7 +48,7 @@ async function choose(event: Event): Promise<void> {
   problem.value = done.value = '';
   const read = await openBackup(file).catch(() => null);
   if (read?.ok) opened.value = read.value;
-  else problem.value = read?.sentence ?? 'This file could not be read.';
+  else problem.value = read?.sentence ?? say`This file could not be read.`;
 }
 async function restore(how: 'replace' | 'add'): Promise<void> {
   const own = opened.value;
@@ -55,49 +57,58 @@ async function restore(how: 'replace' | 'add'): Promise<void> {
   try {
     if (how === 'replace') {
       await replaceWith(own);
-      done.value = 'Restored: this browser now holds exactly what the backup held.';
+      done.value = say`Restored: this browser now holds exactly what the backup held.`;
     } else {
       const count = await addFrom(own);
-      done.value = `${count} ${count === 1 ? 'job was' : 'jobs were'} added to those that were here.`;
+      done.value = say`${count} ${count === 1 ? say`job was` : say`jobs were`} added to those that were here.`;
     }
   } catch {
-    problem.value = 'It could not be restored: this browser could not save it.';
+    problem.value = say`It could not be restored: this browser could not save it.`;
   }
 }
 function restoreVersion(version: Version): void {
   bench.restoreJob(version.job);
-  done.value = `“${version.job.title}” is as it was on ${when.format(version.at)}. Undo brings the later one back.`;
+  done.value = say`“${version.job.title}” is as it was on ${when.format(version.at)}. Undo brings the later one back.`;
 }
 </script>
 
 <template>
   <BenchFrame :job-id="jobId">
     <main class="min-w-0 bg-paper p-3.5 lg:overflow-y-auto">
-      <h1 class="figure text-[22px] font-semibold">How your work is kept</h1>
+      <h1 class="figure text-[22px] font-semibold">{{ say`How your work is kept` }}</h1>
       <p class="mt-1 max-w-[680px]">
-        Everything stays in this browser, and in files you take out. A browser can lose what it keeps: a
-        backup elsewhere cannot.
+        {{
+          say`Everything stays in this browser, and in files you take out. A browser can lose what it keeps: a backup elsewhere cannot.`
+        }}
       </p>
       <p class="note mt-1">
-        <template v-if="persisted === true">This browser has promised not to clear it by itself.</template>
-        <template v-else-if="persisted === false">This browser may clear it when it needs the room.</template>
-        <template v-if="used !== null"> {{ digits(used / MEGABYTE, 1) }} MB are in use.</template>
+        <template v-if="persisted === true">{{
+          say`This browser has promised not to clear it by itself.`
+        }}</template>
+        <template v-else-if="persisted === false">{{
+          say`This browser may clear it when it needs the room.`
+        }}</template>
+        <template v-if="used !== null"
+          >{{ ' ' }}{{ say`${digits(used / MEGABYTE, 1)} MB are in use.` }}</template
+        >
       </p>
       <p v-if="done" class="mt-2 font-bold text-holds" role="status">{{ done }}</p>
       <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
       <div class="mt-4 grid max-w-[1000px] gap-x-8 gap-y-5 lg:grid-cols-2">
-        <section aria-label="Backup">
-          <h2 class="figure border-b border-line text-[18px] font-semibold">Backup</h2>
+        <section :aria-label="say`Backup`">
+          <h2 class="figure border-b border-line text-[18px] font-semibold">{{ say`Backup` }}</h2>
           <p class="mt-1.5">{{ keeping.backupAge }}</p>
           <p class="note">
-            One zip: every job, hunt and photograph, the tool case, the bin, and how you like to see it.
+            {{
+              say`One zip: every job, hunt and photograph, the tool case, the bin, and how you like to see it.`
+            }}
           </p>
           <div class="mt-2 flex flex-wrap gap-2">
-            <button type="button" class="button filled" @click="backUp">Make a backup</button>
+            <button type="button" class="button filled" @click="backUp">{{ say`Make a backup` }}</button>
             <label
               class="button focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-teal"
             >
-              Restore from one
+              {{ say`Restore from one` }}
               <input
                 type="file"
                 accept=".zip,application/zip"
@@ -108,17 +119,17 @@ function restoreVersion(version: Version): void {
             </label>
           </div>
         </section>
-        <section aria-label="Earlier versions">
-          <h2 class="figure border-b border-line text-[18px] font-semibold">Earlier versions</h2>
+        <section :aria-label="say`Earlier versions`">
+          <h2 class="figure border-b border-line text-[18px] font-semibold">{{ say`Earlier versions` }}</h2>
           <ChoiceField
             class="mt-1.5"
-            label="Of the job"
+            :label="say`Of the job`"
             :model-value="chosenJob"
             :choices="jobs"
             @update:model-value="chosenJob = $event"
           />
           <p v-if="versions.length === 0" class="mt-1.5 text-ink2">
-            None yet: one is kept as soon as it is changed, and then every five minutes of work.
+            {{ say`None yet: one is kept as soon as it is changed, and then every five minutes of work.` }}
           </p>
           <ul class="mt-1 max-h-72 overflow-y-auto">
             <li
@@ -127,17 +138,18 @@ function restoreVersion(version: Version): void {
               class="flex min-h-11 items-center gap-2 border-b border-hairline"
             >
               <span class="figure flex-1 text-[16px]">{{ when.format(version.at) }}</span>
-              <span class="note">{{ version.job.cables.length }} cables</span>
+              <span class="note">{{ say`${version.job.cables.length} cables` }}</span>
               <button type="button" class="button !min-h-9" @click="restoreVersion(version)">
-                Restore<span class="sr-only"> the version of {{ when.format(version.at) }}</span>
+                {{ say`Restore`
+                }}<span class="sr-only">{{ ' ' }}{{ say`the version of ${when.format(version.at)}` }}</span>
               </button>
             </li>
           </ul>
         </section>
-        <section aria-label="Bin" class="lg:col-span-2">
-          <h2 class="figure border-b border-line text-[18px] font-semibold">Bin</h2>
+        <section :aria-label="say`Bin`" class="lg:col-span-2">
+          <h2 class="figure border-b border-line text-[18px] font-semibold">{{ say`Bin` }}</h2>
           <p v-if="bench.bin.length === 0" class="mt-1.5 text-ink2">
-            Empty. What is deleted lies here for {{ BIN_DAYS }} days.
+            {{ say`Empty. What is deleted lies here for ${BIN_DAYS} days.` }}
           </p>
           <ul>
             <li
@@ -149,35 +161,40 @@ function restoreVersion(version: Version): void {
               <span class="min-w-0 flex-1 truncate">{{ item.title }}</span>
               <span class="note">{{ when.format(new Date(item.at)) }}</span>
               <button type="button" class="button !min-h-9" @click="bench.putBack(item.id)">
-                Put back<span class="sr-only"> {{ item.title }}</span>
+                {{ say`Put back` }}<span class="sr-only"> {{ item.title }}</span>
               </button>
             </li>
           </ul>
           <button v-if="bench.bin.length > 0" type="button" class="button mt-2" @click="bench.emptyBin()">
-            Empty the bin
+            {{ say`Empty the bin` }}
           </button>
         </section>
       </div>
-      <RouterLink v-if="!jobId && bench.jobs[0]" class="button mt-5" :to="placeOf(bench.jobs[0].id)"
-        >To the bench</RouterLink
-      >
-      <ModalBox :open="opened !== null" title="Restore a backup" @close="opened = null">
+      <RouterLink v-if="!jobId && bench.jobs[0]" class="button mt-5" :to="placeOf(bench.jobs[0].id)">{{
+        say`To the bench`
+      }}</RouterLink>
+      <ModalBox :open="opened !== null" :title="say`Restore a backup`" @close="opened = null">
         <template v-if="opened">
           <p>
-            It holds {{ opened.kept.jobs.length }} jobs, {{ opened.kept.hunts.length }} hunts and
-            {{ Object.keys(opened.photos).length }} photographs<template v-if="opened.manifest"
-              >, made {{ when.format(new Date(opened.manifest.madeAt)) }}</template
-            >. Here are {{ bench.jobs.length }} jobs now.
+            {{
+              say`It holds ${opened.kept.jobs.length} jobs, ${opened.kept.hunts.length} hunts and ${Object.keys(opened.photos).length} photographs`
+            }}<template v-if="opened.manifest">{{
+              say`, made ${when.format(new Date(opened.manifest.madeAt))}`
+            }}</template
+            >{{ say`. Here are ${bench.jobs.length} jobs now.` }}
           </p>
           <div class="mt-3 grid gap-2">
-            <button type="button" class="button filled" @click="restore('add')">Add its jobs to mine</button>
+            <button type="button" class="button filled" @click="restore('add')">
+              {{ say`Add its jobs to mine` }}
+            </button>
             <button type="button" class="button" @click="restore('replace')">
-              Put it in the place of all that is here
+              {{ say`Put it in the place of all that is here` }}
             </button>
           </div>
           <p class="note mt-2">
-            Added, nothing that is here is changed. In place of it, what is here now is gone: make a backup of
-            it first.
+            {{
+              say`Added, nothing that is here is changed. In place of it, what is here now is gone: make a backup of it first.`
+            }}
           </p>
         </template>
       </ModalBox>

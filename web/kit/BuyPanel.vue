@@ -5,6 +5,7 @@ import type { Kit, KitLine } from '../../core/cutting/kit.ts';
 import { digits } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
 import type { GroupPlan } from './useCutPlan.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Everything the kit takes, against the shelf: what has to be bought stands first. */
 const { kit, plans } = defineProps<{ kit: Kit; plans: readonly GroupPlan[] }>();
@@ -24,15 +25,15 @@ const shelf = computed(() => kit.lines.filter((line) => !buys.value.some((own) =
 const total = computed(() => buys.value.reduce((sum, { price }) => sum + (price ?? 0), 0));
 const unpriced = computed(() => buys.value.filter(({ price }) => price === null).length);
 const WORDS = [
-  'Nothing',
-  'One thing',
-  'Two things',
-  'Three things',
-  'Four things',
-  'Five things',
-  'Six things',
+  say`Nothing`,
+  say`One thing`,
+  say`Two things`,
+  say`Three things`,
+  say`Four things`,
+  say`Five things`,
+  say`Six things`,
 ];
-const title = computed(() => `${WORDS[buys.value.length] ?? `${buys.value.length} things`} to buy`);
+const title = computed(() => say`${WORDS[buys.value.length] ?? say`${buys.value.length} things`} to buy`);
 /** The line is the shelf, the bar is the need. */
 const BAR = 40;
 const share = (line: KitLine) => {
@@ -42,14 +43,15 @@ const share = (line: KitLine) => {
 </script>
 
 <template>
-  <section aria-label="Shopping">
+  <section :aria-label="say`Shopping`">
     <header class="px-3.5 pt-2.5 pb-1">
       <h2 class="figure text-[20px] leading-6 font-semibold">
         {{ title }}<template v-if="total > 0">, {{ bench.shop.currency }}{{ digits(total, 2) }}</template>
       </h2>
       <p class="note">
-        {{ unpriced > 0 ? `${unpriced} of them without a price here. ` : '' }}The kit weighs
-        {{ digits(kit.massG / 1000, 1) }} kg.
+        {{
+          say`${unpriced > 0 ? say`${unpriced} of them without a price here. ` : ''}The kit weighs ${digits(kit.massG / 1000, 1)} kg.`
+        }}
       </p>
     </header>
     <ul>
@@ -76,13 +78,15 @@ const share = (line: KitLine) => {
           <path :d="`M${BAR} 0V14`" stroke="var(--ink)" stroke-width="1.8" />
         </svg>
         <span class="text-right leading-4">
-          <b class="text-copper-text">buy {{ amount(buy, line.unit) }}</b>
+          <b class="text-copper-text">{{ say`buy ${amount(buy, line.unit)}` }}</b>
           <span v-if="price !== null" class="figure block text-[15px]">{{ digits(price, 2) }}</span>
         </span>
       </li>
     </ul>
     <template v-if="shelf.length > 0">
-      <h3 class="figure border-t border-line px-3.5 pt-2 text-[16px] font-semibold">On the shelf</h3>
+      <h3 class="figure border-t border-line px-3.5 pt-2 text-[16px] font-semibold">
+        {{ say`On the shelf` }}
+      </h3>
       <ul class="pb-1">
         <li
           v-for="line in shelf"
@@ -98,7 +102,7 @@ const share = (line: KitLine) => {
             </template>
           </svg>
           <span class="note text-right">{{
-            line.have === null ? 'not counted' : `of ${amount(line.have, line.unit)}`
+            line.have === null ? say`not counted` : say`of ${amount(line.have, line.unit)}`
           }}</span>
         </li>
       </ul>

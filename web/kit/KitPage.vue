@@ -14,6 +14,7 @@ import PlanHead from './PlanHead.vue';
 import StockPanel from './StockPanel.vue';
 import TickCards from './TickCards.vue';
 import { useCutPlan } from './useCutPlan.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The kit of a job, or of several: what is cut from which spool, what is to buy, and what it comes to. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -44,7 +45,7 @@ const isStockOpen = ref(false);
 <template>
   <BenchFrame :job-id="jobId">
     <main v-if="job" class="min-w-0 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_354px]">
-      <h1 class="sr-only">Kit of {{ job.title }}</h1>
+      <h1 class="sr-only">{{ say`Kit of ${job.title}` }}</h1>
       <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
         <PlanHead
           :plans="plans"
@@ -63,7 +64,7 @@ const isStockOpen = ref(false);
               :aria-expanded="isStockOpen"
               @click="isStockOpen = !isStockOpen"
             >
-              {{ isStockOpen ? 'Put the stock away' : 'Spools and offcuts owned' }}
+              {{ isStockOpen ? say`Put the stock away` : say`Spools and offcuts owned` }}
             </button>
             <OtherJobs :job-id="jobId" :chosen="withJobs" @choose="withJobs = $event" />
           </div>

@@ -7,6 +7,7 @@ import { digits } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
 import QuantityField from '../ui/QuantityField.vue';
 import type { GroupPlan } from './useCutPlan.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What making comes to against a typed price of buying: one scale, no thumb on it. */
 const { job, kit, plans, cables } = defineProps<{
@@ -21,7 +22,7 @@ type Terms = NonNullable<Job['makeOrBuy']>;
 const NOTHING: Terms = { boughtPrice: 0, minutesACable: 25, ratePerHour: 0, toolPrice: 0 };
 const terms = computed(() => job.makeOrBuy ?? NOTHING);
 function set(change: Partial<Terms>): void {
-  bench.edit('make or buy', (draft) => {
+  bench.edit(say`make or buy`, (draft) => {
     const own = draft.jobs.find(({ id }) => id === job.id);
     if (own) own.makeOrBuy = { ...NOTHING, ...own.makeOrBuy, ...change };
   });
@@ -47,28 +48,29 @@ const bars = computed(() => {
 });
 const sentence = computed(() => {
   const { made, bought, tool } = result.value;
-  if (bought === 0) return 'Type what they cost ready made, and the two are compared.';
+  if (bought === 0) return say`Type what they cost ready made, and the two are compared.`;
   const difference = bought - made;
-  const words = difference >= 0 ? `Making saves ${money(difference)}` : `Buying saves ${money(-difference)}`;
+  const words =
+    difference >= 0 ? say`Making saves ${money(difference)}` : say`Buying saves ${money(-difference)}`;
   const percent = terms.value.toolPercent ?? 100;
-  const paid = percent < 100 ? `${digits(percent, 0)} % of the tool paid` : 'the tool paid in full';
-  return `${words}, ${tool > 0 ? paid : 'with the tool owned'}.`;
+  const paid = percent < 100 ? say`${digits(percent, 0)} % of the tool paid` : say`the tool paid in full`;
+  return `${words}, ${tool > 0 ? paid : say`with the tool owned`}.`;
 });
 </script>
 
 <template>
-  <section aria-label="Make or buy" class="border-t border-line px-3.5 py-2.5">
+  <section :aria-label="say`Make or buy`" class="border-t border-line px-3.5 py-2.5">
     <h2 class="figure text-[16px] font-semibold">
-      Make against buy, {{ cables }} {{ cables === 1 ? 'cable' : 'cables' }}
+      {{ say`Make against buy, ${cables} ${cables === 1 ? say`cable` : say`cables`}` }}
     </h2>
     <p class="mb-1">{{ sentence }}</p>
     <svg
       viewBox="0 0 326 104"
       class="make-or-buy block w-full"
       role="img"
-      :aria-label="`make ${money(result.made)}, buy ${money(result.bought)}`"
+      :aria-label="say`make ${money(result.made)}, buy ${money(result.bought)}`"
     >
-      <text class="strong" x="0" y="14">Make</text>
+      <text class="strong" x="0" y="14">{{ say`Make` }}</text>
       <text class="strong" x="324" y="14" text-anchor="end">{{ money(result.made) }}</text>
       <g v-for="bar in bars" :key="bar.what">
         <rect
@@ -94,7 +96,7 @@ const sentence = computed(() => {
         </text>
       </g>
       <template v-if="result.bought > 0">
-        <text class="strong" x="0" y="74">Buy ready made</text>
+        <text class="strong" x="0" y="74">{{ say`Buy ready made` }}</text>
         <text class="strong" x="324" y="74" text-anchor="end">{{ money(result.bought) }}</text>
         <rect
           x="1"
@@ -109,13 +111,13 @@ const sentence = computed(() => {
     <p v-if="terms.toolPrice > 0" class="mt-1">
       {{
         result.breakEven === null
-          ? 'A tool would never pay for itself at these prices.'
-          : `The tool pays for itself after ${result.breakEven} such cables.`
+          ? say`A tool would never pay for itself at these prices.`
+          : say`The tool pays for itself after ${result.breakEven} such cables.`
       }}
     </p>
     <div class="mt-2 grid grid-cols-2 gap-x-2">
       <QuantityField
-        label="Ready made, all of them"
+        :label="say`Ready made, all of them`"
         kind="number"
         :model-value="terms.boughtPrice"
         :least="0"
@@ -124,17 +126,17 @@ const sentence = computed(() => {
         @update:model-value="set({ boughtPrice: $event })"
       />
       <QuantityField
-        label="A tool to be bought"
+        :label="say`A tool to be bought`"
         kind="number"
         :model-value="terms.toolPrice"
         :least="0"
         :most="1e5"
         :decimals="2"
-        hint="0 where it is owned"
+        :hint="say`0 where it is owned`"
         @update:model-value="set({ toolPrice: $event })"
       />
       <QuantityField
-        label="Minutes a cable"
+        :label="say`Minutes a cable`"
         kind="number"
         :model-value="terms.minutesACable"
         :least="0"
@@ -143,7 +145,7 @@ const sentence = computed(() => {
         @update:model-value="set({ minutesACable: $event })"
       />
       <QuantityField
-        label="Your hour is worth"
+        :label="say`Your hour is worth`"
         kind="number"
         :model-value="terms.ratePerHour"
         :least="0"
@@ -153,13 +155,13 @@ const sentence = computed(() => {
       />
       <QuantityField
         v-if="terms.toolPrice > 0"
-        label="Share of the tool, %"
+        :label="say`Share of the tool, %`"
         kind="number"
         :model-value="terms.toolPercent ?? 100"
         :least="0"
         :most="100"
         :decimals="0"
-        hint="what this job bears of it"
+        :hint="say`what this job bears of it`"
         @update:model-value="set({ toolPercent: $event })"
       />
     </div>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { useBench } from '../stores/bench.ts';
 import CheckField from '../ui/CheckField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** Other jobs whose cables are cut from the same spools on the same day. */
 const { jobId, chosen } = defineProps<{ jobId: string; chosen: readonly string[] }>();
@@ -19,7 +20,7 @@ function set(id: string, on: boolean): void {
     <CheckField
       v-for="job in others"
       :key="job.id"
-      :label="`with ${job.title}`"
+      :label="say`with ${job.title}`"
       :model-value="chosen.includes(job.id)"
       @update:model-value="(on) => set(job.id, on)"
     />

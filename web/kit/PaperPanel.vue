@@ -15,6 +15,7 @@ import { today } from '../ui/today.ts';
 import type { Made } from './made.ts';
 import ScheduleImport from './ScheduleImport.vue';
 import type { GroupPlan } from './useCutPlan.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Lists and labels to print and to keep, and a schedule to bring in. */
 const { job, made, plans, kit } = defineProps<{
@@ -34,19 +35,19 @@ const isImporting = ref(false);
 const lists = computed(() => [
   {
     key: 'cutting',
-    title: 'Cutting list',
+    title: say`Cutting list`,
     doc: (): ListDoc => cuttingListDoc(job.title, plans),
     csv: () => writeCuttingListCsv(plans),
   },
   {
     key: 'kit',
-    title: 'Kit list',
+    title: say`Kit list`,
     doc: (): ListDoc => kitDoc(job.title, kit),
     csv: () => writeKitCsv(kit, bench.shop.currency),
   },
   {
     key: 'schedule',
-    title: 'Cable schedule',
+    title: say`Cable schedule`,
     doc: (): ListDoc => scheduleDoc(job.title, made),
     csv: () => writeScheduleCsv(made),
   },
@@ -65,12 +66,12 @@ async function save(key: string, make: () => Promise<void>): Promise<void> {
   try {
     await make();
   } catch {
-    problem.value = 'This file could not be made. The CSV and the print view hold the same.';
+    problem.value = say`This file could not be made. The CSV and the print view hold the same.`;
   }
   busy.value = '';
 }
 const savePdf = (key: string, doc: ListDoc) =>
-  save(`${key} PDF`, async () => {
+  save(say`${key} PDF`, async () => {
     const [{ listPdf }, { paperFonts }] = await Promise.all([
       import('../paper/listPdf.ts'),
       import('../paper/fonts.ts'),
@@ -78,7 +79,7 @@ const savePdf = (key: string, doc: ListDoc) =>
     saveFile(`${key}.pdf`, await listPdf(doc, paper.value, await paperFonts()), 'application/pdf');
   });
 const saveLabels = (as: 'pdf' | 'svg') =>
-  save(`labels ${as}`, async () => {
+  save(say`labels ${as}`, async () => {
     const { labelPdf, labelSvg } = await import('../paper/labels.ts');
     if (as === 'pdf') {
       const { paperFonts } = await import('../paper/fonts.ts');
@@ -92,7 +93,7 @@ const saveLabels = (as: 'pdf' | 'svg') =>
 /** Two labels a cable on the printer's stand-in: nothing of it is real, and it says so. */
 const printed = ref('');
 const printOnStandIn = () =>
-  save('labels on the printer', async () => {
+  save(say`labels on the printer`, async () => {
     printed.value = '';
     const [{ printLabels }, { openSocket }, { standInAddress }] = await Promise.all([
       import('../instruments/labelPrinter.ts'),
@@ -101,34 +102,34 @@ const printOnStandIn = () =>
     ]);
     const port = await openSocket(standInAddress('printer')).catch(() => null);
     if (!port) {
-      problem.value = 'The stand-ins do not answer: the server that brings them is not running.';
+      problem.value = say`The stand-ins do not answer: the server that brings them is not running.`;
       return;
     }
     const labels = made.flatMap(
       (own) => Array(2).fill(labelOf(own, today())) as ReturnType<typeof labelOf>[],
     );
     const { count, sentence } = await printLabels(port, labels, kind.value, (done) => {
-      busy.value = `label ${done} of ${labels.length}`;
+      busy.value = say`label ${done} of ${labels.length}`;
     });
     port.shut();
-    printed.value = `${count} of ${labels.length} labels printed on the stand-in.`;
+    printed.value = say`${count} of ${labels.length} labels printed on the stand-in.`;
     problem.value = sentence;
   });
 </script>
 
 <template>
-  <section aria-label="Paper and files" class="border-t border-line px-3.5 py-2.5">
+  <section :aria-label="say`Paper and files`" class="border-t border-line px-3.5 py-2.5">
     <header class="mb-2 flex items-center gap-3">
-      <h2 class="figure text-[16px] font-semibold">Paper and files</h2>
+      <h2 class="figure text-[16px] font-semibold">{{ say`Paper and files` }}</h2>
       <SegmentedField
-        label="Paper"
+        :label="say`Paper`"
         hide-label
         small
         class="ml-auto w-32"
         :model-value="paper"
         :choices="[
           { value: 'A4', title: 'A4' },
-          { value: 'Letter', title: 'Letter' },
+          { value: 'Letter', title: say`Letter` },
         ]"
         @update:model-value="paper = $event === 'Letter' ? 'Letter' : 'A4'"
       />
@@ -141,7 +142,8 @@ const printOnStandIn = () =>
           :to="{ name: 'print', params: { jobId: job.id, what: list.key } }"
           class="button min-h-9 px-2"
         >
-          <Printer :size="15" aria-hidden="true" /> Print<span class="sr-only"> {{ list.title }}</span>
+          <Printer :size="15" aria-hidden="true" /> {{ say`Print`
+          }}<span class="sr-only"> {{ list.title }}</span>
         </RouterLink>
         <button
           type="button"
@@ -149,55 +151,55 @@ const printOnStandIn = () =>
           :disabled="busy !== ''"
           @click="savePdf(list.key, list.doc())"
         >
-          PDF<span class="sr-only"> of the {{ list.title }}</span>
+          {{ say`PDF` }}<span class="sr-only">{{ ' ' }}{{ say`of the ${list.title}` }}</span>
         </button>
         <button
           type="button"
           class="button min-h-9 px-2"
           @click="saveFile(`${list.key}.csv`, list.csv(), 'text/csv')"
         >
-          CSV<span class="sr-only"> of the {{ list.title }}</span>
+          {{ say`CSV` }}<span class="sr-only">{{ ' ' }}{{ say`of the ${list.title}` }}</span>
         </button>
       </li>
       <li class="flex items-center gap-1 border-t border-hairline py-1">
-        <span class="flex-1">Labels, two a cable</span>
+        <span class="flex-1">{{ say`Labels, two a cable` }}</span>
         <SegmentedField
-          label="Labels"
+          :label="say`Labels`"
           hide-label
           small
           class="w-28"
           :model-value="kind"
           :choices="[
-            { value: 'wrap', title: 'wrap' },
-            { value: 'flag', title: 'flag' },
+            { value: 'wrap', title: say`wrap` },
+            { value: 'flag', title: say`flag` },
           ]"
           @update:model-value="kind = $event === 'flag' ? 'flag' : 'wrap'"
         />
         <button type="button" class="button min-h-9 px-2" :disabled="busy !== ''" @click="saveLabels('pdf')">
-          PDF<span class="sr-only"> of the labels</span>
+          {{ say`PDF` }}<span class="sr-only">{{ ' ' }}{{ say`of the labels` }}</span>
         </button>
         <button type="button" class="button min-h-9 px-2" :disabled="busy !== ''" @click="saveLabels('svg')">
-          SVG<span class="sr-only"> of the labels</span>
+          {{ say`SVG` }}<span class="sr-only">{{ ' ' }}{{ say`of the labels` }}</span>
         </button>
         <button
           type="button"
           class="button min-h-9 px-2"
           :disabled="busy !== ''"
-          title="On the stand-in for a label printer"
+          :title="say`On the stand-in for a label printer`"
           @click="printOnStandIn"
         >
-          Printer<span class="sr-only"> stand-in for the labels</span>
+          {{ say`Printer` }}<span class="sr-only">{{ ' ' }}{{ say`stand-in for the labels` }}</span>
         </button>
       </li>
     </ul>
     <p v-if="printed" class="mt-1" role="status">
-      <b class="border border-ink px-1">SIMULATED</b> {{ printed }}
+      <b class="border border-ink px-1">{{ say`SIMULATED` }}</b> {{ printed }}
     </p>
     <button type="button" class="button mt-2" @click="isImporting = true">
-      <Upload :size="16" aria-hidden="true" /> Bring in a cable schedule
+      <Upload :size="16" aria-hidden="true" /> {{ say`Bring in a cable schedule` }}
     </button>
     <span v-if="busy" class="note ml-3" role="status"
-      ><Download :size="14" class="inline" aria-hidden="true" /> making {{ busy }}</span
+      ><Download :size="14" class="inline" aria-hidden="true" /> {{ say`making ${busy}` }}</span
     >
     <ScheduleImport v-if="isImporting" :job-id="job.id" @close="isImporting = false" />
   </section>

@@ -5,12 +5,13 @@ import { type CutRules, toBuyMm } from '../../core/cutting/cutPlan.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { inReadersUnit, sizeText } from '../ui/display.ts';
 import type { GroupPlan } from './useCutPlan.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Pieces on their spools, one scale and one zero: what is cut, what is left, what is scrap, what has to be bought. */
 const { plans, rules } = defineProps<{ plans: readonly GroupPlan[]; rules: CutRules }>();
 
 const { prefs } = usePrefs();
-const say = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
+const sized = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
 const host = useTemplateRef<HTMLElement>('host');
 const { width } = useElementSize(host);
 const ZERO = 152;
@@ -46,7 +47,7 @@ const rows = computed(() =>
           return {
             key: stock.id,
             title: spool?.label ?? stock.id,
-            note: say(stock.lengthMm),
+            note: sized(stock.lengthMm),
             lengthMm: stock.lengthMm,
             pieces: along(pieces, stock.offcut ? 0 : rules.squareMm),
             restMm,
@@ -57,8 +58,8 @@ const rows = computed(() =>
       if (buyMm > 0) {
         bars.push({
           key: `buy${group.key}`,
-          title: 'to buy',
-          note: say(buyMm),
+          title: say`to buy`,
+          note: sized(buyMm),
           lengthMm: buyMm,
           pieces: along(plan.unplaced, rules.squareMm),
           restMm: 0,
@@ -127,10 +128,18 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
 <template>
   <div ref="host" class="plan-drawing">
     <p v-if="rows.length === 0" class="p-6 text-[15px]">
-      Nothing waits to be cut. A cable comes here once both of its lugs are known and it has not been cut.
+      {{
+        say`Nothing waits to be cut. A cable comes here once both of its lugs are known and it has not been cut.`
+      }}
     </p>
-    <svg v-else-if="width > 0" :width="width" :height="height" role="img" aria-label="Pieces on their spools">
-      <text x="14" y="19">{{ prefs.lengths }}, useful from {{ say(rules.scrapMm) }}</text>
+    <svg
+      v-else-if="width > 0"
+      :width="width"
+      :height="height"
+      role="img"
+      :aria-label="say`Pieces on their spools`"
+    >
+      <text x="14" y="19">{{ say`${prefs.lengths}, useful from ${sized(rules.scrapMm)}` }}</text>
       <g v-for="tick in ticks" :key="tick">
         <path :d="`M${x(tick)} ${HEAD}V${height}`" stroke="var(--grid)" />
         <text :x="x(tick)" y="19" text-anchor="middle">
@@ -203,7 +212,7 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
                 :y="x(bar.endMm) > width - 130 ? bar.y - bar.half - 5 : bar.y + bar.half + 16"
                 :text-anchor="x(bar.endMm) > width - 130 ? 'end' : 'start'"
               >
-                left {{ say(bar.restMm) }}, keep
+                {{ say`left ${sized(bar.restMm)}, keep` }}
               </text>
             </template>
             <template v-else>
@@ -215,7 +224,7 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
                 :height="2 * bar.half"
               />
               <text :x="Math.min(x(bar.endMm) + 12 + bar.restMm * scale, width - 70)" :y="bar.y + 5">
-                scrap {{ say(bar.restMm) }}
+                {{ say`scrap ${sized(bar.restMm)}` }}
               </text>
             </template>
           </template>
@@ -234,7 +243,7 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
                 {{ piece.label }}
               </text>
               <text :x="x(piece.fromMm + piece.mm / 2)" :y="bar.y + bar.half + 16" text-anchor="middle">
-                {{ say(piece.mm) }}
+                {{ sized(piece.mm) }}
               </text>
             </g>
           </template>
@@ -247,11 +256,13 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
             <text class="strong" :x="small.textX" :y="bar.y + bar.half + 16" text-anchor="middle">
               {{ small.label }}
             </text>
-            <text :x="small.textX" :y="bar.y + bar.half + 30" text-anchor="middle">{{ say(small.mm) }}</text>
+            <text :x="small.textX" :y="bar.y + bar.half + 30" text-anchor="middle">
+              {{ sized(small.mm) }}
+            </text>
           </g>
         </g>
         <text v-if="row.whole.length > 0" :x="width - 12" :y="row.bottom - 7" text-anchor="end">
-          kept whole: {{ row.whole.join(', ') }}
+          {{ say`kept whole: ${row.whole.join(', ')}` }}
         </text>
       </g>
     </svg>

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { SAME_OFFCUT_MM } from '../../core/cutting/cutModel.ts';
 import { digits } from '../../core/units/figure.ts';
 import type { GroupPlan } from './useCutPlan.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The plan in one sentence, and how sure it is: the plan comes down, the bound comes up, and where they meet it is proved. */
 const { plans, solving, seconds, isBroken } = defineProps<{
@@ -30,23 +31,23 @@ const done = computed(
 );
 const short = computed(() => open.value.filter(({ plan }) => plan.unplaced.length > 0));
 const title = computed(() => {
-  if (open.value.length === 0) return 'Nothing is left to cut';
-  if (solving !== null) return `Looking for less new stock than ${metres(planMm.value)}`;
-  if (isProved.value) return `Proven least new stock: ${metres(planMm.value)}`;
-  return `New stock begun: ${metres(planMm.value)}`;
+  if (open.value.length === 0) return say`Nothing is left to cut`;
+  if (solving !== null) return say`Looking for less new stock than ${metres(planMm.value)}`;
+  if (isProved.value) return say`Proven least new stock: ${metres(planMm.value)}`;
+  return say`New stock begun: ${metres(planMm.value)}`;
 });
 const why = computed(() => {
-  if (isBroken) return 'The solver could not be started: this is the plan of a careful hand, not proved.';
+  if (isBroken) return say`The solver could not be started: this is the plan of a careful hand, not proved.`;
   const [first] = short.value;
   if (first) {
     const [piece] = first.plan.unplaced;
-    return `${short.value.length > 1 ? `${short.value.length} kinds are short. ` : ''}${piece?.label} has no ${first.group.title} to come from.`;
+    return say`${short.value.length > 1 ? say`${short.value.length} kinds are short. ` : ''}${piece?.label} has no ${first.group.title} to come from.`;
   }
   const saved = handMm.value - planMm.value;
-  if (saved > 0) return `Cutting the longest first by hand would begin ${metres(saved)} more.`;
+  if (saved > 0) return say`Cutting the longest first by hand would begin ${metres(saved)} more.`;
   return open.value.length > 0
-    ? `No plan begins less; of those, one that leaves the longest offcut, to ${SAME_OFFCUT_MM} mm.`
-    : 'Every cable with a length has been cut.';
+    ? say`No plan begins less; of those, one that leaves the longest offcut, to ${SAME_OFFCUT_MM} mm.`
+    : say`Every cable with a length has been cut.`;
 });
 /** The two lines of the proof, to one scale. */
 const lines = computed(() => {
@@ -72,7 +73,7 @@ const lines = computed(() => {
       viewBox="0 0 168 40"
       class="proof h-10 w-[168px]"
       role="img"
-      :aria-label="`plan ${metres(planMm)}, bound ${metres(boundMm)}`"
+      :aria-label="say`plan ${metres(planMm)}, bound ${metres(boundMm)}`"
     >
       <path
         :d="`M34 ${lines.hand}H84V${lines.plan}H150`"
@@ -87,27 +88,31 @@ const lines = computed(() => {
         stroke-width="1.8"
       />
       <circle v-if="isProved" cx="154" :cy="lines.plan" r="4" fill="var(--holds)" />
-      <text x="0" :y="Math.min(lines.hand + 4, 22)" fill="var(--copper-text)">plan</text>
-      <text x="0" :y="Math.max(lines.linear + 4, lines.hand + 17, 36)">bound</text>
+      <text x="0" :y="Math.min(lines.hand + 4, 22)" fill="var(--copper-text)">{{ say`plan` }}</text>
+      <text x="0" :y="Math.max(lines.linear + 4, lines.hand + 17, 36)">{{ say`bound` }}</text>
     </svg>
     <dl v-if="open.length > 0" class="figure grid grid-cols-[auto_auto] gap-x-2 text-[14px] leading-[17px]">
-      <dt class="text-ink2">bound</dt>
+      <dt class="text-ink2">{{ say`bound` }}</dt>
       <dd class="text-right font-semibold">{{ metres(boundMm) }}</dd>
-      <dt class="text-ink2">gap</dt>
+      <dt class="text-ink2">{{ say`gap` }}</dt>
       <dd class="text-right font-semibold">{{ metres(planMm - boundMm) }}</dd>
-      <dt class="text-ink2">{{ solving === null ? 'solved' : 'solving' }}</dt>
+      <dt class="text-ink2">{{ solving === null ? say`solved` : say`solving` }}</dt>
       <dd class="text-right font-semibold">
         {{
           solving === null
             ? seconds === null
-              ? 'by hand'
-              : `in ${digits(seconds, 1)} s`
-            : `${done} of ${open.length}`
+              ? say`by hand`
+              : say`in ${digits(seconds, 1)} s`
+            : say`${done} of ${open.length}`
         }}
       </dd>
     </dl>
-    <button v-if="solving !== null" type="button" class="button" @click="$emit('cancel')">Cancel</button>
-    <button v-else-if="!isProved" type="button" class="button" @click="$emit('solve')">Prove it</button>
+    <button v-if="solving !== null" type="button" class="button" @click="$emit('cancel')">
+      {{ say`Cancel` }}
+    </button>
+    <button v-else-if="!isProved" type="button" class="button" @click="$emit('solve')">
+      {{ say`Prove it` }}
+    </button>
   </header>
 </template>
 

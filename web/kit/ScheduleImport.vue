@@ -7,6 +7,7 @@ import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import ModalBox from '../ui/ModalBox.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** A schedule from elsewhere: its columns are matched with what is known here, and every problem is named by its row. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -23,7 +24,7 @@ async function open(event: Event): Promise<void> {
   const [file] = (event.target as HTMLInputElement).files ?? [];
   if (!file) return;
   refusal.value =
-    file.size > LARGEST_BYTES ? 'This file is far larger than any schedule; it was not read.' : '';
+    file.size > LARGEST_BYTES ? say`This file is far larger than any schedule; it was not read.` : '';
   contents.value = refusal.value ? '' : await file.text();
   mapping.value = guessMapping(contents.value);
   const length = titles.value[mapping.value.get('lengthMm') ?? -1] ?? '';
@@ -38,8 +39,8 @@ async function open(event: Event): Promise<void> {
 const NONE = '-1';
 const titles = computed(() => csvTitles(contents.value));
 const choices = computed(() => [
-  { value: NONE, title: 'not in this file' },
-  ...titles.value.map((title, i) => ({ value: String(i), title: title || `column ${i + 1}` })),
+  { value: NONE, title: say`not in this file` },
+  ...titles.value.map((title, i) => ({ value: String(i), title: title || say`column ${i + 1}` })),
 ]);
 function map(key: string, at: string): void {
   const next = new Map(mapping.value);
@@ -59,7 +60,7 @@ const isFit = computed(
 /** All of it or none: a schedule with holes in it is worse than none. */
 function take(): void {
   const cables = found.value?.cables ?? [];
-  bench.edit('import schedule', (draft) => {
+  bench.edit(say`import schedule`, (draft) => {
     const job = draft.jobs.find(({ id }) => id === jobId);
     job?.cables.push(...structuredClone([...cables]));
   });
@@ -68,9 +69,9 @@ function take(): void {
 </script>
 
 <template>
-  <ModalBox open title="Bring in a cable schedule" wide @close="emit('close')">
+  <ModalBox open :title="say`Bring in a cable schedule`" wide @close="emit('close')">
     <label class="block">
-      <span class="label mb-1 block">A CSV file, one cable a row, its first row the titles</span>
+      <span class="label mb-1 block">{{ say`A CSV file, one cable a row, its first row the titles` }}</span>
       <input
         type="file"
         accept=".csv,text/csv"
@@ -81,7 +82,7 @@ function take(): void {
     </label>
     <p v-if="refusal" class="mt-2 font-bold text-fails" role="alert">{{ refusal }}</p>
     <template v-if="contents">
-      <h3 class="figure mt-3 mb-1 text-[16px] font-semibold">Which column is which</h3>
+      <h3 class="figure mt-3 mb-1 text-[16px] font-semibold">{{ say`Which column is which` }}</h3>
       <div class="grid grid-cols-2 gap-2 sm:grid-cols-4">
         <ChoiceField
           v-for="field in SCHEDULE_FIELDS"
@@ -92,43 +93,42 @@ function take(): void {
           @update:model-value="(at) => map(field.key, at)"
         />
         <SegmentedField
-          label="A bare length is in"
+          :label="say`A bare length is in`"
           :model-value="unit"
           :choices="[
-            { value: 'mm', title: 'mm' },
+            { value: 'mm', title: say`mm` },
             { value: 'm', title: 'm' },
-            { value: 'in', title: 'in' },
-            { value: 'ft', title: 'ft' },
+            { value: 'in', title: say`in` },
+            { value: 'ft', title: say`ft` },
           ]"
           @update:model-value="unit = $event as typeof unit"
         />
       </div>
       <template v-if="found">
         <p class="mt-3 text-[15px]" role="status">
-          {{ found.cables.length }} {{ found.cables.length === 1 ? 'cable' : 'cables' }} can be read<template
-            v-if="found.problems.length > 0"
-            >, {{ found.problems.length }}
-            {{ found.problems.length === 1 ? 'thing is' : 'things are' }} wrong: nothing comes in until they
-            are put right</template
+          {{ say`${found.cables.length} ${found.cables.length === 1 ? say`cable` : say`cables`} can be read`
+          }}<template v-if="found.problems.length > 0">{{
+            say`, ${found.problems.length} ${found.problems.length === 1 ? say`thing is` : say`things are`} wrong: nothing comes in until they are put right`
+          }}</template
           >.
         </p>
         <ul
           v-if="found.problems.length > 0"
           class="my-2 max-h-[30vh] overflow-auto border-y border-hairline"
-          aria-label="Problems by row"
+          :aria-label="say`Problems by row`"
         >
           <li
             v-for="(problem, i) in found.problems"
             :key="i"
             class="flex gap-3 border-b border-hairline py-1"
           >
-            <span class="figure w-16 shrink-0 text-[15px] font-semibold">row {{ problem.row }}</span>
+            <span class="figure w-16 shrink-0 text-[15px] font-semibold">{{ say`row ${problem.row}` }}</span>
             <span class="w-24 shrink-0 text-ink2">{{ problem.column }}</span>
             <span class="font-bold text-fails">{{ problem.sentence }}</span>
           </li>
         </ul>
         <button type="button" class="button filled mt-2" :disabled="!isFit" @click="take">
-          Bring in {{ found.cables.length }} {{ found.cables.length === 1 ? 'cable' : 'cables' }}
+          {{ say`Bring in ${found.cables.length} ${found.cables.length === 1 ? say`cable` : say`cables`}` }}
         </button>
       </template>
     </template>

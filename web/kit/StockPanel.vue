@@ -12,6 +12,7 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import CheckField from '../ui/CheckField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** Cable on the shelf: spools and offcuts, each with what it is and how much is left of it. */
 const bench = useBench();
@@ -20,23 +21,23 @@ const colours = JACKETS.map((colour) => ({ value: colour, title: colour }));
 const cutting = computed(() => bench.shop.practice.cutting);
 
 function edit(id: string, what: string, recipe: (spool: Draft<Spool>) => void): void {
-  bench.edit(`spool: ${what}`, (draft) => {
+  bench.edit(say`spool: ${what}`, (draft) => {
     const own = draft.shop.spools.find((spool) => spool.id === id);
     if (own) recipe(own);
   });
 }
 const remove = (id: string) =>
-  bench.edit('take a spool out', (draft) => {
+  bench.edit(say`take a spool out`, (draft) => {
     draft.shop.spools = draft.shop.spools.filter((spool) => spool.id !== id);
   });
 function add(): void {
   const [kind] = bench.shop.cableKinds;
   const size = kind?.sizes[0]?.size;
   if (!kind || !size) return;
-  bench.edit('new spool', (draft) => {
+  bench.edit(say`new spool`, (draft) => {
     draft.shop.spools.push({
       id: nanoid(8),
-      label: `Spool ${draft.shop.spools.length + 1}`,
+      label: say`Spool ${draft.shop.spools.length + 1}`,
       kindId: kind.id,
       size: { ...size },
       colour: 'red',
@@ -58,24 +59,24 @@ function sizeProblem(spool: Spool, text: string): string {
   const { size } = entry;
   return madeSizes(spool).some((own) => isSameSize(own.size, size))
     ? ''
-    : `This kind is made in ${madeSizes(spool)
+    : say`This kind is made in ${madeSizes(spool)
         .map((own) => sizeLabel(own.size))
         .join(', ')}.`;
 }
 function setSize(spool: Spool, text: string): void {
   const entry = parseSize(text, madeSizes(spool)[0]?.size.system ?? 'metric');
-  if (entry.ok) edit(spool.id, 'size', (own) => void (own.size = { ...entry.size }));
+  if (entry.ok) edit(spool.id, say`size`, (own) => void (own.size = { ...entry.size }));
 }
 function setCutting(change: Partial<typeof cutting.value>): void {
-  bench.edit('practice: cutting', (draft) => void Object.assign(draft.shop.practice.cutting, change));
+  bench.edit(say`practice: cutting`, (draft) => void Object.assign(draft.shop.practice.cutting, change));
 }
 </script>
 
 <template>
-  <section aria-label="Spools and offcuts">
+  <section :aria-label="say`Spools and offcuts`">
     <div class="mb-2 grid max-w-2xl grid-cols-3 gap-2">
       <QuantityField
-        label="A cut takes"
+        :label="say`A cut takes`"
         kind="length"
         :model-value="cutting.kerfMm"
         :least="0"
@@ -83,7 +84,7 @@ function setCutting(change: Partial<typeof cutting.value>): void {
         @update:model-value="setCutting({ kerfMm: $event })"
       />
       <QuantityField
-        label="Squared off a spool"
+        :label="say`Squared off a spool`"
         kind="length"
         :model-value="cutting.squareMm"
         :least="0"
@@ -91,7 +92,7 @@ function setCutting(change: Partial<typeof cutting.value>): void {
         @update:model-value="setCutting({ squareMm: $event })"
       />
       <QuantityField
-        label="Scrap under"
+        :label="say`Scrap under`"
         kind="length"
         :model-value="cutting.scrapMm"
         :least="0"
@@ -104,8 +105,12 @@ function setCutting(change: Partial<typeof cutting.value>): void {
       class="note grid gap-2 max-sm:hidden sm:grid-cols-[94px_minmax(0,1fr)_82px_86px_108px_70px_34px_34px]"
       aria-hidden="true"
     >
-      <span>Called</span><span>Kind</span><span>Size</span><span>Colour</span><span>Left</span
-      ><span>{{ bench.shop.currency }} a metre</span><span>begun</span>
+      <span>{{ say`Called` }}</span><span>{{ say`Kind` }}</span
+      ><span>{{ say`Size` }}</span
+      ><span>{{ say`Colour` }}</span
+      ><span>{{ say`Left` }}</span
+      ><span>{{ say`${bench.shop.currency} a metre` }}</span
+      ><span>{{ say`begun` }}</span>
     </div>
     <div
       v-for="spool in bench.shop.spools"
@@ -113,42 +118,42 @@ function setCutting(change: Partial<typeof cutting.value>): void {
       class="row-fields grid grid-cols-2 items-start gap-2 border-t border-hairline py-1 sm:grid-cols-[94px_minmax(0,1fr)_82px_86px_108px_70px_34px_34px]"
     >
       <TextField
-        :label="`Called, ${spool.label}`"
+        :label="say`Called, ${spool.label}`"
         :model-value="spool.label"
         required
-        @update:model-value="(label) => edit(spool.id, 'name', (own) => void (own.label = label))"
+        @update:model-value="(label) => edit(spool.id, say`name`, (own) => void (own.label = label))"
       />
       <ChoiceField
-        :label="`Kind of ${spool.label}`"
+        :label="say`Kind of ${spool.label}`"
         hide-label
         :model-value="spool.kindId"
         :choices="kinds"
-        @update:model-value="(kindId) => edit(spool.id, 'kind', (own) => void (own.kindId = kindId))"
+        @update:model-value="(kindId) => edit(spool.id, say`kind`, (own) => void (own.kindId = kindId))"
       />
       <TextField
-        :label="`Size of ${spool.label}`"
+        :label="say`Size of ${spool.label}`"
         :model-value="sizeLabel(spool.size)"
         :check="(text) => sizeProblem(spool, text)"
         @update:model-value="(text) => setSize(spool, text)"
       />
       <ChoiceField
-        :label="`Colour of ${spool.label}`"
+        :label="say`Colour of ${spool.label}`"
         hide-label
         :model-value="spool.colour"
         :choices="colours"
-        @update:model-value="(colour) => edit(spool.id, 'colour', (own) => void (own.colour = colour))"
+        @update:model-value="(colour) => edit(spool.id, say`colour`, (own) => void (own.colour = colour))"
       />
       <QuantityField
-        :label="`Left on ${spool.label}`"
+        :label="say`Left on ${spool.label}`"
         kind="length"
         :model-value="spool.lengthMm"
         :least="1"
         :most="1e7"
         :decimals="0"
-        @update:model-value="(mm) => edit(spool.id, 'length', (own) => void (own.lengthMm = mm))"
+        @update:model-value="(mm) => edit(spool.id, say`length`, (own) => void (own.lengthMm = mm))"
       />
       <QuantityField
-        :label="`Price a metre of ${spool.label}`"
+        :label="say`Price a metre of ${spool.label}`"
         kind="number"
         :model-value="spool.pricePerM ?? null"
         :least="0"
@@ -156,28 +161,28 @@ function setCutting(change: Partial<typeof cutting.value>): void {
         :decimals="2"
         :placeholder="usualPrice(spool)"
         optional
-        @update:model-value="(price) => edit(spool.id, 'price', (own) => void (own.pricePerM = price))"
-        @clear="edit(spool.id, 'price', (own) => void delete own.pricePerM)"
+        @update:model-value="(price) => edit(spool.id, say`price`, (own) => void (own.pricePerM = price))"
+        @clear="edit(spool.id, say`price`, (own) => void delete own.pricePerM)"
       />
       <CheckField
         class="self-center"
-        :label="`${spool.label} is begun`"
+        :label="say`${spool.label} is begun`"
         :model-value="spool.offcut"
-        @update:model-value="(on) => edit(spool.id, 'begun', (own) => void (own.offcut = on))"
+        @update:model-value="(on) => edit(spool.id, say`begun`, (own) => void (own.offcut = on))"
       />
       <button
         type="button"
         class="flex h-11 w-8 items-center justify-center text-teal"
         @click="remove(spool.id)"
       >
-        <X :size="17" aria-hidden="true" /><span class="sr-only">Take {{ spool.label }} out</span>
+        <X :size="17" aria-hidden="true" /><span class="sr-only">{{ say`Take ${spool.label} out` }}</span>
       </button>
     </div>
     <p v-if="bench.shop.spools.length === 0" class="mb-2">
-      No cable is on the shelf yet: the plan says what to buy.
+      {{ say`No cable is on the shelf yet: the plan says what to buy.` }}
     </p>
     <button type="button" class="button mt-2" @click="add">
-      <Plus :size="16" aria-hidden="true" /> A spool or offcut
+      <Plus :size="16" aria-hidden="true" /> {{ say`A spool or offcut` }}
     </button>
   </section>
 </template>

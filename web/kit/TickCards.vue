@@ -10,6 +10,7 @@ import { inReadersUnit } from '../ui/display.ts';
 import TextField from '../ui/TextField.vue';
 import type { Made } from './made.ts';
 import type { GroupPlan } from './useCutPlan.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Each piece to tick as it is cut: the cable knows it, and the spool is so much shorter. */
 const { plans, made, cut } = defineProps<{
@@ -21,7 +22,7 @@ const { plans, made, cut } = defineProps<{
 const bench = useBench();
 const { prefs } = usePrefs();
 const { problem, nameNeeded } = usePersonNeeded();
-const say = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
+const sized = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
 
 interface Card {
   readonly own: Made;
@@ -59,7 +60,7 @@ function cardOf(own: Made): Card {
       ? 'cut'
       : isReady
         ? [...new Set(cuts.map(({ label }) => label))].join(', ')
-        : 'waits for cable',
+        : say`waits for cable`,
     cuts: isReady ? cuts : null,
     done,
   };
@@ -80,13 +81,13 @@ const cards = computed((): Card[] => {
 const summary = computed(() => {
   const finished = made.reduce((sum, { work }) => sum + (work.lengths?.finishedMm ?? 0), 0);
   const mass = made.reduce((sum, { work }) => sum + work.choice.taken.at.massKg, 0);
-  return `${cut} of ${made.length} cut. ${digits(finished / 1000, 2)} m finished, ${digits(mass, 1)} kg.`;
+  return say`${cut} of ${made.length} cut. ${digits(finished / 1000, 2)} m finished, ${digits(mass, 1)} kg.`;
 });
 
 function tick({ own, cuts }: Card): void {
   if (!cuts || nameNeeded()) return;
   const rules = bench.shop.practice.cutting;
-  bench.edit(`cut ${own.cable.tag}`, (draft) => {
+  bench.edit(say`cut ${own.cable.tag}`, (draft) => {
     const cable = draft.jobs
       .find(({ id }) => id === own.job.id)
       ?.cables.find(({ id }) => id === own.cable.id);
@@ -102,19 +103,19 @@ function tick({ own, cuts }: Card): void {
 </script>
 
 <template>
-  <section aria-label="Tick off as you cut" class="bg-chalk px-3.5 py-2.5">
+  <section :aria-label="say`Tick off as you cut`" class="bg-chalk px-3.5 py-2.5">
     <header class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-      <h2 class="figure text-[16px] font-semibold">Tick off as you cut</h2>
+      <h2 class="figure text-[16px] font-semibold">{{ say`Tick off as you cut` }}</h2>
       <p class="note ml-auto">{{ summary }}</p>
       <div class="cutter w-60">
         <TextField
-          label="Who is cutting"
+          :label="say`Who is cutting`"
           :model-value="prefs.person"
           @update:model-value="prefs.person = $event"
         />
       </div>
     </header>
-    <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">Say who is cutting first.</p>
+    <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ say`Say who is cutting first.` }}</p>
     <ul class="grid max-h-[176px] grid-cols-2 gap-2 overflow-y-auto sm:grid-cols-5">
       <li v-for="(card, i) in cards" :key="card.own.key">
         <button
@@ -142,7 +143,7 @@ function tick({ own, cuts }: Card): void {
             </span>
           </span>
           <span class="figure text-[24px] leading-7 font-semibold" :class="card.done ? 'text-ink2' : ''">{{
-            say(card.mm)
+            sized(card.mm)
           }}</span>
         </button>
       </li>

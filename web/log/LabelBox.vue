@@ -8,6 +8,7 @@ import { readLabel } from '../../core/paper/label.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import ModalBox from '../ui/ModalBox.vue';
+import { say } from '../../core/words/say.ts';
 
 /** A label's code, from a picture, the camera, or typed: opens its cable, or brings it in where it is not known. */
 const { open, entries } = defineProps<{ open: boolean; entries: readonly LogEntry[] }>();
@@ -22,11 +23,11 @@ const video = useTemplateRef<HTMLVideoElement>('video');
 const stream = shallowRef<MediaStream | null>(null);
 let timer: ReturnType<typeof setInterval> | undefined;
 const LOOK_MS = 250;
-const JOB_TITLE = 'From labels';
+const JOB_TITLE = say`From labels`;
 
 function said(text: string | null): void {
   if (text === null) {
-    problem.value = 'No code can be made out in this picture: nearer, flat, and in even light.';
+    problem.value = say`No code can be made out in this picture: nearer, flat, and in even light.`;
     return;
   }
   const label = readLabel(text);
@@ -50,7 +51,7 @@ async function fromFile(event: Event): Promise<void> {
     const { qrInPicture } = await import('./qr.ts');
     said(await qrInPicture(file));
   } catch {
-    problem.value = `“${file.name}” is no picture that can be read here.`;
+    problem.value = say`“${file.name}” is no picture that can be read here.`;
   }
 }
 async function startCamera(): Promise<void> {
@@ -58,8 +59,7 @@ async function startCamera(): Promise<void> {
   try {
     stream.value = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } });
   } catch {
-    problem.value =
-      'The camera cannot be used here: take a picture and choose its file, or type what it says.';
+    problem.value = say`The camera cannot be used here: take a picture and choose its file, or type what it says.`;
     return;
   }
   const { qrIn } = await import('./qr.ts');
@@ -93,38 +93,40 @@ function bringIn(): void {
   if (!unknown.value) return;
   const job = bench.jobs.find(({ title }) => title === JOB_TITLE) ?? bench.addEmptyJob(JOB_TITLE);
   const cable = cableOfLabel(unknown.value, nanoid(10), bench.shop);
-  bench.insertCable(job.id, cable, undefined, 'cable from its label');
+  bench.insertCable(job.id, cable, undefined, say`cable from its label`);
   emit('close');
   void router.push(placeOf(job.id, cable.id, 'run'));
 }
 </script>
 
 <template>
-  <ModalBox :open="open" title="Read a label" @close="emit('close')">
+  <ModalBox :open="open" :title="say`Read a label`" @close="emit('close')">
     <template v-if="unknown">
       <p role="status">
-        <b class="figure text-[18px]">{{ unknown.tag }}</b>, {{ unknown.from }} to {{ unknown.to }}, is not in
-        this log.
+        <b class="figure text-[18px]">{{ unknown.tag }}</b>{{
+          say`, ${unknown.from} to ${unknown.to}, is not in this log.`
+        }}
       </p>
       <p class="note mt-1">
         {{ unknown.cable }}, {{ unknown.length }}, {{ unknown.proof }}, {{ unknown.by }}
       </p>
       <p class="mt-2">
-        It can be brought in as its label tells of it. A label proves nothing: it comes in not proved, with
-        what it says in its notes.
+        {{
+          say`It can be brought in as its label tells of it. A label proves nothing: it comes in not proved, with what it says in its notes.`
+        }}
       </p>
       <div class="mt-3 flex gap-2">
-        <button type="button" class="button filled" @click="bringIn">Bring it in</button>
-        <button type="button" class="button" @click="unknown = null">Another label</button>
+        <button type="button" class="button filled" @click="bringIn">{{ say`Bring it in` }}</button>
+        <button type="button" class="button" @click="unknown = null">{{ say`Another label` }}</button>
       </div>
     </template>
     <template v-else>
-      <p>A picture of the label stays on this machine.</p>
+      <p>{{ say`A picture of the label stays on this machine.` }}</p>
       <div class="mt-3 flex flex-wrap gap-2">
         <label
           class="button filled focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-teal"
         >
-          A picture of it
+          {{ say`A picture of it` }}
           <input
             type="file"
             accept="image/*"
@@ -133,11 +135,13 @@ function bringIn(): void {
             @change="fromFile"
           />
         </label>
-        <button v-if="!stream" type="button" class="button" @click="startCamera">The camera</button>
-        <button v-else type="button" class="button" @click="stopCamera">Stop the camera</button>
+        <button v-if="!stream" type="button" class="button" @click="startCamera">
+          {{ say`The camera` }}
+        </button>
+        <button v-else type="button" class="button" @click="stopCamera">{{ say`Stop the camera` }}</button>
       </div>
       <video v-if="stream" ref="video" class="mt-3 w-full border border-line" autoplay muted playsinline />
-      <label class="label mt-3 block" for="label-text">Or what its code says</label>
+      <label class="label mt-3 block" for="label-text">{{ say`Or what its code says` }}</label>
       <textarea
         id="label-text"
         v-model="typed"
@@ -146,7 +150,7 @@ function bringIn(): void {
         spellcheck="false"
       />
       <button type="button" class="button mt-1" :disabled="typed.trim() === ''" @click="said(typed.trim())">
-        Look it up
+        {{ say`Look it up` }}
       </button>
       <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
     </template>

@@ -12,6 +12,7 @@ import { usePrefs } from '../stores/prefs.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import TextField from '../ui/TextField.vue';
 import { today } from '../ui/today.ts';
+import { say } from '../../core/words/say.ts';
 
 /** One cable of the log: its records, what it is due for, its keywords, and what was put right about it. */
 const { entry } = defineProps<{ entry: LogEntry }>();
@@ -47,9 +48,9 @@ function correct(): void {
   problem.value =
     bad ||
     (prefs.person.trim() === ''
-      ? 'Say who puts it right.'
+      ? say`Say who puts it right.`
       : why.value.trim().length < 3
-        ? 'Say why it was wrong: the old wording stays beside it.'
+        ? say`Say why it was wrong: the old wording stays beside it.`
         : '');
   if (problem.value) return;
   const said = { id: nanoid(10), at: new Date().toISOString(), by: prefs.person, why: why.value.trim() };
@@ -72,11 +73,11 @@ const history = computed(() =>
     ...cable.value.corrections.map(({ at, by, what, was, now: to, why: because }) => ({
       at,
       by,
-      says: `${what}: was “${was}”, now “${to}”. ${because}`,
+      says: say`${what}: was “${was}”, now “${to}”. ${because}`,
     })),
     ...cable.value.readings.flatMap(({ struck, check }) =>
       struck
-        ? [{ at: struck.at, by: struck.by, says: `a reading (${check}) struck out. ${struck.why}` }]
+        ? [{ at: struck.at, by: struck.by, says: say`a reading (${check}) struck out. ${struck.why}` }]
         : [],
     ),
   ].sort((a, b) => b.at.localeCompare(a.at)),
@@ -84,7 +85,7 @@ const history = computed(() =>
 </script>
 
 <template>
-  <section :aria-label="`Cable ${cable.tag}`" class="px-3.5 py-2.5">
+  <section :aria-label="say`Cable ${cable.tag}`" class="px-3.5 py-2.5">
     <header class="flex items-start gap-2">
       <h2 class="figure flex-1 text-[20px] font-semibold">{{ cable.tag }}</h2>
       <button
@@ -92,47 +93,51 @@ const history = computed(() =>
         class="-mt-1 -mr-2 flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
         @click="$emit('close')"
       >
-        <X :size="20" aria-hidden="true" /><span class="sr-only">Close</span>
+        <X :size="20" aria-hidden="true" /><span class="sr-only">{{ say`Close` }}</span>
       </button>
     </header>
-    <p>{{ cable.ends.A.at || 'not said' }} → {{ cable.ends.B.at || 'not said' }}, {{ entry.jobTitle }}</p>
+    <p>
+      {{ cable.ends.A.at || say`not said` }} → {{ cable.ends.B.at || say`not said` }}, {{ entry.jobTitle }}
+    </p>
     <div class="mt-2 flex flex-wrap gap-2">
-      <RouterLink class="button filled" :to="placeOf(entry.jobId, cable.id, entry.fitted ? 'fit' : 'prove')"
-        >Open it</RouterLink
+      <RouterLink
+        class="button filled"
+        :to="placeOf(entry.jobId, cable.id, entry.fitted ? 'fit' : 'prove')"
+        >{{ say`Open it` }}</RouterLink
       >
       <RouterLink
         class="button"
         :to="{ name: 'print-record', params: { jobId: entry.jobId, cableId: cable.id } }"
-        >Print its record</RouterLink
+        >{{ say`Print its record` }}</RouterLink
       >
-      <RouterLink class="button" :to="{ name: 'print-handover', params: { jobId: entry.jobId } }"
-        >Hand the job over</RouterLink
-      >
+      <RouterLink class="button" :to="{ name: 'print-handover', params: { jobId: entry.jobId } }">{{
+        say`Hand the job over`
+      }}</RouterLink>
     </div>
-    <h3 class="figure mt-4 border-b border-line text-[16px] font-semibold">Due</h3>
+    <h3 class="figure mt-4 border-b border-line text-[16px] font-semibold">{{ say`Due` }}</h3>
     <p v-if="entry.dues.length === 0" class="py-1 text-ink2">
-      {{ entry.fitted ? 'Nothing.' : 'Nothing before it is fitted.' }}
+      {{ entry.fitted ? say`Nothing.` : say`Nothing before it is fitted.` }}
     </p>
     <ul>
       <li v-for="due in entry.dues" :key="due.what" class="flex items-baseline gap-2 py-1">
         <span class="first-letter:uppercase">{{ due.what }}</span>
         <b class="figure ml-auto text-[16px]" :class="due.by < today() ? 'text-fails' : ''">{{ due.by }}</b>
-        <b v-if="due.by < today()" class="text-fails">overdue</b>
+        <b v-if="due.by < today()" class="text-fails">{{ say`overdue` }}</b>
       </li>
     </ul>
-    <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">Sealed records</h3>
-    <p v-if="cable.records.length === 0" class="py-1 text-ink2">None yet.</p>
+    <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">{{ say`Sealed records` }}</h3>
+    <p v-if="cable.records.length === 0" class="py-1 text-ink2">{{ say`None yet.` }}</p>
     <ul>
       <li v-for="record in cable.records" :key="record.at" class="py-1">
         <b class="figure text-[16px]">{{ record.at.slice(0, 10) }}</b> {{ record.by }}:
         {{ STATE_SAYS[record.verdict] }}
-        <b v-if="record.simulated" class="figure ml-1 rounded-box border border-ink px-1 text-[13px]"
-          >SIMULATED</b
-        >
+        <b v-if="record.simulated" class="figure ml-1 rounded-box border border-ink px-1 text-[13px]">{{
+          say`SIMULATED`
+        }}</b>
         <span class="note block">{{ record.conductor }}</span>
       </li>
     </ul>
-    <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">Keywords</h3>
+    <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">{{ say`Keywords` }}</h3>
     <div class="mt-1.5 flex flex-wrap gap-1.5">
       <span
         v-for="word in cable.keywords"
@@ -145,7 +150,7 @@ const history = computed(() =>
           class="flex size-7 items-center justify-center text-teal"
           @click="dropKeyword(word)"
         >
-          <X :size="14" aria-hidden="true" /><span class="sr-only">Take {{ word }} off</span>
+          <X :size="14" aria-hidden="true" /><span class="sr-only">{{ say`Take ${word} off` }}</span>
         </button>
       </span>
       <form class="flex gap-1" @submit.prevent="addKeyword">
@@ -153,38 +158,45 @@ const history = computed(() =>
           v-model="keyword"
           class="h-8 w-32 rounded-box border border-teal bg-paper px-2"
           maxlength="30"
-          aria-label="New keyword"
-          placeholder="new keyword"
+          :aria-label="say`New keyword`"
+          :placeholder="say`new keyword`"
         />
-        <button type="submit" class="button !min-h-8 !px-2">Add</button>
+        <button type="submit" class="button !min-h-8 !px-2">{{ say`Add` }}</button>
       </form>
     </div>
-    <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">Put right</h3>
+    <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">{{ say`Put right` }}</h3>
     <ul>
       <li v-for="own in history" :key="own.at + own.says" class="py-1">
         <b class="figure text-[15px]">{{ own.at.slice(0, 10) }}</b> {{ own.by }}: {{ own.says }}
       </li>
     </ul>
     <button v-if="!isCorrecting" type="button" class="button mt-1.5" @click="isCorrecting = true">
-      Something is written down wrong
+      {{ say`Something is written down wrong` }}
     </button>
     <form v-else class="mt-2 grid gap-1.5" @submit.prevent="correct">
-      <ChoiceField label="What" :model-value="fact" :choices="facts" @update:model-value="fact = $event" />
-      <label class="label" for="right-now">It should say</label>
+      <ChoiceField
+        :label="say`What`"
+        :model-value="fact"
+        :choices="facts"
+        @update:model-value="fact = $event"
+      />
+      <label class="label" for="right-now">{{ say`It should say` }}</label>
       <input id="right-now" v-model="now" class="field-input" autocomplete="off" />
-      <label class="label" for="right-why">Why it was wrong</label>
+      <label class="label" for="right-why">{{ say`Why it was wrong` }}</label>
       <input id="right-why" v-model="why" class="field-input" maxlength="200" autocomplete="off" />
       <TextField
-        label="Who puts it right"
+        :label="say`Who puts it right`"
         :model-value="prefs.person"
         @update:model-value="prefs.person = $event"
       />
       <p v-if="problem" class="font-bold text-fails" role="alert">{{ problem }}</p>
       <div class="flex gap-2">
-        <button type="submit" class="button filled">Put it right</button>
-        <button type="button" class="button" @click="isCorrecting = false">Leave it</button>
+        <button type="submit" class="button filled">{{ say`Put it right` }}</button>
+        <button type="button" class="button" @click="isCorrecting = false">{{ say`Leave it` }}</button>
       </div>
-      <p class="note">The old wording stays with who, when and why. Sealed records are never changed.</p>
+      <p class="note">
+        {{ say`The old wording stays with who, when and why. Sealed records are never changed.` }}
+      </p>
     </form>
   </section>
 </template>

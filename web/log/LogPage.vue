@@ -28,6 +28,7 @@ import StateMark from '../ui/StateMark.vue';
 import { today } from '../ui/today.ts';
 import LabelBox from './LabelBox.vue';
 import LogDetail from './LogDetail.vue';
+import { say } from '../../core/words/say.ts';
 
 /** Every cable ever made, of all jobs: looked for, due, corrected, handed over. */
 defineProps<{ jobId?: string }>();
@@ -46,22 +47,22 @@ const isReading = ref(false);
 const overdue = computed(() => dueList(entries.value).filter(({ due }) => due.by < today()).length);
 
 const anything = (of: string, list: readonly string[]) => [
-  { value: '', title: `any ${of}` },
+  { value: '', title: say`any ${of}` },
   ...list.map((value) => ({ value, title: value })),
 ];
 const jobs = computed(() => [
-  { value: '', title: 'any job' },
+  { value: '', title: say`any job` },
   ...bench.jobs.map(({ id, title }) => ({ value: id, title })),
 ]);
 const states = (Object.keys(LOG_STATES) as LogState[]).map((value) => ({ value, title: LOG_STATES[value] }));
 const sorts = (Object.keys(LOG_SORTS) as LogSort[]).map((value) => ({ value, title: LOG_SORTS[value] }));
 const filters = computed(() => [
-  { key: 'state' as const, label: 'Which', choices: states },
-  { key: 'sort' as const, label: 'Order', choices: sorts },
-  { key: 'job' as const, label: 'Job', choices: jobs.value },
-  { key: 'person' as const, label: 'Person', choices: anything('person', words.value.people) },
-  { key: 'tool' as const, label: 'Tool', choices: anything('tool', words.value.tools) },
-  { key: 'die' as const, label: 'Die', choices: anything('die', words.value.dies) },
+  { key: 'state' as const, label: say`Which`, choices: states },
+  { key: 'sort' as const, label: say`Order`, choices: sorts },
+  { key: 'job' as const, label: say`Job`, choices: jobs.value },
+  { key: 'person' as const, label: say`Person`, choices: anything('person', words.value.people) },
+  { key: 'tool' as const, label: say`Tool`, choices: anything('tool', words.value.tools) },
+  { key: 'die' as const, label: say`Die`, choices: anything('die', words.value.dies) },
 ]);
 const isNarrowed = computed(() =>
   (Object.keys(WHOLE_LOG) as (keyof LogQuery)[]).some(
@@ -74,7 +75,7 @@ const reset = () => Object.assign(query, { ...WHOLE_LOG, sort: query.sort });
 async function exportCalendar(): Promise<void> {
   const { dueCalendar } = await import('./calendar.ts');
   const events = dueEvents(dueList(found.value));
-  saveFile('due.ics', dueCalendar(events, 'Cables that are due', new Date()), 'text/calendar');
+  saveFile('due.ics', dueCalendar(events, say`Cables that are due`, new Date()), 'text/calendar');
 }
 const dueCount = computed(() => dueList(found.value).length);
 function show(entry: LogEntry): void {
@@ -93,20 +94,17 @@ function show(entry: LogEntry): void {
       <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
         <header class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line bg-chalk px-3.5 py-2">
           <div class="min-w-[200px] flex-1">
-            <h1 class="figure text-[22px] leading-6 font-semibold">Log</h1>
+            <h1 class="figure text-[22px] leading-6 font-semibold">{{ say`Log` }}</h1>
             <p class="note">
-              {{ found.length }} of {{ entries.length }} cables of {{ bench.jobs.length }} jobs<b
-                v-if="overdue > 0"
-                class="text-fails"
-                >, {{ overdue }} overdue</b
-              >
+              {{ say`${found.length} of ${entries.length} cables of ${bench.jobs.length} jobs`
+              }}<b v-if="overdue > 0" class="text-fails">{{ say`, ${overdue} overdue` }}</b>
             </p>
           </div>
           <button type="button" class="button" @click="isReading = true">
-            <QrCode :size="18" aria-hidden="true" /> Read a label
+            <QrCode :size="18" aria-hidden="true" /> {{ say`Read a label` }}
           </button>
           <button type="button" class="button" :disabled="dueCount === 0" @click="exportCalendar">
-            <CalendarPlus :size="18" aria-hidden="true" /> {{ dueCount }} due, to a calendar
+            <CalendarPlus :size="18" aria-hidden="true" /> {{ say`${dueCount} due, to a calendar` }}
           </button>
         </header>
         <div
@@ -115,8 +113,8 @@ function show(entry: LogEntry): void {
           <input
             v-model="query.text"
             class="field-input col-span-2 !text-[16px]"
-            aria-label="Look for"
-            placeholder="Look for tag, place, person, word"
+            :aria-label="say`Look for`"
+            :placeholder="say`Look for tag, place, person, word`"
             type="search"
           />
           <ChoiceField
@@ -132,7 +130,7 @@ function show(entry: LogEntry): void {
             v-if="words.keywords.length > 0"
             class="col-span-2 flex flex-wrap items-center gap-1.5 sm:col-span-4"
           >
-            <span class="label">Keywords</span>
+            <span class="label">{{ say`Keywords` }}</span>
             <button
               v-for="word in words.keywords"
               :key="word"
@@ -152,7 +150,7 @@ function show(entry: LogEntry): void {
               class="ml-auto min-h-8 px-2 text-teal underline"
               @click="reset"
             >
-              show all that was made
+              {{ say`show all that was made` }}
             </button>
           </div>
         </div>
@@ -160,12 +158,12 @@ function show(entry: LogEntry): void {
           <table class="w-full border-collapse text-left">
             <thead class="figure sticky top-0 z-10 bg-paper text-[14px] text-ink2">
               <tr class="border-b border-line">
-                <th class="py-1 pl-3.5 font-normal">tag</th>
-                <th class="font-normal">from, to</th>
-                <th class="font-normal max-md:hidden">job</th>
-                <th class="font-normal max-sm:hidden">made</th>
-                <th class="font-normal max-sm:hidden">record</th>
-                <th class="pr-3.5 font-normal">due</th>
+                <th class="py-1 pl-3.5 font-normal">{{ say`tag` }}</th>
+                <th class="font-normal">{{ say`from, to` }}</th>
+                <th class="font-normal max-md:hidden">{{ say`job` }}</th>
+                <th class="font-normal max-sm:hidden">{{ say`made` }}</th>
+                <th class="font-normal max-sm:hidden">{{ say`record` }}</th>
+                <th class="pr-3.5 font-normal">{{ say`due` }}</th>
               </tr>
             </thead>
             <tbody>
@@ -189,14 +187,14 @@ function show(entry: LogEntry): void {
                   </span>
                 </td>
                 <td class="pr-3">
-                  {{ entry.cable.ends.A.at || 'not said' }} → {{ entry.cable.ends.B.at || 'not said' }}
+                  {{ entry.cable.ends.A.at || say`not said` }} → {{ entry.cable.ends.B.at || say`not said` }}
                   <span v-if="entry.cable.keywords.length > 0" class="note block">{{
                     entry.cable.keywords.join(', ')
                   }}</span>
                 </td>
                 <td class="pr-3 max-md:hidden">{{ entry.jobTitle }}</td>
                 <td class="pr-3 whitespace-nowrap max-sm:hidden">
-                  <span class="figure block text-[16px]">{{ entry.made ?? 'not yet' }}</span>
+                  <span class="figure block text-[16px]">{{ entry.made ?? say`not yet` }}</span>
                   <span class="note">{{ entry.people.join(', ') }}</span>
                 </td>
                 <td class="pr-3 max-sm:hidden">
@@ -206,10 +204,10 @@ function show(entry: LogEntry): void {
                     <b
                       v-if="entry.simulated"
                       class="figure ml-1 rounded-box border border-ink px-1 text-[12px]"
-                      >SIMULATED</b
+                      >{{ say`SIMULATED` }}</b
                     >
                   </template>
-                  <span v-else class="text-ink2">{{ entry.made ? 'not sealed' : '' }}</span>
+                  <span v-else class="text-ink2">{{ entry.made ? say`not sealed` : '' }}</span>
                 </td>
                 <td class="pr-3.5 whitespace-nowrap">
                   <template v-if="dueDay(entry)">
@@ -220,7 +218,9 @@ function show(entry: LogEntry): void {
                     >
                     <span class="note"
                       >{{ entry.dues[0]?.what
-                      }}<b v-if="(dueDay(entry) ?? '') < today()" class="text-fails">, overdue</b></span
+                      }}<b v-if="(dueDay(entry) ?? '') < today()" class="text-fails">{{
+                        say`, overdue`
+                      }}</b></span
                     >
                   </template>
                 </td>
@@ -228,8 +228,10 @@ function show(entry: LogEntry): void {
             </tbody>
           </table>
           <p v-if="found.length === 0" class="p-3.5">
-            Nothing in the log answers to that.
-            <button type="button" class="text-teal underline" @click="reset">Show all that was made</button>
+            {{ say`Nothing in the log answers to that.` }}
+            <button type="button" class="text-teal underline" @click="reset">
+              {{ say`Show all that was made` }}
+            </button>
           </p>
         </div>
       </div>

@@ -20,6 +20,7 @@ import {
 } from '../../core/proof/trends.ts';
 import { figure } from '../../core/units/figure.ts';
 import { CHART_FONT, useChartColours } from '../bench/gauge/chartColours.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Crimps of one die in the order they were made, with the limits within which it usually works. */
 const { points, control, signals, measure, allowed } = defineProps<{
@@ -111,15 +112,15 @@ const lines: Plugin<'line'> = {
     const own = [
       ...(allowed
         ? [
-            { value: allowed.most, word: 'allowed', dash: [] as number[], width: 1.8 },
-            { value: allowed.least, word: 'allowed', dash: [] as number[], width: 1.8 },
+            { value: allowed.most, word: say`allowed`, dash: [] as number[], width: 1.8 },
+            { value: allowed.least, word: say`allowed`, dash: [] as number[], width: 1.8 },
           ]
         : []),
       ...(control
         ? [
-            { value: control.upper, word: 'control', dash: [5, 3], width: 1 },
-            { value: control.mean, word: 'mean', dash: [11, 3, 2, 3], width: 1 },
-            { value: control.lower, word: 'control', dash: [5, 3], width: 1 },
+            { value: control.upper, word: say`control`, dash: [5, 3], width: 1 },
+            { value: control.mean, word: say`mean`, dash: [11, 3, 2, 3], width: 1 },
+            { value: control.lower, word: say`control`, dash: [5, 3], width: 1 },
           ]
         : []),
     ];
@@ -147,7 +148,7 @@ const lines: Plugin<'line'> = {
       // Words that would lie on each other stand one under the other.
       const at = Math.max(level + 4, lastLabel + 15);
       lastLabel = at;
-      ctx.font = '500 14px "Barlow Condensed"';
+      ctx.font = say`500 14px "Barlow Condensed"`;
       ctx.fillStyle = colours.value.ink2;
       ctx.fillText(`${figure(value, '', facts.value.decimals)} ${word}`, chartArea.right + 8, at);
     }
@@ -162,6 +163,8 @@ const lines: Plugin<'line'> = {
     :options="options"
     :plugins="[lines]"
     role="img"
-    :aria-label="`${facts.title} of ${points.length} crimps, oldest first. ${signals.map(({ says }) => says).join(' ') || 'Nothing out of the way.'}`"
+    :aria-label="
+      say`${facts.title} of ${points.length} crimps, oldest first. ${signals.map(({ says }) => says).join(' ') || say`Nothing out of the way.`}`
+    "
   />
 </template>

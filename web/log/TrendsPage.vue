@@ -19,6 +19,7 @@ import SegmentedField from '../ui/SegmentedField.vue';
 import ShowWork from '../ui/ShowWork.vue';
 import StateMark from '../ui/StateMark.vue';
 import TrendChart from './TrendChart.vue';
+import { say } from '../../core/words/say.ts';
 
 /** What the shop's dies leave over time, by tool, die and person: a worn die or a tired hand shows. */
 defineProps<{ jobId: string }>();
@@ -38,7 +39,7 @@ const measures = (Object.keys(TREND_MEASURES) as TrendMeasure[]).map((value) => 
 const EVERYBODY = '';
 const person = ref(EVERYBODY);
 const people = computed(() => [
-  { value: EVERYBODY, title: 'everybody' },
+  { value: EVERYBODY, title: say`everybody` },
   ...[...new Set(points.value.map(({ by }) => by))]
     .filter((by) => by !== '')
     .sort()
@@ -59,7 +60,7 @@ const dies = computed(() =>
       const values = own.map(({ value }) => value);
       const control = controlOf(values);
       const finding = control && controlFinding(measure.value, values, control);
-      const tool = bench.shop.tools.find(({ id }) => id === die.toolId)?.title ?? 'no tool';
+      const tool = bench.shop.tools.find(({ id }) => id === die.toolId)?.title ?? say`no tool`;
       return [
         {
           die,
@@ -94,26 +95,27 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
       <div class="min-w-0 p-4 lg:flex lg:min-h-0 lg:flex-col">
         <header class="mb-3 grid items-end gap-3 sm:grid-cols-[1fr_330px_170px]">
           <div>
-            <h1 class="figure text-[26px] leading-7 font-semibold">Trends</h1>
-            <p class="note">crimps of every job and every trial, oldest first</p>
+            <h1 class="figure text-[26px] leading-7 font-semibold">{{ say`Trends` }}</h1>
+            <p class="note">{{ say`crimps of every job and every trial, oldest first` }}</p>
           </div>
-          <SegmentedField v-model="measure" label="Measure" :choices="measures" />
-          <ChoiceField v-model="person" label="Made or measured by" :choices="people" />
+          <SegmentedField v-model="measure" :label="say`Measure`" :choices="measures" />
+          <ChoiceField v-model="person" :label="say`Made or measured by`" :choices="people" />
         </header>
         <template v-if="chosen">
           <p class="figure mb-1 flex flex-wrap items-baseline gap-x-3 text-[22px] leading-7 font-semibold">
-            <span>{{ chosen.tool }}, {{ chosen.die.stamp || 'unmarked' }}</span>
-            <span class="text-[17px] font-normal text-ink2"
-              >{{ digits(chosen.die.acrossFlatsMm, 2) }} across flats, {{ chosen.points.length }} crimps</span
-            >
+            <span>{{ chosen.tool }}, {{ chosen.die.stamp || say`unmarked` }}</span>
+            <span class="text-[17px] font-normal text-ink2">{{
+              say`${digits(chosen.die.acrossFlatsMm, 2)} across flats, ${chosen.points.length} crimps`
+            }}</span>
           </p>
           <p v-if="chosen.finding" class="mb-2 flex items-center gap-2 text-[15px]" role="status">
             <StateMark :state="chosen.finding.state" />
             {{ chosen.finding.because }}
           </p>
           <p v-else class="mb-2 text-[15px]" role="status">
-            {{ chosen.points.length }} of the {{ LEAST_POINTS }} crimps that it takes to say how a die usually
-            works.
+            {{
+              say`${chosen.points.length} of the ${LEAST_POINTS} crimps that it takes to say how a die usually works.`
+            }}
           </p>
           <div class="min-h-[320px] lg:min-h-0 lg:flex-1">
             <TrendChart
@@ -126,15 +128,16 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
           </div>
         </template>
         <p v-else class="max-w-prose py-8 text-[15px]">
-          Nothing of this is measured yet. Readings at Prove and trials in the tool case stand here, by die,
-          once they are taken; simulated ones never do.
+          {{
+            say`Nothing of this is measured yet. Readings at Prove and trials in the tool case stand here, by die, once they are taken; simulated ones never do.`
+          }}
         </p>
       </div>
       <section
-        aria-label="Dies"
+        :aria-label="say`Dies`"
         class="border-line bg-paper max-lg:border-t lg:min-h-0 lg:overflow-y-auto lg:border-l"
       >
-        <h2 class="figure border-b border-line px-4 py-2.5 text-[18px] font-semibold">Dies</h2>
+        <h2 class="figure border-b border-line px-4 py-2.5 text-[18px] font-semibold">{{ say`Dies` }}</h2>
         <ul>
           <li v-for="own in dies" :key="own.die.id">
             <button
@@ -149,17 +152,19 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
               @click="chosenId = own.die.id"
             >
               <span class="min-w-0 flex-1">
-                <span class="figure block text-[17px] leading-5">{{ own.die.stamp || 'unmarked' }}</span>
+                <span class="figure block text-[17px] leading-5">{{ own.die.stamp || say`unmarked` }}</span>
                 <span class="note block truncate">{{ own.tool }}</span>
               </span>
               <span class="figure text-[15px] text-ink2">{{ own.points.length }}</span>
               <StateMark v-if="own.finding" :state="own.finding.state" />
-              <span v-else class="note">too few</span>
+              <span v-else class="note">{{ say`too few` }}</span>
             </button>
           </li>
         </ul>
         <ShowWork v-if="chosen?.finding" :finding="chosen.finding" class="border-b border-line" />
-        <h3 v-if="latest.length > 0" class="figure px-4 pt-3 text-[16px] font-semibold">The latest</h3>
+        <h3 v-if="latest.length > 0" class="figure px-4 pt-3 text-[16px] font-semibold">
+          {{ say`The latest` }}
+        </h3>
         <ul class="px-4 pb-4">
           <li
             v-for="(point, i) in latest"
@@ -170,7 +175,7 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
               figure(point.value, facts.unit, facts.decimals)
             }}</span>
             <span class="min-w-0 flex-1 truncate">{{ point.where }}</span>
-            <span class="note">{{ point.by || 'nobody named' }}, {{ point.at.slice(0, 10) }}</span>
+            <span class="note">{{ point.by || say`nobody named` }}, {{ point.at.slice(0, 10) }}</span>
           </li>
         </ul>
       </section>

@@ -1,5 +1,6 @@
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 import type { DueEvent } from '../../core/log/dueEvents.ts';
+import { say } from '../../core/words/say.ts';
 
 const DAYS_BEFORE = 7;
 
@@ -7,7 +8,7 @@ const DAYS_BEFORE = 7;
 export function dueCalendar(events: readonly DueEvent[], name: string, stamp: Date): string {
   const calendar = ical({
     name,
-    prodId: { company: 'gruff-anchor', product: 'due list', language: 'EN' },
+    prodId: { company: 'gruff-anchor', product: say`due list`, language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
   });
   for (const { uid, day, title, place, description } of events) {

@@ -11,6 +11,7 @@ import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import CheckField from '../ui/CheckField.vue';
 import { inReadersUnit } from '../ui/display.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Several cables at once: one thing to all of them, then the next, the die changed as seldom as can be. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -36,7 +37,7 @@ const phases = computed(() => batchOf(chosen.value));
 const changes = computed(() => dieChanges(phases.value.map(({ tool }) => tool)));
 const apart = computed(() => dieChanges(oneByOne(chosen.value)));
 const times = (n: number) =>
-  n === 0 ? 'the die is never changed' : n === 1 ? 'one change of die' : `${n} changes of die`;
+  n === 0 ? say`the die is never changed` : n === 1 ? say`one change of die` : say`${n} changes of die`;
 
 /** One row a cable: its steps of this phase, what they say, and who did them. */
 interface Row {
@@ -89,9 +90,9 @@ const amount = (value: number, unit: string) =>
         <header class="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line px-3.5 py-2.5">
           <div class="flex-1">
             <h1 class="figure text-[20px] leading-6 font-semibold">
-              {{ chosen.length }} {{ chosen.length === 1 ? 'cable' : 'cables' }} at once
+              {{ say`${chosen.length} ${chosen.length === 1 ? say`cable` : say`cables`} at once` }}
             </h1>
-            <p class="note">{{ times(changes) }}; one after the other it would be {{ apart }}.</p>
+            <p class="note">{{ say`${times(changes)}; one after the other it would be ${apart}.` }}</p>
           </div>
           <RouterLink
             v-if="begin"
@@ -101,12 +102,12 @@ const amount = (value: number, unit: string) =>
               query: { step: begin.openStep, batch },
             }"
             class="button filled min-h-14 px-6 text-[17px]"
-            >To the bench, {{ begin.tag }}</RouterLink
+            >{{ say`To the bench, ${begin.tag}` }}</RouterLink
           >
           <div
             class="flex w-full flex-wrap gap-x-5 gap-y-2 pl-2"
             role="group"
-            aria-label="Cables of this batch"
+            :aria-label="say`Cables of this batch`"
           >
             <CheckField
               v-for="own in makeable"
@@ -117,7 +118,7 @@ const amount = (value: number, unit: string) =>
             />
           </div>
         </header>
-        <ol class="bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto" aria-label="Order of work">
+        <ol class="bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto" :aria-label="say`Order of work`">
           <li v-for="(phase, i) in shown" :key="i" class="border-b border-hairline px-3.5 py-2">
             <h2 class="figure flex items-baseline gap-3 text-[19px] font-semibold">
               {{ i + 1 }} {{ phase.title }}
@@ -137,11 +138,11 @@ const amount = (value: number, unit: string) =>
                   <span
                     class="flex size-5 shrink-0 items-center justify-center rounded-[3px] border border-teal"
                     :class="row.openStep === null ? 'bg-teal text-on-teal' : 'bg-paper'"
-                    ><Check v-if="row.openStep === null" :size="14" :stroke-width="3" aria-label="done"
+                    ><Check v-if="row.openStep === null" :size="14" :stroke-width="3" :aria-label="say`done`"
                   /></span>
                   <b class="figure text-[17px] font-semibold whitespace-nowrap">{{ row.tag }}</b>
                   <span class="min-w-0 flex-1 truncate text-[12.5px] text-ink2">{{
-                    row.done ? `by ${row.done}` : row.words
+                    row.done ? say`by ${row.done}` : row.words
                   }}</span>
                   <span class="figure text-[20px] font-semibold whitespace-nowrap">{{ row.figure }}</span>
                 </RouterLink>
@@ -150,15 +151,15 @@ const amount = (value: number, unit: string) =>
           </li>
         </ol>
         <p v-if="chosen.length === 0" class="p-4 text-[15px]">
-          No cable waits to be made. A cable comes here once both of its ends are decided.
+          {{ say`No cable waits to be made. A cable comes here once both of its ends are decided.` }}
         </p>
       </div>
       <section
-        aria-label="Kit tray"
+        :aria-label="say`Kit tray`"
         class="border-line bg-paper px-3.5 py-2.5 max-lg:border-t lg:overflow-y-auto lg:border-l"
       >
-        <h2 class="figure text-[18px] font-semibold">Kit tray</h2>
-        <p class="note mb-1">Laid out before the first cut: what still goes into these cables.</p>
+        <h2 class="figure text-[18px] font-semibold">{{ say`Kit tray` }}</h2>
+        <p class="note mb-1">{{ say`Laid out before the first cut: what still goes into these cables.` }}</p>
         <ul>
           <li
             v-for="line in tray"

@@ -12,6 +12,7 @@ import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { workOf } from '../stores/work.ts';
 import { clock } from './clock.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Which cable is at the bench, what of it burns, and the other one that is in progress meanwhile. */
 const { jobId, cable, work, hot, ago } = defineProps<{
@@ -40,7 +41,7 @@ const other = computed(() => {
   return begun.sort((a, b) => last(b).localeCompare(last(a)))[0];
 });
 onKeyStroke('o', () => {
-  if (document.activeElement?.matches('input, textarea, [role=dialog] *')) return;
+  if (document.activeElement?.matches(say`input, textarea, [role=dialog] *`)) return;
   if (other.value) emit('turn', other.value.own.id);
 });
 </script>
@@ -51,7 +52,8 @@ onKeyStroke('o', () => {
       :to="placeOf(jobId, cable.id, 'make')"
       class="flex min-h-14 items-center gap-2.5 border-r border-hairline px-5 text-[17px] font-bold text-teal"
     >
-      <ArrowLeft :size="20" aria-hidden="true" /> All steps <span class="key max-sm:hidden">Esc</span>
+      <ArrowLeft :size="20" aria-hidden="true" /> {{ say`All steps` }}
+      <span class="key max-sm:hidden">{{ say`Esc` }}</span>
     </RouterLink>
     <div class="flex min-w-0 flex-1 items-center gap-4 px-5">
       <b class="figure text-[28px] leading-8 font-semibold whitespace-nowrap">{{ cable.tag }}</b>
@@ -63,9 +65,9 @@ onKeyStroke('o', () => {
       />
       <span class="truncate text-[16px] text-ink2">{{ cable.ends.A.at }} → {{ cable.ends.B.at }}</span>
       <SavedMark class="border-l border-hairline pl-4 text-[16px]" />
-      <span v-for="own in hot" :key="own.end" class="figure text-[18px] text-fails" role="timer"
-        >{{ own.end }} hot {{ clock(own.waitS) }}</span
-      >
+      <span v-for="own in hot" :key="own.end" class="figure text-[18px] text-fails" role="timer">{{
+        say`${own.end} hot ${clock(own.waitS)}`
+      }}</span>
     </div>
     <button
       v-if="other"
@@ -75,8 +77,12 @@ onKeyStroke('o', () => {
     >
       <b class="figure text-[21px] font-semibold">{{ other.own.tag }}</b>
       <span class="leading-5 text-ink2">
-        {{ other.count }} of {{ other.all }}{{ other.left ? `, then ${other.left.short}` : ', all done' }}
-        <span v-if="other.burning" class="block text-fails">{{ other.burning.end }} hot, hands off</span>
+        {{
+          say`${other.count} of ${other.all}${other.left ? say`, then ${other.left.short}` : say`, all done`}`
+        }}
+        <span v-if="other.burning" class="block text-fails">{{
+          say`${other.burning.end} hot, hands off`
+        }}</span>
       </span>
       <span v-if="other.burning" class="figure text-[28px] font-semibold" role="timer">{{
         clock(other.burning.waitS)

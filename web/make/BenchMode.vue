@@ -25,6 +25,7 @@ import StepTrack from './StepTrack.vue';
 import TrialEntry from './TrialEntry.vue';
 import { useTraveller } from './useTraveller.ts';
 import WhoField from './WhoField.vue';
+import { say } from '../../core/words/say.ts';
 
 /**
  * At the bench: one step fills the window. Space or a pedal goes on, Backspace goes back; what cannot be undone asks
@@ -143,20 +144,20 @@ function leave(): void {
   else finish();
 }
 
-const isTyping = () => document.activeElement?.matches('input, textarea, [role=dialog] *') ?? false;
-const isPressing = () => document.activeElement?.matches('button, a, [role=dialog] *') ?? false;
+const isTyping = () => document.activeElement?.matches(say`input, textarea, [role=dialog] *`) ?? false;
+const isPressing = () => document.activeElement?.matches(say`button, a, [role=dialog] *`) ?? false;
 /** A pedal is a keyboard: most send Space or Page Down. */
 onKeyStroke([' ', 'PageDown'], (event) => {
   if (isTyping() || (event.key === ' ' && isPressing())) return;
   event.preventDefault();
   goOn();
 });
-onKeyStroke(['Backspace', 'PageUp'], (event) => {
+onKeyStroke([say`Backspace`, 'PageUp'], (event) => {
   if (isTyping()) return;
   event.preventDefault();
   traveller.back();
 });
-onKeyStroke('Escape', () => {
+onKeyStroke(say`Escape`, () => {
   if (!isMishap.value && !isTyping()) void router.push(placeOf(jobId, cableId, 'make'));
 });
 </script>
@@ -166,7 +167,7 @@ onKeyStroke('Escape', () => {
     v-if="cable && work"
     class="min-h-dvh bg-chalk lg:grid lg:h-[calc(100dvh-var(--bar,0px))] lg:grid-rows-[64px_80px_minmax(0,1fr)_96px] lg:overflow-hidden"
   >
-    <h1 class="sr-only">{{ cable.tag }} at the bench</h1>
+    <h1 class="sr-only">{{ say`${cable.tag} at the bench` }}</h1>
     <BenchHeader :job-id="jobId" :cable="cable" :work="work" :hot="hot" :ago="ago" @turn="turnTo" />
 
     <StepTrack :steps="steps" :current-id="currentId" :cable="cable" @go="currentId = $event" />
@@ -216,10 +217,10 @@ onKeyStroke('Escape', () => {
               @done="goOn"
             />
             <PractiseFirst v-else-if="untried.length > 0" :untried="untried" @practise="traveller.practise" />
-            <p v-else class="text-[16px] text-ink2">Nothing to measure at this step.</p>
+            <p v-else class="text-[16px] text-ink2">{{ say`Nothing to measure at this step.` }}</p>
           </div>
           <div class="border-hairline px-4 py-3 max-lg:border-t lg:border-l">
-            <p class="figure mb-1 text-[17px] text-ink2">Photographs</p>
+            <p class="figure mb-1 text-[17px] text-ink2">{{ say`Photographs` }}</p>
             <StepPhotos
               :cable="cable"
               :job-id="jobId"
@@ -234,12 +235,14 @@ onKeyStroke('Escape', () => {
       </div>
     </div>
     <div v-else class="p-8 lg:row-span-1">
-      <h2 class="figure text-[44px] leading-[48px] font-semibold">Every step is done</h2>
+      <h2 class="figure text-[44px] leading-[48px] font-semibold">{{ say`Every step is done` }}</h2>
       <p class="mt-2 max-w-prose text-[18px]">
-        Let it cool, then prove it: measure, pull, look. What is not measured is not proved.
+        {{ say`Let it cool, then prove it: measure, pull, look. What is not measured is not proved.` }}
       </p>
-      <RouterLink :to="placeOf(jobId, cableId, 'prove')" class="button filled mt-5 min-h-16 px-6 text-[20px]"
-        >To the proof</RouterLink
+      <RouterLink
+        :to="placeOf(jobId, cableId, 'prove')"
+        class="button filled mt-5 min-h-16 px-6 text-[20px]"
+        >{{ say`To the proof` }}</RouterLink
       >
     </div>
 
@@ -252,7 +255,7 @@ onKeyStroke('Escape', () => {
         :disabled="index === 0"
         @click="traveller.back"
       >
-        Back
+        {{ say`Back` }}
       </button>
       <button
         v-if="current && !isPractising(current)"
@@ -260,11 +263,11 @@ onKeyStroke('Escape', () => {
         class="button min-h-16 px-5 text-[20px] max-sm:min-h-14 max-sm:px-3 max-sm:text-[17px]"
         @click="isMishap = true"
       >
-        It went wrong
+        {{ say`It went wrong` }}
       </button>
       <WhoField :job-id="jobId" :needed="needsName" @said="needsName = false" />
       <p v-if="isShut && current" class="figure ml-auto max-w-52 text-right text-[17px] leading-5">
-        {{ gates.find(({ open }) => !open)?.gate.says }}: not yet
+        {{ say`${gates.find(({ open }) => !open)?.gate.says}: not yet` }}
       </p>
       <button
         v-if="current"
@@ -272,9 +275,11 @@ onKeyStroke('Escape', () => {
         class="button filled ml-auto flex min-h-16 min-w-72 flex-1 items-center gap-4 px-6 text-left lg:max-w-[520px]"
         @click="goOn"
       >
-        <b class="figure text-[28px] font-semibold">{{ traveller.isDone(current) ? 'Next' : 'Done' }}</b>
-        <span class="figure flex-1 text-[18px]">{{ next ? `then ${next}` : 'then the proof' }}</span>
-        <span class="key max-sm:hidden">Space or pedal</span>
+        <b class="figure text-[28px] font-semibold">{{
+          traveller.isDone(current) ? say`Next` : say`Done`
+        }}</b>
+        <span class="figure flex-1 text-[18px]">{{ next ? say`then ${next}` : say`then the proof` }}</span>
+        <span class="key max-sm:hidden">{{ say`Space or pedal` }}</span>
       </button>
     </footer>
     <MishapBox

@@ -4,6 +4,7 @@ import { CAUTIONS } from '../../core/traveller/cautions.ts';
 import type { GateState } from '../../core/traveller/gates.ts';
 import type { Step } from '../../core/traveller/steps.ts';
 import { clock } from './clock.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What keeps a step shut: steps still missing, a list to go through, heat to wait for; and the way past it. */
 const { gates, steps } = defineProps<{ gates: readonly GateState[]; steps: readonly Step[] }>();
@@ -21,7 +22,7 @@ const problem = ref('');
 const LEAST_LETTERS = 3;
 function pass(): void {
   const words = reason.value.trim();
-  problem.value = words.length < LEAST_LETTERS ? 'Say why, in a few words: it stays in the record.' : '';
+  problem.value = words.length < LEAST_LETTERS ? say`Say why, in a few words: it stays in the record.` : '';
   if (problem.value) return;
   emit('pass', words);
   isPassing.value = false;
@@ -30,36 +31,37 @@ function pass(): void {
 </script>
 
 <template>
-  <section aria-label="Gate" class="border-t-[3px] border-fails bg-paper p-4">
+  <section :aria-label="say`Gate`" class="border-t-[3px] border-fails bg-paper p-4">
     <div v-for="{ gate, missing, waitS, list } in shut" :key="gate.id" class="mb-3">
-      <h3 class="figure text-[22px] leading-6 font-semibold">Shut until: {{ gate.says }}</h3>
+      <h3 class="figure text-[22px] leading-6 font-semibold">{{ say`Shut until: ${gate.says}` }}</h3>
       <p v-if="missing.length > 0" class="mt-1 flex flex-wrap items-center gap-2 text-[15px]">
-        Still to do:
+        {{ say`Still to do:` }}
         <button v-for="id in missing" :key="id" type="button" class="button min-h-11" @click="emit('go', id)">
           {{ stepOf(id)?.short ?? id }}
         </button>
       </p>
       <p v-if="waitS > 0" class="figure text-[44px] leading-[46px] font-semibold" role="timer">
-        {{ clock(waitS) }} <span class="text-[18px] font-normal text-ink2">until it may be covered</span>
+        {{ clock(waitS) }}
+        <span class="text-[18px] font-normal text-ink2">{{ say`until it may be covered` }}</span>
       </p>
       <template v-if="list">
         <ul class="mt-1 list-disc pl-5 text-[16px] leading-6">
           <li v-for="item in CAUTIONS[list].items" :key="item">{{ item }}</li>
         </ul>
         <button type="button" class="button filled mt-2 min-h-14 px-5" @click="emit('heed', list)">
-          All of it gone through, for today
+          {{ say`All of it gone through, for today` }}
         </button>
       </template>
     </div>
     <button v-if="!isPassing" type="button" class="text-teal underline min-h-11" @click="isPassing = true">
-      Go past it, with a reason
+      {{ say`Go past it, with a reason` }}
     </button>
     <form v-else class="flex flex-wrap items-end gap-2" @submit.prevent="pass">
       <label class="min-w-60 flex-1">
-        <span class="label mb-1 block">Why it may be gone past</span>
+        <span class="label mb-1 block">{{ say`Why it may be gone past` }}</span>
         <input v-model="reason" class="field-input" maxlength="200" :aria-invalid="problem !== ''" />
       </label>
-      <button type="submit" class="button min-h-11">Go past, and write it down</button>
+      <button type="submit" class="button min-h-11">{{ say`Go past, and write it down` }}</button>
       <p v-if="problem" class="w-full font-bold text-fails" role="alert">{{ problem }}</p>
     </form>
   </section>

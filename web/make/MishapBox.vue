@@ -6,6 +6,7 @@ import { faultsAt, type WayOut, waysOut } from '../../core/traveller/mishaps.ts'
 import type { Step } from '../../core/traveller/steps.ts';
 import ModalBox from '../ui/ModalBox.vue';
 import TextField from '../ui/TextField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** What went wrong, and the ways on from there with what each costs. The record keeps it whichever is taken. */
 const { step, cable, work, isLeavable } = defineProps<{
@@ -23,8 +24,8 @@ const ways = computed(() => waysOut(what.value, step, cable, work));
 </script>
 
 <template>
-  <ModalBox open :title="`What went wrong at “${step.short}”?`" wide @close="emit('close')">
-    <div class="flex flex-wrap gap-2" role="group" aria-label="What went wrong">
+  <ModalBox open :title="say`What went wrong at “${step.short}”?`" wide @close="emit('close')">
+    <div class="flex flex-wrap gap-2" role="group" :aria-label="say`What went wrong`">
       <button
         v-for="fault in faults"
         :key="fault"
@@ -39,13 +40,13 @@ const ways = computed(() => waysOut(what.value, step, cable, work));
     </div>
     <div class="mt-2 max-w-sm">
       <TextField
-        label="Or in your own words"
+        :label="say`Or in your own words`"
         :model-value="faults.includes(what) ? '' : what"
         :longest="80"
         @update:model-value="what = $event || (faults[0] ?? '')"
       />
     </div>
-    <h3 class="figure mt-3 text-[18px] font-semibold">Ways on from here</h3>
+    <h3 class="figure mt-3 text-[18px] font-semibold">{{ say`Ways on from here` }}</h3>
     <ul>
       <li v-for="out in ways" :key="out.way" class="flex items-center gap-3 border-t border-hairline py-2">
         <div class="flex-1">
@@ -58,15 +59,15 @@ const ways = computed(() => waysOut(what.value, step, cable, work));
           :disabled="!out.possible || what === ''"
           @click="emit('take', what, out)"
         >
-          Do this<span class="sr-only">: {{ out.says }}</span>
+          {{ say`Do this` }}<span class="sr-only">: {{ out.says }}</span>
         </button>
       </li>
       <li v-if="isLeavable" class="flex items-center gap-3 border-t border-hairline py-2">
         <div class="flex-1">
-          <p class="text-[16px] font-bold">Leave it as it is</p>
-          <p class="text-ink2">What was measured is kept, and fails in Prove.</p>
+          <p class="text-[16px] font-bold">{{ say`Leave it as it is` }}</p>
+          <p class="text-ink2">{{ say`What was measured is kept, and fails in Prove.` }}</p>
         </div>
-        <button type="button" class="button min-h-14 px-4" @click="emit('leave')">Go on</button>
+        <button type="button" class="button min-h-14 px-4" @click="emit('leave')">{{ say`Go on` }}</button>
       </li>
     </ul>
   </ModalBox>

@@ -3,6 +3,7 @@ import { useObjectUrl } from '@vueuse/core';
 import { shallowRef, watch } from 'vue';
 import type { Photo } from '../../core/job/cable.ts';
 import { pictureOf } from '../storage/photos.ts';
+import { say } from '../../core/words/say.ts';
 
 /** One photograph as this browser keeps it; said plainly where it was not brought along. */
 const { photo } = defineProps<{ photo: Photo }>();
@@ -23,7 +24,7 @@ watch(
   <img
     v-if="url"
     :src="url"
-    :alt="`Photograph of ${photo.at.slice(0, 10)}${photo.by ? ` by ${photo.by}` : ''}`"
+    :alt="say`Photograph of ${photo.at.slice(0, 10)}${photo.by ? say` by ${photo.by}` : ''}`"
   />
-  <span v-else class="note block p-1">{{ isMissing ? 'not in this browser' : '' }}</span>
+  <span v-else class="note block p-1">{{ isMissing ? say`not in this browser` : '' }}</span>
 </template>

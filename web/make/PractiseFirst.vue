@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { EndName } from '../../core/job/end.ts';
 import type { Untried } from '../../core/traveller/practise.ts';
+import { say } from '../../core/words/say.ts';
 
 /** A die that was never tried on a lug here: a practice piece comes first, for whoever wants one. */
 defineProps<{ untried: readonly Untried[] }>();
@@ -14,11 +15,11 @@ defineEmits<{ practise: [end: EndName] }>();
       :key="die.id + lug.id"
       class="flex flex-wrap items-center gap-3 py-0.5"
     >
-      <span class="text-[16px]"
-        >Die {{ die.stamp || 'unmarked' }} was never tried on {{ lug.label }} here.</span
-      >
+      <span class="text-[16px]">{{
+        say`Die ${die.stamp || say`unmarked`} was never tried on ${lug.label} here.`
+      }}</span>
       <button v-if="ends[0]" type="button" class="button min-h-12" @click="$emit('practise', ends[0] ?? 'A')">
-        Practise on a spare first
+        {{ say`Practise on a spare first` }}
       </button>
     </li>
   </ul>

@@ -2,6 +2,7 @@
 import { TriangleAlert } from '@lucide/vue';
 import { CAUTIONS } from '../../core/traveller/cautions.ts';
 import type { Step } from '../../core/traveller/step.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The caution where the danger is; a professional may have it smaller, once a day for a job. */
 defineProps<{ caution: NonNullable<Step['caution']>; isHeeded: boolean }>();
@@ -20,7 +21,7 @@ defineEmits<{ heed: [] }>();
       class="min-h-11 shrink-0 text-left text-teal underline"
       @click="$emit('heed')"
     >
-      I know: smaller<br />for today
+      {{ say`I know: smaller` }}<br />{{ say`for today` }}
       <span class="sr-only">, {{ CAUTIONS[caution.of].title }}</span>
     </button>
   </div>

@@ -5,6 +5,7 @@ import type { Ask } from '../../core/traveller/step.ts';
 import { digits } from '../../core/units/figure.ts';
 import { parseQuantity } from '../../core/units/quantity.ts';
 import StateMark from '../ui/StateMark.vue';
+import { say } from '../../core/words/say.ts';
 
 /** A figure to be typed with gloves on, judged where it is typed; both ends of its scale say what went wrong. */
 const { ask, modelValue, judged } = defineProps<{
@@ -40,9 +41,9 @@ function read(): void {
   }
   const value = parsed(text.value);
   const [least, most] = ask.range;
-  if (value === null) problem.value = `“${text.value}” is no figure.`;
+  if (value === null) problem.value = say`“${text.value}” is no figure.`;
   else if (value < least || value > most) {
-    problem.value = `${text.value} is out of range: ${digits(least, ask.decimals)} to ${digits(most, ask.decimals)}.`;
+    problem.value = say`${text.value} is out of range: ${digits(least, ask.decimals)} to ${digits(most, ask.decimals)}.`;
   } else problem.value = '';
   emit('update:modelValue', problem.value ? null : value);
 }
@@ -67,9 +68,9 @@ const window_ = computed(() => Math.max(ask.most - ask.least, stepSize.value * 4
 const x = (value: number) =>
   Math.min(SCALE - 8, Math.max(8, (0.2 + (0.6 * (value - ask.least)) / window_.value) * SCALE));
 const ENDS: Readonly<Record<Ask['what'], readonly [string, string]>> = {
-  'across flats': ['wrong die', 'not shut'],
-  ears: ['', 'too much'],
-  strands: ['', 'cut back'],
+  'across flats': [say`wrong die`, say`not shut`],
+  ears: ['', say`too much`],
+  strands: ['', say`cut back`],
 };
 </script>
 
@@ -77,7 +78,9 @@ const ENDS: Readonly<Record<Ask['what'], readonly [string, string]>> = {
   <div>
     <label :for="`ask-${ask.what}`" class="figure block text-[17px] text-ink2">{{ ask.words }}</label>
     <div class="mt-1 flex flex-wrap items-center gap-2">
-      <button type="button" class="button size-16 text-[26px]" aria-label="Less" @click="nudge(-1)">−</button>
+      <button type="button" class="button size-16 text-[26px]" :aria-label="say`Less`" @click="nudge(-1)">
+        −
+      </button>
       <div class="relative w-44">
         <input
           :id="`ask-${ask.what}`"
@@ -99,7 +102,9 @@ const ENDS: Readonly<Record<Ask['what'], readonly [string, string]>> = {
           >{{ ask.unit }}</span
         >
       </div>
-      <button type="button" class="button size-16 text-[26px]" aria-label="More" @click="nudge(1)">+</button>
+      <button type="button" class="button size-16 text-[26px]" :aria-label="say`More`" @click="nudge(1)">
+        +
+      </button>
       <p id="ask-note" class="min-w-40 flex-1" role="status">
         <span v-if="problem" class="text-[16px] font-bold text-fails">{{ problem }}</span>
         <template v-else-if="judged">

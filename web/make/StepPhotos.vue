@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readersLocale } from '../words.ts';
 import { onKeyStroke } from '@vueuse/core';
 import { Camera } from '@lucide/vue';
 import { nanoid } from 'nanoid';
@@ -9,6 +10,7 @@ import { keepPicture, takePhoto } from '../storage/photos.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import ModalBox from '../ui/ModalBox.vue';
 import PhotoPicture from './PhotoPicture.vue';
+import { say } from '../../core/words/say.ts';
 
 /** Photographs of the work, from the camera or a file: of one step, or of the whole cable. */
 const { cable, jobId, stepId = undefined } = defineProps<{ cable: Cable; jobId: string; stepId?: string }>();
@@ -20,7 +22,7 @@ const problem = ref('');
 const isBusy = ref(false);
 const opened = ref<Photo | null>(null);
 const photos = computed(() => cable.photos.filter(({ step }) => stepId === undefined || step === stepId));
-const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', timeStyle: 'short' });
 
 async function take(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
@@ -35,7 +37,7 @@ async function take(event: Event): Promise<void> {
   const { jpeg, widthPx, heightPx } = taken.photo;
   const id = nanoid(12);
   await keepPicture(id, jpeg);
-  edit('photograph', (draft) => {
+  edit(say`photograph`, (draft) => {
     draft.photos.push({
       id,
       at: new Date().toISOString(),
@@ -47,13 +49,17 @@ async function take(event: Event): Promise<void> {
   });
 }
 function takeOut(photo: Photo): void {
-  edit('take a photograph out', (draft) => {
+  edit(say`take a photograph out`, (draft) => {
     draft.photos = draft.photos.filter(({ id }) => id !== photo.id);
   });
   opened.value = null;
 }
 onKeyStroke('p', (event) => {
-  if (document.activeElement?.matches('input, textarea, [role=dialog] *') || event.ctrlKey || event.metaKey)
+  if (
+    document.activeElement?.matches(say`input, textarea, [role=dialog] *`) ||
+    event.ctrlKey ||
+    event.metaKey
+  )
     return;
   field.value?.click();
 });
@@ -82,23 +88,23 @@ onKeyStroke('p', (event) => {
           accept="image/*"
           capture="environment"
           class="absolute inset-0 cursor-pointer opacity-0"
-          aria-label="Photograph"
+          :aria-label="say`Photograph`"
           @change="take"
         />
       </label>
     </div>
     <p v-if="problem" class="mt-1 font-bold text-fails" role="alert">{{ problem }}</p>
     <p v-else class="note mt-1" role="status">
-      {{ isBusy ? 'making it small …' : photos.length === 0 ? 'none yet' : `${photos.length} kept` }}
+      {{ isBusy ? say`making it small …` : photos.length === 0 ? say`none yet` : say`${photos.length} kept` }}
     </p>
-    <ModalBox v-if="opened" open wide title="Photograph" @close="opened = null">
+    <ModalBox v-if="opened" open wide :title="say`Photograph`" @close="opened = null">
       <PhotoPicture :photo="opened" class="max-h-[62vh] w-full object-contain" />
       <p class="mt-2 flex items-center gap-3">
         <span class="flex-1"
           >{{ when.format(new Date(opened.at)) }}{{ opened.by ? `, ${opened.by}` : ''
-          }}{{ opened.step ? `, at ${opened.step}` : '' }}</span
+          }}{{ opened.step ? say`, at ${opened.step}` : '' }}</span
         >
-        <button type="button" class="button" @click="takeOut(opened)">Take it out</button>
+        <button type="button" class="button" @click="takeOut(opened)">{{ say`Take it out` }}</button>
       </p>
     </ModalBox>
   </div>

@@ -11,6 +11,7 @@ import { palmTipMm } from '../bench/workpiece/lugShape.ts';
 import { type EndProgress, endSheet, SHEET, studOffset, tagWidth } from '../bench/workpiece/sheet.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { inReadersUnit } from '../ui/display.ts';
+import { say } from '../../core/words/say.ts';
 
 /**
  * What a step is about, large: the end it works on, to scale, lit only where it matters, with the one dimension that
@@ -242,7 +243,7 @@ const cut = computed(() => {
           y="26"
           :text-anchor="direction === 1 ? 'start' : 'end'"
         >
-          {{ step.end ? `end ${name}` : `end ${name}, the other alike` }}
+          {{ step.end ? say`end ${name}` : say`end ${name}, the other alike` }}
         </text>
       </template>
     </svg>

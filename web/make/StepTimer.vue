@@ -4,6 +4,7 @@ import type { Finding } from '../../core/finding.ts';
 import ModalBox from '../ui/ModalBox.vue';
 import ShowWork from '../ui/ShowWork.vue';
 import { clock } from './clock.ts';
+import { say } from '../../core/words/say.ts';
 
 /** How long this step has been at hand, and about how long it takes where that is known. */
 const { seconds, takes } = defineProps<{ seconds: number; takes: Finding | undefined }>();
@@ -15,7 +16,7 @@ const isOpen = ref(false);
 
 <template>
   <div>
-    <p class="figure text-[17px] text-ink2">This step</p>
+    <p class="figure text-[17px] text-ink2">{{ say`This step` }}</p>
     <p class="figure text-[38px] leading-10 font-semibold" role="timer">{{ clock(seconds) }}</p>
     <template v-if="takes && about">
       <span class="mt-0.5 block h-1.5 bg-buff" aria-hidden="true"
@@ -26,7 +27,7 @@ const isOpen = ref(false);
         class="figure min-h-8 text-left text-[16px] text-teal underline"
         @click="isOpen = true"
       >
-        of about {{ clock(about) }}
+        {{ say`of about ${clock(about)}` }}
       </button>
       <ModalBox :open="isOpen" :title="takes.title" @close="isOpen = false">
         <ShowWork :finding="takes" />

@@ -2,6 +2,7 @@
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import type { Cable } from '../../core/job/cable.ts';
 import type { Step } from '../../core/traveller/steps.ts';
+import { say } from '../../core/words/say.ts';
 
 /** All steps in a row: done behind, now, ahead, with the lock gates between them, each named by what must be true. */
 const { steps, currentId, cable } = defineProps<{
@@ -28,7 +29,7 @@ watch(
 </script>
 
 <template>
-  <ol ref="host" class="flex h-20 overflow-x-auto border-b border-line" aria-label="Steps">
+  <ol ref="host" class="flex h-20 overflow-x-auto border-b border-line" :aria-label="say`Steps`">
     <li v-for="(step, i) in steps" :key="step.id" class="relative shrink-0">
       <button
         type="button"
@@ -39,7 +40,7 @@ watch(
       >
         <span class="block whitespace-nowrap"
           ><span :class="step.id === currentId ? '' : 'text-ink2'">{{ i + 1 }}</span> {{ step.short
-          }}<span class="sr-only">{{ isDone(step.id) ? ', done' : '' }}</span></span
+          }}<span class="sr-only">{{ isDone(step.id) ? say`, done` : '' }}</span></span
         >
         <span
           class="my-1.5 block"

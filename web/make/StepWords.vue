@@ -5,6 +5,7 @@ import { actOf, isPractising, type Step } from '../../core/traveller/step.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { inReadersUnit } from '../ui/display.ts';
 import { shownFigure } from './shownFigure.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What to do at this step: the order, the figure as large as it will go, the die, and why. */
 const { step, steps, work } = defineProps<{ step: Step; steps: readonly Step[]; work: CableWork }>();
@@ -19,7 +20,7 @@ const crimps = computed(() => {
   );
   const { die, tool } = work.ends[step.end];
   return {
-    text: `${all.findIndex(({ id }) => id === step.id) + 1} of ${all.length}`,
+    text: say`${all.findIndex(({ id }) => id === step.id) + 1} of ${all.length}`,
     stamp: die?.die.stamp ?? '',
     flats: die?.die.acrossFlatsMm ?? 0,
     width: die?.die.widthMm ?? 0,
@@ -29,9 +30,13 @@ const crimps = computed(() => {
 </script>
 
 <template>
-  <section aria-label="What to do" class="flex flex-col border-line px-6 py-5 lg:overflow-y-auto lg:border-r">
+  <section
+    :aria-label="say`What to do`"
+    class="flex flex-col border-line px-6 py-5 lg:overflow-y-auto lg:border-r"
+  >
     <p class="figure text-[19px] text-ink2">
-      Step {{ index + 1 }} of {{ steps.length }}<template v-if="step.end">, end {{ step.end }}</template>
+      {{ say`Step ${index + 1} of ${steps.length}`
+      }}<template v-if="step.end">{{ say`, end ${step.end}` }}</template>
     </p>
     <h2 class="figure text-[34px] leading-[37px] font-semibold">{{ step.order }}</h2>
     <template v-if="shown">
@@ -58,19 +63,20 @@ const crimps = computed(() => {
         </text>
       </svg>
       <p class="flex-1">
-        <b class="figure block text-[26px] leading-7 font-semibold">Die {{ crimps.stamp || 'unmarked' }}</b>
-        <span class="figure text-[16px] text-ink2"
-          >{{ inReadersUnit(crimps.flats, 'mm', 2, prefs.lengths).value }} across flats,
-          {{ inReadersUnit(crimps.width, 'mm', 0, prefs.lengths).value }} wide, {{ crimps.tool }}</span
-        >
+        <b class="figure block text-[26px] leading-7 font-semibold">{{
+          say`Die ${crimps.stamp || say`unmarked`}`
+        }}</b>
+        <span class="figure text-[16px] text-ink2">{{
+          say`${inReadersUnit(crimps.flats, 'mm', 2, prefs.lengths).value} across flats, ${inReadersUnit(crimps.width, 'mm', 0, prefs.lengths).value} wide, ${crimps.tool}`
+        }}</span>
       </p>
       <p class="figure border-l border-hairline pl-4 text-[26px] leading-6 font-semibold">
-        {{ crimps.text }}<span class="block text-[16px] font-normal text-ink2">crimps</span>
+        {{ crimps.text }}<span class="block text-[16px] font-normal text-ink2">{{ say`crimps` }}</span>
       </p>
     </div>
     <p class="mt-3 text-[16px] leading-[22px]">{{ step.detail }}</p>
     <p class="mt-auto border-t border-hairline pt-3 text-[16px]">
-      <span class="figure text-ink2">Why</span> {{ step.why }}
+      <span class="figure text-ink2">{{ say`Why` }}</span> {{ step.why }}
     </p>
   </section>
 </template>

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { ResolvedEnd } from '../../core/termination/resolveEnd.ts';
 import QuantityField from '../ui/QuantityField.vue';
 import type { TypedTrial } from './useTraveller.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What a practice piece measured: the flats of its worst crimp and its ears, kept as a trial of this die. */
 const { end, modelValue, problem } = defineProps<{
@@ -14,7 +15,7 @@ const emit = defineEmits<{ 'update:modelValue': [value: TypedTrial] }>();
 
 const set = (change: Partial<TypedTrial>) => emit('update:modelValue', { ...modelValue, ...change });
 const across = computed(() =>
-  end.die?.leaves === 'indent' ? 'Across the indent' : 'Across flats, the worst',
+  end.die?.leaves === 'indent' ? say`Across the indent` : say`Across flats, the worst`,
 );
 </script>
 
@@ -34,7 +35,7 @@ const across = computed(() =>
         @clear="set({ acrossFlatsMm: null })"
       />
       <QuantityField
-        label="Ears before filing"
+        :label="say`Ears before filing`"
         kind="length"
         class="w-52"
         :model-value="modelValue.earsMm"
@@ -42,7 +43,7 @@ const across = computed(() =>
         :most="20"
         :decimals="2"
         optional
-        hint="none is 0"
+        :hint="say`none is 0`"
         @update:model-value="set({ earsMm: $event })"
         @clear="set({ earsMm: null })"
       />

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue';
 import { peopleOf } from '../../core/job/people.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Who is at the bench: two people at one bench change hands with two touches. */
 const { jobId, needed } = defineProps<{
@@ -38,21 +39,21 @@ const isAsking = computed(() => isAnother.value || prefs.person.trim() === '');
 
 <template>
   <label v-if="isAsking" class="flex items-center gap-2">
-    <span :class="needed ? 'font-bold text-fails' : 'text-ink2'" :role="needed ? 'alert' : undefined"
-      >Who is working?</span
-    >
+    <span :class="needed ? 'font-bold text-fails' : 'text-ink2'" :role="needed ? 'alert' : undefined">{{
+      say`Who is working?`
+    }}</span>
     <input
       v-model="typed"
       class="field-input w-36"
       maxlength="60"
-      aria-label="Who is working"
+      :aria-label="say`Who is working`"
       @change="sign(typed)"
     />
   </label>
   <Menu v-else as="div" class="relative">
     <MenuButton
       class="figure flex min-h-14 max-w-44 items-center gap-2 px-2 text-[18px] text-teal hover:bg-teal-tint"
-      :aria-label="`At the bench: ${prefs.person}. Change hands`"
+      :aria-label="say`At the bench: ${prefs.person}. Change hands`"
     >
       <span class="truncate">{{ prefs.person }}</span><ChevronUp
         :size="18"
@@ -80,7 +81,7 @@ const isAsking = computed(() => isAnother.value || prefs.person.trim() === '');
           :class="active ? 'bg-teal-tint' : ''"
           @click="isAnother = true"
         >
-          Somebody else
+          {{ say`Somebody else` }}
         </button>
       </MenuItem>
     </MenuItems>

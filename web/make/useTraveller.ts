@@ -15,6 +15,7 @@ import { useCableEdit } from '../bench/useCable.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { today } from '../ui/today.ts';
+import { say } from '../../core/words/say.ts';
 
 const TICK_MS = 1000;
 const agoFrom =
@@ -107,7 +108,7 @@ export function useTraveller(
     if (!end?.lug || !end.die || acrossFlatsMm === null || earsMm === null) return;
     const [lugId, dieId] = [end.lug.id, end.die.die.id];
     const { size } = target().work.choice.taken.at;
-    bench.edit(`step ${step.short}`, (draft) => {
+    bench.edit(say`step ${step.short}`, (draft) => {
       draft.shop.trials.push({
         ...said(),
         dieId,
@@ -126,7 +127,7 @@ export function useTraveller(
 
   /** Puts a practice piece of an end before everything else, and goes to it. */
   function practise(end: EndName): void {
-    edit('practice piece', (draft) => {
+    edit(say`practice piece`, (draft) => {
       draft.done.push({ step: practiceBegins(end), at: new Date().toISOString(), by: prefs.person.trim() });
     });
     currentId.value = steps.value.find((step) => isPractising(step) && !isDone(step))?.id;
@@ -146,7 +147,7 @@ export function useTraveller(
       if (isTrialShort.value) return false;
       keepTrial(step);
     } else if (!isDone(step)) {
-      edit(`step ${step.short}`, (draft) => {
+      edit(say`step ${step.short}`, (draft) => {
         take(draft as Cable, step);
         draft.done.push({ step: step.id, at: new Date().toISOString(), by: prefs.person.trim() });
       });
@@ -158,7 +159,7 @@ export function useTraveller(
   function back(): void {
     const before = steps.value[index.value < 0 ? steps.value.length - 1 : index.value - 1];
     if (!before) return;
-    edit(`back to ${before.short}`, (draft) => {
+    edit(say`back to ${before.short}`, (draft) => {
       draft.done = draft.done.filter(({ step }) => step !== before.id);
     });
     currentId.value = before.id;
@@ -166,7 +167,7 @@ export function useTraveller(
 
   /** A list was gone through: it counts for the day, for this job. */
   function heed(caution: CautionId): void {
-    bench.edit('list gone through', (draft) => {
+    bench.edit(say`list gone through`, (draft) => {
       const { at, by } = said();
       draft.jobs.find(({ id }) => id === target().jobId)?.heeded.push({ caution, day: today(), at, by });
     });
@@ -178,7 +179,7 @@ export function useTraveller(
     if (!step) return;
     const { at, by } = said();
     const shut = gates.value.filter(({ open }) => !open);
-    edit('past a gate', (draft) => {
+    edit(say`past a gate`, (draft) => {
       draft.passed.push(...shut.map(({ gate }) => ({ gate: gate.id, step: step.id, at, by, reason })));
     });
   }

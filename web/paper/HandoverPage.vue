@@ -16,6 +16,7 @@ import { drawingPng } from './drawingPng.ts';
 import RecordSheet from './RecordSheet.vue';
 import { useSheets } from './sheets.ts';
 import { useMaking } from './useMaking.ts';
+import { say } from '../../core/words/say.ts';
 
 /** A job as it was built, to hand over: on the page, as one PDF, and as one zip with everything in it. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -49,25 +50,25 @@ async function parts() {
   const fonts = await paperFonts();
   const cables = [];
   for (const [i, { record }] of sheets.value.entries()) {
-    busy.value = `drawing ${i + 1} of ${sheets.value.length}`;
+    busy.value = say`drawing ${i + 1} of ${sheets.value.length}`;
     cables.push({ record, ...(await picturesFor(at, i, fonts)) });
   }
   const stacks = [];
   for (const svg of at.querySelectorAll<SVGSVGElement>('.stack-sheet svg'))
     stacks.push(await drawingPng(svg, fonts, STACK_PX).catch(() => null));
   const pdf = await handoverPdf(own, cables, paper.value, fonts, stacks, (done) => {
-    busy.value = `record ${done} of ${cables.length}`;
+    busy.value = say`record ${done} of ${cables.length}`;
   });
   return { pdf, cables, fonts };
 }
 const base = computed(() => `${tagFileName(job.value?.title ?? 'job')}-handover`);
 const savePdf = () =>
-  keep('making the PDF', async () => {
+  keep(say`making the PDF`, async () => {
     const made = await parts();
     if (made) saveFile(`${base.value}.pdf`, made.pdf, 'application/pdf');
   });
 const saveZip = () =>
-  keep('making the zip', async () => {
+  keep(say`making the zip`, async () => {
     const own = job.value;
     const made = await parts();
     if (!own || !made) return;
@@ -99,33 +100,41 @@ const print = () => window.print();
   <main ref="host" class="paper mx-auto max-w-[210mm] p-6">
     <div class="mb-4 flex flex-wrap items-center gap-3 print:hidden">
       <button type="button" class="button filled" :disabled="busy !== ''" @click="savePdf">
-        All of it as one PDF
+        {{ say`All of it as one PDF` }}
       </button>
-      <button type="button" class="button" :disabled="busy !== ''" @click="saveZip">One zip</button>
-      <button type="button" class="button" @click="print">Print</button>
+      <button type="button" class="button" :disabled="busy !== ''" @click="saveZip">
+        {{ say`One zip` }}
+      </button>
+      <button type="button" class="button" @click="print">{{ say`Print` }}</button>
       <SegmentedField
         v-model="paper"
-        label="Paper"
+        :label="say`Paper`"
         hide-label
         class="w-36"
         :choices="[
           { value: 'A4', title: 'A4' },
-          { value: 'Letter', title: 'Letter' },
+          { value: 'Letter', title: say`Letter` },
         ]"
       />
-      <RouterLink :to="{ name: 'job', params: { jobId } }" class="button">Back to the bench</RouterLink>
+      <RouterLink :to="{ name: 'job', params: { jobId } }" class="button">{{
+        say`Back to the bench`
+      }}</RouterLink>
       <span v-if="busy" role="status">{{ busy }} …</span>
       <span v-if="problem" class="font-bold text-fails" role="alert">{{ problem }}</span>
     </div>
     <template v-if="pack">
-      <p class="note">Handover</p>
+      <p class="note">{{ say`Handover` }}</p>
       <h1 class="figure text-[30px] leading-9 font-semibold">{{ pack.title }}</h1>
       <p class="text-[15px]">{{ pack.subtitle }}</p>
       <p class="mt-1">{{ pack.facts.join('; ') }}.</p>
-      <h2 class="figure mt-4 border-b border-line text-[18px] font-semibold">Still open</h2>
-      <p v-if="pack.open.length === 0">Nothing: every cable is proved, and no reading is simulated.</p>
+      <h2 class="figure mt-4 border-b border-line text-[18px] font-semibold">{{ say`Still open` }}</h2>
+      <p v-if="pack.open.length === 0">
+        {{ say`Nothing: every cable is proved, and no reading is simulated.` }}
+      </p>
       <p v-for="line in pack.open" :key="line" class="font-bold">{{ line }}</p>
-      <h2 class="figure mt-4 border-b border-line text-[18px] font-semibold">Before you touch it</h2>
+      <h2 class="figure mt-4 border-b border-line text-[18px] font-semibold">
+        {{ say`Before you touch it` }}
+      </h2>
       <div class="grid gap-x-6 sm:grid-cols-2">
         <div v-for="caution in pack.cautions" :key="caution.title" class="mt-1">
           <p class="font-bold text-fails">{{ caution.title }}</p>
@@ -135,7 +144,7 @@ const print = () => window.print();
         </div>
       </div>
       <template v-if="pack.stacks.length > 0">
-        <h2 class="figure mt-4 border-b border-line text-[18px] font-semibold">Stud stacks</h2>
+        <h2 class="figure mt-4 border-b border-line text-[18px] font-semibold">{{ say`Stud stacks` }}</h2>
         <div class="grid gap-6 sm:grid-cols-2">
           <div v-for="own in pack.stacks" :key="own.name" class="stack-sheet mt-2 break-inside-avoid">
             <p class="font-bold">{{ own.name }}, {{ own.stack.stud }}</p>

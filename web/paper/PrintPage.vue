@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readersLocale } from '../words.ts';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { bestFitDecreasing } from '../../core/cutting/cutPlan.ts';
@@ -8,6 +9,7 @@ import { cuttingListDoc, kitDoc, scheduleDoc } from '../../core/paper/listDoc.ts
 import { useBench } from '../stores/bench.ts';
 import { madeOf } from '../kit/made.ts';
 import { useCutPlan } from '../kit/useCutPlan.ts';
+import { say } from '../../core/words/say.ts';
 
 /** A list as it goes on paper: black on white, its head on every page. */
 const { jobId, what } = defineProps<{ jobId: string; what: string }>();
@@ -36,15 +38,17 @@ const doc = computed(() => {
   );
 });
 const print = () => window.print();
-const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'long' }).format(new Date());
+const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'long' }).format(new Date());
 </script>
 
 <template>
   <main class="paper mx-auto max-w-[210mm] p-6">
     <div class="mb-4 flex items-center gap-3 print:hidden">
-      <button type="button" class="button filled" @click="print">Print</button>
-      <RouterLink :to="{ name: 'kit', params: { jobId } }" class="button">Back to the kit</RouterLink>
-      <span v-if="solving" role="status">The plan is still being proved.</span>
+      <button type="button" class="button filled" @click="print">{{ say`Print` }}</button>
+      <RouterLink :to="{ name: 'kit', params: { jobId } }" class="button">{{
+        say`Back to the kit`
+      }}</RouterLink>
+      <span v-if="solving" role="status">{{ say`The plan is still being proved.` }}</span>
     </div>
     <h1 class="figure text-[28px] leading-8 font-semibold">{{ doc.title }}</h1>
     <p class="mb-3 text-[15px]">{{ doc.subtitle }}, {{ when }}</p>

@@ -4,6 +4,7 @@ import type { Scheduled } from '../../core/job/schedule.ts';
 import type { TestRecord } from '../../core/paper/testRecord.ts';
 import WorkpieceDrawing from '../bench/workpiece/WorkpieceDrawing.vue';
 import { pictureOf } from '../storage/photos.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The test record of one cable on paper: drawing, figures against their limits, verdict, photographs, signatures. */
 const { record, scheduled } = defineProps<{ record: TestRecord; scheduled: Scheduled }>();
@@ -26,14 +27,14 @@ onBeforeUnmount(letGo);
   <article class="record-sheet" :data-tag="record.tag">
     <div class="flex items-start gap-4">
       <div class="min-w-0 flex-1">
-        <h2 class="figure text-[26px] leading-8 font-semibold">Test record {{ record.tag }}</h2>
-        <p class="text-[14px]">{{ record.job }}: {{ record.from }} to {{ record.to }}</p>
+        <h2 class="figure text-[26px] leading-8 font-semibold">{{ say`Test record ${record.tag}` }}</h2>
+        <p class="text-[14px]">{{ say`${record.job}: ${record.from} to ${record.to}` }}</p>
       </div>
       <p
         v-if="record.simulated"
         class="figure border-2 border-black px-2 text-[16px] font-semibold whitespace-nowrap"
       >
-        SIMULATED READINGS
+        {{ say`SIMULATED READINGS` }}
       </p>
     </div>
     <p class="text-[12.5px]">{{ record.facts.join('; ') }}.</p>
@@ -42,20 +43,22 @@ onBeforeUnmount(letGo);
     </p>
     <p class="text-[13px]">
       <span v-for="own in record.ends" :key="own.end" class="mr-4"
-        ><b>End {{ own.end }}.</b> {{ own.verdict }}.</span
+        ><b>{{ say`End ${own.end}.` }}</b> {{ own.verdict }}.</span
       >
     </p>
     <WorkpieceDrawing :cable="scheduled.cable" :work="scheduled.work" stage="prove" class="drawing my-2" />
     <table class="w-full border-collapse text-[12px] leading-[15px]">
       <thead>
         <tr class="border-b-2 border-black text-left">
-          <th class="font-normal" scope="col">figure</th>
-          <th class="w-4 font-normal" scope="col"><span class="sr-only">end</span></th>
-          <th class="font-normal" scope="col">read</th>
-          <th class="font-normal" scope="col">limit</th>
-          <th class="font-normal" scope="col">left</th>
-          <th class="font-normal" scope="col">state</th>
-          <th class="font-normal" scope="col">by whom, when, with what</th>
+          <th class="font-normal" scope="col">{{ say`figure` }}</th>
+          <th class="w-4 font-normal" scope="col">
+            <span class="sr-only">{{ say`end` }}</span>
+          </th>
+          <th class="font-normal" scope="col">{{ say`read` }}</th>
+          <th class="font-normal" scope="col">{{ say`limit` }}</th>
+          <th class="font-normal" scope="col">{{ say`left` }}</th>
+          <th class="font-normal" scope="col">{{ say`state` }}</th>
+          <th class="font-normal" scope="col">{{ say`by whom, when, with what` }}</th>
         </tr>
       </thead>
       <tbody>
@@ -74,7 +77,7 @@ onBeforeUnmount(letGo);
           <td class="py-1 pr-2 whitespace-nowrap">{{ row.left }}</td>
           <td class="py-1 pr-2 font-bold">{{ row.says }}</td>
           <td class="py-1">
-            <b v-if="row.simulated" class="border border-black px-1">SIMULATED</b> {{ row.read }}
+            <b v-if="row.simulated" class="border border-black px-1">{{ say`SIMULATED` }}</b> {{ row.read }}
           </td>
         </tr>
       </tbody>
@@ -88,10 +91,10 @@ onBeforeUnmount(letGo);
     <p class="mt-3 text-[12px]">{{ record.sealed }}.</p>
     <div class="mt-8 grid grid-cols-3 gap-6 break-inside-avoid">
       <p v-for="who in record.signatures" :key="who" class="border-t border-black pt-0.5 text-[11px]">
-        {{ who }}, date
+        {{ say`${who}, date` }}
       </p>
     </div>
-    <p class="mt-3 text-[11px]">{{ record.foot }} Written {{ record.day }}.</p>
+    <p class="mt-3 text-[11px]">{{ say`${record.foot} Written ${record.day}.` }}</p>
   </article>
 </template>
 

@@ -10,6 +10,7 @@ import SegmentedField from '../ui/SegmentedField.vue';
 import RecordSheet from './RecordSheet.vue';
 import { useSheets } from './sheets.ts';
 import { useMaking } from './useMaking.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Test records to print and to keep: of one cable, or of the whole job with a zip of everything. */
 const { jobId, cableId } = defineProps<{ jobId: string; cableId?: string }>();
@@ -22,7 +23,7 @@ const host = useTemplateRef<HTMLElement>('host');
 
 const fileBase = computed(() => tagFileName(sheets.value[0]?.record.tag ?? 'cable'));
 const savePdf = () =>
-  keep('making the PDF', async () => {
+  keep(say`making the PDF`, async () => {
     const [{ recordPdf }, { paperFonts }] = await Promise.all([
       import('./recordPdf.ts'),
       import('./fonts.ts'),
@@ -39,14 +40,14 @@ function saveJson(): void {
   if (sheet) saveFile(`${fileBase.value}-record.json`, writeTestRecord(sheet.record), 'application/json');
 }
 const saveZip = () =>
-  keep('making the zip', async () => {
+  keep(say`making the zip`, async () => {
     const own = job.value;
     if (!own || !host.value) return;
     const [{ jobZip }, { paperFonts }] = await Promise.all([import('./jobZip.ts'), import('./fonts.ts')]);
     const fonts = await paperFonts();
     const cables = [];
     for (const [i, { record }] of sheets.value.entries()) {
-      busy.value = `drawing ${i + 1} of ${sheets.value.length}`;
+      busy.value = say`drawing ${i + 1} of ${sheets.value.length}`;
       cables.push({ record, ...(await picturesFor(host.value, i, fonts)) });
     }
     const zipped = await jobZip(
@@ -59,7 +60,7 @@ const saveZip = () =>
       await picturesOf(own),
       {
         hunts: huntsOf(own.id),
-        told: (done) => (busy.value = `record ${done} of ${cables.length}`),
+        told: (done) => (busy.value = say`record ${done} of ${cables.length}`),
       },
     );
     saveFile(`${tagFileName(own.title)}.zip`, zipped, 'application/zip');
@@ -70,26 +71,26 @@ const print = () => window.print();
 <template>
   <main ref="host" class="paper mx-auto max-w-[210mm] p-6">
     <div class="mb-4 flex flex-wrap items-center gap-3 print:hidden">
-      <h1 class="sr-only">Test records</h1>
-      <button type="button" class="button filled" @click="print">Print</button>
+      <h1 class="sr-only">{{ say`Test records` }}</h1>
+      <button type="button" class="button filled" @click="print">{{ say`Print` }}</button>
       <template v-if="cableId">
-        <button type="button" class="button" :disabled="busy !== ''" @click="savePdf">PDF</button>
-        <button type="button" class="button" @click="saveJson">JSON</button>
-        <RouterLink :to="{ name: 'print-records', params: { jobId } }" class="button"
-          >Every cable of the job</RouterLink
-        >
+        <button type="button" class="button" :disabled="busy !== ''" @click="savePdf">{{ say`PDF` }}</button>
+        <button type="button" class="button" @click="saveJson">{{ say`JSON` }}</button>
+        <RouterLink :to="{ name: 'print-records', params: { jobId } }" class="button">{{
+          say`Every cable of the job`
+        }}</RouterLink>
       </template>
       <button v-else type="button" class="button" :disabled="busy !== ''" @click="saveZip">
-        All of it as one zip
+        {{ say`All of it as one zip` }}
       </button>
       <SegmentedField
         v-model="paper"
-        label="Paper"
+        :label="say`Paper`"
         hide-label
         class="w-36"
         :choices="[
           { value: 'A4', title: 'A4' },
-          { value: 'Letter', title: 'Letter' },
+          { value: 'Letter', title: say`Letter` },
         ]"
       />
       <RouterLink
@@ -99,7 +100,7 @@ const print = () => window.print();
             : { name: 'job', params: { jobId } }
         "
         class="button"
-        >{{ cableId ? 'Back to Prove' : 'Back to the bench' }}</RouterLink
+        >{{ cableId ? say`Back to Prove` : say`Back to the bench` }}</RouterLink
       >
       <span v-if="busy" role="status">{{ busy }} …</span>
       <span v-if="problem" class="font-bold text-fails" role="alert">{{ problem }}</span>
@@ -110,6 +111,6 @@ const print = () => window.print();
       :record="record"
       :scheduled="scheduled"
     />
-    <p v-if="sheets.length === 0">There is no cable in this job yet.</p>
+    <p v-if="sheets.length === 0">{{ say`There is no cable in this job yet.` }}</p>
   </main>
 </template>

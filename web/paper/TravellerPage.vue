@@ -5,6 +5,7 @@ import { travellerDoc } from '../../core/paper/travellerDoc.ts';
 import WorkpieceDrawing from '../bench/workpiece/WorkpieceDrawing.vue';
 import { useBench } from '../stores/bench.ts';
 import { workOf } from '../stores/work.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The traveller of one cable on one or two pages: its drawing, its cautions, a box and a line to write on for each step. */
 const { jobId, cableId } = defineProps<{ jobId: string; cableId: string }>();
@@ -28,17 +29,17 @@ const print = () => window.print();
 <template>
   <main v-if="doc && cable && work" class="paper traveller mx-auto max-w-[210mm] p-6">
     <div class="mb-4 flex items-center gap-3 print:hidden">
-      <button type="button" class="button filled" @click="print">Print</button>
-      <RouterLink :to="{ name: 'cable', params: { jobId, cableId, stage: 'make' } }" class="button"
-        >Back to Make</RouterLink
-      >
+      <button type="button" class="button filled" @click="print">{{ say`Print` }}</button>
+      <RouterLink :to="{ name: 'cable', params: { jobId, cableId, stage: 'make' } }" class="button">{{
+        say`Back to Make`
+      }}</RouterLink>
     </div>
     <h1 class="figure text-[26px] leading-8 font-semibold">{{ doc.title }}</h1>
     <p class="text-[14px]">{{ doc.subtitle }}</p>
     <p class="text-[13px]">{{ doc.facts.join('; ') }}.</p>
     <WorkpieceDrawing :cable="cable" :work="work" stage="make" class="drawing my-2" />
     <p v-if="doc.lines.length === 0" class="my-4">
-      It cannot be made yet: both ends need a lug, a die that suits it, and a sleeve.
+      {{ say`It cannot be made yet: both ends need a lug, a die that suits it, and a sleeve.` }}
     </p>
     <template v-else>
       <section class="mb-2 grid grid-cols-3 gap-x-4 border-y border-black py-1 text-[11px] leading-[14px]">
@@ -49,12 +50,14 @@ const print = () => window.print();
       <table class="w-full border-collapse text-[12px] leading-[15px]">
         <thead>
           <tr class="border-b-2 border-black text-left">
-            <th class="w-7"><span class="sr-only">Done</span></th>
+            <th class="w-7">
+              <span class="sr-only">{{ say`Done` }}</span>
+            </th>
             <th class="w-6 font-normal">n</th>
-            <th class="font-normal">step</th>
-            <th class="w-36 font-normal">figure</th>
-            <th class="w-28 font-normal">measured</th>
-            <th class="w-16 font-normal">who</th>
+            <th class="font-normal">{{ say`step` }}</th>
+            <th class="w-36 font-normal">{{ say`figure` }}</th>
+            <th class="w-28 font-normal">{{ say`measured` }}</th>
+            <th class="w-16 font-normal">{{ say`who` }}</th>
           </tr>
         </thead>
         <tbody>
@@ -72,7 +75,7 @@ const print = () => window.print();
             <td class="py-1 align-top">{{ line.number }}</td>
             <td class="py-1 pr-2 align-top">
               <b>{{ line.order }}.</b>
-              <span v-if="line.gates" class="italic"> First: {{ line.gates }}.</span>
+              <span v-if="line.gates" class="italic">{{ ' ' }}{{ say`First: ${line.gates}.` }}</span>
               <span class="block text-[10.5px] leading-[13px]">{{ line.detail }}</span>
             </td>
             <td class="py-1 pr-2 align-top">

@@ -12,6 +12,7 @@ import {
   printable,
 } from './listPdf.ts';
 import { drawRecord, type RecordPictures } from './recordPdf.ts';
+import { say } from '../../core/words/say.ts';
 
 const INK = rgb(0.1, 0.14, 0.16);
 const PALE = rgb(0.4, 0.43, 0.45);
@@ -71,22 +72,22 @@ async function drawFront(
     page.drawLine({ start: { x: MARGIN, y }, end: { x: w - MARGIN, y }, thickness: 0.8, color: INK });
     y -= 4;
   };
-  write('Handover', 12, plain, PALE);
+  write(say`Handover`, 12, plain, PALE);
   write(pack.title, 26, strong);
   write(pack.subtitle, 13, plain);
   y -= 6;
   for (const fact of pack.facts) write(fact, 12, plain);
-  head('Still open');
+  head(say`Still open`);
   if (pack.open.length === 0)
-    write('Nothing: every cable is proved, and no reading is simulated.', 12, plain);
+    write(say`Nothing: every cable is proved, and no reading is simulated.`, 12, plain);
   for (const line of pack.open) write(line, 12, strong);
-  head('Before you touch it');
+  head(say`Before you touch it`);
   for (const { title, items } of pack.cautions) {
     y -= 4;
     write(title, 12, strong);
     for (const item of items) write(`- ${item}`, 11, plain);
   }
-  if (pack.stacks.length > 0) head('Stud stacks, from the face outwards');
+  if (pack.stacks.length > 0) head(say`Stud stacks, from the face outwards`);
   for (const [i, { name, stack, lines }] of pack.stacks.entries()) {
     const bytes = stacks[i];
     const picture = bytes ? await pdf.embedPng(bytes) : null;
@@ -130,7 +131,7 @@ export async function handoverPdf(
   const pages = pdf.getPages();
   pages.forEach((page, i) => {
     const words = fitted(
-      `${pack.title}, handover ${pack.day}, page ${i + 1} of ${pages.length}`,
+      say`${pack.title}, handover ${pack.day}, page ${i + 1} of ${pages.length}`,
       plain,
       8.5,
       400,
@@ -144,6 +145,6 @@ export async function handoverPdf(
       color: PALE,
     });
   });
-  pdf.setTitle(printable(`Handover, ${pack.title}`));
+  pdf.setTitle(printable(say`Handover, ${pack.title}`));
   return pdf.save();
 }

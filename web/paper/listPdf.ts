@@ -2,6 +2,7 @@ import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
 import { type Paper, PAPER_MM } from '../../core/paper/label.ts';
 import type { ListDoc } from '../../core/paper/listDoc.ts';
+import { say } from '../../core/words/say.ts';
 
 export interface PaperFonts {
   readonly plain: Uint8Array;
@@ -21,9 +22,9 @@ const LACKING: Readonly<Record<string, string>> = {
   '⌀': 'dia ',
   κ: 'k',
   '≈': '~',
-  Ω: 'Ohm',
-  '≤': 'at most ',
-  '≥': 'at least ',
+  Ω: say`Ohm`,
+  '≤': say`at most `,
+  '≥': say`at least `,
   '−': '-',
   '…': '...',
 };

@@ -9,6 +9,7 @@ import {
   POINTS_PER_MM,
   printable,
 } from './listPdf.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Pictures that go with a record: the drawing as PNG, photographs as JPEG. */
 export interface RecordPictures {
@@ -40,7 +41,7 @@ export async function recordPdf(
 ): Promise<Uint8Array> {
   const into = await paperDocument(fonts);
   await drawRecord(into, record, paper, pictures);
-  into.pdf.setTitle(printable(`Test record ${record.tag}, ${record.job}`));
+  into.pdf.setTitle(printable(say`Test record ${record.tag}, ${record.job}`));
   return into.pdf.save();
 }
 
@@ -65,7 +66,7 @@ export async function drawRecord(
     if (y - needed > MARGIN + 20) return;
     page = pdf.addPage([w, h]);
     y = h - MARGIN - 12;
-    text(`${record.tag}, ${record.job}, continued`, MARGIN, 10, plain, inner, PALE);
+    text(say`${record.tag}, ${record.job}, continued`, MARGIN, 10, plain, inner, PALE);
     y -= 16;
   };
   const down = (by: number) => {
@@ -73,9 +74,9 @@ export async function drawRecord(
   };
 
   down(16);
-  text(`Test record ${record.tag}`, MARGIN, 20, strong, inner * 0.7);
+  text(say`Test record ${record.tag}`, MARGIN, 20, strong, inner * 0.7);
   if (record.simulated) {
-    const words = 'SIMULATED READINGS';
+    const words = say`SIMULATED READINGS`;
     const size = strong.widthOfTextAtSize(words, 12);
     page.drawRectangle({
       x: w - MARGIN - size - 10,
@@ -88,7 +89,7 @@ export async function drawRecord(
     text(words, w - MARGIN - size - 5, 12, strong);
   }
   down(15);
-  text(`${record.job}: ${record.from} to ${record.to}`, MARGIN, 11, plain);
+  text(say`${record.job}: ${record.from} to ${record.to}`, MARGIN, 11, plain);
   for (const fact of record.facts) {
     down(12.5);
     text(fact, MARGIN, 10, plain, inner, PALE);
@@ -98,7 +99,7 @@ export async function drawRecord(
   down(16);
   text(record.verdict, MARGIN, 13, strong);
   down(13);
-  text(record.ends.map(({ end, verdict }) => `End ${end}. ${verdict}.`).join('   '), MARGIN, 10, plain);
+  text(record.ends.map(({ end, verdict }) => say`End ${end}. ${verdict}.`).join('   '), MARGIN, 10, plain);
   down(8);
   if (drawing) {
     const picture = await pdf.embedPng(drawing);
@@ -128,7 +129,7 @@ export async function drawRecord(
   for (const row of record.rows) {
     turn(LINE * 2);
     down(LINE - 2);
-    cells((key) => (key === 'read' && row.simulated ? `SIMULATED ${row.read}` : row[key]), 9.5, plain);
+    cells((key) => (key === 'read' && row.simulated ? say`SIMULATED ${row.read}` : row[key]), 9.5, plain);
     if (row.why) {
       down(10.5);
       text(row.why, MARGIN + inner * COLUMNS[0].share, 8.5, plain, inner * (1 - COLUMNS[0].share), PALE);
@@ -150,9 +151,9 @@ export async function drawRecord(
     const x = MARGIN + (inner * i) / record.signatures.length;
     const wide = inner / record.signatures.length - 14;
     page.drawLine({ start: { x, y }, end: { x: x + wide, y }, thickness: 0.8, color: INK });
-    page.drawText(`${who}, date`, { x, y: y - 11, size: 9, font: plain, color: PALE });
+    page.drawText(say`${who}, date`, { x, y: y - 11, size: 9, font: plain, color: PALE });
   });
-  page.drawText(fitted(`${record.foot} Written ${record.day}.`, plain, 8.5, inner), {
+  page.drawText(fitted(say`${record.foot} Written ${record.day}.`, plain, 8.5, inner), {
     x: MARGIN,
     y: MARGIN - 12,
     size: 8.5,
@@ -179,7 +180,7 @@ export async function drawRecord(
     );
     if (photos.length > shown.length) {
       down(11);
-      text(`and ${photos.length - shown.length} more photographs`, MARGIN, 9, plain, inner, PALE);
+      text(say`and ${photos.length - shown.length} more photographs`, MARGIN, 9, plain, inner, PALE);
     }
   }
 }

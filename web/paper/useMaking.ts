@@ -1,4 +1,5 @@
 import { ref } from 'vue';
+import { say } from '../../core/words/say.ts';
 
 /** A file in the making: what is being done, and one sentence where it cannot be made. */
 export function useMaking() {
@@ -10,7 +11,7 @@ export function useMaking() {
     try {
       await make();
     } catch {
-      problem.value = 'This file could not be made. Print the page instead: it holds the same.';
+      problem.value = say`This file could not be made. Print the page instead: it holds the same.`;
     }
     busy.value = '';
   }

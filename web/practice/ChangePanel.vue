@@ -2,6 +2,7 @@
 import type { PracticeChange } from '../../core/practice/changes.ts';
 import type { Answer, Question } from '../../core/practice/questions.ts';
 import { changeSays } from './changeWords.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What another answer makes of this job, cable by cable. */
 defineProps<{ question: Question; answer: Answer; change: PracticeChange | undefined; currency: string }>();
@@ -9,31 +10,33 @@ defineEmits<{ take: [] }>();
 </script>
 
 <template>
-  <section aria-label="What it changes" class="px-4 py-3">
+  <section :aria-label="say`What it changes`" class="px-4 py-3">
     <p class="note">{{ question.title }}</p>
     <h2 class="figure text-[22px] leading-6 font-semibold">{{ answer.title }}</h2>
     <p class="mt-1 text-[14px]">{{ answer.says }}</p>
     <p class="figure mt-2 text-[20px] leading-6 font-semibold">
-      {{ change ? changeSays(change, currency) : 'being worked out' }}
+      {{ change ? changeSays(change, currency) : say`being worked out` }}
     </p>
     <p v-if="change && change.count > 0" class="note">
-      Price and weight are of the materials of the whole job, made from nothing.
+      {{ say`Price and weight are of the materials of the whole job, made from nothing.` }}
     </p>
-    <button type="button" class="button mt-2 w-full" @click="$emit('take')">Make it house practice</button>
+    <button type="button" class="button mt-2 w-full" @click="$emit('take')">
+      {{ say`Make it house practice` }}
+    </button>
     <ul class="mt-3">
       <li v-for="own in change?.cables ?? []" :key="own.tags[0]" class="border-t border-hairline py-2">
         <p class="flex items-baseline gap-2">
           <b class="figure text-[17px] font-semibold">{{ own.tags.join(', ') }}</b>
-          <span v-if="own.isMade" class="note">made already: it is judged anew</span>
-          <span v-if="own.steps !== 0" class="note ml-auto"
-            >{{ own.steps > 0 ? '+' : '−' }}{{ Math.abs(own.steps) }} steps</span
-          >
+          <span v-if="own.isMade" class="note">{{ say`made already: it is judged anew` }}</span>
+          <span v-if="own.steps !== 0" class="note ml-auto">{{
+            say`${own.steps > 0 ? '+' : '−'}${Math.abs(own.steps)} steps`
+          }}</span>
         </p>
         <dl class="text-[13px] leading-[18px]">
           <div v-for="{ what, from, to } in own.instead" :key="what" class="mt-0.5">
             <dt class="text-ink2">{{ what }}</dt>
             <dd>
-              {{ from }} <span class="text-teal" aria-label="becomes">→</span> <b>{{ to }}</b>
+              {{ from }} <span class="text-teal" :aria-label="say`becomes`">→</span> <b>{{ to }}</b>
             </dd>
           </div>
         </dl>

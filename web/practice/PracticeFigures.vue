@@ -5,6 +5,7 @@ import type { HousePractice } from '../../core/practice/housePractice.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** The figures of house practice: margins, covers, solder and flame. */
 const { practice } = defineProps<{ practice: HousePractice }>();
@@ -24,7 +25,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
 <template>
   <div class="grid grid-cols-2 gap-3 px-4 py-3 sm:grid-cols-3">
     <QuantityField
-      label="Amps kept back"
+      :label="say`Amps kept back`"
       kind="percent"
       :model-value="practice.ampsMarginPercent"
       :least="0"
@@ -32,7 +33,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       @update:model-value="emit('set', 'amps kept back', { ampsMarginPercent: $event })"
     />
     <QuantityField
-      label="Fuse over the load, ×"
+      :label="say`Fuse over the load, ×`"
       kind="number"
       :model-value="practice.fuseOverLoad"
       :least="1"
@@ -41,7 +42,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       @update:model-value="emit('set', 'fuse over the load', { fuseOverLoad: $event })"
     />
     <QuantityField
-      label="Terminations stand"
+      :label="say`Terminations stand`"
       kind="temperature"
       :model-value="practice.terminationC"
       :least="60"
@@ -50,16 +51,16 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       @update:model-value="emit('set', 'terminations', { terminationC: $event })"
     />
     <QuantityField
-      label="Gap at the mouth"
+      :label="say`Gap at the mouth`"
       kind="length"
       :model-value="practice.gapMm"
       :least="0"
       :most="4"
-      hint="0–2 crimp, 2–4 to feed solder"
+      :hint="say`0–2 crimp, 2–4 to feed solder`"
       @update:model-value="emit('set', 'gap', { gapMm: $event })"
     />
     <QuantityField
-      label="Sleeve on the jacket, × its diameter"
+      :label="say`Sleeve on the jacket, × its diameter`"
       kind="number"
       :model-value="practice.sleeveOnJacket"
       :least="0.5"
@@ -68,13 +69,13 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       @update:model-value="emit('set', 'sleeve cover', { sleeveOnJacket: $event })"
     />
     <QuantityField
-      label="Tightened again after, days"
+      :label="say`Tightened again after, days`"
       kind="number"
       :model-value="practice.service.retorqueDays"
       :least="1"
       :most="1000"
       :decimals="0"
-      hint="of use, once it is fitted"
+      :hint="say`of use, once it is fitted`"
       @update:model-value="
         emit('set', 'second tightening', {
           service: { ...practice.service, retorqueDays: Math.round($event) },
@@ -82,36 +83,36 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       "
     />
     <QuantityField
-      label="Looked at every, months"
+      :label="say`Looked at every, months`"
       kind="number"
       :model-value="practice.service.lookMonths"
       :least="1"
       :most="120"
       :decimals="0"
-      hint="from when it was fitted"
+      :hint="say`from when it was fitted`"
       @update:model-value="
         emit('set', 'look in service', { service: { ...practice.service, lookMonths: Math.round($event) } })
       "
     />
     <QuantityField
-      label="Lugs kept to practise on"
+      :label="say`Lugs kept to practise on`"
       kind="number"
       :model-value="practice.practiceLugs"
       :least="0"
       :most="20"
       :decimals="0"
-      hint="of each kind, for a job"
+      :hint="say`of each kind, for a job`"
       @update:model-value="emit('set', 'practice lugs', { practiceLugs: Math.round($event) })"
     />
     <ChoiceField
-      label="Flame for soldering"
+      :label="say`Flame for soldering`"
       :model-value="flame"
       :choices="FLAMES"
-      empty="another"
+      :empty="say`another`"
       @update:model-value="(name) => setSolder({ torchW: TORCHES[name] })"
     />
     <QuantityField
-      label="Its power"
+      :label="say`Its power`"
       kind="power"
       :model-value="practice.solder.torchW"
       :least="10"
@@ -120,7 +121,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       @update:model-value="setSolder({ torchW: $event })"
     />
     <QuantityField
-      label="Solder wire"
+      :label="say`Solder wire`"
       kind="length"
       :model-value="practice.solder.wireMm"
       :least="0.3"
@@ -128,16 +129,16 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       @update:model-value="setSolder({ wireMm: $event })"
     />
     <SegmentedField
-      label="Flux"
+      :label="say`Flux`"
       :model-value="practice.solder.flux"
       :choices="[
-        { value: 'rosin', title: 'rosin' },
-        { value: 'acid', title: 'acid' },
+        { value: 'rosin', title: say`rosin` },
+        { value: 'acid', title: say`acid` },
       ]"
       @update:model-value="(flux) => setSolder({ flux: flux === 'acid' ? 'acid' : 'rosin' })"
     />
     <p v-if="practice.solder.flux === 'acid'" class="col-span-2 font-bold text-fails" role="alert">
-      Acid flux eats the strands for years: every soldered end will fail. Rosin only.
+      {{ say`Acid flux eats the strands for years: every soldered end will fail. Rosin only.` }}
     </p>
   </div>
 </template>

@@ -9,6 +9,7 @@ import ChangePanel from './ChangePanel.vue';
 import PracticeFigures from './PracticeFigures.vue';
 import QuestionRow from './QuestionRow.vue';
 import { usePracticeChanges } from './usePracticeChanges.ts';
+import { say } from '../../core/words/say.ts';
 
 /** House practice: where good shops disagree, what this one does, and what each other answer changes on this job. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -20,7 +21,7 @@ const asked = computed(() => (job.value ? { job: job.value, shop: bench.shop } :
 const { changes, progress } = usePracticeChanges(() => asked.value);
 
 function set(what: string, change: Partial<HousePractice>): void {
-  bench.edit(`practice: ${what}`, (draft) => {
+  bench.edit(say`practice: ${what}`, (draft) => {
     Object.assign(draft.shop.practice, change);
   });
 }
@@ -48,17 +49,19 @@ const isDesk = useIsDesk();
       <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
         <header class="border-b border-line bg-chalk px-4 py-2.5">
           <div class="flex items-center gap-4">
-            <h1 class="figure text-[22px] leading-6 font-semibold">House practice</h1>
+            <h1 class="figure text-[22px] leading-6 font-semibold">{{ say`House practice` }}</h1>
             <progress
               v-if="progress < 1"
               class="h-1.5 w-40"
               :value="progress"
-              aria-label="Working out what each answer changes"
+              :aria-label="say`Working out what each answer changes`"
             />
           </div>
           <p class="mt-0.5 text-[13.5px]">
-            Where good shops disagree, what this one does; a cable may say otherwise.
-            <b>Local codes, class rules and a licensed person where the law asks for one come first.</b>
+            {{ say`Where good shops disagree, what this one does; a cable may say otherwise.` }}
+            <b>{{
+              say`Local codes, class rules and a licensed person where the law asks for one come first.`
+            }}</b>
           </p>
         </header>
         <div class="bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
@@ -78,8 +81,10 @@ const isDesk = useIsDesk();
               />
             </ul>
           </section>
-          <section aria-label="Figures">
-            <h2 class="figure border-b border-line bg-chalk px-4 py-1 text-[16px] text-ink2">Figures</h2>
+          <section :aria-label="say`Figures`">
+            <h2 class="figure border-b border-line bg-chalk px-4 py-1 text-[16px] text-ink2">
+              {{ say`Figures` }}
+            </h2>
             <PracticeFigures :practice="practice" @set="set" />
           </section>
         </div>
@@ -96,8 +101,8 @@ const isDesk = useIsDesk();
         <p v-else class="p-4 text-[14px] text-ink2">
           {{
             job.cables.length === 0
-              ? 'This job has no cable yet, so nothing would change.'
-              : 'What another answer changes on this job stands here, cable by cable.'
+              ? say`This job has no cable yet, so nothing would change.`
+              : say`What another answer changes on this job stands here, cable by cable.`
           }}
         </p>
       </div>

@@ -5,6 +5,7 @@ import type { HousePractice } from '../../core/practice/housePractice.ts';
 import type { Question } from '../../core/practice/questions.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
 import { changeSays } from './changeWords.ts';
+import { say } from '../../core/words/say.ts';
 
 /** One point on which good shops differ: what this one does, and what another answer would change on this job. */
 const { question, practice, changes, opened, currency } = defineProps<{
@@ -40,11 +41,11 @@ function take(id: string): void {
             :aria-pressed="opened === answer.id"
             @click="emit('open', answer.id)"
           >
-            <span class="text-ink2">with “{{ answer.title }}”</span>
+            <span class="text-ink2">{{ say`with “${answer.title}”` }}</span>
             <b class="text-teal">{{
               changes.has(answer.id)
                 ? changeSays(changes.get(answer.id) as PracticeChange, currency)
-                : 'being worked out'
+                : say`being worked out`
             }}</b>
           </button>
         </li>

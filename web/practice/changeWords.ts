@@ -1,18 +1,19 @@
 import type { PracticeChange } from '../../core/practice/changes.ts';
 import { digits } from '../../core/units/figure.ts';
+import { say } from '../../core/words/say.ts';
 
 const signed = (value: number, decimals: number) => `${value > 0 ? '+' : ''}${digits(value, decimals)}`;
 const cables = (n: number) => `${n} ${n === 1 ? 'cable' : 'cables'}`;
 
 /** What a change comes to, in a few words: "2 cables, +3.5 kg, +£97.84". */
 export function changeSays({ count, massG, price, steps, fails }: PracticeChange, currency: string): string {
-  if (count === 0) return 'nothing on this job';
+  if (count === 0) return say`nothing on this job`;
   const steady = (value: number) => (value < 0 ? '−' : '+');
   return [
     cables(count),
-    ...(Math.abs(massG) >= 10 ? [`${signed(massG / 1000, 2)} kg`] : []),
+    ...(Math.abs(massG) >= 10 ? [say`${signed(massG / 1000, 2)} kg`] : []),
     ...(Math.abs(price) >= 0.01 ? [`${steady(price)}${currency}${digits(Math.abs(price), 2)}`] : []),
-    ...(steps === 0 ? [] : [`${signed(steps, 0)} steps`]),
-    ...(fails === 0 ? [] : [fails > 0 ? `${fails} more fail` : `${-fails} fewer fail`]),
+    ...(steps === 0 ? [] : [say`${signed(steps, 0)} steps`]),
+    ...(fails === 0 ? [] : [fails > 0 ? say`${fails} more fail` : say`${-fails} fewer fail`]),
   ].join(', ');
 }

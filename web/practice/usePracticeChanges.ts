@@ -4,6 +4,7 @@ import type { Job } from '../../core/job/job.ts';
 import type { Shop } from '../../core/job/shop.ts';
 import type { PracticeChange } from '../../core/practice/changes.ts';
 import { QUESTIONS } from '../../core/practice/questions.ts';
+import { spokenHere } from '../words.ts';
 import type { PracticeWorker } from '../workers/practice.worker.ts';
 
 const ASKED = QUESTIONS.reduce((sum, { answers }) => sum + answers.length - 1, 0);
@@ -26,7 +27,10 @@ export function usePracticeChanges(asked: () => { job: Job; shop: Shop } | null)
     changes.value = new Map();
     const input = asked();
     if (!input) return;
-    const own = new Worker(new URL('../workers/practice.worker.ts', import.meta.url), { type: 'module' });
+    const own = new Worker(new URL('../workers/practice.worker.ts', import.meta.url), {
+      type: 'module',
+      name: spokenHere(),
+    });
     worker = own;
     const found = (id: string, change: PracticeChange): Promise<void> => {
       if (worker === own) {

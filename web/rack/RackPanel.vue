@@ -12,6 +12,7 @@ import { workOf } from '../stores/work.ts';
 import RackRow from './RackRow.vue';
 import SetManyBar from './SetManyBar.vue';
 import { useTotals } from './useTotals.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The job's cables, and what they come to. */
 const { job, cableId, stage } = defineProps<{ job: Job; cableId: string | undefined; stage: Stage }>();
@@ -49,7 +50,7 @@ const foundW = ({ suspects }: HuntFound) =>
 const hunted = computed(() => {
   const own = bench.hunts.filter((hunt) => hunt.jobId === job.id);
   const wastedW = Math.max(0, ...own.map((hunt) => foundW(huntFound(hunt))));
-  return wastedW > 0 ? `${digits(wastedW, 0)} W found` : own.length > 0 ? 'looking' : '';
+  return wastedW > 0 ? say`${digits(wastedW, 0)} W found` : own.length > 0 ? 'looking' : '';
 });
 
 function mark(id: string): void {
@@ -63,24 +64,26 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
 
 <template>
   <div class="flex min-h-0 flex-col bg-chalk">
-    <section aria-label="Rack" class="flex min-h-0 flex-1 flex-col">
+    <section :aria-label="say`Rack`" class="flex min-h-0 flex-1 flex-col">
       <header class="flex h-10 shrink-0 items-center gap-2 border-b border-hairline pl-3.5">
-        <h2 class="figure text-[17px] font-semibold">Rack</h2>
-        <span class="note">{{ job.cables.length }} {{ job.cables.length === 1 ? 'cable' : 'cables' }}</span>
+        <h2 class="figure text-[17px] font-semibold">{{ say`Rack` }}</h2>
+        <span class="note"
+          >{{ job.cables.length }} {{ job.cables.length === 1 ? say`cable` : say`cables` }}</span
+        >
         <button
           type="button"
           class="ml-auto flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
           @click="$emit('add')"
         >
-          <Plus :size="20" aria-hidden="true" /><span class="sr-only">New cable</span>
+          <Plus :size="20" aria-hidden="true" /><span class="sr-only">{{ say`New cable` }}</span>
         </button>
       </header>
       <label v-if="job.cables.length > 4" class="shrink-0 border-b border-hairline">
-        <span class="sr-only">Filter cables</span>
+        <span class="sr-only">{{ say`Filter cables` }}</span>
         <input
           ref="filterField"
           v-model="filter"
-          placeholder="Filter, key /"
+          :placeholder="say`Filter, key /`"
           class="h-9 w-full bg-paper px-3.5 text-[13px] placeholder:text-ink3 focus-visible:-outline-offset-2"
           @keydown.esc="
             filter = '';
@@ -103,29 +106,31 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
           />
         </div>
         <p v-if="job.cables.length === 0" class="note p-3.5">
-          No cable yet. Press <kbd class="key">N</kbd> or + to begin one.
+          {{ say`No cable yet. Press` }} <kbd class="key">N</kbd> {{ say`or + to begin one.` }}
         </p>
         <p v-else-if="shown.length === 0" class="note p-3.5">
-          No cable matches “{{ filter }}”. Esc clears the filter.
+          {{ say`No cable matches “${filter}”. Esc clears the filter.` }}
         </p>
       </div>
       <SetManyBar v-if="marked.length > 0" :job-id="job.id" :cable-ids="marked" @done="marked = []" />
     </section>
-    <nav aria-label="Job sheets" class="shrink-0 border-t border-line">
+    <nav :aria-label="say`Job sheets`" class="shrink-0 border-t border-line">
       <RouterLink
         :to="{ name: 'kit', params: { jobId: job.id } }"
         class="figure flex h-[42px] shrink-0 items-center gap-2 border-b border-hairline px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
         active-class="bg-teal-tint"
       >
-        <Ruler :size="17" class="text-teal" aria-hidden="true" /> Kit
-        <span class="note ml-auto font-normal">{{ totals?.cut ?? '…' }} of {{ job.cables.length }} cut</span>
+        <Ruler :size="17" class="text-teal" aria-hidden="true" /> {{ say`Kit` }}
+        <span class="note ml-auto font-normal">{{
+          say`${totals?.cut ?? '…'} of ${job.cables.length} cut`
+        }}</span>
       </RouterLink>
       <RouterLink
         :to="{ name: 'hunt', params: { jobId: job.id } }"
         class="figure flex h-[42px] shrink-0 items-center gap-2 border-b border-hairline px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
         active-class="bg-teal-tint"
       >
-        <TrendingDown :size="17" class="text-teal" aria-hidden="true" /> Hunt
+        <TrendingDown :size="17" class="text-teal" aria-hidden="true" /> {{ say`Hunt` }}
         <span class="note ml-auto min-w-0 truncate font-normal">{{ hunted }}</span>
       </RouterLink>
       <RouterLink
@@ -133,9 +138,9 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
         class="figure flex h-[42px] shrink-0 items-center gap-2 border-b border-hairline px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
         active-class="bg-teal-tint"
       >
-        <BookOpen :size="17" class="text-teal" aria-hidden="true" /> Log
+        <BookOpen :size="17" class="text-teal" aria-hidden="true" /> {{ say`Log` }}
         <span class="note ml-auto font-normal">{{
-          totals && totals.overdue > 0 ? `${totals.overdue} overdue` : ''
+          totals && totals.overdue > 0 ? say`${totals.overdue} overdue` : ''
         }}</span>
       </RouterLink>
       <RouterLink
@@ -143,24 +148,26 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
         class="figure flex h-[42px] shrink-0 items-center gap-2 px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
         active-class="bg-teal-tint"
       >
-        <BriefcaseBusiness :size="17" class="text-teal" aria-hidden="true" /> Tool case
+        <BriefcaseBusiness :size="17" class="text-teal" aria-hidden="true" /> {{ say`Tool case` }}
       </RouterLink>
     </nav>
     <dl class="shrink-0 border-t border-line px-3.5 py-2 text-[13px]">
       <div class="flex justify-between">
-        <dt class="text-ink2">Finished length</dt>
+        <dt class="text-ink2">{{ say`Finished length` }}</dt>
         <dd class="figure text-[15px] font-semibold">
           {{ totals ? digits(totals.finishedMm / 1000, 2) : '…' }} m
         </dd>
       </div>
       <div class="flex justify-between">
-        <dt class="text-ink2">Weight, cable only</dt>
-        <dd class="figure text-[15px] font-semibold">{{ totals ? digits(totals.massKg, 1) : '…' }} kg</dd>
+        <dt class="text-ink2">{{ say`Weight, cable only` }}</dt>
+        <dd class="figure text-[15px] font-semibold">
+          {{ say`${totals ? digits(totals.massKg, 1) : '…'} kg` }}
+        </dd>
       </div>
       <div class="flex justify-between">
-        <dt class="text-ink2">Proved</dt>
+        <dt class="text-ink2">{{ say`Proved` }}</dt>
         <dd class="figure text-[15px] font-semibold">
-          {{ totals?.proved ?? '…' }} of {{ job.cables.length }}
+          {{ say`${totals?.proved ?? '…'} of ${job.cables.length}` }}
         </dd>
       </div>
     </dl>

@@ -8,6 +8,7 @@ import { placeOf } from '../places.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { sizeText } from '../ui/display.ts';
 import CableMiniature from './CableMiniature.vue';
+import { say } from '../../core/words/say.ts';
 
 /** One cable of the rack: tag, size, length, from where to where, its miniature, and seven ticks. */
 const { cable, work, jobId, stage, isOpen, isMarked } = defineProps<{
@@ -31,7 +32,7 @@ const isFailing = computed(() => work.verdict.state === 'fails');
 const now = computed(() => STAGES.find((name) => !work.stages[name].done));
 const spokenTicks = computed(
   () =>
-    `${STAGES.filter((name) => work.stages[name].done).length} of 7 stages done${isFailing.value ? ', fails' : ''}`,
+    say`${STAGES.filter((name) => work.stages[name].done).length} of 7 stages done${isFailing.value ? say`, fails` : ''}`,
 );
 </script>
 
@@ -57,8 +58,9 @@ const spokenTicks = computed(
       >
     </span>
     <span class="block truncate text-[12.5px] leading-4">
-      {{ cable.ends.A.at || 'from …' }} <span aria-hidden="true">→</span><span class="sr-only">to</span>
-      {{ cable.ends.B.at || 'to …' }}
+      {{ cable.ends.A.at || say`from …` }} <span aria-hidden="true">→</span
+      ><span class="sr-only">{{ say`to` }}</span>
+      {{ cable.ends.B.at || say`to …` }}
     </span>
     <span class="mt-0.5 flex items-center gap-1">
       <span class="figure w-3 text-[15px] font-semibold" :aria-label="cable.polarity">{{

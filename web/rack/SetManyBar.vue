@@ -4,6 +4,7 @@ import type { Jacket } from '../../core/job/cable.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** Sets one field of all marked cables at once; one undo takes it back. */
 const { jobId, cableIds } = defineProps<{ jobId: string; cableIds: readonly string[] }>();
@@ -34,31 +35,31 @@ function remove(): void {
 
 <template>
   <div class="shrink-0 space-y-2 border-t border-line bg-teal-tint p-3">
-    <p class="font-bold">{{ cableIds.length }} marked: set for all</p>
+    <p class="font-bold">{{ say`${cableIds.length} marked: set for all` }}</p>
     <ChoiceField
-      label="Cable kind"
+      :label="say`Cable kind`"
       :model-value="undefined"
       :choices="kinds"
       @update:model-value="
         (kindId) =>
-          setAll('set cable kind', (cable) => {
+          setAll(say`set cable kind`, (cable) => {
             cable.gauge = { kindId };
           })
       "
     />
     <ChoiceField
-      label="Jacket"
+      :label="say`Jacket`"
       :model-value="undefined"
       :choices="JACKETS"
       @update:model-value="
         (jacket) =>
-          setAll('set jacket', (cable) => {
+          setAll(say`set jacket`, (cable) => {
             cable.jacket = jacket;
           })
       "
     />
     <QuantityField
-      label="Air round them"
+      :label="say`Air round them`"
       kind="temperature"
       :model-value="null"
       :least="-40"
@@ -66,14 +67,14 @@ function remove(): void {
       :decimals="0"
       @update:model-value="
         (ambientC) =>
-          setAll('set air temperature', (cable) => {
+          setAll(say`set air temperature`, (cable) => {
             cable.run.ambientC = ambientC;
           })
       "
     />
     <div class="flex gap-2">
-      <button type="button" class="button flex-1" @click="remove">Delete</button>
-      <button type="button" class="button flex-1" @click="emit('done')">Done</button>
+      <button type="button" class="button flex-1" @click="remove">{{ say`Delete` }}</button>
+      <button type="button" class="button flex-1" @click="emit('done')">{{ say`Done` }}</button>
     </div>
   </div>
 </template>

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue';
 import type { DrawnSection } from '../../core/section/draw.ts';
 import { type Look, LOOKS, truthOf } from '../../core/section/judgeByEye.ts';
 import { digits } from '../../core/units/figure.ts';
+import { say } from '../../core/words/say.ts';
 
 /** A drawn section is judged by eye first; then what was drawn is told, and it is measured. */
 const { spec, voidShare } = defineProps<{ spec: DrawnSection; voidShare: number }>();
@@ -29,7 +30,7 @@ const looks = Object.entries(LOOKS) as [Look, string][];
 <template>
   <div class="border-b border-line px-4 py-3">
     <template v-if="said === null">
-      <p class="figure mb-2 text-[22px] leading-6 font-semibold">What does the eye say?</p>
+      <p class="figure mb-2 text-[22px] leading-6 font-semibold">{{ say`What does the eye say?` }}</p>
       <div class="grid grid-cols-3 gap-2">
         <button v-for="[look, words] in looks" :key="look" type="button" class="button" @click="judge(look)">
           {{ words }}
@@ -38,13 +39,14 @@ const looks = Object.entries(LOOKS) as [Look, string][];
     </template>
     <template v-else>
       <p class="figure text-[22px] leading-6 font-semibold" role="status">
-        {{ said === truth.look ? 'Right' : 'Not so' }}: {{ LOOKS[truth.look as Look] }}
+        {{ said === truth.look ? say`Right` : say`Not so` }}: {{ LOOKS[truth.look as Look] }}
       </p>
       <p class="mt-1">
-        Drawn with {{ digits(100 * voidShare, 1) }} % air, κ {{ digits(truth.kappa, 2) }}. You said
-        {{ LOOKS[said] }}.
+        {{
+          say`Drawn with ${digits(100 * voidShare, 1)} % air, κ ${digits(truth.kappa, 2)}. You said ${LOOKS[said]}.`
+        }}
       </p>
     </template>
-    <p v-if="score.asked > 0" class="note mt-1">{{ score.right }} of {{ score.asked }} right so far</p>
+    <p v-if="score.asked > 0" class="note mt-1">{{ say`${score.right} of ${score.asked} right so far` }}</p>
   </div>
 </template>

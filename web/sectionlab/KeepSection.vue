@@ -17,6 +17,7 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import type { Sawn } from './sawn.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What was sawn, and where the section is kept: as a trial of its die, or with the end that it was made like. */
 const { jobId, section, file, isDrawn, isBusy } = defineProps<{
@@ -44,8 +45,8 @@ const LUGS = computed(() =>
 const DIES = computed(() =>
   bench.shop.dies.map(({ id, stamp, acrossFlatsMm }) => ({
     value: id,
-    title: stamp || 'unmarked',
-    note: `${digits(acrossFlatsMm, 2)} across`,
+    title: stamp || say`unmarked`,
+    note: say`${digits(acrossFlatsMm, 2)} across`,
   })),
 );
 const TRIAL = 'trial';
@@ -63,11 +64,11 @@ const ends = computed(() =>
   }),
 );
 const PLACES = computed(() => [
-  { value: TRIAL, title: 'a trial of its die', note: 'the die map goes by it' },
+  { value: TRIAL, title: say`a trial of its die`, note: say`the die map goes by it` },
   ...ends.value.map(({ key, cable, name, end }) => ({
     value: key,
-    title: `${cable.tag}, end ${name}`,
-    note: `a sample made alike: ${end.lug?.label ?? 'no lug'}`,
+    title: say`${cable.tag}, end ${name}`,
+    note: say`a sample made alike: ${end.lug?.label ?? say`no lug`}`,
   })),
 ]);
 const withEnd = computed(() => ends.value.find(({ key }) => key === sawn.value.with));
@@ -96,8 +97,8 @@ async function keep(): Promise<void> {
   const { flats, ears, lugId, dieId } = sawn.value;
   if (flats === null || (!withEnd.value && (lugId === '' || dieId === '' || ears === null))) {
     problem.value = withEnd.value
-      ? 'Say what the sample measured across the flats.'
-      : 'Say which lug and die it was, what it measured across the flats, and its ears; no ears is 0.';
+      ? say`Say what the sample measured across the flats.`
+      : say`Say which lug and die it was, what it measured across the flats, and its ears; no ears is 0.`;
     return;
   }
   if (withEnd.value) await keepWithEnd(withEnd.value.cable, withEnd.value.name, flats);
@@ -109,7 +110,7 @@ function keepAsTrial(acrossFlatsMm: number, earsMm: number): void {
   if (!section || !lug) return;
   const { voidShare } = section;
   const { dieId } = sawn.value;
-  bench.edit('section kept as a trial', (draft) => {
+  bench.edit(say`section kept as a trial`, (draft) => {
     draft.shop.trials.push({
       id: nanoid(10),
       at: new Date().toISOString(),
@@ -124,8 +125,8 @@ function keepAsTrial(acrossFlatsMm: number, earsMm: number): void {
     });
   });
   kept.value = isDrawn
-    ? 'Kept, as simulated: it teaches nothing.'
-    : 'Kept: the die map goes by it from now on.';
+    ? say`Kept, as simulated: it teaches nothing.`
+    : say`Kept: the die map goes by it from now on.`;
 }
 
 async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): Promise<void> {
@@ -142,7 +143,7 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
       ...(roundShare !== null && { roundShare }),
     },
     prefs.person.trim(),
-    { source: isDrawn ? 'simulated' : 'instrument', instrument: { title: 'Section lab' } },
+    { source: isDrawn ? 'simulated' : 'instrument', instrument: { title: say`Section lab` } },
   );
   const taken = file ? await takePhoto(file) : null;
   const photo = taken?.ok
@@ -155,11 +156,11 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
       }
     : null;
   if (photo && taken?.ok) await keepPicture(photo.id, taken.photo.jpeg);
-  bench.editCable(jobId, cable.id, `section of end ${end}`, (draft) => {
+  bench.editCable(jobId, cable.id, say`section of end ${end}`, (draft) => {
     draft.readings.push(reading);
     if (photo) draft.photos.push(photo);
   });
-  kept.value = `Kept with ${cable.tag}, end ${end}${photo ? ', and its picture with it' : ''}.`;
+  kept.value = say`Kept with ${cable.tag}, end ${end}${photo ? say`, and its picture with it` : ''}.`;
 }
 </script>
 
@@ -167,53 +168,57 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
   <div class="grid grid-cols-2 gap-x-3 gap-y-2 border-t border-hairline px-4 py-3">
     <ChoiceField
       class="col-span-2"
-      label="Keep it as"
+      :label="say`Keep it as`"
       :model-value="sawn.with || TRIAL"
       :choices="PLACES"
       @update:model-value="set({ with: $event === TRIAL ? '' : $event })"
     />
     <template v-if="!withEnd">
       <ChoiceField
-        label="Lug"
+        :label="say`Lug`"
         :model-value="sawn.lugId || undefined"
         :choices="LUGS"
-        empty="which one"
+        :empty="say`which one`"
         @update:model-value="set({ lugId: $event })"
       />
       <ChoiceField
-        label="Die"
+        :label="say`Die`"
         :model-value="sawn.dieId || undefined"
         :choices="DIES"
-        empty="which one"
+        :empty="say`which one`"
         @update:model-value="set({ dieId: $event })"
       />
     </template>
     <QuantityField
-      label="Across flats of the crimp"
+      :label="say`Across flats of the crimp`"
       kind="length"
       :model-value="sawn.flats"
       :least="1"
       :most="100"
       :decimals="2"
       optional
-      hint="gives the scale"
+      :hint="say`gives the scale`"
       @update:model-value="set({ flats: $event })"
       @clear="set({ flats: null })"
     />
     <QuantityField
       v-if="!withEnd"
-      label="Ears before filing"
+      :label="say`Ears before filing`"
       kind="length"
       :model-value="sawn.ears"
       :least="0"
       :most="20"
       :decimals="2"
       optional
-      hint="none is 0"
+      :hint="say`none is 0`"
       @update:model-value="set({ ears: $event })"
       @clear="set({ ears: null })"
     />
-    <TextField label="Who sawed it" :model-value="prefs.person" @update:model-value="prefs.person = $event" />
+    <TextField
+      :label="say`Who sawed it`"
+      :model-value="prefs.person"
+      @update:model-value="prefs.person = $event"
+    />
     <p v-if="problem" class="col-span-2 font-bold text-fails" role="alert">{{ problem }}</p>
     <p v-if="kept" class="col-span-2 font-bold text-holds" role="status">{{ kept }}</p>
     <button
@@ -223,7 +228,9 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
       @click="keep"
     >
       {{
-        withEnd ? `Keep it with ${withEnd.cable.tag}, end ${withEnd.name}` : 'Keep it as a trial of this die'
+        withEnd
+          ? say`Keep it with ${withEnd.cable.tag}, end ${withEnd.name}`
+          : say`Keep it as a trial of this die`
       }}
     </button>
   </div>

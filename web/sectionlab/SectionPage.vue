@@ -17,6 +17,7 @@ import KeepSection from './KeepSection.vue';
 import type { Sawn } from './sawn.ts';
 import SectionPicture from './SectionPicture.vue';
 import { type SectionSlot, useSection } from './useSection.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Section lab: photographs of sawn crimps, one or two side by side; outline, air and shape measured. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -116,14 +117,14 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
       <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
         <header class="flex flex-wrap items-center gap-2 border-b border-line bg-chalk px-4 py-2">
           <div class="mr-auto min-w-0">
-            <h1 class="figure text-[22px] leading-6 font-semibold">Section lab</h1>
+            <h1 class="figure text-[22px] leading-6 font-semibold">{{ say`Section lab` }}</h1>
             <p class="note truncate">
-              {{ slot.name.value || 'A photograph of a sawn crimp. It never leaves this machine.' }}
+              {{ slot.name.value || say`A photograph of a sawn crimp. It never leaves this machine.` }}
             </p>
           </div>
-          <button v-if="isPair" type="button" class="button" @click="single">One picture</button>
+          <button v-if="isPair" type="button" class="button" @click="single">{{ say`One picture` }}</button>
           <button v-else-if="first.section.value" type="button" class="button" @click="compare">
-            Compare with another
+            {{ say`Compare with another` }}
           </button>
           <button
             v-if="slot.section.value && !slot.drawn.value"
@@ -132,10 +133,10 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
             :disabled="slot.stage.value !== null"
             @click="slot.measure()"
           >
-            Find the outline again
+            {{ say`Find the outline again` }}
           </button>
           <button type="button" class="button" @click="draw">
-            {{ slot.drawn.value ? 'Draw another' : 'Draw one to judge' }}
+            {{ slot.drawn.value ? say`Draw another` : say`Draw one to judge` }}
           </button>
           <button
             type="button"
@@ -143,7 +144,7 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
             :class="slot.shown.value ? '' : 'filled'"
             @click="fileField?.click()"
           >
-            {{ slot.shown.value ? 'Another picture' : 'Open a picture' }}
+            {{ slot.shown.value ? say`Another picture` : say`Open a picture` }}
           </button>
           <input
             ref="fileField"
@@ -161,7 +162,7 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           <section
             v-for="which in shownSlots"
             :key="which"
-            :aria-label="which === 'first' ? 'First picture' : 'Second picture'"
+            :aria-label="which === 'first' ? say`First picture` : say`Second picture`"
             class="relative min-w-0 bg-chalk lg:flex lg:min-h-0 lg:flex-1 lg:flex-col"
           >
             <div v-if="isPair" class="flex items-baseline gap-2 border-b border-hairline px-3 py-1.5">
@@ -172,10 +173,10 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
                 :aria-pressed="which === active"
                 @click="active = which"
               >
-                {{ slots[which].name.value || 'no picture yet' }}
+                {{ slots[which].name.value || say`no picture yet` }}
               </button>
               <span v-if="share(which) !== null" class="figure ml-auto text-[22px] font-semibold"
-                >{{ share(which) }}<span class="text-[15px] text-ink2"> % air</span></span
+                >{{ share(which) }}<span class="text-[15px] text-ink2">{{ ' ' }}{{ say`% air` }}</span></span
               >
             </div>
             <SectionPicture
@@ -186,19 +187,20 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
               @corrected="slots[which].measure($event)"
             />
             <div v-else class="p-6 lg:flex-1">
-              <h2 class="figure text-[24px] font-semibold">Open a picture, or drop one here</h2>
+              <h2 class="figure text-[24px] font-semibold">{{ say`Open a picture, or drop one here` }}</h2>
               <p class="mt-2 max-w-prose text-[15px]">
-                Saw the crimp through its middle, file the cut flat, lay it on a plain bench and look straight
-                down on it. The outline is found by itself; its six corners can be moved.
+                {{
+                  say`Saw the crimp through its middle, file the cut flat, lay it on a plain bench and look straight down on it. The outline is found by itself; its six corners can be moved.`
+                }}
               </p>
               <p class="mt-2 max-w-prose text-[15px] font-bold text-fails">
-                Clamp it to saw it, never in the hand; wear glasses.
+                {{ say`Clamp it to saw it, never in the hand; wear glasses.` }}
               </p>
             </div>
             <span
               v-if="slots[which].drawn.value"
               class="figure absolute right-3 bottom-3 rounded-box border-[1.5px] border-ink bg-paper px-1.5 text-[14px] font-semibold"
-              >SIMULATED</span
+              >{{ say`SIMULATED` }}</span
             >
           </section>
         </div>
@@ -208,23 +210,24 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           role="alert"
         >
           {{
-            slot.sentence.value || 'No section can be drawn of these: the die does not suit the lug at all.'
+            slot.sentence.value ||
+            say`No section can be drawn of these: the die does not suit the lug at all.`
           }}
         </p>
       </div>
       <section
-        aria-label="What it says"
+        :aria-label="say`What it says`"
         class="border-line bg-paper max-lg:border-t lg:min-h-0 lg:overflow-y-auto lg:border-l"
       >
         <SegmentedField
           v-if="isPair"
           v-model="active"
-          label="Picture"
+          :label="say`Picture`"
           hide-label
           class="px-4 pt-3"
           :choices="[
-            { value: 'first', title: 'first' },
-            { value: 'second', title: 'second' },
+            { value: 'first', title: say`first` },
+            { value: 'second', title: say`second` },
           ]"
         />
         <JudgeBox
@@ -234,7 +237,7 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           @judged="slot.measure()"
         />
         <div v-if="!slot.drawn.value || slot.section.value" class="border-b border-line px-4 py-3">
-          <p class="note">air in the outline</p>
+          <p class="note">{{ say`air in the outline` }}</p>
           <p class="figure text-[64px] leading-[60px] font-semibold" role="status">
             <template v-if="share(active) !== null"
               >{{ share(active) }}<span class="text-[30px] font-medium text-ink2"> %</span></template

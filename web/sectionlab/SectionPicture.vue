@@ -5,6 +5,7 @@ import type { SectionMeasure } from '../../core/section/measure.ts';
 import { contourOf, type Found, type Outline } from '../../core/section/outline.ts';
 import type { Spot } from '../../core/section/picture.ts';
 import type { ShownPicture } from '../workers/section.worker.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The photograph with what was found on it: air over copper up to the line that is drawn across, and six corners to move. */
 const { shown, section } = defineProps<{
@@ -125,7 +126,12 @@ function letGo(): void {
 <template>
   <div ref="host" class="section-picture relative flex items-center justify-center bg-lamp">
     <div class="relative" :style="{ width: `${size.width}px`, height: `${size.height}px` }">
-      <canvas ref="photo" class="absolute inset-0 h-full w-full" aria-label="The photograph" role="img" />
+      <canvas
+        ref="photo"
+        class="absolute inset-0 h-full w-full"
+        :aria-label="say`The photograph`"
+        role="img"
+      />
       <canvas
         ref="mask"
         class="absolute inset-0 h-full w-full"
@@ -138,7 +144,7 @@ function letGo(): void {
         :width="size.width"
         :height="size.height"
         role="group"
-        aria-label="Outline of the crimp"
+        :aria-label="say`Outline of the crimp`"
       >
         <path :d="`M${lineX} 0V${size.height}`" stroke="#fffefb" stroke-width="2" />
         <path :d="`M${contour}Z`" fill="none" stroke="#fffefb" stroke-width="3.4" />
@@ -149,7 +155,7 @@ function letGo(): void {
           class="corner"
           role="button"
           tabindex="0"
-          :aria-label="`Corner ${i + 1}: drag it, or move it by the arrow keys`"
+          :aria-label="say`Corner ${i + 1}: drag it, or move it by the arrow keys`"
           @pointerdown="drag(i, $event)"
           @keydown="nudge(i, $event)"
         >
@@ -173,7 +179,7 @@ function letGo(): void {
         max="1"
         step="0.01"
         class="wipe absolute inset-x-0 bottom-2 h-11 w-full"
-        aria-label="How much of the air is shown over the photograph"
+        :aria-label="say`How much of the air is shown over the photograph`"
       />
     </div>
   </div>

@@ -2,8 +2,10 @@ import { proxy, type Remote, wrap } from 'comlink';
 import { onScopeDispose, shallowRef } from 'vue';
 import type { DrawnSection } from '../../core/section/draw.ts';
 import type { MeasureStage, SectionMeasure } from '../../core/section/measure.ts';
+import { REFUSALS } from '../../core/section/refusals.ts';
 import type { Found } from '../../core/section/outline.ts';
 import type { SectionWorker, ShownPicture } from '../workers/section.worker.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Larger than any camera's picture. */
 const LARGEST_BYTES = 80_000_000;
@@ -40,7 +42,7 @@ export function useSection() {
     if (own !== run) return;
     stage.value = null;
     section.value = answer.ok ? answer.section : null;
-    sentence.value = answer.ok ? '' : answer.sentence;
+    sentence.value = answer.ok ? '' : REFUSALS[answer.refused];
   }
 
   function show(picture: ShownPicture | null, called: string): void {
@@ -54,7 +56,7 @@ export function useSection() {
     const own = ++run;
     sentence.value = '';
     if (from.size > LARGEST_BYTES) {
-      sentence.value = 'This file is far larger than any photograph; it was not read.';
+      sentence.value = say`This file is far larger than any photograph; it was not read.`;
       return;
     }
     stage.value = 'opening';
@@ -65,7 +67,7 @@ export function useSection() {
     file.value = answer ? from : null;
     if (answer) return measure();
     stage.value = null;
-    sentence.value = `“${from.name}” is no picture that can be read here.`;
+    sentence.value = say`“${from.name}” is no picture that can be read here.`;
   }
 
   /** Draws a section; it is measured when that is asked. */
@@ -76,7 +78,7 @@ export function useSection() {
     const answer = await start().draw(spec, seed);
     if (own !== run) return;
     stage.value = null;
-    show(answer.shown, 'drawn, not photographed');
+    show(answer.shown, say`drawn, not photographed`);
     file.value = null;
     drawn.value = { spec, voidShare: answer.voidShare };
   }

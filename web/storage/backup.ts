@@ -10,6 +10,7 @@ import { shopSchema } from '../../core/job/shop.ts';
 import type { Kept } from './library.ts';
 import { prefsSchema, type Prefs } from './prefs.ts';
 import { roundSchema, type KeptRound } from './training.ts';
+import { say } from '../../core/words/say.ts';
 
 const FORMAT = 'gruff-anchor-backup';
 
@@ -78,7 +79,8 @@ const refuse = (sentence: string, path = ''): Parsed<never> => ({ ok: false, sen
  * its own sizes is looked at before anything is unpacked.
  */
 export function readBackup(bytes: Uint8Array): Parsed<Everything & { readonly manifest: Manifest }> {
-  if (bytes.length > LARGEST_ZIP) return refuse('This file is far larger than any backup; it was not read.');
+  if (bytes.length > LARGEST_ZIP)
+    return refuse(say`This file is far larger than any backup; it was not read.`);
   let files: Record<string, Uint8Array>;
   let [total, count, bad] = [0, 0, ''];
   try {
@@ -95,12 +97,15 @@ export function readBackup(bytes: Uint8Array): Parsed<Everything & { readonly ma
       },
     });
   } catch {
-    return refuse('This is no backup: it is not a zip, or it is damaged.');
+    return refuse(say`This is no backup: it is not a zip, or it is damaged.`);
   }
   if (bad)
-    return refuse(`This is no backup of this application: “${bad.slice(0, 60)}” has no place in one.`, bad);
+    return refuse(
+      say`This is no backup of this application: “${bad.slice(0, 60)}” has no place in one.`,
+      bad,
+    );
   if (total > LARGEST_UNPACKED || count > MOST_ENTRIES || Object.keys(files).length < count)
-    return refuse('Unpacked this would be far larger than any backup; it was not read.');
+    return refuse(say`Unpacked this would be far larger than any backup; it was not read.`);
   return readFiles(files);
 }
 
@@ -119,18 +124,18 @@ function readFiles(files: Record<string, Uint8Array>): Parsed<Everything & { rea
     migrate: (data: unknown) => unknown = (data) => data,
   ): T => {
     const file = files[name];
-    if (!file) throw new Refused(`This backup lacks ${name}.`, name);
+    if (!file) throw new Refused(say`This backup lacks ${name}.`, name);
     let data: unknown;
     try {
       data = JSON.parse(strFromU8(file));
     } catch {
-      throw new Refused(`This backup is damaged: ${name} is not complete JSON.`, name);
+      throw new Refused(say`This backup is damaged: ${name} is not complete JSON.`, name);
     }
     const parsed = schema.safeParse(migrate(data));
     if (parsed.success) return parsed.data;
     const [issue] = parsed.error.issues;
     throw new Refused(
-      `This backup cannot be used: in ${name}, at “${issue?.path.join('.') ?? ''}”, ${issue?.message ?? 'something is wrong'}.`,
+      say`This backup cannot be used: in ${name}, at “${issue?.path.join('.') ?? ''}”, ${issue?.message ?? say`something is wrong`}.`,
       name,
     );
   };
@@ -138,7 +143,7 @@ function readFiles(files: Record<string, Uint8Array>): Parsed<Everything & { rea
     const manifest = read('manifest.json', manifestSchema);
     if (manifest.version > VERSION)
       return refuse(
-        `This backup was made by a newer version (${manifest.version}, this one reads ${VERSION}). Update, then restore it.`,
+        say`This backup was made by a newer version (${manifest.version}, this one reads ${VERSION}). Update, then restore it.`,
         'version',
       );
     const names = Object.keys(files);
@@ -172,6 +177,6 @@ function readFiles(files: Record<string, Uint8Array>): Parsed<Everything & { rea
     };
   } catch (error) {
     if (error instanceof Refused) return refuse(error.message, error.path);
-    return refuse('This backup cannot be used: something in it is damaged.');
+    return refuse(say`This backup cannot be used: something in it is damaged.`);
   }
 }

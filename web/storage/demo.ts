@@ -3,6 +3,7 @@ import marrow from '../../demo/marrow.json?url';
 import teasel from '../../demo/teasel.json?url';
 import { jobFileSchema, type Job } from '../../core/job/job.ts';
 import { useBench } from '../stores/bench.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The demo jobs, put on the bench where they are not there yet; answers with the first. They are data, not script. */
 export async function ensureDemo(): Promise<Job> {
@@ -23,9 +24,9 @@ function ensureJob(file: unknown): Job {
   const present = bench.jobById(job.id);
   if (present) return present;
   if (bench.jobs.length === 0) {
-    bench.edit('demo shop', (draft) => {
+    bench.edit(say`demo shop`, (draft) => {
       draft.shop = shop;
     });
   }
-  return bench.addJob(job, shop, 'demo job', hunts);
+  return bench.addJob(job, shop, say`demo job`, hunts);
 }

@@ -6,6 +6,7 @@ import { saveFile } from './files.ts';
 import { loadLibrary, replaceLibrary, savePrefs } from './library.ts';
 import { allPictures, keepPicture } from './photos.ts';
 import { allRounds, replaceRounds } from './training.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Everything that this browser keeps, as one file to put elsewhere. */
 export async function backUp(): Promise<void> {
@@ -56,7 +57,7 @@ export async function addFrom({ kept, photos }: Everything): Promise<number> {
     bench.addJob(
       job,
       kept.shop ?? bench.shop,
-      'jobs of a backup',
+      say`jobs of a backup`,
       kept.hunts.filter((hunt) => hunt.jobId === job.id),
     );
   await bench.save();

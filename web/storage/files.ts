@@ -3,6 +3,7 @@ import type { Job } from '../../core/job/job.ts';
 import type { Shop } from '../../core/job/shop.ts';
 import { bringPictures, picturesOf } from './photos.ts';
 import { useBench } from '../stores/bench.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Hands a text to the browser as a file to keep. */
 export function saveFile(name: string, contents: string | Uint8Array, type: string): void {
@@ -32,12 +33,12 @@ export async function exportJob(job: Job, shop: Shop): Promise<void> {
 /** Reads a job file and puts its job on the bench, or says in one sentence why not and changes nothing. */
 export async function importJob(file: File): Promise<Parsed<Job>> {
   if (file.size > LARGEST_FILE_CHARS) {
-    return { ok: false, sentence: 'This file is far larger than any job; it was not read.', path: '' };
+    return { ok: false, sentence: say`This file is far larger than any job; it was not read.`, path: '' };
   }
   const parsed = readJobFile(await file.text());
   if (!parsed.ok) return parsed;
   const bench = useBench();
-  const job = bench.addJob(parsed.value.job, parsed.value.shop, 'import job', parsed.value.hunts ?? []);
+  const job = bench.addJob(parsed.value.job, parsed.value.shop, say`import job`, parsed.value.hunts ?? []);
   await bringPictures(parsed.value.photos ?? {});
   await bench.save();
   return { ok: true, value: job };

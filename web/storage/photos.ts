@@ -3,6 +3,7 @@ import localforage from 'localforage';
 import type { Job } from '../../core/job/job.ts';
 import { toBase64 } from './base64.ts';
 import type { PhotoWorker, ScaledPhoto } from '../workers/photo.worker.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Pictures are kept apart from the jobs that name them: an edit then writes words, not pictures. */
 const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'photos' });
@@ -17,7 +18,7 @@ export type Taken =
 /** Scales a picture file in a worker, or says in one sentence why it cannot be taken. */
 export async function takePhoto(file: File): Promise<Taken> {
   if (file.size > LARGEST_BYTES) {
-    return { ok: false, sentence: 'This file is far larger than any photograph; it was not read.' };
+    return { ok: false, sentence: say`This file is far larger than any photograph; it was not read.` };
   }
   const worker = new Worker(new URL('../workers/photo.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<PhotoWorker>(worker);
@@ -25,7 +26,7 @@ export async function takePhoto(file: File): Promise<Taken> {
     const photo = await remote.scale(file, LONGEST_PX);
     return photo
       ? { ok: true, photo }
-      : { ok: false, sentence: `“${file.name}” is no picture that can be read here.` };
+      : { ok: false, sentence: say`“${file.name}” is no picture that can be read here.` };
   } finally {
     remote[releaseProxy]();
     worker.terminate();

@@ -12,6 +12,7 @@ import { duplicateCable, emptyJob, newCable, nextTag, underFreeId } from '../../
 import type { Shop } from '../../core/job/shop.ts';
 import { type Kept, type Library, saveDifference } from '../storage/library.ts';
 import { troubleSays } from '../storage/trouble.ts';
+import { say } from '../../core/words/say.ts';
 
 enablePatches();
 
@@ -142,7 +143,7 @@ export const useBench = defineStore('bench', () => {
   function removeHunt(id: string): void {
     const hunt = huntById(id);
     if (!hunt) return;
-    edit('delete hunt', (draft) => {
+    edit(say`delete hunt`, (draft) => {
       draft.hunts = draft.hunts.filter((own) => own.id !== id);
       toBin(draft, [{ ...binned(hunt.title), what: 'hunt', hunt }]);
     });
@@ -157,7 +158,7 @@ export const useBench = defineStore('bench', () => {
   function putBack(itemId: string): void {
     const item = document.value.bin.find(({ id }) => id === itemId);
     if (!item) return;
-    edit('put back', (draft) => {
+    edit(say`put back`, (draft) => {
       draft.bin = draft.bin.filter(({ id }) => id !== itemId);
       if (item.what === 'hunt') draft.hunts.push(item.hunt as Draft<Hunt>);
       else if (item.what === 'job') {
@@ -177,11 +178,11 @@ export const useBench = defineStore('bench', () => {
       }
     });
   }
-  const emptyBin = () => edit('empty the bin', (draft) => void (draft.bin = []));
+  const emptyBin = () => edit(say`empty the bin`, (draft) => void (draft.bin = []));
 
   /** Puts an earlier state of a job in its place; undo brings the later one back. */
   function restoreJob(job: Job): void {
-    edit('restore an earlier version', (draft) => {
+    edit(say`restore an earlier version`, (draft) => {
       const at = draft.jobs.findIndex(({ id }) => id === job.id);
       if (at >= 0) draft.jobs[at] = job as Draft<Job>;
       else draft.jobs.push(job as Draft<Job>);
@@ -222,9 +223,9 @@ export const useBench = defineStore('bench', () => {
     return adopted.job;
   }
 
-  function addEmptyJob(title = 'New job'): Job {
+  function addEmptyJob(title = say`New job`): Job {
     const job = emptyJob(nanoid(10), title);
-    edit('new job', (draft) => void draft.jobs.push(job as Draft<Job>));
+    edit(say`new job`, (draft) => void draft.jobs.push(job as Draft<Job>));
     return job;
   }
 
@@ -232,7 +233,7 @@ export const useBench = defineStore('bench', () => {
     const job = jobById(jobId);
     if (!job) return;
     const hunts = document.value.hunts.filter((hunt) => hunt.jobId === jobId);
-    edit('delete job', (draft) => {
+    edit(say`delete job`, (draft) => {
       draft.jobs = draft.jobs.filter(({ id }) => id !== jobId);
       draft.hunts = draft.hunts.filter((hunt) => hunt.jobId !== jobId);
       toBin(draft, [{ ...binned(job.title), what: 'job', job, hunts: [...hunts] }]);
@@ -257,19 +258,19 @@ export const useBench = defineStore('bench', () => {
     const cable = last
       ? { ...fresh, gauge: { kindId: last.gauge.kindId }, run: { ...fresh.run, systemV: last.run.systemV } }
       : fresh;
-    return insertCable(jobId, cable, undefined, 'new cable');
+    return insertCable(jobId, cable, undefined, say`new cable`);
   }
 
   function copyCable(jobId: string, cableId: string): Cable | undefined {
     const job = jobById(jobId);
     const cable = job?.cables.find(({ id }) => id === cableId);
     if (!job || !cable) return undefined;
-    return insertCable(jobId, duplicateCable(cable, nanoid(10), job), cableId, 'duplicate cable');
+    return insertCable(jobId, duplicateCable(cable, nanoid(10), job), cableId, say`duplicate cable`);
   }
 
   function removeCables(jobId: string, cableIds: readonly string[]): void {
     const gone = jobById(jobId)?.cables.filter(({ id }) => cableIds.includes(id)) ?? [];
-    edit(cableIds.length > 1 ? 'delete cables' : 'delete cable', (draft) => {
+    edit(cableIds.length > 1 ? say`delete cables` : say`delete cable`, (draft) => {
       const job = draft.jobs.find(({ id }) => id === jobId);
       if (!job || gone.length === 0) return;
       job.cables = job.cables.filter(({ id }) => !cableIds.includes(id));
@@ -281,7 +282,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   function moveCable(jobId: string, cableId: string, by: 1 | -1): void {
-    edit('move cable', (draft) => {
+    edit(say`move cable`, (draft) => {
       const cables = draft.jobs.find(({ id }) => id === jobId)?.cables;
       const from = cables?.findIndex(({ id }) => id === cableId) ?? -1;
       const to = from + by;

@@ -8,6 +8,7 @@ import { troubleSays } from '../storage/trouble.ts';
 import { today } from '../ui/today.ts';
 import { useBench } from './bench.ts';
 import { usePrefs } from './prefs.ts';
+import { say } from '../../core/words/say.ts';
 
 /** A backup older than this is called old. */
 const OLD_DAYS = 14;
@@ -98,8 +99,8 @@ export const useKeeping = defineStore('keeping', () => {
   );
   const backupAge = computed(() =>
     prefs.backedUp === ''
-      ? 'There is no backup of this browser yet.'
-      : `The last backup is ${Math.floor(daysSince(prefs.backedUp))} days old.`,
+      ? say`There is no backup of this browser yet.`
+      : say`The last backup is ${Math.floor(daysSince(prefs.backedUp))} days old.`,
   );
   function putOffBackup(): void {
     prefs.backupPutOff = dayAfter(today(), PUT_OFF_DAYS);

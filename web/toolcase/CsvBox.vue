@@ -4,6 +4,7 @@ import { computed, ref, shallowRef, useTemplateRef } from 'vue';
 import type { CatalogueRead } from '../../core/catalogue/catalogueCsv.ts';
 import { saveFile } from '../storage/files.ts';
 import ModalBox from '../ui/ModalBox.vue';
+import { say } from '../../core/words/say.ts';
 
 /** A part of the catalogue out to CSV and in from it: what a file would change is shown before anything does. */
 const { what, fileName, write, read, take } = defineProps<{
@@ -28,7 +29,7 @@ async function open(event: Event): Promise<void> {
   if (!file) return;
   const contents = file.size > LARGEST_BYTES ? null : await file.text();
   input.value = '';
-  if (contents === null) refusal.value = 'This file is far larger than any catalogue; it was not read.';
+  if (contents === null) refusal.value = say`This file is far larger than any catalogue; it was not read.`;
   else found.value = read(contents);
 }
 function close(): void {
@@ -44,10 +45,10 @@ function accept(): void {
 <template>
   <div class="mb-3 flex flex-wrap gap-2">
     <button type="button" class="button" @click="saveFile(fileName, write(), 'text/csv')">
-      <Download :size="16" aria-hidden="true" /> Export {{ what }} as CSV
+      <Download :size="16" aria-hidden="true" /> {{ say`Export ${what} as CSV` }}
     </button>
     <button type="button" class="button" @click="field?.click()">
-      <Upload :size="16" aria-hidden="true" /> Import {{ what }} from CSV
+      <Upload :size="16" aria-hidden="true" /> {{ say`Import ${what} from CSV` }}
     </button>
     <input
       ref="field"
@@ -57,26 +58,27 @@ function accept(): void {
       :data-testid="`csv-${what}`"
       @change="open"
     />
-    <ModalBox :open="isOpen" :title="`Import ${what}`" wide @close="close">
+    <ModalBox :open="isOpen" :title="say`Import ${what}`" wide @close="close">
       <p v-if="refusal" role="alert">{{ refusal }}</p>
       <template v-if="found">
         <p class="text-[15px]">
-          {{ found.added }} new, {{ found.changed }} changed<template v-if="found.problems.length > 0"
+          {{ say`${found.added} new, ${found.changed} changed`
+          }}<template v-if="found.problems.length > 0"
             >, {{ found.problems.length }}
-            {{ found.problems.length === 1 ? 'problem' : 'problems' }}</template
-          >. Nothing has been taken over yet.
+            {{ found.problems.length === 1 ? say`problem` : say`problems` }}</template
+          >{{ say`. Nothing has been taken over yet.` }}
         </p>
         <ul
           v-if="found.problems.length > 0"
           class="my-2 max-h-[45vh] overflow-auto border-y border-hairline"
-          aria-label="Problems by row"
+          :aria-label="say`Problems by row`"
         >
           <li
             v-for="(problem, i) in found.problems"
             :key="i"
             class="flex gap-3 border-b border-hairline py-1"
           >
-            <span class="figure w-16 shrink-0 text-[15px] font-semibold">row {{ problem.row }}</span>
+            <span class="figure w-16 shrink-0 text-[15px] font-semibold">{{ say`row ${problem.row}` }}</span>
             <span class="w-32 shrink-0 text-ink2">{{ problem.column }}</span>
             <span class="font-bold text-fails">{{ problem.sentence }}</span>
           </li>
@@ -86,15 +88,15 @@ function accept(): void {
             {{
               found.problems.length > 0
                 ? count === 1
-                  ? 'Take the one good row'
-                  : `Take the ${count} good rows`
-                : `Take over ${count}`
+                  ? say`Take the one good row`
+                  : say`Take the ${count} good rows`
+                : say`Take over ${count}`
             }}
           </button>
-          <button type="button" class="button" @click="close">Leave everything as it is</button>
+          <button type="button" class="button" @click="close">{{ say`Leave everything as it is` }}</button>
         </div>
       </template>
-      <button v-else type="button" class="button filled mt-3" @click="close">All right</button>
+      <button v-else type="button" class="button filled mt-3" @click="close">{{ say`All right` }}</button>
     </ModalBox>
   </div>
 </template>

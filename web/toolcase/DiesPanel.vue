@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { digits } from '../../core/units/figure.ts';
 import { Plus, X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
@@ -15,6 +16,7 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import CsvBox from './CsvBox.vue';
+import { say } from '../../core/words/say.ts';
 
 /** The tools owned, what each can do and where, and the dies that go with them. A dimension edited redraws the map. */
 const { toolCase } = defineProps<{ toolCase: ToolCase }>();
@@ -24,47 +26,47 @@ const tools = computed(() => bench.shop.tools);
 const kinds = (Object.keys(TOOL_KINDS) as ToolKind[]).map((kind) => ({
   value: kind,
   title: TOOL_KINDS[kind].title,
-  note: TOOL_KINDS[kind].refused ? 'never used: it injures' : `until ${TOOL_KINDS[kind].stop}`,
+  note: TOOL_KINDS[kind].refused ? say`never used: it injures` : say`until ${TOOL_KINDS[kind].stop}`,
 }));
 const diesOf = (tool: Tool) => toolCase.dies.filter(({ die }) => die.toolId === tool.id);
 const facts = (tool: Tool): ToolKindFacts => TOOL_KINDS[tool.kind];
 
 function editTool(id: string, what: string, recipe: (tool: Draft<Tool>) => void): void {
-  bench.edit(`tool: ${what}`, (draft) => {
+  bench.edit(say`tool: ${what}`, (draft) => {
     const own = draft.shop.tools.find((tool) => tool.id === id);
     if (own) recipe(own);
   });
 }
 function editDie(id: string, what: string, recipe: (die: Draft<Die>) => void): void {
-  bench.edit(`die: ${what}`, (draft) => {
+  bench.edit(say`die: ${what}`, (draft) => {
     const own = draft.shop.dies.find((die) => die.id === id);
     if (own) recipe(own);
   });
 }
 const addTool = () =>
-  bench.edit('new tool', (draft) => {
-    draft.shop.tools.push({ id: nanoid(8), title: 'New tool', kind: 'hand hydraulic' });
+  bench.edit(say`new tool`, (draft) => {
+    draft.shop.tools.push({ id: nanoid(8), title: say`New tool`, kind: 'hand hydraulic' });
   });
 const addDie = (tool: Tool) =>
-  bench.edit('new die', (draft) => {
+  bench.edit(say`new die`, (draft) => {
     draft.shop.dies.push({ id: nanoid(8), toolId: tool.id, stamp: '', acrossFlatsMm: 12, widthMm: 9 });
   });
 const removeDie = (id: string) =>
-  bench.edit('take a die out', (draft) => {
+  bench.edit(say`take a die out`, (draft) => {
     draft.shop.dies = draft.shop.dies.filter((die) => die.id !== id);
   });
 /** A tool goes with its dies; undo brings both back. */
 const removeTool = (id: string) =>
-  bench.edit('take a tool out', (draft) => {
+  bench.edit(say`take a tool out`, (draft) => {
     draft.shop.tools = draft.shop.tools.filter((tool) => tool.id !== id);
     draft.shop.dies = draft.shop.dies.filter((die) => die.toolId !== id);
   });
 const says = ({ stamp }: Die) => {
   const claim = stampClaims(stamp);
-  return claim ? `reads as ${sizeLabel(claim)}` : stamp ? 'names no size' : 'no mark';
+  return claim ? say`reads as ${sizeLabel(claim)}` : stamp ? say`names no size` : say`no mark`;
 };
 function setLargest(id: string, largest: number | undefined): void {
-  editTool(id, 'largest', (own) => {
+  editTool(id, say`largest`, (own) => {
     if (largest === undefined) delete own.largestMm2;
     else own.largestMm2 = largest;
   });
@@ -74,28 +76,28 @@ function setLargest(id: string, largest: number | undefined): void {
 <template>
   <div>
     <CsvBox
-      what="dies"
+      :what="say`dies`"
       file-name="dies.csv"
       :write="() => writeDiesCsv(bench.shop.dies, bench.shop.tools)"
       :read="(contents) => readDiesCsv(contents, bench.shop.dies, bench.shop.tools)"
-      :take="(items) => bench.edit('import dies', (draft) => void (draft.shop.dies = [...items]))"
+      :take="(items) => bench.edit(say`import dies`, (draft) => void (draft.shop.dies = [...items]))"
     />
     <StageSection v-for="tool in tools" :key="tool.id" :title="tool.title">
       <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-4">
         <TextField
-          label="Called"
+          :label="say`Called`"
           :model-value="tool.title"
           required
-          @update:model-value="(title) => editTool(tool.id, 'name', (own) => void (own.title = title))"
+          @update:model-value="(title) => editTool(tool.id, say`name`, (own) => void (own.title = title))"
         />
         <ChoiceField
-          label="Kind"
+          :label="say`Kind`"
           :model-value="tool.kind"
           :choices="kinds"
-          @update:model-value="(kind) => editTool(tool.id, 'kind', (own) => void (own.kind = kind))"
+          @update:model-value="(kind) => editTool(tool.id, say`kind`, (own) => void (own.kind = kind))"
         />
         <QuantityField
-          label="Closes to, mm²"
+          :label="say`Closes to, mm²`"
           kind="number"
           :model-value="tool.largestMm2 ?? facts(tool).largestMm2"
           :least="1"
@@ -104,11 +106,11 @@ function setLargest(id: string, largest: number | undefined): void {
           @update:model-value="setLargest(tool.id, $event)"
         />
         <TextField
-          label="Done when"
+          :label="say`Done when`"
           :model-value="tool.mark ?? facts(tool).stop"
           @update:model-value="
             (mark) =>
-              editTool(tool.id, 'mark', (own) => {
+              editTool(tool.id, say`mark`, (own) => {
                 if (mark === '') delete own.mark;
                 else own.mark = mark;
               })
@@ -116,61 +118,68 @@ function setLargest(id: string, largest: number | undefined): void {
         />
       </div>
       <p v-if="facts(tool).refused" class="font-bold text-fails" role="alert">
-        Not guided here: {{ facts(tool).refused }}.
+        {{ say`Not guided here: ${facts(tool).refused}.` }}
       </p>
       <p v-else class="note">
-        Leaves a {{ facts(tool).leaves
-        }}{{ facts(tool).leaves === 'indent' ? ', judged by trial only' : '' }}; {{ facts(tool).hands }};
-        {{ facts(tool).benchOnly ? 'bench only' : `wants ${tool.swingMm ?? facts(tool).swingMm} mm of room`
-        }}{{ facts(tool).solidFloor ? ', on a solid floor' : '' }}. Fingers out, eyes covered.
+        {{
+          say`Leaves a ${facts(tool).leaves}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`wants ${tool.swingMm ?? facts(tool).swingMm} mm of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
+        }}
       </p>
       <table class="mt-2 w-full">
         <thead>
           <tr class="note text-left">
-            <th class="font-normal">Stamp</th>
-            <th class="font-normal">Across, closed</th>
-            <th class="font-normal">Width</th>
-            <th class="font-normal">Its stamp</th>
-            <th class="font-normal">Trials</th>
-            <th><span class="sr-only">Take out</span></th>
+            <th class="font-normal">{{ say`Stamp` }}</th>
+            <th class="font-normal">{{ say`Across, closed` }}</th>
+            <th class="font-normal">{{ say`Width` }}</th>
+            <th class="font-normal">{{ say`Its stamp` }}</th>
+            <th class="font-normal">{{ say`Trials` }}</th>
+            <th>
+              <span class="sr-only">{{ say`Take out` }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="{ die, learned } in diesOf(tool)" :key="die.id" class="die-row border-t border-hairline">
             <td class="w-28 pr-2">
               <TextField
-                :label="`Stamp of ${die.id}`"
+                :label="say`Stamp of ${die.id}`"
                 :model-value="die.stamp"
                 :longest="12"
-                @update:model-value="(stamp) => editDie(die.id, 'stamp', (own) => void (own.stamp = stamp))"
+                @update:model-value="
+                  (stamp) => editDie(die.id, say`stamp`, (own) => void (own.stamp = stamp))
+                "
               />
             </td>
             <td class="w-36 pr-2">
               <QuantityField
-                :label="`Across flats of ${die.stamp || 'the unmarked die'}, ${die.id}`"
+                :label="say`Across flats of ${die.stamp || say`the unmarked die`}, ${die.id}`"
                 kind="length"
                 :model-value="die.acrossFlatsMm"
                 :least="2"
                 :most="60"
                 :decimals="2"
                 @update:model-value="
-                  (mm) => editDie(die.id, 'across flats', (own) => void (own.acrossFlatsMm = mm))
+                  (mm) => editDie(die.id, say`across flats`, (own) => void (own.acrossFlatsMm = mm))
                 "
               />
             </td>
             <td class="w-32 pr-2">
               <QuantityField
-                :label="`Width of ${die.stamp || 'the unmarked die'}, ${die.id}`"
+                :label="say`Width of ${die.stamp || say`the unmarked die`}, ${die.id}`"
                 kind="length"
                 :model-value="die.widthMm"
                 :least="2"
                 :most="40"
-                @update:model-value="(mm) => editDie(die.id, 'width', (own) => void (own.widthMm = mm))"
+                @update:model-value="(mm) => editDie(die.id, say`width`, (own) => void (own.widthMm = mm))"
               />
             </td>
             <td>{{ says(die) }}</td>
             <td>
-              {{ learned.trials === 0 ? 'none' : `${learned.trials}: really ${learned.flatsMm.toFixed(2)}` }}
+              {{
+                learned.trials === 0
+                  ? say`none`
+                  : say`${learned.trials}: really ${digits(learned.flatsMm, 2)}`
+              }}
             </td>
             <td>
               <button
@@ -178,9 +187,9 @@ function setLargest(id: string, largest: number | undefined): void {
                 class="flex size-11 items-center justify-center text-teal"
                 @click="removeDie(die.id)"
               >
-                <X :size="18" aria-hidden="true" /><span class="sr-only"
-                  >Take die {{ die.stamp || die.id }} out</span
-                >
+                <X :size="18" aria-hidden="true" /><span class="sr-only">{{
+                  say`Take die ${die.stamp || die.id} out`
+                }}</span>
               </button>
             </td>
           </tr>
@@ -188,15 +197,16 @@ function setLargest(id: string, largest: number | undefined): void {
       </table>
       <div class="mt-1 flex gap-2">
         <button type="button" class="button" @click="addDie(tool)">
-          <Plus :size="16" aria-hidden="true" /> A die<span class="sr-only"> for {{ tool.title }}</span>
+          <Plus :size="16" aria-hidden="true" /> {{ say`A die`
+          }}<span class="sr-only">{{ ' ' }}{{ say`for ${tool.title}` }}</span>
         </button>
         <button type="button" class="button" @click="removeTool(tool.id)">
-          Take the tool out<span class="sr-only">: {{ tool.title }}</span>
+          {{ say`Take the tool out` }}<span class="sr-only">: {{ tool.title }}</span>
         </button>
       </div>
     </StageSection>
     <button type="button" class="button" @click="addTool">
-      <Plus :size="16" aria-hidden="true" /> A tool
+      <Plus :size="16" aria-hidden="true" /> {{ say`A tool` }}
     </button>
   </div>
 </template>

@@ -18,67 +18,69 @@ import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import { today } from '../ui/today.ts';
 import LineFields from './LineFields.vue';
+import { say } from '../../core/words/say.ts';
 
 /** The measuring instruments owned: what each tells apart, until when it is calibrated, and how it speaks. */
 const bench = useBench();
 const kinds = INSTRUMENT_KINDS.map((kind) => ({
   value: kind,
   title: INSTRUMENTS[kind].title,
-  note: `reads ${INSTRUMENTS[kind].unit}`,
+  note: say`reads ${INSTRUMENTS[kind].unit}`,
 }));
 
 function edit(id: string, what: string, recipe: (instrument: Draft<Instrument>) => void): void {
-  bench.edit(`instrument: ${what}`, (draft) => {
+  bench.edit(say`instrument: ${what}`, (draft) => {
     const own = draft.shop.instruments.find((instrument) => instrument.id === id);
     if (own) recipe(own);
   });
 }
 const add = () =>
-  bench.edit('new instrument', (draft) => {
+  bench.edit(say`new instrument`, (draft) => {
     const kind: InstrumentKind = 'calliper';
     draft.shop.instruments.push({
       id: nanoid(8),
-      title: 'New instrument',
+      title: say`New instrument`,
       kind,
       resolution: INSTRUMENTS[kind].resolution,
     });
   });
 const remove = (id: string) =>
-  bench.edit('take an instrument out', (draft) => {
+  bench.edit(say`take an instrument out`, (draft) => {
     draft.shop.instruments = draft.shop.instruments.filter((instrument) => instrument.id !== id);
   });
 /** Another kind reads another unit: what it told apart before means nothing, nor does its line. */
 const setKind = (id: string, kind: InstrumentKind) =>
-  edit(id, 'kind', (own) => {
+  edit(id, say`kind`, (own) => {
     own.kind = kind;
     own.resolution = INSTRUMENTS[kind].resolution;
     delete own.line;
   });
 const notADay = (text: string) =>
-  text === '' || day.safeParse(text).success ? '' : 'Write the day as 2027-03-31, or leave it empty.';
+  text === '' || day.safeParse(text).success ? '' : say`Write the day as 2027-03-31, or leave it empty.`;
 const setDue = (id: string, text: string) =>
-  edit(id, 'due day', (own) => {
+  edit(id, say`due day`, (own) => {
     if (text === '') delete own.due;
     else own.due = text;
   });
 const setSpeaks = (id: string, speaks: boolean) =>
-  edit(id, 'serial line', (own) => {
+  edit(id, say`serial line`, (own) => {
     if (speaks) own.line = { pattern: '<value> <unit>', unit: '', ask: '', baud: 9600 };
     else delete own.line;
   });
 const dueWords = ({ due }: Instrument) =>
   due === undefined
-    ? 'calibration not said'
+    ? say`calibration not said`
     : due < today()
-      ? `was due on ${due}`
-      : `calibrated until ${due}`;
+      ? say`was due on ${due}`
+      : say`calibrated until ${due}`;
 </script>
 
 <template>
   <div>
     <p class="mb-3 max-w-prose">
-      A reading keeps the name, the resolution and the due day of what it was taken with. Readings of an
-      instrument past its due day are to be watched; one too coarse for a check proves nothing there.
+      {{
+        say`A reading keeps the name, the resolution and the due day of what it was taken with. Readings of an instrument past its due day are to be watched; one too coarse for a check proves nothing there.`
+      }}
     </p>
     <StageSection
       v-for="instrument in bench.shop.instruments"
@@ -88,30 +90,30 @@ const dueWords = ({ due }: Instrument) =>
     >
       <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-4">
         <TextField
-          label="Called"
+          :label="say`Called`"
           :model-value="instrument.title"
           required
-          @update:model-value="(title) => edit(instrument.id, 'name', (own) => void (own.title = title))"
+          @update:model-value="(title) => edit(instrument.id, say`name`, (own) => void (own.title = title))"
         />
         <ChoiceField
-          label="Kind"
+          :label="say`Kind`"
           :model-value="instrument.kind"
           :choices="kinds"
           @update:model-value="(kind) => setKind(instrument.id, kind)"
         />
         <QuantityField
-          :label="`Tells apart, ${baseUnitOf(instrument.kind)}`"
+          :label="say`Tells apart, ${baseUnitOf(instrument.kind)}`"
           kind="number"
           :model-value="instrument.resolution"
           :least="0.000001"
           :most="10000"
           :decimals="6"
           @update:model-value="
-            (resolution) => edit(instrument.id, 'resolution', (own) => void (own.resolution = resolution))
+            (resolution) => edit(instrument.id, say`resolution`, (own) => void (own.resolution = resolution))
           "
         />
         <TextField
-          label="Calibrated until"
+          :label="say`Calibrated until`"
           :model-value="instrument.due ?? ''"
           hint="2027-03-31"
           :check="notADay"
@@ -119,7 +121,7 @@ const dueWords = ({ due }: Instrument) =>
         />
       </div>
       <CheckField
-        label="It speaks over a serial line"
+        :label="say`It speaks over a serial line`"
         :model-value="instrument.line !== undefined"
         @update:model-value="(speaks) => setSpeaks(instrument.id, speaks)"
       />
@@ -128,16 +130,16 @@ const dueWords = ({ due }: Instrument) =>
         :kind="instrument.kind"
         :line="instrument.line"
         class="mt-2"
-        @change="(line) => edit(instrument.id, 'line', (own) => void (own.line = line))"
+        @change="(line) => edit(instrument.id, say`line`, (own) => void (own.line = line))"
       />
       <p class="mt-1">
         <button type="button" class="min-h-9 text-teal underline" @click="remove(instrument.id)">
-          Take it out<span class="sr-only">: {{ instrument.title }}</span>
+          {{ say`Take it out` }}<span class="sr-only">: {{ instrument.title }}</span>
         </button>
       </p>
     </StageSection>
     <button type="button" class="button flex items-center gap-2" @click="add">
-      <Plus :size="18" aria-hidden="true" /> Another instrument
+      <Plus :size="18" aria-hidden="true" /> {{ say`Another instrument` }}
     </button>
   </div>
 </template>

@@ -7,6 +7,7 @@ import { REFUSED_SAYS } from '../../core/instrument/sample.ts';
 import type { InstrumentLine } from '../../core/job/shop.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import TextField from '../ui/TextField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** How an instrument's lines are read: its pattern, tried on a line that it really sent. */
 const { kind, line } = defineProps<{ kind: InstrumentKind; line: InstrumentLine }>();
@@ -22,15 +23,15 @@ const setBaud = (text: string) => {
   if (baud !== undefined) set({ baud });
 };
 const setPattern = (pattern: string) => set({ pattern });
-const tooShort = (text: string) => (text.length < 7 ? 'Say where the figure stands: <value>.' : '');
+const tooShort = (text: string) => (text.length < 7 ? say`Say where the figure stands: <value>.` : '');
 
 /** A line as the instrument sent it, to see what it is read as. */
 const tried = ref('');
 const reads = computed(() => {
   if (tried.value === '' || !compiled.value.ok) return '';
   const said = compiled.value.read(tried.value, 0);
-  if (said.kind === 'value') return `reads as ${inStep(said.value, kind)}`;
-  return said.kind === 'over' ? 'reads as over its range' : REFUSED_SAYS[said.because];
+  if (said.kind === 'value') return say`reads as ${inStep(said.value, kind)}`;
+  return said.kind === 'over' ? say`reads as over its range` : REFUSED_SAYS[said.because];
 });
 </script>
 
@@ -38,27 +39,27 @@ const reads = computed(() => {
   <div class="border-l-4 border-hairline pl-3">
     <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-[2fr_1fr_1fr_1fr]">
       <TextField
-        label="Its lines look like"
+        :label="say`Its lines look like`"
         :model-value="line.pattern"
         :longest="200"
         :check="tooShort"
-        hint="<value>, <unit>, <skip> for anything"
+        :hint="say`<value>, <unit>, <skip> for anything`"
         @update:model-value="setPattern"
       />
       <TextField
-        label="Unit, if unsaid"
+        :label="say`Unit, if unsaid`"
         :model-value="line.unit"
         :longest="12"
         @update:model-value="set({ unit: $event })"
       />
       <TextField
-        label="Asked by"
+        :label="say`Asked by`"
         :model-value="line.ask"
-        hint="empty: it sends by itself"
+        :hint="say`empty: it sends by itself`"
         @update:model-value="set({ ask: $event })"
       />
       <ChoiceField
-        label="Baud"
+        :label="say`Baud`"
         :model-value="String(line.baud)"
         :choices="bauds"
         @update:model-value="setBaud"
@@ -67,7 +68,7 @@ const reads = computed(() => {
     <p v-if="sentence" class="mb-1 font-bold text-fails" role="alert">{{ sentence }}</p>
     <div class="grid items-end gap-3 sm:grid-cols-[2fr_3fr]">
       <TextField
-        label="Try a line it sent"
+        :label="say`Try a line it sent`"
         :model-value="tried"
         :longest="200"
         @update:model-value="tried = $event"

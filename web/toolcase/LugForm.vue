@@ -11,6 +11,7 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import TextField from '../ui/TextField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** A lug measured with a calliper: every dimension that decides whether it fits, and what closes on it. */
 const { lug } = defineProps<{ lug: Lug }>();
@@ -18,7 +19,7 @@ defineEmits<{ done: [] }>();
 
 const bench = useBench();
 function edit(what: string, recipe: (own: Draft<Lug>) => void): void {
-  bench.edit(`lug: ${what}`, (draft) => {
+  bench.edit(say`lug: ${what}`, (draft) => {
     const own = draft.shop.lugs.find(({ id }) => id === lug.id);
     if (own) recipe(own);
   });
@@ -34,7 +35,7 @@ type Dimension =
   | 'offsetMm';
 /** A dimension measured here makes it a measured lug. */
 function setMm(key: Dimension, mm: number): void {
-  edit('dimension', (own) => {
+  edit(say`dimension`, (own) => {
     own[key] = mm;
     own.measured = true;
   });
@@ -42,17 +43,17 @@ function setMm(key: Dimension, mm: number): void {
 /** The smallest step a calliper tells apart, mm: a bore stays inside its outside by so much. */
 const STEP = 0.1;
 const dimensions = computed<readonly (readonly [Dimension, string, number, number])[]>(() => [
-  ['boreMm', 'Bore', 1, lug.outerMm - STEP],
-  ['outerMm', 'Outside', lug.boreMm + STEP, 80],
-  ['barrelMm', 'Barrel, deep', 3, 120],
-  ['holeMm', 'Hole', 2, lug.form === 'tube' ? lug.palmWidthMm - STEP : 30],
-  ['palmWidthMm', 'Palm, wide', Math.max(4, lug.form === 'tube' ? lug.holeMm + STEP : 4), 120],
-  ['palmThicknessMm', 'Palm, thick', 0.5, 20],
-  ['studToBarrelMm', 'Hole’s middle to barrel’s bottom', 0, 120],
-  ['offsetMm', 'Palm off the barrel’s line', 0, 60],
+  ['boreMm', say`Bore`, 1, lug.outerMm - STEP],
+  ['outerMm', say`Outside`, lug.boreMm + STEP, 80],
+  ['barrelMm', say`Barrel, deep`, 3, 120],
+  ['holeMm', say`Hole`, 2, lug.form === 'tube' ? lug.palmWidthMm - STEP : 30],
+  ['palmWidthMm', say`Palm, wide`, Math.max(4, lug.form === 'tube' ? lug.holeMm + STEP : 4), 120],
+  ['palmThicknessMm', say`Palm, thick`, 0.5, 20],
+  ['studToBarrelMm', say`Hole’s middle to barrel’s bottom`, 0, 120],
+  ['offsetMm', say`Palm off the barrel’s line`, 0, 60],
 ]);
 const studs = STUD_NAMES.map((stud) => ({ value: stud, title: stud }));
-const forms = LUG_FORMS.map((form) => ({ value: form, title: form === 'butt' ? 'in-line butt' : form }));
+const forms = LUG_FORMS.map((form) => ({ value: form, title: form === 'butt' ? say`in-line butt` : form }));
 const metals = (['copper', 'brass', 'lead'] as const).map((metal) => ({ value: metal, title: metal }));
 const sizeProblem = (text: string) => {
   const entry = parseSize(text, 'metric');
@@ -60,41 +61,41 @@ const sizeProblem = (text: string) => {
 };
 function setSize(text: string): void {
   const entry = parseSize(text, 'metric');
-  if (entry.ok) edit('size', (own) => void (own.forSize = { ...entry.size }));
+  if (entry.ok) edit(say`size`, (own) => void (own.forSize = { ...entry.size }));
 }
 const remove = () =>
-  bench.edit('take a lug out', (draft) => {
+  bench.edit(say`take a lug out`, (draft) => {
     draft.shop.lugs = draft.shop.lugs.filter(({ id }) => id !== lug.id);
   });
 </script>
 
 <template>
-  <section class="mb-4 border border-line bg-paper p-3.5" aria-label="This lug">
+  <section class="mb-4 border border-line bg-paper p-3.5" :aria-label="say`This lug`">
     <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-4">
       <TextField
-        label="Lug, called"
+        :label="say`Lug, called`"
         :model-value="lug.label"
         :longest="80"
         required
-        @update:model-value="(label) => edit('name', (own) => void (own.label = label))"
+        @update:model-value="(label) => edit(say`name`, (own) => void (own.label = label))"
       />
       <TextField
-        label="Made for"
+        :label="say`Made for`"
         :model-value="sizeLabel(lug.forSize)"
         :check="sizeProblem"
         @update:model-value="setSize"
       />
       <ChoiceField
-        label="For stud"
+        :label="say`For stud`"
         :model-value="lug.stud"
         :choices="studs"
-        @update:model-value="(stud) => edit('stud', (own) => void (own.stud = stud))"
+        @update:model-value="(stud) => edit(say`stud`, (own) => void (own.stud = stud))"
       />
       <ChoiceField
-        label="Made as"
+        :label="say`Made as`"
         :model-value="lug.form"
         :choices="forms"
-        @update:model-value="(form) => edit('form', (own) => void (own.form = form))"
+        @update:model-value="(form) => edit(say`form`, (own) => void (own.form = form))"
       />
       <QuantityField
         v-for="[key, label, least, most] in dimensions"
@@ -107,73 +108,73 @@ const remove = () =>
         @update:model-value="setMm(key, $event)"
       />
       <QuantityField
-        label="Palm to barrel"
+        :label="say`Palm to barrel`"
         kind="angle"
         :model-value="lug.angleDeg"
         :least="0"
         :most="90"
         :decimals="0"
-        @update:model-value="(deg) => edit('angle', (own) => void (own.angleDeg = deg))"
+        @update:model-value="(deg) => edit(say`angle`, (own) => void (own.angleDeg = deg))"
       />
       <ChoiceField
-        label="Metal"
+        :label="say`Metal`"
         :model-value="lug.metal"
         :choices="metals"
-        @update:model-value="(metal) => edit('metal', (own) => void (own.metal = metal))"
+        @update:model-value="(metal) => edit(say`metal`, (own) => void (own.metal = metal))"
       />
       <SegmentedField
-        label="Plating"
+        :label="say`Plating`"
         :model-value="lug.plating"
         :choices="[
-          { value: 'tin', title: 'tin' },
-          { value: 'none', title: 'none' },
+          { value: 'tin', title: say`tin` },
+          { value: 'none', title: say`none` },
         ]"
         @update:model-value="
-          (plating) => edit('plating', (own) => void (own.plating = plating === 'none' ? 'none' : 'tin'))
+          (plating) => edit(say`plating`, (own) => void (own.plating = plating === 'none' ? 'none' : 'tin'))
         "
       />
       <QuantityField
-        label="Price"
+        :label="say`Price`"
         kind="number"
         :model-value="lug.price"
         :least="0"
         :most="10000"
         :decimals="2"
-        @update:model-value="(price) => edit('price', (own) => void (own.price = price))"
+        @update:model-value="(price) => edit(say`price`, (own) => void (own.price = price))"
       />
       <QuantityField
-        label="Left on the shelf"
+        :label="say`Left on the shelf`"
         kind="number"
         :model-value="lug.stock"
         :least="0"
         :most="100000"
         :decimals="0"
-        @update:model-value="(stock) => edit('stock', (own) => void (own.stock = Math.round(stock)))"
+        @update:model-value="(stock) => edit(say`stock`, (own) => void (own.stock = Math.round(stock)))"
       />
     </div>
     <div class="my-3 flex flex-wrap gap-5">
       <CheckField
-        label="sight hole"
+        :label="say`sight hole`"
         :model-value="lug.sightHole"
-        @update:model-value="(on) => edit('sight hole', (own) => void (own.sightHole = on))"
+        @update:model-value="(on) => edit(say`sight hole`, (own) => void (own.sightHole = on))"
       />
       <CheckField
-        label="flared mouth"
+        :label="say`flared mouth`"
         :model-value="lug.flared"
-        @update:model-value="(on) => edit('mouth', (own) => void (own.flared = on))"
+        @update:model-value="(on) => edit(say`mouth`, (own) => void (own.flared = on))"
       />
       <CheckField
-        label="hole was drilled out"
+        :label="say`hole was drilled out`"
         :model-value="lug.drilledOut"
-        @update:model-value="(on) => edit('drilled out', (own) => void (own.drilledOut = on))"
+        @update:model-value="(on) => edit(say`drilled out`, (own) => void (own.drilledOut = on))"
       />
     </div>
     <p v-if="lug.drilledOut" class="mb-2 font-bold text-fails">
-      It is refused on every end: it tears, bends, and loses plating and face.
+      {{ say`It is refused on every end: it tears, bends, and loses plating and face.` }}
     </p>
     <div class="flex gap-2">
-      <button type="button" class="button filled" @click="$emit('done')">Done</button>
-      <button type="button" class="button" @click="remove">Take it out</button>
+      <button type="button" class="button filled" @click="$emit('done')">{{ say`Done` }}</button>
+      <button type="button" class="button" @click="remove">{{ say`Take it out` }}</button>
     </div>
   </section>
 </template>

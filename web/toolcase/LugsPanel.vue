@@ -9,6 +9,7 @@ import { digits } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
 import CsvBox from './CsvBox.vue';
 import LugForm from './LugForm.vue';
+import { say } from '../../core/words/say.ts';
 
 /** Every lug owned, generic or measured here: found by a word, opened to be measured again. */
 const bench = useBench();
@@ -32,8 +33,8 @@ function add(): void {
   const id = nanoid(8);
   const lug: Lug = {
     id,
-    label: 'Measured lug',
-    family: 'measured here',
+    label: say`Measured lug`,
+    family: say`measured here`,
     forSize: { system: 'metric', name: '50' },
     stud: 'M8',
     holeMm: 8.4,
@@ -55,7 +56,7 @@ function add(): void {
     price: 0,
     stock: 1,
   };
-  bench.edit('new lug', (draft) => void draft.shop.lugs.unshift(lug));
+  bench.edit(say`new lug`, (draft) => void draft.shop.lugs.unshift(lug));
   openId.value = id;
 }
 </script>
@@ -64,32 +65,32 @@ function add(): void {
   <div>
     <div class="flex flex-wrap items-start justify-between gap-2">
       <CsvBox
-        what="lugs"
+        :what="say`lugs`"
         file-name="lugs.csv"
         :write="() => writeLugsCsv(bench.shop.lugs)"
         :read="(contents) => readLugsCsv(contents, bench.shop.lugs)"
-        :take="(items) => bench.edit('import lugs', (draft) => void (draft.shop.lugs = [...items]))"
+        :take="(items) => bench.edit(say`import lugs`, (draft) => void (draft.shop.lugs = [...items]))"
       />
       <button type="button" class="button filled" @click="add">
-        <Plus :size="16" aria-hidden="true" /> Measure a lug
+        <Plus :size="16" aria-hidden="true" /> {{ say`Measure a lug` }}
       </button>
     </div>
     <label class="mb-2 block max-w-md">
-      <span class="label mb-1 block">Find a lug</span>
-      <input v-model="filter" class="field-input" placeholder="70 M10 heavy" />
+      <span class="label mb-1 block">{{ say`Find a lug` }}</span>
+      <input v-model="filter" class="field-input" :placeholder="say`70 M10 heavy`" />
     </label>
     <LugForm v-if="open" :key="open.id" :lug="open" @done="openId = null" />
-    <table class="w-full" aria-label="Lugs">
+    <table class="w-full" :aria-label="say`Lugs`">
       <thead>
         <tr class="note text-left">
-          <th class="font-normal">Lug</th>
-          <th class="font-normal">For</th>
-          <th class="font-normal">Hole</th>
-          <th class="font-normal">Outside over bore</th>
-          <th class="font-normal">Barrel</th>
-          <th class="font-normal">Palm</th>
-          <th class="font-normal">Made</th>
-          <th class="text-right font-normal">Left</th>
+          <th class="font-normal">{{ say`Lug` }}</th>
+          <th class="font-normal">{{ say`For` }}</th>
+          <th class="font-normal">{{ say`Hole` }}</th>
+          <th class="font-normal">{{ say`Outside over bore` }}</th>
+          <th class="font-normal">{{ say`Barrel` }}</th>
+          <th class="font-normal">{{ say`Palm` }}</th>
+          <th class="font-normal">{{ say`Made` }}</th>
+          <th class="text-right font-normal">{{ say`Left` }}</th>
         </tr>
       </thead>
       <tbody>
@@ -114,16 +115,16 @@ function add(): void {
           <td>{{ digits(lug.palmWidthMm, 1) }} × {{ digits(lug.palmThicknessMm, 1) }}</td>
           <td class="font-text text-[12.5px] text-ink2">
             {{ lug.form === 'tube' ? '' : `${lug.form}, ` }}{{ lug.metal
-            }}{{ lug.measured ? ', measured here' : ''
-            }}<b v-if="lug.drilledOut" class="text-fails">, drilled out</b>
+            }}{{ lug.measured ? say`, measured here` : ''
+            }}<b v-if="lug.drilledOut" class="text-fails">{{ say`, drilled out` }}</b>
           </td>
           <td class="text-right">{{ lug.stock }}</td>
         </tr>
       </tbody>
     </table>
     <p v-if="found.length > SHOWN" class="note mt-2">
-      {{ SHOWN }} of {{ found.length }} shown: type more of its name.
+      {{ say`${SHOWN} of ${found.length} shown: type more of its name.` }}
     </p>
-    <p v-if="found.length === 0" class="mt-2">No lug matches “{{ filter }}”.</p>
+    <p v-if="found.length === 0" class="mt-2">{{ say`No lug matches “${filter}”.` }}</p>
   </div>
 </template>

@@ -13,6 +13,7 @@ import { useBench } from '../stores/bench.ts';
 import FormulaText from '../ui/FormulaText.vue';
 import type { Chosen } from './chosen.ts';
 import TrialsPanel from './TrialsPanel.vue';
+import { say } from '../../core/words/say.ts';
 
 /** One die on one lug, drawn and worked: what the figures say, what the stamp says, and what trials taught. */
 const { row, columns, chosen, toolCase } = defineProps<{
@@ -54,23 +55,29 @@ const ranked = computed(() => {
 });
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 const band = (low: number, high: number) =>
-  `${digits(low, 2)} to ${Number.isFinite(high) ? digits(high, 2) : 'solid'}`;
+  say`${digits(low, 2)} to ${Number.isFinite(high) ? digits(high, 2) : say`solid`}`;
 const EARS = { none: 'no ears', slight: 'slight ears', expect: 'expect ears' } as const;
 </script>
 
 <template>
-  <section aria-label="This die on this lug" class="bg-paper p-3.5">
+  <section :aria-label="say`This die on this lug`" class="bg-paper p-3.5">
     <template v-if="row">
       <h2 class="figure text-[20px] leading-6 font-semibold">
-        {{ column ? `${capital(dieCalled(column.die))} on ` : ''
+        {{ column ? say`${capital(dieCalled(column.die))} on ` : ''
         }}{{ row.lug.label.replace(/^(\S+?)-\S+ /, '$1 ') }}
       </h2>
       <p class="note">
-        {{ sizeLabel(row.lug.forSize) }}, {{ digits(row.lug.outerMm, 1) }} over
-        {{ digits(row.lug.boreMm, 1) }}, barrel {{ digits(row.lug.barrelMm, 0) }} deep; {{ row.lug.family }}
+        {{
+          say`${sizeLabel(row.lug.forSize)}, ${digits(row.lug.outerMm, 1)} over ${digits(row.lug.boreMm, 1)}, barrel ${digits(row.lug.barrelMm, 0)} deep; ${row.lug.family}`
+        }}
       </p>
       <template v-if="offer">
-        <svg viewBox="0 0 326 122" class="block w-full" role="img" aria-label="Before and after the crimp">
+        <svg
+          viewBox="0 0 326 122"
+          class="block w-full"
+          role="img"
+          :aria-label="say`Before and after the crimp`"
+        >
           <SectionPair
             :outer-mm="row.lug.outerMm"
             :bore-mm="row.lug.boreMm"
@@ -82,44 +89,50 @@ const EARS = { none: 'no ears', slight: 'slight ears', expect: 'expect ears' } a
           />
         </svg>
         <p class="figure text-[20px] font-semibold">
-          {{ DIE_WORDS[offer.verdict] }}{{ offer.sure || offer.verdict === 'untried' ? '' : ', unsure' }}
-          <span v-if="offer.standard" class="text-[15px] font-normal text-ink2">the standard pair</span>
+          {{ DIE_WORDS[offer.verdict] }}{{ offer.sure || offer.verdict === 'untried' ? '' : say`, unsure` }}
+          <span v-if="offer.standard" class="text-[15px] font-normal text-ink2">{{
+            say`the standard pair`
+          }}</span>
         </p>
         <p v-if="crimp" class="mb-1">
-          Air {{ figure(crimp.voidShare * 100, '%', 1) }}, stretch {{ figure(crimp.stretch * 100, '%', 0) }},
-          {{ EARS[crimp.ears] }}. {{ offer.crimpsFit }}
-          {{ offer.crimpsFit === 1 ? 'crimp fits' : 'crimps fit' }}.
+          {{
+            say`Air ${figure(crimp.voidShare * 100, '%', 1)}, stretch ${figure(crimp.stretch * 100, '%', 0)}, ${EARS[crimp.ears]}. ${offer.crimpsFit} ${offer.crimpsFit === 1 ? say`crimp fits` : say`crimps fit`}.`
+          }}
         </p>
-        <p v-else class="mb-1">An indent is judged by trial only: pull it or saw it.</p>
+        <p v-else class="mb-1">{{ say`An indent is judged by trial only: pull it or saw it.` }}</p>
         <template v-if="crimp">
           <p><FormulaText line="c = (A_wall + A) ÷ A_die" /></p>
           <p>
-            <FormulaText :line="`= ${digits(offer.c, 3)}, band ${band(offer.loosest.c, offer.tightest.c)}`" />
+            <FormulaText
+              :line="say`= ${digits(offer.c, 3)}, band ${band(offer.loosest.c, offer.tightest.c)}`"
+            />
           </p>
           <p><FormulaText line="κ = A ÷ (A_die − A_wall)" /></p>
           <p>
             <FormulaText
-              :line="`= ${Number.isFinite(offer.kappa) ? digits(offer.kappa, 3) : 'no room'}, band ${band(offer.loosest.kappa, offer.tightest.kappa)}`"
+              :line="
+                say`= ${Number.isFinite(offer.kappa) ? digits(offer.kappa, 3) : say`no room`}, band ${band(offer.loosest.kappa, offer.tightest.kappa)}`
+              "
             />
           </p>
           <p class="note mt-1">
-            Right from κ 0.90 to c 1.16; ±{{ digits(offer.learned.flatsToleranceMm, 2) }} mm on the flats,
-            ±0.1 on the lug, copper −10/+2 %.
+            {{
+              say`Right from κ 0.90 to c 1.16; ±${digits(offer.learned.flatsToleranceMm, 2)} mm on the flats, ±0.1 on the lug, copper −10/+2 %.`
+            }}
           </p>
         </template>
         <p v-if="before && offer" class="mt-1 border-l-[3px] border-teal pl-2" data-testid="corrected">
-          Before its {{ offer.learned.trials }} {{ offer.learned.trials === 1 ? 'trial' : 'trials' }}: c
-          {{ digits(before.c, 3) }}, {{ DIE_WORDS[before.verdict] }}{{ before.sure ? '' : ', unsure' }}. Now c
-          {{ digits(offer.c, 3) }}, {{ DIE_WORDS[offer.verdict] }}{{ offer.sure ? '' : ', unsure' }}: flats
-          {{ digits(offer.learned.flatsMm, 2) }} for {{ digits(offer.die.acrossFlatsMm, 2)
-          }}<template v-if="offer.learned.sections > 0"
-            >, packing × {{ digits(offer.learned.packing, 3) }}</template
+          {{
+            say`Before its ${offer.learned.trials} ${offer.learned.trials === 1 ? say`trial` : say`trials`}: c ${digits(before.c, 3)}, ${DIE_WORDS[before.verdict]}${before.sure ? '' : say`, unsure`}. Now c ${digits(offer.c, 3)}, ${DIE_WORDS[offer.verdict]}${offer.sure ? '' : say`, unsure`}: flats ${digits(offer.learned.flatsMm, 2)} for ${digits(offer.die.acrossFlatsMm, 2)}`
+          }}<template v-if="offer.learned.sections > 0">{{
+            say`, packing × ${digits(offer.learned.packing, 3)}`
+          }}</template
           >.
           <template v-if="offer.own">{{ offer.own.because }}</template>
         </p>
       </template>
       <p v-for="words in row.misleads" :key="words" class="mt-1 font-bold text-binds">{{ words }}</p>
-      <h3 class="figure mt-3 text-[16px] font-semibold">Dies that would do, best first</h3>
+      <h3 class="figure mt-3 text-[16px] font-semibold">{{ say`Dies that would do, best first` }}</h3>
       <ol>
         <li v-for="own in ranked" :key="own.die.id">
           <button
@@ -129,16 +142,16 @@ const EARS = { none: 'no ears', slight: 'slight ears', expect: 'expect ears' } a
           >
             <span class="flex-1">{{ dieCalled(own.die) }}, {{ own.tool.title.split(',')[0] }}</span>
             <span class="figure text-[15px]">{{
-              own.leaves === 'indent' ? 'indent' : digits(own.c, 2)
+              own.leaves === 'indent' ? say`indent` : digits(own.c, 2)
             }}</span>
             <span class="w-24 text-right text-[12.5px]"
-              >{{ DIE_WORDS[own.verdict] }}{{ own.sure ? '' : ', unsure' }}</span
+              >{{ DIE_WORDS[own.verdict] }}{{ own.sure ? '' : say`, unsure` }}</span
             >
           </button>
         </li>
       </ol>
       <p v-if="ranked.length === 0" class="font-bold text-fails">
-        No die owned closes right on it. Buy the die its maker names, or take another lug.
+        {{ say`No die owned closes right on it. Buy the die its maker names, or take another lug.` }}
       </p>
       <TrialsPanel
         v-if="column"
@@ -150,10 +163,11 @@ const EARS = { none: 'no ears', slight: 'slight ears', expect: 'expect ears' } a
       />
     </template>
     <template v-else>
-      <h2 class="figure text-[20px] font-semibold">Press a lug or a cell</h2>
+      <h2 class="figure text-[20px] font-semibold">{{ say`Press a lug or a cell` }}</h2>
       <p>
-        The die to use is outlined on every row. Press it to see the crimp before it is made, and to record a
-        trial.
+        {{
+          say`The die to use is outlined on every row. Press it to see the crimp before it is made, and to record a trial.`
+        }}
       </p>
     </template>
   </section>

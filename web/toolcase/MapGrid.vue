@@ -6,6 +6,7 @@ import type { DieMap, MapCell, MapRow } from '../../core/termination/dieMap.ts';
 import { digits } from '../../core/units/figure.ts';
 import { DIE_WORDS } from '../bench/ends/dieWords.ts';
 import type { Chosen } from './chosen.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What one would write inside the lid: every lug against every die, with c where they nearly fit. */
 const { map, chosen } = defineProps<{ map: DieMap; chosen: Chosen | null }>();
@@ -48,7 +49,7 @@ const holes = ({ lugs, lug }: MapRow) =>
 const title = ({ lug }: MapRow) =>
   lug.form === 'butt' ? lug.label : `${sizeLabel(lug.forSize)} ${lug.label.split(' ').slice(1).join(' ')}`;
 const looks = (cell: MapCell): string => {
-  if (cell.verdict === 'right') return cell.sure ? 'right' : 'right unsure';
+  if (cell.verdict === 'right') return cell.sure ? 'right' : say`right unsure`;
   return cell.verdict;
 };
 /** Far from fitting is left blank: the eye finds the staircase of what fits. */
@@ -102,7 +103,7 @@ function move(event: KeyboardEvent): void {
       ref="scroller"
       class="map relative min-h-0 flex-1 overflow-auto max-lg:h-[56vh] max-lg:flex-none"
       role="grid"
-      aria-label="Lugs against dies"
+      :aria-label="say`Lugs against dies`"
       :aria-rowcount="map.rows.length + 1"
       :aria-colcount="order.length + 1"
       tabindex="0"
@@ -118,7 +119,7 @@ function move(event: KeyboardEvent): void {
             role="columnheader"
             class="note sticky left-0 z-10 flex shrink-0 flex-col justify-end bg-chalk px-2 pb-1 leading-4"
             :style="{ width: `${LUG}px` }"
-            >stamp<br />across flats, mm</span
+            >{{ say`stamp` }}<br />{{ say`across flats, mm` }}</span
           >
           <span
             v-for="{ column } in order"
@@ -126,7 +127,7 @@ function move(event: KeyboardEvent): void {
             role="columnheader"
             class="figure flex shrink-0 flex-col items-center justify-end pb-1 text-[14px] leading-[17px]"
             :style="{ width: `${CELL}px` }"
-            :title="`${column.tool.title}, ${column.die.widthMm} mm wide`"
+            :title="say`${column.tool.title}, ${column.die.widthMm} mm wide`"
           >
             <svg viewBox="0 0 40 30" class="h-7" aria-hidden="true">
               <path
@@ -151,7 +152,7 @@ function move(event: KeyboardEvent): void {
                 :font-weight="column.die.stamp ? 600 : 400"
                 fill="var(--ink)"
               >
-                {{ column.die.stamp || 'none' }}
+                {{ column.die.stamp || say`none` }}
               </text>
             </svg>
             <span>{{ digits(column.learned.flatsMm, 1) }}</span>
@@ -197,7 +198,9 @@ function move(event: KeyboardEvent): void {
               isChosen(row, i) ? 'chosen' : '',
             ]"
             :style="{ width: `${CELL}px` }"
-            :aria-label="`${title(row)}, die ${column.die.stamp || 'unmarked'}: ${DIE_WORDS[(row.cells[i] as MapCell).verdict]}${row.best === i ? ', use this' : ''}`"
+            :aria-label="
+              say`${title(row)}, die ${column.die.stamp || say`unmarked`}: ${DIE_WORDS[(row.cells[i] as MapCell).verdict]}${row.best === i ? say`, use this` : ''}`
+            "
             @click="emit('choose', { rowKey: row.key, dieId: column.die.id })"
           >
             {{ figureOf(row.cells[i] as MapCell, column.kind.leaves === 'indent') }}
@@ -208,12 +211,12 @@ function move(event: KeyboardEvent): void {
     <p
       class="legend figure flex shrink-0 flex-wrap items-center gap-x-4 border-t border-hairline bg-chalk px-3.5 py-1.5 text-[14px]"
     >
-      <span><i class="cell best right">1.06</i> use this one</span>
-      <span><i class="cell right">1.02</i> right</span>
-      <span><i class="cell right unsure">1.10</i> right, unsure: crimp a spare</span>
-      <span><i class="cell light">0.92</i> light or tight</span>
-      <span><i class="cell open">0.81</i> open, or will not close; blank is far from it</span>
-      <span><i class="cell untried">?</i> by trial only</span>
+      <span><i class="cell best right">1.06</i> {{ say`use this one` }}</span>
+      <span><i class="cell right">1.02</i> {{ say`right` }}</span>
+      <span><i class="cell right unsure">1.10</i> {{ say`right, unsure: crimp a spare` }}</span>
+      <span><i class="cell light">0.92</i> {{ say`light or tight` }}</span>
+      <span><i class="cell open">0.81</i> {{ say`open, or will not close; blank is far from it` }}</span>
+      <span><i class="cell untried">?</i> {{ say`by trial only` }}</span>
     </p>
   </div>
 </template>

@@ -8,6 +8,7 @@ import { type Sleeve, SLEEVE_COLOURS } from '../../core/job/shop.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** Every heat-shrink sleeve owned: how wide it comes, how far it shrinks, how much is left and what a metre costs. */
 const bench = useBench();
@@ -19,30 +20,30 @@ const colours = SLEEVE_COLOURS.map((value) => ({ value, title: value }));
 const called = ({ suppliedMm, recoveredMm, colour }: Sleeve) => `${suppliedMm} / ${recoveredMm} ${colour}`;
 
 function edit(id: string, what: string, recipe: (sleeve: Draft<Sleeve>) => void): void {
-  bench.edit(`sleeve: ${what}`, (draft) => {
+  bench.edit(say`sleeve: ${what}`, (draft) => {
     const own = draft.shop.sleeves.find((sleeve) => sleeve.id === id);
     if (own) recipe(own);
   });
 }
 const remove = (id: string) =>
-  bench.edit('take a sleeve out', (draft) => {
+  bench.edit(say`take a sleeve out`, (draft) => {
     draft.shop.sleeves = draft.shop.sleeves.filter((sleeve) => sleeve.id !== id);
   });
 function add(): void {
   const [size] = SLEEVES['dual-3'].sizes;
   if (!size) return;
-  bench.edit('new sleeve', (draft) => {
+  bench.edit(say`new sleeve`, (draft) => {
     draft.shop.sleeves.unshift({ id: nanoid(8), kind: 'dual-3', ...size, colour: 'black', stockMm: 1000 });
   });
 }
 const titles = computed(() => [
-  'Kind',
-  'Comes as wide as',
-  'Shrinks to',
-  'Wall then',
-  'Colour',
-  'On the shelf',
-  `${bench.shop.currency} a metre`,
+  say`Kind`,
+  say`Comes as wide as`,
+  say`Shrinks to`,
+  say`Wall then`,
+  say`Colour`,
+  say`On the shelf`,
+  say`${bench.shop.currency} a metre`,
 ]);
 </script>
 
@@ -50,94 +51,97 @@ const titles = computed(() => [
   <div>
     <div class="mb-2 flex flex-wrap items-end justify-between gap-2">
       <p class="note max-w-xl">
-        An end is offered the sleeves listed here that pass what they must and grip what they should. Wall is
-        as shrunk in the free air.
+        {{
+          say`An end is offered the sleeves listed here that pass what they must and grip what they should. Wall is as shrunk in the free air.`
+        }}
       </p>
       <button type="button" class="button filled" @click="add">
-        <Plus :size="16" aria-hidden="true" /> A sleeve
+        <Plus :size="16" aria-hidden="true" /> {{ say`A sleeve` }}
       </button>
     </div>
     <div class="sleeve-row note max-sm:hidden" aria-hidden="true">
       <span v-for="title in titles" :key="title">{{ title }}</span>
     </div>
-    <ul aria-label="Sleeves">
+    <ul :aria-label="say`Sleeves`">
       <li
         v-for="sleeve in bench.shop.sleeves"
         :key="sleeve.id"
         class="row-fields sleeve-row border-t border-hairline py-1"
       >
         <ChoiceField
-          :label="`Kind of ${called(sleeve)}`"
+          :label="say`Kind of ${called(sleeve)}`"
           hide-label
           :model-value="sleeve.kind"
           :choices="kinds"
-          @update:model-value="(kind) => edit(sleeve.id, 'kind', (own) => void (own.kind = kind))"
+          @update:model-value="(kind) => edit(sleeve.id, say`kind`, (own) => void (own.kind = kind))"
         />
         <QuantityField
-          :label="`Width of ${called(sleeve)} as it comes`"
+          :label="say`Width of ${called(sleeve)} as it comes`"
           kind="length"
           :model-value="sleeve.suppliedMm"
           :least="sleeve.recoveredMm"
           :most="120"
           :decimals="1"
-          @update:model-value="(mm) => edit(sleeve.id, 'width', (own) => void (own.suppliedMm = mm))"
+          @update:model-value="(mm) => edit(sleeve.id, say`width`, (own) => void (own.suppliedMm = mm))"
         />
         <QuantityField
-          :label="`Width of ${called(sleeve)} shrunk`"
+          :label="say`Width of ${called(sleeve)} shrunk`"
           kind="length"
           :model-value="sleeve.recoveredMm"
           :least="0.3"
           :most="Math.min(60, sleeve.suppliedMm)"
           :decimals="1"
-          @update:model-value="(mm) => edit(sleeve.id, 'width', (own) => void (own.recoveredMm = mm))"
+          @update:model-value="(mm) => edit(sleeve.id, say`width`, (own) => void (own.recoveredMm = mm))"
         />
         <QuantityField
-          :label="`Wall of ${called(sleeve)}`"
+          :label="say`Wall of ${called(sleeve)}`"
           kind="length"
           :model-value="sleeve.wallMm"
           :least="0.2"
           :most="8"
           :decimals="2"
-          @update:model-value="(mm) => edit(sleeve.id, 'wall', (own) => void (own.wallMm = mm))"
+          @update:model-value="(mm) => edit(sleeve.id, say`wall`, (own) => void (own.wallMm = mm))"
         />
         <ChoiceField
-          :label="`Colour of ${called(sleeve)}`"
+          :label="say`Colour of ${called(sleeve)}`"
           hide-label
           :model-value="sleeve.colour"
           :choices="colours"
-          @update:model-value="(colour) => edit(sleeve.id, 'colour', (own) => void (own.colour = colour))"
+          @update:model-value="(colour) => edit(sleeve.id, say`colour`, (own) => void (own.colour = colour))"
         />
         <QuantityField
-          :label="`Left of ${called(sleeve)}`"
+          :label="say`Left of ${called(sleeve)}`"
           kind="length"
           :model-value="sleeve.stockMm"
           :least="0"
           :most="1e6"
           :decimals="0"
-          @update:model-value="(mm) => edit(sleeve.id, 'stock', (own) => void (own.stockMm = mm))"
+          @update:model-value="(mm) => edit(sleeve.id, say`stock`, (own) => void (own.stockMm = mm))"
         />
         <QuantityField
-          :label="`Price a metre of ${called(sleeve)}`"
+          :label="say`Price a metre of ${called(sleeve)}`"
           kind="number"
           :model-value="sleeve.pricePerM ?? null"
           :least="0"
           :most="1e4"
           :decimals="2"
           optional
-          @update:model-value="(price) => edit(sleeve.id, 'price', (own) => void (own.pricePerM = price))"
-          @clear="edit(sleeve.id, 'price', (own) => void delete own.pricePerM)"
+          @update:model-value="(price) => edit(sleeve.id, say`price`, (own) => void (own.pricePerM = price))"
+          @clear="edit(sleeve.id, say`price`, (own) => void delete own.pricePerM)"
         />
         <button
           type="button"
           class="flex size-10 items-center justify-center text-teal"
           @click="remove(sleeve.id)"
         >
-          <X :size="17" aria-hidden="true" /><span class="sr-only">Take {{ called(sleeve) }} out</span>
+          <X :size="17" aria-hidden="true" /><span class="sr-only">{{
+            say`Take ${called(sleeve)} out`
+          }}</span>
         </button>
       </li>
     </ul>
     <p v-if="bench.shop.sleeves.length === 0" class="mt-2">
-      No sleeve is owned: every end will say what it needs.
+      {{ say`No sleeve is owned: every end will say what it needs.` }}
     </p>
   </div>
 </template>

@@ -15,6 +15,7 @@ import type { Chosen } from './chosen.ts';
 import SleevesPanel from './SleevesPanel.vue';
 import TubeLugPanel from './TubeLugPanel.vue';
 import UnmarkedPanel from './UnmarkedPanel.vue';
+import { say } from '../../core/words/say.ts';
 
 /** The tool case: which die for which lug, what a die is for, the dies, tools and lugs owned, and their trials. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -48,11 +49,11 @@ const TITLES = [
 <template>
   <BenchFrame :job-id="jobId">
     <main class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
-      <h1 class="sr-only">Tool case</h1>
+      <h1 class="sr-only">{{ say`Tool case` }}</h1>
       <TabGroup as="div" class="lg:flex lg:min-h-0 lg:flex-1 lg:flex-col">
         <TabList
           class="relative flex shrink-0 overflow-x-auto border-b border-line bg-chalk px-2"
-          aria-label="Tool case"
+          :aria-label="say`Tool case`"
         >
           <Tab v-for="title in TITLES" :key="title" v-slot="{ selected }" as="template">
             <button

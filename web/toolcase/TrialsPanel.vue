@@ -14,6 +14,7 @@ import { usePrefs } from '../stores/prefs.ts';
 import CheckField from '../ui/CheckField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** Test crimps of one die: those it has, and a new one on the lug in hand. */
 const { row, column, toolCase } = defineProps<{ row: MapRow; column: CaseDie; toolCase: ToolCase }>();
@@ -36,10 +37,10 @@ const isOwn = (trial: Trial) => {
 };
 const words = (trial: Trial) =>
   [
-    `${digits(trial.acrossFlatsMm, 2)} across`,
-    `ears ${digits(trial.earsMm, 1)}`,
-    trial.pull && `${trial.pull.held ? 'held' : 'slipped at'} ${figure(trial.pull.forceN, 'N', 0)}`,
-    trial.voidShare !== undefined && `air ${figure(trial.voidShare * 100, '%', 1)}`,
+    say`${digits(trial.acrossFlatsMm, 2)} across`,
+    say`ears ${digits(trial.earsMm, 1)}`,
+    trial.pull && `${trial.pull.held ? 'held' : say`slipped at`} ${figure(trial.pull.forceN, 'N', 0)}`,
+    trial.voidShare !== undefined && say`air ${figure(trial.voidShare * 100, '%', 1)}`,
   ]
     .filter(Boolean)
     .join(', ');
@@ -47,7 +48,7 @@ const words = (trial: Trial) =>
 function record(): void {
   if (nameNeeded()) return;
   if (flats.value === null || ears.value === null) {
-    problem.value = 'A trial needs at least its flats and its ears; no ears is 0.';
+    problem.value = say`A trial needs at least its flats and its ears; no ears is 0.`;
     return;
   }
   const trial: Trial = {
@@ -63,20 +64,21 @@ function record(): void {
     ...(air.value !== null && { voidShare: air.value / 100 }),
     source: 'typed',
   };
-  bench.edit('trial', (draft) => void draft.shop.trials.push(trial));
+  bench.edit(say`trial`, (draft) => void draft.shop.trials.push(trial));
   flats.value = ears.value = force.value = air.value = null;
 }
 function remove(id: string): void {
-  bench.edit('take a trial out', (draft) => {
+  bench.edit(say`take a trial out`, (draft) => {
     draft.shop.trials = draft.shop.trials.filter((trial) => trial.id !== id);
   });
 }
 </script>
 
 <template>
-  <section aria-label="Trials">
+  <section :aria-label="say`Trials`">
     <h3 class="figure border-b border-line pb-1 text-[16px] font-semibold">
-      Trials of this die <span class="font-normal text-ink2">{{ trials.length || 'none yet' }}</span>
+      {{ say`Trials of this die` }}
+      <span class="font-normal text-ink2">{{ trials.length || say`none yet` }}</span>
     </h3>
     <ul>
       <li
@@ -86,27 +88,29 @@ function remove(id: string): void {
       >
         <span class="min-w-0 flex-1 leading-4">
           <span :class="isOwn(trial) ? 'font-bold' : ''">{{
-            lugOf(trial)?.label ?? 'a lug no longer owned'
+            lugOf(trial)?.label ?? say`a lug no longer owned`
           }}</span>: {{ words(trial) }}
           <span class="text-ink3">{{ trial.at.slice(0, 10) }}, {{ trial.by }}</span>
-          <span v-if="trial.source === 'simulated'" class="border border-ink px-1 font-bold">SIMULATED</span>
+          <span v-if="trial.source === 'simulated'" class="border border-ink px-1 font-bold">{{
+            say`SIMULATED`
+          }}</span>
         </span>
         <button
           type="button"
           class="flex size-9 shrink-0 items-center justify-center text-teal"
           @click="remove(trial.id)"
         >
-          <X :size="16" aria-hidden="true" /><span class="sr-only">Take this trial out</span>
+          <X :size="16" aria-hidden="true" /><span class="sr-only">{{ say`Take this trial out` }}</span>
         </button>
       </li>
     </ul>
     <details class="mt-2" :open="trials.length === 0">
       <summary class="min-h-9 cursor-pointer font-bold text-teal">
-        Record a test crimp on {{ row.lug.label }}
+        {{ say`Record a test crimp on ${row.lug.label}` }}
       </summary>
       <div class="grid grid-cols-2 gap-2">
         <QuantityField
-          label="Trial, across flats"
+          :label="say`Trial, across flats`"
           kind="length"
           :model-value="flats"
           :least="1"
@@ -117,7 +121,7 @@ function remove(id: string): void {
           @clear="flats = null"
         />
         <QuantityField
-          label="Trial, ears"
+          :label="say`Trial, ears`"
           kind="length"
           :model-value="ears"
           :least="0"
@@ -128,31 +132,31 @@ function remove(id: string): void {
           @clear="ears = null"
         />
         <QuantityField
-          label="Trial, pulled with"
+          :label="say`Trial, pulled with`"
           kind="force"
           :model-value="force"
           :least="0"
           :most="50000"
           :decimals="0"
           optional
-          hint="one minute; may stay empty"
+          :hint="say`one minute; may stay empty`"
           @update:model-value="force = $event"
           @clear="force = null"
         />
         <QuantityField
-          label="Trial, air in the section"
+          :label="say`Trial, air in the section`"
           kind="percent"
           :model-value="air"
           :least="0"
           :most="60"
           optional
-          hint="sawn; may stay empty"
+          :hint="say`sawn; may stay empty`"
           @update:model-value="air = $event"
           @clear="air = null"
         />
-        <CheckField v-model="held" label="it held" class="self-center" />
+        <CheckField v-model="held" :label="say`it held`" class="self-center" />
         <TextField
-          label="Who tried it"
+          :label="say`Who tried it`"
           :model-value="prefs.person"
           @update:model-value="prefs.person = $event"
         />
@@ -165,11 +169,11 @@ function remove(id: string): void {
             query: { lug: row.lug.id, die: column.die.id },
           }"
           class="text-teal underline"
-          >Measure the air in a picture of its section</RouterLink
+          >{{ say`Measure the air in a picture of its section` }}</RouterLink
         >
       </p>
       <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ problem }}</p>
-      <button type="button" class="button filled" @click="record">Record the trial</button>
+      <button type="button" class="button filled" @click="record">{{ say`Record the trial` }}</button>
     </details>
   </section>
 </template>

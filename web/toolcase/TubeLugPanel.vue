@@ -10,6 +10,7 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import FormulaText from '../ui/FormulaText.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** A lug flattened from copper tube, where nothing can be bought: whether it can do it, and what it is not. */
 const outer = ref(15);
@@ -45,14 +46,14 @@ const palm = computed(() => {
   <div class="grid max-w-4xl gap-6 lg:grid-cols-[300px_1fr]">
     <div class="grid content-start gap-2">
       <TextField
-        label="Conductor"
+        :label="say`Conductor`"
         :model-value="size"
         :check="readSize"
-        hint="70 mm², 2/0"
+        :hint="say`70 mm², 2/0`"
         @update:model-value="size = $event"
       />
       <QuantityField
-        label="Outside of the tube"
+        :label="say`Outside of the tube`"
         kind="length"
         :model-value="outer"
         :least="4"
@@ -60,16 +61,16 @@ const palm = computed(() => {
         @update:model-value="outer = $event"
       />
       <QuantityField
-        label="Wall of the tube"
+        :label="say`Wall of the tube`"
         kind="length"
         :model-value="wall"
         :least="0.5"
         :most="8"
         @update:model-value="wall = $event"
       />
-      <ChoiceField v-model="stud" label="Stud" :choices="studs" />
+      <ChoiceField v-model="stud" :label="say`Stud`" :choices="studs" />
       <p v-if="!lug" class="font-bold text-fails" role="alert">
-        A wall of {{ wall }} leaves no bore in {{ outer }}.
+        {{ say`A wall of ${wall} leaves no bore in ${outer}.` }}
       </p>
     </div>
     <div v-if="lug && palm">
@@ -78,7 +79,7 @@ const palm = computed(() => {
         :class="lug.problems.length > 0 ? 'text-fails' : 'text-holds'"
         role="status"
       >
-        {{ lug.problems.length > 0 ? 'This tube will not do' : 'This tube can do it, in the field' }}
+        {{ lug.problems.length > 0 ? say`This tube will not do` : say`This tube can do it, in the field` }}
       </p>
       <ul class="my-2">
         <li
@@ -89,14 +90,15 @@ const palm = computed(() => {
           <X :size="16" aria-hidden="true" /> {{ problem }}
         </li>
         <li v-if="lug.problems.length === 0" class="flex items-center gap-2">
-          <Check :size="16" class="text-holds" aria-hidden="true" /> Bore, copper, palm and web are enough.
+          <Check :size="16" class="text-holds" aria-hidden="true" />
+          {{ say`Bore, copper, palm and web are enough.` }}
         </li>
       </ul>
       <svg
         viewBox="0 0 420 150"
         class="block w-full max-w-xl"
         role="img"
-        aria-label="The tube flattened, drilled, and cut"
+        :aria-label="say`The tube flattened, drilled, and cut`"
       >
         <path
           :d="`M20 ${CENTRE - palm.half}H${20 + palm.length}L${20 + palm.length + 46} ${CENTRE - palm.tube}H400V${CENTRE + palm.tube}H${20 + palm.length + 46}L${20 + palm.length} ${CENTRE + palm.half}H20Z`"
@@ -114,37 +116,43 @@ const palm = computed(() => {
         />
         <g class="figure" fill="var(--ink2)" font-size="15">
           <text :x="20 + palm.length / 2" y="146" text-anchor="middle">
-            palm {{ digits(lug.palmWidthMm, 1) }} × {{ digits(lug.palmThicknessMm, 1) }}, hole
-            {{ digits(lug.holeMm, 1) }}
+            {{
+              say`palm ${digits(lug.palmWidthMm, 1)} × ${digits(lug.palmThicknessMm, 1)}, hole ${digits(lug.holeMm, 1)}`
+            }}
           </text>
-          <text x="300" y="146" text-anchor="middle">cut {{ digits(lug.cutMm, 0) }} of tube</text>
+          <text x="300" y="146" text-anchor="middle">{{ say`cut ${digits(lug.cutMm, 0)} of tube` }}</text>
         </g>
       </svg>
       <div class="mt-3">
-        <p><FormulaText :line="`fill = A ÷ A_bore = ${digits(lug.fill, 2)}, ${lug.fillVerdict}`" /></p>
+        <p><FormulaText :line="say`fill = A ÷ A_bore = ${digits(lug.fill, 2)}, ${lug.fillVerdict}`" /></p>
         <p>
           <FormulaText
-            :line="`tube = ${figure(lug.tubeMm2, 'mm²', 1)} for ${figure(copperMm2, 'mm²', 1)} of cable`"
+            :line="say`tube = ${figure(lug.tubeMm2, 'mm²', 1)} for ${figure(copperMm2, 'mm²', 1)} of cable`"
           />
         </p>
         <p>
           <FormulaText
-            :line="`palm = π · bore ÷ 2 + 2t = ${figure(lug.palmWidthMm, 'mm', 1)}, 2t = ${figure(lug.palmThicknessMm, 'mm', 1)} thick`"
+            :line="
+              say`palm = π · bore ÷ 2 + 2t = ${figure(lug.palmWidthMm, 'mm', 1)}, 2t = ${figure(lug.palmThicknessMm, 'mm', 1)} thick`
+            "
           />
         </p>
         <p>
           <FormulaText
-            :line="`web = (palm − hole) ÷ 2 = ${figure(lug.webMm, 'mm', 1)}, at least ${digits(lug.holeMm / 2, 1)}`"
+            :line="
+              say`web = (palm − hole) ÷ 2 = ${figure(lug.webMm, 'mm', 1)}, at least ${digits(lug.holeMm / 2, 1)}`
+            "
           />
         </p>
-        <p class="note mt-1">Source: craft practice, a field expedient of thick-walled annealed tube.</p>
+        <p class="note mt-1">
+          {{ say`Source: craft practice, a field expedient of thick-walled annealed tube.` }}
+        </p>
       </div>
-      <h3 class="figure mt-3 text-[16px] font-semibold">What it is not</h3>
+      <h3 class="figure mt-3 text-[16px] font-semibold">{{ say`What it is not` }}</h3>
       <p class="max-w-prose">
-        Not a tested lug: no maker stands for it, no standard covers it, and no survey will accept it. Anneal
-        it, file the edges round, crimp or fill it with solder, tin it afterwards, pull it, and replace it
-        with a bought lug as soon as one is to be had. Hot work: no fuel vapour, no charging battery near the
-        flame.
+        {{
+          say`Not a tested lug: no maker stands for it, no standard covers it, and no survey will accept it. Anneal it, file the edges round, crimp or fill it with solder, tin it afterwards, pull it, and replace it with a bought lug as soon as one is to be had. Hot work: no fuel vapour, no charging battery near the flame.`
+        }}
       </p>
     </div>
   </div>

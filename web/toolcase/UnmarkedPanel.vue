@@ -9,6 +9,7 @@ import SectionPair from '../bench/ends/SectionPair.vue';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
+import { say } from '../../core/words/say.ts';
 
 /** A die in the hand, marked or not: what its flats say it is for. */
 const { toolCase } = defineProps<{ toolCase: ToolCase }>();
@@ -20,13 +21,13 @@ const flats = ref<number | null>(null);
 const width = ref(9);
 
 const choices = computed(() => [
-  { value: IN_HAND, title: 'one in my hand', note: 'measured now' },
+  { value: IN_HAND, title: say`one in my hand`, note: say`measured now` },
   ...toolCase.dies
     .filter(({ kind }) => kind.leaves === 'hexagon')
     .map(({ die, tool }) => ({
       value: die.id,
-      title: die.stamp || 'unmarked',
-      note: `${tool.title}, ${die.acrossFlatsMm} across`,
+      title: die.stamp || say`unmarked`,
+      note: say`${tool.title}, ${die.acrossFlatsMm} across`,
     })),
 ]);
 const die = computed(() => {
@@ -40,14 +41,15 @@ const uses = computed(() => (die.value ? usesOf(die.value, toolCase, bench.shop.
 <template>
   <div class="max-w-4xl">
     <p class="mb-3 text-[15px]">
-      Close the die and measure across its flats with a calliper: that, and not its stamp, says what it is
-      for.
+      {{
+        say`Close the die and measure across its flats with a calliper: that, and not its stamp, says what it is for.`
+      }}
     </p>
     <div class="mb-4 grid max-w-2xl items-start gap-3 sm:grid-cols-3">
-      <ChoiceField v-model="dieId" label="The die" :choices="choices" />
+      <ChoiceField v-model="dieId" :label="say`The die`" :choices="choices" />
       <template v-if="dieId === IN_HAND">
         <QuantityField
-          label="Across its flats, closed"
+          :label="say`Across its flats, closed`"
           kind="length"
           :model-value="flats"
           :least="2"
@@ -58,7 +60,7 @@ const uses = computed(() => (die.value ? usesOf(die.value, toolCase, bench.shop.
           @clear="flats = null"
         />
         <QuantityField
-          label="Width along the barrel"
+          :label="say`Width along the barrel`"
           kind="length"
           :model-value="width"
           :least="2"
@@ -67,11 +69,11 @@ const uses = computed(() => (die.value ? usesOf(die.value, toolCase, bench.shop.
         />
       </template>
     </div>
-    <p v-if="!die" class="note">Nothing is measured yet.</p>
+    <p v-if="!die" class="note">{{ say`Nothing is measured yet.` }}</p>
     <p v-else-if="uses.length === 0" class="font-bold text-fails">
-      It closes rightly on no lug of this shop, each on its own conductor.
+      {{ say`It closes rightly on no lug of this shop, each on its own conductor.` }}
     </p>
-    <ul v-else class="grid gap-2 sm:grid-cols-2 xl:grid-cols-3" aria-label="What it is for">
+    <ul v-else class="grid gap-2 sm:grid-cols-2 xl:grid-cols-3" :aria-label="say`What it is for`">
       <li
         v-for="{ lug, lugs, offer } in uses"
         :key="lug.id"
@@ -96,11 +98,11 @@ const uses = computed(() => (die.value ? usesOf(die.value, toolCase, bench.shop.
           <span
             class="block"
             :class="offer.verdict === 'right' && offer.sure ? 'font-bold text-holds' : 'text-ink2'"
-            >{{ DIE_WORDS[offer.verdict] }}{{ offer.sure ? '' : ', unsure' }}</span
+            >{{ DIE_WORDS[offer.verdict] }}{{ offer.sure ? '' : say`, unsure` }}</span
           >
           <span class="note block"
             >c {{ digits(offer.c, 2) }}, κ
-            {{ Number.isFinite(offer.kappa) ? digits(offer.kappa, 2) : 'solid' }};
+            {{ Number.isFinite(offer.kappa) ? digits(offer.kappa, 2) : say`solid` }};
             {{ lugs.map(({ stud }) => stud).join(', ') }}</span
           >
         </p>

@@ -5,6 +5,7 @@ import { FAULT_NAMES, type FaultName, FAULTS } from '../../core/training/faults.
 import { END_POINTS, type Marked } from '../../core/training/round.ts';
 import { digits } from '../../core/units/figure.ts';
 import ShowWork from '../ui/ShowWork.vue';
+import { say } from '../../core/words/say.ts';
 
 /** What was wrong with an end, found or missed, each with its figures. */
 const { answer } = defineProps<{ answer: Marked }>();
@@ -15,24 +16,24 @@ interface Row {
   readonly colour: string;
 }
 const rows = computed((): Row[] => [
-  ...answer.missed.map((name) => ({ name, word: 'missed', colour: 'text-fails' })),
-  ...answer.wrong.map((name) => ({ name, word: 'not there', colour: 'text-binds' })),
-  ...answer.found.map((name) => ({ name, word: 'found', colour: 'text-holds' })),
+  ...answer.missed.map((name) => ({ name, word: say`missed`, colour: 'text-fails' })),
+  ...answer.wrong.map((name) => ({ name, word: say`not there`, colour: 'text-binds' })),
+  ...answer.found.map((name) => ({ name, word: say`found`, colour: 'text-holds' })),
 ]);
 const rest = computed(() => FAULT_NAMES.filter((name) => !rows.value.some((row) => row.name === name)));
 </script>
 
 <template>
-  <section aria-label="The answer" class="flex min-h-0 gap-5 px-4 py-2.5 max-sm:flex-col">
+  <section :aria-label="say`The answer`" class="flex min-h-0 gap-5 px-4 py-2.5 max-sm:flex-col">
     <p class="shrink-0">
       <span class="figure block text-[56px] leading-[52px] font-semibold">{{
         digits(answer.points, 0)
       }}</span>
-      <span class="text-[14px] text-ink2">of {{ END_POINTS }} points</span>
+      <span class="text-[14px] text-ink2">{{ say`of ${END_POINTS} points` }}</span>
     </p>
     <div class="min-h-0 min-w-0 flex-1 lg:overflow-y-auto">
       <p v-if="rows.length === 0" class="text-[17px] font-bold">
-        Nothing was wrong with it, and you said so.
+        {{ say`Nothing was wrong with it, and you said so.` }}
       </p>
       <Disclosure v-for="{ name, word, colour } in rows" :key="name" v-slot="{ open }">
         <DisclosureButton
@@ -42,13 +43,15 @@ const rest = computed(() => FAULT_NAMES.filter((name) => !rows.value.some((row) 
           <span class="min-w-0 flex-1 text-[14px]"
             ><b>{{ FAULTS[name].title }}.</b> {{ answer.findings[name].because }}</span
           >
-          <span class="shrink-0 text-[13px] text-teal underline">{{ open ? 'close' : 'the work' }}</span>
+          <span class="shrink-0 text-[13px] text-teal underline">{{
+            open ? say`close` : say`the work`
+          }}</span>
         </DisclosureButton>
         <DisclosurePanel><ShowWork :finding="answer.findings[name]" /></DisclosurePanel>
       </Disclosure>
       <Disclosure v-slot="{ open }">
         <DisclosureButton class="min-h-11 text-[14px] text-teal underline">
-          {{ open ? 'Hide' : 'See' }} the {{ rest.length }} points that hold
+          {{ say`${open ? say`Hide` : say`See`} the ${rest.length} points that hold` }}
         </DisclosureButton>
         <DisclosurePanel>
           <ul class="text-[13.5px]">

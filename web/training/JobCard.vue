@@ -2,31 +2,32 @@
 import { computed } from 'vue';
 import type { AskedEnd } from '../../core/training/exercise.ts';
 import { digits } from '../../core/units/figure.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What the end was to be: the card that the person at the bench worked from. */
 const { asked } = defineProps<{ asked: AskedEnd }>();
 
 const lines = computed((): readonly (readonly [string, string])[] => [
-  ['cable', `${asked.sizeLabel} ${asked.kind.title}, ${digits(asked.outerMm, 1)} over all`],
+  ['cable', say`${asked.sizeLabel} ${asked.kind.title}, ${digits(asked.outerMm, 1)} over all`],
   ['pole', asked.polarity],
-  ['lug', `${asked.lug.label}, barrel ${digits(asked.lug.barrelMm, 0)} deep`],
+  ['lug', say`${asked.lug.label}, barrel ${digits(asked.lug.barrelMm, 0)} deep`],
   ['stud', asked.stud],
   [
     'die',
-    `${asked.die.stamp || 'unmarked'}, ${digits(asked.die.acrossFlatsMm, 2)} across flats, to 2 % over`,
+    say`${asked.die.stamp || say`unmarked`}, ${digits(asked.die.acrossFlatsMm, 2)} across flats, to 2 % over`,
   ],
-  ['crimps', `${asked.crimps}, ears to 0.5`],
-  ['mouth', `${digits(asked.gapMm, 0)} of copper showing`],
+  ['crimps', say`${asked.crimps}, ears to 0.5`],
+  ['mouth', say`${digits(asked.gapMm, 0)} of copper showing`],
   [
     'sleeve',
-    `${digits(asked.sleeve.suppliedMm, 0)}/${digits(asked.sleeve.recoveredMm, 1)}, from the shoulder`,
+    say`${digits(asked.sleeve.suppliedMm, 0)}/${digits(asked.sleeve.recoveredMm, 1)}, from the shoulder`,
   ],
 ]);
 </script>
 
 <template>
-  <section aria-label="Job card" class="px-4 py-2.5">
-    <h3 class="figure text-[17px] font-semibold">Job card {{ asked.tag }}</h3>
+  <section :aria-label="say`Job card`" class="px-4 py-2.5">
+    <h3 class="figure text-[17px] font-semibold">{{ say`Job card ${asked.tag}` }}</h3>
     <dl class="mt-1 grid grid-cols-[56px_minmax(0,1fr)] gap-x-2 text-[13.5px] leading-[21px]">
       <template v-for="[what, says] in lines" :key="what">
         <dt class="text-ink2">{{ what }}</dt>

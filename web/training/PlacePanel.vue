@@ -4,6 +4,7 @@ import type { Exercise } from '../../core/training/exercise.ts';
 import { type FaultName, FAULTS, faultsOf, type PlaceName, PLACES } from '../../core/training/faults.ts';
 import { readout } from '../../core/training/readout.ts';
 import { LEVEL_WORDS } from './levels.ts';
+import { say } from '../../core/words/say.ts';
 
 /** One place of the end: what calliper and lamp tell, and what can be marked there. */
 const { own, place, marks } = defineProps<{
@@ -17,19 +18,24 @@ const readings = computed(() => (place ? readout(own.made, place, own.level) : [
 </script>
 
 <template>
-  <section aria-label="The place in hand" class="px-4 py-2.5">
+  <section :aria-label="say`The place in hand`" class="px-4 py-2.5">
     <template v-if="place">
       <h3 class="figure text-[22px] leading-7 font-semibold">{{ PLACES[place] }}</h3>
       <dl v-if="readings.length > 0" class="mt-1 flex flex-wrap gap-x-8 gap-y-1">
         <div v-for="{ what, says, asked } in readings" :key="what">
           <dt class="text-[13px] text-ink2">{{ what }}</dt>
           <dd class="figure text-[26px] leading-8 font-semibold">
-            {{ says }}<span v-if="asked" class="text-[16px] font-medium text-ink2"> asked {{ asked }}</span>
+            {{ says
+            }}<span v-if="asked" class="text-[16px] font-medium text-ink2"
+              >{{ ' ' }}{{ say`asked ${asked}` }}</span
+            >
           </dd>
         </div>
       </dl>
-      <p v-else class="mt-1 text-[15px] text-ink2">Nothing to measure here: look at the drawing.</p>
-      <div class="mt-2.5 flex flex-wrap gap-2" role="group" :aria-label="`Wrong at: ${PLACES[place]}`">
+      <p v-else class="mt-1 text-[15px] text-ink2">
+        {{ say`Nothing to measure here: look at the drawing.` }}
+      </p>
+      <div class="mt-2.5 flex flex-wrap gap-2" role="group" :aria-label="say`Wrong at: ${PLACES[place]}`">
         <button
           v-for="name in faultsOf(place)"
           :key="name"
@@ -44,10 +50,11 @@ const readings = computed(() => (place ? readout(own.made, place, own.level) : [
       </div>
     </template>
     <template v-else>
-      <h3 class="figure text-[22px] leading-7 font-semibold">Point at a place on the drawing</h3>
+      <h3 class="figure text-[22px] leading-7 font-semibold">{{ say`Point at a place on the drawing` }}</h3>
       <p class="mt-1 max-w-prose text-[15px]">
-        This end may have nothing wrong with it, or up to three faults. Measure, hold it against the card,
-        mark what is wrong, and hand it in.
+        {{
+          say`This end may have nothing wrong with it, or up to three faults. Measure, hold it against the card, mark what is wrong, and hand it in.`
+        }}
       </p>
       <p class="mt-1 max-w-prose text-[15px] text-ink2">{{ LEVEL_WORDS[own.level].says }}</p>
     </template>

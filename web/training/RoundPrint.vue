@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { readersLocale } from '../words.ts';
 import { computed } from 'vue';
 import { RouterLink, useRoute } from 'vue-router';
 import { LEVEL_WORDS, levelOf } from './levels.ts';
 import RoundSummary from './RoundSummary.vue';
 import { useRound } from './useRound.ts';
+import { say } from '../../core/words/say.ts';
 
 /** The result of a round on one page, with a line to sign on. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -17,7 +19,7 @@ const { kept, isLoaded, exercises, marked, isOver, result } = useRound(() => ({
 }));
 const day = computed(() =>
   kept.value.at
-    ? new Intl.DateTimeFormat(undefined, { dateStyle: 'long' }).format(new Date(kept.value.at))
+    ? new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'long' }).format(new Date(kept.value.at))
     : '',
 );
 const print = () => window.print();
@@ -26,22 +28,24 @@ const print = () => window.print();
 <template>
   <main v-if="isLoaded" class="paper mx-auto max-w-[210mm] p-6">
     <div class="mb-4 flex items-center gap-3 print:hidden">
-      <button type="button" class="button filled" @click="print">Print</button>
-      <RouterLink :to="{ name: 'training', params: { jobId }, query: { level, round } }" class="button"
-        >Back to the round</RouterLink
-      >
+      <button type="button" class="button filled" @click="print">{{ say`Print` }}</button>
+      <RouterLink :to="{ name: 'training', params: { jobId }, query: { level, round } }" class="button">{{
+        say`Back to the round`
+      }}</RouterLink>
     </div>
-    <h1 class="figure text-[26px] leading-8 font-semibold">Spot the fault, round {{ round }}</h1>
+    <h1 class="figure text-[26px] leading-8 font-semibold">{{ say`Spot the fault, round ${round}` }}</h1>
     <p class="mb-4 text-[14px]">
-      Level {{ level }}, {{ LEVEL_WORDS[level].title }}. {{ kept.by || 'No name said'
+      {{ say`Level ${level}, ${LEVEL_WORDS[level].title}. ${kept.by || say`No name said`}`
       }}<template v-if="day">, {{ day }}</template
       >.
     </p>
     <RoundSummary v-if="isOver" :exercises="exercises" :marked="marked" :result="result" />
-    <p v-else>This round is not finished: hand in all of its ends first.</p>
+    <p v-else>{{ say`This round is not finished: hand in all of its ends first.` }}</p>
     <p class="mt-8 text-[12px]">
-      Drawn ends, made up for practice: they say what was seen on a drawing, not what a person can crimp.
+      {{
+        say`Drawn ends, made up for practice: they say what was seen on a drawing, not what a person can crimp.`
+      }}
     </p>
-    <p class="mt-8 w-72 border-t border-black pt-1 text-[12px]">signed</p>
+    <p class="mt-8 w-72 border-t border-black pt-1 text-[12px]">{{ say`signed` }}</p>
   </main>
 </template>

@@ -3,6 +3,7 @@ import type { Exercise } from '../../core/training/exercise.ts';
 import { type FaultName, FAULTS } from '../../core/training/faults.ts';
 import type { Marked, RoundResult } from '../../core/training/round.ts';
 import { digits } from '../../core/units/figure.ts';
+import { say } from '../../core/words/say.ts';
 
 /** What a round came to, end by end: on the screen and on paper. */
 defineProps<{ exercises: readonly Exercise[]; marked: readonly Marked[]; result: RoundResult }>();
@@ -13,20 +14,22 @@ const listed = (names: readonly FaultName[]) => names.map((name) => FAULTS[name]
 <template>
   <div>
     <p class="figure text-[64px] leading-[60px] font-semibold">
-      {{ digits(result.points, 0) }}<span class="text-[28px] font-medium"> of {{ result.of }}</span>
+      {{ digits(result.points, 0)
+      }}<span class="text-[28px] font-medium">{{ ' ' }}{{ say`of ${result.of}` }}</span>
     </p>
     <p class="mt-1 text-[15px]">
-      {{ result.found }} found, {{ result.missed }} missed, {{ result.wrong }} marked that
-      {{ result.wrong === 1 ? 'was' : 'were' }} not there.
+      {{
+        say`${result.found} found, ${result.missed} missed, ${result.wrong} marked that ${result.wrong === 1 ? say`was` : say`were`} not there.`
+      }}
     </p>
     <table class="mt-4 w-full border-collapse text-left text-[14px]">
       <thead>
         <tr class="border-b border-line">
-          <th class="py-1 pr-3 font-normal">end</th>
-          <th class="pr-3 font-normal">found</th>
-          <th class="pr-3 font-normal">missed</th>
-          <th class="pr-3 font-normal">not there</th>
-          <th class="text-right font-normal">points</th>
+          <th class="py-1 pr-3 font-normal">{{ say`end` }}</th>
+          <th class="pr-3 font-normal">{{ say`found` }}</th>
+          <th class="pr-3 font-normal">{{ say`missed` }}</th>
+          <th class="pr-3 font-normal">{{ say`not there` }}</th>
+          <th class="text-right font-normal">{{ say`points` }}</th>
         </tr>
       </thead>
       <tbody>

@@ -17,6 +17,7 @@ import PlacePanel from './PlacePanel.vue';
 import RoundSummary from './RoundSummary.vue';
 import SpotPicture from './SpotPicture.vue';
 import { useRound } from './useRound.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Spot the fault: a round of five ends, each with none to three faults to be found on the drawing. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -76,12 +77,12 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
     <main class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
       <header class="flex flex-wrap items-end gap-x-5 gap-y-2 border-b border-line bg-chalk px-4 pt-1.5 pb-2">
         <div class="mr-auto self-center">
-          <h1 class="figure text-[22px] leading-6 font-semibold">Spot the fault</h1>
+          <h1 class="figure text-[22px] leading-6 font-semibold">{{ say`Spot the fault` }}</h1>
           <p class="note">
-            Round {{ round }}, {{ LEVEL_WORDS[level].title }}: the same ends for all who take it.
+            {{ say`Round ${round}, ${LEVEL_WORDS[level].title}: the same ends for all who take it.` }}
           </p>
         </div>
-        <ol class="flex gap-1" aria-label="Ends of this round">
+        <ol class="flex gap-1" :aria-label="say`Ends of this round`">
           <li v-for="(exercise, i) in exercises" :key="exercise.number">
             <button
               type="button"
@@ -90,7 +91,7 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
                 i === at ? 'bg-teal font-semibold text-on-teal' : 'bg-paper text-teal hover:bg-teal-tint'
               "
               :aria-current="i === at ? 'step' : undefined"
-              :aria-label="`End ${exercise.number}${stateOf(i) ? `, ${stateOf(i)} points` : ''}`"
+              :aria-label="say`End ${exercise.number}${stateOf(i) ? say`, ${stateOf(i)} points` : ''}`"
               @click="at = i"
             >
               {{ stateOf(i) || '–' }}
@@ -103,12 +104,12 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
               :class="at === exercises.length ? 'filled' : ''"
               @click="at = exercises.length"
             >
-              Result
+              {{ say`Result` }}
             </button>
           </li>
         </ol>
         <SegmentedField
-          label="Level"
+          :label="say`Level`"
           hide-label
           :model-value="level"
           :choices="LEVELS.map((value) => ({ value, title: LEVEL_WORDS[value].title }))"
@@ -126,7 +127,12 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
           class="h-[420px] border-b border-line max-sm:h-[340px] lg:h-auto lg:min-h-0 lg:flex-1"
           @choose="chosen = $event"
         />
-        <div v-if="!isDesk && !answer" class="flex flex-wrap gap-1.5 p-3" role="group" aria-label="Places">
+        <div
+          v-if="!isDesk && !answer"
+          class="flex flex-wrap gap-1.5 p-3"
+          role="group"
+          :aria-label="say`Places`"
+        >
           <button
             v-for="(title, place) in PLACES"
             :key="place"
@@ -150,13 +156,13 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
           <JobCard :asked="own.made.asked" class="border-hairline max-lg:border-t lg:border-l" />
           <div class="flex flex-col justify-end gap-2 border-hairline p-3 lg:border-l">
             <p v-if="!answer" class="note">
-              {{ end.marks.length === 0 ? 'nothing marked' : `${end.marks.length} marked` }}
+              {{ end.marks.length === 0 ? say`nothing marked` : say`${end.marks.length} marked` }}
             </p>
             <button v-if="!answer" type="button" class="button filled min-h-16 text-[18px]" @click="finish">
-              Hand in
+              {{ say`Hand in` }}
             </button>
             <button v-else type="button" class="button filled min-h-16 text-[18px]" @click="at += 1">
-              {{ at + 1 < exercises.length ? 'Next end' : 'Result' }}
+              {{ at + 1 < exercises.length ? say`Next end` : say`Result` }}
             </button>
           </div>
         </div>
@@ -166,24 +172,29 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
         <RoundSummary :exercises="exercises" :marked="marked" :result="result" />
         <div class="mt-5 flex flex-wrap items-end gap-3">
           <button type="button" class="button filled min-h-14 px-6 text-[17px]" @click="take({})">
-            Another round
+            {{ say`Another round` }}
           </button>
           <button type="button" class="button min-h-14 px-5" @click="(again(), (at = 0))">
-            The same again
+            {{ say`The same again` }}
           </button>
           <RouterLink
             :to="{ name: 'print-training', params: { jobId }, query: { level, round } }"
             class="button min-h-14 px-5"
-            >Result on paper</RouterLink
+            >{{ say`Result on paper` }}</RouterLink
           >
           <RouterLink
             :to="{ name: 'section', params: { jobId }, query: { draw: 'one' } }"
             class="button min-h-14 px-5"
-            >Judge a sawn crimp by eye</RouterLink
+            >{{ say`Judge a sawn crimp by eye` }}</RouterLink
           >
-          <TextField label="Who is training" class="w-44" :model-value="kept.by" @update:model-value="sign" />
+          <TextField
+            :label="say`Who is training`"
+            class="w-44"
+            :model-value="kept.by"
+            @update:model-value="sign"
+          />
           <QuantityField
-            label="Round number"
+            :label="say`Round number`"
             kind="number"
             class="w-36"
             :model-value="round ?? 1"

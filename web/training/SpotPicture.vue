@@ -8,6 +8,7 @@ import type { Marked } from '../../core/training/round.ts';
 import { SHEET, studOffset } from '../bench/workpiece/sheet.ts';
 import { madeExtent, madeSheet, placesAlong, type View, VIEWS } from './madeSheet.ts';
 import MadeEndPicture from './MadeEndPicture.vue';
+import { say } from '../../core/words/say.ts';
 
 /** The end to be looked at, before its sleeve and with it; each place of it can be pointed at. */
 const { own, marks, chosen, answer } = defineProps<{
@@ -72,14 +73,14 @@ const spoken = (place: PlaceName, here: readonly FaultName[]) =>
   [
     PLACES[place],
     ...readout(own.made, place, 1).map(({ what, says }) => `${what}: ${says}`),
-    ...here.map((name) => `marked: ${FAULTS[name].title}`),
+    ...here.map((name) => say`marked: ${FAULTS[name].title}`),
   ].join('; ');
-const VIEW_WORDS: Readonly<Record<View, string>> = { bare: 'before the sleeve', finished: 'finished' };
+const VIEW_WORDS: Readonly<Record<View, string>> = { bare: say`before the sleeve`, finished: 'finished' };
 </script>
 
 <template>
   <div ref="host" class="spot-picture relative bg-lamp">
-    <svg v-if="width > 0" :width="width" :height="height" role="group" aria-label="The end to look at">
+    <svg v-if="width > 0" :width="width" :height="height" role="group" :aria-label="say`The end to look at`">
       <defs>
         <pattern id="spot-grid" :width="10 * scale" :height="10 * scale" patternUnits="userSpaceOnUse">
           <path :d="`M${10 * scale} 0H0V${10 * scale}`" fill="none" stroke="var(--grid)" />

@@ -2,6 +2,7 @@
 import { Listbox, ListboxButton, ListboxLabel, ListboxOption, ListboxOptions } from '@headlessui/vue';
 import { Check, ChevronDown } from '@lucide/vue';
 import { computed } from 'vue';
+import { say } from '../../core/words/say.ts';
 
 export interface Choice<Value extends string> {
   readonly value: Value;
@@ -16,7 +17,7 @@ const {
   label,
   modelValue,
   choices,
-  empty = 'Choose',
+  empty = say`Choose`,
 } = defineProps<{
   label: string;
   modelValue: T | undefined;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle, TransitionRoot } from '@headlessui/vue';
 import { X } from '@lucide/vue';
+import { say } from '../../core/words/say.ts';
 
 /** A box over the page that takes the keyboard until it is closed. */
 defineProps<{ open: boolean; title: string; wide?: boolean }>();
@@ -23,7 +24,7 @@ defineEmits<{ close: [] }>();
               class="flex size-11 items-center justify-center text-teal"
               @click="$emit('close')"
             >
-              <X :size="20" aria-hidden="true" /><span class="sr-only">Close</span>
+              <X :size="20" aria-hidden="true" /><span class="sr-only">{{ say`Close` }}</span>
             </button>
           </div>
           <div class="p-4"><slot /></div>

@@ -3,6 +3,7 @@ import { computed, ref, useId, watch } from 'vue';
 import { digits } from '../../core/units/figure.ts';
 import { baseUnit, parseQuantity, type QuantityKind } from '../../core/units/quantity.ts';
 import { usePrefs } from '../stores/prefs.ts';
+import { say } from '../../core/words/say.ts';
 
 /**
  * A figure with its unit. It takes units as typed and simple arithmetic; a bad entry keeps what was typed, says what
@@ -72,7 +73,7 @@ watch(
   { immediate: true },
 );
 
-const range = computed(() => `${written(least)} to ${written(most)} ${unit.value}`.trim());
+const range = computed(() => say`${written(least)} to ${written(most)} ${unit.value}`.trim());
 
 function commit(): void {
   if (optional && typed.value.trim() === '') {
@@ -84,7 +85,7 @@ function commit(): void {
   if (!entry.ok) {
     problem.value = entry.sentence;
   } else if (entry.value < least - 1e-9 || entry.value > most + 1e-9) {
-    problem.value = `${written(entry.value)} ${unit.value} is out of range: ${range.value}.`;
+    problem.value = say`${written(entry.value)} ${unit.value} is out of range: ${range.value}.`;
   } else {
     problem.value = '';
     typed.value = written(entry.value);

@@ -2,6 +2,7 @@
 import type { Finding } from '../../core/finding.ts';
 import { readText } from './display.ts';
 import FormulaText from './FormulaText.vue';
+import { say } from '../../core/words/say.ts';
 
 /** How a figure came about: its formula, this cable's numbers, its source and what it assumes. */
 defineProps<{ finding: Finding }>();
@@ -12,18 +13,18 @@ defineProps<{ finding: Finding }>();
     <p class="text-[13px]">{{ finding.because }}</p>
     <p v-if="finding.remedy" class="mt-0.5 text-[13px] font-bold">{{ finding.remedy }}</p>
     <p v-if="finding.waived" class="mt-0.5">
-      Done without: {{ finding.waived.by }} answers for it. {{ finding.waived.why }}
+      {{ say`Done without: ${finding.waived.by} answers for it. ${finding.waived.why}` }}
     </p>
     <p v-if="finding.read" class="mt-0.5 text-ink2">
-      <b v-if="finding.provenance === 'simulated'" class="mr-1 border border-ink px-1">SIMULATED</b
-      >{{ readText(finding) }}
+      <b v-if="finding.provenance === 'simulated'" class="mr-1 border border-ink px-1">{{
+        say`SIMULATED`
+      }}</b>{{ readText(finding) }}
     </p>
     <p class="mt-2"><FormulaText :line="finding.work.formula" /></p>
     <p v-for="line in finding.work.substituted" :key="line"><FormulaText :line="line" /></p>
     <p class="note mt-1.5">
-      Source: {{ finding.work.source }}.<template v-if="finding.work.assumes">
-        Assumes: {{ finding.work.assumes }}.</template
-      >
+      {{ say`Source: ${finding.work.source}.`
+      }}<template v-if="finding.work.assumes">{{ ' ' }}{{ say`Assumes: ${finding.work.assumes}.` }}</template>
     </p>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Provenance } from '../../core/finding.ts';
+import { say } from '../../core/words/say.ts';
 
 /** Where a figure that was just taken came from; nothing is said of one that was typed. */
 defineProps<{ source: Provenance }>();
@@ -10,6 +11,6 @@ defineProps<{ source: Provenance }>();
     v-if="source !== 'typed'"
     class="figure inline-block text-[13.5px]"
     :class="source === 'simulated' ? 'rounded-box border border-ink px-1 font-semibold' : 'text-ink2'"
-    >{{ source === 'simulated' ? 'SIMULATED' : 'instrument' }}</span
+    >{{ source === 'simulated' ? say`SIMULATED` : say`instrument` }}</span
   >
 </template>

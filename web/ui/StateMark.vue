@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { State } from '../../core/finding.ts';
 import { STATE_WORDS } from './stateWords.ts';
+import { say } from '../../core/words/say.ts';
 
 /** A state by shape, colour and word: a bar short of its limit line, touching it, past it, or dashed. */
 const {
@@ -18,7 +19,7 @@ const {
 
 const shown = computed(() => (binds && state === 'holds' ? 'binds' : state));
 const text = computed(() =>
-  would ? `would ${STATE_WORDS[shown.value].base}` : STATE_WORDS[shown.value].says,
+  would ? say`would ${STATE_WORDS[shown.value].base}` : STATE_WORDS[shown.value].says,
 );
 const colour = computed(() =>
   would || shown.value === 'unproved'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, useId, watch } from 'vue';
+import { say } from '../../core/words/say.ts';
 
 /** A line of text. With `required`, an empty line is refused beside the field and the old text stays in force. */
 const {
@@ -33,8 +34,8 @@ watch(
 
 function commit(): void {
   const text = typed.value.trim();
-  if (required && text === '') problem.value = 'A name is needed here.';
-  else if (text.length > longest) problem.value = `At most ${longest} letters; this has ${text.length}.`;
+  if (required && text === '') problem.value = say`A name is needed here.`;
+  else if (text.length > longest) problem.value = say`At most ${longest} letters; this has ${text.length}.`;
   else {
     problem.value = check(text);
     if (problem.value === '' && text !== modelValue) emit('update:modelValue', text);

@@ -8,6 +8,7 @@ import {
 import type { Finding, Limit } from '../../core/finding.ts';
 import { digits, figure, type Unit } from '../../core/units/figure.ts';
 import type { Prefs } from '../storage/prefs.ts';
+import { say } from '../../core/words/say.ts';
 
 const MM_PER_INCH = 25.4;
 
@@ -43,7 +44,7 @@ export function conversionText(size: ConductorSize): string {
   const { size: near } = nearestIn(size.system === 'metric' ? 'awg' : 'metric', size);
   const difference = copperDifferencePercent(size, near);
   const amount = figure(Math.abs(difference), '%', 1);
-  return `${sizeLabel(size)} holds ${amount} ${difference < 0 ? 'less' : 'more'} copper than ${sizeLabel(near)}`;
+  return say`${sizeLabel(size)} holds ${amount} ${difference < 0 ? say`less` : say`more`} copper than ${sizeLabel(near)}`;
 }
 
 /**
@@ -52,8 +53,8 @@ export function conversionText(size: ConductorSize): string {
  */
 export function limitText(findings: readonly Finding[], lengths: Prefs['lengths']): string {
   const limits = findings.flatMap(({ limit, unit, decimals }) => {
-    const say = (value: number) => inReadersUnit(value, unit, decimals, lengths);
-    return limit ? [limitParts(limit, say)] : [];
+    const sized = (value: number) => inReadersUnit(value, unit, decimals, lengths);
+    return limit ? [limitParts(limit, sized)] : [];
   });
   const [first] = limits;
   if (!first) return '';
@@ -63,18 +64,18 @@ export function limitText(findings: readonly Finding[], lengths: Prefs['lengths'
 
 function limitParts(
   limit: Limit,
-  say: (value: number) => { value: string; unit: string },
+  sized: (value: number) => { value: string; unit: string },
 ): { relation: string; figures: string; unit: string } {
   switch (limit.kind) {
     case 'most':
-      return { relation: 'at most', figures: say(limit.most).value, unit: say(limit.most).unit };
+      return { relation: say`at most`, figures: sized(limit.most).value, unit: sized(limit.most).unit };
     case 'least':
-      return { relation: 'at least', figures: say(limit.least).value, unit: say(limit.least).unit };
+      return { relation: say`at least`, figures: sized(limit.least).value, unit: sized(limit.least).unit };
     case 'window':
       return {
         relation: '',
-        figures: `${say(limit.least).value} to ${say(limit.most).value}`,
-        unit: say(limit.most).unit,
+        figures: say`${sized(limit.least).value} to ${sized(limit.most).value}`,
+        unit: sized(limit.most).unit,
       };
   }
 }
@@ -83,12 +84,18 @@ function limitParts(
 export function readText({ read, provenance }: Finding): string {
   if (!read) return '';
   const how =
-    provenance === 'typed' ? 'Typed' : provenance === 'instrument' ? 'By instrument' : 'By a stand-in';
+    provenance === 'typed'
+      ? say`Typed`
+      : provenance === 'instrument'
+        ? say`By instrument`
+        : say`By a stand-in`;
   const by =
-    provenance === 'typed' ? `by ${read.by || 'nobody named'}` : `, taken by ${read.by || 'nobody named'}`;
-  const withWhat = read.with ? `, with ${read.with}` : ', its instrument not said';
-  const due = read.due ? `, calibrated until ${read.due}` : '';
-  return `${how}${provenance === 'typed' ? ' ' : ''}${by} on ${read.at.slice(0, 10)}${withWhat}${due}.`;
+    provenance === 'typed'
+      ? say`by ${read.by || say`nobody named`}`
+      : say`, taken by ${read.by || say`nobody named`}`;
+  const withWhat = read.with ? say`, with ${read.with}` : say`, its instrument not said`;
+  const due = read.due ? say`, calibrated until ${read.due}` : '';
+  return say`${how}${provenance === 'typed' ? ' ' : ''}${by} on ${read.at.slice(0, 10)}${withWhat}${due}.`;
 }
 
 /** What is left of a limit: "7.8 % left", "35 K left". */
@@ -96,10 +103,10 @@ export function marginText({ margin, limit, unit, value, state }: Finding): stri
   if (margin === undefined || value === null || !limit) return '';
   if (unit === '°C' && limit.kind === 'most') {
     const kelvin = limit.most - value;
-    return kelvin >= 0 ? `${digits(kelvin, 0)}\u2009K left` : `${digits(-kelvin, 0)}\u2009K over`;
+    return kelvin >= 0 ? say`${digits(kelvin, 0)}\u2009K left` : say`${digits(-kelvin, 0)}\u2009K over`;
   }
   if (limit.kind === 'window' && state !== 'fails') return '';
   const percent = Math.abs(margin * 100);
   const amount = `${digits(percent, percent < 10 ? 1 : 0)}\u2009%`;
-  return margin >= 0 ? `${amount} left` : `${amount} ${limit.kind === 'least' ? 'short' : 'over'}`;
+  return margin >= 0 ? say`${amount} left` : `${amount} ${limit.kind === 'least' ? 'short' : 'over'}`;
 }

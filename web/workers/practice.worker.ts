@@ -1,26 +1,14 @@
 import { expose } from 'comlink';
-import type { Job } from '../../core/job/job.ts';
-import type { Shop } from '../../core/job/shop.ts';
-import { practiceChange, type PracticeChange, underPractice } from '../../core/practice/changes.ts';
-import { QUESTIONS } from '../../core/practice/questions.ts';
-import { rememberDuty } from '../../core/sizing/rememberDuty.ts';
+import { speakAsTold } from '../words.ts';
+import type { compareUnderPractices } from './comparePractices.ts';
+
+// The page names its worker by the language it speaks; the rooms are loaded after that is known.
+const rooms = speakAsTold(self.name).then(() => import('./comparePractices.ts'));
 
 /** Works a job up under each practice that a shop could have, away from the page. */
 const practising = {
-  async compare(
-    job: Job,
-    shop: Shop,
-    found: (answerId: string, change: PracticeChange) => Promise<void>,
-  ): Promise<void> {
-    const followDuty = rememberDuty();
-    const now = underPractice(job, shop, shop.practice, followDuty);
-    for (const { answers } of QUESTIONS) {
-      for (const { id, taken, take } of answers) {
-        if (taken(shop.practice)) continue;
-        const then = underPractice(job, shop, take(shop.practice), followDuty);
-        await found(id, practiceChange(job, now, then));
-      }
-    }
+  async compare(...asked: Parameters<typeof compareUnderPractices>): Promise<void> {
+    await (await rooms).compareUnderPractices(...asked);
   },
 };
 export type PracticeWorker = typeof practising;

@@ -1,3 +1,4 @@
+import { say } from '../../words/say.ts';
 /** A point of a fuse's curve: at this multiple of its rating it has cleared within these seconds at the latest. */
 export interface ClearingPoint {
   readonly multiple: number;
@@ -21,9 +22,9 @@ export type FuseKind = 'strip' | 'link' | 'post-block' | 'class-t' | 'blade-nh';
  * Source: customary figures of the kinds. Confidence: medium; the link's curve medium, the others' not known.
  */
 export const FUSES: Readonly<Record<FuseKind, FuseKindData>> = {
-  strip: { title: 'bolt-down strip', breaking: [{ upToV: 32, amps: 6000 }], curve: [] },
+  strip: { title: say`bolt-down strip`, breaking: [{ upToV: 32, amps: 6000 }], curve: [] },
   link: {
-    title: 'bolt-down link',
+    title: say`bolt-down link`,
     breaking: [{ upToV: 32, amps: 2000 }],
     curve: [
       { multiple: 1.35, seconds: 1800 },
@@ -41,8 +42,8 @@ export const FUSES: Readonly<Record<FuseKind, FuseKindData>> = {
     ],
     curve: [],
   },
-  'class-t': { title: 'class T cartridge', breaking: [{ upToV: 125, amps: 20000 }], curve: [] },
-  'blade-nh': { title: 'knife-blade cartridge', breaking: [{ upToV: 250, amps: 25000 }], curve: [] },
+  'class-t': { title: say`class T cartridge`, breaking: [{ upToV: 125, amps: 20000 }], curve: [] },
+  'blade-nh': { title: say`knife-blade cartridge`, breaking: [{ upToV: 250, amps: 25000 }], curve: [] },
 };
 
 /** Ratings made, A. */

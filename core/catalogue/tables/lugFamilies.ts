@@ -1,4 +1,5 @@
 import type { SizeSystem } from '../../conductor/size.ts';
+import { say } from '../../words/say.ts';
 
 /** One size of a lug family: bore, outside diameter and depth of its barrel, mm. */
 export interface LugBarrel {
@@ -27,8 +28,8 @@ export type LugFamilyId = 'compression-metric' | 'tube-metric' | 'heavy-inch' | 
  */
 export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
   'compression-metric': {
-    title: 'heavy metric compression lug',
-    source: 'DIN 46235 dimensions d1 bore, d4 outside, barrel length',
+    title: say`heavy metric compression lug`,
+    source: say`DIN 46235 dimensions d1 bore, d4 outside, barrel length`,
     system: 'metric',
     sizes: {
       '10': { boreMm: 4.5, outerMm: 6, barrelMm: 10 },
@@ -46,8 +47,8 @@ export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
     dieCode: { 10: 6, 16: 8, 25: 10, 35: 12, 50: 14, 70: 16, 95: 18, 120: 20, 150: 22, 185: 25, 240: 28 },
   },
   'tube-metric': {
-    title: 'light metric tube lug',
-    source: 'typical of the family',
+    title: say`light metric tube lug`,
+    source: say`typical of the family`,
     system: 'metric',
     sizes: {
       '10': { boreMm: 4.5, outerMm: 6, barrelMm: 10 },
@@ -62,8 +63,8 @@ export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
     },
   },
   'heavy-inch': {
-    title: 'heavy-wall inch-gauge lug',
-    source: 'typical of the family',
+    title: say`heavy-wall inch-gauge lug`,
+    source: say`typical of the family`,
     system: 'awg',
     sizes: {
       '8': { boreMm: 4.2, outerMm: 6.6, barrelMm: 16 },
@@ -78,8 +79,8 @@ export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
     },
   },
   'light-inch': {
-    title: 'light inch-gauge lug',
-    source: 'typical of the family',
+    title: say`light inch-gauge lug`,
+    source: say`typical of the family`,
     system: 'awg',
     sizes: {
       '8': { boreMm: 4.2, outerMm: 5.8, barrelMm: 13 },

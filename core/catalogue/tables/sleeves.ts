@@ -1,3 +1,4 @@
+import { say } from '../../words/say.ts';
 /** A heat-shrink sleeve as sold: what it passes before shrinking, what it grips after, and its wall then, mm. */
 export interface SleeveSize {
   readonly suppliedMm: number;
@@ -26,7 +27,7 @@ export const SLEEVES: Readonly<
   >
 > = {
   'dual-3': {
-    title: 'dual wall with adhesive',
+    title: say`dual wall with adhesive`,
     ratio: '3:1',
     adhesive: true,
     shorteningPercent: 12,
@@ -42,7 +43,7 @@ export const SLEEVES: Readonly<
     ],
   },
   'dual-4': {
-    title: 'dual wall with adhesive',
+    title: say`dual wall with adhesive`,
     ratio: '4:1',
     adhesive: true,
     shorteningPercent: 12,
@@ -57,7 +58,7 @@ export const SLEEVES: Readonly<
     ],
   },
   'medium-3': {
-    title: 'medium wall with adhesive',
+    title: say`medium wall with adhesive`,
     ratio: '3:1',
     adhesive: true,
     shorteningPercent: 12,
@@ -69,7 +70,7 @@ export const SLEEVES: Readonly<
     ],
   },
   'thin-2': {
-    title: 'thin wall',
+    title: say`thin wall`,
     ratio: '2:1',
     adhesive: false,
     shorteningPercent: 10,

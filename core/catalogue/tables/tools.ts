@@ -1,3 +1,4 @@
+import { say } from '../../words/say.ts';
 /** What a kind of crimping tool does to a lug, and what it needs round it. */
 export interface ToolKindFacts {
   readonly title: string;
@@ -22,7 +23,7 @@ const tool = (facts: Partial<ToolKindFacts> & Pick<ToolKindFacts, 'title' | 'sto
   leaves: 'hexagon' as const,
   solidFloor: false,
   benchOnly: false,
-  hands: 'two hands',
+  hands: say`two hands`,
   largestMm2: 150,
   refused: '',
   ...facts,
@@ -31,48 +32,47 @@ const tool = (facts: Partial<ToolKindFacts> & Pick<ToolKindFacts, 'title' | 'sto
 /** Kinds of crimping tool. Source: craft practice; a tool's own sheet governs. Confidence: medium. */
 export const TOOL_KINDS = {
   'hand lever': tool({
-    title: 'hand lever, indent',
+    title: say`hand lever, indent`,
     leaves: 'indent',
-    stop: 'the handles meet at the dial mark',
+    stop: say`the handles meet at the dial mark`,
     swingMm: 600,
-    hands: 'a vice, or a helper to hold the cable',
+    hands: say`a vice, or a helper to hold the cable`,
     largestMm2: 120,
   }),
   hammer: tool({
-    title: 'hammer-struck plunger',
+    title: say`hammer-struck plunger`,
     leaves: 'indent',
-    stop: 'the plunger reaches its mark',
+    stop: say`the plunger reaches its mark`,
     swingMm: 450,
     solidFloor: true,
-    hands: 'both hands free; force depends on the blow',
+    hands: say`both hands free; force depends on the blow`,
   }),
   'hand hydraulic': tool({
-    title: 'hand hydraulic',
-    stop: 'the dies touch',
+    title: say`hand hydraulic`,
+    stop: say`the dies touch`,
     swingMm: 350,
-    hands: 'one hand pumps, one holds the cable home',
+    hands: say`one hand pumps, one holds the cable home`,
   }),
   'bench hydraulic': tool({
-    title: 'bench hydraulic, foot switch',
-    stop: 'the dies touch',
+    title: say`bench hydraulic, foot switch`,
+    stop: say`the dies touch`,
     swingMm: 0,
     benchOnly: true,
-    hands: 'both hands hold the cable',
+    hands: say`both hands hold the cable`,
     largestMm2: 400,
   }),
   ratchet: tool({
-    title: 'ratchet, small terminals',
-    stop: 'the ratchet lets go',
+    title: say`ratchet, small terminals`,
+    stop: say`the ratchet lets go`,
     swingMm: 250,
-    hands: 'one hand',
+    hands: say`one hand`,
     largestMm2: 16,
   }),
   improvised: tool({
-    title: 'improvised press',
+    title: say`improvised press`,
     stop: '',
     swingMm: 0,
-    refused:
-      'a press made from a jack or a welded frame stores enough energy to injure when something slips: use a made tool',
+    refused: say`a press made from a jack or a welded frame stores enough energy to injure when something slips: use a made tool`,
   }),
 } as const satisfies Record<string, ToolKindFacts>;
 

@@ -12,26 +12,27 @@ import SegmentedField from '../../ui/SegmentedField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** What to cut, how it comes from the finished length, and everything else that is cut for this cable. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
 
 const { prefs } = usePrefs();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
-const say = (mm: number, decimals = 0) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
+const sized = (mm: number, decimals = 0) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
 const unit = computed(() => prefs.lengths);
 
 const first = computed(() => cable.run.laid?.on ?? 'A');
 const second = computed(() => (first.value === 'A' ? 'B' : 'A'));
 function setLaid(on: string): void {
-  edit('mock-up', ({ run }) => {
+  edit(say`mock-up`, ({ run }) => {
     if (on === 'A' || on === 'B') run.laid = { on, markMm: run.laid?.markMm ?? run.lengthMm };
     else delete run.laid;
   });
 }
 /** The laid cable is the truth: its mark is the length in use. */
 function setMark(markMm: number): void {
-  edit('mark of the mock-up', ({ run }) => {
+  edit(say`mark of the mock-up`, ({ run }) => {
     if (run.laid) run.laid.markMm = markMm;
     run.lengthMm = markMm;
   });
@@ -46,10 +47,10 @@ const parts = computed(() => {
   const { lengths, ends } = work;
   if (!lengths || !ends.A.lug || !ends.B.lug) return null;
   return [
-    { title: 'route', mm: cable.run.lengthMm, sign: '', decimals: 0 },
-    { title: 'service loop', mm: cable.run.loopMm, sign: '+', decimals: 0 },
-    { title: 'lug A to barrel', mm: ends.A.lug.studToBarrelMm, sign: '−', decimals: 1 },
-    { title: 'lug B to barrel', mm: ends.B.lug.studToBarrelMm, sign: '−', decimals: 1 },
+    { title: say`route`, mm: cable.run.lengthMm, sign: '', decimals: 0 },
+    { title: say`service loop`, mm: cable.run.loopMm, sign: '+', decimals: 0 },
+    { title: say`lug A to barrel`, mm: ends.A.lug.studToBarrelMm, sign: '−', decimals: 1 },
+    { title: say`lug B to barrel`, mm: ends.B.lug.studToBarrelMm, sign: '−', decimals: 1 },
   ];
 });
 
@@ -58,9 +59,9 @@ const list = computed(() => {
   if (!lengths) return [];
   return [
     {
-      what: `Cable, ${sizeText(choice.taken.at.size, prefs.sizes)} ${kind.title.toLowerCase()}, ${cable.jacket}`,
+      what: say`Cable, ${sizeText(choice.taken.at.size, prefs.sizes)} ${kind.title.toLowerCase()}, ${cable.jacket}`,
       mm: lengths.cutMm,
-      note: 'square, both ends',
+      note: say`square, both ends`,
     },
     ...END_NAMES.flatMap((name) => {
       const end = ends[name];
@@ -68,14 +69,14 @@ const list = computed(() => {
       const { sleeve, cutMm, coverMm } = end.sleeve;
       return [
         {
-          what: `Sleeve ${name}, ${sleeve.suppliedMm}/${sleeve.recoveredMm}`,
+          what: say`Sleeve ${name}, ${sleeve.suppliedMm}/${sleeve.recoveredMm}`,
           mm: cutMm,
-          note: `shrinks to cover ${say(coverMm)}`,
+          note: say`shrinks to cover ${sized(coverMm)}`,
         },
         {
-          what: `Strip ${name}`,
+          what: say`Strip ${name}`,
           mm: end.stripMm,
-          note: `barrel ${say(end.lug?.barrelMm ?? 0)} and a gap of ${say(end.gapMm)}`,
+          note: say`barrel ${sized(end.lug?.barrelMm ?? 0)} and a gap of ${sized(end.gapMm)}`,
         },
       ];
     }),
@@ -85,18 +86,18 @@ const list = computed(() => {
 
 <template>
   <div class="p-3.5">
-    <StageSection title="Cut" note="between the bottoms of the two barrels">
+    <StageSection :title="say`Cut`" :note="say`between the bottoms of the two barrels`">
       <template v-if="work.lengths && parts">
         <div class="flex flex-wrap items-end gap-x-8 gap-y-3">
           <p class="figure text-[84px] leading-[72px] font-semibold">
-            {{ say(work.lengths.cutMm) }}<span class="text-[30px] font-medium text-ink2"> {{ unit }}</span>
+            {{ sized(work.lengths.cutMm) }}<span class="text-[30px] font-medium text-ink2"> {{ unit }}</span>
           </p>
           <p class="figure flex flex-wrap items-end gap-x-2.5 pb-1 text-[19px] font-medium">
             <template v-for="part in parts" :key="part.title">
               <span v-if="part.sign" class="pb-[1px] text-ink2">{{ part.sign }}</span>
               <span class="flex flex-col items-center leading-5">
                 <span class="text-[13px] font-normal text-ink2">{{ part.title }}</span>{{
-                  say(part.mm, part.decimals)
+                  sized(part.mm, part.decimals)
                 }}
               </span>
             </template>
@@ -104,42 +105,46 @@ const list = computed(() => {
         </div>
       </template>
       <p v-else class="py-4">
-        Each lug adds the distance from its hole to its barrel. Choose both lugs in <b>Ends</b> and the cut
-        length stands here.
+        {{ say`Each lug adds the distance from its hole to its barrel. Choose both lugs in` }}
+        <b>{{ say`Ends` }}</b> {{ say`and the cut length stands here.` }}
       </p>
     </StageSection>
 
-    <StageSection title="Lengths that decide it">
+    <StageSection :title="say`Lengths that decide it`">
       <div class="grid grid-cols-2 gap-3 sm:grid-cols-3">
         <QuantityField
-          label="Stud to stud, as it lies"
+          :label="say`Stud to stud, as it lies`"
           kind="length"
           :model-value="cable.run.lengthMm"
           :least="50"
           :most="1000000"
-          @update:model-value="(lengthMm) => edit('length', (draft) => void (draft.run.lengthMm = lengthMm))"
+          @update:model-value="
+            (lengthMm) => edit(say`length`, (draft) => void (draft.run.lengthMm = lengthMm))
+          "
         />
         <QuantityField
-          label="Service loop"
+          :label="say`Service loop`"
           kind="length"
           :model-value="cable.run.loopMm"
           :least="0"
           :most="10000"
-          @update:model-value="(loopMm) => edit('service loop', (draft) => void (draft.run.loopMm = loopMm))"
+          @update:model-value="
+            (loopMm) => edit(say`service loop`, (draft) => void (draft.run.loopMm = loopMm))
+          "
         />
       </div>
     </StageSection>
 
     <StageSection
-      title="Mock-up first"
-      note="one end is on its stud, the cable lies as it will lie: where does the other stud come?"
+      :title="say`Mock-up first`"
+      :note="say`one end is on its stud, the cable lies as it will lie: where does the other stud come?`"
     >
       <div class="grid items-start gap-3 sm:grid-cols-[180px_200px_1fr]">
         <SegmentedField
-          label="End that is on"
+          :label="say`End that is on`"
           :model-value="cable.run.laid?.on ?? 'none'"
           :choices="[
-            { value: 'none', title: 'none' },
+            { value: 'none', title: say`none` },
             { value: 'A', title: 'A' },
             { value: 'B', title: 'B' },
           ]"
@@ -147,23 +152,25 @@ const list = computed(() => {
         />
         <QuantityField
           v-if="cable.run.laid"
-          label="The mark is at"
+          :label="say`The mark is at`"
           kind="length"
           :model-value="cable.run.laid.markMm"
           :least="50"
           :most="1000000"
           :decimals="0"
-          :hint="`from the middle of stud ${first}, along the cable`"
+          :hint="say`from the middle of stud ${first}, along the cable`"
           @update:model-value="setMark"
         />
         <p v-if="work.lengths" class="flex flex-wrap items-baseline gap-x-3">
           <span class="figure text-[34px] leading-9 font-semibold"
-            >{{ say(work.lengths.secondMarkMm) }}<span class="text-[18px] text-ink2"> {{ unit }}</span></span
+            >{{ sized(work.lengths.secondMarkMm)
+            }}<span class="text-[18px] text-ink2"> {{ unit }}</span></span
           >
           <span
-            >from the middle of stud {{ first }}: cut here for end {{ second
-            }}<template v-if="cable.run.loopMm > 0"
-              >, the loop of {{ say(cable.run.loopMm) }} included</template
+            >{{ say`from the middle of stud ${first}: cut here for end ${second}`
+            }}<template v-if="cable.run.loopMm > 0">{{
+              say`, the loop of ${sized(cable.run.loopMm)} included`
+            }}</template
             >.</span
           >
         </p>
@@ -171,18 +178,18 @@ const list = computed(() => {
     </StageSection>
 
     <p v-if="work.lengths" class="mb-4 flex flex-wrap gap-2">
-      <button type="button" class="button" @click="saveDrawing">Save the drawing as SVG</button>
-      <RouterLink :to="{ name: 'kit', params: { jobId } }" class="button"
-        >All cables on their spools</RouterLink
-      >
+      <button type="button" class="button" @click="saveDrawing">{{ say`Save the drawing as SVG` }}</button>
+      <RouterLink :to="{ name: 'kit', params: { jobId } }" class="button">{{
+        say`All cables on their spools`
+      }}</RouterLink>
     </p>
-    <StageSection v-if="list.length > 0" title="Everything to cut for this cable">
+    <StageSection v-if="list.length > 0" :title="say`Everything to cut for this cable`">
       <table class="w-full">
         <tbody>
           <tr v-for="row in list" :key="row.what" class="border-b border-hairline">
             <th scope="row" class="py-1.5 text-left font-normal">{{ row.what }}</th>
             <td class="figure w-28 text-right text-[20px] font-semibold">
-              {{ say(row.mm) }} <span class="text-[14px] font-medium text-ink2">{{ unit }}</span>
+              {{ sized(row.mm) }} <span class="text-[14px] font-medium text-ink2">{{ unit }}</span>
             </td>
             <td class="note pl-4">{{ row.note }}</td>
           </tr>

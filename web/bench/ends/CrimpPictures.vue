@@ -12,13 +12,14 @@ import { inReadersUnit } from '../../ui/display.ts';
 import { toPath } from '../workpiece/geometry.ts';
 import { lugOutline } from '../workpiece/lugShape.ts';
 import SectionPair from './SectionPair.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** The end in three pictures to one scale: its face on the stud, the barrel cut before the crimp, and after. */
 const { end } = defineProps<{ end: ResolvedEnd }>();
 
 const { prefs } = usePrefs();
 const patternId = useId();
-const say = (mm: number, decimals = 1) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
+const sized = (mm: number, decimals = 1) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
 
 const WIDTH = 340;
 const HEIGHT = 172;
@@ -62,12 +63,16 @@ const trials = computed(() => {
   const { die } = end;
   if (!die) return '';
   const { trials: count } = die.learned;
-  if (count === 0) return 'no trial yet';
-  return `${count} ${count === 1 ? 'trial' : 'trials'}${die.own ? `, ${die.own.count} on this lug` : ''}`;
+  if (count === 0) return say`no trial yet`;
+  return `${count} ${count === 1 ? 'trial' : 'trials'}${die.own ? say`, ${die.own.count} on this lug` : ''}`;
 });
 /** What stands in place of a crimp. */
 const uncrimped = computed(() =>
-  end.method === 'solder' ? 'filled with solder' : end.method === 'screwed' ? 'screwed down' : 'no die suits',
+  end.method === 'solder'
+    ? say`filled with solder`
+    : end.method === 'screwed'
+      ? say`screwed down`
+      : say`no die suits`,
 );
 </script>
 
@@ -77,7 +82,7 @@ const uncrimped = computed(() =>
     :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
     class="crimp-pictures block w-full"
     role="img"
-    :aria-label="`Lug ${end.lug.label} on ${on.name}; its barrel before and after the crimp`"
+    :aria-label="say`Lug ${end.lug.label} on ${on.name}; its barrel before and after the crimp`"
   >
     <defs>
       <clipPath :id="`${patternId}c`"><rect x="0" y="0" :width="WIDTH" :height="MIDDLE + 54" /></clipPath>
@@ -141,29 +146,31 @@ const uncrimped = computed(() =>
     />
 
     <text :x="faceX" y="131" text-anchor="middle">
-      hole {{ say(end.lug.holeMm) }}, {{ say(end.lug.holeMm - on.diameterMm) }} clear
+      {{ say`hole ${sized(end.lug.holeMm)}, ${sized(end.lug.holeMm - on.diameterMm)} clear` }}
     </text>
     <text :x="faceX" y="147" text-anchor="middle">
-      web {{ say(webMm(end.lug.palmWidthMm, end.lug.holeMm)) }}
+      {{ say`web ${sized(webMm(end.lug.palmWidthMm, end.lug.holeMm))}` }}
     </text>
     <text :x="beforeX + 3" y="131" text-anchor="middle">
-      {{ say(end.lug.outerMm) }} over {{ say(end.lug.boreMm) }}
+      {{ say`${sized(end.lug.outerMm)} over ${sized(end.lug.boreMm)}` }}
     </text>
     <text :x="beforeX + 3" y="147" text-anchor="middle">
-      fill {{ digits(boreFill(end.copperMm2, end.lug.boreMm), 2) }}
+      {{ say`fill ${digits(boreFill(end.copperMm2, end.lug.boreMm), 2)}` }}
     </text>
     <template v-if="end.die">
       <text class="strong" :x="afterX" y="131" text-anchor="middle">
         <template v-if="crimp">
-          {{ say(end.die.parts.acrossFlatsMm, 2) }} flats, stretch {{ figure(crimp.stretch * 100, '%', 0) }}
+          {{
+            say`${sized(end.die.parts.acrossFlatsMm, 2)} flats, stretch ${figure(crimp.stretch * 100, '%', 0)}`
+          }}
         </template>
-        <template v-else>{{ say(end.die.die.acrossFlatsMm) }} across the indent</template>
+        <template v-else>{{ say`${sized(end.die.die.acrossFlatsMm)} across the indent` }}</template>
       </text>
       <text :x="afterX" y="147" text-anchor="middle">
         <template v-if="crimp">
-          air {{ figure(crimp.voidShare * 100, '%', 1) }}, {{ EARS[crimp.ears] }}
+          {{ ' ' }}{{ say`air ${figure(crimp.voidShare * 100, '%', 1)}, ${EARS[crimp.ears]}` }}
         </template>
-        <template v-else>judged by trial only</template>
+        <template v-else>{{ say`judged by trial only` }}</template>
       </text>
       <text :x="afterX" y="163" text-anchor="middle">{{ trials }}</text>
     </template>

@@ -4,6 +4,7 @@ import type { DieOffer } from '../../../core/termination/dieOffers.ts';
 import type { DieZones } from '../../../core/termination/dieOnLug.ts';
 import { DIE_WORDS } from './dieWords.ts';
 import { digits } from '../../../core/units/figure.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Dies near the right one by what they measure, and where each falls between open and will not close. */
 const { offers, chosen, zones } = defineProps<{
@@ -53,14 +54,16 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
 
 <template>
   <div>
-    <div class="flex gap-1.5" role="radiogroup" aria-label="Die">
+    <div class="flex gap-1.5" role="radiogroup" :aria-label="say`Die`">
       <button
         v-for="offer in near"
         :key="offer.die.id"
         type="button"
         role="radio"
         :aria-checked="isChosen(offer)"
-        :aria-label="`die ${offer.die.stamp || 'without a mark'}, ${digits(offer.parts.acrossFlatsMm, 1)} across flats: ${DIE_WORDS[offer.verdict]}${offer.unfit ? `, ${offer.unfit}` : ''}`"
+        :aria-label="
+          say`die ${offer.die.stamp || say`without a mark`}, ${digits(offer.parts.acrossFlatsMm, 1)} across flats: ${DIE_WORDS[offer.verdict]}${offer.unfit ? `, ${offer.unfit}` : ''}`
+        "
         class="relative min-w-0 flex-1 rounded-box border pt-1"
         :class="[
           isChosen(offer)
@@ -88,8 +91,8 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
           >
             <template v-if="offer.die.stamp">{{ offer.die.stamp }}</template>
             <template v-else>
-              <tspan x="30" font-size="12" font-weight="400">no</tspan>
-              <tspan x="30" dy="11" font-size="12" font-weight="400">mark</tspan>
+              <tspan x="30" font-size="12" font-weight="400">{{ say`no` }}</tspan>
+              <tspan x="30" dy="11" font-size="12" font-weight="400">{{ say`mark` }}</tspan>
             </template>
           </text>
         </svg>
@@ -154,7 +157,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
       />
     </svg>
     <p v-if="indents.length > 0" class="flex flex-wrap items-center gap-1.5">
-      <span class="note">By trial only:</span>
+      <span class="note">{{ say`By trial only:` }}</span>
       <button
         v-for="offer in indents"
         :key="offer.die.id"
@@ -169,7 +172,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
         :title="offer.unfit"
         @click="$emit('choose', offer.die.id)"
       >
-        {{ offer.tool.kind === 'hammer' ? 'plunger' : `lever ${offer.die.stamp}` }}
+        {{ offer.tool.kind === 'hammer' ? say`plunger` : say`lever ${offer.die.stamp}` }}
         {{ DIE_WORDS[offer.verdict] }}
       </button>
     </p>

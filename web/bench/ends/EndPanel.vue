@@ -19,6 +19,7 @@ import SegmentedField from '../../ui/SegmentedField.vue';
 import CrimpPictures from './CrimpPictures.vue';
 import DieStrip from './DieStrip.vue';
 import { useEndEdit } from './useEndEdit.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The lug that fits cable and stud, why it is the one, and the die that fits the lug. */
 const { name, cable, work, jobId } = defineProps<{
@@ -49,13 +50,13 @@ const lugs = computed(() => {
     title: offer.lug.label,
     note:
       offer.refused === null
-        ? `${offer.lug.stock} left, ${offer.reasons.map(({ words }) => words).join(', ')}`
-        : `refused: ${offer.refused}`,
+        ? say`${offer.lug.stock} left, ${offer.reasons.map(({ words }) => words).join(', ')}`
+        : say`refused: ${offer.refused}`,
     disabled: offer.refused !== null,
   }));
 });
 const reasons = computed(() => offers.value.find(({ lug }) => lug.id === end.value.lug?.id)?.reasons ?? []);
-const studs = STUD_NAMES.map((stud) => ({ value: stud, title: stud, note: 'stud' }));
+const studs = STUD_NAMES.map((stud) => ({ value: stud, title: stud, note: say`stud` }));
 
 const dies = computed(() =>
   end.value.lug
@@ -74,60 +75,61 @@ const meets = computed(() => end.value.meets);
       :class="cable.ends[name].post && !isCrimped ? 'grid-cols-[1fr_auto]' : 'grid-cols-[1fr_80px_104px]'"
     >
       <ChoiceField
-        :label="`Lug of ${name}`"
+        :label="say`Lug of ${name}`"
         hide-label
         :model-value="end.lug?.id"
         :choices="lugs"
-        empty="none suits"
-        @update:model-value="(lugId) => set('lug', { lugId })"
+        :empty="say`none suits`"
+        @update:model-value="(lugId) => set(say`lug`, { lugId })"
       />
       <ChoiceField
         v-if="!cable.ends[name].post"
-        :label="`Stud of ${name}`"
+        :label="say`Stud of ${name}`"
         hide-label
         :model-value="cable.ends[name].stud"
         :choices="studs"
-        @update:model-value="(stud) => set('stud', { stud, lugId: undefined })"
+        @update:model-value="(stud) => set(say`stud`, { stud, lugId: undefined })"
       />
       <p v-else class="note self-center leading-4">{{ meetsWord(meets) }}</p>
       <SegmentedField
         v-if="isCrimped"
-        :label="`Crimps of ${name}`"
+        :label="say`Crimps of ${name}`"
         hide-label
         :model-value="end.crimpsAsked"
         :choices="[
           { value: 1, title: '1' },
-          { value: 2, title: '2 crimps' },
+          { value: 2, title: say`2 crimps` },
         ]"
-        @update:model-value="(crimps) => set('crimps', { crimps: crimps === 1 ? 1 : 2 })"
+        @update:model-value="(crimps) => set(say`crimps`, { crimps: crimps === 1 ? 1 : 2 })"
       />
     </div>
     <p v-if="!end.lug" class="my-4 font-bold text-fails">
-      No lug on the shelf suits this cable on
-      {{ meetsWord(meets) }}. Never cut strands to fit, never drill a lug out.
+      {{
+        say`No lug on the shelf suits this cable on ${meetsWord(meets)}. Never cut strands to fit, never drill a lug out.`
+      }}
     </p>
     <template v-else>
       <CrimpPictures :end="end" class="mt-2" />
-      <ul class="mb-1.5 flex flex-wrap gap-x-3 gap-y-0.5" aria-label="Why this lug">
+      <ul class="mb-1.5 flex flex-wrap gap-x-3 gap-y-0.5" :aria-label="say`Why this lug`">
         <li
           v-for="reason in reasons"
           :key="reason.about"
           class="flex items-center gap-1 text-[12.5px]"
           :class="reason.good ? 'text-ink2' : 'font-bold text-binds'"
         >
-          <Check v-if="reason.good" :size="13" class="text-holds" aria-label="for it:" />
-          <TriangleAlert v-else :size="13" aria-label="against it:" />{{ reason.words }}
+          <Check v-if="reason.good" :size="13" class="text-holds" :aria-label="say`for it:`" />
+          <TriangleAlert v-else :size="13" :aria-label="say`against it:`" />{{ reason.words }}
         </li>
       </ul>
       <template v-if="isCrimped">
         <header class="flex items-baseline justify-between">
-          <h4 class="figure text-[16px] font-semibold">Dies in the case</h4>
+          <h4 class="figure text-[16px] font-semibold">{{ say`Dies in the case` }}</h4>
           <p class="note">
-            flats, then c ·
+            {{ say`flats, then c ·` }}
             <RouterLink
               :to="{ name: 'case', params: { jobId }, query: { lug: end.lug.id } }"
               class="font-bold text-teal underline"
-              >the whole map</RouterLink
+              >{{ say`the whole map` }}</RouterLink
             >
             <template v-if="end.die">
               ·
@@ -138,7 +140,7 @@ const meets = computed(() => end.value.meets);
                   query: { lug: end.lug.id, die: end.die.die.id, draw: 'one' },
                 }"
                 class="font-bold text-teal underline"
-                >as if sawn</RouterLink
+                >{{ say`as if sawn` }}</RouterLink
               >
             </template>
           </p>
@@ -148,7 +150,7 @@ const meets = computed(() => end.value.meets);
           :offers="dies"
           :chosen="end.die"
           :zones="zones"
-          @choose="(dieId) => set('die', { dieId })"
+          @choose="(dieId) => set(say`die`, { dieId })"
         />
       </template>
     </template>

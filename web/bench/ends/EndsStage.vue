@@ -11,6 +11,7 @@ import MethodPanel from './MethodPanel.vue';
 import { END_PARTS, type EndPart, PART_TITLES, partStates } from './parts.ts';
 import StudPanel from './StudPanel.vue';
 import WayPanel from './WayPanel.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** Both ends side by side, a part at a time: what is bolted, crimped, soldered, slid on, and led through. */
 const { cable, work } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -34,7 +35,7 @@ const isProposed = (name: 'A' | 'B') => {
   <TabGroup as="div" :selected-index="shown" @change="shown = $event">
     <TabList
       class="relative flex overflow-x-auto border-b border-hairline bg-chalk px-2"
-      aria-label="Part of the ends"
+      :aria-label="say`Part of the ends`"
     >
       <Tab v-for="part in END_PARTS" :key="part" v-slot="{ selected }" as="template">
         <button
@@ -57,7 +58,7 @@ const isProposed = (name: 'A' | 'B') => {
         <section
           v-for="name in END_NAMES"
           :key="name"
-          :aria-label="`End ${name}`"
+          :aria-label="say`End ${name}`"
           class="min-w-0 max-sm:mb-6"
         >
           <header class="mb-2 flex items-center gap-2">
@@ -66,9 +67,11 @@ const isProposed = (name: 'A' | 'B') => {
               >{{ name }}</span
             >
             <h3 class="figure truncate text-[18px] font-semibold">
-              {{ cable.ends[name].at || 'Not said where' }}
+              {{ cable.ends[name].at || say`Not said where` }}
             </h3>
-            <p class="note ml-auto whitespace-nowrap">{{ isProposed(name) ? 'proposed' : 'decided' }}</p>
+            <p class="note ml-auto whitespace-nowrap">
+              {{ isProposed(name) ? say`proposed` : say`decided` }}
+            </p>
           </header>
           <component
             :is="PANELS[part]"

@@ -6,6 +6,7 @@ import type { Lug } from '../../../core/job/shop.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The hole end on, with the palm, barrel and cable of each end in it, to scale. */
 const { cable, work, lugPasses } = defineProps<{
@@ -15,7 +16,7 @@ const { cable, work, lugPasses } = defineProps<{
 }>();
 
 const { prefs } = usePrefs();
-const say = (mm: number) => inReadersUnit(mm, 'mm', 1, prefs.lengths).value;
+const sized = (mm: number) => inReadersUnit(mm, 'mm', 1, prefs.lengths).value;
 const holeMm = computed(() => cable.run.holeMm ?? null);
 const ends = computed(() =>
   END_NAMES.map((name) => {
@@ -35,7 +36,7 @@ const centre = (i: number) => 74 + i * 152;
     viewBox="0 0 300 152"
     class="hole-picture block w-full"
     role="img"
-    aria-label="Each end before the hole"
+    :aria-label="say`Each end before the hole`"
   >
     <g v-for="({ name, lug, wall, needs }, i) in ends" :key="name">
       <circle
@@ -72,13 +73,17 @@ const centre = (i: number) => 74 + i * 152;
           stroke-width="1.2"
         />
         <text class="strong" :x="centre(i)" y="132" text-anchor="middle">
-          {{ name }} needs {{ say(needs) }}
+          {{ say`${name} needs ${sized(needs)}` }}
         </text>
         <text :x="centre(i)" y="147" text-anchor="middle">
-          {{ holeMm ? `${needs > holeMm ? 'does not pass' : 'passes'} ${say(holeMm)}` : 'no hole said' }}
+          {{
+            holeMm
+              ? `${needs > holeMm ? say`does not pass` : say`passes`} ${sized(holeMm)}`
+              : say`no hole said`
+          }}
         </text>
       </template>
-      <text v-else :x="centre(i)" y="132" text-anchor="middle">{{ name }}: no lug yet</text>
+      <text v-else :x="centre(i)" y="132" text-anchor="middle">{{ say`${name}: no lug yet` }}</text>
     </g>
   </svg>
 </template>

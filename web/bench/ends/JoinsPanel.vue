@@ -18,6 +18,7 @@ import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
 import { DIE_WORDS } from './dieWords.ts';
 import SectionPair from './SectionPair.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** Joins along the way: each with a connector, a die and a sleeve of its own. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -26,7 +27,7 @@ const bench = useBench();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
 
 function add(kind: Join['kind']): void {
-  edit(kind === 'butt' ? 'in-line join' : 'branch', (draft) => {
+  edit(kind === 'butt' ? say`in-line join` : say`branch`, (draft) => {
     draft.joins.push({
       id: nanoid(8),
       kind,
@@ -36,13 +37,13 @@ function add(kind: Join['kind']): void {
   });
 }
 function set(join: Join, change: Partial<Join>): void {
-  edit('join', (draft) => {
+  edit(say`join`, (draft) => {
     const own = draft.joins.find(({ id }) => id === join.id);
     if (own) Object.assign(own, change);
   });
 }
 function remove(join: Join): void {
-  edit('take the join out', (draft) => {
+  edit(say`take the join out`, (draft) => {
     draft.joins = draft.joins.filter(({ id }) => id !== join.id);
   });
 }
@@ -50,7 +51,7 @@ const connectors = ({ copperMm2 }: ResolvedJoin) =>
   connectorsFor(bench.shop.lugs, copperMm2).map(({ id, label, stock }) => ({
     value: id,
     title: label,
-    note: `${stock} left`,
+    note: say`${stock} left`,
   }));
 const dies = ({ connector, copperMm2 }: ResolvedJoin) =>
   connector
@@ -59,7 +60,7 @@ const dies = ({ connector, copperMm2 }: ResolvedJoin) =>
         .map((offer) => ({
           value: offer.die.id,
           title: dieCalled(offer.die),
-          note: `${digits(offer.parts.acrossFlatsMm, 1)} flats, c ${digits(offer.c, 2)}, ${DIE_WORDS[offer.verdict]}`,
+          note: say`${digits(offer.parts.acrossFlatsMm, 1)} flats, c ${digits(offer.c, 2)}, ${DIE_WORDS[offer.verdict]}`,
         }))
     : [];
 const sleeves = ({ sleeveTask }: ResolvedJoin) =>
@@ -72,7 +73,7 @@ const joins = computed(() => work.joins);
 </script>
 
 <template>
-  <StageSection title="Joins along the way">
+  <StageSection :title="say`Joins along the way`">
     <div v-for="join in joins" :key="join.spec.id" class="mb-3 border-b border-hairline pb-3">
       <div class="mb-1 flex items-center gap-2">
         <h4 class="figure text-[16px] font-semibold">{{ join.title }}</h4>
@@ -81,12 +82,14 @@ const joins = computed(() => work.joins);
           class="ml-auto flex size-9 items-center justify-center text-teal"
           @click="remove(join.spec)"
         >
-          <X :size="18" aria-hidden="true" /><span class="sr-only">Take out the {{ join.title }}</span>
+          <X :size="18" aria-hidden="true" /><span class="sr-only">{{
+            say`Take out the ${join.title}`
+          }}</span>
         </button>
       </div>
       <div class="grid items-start gap-2 sm:grid-cols-[1fr_1fr_220px]">
         <QuantityField
-          label="From stud A, along the cable"
+          :label="say`From stud A, along the cable`"
           kind="length"
           :model-value="join.spec.atMm"
           :least="0"
@@ -96,7 +99,7 @@ const joins = computed(() => work.joins);
         />
         <QuantityField
           v-if="join.spec.kind === 'branch'"
-          label="Copper of the branch, mm²"
+          :label="say`Copper of the branch, mm²`"
           kind="number"
           :model-value="join.spec.branchMm2 ?? null"
           :least="0.5"
@@ -104,10 +107,10 @@ const joins = computed(() => work.joins);
           @update:model-value="(branchMm2) => set(join.spec, { branchMm2 })"
         />
         <ChoiceField
-          label="Connector"
+          :label="say`Connector`"
           :model-value="join.connector?.id"
           :choices="connectors(join)"
-          empty="none owned suits"
+          :empty="say`none owned suits`"
           @update:model-value="(connectorId) => set(join.spec, { connectorId })"
         />
         <svg
@@ -115,7 +118,7 @@ const joins = computed(() => work.joins);
           viewBox="0 0 220 100"
           class="row-span-2 block w-full"
           role="img"
-          aria-label="The connector before and after its crimp"
+          :aria-label="say`The connector before and after its crimp`"
         >
           <SectionPair
             :outer-mm="join.connector.outerMm"
@@ -128,28 +131,28 @@ const joins = computed(() => work.joins);
           />
         </svg>
         <ChoiceField
-          label="Die of the join"
+          :label="say`Die of the join`"
           :model-value="join.die?.die.id"
           :choices="dies(join)"
-          empty="none closes right"
+          :empty="say`none closes right`"
           @update:model-value="(dieId) => set(join.spec, { dieId })"
         />
         <ChoiceField
-          label="Sleeve of the join"
+          :label="say`Sleeve of the join`"
           :model-value="join.sleeve?.id"
           :choices="sleeves(join)"
-          empty="none passes and grips"
+          :empty="say`none passes and grips`"
           @update:model-value="(sleeveId) => set(join.spec, { sleeveId })"
         />
       </div>
     </div>
-    <p v-if="joins.length === 0" class="mb-2">One piece from end to end, as it should be.</p>
+    <p v-if="joins.length === 0" class="mb-2">{{ say`One piece from end to end, as it should be.` }}</p>
     <div class="flex flex-wrap gap-2">
       <button type="button" class="button" @click="add('butt')">
-        <Plus :size="16" aria-hidden="true" /> In-line butt
+        <Plus :size="16" aria-hidden="true" /> {{ say`In-line butt` }}
       </button>
       <button type="button" class="button" @click="add('branch')">
-        <Plus :size="16" aria-hidden="true" /> Sealed branch
+        <Plus :size="16" aria-hidden="true" /> {{ say`Sealed branch` }}
       </button>
     </div>
   </StageSection>

@@ -18,6 +18,7 @@ import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';
 import NestingPicture from './NestingPicture.vue';
 import { useEndEdit } from './useEndEdit.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The sleeve that passes and grips, everything else that slides on, and in what order. */
 const { name, cable, work, jobId } = defineProps<{
@@ -31,7 +32,7 @@ const bench = useBench();
 const { prefs } = usePrefs();
 const set = useEndEdit(() => ({ jobId, cable, name }));
 const end = computed(() => work.ends[name]);
-const say = (mm: number, decimals = 1) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
+const sized = (mm: number, decimals = 1) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
 
 const needs = computed(() => end.value.sleeveTask && sleeveWindow(end.value.sleeveTask));
 /** The sleeve in use and the nearest others, three in all. */
@@ -55,12 +56,12 @@ const sleeves = computed(() => {
 /** Millimetres of bore to px of the little bar. */
 const bore = (mm: number) => Math.min(96, (mm / 40) * 96);
 const sleeveWord = (offer: SleeveOffer) =>
-  !offer.seals ? 'only marks' : !offer.passes ? 'will not pass' : !offer.grips ? 'slack' : '';
+  !offer.seals ? say`only marks` : !offer.passes ? say`will not pass` : !offer.grips ? 'slack' : '';
 
 const kinds = Object.keys(LAYERS) as Layer[];
 function setLayer(layer: Layer, on: boolean): void {
   const { layers } = end.value;
-  set('layers', { layers: on ? [...layers, layer] : layers.filter((other) => other !== layer) });
+  set(say`layers`, { layers: on ? [...layers, layer] : layers.filter((other) => other !== layer) });
 }
 const colours = SLEEVE_COLOURS.filter((colour) => colour !== 'clear').map((colour) => ({
   value: colour,
@@ -70,15 +71,15 @@ const colours = SLEEVE_COLOURS.filter((colour) => colour !== 'clear').map((colou
 
 <template>
   <div>
-    <p v-if="!end.lug" class="note">Choose the lug first: the sleeve has to pass or grip it.</p>
+    <p v-if="!end.lug" class="note">{{ say`Choose the lug first: the sleeve has to pass or grip it.` }}</p>
     <template v-else>
       <header class="mb-1 flex items-baseline justify-between">
-        <h4 class="figure text-[16px] font-semibold">Sleeve</h4>
+        <h4 class="figure text-[16px] font-semibold">{{ say`Sleeve` }}</h4>
         <p v-if="needs" class="note">
-          grip {{ say(needs.recoveredMostMm) }}, pass {{ say(needs.suppliedLeastMm) }}
+          {{ say`grip ${sized(needs.recoveredMostMm)}, pass ${sized(needs.suppliedLeastMm)}` }}
         </p>
       </header>
-      <div class="grid grid-cols-3 gap-2" role="radiogroup" :aria-label="`Sleeve of end ${name}`">
+      <div class="grid grid-cols-3 gap-2" role="radiogroup" :aria-label="say`Sleeve of end ${name}`">
         <button
           v-for="offer in sleeves"
           :key="offer.sleeve.id"
@@ -91,7 +92,7 @@ const colours = SLEEVE_COLOURS.filter((colour) => colour !== 'clear').map((colou
               ? 'border-2 border-teal bg-teal-tint'
               : 'border-hairline bg-paper hover:bg-teal-tint'
           "
-          @click="set('sleeve', { sleeveId: offer.sleeve.id })"
+          @click="set(say`sleeve`, { sleeveId: offer.sleeve.id })"
         >
           <span class="figure flex items-baseline justify-between text-[16px] font-semibold">
             {{ offer.sleeve.suppliedMm }} / {{ offer.sleeve.recoveredMm }}
@@ -122,23 +123,23 @@ const colours = SLEEVE_COLOURS.filter((colour) => colour !== 'clear').map((colou
         </button>
       </div>
       <p v-if="end.sleeve" class="note mt-1.5">
-        Cut {{ say(end.sleeve.cutMm, 0) }} to cover {{ say(end.sleeve.coverMm, 0) }} from the shoulder back,
-        never on the palm. Wall {{ say(end.sleeve.wallMm, 2) }} once shrunk.
-        {{ figure(end.sleeve.sleeve.stockMm, 'mm', 0) }} on the shelf.
+        {{
+          say`Cut ${sized(end.sleeve.cutMm, 0)} to cover ${sized(end.sleeve.coverMm, 0)} from the shoulder back, never on the palm. Wall ${sized(end.sleeve.wallMm, 2)} once shrunk. ${figure(end.sleeve.sleeve.stockMm, 'mm', 0)} on the shelf.`
+        }}
       </p>
       <SegmentedField
         class="mt-2"
-        :label="`The sleeve of ${name} goes on`"
+        :label="say`The sleeve of ${name} goes on`"
         :model-value="cable.ends[name].sleeveAfterLug ? 'after' : 'before'"
         :choices="[
-          { value: 'before', title: 'before the lug' },
-          { value: 'after', title: 'after it, over the palm' },
+          { value: 'before', title: say`before the lug` },
+          { value: 'after', title: say`after it, over the palm` },
         ]"
         @update:model-value="
-          (when) => set('sleeve order', { sleeveAfterLug: when === 'after' ? true : undefined })
+          (when) => set(say`sleeve order`, { sleeveAfterLug: when === 'after' ? true : undefined })
         "
       />
-      <h4 class="figure mt-3 mb-1.5 text-[16px] font-semibold">Other layers</h4>
+      <h4 class="figure mt-3 mb-1.5 text-[16px] font-semibold">{{ say`Other layers` }}</h4>
       <div class="flex flex-wrap gap-x-4 gap-y-3">
         <CheckField
           v-for="layer in kinds"
@@ -151,14 +152,14 @@ const colours = SLEEVE_COLOURS.filter((colour) => colour !== 'clear').map((colou
       <ChoiceField
         v-if="end.layers.includes('band')"
         class="mt-2"
-        :label="`Band of ${name}`"
+        :label="say`Band of ${name}`"
         :model-value="end.bandColour"
         :choices="colours"
-        @update:model-value="(bandColour) => set('band colour', { bandColour })"
+        @update:model-value="(bandColour) => set(say`band colour`, { bandColour })"
       />
       <header class="mt-3 mb-1 flex items-baseline justify-between">
-        <h4 class="figure text-[16px] font-semibold">On in this order</h4>
-        <p class="note">outside it must pass</p>
+        <h4 class="figure text-[16px] font-semibold">{{ say`On in this order` }}</h4>
+        <p class="note">{{ say`outside it must pass` }}</p>
       </header>
       <NestingPicture :end="end" :outer-mm="work.conductor.outerMm" :jacket="cable.jacket" />
     </template>

@@ -13,6 +13,7 @@ import StateMark from '../../ui/StateMark.vue';
 import TextField from '../../ui/TextField.vue';
 import { today } from '../../ui/today.ts';
 import { useEndEdit } from './useEndEdit.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** How strands are held: every school with what it means for this very end; strands cut; and what is temporary. */
 const { name, cable, work, jobId } = defineProps<{
@@ -32,27 +33,27 @@ const isForced = computed(() => resolved.value.lug !== null && resolved.value.lu
 
 const STILL = { distanceMm: 0, flexes: false, vibrates: false };
 function setSupport(change: Partial<NonNullable<End['support']>>): void {
-  set('first support', { support: { ...STILL, ...end.value.support, ...change } });
+  set(say`first support`, { support: { ...STILL, ...end.value.support, ...change } });
 }
 function setStrands(change: Partial<NonNullable<End['strands']>>): void {
   const next = { cut: 0, ...end.value.strands, ...change };
   const isNothing = next.cut === 0 && next.counted === undefined && !next.tinnedFirst;
-  set('strands', { strands: isNothing ? undefined : next });
+  set(say`strands`, { strands: isNothing ? undefined : next });
 }
 function uncount(): void {
   const { counted: _, ...rest } = { cut: 0, ...end.value.strands };
-  set('strands', { strands: rest });
+  set(say`strands`, { strands: rest });
 }
 const isDay = (text: string) =>
   /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text))
     ? ''
-    : 'Write the day as year-month-day, such as 2026-12-01.';
+    : say`Write the day as year-month-day, such as 2026-12-01.`;
 function setTemporary(on: boolean): void {
   const day = new Date(Date.parse(today()) + 14 * 86_400_000).toISOString().slice(0, 10);
-  set('temporary', { temporary: on ? { fitted: today(), replaceBy: day } : undefined });
+  set(say`temporary`, { temporary: on ? { fitted: today(), replaceBy: day } : undefined });
 }
 const laterThanFitted = (text: string) =>
-  isDay(text) || (text >= (end.value.temporary?.fitted ?? '') ? '' : 'That is before it was fitted.');
+  isDay(text) || (text >= (end.value.temporary?.fitted ?? '') ? '' : say`That is before it was fitted.`);
 </script>
 
 <template>
@@ -60,11 +61,11 @@ const laterThanFitted = (text: string) =>
     <p v-if="isForced" class="mb-2">
       {{
         resolved.method === 'screwed'
-          ? 'A screw clamp is screwed down, to get home: give it a day to be gone by.'
-          : 'A casting cracks in a die: it is soldered.'
+          ? say`A screw clamp is screwed down, to get home: give it a day to be gone by.`
+          : say`A casting cracks in a die: it is soldered.`
       }}
     </p>
-    <div v-else role="radiogroup" :aria-label="`Method of end ${name}`" class="grid gap-1.5">
+    <div v-else role="radiogroup" :aria-label="say`Method of end ${name}`" class="grid gap-1.5">
       <button
         v-for="school in schools"
         :key="school.method"
@@ -77,7 +78,7 @@ const laterThanFitted = (text: string) =>
             ? 'border-2 border-teal bg-teal-tint'
             : 'border-hairline bg-paper hover:bg-teal-tint'
         "
-        @click="set('method', { method: school.method })"
+        @click="set(say`method`, { method: school.method })"
       >
         <span class="flex items-center justify-between gap-2">
           <span class="figure text-[17px] font-semibold">{{ school.method }}</span>
@@ -93,7 +94,7 @@ const laterThanFitted = (text: string) =>
     </div>
     <div class="mt-3 grid grid-cols-2 gap-x-2 gap-y-1">
       <QuantityField
-        :label="`First support from lug ${name}`"
+        :label="say`First support from lug ${name}`"
         kind="length"
         :model-value="end.support?.distanceMm ?? null"
         :least="0"
@@ -101,81 +102,82 @@ const laterThanFitted = (text: string) =>
         :decimals="0"
         optional
         @update:model-value="setSupport({ distanceMm: $event })"
-        @clear="set('first support', { support: undefined })"
+        @clear="set(say`first support`, { support: undefined })"
       />
       <div class="flex flex-col justify-center gap-3">
         <CheckField
-          :label="`it flexes there, ${name}`"
+          :label="say`it flexes there, ${name}`"
           :model-value="end.support?.flexes ?? false"
           @update:model-value="setSupport({ flexes: $event })"
         />
         <CheckField
-          :label="`it shakes, ${name}`"
+          :label="say`it shakes, ${name}`"
           :model-value="end.support?.vibrates ?? false"
           @update:model-value="setSupport({ vibrates: $event })"
         />
       </div>
       <QuantityField
-        :label="`Strands cut at ${name}`"
+        :label="say`Strands cut at ${name}`"
         kind="number"
         :model-value="end.strands?.cut ?? 0"
         :least="0"
         :most="resolved.strands.count"
         :decimals="0"
-        :hint="`of ${digits(resolved.strands.count, 0)}; ${resolved.strands.allowed} allowed`"
+        :hint="say`of ${digits(resolved.strands.count, 0)}; ${resolved.strands.allowed} allowed`"
         @update:model-value="setStrands({ cut: Math.round($event) })"
       />
       <QuantityField
-        :label="`Strands counted at ${name}`"
+        :label="say`Strands counted at ${name}`"
         kind="number"
         :model-value="end.strands?.counted ?? null"
         :least="Math.max(7, end.strands?.cut ?? 0)"
         :most="20000"
         :decimals="0"
         optional
-        hint="computed when not counted"
+        :hint="say`computed when not counted`"
         @update:model-value="setStrands({ counted: Math.round($event) })"
         @clear="uncount"
       />
       <QuantityField
-        :label="`Other copper in barrel ${name}, mm²`"
+        :label="say`Other copper in barrel ${name}, mm²`"
         kind="number"
         :model-value="end.alsoMm2 ?? null"
         :least="0"
         :most="1000"
         optional
-        hint="a second cable in one lug"
-        @update:model-value="set('other copper', { alsoMm2: $event })"
-        @clear="set('other copper', { alsoMm2: undefined })"
+        :hint="say`a second cable in one lug`"
+        @update:model-value="set(say`other copper`, { alsoMm2: $event })"
+        @clear="set(say`other copper`, { alsoMm2: undefined })"
       />
       <CheckField
         class="self-center"
-        :label="`strands of ${name} were tinned first`"
+        :label="say`strands of ${name} were tinned first`"
         :model-value="end.strands?.tinnedFirst ?? false"
         @update:model-value="setStrands({ tinnedFirst: $event })"
       />
     </div>
     <div class="mt-3 border-t border-hairline pt-3">
       <CheckField
-        :label="`end ${name} is temporary, to get home`"
+        :label="say`end ${name} is temporary, to get home`"
         :model-value="end.temporary !== undefined"
         @update:model-value="setTemporary"
       />
       <div v-if="end.temporary" class="mt-2 grid grid-cols-2 gap-2">
         <TextField
-          :label="`Fitted, ${name}`"
+          :label="say`Fitted, ${name}`"
           :model-value="end.temporary.fitted"
           :check="isDay"
           @update:model-value="
-            (fitted) => end.temporary && set('temporary', { temporary: { ...end.temporary, fitted } })
+            (fitted) => end.temporary && set(say`temporary`, { temporary: { ...end.temporary, fitted } })
           "
         />
         <TextField
-          :label="`Gone by, ${name}`"
+          :label="say`Gone by, ${name}`"
           :model-value="end.temporary.replaceBy"
           :check="laterThanFitted"
           @update:model-value="
-            (replaceBy) => end.temporary && set('temporary', { temporary: { ...end.temporary, replaceBy } })
+            (replaceBy) =>
+              end.temporary && set(say`temporary`, { temporary: { ...end.temporary, replaceBy } })
           "
         />
       </div>

@@ -3,12 +3,13 @@ import { computed } from 'vue';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The layers parked on the cable as they went on, the first farthest from the lug; what cannot pass it is marked. */
 const { end, outerMm, jacket } = defineProps<{ end: ResolvedEnd; outerMm: number; jacket: string }>();
 
 const { prefs } = usePrefs();
-const say = (mm: number) => inReadersUnit(mm, 'mm', 1, prefs.lengths).value;
+const sized = (mm: number) => inReadersUnit(mm, 'mm', 1, prefs.lengths).value;
 
 const WIDTH = 340;
 const CENTRE = 26;
@@ -95,11 +96,11 @@ const fillOf = (layer: string) =>
           {{ layer.title }}
           <span class="note block leading-4">{{ layer.why }}</span>
         </span>
-        <span class="figure text-[15px]">{{ say(layer.mustPassMm) }}</span>
+        <span class="figure text-[15px]">{{ sized(layer.mustPassMm) }}</span>
         <span
           class="w-[90px] text-right whitespace-nowrap text-[12px] font-bold"
           :class="layer.afterLug ? 'text-ink2' : 'text-binds'"
-          >{{ layer.afterLug ? 'passes the lug' : 'before the lug' }}</span
+          >{{ layer.afterLug ? say`passes the lug` : say`before the lug` }}</span
         >
       </li>
     </ol>

@@ -9,6 +9,7 @@ import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import TextField from '../../ui/TextField.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** A stud of the job that several share: how long it is, what else is on it, and how it is really stacked. */
 const { stud, stack, jobId, endName } = defineProps<{
@@ -20,7 +21,7 @@ const { stud, stack, jobId, endName } = defineProps<{
 
 const bench = useBench();
 function edit(what: string, recipe: (own: Draft<SharedStud>) => void): void {
-  bench.edit(`${what} of ${stud.name}`, (draft) => {
+  bench.edit(say`${what} of ${stud.name}`, (draft) => {
     const own = draft.jobs.find(({ id }) => id === jobId)?.studs.find(({ id }) => id === stud.id);
     if (own) recipe(own);
   });
@@ -33,40 +34,40 @@ function move(key: string, by: 1 | -1): void {
   const from = order.indexOf(key);
   const [moved] = order.splice(from, 1);
   if (moved) order.splice(from + by, 0, moved);
-  edit('order', (own) => void (own.order = order));
+  edit(say`order`, (own) => void (own.order = order));
 }
 const isOther = (key: string) => stud.others.some(({ what }) => what === key);
 const taken = (text: string) =>
-  stack.members.some(({ key }) => key === text) ? 'That is on it already.' : '';
+  stack.members.some(({ key }) => key === text) ? say`That is on it already.` : '';
 </script>
 
 <template>
   <div class="mt-2 border-t border-hairline pt-2">
     <div class="grid grid-cols-2 gap-2">
       <TextField
-        :label="`Name of the stud at ${endName}`"
+        :label="say`Name of the stud at ${endName}`"
         :model-value="stud.name"
         required
-        @update:model-value="(name) => edit('name', (own) => void (own.name = name))"
+        @update:model-value="(name) => edit(say`name`, (own) => void (own.name = name))"
       />
       <QuantityField
-        :label="`Thread clear of the face at ${endName}`"
+        :label="say`Thread clear of the face at ${endName}`"
         kind="length"
         :model-value="stud.lengthMm ?? null"
         :least="2"
         :most="200"
         optional
-        @update:model-value="(mm) => edit('length', (own) => void (own.lengthMm = mm))"
-        @clear="edit('length', (own) => void delete own.lengthMm)"
+        @update:model-value="(mm) => edit(say`length`, (own) => void (own.lengthMm = mm))"
+        @clear="edit(say`length`, (own) => void delete own.lengthMm)"
       />
     </div>
     <CheckField
       class="mt-1"
-      label="a spring washer under the nut"
+      :label="say`a spring washer under the nut`"
       :model-value="stud.springWasher"
-      @update:model-value="(on) => edit('washer', (own) => void (own.springWasher = on))"
+      @update:model-value="(on) => edit(say`washer`, (own) => void (own.springWasher = on))"
     />
-    <ol class="mt-3" :aria-label="`From the top of the stack at ${endName}`">
+    <ol class="mt-3" :aria-label="say`From the top of the stack at ${endName}`">
       <li
         v-for="(member, i) in fromTop"
         :key="member.key"
@@ -81,9 +82,9 @@ const taken = (text: string) =>
           :disabled="i === 0"
           @click="move(member.key, 1)"
         >
-          <ArrowUp :size="17" aria-hidden="true" /><span class="sr-only"
-            >{{ member.label }} away from the face</span
-          >
+          <ArrowUp :size="17" aria-hidden="true" /><span class="sr-only">{{
+            say`${member.label} away from the face`
+          }}</span>
         </button>
         <button
           type="button"
@@ -91,51 +92,56 @@ const taken = (text: string) =>
           :disabled="i === fromTop.length - 1"
           @click="move(member.key, -1)"
         >
-          <ArrowDown :size="17" aria-hidden="true" /><span class="sr-only"
-            >{{ member.label }} towards the face</span
-          >
+          <ArrowDown :size="17" aria-hidden="true" /><span class="sr-only">{{
+            say`${member.label} towards the face`
+          }}</span>
         </button>
         <button
           v-if="isOther(member.key)"
           type="button"
           class="flex size-9 items-center justify-center text-teal"
           @click="
-            edit('others', (own) => void (own.others = own.others.filter(({ what }) => what !== member.key)))
+            edit(
+              say`others`,
+              (own) => void (own.others = own.others.filter(({ what }) => what !== member.key)),
+            )
           "
         >
-          <X :size="17" aria-hidden="true" /><span class="sr-only">take {{ member.label }} off</span>
+          <X :size="17" aria-hidden="true" /><span class="sr-only">{{ say`take ${member.label} off` }}</span>
         </button>
       </li>
     </ol>
     <details class="mt-2">
-      <summary class="min-h-8 cursor-pointer font-bold text-teal">Something else on it</summary>
+      <summary class="min-h-8 cursor-pointer font-bold text-teal">{{ say`Something else on it` }}</summary>
       <TextField
-        :label="`What else is on the stud at ${endName}`"
+        :label="say`What else is on the stud at ${endName}`"
         model-value=""
-        hint="shunt lead, charger ring; Enter puts it on"
+        :hint="say`shunt lead, charger ring; Enter puts it on`"
         :check="taken"
         @update:model-value="
-          (what) => edit('others', (own) => void own.others.push({ what, amps: 5, palmMm: 1.5 }))
+          (what) => edit(say`others`, (own) => void own.others.push({ what, amps: 5, palmMm: 1.5 }))
         "
       />
       <div v-for="(other, i) in stud.others" :key="other.what" class="grid grid-cols-2 gap-2">
         <QuantityField
-          :label="`${other.what}, amps`"
+          :label="say`${other.what}, amps`"
           kind="current"
           :model-value="other.amps"
           :least="0"
           :most="5000"
           :decimals="0"
-          @update:model-value="(amps) => edit('amps', (own) => void ((own.others[i] ?? other).amps = amps))"
+          @update:model-value="
+            (amps) => edit(say`amps`, (own) => void ((own.others[i] ?? other).amps = amps))
+          "
         />
         <QuantityField
-          :label="`${other.what}, thickness`"
+          :label="say`${other.what}, thickness`"
           kind="length"
           :model-value="other.palmMm"
           :least="0.3"
           :most="20"
           @update:model-value="
-            (mm) => edit('thickness', (own) => void ((own.others[i] ?? other).palmMm = mm))
+            (mm) => edit(say`thickness`, (own) => void ((own.others[i] ?? other).palmMm = mm))
           "
         />
       </div>
@@ -144,9 +150,9 @@ const taken = (text: string) =>
       v-if="stud.order"
       type="button"
       class="mt-1 min-h-8 font-bold text-teal"
-      @click="edit('order', (own) => void delete own.order)"
+      @click="edit(say`order`, (own) => void delete own.order)"
     >
-      Stack by amps again
+      {{ say`Stack by amps again` }}
     </button>
   </div>
 </template>

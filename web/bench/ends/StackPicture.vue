@@ -5,13 +5,14 @@ import { STACK, stackMm, type StudStack } from '../../../core/termination/studSt
 import { figure } from '../../../core/units/figure.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Everything on a stud, from the side and to scale: the face, palms as they lie, washers, nut, and threads beyond. */
 const { stack } = defineProps<{ stack: StudStack }>();
 
 const { prefs } = usePrefs();
 const id = useId();
-const say = (mm: number) => inReadersUnit(mm, 'mm', 1, prefs.lengths).value;
+const sized = (mm: number) => inReadersUnit(mm, 'mm', 1, prefs.lengths).value;
 
 const WIDTH = 340;
 const STUD_X = 92;
@@ -71,7 +72,9 @@ const threads = computed(() => {
     :viewBox="`0 0 ${WIDTH} ${height}`"
     class="stack-picture block w-full"
     role="img"
-    :aria-label="`${stack.stud} stud from its face: ${stack.members.map(({ label }) => label).join(', ')}, washer, nut`"
+    :aria-label="
+      say`${stack.stud} stud from its face: ${stack.members.map(({ label }) => label).join(', ')}, washer, nut`
+    "
   >
     <defs>
       <pattern :id="id" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -108,7 +111,7 @@ const threads = computed(() => {
         {{ lug.label }}, {{ figure(lug.amps, 'A', 0) }}
       </text>
       <text :x="WIDTH - 4" :y="lug.textY" text-anchor="end">
-        {{ lug.palmMm === null ? 'not decided' : say(lug.palmMm) }}
+        {{ lug.palmMm === null ? say`not decided` : sized(lug.palmMm) }}
       </text>
     </g>
     <g fill="var(--paper)" stroke="var(--line)">
@@ -125,7 +128,7 @@ const threads = computed(() => {
       />
     </g>
     <text x="188" :y="Math.min(layers.nut.middle + 5, (labels.at(-1)?.textY ?? 200) - 19)">
-      washer{{ stack.springWasher ? 's' : '' }}, nut, {{ STACK.threadsBeyond }} threads
+      {{ say`washer${stack.springWasher ? 's' : ''}, nut, ${STACK.threadsBeyond} threads` }}
     </text>
     <path
       :d="`M14 ${faceY}V${faceY - needs * scale}m-4 0h8M10 ${faceY}h8`"
@@ -133,10 +136,12 @@ const threads = computed(() => {
       :stroke="stack.lengthMm !== null && needs > stack.lengthMm ? 'var(--fails)' : 'var(--ink2)'"
       stroke-width="1"
     />
-    <text x="6" :y="Math.max(13, faceY - needs * scale - 5)" class="strong">needs {{ say(needs) }}</text>
-    <text x="188" :y="faceY + 13" class="strong">face, {{ stack.stud }}</text>
+    <text x="6" :y="Math.max(13, faceY - needs * scale - 5)" class="strong">
+      {{ say`needs ${sized(needs)}` }}
+    </text>
+    <text x="188" :y="faceY + 13" class="strong">{{ say`face, ${stack.stud}` }}</text>
     <text v-if="stack.lengthMm !== null" :x="WIDTH - 4" :y="faceY + 13" text-anchor="end">
-      stands {{ say(stack.lengthMm) }}
+      {{ say`stands ${sized(stack.lengthMm)}` }}
     </text>
   </svg>
 </template>

@@ -14,6 +14,7 @@ import SegmentedField from '../../ui/SegmentedField.vue';
 import SharedStudFields from './SharedStudFields.vue';
 import StackPicture from './StackPicture.vue';
 import { useEndEdit } from './useEndEdit.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** What the end goes on: a stud, alone or with others, or a battery post with what stands between. */
 const { name, cable, work, jobId } = defineProps<{
@@ -38,25 +39,25 @@ const kinds = (Object.keys(POST_KINDS) as PostKind[]).map((kind) => ({
 }));
 const NONE = 'none';
 const adapters = computed(() => [
-  { value: NONE, title: 'nothing between' },
+  { value: NONE, title: say`nothing between` },
   ...(end.value.post
     ? adaptersFor(end.value.post.kind).map((id) => ({ value: id as string, title: ADAPTERS[id].title }))
     : []),
 ]);
 const NEW = 'new';
 const sharing = computed(() => [
-  { value: NONE, title: 'alone on its stud' },
+  { value: NONE, title: say`alone on its stud` },
   ...(job.value?.studs ?? []).map(({ id, name: title, stud }) => ({
     value: id,
     title,
     note: stud as string,
   })),
-  { value: NEW, title: 'with others, a new one' },
+  { value: NEW, title: say`with others, a new one` },
 ]);
 
 function setKind(kind: 'stud' | 'post'): void {
   const polarity = cable.polarity === 'negative' ? 'negative' : 'positive';
-  set('what it goes on', {
+  set(say`what it goes on`, {
     post: kind === 'post' ? { kind: 'large taper', polarity } : undefined,
     adapter: undefined,
     lugId: undefined,
@@ -64,14 +65,14 @@ function setKind(kind: 'stud' | 'post'): void {
   });
 }
 function setShared(choice: string): void {
-  if (choice !== NEW) return set('shared stud', { studId: choice === NONE ? undefined : choice });
+  if (choice !== NEW) return set(say`shared stud`, { studId: choice === NONE ? undefined : choice });
   const id = nanoid(8);
   const stud = stack.value?.stud ?? end.value.stud;
-  bench.edit(`shared stud of ${name}`, (draft) => {
+  bench.edit(say`shared stud of ${name}`, (draft) => {
     const own = draft.jobs.find((other) => other.id === jobId);
     const mine = own?.cables.find((other) => other.id === cable.id);
     if (!own || !mine) return;
-    own.studs.push({ id, name: end.value.at || 'Shared stud', stud, springWasher: false, others: [] });
+    own.studs.push({ id, name: end.value.at || say`Shared stud`, stud, springWasher: false, others: [] });
     mine.ends[name].studId = id;
   });
 }
@@ -81,27 +82,28 @@ function setShared(choice: string): void {
   <div>
     <div class="grid grid-cols-2 gap-2">
       <SegmentedField
-        :label="`End ${name} goes on`"
+        :label="say`End ${name} goes on`"
         :model-value="end.post ? 'post' : 'stud'"
         :choices="[
-          { value: 'stud', title: 'a stud' },
-          { value: 'post', title: 'a battery post' },
+          { value: 'stud', title: say`a stud` },
+          { value: 'post', title: say`a battery post` },
         ]"
         class="col-span-2"
         @update:model-value="setKind($event === 'post' ? 'post' : 'stud')"
       />
       <template v-if="end.post">
         <ChoiceField
-          :label="`Post of ${name}`"
+          :label="say`Post of ${name}`"
           :model-value="end.post.kind"
           :choices="kinds"
           @update:model-value="
             (kind) =>
-              end.post && set('post', { post: { ...end.post, kind }, adapter: undefined, lugId: undefined })
+              end.post &&
+              set(say`post`, { post: { ...end.post, kind }, adapter: undefined, lugId: undefined })
           "
         />
         <SegmentedField
-          :label="`Pole of ${name}`"
+          :label="say`Pole of ${name}`"
           :model-value="end.post.polarity"
           :choices="[
             { value: 'positive', title: '+', spoken: 'positive' },
@@ -110,7 +112,7 @@ function setShared(choice: string): void {
           @update:model-value="
             (pole) =>
               end.post &&
-              set('pole', {
+              set(say`pole`, {
                 post: { ...end.post, polarity: pole === 'negative' ? 'negative' : 'positive' },
                 lugId: undefined,
               })
@@ -118,12 +120,12 @@ function setShared(choice: string): void {
         />
         <ChoiceField
           class="col-span-2"
-          :label="`Adapter of ${name}`"
+          :label="say`Adapter of ${name}`"
           :model-value="end.adapter ?? NONE"
           :choices="adapters"
           @update:model-value="
             (adapter) =>
-              set('adapter', {
+              set(say`adapter`, {
                 adapter: adaptersFor(end.post?.kind ?? 'blade').find((id) => id === adapter),
                 lugId: undefined,
               })
@@ -131,24 +133,26 @@ function setShared(choice: string): void {
         />
         <p class="col-span-2">
           {{ postTitle(end.post)
-          }}<template v-if="postTopMm(end.post)"
-            >: {{ postTopMm(end.post) }} mm at the top, taper 1:9</template
-          >. {{ work.ends[name].lug ? `On it: ${work.ends[name].lug?.label}.` : '' }} A battery cannot be
-          switched off: negative off first and on last.
+          }}<template v-if="postTopMm(end.post)">{{
+            say`: ${postTopMm(end.post)} mm at the top, taper 1:9`
+          }}</template
+          >{{
+            say`. ${work.ends[name].lug ? say`On it: ${work.ends[name].lug?.label}.` : ''} A battery cannot be switched off: negative off first and on last.`
+          }}
         </p>
       </template>
       <template v-else>
         <ChoiceField
-          :label="`Stud size of ${name}`"
+          :label="say`Stud size of ${name}`"
           :model-value="end.stud"
           :choices="studs"
-          @update:model-value="(stud) => set('stud', { stud, lugId: undefined })"
+          @update:model-value="(stud) => set(say`stud`, { stud, lugId: undefined })"
         />
       </template>
       <ChoiceField
         v-if="work.ends[name].meets.kind === 'stud'"
         :class="end.post ? 'col-span-2' : ''"
-        :label="`On the stud of ${name}`"
+        :label="say`On the stud of ${name}`"
         :model-value="end.studId ?? NONE"
         :choices="sharing"
         @update:model-value="setShared"
@@ -157,8 +161,9 @@ function setShared(choice: string): void {
     <template v-if="stack">
       <StackPicture :stack="stack" class="mt-3" />
       <p v-if="torque" class="note mt-1">
-        Torque {{ torque[0] }} to {{ figure(torque[1], 'N·m', 0) }}, customary: the maker’s figure governs.
-        Washer above, never between the faces.
+        {{
+          say`Torque ${torque[0]} to ${figure(torque[1], 'N·m', 0)}, customary: the maker’s figure governs. Washer above, never between the faces.`
+        }}
       </p>
     </template>
     <SharedStudFields

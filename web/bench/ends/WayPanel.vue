@@ -14,6 +14,7 @@ import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
 import HolePicture from './HolePicture.vue';
 import JoinsPanel from './JoinsPanel.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** The smallest hole and what it means for the order of work, the angle between the palms, and joins. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -27,16 +28,16 @@ const inPlaceNames = computed(() => END_NAMES.filter((name) => cable.ends[name].
 const pulled = computed<EndName>(() => work.passage?.pulled ?? 'B');
 const sentence = computed(() => {
   const { passage } = work;
-  if (!passage) return 'No hole is said: any end goes anywhere.';
-  if (passage.pulled === null) return 'The cable itself does not pass this hole.';
-  if (passage.finished) return `End ${passage.pulled} passes finished: make both ends at the bench.`;
+  if (!passage) return say`No hole is said: any end goes anywhere.`;
+  if (passage.pulled === null) return say`The cable itself does not pass this hole.`;
+  if (passage.finished) return say`End ${passage.pulled} passes finished: make both ends at the bench.`;
   const first = passage.pulled === 'A' ? 'B' : 'A';
   return cable.ends[passage.pulled].inPlace
-    ? `Make ${first} at the bench, pull ${passage.pulled} through bare, and make it in place.`
-    : `No finished end passes. Pull ${passage.pulled} through bare and make it in place.`;
+    ? say`Make ${first} at the bench, pull ${passage.pulled} through bare, and make it in place.`
+    : say`No finished end passes. Pull ${passage.pulled} through bare and make it in place.`;
 });
 function setInPlace(name: EndName, on: boolean): void {
-  edit(`place of ${name}`, (draft) => {
+  edit(say`place of ${name}`, (draft) => {
     if (on) draft.ends[name].inPlace = { swingMm: 400, solidFloor: false };
     else delete draft.ends[name].inPlace;
   });
@@ -50,30 +51,30 @@ const toolsAt = (name: EndName) =>
 
 <template>
   <div>
-    <StageSection title="Through the smallest hole" :note="sentence">
+    <StageSection :title="say`Through the smallest hole`" :note="sentence">
       <div class="grid items-start gap-4 sm:grid-cols-[1fr_300px]">
         <div class="grid grid-cols-2 gap-2">
           <QuantityField
-            label="Smallest hole on the way"
+            :label="say`Smallest hole on the way`"
             kind="length"
             :model-value="cable.run.holeMm ?? null"
             :least="3"
             :most="500"
             optional
-            @update:model-value="(mm) => edit('smallest hole', (draft) => void (draft.run.holeMm = mm))"
-            @clear="edit('smallest hole', (draft) => void delete draft.run.holeMm)"
+            @update:model-value="(mm) => edit(say`smallest hole`, (draft) => void (draft.run.holeMm = mm))"
+            @clear="edit(say`smallest hole`, (draft) => void delete draft.run.holeMm)"
           />
           <SegmentedField
-            label="End pulled through it"
+            :label="say`End pulled through it`"
             :model-value="cable.run.pulledEnd ?? 'any'"
             :choices="[
-              { value: 'any', title: 'either' },
+              { value: 'any', title: say`either` },
               { value: 'A', title: 'A' },
               { value: 'B', title: 'B' },
             ]"
             @update:model-value="
               (name) =>
-                edit('end pulled through', (draft) => {
+                edit(say`end pulled through`, (draft) => {
                   if (name === 'A' || name === 'B') draft.run.pulledEnd = name;
                   else delete draft.run.pulledEnd;
                 })
@@ -87,11 +88,11 @@ const toolsAt = (name: EndName) =>
             class="button col-span-2 justify-start bg-teal-tint"
             @click="setInPlace(pulled, true)"
           >
-            Way out: pull it bare, make {{ pulled }} in place
+            {{ say`Way out: pull it bare, make ${pulled} in place` }}
           </button>
           <div v-for="name in END_NAMES" :key="name" class="col-span-2">
             <CheckField
-              :label="`end ${name} is made in place, not on the bench`"
+              :label="say`end ${name} is made in place, not on the bench`"
               :model-value="cable.ends[name].inPlace !== undefined"
               @update:model-value="(on) => setInPlace(name, on)"
             />
@@ -102,7 +103,7 @@ const toolsAt = (name: EndName) =>
       <div v-for="name in inPlaceNames" :key="name" class="mt-3 border-t border-hairline pt-2">
         <div class="grid items-start gap-3 sm:grid-cols-[220px_180px_1fr]">
           <QuantityField
-            :label="`Room to swing at ${name}`"
+            :label="say`Room to swing at ${name}`"
             kind="length"
             :model-value="cable.ends[name].inPlace?.swingMm ?? null"
             :least="0"
@@ -110,7 +111,7 @@ const toolsAt = (name: EndName) =>
             :decimals="0"
             @update:model-value="
               (mm) =>
-                edit(`room at ${name}`, (draft) => {
+                edit(say`room at ${name}`, (draft) => {
                   const place = draft.ends[name].inPlace;
                   if (place) place.swingMm = mm;
                 })
@@ -118,17 +119,17 @@ const toolsAt = (name: EndName) =>
           />
           <CheckField
             class="mt-8"
-            :label="`a solid floor at ${name}`"
+            :label="say`a solid floor at ${name}`"
             :model-value="cable.ends[name].inPlace?.solidFloor ?? false"
             @update:model-value="
               (on) =>
-                edit(`floor at ${name}`, (draft) => {
+                edit(say`floor at ${name}`, (draft) => {
                   const place = draft.ends[name].inPlace;
                   if (place) place.solidFloor = on;
                 })
             "
           />
-          <ul :aria-label="`Tools at ${name}`">
+          <ul :aria-label="say`Tools at ${name}`">
             <li v-for="{ tool, why } in toolsAt(name)" :key="tool.id" class="leading-5">
               <span :class="why ? 'text-ink3 line-through' : 'font-bold'">{{ tool.title }}</span>
               <span v-if="why" class="note"> {{ why }}</span>
@@ -138,25 +139,26 @@ const toolsAt = (name: EndName) =>
       </div>
     </StageSection>
 
-    <StageSection title="Palm to palm" :note="clocking?.because ?? ''">
+    <StageSection :title="say`Palm to palm`" :note="clocking?.because ?? ''">
       <div class="max-w-56">
         <QuantityField
-          label="Angle from palm A to palm B"
+          :label="say`Angle from palm A to palm B`"
           kind="angle"
           :model-value="cable.palmAngleDeg"
           :least="0"
           :most="359"
           :decimals="0"
-          hint="or drag the dial on the drawing"
-          @update:model-value="(deg) => edit('clocking', (draft) => void (draft.palmAngleDeg = deg))"
+          :hint="say`or drag the dial on the drawing`"
+          @update:model-value="(deg) => edit(say`clocking`, (draft) => void (draft.palmAngleDeg = deg))"
         />
       </div>
     </StageSection>
 
     <JoinsPanel :cable="cable" :work="work" :job-id="jobId" />
     <p class="note">
-      {{ figure(work.conductor.outerMm, 'mm', 1) }} is the bare cable. A join is a last resort: two more
-      crimps to prove.
+      {{
+        say`${figure(work.conductor.outerMm, 'mm', 1)} is the bare cable. A join is a last resort: two more crimps to prove.`
+      }}
     </p>
   </div>
 </template>

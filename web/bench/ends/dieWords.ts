@@ -1,4 +1,5 @@
 import type { DieOffer } from '../../../core/termination/dieOffers.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** What a verdict on a die is called. */
 export const DIE_WORDS: Readonly<Record<DieOffer['verdict'], string>> = {
@@ -6,6 +7,6 @@ export const DIE_WORDS: Readonly<Record<DieOffer['verdict'], string>> = {
   light: 'light',
   right: 'right',
   tight: 'tight',
-  'will-not-close': 'will not close',
+  'will-not-close': say`will not close`,
   untried: 'untried',
 };

@@ -1,15 +1,16 @@
 import { type Finding, type State, worst } from '../../../core/finding.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The parts that the Ends stage is worked in, one at a time. */
 export const END_PARTS = ['lug', 'stud', 'method', 'layers', 'way'] as const;
 export type EndPart = (typeof END_PARTS)[number];
 
 export const PART_TITLES: Readonly<Record<EndPart, string>> = {
-  lug: 'Lug and die',
-  stud: 'Stud or post',
-  method: 'Method, strands',
-  layers: 'Sleeve, layers',
-  way: 'Way, joins',
+  lug: say`Lug and die`,
+  stud: say`Stud or post`,
+  method: say`Method, strands`,
+  layers: say`Sleeve, layers`,
+  way: say`Way, joins`,
 };
 
 /** Findings of each part, by the beginnings of their ids. */

@@ -19,6 +19,7 @@ import { usePersonNeeded } from '../usePersonNeeded.ts';
 import LoadedRun from './LoadedRun.vue';
 import ServiceBox from './ServiceBox.vue';
 import TickList from './TickList.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** On the boat: each stud, the way, the first time it is live, the first load, and what is due after. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -32,7 +33,7 @@ const refusal = ref('');
 const findingOf = (name: EndName) => work.findings.find(({ id }) => id === `torque.${name}`);
 const count = computed(() => {
   const checks = allChecks(plan.value);
-  return `${checks.filter(({ id }) => ticks.value.some(({ check }) => check === id)).length} of ${checks.length} ticked`;
+  return say`${checks.filter(({ id }) => ticks.value.some(({ check }) => check === id)).length} of ${checks.length} ticked`;
 });
 
 /** A reading without a name stands for nothing; what was typed stays where it is. */
@@ -51,7 +52,7 @@ function tick(id: string): void {
   const isTicked = ticks.value.some(({ check }) => check === id);
   refusal.value = isTicked ? '' : (mayTick(plan.value, ticks.value, id) ?? '');
   if (refusal.value) return;
-  edit(isTicked ? 'tick taken back' : 'tick', (draft) => {
+  edit(isTicked ? say`tick taken back` : say`tick`, (draft) => {
     draft.fitted = draft.fitted.filter(({ check }) => check !== id);
     if (!isTicked) draft.fitted.push({ check: id, at: new Date().toISOString(), by: prefs.person });
   });
@@ -63,12 +64,13 @@ function tick(id: string): void {
     <div class="mb-3 flex flex-wrap items-start gap-4">
       <p class="flex min-w-[260px] flex-1 items-start gap-2 text-[15px] font-bold text-fails">
         <TriangleAlert :size="22" class="shrink-0" aria-hidden="true" />
-        A battery cannot be switched off. Isolate and tag, insulate the tools, rings and watches off; negative
-        off first and on last.
+        {{
+          say`A battery cannot be switched off. Isolate and tag, insulate the tools, rings and watches off; negative off first and on last.`
+        }}
       </p>
       <div class="w-56">
         <TextField
-          label="Who is fitting"
+          :label="say`Who is fitting`"
           :model-value="prefs.person"
           @update:model-value="prefs.person = $event"
         />
@@ -82,46 +84,47 @@ function tick(id: string): void {
       <StageSection
         v-for="name in END_NAMES"
         :key="name"
-        :title="`${name}: ${cable.ends[name].at || 'not said where'}`"
-        :note="work.stacks[name] ? cable.ends[name].stud : 'post'"
+        :title="`${name}: ${cable.ends[name].at || say`not said where`}`"
+        :note="work.stacks[name] ? cable.ends[name].stud : say`post`"
       >
         <StackPicture v-if="work.stacks[name]" class="mb-2 w-full" :stack="work.stacks[name]" />
         <ReadingEntry
           class="mb-2"
-          :label="`Tightened to, ${name}`"
+          :label="say`Tightened to, ${name}`"
           kind="torque"
           :least="0"
           :most="500"
           :decimals="1"
           :finding="findingOf(name)"
           :record="
-            (newtonMetre) => recordOne({ check: 'torque', end: name, newtonMetre }, `torque of ${name}`)
+            (newtonMetre) => recordOne({ check: 'torque', end: name, newtonMetre }, say`torque of ${name}`)
           "
         />
         <TickList :checks="plan.ends[name]" :ticks="ticks" @tick="tick" />
       </StageSection>
     </div>
-    <StageSection title="Along the way" :note="count">
+    <StageSection :title="say`Along the way`" :note="count">
       <TickList :checks="plan.way" :ticks="ticks" @tick="tick" />
     </StageSection>
-    <StageSection title="Before it is made live, in this order" note="one after the other">
+    <StageSection :title="say`Before it is made live, in this order`" :note="say`one after the other`">
       <TickList :checks="plan.live" :ticks="ticks" ordered @tick="tick" />
       <p class="note mt-2">
-        These figures are for planning. The equipment maker’s torque and instructions, the local code, the
-        class or survey rules, and a licensed person where the law asks for one come first.
+        {{
+          say`These figures are for planning. The equipment maker’s torque and instructions, the local code, the class or survey rules, and a licensed person where the law asks for one come first.`
+        }}
       </p>
     </StageSection>
-    <StageSection title="The first loaded run" note="read by read, scaled to the rated load">
-      <LoadedRun :key="cable.id" :work="work" :record="(readings) => record(readings, 'loaded run')" />
+    <StageSection :title="say`The first loaded run`" :note="say`read by read, scaled to the rated load`">
+      <LoadedRun :key="cable.id" :work="work" :record="(readings) => record(readings, say`loaded run`)" />
       <p class="mt-2">
-        Something takes too many volts?
-        <RouterLink class="text-teal underline" :to="{ name: 'hunt', params: { jobId } }"
-          >Hunt for the piece that takes them</RouterLink
-        >.
+        {{ say`Something takes too many volts?` }}
+        <RouterLink class="text-teal underline" :to="{ name: 'hunt', params: { jobId } }">{{
+          say`Hunt for the piece that takes them`
+        }}</RouterLink>.
       </p>
     </StageSection>
-    <StageSection title="After" note="when to come back">
-      <ServiceBox :cable="cable" :record="(measured) => recordOne(measured, 'look in service')" />
+    <StageSection :title="say`After`" :note="say`when to come back`">
+      <ServiceBox :cable="cable" :record="(measured) => recordOne(measured, say`look in service`)" />
     </StageSection>
     <ReadingList :cable="cable" :job-id="jobId" />
   </div>

@@ -11,6 +11,7 @@ import CheckField from '../../ui/CheckField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import type { Measured } from '../prove/readings.ts';
 import { readTogether, type ReadWith } from '../../../core/proof/source.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The first run under load: millivolts over each face, joint and length, and how warm the lugs get. */
 const { work, record } = defineProps<{
@@ -35,17 +36,17 @@ const rows = computed(() => {
   return [
     ...END_NAMES.map((end) => ({
       key: `contact.${end}`,
-      label: `Palm to stud ${end}`,
+      label: say`Palm to stud ${end}`,
       probe: { at: 'contact', end, amps: at } as Probe,
     })),
     ...END_NAMES.map((end) => ({
       key: `joint.${end}`,
-      label: `Lug ${end} to cable`,
+      label: say`Lug ${end} to cable`,
       probe: { at: 'loaded joint', end, amps: at, beyondMm: beyondMm.value } as Probe,
     })),
     {
       key: 'length',
-      label: 'Along the cable',
+      label: say`Along the cable`,
       probe: { at: 'loaded length', amps: at, lengthMm: spanMm.value } as Probe,
     },
   ];
@@ -64,10 +65,10 @@ const warmth = (key: string): Probe => {
 };
 const warmRows = [
   ...END_NAMES.flatMap((end) => [
-    { key: `before.${end}`, label: `Lug ${end}, ten minutes before` },
-    { key: `lug.${end}`, label: `Lug ${end}, now` },
+    { key: `before.${end}`, label: say`Lug ${end}, ten minutes before` },
+    { key: `lug.${end}`, label: say`Lug ${end}, now` },
   ]),
-  { key: 'jacket', label: 'Jacket, mid cable' },
+  { key: 'jacket', label: say`Jacket, mid cable` },
 ];
 
 function voltReadings(at: number): { measured: Measured; from: ReadWith }[] {
@@ -111,18 +112,18 @@ function warmReadings(at: number): { measured: Measured; from: ReadWith }[] {
 }
 function take(): void {
   if (amps.value === null) {
-    problem.value = 'Say the load current first: millivolts and warmth mean nothing without their amps.';
+    problem.value = say`Say the load current first: millivolts and warmth mean nothing without their amps.`;
     return;
   }
   const warmTyped = Object.values(warm.value).some(Boolean);
   const warmRead = warmReadings(amps.value);
   const all = [...voltReadings(amps.value), ...warmRead];
   if (warmTyped && warmRead.length === 0) {
-    problem.value = 'Of the warmth, a lug now and ten minutes before, and the jacket, are needed together.';
+    problem.value = say`Of the warmth, a lug now and ten minutes before, and the jacket, are needed together.`;
     return;
   }
   if (all.length === 0) {
-    problem.value = 'Nothing is read yet.';
+    problem.value = say`Nothing is read yet.`;
     return;
   }
   problem.value = '';
@@ -140,12 +141,13 @@ const shown = computed(() => work.findings.filter(({ id }) => RUN_IDS.test(id)))
 <template>
   <div>
     <p class="mb-2">
-      At forty in the hundred of the rated amps or more, after the small load was fine. Probes insulated to
-      the tip; everything is live.
+      {{
+        say`At forty in the hundred of the rated amps or more, after the small load was fine. Probes insulated to the tip; everything is live.`
+      }}
     </p>
     <div class="grid items-start gap-3 sm:grid-cols-4">
       <QuantityField
-        label="Load"
+        :label="say`Load`"
         kind="current"
         :model-value="amps"
         :least="1"
@@ -153,17 +155,23 @@ const shown = computed(() => work.findings.filter(({ id }) => RUN_IDS.test(id)))
         :decimals="1"
         :hint="
           work.choice.taken.at.currentA
-            ? `rated ${Math.round(work.choice.taken.at.currentA)} A`
-            : 'as it flows'
+            ? say`rated ${Math.round(work.choice.taken.at.currentA)} A`
+            : say`as it flows`
         "
         optional
         @update:model-value="amps = $event"
         @clear="amps = null"
       />
-      <QuantityField v-model="copperC" label="Copper is at" kind="temperature" :least="-40" :most="200" />
+      <QuantityField
+        v-model="copperC"
+        :label="say`Copper is at`"
+        kind="temperature"
+        :least="-40"
+        :most="200"
+      />
       <QuantityField
         v-model="beyondMm"
-        label="Beyond the mouths"
+        :label="say`Beyond the mouths`"
         kind="length"
         :least="0"
         :most="2000"
@@ -171,7 +179,7 @@ const shown = computed(() => work.findings.filter(({ id }) => RUN_IDS.test(id)))
       />
       <QuantityField
         v-model="spanMm"
-        label="Along the cable"
+        :label="say`Along the cable`"
         kind="length"
         :least="10"
         :most="1e6"
@@ -195,7 +203,7 @@ const shown = computed(() => work.findings.filter(({ id }) => RUN_IDS.test(id)))
       />
     </div>
     <button type="button" class="button mt-2" :aria-expanded="isWarm" @click="isWarm = !isWarm">
-      How warm it gets
+      {{ say`How warm it gets` }}
     </button>
     <div v-if="isWarm" class="mt-2">
       <InstrumentBar class="mb-2" kind="thermal" />
@@ -216,18 +224,20 @@ const shown = computed(() => work.findings.filter(({ id }) => RUN_IDS.test(id)))
         />
         <QuantityField
           v-model="minutes"
-          label="On for, minutes"
+          :label="say`On for, minutes`"
           kind="number"
           :least="0"
           :most="1440"
           :decimals="0"
-          hint="half an hour is the least"
+          :hint="say`half an hour is the least`"
         />
       </div>
-      <CheckField v-model="matte" label="matte tape or paint on the bright metal" />
+      <CheckField v-model="matte" :label="say`matte tape or paint on the bright metal`" />
     </div>
     <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
-    <button type="button" class="button filled mt-3 block" @click="take">Record the loaded run</button>
+    <button type="button" class="button filled mt-3 block" @click="take">
+      {{ say`Record the loaded run` }}
+    </button>
     <ul v-if="shown.length > 0" class="mt-3 border-b border-hairline">
       <LedgerRow
         v-for="finding in shown"

@@ -7,6 +7,7 @@ import SegmentedField from '../../ui/SegmentedField.vue';
 import TextField from '../../ui/TextField.vue';
 import { today } from '../../ui/today.ts';
 import type { Measured } from '../prove/readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** After it is fitted: when it is tightened again and looked at, and what was found. */
 const { cable, record } = defineProps<{ cable: Cable; record: (measured: Measured) => boolean }>();
@@ -29,9 +30,9 @@ function take(): void {
 <template>
   <div>
     <p v-if="!fitted && dues.length === 0">
-      Nothing is due before both studs are tightened. Then it is tightened again after
-      {{ bench.shop.practice.service.retorqueDays }} days and looked at every
-      {{ bench.shop.practice.service.lookMonths }} months: house practice.
+      {{
+        say`Nothing is due before both studs are tightened. Then it is tightened again after ${bench.shop.practice.service.retorqueDays} days and looked at every ${bench.shop.practice.service.lookMonths} months: house practice.`
+      }}
     </p>
     <ul>
       <li v-for="due in dues" :key="due.what" class="py-0.5">
@@ -39,28 +40,30 @@ function take(): void {
         <b class="figure text-[17px]" :class="due.by < today() ? 'text-fails' : ''">{{ due.by }}</b><b
           v-if="due.by < today()"
           class="text-fails"
-          >, overdue</b
+          >{{ say`, overdue` }}</b
         >
-        <span class="note"> counted from {{ due.since }}</span>
+        <span class="note">{{ ' ' }}{{ say`counted from ${due.since}` }}</span>
       </li>
     </ul>
     <div v-if="fitted" class="mt-2 grid items-start gap-3 sm:grid-cols-[minmax(0,1fr)_200px_auto]">
       <TextField
-        label="Looked at today: what was found"
+        :label="say`Looked at today: what was found`"
         :model-value="found"
         :longest="300"
-        hint="Heat marks, green copper, rubbed jacket, loose support. Tightened again: record the torque above."
+        :hint="
+          say`Heat marks, green copper, rubbed jacket, loose support. Tightened again: record the torque above.`
+        "
         @update:model-value="found = $event"
       />
       <SegmentedField
         v-model="fine"
-        label="It is"
+        :label="say`It is`"
         :choices="[
-          { value: 'fine', title: 'fine' },
-          { value: 'not fine', title: 'not fine' },
+          { value: 'fine', title: say`fine` },
+          { value: 'not fine', title: say`not fine` },
         ]"
       />
-      <button type="button" class="button mt-[22px]" @click="take">Record the look</button>
+      <button type="button" class="button mt-[22px]" @click="take">{{ say`Record the look` }}</button>
     </div>
   </div>
 </template>

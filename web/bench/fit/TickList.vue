@@ -2,6 +2,7 @@
 import { Check, TriangleAlert } from '@lucide/vue';
 import type { FitCheck } from '../../../core/fit/fitChecks.ts';
 import type { Fitted } from '../../../core/job/cable.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Things to look at, each with this cable's own figures; a tick says who looked and when. */
 const {
@@ -51,7 +52,7 @@ const nextId = () => checks.find(({ id }) => !tickOf(id))?.id;
           v-if="check.danger"
           :size="15"
           class="mr-1 inline align-[-2px] text-fails"
-          aria-label="danger"
+          :aria-label="say`danger`"
         />
         <span>{{ check.detail }}</span>
         <span v-if="tickOf(check.id)" class="note block">

@@ -16,6 +16,7 @@ import type { Assessment, Spender } from '../../../core/sizing/assess.ts';
 import { governingDrop } from '../../../core/sizing/governing.ts';
 import { digits, figure } from '../../../core/units/figure.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Who spends the drop: each part of the loop as a share of one bar, against what is allowed. */
 const { at, run } = defineProps<{ at: Assessment; run: Run }>();
@@ -93,16 +94,16 @@ const limitLine: Plugin<'bar'> = {
 };
 const spoken = computed(
   () =>
-    `Drop budget: ${shares.value.map(({ label, percent }) => `${label} ${digits(percent, 2)} %`).join(', ')}; ${digits(limit.value, 1)} % is allowed`,
+    say`Drop budget: ${shares.value.map(({ label, percent }) => `${label} ${digits(percent, 2)} %`).join(', ')}; ${digits(limit.value, 1)} % is allowed`,
 );
 </script>
 
 <template>
-  <section aria-label="Drop budget">
+  <section :aria-label="say`Drop budget`">
     <header class="flex items-baseline justify-between border-b border-line pb-1">
-      <h3 class="figure text-[17px] font-semibold">Who spends the drop</h3>
+      <h3 class="figure text-[17px] font-semibold">{{ say`Who spends the drop` }}</h3>
       <p class="note">
-        {{ figure(total, '%', 2) }} of {{ figure(limit, '%', 1) }} at {{ figure(amps, 'A', 0) }}
+        {{ say`${figure(total, '%', 2)} of ${figure(limit, '%', 1)} at ${figure(amps, 'A', 0)}` }}
       </p>
     </header>
     <div class="mt-1 h-[66px]">

@@ -14,6 +14,7 @@ import { Line } from 'vue-chartjs';
 import type { Assessment } from '../../../core/sizing/assess.ts';
 import { digits, figure } from '../../../core/units/figure.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Conductor temperature over a duty, with its limit, its peak, and what it is worth in steady amps. */
 const { at, ambientC } = defineProps<{ at: Assessment; ambientC: number }>();
@@ -84,14 +85,14 @@ const marks: Plugin<'line'> = {
     ctx.beginPath();
     ctx.arc(px, py, 4.5, 0, 2 * Math.PI);
     ctx.fill();
-    ctx.font = '600 17px "Barlow Condensed"';
+    ctx.font = say`600 17px "Barlow Condensed"`;
     const isRight = px > (chartArea.left + chartArea.right) / 2;
     ctx.textAlign = isRight ? 'right' : 'left';
     ctx.fillText(figure(own.peakC, '°C', 1), px + (isRight ? -8 : 8), py - 5);
-    ctx.font = '400 14px "Barlow Condensed"';
+    ctx.font = say`400 14px "Barlow Condensed"`;
     ctx.fillStyle = colours.value.ink2;
     ctx.textAlign = 'right';
-    ctx.fillText(`${digits(at.limitC, 0)} °C is the limit`, chartArea.right - 4, level - 5);
+    ctx.fillText(say`${digits(at.limitC, 0)} °C is the limit`, chartArea.right - 4, level - 5);
     ctx.restore();
   },
 };
@@ -100,16 +101,16 @@ const worth = computed(() => {
   if (!own) return '';
   const held =
     own.secondsToLimit === null
-      ? 'it may be held for ever'
-      : `the heaviest step may last ${figure(own.secondsToLimit, 's', 0)}`;
-  return `As hot as ${figure(own.equivalentA, 'A', 0)} held; ${held}.`;
+      ? say`it may be held for ever`
+      : say`the heaviest step may last ${figure(own.secondsToLimit, 's', 0)}`;
+  return say`As hot as ${figure(own.equivalentA, 'A', 0)} held; ${held}.`;
 });
 </script>
 
 <template>
-  <section aria-label="Duty cycle">
+  <section :aria-label="say`Duty cycle`">
     <header class="flex items-baseline justify-between border-b border-line pb-1">
-      <h3 class="figure text-[17px] font-semibold">Heat over the duty</h3>
+      <h3 class="figure text-[17px] font-semibold">{{ say`Heat over the duty` }}</h3>
     </header>
     <div v-if="cycle" class="mt-1 h-[150px]">
       <Line
@@ -117,10 +118,10 @@ const worth = computed(() => {
         :options="options"
         :plugins="[marks]"
         role="img"
-        :aria-label="`Conductor temperature over the duty, peak ${digits(cycle.peakC, 1)} °C. ${worth}`"
+        :aria-label="say`Conductor temperature over the duty, peak ${digits(cycle.peakC, 1)} °C. ${worth}`"
       />
     </div>
     <p v-if="cycle" class="note mt-1">{{ worth }}</p>
-    <p v-else class="py-6" role="status">The cycle is being followed …</p>
+    <p v-else class="py-6" role="status">{{ say`The cycle is being followed …` }}</p>
   </section>
 </template>

@@ -15,6 +15,7 @@ import { conversionText } from '../../ui/display.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';
 import { useCableEdit } from '../useCable.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** How thick: the smallest size that passes every limit, what each school would take, and the sizes beside it. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -35,18 +36,18 @@ const kinds = computed(() =>
   })),
 );
 
-const choose = (size: ConductorSize) => edit('size', (draft) => void (draft.gauge.size = { ...size }));
+const choose = (size: ConductorSize) => edit(say`size`, (draft) => void (draft.gauge.size = { ...size }));
 const isTaken = (candidate: Candidate) => sameSize(candidate.at.size, choice.value.taken.at.size);
 
 function setKind(kindId: string): void {
-  edit('cable kind', (draft) => {
+  edit(say`cable kind`, (draft) => {
     draft.gauge.kindId = kindId;
     delete draft.gauge.size;
   });
 }
 
 function setSchool(school: School, on: boolean): void {
-  bench.edit(`school: ${SCHOOLS[school]}`, (draft) => {
+  bench.edit(say`school: ${SCHOOLS[school]}`, (draft) => {
     draft.shop.practice.schools[school] = on;
   });
 }
@@ -54,10 +55,10 @@ function setSchool(school: School, on: boolean): void {
 const PARALLELS = [1, 2, 3, 4].map((value) => ({ value, title: String(value) }));
 
 const SCHOOLS: Readonly<Record<School, string>> = {
-  quick: 'Printed 3/10 %',
-  inch: 'Inch-gauge table',
-  metric: 'Metric table',
-  heat: 'Heat balance',
+  quick: say`Printed 3/10 %`,
+  inch: say`Inch-gauge table`,
+  metric: say`Metric table`,
+  heat: say`Heat balance`,
 };
 
 const neighbours = computed(() => {
@@ -69,23 +70,23 @@ const neighbours = computed(() => {
   );
 });
 const STEP_WORDS: Readonly<Record<number, string>> = {
-  [-2]: 'two down',
-  [-1]: 'one down',
+  [-2]: say`two down`,
+  [-1]: say`one down`,
   0: 'chosen',
-  1: 'one up',
-  2: 'two up',
+  1: say`one up`,
+  2: say`two up`,
 };
 
 const oneUp = computed(() => {
   const { candidates, taken } = choice.value;
   const up = stepped(candidates, taken, 1);
-  if (up === taken) return 'There is no thicker size of this kind.';
+  if (up === taken) return say`There is no thicker size of this kind.`;
   const { currency } = bench.shop;
-  return `One up costs ${currency}${digits(up.at.price - taken.at.price, 0)} and ${figure(up.at.massKg - taken.at.massKg, 'kg', 1)} more, and saves ${figure(taken.at.wattsLost - up.at.wattsLost, 'W', 0)}.`;
+  return say`One up costs ${currency}${digits(up.at.price - taken.at.price, 0)} and ${figure(up.at.massKg - taken.at.massKg, 'kg', 1)} more, and saves ${figure(taken.at.wattsLost - up.at.wattsLost, 'W', 0)}.`;
 });
 /** Whether the shop can put ends on a size: a lug for it and a die that closes on it. */
 const crimps = (size: ConductorSize) =>
-  canCrimp(size, work.kind, cable, bench.shop) ? 'tool fits' : 'no tool';
+  canCrimp(size, work.kind, cable, bench.shop) ? say`tool fits` : say`no tool`;
 const dropOf = ({ at }: Candidate) => governingDrop(at, cable.run).percent;
 const degrees = (celsius: number | null) => (celsius === null ? 'none' : digits(celsius, 0));
 const short = (size: ConductorSize) =>
@@ -96,7 +97,7 @@ const short = (size: ConductorSize) =>
   <div class="p-3.5">
     <div class="grid gap-3 sm:grid-cols-[1fr_150px_124px_84px]">
       <div class="min-w-0">
-        <p id="size-label" class="label mb-1 truncate">Conductor</p>
+        <p id="size-label" class="label mb-1 truncate">{{ say`Conductor` }}</p>
         <div role="radiogroup" aria-labelledby="size-label" class="box flex h-11 overflow-hidden">
           <button
             v-for="candidate in choice.candidates"
@@ -125,48 +126,48 @@ const short = (size: ConductorSize) =>
         </div>
       </div>
       <ChoiceField
-        label="Cable kind"
+        :label="say`Cable kind`"
         :model-value="work.kind.id"
         :choices="kinds"
         @update:model-value="setKind"
       />
       <SegmentedField
-        label="Side by side"
+        :label="say`Side by side`"
         :model-value="cable.gauge.parallel ?? 1"
         :choices="PARALLELS"
         @update:model-value="
-          (count) => edit('conductors side by side', (draft) => void (draft.gauge.parallel = count))
+          (count) => edit(say`conductors side by side`, (draft) => void (draft.gauge.parallel = count))
         "
       />
       <SegmentedField
-        label="One size up"
+        :label="say`One size up`"
         :model-value="choice.oneSizeUp ? 'on' : 'off'"
         :choices="[
-          { value: 'off', title: 'off' },
-          { value: 'on', title: 'on' },
+          { value: 'off', title: say`off` },
+          { value: 'on', title: say`on` },
         ]"
         @update:model-value="
-          (value) => edit('one size up', (draft) => void (draft.gauge.oneSizeUp = value === 'on'))
+          (value) => edit(say`one size up`, (draft) => void (draft.gauge.oneSizeUp = value === 'on'))
         "
       />
     </div>
 
     <p class="note mt-1">
       {{ conversionText(choice.taken.at.size) }}.
-      <template v-if="choice.isProposed">Proposed: press a size to decide it.</template>
+      <template v-if="choice.isProposed">{{ say`Proposed: press a size to decide it.` }}</template>
       <button
         v-else
         type="button"
         class="text-teal underline"
-        @click="edit('size', (draft) => void delete draft.gauge.size)"
+        @click="edit(say`size`, (draft) => void delete draft.gauge.size)"
       >
-        Back to the proposal{{ choice.smallest ? `, ${sizeLabel(choice.smallest.at.size)}` : '' }}
+        {{ say`Back to the proposal${choice.smallest ? `, ${sizeLabel(choice.smallest.at.size)}` : ''}` }}
       </button>
     </p>
 
     <header class="mt-1.5 mb-1 flex items-baseline justify-between gap-3">
-      <h3 class="figure text-[17px] font-semibold">Same run, four schools</h3>
-      <p class="note">each with the drop it really gives, hot; ticked ones bind</p>
+      <h3 class="figure text-[17px] font-semibold">{{ say`Same run, four schools` }}</h3>
+      <p class="note">{{ say`each with the drop it really gives, hot; ticked ones bind` }}</p>
     </header>
     <div class="grid grid-cols-2 border-y border-line sm:grid-cols-5">
       <div v-for="answer in choice.schools" :key="answer.school" class="border-r border-hairline px-1.5 py-1">
@@ -178,11 +179,11 @@ const short = (size: ConductorSize) =>
         />
         <p class="flex items-baseline gap-1.5 whitespace-nowrap">
           <span class="figure text-[26px] leading-8 font-semibold">{{
-            answer.candidate ? short(answer.candidate.at.size) : 'none'
+            answer.candidate ? short(answer.candidate.at.size) : say`none`
           }}</span>
-          <span class="figure text-[14px] text-ink2"
-            >asks {{ figure(answer.asks.value, answer.asks.unit, answer.asks.unit === 'A' ? 0 : 1) }}</span
-          >
+          <span class="figure text-[14px] text-ink2">{{
+            say`asks ${figure(answer.asks.value, answer.asks.unit, answer.asks.unit === 'A' ? 0 : 1)}`
+          }}</span>
         </p>
         <p v-if="answer.candidate" class="flex items-center justify-between gap-1">
           <span class="figure text-[15px]">{{ figure(dropOf(answer.candidate), '%', 2) }}</span>
@@ -190,12 +191,12 @@ const short = (size: ConductorSize) =>
         </p>
       </div>
       <div class="bg-buff px-1.5 py-1 max-sm:col-span-2">
-        <p class="leading-[22px]">All limits together</p>
+        <p class="leading-[22px]">{{ say`All limits together` }}</p>
         <p class="flex items-baseline gap-1.5 whitespace-nowrap">
           <span class="figure text-[26px] leading-8 font-semibold">{{
-            choice.smallest ? short(choice.smallest.at.size) : 'none'
+            choice.smallest ? short(choice.smallest.at.size) : say`none`
           }}</span>
-          <span class="figure text-[14px] text-ink2">passes all</span>
+          <span class="figure text-[14px] text-ink2">{{ say`passes all` }}</span>
         </p>
         <p v-if="choice.smallest" class="flex items-center justify-between gap-1">
           <span class="figure text-[15px]">{{ figure(dropOf(choice.smallest), '%', 2) }}</span>
@@ -216,15 +217,17 @@ const short = (size: ConductorSize) =>
         <table class="figure w-full text-right text-[16px]">
           <thead class="text-[14px] leading-4 text-ink2">
             <tr class="border-b border-line align-bottom">
-              <th scope="col" class="py-1 text-left font-normal">size</th>
-              <th scope="col" class="font-normal">drop<br />%</th>
-              <th scope="col" class="font-normal">heat<br />°C</th>
-              <th scope="col" class="font-normal">lost<br />W</th>
-              <th scope="col" class="font-normal">cable<br />kg</th>
-              <th scope="col" class="font-normal">cable<br />{{ bench.shop.currency }}</th>
-              <th scope="col" class="font-normal">a year<br />kWh</th>
-              <th scope="col" class="font-normal">bend<br />mm</th>
-              <th scope="col" class="font-normal"><span class="sr-only">state</span></th>
+              <th scope="col" class="py-1 text-left font-normal">{{ say`size` }}</th>
+              <th scope="col" class="font-normal">{{ say`drop` }}<br />%</th>
+              <th scope="col" class="font-normal">{{ say`heat` }}<br />°C</th>
+              <th scope="col" class="font-normal">{{ say`lost` }}<br />W</th>
+              <th scope="col" class="font-normal">{{ say`cable` }}<br />{{ say`kg` }}</th>
+              <th scope="col" class="font-normal">{{ say`cable` }}<br />{{ bench.shop.currency }}</th>
+              <th scope="col" class="font-normal">{{ say`a year` }}<br />{{ say`kWh` }}</th>
+              <th scope="col" class="font-normal">{{ say`bend` }}<br />{{ say`mm` }}</th>
+              <th scope="col" class="font-normal">
+                <span class="sr-only">{{ say`state` }}</span>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -261,8 +264,9 @@ const short = (size: ConductorSize) =>
       <DutyChart v-if="choice.taken.at.duty" :at="choice.taken.at" :ambient-c="cable.run.ambientC" />
     </div>
     <p class="note mt-3 max-w-prose">
-      Why they differ: the printed rule looks at the drop alone, with cold copper; the two tables at heat
-      alone, from two kinds of tests; the heat balance at this very cable in this very air.
+      {{
+        say`Why they differ: the printed rule looks at the drop alone, with cold copper; the two tables at heat alone, from two kinds of tests; the heat balance at this very cable in this very air.`
+      }}
     </p>
   </div>
 </template>

@@ -18,6 +18,7 @@ import { governingDrop, hottestC } from '../../../core/sizing/governing.ts';
 import type { Candidate } from '../../../core/sizing/choose.ts';
 import { digits, figure } from '../../../core/units/figure.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Drop and temperature against size, each with its limit, the allowed sizes, and the chosen one. */
 const { candidates, taken, run } = defineProps<{
@@ -61,21 +62,21 @@ const curves = computed((): Curve[] => {
   return [
     {
       id: 'drop',
-      title: drop.of === 'surge' ? 'drop in the surge, %' : 'drop, %',
+      title: drop.of === 'surge' ? say`drop in the surge, %` : say`drop, %`,
       values: candidates.map(dropOf),
       limit: drop.limitPercent,
-      limitText: `${figure(drop.limitPercent, '%', 1)} is allowed`,
+      limitText: say`${figure(drop.limitPercent, '%', 1)} is allowed`,
       takenText: figure(drop.percent, '%', 2),
       most: roundUp(Math.max(drop.limitPercent, drop.percent) * 2),
       colour: colours.value.ink,
     },
     {
       id: 'heat',
-      title: 'hottest, °C',
+      title: say`hottest, °C`,
       values: candidates.map(({ at }) => hottestC(at)),
       limit: limitC,
-      limitText: `${digits(limitC, 0)} °C limit`,
-      takenText: hottest === null ? 'never settles' : figure(hottest, '°C', 0),
+      limitText: say`${digits(limitC, 0)} °C limit`,
+      takenText: hottest === null ? say`never settles` : figure(hottest, '°C', 0),
       most: roundUp(Math.max(limitC, hottest ?? 0) * 1.2),
       colour: colours.value.copperText,
     },
@@ -120,7 +121,7 @@ function marks(curve: Curve): Plugin<'line'> {
       if (!x || !y) return;
       const isRight = index.value > candidates.length * 0.6;
       ctx.save();
-      ctx.font = '400 14px "Barlow Condensed"';
+      ctx.font = say`400 14px "Barlow Condensed"`;
       ctx.fillStyle = colours.value.ink2;
       // At the left, on the side of the limit's line where the falling curve is not.
       const startsAbove = (curve.values.find((value) => value !== null) ?? 0) > curve.limit;
@@ -130,7 +131,7 @@ function marks(curve: Curve): Plugin<'line'> {
         chartArea.left + 4,
         y.getPixelForValue(curve.limit) + (startsAbove ? 14 : -5),
       );
-      ctx.font = '600 17px "Barlow Condensed"';
+      ctx.font = say`600 17px "Barlow Condensed"`;
       ctx.fillStyle = curve.colour;
       ctx.textAlign = isRight ? 'right' : 'left';
       const level = y.getPixelForValue(curve.values[index.value] ?? curve.limit);
@@ -206,7 +207,7 @@ function optionsOf(curve: Curve): ChartOptions<'line'> {
 }
 
 const spoken = (curve: Curve) =>
-  `${curve.title} against size: ${candidates
+  say`${curve.title} against size: ${candidates
     .map(({ at }, i) => `${sizeLabel(at.size)} ${digits(curve.values[i] ?? 0, 1)}`)
     .join(', ')}; ${curve.limitText}`;
 </script>

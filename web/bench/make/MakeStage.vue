@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readersLocale } from '../../words.ts';
 import { onKeyStroke } from '@vueuse/core';
 import { Check, Maximize2, Printer, TriangleAlert } from '@lucide/vue';
 import { computed, ref, watch } from 'vue';
@@ -17,6 +18,7 @@ import { useTraveller } from '../../make/useTraveller.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import TextField from '../../ui/TextField.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** The steps of making this cable, as a list with the one at hand; "at the bench" it fills the window. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -45,31 +47,32 @@ function done(): void {
 const focusIsOn = (selector: string) => document.activeElement?.matches(selector) ?? false;
 onKeyStroke(' ', (event) => {
   // Space belongs to a button that has the focus; on a link it means nothing.
-  if (focusIsOn('input, textarea, button, [role=button], [role=radio], [role=switch], [role=dialog] *'))
+  if (focusIsOn(say`input, textarea, button, [role=button], [role=radio], [role=switch], [role=dialog] *`))
     return;
   event.preventDefault();
   done();
 });
-onKeyStroke('Backspace', (event) => {
-  if (focusIsOn('input, textarea, [role=dialog] *')) return;
+onKeyStroke(say`Backspace`, (event) => {
+  if (focusIsOn(say`input, textarea, [role=dialog] *`)) return;
   event.preventDefault();
   traveller.back();
 });
 const doneAt = (step: Step) => cable.done.find((done) => done.step === step.id);
-const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', minute: '2-digit' });
 </script>
 
 <template>
   <div v-if="steps.length === 0" class="p-3.5">
-    <h3 class="figure text-[20px] font-semibold">Nothing to follow yet</h3>
+    <h3 class="figure text-[20px] font-semibold">{{ say`Nothing to follow yet` }}</h3>
     <p class="mt-1 max-w-prose">
-      The steps are written from the cable: both ends need a lug, a die that suits it, and a sleeve that
-      passes and grips. Finish
-      <b>Ends</b> and they stand here with this cable’s own figures.
+      {{
+        say`The steps are written from the cable: both ends need a lug, a die that suits it, and a sleeve that passes and grips. Finish`
+      }}
+      <b>{{ say`Ends` }}</b> {{ say`and they stand here with this cable’s own figures.` }}
     </p>
   </div>
   <div v-else class="grid min-h-full sm:grid-cols-[196px_1fr]">
-    <ol class="border-hairline py-1 sm:border-r max-sm:order-2 max-sm:border-t" aria-label="Steps">
+    <ol class="border-hairline py-1 sm:border-r max-sm:order-2 max-sm:border-t" :aria-label="say`Steps`">
       <li v-for="(step, i) in steps" :key="step.id">
         <button
           type="button"
@@ -88,7 +91,7 @@ const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: 
           >
           <span v-if="isDone(step)" class="figure flex items-center gap-1 text-[13px]">
             {{ timeOfDay.format(new Date(doneAt(step)?.at ?? ''))
-            }}<Check :size="14" :stroke-width="3" aria-label="done" />
+            }}<Check :size="14" :stroke-width="3" :aria-label="say`done`" />
           </span>
         </button>
       </li>
@@ -96,25 +99,25 @@ const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: 
 
     <div v-if="current" class="flex flex-col p-4">
       <p class="figure flex items-center gap-4 text-[16px] text-ink2">
-        Step {{ index + 1 }} of {{ steps.length
-        }}<template v-if="current.end">, end {{ current.end }}</template>
-        <span v-for="own in hot" :key="own.end" class="text-fails" role="timer"
-          >{{ own.end }} hot {{ clock(own.waitS) }}</span
-        >
+        {{ say`Step ${index + 1} of ${steps.length}`
+        }}<template v-if="current.end">{{ say`, end ${current.end}` }}</template>
+        <span v-for="own in hot" :key="own.end" class="text-fails" role="timer">{{
+          say`${own.end} hot ${clock(own.waitS)}`
+        }}</span>
         <RouterLink
           :to="{ name: 'at-bench', params: { jobId, cableId: cable.id }, query: { step: current.id } }"
           class="button ml-auto"
-          ><Maximize2 :size="16" aria-hidden="true" /> At the bench</RouterLink
+          ><Maximize2 :size="16" aria-hidden="true" /> {{ say`At the bench` }}</RouterLink
         >
-        <RouterLink :to="{ name: 'batch', params: { jobId } }" class="button -ml-2"
-          >Several at once</RouterLink
-        >
+        <RouterLink :to="{ name: 'batch', params: { jobId } }" class="button -ml-2">{{
+          say`Several at once`
+        }}</RouterLink>
         <RouterLink
           :to="{ name: 'print-traveller', params: { jobId, cableId: cable.id } }"
           class="button -ml-2"
-          ><Printer :size="16" aria-hidden="true" /><span class="sr-only"
-            >Print the traveller</span
-          ></RouterLink
+          ><Printer :size="16" aria-hidden="true" /><span class="sr-only">{{
+            say`Print the traveller`
+          }}</span></RouterLink
         >
       </p>
       <h3 class="figure text-[30px] leading-8 font-semibold">{{ current.order }}</h3>
@@ -138,7 +141,9 @@ const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: 
         :end="work.ends[current.end]"
         :problem="trialProblem"
       />
-      <p class="mt-2 text-[15px]"><span class="figure text-ink2">Why</span> {{ current.why }}</p>
+      <p class="mt-2 text-[15px]">
+        <span class="figure text-ink2">{{ say`Why` }}</span> {{ current.why }}
+      </p>
       <p v-if="current.caution" class="mt-3 flex items-start gap-2 text-[16px] font-bold text-fails">
         <TriangleAlert :size="22" class="shrink-0" aria-hidden="true" />{{ current.caution.says }}
       </p>
@@ -153,17 +158,17 @@ const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: 
       />
       <div class="mt-auto flex flex-wrap items-end gap-3 pt-4">
         <button type="button" class="button min-h-14 px-6" :disabled="index === 0" @click="traveller.back">
-          Back
+          {{ say`Back` }}
         </button>
         <button type="button" class="button filled min-h-14 flex-1 px-6 text-[17px]" @click="done">
-          {{ isDone(current) ? 'Next' : 'Done' }}
-          <span class="figure ml-1 rounded-box border border-on-teal/60 px-1.5 text-[14px] font-normal"
-            >Space</span
-          >
+          {{ isDone(current) ? say`Next` : say`Done` }}
+          <span class="figure ml-1 rounded-box border border-on-teal/60 px-1.5 text-[14px] font-normal">{{
+            say`Space`
+          }}</span>
         </button>
         <div class="w-40">
           <TextField
-            label="Who is working"
+            :label="say`Who is working`"
             :model-value="prefs.person"
             @update:model-value="prefs.person = $event"
           />
@@ -171,18 +176,20 @@ const timeOfDay = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: 
       </div>
     </div>
     <div v-else class="p-4">
-      <h3 class="figure text-[30px] leading-8 font-semibold">Every step is done</h3>
+      <h3 class="figure text-[30px] leading-8 font-semibold">{{ say`Every step is done` }}</h3>
       <p class="mt-2 max-w-prose text-[15px]">
-        Let it cool, then prove it: measure, pull, look. What is not measured is not proved.
+        {{ say`Let it cool, then prove it: measure, pull, look. What is not measured is not proved.` }}
       </p>
-      <h4 class="figure mt-4 mb-1 text-[17px] font-semibold">Photographs of this cable</h4>
+      <h4 class="figure mt-4 mb-1 text-[17px] font-semibold">{{ say`Photographs of this cable` }}</h4>
       <StepPhotos :cable="cable" :job-id="jobId" />
-      <ul v-if="cable.mishaps.length > 0" class="mt-3 text-[15px]" aria-label="What went wrong">
+      <ul v-if="cable.mishaps.length > 0" class="mt-3 text-[15px]" :aria-label="say`What went wrong`">
         <li v-for="own in cable.mishaps" :key="own.id">
-          {{ own.what }}: {{ own.way }}{{ own.cutBackMm ? `, ${own.cutBackMm} mm` : '' }}, {{ own.by }}
+          {{ own.what }}: {{ own.way }}{{ own.cutBackMm ? say`, ${own.cutBackMm} mm` : '' }}, {{ own.by }}
         </li>
       </ul>
-      <button type="button" class="button mt-4" @click="traveller.back">Back to the last step</button>
+      <button type="button" class="button mt-4" @click="traveller.back">
+        {{ say`Back to the last step` }}
+      </button>
     </div>
   </div>
 </template>

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { CableWork } from '../../../core/cableWork.ts';
 import StateMark from '../../ui/StateMark.vue';
 import type { CheckRow } from './checks.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The checks of an end or of the whole cable, each with how it stands; further ones apart. */
 const { rows, work } = defineProps<{ rows: readonly CheckRow[]; chosen: CheckRow; work: CableWork }>();
@@ -15,13 +16,13 @@ const groups = computed(() => {
   const rest = rows.filter((row) => !asked.includes(row));
   return [
     { title: '', rows: asked },
-    { title: 'when in doubt', rows: rest },
+    { title: say`when in doubt`, rows: rest },
   ].filter((group) => group.rows.length > 0);
 });
 </script>
 
 <template>
-  <nav aria-label="Checks" class="border-hairline max-sm:border-b sm:border-r">
+  <nav :aria-label="say`Checks`" class="border-hairline max-sm:border-b sm:border-r">
     <template v-for="group in groups" :key="group.title">
       <p v-if="group.title" class="note px-3 pt-3 pb-1">{{ group.title }}</p>
       <ul class="max-sm:grid max-sm:grid-cols-2">

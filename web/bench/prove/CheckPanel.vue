@@ -21,6 +21,7 @@ import SectionForm from './SectionForm.vue';
 import SingleForm from './SingleForm.vue';
 import ThermalForm from './ThermalForm.vue';
 import WaiveBox from './WaiveBox.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** One check: what stands, what it may be, what to read it with, and the reading itself. */
 const { row, end, cable, work, jobId, record } = defineProps<{
@@ -63,10 +64,10 @@ const limits = computed(() => (finding.value ? limitText([finding.value], prefs.
             :binds="finding.binds ?? false"
             :would="finding.would !== undefined"
           />
-          <span v-if="finding.waived" class="ml-1 font-bold">waived</span>
+          <span v-if="finding.waived" class="ml-1 font-bold">{{ say`waived` }}</span>
           <span v-if="limits" class="figure ml-2 text-[15px] text-ink2">{{ limits }}</span>
           <span class="block text-[14px] leading-[18px]">{{
-            asked ? finding.because : 'Not asked here. Once it is read it counts, and stays asked.'
+            asked ? finding.because : say`Not asked here. Once it is read it counts, and stays asked.`
           }}</span>
           <span v-if="finding.remedy && finding.state !== 'holds'" class="note block">{{
             finding.remedy
@@ -106,12 +107,12 @@ const limits = computed(() => (finding.value ? limitText([finding.value], prefs.
       </template>
     </div>
     <button v-if="next && asked?.state === 'holds'" type="button" class="button mt-4" @click="$emit('next')">
-      Next: {{ next.title.toLowerCase() }}
+      {{ say`Next: ${next.title.toLowerCase()}` }}
     </button>
     <p v-if="hasTrend" class="mt-3">
-      <RouterLink :to="{ name: 'trends', params: { jobId } }" class="text-teal underline"
-        >What this die leaves over time</RouterLink
-      >
+      <RouterLink :to="{ name: 'trends', params: { jobId } }" class="text-teal underline">{{
+        say`What this die leaves over time`
+      }}</RouterLink>
     </p>
     <TroubleBox v-if="row.kind" :kind="row.kind" />
     <WaiveBox v-if="asked" :finding="asked" :cable="cable" :job-id="jobId" />

@@ -5,6 +5,7 @@ import type { EndName } from '../../../core/job/end.ts';
 import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import type { TakeReading } from './readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Millivolts at a load current over one joint, or over a stretch of the conductor where no end is named. */
 const { name, work, record } = defineProps<{ name: EndName | null; work: CableWork; record: TakeReading }>();
@@ -30,20 +31,33 @@ function take(): void {
 <template>
   <form @submit.prevent="take">
     <div class="grid items-start gap-3 sm:grid-cols-3">
-      <QuantityField v-model="amps" label="Load" kind="current" :least="1" :most="20000" :decimals="0" />
+      <QuantityField
+        v-model="amps"
+        :label="say`Load`"
+        kind="current"
+        :least="1"
+        :most="20000"
+        :decimals="0"
+      />
       <QuantityField
         v-model="spanMm"
-        :label="name ? 'Beyond the mouth' : 'Between the probes'"
+        :label="name ? say`Beyond the mouth` : say`Between the probes`"
         kind="length"
         :least="name ? 0 : 10"
         :most="name ? 2000 : 1000000"
         :decimals="0"
       />
-      <QuantityField v-model="copperC" label="Copper is at" kind="temperature" :least="-40" :most="200" />
+      <QuantityField
+        v-model="copperC"
+        :label="say`Copper is at`"
+        kind="temperature"
+        :least="-40"
+        :most="200"
+      />
       <MeasuredField
         v-model="drop"
         class="sm:col-span-2"
-        :label="name ? 'Shoulder to probe' : 'Over the stretch'"
+        :label="name ? say`Shoulder to probe` : say`Over the stretch`"
         kind="millivolt"
         quantity="millivolt"
         :least="0"
@@ -54,7 +68,7 @@ function take(): void {
             : { at: 'loaded length', amps, lengthMm: Math.max(10, spanMm) }
         "
       />
-      <button type="submit" class="button filled mt-[22px]">Record the drop</button>
+      <button type="submit" class="button filled mt-[22px]">{{ say`Record the drop` }}</button>
     </div>
   </form>
 </template>

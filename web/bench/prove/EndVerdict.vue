@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { EndName } from '../../../core/job/end.ts';
 import type { Verdict } from '../../../core/proof/verdict.ts';
 import StateMark from '../../ui/StateMark.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** What may be said of one end by itself, and why, the worst reason first. */
 const { name, verdict } = defineProps<{ name: EndName; verdict: Verdict }>();
@@ -11,19 +12,19 @@ const rest = computed(() => verdict.reasons.slice(0, 8));
 </script>
 
 <template>
-  <details class="mb-2" :aria-label="`Verdict on end ${name}`">
+  <details class="mb-2" :aria-label="say`Verdict on end ${name}`">
     <summary class="flex min-h-9 cursor-pointer items-center gap-2">
       <StateMark :state="verdict.state" :word="false" />
       <span
-        ><b>End {{ name }}.</b> {{ verdict.sentence }}</span
+        ><b>{{ say`End ${name}.` }}</b> {{ verdict.sentence }}</span
       >
-      <span v-if="rest.length > 0" class="text-teal underline">why</span>
+      <span v-if="rest.length > 0" class="text-teal underline">{{ say`why` }}</span>
     </summary>
     <ol class="list-decimal pb-2 pl-9 marker:text-ink2">
       <li v-for="finding in rest" :key="finding.id" class="py-0.5">
         <b>{{ finding.title }}</b>: {{ finding.because }}
       </li>
-      <li v-if="rest.length === 0" class="list-none">Every figure of it holds.</li>
+      <li v-if="rest.length === 0" class="list-none">{{ say`Every figure of it holds.` }}</li>
     </ol>
   </details>
 </template>

@@ -14,6 +14,7 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import SourceMark from '../../ui/SourceMark.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import { ELECTRODES, type TakeReading } from './readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Insulation at its voltage against a second electrode, read at 15, 30 and 60 s. */
 const { cable, record } = defineProps<{ cable: Cable; record: TakeReading }>();
@@ -63,7 +64,7 @@ function type(at: (typeof READ_AT)[number], value: number | null): void {
 }
 function take(): void {
   const megohm = values.value[60];
-  problem.value = megohm === null ? 'The 60 s value is needed.' : '';
+  problem.value = megohm === null ? say`The 60 s value is needed.` : '';
   if (megohm === null) return;
   const { 15: at15, 30: at30 } = values.value;
   const measured = {
@@ -83,48 +84,48 @@ function take(): void {
     <div class="grid items-start gap-3 sm:grid-cols-2">
       <QuantityField
         v-model="testV"
-        label="Test voltage"
+        :label="say`Test voltage`"
         kind="voltage"
         :least="1"
         :most="5000"
         :decimals="0"
-        :hint="`${asked.testV} V is asked`"
+        :hint="say`${asked.testV} V is asked`"
       />
-      <ChoiceField v-model="electrode" label="Against" :choices="electrodes" />
+      <ChoiceField v-model="electrode" :label="say`Against`" :choices="electrodes" />
     </div>
     <div v-if="meter.state.status === 'on'" class="mt-3 flex items-end gap-5">
       <p class="figure" role="timer">
         <span class="block text-[15px] text-ink2">{{
-          last ? inStep(last.value, 'insulation') : 'voltage off'
+          last ? inStep(last.value, 'insulation') : say`voltage off`
         }}</span>
         <span class="text-[46px] leading-[46px] font-semibold">{{ clock(atS) }}</span>
       </p>
-      <button v-if="stop" type="button" class="button" @click="letGo">Stop</button>
-      <button v-else type="button" class="button filled" @click="run">Put the voltage on</button>
+      <button v-if="stop" type="button" class="button" @click="letGo">{{ say`Stop` }}</button>
+      <button v-else type="button" class="button filled" @click="run">{{ say`Put the voltage on` }}</button>
     </div>
     <div class="mt-3 grid items-start gap-3 sm:grid-cols-[1fr_1fr_1fr_auto]">
       <QuantityField
         v-for="at in READ_AT"
         :key="at"
-        :label="at === 60 ? 'Insulation' : `At ${at} s`"
+        :label="at === 60 ? say`Insulation` : say`At ${at} s`"
         kind="megohm"
         :model-value="values[at]"
         :least="0"
         :most="10000000"
         :decimals="1"
-        :hint="at === 60 ? 'the 60 s value' : 'may stay empty'"
+        :hint="at === 60 ? say`the 60 s value` : say`may stay empty`"
         optional
         @update:model-value="type(at, $event)"
         @clear="type(at, null)"
       />
       <button type="submit" class="button filled mt-[22px]">
-        Record<span class="sr-only"> Insulation</span>
+        {{ say`Record` }}<span class="sr-only">{{ ' ' }}{{ say`Insulation` }}</span>
       </button>
     </div>
     <SourceMark v-if="values[60] !== null" :source="from.source" />
     <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
     <p class="mt-2 font-bold text-fails">
-      High voltage: electronics disconnected first, nobody on the cable, and discharge it after.
+      {{ say`High voltage: electronics disconnected first, nobody on the cable, and discharge it after.` }}
     </p>
   </form>
 </template>

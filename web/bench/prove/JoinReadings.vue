@@ -10,6 +10,7 @@ import StateMark from '../../ui/StateMark.vue';
 import StageSection from '../StageSection.vue';
 import type { Measured } from './readings.ts';
 import ReadingEntry from './ReadingEntry.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** The readings of a join: both of its crimps, and one pull through the two. */
 const { join, work, record } = defineProps<{
@@ -32,7 +33,7 @@ const pullLimit = computed(() => {
 
 function take(side: EndName): void {
   const { flats, ears } = typed[side];
-  problem.value = flats === null || ears === null ? 'Both are needed: no ears is 0.' : '';
+  problem.value = flats === null || ears === null ? say`Both are needed: no ears is 0.` : '';
   if (flats === null || ears === null) return;
   const measured = { check: 'join' as const, joinId: join.spec.id, side, acrossFlatsMm: flats, earsMm: ears };
   if (record(measured)) typed[side] = { flats: null, ears: null };
@@ -41,8 +42,8 @@ function take(side: EndName): void {
 
 <template>
   <StageSection
-    :title="`${join.title}, ${join.connector?.label ?? 'no connector'}`"
-    :note="`die ${join.die?.die.acrossFlatsMm ?? '–'} across flats, one crimp a side`"
+    :title="`${join.title}, ${join.connector?.label ?? say`no connector`}`"
+    :note="say`die ${join.die?.die.acrossFlatsMm ?? '–'} across flats, one crimp a side`"
   >
     <div
       v-for="side in END_NAMES"
@@ -50,7 +51,7 @@ function take(side: EndName): void {
       class="mb-2 grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]"
     >
       <QuantityField
-        :label="`Across flats, towards ${side}`"
+        :label="say`Across flats, towards ${side}`"
         kind="length"
         :model-value="typed[side].flats"
         :least="0.5"
@@ -61,7 +62,7 @@ function take(side: EndName): void {
         @clear="typed[side].flats = null"
       />
       <QuantityField
-        :label="`Ears, towards ${side}`"
+        :label="say`Ears, towards ${side}`"
         kind="length"
         :model-value="typed[side].ears"
         :least="0"
@@ -72,7 +73,7 @@ function take(side: EndName): void {
         @clear="typed[side].ears = null"
       />
       <button type="button" class="button mt-[22px]" @click="take(side)">
-        Record<span class="sr-only"> the crimp towards {{ side }}</span>
+        {{ say`Record` }}<span class="sr-only">{{ ' ' }}{{ say`the crimp towards ${side}` }}</span>
       </button>
       <p class="col-span-full flex flex-wrap gap-x-4 text-[12.5px] text-ink2">
         <span v-for="key in [`join-flats-${side}`, `join-ears-${side}`]" :key="key" class="flex gap-2">
@@ -84,17 +85,17 @@ function take(side: EndName): void {
     <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ problem }}</p>
     <ReadingEntry
       class="max-w-sm"
-      label="Pull through the join"
+      :label="say`Pull through the join`"
       kind="force"
       :decimals="0"
       :least="0"
       :most="50000"
-      :hint="`${figure(pullLimit, 'N', 0)}, ${figure(kilogramsToHang(pullLimit), 'kg', 1)} to hang`"
+      :hint="say`${figure(pullLimit, 'N', 0)}, ${figure(kilogramsToHang(pullLimit), 'kg', 1)} to hang`"
       :finding="findingOf('join-pull')"
       :record="(forceN) => record({ check: 'join-pull', joinId: join.spec.id, forceN, held })"
     >
       <label class="mt-1 flex items-center gap-2"
-        ><input v-model="held" type="checkbox" class="size-5 accent-teal" /> it held</label
+        ><input v-model="held" type="checkbox" class="size-5 accent-teal" /> {{ say`it held` }}</label
       >
     </ReadingEntry>
   </StageSection>

@@ -6,6 +6,7 @@ import { readTogether } from '../../../core/proof/source.ts';
 import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import type { TakeReading } from './readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** One crimp by four wires, and a plain stretch of the same cable beside it. */
 const { name, record } = defineProps<{ name: EndName; record: TakeReading }>();
@@ -16,10 +17,10 @@ const beyondMm = ref(30);
 const lengthMm = ref(500);
 const problem = ref('');
 function take(): void {
-  problem.value = joint.value && plain.value ? '' : 'Both are needed: the crimp, and the plain stretch.';
+  problem.value = joint.value && plain.value ? '' : say`Both are needed: the crimp, and the plain stretch.`;
   if (!joint.value || !plain.value) return;
   if (plain.value.value === 0) {
-    problem.value = 'A stretch of cable has some resistance: are the leads on it?';
+    problem.value = say`A stretch of cable has some resistance: are the leads on it?`;
     return;
   }
   const measured = {
@@ -38,46 +39,46 @@ function take(): void {
     <div class="grid items-start gap-x-3 gap-y-2 sm:grid-cols-[150px_minmax(0,1fr)]">
       <QuantityField
         v-model="lengthMm"
-        label="Plain stretch"
+        :label="say`Plain stretch`"
         kind="length"
         :least="10"
         :most="100000"
         :decimals="0"
-        :hint="`at least ${LEAST_PLAIN_MM} mm, no joint in it`"
+        :hint="say`at least ${LEAST_PLAIN_MM} mm, no joint in it`"
       />
       <MeasuredField
         v-model="plain"
-        label="Resistance of it"
+        :label="say`Resistance of it`"
         kind="milliohm"
         quantity="milliohm"
         shown-in="µΩ"
         :least="0"
         :most="1000"
-        hint="four wires, current both ways"
+        :hint="say`four wires, current both ways`"
         :probe="{ at: 'plain', lengthMm }"
       />
       <QuantityField
         v-model="beyondMm"
-        label="Beyond the mouth"
+        :label="say`Beyond the mouth`"
         kind="length"
         :least="0"
         :most="2000"
         :decimals="0"
-        hint="where the probe touches the cable"
+        :hint="say`where the probe touches the cable`"
       />
       <MeasuredField
         v-model="joint"
-        label="Shoulder to probe"
+        :label="say`Shoulder to probe`"
         kind="milliohm"
         quantity="milliohm"
         shown-in="µΩ"
         :least="0"
         :most="1000"
-        hint="the same, across the crimp"
+        :hint="say`the same, across the crimp`"
         :probe="{ at: 'joint', end: name, beyondMm }"
       />
     </div>
     <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
-    <button type="submit" class="button filled mt-3">Record the joint</button>
+    <button type="submit" class="button filled mt-3">{{ say`Record the joint` }}</button>
   </form>
 </template>

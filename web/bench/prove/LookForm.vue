@@ -6,6 +6,7 @@ import type { EndName } from '../../../core/job/end.ts';
 import { LOOK_ITEMS, type LookItem } from '../../../core/job/reading.ts';
 import { countingReadings } from '../../../core/proof/readings.ts';
 import type { TakeReading } from './readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The look list of one end: nine things, each right or wrong. */
 const { name, cable, record } = defineProps<{ name: EndName; cable: Cable; record: TakeReading }>();
@@ -44,7 +45,7 @@ const allRight = () => {
               : 'border-hairline bg-paper text-ink2'
           "
           :aria-pressed="draft[item] === right"
-          :aria-label="`${words}: ${right ? 'right' : 'wrong'}`"
+          :aria-label="`${words}: ${right ? say`right` : say`wrong`}`"
           @click="draft = { ...draft, [item]: right }"
         >
           <Check v-if="right" :size="18" aria-hidden="true" /><X v-else :size="18" aria-hidden="true" />
@@ -52,14 +53,14 @@ const allRight = () => {
       </li>
     </ul>
     <div class="mt-3 flex gap-3">
-      <button type="button" class="button" @click="allRight">All right</button>
+      <button type="button" class="button" @click="allRight">{{ say`All right` }}</button>
       <button
         type="button"
         class="button filled"
         :disabled="!isChanged"
         @click="record({ check: 'look', end: name, marks: { ...draft } })"
       >
-        Record the look
+        {{ say`Record the look` }}
       </button>
     </div>
   </div>

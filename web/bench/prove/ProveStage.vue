@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readersLocale } from '../../words.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -22,6 +23,7 @@ import ReadingList from './ReadingList.vue';
 import EndVerdict from './EndVerdict.vue';
 import JoinReadings from './JoinReadings.vue';
 import { type Measured, takenReading } from './readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Figures that prove the cable, each judged where it is typed, and the record that is sealed from them. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -31,9 +33,9 @@ const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
 /** An end, the whole, or the id of a join. */
 const end = ref<string>('A');
 const subjects = computed(() => [
-  ...END_NAMES.map((name) => ({ value: name as string, title: `end ${name}` })),
-  ...work.joins.map(({ spec }, i) => ({ value: spec.id, title: `join ${i + 1}` })),
-  { value: 'whole', title: 'whole cable' },
+  ...END_NAMES.map((name) => ({ value: name as string, title: say`end ${name}` })),
+  ...work.joins.map(({ spec }, i) => ({ value: spec.id, title: say`join ${i + 1}` })),
+  { value: 'whole', title: say`whole cable` },
 ]);
 const join = computed(() => work.joins.find(({ spec }) => spec.id === end.value));
 /** An end by its name; null for the whole cable and for a join. */
@@ -83,7 +85,7 @@ const hasSimulated = computed(() =>
 function record(measured: Measured, readWith?: ReadWith): boolean {
   if (nameNeeded()) return false;
   edit(
-    `reading: ${measured.check}`,
+    say`reading: ${measured.check}`,
     (draft) => void draft.readings.push(takenReading(measured, prefs.person, readWith)),
   );
   return true;
@@ -94,10 +96,10 @@ function recordRework(): void {
   const joinId = join.value?.spec.id;
   if (name === 'whole' || nameNeeded()) return;
   if (rework.value.trim() === '') {
-    problem.value = 'Say what was done again.';
+    problem.value = say`Say what was done again.`;
     return;
   }
-  edit(`rework of ${name}`, (draft) => {
+  edit(say`rework of ${name}`, (draft) => {
     draft.reworks.push({
       id: nanoid(10),
       at: new Date().toISOString(),
@@ -113,12 +115,12 @@ function recordRework(): void {
 function seal(): void {
   if (nameNeeded()) return;
   edit(
-    'seal record',
+    say`seal record`,
     (draft) => void draft.records.push(sealRecord(cable, work, prefs.person, new Date().toISOString())),
   );
 }
 
-const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', timeStyle: 'short' });
 </script>
 
 <template>
@@ -130,25 +132,25 @@ const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle
         v-if="hasSimulated"
         class="figure rounded-box border-[1.5px] border-ink px-1.5 text-[14px] font-semibold"
       >
-        SIMULATED READINGS
+        {{ say`SIMULATED READINGS` }}
       </p>
       <RouterLink
         :to="{ name: 'print-record', params: { jobId, cableId: cable.id } }"
         class="button inline-flex items-center"
-        >Test record</RouterLink
+        >{{ say`Test record` }}</RouterLink
       >
-      <button type="button" class="button" @click="seal">Seal the record</button>
+      <button type="button" class="button" @click="seal">{{ say`Seal the record` }}</button>
     </div>
     <div class="p-3.5">
       <div class="prove-head grid items-start gap-3 sm:grid-cols-[1fr_200px]">
         <SegmentedField
-          label="Measuring"
+          :label="say`Measuring`"
           :model-value="end"
           :choices="subjects"
           @update:model-value="end = $event"
         />
         <TextField
-          label="Who is measuring"
+          :label="say`Who is measuring`"
           :model-value="prefs.person"
           @update:model-value="prefs.person = $event"
         />
@@ -183,33 +185,38 @@ const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle
 
       <StageSection
         v-if="end !== 'whole' && fails"
-        title="After a failure"
-        note="only recorded work lets an end be read afresh"
+        :title="say`After a failure`"
+        :note="say`only recorded work lets an end be read afresh`"
       >
         <div class="flex items-start gap-3">
           <div class="flex-1">
             <TextField
-              label="What was done again"
+              :label="say`What was done again`"
               :model-value="rework"
-              hint="cut back 60 mm, new lug, die K10"
+              :hint="say`cut back 60 mm, new lug, die K10`"
               @update:model-value="rework = $event"
             />
           </div>
-          <button type="button" class="button mt-[22px]" @click="recordRework">Record the rework</button>
+          <button type="button" class="button mt-[22px]" @click="recordRework">
+            {{ say`Record the rework` }}
+          </button>
         </div>
       </StageSection>
 
       <ReadingList :cable="cable" :job-id="jobId" />
 
       <p v-if="lastRecord" class="note">
-        Last sealed {{ when.format(new Date(lastRecord.at)) }} by {{ lastRecord.by }}:
+        {{ say`Last sealed ${when.format(new Date(lastRecord.at))} by ${lastRecord.by}:` }}
         <StateMark :state="lastRecord.verdict" class="align-middle" />
-        <template v-if="lastRecord.simulated"> SIMULATED READINGS</template>
-        <template v-if="cable.records.length > 1">, {{ cable.records.length }} records in all</template>.
+        <template v-if="lastRecord.simulated">{{ ' ' }}{{ say`SIMULATED READINGS` }}</template>
+        <template v-if="cable.records.length > 1">{{
+          say`, ${cable.records.length} records in all`
+        }}</template>.
       </p>
       <p v-else class="note">
-        No record is sealed yet.
-        {{ missing > 0 ? `${missing} readings are not proved, and the record would say so.` : '' }}
+        {{
+          say`No record is sealed yet. ${missing > 0 ? say`${missing} readings are not proved, and the record would say so.` : ''}`
+        }}
       </p>
     </div>
   </div>

@@ -18,6 +18,7 @@ import SourceMark from '../../ui/SourceMark.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import { clock } from '../../make/clock.ts';
 import type { TakeReading } from './readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The pull: what to hang, its minute, and what came of it, by clock and eye or on a scale. */
 const { name, work, record } = defineProps<{ name: EndName; work: CableWork; record: TakeReading }>();
@@ -103,9 +104,9 @@ function take(): void {
 }
 const HOLD_SAYS: Readonly<Record<Hold['state'], string>> = {
   slack: 'slack',
-  rising: 'winding up',
+  rising: say`winding up`,
   holding: 'holding',
-  held: 'held its minute',
+  held: say`held its minute`,
   slipped: 'slipped',
 };
 const share = computed(() => Math.min(1, (hold.value ? hold.value.heldS : seconds.value) / HOLD_S));
@@ -116,34 +117,34 @@ const running = computed(() => stop.value !== null || minute.isActive.value);
   <form @submit.prevent="take">
     <SegmentedField
       v-model="on"
-      label="Pulled on"
+      :label="say`Pulled on`"
       class="mb-3 max-w-sm"
       :choices="[
-        { value: 'cable', title: 'this end' },
-        { value: 'sample', title: 'a sample made alike' },
+        { value: 'cable', title: say`this end` },
+        { value: 'sample', title: say`a sample made alike` },
       ]"
     />
     <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
       <p class="figure">
-        <span class="block text-[15px] text-ink2">to hang</span>
+        <span class="block text-[15px] text-ink2">{{ say`to hang` }}</span>
         <span class="text-[46px] leading-[46px] font-semibold">{{ figure(hang, 'kg', 1) }}</span>
         <span class="ml-2 text-[17px] text-ink2">{{ figure(target, 'N', 0) }}</span>
       </p>
       <p v-if="running || hold || seconds > 0" class="figure" role="timer">
         <span class="block text-[15px] text-ink2">{{
-          hold ? `${HOLD_SAYS[hold.state]}, ${figure(hold.peakN, 'N', 0)} at most` : 'hanging'
+          hold ? say`${HOLD_SAYS[hold.state]}, ${figure(hold.peakN, 'N', 0)} at most` : say`hanging`
         }}</span>
         <span class="text-[46px] leading-[46px] font-semibold">{{ clock(hold ? hold.heldS : seconds) }}</span>
       </p>
       <div class="flex gap-2">
-        <button v-if="stop" type="button" class="button" @click="letGo">Let it down</button>
+        <button v-if="stop" type="button" class="button" @click="letGo">{{ say`Let it down` }}</button>
         <button v-else-if="meter.state.status === 'on'" type="button" class="button filled" @click="wind">
-          Wind it up
+          {{ say`Wind it up` }}
         </button>
         <template v-else-if="minute.isActive.value">
-          <button type="button" class="button" @click="minuteOver(false)">It slipped</button>
+          <button type="button" class="button" @click="minuteOver(false)">{{ say`It slipped` }}</button>
         </template>
-        <button v-else type="button" class="button" @click="begin">Start the minute</button>
+        <button v-else type="button" class="button" @click="begin">{{ say`Start the minute` }}</button>
       </div>
     </div>
     <span class="mt-2 block h-2 bg-buff" aria-hidden="true"
@@ -153,18 +154,18 @@ const running = computed(() => stop.value !== null || minute.isActive.value);
         :style="{ width: `${share * 100}%` }"
     /></span>
     <p v-if="hang > HANG_LIMIT_KG" class="mt-2 font-bold text-fails">
-      Over 100 kg: a load cell and a guarded rig. Never hang a person.
+      {{ say`Over 100 kg: a load cell and a guarded rig. Never hang a person.` }}
     </p>
-    <p v-else class="note mt-2">Feet clear of the load; a low drop onto something soft.</p>
+    <p v-else class="note mt-2">{{ say`Feet clear of the load; a low drop onto something soft.` }}</p>
     <div class="mt-3 grid items-start gap-3 sm:grid-cols-[minmax(0,1fr)_auto_auto]">
       <QuantityField
-        label="Pull, one minute"
+        :label="say`Pull, one minute`"
         kind="force"
         :model-value="force?.value ?? null"
         :least="0"
         :most="50000"
         :decimals="0"
-        hint="N, or kg as it hung"
+        :hint="say`N, or kg as it hung`"
         optional
         @update:model-value="
           force = {
@@ -174,9 +175,9 @@ const running = computed(() => stop.value !== null || minute.isActive.value);
         "
         @clear="force = null"
       />
-      <CheckField v-model="held" label="it held" class="mt-[34px]" />
+      <CheckField v-model="held" :label="say`it held`" class="mt-[34px]" />
       <button type="submit" class="button filled mt-[22px]">
-        Record<span class="sr-only"> Pull, one minute</span>
+        {{ say`Record` }}<span class="sr-only">{{ ' ' }}{{ say`Pull, one minute` }}</span>
       </button>
     </div>
     <SourceMark v-if="force" :source="force.from.source" />

@@ -6,6 +6,7 @@ import { usePrefs } from '../../stores/prefs.ts';
 import { limitText } from '../../ui/display.ts';
 import QuantityField from '../../ui/QuantityField.vue';
 import StateMark from '../../ui/StateMark.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** A figure to be read and recorded; what the check stands at is said beneath. */
 const {
@@ -50,7 +51,7 @@ function take(): void {
         @keydown.enter="take"
       />
       <button type="button" class="button mt-[22px]" @click="take">
-        Record<span class="sr-only"> {{ label }}</span>
+        {{ say`Record` }}<span class="sr-only"> {{ label }}</span>
       </button>
     </div>
     <slot />

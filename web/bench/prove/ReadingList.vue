@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readersLocale } from '../../words.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
 import type { Cable } from '../../../core/job/cable.ts';
@@ -10,6 +11,7 @@ import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
 import { readingWords } from './readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** All that was ever read or done again, newest first. A wrong entry is struck out with a reason, never erased. */
 const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
@@ -24,7 +26,7 @@ const figure = computed(() => {
   return own ? figureOf(own) : null;
 });
 const why = ref('');
-const when = new Intl.DateTimeFormat(undefined, {
+const when = new Intl.DateTimeFormat(readersLocale(), {
   day: 'numeric',
   month: 'short',
   hour: '2-digit',
@@ -50,7 +52,7 @@ const rows = computed(() =>
       at,
       by,
       end: end as string,
-      words: `rework: ${what}`,
+      words: say`rework: ${what}`,
       source: '',
       struck: undefined,
       isReading: false,
@@ -63,7 +65,7 @@ const rows = computed(() =>
 function strike(): void {
   const id = striking.value;
   if (why.value === '' || id === null) return;
-  edit('strike out reading', (draft) => {
+  edit(say`strike out reading`, (draft) => {
     const reading = draft.readings.find((other) => other.id === id);
     if (reading) reading.struck = { at: new Date().toISOString(), by: prefs.person, why: why.value };
   });
@@ -76,7 +78,7 @@ function correct(): void {
   const value = right.value;
   if (why.value === '' || id === null || value === null) return;
   const said = { id: nanoid(10), at: new Date().toISOString(), by: prefs.person, why: why.value };
-  edit('reading put right', (draft) => {
+  edit(say`reading put right`, (draft) => {
     draft.readings = withReadingCorrected(cable, id, value, said).readings;
   });
   correcting.value = null;
@@ -87,8 +89,8 @@ function correct(): void {
 <template>
   <StageSection
     v-if="rows.length > 0"
-    title="All readings"
-    :note="`${cable.readings.length} in all, newest first`"
+    :title="say`All readings`"
+    :note="say`${cable.readings.length} in all, newest first`"
   >
     <ul>
       <li v-for="row in rows" :key="row.id" class="flex min-h-8 items-center gap-3 border-b border-hairline">
@@ -96,7 +98,7 @@ function correct(): void {
         <span class="min-w-0 flex-1" :class="row.struck ? 'text-ink3 line-through' : ''">{{
           row.words
         }}</span>
-        <span v-if="row.struck" class="note">struck out: {{ row.struck.why }}</span>
+        <span v-if="row.struck" class="note">{{ say`struck out: ${row.struck.why}` }}</span>
         <span
           v-if="row.source"
           class="figure text-[13.5px]"
@@ -108,7 +110,7 @@ function correct(): void {
           >{{ row.source }}</span
         >
         <span class="note w-36 truncate text-right">{{ row.by }}, {{ when.format(new Date(row.at)) }}</span>
-        <span v-if="row.corrects" class="note">put right</span>
+        <span v-if="row.corrects" class="note">{{ say`put right` }}</span>
         <button
           v-if="row.isCorrectable"
           type="button"
@@ -119,7 +121,7 @@ function correct(): void {
             why = '';
           "
         >
-          correct<span class="sr-only"> {{ row.words }}</span>
+          {{ say`correct` }}<span class="sr-only"> {{ row.words }}</span>
         </button>
         <button
           v-if="row.isReading && !row.struck"
@@ -127,19 +129,24 @@ function correct(): void {
           class="min-h-8 px-1 text-teal underline"
           @click="striking = row.id"
         >
-          strike<span class="sr-only"> out {{ row.words }}</span>
+          {{ say`strike` }}<span class="sr-only">{{ ' ' }}{{ say`out ${row.words}` }}</span>
         </button>
         <span v-else class="w-10" />
       </li>
     </ul>
-    <ModalBox :open="correcting !== null" title="Put a mistyped reading right" @close="correcting = null">
+    <ModalBox
+      :open="correcting !== null"
+      :title="say`Put a mistyped reading right`"
+      @close="correcting = null"
+    >
       <p class="mb-3">
-        The old figure stays in the record, struck through, with who and why. A true but bad reading is not
-        put right: rework the end instead.
+        {{
+          say`The old figure stays in the record, struck through, with who and why. A true but bad reading is not put right: rework the end instead.`
+        }}
       </p>
       <template v-if="figure">
         <QuantityField
-          label="It should read"
+          :label="say`It should read`"
           :kind="figure.kind"
           :model-value="right ?? figure.value"
           :least="figure.least"
@@ -149,22 +156,28 @@ function correct(): void {
         />
       </template>
       <TextField
-        label="How did it go wrong?"
+        :label="say`How did it go wrong?`"
         :model-value="why"
         required
         @update:model-value="why = $event"
       />
       <button type="button" class="button filled mt-2" :disabled="right === null" @click="correct">
-        Put it right
+        {{ say`Put it right` }}
       </button>
     </ModalBox>
-    <ModalBox :open="striking !== null" title="Strike out a reading" @close="striking = null">
+    <ModalBox :open="striking !== null" :title="say`Strike out a reading`" @close="striking = null">
       <p class="mb-3">
-        It stays in the record, struck through, with your reason. To replace a true but bad reading, rework
-        the end instead.
+        {{
+          say`It stays in the record, struck through, with your reason. To replace a true but bad reading, rework the end instead.`
+        }}
       </p>
-      <TextField label="Why was it wrong?" :model-value="why" required @update:model-value="why = $event" />
-      <button type="button" class="button filled mt-2" @click="strike">Strike it out</button>
+      <TextField
+        :label="say`Why was it wrong?`"
+        :model-value="why"
+        required
+        @update:model-value="why = $event"
+      />
+      <button type="button" class="button filled mt-2" @click="strike">{{ say`Strike it out` }}</button>
     </ModalBox>
   </StageSection>
 </template>

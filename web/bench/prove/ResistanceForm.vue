@@ -3,6 +3,7 @@ import { ref, shallowRef } from 'vue';
 import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import type { TakeReading } from './readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Resistance from palm to palm. */
 const { record } = defineProps<{ record: TakeReading }>();
@@ -18,20 +19,20 @@ function take(): void {
 
 <template>
   <form class="grid items-start gap-3 sm:grid-cols-[140px_minmax(0,1fr)_auto]" @submit.prevent="take">
-    <QuantityField v-model="copperC" label="Copper is at" kind="temperature" :least="-40" :most="120" />
+    <QuantityField v-model="copperC" :label="say`Copper is at`" kind="temperature" :least="-40" :most="120" />
     <MeasuredField
       v-model="measure"
-      label="Resistance"
+      :label="say`Resistance`"
       kind="milliohm"
       quantity="milliohm"
       :decimals="4"
       :least="0"
       :most="100000"
-      hint="palm to palm, four wires, current both ways"
+      :hint="say`palm to palm, four wires, current both ways`"
       :probe="{ at: 'whole' }"
     />
     <button type="submit" class="button filled mt-[22px]">
-      Record<span class="sr-only"> Resistance</span>
+      {{ say`Record` }}<span class="sr-only">{{ ' ' }}{{ say`Resistance` }}</span>
     </button>
   </form>
 </template>

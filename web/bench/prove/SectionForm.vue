@@ -7,6 +7,7 @@ import { countingReadings } from '../../../core/proof/readings.ts';
 import { TYPED } from '../../../core/proof/source.ts';
 import QuantityField from '../../ui/QuantityField.vue';
 import type { TakeReading } from './readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** A crimp made alike and sawn: its picture is measured in the section lab, or its air is typed. */
 const { name, cable, jobId, record } = defineProps<{
@@ -26,7 +27,7 @@ const place = computed(() => ({
   query: { cable: cable.id, end: name },
 }));
 function take(): void {
-  problem.value = air.value === null || flats.value === null ? 'Both are needed.' : '';
+  problem.value = air.value === null || flats.value === null ? say`Both are needed.` : '';
   if (air.value === null || flats.value === null) return;
   const measured = {
     check: 'section' as const,
@@ -41,21 +42,23 @@ function take(): void {
 
 <template>
   <div>
-    <RouterLink :to="place" class="button filled mb-4 inline-flex">Measure a picture of it</RouterLink>
+    <RouterLink :to="place" class="button filled mb-4 inline-flex">{{
+      say`Measure a picture of it`
+    }}</RouterLink>
     <form class="grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]" @submit.prevent="take">
       <QuantityField
-        label="Air in the outline"
+        :label="say`Air in the outline`"
         kind="percent"
         :model-value="air"
         :least="0"
         :most="60"
-        hint="measured elsewhere"
+        :hint="say`measured elsewhere`"
         optional
         @update:model-value="air = $event"
         @clear="air = null"
       />
       <QuantityField
-        label="Across flats of the sample"
+        :label="say`Across flats of the sample`"
         kind="length"
         :model-value="flats"
         :least="1"
@@ -65,7 +68,7 @@ function take(): void {
         @update:model-value="flats = $event"
         @clear="flats = null"
       />
-      <button type="submit" class="button mt-[22px]">Record the section</button>
+      <button type="submit" class="button mt-[22px]">{{ say`Record the section` }}</button>
     </form>
     <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
   </div>

@@ -6,6 +6,7 @@ import { countingReadings } from '../../../core/proof/readings.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';
 import type { TakeReading } from './readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** A figure of one crimp by calliper: across its flats, or its ears. */
 const { check, name, cable, work, record } = defineProps<{
@@ -18,10 +19,12 @@ const { check, name, cable, work, record } = defineProps<{
 
 const measure = shallowRef<Measure>(null);
 const hint = computed(() => {
-  if (check === 'ears') return 'at the worst place; none is 0';
+  if (check === 'ears') return say`at the worst place; none is 0`;
   const taken = countingReadings(cable, check, name).length;
   const crimps = Math.max(1, work.ends[name].crimps.length);
-  return taken < crimps ? `crimp ${taken + 1} of ${crimps}` : 'all are measured: the worst of them counts';
+  return taken < crimps
+    ? say`crimp ${taken + 1} of ${crimps}`
+    : say`all are measured: the worst of them counts`;
 });
 function take(): void {
   if (!measure.value) return;
@@ -34,7 +37,7 @@ function take(): void {
   <form class="grid items-start gap-3 sm:grid-cols-[minmax(0,1fr)_auto]" @submit.prevent="take">
     <MeasuredField
       v-model="measure"
-      :label="check === 'ears' ? 'Ears, unfiled' : 'Across flats'"
+      :label="check === 'ears' ? say`Ears, unfiled` : say`Across flats`"
       kind="calliper"
       quantity="length"
       :least="check === 'ears' ? 0 : 0.5"
@@ -43,7 +46,8 @@ function take(): void {
       :probe="{ at: check === 'ears' ? 'ears' : 'flats', end: name }"
     />
     <button type="submit" class="button filled mt-[22px]">
-      Record<span class="sr-only"> {{ check === 'ears' ? 'Ears, unfiled' : 'Across flats' }}</span>
+      {{ say`Record`
+      }}<span class="sr-only"> {{ check === 'ears' ? say`Ears, unfiled` : say`Across flats` }}</span>
     </button>
   </form>
 </template>

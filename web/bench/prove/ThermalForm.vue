@@ -8,6 +8,7 @@ import CheckField from '../../ui/CheckField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import type { TakeReading } from './readings.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** A lug under load, against the jacket beside it or the lug at the other end. */
 const { name, work, record } = defineProps<{ name: EndName; work: CableWork; record: TakeReading }>();
@@ -29,7 +30,7 @@ const warmth = (end: EndName, after: number) => ({
 });
 
 function take(): void {
-  problem.value = earlier.value && lug.value && other.value ? '' : 'All three temperatures are needed.';
+  problem.value = earlier.value && lug.value && other.value ? '' : say`All three temperatures are needed.`;
   if (!earlier.value || !lug.value || !other.value) return;
   const measured = {
     check: 'thermal' as const,
@@ -50,19 +51,26 @@ function take(): void {
 <template>
   <form @submit.prevent="take">
     <div class="grid items-start gap-3 sm:grid-cols-2">
-      <QuantityField v-model="amps" label="Load" kind="current" :least="1" :most="20000" :decimals="0" />
+      <QuantityField
+        v-model="amps"
+        :label="say`Load`"
+        kind="current"
+        :least="1"
+        :most="20000"
+        :decimals="0"
+      />
       <QuantityField
         v-model="minutes"
-        label="On for, minutes"
+        :label="say`On for, minutes`"
         kind="number"
         :least="0"
         :most="1440"
         :decimals="0"
-        hint="half an hour is the least"
+        :hint="say`half an hour is the least`"
       />
       <MeasuredField
         v-model="earlier"
-        label="Lug, ten minutes before"
+        :label="say`Lug, ten minutes before`"
         kind="thermal"
         quantity="temperature"
         :least="-40"
@@ -72,7 +80,7 @@ function take(): void {
       />
       <MeasuredField
         v-model="lug"
-        label="Lug, now"
+        :label="say`Lug, now`"
         kind="thermal"
         quantity="temperature"
         :least="-40"
@@ -82,15 +90,15 @@ function take(): void {
       />
       <SegmentedField
         v-model="against"
-        label="Against"
+        :label="say`Against`"
         :choices="[
-          { value: 'jacket', title: 'jacket beside it' },
-          { value: 'lug', title: `lug ${otherEnd}` },
+          { value: 'jacket', title: say`jacket beside it` },
+          { value: 'lug', title: say`lug ${otherEnd}` },
         ]"
       />
       <MeasuredField
         v-model="other"
-        :label="against === 'jacket' ? 'Jacket, now' : 'The other lug, now'"
+        :label="against === 'jacket' ? say`Jacket, now` : say`The other lug, now`"
         kind="thermal"
         quantity="temperature"
         :least="-40"
@@ -99,8 +107,8 @@ function take(): void {
         :probe="against === 'jacket' ? { at: 'jacket warmth', amps, minutes } : warmth(otherEnd, minutes)"
       />
     </div>
-    <CheckField v-model="matte" label="Matte tape or paint is on the bright metal" class="mt-2" />
+    <CheckField v-model="matte" :label="say`Matte tape or paint is on the bright metal`" class="mt-2" />
     <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
-    <button type="submit" class="button filled mt-3">Record the warmth</button>
+    <button type="submit" class="button filled mt-3">{{ say`Record the warmth` }}</button>
   </form>
 </template>

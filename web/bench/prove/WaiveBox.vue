@@ -9,6 +9,7 @@ import ModalBox from '../../ui/ModalBox.vue';
 import TextField from '../../ui/TextField.vue';
 import { useCableEdit } from '../useCable.ts';
 import { usePersonNeeded } from '../usePersonNeeded.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Doing without a reading: somebody answers for it by name and says why, and the figure stays not proved. */
 const { finding, cable, jobId } = defineProps<{ finding: Finding; cable: Cable; jobId: string }>();
@@ -23,10 +24,10 @@ const subject = computed(() => named(finding));
 function waive(): void {
   if (nameNeeded()) return;
   if (why.value.trim().length < 3) {
-    problem.value = 'Say why it can be done without.';
+    problem.value = say`Say why it can be done without.`;
     return;
   }
-  edit(`do without ${subject.value}`, (draft) => {
+  edit(say`do without ${subject.value}`, (draft) => {
     draft.waivers.push({
       id: nanoid(10),
       at: new Date().toISOString(),
@@ -39,7 +40,7 @@ function waive(): void {
   why.value = '';
 }
 function takeBack(): void {
-  edit(`ask again for ${subject.value}`, (draft) => {
+  edit(say`ask again for ${subject.value}`, (draft) => {
     draft.waivers = draft.waivers.filter((own) => own.finding !== finding.id);
   });
 }
@@ -47,31 +48,34 @@ function takeBack(): void {
 
 <template>
   <p v-if="finding.waived" class="mt-3 border-l-4 border-ink2 bg-buff px-3 py-2">
-    <b>{{ finding.waived.by }}</b> answers for doing without it: {{ finding.waived.why }}
-    <button type="button" class="ml-2 min-h-8 text-teal underline" @click="takeBack">ask for it again</button>
+    <b>{{ finding.waived.by }}</b> {{ say`answers for doing without it: ${finding.waived.why}` }}
+    <button type="button" class="ml-2 min-h-8 text-teal underline" @click="takeBack">
+      {{ say`ask for it again` }}
+    </button>
   </p>
   <p v-else-if="finding.state === 'unproved'" class="mt-3">
     <button type="button" class="min-h-9 text-teal underline" @click="isOpen = true">
-      Do without it, and say who answers for that
+      {{ say`Do without it, and say who answers for that` }}
     </button>
   </p>
-  <ModalBox :open="isOpen" :title="`Do without ${subject}`" @close="isOpen = false">
+  <ModalBox :open="isOpen" :title="say`Do without ${subject}`" @close="isOpen = false">
     <p class="mb-3">
-      It stays not proved, on screen, on paper and in the record, with your name and reason beside it. Work
-      done again on the end asks for it afresh.
+      {{
+        say`It stays not proved, on screen, on paper and in the record, with your name and reason beside it. Work done again on the end asks for it afresh.`
+      }}
     </p>
     <TextField
-      label="Who answers for it"
+      :label="say`Who answers for it`"
       :model-value="prefs.person"
       @update:model-value="prefs.person = $event"
     />
     <TextField
-      label="Why it can be done without"
+      :label="say`Why it can be done without`"
       :model-value="why"
       :longest="200"
       @update:model-value="why = $event"
     />
     <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ problem }}</p>
-    <button type="button" class="button filled mt-2" @click="waive">Do without it</button>
+    <button type="button" class="button filled mt-2" @click="waive">{{ say`Do without it` }}</button>
   </ModalBox>
 </template>

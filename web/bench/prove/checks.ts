@@ -4,6 +4,7 @@ import type { EndName } from '../../../core/job/end.ts';
 import type { Reading } from '../../../core/job/reading.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { usesDie } from '../../../core/termination/method.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** A check as a person chooses it: one reading of an end or of the whole cable. */
 export interface CheckRow {
@@ -20,23 +21,29 @@ export interface CheckRow {
 type Listed = Omit<CheckRow, 'findingId'>;
 
 const CRIMPED: readonly Listed[] = [
-  { check: 'across-flats', title: 'Across flats', kind: 'calliper', further: false },
-  { check: 'ears', title: 'Ears', kind: 'calliper', further: false },
+  { check: 'across-flats', title: say`Across flats`, kind: 'calliper', further: false },
+  { check: 'ears', title: say`Ears`, kind: 'calliper', further: false },
 ];
 const EVERY_END: readonly Listed[] = [
-  { check: 'pull', title: 'Pull', kind: 'scale', further: false },
-  { check: 'look', title: 'Look', further: false },
-  { check: 'joint', title: 'Joint index', kind: 'milliohm', further: true },
+  { check: 'pull', title: say`Pull`, kind: 'scale', further: false },
+  { check: 'look', title: say`Look`, further: false },
+  { check: 'joint', title: say`Joint index`, kind: 'milliohm', further: true },
 ];
-const SAWN: Listed = { check: 'section', title: 'Section', further: true };
+const SAWN: Listed = { check: 'section', title: say`Section`, further: true };
 const LOADED: readonly Listed[] = [
-  { check: 'drop', title: 'Loaded drop', kind: 'millivolt', further: true },
-  { check: 'thermal', title: 'Warmth', kind: 'thermal', further: true },
+  { check: 'drop', title: say`Loaded drop`, kind: 'millivolt', further: true },
+  { check: 'thermal', title: say`Warmth`, kind: 'thermal', further: true },
 ];
 const WHOLE: readonly CheckRow[] = [
-  { check: 'resistance', title: 'Resistance', kind: 'milliohm', findingId: 'resistance', further: false },
-  { check: 'insulation', title: 'Insulation', kind: 'insulation', findingId: 'insulation', further: false },
-  { check: 'drop', title: 'Loaded drop', kind: 'millivolt', findingId: 'drop-length', further: true },
+  { check: 'resistance', title: say`Resistance`, kind: 'milliohm', findingId: 'resistance', further: false },
+  {
+    check: 'insulation',
+    title: say`Insulation`,
+    kind: 'insulation',
+    findingId: 'insulation',
+    further: false,
+  },
+  { check: 'drop', title: say`Loaded drop`, kind: 'millivolt', findingId: 'drop-length', further: true },
 ];
 
 /** The checks of an end, or of the whole cable where no end is named. */

@@ -3,6 +3,8 @@ import { kilogramsToHang } from '../../../core/proof/pullForce.ts';
 import { type ReadWith, TYPED } from '../../../core/proof/source.ts';
 import type { Reading } from '../../../core/job/reading.ts';
 import { digits, figure } from '../../../core/units/figure.ts';
+import { say } from '../../../core/words/say.ts';
+import { word } from '../../../core/words/terms.ts';
 
 /** A reading without what every reading carries. */
 export type Measured = Reading extends infer Each
@@ -23,35 +25,35 @@ export function takenReading(measured: Measured, by: string, readWith: ReadWith 
 export function readingWords(reading: Reading): string {
   switch (reading.check) {
     case 'across-flats':
-      return `across flats ${figure(reading.valueMm, 'mm', 2)}`;
+      return say`across flats ${figure(reading.valueMm, 'mm', 2)}`;
     case 'ears':
-      return `ears ${figure(reading.valueMm, 'mm', 2)}`;
+      return say`ears ${figure(reading.valueMm, 'mm', 2)}`;
     case 'pull':
-      return `pull ${figure(reading.forceN, 'N', 0)} (${figure(kilogramsToHang(reading.forceN), 'kg', 1)}), ${reading.held ? 'held' : 'slipped'}${reading.sample ? ', on a sample' : ''}`;
+      return say`pull ${figure(reading.forceN, 'N', 0)} (${figure(kilogramsToHang(reading.forceN), 'kg', 1)}), ${reading.held ? say`held` : say`slipped`}${reading.sample ? say`, on a sample` : ''}`;
     case 'joint':
-      return `joint ${digits(reading.milliohm * 1000, 1)} µΩ to ${figure(reading.beyondMm, 'mm', 0)} beyond the mouth, plain ${digits(reading.plain.milliohm * 1000, 1)} µΩ over ${figure(reading.plain.lengthMm, 'mm', 0)}`;
+      return say`joint ${digits(reading.milliohm * 1000, 1)} µΩ to ${figure(reading.beyondMm, 'mm', 0)} beyond the mouth, plain ${digits(reading.plain.milliohm * 1000, 1)} µΩ over ${figure(reading.plain.lengthMm, 'mm', 0)}`;
     case 'section':
-      return `section, ${figure(reading.voidShare * 100, '%', 1)} air at ${figure(reading.acrossFlatsMm, 'mm', 2)} across flats`;
+      return say`section, ${figure(reading.voidShare * 100, '%', 1)} air at ${figure(reading.acrossFlatsMm, 'mm', 2)} across flats`;
     case 'thermal':
-      return `lug ${figure(reading.lugC, '°C', 1)}, ${reading.against} ${figure(reading.againstC, '°C', 1)} at ${figure(reading.amps, 'A', 0)} after ${digits(reading.minutes, 0)} min`;
+      return say`lug ${figure(reading.lugC, '°C', 1)}, ${word(reading.against)} ${figure(reading.againstC, '°C', 1)} at ${figure(reading.amps, 'A', 0)} after ${digits(reading.minutes, 0)} min`;
     case 'drop':
-      return `${figure(reading.millivolt, 'mV', 2)} over ${reading.end ? `the joint and ${figure(reading.spanMm, 'mm', 0)}` : figure(reading.spanMm, 'mm', 0)} at ${figure(reading.amps, 'A', 0)}`;
+      return say`${figure(reading.millivolt, 'mV', 2)} over ${reading.end ? say`the joint and ${figure(reading.spanMm, 'mm', 0)}` : figure(reading.spanMm, 'mm', 0)} at ${figure(reading.amps, 'A', 0)}`;
     case 'look':
-      return `look list, ${Object.values(reading.marks).filter(Boolean).length} of 9 right`;
+      return say`look list, ${Object.values(reading.marks).filter(Boolean).length} of 9 right`;
     case 'resistance':
-      return `resistance ${figure(reading.milliohm, 'mΩ', 3)} at ${figure(reading.copperC, '°C', 0)}`;
+      return say`resistance ${figure(reading.milliohm, 'mΩ', 3)} at ${figure(reading.copperC, '°C', 0)}`;
     case 'insulation':
-      return `insulation ${figure(reading.megohm, 'MΩ', 1)} at ${figure(reading.testV, 'V', 0)}, ${ELECTRODES[reading.electrode]}`;
+      return say`insulation ${figure(reading.megohm, 'MΩ', 1)} at ${figure(reading.testV, 'V', 0)}, ${ELECTRODES[reading.electrode]}`;
     case 'join':
-      return `join, towards ${reading.side}: ${digits(reading.acrossFlatsMm, 2)} across, ears ${figure(reading.earsMm, 'mm', 2)}`;
+      return say`join, towards ${reading.side}: ${digits(reading.acrossFlatsMm, 2)} across, ears ${figure(reading.earsMm, 'mm', 2)}`;
     case 'join-pull':
-      return `pull through the join ${figure(reading.forceN, 'N', 0)}, ${reading.held ? 'held' : 'slipped'}`;
+      return say`pull through the join ${figure(reading.forceN, 'N', 0)}, ${reading.held ? say`held` : say`slipped`}`;
     case 'contact':
-      return `contact ${figure(reading.millivolt, 'mV', 2)} from palm to stud at ${figure(reading.amps, 'A', 0)}`;
+      return say`contact ${figure(reading.millivolt, 'mV', 2)} from palm to stud at ${figure(reading.amps, 'A', 0)}`;
     case 'inspection':
-      return `looked at in service: ${reading.fine ? 'fine' : 'not fine'}${reading.found ? `, ${reading.found}` : ''}`;
+      return say`looked at in service: ${reading.fine ? say`fine` : say`not fine`}${reading.found ? `, ${reading.found}` : ''}`;
     case 'torque':
-      return `torque ${digits(reading.newtonMetre, 1)} N·m`;
+      return say`torque ${digits(reading.newtonMetre, 1)} N·m`;
   }
 }
 

@@ -6,6 +6,7 @@ import type { Duty } from '../../../core/job/run.ts';
 import { digits } from '../../../core/units/figure.ts';
 import CheckField from '../../ui/CheckField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
+import { say } from '../../../core/words/say.ts';
 
 /** The steps of a duty, and a sketch of them. */
 const { duty } = defineProps<{ duty: Duty }>();
@@ -48,7 +49,7 @@ const remove = (i: number) => emit('change', 'duty step', (draft) => void draft.
         >
           <span class="figure pt-8 text-[16px] text-ink2">{{ i + 1 }}</span>
           <QuantityField
-            :label="`Step ${i + 1}`"
+            :label="say`Step ${i + 1}`"
             kind="current"
             :model-value="step.amps"
             :least="0"
@@ -56,12 +57,12 @@ const remove = (i: number) => emit('change', 'duty step', (draft) => void draft.
             @update:model-value="(amps) => setStep(i, { amps })"
           />
           <QuantityField
-            :label="`Step ${i + 1} for`"
+            :label="say`Step ${i + 1} for`"
             kind="duration"
             :model-value="step.seconds"
             :least="0.1"
             :most="36000"
-            hint="12 s, 3 min"
+            :hint="say`12 s, 3 min`"
             @update:model-value="(seconds) => setStep(i, { seconds })"
           />
           <button
@@ -70,12 +71,14 @@ const remove = (i: number) => emit('change', 'duty step', (draft) => void draft.
             class="mt-[21px] flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
             @click="remove(i)"
           >
-            <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">Remove step {{ i + 1 }}</span>
+            <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">{{
+              say`Remove step ${i + 1}`
+            }}</span>
           </button>
         </li>
       </ol>
       <button type="button" class="button mt-1" :disabled="duty.steps.length >= 100" @click="add">
-        <Plus :size="18" aria-hidden="true" />Add a step
+        <Plus :size="18" aria-hidden="true" />{{ say`Add a step` }}
       </button>
     </div>
     <div>
@@ -83,7 +86,7 @@ const remove = (i: number) => emit('change', 'duty step', (draft) => void draft.
         :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
         class="figure block w-full"
         role="img"
-        aria-label="The duty in amps over time"
+        :aria-label="say`The duty in amps over time`"
       >
         <path :d="`M0 ${HEIGHT - 18}H${WIDTH}`" stroke="var(--line)" />
         <g v-for="(bar, i) in bars" :key="i">
@@ -110,7 +113,7 @@ const remove = (i: number) => emit('change', 'duty step', (draft) => void draft.
       </svg>
       <div class="mt-2 grid grid-cols-[1fr_130px] items-start gap-3">
         <CheckField
-          label="It comes again and again"
+          :label="say`It comes again and again`"
           :model-value="duty.repeats"
           class="pt-7"
           @update:model-value="
@@ -118,7 +121,7 @@ const remove = (i: number) => emit('change', 'duty step', (draft) => void draft.
           "
         />
         <QuantityField
-          label="Drop then allowed"
+          :label="say`Drop then allowed`"
           kind="percent"
           :model-value="duty.dropPercent"
           :least="0.5"

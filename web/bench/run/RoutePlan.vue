@@ -5,12 +5,13 @@ import { type Route } from '../../../core/cutting/route.ts';
 import { type PlanPoint, planStretches, pointAlong, trace } from '../../../core/cutting/routePlan.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The route from above, to scale: zones, holes, supports and places that rub stand where they are. */
 const { route, way, leastRadiusMm } = defineProps<{ route: Route; way: Way; leastRadiusMm: number }>();
 
 const { prefs } = usePrefs();
-const say = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
+const sized = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
 const WIDTH = 690;
 const MARGIN = 44;
 const TALLEST = 190;
@@ -95,7 +96,7 @@ const legs = computed(() =>
         x: isSteep ? x - 9 : x,
         y: isSteep ? y + 5 : y - 9,
         anchor: isSteep ? 'end' : 'middle',
-        text: say(leg),
+        text: sized(leg),
       },
     ];
   }),
@@ -110,10 +111,10 @@ const zones = computed(() =>
 );
 const marks = computed(() =>
   [
-    ...way.holes.map(({ what, atMm, mm }) => ({ atMm, words: `${what}, ${say(mm)}`, rub: false })),
+    ...way.holes.map(({ what, atMm, mm }) => ({ atMm, words: `${what}, ${sized(mm)}`, rub: false })),
     ...way.rubs.map(({ what, atMm, guarded }) => ({
       atMm,
-      words: guarded ? `${what}, guarded` : `rubs: ${what}`,
+      words: guarded ? say`${what}, guarded` : say`rubs: ${what}`,
       rub: !guarded,
     })),
   ].map((mark) => ({ ...mark, label: beside(mark.atMm, mark.words, 18) })),
@@ -132,7 +133,7 @@ const studs = computed(() => [
     :viewBox="`0 0 ${WIDTH} ${height}`"
     class="route-plan mt-1 block w-full border border-hairline bg-paper"
     role="img"
-    :aria-label="`The route in plan, ${route.legsMm.length} legs and ${route.bends.length} bends`"
+    :aria-label="say`The route in plan, ${route.legsMm.length} legs and ${route.bends.length} bends`"
   >
     <path
       v-for="zone in zones"

@@ -7,6 +7,7 @@ import SegmentedField from '../../ui/SegmentedField.vue';
 import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import { useRunEdit } from './useRunEdit.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** Its tag, from where to where, and which way round it is. */
 const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
@@ -24,44 +25,44 @@ const JACKETS: readonly { value: Jacket; title: string }[] = (
 ).map((value) => ({ value, title: value }));
 const tagHint = computed(() => {
   const others = bench.jobById(jobId)?.cables.filter(({ id }) => id !== cable.id) ?? [];
-  return others.some(({ tag }) => tag === cable.tag) ? 'Another cable has this tag.' : '';
+  return others.some(({ tag }) => tag === cable.tag) ? say`Another cable has this tag.` : '';
 });
 </script>
 
 <template>
-  <StageSection title="From where to where">
+  <StageSection :title="say`From where to where`">
     <div class="grid grid-cols-2 gap-x-3 gap-y-1 sm:grid-cols-[96px_1fr_1fr_150px_104px]">
       <TextField
-        label="Tag"
+        :label="say`Tag`"
         :model-value="cable.tag"
         :longest="80"
         :hint="tagHint"
         required
-        @update:model-value="(tag) => edit('tag', (draft) => void (draft.tag = tag))"
+        @update:model-value="(tag) => edit(say`tag`, (draft) => void (draft.tag = tag))"
       />
       <TextField
-        label="From, end A"
+        :label="say`From, end A`"
         :model-value="cable.ends.A.at"
-        hint="isolator post, bus +, …"
-        @update:model-value="(at) => edit('from', (draft) => void (draft.ends.A.at = at))"
+        :hint="say`isolator post, bus +, …`"
+        @update:model-value="(at) => edit(say`from`, (draft) => void (draft.ends.A.at = at))"
       />
       <TextField
-        label="To, end B"
+        :label="say`To, end B`"
         :model-value="cable.ends.B.at"
-        hint="thruster stud, starter, …"
-        @update:model-value="(at) => edit('to', (draft) => void (draft.ends.B.at = at))"
+        :hint="say`thruster stud, starter, …`"
+        @update:model-value="(at) => edit(say`to`, (draft) => void (draft.ends.B.at = at))"
       />
       <SegmentedField
-        label="Polarity"
+        :label="say`Polarity`"
         :model-value="cable.polarity"
         :choices="POLARITIES"
-        @update:model-value="(polarity) => edit('polarity', (draft) => void (draft.polarity = polarity))"
+        @update:model-value="(polarity) => edit(say`polarity`, (draft) => void (draft.polarity = polarity))"
       />
       <ChoiceField
-        label="Jacket"
+        :label="say`Jacket`"
         :model-value="cable.jacket"
         :choices="JACKETS"
-        @update:model-value="(jacket) => edit('jacket', (draft) => void (draft.jacket = jacket))"
+        @update:model-value="(jacket) => edit(say`jacket`, (draft) => void (draft.jacket = jacket))"
       />
     </div>
   </StageSection>

@@ -10,6 +10,7 @@ import SegmentedField from '../../ui/SegmentedField.vue';
 import StageSection from '../StageSection.vue';
 import DutyTable from './DutyTable.vue';
 import { useRunEdit } from './useRunEdit.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** What it carries: amps or watts held, and steps on top of that. */
 const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
@@ -18,7 +19,7 @@ const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
 const run = computed(() => cable.run);
 
 function setLoadKind(kind: Load['kind']): void {
-  editRun('load', (draft) => {
+  editRun(say`load`, (draft) => {
     const { load, systemV } = draft;
     if (kind === load.kind) return;
     draft.load =
@@ -29,9 +30,10 @@ function setLoadKind(kind: Load['kind']): void {
 }
 
 type Watts = Extract<Load, { kind: 'watts' }>;
-const setWatts = (change: Partial<Watts>) => editRun('load', ({ load }) => void Object.assign(load, change));
+const setWatts = (change: Partial<Watts>) =>
+  editRun(say`load`, ({ load }) => void Object.assign(load, change));
 const clearCutOut = () =>
-  editRun('cut-out', ({ load }) => void (load.kind === 'watts' && delete load.cutOutV));
+  editRun(say`cut-out`, ({ load }) => void (load.kind === 'watts' && delete load.cutOutV));
 
 const PURPOSES = [
   { value: 3, title: '3' },
@@ -43,14 +45,15 @@ const presets = Object.entries(DUTY_PRESETS).map(([value, { title, duty }]) => (
   title,
   note:
     duty.steps.map(({ amps, seconds }) => `${amps} A ${seconds} s`).join(', ') +
-    (duty.repeats ? ', repeating' : ''),
+    (duty.repeats ? say`, repeating` : ''),
 }));
 function setPreset(id: string): void {
   const preset = DUTY_PRESETS[id];
-  if (preset) editRun(`duty: ${preset.title}`, (draft) => void (draft.duty = structuredClone(preset.duty)));
+  if (preset)
+    editRun(say`duty: ${preset.title}`, (draft) => void (draft.duty = structuredClone(preset.duty)));
 }
 function setDuty(on: boolean): void {
-  editRun('duty', (draft) => {
+  editRun(say`duty`, (draft) => {
     if (on) draft.duty = { steps: [{ amps: 300, seconds: 10 }], repeats: false, dropPercent: 10 };
     else delete draft.duty;
   });
@@ -58,37 +61,39 @@ function setDuty(on: boolean): void {
 </script>
 
 <template>
-  <StageSection title="What it carries">
+  <StageSection :title="say`What it carries`">
     <div class="grid grid-cols-2 gap-x-3 gap-y-1 sm:grid-cols-4">
       <QuantityField
-        label="System"
+        :label="say`System`"
         kind="voltage"
         :model-value="run.systemV"
         :least="1"
         :most="1000"
-        @update:model-value="setRun('systemV', 'system voltage')($event)"
+        @update:model-value="setRun('systemV', say`system voltage`)($event)"
       />
       <SegmentedField
-        label="Load said in"
+        :label="say`Load said in`"
         :model-value="run.load.kind"
         :choices="[
-          { value: 'amps', title: 'amps' },
-          { value: 'watts', title: 'watts' },
+          { value: 'amps', title: say`amps` },
+          { value: 'watts', title: say`watts` },
         ]"
         @update:model-value="setLoadKind"
       />
       <QuantityField
         v-if="run.load.kind === 'amps'"
-        label="Continuous"
+        :label="say`Continuous`"
         kind="current"
         :model-value="run.load.amps"
         :least="0"
         :most="5000"
-        @update:model-value="(amps) => editRun('load', (draft) => void (draft.load = { kind: 'amps', amps }))"
+        @update:model-value="
+          (amps) => editRun(say`load`, (draft) => void (draft.load = { kind: 'amps', amps }))
+        "
       />
       <QuantityField
         v-else
-        label="Power given out"
+        :label="say`Power given out`"
         kind="power"
         :model-value="run.load.watts"
         :least="0"
@@ -97,17 +102,17 @@ function setDuty(on: boolean): void {
         @update:model-value="(watts) => setWatts({ watts })"
       />
       <QuantityField
-        label="Allowed drop"
+        :label="say`Allowed drop`"
         kind="percent"
         :model-value="run.dropPercent"
         :least="0.5"
         :most="50"
-        hint="3 critical, 10 the rest"
-        @update:model-value="setRun('dropPercent', 'allowed drop')($event)"
+        :hint="say`3 critical, 10 the rest`"
+        @update:model-value="setRun('dropPercent', say`allowed drop`)($event)"
       />
       <template v-if="run.load.kind === 'watts'">
         <QuantityField
-          label="Efficiency"
+          :label="say`Efficiency`"
           kind="percent"
           :model-value="run.load.efficiencyPercent"
           :least="10"
@@ -115,56 +120,56 @@ function setDuty(on: boolean): void {
           @update:model-value="(efficiencyPercent) => setWatts({ efficiencyPercent })"
         />
         <QuantityField
-          label="Lowest battery"
+          :label="say`Lowest battery`"
           kind="voltage"
           :model-value="run.load.lowestV"
           :least="1"
           :most="1000"
-          hint="amps rise as it falls"
+          :hint="say`amps rise as it falls`"
           @update:model-value="(lowestV) => setWatts({ lowestV })"
         />
         <QuantityField
-          label="Load cuts out at"
+          :label="say`Load cuts out at`"
           kind="voltage"
           :model-value="run.load.cutOutV ?? null"
           :least="1"
           :most="1000"
           optional
-          hint="at its own terminals"
+          :hint="say`at its own terminals`"
           @update:model-value="(cutOutV) => setWatts({ cutOutV })"
           @clear="clearCutOut"
         />
       </template>
       <QuantityField
-        label="Hours a year"
+        :label="say`Hours a year`"
         kind="number"
         :model-value="run.hoursPerYear"
         :least="0"
         :most="8784"
         :decimals="0"
-        hint="for the cost of the drop"
-        @update:model-value="setRun('hoursPerYear', 'hours a year')($event)"
+        :hint="say`for the cost of the drop`"
+        @update:model-value="setRun('hoursPerYear', say`hours a year`)($event)"
       />
       <SegmentedField
-        label="Drop by purpose, %"
+        :label="say`Drop by purpose, %`"
         :model-value="run.dropPercent"
         :choices="PURPOSES"
-        @update:model-value="setRun('dropPercent', 'allowed drop')($event)"
+        @update:model-value="setRun('dropPercent', say`allowed drop`)($event)"
       />
     </div>
     <div class="mt-1 flex flex-wrap items-end justify-between gap-3">
       <CheckField
-        label="A surge or duty cycle on top"
+        :label="say`A surge or duty cycle on top`"
         :model-value="run.duty !== undefined"
         class="py-2"
         @update:model-value="setDuty"
       />
       <ChoiceField
         v-if="run.duty"
-        label="Start from"
+        :label="say`Start from`"
         :model-value="undefined"
         :choices="presets"
-        empty="a usual duty"
+        :empty="say`a usual duty`"
         class="w-56"
         @update:model-value="setPreset"
       />

@@ -9,6 +9,7 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import StageSection from '../StageSection.vue';
 import { useRunEdit } from './useRunEdit.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The surroundings: air, how it lies, and what it meets on its way. */
 const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
@@ -21,7 +22,8 @@ const placings = (Object.entries(PLACINGS) as [Placing, { title: string; factor:
   ([value, { title, factor }]) => ({
     value,
     title,
-    note: value === 'bundle' ? 'by how many are loaded' : `keeps ${Math.round(factor * 100)} % of the amps`,
+    note:
+      value === 'bundle' ? say`by how many are loaded` : say`keeps ${Math.round(factor * 100)} % of the amps`,
   }),
 );
 const meets = Object.entries(MEETS) as [Meets, string][];
@@ -33,56 +35,56 @@ const setMeets = (one: Meets, on: boolean) =>
 </script>
 
 <template>
-  <StageSection title="Surroundings">
+  <StageSection :title="say`Surroundings`">
     <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <QuantityField
-        label="Air, at its hottest"
+        :label="say`Air, at its hottest`"
         kind="temperature"
         :model-value="run.ambientC"
         :least="-40"
         :most="150"
         :decimals="0"
-        @update:model-value="setRun('ambientC', 'air temperature')($event)"
+        @update:model-value="setRun('ambientC', say`air temperature`)($event)"
       />
       <ChoiceField
-        label="It lies"
+        :label="say`It lies`"
         :model-value="run.placing"
         :choices="placings"
-        @update:model-value="setRun('placing', 'placing')($event)"
+        @update:model-value="setRun('placing', say`placing`)($event)"
       />
       <QuantityField
         v-if="run.placing === 'bundle'"
-        label="Loaded in the bundle"
+        :label="say`Loaded in the bundle`"
         kind="number"
         :model-value="run.bundled"
         :least="1"
         :most="200"
         :decimals="0"
-        @update:model-value="(count) => setRun('bundled', 'bundle')(Math.round(count))"
+        @update:model-value="(count) => setRun('bundled', say`bundle`)(Math.round(count))"
       />
       <QuantityField
-        label="Bolted to what stands"
+        :label="say`Bolted to what stands`"
         kind="temperature"
         :model-value="run.terminationC ?? null"
         :least="60"
         :most="200"
         :decimals="0"
         optional
-        :hint="`empty: house practice, ${bench.shop.practice.terminationC} °C`"
-        @update:model-value="setRun('terminationC', 'termination')($event)"
-        @clear="editRun('termination', (draft) => void delete draft.terminationC)"
+        :hint="say`empty: house practice, ${bench.shop.practice.terminationC} °C`"
+        @update:model-value="setRun('terminationC', say`termination`)($event)"
+        @clear="editRun(say`termination`, (draft) => void delete draft.terminationC)"
       />
     </div>
     <div class="mt-3 flex flex-wrap gap-x-6 gap-y-4">
       <CheckField
-        label="In an engine space"
+        :label="say`In an engine space`"
         :model-value="run.engineSpace"
-        @update:model-value="setRun('engineSpace', 'engine space')($event)"
+        @update:model-value="setRun('engineSpace', say`engine space`)($event)"
       />
       <CheckField
-        label="In the sun"
+        :label="say`In the sun`"
         :model-value="run.sun"
-        @update:model-value="setRun('sun', 'sun')($event)"
+        @update:model-value="setRun('sun', say`sun`)($event)"
       />
       <CheckField
         v-for="[one, title] in meets"

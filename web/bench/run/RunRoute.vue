@@ -14,6 +14,7 @@ import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import RoutePlan from './RoutePlan.vue';
 import { useRunEdit } from './useRunEdit.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The way it takes: legs and bends as a quick list, drawn as it is typed, and what lies along it. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -45,9 +46,9 @@ const check = (text: string) => {
 function setRoute(text: string): void {
   typed.value = null;
   const read = parseRoute(text, usualRadius.value);
-  if (text === '') return editWay('route', (draft) => void delete draft.route);
+  if (text === '') return editWay(say`route`, (draft) => void delete draft.route);
   if (!read.ok) return;
-  editRun('route', (draft) => {
+  editRun(say`route`, (draft) => {
     draft.way ??= { zones: [], holes: [], rubs: [] };
     draft.way.route = {
       legsMm: [...read.route.legsMm],
@@ -65,15 +66,15 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
 
 <template>
   <StageSection
-    title="The way it takes"
-    :note="length ? `${length} along it` : 'legs and bends, or the length alone'"
+    :title="say`The way it takes`"
+    :note="length ? say`${length} along it` : say`legs and bends, or the length alone`"
   >
     <TextField
-      label="Route, legs and bends"
+      :label="say`Route, legs and bends`"
       :model-value="way.route ? writeRoute(way.route) : ''"
       :longest="600"
       :check="check"
-      :hint="`850, 90° r80, 1240, 45° L r100, 420; without a radius ${usualRadius} is taken`"
+      :hint="say`850, 90° r80, 1240, 45° L r100, 420; without a radius ${usualRadius} is taken`"
       @update:model-value="setRoute"
       @input="typed = ($event.target as HTMLInputElement).value"
       @focusout="typed = null"
@@ -81,74 +82,78 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
     <RoutePlan v-if="drawn" :route="drawn" :way="way" :least-radius-mm="work.choice.taken.at.bendMm" />
     <div class="mt-1 grid items-start gap-x-6 gap-y-2 sm:grid-cols-2">
       <div>
-        <h4 class="label mb-1">Hotter stretches, the hottest governs</h4>
+        <h4 class="label mb-1">{{ say`Hotter stretches, the hottest governs` }}</h4>
         <div v-for="(zone, i) in way.zones" :key="i" class="mb-1 border-b border-hairline pb-1">
           <div class="flex items-start gap-2">
             <TextField
-              :label="`Zone ${i + 1}`"
+              :label="say`Zone ${i + 1}`"
               :model-value="zone.what"
               :longest="80"
               required
               class="flex-1"
               @update:model-value="
-                (what) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).what = what))
+                (what) => editWay(say`zone`, ({ zones }) => void ((zones[i] ?? zone).what = what))
               "
             />
             <button
               type="button"
               class="mt-[22px] flex size-11 items-center justify-center text-teal"
-              @click="editWay('zone', ({ zones }) => void zones.splice(i, 1))"
+              @click="editWay(say`zone`, ({ zones }) => void zones.splice(i, 1))"
             >
-              <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">Take zone {{ i + 1 }} out</span>
+              <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">{{
+                say`Take zone ${i + 1} out`
+              }}</span>
             </button>
           </div>
           <div class="grid grid-cols-3 gap-2">
             <QuantityField
-              :label="`Zone ${i + 1} from`"
+              :label="say`Zone ${i + 1} from`"
               kind="length"
               :model-value="zone.fromMm"
               :least="0"
               :most="zone.toMm"
               :decimals="0"
               @update:model-value="
-                (mm) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).fromMm = mm))
+                (mm) => editWay(say`zone`, ({ zones }) => void ((zones[i] ?? zone).fromMm = mm))
               "
             />
             <QuantityField
-              :label="`Zone ${i + 1} to`"
+              :label="say`Zone ${i + 1} to`"
               kind="length"
               :model-value="zone.toMm"
               :least="zone.fromMm"
               :most="reach(zone.toMm)"
               :decimals="0"
               @update:model-value="
-                (mm) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).toMm = mm))
+                (mm) => editWay(say`zone`, ({ zones }) => void ((zones[i] ?? zone).toMm = mm))
               "
             />
             <QuantityField
-              :label="`Zone ${i + 1} air`"
+              :label="say`Zone ${i + 1} air`"
               kind="temperature"
               :model-value="zone.ambientC"
               :least="-40"
               :most="150"
               :decimals="0"
               @update:model-value="
-                (c) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).ambientC = c))
+                (c) => editWay(say`zone`, ({ zones }) => void ((zones[i] ?? zone).ambientC = c))
               "
             />
           </div>
           <div class="flex gap-5">
             <CheckField
-              :label="`engine space ${i + 1}`"
+              :label="say`engine space ${i + 1}`"
               :model-value="zone.engineSpace"
               @update:model-value="
-                (on) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).engineSpace = on))
+                (on) => editWay(say`zone`, ({ zones }) => void ((zones[i] ?? zone).engineSpace = on))
               "
             />
             <CheckField
-              :label="`sun ${i + 1}`"
+              :label="say`sun ${i + 1}`"
               :model-value="zone.sun"
-              @update:model-value="(on) => editWay('zone', ({ zones }) => void ((zones[i] ?? zone).sun = on))"
+              @update:model-value="
+                (on) => editWay(say`zone`, ({ zones }) => void ((zones[i] ?? zone).sun = on))
+              "
             />
           </div>
         </div>
@@ -157,10 +162,10 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
           class="button"
           @click="
             editWay(
-              'zone',
+              say`zone`,
               ({ zones }) =>
                 void zones.push({
-                  what: 'hotter stretch',
+                  what: say`hotter stretch`,
                   fromMm: 0,
                   toMm: half,
                   ambientC: cable.run.ambientC,
@@ -170,88 +175,96 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
             )
           "
         >
-          <Plus :size="16" aria-hidden="true" /> A zone
+          <Plus :size="16" aria-hidden="true" /> {{ say`A zone` }}
         </button>
       </div>
       <div>
-        <h4 class="label mb-1">Holes and glands, the smallest must be passed</h4>
+        <h4 class="label mb-1">{{ say`Holes and glands, the smallest must be passed` }}</h4>
         <div v-for="(hole, i) in way.holes" :key="`h${i}`" class="mb-1 border-b border-hairline pb-1">
           <div class="flex items-start gap-2">
             <TextField
-              :label="`Hole ${i + 1}`"
+              :label="say`Hole ${i + 1}`"
               :model-value="hole.what"
               :longest="80"
               required
               class="flex-1"
               @update:model-value="
-                (what) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).what = what))
+                (what) => editWay(say`hole`, ({ holes }) => void ((holes[i] ?? hole).what = what))
               "
             />
             <button
               type="button"
               class="mt-[22px] flex size-11 items-center justify-center text-teal"
-              @click="editWay('hole', ({ holes }) => void holes.splice(i, 1))"
+              @click="editWay(say`hole`, ({ holes }) => void holes.splice(i, 1))"
             >
-              <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">Take hole {{ i + 1 }} out</span>
+              <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">{{
+                say`Take hole ${i + 1} out`
+              }}</span>
             </button>
           </div>
           <div class="grid grid-cols-2 gap-2">
             <QuantityField
-              :label="`Hole ${i + 1} at`"
+              :label="say`Hole ${i + 1} at`"
               kind="length"
               :model-value="hole.atMm"
               :least="0"
               :most="reach(hole.atMm)"
               :decimals="0"
               @update:model-value="
-                (mm) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).atMm = mm))
+                (mm) => editWay(say`hole`, ({ holes }) => void ((holes[i] ?? hole).atMm = mm))
               "
             />
             <QuantityField
-              :label="`Hole ${i + 1} across`"
+              :label="say`Hole ${i + 1} across`"
               kind="length"
               :model-value="hole.mm"
               :least="3"
               :most="500"
-              @update:model-value="(mm) => editWay('hole', ({ holes }) => void ((holes[i] ?? hole).mm = mm))"
+              @update:model-value="
+                (mm) => editWay(say`hole`, ({ holes }) => void ((holes[i] ?? hole).mm = mm))
+              "
             />
           </div>
         </div>
         <div v-for="(rub, i) in way.rubs" :key="`r${i}`" class="mb-1 border-b border-hairline pb-1">
           <div class="flex items-start gap-2">
             <TextField
-              :label="`Rubs ${i + 1} on`"
+              :label="say`Rubs ${i + 1} on`"
               :model-value="rub.what"
               :longest="80"
               required
               class="flex-1"
               @update:model-value="
-                (what) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).what = what))
+                (what) => editWay(say`rub`, ({ rubs }) => void ((rubs[i] ?? rub).what = what))
               "
             />
             <button
               type="button"
               class="mt-[22px] flex size-11 items-center justify-center text-teal"
-              @click="editWay('rub', ({ rubs }) => void rubs.splice(i, 1))"
+              @click="editWay(say`rub`, ({ rubs }) => void rubs.splice(i, 1))"
             >
-              <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">Take rub {{ i + 1 }} out</span>
+              <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">{{
+                say`Take rub ${i + 1} out`
+              }}</span>
             </button>
           </div>
           <div class="grid grid-cols-2 items-start gap-2">
             <QuantityField
-              :label="`Rubs ${i + 1} at`"
+              :label="say`Rubs ${i + 1} at`"
               kind="length"
               :model-value="rub.atMm"
               :least="0"
               :most="reach(rub.atMm)"
               :decimals="0"
-              @update:model-value="(mm) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).atMm = mm))"
+              @update:model-value="(mm) => editWay(say`rub`, ({ rubs }) => void ((rubs[i] ?? rub).atMm = mm))"
             />
             <CheckField
               class="mt-8"
-              :label="`guarded ${i + 1}`"
+              :label="say`guarded ${i + 1}`"
               :model-value="rub.guarded"
-              @update:model-value="(on) => editWay('rub', ({ rubs }) => void ((rubs[i] ?? rub).guarded = on))"
+              @update:model-value="
+                (on) => editWay(say`rub`, ({ rubs }) => void ((rubs[i] ?? rub).guarded = on))
+              "
             />
           </div>
         </div>
@@ -259,31 +272,34 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
           <button
             type="button"
             class="button"
-            @click="editWay('hole', ({ holes }) => void holes.push({ what: 'gland', atMm: half, mm: 25 }))"
+            @click="editWay(say`hole`, ({ holes }) => void holes.push({ what: 'gland', atMm: half, mm: 25 }))"
           >
-            <Plus :size="16" aria-hidden="true" /> A hole
+            <Plus :size="16" aria-hidden="true" /> {{ say`A hole` }}
           </button>
           <button
             type="button"
             class="button"
             @click="
-              editWay('rub', ({ rubs }) => void rubs.push({ what: 'an edge', atMm: half, guarded: false }))
+              editWay(
+                say`rub`,
+                ({ rubs }) => void rubs.push({ what: say`an edge`, atMm: half, guarded: false }),
+              )
             "
           >
-            <Plus :size="16" aria-hidden="true" /> A place where it rubs
+            <Plus :size="16" aria-hidden="true" /> {{ say`A place where it rubs` }}
           </button>
         </div>
         <div class="mt-2 max-w-44">
           <QuantityField
-            label="Supports, every"
+            :label="say`Supports, every`"
             kind="length"
             :model-value="way.supportEveryMm ?? null"
             :least="20"
             :most="5000"
             :decimals="0"
             optional
-            @update:model-value="(mm) => editWay('supports', (draft) => void (draft.supportEveryMm = mm))"
-            @clear="editWay('supports', (draft) => void delete draft.supportEveryMm)"
+            @update:model-value="(mm) => editWay(say`supports`, (draft) => void (draft.supportEveryMm = mm))"
+            @clear="editWay(say`supports`, (draft) => void delete draft.supportEveryMm)"
           />
         </div>
       </div>

@@ -17,6 +17,7 @@ import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { parseCurve, writtenCurve } from './curveText.ts';
 import { useRunEdit } from './useRunEdit.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The source behind it, and the fuse that guards it. */
 const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
@@ -46,24 +47,24 @@ function setSource(kind: Run['source']['kind']): void {
     battery: { kind: 'battery', chemistry: 'agm', ampHours: 200 },
     cranking: { kind: 'cranking', crankingA: 800 },
   };
-  setRun('source', 'source')(options[kind]);
+  setRun('source', say`source`)(options[kind]);
 }
 const change = (part: Partial<Run['source']>) =>
-  editRun('source', (draft) => void Object.assign(draft.source, part));
+  editRun(say`source`, (draft) => void Object.assign(draft.source, part));
 
 const FUSE_KINDS = (Object.entries(FUSES) as [FuseKind, { title: string; curve: readonly unknown[] }][]).map(
   ([value, { title, curve }]) => ({
     value,
     title,
-    note: curve.length > 0 ? 'curve known' : 'curve from its sheet',
+    note: curve.length > 0 ? say`curve known` : say`curve from its sheet`,
   }),
 );
 const PLACES = (Object.entries(FUSE_PLACES) as [FusePlace, { title: string; mostMm: number }][]).map(
-  ([value, { title, mostMm }]) => ({ value, title, note: `within ${mostMm} mm` }),
+  ([value, { title, mostMm }]) => ({ value, title, note: say`within ${mostMm} mm` }),
 );
 const ENDS = END_NAMES.map((value) => ({ value, title: value }));
 function addFuse(): void {
-  editRun('fuse', (draft) => {
+  editRun(say`fuse`, (draft) => {
     const taken = draft.fuses.map(({ end }) => end);
     const amps = draft.load.kind === 'amps' ? draft.load.amps : draft.load.watts / draft.systemV;
     const heaviest = Math.max(0, ...(draft.duty?.steps.map((step) => step.amps) ?? []));
@@ -76,34 +77,34 @@ function addFuse(): void {
     });
   });
 }
-const removeFuse = (i: number) => editRun('fuse', ({ fuses }) => void fuses.splice(i, 1));
+const removeFuse = (i: number) => editRun(say`fuse`, ({ fuses }) => void fuses.splice(i, 1));
 const setFuse = (i: number, part: Partial<Fuse>) =>
-  editRun('fuse', ({ fuses }) => void Object.assign(fuses[i] ?? {}, part));
+  editRun(say`fuse`, ({ fuses }) => void Object.assign(fuses[i] ?? {}, part));
 function setCurve(i: number, text: string): void {
   const curve = parseCurve(text);
   if (curve.ok) setFuse(i, { curve: [...curve.points] });
 }
 const waive = (i: number, why: string) =>
-  editRun('waiver', ({ fuses }) => {
+  editRun(say`waiver`, ({ fuses }) => {
     const fuse = fuses[i];
     if (!fuse) return;
     if (why === '') delete fuse.waiver;
-    else fuse.waiver = { at: new Date().toISOString(), by: prefs.person || 'not named', why };
+    else fuse.waiver = { at: new Date().toISOString(), by: prefs.person || say`not named`, why };
   });
 </script>
 
 <template>
-  <StageSection title="Source and fuse">
+  <StageSection :title="say`Source and fuse`">
     <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <ChoiceField
-        label="The source is known by"
+        :label="say`The source is known by`"
         :model-value="source.kind"
         :choices="SOURCES"
         @update:model-value="setSource"
       />
       <QuantityField
         v-if="source.kind === 'typed'"
-        label="Source resistance"
+        :label="say`Source resistance`"
         kind="milliohm"
         :model-value="source.milliohm"
         :least="0.01"
@@ -113,7 +114,7 @@ const waive = (i: number, why: string) =>
       />
       <template v-else-if="source.kind === 'cells'">
         <QuantityField
-          label="One cell"
+          :label="say`One cell`"
           kind="milliohm"
           :model-value="source.cellMilliohm"
           :least="0.01"
@@ -122,7 +123,7 @@ const waive = (i: number, why: string) =>
           @update:model-value="(cellMilliohm) => change({ cellMilliohm })"
         />
         <QuantityField
-          label="In series"
+          :label="say`In series`"
           kind="number"
           :model-value="source.inSeries"
           :least="1"
@@ -131,7 +132,7 @@ const waive = (i: number, why: string) =>
           @update:model-value="(count) => change({ inSeries: Math.round(count) })"
         />
         <QuantityField
-          label="Strings"
+          :label="say`Strings`"
           kind="number"
           :model-value="source.strings"
           :least="1"
@@ -142,13 +143,13 @@ const waive = (i: number, why: string) =>
       </template>
       <template v-else-if="source.kind === 'battery'">
         <ChoiceField
-          label="Kind of battery"
+          :label="say`Kind of battery`"
           :model-value="source.chemistry"
           :choices="CHEMISTRIES"
           @update:model-value="(chemistry) => change({ chemistry })"
         />
         <QuantityField
-          label="Ampere-hours"
+          :label="say`Ampere-hours`"
           kind="number"
           :model-value="source.ampHours"
           :least="1"
@@ -159,7 +160,7 @@ const waive = (i: number, why: string) =>
       </template>
       <QuantityField
         v-else-if="source.kind === 'cranking'"
-        label="Cold-cranking amps"
+        :label="say`Cold-cranking amps`"
         kind="current"
         :model-value="source.crankingA"
         :least="50"
@@ -170,36 +171,36 @@ const waive = (i: number, why: string) =>
     </div>
     <div class="mt-3 mb-2 flex flex-wrap gap-x-6 gap-y-4">
       <CheckField
-        label="Both ends can feed a fault"
+        :label="say`Both ends can feed a fault`"
         :model-value="run.bothEndsLive"
-        @update:model-value="setRun('bothEndsLive', 'both ends live')($event)"
+        @update:model-value="setRun('bothEndsLive', say`both ends live`)($event)"
       />
       <CheckField
-        label="A starter circuit, customarily without a fuse"
+        :label="say`A starter circuit, customarily without a fuse`"
         :model-value="run.starter"
-        @update:model-value="setRun('starter', 'starter circuit')($event)"
+        @update:model-value="setRun('starter', say`starter circuit`)($event)"
       />
     </div>
-    <ul class="space-y-3" aria-label="Fuses">
+    <ul class="space-y-3" :aria-label="say`Fuses`">
       <li
         v-for="(fuse, i) in run.fuses"
         :key="i"
         class="grid grid-cols-2 items-start gap-x-3 gap-y-1 border-t border-hairline pt-2 sm:grid-cols-4"
       >
         <SegmentedField
-          :label="`Fuse ${i + 1} at end`"
+          :label="say`Fuse ${i + 1} at end`"
           :model-value="fuse.end"
           :choices="ENDS"
           @update:model-value="(end) => setFuse(i, { end })"
         />
         <ChoiceField
-          :label="`Fuse ${i + 1} kind`"
+          :label="say`Fuse ${i + 1} kind`"
           :model-value="fuse.kind"
           :choices="FUSE_KINDS"
           @update:model-value="(kind) => setFuse(i, { kind })"
         />
         <QuantityField
-          :label="`Fuse ${i + 1} rating`"
+          :label="say`Fuse ${i + 1} rating`"
           kind="current"
           :model-value="fuse.ratingA"
           :least="1"
@@ -209,7 +210,7 @@ const waive = (i: number, why: string) =>
         />
         <div class="flex items-start gap-2">
           <QuantityField
-            :label="`Fuse ${i + 1}, from source`"
+            :label="say`Fuse ${i + 1}, from source`"
             kind="length"
             :model-value="fuse.distanceMm"
             :least="0"
@@ -223,34 +224,36 @@ const waive = (i: number, why: string) =>
             class="mt-[21px] flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
             @click="removeFuse(i)"
           >
-            <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">Remove fuse {{ i + 1 }}</span>
+            <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">{{
+              say`Remove fuse ${i + 1}`
+            }}</span>
           </button>
         </div>
         <ChoiceField
-          :label="`Before fuse ${i + 1}`"
+          :label="say`Before fuse ${i + 1}`"
           :model-value="fuse.place"
           :choices="PLACES"
           @update:model-value="(place) => setFuse(i, { place })"
         />
         <TextField
-          :label="`Curve of fuse ${i + 1}`"
+          :label="say`Curve of fuse ${i + 1}`"
           :model-value="writtenCurve(fuse.curve ?? [])"
           :longest="200"
           :check="(text) => (text === '' ? '' : parseCurve(text).sentence)"
-          hint="× rating, seconds: 1.5 200, 3 4"
+          :hint="say`× rating, seconds: 1.5 200, 3 4`"
           @update:model-value="(text) => setCurve(i, text)"
         />
         <TextField
-          :label="`Waiver of fuse ${i + 1}`"
+          :label="say`Waiver of fuse ${i + 1}`"
           :model-value="fuse.waiver?.why ?? ''"
           :longest="80"
-          :hint="fuse.waiver ? `by ${fuse.waiver.by}` : 'why a short-only fuse may stand'"
+          :hint="fuse.waiver ? say`by ${fuse.waiver.by}` : say`why a short-only fuse may stand`"
           @update:model-value="(why) => waive(i, why)"
         />
       </li>
     </ul>
     <button v-if="run.fuses.length < 2" type="button" class="button mt-3" @click="addFuse">
-      <Plus :size="18" aria-hidden="true" />Add a fuse
+      <Plus :size="18" aria-hidden="true" />{{ say`Add a fuse` }}
     </button>
   </StageSection>
 </template>

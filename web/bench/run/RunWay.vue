@@ -13,6 +13,7 @@ import QuantityField from '../../ui/QuantityField.vue';
 import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import { useRunEdit } from './useRunEdit.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** How far it runs, how the current comes back, and what stands in its way. */
 const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
@@ -40,11 +41,11 @@ const mates = computed(() => {
 });
 
 function setReturn(kind: Run['return']['kind']): void {
-  editRun('return path', (draft) => {
+  editRun(say`return path`, (draft) => {
     const options: Readonly<Record<Run['return']['kind'], Run['return']>> = {
       cable: { kind: 'cable', lengthMm: draft.lengthMm },
       chassis: { kind: 'chassis', milliohm: 0.5 },
-      circuit: { kind: 'circuit', name: circuits.value[0] ?? 'Circuit 1' },
+      circuit: { kind: 'circuit', name: circuits.value[0] ?? say`Circuit 1` },
       none: { kind: 'none' },
     };
     draft.return = options[kind];
@@ -55,91 +56,92 @@ const kinds = (Object.entries(DEVICES) as [DeviceKind, { title: string }][]).map
   value,
   title,
 }));
-const addDevice = () => editRun('device', ({ devices }) => void devices.push({ kind: 'fuse', ratingA: 300 }));
-const removeDevice = (i: number) => editRun('device', ({ devices }) => void devices.splice(i, 1));
+const addDevice = () =>
+  editRun(say`device`, ({ devices }) => void devices.push({ kind: 'fuse', ratingA: 300 }));
+const removeDevice = (i: number) => editRun(say`device`, ({ devices }) => void devices.splice(i, 1));
 const setDevice = (i: number, change: Partial<Run['devices'][number]>) =>
-  editRun('device', ({ devices }) => void Object.assign(devices[i] ?? {}, change));
+  editRun(say`device`, ({ devices }) => void Object.assign(devices[i] ?? {}, change));
 const clearDevice = (i: number, key: 'ratingA' | 'milliohm') =>
-  editRun('device', ({ devices }) => void delete devices[i]?.[key]);
+  editRun(say`device`, ({ devices }) => void delete devices[i]?.[key]);
 function deviceHint(i: number): string {
   const device = run.value.devices[i];
   if (!device) return '';
   const milliohm = deviceMilliohm(device);
-  return milliohm === null ? 'give its rating or its mΩ' : `typical ${figure(milliohm, 'mΩ', 3)}`;
+  return milliohm === null ? say`give its rating or its mΩ` : say`typical ${figure(milliohm, 'mΩ', 3)}`;
 }
 </script>
 
 <template>
-  <StageSection title="How far, and back">
+  <StageSection :title="say`How far, and back`">
     <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <QuantityField
-        label="Stud to stud, as it lies"
+        :label="say`Stud to stud, as it lies`"
         kind="length"
         :model-value="run.lengthMm"
         :least="50"
         :most="1000000"
-        hint="12 ft 6, 3.8 m, 2*350+40"
-        @update:model-value="setRun('lengthMm', 'length')($event)"
+        :hint="say`12 ft 6, 3.8 m, 2*350+40`"
+        @update:model-value="setRun('lengthMm', say`length`)($event)"
       />
       <QuantityField
-        label="Service loop"
+        :label="say`Service loop`"
         kind="length"
         :model-value="run.loopMm"
         :least="0"
         :most="10000"
-        hint="slack for the next remake"
-        @update:model-value="setRun('loopMm', 'service loop')($event)"
+        :hint="say`slack for the next remake`"
+        @update:model-value="setRun('loopMm', say`service loop`)($event)"
       />
       <ChoiceField
-        label="Comes back by"
+        :label="say`Comes back by`"
         :model-value="run.return.kind"
         :choices="RETURNS"
         @update:model-value="setReturn"
       />
       <QuantityField
         v-if="run.return.kind === 'cable'"
-        label="Return length"
+        :label="say`Return length`"
         kind="length"
         :model-value="run.return.lengthMm"
         :least="10"
         :most="1000000"
-        hint="same size as this one"
-        @update:model-value="(lengthMm) => setRun('return', 'return length')({ kind: 'cable', lengthMm })"
+        :hint="say`same size as this one`"
+        @update:model-value="(lengthMm) => setRun('return', say`return length`)({ kind: 'cable', lengthMm })"
       />
       <QuantityField
         v-else-if="run.return.kind === 'chassis'"
-        label="Chassis and straps"
+        :label="say`Chassis and straps`"
         kind="milliohm"
         :model-value="run.return.milliohm"
         :least="0"
         :most="1000"
         :decimals="3"
-        @update:model-value="(milliohm) => setRun('return', 'chassis')({ kind: 'chassis', milliohm })"
+        @update:model-value="(milliohm) => setRun('return', say`chassis`)({ kind: 'chassis', milliohm })"
       />
       <TextField
         v-else-if="run.return.kind === 'circuit'"
-        label="Circuit"
+        :label="say`Circuit`"
         :model-value="run.return.name"
         :longest="80"
         required
-        :hint="mates.length > 0 ? `with ${mates.join(', ')}` : 'no other cable is in it yet'"
-        @update:model-value="(name) => setRun('return', 'circuit')({ kind: 'circuit', name })"
+        :hint="mates.length > 0 ? say`with ${mates.join(', ')}` : say`no other cable is in it yet`"
+        @update:model-value="(name) => setRun('return', say`circuit`)({ kind: 'circuit', name })"
       />
     </div>
-    <ul v-if="run.devices.length > 0" class="mt-2 space-y-1" aria-label="Devices on the loop">
+    <ul v-if="run.devices.length > 0" class="mt-2 space-y-1" :aria-label="say`Devices on the loop`">
       <li
         v-for="(device, i) in run.devices"
         :key="i"
         class="grid grid-cols-[1fr_1fr_1fr_44px] items-start gap-3"
       >
         <ChoiceField
-          :label="`Device ${i + 1}`"
+          :label="say`Device ${i + 1}`"
           :model-value="device.kind"
           :choices="kinds"
           @update:model-value="(kind) => setDevice(i, { kind })"
         />
         <QuantityField
-          :label="`Rating of device ${i + 1}`"
+          :label="say`Rating of device ${i + 1}`"
           kind="current"
           :model-value="device.ratingA ?? null"
           :least="1"
@@ -150,7 +152,7 @@ function deviceHint(i: number): string {
           @clear="clearDevice(i, 'ratingA')"
         />
         <QuantityField
-          :label="`Its resistance`"
+          :label="say`Its resistance`"
           kind="milliohm"
           :model-value="device.milliohm ?? null"
           :least="0"
@@ -166,12 +168,14 @@ function deviceHint(i: number): string {
           class="mt-[21px] flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
           @click="removeDevice(i)"
         >
-          <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">Remove device {{ i + 1 }}</span>
+          <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">{{
+            say`Remove device ${i + 1}`
+          }}</span>
         </button>
       </li>
     </ul>
     <button type="button" class="button mt-2" @click="addDevice">
-      <Plus :size="18" aria-hidden="true" />Add a fuse, switch or shunt
+      <Plus :size="18" aria-hidden="true" />{{ say`Add a fuse, switch or shunt` }}
     </button>
   </StageSection>
 </template>

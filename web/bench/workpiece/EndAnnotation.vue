@@ -8,6 +8,7 @@ import DimensionLine from './DimensionLine.vue';
 import { textWidth } from './dimensions.ts';
 import { isStrong, palmWords, SHEET } from './sheet.ts';
 import type { PlacedEnd } from './useSheet.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** What is written about one end: extension lines, its rows of dimensions, and where it is bolted. */
 const { end, resolved, outerMm, scale, angleDeg, stage, unit, room } = defineProps<{
@@ -44,7 +45,7 @@ const extensions = computed(() => {
 const caption = computed(() => {
   const { at } = resolved.spec;
   const stud = meetsWord(resolved.meets);
-  const whole = [at || 'not said where', stud, palmWords(angleDeg)].join(', ');
+  const whole = [at || say`not said where`, stud, palmWords(angleDeg)].join(', ');
   if (textWidth(whole, SHEET.noteSize) <= room) return whole;
   const letters = Math.max(4, Math.floor(room / 7) - stud.length - 3);
   return `${at.length > letters ? `${at.slice(0, letters)}…` : at}, ${stud}`;
@@ -62,7 +63,7 @@ const at = (px: number) => end.edgeX + end.direction * px;
         v-bind="dimension"
         :y="SHEET.rows[key]"
         :strong="isStrong(stage, dimension.id)"
-        :label="`${dimension.text} ${unit}, end ${end.name}: show the work`"
+        :label="say`${dimension.text} ${unit}, end ${end.name}: show the work`"
         @open="$emit('open', dimension.id)"
       />
     </template>

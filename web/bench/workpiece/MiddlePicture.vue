@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId, useTemplateRef } from 'vue';
 import { SHEET } from './sheet.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** What stands in the break: the cable cut through, to scale, and the angle between the palms. */
 const { centreX, spread, outerMm, bundleMm, scale, jacket, angleDeg, sizeLabel, outerLabel } = defineProps<{
@@ -93,7 +94,7 @@ const arc = computed(() => {
       role="button"
       tabindex="0"
       class="dimension cursor-pointer"
-      :aria-label="`${sizeLabel}, ${outerLabel} outside`"
+      :aria-label="say`${sizeLabel}, ${outerLabel} outside`"
       @click="$emit('openSize')"
       @keydown.enter.prevent="$emit('openSize')"
     >
@@ -123,11 +124,11 @@ const arc = computed(() => {
       role="slider"
       tabindex="0"
       class="dimension cursor-grab touch-none"
-      aria-label="Angle from palm A to palm B"
+      :aria-label="say`Angle from palm A to palm B`"
       aria-valuemin="0"
       aria-valuemax="359"
       :aria-valuenow="shownDeg"
-      :aria-valuetext="`${shownDeg} degrees`"
+      :aria-valuetext="say`${shownDeg} degrees`"
       @pointerdown.prevent="take"
       @pointermove="follow"
       @pointerup="release"
@@ -178,9 +179,9 @@ const arc = computed(() => {
         :font-size="SHEET.noteSize"
         >B</text
       >
-      <text :x="dialX" :y="SHEET.rows.barrel + 2" text-anchor="middle" :font-size="SHEET.noteSize"
-        >palms {{ shownDeg }}°</text
-      >
+      <text :x="dialX" :y="SHEET.rows.barrel + 2" text-anchor="middle" :font-size="SHEET.noteSize">{{
+        say`palms ${shownDeg}°`
+      }}</text>
     </g>
   </g>
 </template>

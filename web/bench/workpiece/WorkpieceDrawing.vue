@@ -15,6 +15,7 @@ import EndPicture from './EndPicture.vue';
 import MiddlePicture from './MiddlePicture.vue';
 import { isStrong, middleWidth, SHEET } from './sheet.ts';
 import { type SheetPart, useSheet } from './useSheet.ts';
+import { say } from '../../../core/words/say.ts';
 
 /**
  * The cable on the bench: both ends true to scale, the long middle broken. The same drawing through all stages; the
@@ -43,7 +44,7 @@ const gridId = useId();
 const part = ref<SheetPart>('A');
 
 const width = computed(() => Math.max(320, Math.floor(hostWidth.value)));
-const { frame, outerMm, bundleMm, angles, drawn, scale, ends, long, notDrawnMm, say } = useSheet(
+const { frame, outerMm, bundleMm, angles, drawn, scale, ends, long, notDrawnMm, sized } = useSheet(
   () => ({ cable, work, lengths: prefs.lengths }),
   width,
   isPhone,
@@ -70,8 +71,10 @@ const bareJacket = (name: EndName) => {
 };
 
 const note = computed(() => {
-  const middle = notDrawnMm.value === null ? '' : ` · middle ${say(notDrawnMm.value, 0)} not drawn`;
-  return `all in ${prefs.lengths === 'in' ? 'inches' : 'mm'} · grid 10 mm${middle}`;
+  const middle = notDrawnMm.value === null ? '' : say` · middle ${sized(notDrawnMm.value, 0)} not drawn`;
+  return prefs.lengths === 'in'
+    ? say`all in inches · grid 10 mm${middle}`
+    : say`all in mm · grid 10 mm${middle}`;
 });
 /** Said once, beside the first end's crimps. */
 const proposal = computed(() => {
@@ -81,8 +84,10 @@ const proposal = computed(() => {
   return { x: Math.max(A.x(0), ...taken) + 10 };
 });
 const spoken = computed(() => {
-  const cut = work.lengths ? `cut ${lengthText(work.lengths.cutMm, 0, prefs.lengths)}` : 'no cut length yet';
-  return `Cable ${cable.tag}: ${size.value}, ${cut}`;
+  const cut = work.lengths
+    ? say`cut ${lengthText(work.lengths.cutMm, 0, prefs.lengths)}`
+    : say`no cut length yet`;
+  return say`Cable ${cable.tag}: ${size.value}, ${cut}`;
 });
 </script>
 
@@ -154,7 +159,7 @@ const spoken = computed(() => {
               :text-anchor="name === 'A' ? 'start' : 'end'"
               :font-size="SHEET.figureSize"
             >
-              no lug suits yet
+              {{ say`no lug suits yet` }}
             </text>
           </template>
           <EndAnnotation
@@ -177,7 +182,7 @@ const spoken = computed(() => {
         :y="SHEET.rows.crimps + 5"
         :font-size="SHEET.noteSize"
       >
-        ends proposed by house practice
+        {{ say`ends proposed by house practice` }}
       </text>
       <template v-if="part !== 'middle' || !isPhone">
         <DimensionLine
@@ -186,7 +191,7 @@ const spoken = computed(() => {
           v-bind="dimension"
           :inside="true"
           :strong="isStrong(stage, dimension.id)"
-          :label="`${dimension.text} ${prefs.lengths}: show the work`"
+          :label="say`${dimension.text} ${prefs.lengths}: show the work`"
           @open="emit('open', dimension.id)"
         />
       </template>
@@ -200,7 +205,7 @@ const spoken = computed(() => {
         :jacket="cable.jacket"
         :angle-deg="cable.palmAngleDeg"
         :size-label="size"
-        :outer-label="say(outerMm, 1)"
+        :outer-label="sized(outerMm, 1)"
         @open-size="emit('open', 'drop')"
         @open-angle="emit('open', 'clocking')"
         @turn="emit('turn', $event)"
@@ -219,7 +224,7 @@ const spoken = computed(() => {
       v-if="isPhone"
       class="flex border-t border-hairline"
       role="tablist"
-      aria-label="Part of the cable shown"
+      :aria-label="say`Part of the cable shown`"
     >
       <button
         v-for="name in ['A', 'middle', 'B'] as const"
@@ -231,7 +236,7 @@ const spoken = computed(() => {
         :class="part === name ? 'border-t-2 border-t-teal bg-paper font-semibold' : 'bg-chalk text-ink2'"
         @click="part = name"
       >
-        {{ name === 'middle' ? 'middle' : `${name} ${meetsWord(work.ends[name].meets)}` }}
+        {{ name === 'middle' ? say`middle` : `${name} ${meetsWord(work.ends[name].meets)}` }}
       </button>
     </div>
   </div>

@@ -7,6 +7,7 @@ import { digits } from '../../../core/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { type Dimension, placeRow, type PlacedDimension, textWidth } from './dimensions.ts';
 import { palmTipMm, palmView, type CrimpShape } from './lugShape.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** How far the making of an end is: what is on the cable and what is only planned. */
 export interface EndProgress {
@@ -161,7 +162,7 @@ export function endDimensions(
   x: (u: number) => number,
   bounds: Bounds,
   lowBounds: Bounds,
-  say: (mm: number, decimals: number) => string,
+  sized: (mm: number, decimals: number) => string,
 ): { crimps: PlacedDimension[]; barrel: PlacedDimension[]; sleeve: PlacedDimension[] } {
   const { lug } = end;
   const mouth = lug.studToBarrelMm + lug.barrelMm;
@@ -173,17 +174,17 @@ export function endDimensions(
       id: `crimps${suffix}`,
       from: x(places[i] ?? mouth),
       to: x(places[i + 1] ?? mouth),
-      text: say(fromMouth - before, 1),
+      text: sized(fromMouth - before, 1),
     };
   });
   const barrel: Dimension[] = [
-    { id: 'cut', from: x(0), to: x(lug.studToBarrelMm), text: say(lug.studToBarrelMm, 1) },
+    { id: 'cut', from: x(0), to: x(lug.studToBarrelMm), text: sized(lug.studToBarrelMm, 1) },
     {
       id: `strip${suffix}`,
       from: x(lug.studToBarrelMm),
       to: x(end.jacketFromU),
-      text: `strip ${say(resolved.stripMm ?? 0, 0)}`,
-      shorter: say(resolved.stripMm ?? 0, 0),
+      text: say`strip ${sized(resolved.stripMm ?? 0, 0)}`,
+      shorter: sized(resolved.stripMm ?? 0, 0),
     },
   ];
   const sleeve: Dimension[] =
@@ -193,8 +194,8 @@ export function endDimensions(
             id: `sleeve-cover${suffix}`,
             from: x(end.sleeve.fromU),
             to: x(end.sleeve.toU),
-            text: `sleeve covers ${say(resolved.sleeve.coverMm, 0)}, cut ${say(resolved.sleeve.cutMm, 0)}`,
-            shorter: `sleeve ${say(resolved.sleeve.coverMm, 0)}`,
+            text: say`sleeve covers ${sized(resolved.sleeve.coverMm, 0)}, cut ${sized(resolved.sleeve.cutMm, 0)}`,
+            shorter: say`sleeve ${sized(resolved.sleeve.coverMm, 0)}`,
           },
         ]
       : [];
@@ -205,8 +206,8 @@ export function endDimensions(
 /** How the palm is seen, in words. */
 export function palmWords(angleDeg: number): string {
   const turned = ((angleDeg % 180) + 180) % 180;
-  if (turned === 0) return 'palm seen flat';
-  return turned === 90 ? 'palm seen on edge' : `palm turned ${digits(angleDeg, 0)}°`;
+  if (turned === 0) return say`palm seen flat`;
+  return turned === 90 ? say`palm seen on edge` : say`palm turned ${digits(angleDeg, 0)}°`;
 }
 
 /** The dimensions that each stage is about; the others stay, paler. */

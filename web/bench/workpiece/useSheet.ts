@@ -16,6 +16,7 @@ import {
   SHEET,
   studOffset,
 } from './sheet.ts';
+import { say } from '../../../core/words/say.ts';
 
 /** The part of the cable a narrow sheet shows. */
 export type SheetPart = EndName | 'middle';
@@ -49,7 +50,7 @@ export function useSheet(
 ) {
   const cable = computed(() => input().cable);
   const work = computed(() => input().work);
-  const say = (mm: number, decimals: number) => inReadersUnit(mm, 'mm', decimals, input().lengths).value;
+  const sized = (mm: number, decimals: number) => inReadersUnit(mm, 'mm', decimals, input().lengths).value;
 
   const frame = computed(() => frameFor(width.value, isNarrow.value));
   const outerMm = computed(() => work.value.choice.taken.at.outerMm);
@@ -88,7 +89,7 @@ export function useSheet(
       studX,
       direction,
       x,
-      rows: sheet && endDimensions(sheet, work.value.ends[name], x, reach(endWidth), reach(half - 2), say),
+      rows: sheet && endDimensions(sheet, work.value.ends[name], x, reach(endWidth), reach(half - 2), sized),
     };
   }
   const ends: ComputedRef<Record<EndName, PlacedEnd>> = computed(() => ({ A: placed('A'), B: placed('B') }));
@@ -100,9 +101,9 @@ export function useSheet(
     if (!lengths || !A.sheet || !B.sheet) return [];
     const OFF = 20;
     const first = cable.value.run.laid?.on ?? 'A';
-    const mark = `cut ${first === 'A' ? 'B' : 'A'} at ${say(lengths.secondMarkMm, 0)} from stud ${first}`;
+    const mark = say`cut ${first === 'A' ? 'B' : 'A'} at ${sized(lengths.secondMarkMm, 0)} from stud ${first}`;
     const row = (id: 'finished' | 'cut', mm: number, fromA: number, toB: number) => {
-      const own = `${id} ${say(mm, 0)}`;
+      const own = `${id} ${sized(mm, 0)}`;
       const text = id === 'cut' && cable.value.run.laid && !isNarrow.value ? `${own}, ${mark}` : own;
       const from = isNarrow.value && part.value === 'B' ? -OFF : fromA;
       const to = isNarrow.value && part.value === 'A' ? width.value + OFF : toB;
@@ -133,5 +134,5 @@ export function useSheet(
     return Math.max(0, lengths.finishedMm - shown);
   });
 
-  return { frame, outerMm, bundleMm, angles, drawn, scale, ends, long, notDrawnMm, say };
+  return { frame, outerMm, bundleMm, angles, drawn, scale, ends, long, notDrawnMm, sized };
 }

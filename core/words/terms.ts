@@ -1,0 +1,80 @@
+import { say } from './say.ts';
+
+/** Words of the files and the code that are also shown: what each is called by the reader. */
+export const TERMS = {
+  positive: say`positive`,
+  negative: say`negative`,
+  link: say`link`,
+  red: say`red`,
+  black: say`black`,
+  yellow: say`yellow`,
+  green: say`green`,
+  white: say`white`,
+  clear: say`clear`,
+  copper: say`copper`,
+  brass: say`brass`,
+  lead: say`lead`,
+  tin: say`tin`,
+  none: say`none`,
+  pvc: say`pvc`,
+  thermoplastic: say`thermoplastic`,
+  xlpe: say`xlpe`,
+  rubber: say`rubber`,
+  coarse: say`coarse`,
+  fine: say`fine`,
+  metric: say`metric`,
+  inch: say`inch`,
+  jacket: say`jacket`,
+  lug: say`lug`,
+  holds: say`holds`,
+  watch: say`watch`,
+  fails: say`fails`,
+  waived: say`waived`,
+  unproved: say`unproved`,
+  typed: say`typed`,
+  instrument: say`instrument`,
+  simulated: say`simulated`,
+  least: say`least`,
+  usual: say`usual`,
+  heaviest: say`heaviest`,
+  right: say`right`,
+  light: say`light`,
+  open: say`open`,
+  tight: say`tight`,
+  untried: say`untried`,
+  crimp: say`crimp`,
+  solder: say`solder`,
+  slug: say`slug`,
+  screw: say`screw`,
+  pull: say`pull`,
+  joint: say`joint`,
+  section: say`section`,
+  thermal: say`thermal`,
+  drop: say`drop`,
+  torque: say`torque`,
+  join: say`join`,
+  ears: say`ears`,
+  look: say`look`,
+  resistance: say`resistance`,
+  contact: say`contact`,
+  inspection: say`inspection`,
+  insulation: say`insulation`,
+  'extra fine': say`extra fine`,
+  'crimp then solder': say`crimp then solder`,
+  'slug then crimp': say`slug then crimp`,
+  'heat gun': say`heat gun`,
+  torch: say`torch`,
+  'will-not-close': say`will-not-close`,
+  'across-flats': say`across-flats`,
+  'join-pull': say`join-pull`,
+} as const;
+
+/** A word that has a name of its own in each language. */
+export type Term = keyof typeof TERMS;
+
+/**
+ * What a word of the files is called by the reader.
+ *
+ * @example word('positive') // "positive", or "plus" in Dutch
+ */
+export const word = (term: Term): string => TERMS[term];

@@ -1,0 +1,81 @@
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { parse } from 'vue/compiler-sfc';
+import ts from 'typescript';
+import { messageOf } from '../core/words/say.ts';
+
+/**
+ * Finds every message that the code says and writes them, with what is inserted and where each is said, to
+ * `words/messages.json`: the one place to translate from. `npm run words` also tells what a language still lacks.
+ */
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+
+export interface Said {
+  /** What is inserted at {0}, {1}, …, as the code calls it. */
+  readonly parts: readonly string[];
+  readonly in: readonly string[];
+}
+
+/** The script of a file; of a component also the expressions of its template, as one text that TypeScript can read. */
+function codeOf(path: string): string {
+  const text = readFileSync(`${root}${path}`, 'utf8');
+  if (!path.endsWith('.vue')) return text;
+  const { descriptor } = parse(text);
+  const expressions: string[] = [];
+  const walk = (node: unknown): void => {
+    if (typeof node !== 'object' || node === null) return;
+    const { content, props, children, exp } = node as Record<string, unknown>;
+    for (const own of [content, exp]) {
+      const source = (own as { loc?: { source: string } } | undefined)?.loc?.source;
+      if (source?.includes('say`'))
+        expressions.push(`(${source.startsWith('{{') ? source.slice(2, -2) : source})`);
+    }
+    for (const list of [props, children]) if (Array.isArray(list)) list.forEach(walk);
+  };
+  walk(descriptor.template?.ast);
+  return [descriptor.script?.content, descriptor.scriptSetup?.content, ...expressions]
+    .filter(Boolean)
+    .join(';\n');
+}
+
+function saidIn(path: string, found: Map<string, { parts: string[]; in: Set<string> }>): void {
+  const source = ts.createSourceFile(path, codeOf(path), ts.ScriptTarget.Latest, true);
+  const visit = (node: ts.Node): void => {
+    if (ts.isTaggedTemplateExpression(node) && node.tag.getText(source) === 'say') {
+      const { template } = node;
+      const spans = ts.isTemplateExpression(template) ? template.templateSpans : [];
+      const texts = ts.isTemplateExpression(template)
+        ? [template.head.text, ...spans.map(({ literal }) => literal.text)]
+        : [template.text];
+      const message = messageOf(texts);
+      const parts = spans.map(({ expression }) => expression.getText(source).replace(/\s+/g, ' '));
+      const own = found.get(message) ?? { parts, in: new Set<string>() };
+      own.in.add(path);
+      found.set(message, own);
+    }
+    ts.forEachChild(node, visit);
+  };
+  visit(source);
+}
+
+/** Every message of the code, by its text. */
+export function messagesOfTheCode(): Readonly<Record<string, Said>> {
+  const found = new Map<string, { parts: string[]; in: Set<string> }>();
+  for (const room of ['core', 'web']) {
+    for (const file of readdirSync(`${root}${room}`, { recursive: true, encoding: 'utf8' }).sort()) {
+      if (/(?<!\.test)\.(ts|vue)$/.test(file)) saidIn(`${room}/${file}`, found);
+    }
+  }
+  return Object.fromEntries(
+    [...found]
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([text, { parts, in: paths }]) => [text, { parts, in: [...paths] }]),
+  );
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) {
+  const messages = messagesOfTheCode();
+  writeFileSync(`${root}words/messages.json`, `${JSON.stringify(messages, null, 2)}\n`);
+  console.log(`${Object.keys(messages).length} messages`);
+}

@@ -1,0 +1,93 @@
+import { type DecimalMark, type Language, speak, spoken, writeDecimalsWith } from '../core/words/say.ts';
+import dutch from '../words/nl.json?url';
+
+/** The languages of the application, each by its own name. */
+export const LANGUAGES = { en: 'English', nl: 'Nederlands' } as const;
+export type LanguageCode = keyof typeof LANGUAGES;
+
+const CATALOGUES: Partial<Record<LanguageCode, string>> = { nl: dutch };
+
+/** How this browser is read: it belongs to the reader, not to the work, so no backup carries it. */
+export interface Reading {
+  /** Absent: the browser's own, where it is one of ours. */
+  readonly language?: LanguageCode;
+  /** Absent: as the reader's language writes it. */
+  readonly decimal?: DecimalMark;
+}
+
+const KEPT = 'gruff-anchor-reading';
+const isOurs = (code: string | undefined): code is LanguageCode => code !== undefined && code in LANGUAGES;
+const baseOf = (locale: string) => locale.split('-')[0];
+
+/** What this browser was told; nothing where it keeps nothing. */
+export function readingKept(): Reading {
+  try {
+    const { language, decimal } = JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Record<string, string>;
+    return {
+      ...(isOurs(language) && { language }),
+      ...((decimal === '.' || decimal === ',') && { decimal }),
+    };
+  } catch {
+    return {};
+  }
+}
+
+/** Keeps how the reader reads, and loads the page anew in it. What was typed before is saved first. */
+export async function readAs(reading: Reading, save: () => Promise<void>): Promise<void> {
+  await save();
+  localStorage.setItem(KEPT, JSON.stringify(reading));
+  location.reload();
+}
+
+/** The language spoken, and the locale that writes its numbers and dates: the browser's own where they agree. */
+export function localeOf(
+  { language }: Reading,
+  browser: readonly string[],
+): { code: LanguageCode; locale: string } {
+  const [first = 'en'] = browser;
+  const own = baseOf(first);
+  const code = language ?? (isOurs(own) ? own : 'en');
+  return { code, locale: language === undefined || own === code ? first : code };
+}
+
+/** How a locale writes "two and a half". @example decimalOf('nl-NL') // "," */
+export const decimalOf = (locale: string): DecimalMark =>
+  new Intl.NumberFormat(locale).formatToParts(2.5).find(({ type }) => type === 'decimal')?.value === ','
+    ? ','
+    : '.';
+
+let now: { code: LanguageCode; locale: string } = { code: 'en', locale: 'en' };
+/** The language that is spoken here, and the locale that goes with it. */
+export const readingNow = () => now;
+/** The locale that writes dates for the reader. */
+export const readersLocale = (): string => now.locale;
+
+/** What a worker is told, so that it says what the page says. */
+export const spokenHere = (): string => JSON.stringify({ ...readingKept(), browser: navigator.languages });
+
+/**
+ * Speaks the reader's language from here on. It comes before the rooms are loaded, since they say some things as they
+ * are loaded. A language that cannot be fetched is no reason to show nothing: then it is English.
+ */
+export async function speakAs(reading: Reading, browser: readonly string[]): Promise<void> {
+  now = localeOf(reading, browser);
+  const address = CATALOGUES[now.code];
+  if (address !== undefined) {
+    try {
+      const answer = await fetch(address);
+      speak({ code: now.code, messages: (await answer.json()) as Language['messages'] });
+    } catch {
+      now = { code: 'en', locale: 'en' };
+    }
+  }
+  writeDecimalsWith(reading.decimal ?? decimalOf(now.locale));
+}
+
+/** As a worker is named by {@link spokenHere}. */
+export async function speakAsTold(told: string): Promise<void> {
+  const { browser, ...reading } = JSON.parse(told) as Reading & { browser: readonly string[] };
+  await speakAs(reading, browser);
+}
+
+/** Tells the page itself which language it is in. */
+export const markLanguage = (): void => void (document.documentElement.lang = spoken());
