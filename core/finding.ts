@@ -111,7 +111,7 @@ export function atMost(facts: Facts, most: number, zero = 0, state?: State): Fin
 /** A finding whose value must be at least `least`. */
 export function atLeast(facts: Facts, least: number, state?: State): Finding {
   const use = facts.value > 0 ? least / facts.value : least > 0 ? 2 : 0;
-  const relation = facts.value >= least ? 'reaches' : say`is under`;
+  const relation = facts.value >= least ? say`reaches` : say`is under`;
   return judged(
     facts,
     { kind: 'least', least },

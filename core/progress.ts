@@ -48,7 +48,7 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const [failed] = failing(own);
     if (failed) return { done: false, summary: say`${short(failed)} fails` };
     const binding = own.find(({ binds }) => binds);
-    const detail = binding ? say`${short(binding)} binds` : kind.tinned ? 'tinned' : 'plain';
+    const detail = binding ? say`${short(binding)} binds` : kind.tinned ? say`tinned` : say`plain`;
     return {
       done: gauge.size !== undefined,
       summary: choice.isProposed ? say`${label} proposed` : `${label}, ${detail}`,
@@ -59,7 +59,7 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const both = [ends.A, ends.B];
     const isSaid = both.every(({ proposed }) => !proposed.lug && !proposed.die && !proposed.sleeve);
     const fails = failing(own).length;
-    if (fails > 0) return { done: false, summary: `${fails} ${fails === 1 ? 'fails' : 'fail'}` };
+    if (fails > 0) return { done: false, summary: fails === 1 ? say`1 fails` : say`${fails} fail` };
     return {
       done: isSaid,
       summary: isSaid ? both.map(({ meets }) => meetsWord(meets)).join(', ') : say`proposed`,

@@ -1,3 +1,4 @@
+import { word } from './words/terms.ts';
 import { areaMm2, sizeLabel } from './conductor/size.ts';
 import type { CableWork } from './cableWork.ts';
 import { cutFindings, lengthsOf } from './cutting/findings.ts';
@@ -118,7 +119,7 @@ export function workUpCable(
   };
   const onPost = { A: cablesOnPost(cable, 'A', context), B: cablesOnPost(cable, 'B', context) };
   const lengths = lengthsOf(cable.run, ends.A, ends.B);
-  const conductorLabel = `${sizeLabel(size)} ${kind.title.toLowerCase()}, ${cable.jacket}`;
+  const conductorLabel = `${sizeLabel(size)} ${kind.title.toLowerCase()}, ${word(cable.jacket)}`;
   const endSubject = {
     cable,
     conductor,

@@ -122,7 +122,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'panel-flex',
-    title: 'Panel flex',
+    title: say`Panel flex`,
     tinned: false,
     strands: 'fine',
     insulation: 'pvc',

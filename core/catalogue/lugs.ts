@@ -1,3 +1,4 @@
+import { POST_KINDS } from './tables/posts.ts';
 import type { ConductorSize, GaugeName, MetricSizeName } from '../conductor/size.ts';
 import type { Lug, Post } from '../job/shop.ts';
 import { typicalPalm } from '../termination/palm.ts';
@@ -95,7 +96,7 @@ export function genericClamp(
   const lug = genericLug('compression-metric', sizeName, 'M8', stock);
   const pole = post.polarity === 'positive' ? '+' : '−';
   const screwed = form === 'screw clamp';
-  const words = `${screwed ? say`screw clamp` : 'clamp'} ${pole}, ${post.kind}${cables === 2 ? say`, for two` : ''}`;
+  const words = `${screwed ? say`screw clamp` : say`clamp`} ${pole}, ${POST_KINDS[post.kind].title}${cables === 2 ? say`, for two` : ''}`;
   return {
     ...lug,
     id: idOf(`${form}-${post.kind}-${post.polarity}-${sizeName}-${cables}`).replaceAll(' ', '-'),

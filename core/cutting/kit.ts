@@ -1,3 +1,4 @@
+import { word } from '../words/terms.ts';
 import { LAYERS, type Layer } from '../catalogue/tables/layers.ts';
 import { SLEEVES } from '../catalogue/tables/sleeves.ts';
 import { COPPER } from '../conductor/copper.ts';
@@ -197,7 +198,7 @@ function sleeveLine(sleeve: Sleeve, mm: number): KitLine {
   const { ratio, title } = SLEEVES[sleeve.kind];
   return line({
     key: `sleeve:${sleeve.id}`,
-    what: say`Sleeve ${sleeve.suppliedMm} / ${sleeve.recoveredMm}${sleeve.colour === 'black' ? '' : ` ${sleeve.colour}`}`,
+    what: say`Sleeve ${sleeve.suppliedMm} / ${sleeve.recoveredMm}${sleeve.colour === 'black' ? '' : ` ${word(sleeve.colour)}`}`,
     note: `${ratio}, ${title}`,
     group: 'sleeves',
     unit: 'mm',

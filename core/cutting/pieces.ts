@@ -1,3 +1,4 @@
+import { word } from '../words/terms.ts';
 import { type ConductorSize, sizeLabel } from '../conductor/size.ts';
 import type { Cable, Jacket } from '../job/cable.ts';
 import type { Scheduled } from '../job/schedule.ts';
@@ -83,7 +84,7 @@ function newGroup(key: string, { cable, work }: ToCut, shop: Shop) {
       kindTitle: work.kind.title,
       size: at.size,
       colour: cable.jacket,
-      title: `${sizeLabel(at.size)} ${cable.jacket}`,
+      title: `${sizeLabel(at.size)} ${word(cable.jacket)}`,
       outerMm: at.outerMm,
       copperMm2: at.copperMm2,
       pricePerM: meanPrice(spools, own?.pricePerM ?? 0),

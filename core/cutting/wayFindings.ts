@@ -48,7 +48,7 @@ function bends(run: Run, at: Assessment): Finding[] {
             say`${digits(at.bendMm / at.outerMm, 0)} × ${digits(at.outerMm, 1)} = ${figure(at.bendMm, 'mm', 0)}, at its centreline`,
           ],
           source: say`${SOURCE}: 6 × D lying still, 10 × flexing, 4 × for fine welding strands`,
-          assumes: run.meets.includes('flexing') ? 'it flexes in use' : say`it lies still`,
+          assumes: run.meets.includes('flexing') ? say`it flexes in use` : say`it lies still`,
         },
       },
       at.bendMm,

@@ -59,7 +59,7 @@ function endChecks(name: EndName, cable: Cable, { ends, stacks }: Work): FitChec
   const end = ends[name];
   const stack = stacks[name];
   const at = cable.ends[name].at || say`end ${name}`;
-  const pole = { positive: 'positive', negative: 'negative', link: 'a link' }[cable.polarity];
+  const pole = cable.polarity === 'link' ? say`a link` : word(cable.polarity);
   const own: FitCheck[] = [
     {
       id: `polarity.${name}`,

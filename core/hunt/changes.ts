@@ -1,3 +1,4 @@
+import { say } from '../words/say.ts';
 import type { ChainPieceKind } from '../catalogue/tables/chainPieces.ts';
 import type { Hunt, Piece, Span } from './chain.ts';
 
@@ -89,21 +90,21 @@ function spansOver(pieces: readonly Piece[], spans: readonly Span[]): Map<string
 /** A circuit to begin from. */
 export const CHAIN_PATTERNS = {
   circuit: {
-    title: 'a load on its own two cables',
+    title: say`a load on its own two cables`,
     test: 'steady',
     load: 'load',
     out: ['post', 'lug', 'cable', 'lug', 'fuse', 'switch', 'lug', 'cable', 'lug', 'stud'],
     back: ['stud', 'lug', 'cable', 'lug', 'post'],
   },
   chassis: {
-    title: 'a load that returns through chassis or hull',
+    title: say`a load that returns through chassis or hull`,
     test: 'steady',
     load: 'load',
     out: ['post', 'lug', 'cable', 'fuse', 'switch', 'cable', 'lug', 'stud'],
     back: ['stud', 'chassis', 'stud', 'lug', 'cable', 'lug', 'post'],
   },
   starter: {
-    title: 'a starter, cranking',
+    title: say`a starter, cranking`,
     test: 'cranking',
     load: 'starter',
     out: ['post', 'clamp', 'cable', 'lug', 'switch', 'lug', 'cable', 'lug', 'stud'],

@@ -1,18 +1,19 @@
+import { say } from '../words/say.ts';
 import * as z from 'zod';
 import { END_NAMES } from './end.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
 
 /** What one looks for on a finished end. Each is right, wrong, or not yet looked at. */
 export const LOOK_ITEMS = {
-  hexagon: 'hexagon even all round',
-  strands: 'no strand outside the barrel',
-  home: 'copper seen in the sight hole or felt at the bottom',
-  gap: 'gap at the mouth as asked',
-  ears: 'ears filed, barrel not cracked',
-  palm: 'palm flat, clean, not bent',
-  sleeve: 'sleeve stops short of the palm',
-  seal: 'bead of adhesive at both ends',
-  jacket: 'jacket not browned or bubbled',
+  hexagon: say`hexagon even all round`,
+  strands: say`no strand outside the barrel`,
+  home: say`copper seen in the sight hole or felt at the bottom`,
+  gap: say`gap at the mouth as asked`,
+  ears: say`ears filed, barrel not cracked`,
+  palm: say`palm flat, clean, not bent`,
+  sleeve: say`sleeve stops short of the palm`,
+  seal: say`bead of adhesive at both ends`,
+  jacket: say`jacket not browned or bubbled`,
 } as const;
 export type LookItem = keyof typeof LOOK_ITEMS;
 

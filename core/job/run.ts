@@ -84,10 +84,10 @@ export const fuseSchema = z.strictObject({
 
 /** What a cable meets on its way. */
 export const MEETS = {
-  wet: 'wet or salt',
-  oil: 'oil or fuel',
-  flexing: 'flexing in use',
-  exhaust: 'near an exhaust',
+  wet: say`wet or salt`,
+  oil: say`oil or fuel`,
+  flexing: say`flexing in use`,
+  exhaust: say`near an exhaust`,
 } as const;
 export type Meets = keyof typeof MEETS;
 

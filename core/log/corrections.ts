@@ -6,11 +6,11 @@ import { say } from '../words/say.ts';
 
 /** Facts of a made cable that can have been written down wrong. */
 export const FACTS = {
-  tag: 'tag',
-  from: 'from, end A',
-  to: 'to, end B',
-  jacket: 'jacket',
-  notes: 'notes',
+  tag: say`tag`,
+  from: say`from, end A`,
+  to: say`to, end B`,
+  jacket: say`jacket`,
+  notes: say`notes`,
 } as const;
 export type Fact = keyof typeof FACTS;
 

@@ -67,22 +67,22 @@ export const logOf = (jobs: readonly Job[], shop: Shop): LogEntry[] =>
   jobs.flatMap((job) => job.cables.map((cable) => entryOf(cable, job, shop)));
 
 export const LOG_STATES = {
-  all: 'made, and planned',
-  made: 'made',
-  planned: 'planned only',
-  proved: 'proved',
-  'not proved': 'not proved',
-  due: 'due within a month',
-  overdue: 'overdue',
+  all: say`made, and planned`,
+  made: say`made`,
+  planned: say`planned only`,
+  proved: say`proved`,
+  'not proved': say`not proved`,
+  due: say`due within a month`,
+  overdue: say`overdue`,
 } as const;
 export type LogState = keyof typeof LOG_STATES;
 
 export const LOG_SORTS = {
-  newest: 'newest first',
-  oldest: 'oldest first',
-  tag: 'tag',
-  job: 'job',
-  due: 'due soonest',
+  newest: say`newest first`,
+  oldest: say`oldest first`,
+  tag: say`tag`,
+  job: say`job`,
+  due: say`due soonest`,
 } as const;
 export type LogSort = keyof typeof LOG_SORTS;
 

@@ -76,7 +76,7 @@ function openPoints(cables: readonly Scheduled[]): string[] {
     return [
       ...(verdict.state === 'fails' || verdict.state === 'unproved'
         ? [
-            `${cable.tag} ${verdict.state === 'fails' ? 'fails' : say`is not proved`}${first ? `: ${first.title.toLowerCase()}${first.end ? say` of ${first.end}` : ''}` : ''}.`,
+            `${cable.tag} ${verdict.state === 'fails' ? say`fails` : say`is not proved`}${first ? `: ${first.title.toLowerCase()}${first.end ? say` of ${first.end}` : ''}` : ''}.`,
           ]
         : []),
       ...(simulated ? [say`${cable.tag} has SIMULATED readings: they prove nothing.`] : []),
@@ -130,9 +130,9 @@ function endsDoc(job: Job, cables: readonly Scheduled[]): ListDoc {
 }
 
 const DOES = {
-  'tighten again': 'tighten both studs again',
-  'look again': 'look at it, and tighten to torque',
-  replace: 'replace the get-you-home repair',
+  'tighten again': say`tighten both studs again`,
+  'look again': say`look at it, and tighten to torque`,
+  replace: say`replace the get-you-home repair`,
 } as const;
 
 function duesDoc(job: Job, cables: readonly Scheduled[], { practice }: Shop): ListDoc {

@@ -1,3 +1,4 @@
+import { word } from '../words/terms.ts';
 import { sizeLabel } from '../conductor/size.ts';
 import { meetsWord } from '../termination/posts.ts';
 import type { Scheduled } from '../job/schedule.ts';
@@ -45,7 +46,7 @@ export function labelOf({ cable, work }: Scheduled, day: string): Label {
   return {
     tag: cable.tag,
     lines: [
-      `${cable.polarity}, ${sizeLabel(size)}`,
+      `${word(cable.polarity)}, ${sizeLabel(size)}`,
       oneLine(`${cable.ends.A.at} - ${cable.ends.B.at}`),
       `${length}, ${data.by}`,
     ],

@@ -1,3 +1,4 @@
+import { word } from '../words/terms.ts';
 import { sizeLabel } from '../conductor/size.ts';
 import type { CutPlan } from '../cutting/cutPlan.ts';
 import type { Kit } from '../cutting/kit.ts';
@@ -61,12 +62,12 @@ export function cuttingListDoc(
 }
 
 const KIT_TITLES = {
-  cable: 'Cable',
-  lugs: 'Lugs and connectors',
-  sleeves: 'Sleeves',
-  layers: 'Other layers',
-  solder: 'Solder',
-  labels: 'Labels',
+  cable: say`Cable`,
+  lugs: say`Lugs and connectors`,
+  sleeves: say`Sleeves`,
+  layers: say`Other layers`,
+  solder: say`Solder`,
+  labels: say`Labels`,
 } as const;
 
 /** The kit list: what to lay out, what is on the shelf, what to buy. */
@@ -125,7 +126,7 @@ export function scheduleDoc(jobTitle: string, cables: readonly Scheduled[]): Lis
           `${cable.ends.A.at}, ${cable.ends.A.stud}`,
           `${cable.ends.B.at}, ${cable.ends.B.stud}`,
           work.choice.taken.at.currentA === null ? 'none' : digits(work.choice.taken.at.currentA, 0),
-          `${sizeLabel(work.choice.taken.at.size)} ${cable.jacket}`,
+          `${sizeLabel(work.choice.taken.at.size)} ${word(cable.jacket)}`,
           work.lengths ? mm(work.lengths.finishedMm) : '',
           work.lengths ? mm(work.lengths.cutMm) : '',
         ]),

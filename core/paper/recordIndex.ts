@@ -1,6 +1,6 @@
 import { STATE_SAYS } from './stateSays.ts';
 import type { TestRecord } from './testRecord.ts';
-import { say } from '../words/say.ts';
+import { say, spoken } from '../words/say.ts';
 
 const ESCAPES: Readonly<Record<string, string>> = {
   '&': '&amp;',
@@ -35,17 +35,24 @@ export function recordIndexHtml(
       { length: photos },
       (_, i) => ` <a href="photographs/${name}-${i + 1}.jpg">${i + 1}</a>`,
     ).join('');
-    return `<tr><th>${escapeHtml(record.tag)}</th><td>${escapeHtml(say`${record.from} to ${record.to}`)}</td><td>${escapeHtml(STATE_SAYS[record.state])}${record.simulated ? say`, SIMULATED READINGS` : ''}</td><td>${escapeHtml(record.verdict)}</td><td><a href="records/${name}.pdf">record</a> <a href="records/${name}.json">data</a> <a href="drawings/${name}.svg">drawing</a>${pictures}</td></tr>`;
+    return `<tr><th>${escapeHtml(record.tag)}</th><td>${escapeHtml(say`${record.from} to ${record.to}`)}</td><td>${escapeHtml(STATE_SAYS[record.state])}${record.simulated ? say`, SIMULATED READINGS` : ''}</td><td>${escapeHtml(record.verdict)}</td><td><a href="records/${name}.pdf">${escapeHtml(say`record`)}</a> <a href="records/${name}.json">${escapeHtml(say`data`)}</a> <a href="drawings/${name}.svg">${escapeHtml(say`drawing`)}</a>${pictures}</td></tr>`;
   });
+  const headings = [say`Cable`, say`Way`, say`Verdict`, say`Why`, say`Files`]
+    .map((words) => `<th>${escapeHtml(words)}</th>`)
+    .join('');
+  const intro =
+    cables.length === 1
+      ? say`Test record of 1 cable, written ${day}. The job itself:`
+      : say`Test records of ${cables.length} cables, written ${day}. The job itself:`;
   return `<!doctype html>
-<html lang="en"><meta charset="utf-8"><title>${escapeHtml(title)}</title>
+<html lang="${spoken()}"><meta charset="utf-8"><title>${escapeHtml(title)}</title>
 <style>body{font:15px sans-serif;margin:2em}table{border-collapse:collapse}th,td{border-bottom:1px solid #999;padding:6px 10px;text-align:left;vertical-align:top}</style>
 <h1>${escapeHtml(title)}</h1>
-<p>Test records of ${cables.length} ${cables.length === 1 ? 'cable' : 'cables'}, written ${escapeHtml(day)}. The job itself is <a href="job.json">job.json</a>.${further}</p>
-<table><tr><th>Cable</th><th>Way</th><th>Verdict</th><th>Why</th><th>Files</th></tr>
+<p>${escapeHtml(intro)} <a href="job.json">job.json</a>${further}</p>
+<table><tr>${headings}</tr>
 ${rows.join('\n')}
 </table>
-<p>Figures for planning. Local codes, class and survey rules, makers’ instructions and licensed persons come first.</p>
+<p>${escapeHtml(say`Figures for planning. Local codes, class and survey rules, makers’ instructions and licensed persons come first.`)}</p>
 </html>
 `;
 }

@@ -1,3 +1,4 @@
+import { word } from '../words/terms.ts';
 import { sizeLabel } from '../conductor/size.ts';
 import type { Scheduled } from '../job/schedule.ts';
 import { CAUTIONS, type CautionId } from '../traveller/cautions.ts';
@@ -35,13 +36,13 @@ export function travellerDoc({ cable, work }: Scheduled, jobTitle: string): Trav
     title: say`Traveller ${cable.tag}`,
     subtitle: say`${jobTitle}: ${cable.ends.A.at} to ${cable.ends.B.at}`,
     facts: [
-      `${cable.polarity}, ${sizeLabel(work.choice.taken.at.size)} ${work.kind.title.toLowerCase()}, ${cable.jacket}`,
+      `${word(cable.polarity)}, ${sizeLabel(work.choice.taken.at.size)} ${work.kind.title.toLowerCase()}, ${word(cable.jacket)}`,
       ...(lengths
         ? [say`cut ${figure(lengths.cutMm, 'mm', 0)}, finished ${figure(lengths.finishedMm, 'mm', 0)}`]
         : []),
       ...[ends.A, ends.B].map(
         ({ name, lug, die, method }) =>
-          `${name}: ${lug?.label ?? say`no lug`}, ${method}${die ? say`, die ${die.die.stamp || say`unmarked`}` : ''}`,
+          `${name}: ${lug?.label ?? say`no lug`}, ${word(method)}${die ? say`, die ${die.die.stamp || say`unmarked`}` : ''}`,
       ),
       say`palms at ${cable.palmAngleDeg}°`,
     ],

@@ -1,3 +1,5 @@
+import { LAYERS } from '../catalogue/tables/layers.ts';
+import { word } from '../words/terms.ts';
 import { digits } from '../units/figure.ts';
 import type { CableWork } from '../cableWork.ts';
 import { sizeLabel } from '../conductor/size.ts';
@@ -76,25 +78,25 @@ export function underPractice(
 }
 
 const STATE_WORDS: Readonly<Record<State, string>> = {
-  holds: 'holds',
+  holds: say`holds`,
   watch: say`to watch`,
-  fails: 'fails',
+  fails: say`fails`,
   unproved: say`not proved`,
 };
 
 /** What is drawn, bought and closed on one end, in words, part by part. */
 function endSays(end: ResolvedEnd): Readonly<Record<string, string>> {
   return {
-    method: end.method,
-    lug: end.lug?.label ?? 'none',
-    die: dieName(end),
-    crimps: end.crimpsInOrder.map(mm).join(say` then `) || 'none',
-    sleeve: end.sleeve
+    [say`method`]: word(end.method),
+    [say`lug`]: end.lug?.label ?? say`none`,
+    [say`die`]: dieName(end),
+    [say`crimps`]: end.crimpsInOrder.map(mm).join(say` then `) || say`none`,
+    [say`sleeve`]: end.sleeve
       ? say`${end.sleeve.sleeve.suppliedMm}/${end.sleeve.sleeve.recoveredMm}, cut ${end.sleeve.cutMm} mm`
-      : 'none',
-    layers: end.layers.join(', ') || 'none',
-    strip: end.stripMm === null ? 'none' : mm(end.stripMm),
-    'strands that may go': String(end.strands.allowed),
+      : say`none`,
+    [say`layers`]: end.layers.map((layer) => LAYERS[layer].title).join(', ') || say`none`,
+    [say`strip`]: end.stripMm === null ? say`none` : mm(end.stripMm),
+    [say`strands that may go`]: String(end.strands.allowed),
   };
 }
 
@@ -154,7 +156,7 @@ function cableChange(cable: Cable, before: CableWork, after: CableWork): CableCh
   );
   const [leastFrom = '', leastTo = ''] = least;
   const ofSize = [
-    ...(from === to ? [] : [{ what: 'size', from, to }]),
+    ...(from === to ? [] : [{ what: say`size`, from, to }]),
     ...(leastFrom === leastTo ? [] : [{ what: say`smallest that passes`, from: leastFrom, to: leastTo }]),
   ];
   const made = [...ofSize, ...endsInstead(before, after)];

@@ -12,11 +12,20 @@ export interface Answer {
   readonly take: (practice: HousePractice) => HousePractice;
 }
 
+/** The parts of the work that the questions belong to. */
+export const QUESTION_GROUPS = {
+  Gauge: say`Gauge`,
+  Ends: say`Ends`,
+  Crimps: say`Crimps`,
+  Sleeves: say`Sleeves`,
+  Proof: say`Proof`,
+} as const;
+
 /** Something on which good practitioners disagree. */
 export interface Question {
   readonly id: string;
   readonly title: string;
-  readonly group: 'Gauge' | 'Ends' | 'Crimps' | 'Sleeves' | 'Proof';
+  readonly group: keyof typeof QUESTION_GROUPS;
   readonly answers: readonly Answer[];
   /** A line of caution that stands whatever is chosen. */
   readonly caution?: string;
@@ -80,8 +89,8 @@ export const QUESTIONS: readonly Question[] = [
     title: say`One size up, as a margin`,
     group: 'Gauge',
     answers: ofField('oneSizeUp', [
-      [false, 'off', say`The smallest that passes: lighter, cheaper, easier to bend.`],
-      [true, 'on', say`Cooler and with less drop; costs copper, weight and bend radius.`],
+      [false, say`off`, say`The smallest that passes: lighter, cheaper, easier to bend.`],
+      [true, say`on`, say`Cooler and with less drop; costs copper, weight and bend radius.`],
     ]),
   },
   {
@@ -89,7 +98,7 @@ export const QUESTIONS: readonly Question[] = [
     title: say`Strands are held by`,
     group: 'Ends',
     answers: ofField('method', [
-      ['crimp', 'crimp', say`A gas-tight cold joint that no heat undoes; needs the right die.`],
+      ['crimp', say`crimp`, say`A gas-tight cold joint that no heat undoes; needs the right die.`],
       [
         'crimp then solder',
         say`crimp, solder`,
@@ -108,7 +117,7 @@ export const QUESTIONS: readonly Question[] = [
     title: say`Strands cut in stripping`,
     group: 'Ends',
     answers: ofField('cutStrands', [
-      ['none', 'none', say`Cut back and strip again: costs length, hides nothing.`],
+      ['none', say`none`, say`Cut back and strip again: costs length, hides nothing.`],
       ['pluck', say`pluck a few`, say`As many as the workmanship class lets go; the amps left are computed.`],
     ]),
   },
@@ -126,8 +135,8 @@ export const QUESTIONS: readonly Question[] = [
     title: say`Crimps side by side`,
     group: 'Crimps',
     answers: ofField('crimps', [
-      [1, 'one', say`Quicker; enough for a wide die on a short barrel.`],
-      [2, 'two', say`More length pressed; wants a barrel that takes both.`],
+      [1, say`one`, say`Quicker; enough for a wide die on a short barrel.`],
+      [2, say`two`, say`More length pressed; wants a barrel that takes both.`],
     ]),
   },
   {
@@ -135,7 +144,7 @@ export const QUESTIONS: readonly Question[] = [
     title: say`Die`,
     group: 'Crimps',
     answers: ofField('dieStep', [
-      ['nominal', 'nominal', say`The die that the figures call right.`],
+      ['nominal', say`nominal`, say`The die that the figures call right.`],
       ['one under', say`one under`, say`The tightest that still closes right: firmer, nearer to ears.`],
     ]),
   },
@@ -153,8 +162,8 @@ export const QUESTIONS: readonly Question[] = [
     title: say`Turn a sixth between crimps`,
     group: 'Crimps',
     answers: ofField('turnBetween', [
-      [false, 'no', say`Flats stay parallel with the palm.`],
-      [true, 'yes', say`Shares out the ears of a tool that raises them.`],
+      [false, say`no`, say`Flats stay parallel with the palm.`],
+      [true, say`yes`, say`Shares out the ears of a tool that raises them.`],
     ]),
   },
   {
@@ -167,7 +176,11 @@ export const QUESTIONS: readonly Question[] = [
         say`its sleeve`,
         say`Dual wall with adhesive inside: one piece, seals and relieves strain.`,
       ],
-      ['adhesive ring', 'a ring', say`A ring of flexible adhesive under a plain sleeve: any sleeve will do.`],
+      [
+        'adhesive ring',
+        say`a ring`,
+        say`A ring of flexible adhesive under a plain sleeve: any sleeve will do.`,
+      ],
     ]),
   },
   {
@@ -190,7 +203,7 @@ export const QUESTIONS: readonly Question[] = [
     group: 'Sleeves',
     answers: ofField('colours', [
       ['jacket', say`the cable`, say`Red and black cable: nothing to add, two drums to keep.`],
-      ['sleeves', 'sleeves', say`One colour of cable, red and black bands at the ends.`],
+      ['sleeves', say`sleeves`, say`One colour of cable, red and black bands at the ends.`],
       ['label', say`the label`, say`Discreet black at a visible end; the label must be read.`],
     ]),
   },
@@ -199,9 +212,9 @@ export const QUESTIONS: readonly Question[] = [
     title: say`Pull that proves`,
     group: 'Proof',
     answers: ofField('pull', [
-      ['least', 'least', say`The small-craft and metric least: a proof that does not hurt the cable.`],
-      ['usual', 'usual', say`What published pull-out tests ask: on samples that are then spent.`],
-      ['heaviest', 'heaviest', say`60 N/mm²: samples only, in a guarded rig.`],
+      ['least', say`least`, say`The small-craft and metric least: a proof that does not hurt the cable.`],
+      ['usual', say`usual`, say`What published pull-out tests ask: on samples that are then spent.`],
+      ['heaviest', say`heaviest`, say`60 N/mm²: samples only, in a guarded rig.`],
     ]),
   },
   {
@@ -210,17 +223,29 @@ export const QUESTIONS: readonly Question[] = [
     group: 'Proof',
     answers: (
       [
-        ['nothing', [], 'Look, callipers, pull, whole resistance and insulation; the rest when in doubt.'],
-        ['joint', ['joint'], 'Each crimp against its own cable by four wires: finds what the whole hides.'],
         [
-          'joint, section',
-          ['joint', 'section'],
-          'A crimp made alike is sawn as well: costs a lug and an hour, shows the air itself.',
+          say`nothing`,
+          [],
+          say`Look, callipers, pull, whole resistance and insulation; the rest when in doubt.`,
         ],
-        ['under load', ['drop', 'thermal'], 'Volts and warmth once it carries: needs the load, and time.'],
+        [
+          say`joint`,
+          ['joint'],
+          say`Each crimp against its own cable by four wires: finds what the whole hides.`,
+        ],
+        [
+          say`joint, section`,
+          ['joint', 'section'],
+          say`A crimp made alike is sawn as well: costs a lug and an hour, shows the air itself.`,
+        ],
+        [
+          say`under load`,
+          ['drop', 'thermal'],
+          say`Volts and warmth once it carries: needs the load, and time.`,
+        ],
       ] as const
     ).map(([title, also, says]) => ({
-      id: `also-prove=${title}`,
+      id: `also-prove=${also.join('+') || 'nothing'}`,
       title,
       says,
       taken: ({ alsoProve }) => [...alsoProve].sort().join() === [...also].sort().join(),

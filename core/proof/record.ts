@@ -1,3 +1,4 @@
+import { word } from '../words/terms.ts';
 import { sizeLabel } from '../conductor/size.ts';
 import type { Finding } from '../finding.ts';
 import type { Cable, CableRecord, RecordLine } from '../job/cable.ts';
@@ -37,7 +38,7 @@ export function sealRecord(cable: Cable, work: CableWork, by: string, at: string
     at,
     by,
     verdict: work.verdict.state,
-    conductor: `${sizeLabel(size)} ${work.kind.title.toLowerCase()}, ${cable.jacket}, ${cable.polarity}`,
+    conductor: `${sizeLabel(size)} ${work.kind.title.toLowerCase()}, ${word(cable.jacket)}, ${word(cable.polarity)}`,
     finishedMm: work.lengths?.finishedMm ?? cable.run.lengthMm + cable.run.loopMm,
     simulated: work.findings.some(({ provenance }) => provenance === 'simulated'),
     lines: work.findings.map((finding): RecordLine => ({

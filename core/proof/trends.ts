@@ -8,9 +8,9 @@ import { say } from '../words/say.ts';
 
 /** What is followed over time. */
 export const TREND_MEASURES = {
-  'across-flats': { title: 'Across flats', unit: 'mm', decimals: 2 },
-  joint: { title: 'Joint index', unit: '', decimals: 2 },
-  air: { title: 'Air in sections', unit: '%', decimals: 1 },
+  'across-flats': { title: say`Across flats`, unit: 'mm', decimals: 2 },
+  joint: { title: say`Joint index`, unit: '', decimals: 2 },
+  air: { title: say`Air in sections`, unit: '%', decimals: 1 },
 } as const;
 export type TrendMeasure = keyof typeof TREND_MEASURES;
 
@@ -54,7 +54,7 @@ export function trendPoints(worked: readonly Scheduled[], shop: Shop): TrendPoin
   }
   for (const { at, by, dieId, acrossFlatsMm, voidShare, source } of shop.trials) {
     if (source === 'simulated') continue;
-    const own = { at, by, dieId, where: 'trial' };
+    const own = { at, by, dieId, where: say`trial` };
     points.push({ ...own, measure: 'across-flats', value: acrossFlatsMm });
     if (voidShare !== undefined) points.push({ ...own, measure: 'air', value: 100 * voidShare });
   }

@@ -1,10 +1,11 @@
+import { say } from '../words/say.ts';
 import type { State } from '../finding.ts';
 import { packingState } from '../proof/sectionProof.ts';
 import { hexagonMm2, packingFromVoid } from '../termination/dieOnLug.ts';
 import type { DrawnSection } from './draw.ts';
 
 /** What a section may look like to the eye. */
-export const LOOKS = { holds: 'packed', watch: 'a little air', fails: 'open' } as const;
+export const LOOKS = { holds: say`packed`, watch: say`a little air`, fails: say`open` } as const;
 export type Look = keyof typeof LOOKS;
 
 /** How a drawn section really is: its packing and what that is called. */

@@ -34,7 +34,13 @@ export function fuseFindings(
 }
 
 function unfused(at: Assessment, { run }: RunContext, view: FaultView | null): Finding {
-  const facts = { id: 'short', stage: 'gauge', title: 'A short, no fuse', unit: 's', decimals: 2 } as const;
+  const facts = {
+    id: 'short',
+    stage: 'gauge',
+    title: say`A short, no fuse`,
+    unit: 's',
+    decimals: 2,
+  } as const;
   const remedy = run.starter
     ? say`Protect it by its path: short, sheathed, clear of anything that can chafe through.`
     : say`Say which fuse guards it, or mark it as a starter cable.`;

@@ -62,7 +62,7 @@ function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Fin
   const steps = duty.steps
     .slice(0, 6)
     .map(({ amps, seconds }) => say`${digits(amps, 0)} A for ${digits(seconds, 0)} s`);
-  const said = `${steps.join(', ')}${duty.steps.length > 6 ? ' …' : ''}${duty.repeats ? say`, again and again` : ', once'}`;
+  const said = `${steps.join(', ')}${duty.steps.length > 6 ? ' …' : ''}${duty.repeats ? say`, again and again` : say`, once`}`;
   const peakC = cycle?.peakC ?? at.limitC;
   const drop = atMost(
     {
@@ -87,7 +87,7 @@ function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Fin
   const about = {
     id: 'duty-peak',
     stage: 'gauge',
-    title: 'Surge, hottest',
+    title: say`Surge, hottest`,
     unit: '°C',
     decimals: 1,
   } as const;

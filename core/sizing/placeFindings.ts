@@ -13,7 +13,7 @@ const MISFITS: Readonly<Record<Meets, (kind: CableKind) => string | null>> = {
     kind.tinned ? null : say`plain copper corrodes in salt: seal both ends, or take tinned strands`,
   oil: (kind) => (kind.stands.oil ? null : say`this jacket swells and softens in oil`),
   flexing: (kind) =>
-    kind.strands === 'coarse' ? 'coarse strands break where they flex: take fine ones' : null,
+    kind.strands === 'coarse' ? say`coarse strands break where they flex: take fine ones` : null,
   exhaust: (kind) =>
     kind.limitC >= 125
       ? null

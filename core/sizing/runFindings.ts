@@ -12,7 +12,7 @@ export function runFindings(run: Run, at: Assessment): Finding[] {
 
 function current(run: Run, at: Assessment): Finding {
   const { load } = run;
-  const facts = { id: 'current', stage: 'run', title: 'Amps drawn', unit: 'A', decimals: 1 } as const;
+  const facts = { id: 'current', stage: 'run', title: say`Amps drawn`, unit: 'A', decimals: 1 } as const;
   if (load.kind === 'amps') {
     const isIdle = load.amps === 0 && !run.duty;
     return stated(

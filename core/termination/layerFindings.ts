@@ -103,13 +103,13 @@ function polarity(end: ResolvedEnd, { cable, conductor }: EndSubject): Finding {
     unit: '',
     decimals: 0,
     work: {
-      formula: 'jacket, band and label name one pole',
+      formula: say`jacket, band and label name one pole`,
       substituted: [
-        `${pole}; ${jacket} jacket${end.layers.includes('band') ? say`, ${word(end.bandColour)} band` : ''}${end.layers.includes('label') ? ', label' : ''}`,
-        `over its layers ${digits(overLayersMm(conductor.outerMm, end.layers), 1)} mm`,
+        say`${word(pole)}; ${word(jacket)} jacket${end.layers.includes('band') ? say`, ${word(end.bandColour)} band` : ''}${end.layers.includes('label') ? say`, label` : ''}`,
+        say`over its layers ${digits(overLayersMm(conductor.outerMm, end.layers), 1)} mm`,
       ],
-      source: 'craft practice: whatever the colour school, the record names the pole',
-      assumes: `${LAYERS.label.title} carries the tag and the pole`,
+      source: say`craft practice: whatever the colour school, the record names the pole`,
+      assumes: say`${LAYERS.label.title} carries the tag and the pole`,
     },
   } as const;
   const said = (state: State, because: string, remedy?: string) =>

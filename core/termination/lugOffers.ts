@@ -110,7 +110,7 @@ function reasonsFor(lug: Lug, need: LugNeed, offer: Omit<LugOffer, 'reasons' | '
     lug.form !== 'screw clamp' && {
       about: 'fill',
       good: offer.fillVerdict === 'right',
-      words: say`fill ${digits(offer.fill, 2)}${offer.fillVerdict === 'right' ? '' : `, ${offer.fillVerdict}`}`,
+      words: say`fill ${digits(offer.fill, 2)}${offer.fillVerdict === 'right' ? '' : `, ${word(offer.fillVerdict)}`}`,
     },
     !onPost && {
       about: 'stud',
@@ -143,7 +143,9 @@ export const dieCalled = ({ stamp }: { readonly stamp: string }) =>
 
 function dieWords(die: DieOffer | null): string {
   if (!die) return say`no die owned suits`;
-  return `${dieCalled(die.die)} ${die.verdict}${die.sure ? '' : ', unsure'}`;
+  return die.sure
+    ? say`${dieCalled(die.die)} ${word(die.verdict)}`
+    : say`${dieCalled(die.die)} ${word(die.verdict)}, unsure`;
 }
 
 /** One lug held against what an end asks, with the best of the dies. */

@@ -85,14 +85,14 @@ function softens(end: ResolvedEnd, { at }: EndSubject): Finding {
     unit: '°C',
     decimals: 0,
     work: {
-      formula: 'hottest conductor ≤ where solder softens',
+      formula: say`hottest conductor ≤ where solder softens`,
       substituted: [
         hottest === null
-          ? 'the conductor never settles'
-          : `${figure(hottest, '°C', 0)} against ${figure(SOLDER.softensC, '°C', 0)}; it melts at ${figure(SOLDER.liquidusC, '°C', 0)}`,
+          ? say`the conductor never settles`
+          : say`${figure(hottest, '°C', 0)} against ${figure(SOLDER.softensC, '°C', 0)}; it melts at ${figure(SOLDER.liquidusC, '°C', 0)}`,
       ],
-      source: 'handbook values of soft solder; a short is held to 160 °C at a soldered end',
-      assumes: 'the lug is no hotter than the conductor',
+      source: say`handbook values of soft solder; a short is held to 160 °C at a soldered end`,
+      assumes: say`the lug is no hotter than the conductor`,
     },
   } as const;
   return hottest === null
@@ -111,14 +111,14 @@ function flexes(end: ResolvedEnd): Finding {
     unit: 'mm',
     decimals: 0,
     work: {
-      formula: 'solder wicks up the strands and ends in a brittle step: nothing may flex there',
+      formula: say`solder wicks up the strands and ends in a brittle step: nothing may flex there`,
       substituted: support
         ? [
-            `first support at ${figure(support.distanceMm, 'mm', 0)}; ${support.flexes ? 'it flexes' : 'it does not flex'}, ${support.vibrates ? say`it shakes` : say`it does not shake`}`,
+            say`first support at ${figure(support.distanceMm, 'mm', 0)}; ${support.flexes ? say`it flexes` : say`it does not flex`}, ${support.vibrates ? say`it shakes` : say`it does not shake`}`,
           ]
-        : ['how it is supported is not said'],
-      source: 'craft practice',
-      assumes: 'solder wicks about two bundle diameters under the jacket',
+        : [say`how it is supported is not said`],
+      source: say`craft practice`,
+      assumes: say`solder wicks about two bundle diameters under the jacket`,
     },
   } as const;
   if (!support) {
@@ -246,12 +246,12 @@ function temporary(end: ResolvedEnd, { today }: EndSubject): Finding {
     unit: '',
     decimals: 0,
     work: {
-      formula: 'today ≤ replace by',
+      formula: say`today ≤ replace by`,
       substituted: dates
-        ? [`fitted ${dates.fitted}, replace by ${dates.replaceBy}${today ? say`, today ${today}` : ''}`]
-        : ['no date is set'],
-      source: 'craft practice: a screw-down clamp is for a get-you-home repair only',
-      assumes: 'the date as set here',
+        ? [say`fitted ${dates.fitted}, replace by ${dates.replaceBy}${today ? say`, today ${today}` : ''}`]
+        : [say`no date is set`],
+      source: say`craft practice: a screw-down clamp is for a get-you-home repair only`,
+      assumes: say`the date as set here`,
     },
   } as const;
   if (!dates) {

@@ -1,3 +1,4 @@
+import { type Polarity } from '../job/shop.ts';
 import { ADAPTERS, type AdapterFacts, POST_KINDS } from '../catalogue/tables/posts.ts';
 import { type Finding, stated, type State } from '../finding.ts';
 import { digits } from '../units/figure.ts';
@@ -33,7 +34,7 @@ const facts = (end: ResolvedEnd, key: string, title: string, substituted: readon
   },
 });
 
-function matches(end: ResolvedEnd, polarity: string): Finding {
+function matches(end: ResolvedEnd, polarity: Polarity | 'link'): Finding {
   const { post } = end.spec;
   if (!post) throw new RangeError('no post');
   const top = postTopMm(post);
@@ -49,7 +50,7 @@ function matches(end: ResolvedEnd, polarity: string): Finding {
   if (polarity !== 'link' && polarity !== post.polarity) {
     return said(
       'fails',
-      say`A ${polarity} cable on the ${word(post.polarity)} post.`,
+      say`A ${word(polarity)} cable on the ${word(post.polarity)} post.`,
       say`Look at the battery again.`,
     );
   }
@@ -85,7 +86,7 @@ function between(end: ResolvedEnd): Finding {
       ...facts(end, 'adapter', say`Adapter`, own ? [own.title] : []),
       because: fits
         ? say`${own.title}, in its ${word(post?.polarity)} make.`
-        : say`${own?.title} does not fit a ${post?.kind}.`,
+        : say`${own?.title} does not fit a ${post && POST_KINDS[post.kind].title}.`,
       ...(!fits && { remedy: say`Take the adapter that starts from this post.` }),
     },
     fits ? 'holds' : 'fails',

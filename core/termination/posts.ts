@@ -1,3 +1,4 @@
+import { word } from '../words/terms.ts';
 import {
   ADAPTERS,
   type AdapterFacts,
@@ -15,7 +16,7 @@ export type Meets =
   { readonly kind: 'stud'; readonly stud: StudName } | { readonly kind: 'post'; readonly post: Post };
 
 /** Post and polarity in words: "large taper, positive". */
-export const postTitle = ({ kind, polarity }: Post) => `${POST_KINDS[kind].title}, ${polarity}`;
+export const postTitle = ({ kind, polarity }: Post) => `${POST_KINDS[kind].title}, ${word(polarity)}`;
 
 /** What an end meets, in a word or two: "M10", "large taper +". */
 export function meetsWord(meets: Meets): string {

@@ -90,12 +90,12 @@ function thickness(end: ResolvedEnd, stack: StudStack): Finding {
     unit: 'mm',
     decimals: 1,
     work: {
-      formula: 'Σ palms + washer + nut + 1.5 threads',
+      formula: say`Σ palms + washer + nut + 1.5 threads`,
       substituted: [
         `= ${known.map((mm) => digits(mm, 1)).join(' + ') || '0'} + ${washers} + ${digits(stud.nutMm, 1)} + ${digits(STACK.threadsBeyond * stud.pitchMm, 1)} = ${figure(needs, 'mm', 1)}`,
       ],
-      source: 'hardware ISO 4032 and 7089 and inch equivalents, rounded',
-      assumes: 'nothing else between the faces; washer above, never below',
+      source: say`hardware ISO 4032 and 7089 and inch equivalents, rounded`,
+      assumes: say`nothing else between the faces; washer above, never below`,
     },
   } as const;
   const missing = stack.members.filter(({ palmMm }) => palmMm === null);

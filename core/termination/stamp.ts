@@ -1,8 +1,8 @@
+import { say } from '../words/say.ts';
 import { LUG_FAMILIES } from '../catalogue/tables/lugFamilies.ts';
 import { areaMm2, type ConductorSize, sizeLabel } from '../conductor/size.ts';
 import type { Die, Lug } from '../job/shop.ts';
 import { parseSize } from '../units/parseSize.ts';
-import { say } from '../words/say.ts';
 
 /**
  * The size a stamp seems to promise: mm², a gauge, or a code number of the standard lugs. Null where it says nothing
@@ -15,7 +15,7 @@ export function stampClaims(stamp: string): ConductorSize | null {
   if (code !== undefined) {
     const codes = Object.entries(LUG_FAMILIES['compression-metric'].dieCode ?? {});
     const name = codes.find(([, own]) => own === Number(code))?.[0];
-    const claimed = name === undefined ? null : parseSize(say`${name} mm2`, 'metric');
+    const claimed = name === undefined ? null : parseSize(`${name} mm2`, 'metric');
     return claimed?.ok ? claimed.size : null;
   }
   if (stamp.trim() === '') return null;

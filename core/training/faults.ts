@@ -1,29 +1,31 @@
+import { say } from '../words/say.ts';
+
 /** Places of a finished end that one looks at, from the stud back. */
 export const PLACES = {
-  hole: 'Hole and stud',
-  sight: 'Sight hole',
-  crimps: 'Crimps',
-  mouth: 'Mouth of the barrel',
-  front: 'Front of the sleeve',
-  back: 'Back of the sleeve',
-  jacket: 'Jacket',
-  colour: 'Colour',
+  hole: say`Hole and stud`,
+  sight: say`Sight hole`,
+  crimps: say`Crimps`,
+  mouth: say`Mouth of the barrel`,
+  front: say`Front of the sleeve`,
+  back: say`Back of the sleeve`,
+  jacket: say`Jacket`,
+  colour: say`Colour`,
 } as const;
 export type PlaceName = keyof typeof PLACES;
 
 /** What can be wrong with a finished end, and where it is seen. */
 export const FAULTS = {
-  'loose hole': { title: 'hole too large for the stud', at: 'hole' },
-  'not home': { title: 'cable not home', at: 'sight' },
-  'wrong die': { title: 'another die than asked', at: 'crimps' },
-  'one crimp short': { title: 'a crimp is missing', at: 'crimps' },
-  ears: { title: 'ears left on', at: 'crimps' },
-  'jacket under barrel': { title: 'insulation under the barrel', at: 'mouth' },
-  'strand outside': { title: 'strands outside the barrel', at: 'mouth' },
-  'sleeve on palm': { title: 'sleeve on the palm', at: 'front' },
-  'no bead': { title: 'no bead of adhesive', at: 'back' },
-  browned: { title: 'jacket browned', at: 'jacket' },
-  'wrong colour': { title: 'colour says the other pole', at: 'colour' },
+  'loose hole': { title: say`hole too large for the stud`, at: 'hole' },
+  'not home': { title: say`cable not home`, at: 'sight' },
+  'wrong die': { title: say`another die than asked`, at: 'crimps' },
+  'one crimp short': { title: say`a crimp is missing`, at: 'crimps' },
+  ears: { title: say`ears left on`, at: 'crimps' },
+  'jacket under barrel': { title: say`insulation under the barrel`, at: 'mouth' },
+  'strand outside': { title: say`strands outside the barrel`, at: 'mouth' },
+  'sleeve on palm': { title: say`sleeve on the palm`, at: 'front' },
+  'no bead': { title: say`no bead of adhesive`, at: 'back' },
+  browned: { title: say`jacket browned`, at: 'jacket' },
+  'wrong colour': { title: say`colour says the other pole`, at: 'colour' },
 } as const satisfies Readonly<Record<string, { title: string; at: PlaceName }>>;
 export type FaultName = keyof typeof FAULTS;
 export const FAULT_NAMES = Object.keys(FAULTS) as FaultName[];

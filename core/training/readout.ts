@@ -1,3 +1,4 @@
+import { word } from '../words/terms.ts';
 import { STUDS } from '../catalogue/tables/studs.ts';
 import { digits, figure } from '../units/figure.ts';
 import { HOME_MM, type Level, type MadeEnd } from './exercise.ts';
@@ -32,7 +33,7 @@ export function readout(made: MadeEnd, place: PlaceName, level: Level): Readout[
         say`for ${asked.stud}`,
       );
     case 'sight':
-      return seen(say`in the hole`, made.shortMm <= HOME_MM ? 'copper' : say`dark: no copper`);
+      return seen(say`in the hole`, made.shortMm <= HOME_MM ? say`copper` : say`dark: no copper`);
     case 'crimps':
       return [
         ...plain(
@@ -40,7 +41,7 @@ export function readout(made: MadeEnd, place: PlaceName, level: Level): Readout[
           made.crimps.map(({ acrossFlatsMm }) => mm(acrossFlatsMm, 2)).join(say` and `),
           say`die ${digits(asked.die.acrossFlatsMm, 2)}, ${asked.crimps} times`,
         ),
-        ...plain('ears', mm(made.earsMm, 2), say`to 0.5 mm`),
+        ...plain(say`ears`, mm(made.earsMm, 2), say`to 0.5 mm`),
       ];
     case 'mouth':
       return [
@@ -58,13 +59,13 @@ export function readout(made: MadeEnd, place: PlaceName, level: Level): Readout[
         say`at the shoulder`,
       );
     case 'back':
-      return seen(say`bead of adhesive`, made.beads.back ? say`all round` : 'none');
+      return seen(say`bead of adhesive`, made.beads.back ? say`all round` : say`none`);
     case 'jacket':
       return seen(
         say`jacket behind the sleeve`,
         made.brownedMm > 0 ? say`brown, with bubbles` : say`its own colour`,
       );
     case 'colour':
-      return plain('jacket', made.colour, asked.polarity);
+      return plain(say`jacket`, word(made.colour), word(asked.polarity));
   }
 }

@@ -63,9 +63,9 @@ export interface Judged {
 }
 
 const OVER = {
-  strands: 'More than the house allows: cut back and strip again.',
-  'across flats': 'Over: the die did not shut.',
-  ears: 'Too much flash: too tight a die, or the tool overfilled.',
+  strands: say`More than the house allows: cut back and strip again.`,
+  'across flats': say`Over: the die did not shut.`,
+  ears: say`Too much flash: too tight a die, or the tool overfilled.`,
 } as const satisfies Record<Ask['what'], string>;
 
 /**

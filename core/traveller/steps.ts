@@ -85,7 +85,7 @@ function layOut({ conductorLabel, ends, joins }: TravellerInput): PlainStep {
     say`lugs ${A.lug?.label} and ${B.lug?.label}`,
     ...(dies.length > 0 ? [[...new Set(dies)].join(say` and `)] : []),
     ...joins.map(({ connector }) => say`connector ${connector?.label ?? say`missing`}`),
-    'sleeves',
+    say`sleeves`,
     say`cutter, stripper, calliper`,
   ];
   return {

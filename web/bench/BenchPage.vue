@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { STAGE_TITLES } from './stages.ts';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Stage } from '../../core/job/cable.ts';
@@ -100,7 +101,7 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
 <template>
   <BenchFrame v-slot="{ addCable }" :job-id="jobId" :cable-id="cableId" :stage="stage">
     <main v-if="cable && work" class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
-      <h1 class="sr-only">{{ cable.tag }}, {{ stage }}</h1>
+      <h1 class="sr-only">{{ cable.tag }}, {{ STAGE_TITLES[stage].toLowerCase() }}</h1>
       <WorkpieceDrawing
         :cable="cable"
         :work="work"

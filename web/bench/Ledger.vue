@@ -30,11 +30,11 @@ const counts = computed(() => {
   const binds = findings.filter((finding) => finding.binds).length;
   const of = (state: Finding['state']) => findings.filter((finding) => finding.state === state).length;
   const parts = [
-    [of('fails'), 'fails', 'fail'],
-    [of('unproved'), 'not proved', 'not proved'],
-    [of('watch'), 'to watch', 'to watch'],
-    [binds, 'binds', 'bind'],
-    [of('holds') - binds, 'holds', 'hold'],
+    [of('fails'), say`fails`, say`fail`],
+    [of('unproved'), say`not proved`, say`not proved`],
+    [of('watch'), say`to watch`, say`to watch`],
+    [binds, say`binds`, say`bind`],
+    [of('holds') - binds, say`holds`, say`hold`],
   ] as const;
   return parts
     .filter(([count]) => count > 0)

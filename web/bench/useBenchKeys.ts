@@ -24,8 +24,7 @@ export const BENCH_KEYS: readonly { readonly keys: readonly string[]; readonly d
 ];
 
 const isTyping = (event: KeyboardEvent) =>
-  event.target instanceof HTMLElement &&
-  event.target.matches(say`input, textarea, select, [contenteditable]`);
+  event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]');
 
 export function useBenchKeys(bench: {
   job: ComputedRef<Job | undefined>;

@@ -65,12 +65,12 @@ function take(piece: Piece, part: { millivolt?: number; amps?: number }): void {
     by: prefs.person,
     source: 'typed',
   };
-  emit('change', withReading(hunt, reading), `reading across ${piece.title}`);
+  emit('change', withReading(hunt, reading), say`reading across ${piece.title}`);
 }
 function clear(piece: Piece): void {
   const span = ownSpan(piece.id);
   waiting.value = Object.fromEntries(Object.entries(waiting.value).filter(([id]) => id !== piece.id));
-  if (span) emit('change', withoutReading(hunt, span.id), `reading across ${piece.title}`);
+  if (span) emit('change', withoutReading(hunt, span.id), say`reading across ${piece.title}`);
 }
 const millivoltOf = ({ id }: Piece) => ownSpan(id)?.millivolt ?? waiting.value[id]?.millivolt ?? null;
 const ampsOf = ({ id }: Piece) => ownSpan(id)?.amps ?? waiting.value[id]?.amps ?? null;
@@ -262,7 +262,7 @@ const dims = computed(() => {
             type="button"
             class="figure relative bg-paper px-1.5 text-[15px] font-semibold whitespace-nowrap hover:bg-teal-tint"
             :title="say`Take this reading out`"
-            @click="emit('change', withoutReading(hunt, span.id), 'reading taken out')"
+            @click="emit('change', withoutReading(hunt, span.id), say`reading taken out`)"
           >
             {{ say`${digits(span.millivolt, 1)} mV` }}
             <span v-if="isCranking" class="font-normal">{{ say`at ${digits(span.amps, 0)} A` }}</span>

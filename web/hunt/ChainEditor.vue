@@ -33,20 +33,24 @@ const sides = computed(() =>
 );
 function change(piece: Piece, part: Partial<Piece>): void {
   const pieces = hunt.pieces.map((own) => (own.id === piece.id ? { ...own, ...part } : own));
-  emit('change', { ...hunt, pieces }, `piece ${piece.title}`);
+  emit('change', { ...hunt, pieces }, say`piece ${piece.title}`);
 }
 function without(piece: Piece, key: 'milliohm' | 'size' | 'lengthMm'): void {
   const { [key]: _, ...rest } = piece;
-  emit('change', { ...hunt, pieces: hunt.pieces.map((own) => (own.id === piece.id ? rest : own)) }, 'piece');
+  emit(
+    'change',
+    { ...hunt, pieces: hunt.pieces.map((own) => (own.id === piece.id ? rest : own)) },
+    say`piece`,
+  );
 }
 function setKind(piece: Piece, kind: ChainPieceKind): void {
   const { size: _, lengthMm: __, tinned: ___, milliohm: ____, ...rest } = piece;
   const pieces = hunt.pieces.map((own) => (own.id === piece.id ? { ...rest, kind } : own));
-  emit('change', { ...hunt, pieces }, 'kind of piece');
+  emit('change', { ...hunt, pieces }, say`kind of piece`);
 }
 function add(side: Piece['side'], behind?: string): void {
   const piece: Piece = { id: nanoid(10), kind: 'stud', title: say`New joint`, side };
-  emit('change', withPiece(hunt, piece, behind), 'new piece');
+  emit('change', withPiece(hunt, piece, behind), say`new piece`);
 }
 function badSize(text: string): string {
   const entry = parseSize(text, 'metric');
@@ -67,20 +71,20 @@ function setSize(piece: Piece, text: string): void {
         :model-value="hunt.title"
         :longest="80"
         required
-        @update:model-value="emit('change', { ...hunt, title: $event }, 'name of the hunt')"
+        @update:model-value="emit('change', { ...hunt, title: $event }, say`name of the hunt`)"
       />
       <TextField
         :label="say`The load`"
         :model-value="hunt.load"
         :longest="40"
         required
-        @update:model-value="emit('change', { ...hunt, load: $event }, 'load')"
+        @update:model-value="emit('change', { ...hunt, load: $event }, say`load`)"
       />
       <SegmentedField
         :label="say`The test`"
         :model-value="hunt.test"
         :choices="HUNT_TESTS.map((test) => ({ value: test, title: test }))"
-        @update:model-value="emit('change', { ...hunt, test: $event }, 'kind of test')"
+        @update:model-value="emit('change', { ...hunt, test: $event }, say`kind of test`)"
       />
       <QuantityField
         :label="say`System`"
@@ -89,7 +93,7 @@ function setSize(piece: Piece, text: string): void {
         :least="1"
         :most="1000"
         :decimals="0"
-        @update:model-value="emit('change', { ...hunt, systemV: $event }, 'system voltage')"
+        @update:model-value="emit('change', { ...hunt, systemV: $event }, say`system voltage`)"
       />
       <QuantityField
         :label="say`Copper at`"
@@ -99,13 +103,13 @@ function setSize(piece: Piece, text: string): void {
         :most="150"
         :decimals="0"
         :hint="say`the cables as warm as they are now`"
-        @update:model-value="emit('change', { ...hunt, copperC: $event }, 'warmth of the copper')"
+        @update:model-value="emit('change', { ...hunt, copperC: $event }, say`warmth of the copper`)"
       />
       <TextField
         :label="say`Notes`"
         :model-value="hunt.notes"
         :longest="2000"
-        @update:model-value="emit('change', { ...hunt, notes: $event }, 'notes')"
+        @update:model-value="emit('change', { ...hunt, notes: $event }, say`notes`)"
       />
     </div>
     <div v-for="{ side, title, pieces } in sides" :key="side" class="mb-4">
@@ -178,7 +182,7 @@ function setSize(piece: Piece, text: string): void {
           <button
             type="button"
             class="flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
-            @click="emit('change', movedPiece(hunt, piece.id, -1), 'piece moved')"
+            @click="emit('change', movedPiece(hunt, piece.id, -1), say`piece moved`)"
           >
             <ArrowUp :size="18" aria-hidden="true" /><span class="sr-only">{{
               say`Move ${piece.title} back`
@@ -187,7 +191,7 @@ function setSize(piece: Piece, text: string): void {
           <button
             type="button"
             class="flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
-            @click="emit('change', movedPiece(hunt, piece.id, 1), 'piece moved')"
+            @click="emit('change', movedPiece(hunt, piece.id, 1), say`piece moved`)"
           >
             <ArrowDown :size="18" aria-hidden="true" /><span class="sr-only">{{
               say`Move ${piece.title} on`
@@ -205,7 +209,7 @@ function setSize(piece: Piece, text: string): void {
           <button
             type="button"
             class="flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
-            @click="emit('change', withoutPiece(hunt, piece.id), 'piece taken out')"
+            @click="emit('change', withoutPiece(hunt, piece.id), say`piece taken out`)"
           >
             <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">{{
               say`Take ${piece.title} out`

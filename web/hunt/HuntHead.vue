@@ -11,14 +11,14 @@ const { hunt } = defineProps<{ hunt: Hunt }>();
 const emit = defineEmits<{ change: [hunt: Hunt, what: string]; edit: []; list: [] }>();
 
 const loaded = (change: Partial<Hunt['loaded']>) =>
-  emit('change', { ...hunt, loaded: { ...hunt.loaded, ...change } }, 'volts under load');
+  emit('change', { ...hunt, loaded: { ...hunt.loaded, ...change } }, say`volts under load`);
 function without(key: keyof Hunt['loaded']): void {
   const { [key]: _, ...rest } = hunt.loaded;
-  emit('change', { ...hunt, loaded: rest }, 'volts under load');
+  emit('change', { ...hunt, loaded: rest }, say`volts under load`);
 }
 function withoutRest(): void {
   const { restV: _, ...rest } = hunt;
-  emit('change', rest, 'volts at rest');
+  emit('change', rest, say`volts at rest`);
 }
 const VOLTS = { kind: 'voltage', least: 0, most: 1000, decimals: 2 } as const;
 /** The four figures that a hunt begins with. */
@@ -30,14 +30,14 @@ const fields = computed(() => [
     most: 20000,
     decimals: 1,
     value: hunt.loaded.amps,
-    set: (amps: number) => emit('change', withAmps(hunt, amps), 'load current'),
+    set: (amps: number) => emit('change', withAmps(hunt, amps), say`load current`),
     clear: () => without('amps'),
   },
   {
     ...VOLTS,
     label: say`Posts at rest`,
     value: hunt.restV,
-    set: (restV: number) => emit('change', { ...hunt, restV }, 'volts at rest'),
+    set: (restV: number) => emit('change', { ...hunt, restV }, say`volts at rest`),
     clear: withoutRest,
   },
   {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
@@ -131,7 +132,7 @@ const toggle = (id: string) => {
           v-for="cable in job?.cables ?? []"
           :key="cable.id"
           class="min-h-11"
-          :label="`${cable.tag}: ${cable.ends.A.at} → ${cable.ends.B.at}, ${cable.polarity}`"
+          :label="`${cable.tag}: ${cable.ends.A.at} → ${cable.ends.B.at}, ${word(cable.polarity)}`"
           :model-value="picked.includes(cable.id)"
           @update:model-value="toggle(cable.id)"
         />

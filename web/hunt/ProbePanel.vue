@@ -60,7 +60,7 @@ function keep(millivolt: number, source: Span['source']): boolean {
     by: prefs.person,
     source,
   };
-  emit('change', withReading(hunt, reading), 'reading');
+  emit('change', withReading(hunt, reading), say`reading`);
   return true;
 }
 const typed = ref<number | null>(null);

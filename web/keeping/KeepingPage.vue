@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { readersLocale } from '../words.ts';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -157,7 +158,7 @@ function restoreVersion(version: Version): void {
               :key="item.id"
               class="flex min-h-11 items-center gap-3 border-b border-hairline"
             >
-              <span class="figure w-14 text-[15px] text-ink2">{{ item.what }}</span>
+              <span class="figure w-14 text-[15px] text-ink2">{{ word(item.what) }}</span>
               <span class="min-w-0 flex-1 truncate">{{ item.title }}</span>
               <span class="note">{{ when.format(new Date(item.at)) }}</span>
               <button type="button" class="button !min-h-9" @click="bench.putBack(item.id)">

@@ -34,10 +34,10 @@ const scale = computed(() => 320 / Math.max(1, result.value.made, result.value.b
 const bars = computed(() => {
   let at = 0;
   return [
-    { what: 'materials', value: result.value.materials, fill: 'var(--copper)' },
-    { what: 'scrap', value: result.value.scrap, fill: 'var(--chalk)' },
-    { what: 'work', value: result.value.work, fill: 'var(--buff)' },
-    { what: 'tool', value: result.value.tool, fill: 'none' },
+    { what: say`materials`, onCopper: true, value: result.value.materials, fill: 'var(--copper)' },
+    { what: say`scrap`, onCopper: false, value: result.value.scrap, fill: 'var(--chalk)' },
+    { what: say`work`, onCopper: false, value: result.value.work, fill: 'var(--buff)' },
+    { what: say`tool`, onCopper: false, value: result.value.tool, fill: 'none' },
   ]
     .filter(({ value }) => value > 0)
     .map((part) => {
@@ -90,7 +90,7 @@ const sentence = computed(() => {
           :x="bar.x + bar.width / 2"
           y="34"
           text-anchor="middle"
-          :class="bar.what === 'materials' ? 'on-copper' : ''"
+          :class="bar.onCopper ? 'on-copper' : ''"
         >
           {{ digits(bar.value, 0) }}
         </text>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import { type CutRules, toBuyMm } from '../../core/cutting/cutPlan.ts';
@@ -160,7 +161,7 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
             />
             <circle cx="26" :cy="bar.y" r="6.5" fill="var(--copper)" stroke="var(--copper-line)" />
             <text class="strong" x="44" :y="bar.y - 1">
-              {{ sizeText(row.group.size, prefs.sizes) }} {{ row.group.colour }}
+              {{ sizeText(row.group.size, prefs.sizes) }} {{ word(row.group.colour) }}
             </text>
           </template>
           <text :x="44" :y="bar.y + (i === 0 ? 14 : 4)" :class="bar.toBuy ? 'buy' : ''">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { nanoid } from 'nanoid';
 import { X } from '@lucide/vue';
 import { computed, ref, watch } from 'vue';
@@ -77,7 +78,7 @@ const history = computed(() =>
     })),
     ...cable.value.readings.flatMap(({ struck, check }) =>
       struck
-        ? [{ at: struck.at, by: struck.by, says: say`a reading (${check}) struck out. ${struck.why}` }]
+        ? [{ at: struck.at, by: struck.by, says: say`a reading (${word(check)}) struck out. ${struck.why}` }]
         : [],
     ),
   ].sort((a, b) => b.at.localeCompare(a.at)),
@@ -120,7 +121,7 @@ const history = computed(() =>
     </p>
     <ul>
       <li v-for="due in entry.dues" :key="due.what" class="flex items-baseline gap-2 py-1">
-        <span class="first-letter:uppercase">{{ due.what }}</span>
+        <span class="first-letter:uppercase">{{ word(due.what) }}</span>
         <b class="figure ml-auto text-[16px]" :class="due.by < today() ? 'text-fails' : ''">{{ due.by }}</b>
         <b v-if="due.by < today()" class="text-fails">{{ say`overdue` }}</b>
       </li>
@@ -140,17 +141,17 @@ const history = computed(() =>
     <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">{{ say`Keywords` }}</h3>
     <div class="mt-1.5 flex flex-wrap gap-1.5">
       <span
-        v-for="word in cable.keywords"
-        :key="word"
+        v-for="kept in cable.keywords"
+        :key="kept"
         class="flex items-center rounded-box border border-hairline pl-2"
       >
-        {{ word }}
+        {{ kept }}
         <button
           type="button"
           class="flex size-7 items-center justify-center text-teal"
-          @click="dropKeyword(word)"
+          @click="dropKeyword(kept)"
         >
-          <X :size="14" aria-hidden="true" /><span class="sr-only">{{ say`Take ${word} off` }}</span>
+          <X :size="14" aria-hidden="true" /><span class="sr-only">{{ say`Take ${kept} off` }}</span>
         </button>
       </span>
       <form class="flex gap-1" @submit.prevent="addKeyword">

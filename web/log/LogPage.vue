@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { CalendarPlus, QrCode } from '@lucide/vue';
 import { computed, reactive, ref } from 'vue';
 import { dueEvents } from '../../core/log/dueEvents.ts';
@@ -46,8 +47,8 @@ const opened = computed(() => entries.value.find(({ cable }) => cable.id === ope
 const isReading = ref(false);
 const overdue = computed(() => dueList(entries.value).filter(({ due }) => due.by < today()).length);
 
-const anything = (of: string, list: readonly string[]) => [
-  { value: '', title: say`any ${of}` },
+const anything = (title: string, list: readonly string[]) => [
+  { value: '', title },
   ...list.map((value) => ({ value, title: value })),
 ];
 const jobs = computed(() => [
@@ -60,9 +61,9 @@ const filters = computed(() => [
   { key: 'state' as const, label: say`Which`, choices: states },
   { key: 'sort' as const, label: say`Order`, choices: sorts },
   { key: 'job' as const, label: say`Job`, choices: jobs.value },
-  { key: 'person' as const, label: say`Person`, choices: anything('person', words.value.people) },
-  { key: 'tool' as const, label: say`Tool`, choices: anything('tool', words.value.tools) },
-  { key: 'die' as const, label: say`Die`, choices: anything('die', words.value.dies) },
+  { key: 'person' as const, label: say`Person`, choices: anything(say`any person`, words.value.people) },
+  { key: 'tool' as const, label: say`Tool`, choices: anything(say`any tool`, words.value.tools) },
+  { key: 'die' as const, label: say`Die`, choices: anything(say`any die`, words.value.dies) },
 ]);
 const isNarrowed = computed(() =>
   (Object.keys(WHOLE_LOG) as (keyof LogQuery)[]).some(
@@ -132,17 +133,17 @@ function show(entry: LogEntry): void {
           >
             <span class="label">{{ say`Keywords` }}</span>
             <button
-              v-for="word in words.keywords"
-              :key="word"
+              v-for="keyword in words.keywords"
+              :key="keyword"
               type="button"
               class="min-h-8 rounded-box border px-2"
               :class="
-                query.keyword === word ? 'border-teal bg-teal text-on-teal' : 'border-hairline bg-paper'
+                query.keyword === keyword ? 'border-teal bg-teal text-on-teal' : 'border-hairline bg-paper'
               "
-              :aria-pressed="query.keyword === word"
-              @click="query.keyword = query.keyword === word ? '' : word"
+              :aria-pressed="query.keyword === keyword"
+              @click="query.keyword = query.keyword === keyword ? '' : keyword"
             >
-              {{ word }}
+              {{ keyword }}
             </button>
             <button
               v-if="isNarrowed"
@@ -183,7 +184,7 @@ function show(entry: LogEntry): void {
                     {{ entry.cable.tag }}
                   </button>
                   <span v-if="entry.cable.gauge.size" class="figure block text-[13.5px] text-ink2">
-                    {{ sizeText(entry.cable.gauge.size, prefs.sizes) }} {{ entry.cable.jacket }}
+                    {{ sizeText(entry.cable.gauge.size, prefs.sizes) }} {{ word(entry.cable.jacket) }}
                   </span>
                 </td>
                 <td class="pr-3">
@@ -217,7 +218,7 @@ function show(entry: LogEntry): void {
                       >{{ dueDay(entry) }}</span
                     >
                     <span class="note"
-                      >{{ entry.dues[0]?.what
+                      >{{ entry.dues[0] && word(entry.dues[0].what)
                       }}<b v-if="(dueDay(entry) ?? '') < today()" class="text-fails">{{
                         say`, overdue`
                       }}</b></span

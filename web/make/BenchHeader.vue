@@ -41,7 +41,7 @@ const other = computed(() => {
   return begun.sort((a, b) => last(b).localeCompare(last(a)))[0];
 });
 onKeyStroke('o', () => {
-  if (document.activeElement?.matches(say`input, textarea, [role=dialog] *`)) return;
+  if (document.activeElement?.matches('input, textarea, [role=dialog] *')) return;
   if (other.value) emit('turn', other.value.own.id);
 });
 </script>

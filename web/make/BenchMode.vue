@@ -144,20 +144,20 @@ function leave(): void {
   else finish();
 }
 
-const isTyping = () => document.activeElement?.matches(say`input, textarea, [role=dialog] *`) ?? false;
-const isPressing = () => document.activeElement?.matches(say`button, a, [role=dialog] *`) ?? false;
+const isTyping = () => document.activeElement?.matches('input, textarea, [role=dialog] *') ?? false;
+const isPressing = () => document.activeElement?.matches('button, a, [role=dialog] *') ?? false;
 /** A pedal is a keyboard: most send Space or Page Down. */
 onKeyStroke([' ', 'PageDown'], (event) => {
   if (isTyping() || (event.key === ' ' && isPressing())) return;
   event.preventDefault();
   goOn();
 });
-onKeyStroke([say`Backspace`, 'PageUp'], (event) => {
+onKeyStroke(['Backspace', 'PageUp'], (event) => {
   if (isTyping()) return;
   event.preventDefault();
   traveller.back();
 });
-onKeyStroke(say`Escape`, () => {
+onKeyStroke('Escape', () => {
   if (!isMishap.value && !isTyping()) void router.push(placeOf(jobId, cableId, 'make'));
 });
 </script>

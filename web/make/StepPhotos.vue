@@ -55,11 +55,7 @@ function takeOut(photo: Photo): void {
   opened.value = null;
 }
 onKeyStroke('p', (event) => {
-  if (
-    document.activeElement?.matches(say`input, textarea, [role=dialog] *`) ||
-    event.ctrlKey ||
-    event.metaKey
-  )
+  if (document.activeElement?.matches('input, textarea, [role=dialog] *') || event.ctrlKey || event.metaKey)
     return;
   field.value?.click();
 });

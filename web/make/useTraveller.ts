@@ -87,7 +87,7 @@ export function useTraveller(
     step.end !== undefined && step.id === practiceEnds(step.end) && !isDone(step);
   const isTrialTyped = computed(() => trial.value.acrossFlatsMm !== null && trial.value.earsMm !== null);
   const trialProblem = computed(() =>
-    isTrialShort.value && !isTrialTyped.value ? 'A trial needs its flats and its ears; no ears is 0.' : '',
+    isTrialShort.value && !isTrialTyped.value ? say`A trial needs its flats and its ears; no ears is 0.` : '',
   );
 
   const said = () => ({ id: nanoid(10), at: new Date().toISOString(), by: prefs.person.trim() });

@@ -21,13 +21,13 @@ const INK = rgb(0.1, 0.14, 0.16);
 const PALE = rgb(0.4, 0.43, 0.45);
 const MARGIN = 36;
 const COLUMNS = [
-  { key: 'title', title: 'figure', share: 0.19 },
+  { key: 'title', title: say`figure`, share: 0.19 },
   { key: 'end', title: '', share: 0.03 },
-  { key: 'value', title: 'read', share: 0.1 },
-  { key: 'limit', title: 'limit', share: 0.16 },
-  { key: 'left', title: 'left', share: 0.08 },
-  { key: 'says', title: 'state', share: 0.16 },
-  { key: 'read', title: 'by whom, when, with what', share: 0.28 },
+  { key: 'value', title: say`read`, share: 0.1 },
+  { key: 'limit', title: say`limit`, share: 0.16 },
+  { key: 'left', title: say`left`, share: 0.08 },
+  { key: 'says', title: say`state`, share: 0.16 },
+  { key: 'read', title: say`by whom, when, with what`, share: 0.28 },
 ] as const;
 const LINE = 13;
 const MOST_PHOTOS = 4;

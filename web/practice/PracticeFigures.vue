@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { computed } from 'vue';
 import { TORCHES } from '../../core/catalogue/tables/solder.ts';
 import type { HousePractice } from '../../core/practice/housePractice.ts';
@@ -14,12 +15,12 @@ const emit = defineEmits<{ set: [what: string, change: Partial<HousePractice>] }
 type Flame = keyof typeof TORCHES;
 const FLAMES = (Object.keys(TORCHES) as Flame[]).map((name) => ({
   value: name,
-  title: name,
+  title: word(name),
   note: `${TORCHES[name]} W`,
 }));
 const flame = computed(() => FLAMES.find(({ value }) => TORCHES[value] === practice.solder.torchW)?.value);
 const setSolder = (change: Partial<HousePractice['solder']>) =>
-  emit('set', 'solder', { solder: { ...practice.solder, ...change } });
+  emit('set', say`solder`, { solder: { ...practice.solder, ...change } });
 </script>
 
 <template>
@@ -30,7 +31,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :model-value="practice.ampsMarginPercent"
       :least="0"
       :most="50"
-      @update:model-value="emit('set', 'amps kept back', { ampsMarginPercent: $event })"
+      @update:model-value="emit('set', say`amps kept back`, { ampsMarginPercent: $event })"
     />
     <QuantityField
       :label="say`Fuse over the load, ×`"
@@ -39,7 +40,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :least="1"
       :most="2"
       :decimals="2"
-      @update:model-value="emit('set', 'fuse over the load', { fuseOverLoad: $event })"
+      @update:model-value="emit('set', say`fuse over the load`, { fuseOverLoad: $event })"
     />
     <QuantityField
       :label="say`Terminations stand`"
@@ -48,7 +49,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :least="60"
       :most="200"
       :decimals="0"
-      @update:model-value="emit('set', 'terminations', { terminationC: $event })"
+      @update:model-value="emit('set', say`terminations`, { terminationC: $event })"
     />
     <QuantityField
       :label="say`Gap at the mouth`"
@@ -57,7 +58,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :least="0"
       :most="4"
       :hint="say`0–2 crimp, 2–4 to feed solder`"
-      @update:model-value="emit('set', 'gap', { gapMm: $event })"
+      @update:model-value="emit('set', say`gap`, { gapMm: $event })"
     />
     <QuantityField
       :label="say`Sleeve on the jacket, × its diameter`"
@@ -66,7 +67,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :least="0.5"
       :most="5"
       :decimals="2"
-      @update:model-value="emit('set', 'sleeve cover', { sleeveOnJacket: $event })"
+      @update:model-value="emit('set', say`sleeve cover`, { sleeveOnJacket: $event })"
     />
     <QuantityField
       :label="say`Tightened again after, days`"
@@ -77,7 +78,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :decimals="0"
       :hint="say`of use, once it is fitted`"
       @update:model-value="
-        emit('set', 'second tightening', {
+        emit('set', say`second tightening`, {
           service: { ...practice.service, retorqueDays: Math.round($event) },
         })
       "
@@ -91,7 +92,9 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :decimals="0"
       :hint="say`from when it was fitted`"
       @update:model-value="
-        emit('set', 'look in service', { service: { ...practice.service, lookMonths: Math.round($event) } })
+        emit('set', say`look in service`, {
+          service: { ...practice.service, lookMonths: Math.round($event) },
+        })
       "
     />
     <QuantityField
@@ -102,7 +105,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :most="20"
       :decimals="0"
       :hint="say`of each kind, for a job`"
-      @update:model-value="emit('set', 'practice lugs', { practiceLugs: Math.round($event) })"
+      @update:model-value="emit('set', say`practice lugs`, { practiceLugs: Math.round($event) })"
     />
     <ChoiceField
       :label="say`Flame for soldering`"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { HousePractice } from '../../core/practice/housePractice.ts';
-import { QUESTIONS } from '../../core/practice/questions.ts';
+import { QUESTION_GROUPS, QUESTIONS } from '../../core/practice/questions.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
 import { useIsDesk } from '../ui/useWide.ts';
@@ -27,7 +27,7 @@ function set(what: string, change: Partial<HousePractice>): void {
 }
 
 const GROUPS = [...new Set(QUESTIONS.map(({ group }) => group))].map((group) => ({
-  group,
+  title: QUESTION_GROUPS[group],
   questions: QUESTIONS.filter((question) => question.group === group),
 }));
 const openedId = ref<string | null>(null);
@@ -65,8 +65,8 @@ const isDesk = useIsDesk();
           </p>
         </header>
         <div class="bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
-          <section v-for="{ group, questions } in GROUPS" :key="group" :aria-label="group">
-            <h2 class="figure border-b border-line bg-chalk px-4 py-1 text-[16px] text-ink2">{{ group }}</h2>
+          <section v-for="{ title, questions } in GROUPS" :key="title" :aria-label="title">
+            <h2 class="figure border-b border-line bg-chalk px-4 py-1 text-[16px] text-ink2">{{ title }}</h2>
             <ul>
               <QuestionRow
                 v-for="question in questions"

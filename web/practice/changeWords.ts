@@ -3,7 +3,7 @@ import { digits } from '../../core/units/figure.ts';
 import { say } from '../../core/words/say.ts';
 
 const signed = (value: number, decimals: number) => `${value > 0 ? '+' : ''}${digits(value, decimals)}`;
-const cables = (n: number) => `${n} ${n === 1 ? 'cable' : 'cables'}`;
+const cables = (n: number) => (n === 1 ? say`1 cable` : say`${n} cables`);
 
 /** What a change comes to, in a few words: "2 cables, +3.5 kg, +£97.84". */
 export function changeSays({ count, massG, price, steps, fails }: PracticeChange, currency: string): string {

@@ -50,7 +50,7 @@ const foundW = ({ suspects }: HuntFound) =>
 const hunted = computed(() => {
   const own = bench.hunts.filter((hunt) => hunt.jobId === job.id);
   const wastedW = Math.max(0, ...own.map((hunt) => foundW(huntFound(hunt))));
-  return wastedW > 0 ? say`${digits(wastedW, 0)} W found` : own.length > 0 ? 'looking' : '';
+  return wastedW > 0 ? say`${digits(wastedW, 0)} W found` : own.length > 0 ? say`looking` : '';
 });
 
 function mark(id: string): void {

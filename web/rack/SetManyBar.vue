@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { Jacket } from '../../core/job/cable.ts';
 import { useBench } from '../stores/bench.ts';
@@ -14,7 +15,7 @@ const bench = useBench();
 const kinds = computed(() => bench.shop.cableKinds.map(({ id, title }) => ({ value: id, title })));
 const JACKETS: readonly { value: Jacket; title: string }[] = (
   ['red', 'black', 'yellow', 'green'] as const
-).map((value) => ({ value, title: value }));
+).map((value) => ({ value, title: word(value) }));
 
 type Cables = Parameters<Parameters<typeof bench.edit>[1]>[0]['jobs'][number]['cables'];
 

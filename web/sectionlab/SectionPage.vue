@@ -101,12 +101,12 @@ onMounted(() => {
   if (asked('draw') !== '') draw();
 });
 const STAGE_SAYS = {
-  opening: 'opening the picture',
-  drawing: 'drawing it',
-  outline: 'finding the outline',
-  air: 'looking for air',
-  wall: 'measuring the wall',
-  strands: 'looking at the strands',
+  opening: say`opening the picture`,
+  drawing: say`drawing it`,
+  outline: say`finding the outline`,
+  air: say`looking for air`,
+  wall: say`measuring the wall`,
+  strands: say`looking at the strands`,
 } as const;
 const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { Plus } from '@lucide/vue';
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
@@ -114,7 +115,7 @@ function add(): void {
           <td>{{ digits(lug.barrelMm, 0) }}</td>
           <td>{{ digits(lug.palmWidthMm, 1) }} × {{ digits(lug.palmThicknessMm, 1) }}</td>
           <td class="font-text text-[12.5px] text-ink2">
-            {{ lug.form === 'tube' ? '' : `${lug.form}, ` }}{{ lug.metal
+            {{ lug.form === 'tube' ? '' : `${word(lug.form)}, ` }}{{ word(lug.metal)
             }}{{ lug.measured ? say`, measured here` : ''
             }}<b v-if="lug.drilledOut" class="text-fails">{{ say`, drilled out` }}</b>
           </td>

@@ -56,7 +56,7 @@ const ranked = computed(() => {
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 const band = (low: number, high: number) =>
   say`${digits(low, 2)} to ${Number.isFinite(high) ? digits(high, 2) : say`solid`}`;
-const EARS = { none: 'no ears', slight: 'slight ears', expect: 'expect ears' } as const;
+const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect ears` } as const;
 </script>
 
 <template>

@@ -49,14 +49,14 @@ const holes = ({ lugs, lug }: MapRow) =>
 const title = ({ lug }: MapRow) =>
   lug.form === 'butt' ? lug.label : `${sizeLabel(lug.forSize)} ${lug.label.split(' ').slice(1).join(' ')}`;
 const looks = (cell: MapCell): string => {
-  if (cell.verdict === 'right') return cell.sure ? 'right' : say`right unsure`;
+  if (cell.verdict === 'right') return cell.sure ? 'right' : 'right unsure';
   return cell.verdict;
 };
 /** Far from fitting is left blank: the eye finds the staircase of what fits. */
 const NEAR = { least: 0.8, most: 1.4 } as const;
 function figureOf(cell: MapCell, isIndent: boolean): string {
   if (cell.verdict === 'untried') return '?';
-  if (isIndent) return 'tried';
+  if (isIndent) return say`tried`;
   return cell.c >= NEAR.least && cell.c <= NEAR.most ? digits(cell.c, 2) : '';
 }
 const isChosen = (row: MapRow, i: number) =>

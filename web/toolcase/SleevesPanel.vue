@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { Plus, X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
@@ -16,8 +17,9 @@ const kinds = SLEEVE_KINDS.map((value) => ({
   value,
   title: `${SLEEVES[value].ratio}, ${SLEEVES[value].title}`,
 }));
-const colours = SLEEVE_COLOURS.map((value) => ({ value, title: value }));
-const called = ({ suppliedMm, recoveredMm, colour }: Sleeve) => `${suppliedMm} / ${recoveredMm} ${colour}`;
+const colours = SLEEVE_COLOURS.map((value) => ({ value, title: word(value) }));
+const called = ({ suppliedMm, recoveredMm, colour }: Sleeve) =>
+  `${suppliedMm} / ${recoveredMm} ${word(colour)}`;
 
 function edit(id: string, what: string, recipe: (sleeve: Draft<Sleeve>) => void): void {
   bench.edit(say`sleeve: ${what}`, (draft) => {

@@ -36,14 +36,14 @@ function fromAddress(): Chosen | null {
 const row = computed(() => map.value.rows.find(({ key }) => key === chosen.value?.rowKey));
 
 const TITLES = [
-  'Which die for this lug',
-  'What is this die for',
-  'Dies and tools',
-  'Lugs',
-  'Sleeves',
-  'Lug from tube',
-  'Instruments',
-] as const;
+  say`Which die for this lug`,
+  say`What is this die for`,
+  say`Dies and tools`,
+  say`Lugs`,
+  say`Sleeves`,
+  say`Lug from tube`,
+  say`Instruments`,
+];
 </script>
 
 <template>

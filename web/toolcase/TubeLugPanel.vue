@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { Check, X } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { STUD_NAMES, type StudName } from '../../core/catalogue/tables/studs.ts';
@@ -124,7 +125,9 @@ const palm = computed(() => {
         </g>
       </svg>
       <div class="mt-3">
-        <p><FormulaText :line="say`fill = A ÷ A_bore = ${digits(lug.fill, 2)}, ${lug.fillVerdict}`" /></p>
+        <p>
+          <FormulaText :line="say`fill = A ÷ A_bore = ${digits(lug.fill, 2)}, ${word(lug.fillVerdict)}`" />
+        </p>
         <p>
           <FormulaText
             :line="say`tube = ${figure(lug.tubeMm2, 'mm²', 1)} for ${figure(copperMm2, 'mm²', 1)} of cable`"

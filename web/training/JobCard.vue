@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { AskedEnd } from '../../core/training/exercise.ts';
 import { digits } from '../../core/units/figure.ts';
@@ -8,18 +9,18 @@ import { say } from '../../core/words/say.ts';
 const { asked } = defineProps<{ asked: AskedEnd }>();
 
 const lines = computed((): readonly (readonly [string, string])[] => [
-  ['cable', say`${asked.sizeLabel} ${asked.kind.title}, ${digits(asked.outerMm, 1)} over all`],
-  ['pole', asked.polarity],
-  ['lug', say`${asked.lug.label}, barrel ${digits(asked.lug.barrelMm, 0)} deep`],
-  ['stud', asked.stud],
+  [say`cable`, say`${asked.sizeLabel} ${asked.kind.title}, ${digits(asked.outerMm, 1)} over all`],
+  [say`pole`, word(asked.polarity)],
+  [say`lug`, say`${asked.lug.label}, barrel ${digits(asked.lug.barrelMm, 0)} deep`],
+  [say`stud`, asked.stud],
   [
-    'die',
+    say`die`,
     say`${asked.die.stamp || say`unmarked`}, ${digits(asked.die.acrossFlatsMm, 2)} across flats, to 2 % over`,
   ],
-  ['crimps', say`${asked.crimps}, ears to 0.5`],
-  ['mouth', say`${digits(asked.gapMm, 0)} of copper showing`],
+  [say`crimps`, say`${asked.crimps}, ears to 0.5`],
+  [say`mouth`, say`${digits(asked.gapMm, 0)} of copper showing`],
   [
-    'sleeve',
+    say`sleeve`,
     say`${digits(asked.sleeve.suppliedMm, 0)}/${digits(asked.sleeve.recoveredMm, 1)}, from the shoulder`,
   ],
 ]);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import type { Exercise } from '../../core/training/exercise.ts';
@@ -143,7 +144,7 @@ const VIEW_WORDS: Readonly<Record<View, string>> = { bare: say`before the sleeve
             text-anchor="middle"
             :fill="COLOURS[verdict]"
           >
-            {{ verdict }}
+            {{ word(verdict) }}
           </text>
         </template>
       </g>

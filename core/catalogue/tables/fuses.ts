@@ -34,7 +34,7 @@ export const FUSES: Readonly<Record<FuseKind, FuseKindData>> = {
     ],
   },
   'post-block': {
-    title: 'battery-post block',
+    title: say`battery-post block`,
     breaking: [
       { upToV: 14, amps: 10000 },
       { upToV: 32, amps: 5000 },
@@ -53,9 +53,9 @@ export const FUSE_RATINGS_A = [
 
 /** How far a fuse may stand from its source, mm. Source: small-craft practice. */
 export const FUSE_PLACES = {
-  near: { title: 'unsheathed', mostMm: 175 },
-  'battery-sheathed': { title: 'at a battery, in a sheath', mostMm: 1830 },
-  sheathed: { title: 'elsewhere, in a sheath', mostMm: 1020 },
+  near: { title: say`unsheathed`, mostMm: 175 },
+  'battery-sheathed': { title: say`at a battery, in a sheath`, mostMm: 1830 },
+  sheathed: { title: say`elsewhere, in a sheath`, mostMm: 1020 },
 } as const;
 
 export type FusePlace = keyof typeof FUSE_PLACES;

@@ -1,3 +1,5 @@
+import { say } from '../../words/say.ts';
+
 /**
  * Allowed continuous amps by inch gauge: single conductors outside engine spaces, 30 °C air, systems under 50 V.
  *
@@ -5,7 +7,7 @@
  * Confidence: good. Rows are AWG gauges; columns are insulation ratings, °C.
  */
 export const INCH_SMALL_CRAFT = {
-  source: 'ABYC E-11, conductors outside engine spaces, 30 °C air, under 50 V',
+  source: say`ABYC E-11, conductors outside engine spaces, 30 °C air, under 50 V`,
   referenceC: 30,
   insulationC: [60, 75, 80, 90, 105, 125, 200],
   rows: {

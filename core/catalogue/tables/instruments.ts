@@ -1,3 +1,5 @@
+import { say } from '../../words/say.ts';
+
 /**
  * Kinds of measuring instrument at a cable bench, the unit in which a reading of each is kept, and what a common one
  * of its kind can tell apart.
@@ -5,12 +7,12 @@
  * Source: what such instruments commonly state of themselves. Confidence: medium; the instrument's own sheet governs.
  */
 export const INSTRUMENTS = {
-  milliohm: { title: 'four-wire milliohm meter', unit: 'mΩ', resolution: 0.0001, most: 2000 },
-  insulation: { title: 'insulation tester', unit: 'MΩ', resolution: 0.1, most: 20000 },
-  scale: { title: 'crane scale', unit: 'N', resolution: 1, most: 5000 },
-  calliper: { title: 'calliper', unit: 'mm', resolution: 0.01, most: 150 },
-  thermal: { title: 'thermal spot meter', unit: '°C', resolution: 0.1, most: 350 },
-  millivolt: { title: 'millivolt meter', unit: 'mV', resolution: 0.01, most: 2000 },
+  milliohm: { title: say`four-wire milliohm meter`, unit: 'mΩ', resolution: 0.0001, most: 2000 },
+  insulation: { title: say`insulation tester`, unit: 'MΩ', resolution: 0.1, most: 20000 },
+  scale: { title: say`crane scale`, unit: 'N', resolution: 1, most: 5000 },
+  calliper: { title: say`calliper`, unit: 'mm', resolution: 0.01, most: 150 },
+  thermal: { title: say`thermal spot meter`, unit: '°C', resolution: 0.1, most: 350 },
+  millivolt: { title: say`millivolt meter`, unit: 'mV', resolution: 0.01, most: 2000 },
 } as const satisfies Record<
   string,
   { title: string; unit: 'mΩ' | 'MΩ' | 'N' | 'mm' | '°C' | 'mV'; resolution: number; most: number }

@@ -1,11 +1,13 @@
+import { say } from '../../words/say.ts';
+
 /**
  * Insulation resistance between conductor and everything else, electronics disconnected.
  *
  * Source: IEC 60364-6 table 6.1. Confidence: good.
  */
 export const INSULATION_LIMITS = [
-  { title: 'extra-low voltage (most DC under 60 V)', upToV: 60, testV: 250, leastMegohm: 0.5 },
-  { title: 'up to 500 V', upToV: 500, testV: 500, leastMegohm: 1.0 },
+  { title: say`extra-low voltage (most DC under 60 V)`, upToV: 60, testV: 250, leastMegohm: 0.5 },
+  { title: say`up to 500 V`, upToV: 500, testV: 500, leastMegohm: 1.0 },
 ] as const;
 
 /** A new dry cable reads far above the least; under this on the bench asks for a look, MΩ. */

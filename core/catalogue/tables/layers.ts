@@ -1,3 +1,5 @@
+import { say } from '../../words/say.ts';
+
 /** What slides onto a cable besides the heat shrink that seals its end. */
 export interface LayerFacts {
   readonly title: string;
@@ -16,39 +18,39 @@ export interface LayerFacts {
  */
 export const LAYERS = {
   braid: {
-    title: 'braided sleeve',
+    title: say`braided sleeve`,
     wallMm: 0.6,
     opens: 2,
     caught: true,
-    why: 'against rubbing; its ends are caught under the heat shrink',
+    why: say`against rubbing; its ends are caught under the heat shrink`,
   },
   glass: {
-    title: 'glass sleeve',
+    title: say`glass sleeve`,
     wallMm: 0.8,
     opens: 1.2,
     caught: true,
-    why: 'against heat near an exhaust',
+    why: say`against heat near an exhaust`,
   },
   label: {
-    title: 'printed label',
+    title: say`printed label`,
     wallMm: 0.65,
     opens: 1,
     caught: false,
-    why: 'thin wall, so a tube of its own: it marks, it does not seal',
+    why: say`thin wall, so a tube of its own: it marks, it does not seal`,
   },
   boot: {
-    title: 'rubber boot',
+    title: say`rubber boot`,
     wallMm: 2,
     opens: 1.3,
     caught: false,
-    why: 'over a live stud; it is pushed over everything at the end',
+    why: say`over a live stud; it is pushed over everything at the end`,
   },
   band: {
-    title: 'coloured band',
+    title: say`coloured band`,
     wallMm: 0.65,
     opens: 1,
     caught: false,
-    why: 'thin coloured sleeve over the black one: it marks polarity',
+    why: say`thin coloured sleeve over the black one: it marks polarity`,
   },
 } as const satisfies Record<string, LayerFacts>;
 

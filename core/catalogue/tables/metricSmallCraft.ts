@@ -1,3 +1,5 @@
+import { say } from '../../words/say.ts';
+
 /**
  * Allowed continuous amps by metric area: single conductors, 30 °C air.
  *
@@ -6,7 +8,7 @@
  * Rows are mm²; columns are insulation ratings, °C.
  */
 export const METRIC_SMALL_CRAFT = {
-  source: 'ISO 10133 / ISO 13297 annex, single conductors, 30 °C air',
+  source: say`ISO 10133 / ISO 13297 annex, single conductors, 30 °C air`,
   referenceC: 30,
   /** The 60 °C column alone is tabulated for warmer air. */
   referenceOf60ColumnC: 45,

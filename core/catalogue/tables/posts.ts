@@ -1,3 +1,4 @@
+import { say } from '../../words/say.ts';
 import type { StudName } from './studs.ts';
 
 /** How a battery lets its current out. */
@@ -14,11 +15,11 @@ export interface PostKindFacts {
  * Confidence: good for tapers, medium for the rest: the battery's own sheet governs.
  */
 export const POST_KINDS = {
-  'large taper': { title: 'large taper', topMm: { positive: 17.5, negative: 15.9 } },
-  'small taper': { title: 'small taper', topMm: { positive: 14.7, negative: 13.0 } },
-  'side stud': { title: 'side stud', bolt: '3/8' },
-  blade: { title: 'blade with a bolt', bolt: 'M6' },
-  'M-stud': { title: 'M stud', bolt: 'M8' },
+  'large taper': { title: say`large taper`, topMm: { positive: 17.5, negative: 15.9 } },
+  'small taper': { title: say`small taper`, topMm: { positive: 14.7, negative: 13.0 } },
+  'side stud': { title: say`side stud`, bolt: '3/8' },
+  blade: { title: say`blade with a bolt`, bolt: 'M6' },
+  'M-stud': { title: say`M stud`, bolt: 'M8' },
 } as const satisfies Record<string, PostKindFacts>;
 
 export type PostKind = keyof typeof POST_KINDS;
@@ -34,17 +35,17 @@ export interface AdapterFacts {
 /** Adapters met in the trade. Each comes in a positive and a negative: the pair has to match. */
 export const ADAPTERS = {
   'small-to-large': {
-    title: 'sleeve, small taper to large',
+    title: say`sleeve, small taper to large`,
     from: 'small taper',
     to: { post: 'large taper' },
   },
-  'large-to-m8': { title: 'large taper to M8 stud', from: 'large taper', to: { stud: 'M8' } },
-  'large-to-m10': { title: 'large taper to M10 stud', from: 'large taper', to: { stud: 'M10' } },
-  'small-to-m8': { title: 'small taper to M8 stud', from: 'small taper', to: { stud: 'M8' } },
-  'side-to-large': { title: 'side stud to large taper', from: 'side stud', to: { post: 'large taper' } },
-  'side-to-m10': { title: 'side stud to M10 stud', from: 'side stud', to: { stud: 'M10' } },
-  'stud-to-large': { title: 'M stud to large taper', from: 'M-stud', to: { post: 'large taper' } },
-  'blade-to-m8': { title: 'blade to M8 stud', from: 'blade', to: { stud: 'M8' } },
+  'large-to-m8': { title: say`large taper to M8 stud`, from: 'large taper', to: { stud: 'M8' } },
+  'large-to-m10': { title: say`large taper to M10 stud`, from: 'large taper', to: { stud: 'M10' } },
+  'small-to-m8': { title: say`small taper to M8 stud`, from: 'small taper', to: { stud: 'M8' } },
+  'side-to-large': { title: say`side stud to large taper`, from: 'side stud', to: { post: 'large taper' } },
+  'side-to-m10': { title: say`side stud to M10 stud`, from: 'side stud', to: { stud: 'M10' } },
+  'stud-to-large': { title: say`M stud to large taper`, from: 'M-stud', to: { post: 'large taper' } },
+  'blade-to-m8': { title: say`blade to M8 stud`, from: 'blade', to: { stud: 'M8' } },
 } as const satisfies Record<string, AdapterFacts>;
 
 export type AdapterId = keyof typeof ADAPTERS;

@@ -1,3 +1,5 @@
+import { say } from '../../words/say.ts';
+
 /**
  * Amps a battery gives into a short, by the ampere-hour. Source: customary estimates. Confidence: low: a typed
  * internal resistance or the maker's figure is better.
@@ -14,12 +16,12 @@ export const CHARGING_RATIO = 14.6 / 12;
 
 /** Typical resistance of devices on a loop. Source: typical drops at rating; the device's sheet governs. */
 export const DEVICES = {
-  fuse: { title: 'fuse', voltsAtRating: 0.09, milliohm: null },
-  breaker: { title: 'breaker', voltsAtRating: 0.1, milliohm: null },
-  shunt: { title: 'shunt', voltsAtRating: 0.05, milliohm: null },
-  isolator: { title: 'isolator', voltsAtRating: null, milliohm: 0.2 },
-  busbar: { title: 'bus bar joint', voltsAtRating: null, milliohm: 0.03 },
-  other: { title: 'other', voltsAtRating: null, milliohm: 0 },
+  fuse: { title: say`fuse`, voltsAtRating: 0.09, milliohm: null },
+  breaker: { title: say`breaker`, voltsAtRating: 0.1, milliohm: null },
+  shunt: { title: say`shunt`, voltsAtRating: 0.05, milliohm: null },
+  isolator: { title: say`isolator`, voltsAtRating: null, milliohm: 0.2 },
+  busbar: { title: say`bus bar joint`, voltsAtRating: null, milliohm: 0.03 },
+  other: { title: say`other`, voltsAtRating: null, milliohm: 0 },
 } as const;
 
 export type DeviceKind = keyof typeof DEVICES;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { Cable } from '../../../core/job/cable.ts';
@@ -59,7 +60,7 @@ const list = computed(() => {
   if (!lengths) return [];
   return [
     {
-      what: say`Cable, ${sizeText(choice.taken.at.size, prefs.sizes)} ${kind.title.toLowerCase()}, ${cable.jacket}`,
+      what: say`Cable, ${sizeText(choice.taken.at.size, prefs.sizes)} ${kind.title.toLowerCase()}, ${word(cable.jacket)}`,
       mm: lengths.cutMm,
       note: say`square, both ends`,
     },

@@ -58,7 +58,7 @@ const crimp = computed(() =>
     ? forecast(end.die.parts, end.die.c, end.die.learned.packing)
     : null,
 );
-const EARS = { none: 'no ears', slight: 'slight ears', expect: 'ears' } as const;
+const EARS = { none: say`no ears`, slight: say`slight ears`, expect: 'ears' } as const;
 const trials = computed(() => {
   const { die } = end;
   if (!die) return '';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { DieOffer } from '../../../core/termination/dieOffers.ts';
 import type { DieZones } from '../../../core/termination/dieOnLug.ts';
@@ -42,8 +43,9 @@ const x = (mm: number) => {
 const edges = computed(() => {
   const { openMm, lightMm, tightMm, willNotCloseMm } = zones;
   const at = [0, x(openMm), x(lightMm), x(tightMm), x(willNotCloseMm), WIDTH];
-  return (['open', 'light', 'right', 'tight', 'won’t close'] as const).map((title, i) => ({
-    title,
+  return (['open', 'light', 'right', 'tight', 'will-not-close'] as const).map((zone, i) => ({
+    zone,
+    title: zone === 'will-not-close' ? say`won’t close` : word(zone),
     from: at[i] ?? 0,
     to: at[i + 1] ?? WIDTH,
   }));
@@ -111,16 +113,16 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
         :stroke="isChosen(offer) ? 'var(--teal)' : 'var(--ink3)'"
         :stroke-width="isChosen(offer) ? 1.8 : 0.8"
       />
-      <g v-for="edge in edges" :key="edge.title">
+      <g v-for="edge in edges" :key="edge.zone">
         <rect
           :x="edge.from"
           y="17"
           :width="Math.max(0, edge.to - edge.from)"
           height="11"
           :fill="
-            edge.title === 'right'
+            edge.zone === 'right'
               ? 'var(--copper)'
-              : edge.title === 'light' || edge.title === 'tight'
+              : edge.zone === 'light' || edge.zone === 'tight'
                 ? 'var(--copper-tint)'
                 : 'var(--paper)'
           "
@@ -134,8 +136,8 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
           text-anchor="middle"
           font-size="13.5"
           class="figure"
-          :fill="edge.title === 'right' ? 'var(--ink)' : 'var(--ink2)'"
-          :font-weight="edge.title === 'right' ? 500 : 400"
+          :fill="edge.zone === 'right' ? 'var(--ink)' : 'var(--ink2)'"
+          :font-weight="edge.zone === 'right' ? 500 : 400"
         >
           {{ edge.title }}
         </text>

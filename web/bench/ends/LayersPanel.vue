@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import { LAYERS, type Layer } from '../../../core/catalogue/tables/layers.ts';
 import { SLEEVES } from '../../../core/catalogue/tables/sleeves.ts';
@@ -65,7 +66,7 @@ function setLayer(layer: Layer, on: boolean): void {
 }
 const colours = SLEEVE_COLOURS.filter((colour) => colour !== 'clear').map((colour) => ({
   value: colour,
-  title: colour,
+  title: word(colour),
 }));
 </script>
 

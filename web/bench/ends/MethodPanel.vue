@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { Cable } from '../../../core/job/cable.ts';
 import type { End, EndName } from '../../../core/job/end.ts';
@@ -81,7 +82,7 @@ const laterThanFitted = (text: string) =>
         @click="set(say`method`, { method: school.method })"
       >
         <span class="flex items-center justify-between gap-2">
-          <span class="figure text-[17px] font-semibold">{{ school.method }}</span>
+          <span class="figure text-[17px] font-semibold">{{ word(school.method) }}</span>
           <StateMark :state="school.state" />
         </span>
         <span

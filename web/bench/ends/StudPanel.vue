@@ -106,8 +106,8 @@ function setShared(choice: string): void {
           :label="say`Pole of ${name}`"
           :model-value="end.post.polarity"
           :choices="[
-            { value: 'positive', title: '+', spoken: 'positive' },
-            { value: 'negative', title: '−', spoken: 'negative' },
+            { value: 'positive', title: '+', spoken: say`positive` },
+            { value: 'negative', title: '−', spoken: say`negative` },
           ]"
           @update:model-value="
             (pole) =>

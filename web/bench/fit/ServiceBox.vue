@@ -18,9 +18,9 @@ const fitted = computed(() => fittedDay(cable));
 const found = ref('');
 const fine = ref<'fine' | 'not fine'>('fine');
 const WORDS = {
-  'tighten again': 'Tighten both studs again by',
-  'look again': 'Look at it again by',
-  replace: 'This get-you-home repair is replaced by',
+  'tighten again': say`Tighten both studs again by`,
+  'look again': say`Look at it again by`,
+  replace: say`This get-you-home repair is replaced by`,
 } as const;
 function take(): void {
   if (record({ check: 'inspection', fine: fine.value === 'fine', found: found.value })) found.value = '';

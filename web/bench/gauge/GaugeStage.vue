@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../../core/words/terms.ts';
 import { computed, defineAsyncComponent } from 'vue';
 import { sameSize, sizeLabel, type ConductorSize } from '../../../core/conductor/size.ts';
 import type { Cable } from '../../../core/job/cable.ts';
@@ -32,7 +33,7 @@ const kinds = computed(() =>
   bench.shop.cableKinds.map(({ id, title, limitC, tinned }) => ({
     value: id,
     title,
-    note: `${tinned ? 'tinned' : 'plain'}, ${limitC} °C`,
+    note: `${tinned ? say`tinned` : say`plain`}, ${limitC} °C`,
   })),
 );
 
@@ -72,7 +73,7 @@ const neighbours = computed(() => {
 const STEP_WORDS: Readonly<Record<number, string>> = {
   [-2]: say`two down`,
   [-1]: say`one down`,
-  0: 'chosen',
+  0: say`chosen`,
   1: say`one up`,
   2: say`two up`,
 };
@@ -105,7 +106,7 @@ const short = (size: ConductorSize) =>
             type="button"
             role="radio"
             :aria-checked="isTaken(candidate)"
-            :aria-label="`${sizeLabel(candidate.at.size)}, ${candidate.state}`"
+            :aria-label="`${sizeLabel(candidate.at.size)}, ${word(candidate.state)}`"
             class="figure relative min-w-0 flex-1 border-r border-teal text-[17px] last:border-r-0 focus-visible:-outline-offset-4"
             :class="
               isTaken(candidate)

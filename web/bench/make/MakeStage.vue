@@ -47,13 +47,13 @@ function done(): void {
 const focusIsOn = (selector: string) => document.activeElement?.matches(selector) ?? false;
 onKeyStroke(' ', (event) => {
   // Space belongs to a button that has the focus; on a link it means nothing.
-  if (focusIsOn(say`input, textarea, button, [role=button], [role=radio], [role=switch], [role=dialog] *`))
+  if (focusIsOn('input, textarea, button, [role=button], [role=radio], [role=switch], [role=dialog] *'))
     return;
   event.preventDefault();
   done();
 });
-onKeyStroke(say`Backspace`, (event) => {
-  if (focusIsOn(say`input, textarea, [role=dialog] *`)) return;
+onKeyStroke('Backspace', (event) => {
+  if (focusIsOn('input, textarea, [role=dialog] *')) return;
   event.preventDefault();
   traveller.back();
 });

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../../core/words/terms.ts';
 import { readersLocale } from '../../words.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref, watch } from 'vue';
@@ -85,7 +86,7 @@ const hasSimulated = computed(() =>
 function record(measured: Measured, readWith?: ReadWith): boolean {
   if (nameNeeded()) return false;
   edit(
-    say`reading: ${measured.check}`,
+    say`reading: ${word(measured.check)}`,
     (draft) => void draft.readings.push(takenReading(measured, prefs.person, readWith)),
   );
   return true;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { type Provenance } from '../../../core/finding.ts';
+import { word } from '../../../core/words/terms.ts';
 import { readersLocale } from '../../words.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
@@ -41,7 +43,7 @@ const rows = computed(() =>
       by: reading.by,
       end: 'end' in reading ? reading.end : '',
       words: readingWords(reading),
-      source: reading.source as string,
+      source: reading.source as Provenance | '',
       struck: reading.struck,
       isReading: true,
       isCorrectable: figureOf(reading) !== null,
@@ -53,7 +55,7 @@ const rows = computed(() =>
       by,
       end: end as string,
       words: say`rework: ${what}`,
-      source: '',
+      source: '' as const,
       struck: undefined,
       isReading: false,
       isCorrectable: false,
@@ -107,7 +109,7 @@ function correct(): void {
               ? 'rounded-box border border-ink px-1 font-semibold uppercase'
               : 'text-ink2'
           "
-          >{{ row.source }}</span
+          >{{ word(row.source) }}</span
         >
         <span class="note w-36 truncate text-right">{{ row.by }}, {{ when.format(new Date(row.at)) }}</span>
         <span v-if="row.corrects" class="note">{{ say`put right` }}</span>

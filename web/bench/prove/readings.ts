@@ -58,7 +58,7 @@ export function readingWords(reading: Reading): string {
 }
 
 export const ELECTRODES = {
-  structure: 'against the structure',
-  foil: 'foil round the jacket',
-  none: 'no second electrode',
+  structure: say`against the structure`,
+  foil: say`foil round the jacket`,
+  none: say`no second electrode`,
 } as const;

@@ -30,12 +30,12 @@ const bars = computed(() => {
 });
 
 const setStep = (i: number, change: Partial<Duty['steps'][number]>) =>
-  emit('change', 'duty step', (draft) => void Object.assign(draft.steps[i] ?? {}, change));
+  emit('change', say`duty step`, (draft) => void Object.assign(draft.steps[i] ?? {}, change));
 const add = () =>
-  emit('change', 'duty step', (draft) => {
+  emit('change', say`duty step`, (draft) => {
     if (draft.steps.length < 100) draft.steps.push({ amps: 0, seconds: 60 });
   });
-const remove = (i: number) => emit('change', 'duty step', (draft) => void draft.steps.splice(i, 1));
+const remove = (i: number) => emit('change', say`duty step`, (draft) => void draft.steps.splice(i, 1));
 </script>
 
 <template>
@@ -117,7 +117,7 @@ const remove = (i: number) => emit('change', 'duty step', (draft) => void draft.
           :model-value="duty.repeats"
           class="pt-7"
           @update:model-value="
-            (repeats) => emit('change', 'duty repeats', (draft) => void (draft.repeats = repeats))
+            (repeats) => emit('change', say`duty repeats`, (draft) => void (draft.repeats = repeats))
           "
         />
         <QuantityField
@@ -127,7 +127,8 @@ const remove = (i: number) => emit('change', 'duty step', (draft) => void draft.
           :least="0.5"
           :most="50"
           @update:model-value="
-            (dropPercent) => emit('change', 'surge drop', (draft) => void (draft.dropPercent = dropPercent))
+            (dropPercent) =>
+              emit('change', say`surge drop`, (draft) => void (draft.dropPercent = dropPercent))
           "
         />
       </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { Cable, Jacket } from '../../../core/job/cable.ts';
 import { useBench } from '../../stores/bench.ts';
@@ -16,13 +17,13 @@ const bench = useBench();
 const { edit } = useRunEdit(() => ({ jobId, cable }));
 
 const POLARITIES = [
-  { value: 'positive', title: '+', spoken: 'positive' },
-  { value: 'negative', title: '−', spoken: 'negative' },
-  { value: 'link', title: 'link', spoken: 'link between batteries' },
+  { value: 'positive', title: '+', spoken: say`positive` },
+  { value: 'negative', title: '−', spoken: say`negative` },
+  { value: 'link', title: say`link`, spoken: say`link between batteries` },
 ] as const;
 const JACKETS: readonly { value: Jacket; title: string }[] = (
   ['red', 'black', 'yellow', 'green'] as const
-).map((value) => ({ value, title: value }));
+).map((value) => ({ value, title: word(value) }));
 const tagHint = computed(() => {
   const others = bench.jobById(jobId)?.cables.filter(({ id }) => id !== cable.id) ?? [];
   return others.some(({ tag }) => tag === cable.tag) ? say`Another cable has this tag.` : '';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../../core/words/terms.ts';
 import { Plus, Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { type FuseKind, FUSE_PLACES, type FusePlace, FUSES } from '../../../core/catalogue/tables/fuses.ts';
@@ -29,15 +30,15 @@ const run = computed(() => cable.run);
 const source = computed(() => run.value.source);
 
 const SOURCES = [
-  { value: 'unknown', title: 'not said' },
-  { value: 'typed', title: 'its resistance' },
-  { value: 'cells', title: 'cells', note: 'mΩ of one, in series, strings' },
-  { value: 'battery', title: 'ampere-hours', note: 'an estimate, low confidence' },
-  { value: 'cranking', title: 'cranking amps', note: 'an estimate, low confidence' },
+  { value: 'unknown', title: say`not said` },
+  { value: 'typed', title: say`its resistance` },
+  { value: 'cells', title: say`cells`, note: say`mΩ of one, in series, strings` },
+  { value: 'battery', title: say`ampere-hours`, note: say`an estimate, low confidence` },
+  { value: 'cranking', title: say`cranking amps`, note: say`an estimate, low confidence` },
 ] as const;
 const CHEMISTRIES = (Object.keys(SHORT_AMPS_PER_AH) as Chemistry[]).map((value) => ({
   value,
-  title: value === 'agm' || value === 'lfp' ? value.toUpperCase() : value,
+  title: word(value),
 }));
 function setSource(kind: Run['source']['kind']): void {
   const options: Readonly<Record<Run['source']['kind'], Run['source']>> = {

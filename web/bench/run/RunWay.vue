@@ -23,10 +23,10 @@ const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
 const run = computed(() => cable.run);
 
 const RETURNS = [
-  { value: 'cable', title: 'a cable of its own', note: 'of the same size' },
-  { value: 'circuit', title: 'the rest of its circuit', note: 'one drop budget for all its cables' },
-  { value: 'chassis', title: 'chassis or block' },
-  { value: 'none', title: 'not counted', note: 'a link between batteries' },
+  { value: 'cable', title: say`a cable of its own`, note: say`of the same size` },
+  { value: 'circuit', title: say`the rest of its circuit`, note: say`one drop budget for all its cables` },
+  { value: 'chassis', title: say`chassis or block` },
+  { value: 'none', title: say`not counted`, note: say`a link between batteries` },
 ] as const;
 /** Circuits of the job, to join one that is there. */
 const circuits = computed(() => {
