@@ -74,8 +74,24 @@ export function messagesOfTheCode(): Readonly<Record<string, Said>> {
   );
 }
 
+/** As `words/messages.json` has them: a line each. */
+export function writtenMessages(messages: Readonly<Record<string, Said>>): string {
+  const lines = Object.entries(messages).map(
+    ([text, said]) => `${JSON.stringify(text)}: ${JSON.stringify(said)}`,
+  );
+  return `{\n${lines.join(',\n')}\n}\n`;
+}
+
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   const messages = messagesOfTheCode();
-  writeFileSync(`${root}words/messages.json`, `${JSON.stringify(messages, null, 2)}\n`);
-  console.log(`${Object.keys(messages).length} messages`);
+  writeFileSync(`${root}words/messages.json`, writtenMessages(messages));
+  console.log(`${Object.keys(messages).length} messages in words/messages.json`);
+  for (const file of readdirSync(`${root}words`).filter((name) => name !== 'messages.json')) {
+    const own = JSON.parse(readFileSync(`${root}words/${file}`, 'utf8')) as Record<string, string>;
+    const lacks = Object.keys(messages).filter((text) => own[text] === undefined);
+    const extra = Object.keys(own).filter((text) => messages[text] === undefined);
+    console.log(`${file}: lacks ${lacks.length}, says ${extra.length} that nobody says any more`);
+    for (const text of lacks) console.log(`  lacks  ${JSON.stringify(text)}`);
+    for (const text of extra) console.log(`  unused ${JSON.stringify(text)}`);
+  }
 }

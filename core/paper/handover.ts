@@ -98,7 +98,7 @@ function endsDoc(job: Job, cables: readonly Scheduled[]): ListDoc {
     columns: [
       { title: say`end`, width: 0.11 },
       { title: say`where`, width: 0.24 },
-      { title: say`on`, width: 0.1 },
+      { title: say`goes on`, width: 0.1 },
       { title: say`lug`, width: 0.25 },
       { title: 'N·m', width: 0.1, right: true },
       { title: say`tightened`, width: 0.2, right: true },

@@ -50,7 +50,7 @@ export const TERMS = {
   joint: say`joint`,
   section: say`section`,
   thermal: say`thermal`,
-  drop: say`drop`,
+  drop: say`loaded drop`,
   torque: say`torque`,
   join: say`join`,
   ears: say`ears`,

@@ -148,7 +148,7 @@ const lines: Plugin<'line'> = {
       // Words that would lie on each other stand one under the other.
       const at = Math.max(level + 4, lastLabel + 15);
       lastLabel = at;
-      ctx.font = say`500 14px "Barlow Condensed"`;
+      ctx.font = '500 14px "Barlow Condensed"';
       ctx.fillStyle = colours.value.ink2;
       ctx.fillText(`${figure(value, '', facts.value.decimals)} ${word}`, chartArea.right + 8, at);
     }

@@ -1,14 +1,13 @@
 import { toBase64 } from '../storage/base64.ts';
 import { standaloneSvg } from './drawingSvg.ts';
 import type { PaperFonts } from './listPdf.ts';
-import { say } from '../../core/words/say.ts';
 
 const LOADED_MS = 10_000;
 
 /** A drawing that stands alone, of a size, with the page's faces in it: as a picture it sees none of the page's own. */
 function sized(svg: string, widthPx: number, heightPx: number, { plain, strong }: PaperFonts): string {
   const face = (bytes: Uint8Array, weights: string) =>
-    say`@font-face{font-family:'Barlow Condensed';font-weight:${weights};src:url(data:font/woff;base64,${toBase64(bytes)})}`;
+    `@font-face{font-family:'Barlow Condensed';font-weight:${weights};src:url(data:font/woff;base64,${toBase64(bytes)})}`;
   const page = new DOMParser().parseFromString(svg, 'image/svg+xml');
   const root = page.documentElement;
   root.setAttribute('width', String(widthPx));

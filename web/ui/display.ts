@@ -6,7 +6,7 @@ import {
   sizeLabel,
 } from '../../core/conductor/size.ts';
 import type { Finding, Limit } from '../../core/finding.ts';
-import { digits, figure, type Unit } from '../../core/units/figure.ts';
+import { digits, figure, type Unit, unitSays } from '../../core/units/figure.ts';
 import type { Prefs } from '../storage/prefs.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -21,7 +21,7 @@ export function inReadersUnit(
 ): { value: string; unit: string } {
   // Beyond a thousand the decimals are noise.
   if (unit !== 'mm' || lengths === 'mm')
-    return { value: digits(value, Math.abs(value) >= 1000 ? 0 : decimals), unit };
+    return { value: digits(value, Math.abs(value) >= 1000 ? 0 : decimals), unit: unitSays(unit) };
   return { value: digits(value / MM_PER_INCH, Math.min(decimals + 2, 3)), unit: 'in' };
 }
 

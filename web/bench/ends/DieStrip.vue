@@ -40,6 +40,8 @@ const x = (mm: number) => {
   const { wide, close } = range.value;
   return Math.min(WIDTH - 3, Math.max(3, ((wide - mm) / (wide - close)) * WIDTH));
 };
+/** In two lines, in the die itself. */
+const noMark = say`no mark`.split(' ');
 const edges = computed(() => {
   const { openMm, lightMm, tightMm, willNotCloseMm } = zones;
   const at = [0, x(openMm), x(lightMm), x(tightMm), x(willNotCloseMm), WIDTH];
@@ -93,8 +95,8 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
           >
             <template v-if="offer.die.stamp">{{ offer.die.stamp }}</template>
             <template v-else>
-              <tspan x="30" font-size="12" font-weight="400">{{ say`no` }}</tspan>
-              <tspan x="30" dy="11" font-size="12" font-weight="400">{{ say`mark` }}</tspan>
+              <tspan x="30" font-size="12" font-weight="400">{{ noMark[0] }}</tspan>
+              <tspan x="30" dy="11" font-size="12" font-weight="400">{{ noMark[1] }}</tspan>
             </template>
           </text>
         </svg>

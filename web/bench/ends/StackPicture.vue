@@ -128,7 +128,11 @@ const threads = computed(() => {
       />
     </g>
     <text x="188" :y="Math.min(layers.nut.middle + 5, (labels.at(-1)?.textY ?? 200) - 19)">
-      {{ say`washer${stack.springWasher ? 's' : ''}, nut, ${STACK.threadsBeyond} threads` }}
+      {{
+        stack.springWasher
+          ? say`washers, nut, ${STACK.threadsBeyond} threads`
+          : say`washer, nut, ${STACK.threadsBeyond} threads`
+      }}
     </text>
     <path
       :d="`M14 ${faceY}V${faceY - needs * scale}m-4 0h8M10 ${faceY}h8`"

@@ -85,11 +85,11 @@ const marks: Plugin<'line'> = {
     ctx.beginPath();
     ctx.arc(px, py, 4.5, 0, 2 * Math.PI);
     ctx.fill();
-    ctx.font = say`600 17px "Barlow Condensed"`;
+    ctx.font = '600 17px "Barlow Condensed"';
     const isRight = px > (chartArea.left + chartArea.right) / 2;
     ctx.textAlign = isRight ? 'right' : 'left';
     ctx.fillText(figure(own.peakC, '°C', 1), px + (isRight ? -8 : 8), py - 5);
-    ctx.font = say`400 14px "Barlow Condensed"`;
+    ctx.font = '400 14px "Barlow Condensed"';
     ctx.fillStyle = colours.value.ink2;
     ctx.textAlign = 'right';
     ctx.fillText(say`${digits(at.limitC, 0)} °C is the limit`, chartArea.right - 4, level - 5);

@@ -121,7 +121,7 @@ function marks(curve: Curve): Plugin<'line'> {
       if (!x || !y) return;
       const isRight = index.value > candidates.length * 0.6;
       ctx.save();
-      ctx.font = say`400 14px "Barlow Condensed"`;
+      ctx.font = '400 14px "Barlow Condensed"';
       ctx.fillStyle = colours.value.ink2;
       // At the left, on the side of the limit's line where the falling curve is not.
       const startsAbove = (curve.values.find((value) => value !== null) ?? 0) > curve.limit;
@@ -131,7 +131,7 @@ function marks(curve: Curve): Plugin<'line'> {
         chartArea.left + 4,
         y.getPixelForValue(curve.limit) + (startsAbove ? 14 : -5),
       );
-      ctx.font = say`600 17px "Barlow Condensed"`;
+      ctx.font = '600 17px "Barlow Condensed"';
       ctx.fillStyle = curve.colour;
       ctx.textAlign = isRight ? 'right' : 'left';
       const level = y.getPixelForValue(curve.values[index.value] ?? curve.limit);

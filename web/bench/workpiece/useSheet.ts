@@ -103,7 +103,7 @@ export function useSheet(
     const first = cable.value.run.laid?.on ?? 'A';
     const mark = say`cut ${first === 'A' ? 'B' : 'A'} at ${sized(lengths.secondMarkMm, 0)} from stud ${first}`;
     const row = (id: 'finished' | 'cut', mm: number, fromA: number, toB: number) => {
-      const own = `${id} ${sized(mm, 0)}`;
+      const own = id === 'cut' ? say`cut ${sized(mm, 0)}` : say`finished ${sized(mm, 0)}`;
       const text = id === 'cut' && cable.value.run.laid && !isNarrow.value ? `${own}, ${mark}` : own;
       const from = isNarrow.value && part.value === 'B' ? -OFF : fromA;
       const to = isNarrow.value && part.value === 'A' ? width.value + OFF : toB;
