@@ -56,6 +56,16 @@ export function genericLug(familyId: LugFamilyId, sizeName: string, stud: StudNa
   };
 }
 
+const FAMILY_WORDS: Readonly<Record<string, string>> = {
+  [LUG_FAMILIES['compression-metric'].title]: say`heavy metric compression lug`,
+  [LUG_FAMILIES['tube-metric'].title]: say`light metric tube lug`,
+  [LUG_FAMILIES['heavy-inch'].title]: say`heavy-wall inch-gauge lug`,
+  [LUG_FAMILIES['light-inch'].title]: say`light inch-gauge lug`,
+};
+
+/** What a family of lugs is called by the reader; one that the shop named itself keeps its name. */
+export const familySays = (family: string): string => FAMILY_WORDS[family] ?? family;
+
 /**
  * A copper in-line connector for two cables of one size: the barrel of the standard family on each side of a stop.
  *

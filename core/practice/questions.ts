@@ -51,7 +51,7 @@ const ofSchool = (school: School, title: string, binds: string, shown: string): 
   group: 'Gauge',
   answers: ([true, false] as const).map((on) => ({
     id: `school-${school}=${on}`,
-    title: on ? say`binds` : say`is shown`,
+    title: on ? say`binds‖of a school` : say`is shown`,
     says: on ? binds : shown,
     taken: ({ schools }) => schools[school] === on,
     take: (practice) => ({ ...practice, schools: { ...practice.schools, [school]: on } }),

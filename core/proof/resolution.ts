@@ -1,4 +1,4 @@
-import { digits, THIN, type Unit } from '../units/figure.ts';
+import { brief, THIN, type Unit } from '../units/figure.ts';
 
 /** A reading must tell apart a twentieth of what lies between good and bad. Shop practice. */
 const TWENTIETH = 0.05;
@@ -25,6 +25,4 @@ export function resolutionWords(value: number, unit: Unit): string {
 }
 
 const twoFigures = (value: number) =>
-  digits(value, Math.max(0, 1 - Math.floor(Math.log10(Math.max(value, 1e-9)))))
-    .replace(/(\.\d*?)0+$/, '$1')
-    .replace(/\.$/, '');
+  brief(value, Math.max(0, 1 - Math.floor(Math.log10(Math.max(value, 1e-9)))));

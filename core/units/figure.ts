@@ -44,6 +44,17 @@ export function digits(value: number, decimals: number): string {
   return `${sign}${grouped}${fraction === undefined ? '' : decimalMark() + fraction}`;
 }
 
+/**
+ * A number with no more decimals than it needs.
+ *
+ * @example brief(0.05, 3) // "0.05"
+ * @example brief(24, 1) // "24"
+ */
+export const brief = (value: number, most: number): string => {
+  const written = digits(value, most);
+  return written.includes(decimalMark()) ? written.replace(/[.,]?0+$/, '') : written;
+};
+
 /** A unit as the reader sees it: signs of the SI are the same in every language. */
 export const unitSays = (unit: Unit): string => (unit === 'of 9' ? say`of 9` : unit);
 

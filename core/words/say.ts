@@ -1,3 +1,4 @@
+
 /** Another language than that of the code: what it says for each English message, and how it writes numbers. */
 export interface Language {
   /** As BCP 47 has it: "nl". */
@@ -52,12 +53,20 @@ function keyOf(texts: TemplateStringsArray): string {
   return key;
 }
 
+/** What tells two like messages apart to a translator is not said: "plain‖of a level". */
+const withoutContext = (text: string): string => {
+  const at = text.indexOf('‖');
+  return at < 0 ? text : text.slice(0, at);
+};
+
 const written = (part: string | number | null | undefined): string =>
   typeof part === 'number' ? String(part).replace('.', mark) : (part ?? '');
 
 /**
  * Says something to the reader in their language: the tag of every text that a person sees. The English in the code is
  * the message; what a language says for it stands in `words/`. A message that a language lacks is said in English.
+ *
+ * Where one English message means two things, what follows a ‖ tells them apart and is not said.
  *
  * @param parts inserted as they are, a number with the reader's decimal mark; one that is absent is left out
  * @example say`${4} of ${14} ticked` // "4 of 14 ticked", or "4 van 14 afgevinkt"
@@ -68,6 +77,6 @@ export function say(
 ): string {
   const other = messages?.[keyOf(texts)];
   return other === undefined
-    ? texts.reduce((all, text, i) => all + written(parts[i - 1]) + text)
+    ? texts.reduce((all, text, i) => all + written(parts[i - 1]) + withoutContext(text), '')
     : other.replace(/\{(\d+)\}/g, (_, i: string) => written(parts[Number(i)]));
 }

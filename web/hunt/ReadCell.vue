@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import { digits } from '../../core/units/figure.ts';
+import { brief } from '../../core/units/figure.ts';
 import { parseQuantity, type QuantityKind } from '../../core/units/quantity.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -24,7 +24,7 @@ const emit = defineEmits<{
 
 const typed = ref('');
 const isBad = ref(false);
-const written = (value: number) => digits(value, decimals).replace(/\.0+$/, '').replaceAll('\u2009', '');
+const written = (value: number) => brief(value, decimals).replaceAll('\u2009', '');
 watch(
   () => modelValue,
   (value) => {

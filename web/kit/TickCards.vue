@@ -57,7 +57,7 @@ function cardOf(own: Made): Card {
     tag: ids.length > 1 ? `${own.cable.tag} ×${ids.length}` : own.cable.tag,
     mm: Math.ceil(own.work.lengths?.cutMm ?? 0),
     from: done
-      ? 'cut'
+      ? say`cut`
       : isReady
         ? [...new Set(cuts.map(({ label }) => label))].join(', ')
         : say`waits for cable`,

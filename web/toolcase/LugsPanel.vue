@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { familySays } from '../../core/catalogue/lugs.ts';
 import { word } from '../../core/words/terms.ts';
 import { Plus } from '@lucide/vue';
 import { nanoid } from 'nanoid';
@@ -18,7 +19,7 @@ const filter = ref('');
 const openId = ref<string | null>(null);
 
 const words = (lug: Lug) =>
-  `${lug.label} ${lug.family} ${lug.stud} ${sizeLabel(lug.forSize)} ${lug.form}`.toLowerCase();
+  `${lug.label} ${familySays(lug.family)} ${lug.stud} ${sizeLabel(lug.forSize)} ${lug.form}`.toLowerCase();
 const SHOWN = 60;
 const found = computed(() =>
   bench.shop.lugs.filter((lug) =>

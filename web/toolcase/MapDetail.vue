@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { familySays } from '../../core/catalogue/lugs.ts';
 import { computed } from 'vue';
 import { sizeLabel } from '../../core/conductor/size.ts';
 import { dieOffer, dieRank, isUsable } from '../../core/termination/dieOffers.ts';
@@ -68,7 +69,7 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
       </h2>
       <p class="note">
         {{
-          say`${sizeLabel(row.lug.forSize)}, ${digits(row.lug.outerMm, 1)} over ${digits(row.lug.boreMm, 1)}, barrel ${digits(row.lug.barrelMm, 0)} deep; ${row.lug.family}`
+          say`${sizeLabel(row.lug.forSize)}, ${digits(row.lug.outerMm, 1)} over ${digits(row.lug.boreMm, 1)}, barrel ${digits(row.lug.barrelMm, 0)} deep; ${familySays(row.lug.family)}`
         }}
       </p>
       <template v-if="offer">

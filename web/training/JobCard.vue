@@ -29,7 +29,7 @@ const lines = computed((): readonly (readonly [string, string])[] => [
 <template>
   <section :aria-label="say`Job card`" class="px-4 py-2.5">
     <h3 class="figure text-[17px] font-semibold">{{ say`Job card ${asked.tag}` }}</h3>
-    <dl class="mt-1 grid grid-cols-[56px_minmax(0,1fr)] gap-x-2 text-[13.5px] leading-[21px]">
+    <dl class="mt-1 grid grid-cols-[max-content_minmax(0,1fr)] gap-x-2 text-[13.5px] leading-[21px]">
       <template v-for="[what, says] in lines" :key="what">
         <dt class="text-ink2">{{ what }}</dt>
         <dd class="font-bold">{{ says }}</dd>

@@ -76,7 +76,7 @@ const spoken = (place: PlaceName, here: readonly FaultName[]) =>
     ...readout(own.made, place, 1).map(({ what, says }) => `${what}: ${says}`),
     ...here.map((name) => say`marked: ${FAULTS[name].title}`),
   ].join('; ');
-const VIEW_WORDS: Readonly<Record<View, string>> = { bare: say`before the sleeve`, finished: 'finished' };
+const VIEW_WORDS: Readonly<Record<View, string>> = { bare: say`before the sleeve`, finished: say`finished` };
 </script>
 
 <template>

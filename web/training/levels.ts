@@ -3,9 +3,18 @@ import { say } from '../../core/words/say.ts';
 
 /** What the levels are called, and what each of them leaves to the eye. */
 export const LEVEL_WORDS: Readonly<Record<Level, { readonly title: string; readonly says: string }>> = {
-  1: { title: say`plain`, says: say`Gross faults; what is seen and what is asked stand beside each other.` },
-  2: { title: say`measured`, says: say`Smaller faults; the calliper gives figures, the looking is yours.` },
-  3: { title: say`fine`, says: say`Faults just past their limit, and nothing shines through the barrel.` },
+  1: {
+    title: say`plain‖of a level`,
+    says: say`Gross faults; what is seen and what is asked stand beside each other.`,
+  },
+  2: {
+    title: say`measured‖of a level`,
+    says: say`Smaller faults; the calliper gives figures, the looking is yours.`,
+  },
+  3: {
+    title: say`fine‖of a level`,
+    says: say`Faults just past their limit, and nothing shines through the barrel.`,
+  },
 };
 
 /** The level of an address; the first where it names none. */

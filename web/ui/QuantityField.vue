@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue';
-import { digits } from '../../core/units/figure.ts';
+import { brief } from '../../core/units/figure.ts';
 import { baseUnit, parseQuantity, type QuantityKind } from '../../core/units/quantity.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { say } from '../../core/words/say.ts';
@@ -46,9 +46,7 @@ const unit = computed(() => shownIn ?? (isInches.value ? 'in' : baseUnit(kind)))
 function written(value: number): string {
   const factor = unit.value === baseUnit(kind) ? 1 : inUnit(unit.value);
   const places = isInches.value ? 3 : decimals;
-  return digits(value / factor, places)
-    .replace(/(\.\d*?)0+$/, '$1')
-    .replace(/\.$/, '');
+  return brief(value / factor, places);
 }
 
 /** How many base units one `name` is. */

@@ -10,6 +10,7 @@ export interface LugBarrel {
 
 /** A family of lugs: one maker-neutral pattern in its sizes. A measured lug always replaces it. */
 export interface LugFamily {
+  /** As the shop's files name it: a standard die is known by it, in whatever language it is read. */
   readonly title: string;
   readonly source: string;
   readonly system: SizeSystem;
@@ -28,7 +29,7 @@ export type LugFamilyId = 'compression-metric' | 'tube-metric' | 'heavy-inch' | 
  */
 export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
   'compression-metric': {
-    title: say`heavy metric compression lug`,
+    title: 'heavy metric compression lug',
     source: say`DIN 46235 dimensions d1 bore, d4 outside, barrel length`,
     system: 'metric',
     sizes: {
@@ -47,7 +48,7 @@ export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
     dieCode: { 10: 6, 16: 8, 25: 10, 35: 12, 50: 14, 70: 16, 95: 18, 120: 20, 150: 22, 185: 25, 240: 28 },
   },
   'tube-metric': {
-    title: say`light metric tube lug`,
+    title: 'light metric tube lug',
     source: say`typical of the family`,
     system: 'metric',
     sizes: {
@@ -63,7 +64,7 @@ export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
     },
   },
   'heavy-inch': {
-    title: say`heavy-wall inch-gauge lug`,
+    title: 'heavy-wall inch-gauge lug',
     source: say`typical of the family`,
     system: 'awg',
     sizes: {
@@ -79,7 +80,7 @@ export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
     },
   },
   'light-inch': {
-    title: say`light inch-gauge lug`,
+    title: 'light inch-gauge lug',
     source: say`typical of the family`,
     system: 'awg',
     sizes: {

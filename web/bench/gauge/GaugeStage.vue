@@ -219,13 +219,13 @@ const short = (size: ConductorSize) =>
           <thead class="text-[14px] leading-4 text-ink2">
             <tr class="border-b border-line align-bottom">
               <th scope="col" class="py-1 text-left font-normal">{{ say`size` }}</th>
-              <th scope="col" class="font-normal">{{ say`drop` }}<br />%</th>
-              <th scope="col" class="font-normal">{{ say`heat` }}<br />°C</th>
-              <th scope="col" class="font-normal">{{ say`lost` }}<br />W</th>
-              <th scope="col" class="font-normal">{{ say`cable` }}<br />{{ say`kg` }}</th>
-              <th scope="col" class="font-normal">{{ say`cable` }}<br />{{ bench.shop.currency }}</th>
-              <th scope="col" class="font-normal">{{ say`a year` }}<br />{{ say`kWh` }}</th>
-              <th scope="col" class="font-normal">{{ say`bend` }}<br />{{ say`mm` }}</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`drop` }}<br />%</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`heat` }}<br />°C</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`lost` }}<br />W</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`cable` }}<br />{{ say`kg` }}</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`cable` }}<br />{{ bench.shop.currency }}</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`a year` }}<br />{{ say`kWh` }}</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`bend` }}<br />{{ say`mm` }}</th>
               <th scope="col" class="font-normal">
                 <span class="sr-only">{{ say`state` }}</span>
               </th>

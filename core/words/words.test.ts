@@ -1,0 +1,150 @@
+import { readFileSync } from 'node:fs';
+import { afterEach, describe, expect, jest, test } from '@jest/globals';
+import fc from 'fast-check';
+import { messagesOfTheCode, writtenMessages } from '../../scripts/words.ts';
+import { brief, digits, figure } from '../units/figure.ts';
+import { parseQuantity } from '../units/quantity.ts';
+import { decimalMark, messageOf, say, speak, spoken, writeDecimalsWith } from './say.ts';
+
+const dutch = JSON.parse(readFileSync('words/nl.json', 'utf8')) as Record<string, string>;
+const messages = messagesOfTheCode();
+const partsOf = (text: string) => [...text.matchAll(/\{\d+\}/g)].map(([part]) => part).sort();
+
+afterEach(() => {
+  speak(null);
+  writeDecimalsWith('.');
+});
+
+describe('the catalogue', () => {
+  test('all messages stand in one place, as the code says them now', () =>
+    expect(readFileSync('words/messages.json', 'utf8')).toBe(writtenMessages(messages)));
+  test('Dutch says every one of them and none besides', () => {
+    expect(Object.keys(messages).length).toBeGreaterThan(3000);
+    expect(Object.keys(dutch).sort()).toEqual(Object.keys(messages).sort());
+  });
+  test('with the same parts inserted, and the same room around it', () => {
+    for (const [english, said] of Object.entries(dutch)) {
+      expect([english, partsOf(said)]).toEqual([english, partsOf(english)]);
+      expect([english, /^\s/.test(said), /\s$/.test(said)]).toEqual([
+        english,
+        /^\s/.test(english),
+        /\s$/.test(english),
+      ]);
+      expect(said.trim()).not.toBe('');
+    }
+  });
+  test('and no sentence is left in English', () => {
+    const sentences = Object.entries(dutch).filter(([english]) => english.replace(/\{\d\}/g, '').length > 40);
+    const same = sentences.filter(([english, said]) => english === said).map(([english]) => english);
+    // Formulas with no word in them are the same in every language.
+    expect(same.filter((text) => /[a-z]{4,} [a-z]{3,}/.test(text))).toEqual([]);
+  });
+});
+
+describe('saying', () => {
+  test('English is what stands in the code', () => expect(say`${4} of ${14} ticked`).toBe('4 of 14 ticked'));
+  test('another language puts the parts where it wants them', () => {
+    speak({ code: 'nl', messages: { '{0} of {1} ticked': 'van {1} zijn er {0} afgevinkt' } });
+    expect(spoken()).toBe('nl');
+    expect(say`${4} of ${14} ticked`).toBe('van 14 zijn er 4 afgevinkt');
+  });
+  test('what is inserted is never taken for a part', () => {
+    speak({ code: 'nl', messages: { 'a {0} b {1}': '{1} b {0}' } });
+    expect(say`a ${'{1}'} b ${'$&'}`).toBe('$& b {1}');
+  });
+  test('what a language lacks is said in English', () => {
+    speak({ code: 'nl', messages: {} });
+    expect(say`not there yet`).toBe('not there yet');
+  });
+  test('what tells two messages apart is not said', () => {
+    expect(say`plain‖of a level`).toBe('plain');
+    expect(messageOf(['plain‖of a level'])).toBe('plain‖of a level');
+  });
+  test('a part that is absent is left out', () => expect(say`a${undefined}${null} b`).toBe('a b'));
+});
+
+describe('the decimal sign', () => {
+  test('is the reader’s', () => {
+    writeDecimalsWith(',');
+    expect(decimalMark()).toBe(',');
+    expect(figure(6349.25, 'mm', 1)).toBe('6\u2009349,3\u2009mm');
+    expect(digits(-0.5, 2)).toBe('\u22120,50');
+    expect([brief(24, 1), brief(0.05, 3), brief(1200, 2)]).toEqual(['24', '0,05', '1\u2009200']);
+    expect(say`about ${2.5} times`).toBe('about 2,5 times');
+  });
+  test('decides what a mark before three figures parts', () => {
+    const read = (text: string, mark: '.' | ',') => parseQuantity(text, 'length', 'mm', mark);
+    expect(read('1.250', '.')).toEqual({ ok: true, value: 1.25 });
+    expect(read('1,250', ',')).toEqual({ ok: true, value: 1.25 });
+    expect(read('1,250', '.')).toMatchObject({ ok: false, sentence: expect.stringContaining('two ways') });
+    expect(read('1.250', ',')).toMatchObject({ ok: false, sentence: expect.stringContaining('1,250') });
+    expect([read('2.5', ','), read('2,5', '.')]).toEqual([
+      { ok: true, value: 2.5 },
+      { ok: true, value: 2.5 },
+    ]);
+  });
+  test('whatever is written with either is read back', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: -1e6, max: 1e6, noNaN: true }),
+        fc.constantFrom<'.' | ','>('.', ','),
+        fc.integer({ min: 0, max: 4 }),
+        (value, mark, places) => {
+          writeDecimalsWith(mark);
+          for (const written of [digits(value, places), brief(value, places)]) {
+            const entry = parseQuantity(written, 'number');
+            expect(entry.ok && entry.value).toBeCloseTo(Number(value.toFixed(places)), 8);
+          }
+        },
+      ),
+    ));
+});
+
+/** All that is computed of the demo jobs and is no wording: figures, states, choices and their order. */
+async function figuresIn(language: string | null): Promise<string[]> {
+  jest.resetModules();
+  const words = await import('./say.ts');
+  words.speak(language === null ? null : { code: language, messages: dutch });
+  words.writeDecimalsWith(language === null ? '.' : ',');
+  const { jobFileSchema } = await import('../job/job.ts');
+  const { workUp } = await import('../workup.ts');
+  const { kitOf } = await import('../cutting/kit.ts');
+  const { logOf } = await import('../log/log.ts');
+  const { huntFound } = await import('../hunt/suspects.ts');
+  return ['teasel', 'marrow', 'hut'].flatMap((name) => {
+    const { job, shop, hunts = [] } = jobFileSchema.parse(
+      JSON.parse(readFileSync(`demo/${name}.json`, 'utf8')),
+    );
+    const works = workUp(job, shop).cables;
+    return [
+      ...works.flatMap(({ cableId, ends, lengths, findings, steps, verdict }) => [
+        JSON.stringify([cableId, ends.A.lug?.id, ends.A.die?.die.id, ends.B.lug?.id, ends.B.die?.die.id]),
+        JSON.stringify([cableId, ends.A.sleeve?.sleeve.id, ends.B.sleeve?.sleeve.id, lengths, verdict.state]),
+        ...findings.map(({ id, end, value, state, limit, use }) =>
+          JSON.stringify([cableId, id, end, value, state, limit, use]),
+        ),
+        JSON.stringify(steps.map(({ id, figure: own }) => [id, own?.value, own?.unit])),
+      ]),
+      JSON.stringify(
+        kitOf(
+          job.cables.flatMap((cable, i) => (works[i] ? [{ cable, work: works[i], key: cable.id }] : [])),
+          shop,
+        )
+          .lines.map(({ key, need, have, buy, price }) => [key, need, have, buy, price] as const)
+          // They are listed by name, so their order is the language's.
+          .sort(([a], [b]) => (a < b ? -1 : 1)),
+      ),
+      JSON.stringify(logOf([job], shop).map(({ cable, made, fitted, dues }) => [cable.id, made, fitted, dues])),
+      ...hunts.map((hunt) =>
+        JSON.stringify(huntFound(hunt).suspects.map(({ piece, wastedW, milliohm }) => [piece.id, wastedW, milliohm])),
+      ),
+    ];
+  });
+}
+
+test('the language changes no figure, no state and no choice', async () => {
+  const english = await figuresIn(null);
+  const inDutch = await figuresIn('nl');
+  expect(english.length).toBeGreaterThan(500);
+  expect(inDutch).toEqual(english);
+});
