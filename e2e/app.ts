@@ -131,3 +131,23 @@ export class App {
     );
   }
 }
+
+/** Texts of the drawing that run over each other or off its edge. */
+export const overlapsInDrawing = (page: Page): Promise<string[]> =>
+  page.locator('.workpiece svg').evaluate((svg) => {
+    const edge = svg.getBoundingClientRect();
+    const boxes = [...svg.querySelectorAll('text')]
+      .filter((text) => text.textContent?.trim())
+      .map((text) => ({ words: text.textContent?.trim() ?? '', box: text.getBoundingClientRect() }));
+    const found: string[] = [];
+    boxes.forEach(({ words, box }, i) => {
+      if (box.left < edge.left - 1 || box.right > edge.right + 1) found.push(`${words} runs off`);
+      // A text's box is taller than its letters: two rows may touch, but not by more than that.
+      for (const other of boxes.slice(i + 1)) {
+        const across = Math.min(box.right, other.box.right) - Math.max(box.left, other.box.left);
+        const down = Math.min(box.bottom, other.box.bottom) - Math.max(box.top, other.box.top);
+        if (across > 1 && down > 5) found.push(`${words} over ${other.words}`);
+      }
+    });
+    return found;
+  });

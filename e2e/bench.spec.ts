@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { App } from './app.ts';
+import { App, overlapsInDrawing } from './app.ts';
 
 test.describe('the bench by keyboard', () => {
   test('stages, cables, new, duplicate, delete, undo and redo', async ({ page }) => {
@@ -110,24 +110,7 @@ test.describe('the drawing', () => {
         const parts = width < 640 ? await page.getByRole('tab').all() : [undefined];
         for (const part of parts) {
           await part?.click();
-          const problems = await page.locator('.workpiece svg').evaluate((svg) => {
-            const edge = svg.getBoundingClientRect();
-            const boxes = [...svg.querySelectorAll('text')]
-              .filter((text) => text.textContent?.trim())
-              .map((text) => ({ words: text.textContent?.trim() ?? '', box: text.getBoundingClientRect() }));
-            const found: string[] = [];
-            boxes.forEach(({ words, box }, i) => {
-              if (box.left < edge.left - 1 || box.right > edge.right + 1) found.push(`${words} runs off`);
-              // A text's box is taller than its letters: two rows may touch, but not by more than that.
-              for (const other of boxes.slice(i + 1)) {
-                const across = Math.min(box.right, other.box.right) - Math.max(box.left, other.box.left);
-                const down = Math.min(box.bottom, other.box.bottom) - Math.max(box.top, other.box.top);
-                if (across > 1 && down > 5) found.push(`${words} over ${other.words}`);
-              }
-            });
-            return found;
-          });
-          expect(problems, `${cable} at ${name}`).toEqual([]);
+          expect(await overlapsInDrawing(page), `${cable} at ${name}`).toEqual([]);
         }
       }
     });

@@ -175,7 +175,7 @@ export function remadeCable(hunt: Hunt, piece: Piece, blank: Cable): Cable {
         ? hunt.load
         : by === -1 && piece.side === 'back'
           ? hunt.load
-          : 'battery';
+          : say`battery`;
   };
   const lengthMm = Math.max(50, piece.lengthMm ?? blank.run.lengthMm);
   return {

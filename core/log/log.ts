@@ -53,7 +53,7 @@ function entryOf(cable: Cable, job: Job, shop: Shop): LogEntry {
     dies: unique(
       dies.map(
         ({ stamp, toolId }) =>
-          `${stamp || 'unmarked'}, ${tools.find(({ id }) => id === toolId)?.title ?? say`no tool`}`,
+          `${stamp || say`unmarked`}, ${tools.find(({ id }) => id === toolId)?.title ?? say`no tool`}`,
       ),
     ),
     verdict: record?.verdict ?? null,

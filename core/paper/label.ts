@@ -38,8 +38,8 @@ export function labelOf({ cable, work }: Scheduled, day: string): Label {
     from: `${cable.ends.A.at}, ${meetsWord(A.meets)}`,
     to: `${cable.ends.B.at}, ${meetsWord(B.meets)}`,
     length,
-    lugs: `${A.lug?.label ?? 'none'} / ${B.lug?.label ?? 'none'}`,
-    die: [A, B].map(({ die }) => (die ? die.die.stamp || 'unmarked' : 'none')).join(' / '),
+    lugs: `${A.lug?.label ?? say`none`} / ${B.lug?.label ?? say`none`}`,
+    die: [A, B].map(({ die }) => (die ? die.die.stamp || say`unmarked` : say`none`)).join(' / '),
     proof: STATE_SAYS[record?.verdict ?? work.verdict.state],
     by: record ? `${record.by} ${record.at.slice(0, 10)}` : day,
   };

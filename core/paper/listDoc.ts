@@ -122,10 +122,10 @@ export function scheduleDoc(jobTitle: string, cables: readonly Scheduled[]): Lis
         title: '',
         rows: cables.map(({ cable, work }) => [
           cable.tag,
-          cable.polarity,
+          word(cable.polarity),
           `${cable.ends.A.at}, ${cable.ends.A.stud}`,
           `${cable.ends.B.at}, ${cable.ends.B.stud}`,
-          work.choice.taken.at.currentA === null ? 'none' : digits(work.choice.taken.at.currentA, 0),
+          work.choice.taken.at.currentA === null ? say`none` : digits(work.choice.taken.at.currentA, 0),
           `${sizeLabel(work.choice.taken.at.size)} ${word(cable.jacket)}`,
           work.lengths ? mm(work.lengths.finishedMm) : '',
           work.lengths ? mm(work.lengths.cutMm) : '',

@@ -53,9 +53,9 @@ export interface TestRecord {
 }
 
 const WORD: Readonly<Record<State, string>> = {
-  holds: 'holds',
-  watch: 'watch',
-  fails: 'fails',
+  holds: say`holds`,
+  watch: say`watch`,
+  fails: say`fails`,
   unproved: say`not proved`,
 };
 const WOULD: Readonly<Record<State, string>> = {
@@ -67,7 +67,7 @@ const WOULD: Readonly<Record<State, string>> = {
 
 function rowOf(finding: Finding): RecordRow {
   const { title, end, state, would, waived, read, provenance, margin, value, because } = finding;
-  const extra = [would && WOULD[would], waived && 'waived'].filter(Boolean).join(', ');
+  const extra = [would && WOULD[would], waived && say`waived`].filter(Boolean).join(', ');
   return {
     title,
     end: end ?? '',
@@ -76,7 +76,9 @@ function rowOf(finding: Finding): RecordRow {
     left:
       margin === undefined || value === null || state === 'unproved' || finding.limit?.kind === 'window'
         ? ''
-        : `${digits(Math.abs(100 * margin), 0)} % ${margin >= 0 ? 'left' : 'over'}`,
+        : margin >= 0
+          ? say`${digits(100 * margin, 0)} % left`
+          : say`${digits(-100 * margin, 0)} % over`,
     state,
     says: extra ? `${WORD[state]}, ${extra}` : WORD[state],
     read: read
@@ -125,7 +127,7 @@ export function testRecord({ cable, work }: Scheduled, job: string, day: string)
     })),
     simulated: findings.some(({ provenance }) => provenance === 'simulated'),
     facts: [
-      `${cable.polarity}, ${sizeLabel(work.choice.taken.at.size)} ${work.kind.title.toLowerCase()}, ${cable.jacket}`,
+      `${word(cable.polarity)}, ${sizeLabel(work.choice.taken.at.size)} ${work.kind.title.toLowerCase()}, ${word(cable.jacket)}`,
       ...(lengths
         ? [say`finished ${figure(lengths.finishedMm, 'mm', 0)}, cut ${figure(lengths.cutMm, 'mm', 0)}`]
         : []),

@@ -106,7 +106,7 @@ export const QUESTIONS: readonly Question[] = [
       ],
       [
         'solder',
-        'solder',
+        say`solder`,
         say`Total contact, sealed and stiff; must not be the only hold on a short barrel.`,
       ],
       ['slug then crimp', say`slug, crimp`, say`Practised by some; the crimp relaxes as the solder creeps.`],

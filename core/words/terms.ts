@@ -63,6 +63,8 @@ export const TERMS = {
   'wrong-lug': say`wrong lug`,
   loose: say`loose`,
   tube: say`tube`,
+  indent: say`indent`,
+  hexagon: say`hexagon`,
   'cast clamp': say`cast clamp`,
   'screw clamp': say`screw clamp`,
   butt: say`in-line butt`,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { BookOpen, BriefcaseBusiness, Plus, Ruler, TrendingDown } from '@lucide/vue';
 import { useVirtualList } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
@@ -24,7 +25,7 @@ const marked = ref<readonly string[]>([]);
 const filterField = useTemplateRef<HTMLInputElement>('filterField');
 
 const matches = (cable: Cable) =>
-  `${cable.tag} ${cable.ends.A.at} ${cable.ends.B.at} ${cable.jacket} ${cable.polarity}`
+  `${cable.tag} ${cable.ends.A.at} ${cable.ends.B.at} ${word(cable.jacket)} ${word(cable.polarity)}`
     .toLowerCase()
     .includes(filter.value.trim().toLowerCase());
 const shown = computed(() => (filter.value.trim() === '' ? job.cables : job.cables.filter(matches)));

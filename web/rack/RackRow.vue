@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { type Cable, type Stage, STAGES } from '../../core/job/cable.ts';
@@ -63,7 +64,7 @@ const spokenTicks = computed(
       {{ cable.ends.B.at || say`to …` }}
     </span>
     <span class="mt-0.5 flex items-center gap-1">
-      <span class="figure w-3 text-[15px] font-semibold" :aria-label="cable.polarity">{{
+      <span class="figure w-3 text-[15px] font-semibold" :aria-label="word(cable.polarity)">{{
         SIGNS[cable.polarity]
       }}</span>
       <CableMiniature

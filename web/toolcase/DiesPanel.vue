@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { digits } from '../../core/units/figure.ts';
 import { Plus, X } from '@lucide/vue';
 import type { Draft } from 'immer';
@@ -122,7 +123,7 @@ function setLargest(id: string, largest: number | undefined): void {
       </p>
       <p v-else class="note">
         {{
-          say`Leaves a ${facts(tool).leaves}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`wants ${tool.swingMm ?? facts(tool).swingMm} mm of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
+          say`Leaves a ${word(facts(tool).leaves)}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`wants ${tool.swingMm ?? facts(tool).swingMm} mm of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
         }}
       </p>
       <table class="mt-2 w-full">

@@ -108,5 +108,6 @@ export function marginText({ margin, limit, unit, value, state }: Finding): stri
   if (limit.kind === 'window' && state !== 'fails') return '';
   const percent = Math.abs(margin * 100);
   const amount = `${digits(percent, percent < 10 ? 1 : 0)}\u2009%`;
-  return margin >= 0 ? say`${amount} left` : `${amount} ${limit.kind === 'least' ? 'short' : 'over'}`;
+  if (margin >= 0) return say`${amount} left`;
+  return limit.kind === 'least' ? say`${amount} short` : say`${amount} over`;
 }

@@ -64,7 +64,9 @@ const trials = computed(() => {
   if (!die) return '';
   const { trials: count } = die.learned;
   if (count === 0) return say`no trial yet`;
-  return `${count} ${count === 1 ? 'trial' : 'trials'}${die.own ? say`, ${die.own.count} on this lug` : ''}`;
+  return (
+    (count === 1 ? say`1 trial` : say`${count} trials`) + (die.own ? say`, ${die.own.count} on this lug` : '')
+  );
 });
 /** What stands in place of a crimp. */
 const uncrimped = computed(() =>
