@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { IncomingMessage, Server } from 'node:http';
 import type { Duplex } from 'node:stream';
 import { type WebSocket, WebSocketServer } from 'ws';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { INSTRUMENT_KINDS, type InstrumentKind } from '../core/catalogue/tables/instruments.ts';
 import { lineSplitter } from '../core/instrument/lines.ts';
 import { type HiddenFault, hiddenFaultSchema } from '../core/instrument/standIn/specimen.ts';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { markLanguage, readingKept, speakAs } from './words.ts';
 
 // Zod would otherwise probe for `eval` as its schemas are made, which the page's policy forbids: so first this, and the

@@ -1,3 +1,4 @@
+import * as z from 'zod/mini';
 import { type DecimalMark, type Language, speak, spoken, writeDecimalsWith } from '../core/words/say.ts';
 import dutch from '../words/nl.json?url';
 
@@ -5,7 +6,11 @@ import dutch from '../words/nl.json?url';
 export const LANGUAGES = { en: 'English', nl: 'Nederlands' } as const;
 export type LanguageCode = keyof typeof LANGUAGES;
 
-const CATALOGUES: Partial<Record<LanguageCode, string>> = { nl: dutch };
+/** Where a language’s messages lie, and what its schemas say when they refuse. */
+const CATALOGUES = {
+  nl: { address: dutch, refusals: () => import('zod/v4/locales/nl.js') },
+} as const;
+const isCatalogued = (code: string): code is keyof typeof CATALOGUES => code in CATALOGUES;
 
 /** How this browser is read: it belongs to the reader, not to the work, so no backup carries it. */
 export interface Reading {
@@ -71,11 +76,12 @@ export const spokenHere = (): string => JSON.stringify({ ...readingKept(), brows
  */
 export async function speakAs(reading: Reading, browser: readonly string[]): Promise<void> {
   now = localeOf(reading, browser);
-  const address = CATALOGUES[now.code];
-  if (address !== undefined) {
+  if (isCatalogued(now.code)) {
+    const { address, refusals } = CATALOGUES[now.code];
     try {
-      const answer = await fetch(address);
+      const [answer, own] = await Promise.all([fetch(address), refusals()]);
       speak({ code: now.code, messages: (await answer.json()) as Language['messages'] });
+      z.config(own.default());
     } catch {
       now = { code: 'en', locale: 'en' };
     }

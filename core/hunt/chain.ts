@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { CHAIN_PIECES, CHAIN_PIECE_KINDS, type ChainPieceKind } from '../catalogue/tables/chainPieces.ts';
 import { resistancePerMetre } from '../conductor/resistance.ts';
 import { sizeSchema } from '../job/shop.ts';
@@ -13,14 +13,14 @@ export const pieceSchema = z.strictObject({
   title: name,
   side: z.enum(['out', 'back']),
   /** Of a cable: its conductor and length. */
-  size: sizeSchema.optional(),
-  lengthMm: mm(10, 1e6).optional(),
-  tinned: z.boolean().optional(),
+  size: z.optional(sizeSchema),
+  lengthMm: z.optional(mm(10, 1e6)),
+  tinned: z.optional(z.boolean()),
   /** What it should take, mΩ, where that is known better than by its kind. */
-  milliohm: z.number().min(0).max(1e4).optional(),
+  milliohm: z.optional(z.number().check(z.gte(0), z.lte(1e4))),
   /** The cable of the job that it belongs to, and which end of it. */
-  ofCable: id.optional(),
-  ofEnd: z.enum(END_NAMES).optional(),
+  ofCable: z.optional(id),
+  ofEnd: z.optional(z.enum(END_NAMES)),
 });
 
 /** Millivolts across one piece or several in a row, and the amps that flowed in that very moment. */
@@ -28,8 +28,8 @@ export const spanSchema = z.strictObject({
   id,
   first: id,
   last: id,
-  millivolt: z.number().min(0).max(1e5),
-  amps: z.number().min(0.1).max(20000),
+  millivolt: z.number().check(z.gte(0), z.lte(1e5)),
+  amps: z.number().check(z.gte(0.1), z.lte(20000)),
   at: moment,
   by: text(60),
   source: z.enum(['typed', 'instrument', 'simulated']),
@@ -43,30 +43,32 @@ export const huntSchema = z
   .strictObject({
     id,
     /** The job it belongs to; a hunt may stand alone. */
-    jobId: id.optional(),
+    jobId: z.optional(id),
     title: name,
-    systemV: z.number().min(1).max(1000),
+    systemV: z.number().check(z.gte(1), z.lte(1000)),
     test: z.enum(HUNT_TESTS),
     /** What is at the far end: "bow thruster". */
     load: name,
     /** At the posts, nothing flowing. */
-    restV: z.number().min(0).max(1000).optional(),
+    restV: z.optional(z.number().check(z.gte(0), z.lte(1000))),
     /** At the posts and at the load's own terminals, in one moment under load, and the amps of that moment. */
     loaded: z.strictObject({
-      postsV: z.number().min(0).max(1000).optional(),
-      loadV: z.number().min(0).max(1000).optional(),
-      amps: z.number().min(0.1).max(20000).optional(),
+      postsV: z.optional(z.number().check(z.gte(0), z.lte(1000))),
+      loadV: z.optional(z.number().check(z.gte(0), z.lte(1000))),
+      amps: z.optional(z.number().check(z.gte(0.1), z.lte(20000))),
     }),
     /** How warm the copper is taken to be. */
-    copperC: z.number().min(-40).max(150),
-    pieces: z.array(pieceSchema).max(60),
-    spans: z.array(spanSchema).max(200),
+    copperC: z.number().check(z.gte(-40), z.lte(150)),
+    pieces: z.array(pieceSchema).check(z.maxLength(60)),
+    spans: z.array(spanSchema).check(z.maxLength(200)),
     notes: text(2000),
   })
-  .refine(({ pieces }) => new Set(pieces.map((own) => own.id)).size === pieces.length, {
-    path: ['pieces'],
-    message: say`two pieces have the same id`,
-  });
+  .check(
+    z.refine(({ pieces }) => new Set(pieces.map((own) => own.id)).size === pieces.length, {
+      path: ['pieces'],
+      message: say`two pieces have the same id`,
+    }),
+  );
 
 export type Piece = z.infer<typeof pieceSchema>;
 export type Span = z.infer<typeof spanSchema>;

@@ -1,5 +1,5 @@
 import { differenceInDays, parseISO } from 'date-fns';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { huntSchema } from '../hunt/chain.ts';
 import { cableSchema } from './cable.ts';
 import { jobSchema } from './job.ts';
@@ -13,13 +13,13 @@ export const binItemSchema = z.discriminatedUnion('what', [
     ...binned,
     what: z.literal('job'),
     job: jobSchema,
-    hunts: z.array(huntSchema).max(100),
+    hunts: z.array(huntSchema).check(z.maxLength(100)),
   }),
   z.strictObject({ ...binned, what: z.literal('cable'), jobId: id, cable: cableSchema }),
   z.strictObject({ ...binned, what: z.literal('hunt'), hunt: huntSchema }),
 ]);
 export type BinItem = z.infer<typeof binItemSchema>;
-export const binSchema = z.array(binItemSchema).max(1000);
+export const binSchema = z.array(binItemSchema).check(z.maxLength(1000));
 
 /** What was deleted stays this long. */
 export const BIN_DAYS = 90;

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { END_NAMES, endSchema, joinSchema } from './end.ts';
 import { readingSchema, reworkSchema, waiverSchema } from './reading.ts';
 import { runSchema } from './run.ts';
@@ -16,7 +16,7 @@ export const passedSchema = z.strictObject({
   step: id,
   at: moment,
   by: text(60),
-  reason: text(200).min(3),
+  reason: text(200).check(z.minLength(3)),
 });
 
 /** Something that went wrong at a step, and the way that was taken out of it. */
@@ -25,11 +25,11 @@ export const mishapSchema = z.strictObject({
   at: moment,
   by: text(60),
   step: id,
-  end: endName.optional(),
+  end: z.optional(endName),
   what: name,
   way: z.enum(['redo', 'cut back', 'scrap']),
   /** What was cut off, mm. */
-  cutBackMm: mm().optional(),
+  cutBackMm: z.optional(mm()),
 });
 
 /** A photograph of the work; its picture is kept apart, and goes along in the job file. */
@@ -38,14 +38,14 @@ export const photoSchema = z.strictObject({
   at: moment,
   by: text(60),
   /** The step it was taken at. */
-  step: id.optional(),
-  widthPx: z.int().min(1).max(20000),
-  heightPx: z.int().min(1).max(20000),
+  step: z.optional(id),
+  widthPx: z.int().check(z.gte(1), z.lte(20000)),
+  heightPx: z.int().check(z.gte(1), z.lte(20000)),
 });
 
 /** A look at the fitted end or route that somebody took, by its name: "washer.A". */
 export const fittedSchema = z.strictObject({
-  check: z.string().regex(/^[\w.-]{1,90}$/),
+  check: z.string().check(z.regex(/^[\w.-]{1,90}$/)),
   at: moment,
   by: text(60),
 });
@@ -58,23 +58,23 @@ export const correctionSchema = z.strictObject({
   what: name,
   was: text(300),
   now: text(300),
-  why: text(200).min(3),
+  why: text(200).check(z.minLength(3)),
 });
 
 /** One line of a sealed record: the finding as it stood. */
 export const recordLineSchema = z.strictObject({
   title: text(),
-  end: endName.optional(),
+  end: z.optional(endName),
   value: text(60),
   limit: text(60),
   state: z.enum(['holds', 'watch', 'fails', 'unproved']),
   because: text(800),
   /** Of a reading: where it came from, who took it, when, with what, and until when that is calibrated. */
-  source: z.enum(['typed', 'instrument', 'simulated']).optional(),
-  by: text(60).optional(),
-  at: moment.optional(),
-  with: name.optional(),
-  due: day.optional(),
+  source: z.optional(z.enum(['typed', 'instrument', 'simulated'])),
+  by: z.optional(text(60)),
+  at: z.optional(moment),
+  with: z.optional(name),
+  due: z.optional(day),
 });
 
 export const recordSchema = z.strictObject({
@@ -84,7 +84,7 @@ export const recordSchema = z.strictObject({
   conductor: text(),
   finishedMm: mm(),
   simulated: z.boolean(),
-  lines: z.array(recordLineSchema).max(200),
+  lines: z.array(recordLineSchema).check(z.maxLength(200)),
 });
 
 export const cableSchema = z.strictObject({
@@ -96,34 +96,34 @@ export const cableSchema = z.strictObject({
   gauge: z.strictObject({
     kindId: id,
     /** The size chosen; the proposed one when not said. */
-    size: sizeSchema.optional(),
-    oneSizeUp: z.boolean().optional(),
+    size: z.optional(sizeSchema),
+    oneSizeUp: z.optional(z.boolean()),
     /** Conductors side by side, of equal length and ends. */
-    parallel: z.int().min(1).max(4).optional(),
+    parallel: z.optional(z.int().check(z.gte(1), z.lte(4))),
   }),
   ends: z.strictObject({ A: endSchema, B: endSchema }),
-  joins: z.array(joinSchema).max(10),
+  joins: z.array(joinSchema).check(z.maxLength(10)),
   /** From palm A to palm B, turned as the cable lies, degrees. */
-  palmAngleDeg: z.number().min(0).max(359),
+  palmAngleDeg: z.number().check(z.gte(0), z.lte(359)),
   /** Steps of the traveller that are done, by their id, with when and by whom. */
-  done: z.array(z.strictObject({ step: id, at: moment, by: text(60) })).max(200),
-  readings: z.array(readingSchema).max(2000),
-  reworks: z.array(reworkSchema).max(200),
+  done: z.array(z.strictObject({ step: id, at: moment, by: text(60) })).check(z.maxLength(200)),
+  readings: z.array(readingSchema).check(z.maxLength(2000)),
+  reworks: z.array(reworkSchema).check(z.maxLength(200)),
   /** Readings done without, and who answers for it. */
-  waivers: z.array(waiverSchema).max(200),
+  waivers: z.array(waiverSchema).check(z.maxLength(200)),
   /** Gates gone past with a reason. */
-  passed: z.array(passedSchema).max(200),
+  passed: z.array(passedSchema).check(z.maxLength(200)),
   /** What went wrong while making it; nothing of it is taken out again. */
-  mishaps: z.array(mishapSchema).max(200),
-  photos: z.array(photoSchema).max(100),
+  mishaps: z.array(mishapSchema).check(z.maxLength(200)),
+  photos: z.array(photoSchema).check(z.maxLength(100)),
   /** What was looked at while it was fitted and first made live. */
-  fitted: z.array(fittedSchema).max(100),
+  fitted: z.array(fittedSchema).check(z.maxLength(100)),
   /** Words to find it by. */
-  keywords: z.array(text(30).min(1)).max(20),
-  corrections: z.array(correctionSchema).max(200),
+  keywords: z.array(text(30).check(z.minLength(1))).check(z.maxLength(20)),
+  corrections: z.array(correctionSchema).check(z.maxLength(200)),
   notes: text(4000),
   /** Sealed records, oldest first. A later one does not erase an earlier one. */
-  records: z.array(recordSchema).max(100),
+  records: z.array(recordSchema).check(z.maxLength(100)),
 });
 
 export type Photo = z.infer<typeof photoSchema>;

@@ -1,4 +1,4 @@
-import type * as z from 'zod';
+import type * as z from 'zod/mini';
 import { FORMAT, type Job, type JobFile, jobFileSchema, VERSION } from './job.ts';
 import { migrateFile } from './migrate.ts';
 import type { Shop } from './shop.ts';
@@ -47,7 +47,7 @@ export function readJobFile(contents: string): Parsed<JobFile> {
   return parsed.success ? { ok: true, value: parsed.data } : refuseIssue(parsed.error);
 }
 
-function refuseIssue(error: z.ZodError): Parsed<never> {
+function refuseIssue(error: z.core.$ZodError): Parsed<never> {
   const [first] = error.issues;
   const path = first?.path.join('.') ?? '';
   const more = error.issues.length > 1 ? say` (and ${error.issues.length - 1} more)` : '';

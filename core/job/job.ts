@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { CAUTION_IDS } from '../traveller/cautions.ts';
 import { huntSchema } from '../hunt/chain.ts';
 import { cableSchema } from './cable.ts';
@@ -12,14 +12,14 @@ export const sharedStudSchema = z.strictObject({
   name,
   stud: studSchema,
   /** Thread standing clear of the face, mm. */
-  lengthMm: mm(2, 200).optional(),
+  lengthMm: z.optional(mm(2, 200)),
   springWasher: z.boolean(),
   /** What else is on it and is no cable of this job. */
   others: z
-    .array(z.strictObject({ what: name, amps: z.number().min(0).max(5000), palmMm: mm(0.3, 20) }))
-    .max(10),
+    .array(z.strictObject({ what: name, amps: z.number().check(z.gte(0), z.lte(5000)), palmMm: mm(0.3, 20) }))
+    .check(z.maxLength(10)),
   /** From the face outwards, as it is stacked: "th2.B", or the name of another; by amps when not said. */
-  order: z.array(text(90)).max(20).optional(),
+  order: z.optional(z.array(text(90)).check(z.maxLength(20))),
 });
 
 export const jobSchema = z
@@ -27,30 +27,32 @@ export const jobSchema = z
     id,
     title: name,
     subtitle: text(120),
-    cables: z.array(cableSchema).max(2000),
-    studs: z.array(sharedStudSchema).max(500),
+    cables: z.array(cableSchema).check(z.maxLength(2000)),
+    studs: z.array(sharedStudSchema).check(z.maxLength(500)),
     /** Cautions gone through, each for its day. */
     heeded: z
       .array(z.strictObject({ caution: z.enum(CAUTION_IDS), day, at: moment, by: text(60) }))
-      .max(2000),
+      .check(z.maxLength(2000)),
     /** What making is held against; nothing is compared until it is said. */
-    makeOrBuy: z
-      .strictObject({
+    makeOrBuy: z.optional(
+      z.strictObject({
         /** Typed: what all its cables cost ready made, delivered. */
-        boughtPrice: z.number().min(0).max(1e6),
-        minutesACable: z.number().min(0).max(1000),
-        ratePerHour: z.number().min(0).max(1000),
+        boughtPrice: z.number().check(z.gte(0), z.lte(1e6)),
+        minutesACable: z.number().check(z.gte(0), z.lte(1000)),
+        ratePerHour: z.number().check(z.gte(0), z.lte(1000)),
         /** A tool that would have to be bought; 0 where it is owned. */
-        toolPrice: z.number().min(0).max(1e5),
+        toolPrice: z.number().check(z.gte(0), z.lte(1e5)),
         /** What of it this job bears; all of it unless said. */
-        toolPercent: z.number().min(0).max(100).optional(),
-      })
-      .optional(),
+        toolPercent: z.optional(z.number().check(z.gte(0), z.lte(100))),
+      }),
+    ),
   })
-  .refine((job) => new Set(job.cables.map((cable) => cable.id)).size === job.cables.length, {
-    path: ['cables'],
-    message: say`two cables have the same id`,
-  });
+  .check(
+    z.refine((job) => new Set(job.cables.map((cable) => cable.id)).size === job.cables.length, {
+      path: ['cables'],
+      message: say`two cables have the same id`,
+    }),
+  );
 
 export type SharedStud = z.infer<typeof sharedStudSchema>;
 export type Job = z.infer<typeof jobSchema>;
@@ -69,17 +71,14 @@ export const jobFileSchema = z.strictObject({
   job: jobSchema,
   shop: shopSchema,
   /** Pictures of its photographs by their id: JPEG in base64. */
-  photos: z
-    .record(
+  photos: z.optional(
+    z.record(
       id,
-      z
-        .string()
-        .max(LARGEST_PHOTO_CHARS)
-        .regex(/^[A-Za-z0-9+/]*={0,2}$/, say`no base64`),
-    )
-    .optional(),
+      z.string().check(z.maxLength(LARGEST_PHOTO_CHARS), z.regex(/^[A-Za-z0-9+/]*={0,2}$/, say`no base64`)),
+    ),
+  ),
   /** Fault hunts that belong to it. */
-  hunts: z.array(huntSchema).max(100).optional(),
+  hunts: z.optional(z.array(huntSchema).check(z.maxLength(100))),
 });
 
 export type JobFile = z.infer<typeof jobFileSchema>;

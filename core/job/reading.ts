@@ -1,5 +1,5 @@
 import { say } from '../words/say.ts';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { END_NAMES } from './end.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
 
@@ -24,19 +24,19 @@ const readingBase = {
   /** Where the figure came from. A simulated reading proves nothing. */
   source: z.enum(['typed', 'instrument', 'simulated']),
   /** What it was read with, as that instrument stood then. */
-  instrument: z
-    .strictObject({
+  instrument: z.optional(
+    z.strictObject({
       title: name,
       /** The least it can tell apart, in the unit of the reading. */
-      resolution: z.number().positive().max(1e4).optional(),
+      resolution: z.optional(z.number().check(z.positive(), z.lte(1e4))),
       /** The day until which its calibration holds. */
-      due: day.optional(),
-    })
-    .optional(),
+      due: z.optional(day),
+    }),
+  ),
   /** The reading that this one puts right; that one is struck out. */
-  corrects: id.optional(),
+  corrects: z.optional(id),
   /** A reading that was itself wrong stays in the record, struck out with who and why. */
-  struck: z.strictObject({ at: moment, by: text(60), why: name }).optional(),
+  struck: z.optional(z.strictObject({ at: moment, by: text(60), why: name })),
 };
 const endName = z.enum(END_NAMES);
 
@@ -48,36 +48,36 @@ export const readingSchema = z.discriminatedUnion('check', [
     check: z.literal('pull'),
     end: endName,
     /** Held for one minute, unless it says how long. */
-    forceN: z.number().min(0).max(50000),
+    forceN: z.number().check(z.gte(0), z.lte(50000)),
     held: z.boolean(),
-    heldS: z.number().min(0).max(3600).optional(),
+    heldS: z.optional(z.number().check(z.gte(0), z.lte(3600))),
     /** Pulled on a sample made alike and then spent, not on the cable itself. */
-    sample: z.boolean().optional(),
+    sample: z.optional(z.boolean()),
   }),
   z.strictObject({
     ...readingBase,
     /** Four wires across one crimp: from the lug's shoulder to a point on the bared or pricked conductor. */
     check: z.literal('joint'),
     end: endName,
-    milliohm: z.number().min(0).max(1000),
+    milliohm: z.number().check(z.gte(0), z.lte(1000)),
     /** From the barrel's mouth to the probe on the cable. */
     beyondMm: mm(0, 2000),
     /** The same cable without a joint, read just before or after. */
-    plain: z.strictObject({ milliohm: z.number().positive().max(1000), lengthMm: mm(10, 1e5) }),
+    plain: z.strictObject({ milliohm: z.number().check(z.positive(), z.lte(1000)), lengthMm: mm(10, 1e5) }),
   }),
   z.strictObject({
     ...readingBase,
     /** A crimp made alike, sawn through and measured in a picture. */
     check: z.literal('section'),
     end: endName,
-    voidShare: z.number().min(0).max(0.6),
+    voidShare: z.number().check(z.gte(0), z.lte(0.6)),
     /** The largest patch of air, as a share of the outline. */
-    largestShare: z.number().min(0).max(0.6),
+    largestShare: z.number().check(z.gte(0), z.lte(0.6)),
     acrossFlatsMm: mm(1, 100),
     /** Thinnest over thickest barrel wall, where the picture shows it. */
-    wallEvenness: z.number().min(0).max(1).optional(),
+    wallEvenness: z.optional(z.number().check(z.gte(0), z.lte(1))),
     /** Share of the strands that still look round. */
-    roundShare: z.number().min(0).max(1).optional(),
+    roundShare: z.optional(z.number().check(z.gte(0), z.lte(1))),
   }),
   z.strictObject({
     ...readingBase,
@@ -85,12 +85,12 @@ export const readingSchema = z.discriminatedUnion('check', [
     check: z.literal('thermal'),
     end: endName,
     against: z.enum(['jacket', 'lug']),
-    lugC: z.number().min(-40).max(400),
-    againstC: z.number().min(-40).max(400),
+    lugC: z.number().check(z.gte(-40), z.lte(400)),
+    againstC: z.number().check(z.gte(-40), z.lte(400)),
     /** The lug ten minutes before. */
-    earlierC: z.number().min(-40).max(400),
-    amps: z.number().min(1).max(20000),
-    minutes: z.number().min(0).max(1440),
+    earlierC: z.number().check(z.gte(-40), z.lte(400)),
+    amps: z.number().check(z.gte(1), z.lte(20000)),
+    minutes: z.number().check(z.gte(0), z.lte(1440)),
     /** Matte tape or paint on the bright metal. */
     matte: z.boolean(),
   }),
@@ -98,12 +98,12 @@ export const readingSchema = z.discriminatedUnion('check', [
     ...readingBase,
     /** Millivolts at a load current, over one joint, or over a stretch of the conductor where no end is named. */
     check: z.literal('drop'),
-    end: endName.optional(),
-    millivolt: z.number().min(0).max(1e5),
-    amps: z.number().min(1).max(20000),
+    end: z.optional(endName),
+    millivolt: z.number().check(z.gte(0), z.lte(1e5)),
+    amps: z.number().check(z.gte(1), z.lte(20000)),
     /** From the mouth to the probe on the cable; without an end, between the two probes. */
     spanMm: mm(0, 1e6),
-    copperC: z.number().min(-40).max(200),
+    copperC: z.number().check(z.gte(-40), z.lte(200)),
   }),
   z.strictObject({
     ...readingBase,
@@ -124,32 +124,32 @@ export const readingSchema = z.discriminatedUnion('check', [
     ...readingBase,
     check: z.literal('join-pull'),
     joinId: id,
-    forceN: z.number().min(0).max(50000),
+    forceN: z.number().check(z.gte(0), z.lte(50000)),
     held: z.boolean(),
   }),
   z.strictObject({
     ...readingBase,
     check: z.literal('resistance'),
-    milliohm: z.number().min(0).max(1e5),
-    copperC: z.number().min(-40).max(120),
+    milliohm: z.number().check(z.gte(0), z.lte(1e5)),
+    copperC: z.number().check(z.gte(-40), z.lte(120)),
   }),
   z.strictObject({
     ...readingBase,
     check: z.literal('insulation'),
-    megohm: z.number().min(0).max(1e7),
-    testV: z.number().min(1).max(5000),
+    megohm: z.number().check(z.gte(0), z.lte(1e7)),
+    testV: z.number().check(z.gte(1), z.lte(5000)),
     electrode: z.enum(['structure', 'foil', 'none']),
     /** What it showed on the way to the 60 s value. */
-    at15Megohm: z.number().min(0).max(1e7).optional(),
-    at30Megohm: z.number().min(0).max(1e7).optional(),
+    at15Megohm: z.optional(z.number().check(z.gte(0), z.lte(1e7))),
+    at30Megohm: z.optional(z.number().check(z.gte(0), z.lte(1e7))),
   }),
   z.strictObject({
     ...readingBase,
     /** Millivolts at a load current from the lug's palm to the stud it is bolted to. */
     check: z.literal('contact'),
     end: endName,
-    millivolt: z.number().min(0).max(1e5),
-    amps: z.number().min(1).max(20000),
+    millivolt: z.number().check(z.gte(0), z.lte(1e5)),
+    amps: z.number().check(z.gte(1), z.lte(20000)),
   }),
   z.strictObject({
     ...readingBase,
@@ -162,7 +162,7 @@ export const readingSchema = z.discriminatedUnion('check', [
     ...readingBase,
     check: z.literal('torque'),
     end: endName,
-    newtonMetre: z.number().min(0).max(500),
+    newtonMetre: z.number().check(z.gte(0), z.lte(500)),
   }),
 ]);
 
@@ -173,7 +173,7 @@ export const reworkSchema = z.strictObject({
   by: text(60),
   end: endName,
   what: name,
-  joinId: id.optional(),
+  joinId: z.optional(id),
 });
 
 /** A reading somebody does without: the finding stays not proved, and says who answers for it. */
@@ -182,8 +182,8 @@ export const waiverSchema = z.strictObject({
   at: moment,
   by: name,
   /** The finding done without: "pull.B". */
-  finding: z.string().regex(/^[\w.-]{1,90}$/),
-  why: text(200).min(3),
+  finding: z.string().check(z.regex(/^[\w.-]{1,90}$/)),
+  why: text(200).check(z.minLength(3)),
 });
 
 export type Waiver = z.infer<typeof waiverSchema>;

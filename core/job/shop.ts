@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { METRIC_SIZES, GAUGE_SIZES, type ConductorSize } from '../conductor/size.ts';
 import { POST_KINDS, type PostKind } from '../catalogue/tables/posts.ts';
 import { SLEEVE_KINDS } from '../catalogue/tables/sleeves.ts';
@@ -11,12 +11,12 @@ import { day, id, mm, moment, name, text } from './text.ts';
 export const sizeSchema = z.discriminatedUnion('system', [
   z.strictObject({ system: z.literal('metric'), name: z.enum(METRIC_SIZES) }),
   z.strictObject({ system: z.enum(['awg', 'sae']), name: z.enum(GAUGE_SIZES) }),
-]) satisfies z.ZodType<ConductorSize>;
+]) satisfies z.ZodMiniType<ConductorSize>;
 
 export const studSchema = z.enum(STUD_NAMES);
 
 /** Of a metre, in the shop's currency. */
-const price = z.number().min(0).max(1e4);
+const price = z.number().check(z.gte(0), z.lte(1e4));
 
 /** A kind of cable as bought: its construction, and the sizes it comes in. */
 export const cableKindSchema = z.strictObject({
@@ -26,17 +26,16 @@ export const cableKindSchema = z.strictObject({
   strands: z.enum(['coarse', 'fine', 'extra fine']),
   insulation: z.enum(['pvc', 'thermoplastic', 'xlpe', 'rubber']),
   /** The insulation's temperature rating, °C. */
-  limitC: z.number().min(60).max(200),
+  limitC: z.number().check(z.gte(60), z.lte(200)),
   /** Rated voltage, V. */
-  ratedV: z.number().min(12).max(2000),
+  ratedV: z.number().check(z.gte(12), z.lte(2000)),
   /** What the jacket stands. */
   stands: z.strictObject({ oil: z.boolean(), sun: z.boolean(), flame: z.boolean() }),
   /** Least bend radius, in outside diameters, lying still; when it flexes it asks for more. */
-  bend: z.number().min(2).max(20),
+  bend: z.number().check(z.gte(2), z.lte(20)),
   sizes: z
     .array(z.strictObject({ size: sizeSchema, outerMm: mm(2, 60), pricePerM: price }))
-    .min(1)
-    .max(40),
+    .check(z.minLength(1), z.maxLength(40)),
 });
 
 export const JACKETS = ['red', 'black', 'yellow', 'green'] as const;
@@ -75,15 +74,15 @@ export const lugSchema = z.strictObject({
   /** The palm lies this far off the barrel's own line, mm. */
   offsetMm: mm(0, 60),
   /** Between palm and barrel: 0 is straight, degrees. */
-  angleDeg: z.number().min(0).max(90),
+  angleDeg: z.number().check(z.gte(0), z.lte(90)),
   /** Its hole was drilled out to pass a thicker stud. */
   drilledOut: z.boolean(),
   /** Its dimensions were measured here, not taken from a family. */
   measured: z.boolean(),
   /** The post a clamp is bored for, and how many cables it takes. */
-  clamp: z.strictObject({ post: postSchema, cables: z.literal([1, 2]) }).optional(),
-  price: z.number().min(0).max(1e4),
-  stock: z.int().min(0).max(1e5),
+  clamp: z.optional(z.strictObject({ post: postSchema, cables: z.literal([1, 2]) })),
+  price: z.number().check(z.gte(0), z.lte(1e4)),
+  stock: z.int().check(z.gte(0), z.lte(1e5)),
 });
 
 export const toolSchema = z.strictObject({
@@ -91,12 +90,12 @@ export const toolSchema = z.strictObject({
   title: name,
   kind: z.enum(Object.keys(TOOL_KINDS) as ToolKind[]),
   /** The most copper it closes on, mm², where that is known. */
-  largestMm2: z.number().min(1).max(1000).optional(),
-  forceKn: z.number().min(1).max(1000).optional(),
+  largestMm2: z.optional(z.number().check(z.gte(1), z.lte(1000))),
+  forceKn: z.optional(z.number().check(z.gte(1), z.lte(1000))),
   /** Room to swing its handles or the hammer, where it differs from its kind, mm. */
-  swingMm: mm(0, 3000).optional(),
+  swingMm: z.optional(mm(0, 3000)),
   /** What tells that it is done: "dies touch", "plunger at the second ring", "dial at 4". */
-  mark: text(60).optional(),
+  mark: z.optional(text(60)),
 });
 
 export const dieSchema = z.strictObject({
@@ -120,7 +119,7 @@ export const sleeveSchema = z.strictObject({
   colour: z.enum(SLEEVE_COLOURS),
   stockMm: mm(),
   /** Nothing where it is not known. */
-  pricePerM: price.optional(),
+  pricePerM: z.optional(price),
 });
 
 /** A test crimp on a lug that was spent to learn what a die really does. */
@@ -134,9 +133,9 @@ export const trialSchema = z.strictObject({
   acrossFlatsMm: mm(1, 100),
   earsMm: mm(0, 20),
   /** Held for one minute, or slipped, at this force. */
-  pull: z.strictObject({ forceN: z.number().min(0).max(50000), held: z.boolean() }).optional(),
+  pull: z.optional(z.strictObject({ forceN: z.number().check(z.gte(0), z.lte(50000)), held: z.boolean() })),
   /** Air in the sawn section, as a share of its outline. */
-  voidShare: z.number().min(0).max(0.6).optional(),
+  voidShare: z.optional(z.number().check(z.gte(0), z.lte(0.6))),
   source: z.enum(['typed', 'instrument', 'simulated']),
 });
 
@@ -150,13 +149,13 @@ export const spoolSchema = z.strictObject({
   lengthMm: mm(1, 1e7),
   offcut: z.boolean(),
   /** What was paid for it; its kind's usual price unless said. */
-  pricePerM: price.optional(),
+  pricePerM: z.optional(price),
 });
 
 /** What turns a line that an instrument sends into a figure; see `core/instrument/linePattern.ts`. */
 export const lineSchema = z.strictObject({
   /** Its own words round the figure: "<skip>,<value> <unit>". */
-  pattern: text(200).min(7),
+  pattern: text(200).check(z.minLength(7)),
   /** The unit, where its lines do not say one. */
   unit: text(12),
   /** What is sent to ask for a reading; nothing where it sends by itself. */
@@ -179,27 +178,27 @@ export const instrumentSchema = z.strictObject({
   title: name,
   kind: z.enum(Object.keys(INSTRUMENTS) as InstrumentKind[]),
   /** The least it can tell apart, in the unit of its kind. */
-  resolution: z.number().positive().max(1e4),
+  resolution: z.number().check(z.positive(), z.lte(1e4)),
   /** The day until which its calibration holds. */
-  due: day.optional(),
+  due: z.optional(day),
   /** How it speaks over a serial line; read by eye and typed where it does not. */
-  line: lineSchema.optional(),
+  line: z.optional(lineSchema),
 });
 
 /** Everything a shop owns and how it works. */
 export const shopSchema = z.strictObject({
   name,
-  currency: z.string().min(1).max(4),
+  currency: z.string().check(z.minLength(1), z.maxLength(4)),
   practice: housePracticeSchema,
-  cableKinds: z.array(cableKindSchema).min(1).max(200),
-  lugs: z.array(lugSchema).max(2000),
-  tools: z.array(toolSchema).max(100),
-  dies: z.array(dieSchema).max(500),
-  sleeves: z.array(sleeveSchema).max(500),
-  spools: z.array(spoolSchema).max(2000),
+  cableKinds: z.array(cableKindSchema).check(z.minLength(1), z.maxLength(200)),
+  lugs: z.array(lugSchema).check(z.maxLength(2000)),
+  tools: z.array(toolSchema).check(z.maxLength(100)),
+  dies: z.array(dieSchema).check(z.maxLength(500)),
+  sleeves: z.array(sleeveSchema).check(z.maxLength(500)),
+  spools: z.array(spoolSchema).check(z.maxLength(2000)),
   /** Test crimps, oldest first. */
-  trials: z.array(trialSchema).max(5000),
-  instruments: z.array(instrumentSchema).max(100),
+  trials: z.array(trialSchema).check(z.maxLength(5000)),
+  instruments: z.array(instrumentSchema).check(z.maxLength(100)),
 });
 
 export type CableKind = z.infer<typeof cableKindSchema>;

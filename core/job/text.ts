@@ -1,13 +1,18 @@
-import * as z from 'zod';
+import english from 'zod/v4/locales/en.js';
+import * as z from 'zod/mini';
+import { spoken } from '../words/say.ts';
 import { say } from '../words/say.ts';
 
+// What a schema refuses is said in English here; another language brings its own words before this is loaded.
+if (spoken() === 'en') z.config(english());
+
 /** Text a person writes, of bounded length. */
-export const text = (longest = 200) => z.string().max(longest);
-export const name = text(80).min(1);
-export const id = z.string().regex(/^[\w.-]{1,60}$/, say`must be letters, digits, dots and dashes`);
+export const text = (longest = 200) => z.string().check(z.maxLength(longest));
+export const name = text(80).check(z.minLength(1));
+export const id = z.string().check(z.regex(/^[\w.-]{1,60}$/, say`must be letters, digits, dots and dashes`));
 /** A moment, as ISO 8601 in UTC. */
 export const moment = z.iso.datetime();
 /** A day, ISO 8601. */
 export const day = z.iso.date();
 /** A length, mm. */
-export const mm = (least = 0, most = 1e6) => z.number().min(least).max(most);
+export const mm = (least = 0, most = 1e6) => z.number().check(z.gte(least), z.lte(most));

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 
 export const METHODS = ['crimp', 'crimp then solder', 'solder', 'slug then crimp'] as const;
 export type Method = (typeof METHODS)[number];
@@ -22,11 +22,11 @@ export const housePracticeSchema = z.strictObject({
   /** Take one size more than the smallest that passes. */
   oneSizeUp: z.boolean(),
   /** What the cable is bolted to stands this much unless it says otherwise, °C. */
-  terminationC: z.number().min(60).max(200),
+  terminationC: z.number().check(z.gte(60), z.lte(200)),
   /** Amps to keep back from what the tables and the heat balance allow, %. */
-  ampsMarginPercent: z.number().min(0).max(50),
+  ampsMarginPercent: z.number().check(z.gte(0), z.lte(50)),
   /** A fuse is taken at least this much over the continuous amps. */
-  fuseOverLoad: z.number().min(1).max(2),
+  fuseOverLoad: z.number().check(z.gte(1), z.lte(2)),
   /** Crimps side by side where the barrel takes them. */
   crimps: z.literal([1, 2]),
   /** Whether the die is taken as the figures say, or the tightest that still closes right. */
@@ -39,8 +39,8 @@ export const housePracticeSchema = z.strictObject({
   method: z.enum(METHODS),
   /** Solder at hand, and what heats it. */
   solder: z.strictObject({
-    wireMm: z.number().min(0.3).max(6),
-    torchW: z.number().min(10).max(20000),
+    wireMm: z.number().check(z.gte(0.3), z.lte(6)),
+    torchW: z.number().check(z.gte(10), z.lte(20000)),
     flux: z.enum(['rosin', 'acid']),
   }),
   /** What is done about cut strands: none is allowed, or the few that were cut are plucked out. */
@@ -54,25 +54,25 @@ export const housePracticeSchema = z.strictObject({
   /** How polarity is told: by the cable's jacket, by sleeves at the ends, or by the label alone. */
   colours: z.enum(['jacket', 'sleeves', 'label']),
   /** Copper left bare between barrel mouth and jacket, mm: 0–2 for crimping, 2–4 for feeding solder. */
-  gapMm: z.number().min(0).max(4),
+  gapMm: z.number().check(z.gte(0), z.lte(4)),
   /** Sleeve on the jacket, in jacket diameters. */
-  sleeveOnJacket: z.number().min(0.5).max(5),
+  sleeveOnJacket: z.number().check(z.gte(0.5), z.lte(5)),
   /** What a cut takes, what is squared off a spool first, and what is too short to keep, mm. */
   cutting: z.strictObject({
-    kerfMm: z.number().min(0).max(20),
-    squareMm: z.number().min(0).max(500),
-    scrapMm: z.number().min(0).max(5000),
+    kerfMm: z.number().check(z.gte(0), z.lte(20)),
+    squareMm: z.number().check(z.gte(0), z.lte(500)),
+    scrapMm: z.number().check(z.gte(0), z.lte(5000)),
   }),
   /** Lugs of each kind kept back to practise on, for a job. */
-  practiceLugs: z.int().min(0).max(20),
+  practiceLugs: z.int().check(z.gte(0), z.lte(20)),
   /** Which published pull a proof must reach. */
   pull: z.enum(['least', 'usual', 'heaviest']),
   /** What is read of every cable beyond look, callipers, pull, resistance and insulation. */
-  alsoProve: z.array(z.enum(FURTHER_PROOFS)).max(4),
+  alsoProve: z.array(z.enum(FURTHER_PROOFS)).check(z.maxLength(4)),
   /** When a fitted cable is tightened again, days after, and how often it is looked at, months. */
   service: z.strictObject({
-    retorqueDays: z.int().min(1).max(1000),
-    lookMonths: z.int().min(1).max(120),
+    retorqueDays: z.int().check(z.gte(1), z.lte(1000)),
+    lookMonths: z.int().check(z.gte(1), z.lte(120)),
   }),
 });
 

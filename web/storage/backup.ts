@@ -1,5 +1,5 @@
 import { strFromU8, strToU8, unzipSync, type ZipOptions, zipSync } from 'fflate';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { huntSchema } from '../../core/hunt/chain.ts';
 import { binSchema } from '../../core/job/bin.ts';
 import type { Parsed } from '../../core/job/file.ts';
@@ -25,11 +25,11 @@ export interface Everything {
 
 const manifestSchema = z.strictObject({
   format: z.literal(FORMAT),
-  version: z.int().min(1),
+  version: z.int().check(z.gte(1)),
   madeAt: moment,
-  jobs: z.int().min(0),
-  hunts: z.int().min(0),
-  photos: z.int().min(0),
+  jobs: z.int().check(z.gte(0)),
+  hunts: z.int().check(z.gte(0)),
+  photos: z.int().check(z.gte(0)),
 });
 export type Manifest = z.infer<typeof manifestSchema>;
 
@@ -120,7 +120,7 @@ class Refused extends Error {
 function readFiles(files: Record<string, Uint8Array>): Parsed<Everything & { readonly manifest: Manifest }> {
   const read = <T>(
     name: string,
-    schema: z.ZodType<T>,
+    schema: z.ZodMiniType<T>,
     migrate: (data: unknown) => unknown = (data) => data,
   ): T => {
     const file = files[name];
@@ -166,7 +166,7 @@ function readFiles(files: Record<string, Uint8Array>): Parsed<Everything & { rea
           jobs,
           hunts: read('hunts.json', z.array(huntSchema)),
           bin: read('bin.json', binSchema),
-          shop: read('shop.json', shopSchema.nullable(), (data) =>
+          shop: read('shop.json', z.nullable(shopSchema), (data) =>
             data === null ? null : migrateShop(data),
           ),
         },

@@ -1,5 +1,5 @@
 import localforage from 'localforage';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { type Hunt, huntSchema } from '../../core/hunt/chain.ts';
 import { type BinItem, binItemSchema } from '../../core/job/bin.ts';
 import { jobSchema, type Job } from '../../core/job/job.ts';
@@ -65,9 +65,12 @@ async function finishSave(): Promise<void> {
 export async function loadLibrary(isWriting = true): Promise<Library> {
   if (isWriting) await finishSave();
   const keys = await store.keys();
-  const order = orderSchema.catch([]).parse((await store.getItem(ORDER)) ?? []);
+  const order = z.catch(orderSchema, []).parse((await store.getItem(ORDER)) ?? []);
   const unreadable: string[] = [];
-  const each = async <T>(prefix: string, read: (data: unknown) => z.ZodSafeParseResult<T>): Promise<T[]> => {
+  const each = async <T>(
+    prefix: string,
+    read: (data: unknown) => z.core.util.SafeParseResult<T>,
+  ): Promise<T[]> => {
     const found: T[] = [];
     for (const key of keys.filter((own) => own.startsWith(prefix))) {
       const parsed = read(await store.getItem(key));
@@ -82,10 +85,7 @@ export async function loadLibrary(isWriting = true): Promise<Library> {
   jobs.sort((a, b) => rank(a) - rank(b));
   const shop = shopSchema.safeParse(migrateShop(await store.getItem(SHOP)));
   if (!shop.success && keys.includes(SHOP)) unreadable.push(SHOP);
-  const bin = z
-    .array(z.unknown())
-    .catch([])
-    .parse((await store.getItem(BIN)) ?? []);
+  const bin = z.catch(z.array(z.unknown()), []).parse((await store.getItem(BIN)) ?? []);
   const prefs = prefsSchema.parse((await store.getItem('prefs')) ?? {});
   return {
     jobs,

@@ -1,21 +1,21 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 
 /** How a person likes to see things. Every part has a default, so an old or damaged entry is never in the way. */
 export const prefsSchema = z.object({
-  theme: z.enum(['system', 'light', 'dark']).catch('system'),
-  sizes: z.enum(['metric', 'gauge']).catch('metric'),
-  lengths: z.enum(['mm', 'in']).catch('mm'),
+  theme: z.catch(z.enum(['system', 'light', 'dark']), 'system'),
+  sizes: z.catch(z.enum(['metric', 'gauge']), 'metric'),
+  lengths: z.catch(z.enum(['mm', 'in']), 'mm'),
   /** Who is working: written beside readings and steps. */
-  person: z.string().max(60).catch(''),
+  person: z.catch(z.string().check(z.maxLength(60)), ''),
   /** The address last looked at, to come back to. */
-  place: z.string().max(300).catch(''),
-  guideSeen: z.boolean().catch(false),
+  place: z.catch(z.string().check(z.maxLength(300)), ''),
+  guideSeen: z.catch(z.boolean(), false),
   /** The day of the first work in this browser that is no demo, ISO 8601; empty before it. */
-  firstWorked: z.string().max(40).catch(''),
+  firstWorked: z.catch(z.string().check(z.maxLength(40)), ''),
   /** When everything was last put into a backup, ISO 8601; empty before the first. */
-  backedUp: z.string().max(40).catch(''),
+  backedUp: z.catch(z.string().check(z.maxLength(40)), ''),
   /** The day until which the reminder of it is put off, ISO 8601. */
-  backupPutOff: z.string().max(10).catch(''),
+  backupPutOff: z.catch(z.string().check(z.maxLength(10)), ''),
 });
 
 export type Prefs = z.infer<typeof prefsSchema>;

@@ -1,5 +1,5 @@
 import localforage from 'localforage';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { FAULT_NAMES } from '../../core/training/faults.ts';
 import { LEVELS } from '../../core/training/exercise.ts';
 import { ROUND_LENGTH } from '../../core/training/round.ts';
@@ -12,13 +12,13 @@ export const MOST_ROUND = 99_999;
 /** A round as far as it was gone through: marks of each end, and whether it was handed in. */
 export const roundSchema = z.object({
   level: z.literal(LEVELS),
-  round: z.int().min(1).max(MOST_ROUND),
-  by: z.string().max(60),
+  round: z.int().check(z.gte(1), z.lte(MOST_ROUND)),
+  by: z.string().check(z.maxLength(60)),
   /** When its last end was handed in; empty before that. */
   at: z.string(),
   ends: z
     .array(z.object({ marks: z.array(z.enum(FAULT_NAMES)), handedIn: z.boolean() }))
-    .length(ROUND_LENGTH),
+    .check(z.length(ROUND_LENGTH)),
 });
 export type KeptRound = z.infer<typeof roundSchema>;
 
@@ -26,10 +26,7 @@ const keyOf = (level: number, round: number) => `${level}:${round}`;
 
 /** A round as it was left; null where it was never begun, or where what is kept cannot be read. */
 export async function loadRound(level: number, round: number): Promise<KeptRound | null> {
-  return roundSchema
-    .nullable()
-    .catch(null)
-    .parse(await store.getItem(keyOf(level, round)));
+  return z.catch(z.nullable(roundSchema), null).parse(await store.getItem(keyOf(level, round)));
 }
 
 /** Every round that was kept and can be read. */

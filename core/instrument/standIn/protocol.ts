@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { INSTRUMENT_KINDS, type InstrumentKind } from '../../catalogue/tables/instruments.ts';
 import { text } from '../../job/text.ts';
 import type { Said } from '../sample.ts';
@@ -10,7 +10,7 @@ export const identitySchema = z.strictObject({
   kind: z.enum(INSTRUMENT_KINDS as [InstrumentKind, ...InstrumentKind[]]),
   title: text(80),
   /** In the unit of its kind. */
-  resolution: z.number().positive(),
+  resolution: z.number().check(z.positive()),
   /** A stand-in always says so. */
   simulated: z.literal(true),
 });

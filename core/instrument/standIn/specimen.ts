@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { resistancePerMetre } from '../../conductor/resistance.ts';
 import type { CableWork } from '../../cableWork.ts';
 import { expectedMilliohm, type Hunt } from '../../hunt/chain.ts';
@@ -11,16 +11,15 @@ const endName = z.enum(END_NAMES);
 const specimenEnd = z.strictObject({
   barrelMm: mm(0, 200),
   /** The die its crimps were made with; null where none closed on it. */
-  dieMm: mm(1, 100).nullable(),
+  dieMm: z.nullable(mm(1, 100)),
 });
 
 /** A chain out and back as its figures say it is, before anything that went wrong with it. */
 const chainSpecimenSchema = z.strictObject({
   huntId: id,
   pieces: z
-    .array(z.strictObject({ id, milliohm: z.number().min(0).max(1e4) }))
-    .min(1)
-    .max(60),
+    .array(z.strictObject({ id, milliohm: z.number().check(z.gte(0), z.lte(1e4)) }))
+    .check(z.minLength(1), z.maxLength(60)),
 });
 export type ChainSpecimen = z.infer<typeof chainSpecimenSchema>;
 
@@ -28,10 +27,10 @@ export type ChainSpecimen = z.infer<typeof chainSpecimenSchema>;
 const cableSpecimenSchema = z.strictObject({
   cableId: id,
   /** Of its conductor by the table, at 20 °C. */
-  milliohmPerM: z.number().positive().max(1000),
+  milliohmPerM: z.number().check(z.positive(), z.lte(1000)),
   betweenMouthsMm: mm(0, 1e6),
   /** What a good crimp of this size slips at, N. */
-  slipsAtN: z.number().positive().max(1e6),
+  slipsAtN: z.number().check(z.positive(), z.lte(1e6)),
   ends: z.strictObject({ A: specimenEnd, B: specimenEnd }),
 });
 export type CableSpecimen = z.infer<typeof cableSpecimenSchema>;
@@ -39,8 +38,8 @@ export type CableSpecimen = z.infer<typeof cableSpecimenSchema>;
 export const specimenSchema = z.union([cableSpecimenSchema, chainSpecimenSchema]);
 export type Specimen = z.infer<typeof specimenSchema>;
 
-const minutes = z.number().min(0).max(1440);
-const amps = z.number().min(0).max(20000);
+const minutes = z.number().check(z.gte(0), z.lte(1440));
+const amps = z.number().check(z.gte(0), z.lte(20000));
 
 /** Where the probes are. */
 export const probeSchema = z.discriminatedUnion('at', [
@@ -53,7 +52,7 @@ export const probeSchema = z.discriminatedUnion('at', [
   z.strictObject({ at: z.literal('joint'), end: endName, beyondMm: mm(0, 2000) }),
   z.strictObject({ at: z.literal('plain'), lengthMm: mm(10, 1e5) }),
   z.strictObject({ at: z.literal('jacket'), electrode: z.enum(['structure', 'foil', 'none']) }),
-  z.strictObject({ at: z.literal('pull'), end: endName, toN: z.number().positive().max(50000) }),
+  z.strictObject({ at: z.literal('pull'), end: endName, toN: z.number().check(z.positive(), z.lte(50000)) }),
   /** A lug, the jacket beside it, under load for so long. */
   z.strictObject({ at: z.literal('lug warmth'), end: endName, amps, minutes }),
   z.strictObject({ at: z.literal('jacket warmth'), amps, minutes }),
@@ -72,23 +71,23 @@ export const hiddenFaultSchema = z.discriminatedUnion('kind', [
     cableId: id,
     end: endName,
     /** How far it stood open, as a share of the die. */
-    openShare: z.number().positive().max(0.3),
+    openShare: z.number().check(z.positive(), z.lte(0.3)),
     /** What the crimp conducts like, in barrels of plain cable. */
-    index: z.number().min(1).max(100),
+    index: z.number().check(z.gte(1), z.lte(100)),
     /** What it slips at, as a share of a good one. */
-    holdsShare: z.number().positive().max(1),
+    holdsShare: z.number().check(z.positive(), z.lte(1)),
   }),
   z.strictObject({
     kind: z.literal('nicked jacket'),
     cableId: id,
-    megohm: z.number().positive().max(1e5),
+    megohm: z.number().check(z.positive(), z.lte(1e5)),
   }),
   z.strictObject({
     kind: z.literal('bad piece'),
     huntId: id,
     pieceId: id,
     /** What it really takes. */
-    milliohm: z.number().positive().max(1e4),
+    milliohm: z.number().check(z.positive(), z.lte(1e4)),
   }),
 ]);
 export type HiddenFault = z.infer<typeof hiddenFaultSchema>;
