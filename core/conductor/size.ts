@@ -36,6 +36,10 @@ export function awgDiameterMm(name: GaugeName): number {
   return 0.127 * 92 ** ((36 - n) / 39);
 }
 
+const AWG_MM2 = Object.fromEntries(
+  GAUGE_SIZES.map((name) => [name, (Math.PI / 4) * awgDiameterMm(name) ** 2]),
+) as Readonly<Record<GaugeName, number>>;
+
 /**
  * Copper in a conductor, mm²: the nominal area of a metric size, the solid area of an AWG size, the least area
  * of an SAE size.
@@ -47,7 +51,7 @@ export function areaMm2(size: ConductorSize): number {
     case 'metric':
       return Number(size.name);
     case 'awg':
-      return (Math.PI / 4) * awgDiameterMm(size.name) ** 2;
+      return AWG_MM2[size.name];
     case 'sae':
       return SAE_MINIMUM_CIRCULAR_MILS[size.name] * CIRCULAR_MIL_MM2;
   }

@@ -116,6 +116,7 @@ export function ownTrials(
     const on = lugs.find(({ id }) => id === trial.lugId);
     return on && sameBarrel(on, lug) && Math.abs(areaMm2(trial.size) / copperMm2 - 1) <= SAME_COPPER;
   });
+  if (own.length === 0) return null;
   const packings = own.flatMap((trial) => packingSeen(trial, lug) ?? []);
   const kappa = packings.length > 0 ? mean(packings) : null;
   const earsMm = Math.max(0, ...own.map((trial) => trial.earsMm));

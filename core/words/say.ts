@@ -76,7 +76,9 @@ export function say(
   ...parts: readonly (string | number | null | undefined)[]
 ): string {
   const other = messages?.[keyOf(texts)];
-  return other === undefined
-    ? texts.reduce((all, text, i) => all + written(parts[i - 1]) + withoutContext(text), '')
-    : other.replace(/\{(\d+)\}/g, (_, i: string) => written(parts[Number(i)]));
+  if (other !== undefined) return other.replace(/\{(\d+)\}/g, (_, i: string) => written(parts[Number(i)]));
+  // English is said thousands of times for one cable: no more is done for it than must be.
+  let all = '';
+  for (let i = 0; i < parts.length; i += 1) all += (texts[i] ?? '') + written(parts[i]);
+  return all + withoutContext(texts[parts.length] ?? '');
 }

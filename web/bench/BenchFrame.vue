@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel } from '@headlessui/vue';
 import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Stage } from '../../core/job/cable.ts';
@@ -14,6 +13,7 @@ import { useBenchKeys } from './useBenchKeys.ts';
 const FETCHED_AFTER_MS = 300;
 const commandBox = () => import('./CommandBox.vue');
 const CommandBox = defineAsyncComponent(commandBox);
+const RackDrawer = defineAsyncComponent(() => import('./RackDrawer.vue'));
 const KeysBox = defineAsyncComponent(() => import('./KeysBox.vue'));
 onMounted(() => setTimeout(() => void commandBox().catch(() => {}), FETCHED_AFTER_MS));
 
@@ -85,12 +85,9 @@ watch([isCommandOpen, isKeysOpen], ([command, keys]) => {
       class="border-r border-line"
       @add="addCable"
     />
-    <Dialog v-if="job && !isDesk" :open="isRackOpen" class="relative z-40" @close="isRackOpen = false">
-      <div class="fixed inset-0 bg-[var(--shade)]" aria-hidden="true" />
-      <DialogPanel class="fixed inset-y-0 left-0 flex w-64 flex-col border-r border-line">
-        <RackPanel :job="job" :cable-id="cableId" :stage="stage" class="h-full" @add="addCable" />
-      </DialogPanel>
-    </Dialog>
+    <RackDrawer v-if="job && !isDesk && isRackOpen" open @close="isRackOpen = false">
+      <RackPanel :job="job" :cable-id="cableId" :stage="stage" class="h-full" @add="addCable" />
+    </RackDrawer>
     <slot :add-cable="addCable" />
     <CommandBox
       v-if="job && wasCommandOpen"

@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue';
 import { Anchor, Check, ChevronDown, Contrast, Menu as MenuIcon, Redo2, Search, Undo2 } from '@lucide/vue';
-import { computed, ref, useTemplateRef } from 'vue';
+import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Job } from '../../core/job/job.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
-import ModalBox from '../ui/ModalBox.vue';
-import ReadingBox from '../ui/ReadingBox.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import SavedMark from './SavedMark.vue';
 import TextField from '../ui/TextField.vue';
@@ -18,6 +16,10 @@ import { say } from '../../core/words/say.ts';
 /** The job, whether it is saved, and how figures are shown. */
 const { job } = defineProps<{ job: Job | undefined }>();
 defineEmits<{ rack: []; command: []; keys: [] }>();
+
+// Boxes come when they are opened.
+const ModalBox = defineAsyncComponent(() => import('../ui/ModalBox.vue'));
+const ReadingBox = defineAsyncComponent(() => import('../ui/ReadingBox.vue'));
 
 const bench = useBench();
 const prefsStore = usePrefs();
@@ -225,13 +227,13 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
       data-testid="file"
       @change="open"
     />
-    <ModalBox :open="refusal !== ''" :title="say`Nothing was imported`" @close="refusal = ''">
+    <ModalBox v-if="refusal !== ''" open :title="say`Nothing was imported`" @close="refusal = ''">
       <p role="alert">{{ refusal }}</p>
       <p class="note mt-2">{{ say`Your jobs are as they were.` }}</p>
       <button type="button" class="button filled mt-4" @click="refusal = ''">{{ say`All right` }}</button>
     </ModalBox>
-    <ReadingBox :open="isReading" @close="isReading = false" />
-    <ModalBox :open="isRenaming" :title="say`This job`" @close="isRenaming = false">
+    <ReadingBox v-if="isReading" open @close="isReading = false" />
+    <ModalBox v-if="isRenaming" open :title="say`This job`" @close="isRenaming = false">
       <TextField
         :label="say`Name`"
         :model-value="job?.title ?? ''"

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { word } from '../../core/words/terms.ts';
 import { BookOpen, BriefcaseBusiness, Plus, Ruler, TrendingDown } from '@lucide/vue';
-import { useVirtualList } from '@vueuse/core';
+import { computedAsync, useVirtualList } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { type HuntFound, huntFound } from '../../core/hunt/suspects.ts';
+import type { HuntFound } from '../../core/hunt/suspects.ts';
+import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable, Stage } from '../../core/job/cable.ts';
 import type { Job } from '../../core/job/job.ts';
 import { digits } from '../../core/units/figure.ts';
@@ -12,6 +13,7 @@ import { useBench } from '../stores/bench.ts';
 import { workOf } from '../stores/work.ts';
 import RackRow from './RackRow.vue';
 import SetManyBar from './SetManyBar.vue';
+import { usePainted } from './usePainted.ts';
 import { useTotals } from './useTotals.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -44,15 +46,24 @@ watch(
   },
   { flush: 'post' },
 );
-const totals = useTotals(() => ({ job, shop: bench.shop }));
+/** What an edit does to the other cables of a circuit or stud is shown a frame after what it does to its own. */
+const painted = usePainted(() => ({ job, shop: bench.shop }));
+function workInRack(cable: Cable): CableWork {
+  const { job: own, shop } = painted.value;
+  const isSettled = cable.id !== cableId && own.id === job.id && own.cables.includes(cable);
+  return isSettled ? workOf(cable, shop, own) : workOf(cable, bench.shop, job);
+}
+const totals = useTotals(() => painted.value);
 const foundW = ({ suspects }: HuntFound) =>
   suspects.reduce((sum, { milliohm, wastedW }) => sum + (milliohm === null ? 0 : wastedW), 0);
 /** What the worst of the job's hunts has come to. */
-const hunted = computed(() => {
+const hunted = computedAsync(async () => {
   const own = bench.hunts.filter((hunt) => hunt.jobId === job.id);
+  if (own.length === 0) return '';
+  const { huntFound } = await import('../../core/hunt/suspects.ts');
   const wastedW = Math.max(0, ...own.map((hunt) => foundW(huntFound(hunt))));
-  return wastedW > 0 ? say`${digits(wastedW, 0)} W found` : own.length > 0 ? say`looking` : '';
-});
+  return wastedW > 0 ? say`${digits(wastedW, 0)} W found` : say`looking`;
+}, '');
 
 function mark(id: string): void {
   marked.value = marked.value.includes(id)
@@ -98,7 +109,7 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
             v-for="{ data: cable } in list"
             :key="cable.id"
             :cable="cable"
-            :work="workOf(cable, bench.shop, job)"
+            :work="workInRack(cable)"
             :job-id="job.id"
             :stage="stage"
             :is-open="cable.id === cableId"
