@@ -1,10 +1,7 @@
 import * as z from 'zod/mini';
-import { type DecimalMark, type Language, speak, spoken, writeDecimalsWith } from '../core/words/say.ts';
+import { type Language, speak, spoken, writeDecimalsWith } from '../core/words/say.ts';
+import { decimalOf, isOurs, type LanguageCode, localeOf, type Reading } from './locale.ts';
 import dutch from '../words/nl.json?url';
-
-/** The languages of the application, each by its own name. */
-export const LANGUAGES = { en: 'English', nl: 'Nederlands' } as const;
-export type LanguageCode = keyof typeof LANGUAGES;
 
 /** Where a language’s messages lie, and what its schemas say when they refuse. */
 const CATALOGUES = {
@@ -12,17 +9,7 @@ const CATALOGUES = {
 } as const;
 const isCatalogued = (code: string): code is keyof typeof CATALOGUES => code in CATALOGUES;
 
-/** How this browser is read: it belongs to the reader, not to the work, so no backup carries it. */
-export interface Reading {
-  /** Absent: the browser's own, where it is one of ours. */
-  readonly language?: LanguageCode;
-  /** Absent: as the reader's language writes it. */
-  readonly decimal?: DecimalMark;
-}
-
 const KEPT = 'gruff-anchor-reading';
-const isOurs = (code: string | undefined): code is LanguageCode => code !== undefined && code in LANGUAGES;
-const baseOf = (locale: string) => locale.split('-')[0];
 
 /** What this browser was told; nothing where it keeps nothing. */
 export function readingKept(): Reading {
@@ -43,23 +30,6 @@ export async function readAs(reading: Reading, save: () => Promise<void>): Promi
   localStorage.setItem(KEPT, JSON.stringify(reading));
   location.reload();
 }
-
-/** The language spoken, and the locale that writes its numbers and dates: the browser's own where they agree. */
-export function localeOf(
-  { language }: Reading,
-  browser: readonly string[],
-): { code: LanguageCode; locale: string } {
-  const [first = 'en'] = browser;
-  const own = baseOf(first);
-  const code = language ?? (isOurs(own) ? own : 'en');
-  return { code, locale: language === undefined || own === code ? first : code };
-}
-
-/** How a locale writes "two and a half". @example decimalOf('nl-NL') // "," */
-export const decimalOf = (locale: string): DecimalMark =>
-  new Intl.NumberFormat(locale).formatToParts(2.5).find(({ type }) => type === 'decimal')?.value === ','
-    ? ','
-    : '.';
 
 let now: { code: LanguageCode; locale: string } = { code: 'en', locale: 'en' };
 /** The language that is spoken here, and the locale that goes with it. */

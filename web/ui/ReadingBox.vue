@@ -2,7 +2,8 @@
 import { ref } from 'vue';
 import { type DecimalMark, say } from '../../core/words/say.ts';
 import { useBench } from '../stores/bench.ts';
-import { LANGUAGES, type LanguageCode, readAs, readingKept, readingNow } from '../words.ts';
+import { LANGUAGES, type LanguageCode } from '../locale.ts';
+import { readAs, readingKept, readingNow } from '../words.ts';
 import ModalBox from './ModalBox.vue';
 import SegmentedField from './SegmentedField.vue';
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { decimalOf, localeOf } from './words.ts';
+import { decimalOf, localeOf } from './locale.ts';
 
 test('numbers and dates are those of the browser, unless another language was chosen', () => {
   expect(localeOf({}, ['nl-BE', 'en'])).toEqual({ code: 'nl', locale: 'nl-BE' });
