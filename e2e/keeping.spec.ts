@@ -21,6 +21,26 @@ const stored = (page: Page) =>
       }),
   );
 
+/** The ids of the pictures in this browser; one more is put there first where it is named. */
+const pictures = (page: Page, stray?: string) =>
+  page.evaluate(
+    (id) =>
+      new Promise<string[]>((resolve, reject) => {
+        const opening = indexedDB.open('gruff-anchor');
+        opening.onerror = () => reject(new Error('no store'));
+        opening.onsuccess = () => {
+          const store = opening.result.transaction('photos', 'readwrite').objectStore('photos');
+          if (id !== undefined) store.put(new Blob(['stray']), id);
+          const keys = store.getAllKeys();
+          keys.onsuccess = () => {
+            opening.result.close();
+            resolve(keys.result.map(String).sort());
+          };
+        };
+      }),
+    stray,
+  );
+
 test('a tab that is killed loses at most the last half second', async ({ page, context }) => {
   const app = new App(page);
   await app.openDemo();
@@ -102,9 +122,12 @@ test('a backup of everything is restored exactly, into an empty browser and a us
   await app.go('/job/hut/cable/hb1/run');
   await app.type('To, end B', 'somewhere else');
   await app.saved();
+  const kept = await pictures(page);
+  expect(await pictures(page, 'stray')).toContain('stray');
   await app.go('/job/hut/keeping');
   await put(page);
   expect(await stored(page)).toBe(before);
+  expect(await pictures(page)).toEqual(kept);
 
   const fresh = await (await browser.newContext()).newPage();
   await fresh.goto('/keeping');

@@ -4,7 +4,7 @@ import { type Everything, readBackup, writeBackup } from './backup.ts';
 import type { Parsed } from '../../core/job/file.ts';
 import { saveFile } from './files.ts';
 import { loadLibrary, replaceLibrary, savePrefs } from './library.ts';
-import { allPictures, keepPicture } from './photos.ts';
+import { allPictures, keepOnlyPictures, keepPicture } from './photos.ts';
 import { allRounds, replaceRounds } from './training.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -43,6 +43,7 @@ export async function replaceWith({ kept, prefs, rounds, photos }: Everything): 
   await replaceRounds(rounds);
   await replaceLibrary(kept);
   await savePrefs(prefs);
+  await keepOnlyPictures(Object.keys(photos));
   const library = await loadLibrary();
   bench.open(library);
   Object.assign(usePrefs().prefs, library.prefs);

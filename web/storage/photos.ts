@@ -44,6 +44,10 @@ export async function allPictures(): Promise<Record<string, Uint8Array>> {
 }
 
 export const keepPicture = (id: string, jpeg: Blob): Promise<Blob> => store.setItem(id, jpeg);
+/** Lets go of every picture but these. */
+export async function keepOnlyPictures(ids: readonly string[]): Promise<void> {
+  for (const id of await store.keys()) if (!ids.includes(id)) await store.removeItem(id);
+}
 /** Null where it is not in this browser: a job may name a photograph that was not brought along. */
 export const pictureOf = (id: string): Promise<Blob | null> => store.getItem<Blob>(id);
 
