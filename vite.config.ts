@@ -28,10 +28,17 @@ function loadedWith(entries: readonly string[], graph: Graph): Set<string> {
 }
 let first: ReadonlySet<string> | undefined;
 let before: ReadonlySet<string> | undefined;
+const isBefore = (id: string, graph: Graph): boolean => {
+  before ??= loadedWith([BEFORE], graph);
+  return before.has(id) || id.includes('vite/preload-helper') || /node_modules\/zod\/(?!.*locales)/.test(id);
+};
+/** What sets the language is whole before anything that says something is loaded: it lies in a file of its own. */
+const wordsChunk = (id: string, graph: Graph): string | null =>
+  isBefore(id, graph) && !id.endsWith(BEFORE) ? 'words' : null;
 function firstChunk(id: string, graph: Graph): string | null {
   first ??= loadedWith(FIRST, graph);
-  before ??= loadedWith([BEFORE], graph).add(import.meta.dirname + FIRST[0]);
-  return !before.has(id) && (first.has(id) || FIRST_PACKAGES.test(id)) ? 'bench' : null;
+  const isStart = id.endsWith('/web/start.ts');
+  return !isStart && !isBefore(id, graph) && (first.has(id) || FIRST_PACKAGES.test(id)) ? 'bench' : null;
 }
 
 export default defineConfig({
@@ -74,7 +81,10 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         codeSplitting: {
-          groups: [{ name: firstChunk }],
+          groups: [
+            { name: wordsChunk, priority: 2 },
+            { name: firstChunk, priority: 1 },
+          ],
         },
       },
     },
