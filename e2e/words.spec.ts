@@ -72,6 +72,9 @@ const VIEWS = [
   'teasel/print/kit',
 ];
 
+/** Dates by the reader's locale, and the wording that a sealed record keeps. */
+const SAID_BEFORE = /\b(jan|feb|mrt|apr|mei|juni?|juli?|aug|sep|okt|nov|dec)[a-z]*\b|tinned marine|welding/i;
+
 test('nothing is written on any view that a translator would not be asked', async ({ page }) => {
   test.setTimeout(120_000);
   await page.route(/\/nl-[\w-]+\.json$/, (route) =>
@@ -95,8 +98,6 @@ test('nothing is written on any view that a translator would not be asked', asyn
   }
   expect([...left].filter(([text]) => !SAID_BEFORE.test(text))).toEqual([]);
 });
-/** Dates by the reader's locale, and the wording that a sealed record keeps. */
-const SAID_BEFORE = /\b(jan|feb|mrt|apr|mei|juni?|juli?|aug|sep|okt|nov|dec)[a-z]*\b|tinned marine|welding/i;
 
 test('Dutch is chosen, and read back: words, decimal comma, and what is typed with it', async ({ page }) => {
   const app = new App(page);

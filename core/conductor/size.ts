@@ -1,6 +1,5 @@
 import { IEC_60228_CLASS_5_OHM_PER_KM, type MetricSizeName } from '../catalogue/tables/iec60228Class5.ts';
 import { SAE_MINIMUM_CIRCULAR_MILS, type GaugeName } from '../catalogue/tables/saeGauge.ts';
-import { say } from '../words/say.ts';
 
 export type { GaugeName, MetricSizeName };
 
@@ -70,7 +69,7 @@ export function sameSize(a: ConductorSize, b: ConductorSize): boolean {
 
 /** A size as it is said: "70 mm²", "AWG 2/0", "SAE 4". */
 export function sizeLabel(size: ConductorSize): string {
-  return size.system === 'metric' ? say`${size.name} mm²` : `${size.system.toUpperCase()} ${size.name}`;
+  return size.system === 'metric' ? `${size.name} mm²` : `${size.system.toUpperCase()} ${size.name}`;
 }
 
 /**

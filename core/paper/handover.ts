@@ -1,3 +1,4 @@
+import { cablesSay } from '../words/counts.ts';
 import { STUDS } from '../catalogue/tables/studs.ts';
 import { duesOf } from '../fit/service.ts';
 import type { Job } from '../job/job.ts';
@@ -54,7 +55,7 @@ export function handover(job: Job, cables: readonly Scheduled[], shop: Shop, day
     subtitle: job.subtitle,
     day,
     facts: [
-      say`${cables.length} ${cables.length === 1 ? say`cable` : say`cables`}, ${figure(metres, '', 1)} m in all`,
+      say`${cablesSay(cables.length)}, ${figure(metres, '', 1)} m in all`,
       say`${proved} of ${cables.length} proved`,
       say`written ${day}`,
     ],

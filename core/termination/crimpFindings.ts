@@ -1,3 +1,4 @@
+import { trialsSay } from '../words/counts.ts';
 import { TOOL_KINDS } from '../catalogue/tables/tools.ts';
 import { atLeast, atMost, type Finding, stated, type State } from '../finding.ts';
 import type { Lug } from '../job/shop.ts';
@@ -67,7 +68,7 @@ function tried(end: ResolvedEnd, { verdict, die }: DieOffer, own: OwnTrials): Fi
       work: {
         formula: say`a trial of this die on this barrel and conductor outranks the prediction`,
         substituted: [
-          say`${own.count} ${own.count === 1 ? say`trial` : say`trials`} with ${dieCalled(die)}; ears ${digits(own.earsMm, 2)} mm${own.kappa === null ? '' : say`; κ seen ${digits(own.kappa, 3)}`}`,
+          say`${trialsSay(own.count)} with ${dieCalled(die)}; ears ${digits(own.earsMm, 2)} mm${own.kappa === null ? '' : say`; κ seen ${digits(own.kappa, 3)}`}`,
         ],
         source: say`the shop’s own test crimps`,
         assumes: say`the same barrel, the same copper to 1 %`,
@@ -131,7 +132,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
     source: say`area balance of a hexagon crimp; thresholds are shop practice`,
     assumes:
       learned.trials > 0
-        ? say`flats ${figure(parts.acrossFlatsMm, 'mm', 2)} from ${learned.trials} ${learned.trials === 1 ? say`trial` : say`trials`} (die ${figure(offer.die.acrossFlatsMm, 'mm', 2)}), ±${digits(learned.flatsToleranceMm, 2)} mm${learned.sections > 0 ? say`; κ × ${digits(learned.packing, 3)} as ${learned.sections} sections showed` : ''}`
+        ? say`flats ${figure(parts.acrossFlatsMm, 'mm', 2)} from ${trialsSay(learned.trials)} (die ${figure(offer.die.acrossFlatsMm, 'mm', 2)}), ±${digits(learned.flatsToleranceMm, 2)} mm${learned.sections > 0 ? say`; κ × ${digits(learned.packing, 3)} as ${learned.sections} sections showed` : ''}`
         : say`flats ${figure(parts.acrossFlatsMm, 'mm', 2)} as measured, not as stamped; ±0.1 mm, copper −10/+2 %`,
   });
   // A die inside the lug's own wall leaves no room at all: shown as packed twice over.

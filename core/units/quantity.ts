@@ -1,4 +1,5 @@
 import { type DecimalMark, decimalMark, say } from '../words/say.ts';
+
 /** What an entry field asks for. Each kind has one base unit, in which the core keeps it. */
 export type QuantityKind =
   | 'length'

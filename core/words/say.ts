@@ -1,4 +1,3 @@
-
 /** Another language than that of the code: what it says for each English message, and how it writes numbers. */
 export interface Language {
   /** As BCP 47 has it: "nl". */

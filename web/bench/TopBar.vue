@@ -105,9 +105,7 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
         :stroke-width="2.2"
         aria-hidden="true"
       />
-      <span class="figure text-[20px] font-semibold whitespace-nowrap max-lg:hidden">{{
-        say`Gruff Anchor`
-      }}</span>
+      <span class="figure text-[20px] font-semibold whitespace-nowrap max-lg:hidden">Gruff Anchor</span>
     </div>
     <Menu as="div" class="relative min-w-0 max-sm:flex-1">
       <MenuButton
@@ -187,8 +185,8 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
         small
         class="max-md:hidden"
         :choices="[
-          { value: 'metric', title: say`mm²` },
-          { value: 'gauge', title: say`AWG` },
+          { value: 'metric', title: 'mm²' },
+          { value: 'gauge', title: 'AWG' },
         ]"
       />
       <SegmentedField
@@ -198,7 +196,7 @@ defineExpose({ chooseFile: () => fileField.value?.click() });
         small
         class="max-md:hidden"
         :choices="[
-          { value: 'mm', title: say`mm` },
+          { value: 'mm', title: 'mm' },
           { value: 'in', title: say`in` },
         ]"
       />

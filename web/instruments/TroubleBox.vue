@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { word } from '../../core/words/terms.ts';
+import { choicesOf } from '../ui/choicesOf.ts';
 import { computed } from 'vue';
 import type { InstrumentKind } from '../../core/catalogue/tables/instruments.ts';
 import { TROUBLES } from '../../core/instrument/standIn/protocol.ts';
@@ -20,7 +20,7 @@ const isOn = computed(() => meter.value.state.chosen === STAND_IN && meter.value
     <SegmentedField
       :label="say`Trouble`"
       :model-value="meter.state.trouble"
-      :choices="TROUBLES.map((value) => ({ value, title: word(value) }))"
+      :choices="choicesOf(TROUBLES)"
       @update:model-value="meter.setTrouble($event)"
     />
     <p class="note mt-1">{{ say`No figure comes of it: what cannot be read is left out, and said.` }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { cablesSay } from '../../core/words/counts.ts';
 import { computed } from 'vue';
 import type { Kit } from '../../core/cutting/kit.ts';
 import { makeOrBuy, scrapPrice } from '../../core/cutting/makeOrBuy.ts';
@@ -61,7 +62,7 @@ const sentence = computed(() => {
 <template>
   <section :aria-label="say`Make or buy`" class="border-t border-line px-3.5 py-2.5">
     <h2 class="figure text-[16px] font-semibold">
-      {{ say`Make against buy, ${cables} ${cables === 1 ? say`cable` : say`cables`}` }}
+      {{ say`Make against buy, ${cablesSay(cables)}` }}
     </h2>
     <p class="mb-1">{{ sentence }}</p>
     <svg

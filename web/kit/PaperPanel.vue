@@ -151,14 +151,14 @@ const printOnStandIn = () =>
           :disabled="busy !== ''"
           @click="savePdf(list.key, list.doc())"
         >
-          {{ say`PDF` }}<span class="sr-only">{{ ' ' }}{{ say`of the ${list.title}` }}</span>
+          PDF<span class="sr-only">{{ ' ' }}{{ say`of the ${list.title}` }}</span>
         </button>
         <button
           type="button"
           class="button min-h-9 px-2"
           @click="saveFile(`${list.key}.csv`, list.csv(), 'text/csv')"
         >
-          {{ say`CSV` }}<span class="sr-only">{{ ' ' }}{{ say`of the ${list.title}` }}</span>
+          CSV<span class="sr-only">{{ ' ' }}{{ say`of the ${list.title}` }}</span>
         </button>
       </li>
       <li class="flex items-center gap-1 border-t border-hairline py-1">
@@ -176,10 +176,10 @@ const printOnStandIn = () =>
           @update:model-value="kind = $event === 'flag' ? 'flag' : 'wrap'"
         />
         <button type="button" class="button min-h-9 px-2" :disabled="busy !== ''" @click="saveLabels('pdf')">
-          {{ say`PDF` }}<span class="sr-only">{{ ' ' }}{{ say`of the labels` }}</span>
+          PDF<span class="sr-only">{{ ' ' }}{{ say`of the labels` }}</span>
         </button>
         <button type="button" class="button min-h-9 px-2" :disabled="busy !== ''" @click="saveLabels('svg')">
-          {{ say`SVG` }}<span class="sr-only">{{ ' ' }}{{ say`of the labels` }}</span>
+          SVG<span class="sr-only">{{ ' ' }}{{ say`of the labels` }}</span>
         </button>
         <button
           type="button"

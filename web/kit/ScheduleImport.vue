@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { cablesSay } from '../../core/words/counts.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref, shallowRef } from 'vue';
 import { csvTitles } from '../../core/job/csv.ts';
@@ -96,7 +97,7 @@ function take(): void {
           :label="say`A bare length is in`"
           :model-value="unit"
           :choices="[
-            { value: 'mm', title: say`mm` },
+            { value: 'mm', title: 'mm' },
             { value: 'm', title: 'm' },
             { value: 'in', title: say`in` },
             { value: 'ft', title: say`ft` },
@@ -106,7 +107,7 @@ function take(): void {
       </div>
       <template v-if="found">
         <p class="mt-3 text-[15px]" role="status">
-          {{ say`${found.cables.length} ${found.cables.length === 1 ? say`cable` : say`cables`} can be read`
+          {{ say`${cablesSay(found.cables.length)} can be read`
           }}<template v-if="found.problems.length > 0">{{
             say`, ${found.problems.length} ${found.problems.length === 1 ? say`thing is` : say`things are`} wrong: nothing comes in until they are put right`
           }}</template
@@ -128,7 +129,7 @@ function take(): void {
           </li>
         </ul>
         <button type="button" class="button filled mt-2" :disabled="!isFit" @click="take">
-          {{ say`Bring in ${found.cables.length} ${found.cables.length === 1 ? say`cable` : say`cables`}` }}
+          {{ say`Bring in ${cablesSay(found.cables.length)}` }}
         </button>
       </template>
     </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { word } from '../../core/words/terms.ts';
+import { choicesOf } from '../ui/choicesOf.ts';
 import { Plus, X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
@@ -18,7 +18,7 @@ import { say } from '../../core/words/say.ts';
 /** Cable on the shelf: spools and offcuts, each with what it is and how much is left of it. */
 const bench = useBench();
 const kinds = computed(() => bench.shop.cableKinds.map(({ id, title }) => ({ value: id, title })));
-const colours = JACKETS.map((colour) => ({ value: colour, title: word(colour) }));
+const colours = choicesOf(JACKETS);
 const cutting = computed(() => bench.shop.practice.cutting);
 
 function edit(id: string, what: string, recipe: (spool: Draft<Spool>) => void): void {

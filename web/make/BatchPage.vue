@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { cablesSay } from '../../core/words/counts.ts';
 import { Check } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -90,7 +91,7 @@ const amount = (value: number, unit: string) =>
         <header class="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line px-3.5 py-2.5">
           <div class="flex-1">
             <h1 class="figure text-[20px] leading-6 font-semibold">
-              {{ say`${chosen.length} ${chosen.length === 1 ? say`cable` : say`cables`} at once` }}
+              {{ say`${cablesSay(chosen.length)} at once` }}
             </h1>
             <p class="note">{{ say`${times(changes)}; one after the other it would be ${apart}.` }}</p>
           </div>

@@ -74,7 +74,7 @@ const print = () => window.print();
       <h1 class="sr-only">{{ say`Test records` }}</h1>
       <button type="button" class="button filled" @click="print">{{ say`Print` }}</button>
       <template v-if="cableId">
-        <button type="button" class="button" :disabled="busy !== ''" @click="savePdf">{{ say`PDF` }}</button>
+        <button type="button" class="button" :disabled="busy !== ''" @click="savePdf">PDF</button>
         <button type="button" class="button" @click="saveJson">{{ say`JSON` }}</button>
         <RouterLink :to="{ name: 'print-records', params: { jobId } }" class="button">{{
           say`Every cable of the job`

@@ -1,4 +1,4 @@
-import { type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import { type PDFFont, type PDFPage } from 'pdf-lib';
 import type { Handover } from '../../core/paper/handover.ts';
 import { type Paper, PAPER_MM } from '../../core/paper/label.ts';
 import type { TestRecord } from '../../core/paper/testRecord.ts';
@@ -10,12 +10,11 @@ import {
   type PaperFonts,
   POINTS_PER_MM,
   printable,
+  INK,
 } from './listPdf.ts';
-import { drawRecord, type RecordPictures } from './recordPdf.ts';
+import { drawRecord, type RecordPictures, PALE } from './recordPdf.ts';
 import { say } from '../../core/words/say.ts';
 
-const INK = rgb(0.1, 0.14, 0.16);
-const PALE = rgb(0.4, 0.43, 0.45);
 const MARGIN = 40;
 
 /** One record with its pictures, as it goes into the pack. */

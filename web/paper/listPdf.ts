@@ -10,7 +10,8 @@ export interface PaperFonts {
 }
 
 export const POINTS_PER_MM = 72 / 25.4;
-const INK = rgb(0.1, 0.14, 0.16);
+/** The ink of every page. */
+export const INK = rgb(0.1, 0.14, 0.16);
 const PALE = rgb(0.45, 0.47, 0.48);
 const MARGIN = 40;
 const LINE = 17;

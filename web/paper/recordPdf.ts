@@ -8,6 +8,7 @@ import {
   type PaperFonts,
   POINTS_PER_MM,
   printable,
+  INK,
 } from './listPdf.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -17,8 +18,7 @@ export interface RecordPictures {
   readonly photos: readonly Uint8Array[];
 }
 
-const INK = rgb(0.1, 0.14, 0.16);
-const PALE = rgb(0.4, 0.43, 0.45);
+export const PALE = rgb(0.4, 0.43, 0.45);
 const MARGIN = 36;
 const COLUMNS = [
   { key: 'title', title: say`figure`, share: 0.19 },

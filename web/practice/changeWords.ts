@@ -1,16 +1,16 @@
+import { cablesSay } from '../../core/words/counts.ts';
 import type { PracticeChange } from '../../core/practice/changes.ts';
 import { digits } from '../../core/units/figure.ts';
 import { say } from '../../core/words/say.ts';
 
 const signed = (value: number, decimals: number) => `${value > 0 ? '+' : ''}${digits(value, decimals)}`;
-const cables = (n: number) => (n === 1 ? say`1 cable` : say`${n} cables`);
 
 /** What a change comes to, in a few words: "2 cables, +3.5 kg, +£97.84". */
 export function changeSays({ count, massG, price, steps, fails }: PracticeChange, currency: string): string {
   if (count === 0) return say`nothing on this job`;
   const steady = (value: number) => (value < 0 ? '−' : '+');
   return [
-    cables(count),
+    cablesSay(count),
     ...(Math.abs(massG) >= 10 ? [say`${signed(massG / 1000, 2)} kg`] : []),
     ...(Math.abs(price) >= 0.01 ? [`${steady(price)}${currency}${digits(Math.abs(price), 2)}`] : []),
     ...(steps === 0 ? [] : [say`${signed(steps, 0)} steps`]),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { cablesSay } from '../../core/words/counts.ts';
 import { word } from '../../core/words/terms.ts';
 import { BookOpen, BriefcaseBusiness, Plus, Ruler, TrendingDown } from '@lucide/vue';
 import { computedAsync, useVirtualList } from '@vueuse/core';
@@ -79,9 +80,7 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
     <section :aria-label="say`Rack`" class="flex min-h-0 flex-1 flex-col">
       <header class="flex h-10 shrink-0 items-center gap-2 border-b border-hairline pl-3.5">
         <h2 class="figure text-[17px] font-semibold">{{ say`Rack` }}</h2>
-        <span class="note"
-          >{{ job.cables.length }} {{ job.cables.length === 1 ? say`cable` : say`cables` }}</span
-        >
+        <span class="note">{{ cablesSay(job.cables.length) }}</span>
         <button
           type="button"
           class="ml-auto flex size-11 items-center justify-center text-teal hover:bg-teal-tint"

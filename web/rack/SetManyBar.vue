@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { word } from '../../core/words/terms.ts';
+import { choicesOf } from '../ui/choicesOf.ts';
+import { JACKETS } from '../../core/job/shop.ts';
 import { computed } from 'vue';
-import type { Jacket } from '../../core/job/cable.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
@@ -13,9 +13,6 @@ const emit = defineEmits<{ done: [] }>();
 
 const bench = useBench();
 const kinds = computed(() => bench.shop.cableKinds.map(({ id, title }) => ({ value: id, title })));
-const JACKETS: readonly { value: Jacket; title: string }[] = (
-  ['red', 'black', 'yellow', 'green'] as const
-).map((value) => ({ value, title: word(value) }));
 
 type Cables = Parameters<Parameters<typeof bench.edit>[1]>[0]['jobs'][number]['cables'];
 
@@ -51,7 +48,7 @@ function remove(): void {
     <ChoiceField
       :label="say`Jacket`"
       :model-value="undefined"
-      :choices="JACKETS"
+      :choices="choicesOf(JACKETS)"
       @update:model-value="
         (jacket) =>
           setAll(say`set jacket`, (cable) => {

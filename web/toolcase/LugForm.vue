@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { word } from '../../core/words/terms.ts';
+import { choicesOf } from '../ui/choicesOf.ts';
 import type { Draft } from 'immer';
 import { computed } from 'vue';
 import { STUD_NAMES } from '../../core/catalogue/tables/studs.ts';
@@ -54,8 +54,8 @@ const dimensions = computed<readonly (readonly [Dimension, string, number, numbe
   ['offsetMm', say`Palm off the barrel’s line`, 0, 60],
 ]);
 const studs = STUD_NAMES.map((stud) => ({ value: stud, title: stud }));
-const forms = LUG_FORMS.map((form) => ({ value: form, title: word(form) }));
-const metals = (['copper', 'brass', 'lead'] as const).map((metal) => ({ value: metal, title: word(metal) }));
+const forms = choicesOf(LUG_FORMS);
+const metals = choicesOf(['copper', 'brass', 'lead']);
 const sizeProblem = (text: string) => {
   const entry = parseSize(text, 'metric');
   return entry.ok ? '' : entry.sentence;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { trialsSay } from '../../core/words/counts.ts';
+import { word } from '../../core/words/terms.ts';
 import { familySays } from '../../core/catalogue/lugs.ts';
 import { computed } from 'vue';
 import { sizeLabel } from '../../core/conductor/size.ts';
@@ -8,7 +10,6 @@ import { dieCalled } from '../../core/termination/lugOffers.ts';
 import { forecast } from '../../core/termination/sectionView.ts';
 import type { CaseDie, ToolCase } from '../../core/termination/toolCase.ts';
 import { digits, figure } from '../../core/units/figure.ts';
-import { DIE_WORDS } from '../bench/ends/dieWords.ts';
 import SectionPair from '../bench/ends/SectionPair.vue';
 import { useBench } from '../stores/bench.ts';
 import FormulaText from '../ui/FormulaText.vue';
@@ -90,7 +91,7 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
           />
         </svg>
         <p class="figure text-[20px] font-semibold">
-          {{ DIE_WORDS[offer.verdict] }}{{ offer.sure || offer.verdict === 'untried' ? '' : say`, unsure` }}
+          {{ word(offer.verdict) }}{{ offer.sure || offer.verdict === 'untried' ? '' : say`, unsure` }}
           <span v-if="offer.standard" class="text-[15px] font-normal text-ink2">{{
             say`the standard pair`
           }}</span>
@@ -124,7 +125,7 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
         </template>
         <p v-if="before && offer" class="mt-1 border-l-[3px] border-teal pl-2" data-testid="corrected">
           {{
-            say`Before its ${offer.learned.trials} ${offer.learned.trials === 1 ? say`trial` : say`trials`}: c ${digits(before.c, 3)}, ${DIE_WORDS[before.verdict]}${before.sure ? '' : say`, unsure`}. Now c ${digits(offer.c, 3)}, ${DIE_WORDS[offer.verdict]}${offer.sure ? '' : say`, unsure`}: flats ${digits(offer.learned.flatsMm, 2)} for ${digits(offer.die.acrossFlatsMm, 2)}`
+            say`Before its ${trialsSay(offer.learned.trials)}: c ${digits(before.c, 3)}, ${word(before.verdict)}${before.sure ? '' : say`, unsure`}. Now c ${digits(offer.c, 3)}, ${word(offer.verdict)}${offer.sure ? '' : say`, unsure`}: flats ${digits(offer.learned.flatsMm, 2)} for ${digits(offer.die.acrossFlatsMm, 2)}`
           }}<template v-if="offer.learned.sections > 0">{{
             say`, packing × ${digits(offer.learned.packing, 3)}`
           }}</template
@@ -146,7 +147,7 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
               own.leaves === 'indent' ? say`indent` : digits(own.c, 2)
             }}</span>
             <span class="w-24 text-right text-[12.5px]"
-              >{{ DIE_WORDS[own.verdict] }}{{ own.sure ? '' : say`, unsure` }}</span
+              >{{ word(own.verdict) }}{{ own.sure ? '' : say`, unsure` }}</span
             >
           </button>
         </li>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue';
 import { sizeLabel } from '../../core/conductor/size.ts';
 import type { DieMap, MapCell, MapRow } from '../../core/termination/dieMap.ts';
 import { digits } from '../../core/units/figure.ts';
-import { DIE_WORDS } from '../bench/ends/dieWords.ts';
 import type { Chosen } from './chosen.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -199,7 +199,7 @@ function move(event: KeyboardEvent): void {
             ]"
             :style="{ width: `${CELL}px` }"
             :aria-label="
-              say`${title(row)}, die ${column.die.stamp || say`unmarked`}: ${DIE_WORDS[(row.cells[i] as MapCell).verdict]}${row.best === i ? say`, use this` : ''}`
+              say`${title(row)}, die ${column.die.stamp || say`unmarked`}: ${word((row.cells[i] as MapCell).verdict)}${row.best === i ? say`, use this` : ''}`
             "
             @click="emit('choose', { rowKey: row.key, dieId: column.die.id })"
           >

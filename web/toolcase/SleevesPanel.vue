@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { choicesOf } from '../ui/choicesOf.ts';
 import { word } from '../../core/words/terms.ts';
 import { Plus, X } from '@lucide/vue';
 import type { Draft } from 'immer';
@@ -17,7 +18,7 @@ const kinds = SLEEVE_KINDS.map((value) => ({
   value,
   title: `${SLEEVES[value].ratio}, ${SLEEVES[value].title}`,
 }));
-const colours = SLEEVE_COLOURS.map((value) => ({ value, title: word(value) }));
+const colours = choicesOf(SLEEVE_COLOURS);
 const called = ({ suppliedMm, recoveredMm, colour }: Sleeve) =>
   `${suppliedMm} / ${recoveredMm} ${word(colour)}`;
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { word } from '../../core/words/terms.ts';
 import { computed, ref } from 'vue';
 import { sizeLabel } from '../../core/conductor/size.ts';
 import { looseDie, usesOf } from '../../core/termination/dieMap.ts';
 import type { ToolCase } from '../../core/termination/toolCase.ts';
 import { digits } from '../../core/units/figure.ts';
-import { DIE_WORDS } from '../bench/ends/dieWords.ts';
 import SectionPair from '../bench/ends/SectionPair.vue';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
@@ -98,7 +98,7 @@ const uses = computed(() => (die.value ? usesOf(die.value, toolCase, bench.shop.
           <span
             class="block"
             :class="offer.verdict === 'right' && offer.sure ? 'font-bold text-holds' : 'text-ink2'"
-            >{{ DIE_WORDS[offer.verdict] }}{{ offer.sure ? '' : say`, unsure` }}</span
+            >{{ word(offer.verdict) }}{{ offer.sure ? '' : say`, unsure` }}</span
           >
           <span class="note block"
             >c {{ digits(offer.c, 2) }}, κ

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { trialsSay } from '../../../core/words/counts.ts';
 import { computed, useId } from 'vue';
 import { STUDS } from '../../../core/catalogue/tables/studs.ts';
 import { boreFill } from '../../../core/termination/lugOnCable.ts';
@@ -64,9 +65,7 @@ const trials = computed(() => {
   if (!die) return '';
   const { trials: count } = die.learned;
   if (count === 0) return say`no trial yet`;
-  return (
-    (count === 1 ? say`1 trial` : say`${count} trials`) + (die.own ? say`, ${die.own.count} on this lug` : '')
-  );
+  return trialsSay(count) + (die.own ? say`, ${die.own.count} on this lug` : '');
 });
 /** What stands in place of a crimp. */
 const uncrimped = computed(() =>

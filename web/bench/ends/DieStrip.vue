@@ -3,7 +3,6 @@ import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { DieOffer } from '../../../core/termination/dieOffers.ts';
 import type { DieZones } from '../../../core/termination/dieOnLug.ts';
-import { DIE_WORDS } from './dieWords.ts';
 import { digits } from '../../../core/units/figure.ts';
 import { say } from '../../../core/words/say.ts';
 
@@ -66,7 +65,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
         role="radio"
         :aria-checked="isChosen(offer)"
         :aria-label="
-          say`die ${offer.die.stamp || say`without a mark`}, ${digits(offer.parts.acrossFlatsMm, 1)} across flats: ${DIE_WORDS[offer.verdict]}${offer.unfit ? `, ${offer.unfit}` : ''}`
+          say`die ${offer.die.stamp || say`without a mark`}, ${digits(offer.parts.acrossFlatsMm, 1)} across flats: ${word(offer.verdict)}${offer.unfit ? `, ${offer.unfit}` : ''}`
         "
         class="relative min-w-0 flex-1 rounded-box border pt-1"
         :class="[
@@ -177,7 +176,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
         @click="$emit('choose', offer.die.id)"
       >
         {{ offer.tool.kind === 'hammer' ? say`plunger` : say`lever ${offer.die.stamp}` }}
-        {{ DIE_WORDS[offer.verdict] }}
+        {{ word(offer.verdict) }}
       </button>
     </p>
     <p v-if="chosen?.unfit" class="mt-1 text-[12.5px] font-bold text-fails">

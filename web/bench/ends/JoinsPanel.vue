@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '../../../core/words/terms.ts';
 import { Plus, X } from '@lucide/vue';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
@@ -16,7 +17,6 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
-import { DIE_WORDS } from './dieWords.ts';
 import SectionPair from './SectionPair.vue';
 import { say } from '../../../core/words/say.ts';
 
@@ -60,7 +60,7 @@ const dies = ({ connector, copperMm2 }: ResolvedJoin) =>
         .map((offer) => ({
           value: offer.die.id,
           title: dieCalled(offer.die),
-          note: say`${digits(offer.parts.acrossFlatsMm, 1)} flats, c ${digits(offer.c, 2)}, ${DIE_WORDS[offer.verdict]}`,
+          note: say`${digits(offer.parts.acrossFlatsMm, 1)} flats, c ${digits(offer.c, 2)}, ${word(offer.verdict)}`,
         }))
     : [];
 const sleeves = ({ sleeveTask }: ResolvedJoin) =>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { word } from '../../../core/words/terms.ts';
+import { choicesOf } from '../../ui/choicesOf.ts';
 import { computed } from 'vue';
 import { LAYERS, type Layer } from '../../../core/catalogue/tables/layers.ts';
 import { SLEEVES } from '../../../core/catalogue/tables/sleeves.ts';
@@ -64,10 +64,7 @@ function setLayer(layer: Layer, on: boolean): void {
   const { layers } = end.value;
   set(say`layers`, { layers: on ? [...layers, layer] : layers.filter((other) => other !== layer) });
 }
-const colours = SLEEVE_COLOURS.filter((colour) => colour !== 'clear').map((colour) => ({
-  value: colour,
-  title: word(colour),
-}));
+const colours = choicesOf(SLEEVE_COLOURS.filter((colour) => colour !== 'clear'));
 </script>
 
 <template>

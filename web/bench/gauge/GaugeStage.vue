@@ -222,10 +222,10 @@ const short = (size: ConductorSize) =>
               <th scope="col" class="pl-1.5 font-normal">{{ say`drop` }}<br />%</th>
               <th scope="col" class="pl-1.5 font-normal">{{ say`heat` }}<br />°C</th>
               <th scope="col" class="pl-1.5 font-normal">{{ say`lost` }}<br />W</th>
-              <th scope="col" class="pl-1.5 font-normal">{{ say`cable` }}<br />{{ say`kg` }}</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`cable` }}<br />kg</th>
               <th scope="col" class="pl-1.5 font-normal">{{ say`cable` }}<br />{{ bench.shop.currency }}</th>
               <th scope="col" class="pl-1.5 font-normal">{{ say`a year` }}<br />{{ say`kWh` }}</th>
-              <th scope="col" class="pl-1.5 font-normal">{{ say`bend` }}<br />{{ say`mm` }}</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`bend` }}<br />mm</th>
               <th scope="col" class="font-normal">
                 <span class="sr-only">{{ say`state` }}</span>
               </th>

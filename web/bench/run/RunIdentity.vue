@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { word } from '../../../core/words/terms.ts';
+import { choicesOf } from '../../ui/choicesOf.ts';
+import { JACKETS } from '../../../core/job/shop.ts';
 import { computed } from 'vue';
-import type { Cable, Jacket } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/job/cable.ts';
 import { useBench } from '../../stores/bench.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';
@@ -21,9 +22,6 @@ const POLARITIES = [
   { value: 'negative', title: '−', spoken: say`negative` },
   { value: 'link', title: say`link`, spoken: say`link between batteries` },
 ] as const;
-const JACKETS: readonly { value: Jacket; title: string }[] = (
-  ['red', 'black', 'yellow', 'green'] as const
-).map((value) => ({ value, title: word(value) }));
 const tagHint = computed(() => {
   const others = bench.jobById(jobId)?.cables.filter(({ id }) => id !== cable.id) ?? [];
   return others.some(({ tag }) => tag === cable.tag) ? say`Another cable has this tag.` : '';
@@ -62,7 +60,7 @@ const tagHint = computed(() => {
       <ChoiceField
         :label="say`Jacket`"
         :model-value="cable.jacket"
-        :choices="JACKETS"
+        :choices="choicesOf(JACKETS)"
         @update:model-value="(jacket) => edit(say`jacket`, (draft) => void (draft.jacket = jacket))"
       />
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { word } from '../../../core/words/terms.ts';
+import { choicesOf } from '../../ui/choicesOf.ts';
 import { Plus, Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { type FuseKind, FUSE_PLACES, type FusePlace, FUSES } from '../../../core/catalogue/tables/fuses.ts';
@@ -36,10 +36,7 @@ const SOURCES = [
   { value: 'battery', title: say`ampere-hours`, note: say`an estimate, low confidence` },
   { value: 'cranking', title: say`cranking amps`, note: say`an estimate, low confidence` },
 ] as const;
-const CHEMISTRIES = (Object.keys(SHORT_AMPS_PER_AH) as Chemistry[]).map((value) => ({
-  value,
-  title: word(value),
-}));
+const CHEMISTRIES = choicesOf(Object.keys(SHORT_AMPS_PER_AH) as Chemistry[]);
 function setSource(kind: Run['source']['kind']): void {
   const options: Readonly<Record<Run['source']['kind'], Run['source']>> = {
     unknown: { kind: 'unknown' },
