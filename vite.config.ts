@@ -73,6 +73,8 @@ export default defineConfig({
     }),
   ],
   optimizeDeps: { entries: ['index.html', 'web/**/*.{vue,ts}', 'core/**/*.ts'] },
+  // Every component here, and of the packages, is set up by functions: what reads options is left out.
+  define: { __VUE_OPTIONS_API__: 'false' },
   worker: { format: 'es' },
   // The demo jobs are fetched as files of their own, however small.
   build: {

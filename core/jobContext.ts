@@ -1,5 +1,5 @@
 import type { Cable } from './job/cable.ts';
-import type { EndName } from './job/end.ts';
+import type { End, EndName } from './job/end.ts';
 import type { Run } from './job/run.ts';
 import { END_NAMES } from './job/end.ts';
 import type { Job, SharedStud } from './job/job.ts';
@@ -18,68 +18,32 @@ export interface JobContext {
 
 export const ALONE: JobContext = { mates: [], neighbours: [], studs: [] };
 
-const postKey = ({ ends }: Cable, name: EndName) => {
-  const { at, post } = ends[name];
-  return post && at ? `${at}|${post.kind}|${post.polarity}` : null;
-};
 const studIds = ({ ends }: Cable) => END_NAMES.flatMap((name) => ends[name].studId ?? []);
-const postKeys = (cable: Cable) => END_NAMES.flatMap((name) => postKey(cable, name) ?? []);
-
-/** The cables of a job by what joins them, in the job's order. */
-interface Joined {
-  readonly circuits: ReadonlyMap<string, readonly Cable[]>;
-  readonly studs: ReadonlyMap<string, readonly Cable[]>;
-  readonly posts: ReadonlyMap<string, readonly Cable[]>;
-  readonly places: ReadonlyMap<Cable, number>;
-}
-
-/** A job is never changed in place: who belongs to whom is looked up once for each state of it. */
-const joinedOf = new WeakMap<Job, Joined>();
-
-function joined(job: Job): Joined {
-  const known = joinedOf.get(job);
-  if (known) return known;
-  const by = (keys: (cable: Cable) => readonly string[]) => {
-    const found = new Map<string, Cable[]>();
-    for (const cable of job.cables)
-      for (const key of keys(cable)) {
-        const own = found.get(key);
-        // Both ends of one cable may be on one stud.
-        if (own?.at(-1) === cable) continue;
-        if (own) own.push(cable);
-        else found.set(key, [cable]);
-      }
-    return found;
-  };
-  const made: Joined = {
-    circuits: by(({ run }) => (run.return.kind === 'circuit' ? [run.return.name] : [])),
-    studs: by(studIds),
-    posts: by(postKeys),
-    places: new Map(job.cables.map((cable, i) => [cable, i])),
-  };
-  joinedOf.set(job, made);
-  return made;
-}
+const posts = ({ ends }: Cable) => END_NAMES.map((name) => ends[name]).filter(({ at, post }) => at && post);
+const samePost = (a: End, b: End) =>
+  a.at === b.at && a.post?.kind === b.post?.kind && a.post?.polarity === b.post?.polarity;
 
 /** The other cables of a cable's circuit. */
 export function matesOf(cable: Cable, job: Job): Cable[] {
   const back = cable.run.return;
   if (back.kind !== 'circuit') return [];
-  return (joined(job).circuits.get(back.name) ?? []).filter(({ id }) => id !== cable.id);
+  return job.cables.filter(
+    ({ id, run }) => run.return.kind === 'circuit' && run.return.name === back.name && id !== cable.id,
+  );
 }
 
 /** What a cable needs to know of its job. */
 export function contextOf(cable: Cable, job: Job): JobContext {
-  const { studs, posts, places } = joined(job);
   const ids = studIds(cable);
-  const beside = new Set([
-    ...ids.flatMap((id) => studs.get(id) ?? []),
-    ...postKeys(cable).flatMap((key) => posts.get(key) ?? []),
-  ]);
-  const place = (other: Cable) => places.get(other) ?? 0;
+  const own = posts(cable);
+  const isBeside = (end: End) =>
+    (end.studId !== undefined && ids.includes(end.studId)) || own.some((post) => samePost(post, end));
   return {
     mates: matesOf(cable, job),
-    neighbours: [...beside].filter(({ id }) => id !== cable.id).sort((a, b) => place(a) - place(b)),
+    neighbours:
+      ids.length + own.length === 0
+        ? []
+        : job.cables.filter(({ id, ends }) => id !== cable.id && (isBeside(ends.A) || isBeside(ends.B))),
     studs: ids.length === 0 ? [] : job.studs.filter(({ id }) => ids.includes(id)),
   };
 }
@@ -157,7 +121,7 @@ export function stackOf(
 
 /** How many cables end on the same tapered post as an end does, itself included. */
 export function cablesOnPost(cable: Cable, name: EndName, { neighbours }: JobContext): number {
-  const key = postKey(cable, name);
-  if (key === null) return 1;
-  return [cable, ...neighbours].flatMap((other) => postKeys(other)).filter((other) => other === key).length;
+  const own = cable.ends[name];
+  if (!own.post || !own.at) return 1;
+  return [cable, ...neighbours].flatMap(posts).filter((other) => samePost(own, other)).length;
 }

@@ -1,7 +1,8 @@
-import { asJudged, atMost, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding.ts';
+import { asJudged, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding.ts';
+import type { Duty } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
-import { type Assessment, type RunContext, thermalCable, totalOhm } from './assess.ts';
+import { type Assessment, type DutyAssessment, type RunContext, thermalCable, totalOhm } from './assess.ts';
 import { jacketResistance } from './heatBalance.ts';
 import { say } from '../words/say.ts';
 
@@ -17,7 +18,7 @@ export function heatFindings(at: Assessment, context: RunContext, kind: CableKin
           ...facts(),
           value: settledC,
         }));
-  return [held, ...dutyFindings(at, context, kind).map(asJudged)];
+  return [held, ...dutyFindings(at, context, kind)];
 }
 
 function settledFacts(
@@ -54,63 +55,91 @@ function neverSettles(facts: Omit<Facts, 'value'>): Finding {
   return stated({ ...facts, value: null, because, remedy: say`Use a thicker cable.` }, 'fails');
 }
 
-function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Finding[] {
-  if (!run.duty || !at.duty) return [];
+function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Judged[] {
   const { duty } = run;
-  const { heaviestA, cycle, spenders, dropPercent } = at.duty;
+  if (!duty || !at.duty) return [];
+  const worked = at.duty;
+  const { dropPercent, cycle } = worked;
+  return [
+    judgeAtMost('duty-drop', dropPercent, duty.dropPercent, 0, () => surgeDrop(at, worked, run.systemV)),
+    cycle
+      ? judgeAtMost('duty-peak', cycle.peakC, at.limitC, run.ambientC, () => ({
+          ...surgePeak(at, worked, duty, kind),
+          value: cycle.peakC,
+        }))
+      : asJudged(
+          stated(
+            {
+              ...surgePeak(at, worked, duty, kind),
+              value: null,
+              because: say`This cycle never settles, or is still being worked.`,
+            },
+            'unproved',
+          ),
+        ),
+  ];
+}
+
+function surgeDrop(at: Assessment, worked: DutyAssessment, systemV: number): Facts {
+  const { heaviestA, cycle, spenders, dropPercent } = worked;
   const ohm = totalOhm(spenders);
-  const steps = duty.steps
+  return {
+    id: 'duty-drop',
+    stage: 'gauge',
+    title: say`Surge drop`,
+    value: dropPercent,
+    unit: '%',
+    decimals: 2,
+    work: {
+      formula: say`ΔU = I · R_loop, the copper as hot as it gets`,
+      substituted: [
+        `= ${figure(heaviestA, 'A', 0)} × ${digits(ohm * 1000, 3)} mΩ = ${figure(heaviestA * ohm, 'V', 3)}`,
+        say`= ${figure(dropPercent, '%', 2)} of ${figure(systemV, 'V', 1)}`,
+      ],
+      source: say`resistance as for the drop at the load, copper at ${figure(cycle?.peakC ?? at.limitC, '°C', 1)}`,
+      assumes: say`the heaviest step drops most`,
+    },
+  };
+}
+
+/** The duty in words, a long one cut off. */
+function dutySays({ steps, repeats }: Duty): string {
+  const first = steps
     .slice(0, 6)
     .map(({ amps, seconds }) => say`${digits(amps, 0)} A for ${digits(seconds, 0)} s`);
-  const said = `${steps.join(', ')}${duty.steps.length > 6 ? ' …' : ''}${duty.repeats ? say`, again and again` : say`, once`}`;
-  const peakC = cycle?.peakC ?? at.limitC;
-  const drop = atMost(
-    {
-      id: 'duty-drop',
-      stage: 'gauge',
-      title: say`Surge drop`,
-      value: dropPercent,
-      unit: '%',
-      decimals: 2,
-      work: {
-        formula: say`ΔU = I · R_loop, the copper as hot as it gets`,
-        substituted: [
-          `= ${figure(heaviestA, 'A', 0)} × ${digits(ohm * 1000, 3)} mΩ = ${figure(heaviestA * ohm, 'V', 3)}`,
-          say`= ${figure(dropPercent, '%', 2)} of ${figure(run.systemV, 'V', 1)}`,
-        ],
-        source: say`resistance as for the drop at the load, copper at ${figure(peakC, '°C', 1)}`,
-        assumes: say`the heaviest step drops most`,
-      },
-    },
-    duty.dropPercent,
-  );
-  const about = {
+  return `${first.join(', ')}${steps.length > 6 ? ' …' : ''}${repeats ? say`, again and again` : say`, once`}`;
+}
+
+function surgePeak(
+  at: Assessment,
+  { heaviestA, cycle }: DutyAssessment,
+  duty: Duty,
+  kind: CableKind,
+): Omit<Facts, 'value'> {
+  return {
     id: 'duty-peak',
     stage: 'gauge',
     title: say`Surge, hottest`,
     unit: '°C',
     decimals: 1,
-  } as const;
-  const work = {
-    formula: say`C · dT/dt = I² · R(T) − (T − T_1) ÷ R_1, eight rings of jacket`,
-    substituted: cycle
-      ? [
-          said,
-          say`peak ${figure(cycle.peakC, '°C', 1)} after ${figure(cycle.peakAtS, 's', 0)}`,
-          say`as hot as ${figure(cycle.equivalentA, 'A', 0)} held for ever`,
-          cycle.secondsToLimit === null
-            ? say`${figure(heaviestA, 'A', 0)} may be held for ever`
-            : say`${figure(heaviestA, 'A', 0)} reaches the limit in ${figure(cycle.secondsToLimit, 's', 0)}`,
-        ]
-      : [said],
-    source: say`copper 385 J/kgK, jacket 2.0 MJ/m³K and ${digits(thermalCable(kind, at).jacketConductivity, 2)} W/mK; backward Euler, strides growing from 0.05 s`,
-    assumes: duty.repeats
-      ? say`the cycle has come again until its temperatures repeat`
-      : say`it starts from the settled temperature of the continuous load`,
+    work: {
+      formula: say`C · dT/dt = I² · R(T) − (T − T_1) ÷ R_1, eight rings of jacket`,
+      substituted: [
+        dutySays(duty),
+        ...(cycle
+          ? [
+              say`peak ${figure(cycle.peakC, '°C', 1)} after ${figure(cycle.peakAtS, 's', 0)}`,
+              say`as hot as ${figure(cycle.equivalentA, 'A', 0)} held for ever`,
+              cycle.secondsToLimit === null
+                ? say`${figure(heaviestA, 'A', 0)} may be held for ever`
+                : say`${figure(heaviestA, 'A', 0)} reaches the limit in ${figure(cycle.secondsToLimit, 's', 0)}`,
+            ]
+          : []),
+      ],
+      source: say`copper 385 J/kgK, jacket 2.0 MJ/m³K and ${digits(thermalCable(kind, at).jacketConductivity, 2)} W/mK; backward Euler, strides growing from 0.05 s`,
+      assumes: duty.repeats
+        ? say`the cycle has come again until its temperatures repeat`
+        : say`it starts from the settled temperature of the continuous load`,
+    },
   };
-  if (!cycle) {
-    const because = say`This cycle never settles, or is still being worked.`;
-    return [drop, stated({ ...about, value: null, because, work }, 'unproved')];
-  }
-  return [drop, atMost({ ...about, value: cycle.peakC, work }, at.limitC, run.ambientC)];
 }

@@ -1,6 +1,7 @@
 import { LUG_FAMILIES } from '../catalogue/tables/lugFamilies.ts';
 import type { Die, Lug, Tool } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
+import { remember } from '../remember.ts';
 import { crimpsThatFit } from './crimpLayout.ts';
 import {
   type Compaction,
@@ -110,12 +111,20 @@ export function dieOffer(
   };
 }
 
+const offered = remember<readonly DieOffer[]>();
+
 /** Every die of the case on one lug, widest first. */
-export function dieOffers(lug: Lug, copperMm2: number, toolCase: ToolCase, place?: Place): DieOffer[] {
-  return toolCase.dies
-    .map((die) => dieOffer(lug, copperMm2, die, toolCase.lugs, place))
-    .sort((a, b) => b.parts.acrossFlatsMm - a.parts.acrossFlatsMm);
-}
+export const dieOffers = (
+  lug: Lug,
+  copperMm2: number,
+  toolCase: ToolCase,
+  place?: Place,
+): readonly DieOffer[] =>
+  offered([toolCase, lug], JSON.stringify([copperMm2, place]), () =>
+    toolCase.dies
+      .map((die) => dieOffer(lug, copperMm2, die, toolCase.lugs, place))
+      .sort((a, b) => b.parts.acrossFlatsMm - a.parts.acrossFlatsMm),
+  );
 
 /** Middle of the right window of c: neither air nor ears. */
 const AIM_C = 1.06;

@@ -1,6 +1,7 @@
 import { STUDS } from '../catalogue/tables/studs.ts';
 import type { Lug } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
+import { remember } from '../remember.ts';
 import { digits } from '../units/figure.ts';
 import { bestDie, type DieOffer, dieOffers, dieRank } from './dieOffers.ts';
 import { boreFill, FILL, fillVerdict, type FillVerdict, LIGHT_WALL, wallMm2 } from './lugOnCable.ts';
@@ -188,7 +189,10 @@ export function lugOffer(lug: Lug, need: LugNeed, toolCase: ToolCase): LugOffer 
   return { ...offer, reasons, rank };
 }
 
-/** Lugs on the shelf, the best first, refused ones last. */
-export function lugOffers(need: LugNeed, toolCase: ToolCase): LugOffer[] {
-  return toolCase.lugs.map((lug) => lugOffer(lug, need, toolCase)).sort((a, b) => a.rank - b.rank);
-}
+const offered = remember<readonly LugOffer[]>();
+
+/** Lugs on the shelf, the best first, refused ones last. Most ends of a job ask the same, and are answered from memory. */
+export const lugOffers = (need: LugNeed, toolCase: ToolCase): readonly LugOffer[] =>
+  offered([toolCase], JSON.stringify(need), () =>
+    toolCase.lugs.map((lug) => lugOffer(lug, need, toolCase)).sort((a, b) => a.rank - b.rank),
+  );

@@ -44,7 +44,7 @@ const counts = computed(() => {
 </script>
 
 <template>
-  <section :aria-label="say`Ledger`" class="bg-paper">
+  <section :aria-label="say`Ledger`" class="isolate bg-paper">
     <header class="px-3.5 pt-2.5 pb-2">
       <h2 class="figure text-[18px] leading-6 font-semibold">{{ title }}</h2>
       <p class="note">{{ counts || say`nothing to hold against a limit yet` }}</p>

@@ -12,7 +12,7 @@ defineProps<{ jobId: string; cableId: string; stage: Stage; work: CableWork }>()
 </script>
 
 <template>
-  <nav :aria-label="say`Stages`" class="flex overflow-x-auto border-b border-line bg-chalk">
+  <nav :aria-label="say`Stages`" class="isolate flex overflow-x-auto border-b border-line bg-chalk">
     <RouterLink
       v-for="(name, i) in STAGES"
       :key="name"

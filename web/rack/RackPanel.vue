@@ -35,7 +35,7 @@ const shown = computed(() => (filter.value.trim() === '' ? job.cables : job.cabl
 const ROW_PX = 70;
 const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(shown, {
   itemHeight: ROW_PX,
-  overscan: 12,
+  overscan: 6,
 });
 /** The cable on the bench is in sight, however long the rack is. */
 watch(
@@ -76,7 +76,7 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
 </script>
 
 <template>
-  <div class="flex min-h-0 flex-col bg-chalk">
+  <div class="isolate flex min-h-0 flex-col bg-chalk">
     <section :aria-label="say`Rack`" class="flex min-h-0 flex-1 flex-col">
       <header class="flex h-10 shrink-0 items-center gap-2 border-b border-hairline pl-3.5">
         <h2 class="figure text-[17px] font-semibold">{{ say`Rack` }}</h2>

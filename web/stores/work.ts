@@ -10,6 +10,8 @@ import { dutyTick, followDuty } from '../workers/duties.ts';
 
 interface Kept {
   readonly shop: Shop;
+  /** The state of the job that it was last found good for. */
+  readonly job: WeakRef<Job> | undefined;
   readonly context: JobContext;
   readonly tick: number;
   readonly day: string;
@@ -39,20 +41,16 @@ export function caseOf(shop: Shop): ToolCase {
  * nor the day has changed.
  */
 export function workOf(cable: Cable, shop: Shop, job?: Job): CableWork {
-  const context = job ? contextOf(cable, job) : ALONE;
   const tick = cable.run.duty ? dutyTick.value : 0;
   const day = today();
   const known = kept.get(cable);
-  if (
-    known &&
-    known.shop === shop &&
-    known.tick === tick &&
-    known.day === day &&
-    sameContext(known.context, context)
-  ) {
-    return known.work;
-  }
-  const work = workUpCable(cable, shop, { context, today: day, followDuty, toolCase: caseOf(shop) });
-  kept.set(cable, { shop, context, tick, day, work });
+  const isOfNow = known && known.shop === shop && known.tick === tick && known.day === day;
+  if (isOfNow && known.job?.deref() === job) return known.work;
+  const context = job ? contextOf(cable, job) : ALONE;
+  const work =
+    isOfNow && sameContext(known.context, context)
+      ? known.work
+      : workUpCable(cable, shop, { context, today: day, followDuty, toolCase: caseOf(shop) });
+  kept.set(cable, { shop, job: job && new WeakRef(job), context, tick, day, work });
   return work;
 }

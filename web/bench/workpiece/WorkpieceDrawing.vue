@@ -92,7 +92,7 @@ const spoken = computed(() => {
 </script>
 
 <template>
-  <div ref="host" class="workpiece border-b border-line bg-paper">
+  <div ref="host" class="workpiece isolate border-b border-line bg-paper">
     <svg
       v-if="hostWidth > 0"
       :width="width"

@@ -1,0 +1,28 @@
+/** What was worked out before of the same things, or else now. */
+export type Remembered<T> = (things: readonly object[], asked: string, work: () => T) => T;
+
+interface Branch<T> {
+  readonly answers: Map<string, T>;
+  readonly further: WeakMap<object, Branch<T>>;
+}
+const branch = <T>(): Branch<T> => ({ answers: new Map(), further: new WeakMap() });
+
+/**
+ * A memory for what is worked out of things that are never changed in place: asked again of the very same things in
+ * the same words, it answers what it answered before. It holds nothing longer than the things live.
+ *
+ * @example const offers = remember<Offer[]>(); offers([lug, toolCase], '50 mm²', () => work(lug, toolCase, 50))
+ */
+export function remember<T extends object>(): Remembered<T> {
+  const root = branch<T>();
+  return (things, asked, work) => {
+    const { answers } = things.reduce<Branch<T>>((at, thing) => {
+      const next = at.further.get(thing) ?? branch<T>();
+      at.further.set(thing, next);
+      return next;
+    }, root);
+    const answer = answers.get(asked) ?? work();
+    answers.set(asked, answer);
+    return answer;
+  };
+}
