@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import { type Measured, measureSection, scaleSection, type SectionMeasure } from '../core/section/measure.ts';
-import { acrossFlatsPx, type Outline } from '../core/section/outline.ts';
+import { acrossFlatsPx, type Outline } from '../core/section/hexagon.ts';
 import { type Picture, reduced } from '../core/section/picture.ts';
 import { hexagonMm2 } from '../core/termination/dieOnLug.ts';
 import { decodePicture } from './decodePicture.ts';

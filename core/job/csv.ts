@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
-import { baseUnit, parseQuantity, type QuantityKind } from '../units/quantity.ts';
+import { baseUnit, type QuantityKind } from '../units/entryUnits.ts';
+import { parseQuantity } from '../units/quantity.ts';
 import { say } from '../words/say.ts';
 
 /** What one field of a table says: a value, or what is wrong with it. */

@@ -1,17 +1,48 @@
 import type { Cable, Correction, Jacket } from '../job/cable.ts';
+import type { EndName } from '../job/end.ts';
 import type { Reading } from '../job/reading.ts';
 import { JACKETS } from '../job/shop.ts';
-import type { QuantityKind } from '../units/quantity.ts';
+import type { QuantityKind } from '../units/entryUnits.ts';
 import { say } from '../words/say.ts';
 
-/** Facts of a made cable that can have been written down wrong. */
+/** A fact of a made cable that can have been written down wrong: what it is called, where it stands, how long it may be. */
+interface FactPlace {
+  readonly title: string;
+  readonly longest: number;
+  readonly of: (cable: Cable) => string;
+  readonly put: (cable: Cable, now: string) => Cable;
+}
+
+/** Where an end goes, in words. */
+const endFact = (title: string, name: EndName): FactPlace => ({
+  title,
+  longest: 60,
+  of: ({ ends }) => ends[name].at,
+  put: (cable, now) => ({ ...cable, ends: { ...cable.ends, [name]: { ...cable.ends[name], at: now } } }),
+});
+
 export const FACTS = {
-  tag: say`tag`,
-  from: say`from, end A`,
-  to: say`to, end B`,
-  jacket: say`jacket`,
-  notes: say`notes`,
-} as const;
+  tag: {
+    title: say`tag`,
+    longest: 80,
+    of: ({ tag }) => tag,
+    put: (cable, tag) => ({ ...cable, tag }),
+  },
+  from: endFact(say`from, end A`, 'A'),
+  to: endFact(say`to, end B`, 'B'),
+  jacket: {
+    title: say`jacket`,
+    longest: 20,
+    of: ({ jacket }) => jacket,
+    put: (cable, jacket) => ({ ...cable, jacket: jacket as Jacket }),
+  },
+  notes: {
+    title: say`notes`,
+    longest: 300,
+    of: ({ notes }) => notes,
+    put: (cable, notes) => ({ ...cable, notes }),
+  },
+} as const satisfies Readonly<Record<string, FactPlace>>;
 export type Fact = keyof typeof FACTS;
 
 /** Who puts something right, when and why. */
@@ -22,31 +53,14 @@ export interface Said {
   readonly why: string;
 }
 
-const LONGEST: Readonly<Record<Fact, number>> = { tag: 80, from: 60, to: 60, jacket: 20, notes: 300 };
-
-/** What a fact stands at. */
-export function factOf(cable: Cable, fact: Fact): string {
-  switch (fact) {
-    case 'tag':
-      return cable.tag;
-    case 'from':
-      return cable.ends.A.at;
-    case 'to':
-      return cable.ends.B.at;
-    case 'jacket':
-      return cable.jacket;
-    case 'notes':
-      return cable.notes;
-  }
-}
-
 /** What is wrong with a new wording, in a sentence; empty where nothing is. */
 export function badFact(cable: Cable, fact: Fact, now: string): string {
-  if (now === factOf(cable, fact)) return say`That is what it says already.`;
+  const { of, longest } = FACTS[fact];
+  if (now === of(cable)) return say`That is what it says already.`;
   if (fact === 'tag' && now.trim() === '') return say`A cable needs a tag.`;
   if (fact === 'jacket' && !(JACKETS as readonly string[]).includes(now))
     return say`A jacket is one of ${JACKETS.join(', ')}.`;
-  return now.length > LONGEST[fact] ? say`At most ${LONGEST[fact]} letters; this has ${now.length}.` : '';
+  return now.length > longest ? say`At most ${longest} letters; this has ${now.length}.` : '';
 }
 
 /**
@@ -57,29 +71,14 @@ export function badFact(cable: Cable, fact: Fact, now: string): string {
 export function withFact(cable: Cable, fact: Fact, now: string, said: Said): Cable {
   const bad = badFact(cable, fact, now);
   if (bad) throw new RangeError(bad);
+  const { title, of, put } = FACTS[fact];
   const correction: Correction = {
     ...said,
-    what: FACTS[fact],
-    was: factOf(cable, fact).slice(0, 300),
+    what: title,
+    was: of(cable).slice(0, 300),
     now: now.slice(0, 300),
   };
-  return { ...changed(cable, fact, now), corrections: [...cable.corrections, correction] };
-}
-
-function changed(cable: Cable, fact: Fact, now: string): Cable {
-  const { ends } = cable;
-  switch (fact) {
-    case 'tag':
-      return { ...cable, tag: now };
-    case 'from':
-      return { ...cable, ends: { ...ends, A: { ...ends.A, at: now } } };
-    case 'to':
-      return { ...cable, ends: { ...ends, B: { ...ends.B, at: now } } };
-    case 'jacket':
-      return { ...cable, jacket: now as Jacket };
-    case 'notes':
-      return { ...cable, notes: now };
-  }
+  return { ...put(cable, now), corrections: [...cable.corrections, correction] };
 }
 
 /** The one figure of a reading that is mistyped most: where it is kept, and what may be typed for it. */

@@ -5,15 +5,7 @@ import { readJobFile } from '../job/file.ts';
 import { labelOf, readLabel } from '../paper/label.ts';
 import { handover } from '../paper/handover.ts';
 import { workUp } from '../workup.ts';
-import {
-  badFact,
-  type Fact,
-  factOf,
-  FACTS,
-  figureOf,
-  withFact,
-  withReadingCorrected,
-} from './corrections.ts';
+import { badFact, type Fact, FACTS, figureOf, withFact, withReadingCorrected } from './corrections.ts';
 import { dueEvents } from './dueEvents.ts';
 import { cableOfLabel, findByLabel } from './label.ts';
 import {
@@ -113,8 +105,10 @@ describe('corrections', () => {
   ] as const)('of the %s keep the old wording, with who, when and why', (fact, now) => {
     const cable = cableOf('HB-1');
     const right = withFact(cable, fact, now, said);
-    expect(factOf(right, fact)).toBe(now);
-    expect(right.corrections).toEqual([{ ...said, what: FACTS[fact], was: factOf(cable, fact), now }]);
+    expect(FACTS[fact].of(right)).toBe(now);
+    expect(right.corrections).toEqual([
+      { ...said, what: FACTS[fact].title, was: FACTS[fact].of(cable), now },
+    ]);
     expect(right.records).toEqual(cable.records);
   });
   test('that cannot be meant are refused in a sentence', () => {

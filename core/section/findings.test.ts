@@ -5,7 +5,7 @@ import { hexagonMm2, packingFromVoid } from '../termination/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugOnCable.ts';
 import { sectionFindings } from './findings.ts';
 import type { SectionMeasure } from './measure.ts';
-import { acrossFlatsPx, contourOf, type Outline, polygonArea } from './outline.ts';
+import { acrossFlatsPx, contourOf, type Outline, polygonArea } from './hexagon.ts';
 
 const outline = [0, 60, 120, 180, 240, 300].map((deg) => [
   500 + 400 * Math.cos((deg * Math.PI) / 180),

@@ -1,13 +1,7 @@
 import { packingFromVoid } from '../termination/dieOnLug.ts';
-import {
-  acrossFlatsPx,
-  contourOf,
-  edgeWidthPx,
-  type Found,
-  findOutline,
-  type Outline,
-  type Refusal,
-} from './outline.ts';
+import { edgeWidthPx } from './edge.ts';
+import { acrossFlatsPx, contourOf, type Outline } from './hexagon.ts';
+import { findOutline, type Found, type Refusal } from './outline.ts';
 import { type Picture, reduced, type Spot } from './picture.ts';
 import { isCopper } from './colours.ts';
 import { roundShare } from './round.ts';

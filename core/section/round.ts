@@ -1,5 +1,5 @@
 import { blobs } from './blobs.ts';
-import { acrossFlatsPx, type Outline } from './outline.ts';
+import { acrossFlatsPx, type Outline } from './hexagon.ts';
 import type { Spot } from './picture.ts';
 import type { Seen } from './voids.ts';
 import type { WallPx } from './wall.ts';

@@ -1,4 +1,4 @@
-import { acrossFlatsPx, type Outline } from './outline.ts';
+import { acrossFlatsPx, type Outline } from './hexagon.ts';
 import type { Spot } from './picture.ts';
 import type { Seen } from './voids.ts';
 

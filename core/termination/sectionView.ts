@@ -36,3 +36,38 @@ export function forecast(parts: CrimpParts, c: number, packing = 1): CrimpForeca
     ears: c > COMPACTION.rightC ? 'expect' : c > 1.1 ? 'slight' : 'none',
   };
 }
+
+/** A place in a section, mm from its middle. */
+export type Place = readonly [x: number, y: number];
+
+/**
+ * Corners of a crimp's hexagon with flats above and below, mm from its middle.
+ *
+ * @example hexagonCorners(10)[0] // [5.77, 0]
+ */
+export function hexagonCorners(acrossFlatsMm: number): Place[] {
+  const radius = acrossFlatsMm / Math.sqrt(3);
+  return [0, 60, 120, 180, 240, 300]
+    .map((degrees) => (degrees * Math.PI) / 180)
+    .map((turn): Place => [radius * Math.cos(turn), radius * Math.sin(turn)]);
+}
+
+const GOLDEN_ANGLE = Math.PI * (3 - Math.sqrt(5));
+/** Cells are spread over this share of the strands' width: none lies in the wall. */
+const SPREAD = 0.82;
+
+/**
+ * Where cells as large as a drawn strand stand for the air that is left, mm from the middle: as many as make up its
+ * area, at most `most`, spread evenly; none where it is packed.
+ *
+ * @param cellMm side of the square that one cell stands for, mm
+ */
+export function airCells({ strandsMm, voidMm2 }: CrimpForecast, cellMm: number, most = 160): Place[] {
+  if (strandsMm === null) return [];
+  const count = Math.min(most, Math.round(voidMm2 / cellMm ** 2));
+  const reach = (strandsMm / 2) * SPREAD;
+  return Array.from({ length: count }, (_, i): Place => {
+    const radius = reach * Math.sqrt((i + 0.5) / count);
+    return [radius * Math.cos(i * GOLDEN_ANGLE), radius * Math.sin(i * GOLDEN_ANGLE)];
+  });
+}

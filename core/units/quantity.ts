@@ -1,157 +1,8 @@
 import { type DecimalMark, decimalMark, say } from '../words/say.ts';
-
-/** What an entry field asks for. Each kind has one base unit, in which the core keeps it. */
-export type QuantityKind =
-  | 'length'
-  | 'current'
-  | 'voltage'
-  | 'power'
-  | 'duration'
-  | 'temperature'
-  | 'millivolt'
-  | 'milliohm'
-  | 'megohm'
-  | 'force'
-  | 'torque'
-  | 'percent'
-  | 'angle'
-  | 'number';
-
-interface UnitOfEntry {
-  readonly factor: number;
-  /** Added after the factor: only temperatures have one. */
-  readonly offset?: number;
-}
-
-/** Units a person may type, with what one of them is in the base unit of the kind. */
-const UNITS: Readonly<Record<QuantityKind, { base: string; units: Readonly<Record<string, UnitOfEntry>> }>> =
-  {
-    length: {
-      base: 'mm',
-      units: {
-        mm: { factor: 1 },
-        cm: { factor: 10 },
-        m: { factor: 1000 },
-        in: { factor: 25.4 },
-        inch: { factor: 25.4 },
-        inches: { factor: 25.4 },
-        '"': { factor: 25.4 },
-        ft: { factor: 304.8 },
-        feet: { factor: 304.8 },
-        foot: { factor: 304.8 },
-        "'": { factor: 304.8 },
-      },
-    },
-    current: {
-      base: 'A',
-      units: {
-        a: { factor: 1 },
-        amp: { factor: 1 },
-        amps: { factor: 1 },
-        ka: { factor: 1000 },
-        ma: { factor: 0.001 },
-      },
-    },
-    voltage: {
-      base: 'V',
-      units: {
-        v: { factor: 1 },
-        volt: { factor: 1 },
-        volts: { factor: 1 },
-        kv: { factor: 1000 },
-        mv: { factor: 0.001 },
-      },
-    },
-    power: {
-      base: 'W',
-      units: { w: { factor: 1 }, watt: { factor: 1 }, watts: { factor: 1 }, kw: { factor: 1000 } },
-    },
-    duration: {
-      base: 's',
-      units: {
-        s: { factor: 1 },
-        sec: { factor: 1 },
-        min: { factor: 60 },
-        minutes: { factor: 60 },
-        h: { factor: 3600 },
-      },
-    },
-    temperature: {
-      base: '°C',
-      units: {
-        c: { factor: 1 },
-        '°c': { factor: 1 },
-        '°': { factor: 1 },
-        f: { factor: 5 / 9, offset: -160 / 9 },
-        '°f': { factor: 5 / 9, offset: -160 / 9 },
-      },
-    },
-    millivolt: {
-      base: 'mV',
-      units: {
-        mv: { factor: 1 },
-        millivolt: { factor: 1 },
-        v: { factor: 1000 },
-        uv: { factor: 0.001 },
-        µv: { factor: 0.001 },
-      },
-    },
-    milliohm: {
-      base: 'mΩ',
-      units: {
-        mω: { factor: 1 },
-        mohm: { factor: 1 },
-        ω: { factor: 1000 },
-        ohm: { factor: 1000 },
-        µω: { factor: 0.001 },
-        uω: { factor: 0.001 },
-        uohm: { factor: 0.001 },
-      },
-    },
-    // Here a capital M matters and is told from a small one before the case is dropped: see `tokens`.
-    megohm: {
-      base: 'MΩ',
-      units: {
-        mω: { factor: 1 },
-        mohm: { factor: 1 },
-        gω: { factor: 1000 },
-        gohm: { factor: 1000 },
-        kω: { factor: 0.001 },
-        kohm: { factor: 0.001 },
-      },
-    },
-    force: {
-      base: 'N',
-      units: {
-        n: { factor: 1 },
-        kn: { factor: 1000 },
-        kg: { factor: 9.80665 },
-        lbf: { factor: 4.44822 },
-        lb: { factor: 4.44822 },
-        lbs: { factor: 4.44822 },
-      },
-    },
-    torque: {
-      base: 'N·m',
-      units: {
-        nm: { factor: 1 },
-        'n·m': { factor: 1 },
-        lbfft: { factor: 1.35582 },
-        lbft: { factor: 1.35582 },
-        ftlb: { factor: 1.35582 },
-        inlb: { factor: 0.112985 },
-        lbfin: { factor: 0.112985 },
-      },
-    },
-    percent: { base: '%', units: { '%': { factor: 1 } } },
-    angle: { base: '°', units: { '°': { factor: 1 }, deg: { factor: 1 } } },
-    number: { base: '', units: {} },
-  };
+import { baseUnit, EntryError, type QuantityKind, UNITS, unitNamed, type UnitOfEntry } from './entryUnits.ts';
 
 export type Entry =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly sentence: string };
-
-class EntryError extends Error {}
 
 type Token =
   | { readonly kind: 'number'; readonly value: number }
@@ -282,9 +133,8 @@ class Parser {
     const after = this.#tokens[this.#next];
     if (this.#kind === 'length' && after?.kind === 'number') {
       this.#next += 1;
-      const FOOT = UNITS.length.units['ft'];
-      const inches = unit === FOOT || unit.factor === FOOT?.factor;
-      const lesser = this.#unit() ?? (inches ? UNITS.length.units['in'] : undefined);
+      const { ft, in: inch } = UNITS.length.units;
+      const lesser = this.#unit() ?? (unit.factor === ft?.factor ? inch : undefined);
       if (!lesser || lesser.factor >= unit.factor)
         throw new EntryError(say`Say the unit of the second number.`);
       value += after.value * lesser.factor;
@@ -307,25 +157,6 @@ class Parser {
   }
 }
 
-function unitNamed(text: string, kind: QuantityKind): UnitOfEntry {
-  const { units, base } = UNITS[kind];
-  if (
-    (kind === 'milliohm' && /^M(Ω|ohm)/i.test(text) && text.startsWith('M')) ||
-    (kind === 'megohm' && text.startsWith('m'))
-  ) {
-    throw new EntryError(say`${text} is a thousand million times off: ${base} is meant here.`);
-  }
-  const unit = units[text.toLowerCase().replaceAll('′', "'").replaceAll('″', '"')];
-  if (!unit) {
-    throw new EntryError(
-      base === ''
-        ? say`No unit is wanted here, and "${text}" was typed.`
-        : say`"${text}" is not a unit for this; ${base} is.`,
-    );
-  }
-  return unit;
-}
-
 /**
  * Reads what a person typed: a number with or without its unit, arithmetic, a decimal comma or point.
  *
@@ -338,7 +169,7 @@ function unitNamed(text: string, kind: QuantityKind): UnitOfEntry {
 export function parseQuantity(
   text: string,
   kind: QuantityKind,
-  defaultUnit = UNITS[kind].base,
+  defaultUnit = baseUnit(kind),
   mark: DecimalMark = decimalMark(),
 ): Entry {
   try {
@@ -352,9 +183,4 @@ export function parseQuantity(
     if (error instanceof EntryError) return { ok: false, sentence: error.message };
     throw error;
   }
-}
-
-/** What a bare number counts in, for a kind: "mm", "A" … */
-export function baseUnit(kind: QuantityKind): string {
-  return UNITS[kind].base;
 }

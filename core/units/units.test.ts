@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { digits, figure, THIN } from './figure.ts';
 import { parseSize } from './parseSize.ts';
-import { parseQuantity, type QuantityKind } from './quantity.ts';
+import type { QuantityKind } from './entryUnits.ts';
+import { parseQuantity } from './quantity.ts';
 
 const mm = (text: string) => parseQuantity(text, 'length', 'mm');
 const valueOf = (text: string, kind: QuantityKind, unit?: string) => {

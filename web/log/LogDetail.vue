@@ -4,7 +4,7 @@ import { nanoid } from 'nanoid';
 import { X } from '@lucide/vue';
 import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { badFact, type Fact, factOf, FACTS, withFact } from '../../core/log/corrections.ts';
+import { badFact, type Fact, FACTS, withFact } from '../../core/log/corrections.ts';
 import type { LogEntry } from '../../core/log/log.ts';
 import { STATE_SAYS } from '../../core/paper/stateSays.ts';
 import { placeOf } from '../places.ts';
@@ -27,11 +27,11 @@ const now = ref('');
 const why = ref('');
 const isCorrecting = ref(false);
 const problem = ref('');
-const facts = (Object.keys(FACTS) as Fact[]).map((value) => ({ value, title: FACTS[value] }));
+const facts = (Object.keys(FACTS) as Fact[]).map((value) => ({ value, title: FACTS[value].title }));
 watch(
   [() => cable.value.id, fact, isCorrecting],
   () => {
-    now.value = factOf(cable.value, fact.value);
+    now.value = FACTS[fact.value].of(cable.value);
     problem.value = '';
   },
   { immediate: true },

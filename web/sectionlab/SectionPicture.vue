@@ -2,7 +2,8 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import type { SectionMeasure } from '../../core/section/measure.ts';
-import { contourOf, type Found, type Outline } from '../../core/section/outline.ts';
+import { contourOf, type Outline } from '../../core/section/hexagon.ts';
+import type { Found } from '../../core/section/outline.ts';
 import type { Spot } from '../../core/section/picture.ts';
 import type { ShownPicture } from '../workers/section.worker.ts';
 import { say } from '../../core/words/say.ts';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue';
 import { brief } from '../../core/units/figure.ts';
-import { baseUnit, parseQuantity, type QuantityKind } from '../../core/units/quantity.ts';
+import { baseUnit, type QuantityKind } from '../../core/units/entryUnits.ts';
+import { parseQuantity } from '../../core/units/quantity.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { say } from '../../core/words/say.ts';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
 import type { DieOffer } from '../../../core/termination/dieOffers.ts';
-import { forecast } from '../../../core/termination/sectionView.ts';
+import { airCells, forecast, hexagonCorners, type Place } from '../../../core/termination/sectionView.ts';
 
 /** A barrel cut across, before the crimp and after it, to one scale: wall, strands, and the air between them. */
 const {
@@ -33,32 +33,20 @@ const crimp = computed(() =>
 );
 const flats = computed(() => offer?.parts.acrossFlatsMm ?? 0);
 
-function hexagon(x: number, acrossFlatsMm: number): string {
-  const radius = (acrossFlatsMm / Math.sqrt(3)) * scale;
-  return [0, 60, 120, 180, 240, 300]
-    .map((degrees) => (degrees * Math.PI) / 180)
-    .map((turn) => `${x + radius * Math.cos(turn)} ${middle + radius * Math.sin(turn)}`)
+const placed = (x: number, [atX, atY]: Place) => ({ x: x + atX * scale, y: middle + atY * scale });
+const hexagon = (x: number, acrossFlatsMm: number) =>
+  hexagonCorners(acrossFlatsMm)
+    .map((corner) => placed(x, corner))
+    .map((corner) => `${corner.x} ${corner.y}`)
     .join(' ');
-}
-/** Where blank cells stand for the air that is left: spread round the middle, none when it is packed. */
-const voids = computed(() => {
-  const { value: inner } = crimp;
-  if (!inner?.strandsMm) return [];
-  const cells = Math.min(160, Math.round((inner.voidMm2 * scale ** 2) / strand.value ** 2));
-  const reach = (inner.strandsMm / 2) * scale * 0.82;
-  const GOLDEN_ANGLE = 2.399963;
-  return Array.from({ length: cells }, (_, i) => {
-    const radius = reach * Math.sqrt((i + 0.5) / cells);
-    return {
-      x: afterX + radius * Math.cos(i * GOLDEN_ANGLE),
-      y: middle + radius * Math.sin(i * GOLDEN_ANGLE),
-    };
-  });
-});
+/** Blank cells for the air that is left. */
+const voids = computed(() =>
+  crimp.value ? airCells(crimp.value, strand.value / scale).map((cell) => placed(afterX, cell)) : [],
+);
 /** Flash squeezed out at the parting line, on both sides. */
 const ears = computed(() => {
   if (!crimp.value || crimp.value.ears === 'none') return '';
-  const corner = (flats.value / Math.sqrt(3)) * scale;
+  const corner = (hexagonCorners(flats.value)[0]?.[0] ?? 0) * scale;
   const long = crimp.value.ears === 'expect' ? 8 : 3.5;
   return [1, -1]
     .map((side) => {
