@@ -2,7 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 const port = Number(process.env['E2E_PORT'] ?? 4317);
 
-/** Drives the built application in Debian's Chromium, one browser at a time: the machine is small. */
+/** Drives the built application in Debian’s Chromium, in as many windows as the machine has processors. */
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.spec.ts',

@@ -52,9 +52,11 @@ export function useTotals(asked: () => { job: Job; shop: Shop }) {
 
   watch(
     asked,
-    ({ job, shop }) => {
+    ({ job, shop }, before) => {
       clearTimeout(timer);
-      if (job.cables.length <= AT_ONCE) {
+      // A job just opened is shown first.
+      if (before === undefined) timer = setTimeout(() => inSlices(job, shop, [], 0), 0);
+      else if (job.cables.length <= AT_ONCE) {
         totals.value = summed(
           job,
           shop,
