@@ -5,25 +5,29 @@ import { computed, ref, shallowRef } from 'vue';
 import { genericShop } from '../../core/catalogue/genericShop.ts';
 import type { Hunt } from '../../core/hunt/chain.ts';
 import type { Cable } from '../../core/job/cable.ts';
-import { type BinItem, stillBinned, withBinned } from '../../core/job/bin.ts';
+import { stillBinned } from '../../core/job/bin.ts';
 import type { Job } from '../../core/job/job.ts';
 import { adoptJob } from '../../core/job/merge.ts';
 import { duplicateCable, emptyJob, newCable, nextTag, underFreeId } from '../../core/job/newCable.ts';
 import type { Shop } from '../../core/job/shop.ts';
 import { type Kept, type Library, saveDifference } from '../storage/library.ts';
 import { troubleSays } from '../storage/trouble.ts';
+import {
+  broughtBack,
+  changedCable,
+  type Document,
+  insertedCable,
+  keptHunt,
+  movedCable,
+  type Recipe,
+  removedCables,
+  removedHunt,
+  removedJob,
+  restoredJob,
+} from './recipes.ts';
 import { say } from '../../core/words/say.ts';
 
 enablePatches();
-
-/** All that a person makes: undo and saving go by this one value. It is never changed in place. */
-export interface Document {
-  readonly jobs: readonly Job[];
-  readonly hunts: readonly Hunt[];
-  /** What was deleted, the newest first. */
-  readonly bin: readonly BinItem[];
-  readonly shop: Shop;
-}
 
 interface Change {
   readonly what: string;
@@ -70,7 +74,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Changes the document by a recipe; `what` is how the change is called when it is undone. */
-  function edit(what: string, recipe: (draft: Draft<Document>) => void): void {
+  function edit(what: string, recipe: Recipe): void {
     if (isFollowing.value) {
       isRefused.value = true;
       return;
@@ -131,63 +135,21 @@ export const useBench = defineStore('bench', () => {
   const jobById = (id: string) => document.value.jobs.find((job) => job.id === id);
   const huntById = (id: string) => document.value.hunts.find((hunt) => hunt.id === id);
 
-  /** Puts a hunt in the place of the one with its id, or adds it. */
-  function keepHunt(hunt: Hunt, what: string): void {
-    edit(what, (draft) => {
-      const at = draft.hunts.findIndex(({ id }) => id === hunt.id);
-      if (at < 0) draft.hunts.push(hunt as Draft<Hunt>);
-      else draft.hunts[at] = hunt as Draft<Hunt>;
-    });
-  }
-
+  const keepHunt = (hunt: Hunt, what: string) => edit(what, keptHunt(hunt));
   function removeHunt(id: string): void {
     const hunt = huntById(id);
-    if (!hunt) return;
-    edit(say`delete hunt`, (draft) => {
-      draft.hunts = draft.hunts.filter((own) => own.id !== id);
-      toBin(draft, [{ ...binned(hunt.title), what: 'hunt', hunt }]);
-    });
+    if (hunt) edit(say`delete hunt`, removedHunt(hunt));
   }
 
-  const binned = (title: string) => ({ id: nanoid(10), at: new Date().toISOString(), title });
-  function toBin(draft: Draft<Document>, items: readonly BinItem[]): void {
-    draft.bin = withBinned(draft.bin as BinItem[], items) as Draft<BinItem>[];
-  }
-
-  /** Puts something back out of the bin; a cable whose job is gone too comes back in a job of its own. */
+  /** Puts something back out of the bin. */
   function putBack(itemId: string): void {
     const item = document.value.bin.find(({ id }) => id === itemId);
-    if (!item) return;
-    edit(say`put back`, (draft) => {
-      draft.bin = draft.bin.filter(({ id }) => id !== itemId);
-      if (item.what === 'hunt') draft.hunts.push(item.hunt as Draft<Hunt>);
-      else if (item.what === 'job') {
-        const job = underFreeId(item.job, document.value.jobs);
-        draft.jobs.push(job as Draft<Job>);
-        for (const hunt of item.hunts)
-          if (!draft.hunts.some(({ id }) => id === hunt.id))
-            draft.hunts.push({ ...hunt, jobId: job.id } as Draft<Hunt>);
-      } else {
-        let job = draft.jobs.find(({ id }) => id === item.jobId);
-        if (!job) {
-          draft.jobs.push(emptyJob(nanoid(10), item.title) as Draft<Job>);
-          job = draft.jobs.at(-1);
-        }
-        const id = job?.cables.some((own) => own.id === item.cable.id) ? nanoid(10) : item.cable.id;
-        job?.cables.push({ ...item.cable, id } as Draft<Cable>);
-      }
-    });
+    if (item) edit(say`put back`, broughtBack(item));
   }
   const emptyBin = () => edit(say`empty the bin`, (draft) => void (draft.bin = []));
 
   /** Puts an earlier state of a job in its place; undo brings the later one back. */
-  function restoreJob(job: Job): void {
-    edit(say`restore an earlier version`, (draft) => {
-      const at = draft.jobs.findIndex(({ id }) => id === job.id);
-      if (at >= 0) draft.jobs[at] = job as Draft<Job>;
-      else draft.jobs.push(job as Draft<Job>);
-    });
-  }
+  const restoreJob = (job: Job) => edit(say`restore an earlier version`, restoredJob(job));
 
   /** Whether another tab writes: then this one takes over what that one saves, and changes nothing. */
   function follow(isIt: boolean): void {
@@ -196,17 +158,12 @@ export const useBench = defineStore('bench', () => {
   }
   const tellSaved = (tell: typeof onSaved) => (onSaved = tell);
 
-  function editCable(
+  const editCable = (
     jobId: string,
     cableId: string,
     what: string,
     recipe: (cable: Draft<Cable>) => void,
-  ): void {
-    edit(what, (draft) => {
-      const cable = draft.jobs.find(({ id }) => id === jobId)?.cables.find(({ id }) => id === cableId);
-      if (cable) recipe(cable);
-    });
-  }
+  ): void => edit(what, changedCable(jobId, cableId, recipe));
 
   /** Puts a job on the bench with the hunts that belong to it; each comes under an id that is free here. */
   function addJob(job: Job, shop: Shop, what: string, hunts: readonly Hunt[] = []): Job {
@@ -233,19 +190,11 @@ export const useBench = defineStore('bench', () => {
     const job = jobById(jobId);
     if (!job) return;
     const hunts = document.value.hunts.filter((hunt) => hunt.jobId === jobId);
-    edit(say`delete job`, (draft) => {
-      draft.jobs = draft.jobs.filter(({ id }) => id !== jobId);
-      draft.hunts = draft.hunts.filter((hunt) => hunt.jobId !== jobId);
-      toBin(draft, [{ ...binned(job.title), what: 'job', job, hunts: [...hunts] }]);
-    });
+    edit(say`delete job`, removedJob(job, hunts));
   }
 
   function insertCable(jobId: string, cable: Cable, after: string | undefined, what: string): Cable {
-    edit(what, (draft) => {
-      const cables = draft.jobs.find(({ id }) => id === jobId)?.cables;
-      const index = cables?.findIndex(({ id }) => id === after) ?? -1;
-      cables?.splice(index < 0 ? cables.length : index + 1, 0, cable as Draft<Cable>);
-    });
+    edit(what, insertedCable(jobId, cable, after));
     return cable;
   }
 
@@ -269,28 +218,14 @@ export const useBench = defineStore('bench', () => {
   }
 
   function removeCables(jobId: string, cableIds: readonly string[]): void {
-    const gone = jobById(jobId)?.cables.filter(({ id }) => cableIds.includes(id)) ?? [];
-    edit(cableIds.length > 1 ? say`delete cables` : say`delete cable`, (draft) => {
-      const job = draft.jobs.find(({ id }) => id === jobId);
-      if (!job || gone.length === 0) return;
-      job.cables = job.cables.filter(({ id }) => !cableIds.includes(id));
-      toBin(
-        draft,
-        gone.map((cable) => ({ ...binned(`${cable.tag}, ${job.title}`), what: 'cable', jobId, cable })),
-      );
-    });
+    const job = jobById(jobId);
+    if (!job) return;
+    const gone = job.cables.filter(({ id }) => cableIds.includes(id));
+    edit(gone.length > 1 ? say`delete cables` : say`delete cable`, removedCables(job, gone));
   }
 
-  function moveCable(jobId: string, cableId: string, by: 1 | -1): void {
-    edit(say`move cable`, (draft) => {
-      const cables = draft.jobs.find(({ id }) => id === jobId)?.cables;
-      const from = cables?.findIndex(({ id }) => id === cableId) ?? -1;
-      const to = from + by;
-      if (!cables || from < 0 || to < 0 || to >= cables.length) return;
-      const [cable] = cables.splice(from, 1);
-      if (cable) cables.splice(to, 0, cable);
-    });
-  }
+  const moveCable = (jobId: string, cableId: string, by: 1 | -1) =>
+    edit(say`move cable`, movedCable(jobId, cableId, by));
 
   return {
     document,
