@@ -7,7 +7,7 @@ import { type Job, jobFileSchema } from '../job/job.ts';
 import type { Shop, Spool } from '../job/shop.ts';
 import { workUp } from '../workup.ts';
 import { bestFitDecreasing, type Piece } from './cutPlan.ts';
-import { kitOf, lugMassG } from './kit.ts';
+import { kitOf, lugMassG, priceOf, shareNeeded } from './kit.ts';
 import { writeCuttingListCsv, writeKitCsv } from './listsCsv.ts';
 import { makeOrBuy, scrapPrice } from './makeOrBuy.ts';
 import { cutGroups, isCut, spoolsAfterCut, type ToCut } from './pieces.ts';
@@ -139,6 +139,49 @@ describe('the kit', () => {
     }
     const rich: Shop = { ...shop, lugs: shop.lugs.map((lug) => ({ ...lug, stock: 999 })) };
     expect(lineOf(made, /^lug:/, rich).every(({ buy }) => buy === 0)).toBe(true);
+  });
+  test('each line opens to who takes how much of it, and the sum is what is needed', () => {
+    for (const { need, unit, work } of kitOf(made, shop).lines) {
+      const figures = work.substituted.map((line) =>
+        Number(
+          line
+            .replace(/^.*[:=]/, '')
+            .replace(/[\u2009\s]|mm|g/gu, '')
+            .replace('\u2212', '-'),
+        ),
+      );
+      const sum = figures.at(-1) ?? NaN;
+      const parts = figures.slice(0, -1);
+      expect(sum).toBeCloseTo(need, unit === '' ? 5 : 0);
+      // Each part is written to its own decimals.
+      expect(Math.abs(parts.reduce((all, own) => all + own, 0) - sum)).toBeLessThanOrEqual(parts.length);
+      expect(work.source).not.toBe('');
+    }
+  });
+  test('the ends that take a lug are named, and those to practise on', () => {
+    const [lug] = lineOf(made, /^lug:/);
+    expect(lug?.work.substituted.some((line) => /^[A-Z]+-\d+ [AB]: 1$/.test(line))).toBe(true);
+    expect(lug?.work.substituted.at(-1)).toBe(`= ${lug?.need}`);
+  });
+  test('who takes of it is summed up where it is a long list', () => {
+    const many = Array.from({ length: 30 }, (_, i) => ({
+      ...made[0]!,
+      cable: { ...made[0]!.cable, tag: `C-${i}` },
+    }));
+    const labels = kitOf(many, shop).lines.find(({ key }) => key === 'labels');
+    expect(labels?.work.substituted).toHaveLength(25);
+    expect(labels?.work.substituted.at(-2)).toBe('7 more: 14');
+    expect(labels?.work.substituted.at(-1)).toBe('= 60');
+  });
+  test('what is bought costs its share, and a shelf without any is short of all', () => {
+    expect(priceOf({ price: 12, need: 4 }, 3)).toBe(9);
+    expect(priceOf({ price: null, need: 4 }, 3)).toBeNull();
+    expect(priceOf({ price: 0, need: 0 }, 0)).toBeNull();
+    expect([
+      shareNeeded({ need: 3, have: 4 }),
+      shareNeeded({ need: 3, have: null }),
+      shareNeeded({ need: 3, have: 0 }),
+    ]).toEqual([0.75, 1, Number.POSITIVE_INFINITY]);
   });
   test('an end that is on takes no more lugs, and what is cut no more cable', () => {
     const before = kitOf(made, shop);

@@ -3,11 +3,14 @@ import { LAYERS, type Layer } from '../catalogue/tables/layers.ts';
 import { SLEEVES } from '../catalogue/tables/sleeves.ts';
 import { COPPER } from '../conductor/copper.ts';
 import { cableMassPerMetre } from '../conductor/geometry.ts';
+import type { Work } from '../finding.ts';
 import { END_NAMES } from '../job/end.ts';
 import type { Lug, Shop, Sleeve } from '../job/shop.ts';
 import { circleMm2, wallMm2 } from '../termination/lugOnCable.ts';
 import { usesSolder } from '../termination/method.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
+import { capital } from '../traveller/step.ts';
+import { digits, figure } from '../units/figure.ts';
 import { cutGroups, isCut, type ToCut } from './pieces.ts';
 import { say } from '../words/say.ts';
 
@@ -27,6 +30,8 @@ export interface KitLine {
   readonly price: number | null;
   readonly buyPrice: number | null;
   readonly massG: number;
+  /** Who takes how much of it, and what it comes to. */
+  readonly work: Work;
 }
 
 export interface Kit {
@@ -49,44 +54,69 @@ export function lugMassG(lug: Lug): number {
 /** Two labels to a cable, one at each end. */
 const LABEL_MM = 40;
 
-interface Counted {
-  lugs: Map<string, number>;
-  sleeves: Map<string, number>;
-  layers: Map<Layer, number>;
-  solderG: number;
-  labels: number;
+/** So much that one end or cable takes of a thing. */
+interface Use {
+  readonly who: string;
+  readonly amount: number;
 }
+/** What is taken of each thing, by its key. */
+type Uses = ReadonlyMap<string, readonly Use[]>;
 
-/** Counts everything that cables still to be made take. */
-function count(cables: readonly ToCut[], shop: Shop): Counted {
-  const counted: Counted = { lugs: new Map(), sleeves: new Map(), layers: new Map(), solderG: 0, labels: 0 };
-  const add = <K>(map: Map<K, number>, key: K, n: number) => map.set(key, (map.get(key) ?? 0) + n);
+/** Everything that cables still to be made take: "lug:…", "sleeve:…", "layer:…", "solder", "labels". */
+function usesOf(cables: readonly ToCut[], shop: Shop): Uses {
+  const uses = new Map<string, Use[]>();
   for (const { cable, work } of cables) {
     const times = work.choice.taken.at.parallel;
+    const take = (key: string, who: string, amount: number) =>
+      uses.set(key, [...(uses.get(key) ?? []), { who, amount: amount * times }]);
     for (const name of END_NAMES) {
       const end = work.ends[name];
+      const who = `${cable.tag} ${name}`;
       if (cable.done.some(({ step }) => step === `home.${name}`)) continue;
-      if (end.lug) add(counted.lugs, end.lug.id, times);
-      if (end.sleeve) add(counted.sleeves, end.sleeve.sleeve.id, end.sleeve.cutMm * times);
-      if (end.band && end.sleeve) add(counted.sleeves, end.band.id, LABEL_MM * times);
-      if (end.lug && usesSolder(end.method)) {
-        counted.solderG += solderNeed(end, end.lug, shop.practice).massG * times;
-      }
-      if (end.layers.includes('boot')) add(counted.layers, 'boot', times);
+      if (end.lug) take(`lug:${end.lug.id}`, who, 1);
+      if (end.sleeve) take(`sleeve:${end.sleeve.sleeve.id}`, who, end.sleeve.cutMm);
+      if (end.band && end.sleeve) take(`sleeve:${end.band.id}`, say`${who}, its colour`, LABEL_MM);
+      if (end.lug && usesSolder(end.method))
+        take('solder', who, solderNeed(end, end.lug, shop.practice).massG);
+      if (end.layers.includes('boot')) take('layer:boot', who, 1);
     }
     if (isCut(cable)) continue;
     const along = work.lengths?.cutMm ?? 0;
     for (const layer of ['braid', 'glass'] as const) {
       if (END_NAMES.some((name) => work.ends[name].layers.includes(layer)))
-        add(counted.layers, layer, along * times);
+        take(`layer:${layer}`, cable.tag, along);
     }
-    counted.labels += 2 * times;
-    for (const { connector, sleeve } of work.joins) {
-      if (connector) add(counted.lugs, connector.id, times);
-      if (sleeve && connector) add(counted.sleeves, sleeve.id, Math.ceil(4 * connector.barrelMm) * times);
-    }
+    take('labels', cable.tag, 2);
+    work.joins.forEach(({ connector, sleeve }, i) => {
+      const who = say`${cable.tag}, join ${i + 1}`;
+      if (connector) take(`lug:${connector.id}`, who, 1);
+      if (sleeve && connector) take(`sleeve:${sleeve.id}`, who, Math.ceil(4 * connector.barrelMm));
+    });
   }
-  return counted;
+  return uses;
+}
+
+const total = (uses: readonly Use[]) => uses.reduce((sum, { amount }) => sum + amount, 0);
+const inUnit = (amount: number, unit: KitLine['unit']) =>
+  unit === '' ? digits(amount, 0) : figure(amount, unit, unit === 'g' ? 1 : 0);
+
+/** More than this many who take of a thing are summed up in one line. */
+const MOST_SHOWN = 24;
+
+function workOf(uses: readonly Use[], unit: KitLine['unit'], formula: string, extra: readonly Use[]): Work {
+  const all = [...uses, ...extra];
+  const shown = all.length > MOST_SHOWN ? all.slice(0, MOST_SHOWN - 1) : all;
+  const rest = all.slice(shown.length);
+  return {
+    formula,
+    substituted: [
+      ...shown.map(({ who, amount }) => `${who}: ${inUnit(amount, unit)}`),
+      ...(rest.length > 0 ? [say`${rest.length} more: ${inUnit(total(rest), unit)}`] : []),
+      `= ${inUnit(total(all), unit)}`,
+    ],
+    source: say`what each end is decided to be, counted over what is still to be made`,
+    assumes: say`nothing is spoilt`,
+  };
 }
 
 const line = (facts: Omit<KitLine, 'buy' | 'buyPrice'>): KitLine => {
@@ -94,13 +124,28 @@ const line = (facts: Omit<KitLine, 'buy' | 'buyPrice'>): KitLine => {
   return {
     ...facts,
     buy,
-    buyPrice: facts.price === null || facts.need === 0 ? null : (facts.price / facts.need) * buy,
+    buyPrice: priceOf(facts, buy),
   };
 };
 
+/** What it costs to buy so much of a line; null where no price is known. */
+export const priceOf = ({ price, need }: Pick<KitLine, 'price' | 'need'>, buy: number): number | null =>
+  price === null || need === 0 ? null : (price / need) * buy;
+
+/** How much of what is there is needed, as a share: above 1 there is too little. */
+export const shareNeeded = ({ need, have }: Pick<KitLine, 'need' | 'have'>): number =>
+  have === null ? 1 : have > 0 ? need / have : Number.POSITIVE_INFINITY;
+
+const PER_END = say`one for each end still to be made`;
+const AS_CUT = say`Σ as it is cut for each end still to be made`;
+
 /** Everything that is still to be cut, put on and shrunk, against what is on the shelf. */
 export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
-  const counted = count(cables, shop);
+  const uses = usesOf(cables, shop);
+  const of = (prefix: string) =>
+    [...uses].flatMap(([key, own]): [string, readonly Use[]][] =>
+      key.startsWith(prefix) ? [[key.slice(prefix.length), own]] : [],
+    );
   const { practice } = shop;
   const ofCable = cutGroups(cables, shop)
     .filter(({ pieces }) => pieces.length > 0)
@@ -116,12 +161,22 @@ export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
         have: group.spools.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
         price: (need / 1000) * group.pricePerM,
         massG: (need / 1000) * cableMassPerMetre(group.copperMm2, group.outerMm) * 1000,
+        work: workOf(
+          group.pieces.map(({ label, lengthMm }) => ({
+            who: label,
+            amount: lengthMm + practice.cutting.kerfMm,
+          })),
+          'mm',
+          say`Σ (cut length + ${figure(practice.cutting.kerfMm, 'mm', 1)} of kerf)`,
+          [],
+        ),
       });
     });
-  const ofLugs = [...counted.lugs].flatMap(([id, n]) => {
-    const lug = shop.lugs.find((own) => own.id === id);
+  const ofLugs = of('lug:').flatMap(([id, own]) => {
+    const lug = shop.lugs.find((other) => other.id === id);
     if (!lug) return [];
     const spare = lug.form === 'tube' ? practice.practiceLugs : 0;
+    const n = total(own);
     return line({
       key: `lug:${id}`,
       what: lug.form === 'butt' ? say`Connector ${lug.label}` : say`Lug ${lug.label}`,
@@ -132,60 +187,56 @@ export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
       have: lug.stock,
       price: lug.price > 0 ? (n + spare) * lug.price : null,
       massG: n * lugMassG(lug),
+      work: workOf(own, '', PER_END, spare > 0 ? [{ who: say`to practise`, amount: spare }] : []),
     });
   });
-  const ofSleeves = [...counted.sleeves].flatMap(([id, mm]) => {
-    const sleeve = shop.sleeves.find((own) => own.id === id);
-    return sleeve ? [sleeveLine(sleeve, mm)] : [];
+  const ofSleeves = of('sleeve:').flatMap(([id, own]) => {
+    const sleeve = shop.sleeves.find((other) => other.id === id);
+    return sleeve ? [sleeveLine(sleeve, own)] : [];
   });
-  const ofLayers = [...counted.layers].map(([layer, n]) =>
-    line({
+  const notOnShelf = { have: null, price: null, massG: 0 } as const;
+  const ofLayers = of('layer:').map(([id, own]) => {
+    const layer = id as Layer;
+    const unit = layer === 'boot' ? '' : 'mm';
+    return line({
+      ...notOnShelf,
       key: `layer:${layer}`,
-      what: LAYERS[layer].title.replace(/^./, (letter) => letter.toUpperCase()),
+      what: capital(LAYERS[layer].title),
       note: LAYERS[layer].why,
       group: 'layers',
-      unit: layer === 'boot' ? '' : 'mm',
-      need: n,
-      have: null,
-      price: null,
-      massG: 0,
+      unit,
+      need: total(own),
+      work: workOf(own, unit, unit === '' ? PER_END : say`Σ cut length of each cable that wears it`, []),
+    });
+  });
+  const ofSolder = of('solder').map(([, own]) =>
+    line({
+      ...notOnShelf,
+      key: 'solder',
+      what: say`Solder wire ${practice.solder.wireMm} mm, rosin flux`,
+      note: say`as the bores leave room`,
+      group: 'solder',
+      unit: 'g',
+      need: total(own),
+      massG: total(own),
+      work: workOf(own, 'g', say`Σ room that bore and strands leave × density of solder`, []),
     }),
   );
-  const ofSolder =
-    counted.solderG > 0
-      ? [
-          line({
-            key: 'solder',
-            what: say`Solder wire ${practice.solder.wireMm} mm, rosin flux`,
-            note: say`as the bores leave room`,
-            group: 'solder',
-            unit: 'g',
-            need: counted.solderG,
-            have: null,
-            price: null,
-            massG: counted.solderG,
-          }),
-        ]
-      : [];
-  const ofLabels =
-    counted.labels > 0
-      ? [
-          line({
-            key: 'labels',
-            what: say`Printed label`,
-            note: say`one at each end`,
-            group: 'labels',
-            unit: '',
-            need: counted.labels,
-            have: null,
-            price: null,
-            massG: 0,
-          }),
-        ]
-      : [];
+  const ofLabels = of('labels').map(([, own]) =>
+    line({
+      ...notOnShelf,
+      key: 'labels',
+      what: say`Printed label`,
+      note: say`one at each end`,
+      group: 'labels',
+      unit: '',
+      need: total(own),
+      work: workOf(own, '', say`two to a cable`, []),
+    }),
+  );
   const lines = [...ofCable, ...ofLugs, ...ofSleeves, ...ofLayers, ...ofSolder, ...ofLabels];
-  const sum = (of: (own: KitLine) => number | null) =>
-    lines.reduce((total, own) => total + (of(own) ?? 0), 0);
+  const sum = (each: (own: KitLine) => number | null) =>
+    lines.reduce((all, own) => all + (each(own) ?? 0), 0);
   return {
     lines,
     massG: sum(({ massG }) => massG),
@@ -194,7 +245,8 @@ export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
   };
 }
 
-function sleeveLine(sleeve: Sleeve, mm: number): KitLine {
+function sleeveLine(sleeve: Sleeve, uses: readonly Use[]): KitLine {
+  const mm = total(uses);
   const { ratio, title } = SLEEVES[sleeve.kind];
   return line({
     key: `sleeve:${sleeve.id}`,
@@ -206,5 +258,6 @@ function sleeveLine(sleeve: Sleeve, mm: number): KitLine {
     have: sleeve.stockMm,
     price: sleeve.pricePerM === undefined ? null : (mm / 1000) * sleeve.pricePerM,
     massG: 0,
+    work: workOf(uses, 'mm', AS_CUT, []),
   });
 }

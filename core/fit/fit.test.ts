@@ -9,7 +9,7 @@ import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
 import { workUpCable } from '../workup.ts';
 import { allChecks, fitPlan, mayTick, standingTicks } from './fitChecks.ts';
 import { dayAfter, monthsAfter } from '../units/days.ts';
-import { duesOf, fittedDay } from './service.ts';
+import { dueSays, duesOf, fittedDay } from './service.ts';
 import { supportPlan } from './supports.ts';
 
 const parsed = readJobFile(readFileSync('demo/hut.json', 'utf8'));
@@ -110,6 +110,16 @@ describe('the checks while fitting', () => {
   });
 });
 
+test('supports stand as planned and never bind; the finding opens to how the spacing came about', () => {
+  const cable = bare(cableOf('HB-3'));
+  const { findings } = workUpCable(cable, shop);
+  const supports = findings.find(({ id }) => id === 'supports');
+  // 1 600 mm less 150 at either end: 1 300 mm in three gaps.
+  expect(supports).toMatchObject({ value: 1300 / 3, state: 'holds', limit: { kind: 'most', most: 457 } });
+  expect(supports?.binds).toBeUndefined();
+  expect(supports?.work.substituted.join(' ').replaceAll('\u2009', ' ')).toContain('= 3, so 433 mm apart');
+});
+
 describe('the first loaded run', () => {
   const cable = bare(cableOf('HB-3'));
   const AMPS = 50;
@@ -163,7 +173,7 @@ describe('when a fitted cable is due', () => {
   });
   test('to be tightened after its first period, and looked at every year', () => {
     expect(fittedDay(fitted)).toBe('2026-03-04');
-    expect(duesOf(fitted, practice)).toEqual([
+    expect(duesOf(fitted, practice)).toMatchObject([
       { what: 'tighten again', by: '2026-04-03', since: '2026-03-04' },
       { what: 'look again', by: '2027-03-04', since: '2026-03-04' },
     ]);
@@ -185,7 +195,23 @@ describe('when a fitted cable is due', () => {
   test('a get-you-home repair by its own day', () => {
     const temporary = { fitted: '2026-10-02', replaceBy: '2026-11-16' };
     const home: Cable = { ...fresh, ends: { ...fresh.ends, A: { ...fresh.ends.A, temporary } } };
-    expect(duesOf(home, practice)).toEqual([{ what: 'replace', by: '2026-11-16', since: '2026-10-02' }]);
+    expect(duesOf(home, practice)).toMatchObject([
+      { what: 'replace', by: '2026-11-16', since: '2026-10-02' },
+    ]);
+  });
+  test('each day says in words what is due, and opens to how it came about', () => {
+    const [tighten, look] = duesOf(fitted, practice);
+    expect([tighten, look].map((due) => due && dueSays(due))).toEqual([
+      'tighten both studs again',
+      'look at it, and tighten to torque',
+    ]);
+    expect(tighten?.work.substituted).toEqual(['2026-03-04 + 30 days = 2026-04-03']);
+    expect(look?.work.substituted).toEqual(['fitted 2026-03-04', '2026-03-04 + 12 months = 2027-03-04']);
+    const temporary = { fitted: '2026-10-02', replaceBy: '2026-11-16' };
+    const home: Cable = { ...fresh, ends: { ...fresh.ends, B: { ...fresh.ends.B, temporary } } };
+    expect(duesOf(home, practice)[0]?.work.substituted[0]).toBe(
+      'end B: fitted 2026-10-02, to be gone by 2026-11-16',
+    );
   });
   test('days and months are those of the calendar', () => {
     expect(dayAfter('2026-12-20', 30)).toBe('2027-01-19');

@@ -1,8 +1,11 @@
 import type { CableWork } from '../cableWork.ts';
-import { type Finding, notProved, stated } from '../finding.ts';
+import { atMost, type Finding, notProved, stated } from '../finding.ts';
+import type { Cable } from '../job/cable.ts';
+import { digits, figure } from '../units/figure.ts';
 import type { ProofSubject } from '../proof/subject.ts';
 import { allChecks, fitPlan, standingTicks } from './fitChecks.ts';
 import { loadedRunFindings } from './loadedRun.ts';
+import { supportPlan } from './supports.ts';
 import { torqueFindings } from './torque.ts';
 import { say } from '../words/say.ts';
 
@@ -11,7 +14,42 @@ export function fitFindings(
   subject: ProofSubject,
   work: Pick<CableWork, 'ends' | 'stacks' | 'choice' | 'lengths'>,
 ): Finding[] {
-  return [...torqueFindings(subject), listFinding(subject, work), ...loadedRunFindings(subject)];
+  return [
+    ...torqueFindings(subject),
+    listFinding(subject, work),
+    supportFinding(subject.cable),
+    ...loadedRunFindings(subject),
+  ];
+}
+
+/** How far apart its supports stand as planned, against the farthest asked. */
+function supportFinding(cable: Cable): Finding {
+  const { atMm, everyMm, mostMm } = supportPlan(cable);
+  const [first = 0, last = 0] = [atMm[0], atMm.at(-1)];
+  const spread = last - first;
+  // As planned it is never over: how near it comes is no margin to watch.
+  const { binds: _, ...finding } = atMost(
+    {
+      id: 'supports',
+      stage: 'fit',
+      title: say`Between supports`,
+      value: everyMm,
+      unit: 'mm',
+      decimals: 0,
+      because: say`${atMm.length} supports, the first ${figure(first, 'mm', 0)} from stud A, the last ${figure(cable.run.lengthMm - last, 'mm', 0)} before stud B.`,
+      work: {
+        formula: say`gaps = ⌈(L − first − last) ÷ farthest⌉, apart = (L − first − last) ÷ gaps`,
+        substituted: [
+          say`between first and last ${figure(spread, 'mm', 0)}`,
+          say`⌈${digits(spread, 0)} ÷ ${digits(mostMm, 0)}⌉ = ${atMm.length - 1}, so ${figure(everyMm, 'mm', 0)} apart`,
+        ],
+        source: say`small-craft practice, 457 mm (18 in) at most, or closer where the way says so`,
+        assumes: say`the first and the last as near their lugs as each end says, else 150 mm`,
+      },
+    },
+    mostMm,
+  );
+  return finding;
 }
 
 function listFinding(

@@ -1,8 +1,12 @@
-import { END_NAMES } from '../job/end.ts';
+import type { Work } from '../finding.ts';
+import { END_NAMES, type End, type EndName } from '../job/end.ts';
 import type { Cable } from '../job/cable.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { countingReadings } from '../proof/readings.ts';
 import { dayAfter, monthsAfter } from '../units/days.ts';
+import { say } from '../words/say.ts';
+
+type Temporary = NonNullable<End['temporary']>;
 
 /** What a fitted cable is due for. */
 export interface Due {
@@ -11,7 +15,16 @@ export interface Due {
   readonly by: string;
   /** The day it counts from. */
   readonly since: string;
+  readonly work: Work;
 }
+
+const SAYS: Readonly<Record<Due['what'], string>> = {
+  'tighten again': say`tighten both studs again`,
+  'look again': say`look at it, and tighten to torque`,
+  replace: say`replace the get-you-home repair`,
+};
+/** What is to be done, in words. */
+export const dueSays = ({ what }: Pick<Due, 'what'>): string => SAYS[what];
 
 /** A second tightening counts once this many days have gone by: the same evening proves nothing. */
 const SETTLING_DAYS = 7;
@@ -44,14 +57,57 @@ export function duesOf(cable: Cable, { service }: Pick<HousePractice, 'service'>
   const fitted = fittedDay(cable);
   const dues: Due[] = END_NAMES.flatMap((name): Due[] => {
     const temporary = cable.ends[name].temporary;
-    return temporary ? [{ what: 'replace', by: temporary.replaceBy, since: temporary.fitted }] : [];
+    return temporary ? [replaceDue(name, temporary)] : [];
   });
   if (fitted) {
-    if (!isTightenedAgain(cable, fitted))
-      dues.push({ what: 'tighten again', by: dayAfter(fitted, service.retorqueDays), since: fitted });
-    const looks = countingReadings(cable, 'inspection').filter(({ fine }) => fine);
-    const since = [fitted, ...looks.map(({ at }) => at.slice(0, 10))].sort().at(-1) ?? fitted;
-    dues.push({ what: 'look again', by: monthsAfter(since, service.lookMonths), since });
+    if (!isTightenedAgain(cable, fitted)) dues.push(tightenDue(fitted, service.retorqueDays));
+    dues.push(lookDue(cable, fitted, service.lookMonths));
   }
   return dues.sort((a, b) => (a.by < b.by ? -1 : a.by > b.by ? 1 : 0));
+}
+
+function replaceDue(name: EndName, { fitted, replaceBy }: Temporary): Due {
+  return {
+    what: 'replace',
+    by: replaceBy,
+    since: fitted,
+    work: {
+      formula: say`the day that was promised when it was fitted`,
+      substituted: [say`end ${name}: fitted ${fitted}, to be gone by ${replaceBy}`],
+      source: say`said on the end, in Ends`,
+      assumes: '',
+    },
+  };
+}
+
+function tightenDue(since: string, days: number): Due {
+  const by = dayAfter(since, days);
+  return {
+    what: 'tighten again',
+    by,
+    since,
+    work: {
+      formula: say`the day both studs were first tightened + the first period`,
+      substituted: [say`${since} + ${days} days = ${by}`],
+      source: say`house practice: copper and washers settle`,
+      assumes: say`a torque recorded within ${SETTLING_DAYS} days does not count as the second`,
+    },
+  };
+}
+
+function lookDue(cable: Cable, fitted: string, months: number): Due {
+  const looks = countingReadings(cable, 'inspection').filter(({ fine }) => fine);
+  const since = [fitted, ...looks.map(({ at }) => at.slice(0, 10))].sort().at(-1) ?? fitted;
+  const by = monthsAfter(since, months);
+  return {
+    what: 'look again',
+    by,
+    since,
+    work: {
+      formula: say`the later of the day it was fitted and the last look that found it fine + the period`,
+      substituted: [say`fitted ${fitted}`, say`${since} + ${months} months = ${by}`],
+      source: say`house practice`,
+      assumes: say`a look that found something wrong puts nothing off`,
+    },
+  };
 }

@@ -1,6 +1,6 @@
 import { cablesSay } from '../words/counts.ts';
 import { STUDS } from '../catalogue/tables/studs.ts';
-import { duesOf } from '../fit/service.ts';
+import { duesOf, dueSays } from '../fit/service.ts';
 import type { Job } from '../job/job.ts';
 import { END_NAMES } from '../job/end.ts';
 import type { Scheduled } from '../job/schedule.ts';
@@ -130,12 +130,6 @@ function endsDoc(job: Job, cables: readonly Scheduled[]): ListDoc {
   };
 }
 
-const DOES = {
-  'tighten again': say`tighten both studs again`,
-  'look again': say`look at it, and tighten to torque`,
-  replace: say`replace the get-you-home repair`,
-} as const;
-
 function duesDoc(job: Job, cables: readonly Scheduled[], { practice }: Shop): ListDoc {
   const rows = cables
     .flatMap(({ cable }) => duesOf(cable, practice).map((due) => ({ cable, due })))
@@ -153,7 +147,7 @@ function duesDoc(job: Job, cables: readonly Scheduled[], { practice }: Shop): Li
     sections: [
       {
         title: rows.length === 0 ? say`Nothing is due before the first cable is fitted.` : '',
-        rows: rows.map(({ cable, due }) => [due.by, cable.tag, DOES[due.what], due.since, '[  ]']),
+        rows: rows.map(({ cable, due }) => [due.by, cable.tag, dueSays(due), due.since, '[  ]']),
       },
     ],
     foot: FOOT,

@@ -134,7 +134,12 @@ async function figuresIn(language: string | null): Promise<string[]> {
           // They are listed by name, so their order is the language's.
           .sort(([a], [b]) => (a < b ? -1 : 1)),
       ),
-      JSON.stringify(logOf([job], shop).map(({ cable, made, fitted, dues }) => [cable.id, made, fitted, dues])),
+      JSON.stringify(
+        logOf([job], shop).map(({ cable, made, fitted, dues }) => [
+          [cable.id, made, fitted],
+          dues.map(({ what, by, since }) => [what, by, since]),
+        ]),
+      ),
       ...hunts.map((hunt) =>
         JSON.stringify(huntFound(hunt).suspects.map(({ piece, wastedW, milliohm }) => [piece.id, wastedW, milliohm])),
       ),

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { toBuyMm } from '../../core/cutting/cutPlan.ts';
-import type { Kit, KitLine } from '../../core/cutting/kit.ts';
+import { type Kit, type KitLine, priceOf, shareNeeded } from '../../core/cutting/kit.ts';
 import { digits } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
+import WorkLines from '../ui/WorkLines.vue';
 import type { GroupPlan } from './useCutPlan.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -18,7 +19,7 @@ const buys = computed(() =>
   kit.lines.flatMap((line) => {
     const own = plans.find(({ group }) => line.key === `cable:${group.key}`);
     const buy = own ? toBuyMm(own.plan, bench.shop.practice.cutting) : line.buy;
-    return buy > 0 ? [{ line, buy, price: line.price === null ? null : (line.price / line.need) * buy }] : [];
+    return buy > 0 ? [{ line, buy, price: priceOf(line, buy) }] : [];
   }),
 );
 const shelf = computed(() => kit.lines.filter((line) => !buys.value.some((own) => own.line === line)));
@@ -36,10 +37,11 @@ const WORDS = [
 const title = computed(() => say`${WORDS[buys.value.length] ?? say`${buys.value.length} things`} to buy`);
 /** The line is the shelf, the bar is the need. */
 const BAR = 40;
-const share = (line: KitLine) => {
-  const have = line.have ?? line.need;
-  return have <= 0 ? 1.3 : Math.min(1.3, line.need / have);
-};
+const MOST_SHARE = 1.3;
+const share = (line: KitLine) => Math.min(MOST_SHARE, shareNeeded(line));
+/** The line whose sum is open. */
+const opened = ref('');
+const turn = (key: string) => (opened.value = opened.value === key ? '' : key);
 </script>
 
 <template>
@@ -55,32 +57,36 @@ const share = (line: KitLine) => {
       </p>
     </header>
     <ul>
-      <li
-        v-for="{ line, buy, price } in buys"
-        :key="line.key"
-        class="grid grid-cols-[1fr_66px_58px_70px] items-center gap-1 border-t border-hairline px-3.5 py-1.5"
-      >
-        <span class="min-w-0 leading-4">
-          {{ line.what }}<span class="note block">{{ line.note }}</span>
-        </span>
-        <span class="figure text-right text-[17px] font-semibold">{{ amount(line.need, line.unit) }}</span>
-        <svg :viewBox="`0 0 58 14`" aria-hidden="true">
-          <rect x="0" y="4" :width="Math.min(1, share(line)) * BAR" height="6" fill="var(--ink)" />
-          <rect
-            :x="BAR"
-            y="4"
-            width="13"
-            height="6"
-            fill="none"
-            stroke="var(--copper-text)"
-            stroke-width="1.3"
-          />
-          <path :d="`M${BAR} 0V14`" stroke="var(--ink)" stroke-width="1.8" />
-        </svg>
-        <span class="text-right leading-4">
-          <b class="text-copper-text">{{ say`buy ${amount(buy, line.unit)}` }}</b>
-          <span v-if="price !== null" class="figure block text-[15px]">{{ digits(price, 2) }}</span>
-        </span>
+      <li v-for="{ line, buy, price } in buys" :key="line.key" class="border-t border-hairline">
+        <button
+          type="button"
+          class="grid min-h-11 w-full grid-cols-[1fr_66px_58px_70px] items-center gap-1 px-3.5 py-1 text-left hover:bg-teal-tint focus-visible:-outline-offset-2"
+          :aria-expanded="opened === line.key"
+          @click="turn(line.key)"
+        >
+          <span class="min-w-0 leading-4">
+            {{ line.what }}<span class="note block">{{ line.note }}</span>
+          </span>
+          <span class="figure text-right text-[17px] font-semibold">{{ amount(line.need, line.unit) }}</span>
+          <svg :viewBox="`0 0 58 14`" aria-hidden="true">
+            <rect x="0" y="4" :width="Math.min(1, share(line)) * BAR" height="6" fill="var(--ink)" />
+            <rect
+              :x="BAR"
+              y="4"
+              width="13"
+              height="6"
+              fill="none"
+              stroke="var(--copper-text)"
+              stroke-width="1.3"
+            />
+            <path :d="`M${BAR} 0V14`" stroke="var(--ink)" stroke-width="1.8" />
+          </svg>
+          <span class="text-right leading-4">
+            <b class="text-copper-text">{{ say`buy ${amount(buy, line.unit)}` }}</b>
+            <span v-if="price !== null" class="figure block text-[15px]">{{ digits(price, 2) }}</span>
+          </span>
+        </button>
+        <WorkLines v-if="opened === line.key" :work="line.work" class="bg-paper px-3.5 py-2" />
       </li>
     </ul>
     <template v-if="shelf.length > 0">
@@ -88,22 +94,31 @@ const share = (line: KitLine) => {
         {{ say`On the shelf` }}
       </h3>
       <ul class="pb-1">
-        <li
-          v-for="line in shelf"
-          :key="line.key"
-          class="grid grid-cols-[1fr_66px_58px_70px] items-center gap-1 px-3.5 py-0.5"
-        >
-          <span class="truncate">{{ line.what }}</span>
-          <span class="figure text-right text-[16px] font-semibold">{{ amount(line.need, line.unit) }}</span>
-          <svg viewBox="0 0 58 14" aria-hidden="true">
-            <template v-if="line.have !== null">
-              <rect x="0" y="4" :width="share(line) * BAR" height="6" fill="var(--ink)" />
-              <path :d="`M${BAR} 0V14`" stroke="var(--ink)" stroke-width="1.8" />
-            </template>
-          </svg>
-          <span class="note text-right">{{
-            line.have === null ? say`not counted` : say`of ${amount(line.have, line.unit)}`
-          }}</span>
+        <li v-for="line in shelf" :key="line.key">
+          <button
+            type="button"
+            class="grid min-h-8 w-full grid-cols-[1fr_66px_58px_70px] items-center gap-1 px-3.5 py-1 text-left hover:bg-teal-tint focus-visible:-outline-offset-2"
+            :aria-expanded="opened === line.key"
+            @click="turn(line.key)"
+          >
+            <span class="min-w-0 leading-4"
+              ><span class="block truncate">{{ line.what }}</span
+              ><span v-if="line.group === 'cable'" class="note block truncate">{{ line.note }}</span></span
+            >
+            <span class="figure text-right text-[16px] font-semibold">{{
+              amount(line.need, line.unit)
+            }}</span>
+            <svg viewBox="0 0 58 14" aria-hidden="true">
+              <template v-if="line.have !== null">
+                <rect x="0" y="4" :width="share(line) * BAR" height="6" fill="var(--ink)" />
+                <path :d="`M${BAR} 0V14`" stroke="var(--ink)" stroke-width="1.8" />
+              </template>
+            </svg>
+            <span class="note text-right">{{
+              line.have === null ? say`not counted` : say`of ${amount(line.have, line.unit)}`
+            }}</span>
+          </button>
+          <WorkLines v-if="opened === line.key" :work="line.work" class="bg-paper px-3.5 py-2" />
         </li>
       </ul>
     </template>

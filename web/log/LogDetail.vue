@@ -11,8 +11,8 @@ import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
+import DueRow from '../ui/DueRow.vue';
 import TextField from '../ui/TextField.vue';
-import { today } from '../ui/today.ts';
 import { say } from '../../core/words/say.ts';
 
 /** One cable of the log: its records, what it is due for, its keywords, and what was put right about it. */
@@ -120,11 +120,7 @@ const history = computed(() =>
       {{ entry.fitted ? say`Nothing.` : say`Nothing before it is fitted.` }}
     </p>
     <ul>
-      <li v-for="due in entry.dues" :key="due.what" class="flex items-baseline gap-2 py-1">
-        <span class="first-letter:uppercase">{{ word(due.what) }}</span>
-        <b class="figure ml-auto text-[16px]" :class="due.by < today() ? 'text-fails' : ''">{{ due.by }}</b>
-        <b v-if="due.by < today()" class="text-fails">{{ say`overdue` }}</b>
-      </li>
+      <DueRow v-for="due in entry.dues" :key="due.what + due.since" :due="due" />
     </ul>
     <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">{{ say`Sealed records` }}</h3>
     <p v-if="cable.records.length === 0" class="py-1 text-ink2">{{ say`None yet.` }}</p>

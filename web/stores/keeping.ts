@@ -41,6 +41,7 @@ export const useKeeping = defineStore('keeping', () => {
         const library = await load(isWriting);
         bench.open(library);
         unreadable.value = library.unreadable;
+        trouble.value = '';
         return library;
       } catch (error) {
         trouble.value = troubleSays(error);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Finding } from '../../core/finding.ts';
 import { readText } from './display.ts';
-import FormulaText from './FormulaText.vue';
+import WorkLines from './WorkLines.vue';
 import { say } from '../../core/words/say.ts';
 
 /** How a figure came about: its formula, this cable's numbers, its source and what it assumes. */
@@ -20,11 +20,6 @@ defineProps<{ finding: Finding }>();
         say`SIMULATED`
       }}</b>{{ readText(finding) }}
     </p>
-    <p class="mt-2"><FormulaText :line="finding.work.formula" /></p>
-    <p v-for="line in finding.work.substituted" :key="line"><FormulaText :line="line" /></p>
-    <p class="note mt-1.5">
-      {{ say`Source: ${finding.work.source}.`
-      }}<template v-if="finding.work.assumes">{{ ' ' }}{{ say`Assumes: ${finding.work.assumes}.` }}</template>
-    </p>
+    <WorkLines :work="finding.work" class="mt-2" />
   </div>
 </template>

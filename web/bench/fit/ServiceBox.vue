@@ -3,9 +3,9 @@ import { computed, ref } from 'vue';
 import { duesOf, fittedDay } from '../../../core/fit/service.ts';
 import type { Cable } from '../../../core/job/cable.ts';
 import { useBench } from '../../stores/bench.ts';
+import DueRow from '../../ui/DueRow.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import TextField from '../../ui/TextField.vue';
-import { today } from '../../ui/today.ts';
 import type { Measured } from '../prove/readings.ts';
 import { say } from '../../../core/words/say.ts';
 
@@ -17,11 +17,6 @@ const dues = computed(() => duesOf(cable, bench.shop.practice));
 const fitted = computed(() => fittedDay(cable));
 const found = ref('');
 const fine = ref<'fine' | 'not fine'>('fine');
-const WORDS = {
-  'tighten again': say`Tighten both studs again by`,
-  'look again': say`Look at it again by`,
-  replace: say`This get-you-home repair is replaced by`,
-} as const;
 function take(): void {
   if (record({ check: 'inspection', fine: fine.value === 'fine', found: found.value })) found.value = '';
 }
@@ -35,15 +30,7 @@ function take(): void {
       }}
     </p>
     <ul>
-      <li v-for="due in dues" :key="due.what" class="py-0.5">
-        {{ WORDS[due.what] }}
-        <b class="figure text-[17px]" :class="due.by < today() ? 'text-fails' : ''">{{ due.by }}</b><b
-          v-if="due.by < today()"
-          class="text-fails"
-          >{{ say`, overdue` }}</b
-        >
-        <span class="note">{{ ' ' }}{{ say`counted from ${due.since}` }}</span>
-      </li>
+      <DueRow v-for="due in dues" :key="due.what + due.since" :due="due" />
     </ul>
     <div v-if="fitted" class="mt-2 grid items-start gap-3 sm:grid-cols-[minmax(0,1fr)_200px_auto]">
       <TextField
