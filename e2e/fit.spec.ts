@@ -57,7 +57,11 @@ test('a loaded run is judged, scaled, and marked where stand-ins read it', async
   await expect(run.getByRole('button', { name: /Stud to stud, rated load/ })).toContainText('not proved');
 
   const after = page.getByRole('region', { name: 'After', exact: true });
-  await expect(after).toContainText('Look at it again by 2026-10-25, overdue');
+  const look = after.getByRole('button', { name: /^Look at it, and tighten to torque/ });
+  await expect(look).toContainText('2026-10-25');
+  await expect(look).toContainText('overdue');
+  await look.click();
+  await expect(after).toContainText('2025-10-25 + 12 months = 2026-10-25');
   await app.type('Looked at today: what was found', 'all sound');
   await after.getByRole('button', { name: 'Record the look' }).click();
   await expect(after).not.toContainText('overdue');

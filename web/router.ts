@@ -172,6 +172,11 @@ export const router = createRouter({
   ],
 });
 
+/** An address kept from a job that is not here any more leads to what is. */
+router.beforeEach(({ params: { jobId } }) =>
+  typeof jobId === 'string' && !useBench().jobById(jobId) ? '/begin' : true,
+);
+
 router.afterEach((to) => {
   if (to.name === 'cable' || to.name === 'job' || to.name === 'at-bench')
     usePrefs().prefs.place = to.fullPath;

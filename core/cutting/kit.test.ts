@@ -164,10 +164,9 @@ describe('the kit', () => {
     expect(lug?.work.substituted.at(-1)).toBe(`= ${lug?.need}`);
   });
   test('who takes of it is summed up where it is a long list', () => {
-    const many = Array.from({ length: 30 }, (_, i) => ({
-      ...made[0]!,
-      cable: { ...made[0]!.cable, tag: `C-${i}` },
-    }));
+    const [one] = made;
+    if (!one) throw new Error('nothing is to be made');
+    const many = Array.from({ length: 30 }, (_, i) => ({ ...one, cable: { ...one.cable, tag: `C-${i}` } }));
     const labels = kitOf(many, shop).lines.find(({ key }) => key === 'labels');
     expect(labels?.work.substituted).toHaveLength(25);
     expect(labels?.work.substituted.at(-2)).toBe('7 more: 14');

@@ -1,5 +1,5 @@
 import type { CableWork } from '../cableWork.ts';
-import { atMost, type Finding, notProved, stated } from '../finding.ts';
+import { type Finding, notProved, stated } from '../finding.ts';
 import type { Cable } from '../job/cable.ts';
 import { digits, figure } from '../units/figure.ts';
 import type { ProofSubject } from '../proof/subject.ts';
@@ -27,8 +27,8 @@ function supportFinding(cable: Cable): Finding {
   const { atMm, everyMm, mostMm } = supportPlan(cable);
   const [first = 0, last = 0] = [atMm[0], atMm.at(-1)];
   const spread = last - first;
-  // As planned it is never over: how near it comes is no margin to watch.
-  const { binds: _, ...finding } = atMost(
+  // As planned it is never over, so there is no margin to watch.
+  return stated(
     {
       id: 'supports',
       stage: 'fit',
@@ -36,7 +36,7 @@ function supportFinding(cable: Cable): Finding {
       value: everyMm,
       unit: 'mm',
       decimals: 0,
-      because: say`${atMm.length} supports, the first ${figure(first, 'mm', 0)} from stud A, the last ${figure(cable.run.lengthMm - last, 'mm', 0)} before stud B.`,
+      because: say`${atMm.length} supports, the first ${figure(first, 'mm', 0)} from stud A, the last ${figure(cable.run.lengthMm - last, 'mm', 0)} before stud B; at most ${figure(mostMm, 'mm', 0)} is asked.`,
       work: {
         formula: say`gaps = ⌈(L − first − last) ÷ farthest⌉, apart = (L − first − last) ÷ gaps`,
         substituted: [
@@ -47,9 +47,8 @@ function supportFinding(cable: Cable): Finding {
         assumes: say`the first and the last as near their lugs as each end says, else 150 mm`,
       },
     },
-    mostMm,
+    'holds',
   );
-  return finding;
 }
 
 function listFinding(

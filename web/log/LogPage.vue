@@ -175,7 +175,7 @@ function show(entry: LogEntry): void {
                 :class="entry.cable.id === openId ? 'bg-teal-tint shadow-[inset_3px_0_0_var(--teal)]' : ''"
                 @click="openId = entry.cable.id"
               >
-                <td class="py-1 pl-3.5">
+                <td class="py-1 pl-3.5 wrap-anywhere">
                   <button
                     type="button"
                     class="figure min-h-9 text-left text-[17px] leading-5 font-semibold"
@@ -187,13 +187,13 @@ function show(entry: LogEntry): void {
                     {{ sizeText(entry.cable.gauge.size, prefs.sizes) }} {{ word(entry.cable.jacket) }}
                   </span>
                 </td>
-                <td class="pr-3">
+                <td class="pr-3 wrap-anywhere">
                   {{ entry.cable.ends.A.at || say`not said` }} → {{ entry.cable.ends.B.at || say`not said` }}
                   <span v-if="entry.cable.keywords.length > 0" class="note block">{{
                     entry.cable.keywords.join(', ')
                   }}</span>
                 </td>
-                <td class="pr-3 max-md:hidden">{{ entry.jobTitle }}</td>
+                <td class="pr-3 wrap-anywhere max-md:hidden">{{ entry.jobTitle }}</td>
                 <td class="pr-3 whitespace-nowrap max-sm:hidden">
                   <span class="figure block text-[16px]">{{ entry.made ?? say`not yet` }}</span>
                   <span class="note">{{ entry.people.join(', ') }}</span>

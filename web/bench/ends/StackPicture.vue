@@ -5,6 +5,7 @@ import { STACK, stackMm, type StudStack } from '../../../core/termination/studSt
 import { figure } from '../../../core/units/figure.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
+import { shortened, textWidth } from '../workpiece/dimensions.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** Everything on a stud, from the side and to scale: the face, palms as they lie, washers, nut, and threads beyond. */
@@ -16,6 +17,10 @@ const sized = (mm: number) => inReadersUnit(mm, 'mm', 1, prefs.lengths).value;
 
 const WIDTH = 340;
 const STUD_X = 92;
+/** Where the names stand, how large, and what is left free before the thickness, px. */
+const TEXT_X = 188;
+const TEXT_PX = 14;
+const AIR = 8;
 const FACE = 16;
 const stud = computed(() => STUDS[stack.stud]);
 /** A palm that is not known yet is drawn this thick, dashed, mm. */
@@ -52,7 +57,12 @@ const labels = computed(() => {
   let last = Number.POSITIVE_INFINITY;
   return layers.value.lugs.map((lug) => {
     last = Math.min(lug.middle + 5, last - 19);
-    return { ...lug, textY: last };
+    const thick = lug.palmMm === null ? say`not decided` : sized(lug.palmMm);
+    const amps = `, ${figure(lug.amps, 'A', 0)}`;
+    // Of a long tag the letters go, and the end stays.
+    const [, tag = lug.label, end = ''] = /^(.*)( [AB])$/.exec(lug.label) ?? [];
+    const roomPx = WIDTH - 4 - TEXT_X - AIR - textWidth(`${end}${amps}${thick}`, TEXT_PX);
+    return { ...lug, textY: last, who: `${shortened(tag, TEXT_PX, roomPx)}${end}${amps}`, thick };
   });
 });
 const half = (mm: number) => (mm / 2) * scale.value;
@@ -107,11 +117,11 @@ const threads = computed(() => {
         stroke="var(--ink3)"
         stroke-width="0.7"
       />
-      <text x="188" :y="lug.textY" :class="lug.isThis ? 'strong' : ''">
-        {{ lug.label }}, {{ figure(lug.amps, 'A', 0) }}
+      <text :x="TEXT_X" :y="lug.textY" :class="lug.isThis ? 'strong' : ''">
+        {{ lug.who }}
       </text>
       <text :x="WIDTH - 4" :y="lug.textY" text-anchor="end">
-        {{ lug.palmMm === null ? say`not decided` : sized(lug.palmMm) }}
+        {{ lug.thick }}
       </text>
     </g>
     <g fill="var(--paper)" stroke="var(--line)">
@@ -127,7 +137,7 @@ const threads = computed(() => {
         :d="`M${STUD_X - half(stud.diameterMm * 1.75)} ${layers.nut.y}H${STUD_X + half(stud.diameterMm * 1.75)}V${layers.nut.y + layers.nut.height}H${STUD_X - half(stud.diameterMm * 1.75)}ZM${STUD_X - half(stud.diameterMm * 0.8)} ${layers.nut.y}v${layers.nut.height}M${STUD_X + half(stud.diameterMm * 0.8)} ${layers.nut.y}v${layers.nut.height}`"
       />
     </g>
-    <text x="188" :y="Math.min(layers.nut.middle + 5, (labels.at(-1)?.textY ?? 200) - 19)">
+    <text :x="TEXT_X" :y="Math.min(layers.nut.middle + 5, (labels.at(-1)?.textY ?? 200) - 19)">
       {{
         stack.springWasher
           ? say`washers, nut, ${STACK.threadsBeyond} threads`
@@ -143,7 +153,7 @@ const threads = computed(() => {
     <text x="6" :y="Math.max(13, faceY - needs * scale - 5)" class="strong">
       {{ say`needs ${sized(needs)}` }}
     </text>
-    <text x="188" :y="faceY + 13" class="strong">{{ say`face, ${stack.stud}` }}</text>
+    <text :x="TEXT_X" :y="faceY + 13" class="strong">{{ say`face, ${stack.stud}` }}</text>
     <text v-if="stack.lengthMm !== null" :x="WIDTH - 4" :y="faceY + 13" text-anchor="end">
       {{ say`stands ${sized(stack.lengthMm)}` }}
     </text>

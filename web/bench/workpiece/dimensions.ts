@@ -29,6 +29,19 @@ export function textWidth(text: string, sizePx: number): number {
   return shares.reduce((sum, share) => sum + share, 0) * sizePx;
 }
 
+/** A text cut short where it is wider than its room, px: the room decides, not a count of letters. */
+export function shortened(text: string, sizePx: number, roomPx: number): string {
+  if (textWidth(text, sizePx) <= roomPx) return text;
+  const letters = [...text];
+  const fits = letters.findLastIndex(
+    (_, i) => textWidth(`${letters.slice(0, i + 1).join('')}…`, sizePx) <= roomPx,
+  );
+  return `${letters
+    .slice(0, Math.max(1, fits + 1))
+    .join('')
+    .trimEnd()}…`;
+}
+
 interface Span {
   readonly from: number;
   readonly to: number;

@@ -4,16 +4,20 @@ import { genericShop } from '../../../core/catalogue/genericShop.ts';
 import { newCable } from '../../../core/job/newCable.ts';
 import { digits } from '../../../core/units/figure.ts';
 import { workUpCable } from '../../../core/workup.ts';
-import { placeRow, textWidth } from './dimensions.ts';
+import { placeRow, shortened, textWidth } from './dimensions.ts';
 import { hexagonView, lugOutline, palmView } from './lugShape.ts';
 import {
   endDimensions,
   endSheet,
   frameFor,
+  isStrong,
+  palmWords,
+  progressOf,
   scaleFor,
   SHEET,
   studOffset,
   tagOffset,
+  tagText,
   tagWidth,
 } from './sheet.ts';
 
@@ -129,4 +133,70 @@ describe('dimensions that never collide', () => {
 
   test('a longer text is never taken for a shorter one', () =>
     expect(textWidth('sleeve covers 71, cut 76', 15)).toBeGreaterThan(textWidth('sleeve covers 71', 15)));
+});
+
+describe('a text that is longer than its room', () => {
+  test('stays whole where it fits, and ends in dots where it does not', () => {
+    expect(shortened('HB-3', 14, 100)).toBe('HB-3');
+    expect(shortened('Hauptschalter hinter der Verkleidung', 14, 80)).toMatch(/^Haupts.*…$/);
+  });
+  test('is never wider than its room while a letter fits, and never empty', () =>
+    fc.assert(
+      fc.property(
+        fc.string({ minLength: 1, maxLength: 60 }),
+        fc.integer({ min: 30, max: 300 }),
+        (text, room) => {
+          const cut = shortened(text, 14, room);
+          expect(cut.length).toBeGreaterThan(0);
+          expect(textWidth(cut, 14)).toBeLessThanOrEqual(Math.max(room, textWidth(text, 14)));
+          if (cut !== text) expect(textWidth(cut, 14)).toBeLessThanOrEqual(room);
+        },
+      ),
+    ));
+  test('a letter stays even where there is no room at all', () =>
+    expect(shortened('TH-1', 14, 0)).toBe('T…'));
+});
+
+describe('what the sheet says and shows', () => {
+  test.each([
+    ['TH-3', 'TH-3'],
+    ['HB-3-EINSPEISUNG', 'HB-3-EINS…'],
+  ])('the tag %s as it fits on the cable', (tag, expected) => expect(tagText(tag)).toBe(expected));
+
+  test.each([
+    [0, 'palm seen flat'],
+    [180, 'palm seen flat'],
+    [-90, 'palm seen on edge'],
+    [270, 'palm seen on edge'],
+    [30, 'palm turned 30°'],
+    [-45, 'palm turned \u221245°'],
+  ])('a palm at %i°', (angle, expected) => expect(palmWords(angle)).toBe(expected));
+
+  test('each stage brings out its own dimensions, of either end', () => {
+    expect(isStrong('ends', 'strip.A')).toBe(true);
+    expect(isStrong('ends', 'finished')).toBe(false);
+    expect(isStrong('cut', 'cut')).toBe(true);
+    expect(isStrong('prove', 'crimps.B')).toBe(true);
+    expect(isStrong('run', 'crimps.B')).toBe(false);
+  });
+
+  test('an end is crimped once every crimp of its own is ticked, and shrunk by its own step', () => {
+    const cable = { ...newCable('c', 'C-1', shop), gauge: sizes[6] ?? { kindId: '' } };
+    const ends = { A: { at: 'here', stud: 'M8' }, B: { at: 'there', stud: 'M8' } } as const;
+    const made = { ...cable, ends, run: { ...cable.run, lengthMm: 3000 } };
+    const work = workUpCable(made, shop);
+    const crimps = work.steps.filter(({ id }) => /^crimp.*\.A$/.test(id)).map(({ id }) => id);
+    expect(crimps.length).toBeGreaterThan(0);
+    const after = (...steps: string[]) =>
+      (['A', 'B'] as const).map((end) =>
+        progressOf({ ...made, done: steps.map((step) => ({ step, at: '', by: '' })) }, end, work),
+      );
+    expect(after()).toEqual(Array(2).fill({ crimped: false, shrunk: false }));
+    expect(after(...crimps.slice(1))[0]).toEqual({ crimped: false, shrunk: false });
+    expect(after(...crimps)).toEqual([
+      { crimped: true, shrunk: false },
+      { crimped: false, shrunk: false },
+    ]);
+    expect(after(...crimps, 'shrink.A')[0]).toEqual({ crimped: true, shrunk: true });
+  });
 });
