@@ -27,7 +27,7 @@ export default tseslint.config(
   },
   {
     files: ['core/**/*.ts'],
-    ignores: ['core/**/*.test.ts'],
+    ignores: ['core/**/*.test.ts', 'core/**/*Fixture.ts'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'Date', 'setTimeout', 'fetch'],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import type { Cable } from '../job/cable.ts';
 import { askedReading, judgeAsk } from './asks.ts';
 import { isHeeded } from './cautions.ts';
-import { gateStates } from './gates.ts';
+import { gateStates, hotEnds, shrunkSeconds } from './gates.ts';
 import { TODAY, NOW, ago, cableWith, worked, stepOf, indentDies } from './travellerFixture.ts';
 
 describe('gates', () => {
@@ -116,5 +116,35 @@ describe('figures asked for at a step', () => {
     const indented = worked(cableWith({ dieId: id ?? '' }));
     const crimp = indented.steps.find((step) => step.id === 'crimp-1.A');
     expect(crimp?.ask).toBeUndefined();
+  });
+});
+
+describe('ends that are still hot', () => {
+  const cable = cableWith({ method: 'solder' });
+  const work = worked(cable);
+  const at = (step: string, seconds: number): Cable => ({
+    ...cable,
+    done: [{ step, at: new Date(NOW.getTime() - seconds * 1000).toISOString(), by: 'Ada' }],
+  });
+  const hot = (own: Cable) => hotEnds(own, work, ago(NOW));
+
+  test('nothing is hot before a flame was near it', () => {
+    expect(hot(cable)).toEqual([]);
+    expect(hot(at('crimp-1.A', 5))).toEqual([]);
+  });
+  test('what was soldered or shrunk is hot at that end, for so long as is left', () => {
+    const [soldered] = hot(at('solder.A', 10));
+    expect(soldered?.end).toBe('A');
+    const whole = shrunkSeconds(work.ends.B);
+    expect(hot(at('shrink.B', 15))).toEqual([{ end: 'B', waitS: whole - 15 }]);
+    // Solder is hotter than a sleeve.
+    expect(soldered?.waitS).toBeGreaterThan(whole - 10);
+  });
+  test('and is cool after that', () => expect(hot(at('shrink.B', shrunkSeconds(work.ends.B)))).toEqual([]));
+  test('the later of two heats counts', () => {
+    const both: Cable = { ...cable, done: [...at('solder.A', 400).done, ...at('shrink.A', 5).done] };
+    expect(hot(both)[0]?.waitS).toBe(
+      Math.max(hot(at('shrink.A', 5))[0]?.waitS ?? 0, hot(at('solder.A', 400))[0]?.waitS ?? 0),
+    );
   });
 });

@@ -14,7 +14,7 @@ const store = {
   removeItem: jest.fn(async (key: string) => void entries.delete(key)),
 };
 jest.unstable_mockModule('localforage', () => ({ default: { createInstance: () => store } }));
-const { loadLibrary, saveDifference, savePrefs } = await import('./library.ts');
+const { loadLibrary, replaceLibrary, saveDifference, savePrefs } = await import('./library.ts');
 
 const shop = genericShop();
 let n = 0;
@@ -130,5 +130,40 @@ describe('a library kept in the browser', () => {
     expect(unreadable).toEqual(['job:a', 'shop']);
     expect(prefs).toMatchObject({ theme: 'system', sizes: 'gauge' });
     expect(entries.has('job:a')).toBe(true);
+  });
+});
+
+describe('another state in the place of all that is here', () => {
+  test('takes out what is not in it, and leaves how a person likes to see things', async () => {
+    await saveDifference(
+      { jobs: [], hunts: [], bin: [], shop: null },
+      { jobs: [a, b], hunts: [newHunt('h', 'circuit', 24, () => `p${(n += 1)}`)], bin: [], shop },
+    );
+    await savePrefs({ ...prefsSchema.parse({}), theme: 'dark' });
+    const later = { ...b, title: 'Later' };
+    await replaceLibrary({ jobs: [later], hunts: [], bin: [], shop: null });
+    const { jobs, hunts, prefs, unreadable } = await loadLibrary();
+    expect(jobs).toEqual([later]);
+    expect(hunts).toEqual([]);
+    expect(prefs.theme).toBe('dark');
+    expect(unreadable).toEqual([]);
+    expect([...entries.keys()].filter((key) => /^(job|hunt):/.test(key))).toEqual(['job:b']);
+  });
+
+  test('torn off midway it is finished at the next start', async () => {
+    await saveDifference(
+      { jobs: [], hunts: [], bin: [], shop: null },
+      { jobs: [a], hunts: [], bin: [], shop },
+    );
+    const write = store.setItem.getMockImplementation();
+    let left = 2;
+    store.setItem.mockImplementation(async (key, value) => {
+      if ((left -= 1) < 0) throw new DOMException('torn', 'QuotaExceededError');
+      entries.set(key, structuredClone(value));
+    });
+    await expect(replaceLibrary({ jobs: [b], hunts: [], bin: [], shop })).rejects.toThrow('torn');
+    if (write) store.setItem.mockImplementation(write);
+    expect((await loadLibrary()).jobs).toEqual([b]);
+    expect(entries.has('journal')).toBe(false);
   });
 });

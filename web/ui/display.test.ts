@@ -1,6 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
-import { atLeast, atMost, type Facts, within } from '../../core/finding.ts';
-import { conversionText, inReadersUnit, lengthText, limitText, marginText, sizeText } from './display.ts';
+import { atLeast, atMost, type Facts, type Finding, type Provenance, within } from '../../core/finding.ts';
+import {
+  conversionText,
+  inReadersUnit,
+  lengthText,
+  limitText,
+  marginText,
+  readText,
+  sizeText,
+} from './display.ts';
 
 const facts = (value: number, unit: Facts['unit'] = 'mm', decimals = 1): Facts => ({
   id: 'x',
@@ -68,4 +76,24 @@ describe('what is left', () => {
     [atMost(facts(95, '°C'), 90, 30), '5 K over'],
     [within(facts(5), 4, 6), ''],
   ])('%#', (finding, words) => expect(plain(marginText(finding))).toBe(words));
+});
+
+describe('who read a figure', () => {
+  const read = { by: 'R. Pell', at: '2026-11-20T09:00:00.000Z' };
+  const from = (provenance: Provenance, more: Partial<NonNullable<Finding['read']>> = {}) =>
+    readText({ ...atMost(facts(4.6), 5), provenance, read: { ...read, ...more } });
+
+  test('typed: by whom, on which day, with what, and how long that is trusted', () =>
+    expect(from('typed', { with: 'Calliper 150', due: '2027-05-31' })).toBe(
+      'Typed by R. Pell on 2026-11-20, with Calliper 150, calibrated until 2027-05-31.',
+    ));
+  test('an instrument that is not said, and a person that is not named, are missed', () =>
+    expect(from('typed', { by: '' })).toBe('Typed by nobody named on 2026-11-20, its instrument not said.'));
+  test('what came from an instrument, and what came from a stand-in', () => {
+    expect(from('instrument', { with: 'Bench scale' })).toBe(
+      'By instrument, taken by R. Pell on 2026-11-20, with Bench scale.',
+    );
+    expect(from('simulated')).toMatch(/^By a stand-in, taken by R. Pell/);
+  });
+  test('nothing where nothing was read', () => expect(readText(atMost(facts(4.6), 5))).toBe(''));
 });
