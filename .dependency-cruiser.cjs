@@ -6,7 +6,7 @@ module.exports = {
       comment:
         'core is pure: it imports itself, Zod, the CSV parser of its file formats, and the arithmetic of days',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/', pathNot: '(\\.test|Fixture)\\.ts$' },
       to: { pathNot: ['^core/', '^node_modules/(zod|papaparse|@types/papaparse|date-fns)/'] },
     },
     {

@@ -6,7 +6,7 @@ import type { Verdict } from './proof/verdict.ts';
 import type { SizeChoice } from './sizing/choose.ts';
 import type { Passage } from './termination/holeFindings.ts';
 import type { ResolvedJoin } from './termination/join.ts';
-import type { StudStack } from './termination/studStack.ts';
+import type { StudStack } from './termination/studs/studStack.ts';
 import type { EndConductor, ResolvedEnd } from './termination/resolveEnd.ts';
 import type { Step } from './traveller/step.ts';
 

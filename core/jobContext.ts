@@ -4,8 +4,8 @@ import type { Run } from './job/run.ts';
 import { END_NAMES } from './job/end.ts';
 import type { Job, SharedStud } from './job/job.ts';
 import type { Lug, Shop } from './job/shop.ts';
-import { byAmps, type StackMember, type StudStack } from './termination/studStack.ts';
-import { endMeets } from './termination/posts.ts';
+import { byAmps, type StackMember, type StudStack } from './termination/studs/studStack.ts';
+import { endMeets } from './termination/studs/posts.ts';
 import { say } from './words/say.ts';
 
 /** What a cable needs to know of its job: the other cables of its circuit, those on its studs, and those studs. */

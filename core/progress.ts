@@ -2,7 +2,7 @@ import { sizeLabel } from './conductor/size.ts';
 import { type Finding, worst } from './finding.ts';
 import { type Cable, type Stage, STAGES } from './job/cable.ts';
 import { figure } from './units/figure.ts';
-import { meetsWord } from './termination/posts.ts';
+import { meetsWord } from './termination/studs/posts.ts';
 import type { CableWork, StageReport } from './cableWork.ts';
 import { say } from './words/say.ts';
 

@@ -22,9 +22,9 @@ import { endsFindings } from './termination/findings.ts';
 import { passageOf } from './termination/holeFindings.ts';
 import { resolveJoin } from './termination/join.ts';
 import { joinFindings } from './termination/joinFindings.ts';
-import { isSoldered } from './termination/method.ts';
+import { isSoldered } from './termination/methods/method.ts';
 import { resolveEnd } from './termination/resolveEnd.ts';
-import { openCase, type ToolCase } from './termination/toolCase.ts';
+import { openCase, type ToolCase } from './termination/dies/toolCase.ts';
 import { travellerSteps } from './traveller/steps.ts';
 
 /** Everything computed about a job, and what its cables come to. */

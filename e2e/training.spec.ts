@@ -88,7 +88,9 @@ test('what was missed and what was not there are told apart, with their figures'
 test('the ends are looked at on a phone by touch, without scrolling sideways', async ({ browser }) => {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
   const page = await context.newPage();
-  await page.goto('/demo');
+  const app = new App(page);
+  await app.openDemo(false);
+  await app.saved();
   await page.goto(`/job/teasel/training?level=1&round=${ROUND}`);
   await page.getByRole('group', { name: 'Places' }).getByRole('button', { name: 'Crimps' }).tap();
   await expect(page.getByText('across the flats')).toBeVisible();

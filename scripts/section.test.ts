@@ -4,7 +4,7 @@ import { describe, expect, test } from '@jest/globals';
 import { type Measured, measureSection, scaleSection, type SectionMeasure } from '../core/section/measure.ts';
 import { acrossFlatsPx, type Outline } from '../core/section/hexagon.ts';
 import { type Picture, reduced } from '../core/section/picture.ts';
-import { hexagonMm2 } from '../core/termination/dieOnLug.ts';
+import { hexagonMm2 } from '../core/termination/dies/dieOnLug.ts';
 import { decodePicture } from './decodePicture.ts';
 
 interface Truth {

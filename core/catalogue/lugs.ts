@@ -1,8 +1,8 @@
 import { POST_KINDS } from './tables/posts.ts';
 import type { ConductorSize, GaugeName, MetricSizeName } from '../conductor/size.ts';
 import type { Lug, Post } from '../job/shop.ts';
-import { typicalPalm } from '../termination/palm.ts';
-import { postTopMm } from '../termination/posts.ts';
+import { typicalPalm } from '../termination/lugs/palm.ts';
+import { postTopMm } from '../termination/studs/posts.ts';
 import { LUG_FAMILIES, type LugFamilyId } from './tables/lugFamilies.ts';
 import { STUDS, type StudName } from './tables/studs.ts';
 import { say } from '../words/say.ts';

@@ -113,7 +113,7 @@ describe('the checks while fitting', () => {
 test('supports stand as planned and never bind; the finding opens to how the spacing came about', () => {
   const cable = bare(cableOf('HB-3'));
   const { findings } = workUpCable(cable, shop);
-  const supports = findings.find(({ id }) => id === 'supports');
+  const supports = findings.find(({ id }) => id === 'support-plan');
   // 1 600 mm less 150 at either end: 1 300 mm in three gaps.
   expect(supports).toMatchObject({ value: 1300 / 3, state: 'holds' });
   expect(supports?.binds).toBeUndefined();

@@ -2,7 +2,7 @@ import { STUDS } from '../catalogue/tables/studs.ts';
 import type { CableWork } from '../cableWork.ts';
 import type { Cable, Fitted } from '../job/cable.ts';
 import type { EndName } from '../job/end.ts';
-import { meetsWord } from '../termination/posts.ts';
+import { meetsWord } from '../termination/studs/posts.ts';
 import { capital } from '../traveller/step.ts';
 import { digits, figure } from '../units/figure.ts';
 import { FUSE_PLACES, FUSES } from '../catalogue/tables/fuses.ts';

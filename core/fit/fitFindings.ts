@@ -30,7 +30,7 @@ function supportFinding(cable: Cable): Finding {
   // As planned it is never over, so there is no margin to watch.
   return stated(
     {
-      id: 'supports',
+      id: 'support-plan',
       stage: 'fit',
       title: say`Between supports`,
       value: everyMm,

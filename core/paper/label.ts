@@ -1,6 +1,6 @@
 import { word } from '../words/terms.ts';
 import { sizeLabel } from '../conductor/size.ts';
-import { meetsWord } from '../termination/posts.ts';
+import { meetsWord } from '../termination/studs/posts.ts';
 import type { Scheduled } from '../job/schedule.ts';
 import { STATE_SAYS } from './stateSays.ts';
 import { say } from '../words/say.ts';

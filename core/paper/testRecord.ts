@@ -2,7 +2,7 @@ import { sizeLabel } from '../conductor/size.ts';
 import type { Finding, State } from '../finding.ts';
 import type { Scheduled } from '../job/schedule.ts';
 import { limitWords, valueWords } from '../proof/record.ts';
-import { meetsWord } from '../termination/posts.ts';
+import { meetsWord } from '../termination/studs/posts.ts';
 import { digits, figure } from '../units/figure.ts';
 import { STATE_SAYS } from './stateSays.ts';
 import { say } from '../words/say.ts';

@@ -12,7 +12,7 @@ import type { Shop } from '../job/shop.ts';
 import { contextOf } from '../jobContext.ts';
 import type { FollowDuty } from '../sizing/assess.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { openCase } from '../termination/toolCase.ts';
+import { openCase } from '../termination/dies/toolCase.ts';
 import { dieName, kindOf } from '../traveller/step.ts';
 import { workUpCable } from '../workup.ts';
 import type { HousePractice } from './housePractice.ts';

@@ -1,6 +1,6 @@
 import { atMost, type Finding, notProved, stated, type State, within } from '../finding.ts';
 import { LOOK_ITEMS, type LookItem, type ReadingOf } from '../job/reading.ts';
-import { usesDie } from '../termination/method.ts';
+import { usesDie } from '../termination/methods/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { figure } from '../units/figure.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from './dieClosed.ts';

@@ -1,8 +1,8 @@
 import { atLeast, type Finding, notProved, stated, type State } from '../finding.ts';
 import type { ReadingOf } from '../job/reading.ts';
-import { COMPACTION, hexagonMm2, packingFromVoid } from '../termination/dieOnLug.ts';
-import { wallMm2 } from '../termination/lugOnCable.ts';
-import { usesDie } from '../termination/method.ts';
+import { COMPACTION, hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
+import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
+import { usesDie } from '../termination/methods/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { digits } from '../units/figure.ts';
 import { type Check, judge } from './judge.ts';

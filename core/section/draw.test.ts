@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { seeded } from '../random.ts';
-import { hexagonMm2, packingFromVoid } from '../termination/dieOnLug.ts';
+import { hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import { type DrawnSection, drawSection } from './draw.ts';
 import { type CrimpToDraw, drawnSectionOf } from './drawnSection.ts';
 

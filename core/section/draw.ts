@@ -1,5 +1,5 @@
 import { between, type Random, scattered } from '../random.ts';
-import { hexagonAcrossFlats, hexagonMm2 } from '../termination/dieOnLug.ts';
+import { hexagonAcrossFlats, hexagonMm2 } from '../termination/dies/dieOnLug.ts';
 import type { Picture } from './picture.ts';
 
 /** A crimp to be drawn as if it had been sawn through and photographed. */

@@ -1,8 +1,8 @@
 import { between, type Random } from '../random.ts';
 import { SPRING_BACK } from '../proof/dieClosed.ts';
-import { compaction, hexagonMm2 } from '../termination/dieOnLug.ts';
-import { wallMm2 } from '../termination/lugOnCable.ts';
-import { forecast } from '../termination/sectionView.ts';
+import { compaction, hexagonMm2 } from '../termination/dies/dieOnLug.ts';
+import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
+import { forecast } from '../termination/dies/sectionView.ts';
 import type { DrawnSection } from './draw.ts';
 
 /** What is crimped: lug, die and conductor. */

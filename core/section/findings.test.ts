@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { genericShop } from '../catalogue/genericShop.ts';
-import { hexagonMm2, packingFromVoid } from '../termination/dieOnLug.ts';
-import { wallMm2 } from '../termination/lugOnCable.ts';
+import { hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
+import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { sectionFindings } from './findings.ts';
 import type { SectionMeasure } from './measure.ts';
 import { acrossFlatsPx, contourOf, type Outline, polygonArea } from './hexagon.ts';

@@ -1,7 +1,7 @@
 import { say } from '../words/say.ts';
 import type { State } from '../finding.ts';
 import { packingState } from '../proof/sectionProof.ts';
-import { hexagonMm2, packingFromVoid } from '../termination/dieOnLug.ts';
+import { hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import type { DrawnSection } from './draw.ts';
 
 /** What a section may look like to the eye. */

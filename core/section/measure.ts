@@ -1,4 +1,4 @@
-import { packingFromVoid } from '../termination/dieOnLug.ts';
+import { packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import { edgeWidthPx } from './edge.ts';
 import { acrossFlatsPx, contourOf, type Outline } from './hexagon.ts';
 import { findOutline, type Found, type Refusal } from './outline.ts';

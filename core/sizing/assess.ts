@@ -16,7 +16,7 @@ import {
   type Surroundings,
   type ThermalCable,
 } from './heatBalance.ts';
-import { SOLDERED_END_C } from '../termination/method.ts';
+import { SOLDERED_END_C } from '../termination/methods/method.ts';
 import { placingFactor } from './placing.ts';
 import { sourceResistance } from './source.ts';
 import { ampacityInch, ampacityMetric, type TableReading, type TableSite } from './tableAmpacity.ts';

@@ -2,7 +2,7 @@ import type { Finding } from '../finding.ts';
 import type { Fuse } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
-import { SOLDERED_SHORT_C } from '../termination/method.ts';
+import { SOLDERED_SHORT_C } from '../termination/methods/method.ts';
 import { type Assessment, type RunContext, totalOhm } from './assess.ts';
 import {
   ADIABATIC_S,

@@ -2,9 +2,9 @@ import { areaMm2, type ConductorSize } from '../conductor/size.ts';
 import type { Cable } from '../job/cable.ts';
 import { END_NAMES } from '../job/end.ts';
 import type { CableKind, Shop } from '../job/shop.ts';
-import { usesDie } from './method.ts';
+import { usesDie } from './methods/method.ts';
 import { resolveEnd } from './resolveEnd.ts';
-import { openCase } from './toolCase.ts';
+import { openCase } from './dies/toolCase.ts';
 
 /** Whether the shop can put both ends on a size: a lug that suits cable and stud, and a die that suits the lug. */
 export function canCrimp(size: ConductorSize, kind: CableKind, cable: Cable, shop: Shop): boolean {

@@ -3,7 +3,7 @@ import type { Cable } from '../job/cable.ts';
 import type { CableKind, Shop } from '../job/shop.ts';
 import type { Assessment } from '../sizing/assess.ts';
 import type { EndConductor, ResolvedEnd } from './resolveEnd.ts';
-import type { StudStack } from './studStack.ts';
+import type { StudStack } from './studs/studStack.ts';
 
 /** Everything an end is held against besides its own lug, die and sleeve. */
 export interface EndSubject {

@@ -1,16 +1,16 @@
 import type { Finding } from '../finding.ts';
 import type { EndName } from '../job/end.ts';
 import { clockingFindings } from './clockingFinding.ts';
-import { crimpFindings } from './crimpFindings.ts';
+import { crimpFindings } from './dies/crimpFindings.ts';
 import type { EndSubject } from './endSubject.ts';
 import { holeFindings } from './holeFindings.ts';
-import { layerFindings } from './layerFindings.ts';
-import { lugFindings, noLug } from './lugFindings.ts';
-import { usesDie } from './method.ts';
-import { methodFindings } from './methodFindings.ts';
-import { postFindings } from './postFindings.ts';
-import { sleeveFindings, stripFinding } from './sleeveFindings.ts';
-import { stackFindings } from './stackFindings.ts';
+import { layerFindings } from './sleeves/layerFindings.ts';
+import { lugFindings, noLug } from './lugs/lugFindings.ts';
+import { usesDie } from './methods/method.ts';
+import { methodFindings } from './methods/methodFindings.ts';
+import { postFindings } from './studs/postFindings.ts';
+import { sleeveFindings, stripFinding } from './sleeves/sleeveFindings.ts';
+import { stackFindings } from './studs/stackFindings.ts';
 import { strandsFindings } from './strandsFinding.ts';
 
 /** Everything one end is held against, with its work. */

@@ -6,14 +6,14 @@ import { areaMm2 } from '../conductor/size.ts';
 import { faultScale } from '../sizing/fault.ts';
 import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
 import { twistLeftDeg } from './clocking.ts';
-import { hexagonMm2, packingFromVoid } from './dieOnLug.ts';
-import { wallMm2 } from './lugOnCable.ts';
-import { endMeets, postTopMm } from './posts.ts';
-import { jointHeatJ, solderMassG, solderVolumeMm3, solderWireMm, torchSeconds } from './solder.ts';
+import { hexagonMm2, packingFromVoid } from './dies/dieOnLug.ts';
+import { wallMm2 } from './lugs/lugOnCable.ts';
+import { endMeets, postTopMm } from './studs/posts.ts';
+import { jointHeatJ, solderMassG, solderVolumeMm3, solderWireMm, torchSeconds } from './methods/solder.ts';
 import { ampsWithStrandsCut, strandsAllowed, strandsLeft } from './strandsLeft.ts';
-import { contactDensity, stackMm } from './studStack.ts';
+import { contactDensity, stackMm } from './studs/studStack.ts';
 import { lugPassesMm } from './throughHole.ts';
-import { tubeLug } from './tubeLug.ts';
+import { tubeLug } from './lugs/tubeLug.ts';
 
 describe('worked figures', () => {
   test('16.3 g fill a 15.0 bore 28 deep round AWG 4/0', () => {

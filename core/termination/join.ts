@@ -1,12 +1,12 @@
 import type { Join } from '../job/end.ts';
 import type { Lug, Shop, Sleeve } from '../job/shop.ts';
-import { crimpsThatFit } from './crimpLayout.ts';
-import { bestDie, dieOffer, type DieOffer, dieOffers } from './dieOffers.ts';
-import { boreFill, fillVerdict } from './lugOnCable.ts';
+import { crimpsThatFit } from './dies/crimpLayout.ts';
+import { bestDie, dieOffer, type DieOffer, dieOffers } from './dies/dieOffers.ts';
+import { boreFill, fillVerdict } from './lugs/lugOnCable.ts';
 import type { EndConductor } from './resolveEnd.ts';
-import type { SleeveTask } from './sleeve.ts';
-import { bestSleeve, sleeveOffers } from './sleeveOffers.ts';
-import { openCase, type ToolCase } from './toolCase.ts';
+import type { SleeveTask } from './sleeves/sleeve.ts';
+import { bestSleeve, sleeveOffers } from './sleeves/sleeveOffers.ts';
+import { openCase, type ToolCase } from './dies/toolCase.ts';
 import { say } from '../words/say.ts';
 
 /** A join with everything decided or proposed: a connector, one die for its two crimps, a sleeve over all. */

@@ -1,9 +1,9 @@
 import { atMost, type Finding, stated, type State, within } from '../finding.ts';
 import { digits, figure } from '../units/figure.ts';
-import { COMPACTION } from './dieOnLug.ts';
+import { COMPACTION } from './dies/dieOnLug.ts';
 import { crimpsASide, type ResolvedJoin } from './join.ts';
-import { boreFill, circleMm2, FILL, fillVerdict } from './lugOnCable.ts';
-import { sleeveWindow } from './sleeve.ts';
+import { boreFill, circleMm2, FILL, fillVerdict } from './lugs/lugOnCable.ts';
+import { sleeveWindow } from './sleeves/sleeve.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';
 

@@ -3,8 +3,8 @@ import fc from 'fast-check';
 import { genericLug } from '../catalogue/lugs.ts';
 import type { End } from '../job/end.ts';
 import type { Shop } from '../job/shop.ts';
-import { type LugNeed, lugOffer, lugOffers } from './lugOffers.ts';
-import { openCase } from './toolCase.ts';
+import { type LugNeed, lugOffer, lugOffers } from './lugs/lugOffers.ts';
+import { openCase } from './dies/toolCase.ts';
 import { shop, cableWith, work, found, practising } from './endsFixture.ts';
 
 describe('what the shelf offers', () => {

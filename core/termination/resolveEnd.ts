@@ -4,16 +4,16 @@ import { strandCount } from '../conductor/strands.ts';
 import type { Cable } from '../job/cable.ts';
 import type { End, EndName } from '../job/end.ts';
 import type { CableKind, Lug, Shop, Sleeve, Tool } from '../job/shop.ts';
-import { crimpCentres } from './crimpLayout.ts';
-import { bestDie, dieOffer, type DieOffer, dieOffers } from './dieOffers.ts';
-import { bandFor, foldedPalmMm, type LayerOn, layersOf, nesting, overLayersMm } from './layers.ts';
-import { type LugNeed, lugOffers } from './lugOffers.ts';
-import { type LugMethod, methodOf, usesDie, usesSolder } from './method.ts';
-import { endMeets, type Meets } from './posts.ts';
-import { sleeveCutMm, type SleeveTask, wallOnMm } from './sleeve.ts';
-import { bestSleeve, sleeveOffers } from './sleeveOffers.ts';
+import { crimpCentres } from './dies/crimpLayout.ts';
+import { bestDie, dieOffer, type DieOffer, dieOffers } from './dies/dieOffers.ts';
+import { bandFor, foldedPalmMm, type LayerOn, layersOf, nesting, overLayersMm } from './sleeves/layers.ts';
+import { type LugNeed, lugOffers } from './lugs/lugOffers.ts';
+import { type LugMethod, methodOf, usesDie, usesSolder } from './methods/method.ts';
+import { endMeets, type Meets } from './studs/posts.ts';
+import { sleeveCutMm, type SleeveTask, wallOnMm } from './sleeves/sleeve.ts';
+import { bestSleeve, sleeveOffers } from './sleeves/sleeveOffers.ts';
 import { strandsLeft, type StrandsLeft } from './strandsLeft.ts';
-import { openCase, type ToolCase } from './toolCase.ts';
+import { openCase, type ToolCase } from './dies/toolCase.ts';
 
 /** The conductor an end is put on. */
 export interface EndConductor {

@@ -4,7 +4,7 @@ import { countedAmps, strictestAmps } from '../sizing/schoolFindings.ts';
 import { digits, figure } from '../units/figure.ts';
 import { about } from './about.ts';
 import type { EndSubject } from './endSubject.ts';
-import { usesDie } from './method.ts';
+import { usesDie } from './methods/method.ts';
 import type { ResolvedEnd } from './resolveEnd.ts';
 import { ampsWithStrandsCut } from './strandsLeft.ts';
 import { say } from '../words/say.ts';

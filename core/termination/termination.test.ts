@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { genericShop } from '../catalogue/genericShop.ts';
 import { STUDS } from '../catalogue/tables/studs.ts';
 import { areaMm2 } from '../conductor/size.ts';
-import { crimpCentres, crimpsThatFit, CRIMP_SPACING } from './crimpLayout.ts';
+import { crimpCentres, crimpsThatFit, CRIMP_SPACING } from './dies/crimpLayout.ts';
 import {
   acrossFlatsFor,
   compaction,
@@ -15,12 +15,12 @@ import {
   hexagonMm2,
   strandHexagonMm,
   stretch,
-} from './dieOnLug.ts';
-import { boreFill, fillVerdict } from './lugOnCable.ts';
-import { clearanceVerdict, webMm } from './lugOnStud.ts';
-import { foldedPalmMm } from './layers.ts';
-import { bestSleeve, sleeveOffers, whyNoSleeve } from './sleeveOffers.ts';
-import { grips, passes, sleeveCutMm, wallOnMm } from './sleeve.ts';
+} from './dies/dieOnLug.ts';
+import { boreFill, fillVerdict } from './lugs/lugOnCable.ts';
+import { clearanceVerdict, webMm } from './lugs/lugOnStud.ts';
+import { foldedPalmMm } from './sleeves/layers.ts';
+import { bestSleeve, sleeveOffers, whyNoSleeve } from './sleeves/sleeveOffers.ts';
+import { grips, passes, sleeveCutMm, wallOnMm } from './sleeves/sleeve.ts';
 
 const shop = genericShop();
 const AWG_2 = areaMm2({ system: 'awg', name: '2' });

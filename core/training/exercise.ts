@@ -6,9 +6,9 @@ import { newCable } from '../job/newCable.ts';
 import type { CableKind, Die, Lug, Polarity, Sleeve } from '../job/shop.ts';
 import { acrossFlatsWindow, MOST_EARS_MM, SPRING_BACK } from '../proof/dieClosed.ts';
 import { between, pick, type Random, seeded, shuffled } from '../random.ts';
-import { MOST_CLEARANCE_MM } from '../termination/lugOnStud.ts';
+import { MOST_CLEARANCE_MM } from '../termination/lugs/lugOnStud.ts';
 import { resolveEnd } from '../termination/resolveEnd.ts';
-import { openCase } from '../termination/toolCase.ts';
+import { openCase } from '../termination/dies/toolCase.ts';
 import { FAULT_NAMES, type FaultName, goesWith } from './faults.ts';
 
 export const LEVELS = [1, 2, 3] as const;

@@ -1,6 +1,6 @@
 import type { Reading } from '../job/reading.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from '../proof/dieClosed.ts';
-import { usesDie } from '../termination/method.ts';
+import { usesDie } from '../termination/methods/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { figure } from '../units/figure.ts';
 import { type Ask, kindOf, type Step } from './step.ts';

@@ -3,7 +3,7 @@ import type { Cable } from '../job/cable.ts';
 import { type EndName, END_NAMES } from '../job/end.ts';
 import type { Die, Lug, Shop } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
-import { countingTrials, sameBarrel } from '../termination/learned.ts';
+import { countingTrials, sameBarrel } from '../termination/dies/learned.ts';
 import { dieName, HOLDS, kindOf, type PlainStep, practising, type ReadyEnd } from './step.ts';
 import { terminate } from './terminate.ts';
 import { say } from '../words/say.ts';

@@ -3,7 +3,7 @@ import type { Finding } from '../finding.ts';
 import type { EndName } from '../job/end.ts';
 import type { CautionId } from './cautions.ts';
 import type { ResolvedEnd, SleeveFit } from '../termination/resolveEnd.ts';
-import { usesDie } from '../termination/method.ts';
+import { usesDie } from '../termination/methods/method.ts';
 import type { Unit } from '../units/figure.ts';
 import { say } from '../words/say.ts';
 

@@ -5,7 +5,7 @@ import type { HousePractice } from '../practice/housePractice.ts';
 import type { Passage } from '../termination/holeFindings.ts';
 import { crimpsASide, type ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { usesDie } from '../termination/method.ts';
+import { usesDie } from '../termination/methods/method.ts';
 import { withAsks } from './asks.ts';
 import { withGates } from './gates.ts';
 import { practiceBegins, practiceSteps } from './practise.ts';

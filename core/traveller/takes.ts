@@ -1,10 +1,10 @@
 import { SOLDER } from '../catalogue/tables/solder.ts';
 import { type Finding, stated } from '../finding.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
-import { coolSeconds, TOUCH_C } from '../termination/cooling.ts';
+import { coolSeconds, TOUCH_C } from '../termination/methods/cooling.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { shrinkHeatJ, shrinkInW, SHRUNK_C, shrinkSeconds } from '../termination/shrinkTime.ts';
-import { solderNeed } from '../termination/solderNeed.ts';
+import { shrinkHeatJ, shrinkInW, SHRUNK_C, shrinkSeconds } from '../termination/sleeves/shrinkTime.ts';
+import { solderNeed } from '../termination/methods/solderNeed.ts';
 import { digits } from '../units/figure.ts';
 import { kindOf, type Step } from './step.ts';
 import { say } from '../words/say.ts';

@@ -1,8 +1,8 @@
 import { digits } from '../units/figure.ts';
 import { TOOL_KINDS } from '../catalogue/tables/tools.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
-import { usesDie, usesSolder } from '../termination/method.ts';
-import { solderNeed } from '../termination/solderNeed.ts';
+import { usesDie, usesSolder } from '../termination/methods/method.ts';
+import { solderNeed } from '../termination/methods/solderNeed.ts';
 import { capital, dieName, type PlainStep, type ReadyEnd } from './step.ts';
 import { say } from '../words/say.ts';
 

@@ -5,7 +5,7 @@ import type { Cable } from '../../core/job/cable.ts';
 import { END_NAMES, type EndName } from '../../core/job/end.ts';
 import type { SectionMeasure } from '../../core/section/measure.ts';
 import { wallEvenness } from '../../core/section/wall.ts';
-import { usesDie } from '../../core/termination/method.ts';
+import { usesDie } from '../../core/termination/methods/method.ts';
 import { digits } from '../../core/units/figure.ts';
 import { takenReading } from '../bench/prove/readings.ts';
 import { usePersonNeeded } from '../bench/usePersonNeeded.ts';

@@ -3,7 +3,7 @@ import type { Cable } from '../../core/job/cable.ts';
 import type { Job } from '../../core/job/job.ts';
 import type { Shop } from '../../core/job/shop.ts';
 import { ALONE, contextOf, type JobContext } from '../../core/jobContext.ts';
-import { openCase, type ToolCase } from '../../core/termination/toolCase.ts';
+import { openCase, type ToolCase } from '../../core/termination/dies/toolCase.ts';
 import { workUpCable } from '../../core/workup.ts';
 import { today } from '../ui/today.ts';
 import { dutyTick, followDuty } from '../workers/duties.ts';

@@ -2,7 +2,7 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
-import { dieMap } from '../../core/termination/dieMap.ts';
+import { dieMap } from '../../core/termination/dies/dieMap.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
 import { caseOf } from '../stores/work.ts';

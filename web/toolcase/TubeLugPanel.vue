@@ -4,7 +4,7 @@ import { Check, X } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { STUD_NAMES, type StudName } from '../../core/catalogue/tables/studs.ts';
 import { areaMm2 } from '../../core/conductor/size.ts';
-import { tubeLug } from '../../core/termination/tubeLug.ts';
+import { tubeLug } from '../../core/termination/lugs/tubeLug.ts';
 import { digits, figure } from '../../core/units/figure.ts';
 import { parseSize } from '../../core/units/parseSize.ts';
 import ChoiceField from '../ui/ChoiceField.vue';

@@ -2,8 +2,8 @@
 import { word } from '../../core/words/terms.ts';
 import { computed, ref } from 'vue';
 import { sizeLabel } from '../../core/conductor/size.ts';
-import { looseDie, usesOf } from '../../core/termination/dieMap.ts';
-import type { ToolCase } from '../../core/termination/toolCase.ts';
+import { looseDie, usesOf } from '../../core/termination/dies/dieMap.ts';
+import type { ToolCase } from '../../core/termination/dies/toolCase.ts';
 import { digits } from '../../core/units/figure.ts';
 import SectionPair from '../bench/ends/SectionPair.vue';
 import { useBench } from '../stores/bench.ts';

@@ -1,6 +1,6 @@
 import { HOME_MM, type MadeEnd } from '../../core/training/exercise.ts';
 import type { PlaceName } from '../../core/training/faults.ts';
-import { wallOnMm } from '../../core/termination/sleeve.ts';
+import { wallOnMm } from '../../core/termination/sleeves/sleeve.ts';
 import { palmTipMm } from '../bench/workpiece/lugShape.ts';
 import type { EndSheet } from '../bench/workpiece/sheet.ts';
 

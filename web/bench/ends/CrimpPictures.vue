@@ -2,11 +2,11 @@
 import { trialsSay } from '../../../core/words/counts.ts';
 import { computed, useId } from 'vue';
 import { STUDS } from '../../../core/catalogue/tables/studs.ts';
-import { boreFill } from '../../../core/termination/lugOnCable.ts';
-import { webMm } from '../../../core/termination/lugOnStud.ts';
-import { postTopMm } from '../../../core/termination/posts.ts';
+import { boreFill } from '../../../core/termination/lugs/lugOnCable.ts';
+import { webMm } from '../../../core/termination/lugs/lugOnStud.ts';
+import { postTopMm } from '../../../core/termination/studs/posts.ts';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
-import { forecast } from '../../../core/termination/sectionView.ts';
+import { forecast } from '../../../core/termination/dies/sectionView.ts';
 import { digits, figure } from '../../../core/units/figure.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';

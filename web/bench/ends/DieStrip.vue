@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
-import type { DieOffer } from '../../../core/termination/dieOffers.ts';
-import type { DieZones } from '../../../core/termination/dieOnLug.ts';
+import type { DieOffer } from '../../../core/termination/dies/dieOffers.ts';
+import type { DieZones } from '../../../core/termination/dies/dieOnLug.ts';
 import { digits } from '../../../core/units/figure.ts';
 import { say } from '../../../core/words/say.ts';
 

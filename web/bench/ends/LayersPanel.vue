@@ -6,8 +6,12 @@ import { SLEEVES } from '../../../core/catalogue/tables/sleeves.ts';
 import type { Cable } from '../../../core/job/cable.ts';
 import type { EndName } from '../../../core/job/end.ts';
 import { SLEEVE_COLOURS } from '../../../core/job/shop.ts';
-import { sleeveWindow } from '../../../core/termination/sleeve.ts';
-import { type SleeveOffer, sleeveOffers, sleeveSuits } from '../../../core/termination/sleeveOffers.ts';
+import { sleeveWindow } from '../../../core/termination/sleeves/sleeve.ts';
+import {
+  type SleeveOffer,
+  sleeveOffers,
+  sleeveSuits,
+} from '../../../core/termination/sleeves/sleeveOffers.ts';
 import { figure } from '../../../core/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';

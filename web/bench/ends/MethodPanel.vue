@@ -3,7 +3,7 @@ import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { Cable } from '../../../core/job/cable.ts';
 import type { End, EndName } from '../../../core/job/end.ts';
-import { methodSchools } from '../../../core/termination/methodSchools.ts';
+import { methodSchools } from '../../../core/termination/methods/methodSchools.ts';
 import { digits } from '../../../core/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';

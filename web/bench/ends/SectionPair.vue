@@ -1,7 +1,12 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
-import type { DieOffer } from '../../../core/termination/dieOffers.ts';
-import { airCells, forecast, hexagonCorners, type Place } from '../../../core/termination/sectionView.ts';
+import type { DieOffer } from '../../../core/termination/dies/dieOffers.ts';
+import {
+  airCells,
+  forecast,
+  hexagonCorners,
+  type Place,
+} from '../../../core/termination/dies/sectionView.ts';
 
 /** A barrel cut across, before the crimp and after it, to one scale: wall, strands, and the air between them. */
 const {

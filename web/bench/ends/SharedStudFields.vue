@@ -4,7 +4,7 @@ import type { Draft } from 'immer';
 import { computed } from 'vue';
 import type { EndName } from '../../../core/job/end.ts';
 import type { SharedStud } from '../../../core/job/job.ts';
-import { type StudStack } from '../../../core/termination/studStack.ts';
+import { type StudStack } from '../../../core/termination/studs/studStack.ts';
 import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';
 import QuantityField from '../../ui/QuantityField.vue';

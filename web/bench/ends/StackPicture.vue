@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
 import { STUDS } from '../../../core/catalogue/tables/studs.ts';
-import { STACK, stackMm, type StudStack } from '../../../core/termination/studStack.ts';
+import { STACK, stackMm, type StudStack } from '../../../core/termination/studs/studStack.ts';
 import { figure } from '../../../core/units/figure.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';

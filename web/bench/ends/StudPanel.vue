@@ -5,7 +5,7 @@ import { ADAPTERS, POST_KINDS, type PostKind } from '../../../core/catalogue/tab
 import { STUD_NAMES, STUDS } from '../../../core/catalogue/tables/studs.ts';
 import type { Cable } from '../../../core/job/cable.ts';
 import type { EndName } from '../../../core/job/end.ts';
-import { adaptersFor, postTitle, postTopMm } from '../../../core/termination/posts.ts';
+import { adaptersFor, postTitle, postTopMm } from '../../../core/termination/studs/posts.ts';
 import { figure } from '../../../core/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { Cable } from '../../../core/job/cable.ts';
 import { END_NAMES, type EndName } from '../../../core/job/end.ts';
 import { lugPassesMm } from '../../../core/termination/throughHole.ts';
-import { cannotUse } from '../../../core/termination/toolCase.ts';
+import { cannotUse } from '../../../core/termination/dies/toolCase.ts';
 import { figure } from '../../../core/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';

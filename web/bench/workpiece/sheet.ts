@@ -2,7 +2,7 @@ import type { Cable, Stage } from '../../../core/job/cable.ts';
 import type { EndName } from '../../../core/job/end.ts';
 import type { Lug } from '../../../core/job/shop.ts';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
-import { wallOnMm } from '../../../core/termination/sleeve.ts';
+import { wallOnMm } from '../../../core/termination/sleeves/sleeve.ts';
 import { digits } from '../../../core/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { type Dimension, placeRow, type PlacedDimension, textWidth } from './dimensions.ts';

@@ -1,0 +1,180 @@
+import { LUG_FAMILIES } from '../../catalogue/tables/lugFamilies.ts';
+import type { Die, Lug, Tool } from '../../job/shop.ts';
+import type { HousePractice } from '../../practice/housePractice.ts';
+import { remember } from '../../remember.ts';
+import { crimpsThatFit } from './crimpLayout.ts';
+import {
+  type Compaction,
+  compaction,
+  compactionBand,
+  type CrimpParts,
+  dieVerdict,
+  type DieVerdict,
+} from './dieOnLug.ts';
+import { type Learned, ownTrials, type OwnTrials } from './learned.ts';
+import { type CaseDie, cannotUse, type Place, type ToolCase } from './toolCase.ts';
+
+/** A die in the case, held against a lug and its conductor: as predicted, and as its trials corrected it. */
+export interface DieOffer extends Compaction {
+  readonly die: Die;
+  readonly tool: Tool;
+  readonly leaves: 'hexagon' | 'indent';
+  readonly parts: CrimpParts;
+  readonly loosest: Compaction;
+  readonly tightest: Compaction;
+  /** An indent is judged by trial only: until then it is untried. */
+  readonly verdict: DieVerdict | 'untried';
+  /** Whether the verdict stands over the whole tolerance, or a trial has settled it. */
+  readonly sure: boolean;
+  readonly learned: Learned;
+  /** Trials of this die on this very barrel and conductor. */
+  readonly own: OwnTrials | null;
+  /** A standard code die on its own compression lug: right by the standard. */
+  readonly standard: boolean;
+  /** Crimps of this die that the barrel takes. */
+  readonly crimpsFit: number;
+  /** Why its tool cannot be used here; empty where it can. */
+  readonly unfit: string;
+}
+
+/** Whether a die is the standard code die of this very lug. */
+export function isStandardPair(lug: Lug, die: Die): boolean {
+  const { title, dieCode } = LUG_FAMILIES['compression-metric'];
+  return lug.family === title && die.stamp === `K${dieCode?.[lug.forSize.name]}`;
+}
+
+const packedBy = (both: Compaction, packing: number): Compaction =>
+  packing === 1 ? both : { c: both.c, kappa: both.kappa * packing };
+
+/** What is said of a die whose figures call it one thing in the middle and others at the edges of the band. */
+export function settle(
+  middle: DieVerdict,
+  loosest: DieVerdict,
+  tightest: DieVerdict,
+  leaves: 'hexagon' | 'indent',
+  standard: boolean,
+  own: OwnTrials | null,
+): Pick<DieOffer, 'verdict' | 'sure'> {
+  if (own) return { verdict: own.verdict, sure: true };
+  if (leaves === 'indent') return { verdict: 'untried', sure: false };
+  if (standard) return { verdict: middle === 'tight' ? 'right' : middle, sure: true };
+  return { verdict: middle, sure: loosest === middle && tightest === middle };
+}
+
+/**
+ * One die on one lug. It is judged by its figures as its trials corrected them, by the standard where it is the
+ * standard pair, and before both by trials on this very barrel. An indent is judged by trial only.
+ */
+export function dieOffer(
+  lug: Lug,
+  copperMm2: number,
+  { die, tool, kind, learned, trials }: CaseDie,
+  lugs: readonly Lug[],
+  place?: Place,
+): DieOffer {
+  const standard = isStandardPair(lug, die);
+  const own = trials.length > 0 ? ownTrials(trials, lug, copperMm2, lugs) : null;
+  const parts: CrimpParts = {
+    boreMm: lug.boreMm,
+    outerMm: lug.outerMm,
+    copperMm2,
+    acrossFlatsMm: learned.flatsMm,
+  };
+  const centre = packedBy(compaction(parts), learned.packing);
+  const band = compactionBand(parts, learned.flatsToleranceMm);
+  const loosest = packedBy(band.loosest, learned.packing);
+  const tightest = packedBy(band.tightest, learned.packing);
+  const { verdict, sure } = settle(
+    dieVerdict(centre),
+    dieVerdict(loosest),
+    dieVerdict(tightest),
+    kind.leaves,
+    standard,
+    own,
+  );
+  return {
+    die,
+    tool,
+    leaves: kind.leaves,
+    parts,
+    c: centre.c,
+    kappa: own?.kappa ?? centre.kappa,
+    loosest,
+    tightest,
+    verdict,
+    sure,
+    learned,
+    own,
+    standard,
+    crimpsFit: crimpsThatFit(lug.barrelMm, die.widthMm),
+    unfit: cannotUse(tool, copperMm2, place),
+  };
+}
+
+const offered = remember<readonly DieOffer[]>();
+
+/** Every die of the case on one lug, widest first. */
+export const dieOffers = (
+  lug: Lug,
+  copperMm2: number,
+  toolCase: ToolCase,
+  place?: Place,
+): readonly DieOffer[] =>
+  offered([toolCase, lug], JSON.stringify([copperMm2, place]), () =>
+    toolCase.dies
+      .map((die) => dieOffer(lug, copperMm2, die, toolCase.lugs, place))
+      .sort((a, b) => b.parts.acrossFlatsMm - a.parts.acrossFlatsMm),
+  );
+
+/** Middle of the right window of c: neither air nor ears. */
+const AIM_C = 1.06;
+const VERDICT_RANK: Readonly<Record<DieOffer['verdict'], number>> = {
+  right: 0,
+  light: 2,
+  tight: 2,
+  untried: 3,
+  open: 4,
+  'will-not-close': 5,
+};
+
+/** How far an offer is from what one would wish; 0 is perfect. */
+export function dieRank(
+  offer: Pick<DieMerits, 'verdict' | 'standard' | 'sure' | 'crimpsFit' | 'c'>,
+  crimpsAsked: number,
+): number {
+  return (
+    VERDICT_RANK[offer.verdict] -
+    (offer.standard ? 1 : 0) +
+    (offer.sure ? 0 : 0.5) +
+    (offer.crimpsFit < crimpsAsked ? 0.7 : 0) +
+    Math.abs(offer.c - AIM_C)
+  );
+}
+
+/** What the choice of a die goes by. */
+export type DieMerits = Pick<DieOffer, 'verdict' | 'sure' | 'standard' | 'crimpsFit' | 'unfit' | 'c'>;
+
+/** Whether a die may be proposed at all. */
+export const isUsable = ({ verdict, crimpsFit, unfit }: DieMerits) =>
+  (verdict === 'right' || verdict === 'light' || verdict === 'tight') && crimpsFit > 0 && unfit === '';
+
+/**
+ * The die to use: a standard pair, else the right one nearest the middle that the barrel takes as often as asked.
+ * A shop that works one under nominal takes the tightest that is still right. Null where none can be used.
+ */
+export function bestDie<T extends DieMerits>(
+  offers: readonly T[],
+  crimpsAsked: number,
+  step: HousePractice['dieStep'] = 'nominal',
+): T | null {
+  const usable = offers.filter(isUsable);
+  const tighter =
+    step === 'one under'
+      ? usable.filter(({ verdict, crimpsFit }) => verdict === 'right' && crimpsFit >= crimpsAsked)
+      : [];
+  if (tighter.length > 0) return tighter.reduce((best, next) => (next.c > best.c ? next : best));
+  return usable.reduce<T | null>(
+    (best, next) => (!best || dieRank(next, crimpsAsked) < dieRank(best, crimpsAsked) ? next : best),
+    null,
+  );
+}

@@ -1,0 +1,147 @@
+import { digits } from '../../units/figure.ts';
+import { areaMm2 } from '../../conductor/size.ts';
+import type { Die, Lug, Trial } from '../../job/shop.ts';
+import { MOST_EARS_MM } from '../../proof/dieClosed.ts';
+import { pullTargets } from '../../proof/pullForce.ts';
+import {
+  compaction,
+  COMPACTION,
+  type DieVerdict,
+  hexagonMm2,
+  MEASURE_TOLERANCE_MM,
+  packingFromVoid,
+} from './dieOnLug.ts';
+import { wallMm2 } from '../lugs/lugOnCable.ts';
+import { say } from '../../words/say.ts';
+
+/** What a die's test crimps have taught about it, whatever lug they were made on. */
+export interface Learned {
+  readonly trials: number;
+  /** What its crimps really measure across flats, mm; the die's own figure while there is no trial. */
+  readonly flatsMm: number;
+  readonly flatsToleranceMm: number;
+  /** Packing seen in sawn sections over packing predicted; 1 while none was sawn. */
+  readonly packing: number;
+  readonly sections: number;
+}
+
+/** What test crimps of one die on one lug and cable came to. They outrank any prediction. */
+export interface OwnTrials {
+  readonly count: number;
+  readonly verdict: DieVerdict;
+  readonly because: string;
+  /** Mean packing seen in its sections; null where none was sawn. */
+  readonly kappa: number | null;
+  readonly earsMm: number;
+}
+
+/** The best a mean of callipered trials is trusted, mm. */
+const LEAST_TOLERANCE_MM = 0.05;
+
+const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+
+/** Trials that count: a simulated one teaches nothing. */
+export const countingTrials = (trials: readonly Trial[]) =>
+  trials.filter(({ source }) => source !== 'simulated');
+
+/** Packing of a trial's section, on the lug it was made on; null where none was sawn or the lug is gone. */
+function packingSeen({ voidShare, acrossFlatsMm }: Trial, lug: Lug | undefined): number | null {
+  if (voidShare === undefined || !lug) return null;
+  const outline = hexagonMm2(acrossFlatsMm);
+  const wall = wallMm2(lug);
+  return outline > wall ? packingFromVoid(voidShare, outline, wall) : null;
+}
+
+/**
+ * What a die's trials say of the die. The prediction is corrected by them: its crimps are taken to be as wide as the
+ * trials measured on average, to within twice the error of that mean, and packed as the sections showed.
+ *
+ * @param trials of this die
+ */
+export function learn(die: Die, trials: readonly Trial[], lugs: readonly Lug[]): Learned {
+  const flats = trials.map(({ acrossFlatsMm }) => acrossFlatsMm);
+  if (flats.length === 0) {
+    return {
+      trials: 0,
+      flatsMm: die.acrossFlatsMm,
+      flatsToleranceMm: MEASURE_TOLERANCE_MM,
+      packing: 1,
+      sections: 0,
+    };
+  }
+  const flatsMm = mean(flats);
+  const spread =
+    flats.length > 1
+      ? Math.sqrt(flats.reduce((sum, mm) => sum + (mm - flatsMm) ** 2, 0) / (flats.length - 1))
+      : MEASURE_TOLERANCE_MM / 2;
+  const ratios = trials.flatMap((trial) => {
+    const lug = lugs.find(({ id }) => id === trial.lugId);
+    const seen = packingSeen(trial, lug);
+    if (seen === null || !lug) return [];
+    const expected = compaction({
+      boreMm: lug.boreMm,
+      outerMm: lug.outerMm,
+      copperMm2: areaMm2(trial.size),
+      acrossFlatsMm: trial.acrossFlatsMm,
+    }).kappa;
+    return [seen / Math.min(1, expected)];
+  });
+  return {
+    trials: flats.length,
+    flatsMm,
+    flatsToleranceMm: Math.max(LEAST_TOLERANCE_MM, (2 * spread) / Math.sqrt(flats.length)),
+    packing: ratios.length > 0 ? mean(ratios) : 1,
+    sections: ratios.length,
+  };
+}
+
+/** Two lugs that a die cannot tell apart: the hole and the palm are no matter to it. */
+export const sameBarrel = (a: Lug, b: Lug) =>
+  a.boreMm === b.boreMm && a.outerMm === b.outerMm && a.barrelMm === b.barrelMm;
+
+/** Copper within this share is the same conductor to a crimp. */
+const SAME_COPPER = 0.01;
+
+/**
+ * What trials of a die on this very barrel and conductor came to; null where there is none that says enough: a pull,
+ * a section, or ears past what is allowed.
+ */
+export function ownTrials(
+  trials: readonly Trial[],
+  lug: Lug,
+  copperMm2: number,
+  lugs: readonly Lug[],
+): OwnTrials | null {
+  const own = trials.filter((trial) => {
+    const on = lugs.find(({ id }) => id === trial.lugId);
+    return on && sameBarrel(on, lug) && Math.abs(areaMm2(trial.size) / copperMm2 - 1) <= SAME_COPPER;
+  });
+  if (own.length === 0) return null;
+  const packings = own.flatMap((trial) => packingSeen(trial, lug) ?? []);
+  const kappa = packings.length > 0 ? mean(packings) : null;
+  const earsMm = Math.max(0, ...own.map((trial) => trial.earsMm));
+  const pulls = own.flatMap(({ pull }) => pull ?? []);
+  const asked = pullTargets(copperMm2).usualN;
+  const slipped = pulls.find(({ held, forceN }) => !held && forceN < asked);
+  const base = { count: own.length, kappa, earsMm };
+  if (slipped) {
+    return { ...base, verdict: 'open', because: say`A trial slipped at ${digits(slipped.forceN, 0)} N.` };
+  }
+  if (kappa !== null && kappa < COMPACTION.rightKappa) {
+    const isOpen = kappa < COMPACTION.openKappa;
+    return {
+      ...base,
+      verdict: isOpen ? 'open' : 'light',
+      because: say`The sawn trial shows air between the strands.`,
+    };
+  }
+  if (earsMm > MOST_EARS_MM)
+    return { ...base, verdict: 'tight', because: say`A trial raised ears of ${earsMm} mm.` };
+  const held = pulls.some((pull) => pull.held && pull.forceN >= asked) || pulls.some((pull) => !pull.held);
+  if (kappa === null && !held) return null;
+  return {
+    ...base,
+    verdict: 'right',
+    because: kappa === null ? say`A trial held the usual pull.` : say`The sawn trial is packed.`,
+  };
+}

@@ -1,0 +1,55 @@
+import { TOOL_KINDS, type ToolKindFacts } from '../../catalogue/tables/tools.ts';
+import type { End } from '../../job/end.ts';
+import type { Die, Shop, Tool, Trial } from '../../job/shop.ts';
+import { countingTrials, learn, type Learned } from './learned.ts';
+import { say } from '../../words/say.ts';
+
+/** A die as it lies in the case: the tool it belongs to, and what its trials taught. */
+export interface CaseDie {
+  readonly die: Die;
+  readonly tool: Tool;
+  readonly kind: ToolKindFacts;
+  readonly learned: Learned;
+  readonly trials: readonly Trial[];
+}
+
+/** Dies and lugs a shop owns, opened once: what every end is offered from. */
+export interface ToolCase {
+  readonly dies: readonly CaseDie[];
+  readonly lugs: Shop['lugs'];
+}
+
+/** Opens the case: each die with its tool and its trials. A die whose tool is gone is left out. */
+export function openCase({ dies, tools, lugs, trials }: Shop): ToolCase {
+  const counting = countingTrials(trials);
+  return {
+    lugs,
+    dies: dies.flatMap((die) => {
+      const tool = tools.find(({ id }) => id === die.toolId);
+      if (!tool) return [];
+      const own = counting.filter(({ dieId }) => dieId === die.id);
+      return [{ die, tool, kind: TOOL_KINDS[tool.kind], learned: learn(die, own, lugs), trials: own }];
+    }),
+  };
+}
+
+/** Where an end is finished: on the bench, or where the cable lies with the room there is. */
+export type Place = End['inPlace'];
+
+/**
+ * Why a tool cannot be used on this copper in this place; empty where it can.
+ *
+ * @example cannotUse(benchPress, 50, { swingMm: 900, solidFloor: true }) // 'it stays on the bench'
+ */
+export function cannotUse(tool: Tool, copperMm2: number, place: Place): string {
+  const kind: ToolKindFacts = TOOL_KINDS[tool.kind];
+  if (kind.refused) return kind.refused;
+  const largest = tool.largestMm2 ?? kind.largestMm2;
+  // The largest size is named by its nominal area; a real conductor of that name may hold a little more.
+  if (copperMm2 > largest * 1.05) return say`it closes on ${largest} mm² at most`;
+  if (!place) return '';
+  if (kind.benchOnly) return say`it stays on the bench`;
+  if (kind.solidFloor && !place.solidFloor) return say`it wants a solid floor to strike on`;
+  const swing = tool.swingMm ?? kind.swingMm;
+  return place.swingMm < swing ? say`it wants ${swing} mm of room to swing` : '';
+}

@@ -1,0 +1,43 @@
+import type { SleeveSize } from '../../catalogue/tables/sleeves.ts';
+
+/** What a sleeve has to pass on its way, and grip once shrunk, mm. */
+export interface SleeveTask {
+  readonly passMm: number;
+  readonly gripMm: number;
+}
+
+/** Room to slide, and tension to grip. */
+export const SLEEVE_ROOM = { pass: 1.1, grip: 0.9 } as const;
+
+/** The window a sleeve must span, mm: recovered bore at most the lower figure, supplied bore at least the upper. */
+export function sleeveWindow(task: SleeveTask): { recoveredMostMm: number; suppliedLeastMm: number } {
+  return {
+    recoveredMostMm: SLEEVE_ROOM.grip * task.gripMm,
+    suppliedLeastMm: SLEEVE_ROOM.pass * task.passMm,
+  };
+}
+
+/** Whether a sleeve passes: supplied bore at least 1.1 × the largest thing it passes. */
+export function passes(sleeve: SleeveSize, task: SleeveTask): boolean {
+  return sleeve.suppliedMm >= sleeveWindow(task).suppliedLeastMm;
+}
+
+/** Whether a sleeve grips: recovered bore at most 0.9 × the smallest thing it grips. */
+export function grips(sleeve: SleeveSize, task: SleeveTask): boolean {
+  return sleeve.recoveredMm <= sleeveWindow(task).recoveredMostMm;
+}
+
+/**
+ * Wall of a sleeve shrunk onto `diameterMm`, mm: the ring keeps the area it has when fully recovered.
+ *
+ * @example wallOnMm({ suppliedMm: 24, recoveredMm: 8, wallMm: 2.5 }, 15.5) // 1.54
+ */
+export function wallOnMm(sleeve: SleeveSize, diameterMm: number): number {
+  const ring = (sleeve.recoveredMm + 2 * sleeve.wallMm) ** 2 - sleeve.recoveredMm ** 2;
+  return (Math.sqrt(diameterMm ** 2 + ring) - diameterMm) / 2;
+}
+
+/** Length to cut, mm: the cover asked, over what is left after the sleeve shortens. */
+export function sleeveCutMm(coverMm: number, shorteningPercent: number): number {
+  return coverMm / (1 - shorteningPercent / 100);
+}

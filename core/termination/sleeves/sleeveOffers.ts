@@ -1,0 +1,74 @@
+import { SLEEVES } from '../../catalogue/tables/sleeves.ts';
+import type { Sleeve } from '../../job/shop.ts';
+import type { HousePractice } from '../../practice/housePractice.ts';
+import { figure, digits } from '../../units/figure.ts';
+import { grips, passes, type SleeveTask, sleeveWindow } from './sleeve.ts';
+import { say } from '../../words/say.ts';
+
+/** A sleeve in the drawer, held against its task. */
+export interface SleeveOffer {
+  readonly sleeve: Sleeve;
+  readonly passes: boolean;
+  readonly grips: boolean;
+  /** Whether it seals: by its own adhesive, or by a ring of it where the shop works so. */
+  readonly seals: boolean;
+}
+
+/** One sleeve on one task. */
+export function sleeveOffer(
+  sleeve: Sleeve,
+  task: SleeveTask,
+  seal: HousePractice['seal'] = 'adhesive sleeve',
+): SleeveOffer {
+  return {
+    sleeve,
+    passes: passes(sleeve, task),
+    grips: grips(sleeve, task),
+    seals: SLEEVES[sleeve.kind].adhesive || seal === 'adhesive ring',
+  };
+}
+
+/** Sleeves by supplied bore, each held against the task. */
+export function sleeveOffers(
+  sleeves: readonly Sleeve[],
+  task: SleeveTask,
+  seal: HousePractice['seal'] = 'adhesive sleeve',
+): SleeveOffer[] {
+  return sleeves
+    .map((sleeve) => sleeveOffer(sleeve, task, seal))
+    .sort((a, b) => a.sleeve.suppliedMm - b.sleeve.suppliedMm || a.sleeve.recoveredMm - b.sleeve.recoveredMm);
+}
+
+/** Whether a sleeve does all it is asked. */
+export const sleeveSuits = (offer: SleeveOffer) => offer.passes && offer.grips && offer.seals;
+
+/** The sleeve to use: the smallest that seals, passes and grips; null where none does. */
+export function bestSleeve(offers: readonly SleeveOffer[]): Sleeve | null {
+  return offers.find(sleeveSuits)?.sleeve ?? null;
+}
+
+/** Which dimension keeps every sleeve owned from doing it, and what would: a sentence each. */
+export function whyNoSleeve(
+  sleeves: readonly Sleeve[],
+  task: SleeveTask,
+  afterLug: boolean,
+): { because: string; remedy: string } {
+  const { suppliedLeastMm, recoveredMostMm } = sleeveWindow(task);
+  const pass = figure(suppliedLeastMm, 'mm', 1);
+  const grip = figure(recoveredMostMm, 'mm', 1);
+  const passing = sleeves.filter((sleeve) => passes(sleeve, task));
+  if (passing.length === 0) {
+    const remedy = afterLug
+      ? say`Put the sleeve on before the lug: then only the jacket has to pass.`
+      : say`Buy a wider sleeve.`;
+    return { because: say`No sleeve owned passes ${pass}.`, remedy };
+  }
+  const ratio = suppliedLeastMm / recoveredMostMm;
+  const asks = say`It asks for a ratio of ${digits(ratio, 1)} to 1`;
+  const remedy = afterLug
+    ? say`Put the sleeve on before the lug, or buy a 4:1 sleeve.`
+    : ratio > 4
+      ? say`Build the smaller side up with a first sleeve, or take a lug nearer the cable’s size.`
+      : say`Buy a 4:1 sleeve.`;
+  return { because: say`What passes ${pass} does not grip ${grip}. ${asks}.`, remedy };
+}
