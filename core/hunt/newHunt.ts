@@ -109,25 +109,20 @@ export function chainOf(cables: readonly WalkedCable[], newId: () => string): Pi
       const kind = kindOf(called);
       return kind ? [piece(kind, called)] : [piece('stud', named(say`Stud`, called))];
     };
+    /** Where a side begins or ends: on the battery's post or on a stud. */
+    const terminal = (at: string, isPost: boolean): Piece =>
+      isPost ? piece('post', named(say`Post`, at)) : piece('stud', named(say`Stud`, at));
     const first = line[0];
     const last = line.at(-1);
     return [
-      ...(first
-        ? own === 'out'
-          ? [piece('post', named(say`Post`, first.cable.ends.A.at))]
-          : [piece('stud', named(say`Stud`, first.cable.ends.A.at))]
-        : []),
+      ...(first ? [terminal(first.cable.ends.A.at, own === 'out')] : []),
       ...line.flatMap(({ cable, size, tinned, lengthMm }, i): Piece[] => [
         ...(i > 0 ? meeting(cable.ends.A.at) : []),
         { ...piece('lug', say`${cable.tag} lug A`), ofCable: cable.id, ofEnd: 'A' },
         { ...piece('cable', cable.tag), size, tinned, lengthMm, ofCable: cable.id },
         { ...piece('lug', say`${cable.tag} lug B`), ofCable: cable.id, ofEnd: 'B' },
       ]),
-      ...(last
-        ? own === 'back'
-          ? [piece('post', named(say`Post`, last.cable.ends.B.at))]
-          : [piece('stud', named(say`Stud`, last.cable.ends.B.at))]
-        : []),
+      ...(last ? [terminal(last.cable.ends.B.at, own === 'back')] : []),
     ];
   };
   return [

@@ -4,6 +4,7 @@ import type { Scheduled } from '../job/schedule.ts';
 import { limitWords, valueWords } from '../proof/record.ts';
 import { meetsWord } from '../termination/studs/posts.ts';
 import { digits, figure } from '../units/figure.ts';
+import { STATE_WORDS } from '../words/states.ts';
 import { STATE_SAYS } from './stateSays.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';
@@ -52,12 +53,6 @@ export interface TestRecord {
   readonly foot: string;
 }
 
-const WORD: Readonly<Record<State, string>> = {
-  holds: say`holds`,
-  watch: say`watch`,
-  fails: say`fails`,
-  unproved: say`not proved`,
-};
 const WOULD: Readonly<Record<State, string>> = {
   holds: say`would hold`,
   watch: say`would be watched`,
@@ -80,7 +75,7 @@ function rowOf(finding: Finding): RecordRow {
           ? say`${digits(100 * margin, 0)} % left`
           : say`${digits(-100 * margin, 0)} % over`,
     state,
-    says: extra ? `${WORD[state]}, ${extra}` : WORD[state],
+    says: [STATE_WORDS[state].says, extra].filter(Boolean).join(', '),
     read: read
       ? [
           `${read.by || say`nobody named`}, ${read.at.slice(0, 10)}`,

@@ -4,7 +4,6 @@ import { digits } from '../units/figure.ts';
 import type { CableWork } from '../cableWork.ts';
 import { sizeLabel } from '../conductor/size.ts';
 import { kitOf } from '../cutting/kit.ts';
-import type { State } from '../finding.ts';
 import type { Cable } from '../job/cable.ts';
 import { END_NAMES } from '../job/end.ts';
 import type { Job } from '../job/job.ts';
@@ -17,6 +16,7 @@ import { dieName, kindOf } from '../traveller/step.ts';
 import { workUpCable } from '../workup.ts';
 import type { HousePractice } from './housePractice.ts';
 import { say } from '../words/say.ts';
+import { STATE_WORDS } from '../words/states.ts';
 
 /** One thing that a cable would have, or be asked, instead of another. */
 export interface Instead {
@@ -77,13 +77,6 @@ export function underPractice(
   return { works, price, massG };
 }
 
-const STATE_WORDS: Readonly<Record<State, string>> = {
-  holds: say`holds`,
-  watch: say`to watch`,
-  fails: say`fails`,
-  unproved: say`not proved`,
-};
-
 /** What is drawn, bought and closed on one end, in words, part by part. */
 function endSays(end: ResolvedEnd): Readonly<Record<string, string>> {
   return {
@@ -125,7 +118,7 @@ function judgedInstead(before: CableWork, after: CableWork): Instead[] {
     const was = before.findings.find(({ id }) => id === is.id);
     if (!was || was.state === is.state) return [];
     const what = is.end ? `${is.title.toLowerCase()} ${is.end}` : is.title.toLowerCase();
-    return [{ what, from: STATE_WORDS[was.state], to: STATE_WORDS[is.state] }];
+    return [{ what, from: STATE_WORDS[was.state].says, to: STATE_WORDS[is.state].says }];
   });
 }
 

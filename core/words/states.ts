@@ -1,5 +1,5 @@
-import type { State } from '../../core/finding.ts';
-import { say } from '../../core/words/say.ts';
+import type { State } from '../finding.ts';
+import { say } from './say.ts';
 
 /** How each state is said, and its base form after "would". */
 export const STATE_WORDS: Readonly<Record<State | 'binds', { says: string; base: string }>> = {
