@@ -127,6 +127,14 @@ test('too little stock says exactly what to buy, and a new spool puts it right',
   const shopping = page.getByRole('region', { name: 'Shopping' });
   await expect(shopping).toContainText('Two things to buy');
   await expect(shopping).toContainText('buy 6.77 m');
+  // Each line opens to who takes how much of it.
+  const lug = shopping.getByRole('button', { name: /^Lug 70-8 heavy/ });
+  await lug.click();
+  await expect(lug).toHaveAttribute('aria-expanded', 'true');
+  await expect(shopping).toContainText('to practise: 1');
+  await expect(shopping).toContainText('= 5');
+  await lug.click();
+  await expect(shopping).not.toContainText('to practise: 1');
   await expect(card(page, 'TH-4')).toBeDisabled();
   await page.getByRole('button', { name: 'Spools and offcuts owned' }).click();
   await app.refuses('Size of Offcut 9', '51', /not a made size|made in/);
@@ -270,6 +278,7 @@ test('a phone shows the kit without scrolling sideways', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/demo');
   await page.getByRole('button', { name: 'Look round' }).click();
+  await new App(page).saved();
   await page.goto('/job/teasel/kit');
   await expect(page.getByRole('region', { name: 'Shopping' })).toBeVisible();
   const overflow = await page.evaluate(

@@ -1,0 +1,116 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { effectScope, nextTick, shallowRef } from 'vue';
+import { genericShop } from '../../core/catalogue/genericShop.ts';
+import type { Job } from '../../core/job/job.ts';
+import { emptyJob, newCable } from '../../core/job/newCable.ts';
+import { workUp } from '../../core/workup.ts';
+import { usePainted } from './usePainted.ts';
+import { useTotals } from './useTotals.ts';
+
+const shop = genericShop();
+const jobOf = (count: number, lengthMm = 1000): Job => ({
+  ...emptyJob('j', 'Job'),
+  cables: Array.from({ length: count }, (_, i) => {
+    const cable = newCable(`c${i}`, `C-${i}`, shop);
+    const ends = { A: { at: 'bus', stud: 'M8' }, B: { at: 'load', stud: 'M8' } } as const;
+    return { ...cable, ends, run: { ...cable.run, lengthMm: lengthMm + i } };
+  }),
+});
+
+let frames: (FrameRequestCallback | undefined)[] = [];
+const paint = () => {
+  const due = frames;
+  frames = [];
+  due.forEach((frame) => frame?.(0));
+};
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  frames = [];
+  globalThis.requestAnimationFrame = (frame) => frames.push(frame);
+  globalThis.cancelAnimationFrame = (id) => void (frames[id - 1] = undefined);
+});
+afterEach(() => void jest.useRealTimers());
+
+describe('what only follows from an edit', () => {
+  test('stays as it was until the edit is painted', async () => {
+    const now = shallowRef('before');
+    const scope = effectScope();
+    const painted = scope.run(() => usePainted(() => now.value));
+    now.value = 'after';
+    await nextTick();
+    expect(painted?.value).toBe('before');
+    paint();
+    expect(painted?.value).toBe('before');
+    jest.runAllTimers();
+    expect(painted?.value).toBe('after');
+    scope.stop();
+  });
+
+  test('of two edits before a frame only the last is followed, and of none after it is left', async () => {
+    const now = shallowRef(1);
+    const scope = effectScope();
+    const painted = scope.run(() => usePainted(() => now.value));
+    now.value = 2;
+    await nextTick();
+    now.value = 3;
+    await nextTick();
+    expect(frames.filter(Boolean)).toHaveLength(1);
+    paint();
+    jest.runAllTimers();
+    expect(painted?.value).toBe(3);
+    now.value = 4;
+    await nextTick();
+    scope.stop();
+    paint();
+    jest.runAllTimers();
+    expect(painted?.value).toBe(3);
+  });
+});
+
+describe('what the cables of a job come to', () => {
+  const totalsOf = (first: Job) => {
+    const job = shallowRef(first);
+    const scope = effectScope();
+    const totals = scope.run(() => useTotals(() => ({ job: job.value, shop })));
+    return { job, scope, value: () => totals?.value ?? null };
+  };
+
+  test('a job just opened is shown first, and added up after that', () => {
+    const whole = jobOf(4);
+    const { scope, value } = totalsOf(whole);
+    expect(value()).toBeNull();
+    jest.runAllTimers();
+    const { finishedMm, massKg } = workUp(whole, shop);
+    expect(value()).toMatchObject({ finishedMm, massKg, proved: 0, cut: 0, overdue: 0 });
+    scope.stop();
+  });
+
+  test('a short job is added up at once as it is edited', async () => {
+    const { job, scope, value } = totalsOf(jobOf(3));
+    jest.runAllTimers();
+    job.value = jobOf(3, 2000);
+    await nextTick();
+    expect(value()?.finishedMm).toBe(workUp(job.value, shop).finishedMm);
+    scope.stop();
+  });
+
+  test('a long one waits for a pause, and then is the same sum', async () => {
+    const { job, scope, value } = totalsOf(jobOf(60));
+    jest.runAllTimers();
+    const before = value()?.finishedMm;
+    job.value = jobOf(60, 2000);
+    await nextTick();
+    expect(value()?.finishedMm).toBe(before);
+    jest.runAllTimers();
+    expect(value()?.finishedMm).toBe(workUp(job.value, shop).finishedMm);
+    scope.stop();
+  });
+
+  test('adding up ends with the rack', () => {
+    const { scope, value } = totalsOf(jobOf(5));
+    scope.stop();
+    jest.runAllTimers();
+    expect(value()).toBeNull();
+  });
+});
