@@ -43,9 +43,10 @@ export interface JobWork {
  * @param today the day it is looked at, ISO 8601: what is temporary is due from its day on; nothing is due without it
  */
 export function workUp(job: Job, shop: Shop, today: string | null = null): JobWork {
+  const toolCase = openCase(shop);
   return summarise(
     job.id,
-    job.cables.map((cable) => workUpCable(cable, shop, { context: contextOf(cable, job), today })),
+    job.cables.map((cable) => workUpCable(cable, shop, { context: contextOf(cable, job), today, toolCase })),
   );
 }
 

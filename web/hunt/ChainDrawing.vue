@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
-import { nanoid } from 'nanoid';
-import { computed, ref, useTemplateRef } from 'vue';
-import { type Hunt, loadedOf, type Piece, type Span } from '../../core/hunt/chain.ts';
-import { withoutReading, withReading } from '../../core/hunt/changes.ts';
+import { computed, useTemplateRef } from 'vue';
+import { type Hunt, loadedOf, type Piece } from '../../core/hunt/chain.ts';
 import type { Ladder } from '../../core/hunt/ladder.ts';
 import type { HuntFound } from '../../core/hunt/suspects.ts';
 import { digits } from '../../core/units/figure.ts';
+import { withoutReading } from '../../core/hunt/changes.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { sizeText } from '../ui/display.ts';
 import { layoutOf } from './layout.ts';
 import PieceShape from './PieceShape.vue';
 import ReadCell from './ReadCell.vue';
+import { useChainReadings } from './useChainReadings.ts';
 import VoltLadder from './VoltLadder.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -31,49 +31,10 @@ const nextIds = computed(() => {
   const at = (piece: Piece) => hunt.pieces.findIndex(({ id }) => id === piece.id);
   return hunt.pieces.slice(at(next.first), at(next.last) + 1).map(({ id }) => id);
 });
-const ownSpan = (id: string) => hunt.spans.find(({ first, last }) => first === id && last === id);
-/** Amps of a cranking test are typed first or last: until both are there they wait here. */
-const waiting = ref<Record<string, { millivolt?: number; amps?: number }>>({});
-const problem = ref('');
-const problemAt = ref('');
-
-function tell(piece: Piece, sentence: string): void {
-  problem.value = sentence;
-  problemAt.value = sentence ? piece.title : '';
-}
-
-function take(piece: Piece, part: { millivolt?: number; amps?: number }): void {
-  const span = ownSpan(piece.id);
-  const { millivolt = span?.millivolt, amps = span?.amps } = { ...waiting.value[piece.id], ...part };
-  const at = isCranking.value ? amps : hunt.loaded.amps;
-  if (millivolt === undefined || at === undefined) {
-    waiting.value = { ...waiting.value, [piece.id]: { ...waiting.value[piece.id], ...part } };
-    tell(
-      piece,
-      isCranking.value ? '' : say`Say the load current first: millivolts mean nothing without their amps.`,
-    );
-    return;
-  }
-  waiting.value = Object.fromEntries(Object.entries(waiting.value).filter(([id]) => id !== piece.id));
-  const reading: Span = {
-    id: nanoid(10),
-    first: piece.id,
-    last: piece.id,
-    millivolt,
-    amps: at,
-    at: new Date().toISOString(),
-    by: prefs.person,
-    source: 'typed',
-  };
-  emit('change', withReading(hunt, reading), say`reading across ${piece.title}`);
-}
-function clear(piece: Piece): void {
-  const span = ownSpan(piece.id);
-  waiting.value = Object.fromEntries(Object.entries(waiting.value).filter(([id]) => id !== piece.id));
-  if (span) emit('change', withoutReading(hunt, span.id), say`reading across ${piece.title}`);
-}
-const millivoltOf = ({ id }: Piece) => ownSpan(id)?.millivolt ?? waiting.value[id]?.millivolt ?? null;
-const ampsOf = ({ id }: Piece) => ownSpan(id)?.amps ?? waiting.value[id]?.amps ?? null;
+const { problem, problemAt, tell, take, clear, millivoltOf, ampsOf, isSimulated } = useChainReadings(
+  () => hunt,
+  (next, what) => emit('change', next, what),
+);
 const note = ({ size, lengthMm }: Piece) =>
   size && lengthMm !== undefined
     ? `${sizeText(size, prefs.sizes)} ${digits(lengthMm / 1000, lengthMm < 1000 ? 2 : 1)} m`
@@ -208,7 +169,7 @@ const dims = computed(() => {
             :decimals="1"
             unit="mV"
             :marked="nextIds.length === 1 && nextIds[0] === piece.id"
-            :simulated="ownSpan(piece.id)?.source === 'simulated'"
+            :simulated="isSimulated(piece)"
             @update:model-value="take(piece, { millivolt: $event })"
             @clear="clear(piece)"
             @problem="tell(piece, $event)"
