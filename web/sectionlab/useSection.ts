@@ -35,10 +35,13 @@ export function useSection() {
   async function measure(given?: Found): Promise<void> {
     const own = ++run;
     stage.value = 'outline';
+    let isAnswered = false;
+    // What is told comes by a way of its own, and may come after the answer.
     const tell = proxy((now: MeasureStage) => {
-      if (own === run) stage.value = now;
+      if (own === run && !isAnswered) stage.value = now;
     });
     const answer = await start().measure(given && (JSON.parse(JSON.stringify(given)) as Found), tell);
+    isAnswered = true;
     if (own !== run) return;
     stage.value = null;
     section.value = answer.ok ? answer.section : null;
