@@ -70,7 +70,9 @@ watch([isCommandOpen, isKeysOpen], ([command, keys]) => {
     :class="job ? 'lg:grid-cols-[208px_minmax(0,1fr)]' : 'lg:grid-cols-[minmax(0,1fr)]'"
   >
     <TopBar
-      :job="job"
+      :job-id="job?.id"
+      :title="job?.title"
+      :subtitle="job?.subtitle"
       :class="job ? 'lg:col-span-2' : ''"
       @rack="isRackOpen = true"
       @command="isCommandOpen = true"

@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import { cablesSay } from '../../core/words/counts.ts';
 import { word } from '../../core/words/terms.ts';
-import { BookOpen, BriefcaseBusiness, Plus, Ruler, TrendingDown } from '@lucide/vue';
-import { computedAsync, useVirtualList } from '@vueuse/core';
+import { Plus } from '@lucide/vue';
+import { useVirtualList } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
-import { RouterLink } from 'vue-router';
-import type { HuntFound } from '../../core/hunt/suspects.ts';
 import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable, Stage } from '../../core/job/cable.ts';
 import type { Job } from '../../core/job/job.ts';
 import { digits } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
 import { workOf } from '../stores/work.ts';
+import JobSheets from './JobSheets.vue';
 import RackRow from './RackRow.vue';
 import SetManyBar from './SetManyBar.vue';
 import { usePainted } from './usePainted.ts';
@@ -55,17 +54,6 @@ function workInRack(cable: Cable): CableWork {
   return isSettled ? workOf(cable, shop, own) : workOf(cable, bench.shop, job);
 }
 const totals = useTotals(() => painted.value);
-const foundW = ({ suspects }: HuntFound) =>
-  suspects.reduce((sum, { milliohm, wastedW }) => sum + (milliohm === null ? 0 : wastedW), 0);
-/** What the worst of the job's hunts has come to. */
-const hunted = computedAsync(async () => {
-  const own = bench.hunts.filter((hunt) => hunt.jobId === job.id);
-  if (own.length === 0) return '';
-  const { huntFound } = await import('../../core/hunt/suspects.ts');
-  const wastedW = Math.max(0, ...own.map((hunt) => foundW(huntFound(hunt))));
-  return wastedW > 0 ? say`${digits(wastedW, 0)} W found` : say`looking`;
-}, '');
-
 function mark(id: string): void {
   marked.value = marked.value.includes(id)
     ? marked.value.filter((other) => other !== id)
@@ -125,43 +113,12 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
       </div>
       <SetManyBar v-if="marked.length > 0" :job-id="job.id" :cable-ids="marked" @done="marked = []" />
     </section>
-    <nav :aria-label="say`Job sheets`" class="shrink-0 border-t border-line">
-      <RouterLink
-        :to="{ name: 'kit', params: { jobId: job.id } }"
-        class="figure flex h-[42px] shrink-0 items-center gap-2 border-b border-hairline px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
-        active-class="bg-teal-tint"
-      >
-        <Ruler :size="17" class="text-teal" aria-hidden="true" /> {{ say`Kit` }}
-        <span class="note ml-auto font-normal">{{
-          say`${totals?.cut ?? '…'} of ${job.cables.length} cut`
-        }}</span>
-      </RouterLink>
-      <RouterLink
-        :to="{ name: 'hunt', params: { jobId: job.id } }"
-        class="figure flex h-[42px] shrink-0 items-center gap-2 border-b border-hairline px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
-        active-class="bg-teal-tint"
-      >
-        <TrendingDown :size="17" class="text-teal" aria-hidden="true" /> {{ say`Hunt` }}
-        <span class="note ml-auto min-w-0 truncate font-normal">{{ hunted }}</span>
-      </RouterLink>
-      <RouterLink
-        :to="{ name: 'log', params: { jobId: job.id } }"
-        class="figure flex h-[42px] shrink-0 items-center gap-2 border-b border-hairline px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
-        active-class="bg-teal-tint"
-      >
-        <BookOpen :size="17" class="text-teal" aria-hidden="true" /> {{ say`Log` }}
-        <span class="note ml-auto font-normal">{{
-          totals && totals.overdue > 0 ? say`${totals.overdue} overdue` : ''
-        }}</span>
-      </RouterLink>
-      <RouterLink
-        :to="{ name: 'case', params: { jobId: job.id } }"
-        class="figure flex h-[42px] shrink-0 items-center gap-2 px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
-        active-class="bg-teal-tint"
-      >
-        <BriefcaseBusiness :size="17" class="text-teal" aria-hidden="true" /> {{ say`Tool case` }}
-      </RouterLink>
-    </nav>
+    <JobSheets
+      :job-id="job.id"
+      :cables="job.cables.length"
+      :cut="totals?.cut"
+      :overdue="totals?.overdue ?? 0"
+    />
     <dl class="shrink-0 border-t border-line px-3.5 py-2 text-[13px]">
       <div class="flex justify-between">
         <dt class="text-ink2">{{ say`Finished length` }}</dt>
