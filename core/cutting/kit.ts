@@ -67,8 +67,11 @@ function usesOf(cables: readonly ToCut[], shop: Shop): Uses {
   const uses = new Map<string, Use[]>();
   for (const { cable, work } of cables) {
     const times = work.choice.taken.at.parallel;
-    const take = (key: string, who: string, amount: number) =>
-      uses.set(key, [...(uses.get(key) ?? []), { who, amount: amount * times }]);
+    const take = (key: string, who: string, amount: number): void => {
+      const own = uses.get(key) ?? [];
+      own.push({ who, amount: amount * times });
+      uses.set(key, own);
+    };
     for (const name of END_NAMES) {
       const end = work.ends[name];
       const who = `${cable.tag} ${name}`;
