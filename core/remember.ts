@@ -17,11 +17,15 @@ export function remember<T extends object>(): Remembered<T> {
   const root = branch<T>();
   return (things, asked, work) => {
     const { answers } = things.reduce<Branch<T>>((at, thing) => {
-      const next = at.further.get(thing) ?? branch<T>();
+      const known = at.further.get(thing);
+      if (known) return known;
+      const next = branch<T>();
       at.further.set(thing, next);
       return next;
     }, root);
-    const answer = answers.get(asked) ?? work();
+    const known = answers.get(asked);
+    if (known !== undefined) return known;
+    const answer = work();
     answers.set(asked, answer);
     return answer;
   };

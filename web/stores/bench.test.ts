@@ -201,4 +201,22 @@ describe('work is done once', () => {
     expect(workOf(cable, { ...shop })).not.toBe(workOf(cable, shop));
     expect(workOf(cable, shop, job)).toBe(workOf(cable, shop));
   });
+  test('a cable asked for alone is not answered with the work of a job that is gone', () => {
+    const back = { kind: 'circuit', name: 'loop' } as const;
+    const [cable, mate] = job.cables.map((own) => ({ ...own, run: { ...own.run, return: back } }));
+    if (!cable || !mate) throw new Error('no cables');
+    const collected = { deref: () => undefined };
+    const weak = globalThis.WeakRef;
+    globalThis.WeakRef = function collectedAtOnce() {
+      return collected;
+    } as unknown as WeakRefConstructor;
+    try {
+      const inJob = workOf(cable, shop, { ...job, cables: [cable, mate] });
+      expect(inJob.choice.taken.at.spenders.map(({ label }) => label)).toContain(mate.tag);
+      const alone = workOf(cable, shop);
+      expect(alone.choice.taken.at.spenders.map(({ label }) => label)).not.toContain(mate.tag);
+    } finally {
+      globalThis.WeakRef = weak;
+    }
+  });
 });

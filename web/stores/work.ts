@@ -45,7 +45,7 @@ export function workOf(cable: Cable, shop: Shop, job?: Job): CableWork {
   const day = today();
   const known = kept.get(cable);
   const isOfNow = known && known.shop === shop && known.tick === tick && known.day === day;
-  if (isOfNow && known.job?.deref() === job) return known.work;
+  if (isOfNow && job && known.job?.deref() === job) return known.work;
   const context = job ? contextOf(cable, job) : ALONE;
   const work =
     isOfNow && sameContext(known.context, context)
