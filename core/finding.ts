@@ -76,7 +76,16 @@ const bindsAt = (use: number, state: State) => state === 'holds' && 1 - use < BI
 const useOfMost = (value: number, most: number, zero: number) =>
   most > zero ? (value - zero) / (most - zero) : value > most ? 2 : 1;
 
+/** What no formula can answer is not proved, whatever the limit: a verdict is never better than what is known. */
+const noAnswer = ({ because: _, ...facts }: Omit<Facts, 'value'>): Finding => ({
+  ...facts,
+  value: null,
+  state: 'unproved',
+  because: say`No figure follows from what is given here: something in it cannot be.`,
+});
+
 const judged = (facts: Facts, limit: Limit, use: number, because: string, state?: State): Finding => {
+  if (!Number.isFinite(facts.value) || !Number.isFinite(use)) return noAnswer(facts);
   const own = state ?? stateOf(use);
   return {
     ...facts,
@@ -140,7 +149,7 @@ export function stated(
   facts: Omit<Facts, 'because' | 'value'> & { value: number | null; because: string },
   state: State,
 ): Finding {
-  return { ...facts, state };
+  return facts.value === null || Number.isFinite(facts.value) ? { ...facts, state } : noAnswer(facts);
 }
 
 /** What is missing: never a pass. */
@@ -182,7 +191,7 @@ export function judgeAtMost(
   facts: () => Facts,
 ): Judged {
   const use = useOfMost(value, most, zero);
-  const state = stateOf(use);
+  const state = Number.isFinite(use) ? stateOf(use) : 'unproved';
   return { id, state, binds: bindsAt(use, state), write: () => atMost(facts(), most, zero) };
 }
 

@@ -18,6 +18,6 @@ export function bundleDiameterMm(copperMm2: number, packing = STRAND_PACKING): n
 
 /** Mass of one metre of single-core cable, kg/m: its copper, and the ring of jacket round the bundle. */
 export function cableMassPerMetre(copperMm2: number, outerMm: number): number {
-  const jacketMm2 = (Math.PI / 4) * (outerMm ** 2 - bundleDiameterMm(copperMm2) ** 2);
+  const jacketMm2 = Math.max(0, (Math.PI / 4) * (outerMm ** 2 - bundleDiameterMm(copperMm2) ** 2));
   return (copperMm2 * COPPER.density + jacketMm2 * JACKET_DENSITY) * 1e-6;
 }

@@ -76,7 +76,8 @@ interface Part {
 function partsOf(subject: ProofSubject): Part[] {
   const { cable, ends, lengths } = subject;
   const drops = countingReadings(cable, 'drop').filter(({ source }) => source !== 'simulated');
-  const length = drops.filter(({ end }) => end === undefined).at(-1);
+  // Two probes on one spot read no length of conductor.
+  const length = drops.filter(({ end, spanMm }) => end === undefined && spanMm > 0).at(-1);
   const milliohmPerMm = length ? length.millivolt / length.amps / length.spanMm : null;
   let beyondMm = 0;
   const joints = END_NAMES.flatMap((name): Part[] => {

@@ -2,14 +2,22 @@ import type { Cable } from './cable.ts';
 import type { Job } from './job.ts';
 import { freeId } from './merge.ts';
 import type { Shop } from './shop.ts';
+import { LONGEST_NAME } from './text.ts';
 
-/** The next tag in the way the last one is written: TH-3 → TH-4, C9 → C10; "C-1" in an empty job. */
+/**
+ * The next tag in the way the last one is written: TH-3 → TH-4, C9 → C10; "C-1" in an empty job. Never longer than a
+ * tag may be: a long stem is shortened.
+ */
 export function nextTag(tags: readonly string[]): string {
-  const [, stem, number] = /^(.*?)(\d+)$/.exec(tags.at(-1) ?? 'C-0') ?? [undefined, `${tags.at(-1)}-`, '1'];
+  const [, stem, number] = /^(.*?)(\d+)$/su.exec(tags.at(-1) ?? 'C-0') ?? [undefined, `${tags.at(-1)}-`, '1'];
   const taken = new Set(tags);
-  let n = Number(number) + 1;
-  while (taken.has(`${stem}${n}`)) n += 1;
-  return `${stem}${n}`;
+  const tag = (n: bigint) => {
+    const digits = String(n).slice(-LONGEST_NAME);
+    return `${stem?.slice(0, LONGEST_NAME - digits.length)}${digits}`;
+  };
+  let n = BigInt(number ?? '0') + 1n;
+  while (taken.has(tag(n))) n += 1n;
+  return tag(n);
 }
 
 /** A job with nothing in it yet. */

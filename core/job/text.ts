@@ -8,7 +8,9 @@ if (spoken() === 'en') z.config(english());
 
 /** Text a person writes, of bounded length. */
 export const text = (longest = 200) => z.string().check(z.maxLength(longest));
-export const name = text(80).check(z.minLength(1));
+/** Letters of a tag, a title, the name of a person. */
+export const LONGEST_NAME = 80;
+export const name = text(LONGEST_NAME).check(z.minLength(1));
 export const id = z.string().check(z.regex(/^[\w.-]{1,60}$/, say`must be letters, digits, dots and dashes`));
 /** A moment, as ISO 8601 in UTC. */
 export const moment = z.iso.datetime();

@@ -114,7 +114,17 @@ export type FollowDuty = (
 /** The printed charts come for two drops: the careful one for what is held, the other for a surge. */
 export const QUICK_RULE_PERCENT = { held: 3, surge: 10 } as const;
 
-/** One metre of a cable size as the heat balance sees it. */
+/** The thinnest jacket that is reckoned with, as a share of the outside diameter: see {@link isThinnerThanItsCopper}. */
+const LEAST_JACKET_SHARE = 0.02;
+
+/** Whether an outside diameter cannot be right: solid copper of that area would be thicker. */
+export const isThinnerThanItsCopper = ({ size, outerMm }: Pick<CableSize, 'size' | 'outerMm'>): boolean =>
+  outerMm <= bundleDiameterMm(areaMm2(size), 1);
+
+/**
+ * One metre of a cable size as the heat balance sees it. An outside diameter that leaves the strands no jacket is taken
+ * with the thinnest there is, so that something can be said of it; a finding says that it cannot be.
+ */
 export function thermalCable(
   kind: CableKind,
   { size, outerMm }: Pick<CableSize, 'size' | 'outerMm'>,
@@ -123,7 +133,7 @@ export function thermalCable(
   return {
     ohmPerMetre20: resistancePerMetre20(size, kind.tinned),
     copperMm2,
-    bundleMm: bundleDiameterMm(copperMm2),
+    bundleMm: Math.min(bundleDiameterMm(copperMm2), outerMm * (1 - LEAST_JACKET_SHARE)),
     outerMm,
     jacketConductivity: JACKET_CONDUCTIVITY[kind.insulation],
   };

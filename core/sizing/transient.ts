@@ -29,6 +29,10 @@ const RINGS = 8;
 const FIRST_STRIDE_S = 0.05;
 const STRIDE_GROWTH = 1.06;
 const LONGEST_STRIDE_S = 5;
+/** While nothing moves by more than this in one stride, K, the strides go on growing. */
+const STILL_K = 0.001;
+/** Copper is no conductor any more: what would come after is not followed, °C. */
+export const COPPER_MELTS_C = 1085;
 
 /** Temperatures of the conductor and, from it outwards, of the rings of jacket, °C. */
 type Profile = readonly number[];
@@ -117,6 +121,12 @@ function settledProfile(chain: Chain, conductorC: number, watts: number): Profil
   );
 }
 
+/** A quarter of the time in which a current would raise the resistance of the copper without end, s. */
+function longestStrideS({ capacity }: Chain, { ohmPerMetre20 }: ThermalCable, currentA: number): number {
+  const growth = currentA ** 2 * ohmPerMetre20 * COPPER.temperatureCoefficient;
+  return growth > 0 ? at(capacity, 0) / (4 * growth) : Number.POSITIVE_INFINITY;
+}
+
 /** Runs steps from a profile, up to a temperature where one is given: the samples passed, and the profile at the end. */
 function run(
   chain: Chain,
@@ -124,16 +134,21 @@ function run(
   around: Surroundings,
   steps: readonly DutyStep[],
   start: Profile,
-  stopAboveC = Number.POSITIVE_INFINITY,
+  stopAboveC = COPPER_MELTS_C,
 ): { samples: ThermalSample[]; end: Profile } {
   let profile = start;
   let seconds = 0;
   const samples: ThermalSample[] = [{ seconds, conductorC: at(profile, 0) }];
   for (const step of steps) {
-    let stride = FIRST_STRIDE_S;
+    // Copper heated faster resists more faster still: a stride never outruns that, or the equations would turn over.
+    const fastest = longestStrideS(chain, cable, step.currentA);
+    let stride = Math.min(FIRST_STRIDE_S, fastest);
+    let isStill = false;
     for (let left = step.seconds; left > 1e-9 && at(profile, 0) <= stopAboveC; left -= stride) {
-      stride = Math.min(stride * STRIDE_GROWTH, LONGEST_STRIDE_S, left);
-      profile = advance(profile, chain, cable, around, step.currentA, stride);
+      stride = Math.min(stride * STRIDE_GROWTH, isStill ? left : LONGEST_STRIDE_S, fastest, left);
+      const next = advance(profile, chain, cable, around, step.currentA, stride);
+      isStill = next.every((temperature, i) => Math.abs(temperature - at(profile, i)) < STILL_K);
+      profile = next;
       seconds += stride;
       samples.push({ seconds, conductorC: at(profile, 0) });
     }
@@ -155,7 +170,7 @@ export interface SettledStart {
  * {@link surfaceLossPerMetre}; strides from 0.05 s, growing by 6 % to 5 s after each change of current.
  *
  * @param steps in order, each of constant current
- * @param stopAboveC the first sample over this is the last, °C; all steps are followed where it is not said
+ * @param stopAboveC the first sample over this is the last, °C; melting copper where it is not said
  * @example
  * // 600 A for 12 s in 70 mm² from 40 °C
  * followSteps(cable, around, [{ currentA: 600, seconds: 12 }], { conductorC: 40, currentA: 0 }).at(-1) // 44.3 °C
@@ -206,6 +221,7 @@ export function settleCycle(
   let before: Profile | null = null;
   for (let cycle = 0; cycle < MOST_CYCLES; cycle += 1) {
     const { samples, end } = run(chain, cable, around, steps, profile);
+    if (at(end, 0) > COPPER_MELTS_C) return null;
     const moved = end.map((temperature, i) => temperature - at(profile, i));
     if (Math.max(...moved.map(Math.abs)) < SETTLED_K) return samples;
     const ahead: number | null = before && stepAhead(before, moved);

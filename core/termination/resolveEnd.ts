@@ -45,6 +45,8 @@ export interface ResolvedEnd {
   readonly strands: StrandsLeft;
   /** All the copper in the barrel, mm²: what is left of this cable's, and any other's. */
   readonly copperMm2: number;
+  /** The same with every strand: what decides which lug it enters. Strands cut off never make a lug fit, mm². */
+  readonly wholeMm2: number;
   readonly lug: Lug | null;
   /** Null where none suits, and where the method uses none. */
   readonly die: DieOffer | null;
@@ -99,14 +101,16 @@ export function resolveEnd(
   const spec = cable.ends[name];
   const counted = spec.strands?.counted ?? strandCount(conductor.strands, conductor.copperMm2);
   const strands = strandsLeft(counted, Math.min(spec.strands?.cut ?? 0, counted), practice);
-  const copperMm2 = conductor.copperMm2 * strands.share + (spec.alsoMm2 ?? 0);
-  const need = lugNeed(spec, conductor, copperMm2, practice);
+  const alsoMm2 = spec.alsoMm2 ?? 0;
+  const wholeMm2 = conductor.copperMm2 + alsoMm2;
+  const copperMm2 = conductor.copperMm2 * strands.share + alsoMm2;
+  const need = lugNeed(spec, conductor, wholeMm2, practice);
   const { crimpsAsked } = need;
   const saidLug = shop.lugs.find(({ id }) => id === spec.lugId);
   const [bestOffer] = saidLug ? [] : lugOffers(need, toolCase);
   const lug = saidLug ?? (bestOffer && bestOffer.refused === null ? bestOffer.lug : null);
   const method = methodOf(spec, lug, practice);
-  const die = lug && usesDie(method) ? dieFor(spec, lug, need, toolCase) : null;
+  const die = lug && usesDie(method) ? dieFor(spec, lug, { ...need, copperMm2 }, toolCase) : null;
   const fitting = lug && die ? Math.min(crimpsAsked, die.crimpsFit) : 0;
   const crimps = lug && die && fitting > 0 ? crimpCentres(lug.barrelMm, die.die.widthMm, fitting) : [];
   const gapMm = usesSolder(method) ? Math.max(practice.gapMm, SOLDER_GAP_MM) : practice.gapMm;
@@ -126,6 +130,7 @@ export function resolveEnd(
     method,
     strands,
     copperMm2,
+    wholeMm2,
     lug,
     die,
     tool: die?.tool ?? null,

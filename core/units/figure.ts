@@ -27,15 +27,17 @@ export type Unit =
 export const THIN = '\u2009';
 const MINUS = '\u2212';
 
+/** What stands where a formula gave no figure: nothing computed is ever shown as NaN, and nothing throws for it. */
+export const NO_FIGURE = '\u2014';
+
 /**
  * A number as it is written: fixed decimals after the reader's decimal mark, thousands apart
- * by a thin space, a real minus.
+ * by a thin space, a real minus. {@link NO_FIGURE} for one that is not finite.
  *
- * @throws RangeError for a number that is not finite: no figure is ever shown as NaN
  * @example digits(6349, 0) // "6 349"
  */
 export function digits(value: number, decimals: number): string {
-  if (!Number.isFinite(value)) throw new RangeError(`not a figure: ${value}`);
+  if (!Number.isFinite(value)) return NO_FIGURE;
   const written = Math.abs(value).toFixed(decimals);
   const sign = value < 0 && Number(written) !== 0 ? MINUS : '';
   if (Math.abs(value) < 999) return sign + written.replace('.', decimalMark());

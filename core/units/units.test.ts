@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { digits, figure, THIN } from './figure.ts';
+import { digits, figure, NO_FIGURE, THIN } from './figure.ts';
 import { parseSize } from './parseSize.ts';
 import type { QuantityKind } from './entryUnits.ts';
 import { parseQuantity } from './quantity.ts';
@@ -110,5 +110,8 @@ describe('figures as they are written', () => {
     expect(digits(-0.001, 1)).toBe('0.0');
   });
   test('a unit stands one thin space away', () => expect(figure(4.612, '%', 2)).toBe(`4.61${THIN}%`));
-  test('what is no number is never written', () => expect(() => digits(Number.NaN, 1)).toThrow(RangeError));
+  test.each([Number.NaN, Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY])(
+    '%p is never written, and nothing throws for it',
+    (value) => expect(digits(value, 1)).toBe(NO_FIGURE),
+  );
 });

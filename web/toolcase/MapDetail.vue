@@ -15,6 +15,7 @@ import { useBench } from '../stores/bench.ts';
 import FormulaText from '../ui/FormulaText.vue';
 import type { Chosen } from './chosen.ts';
 import TrialsPanel from './TrialsPanel.vue';
+import { bandSays, packingSays } from '../../core/termination/dies/packingSays.ts';
 import { say } from '../../core/words/say.ts';
 
 /** One die on one lug, drawn and worked: what the figures say, what the stamp says, and what trials taught. */
@@ -56,8 +57,6 @@ const ranked = computed(() => {
     .slice(0, 4);
 });
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
-const band = (low: number, high: number) =>
-  say`${digits(low, 2)} to ${Number.isFinite(high) ? digits(high, 2) : say`solid`}`;
 const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect ears` } as const;
 </script>
 
@@ -106,14 +105,14 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
           <p><FormulaText line="c = (A_wall + A) ÷ A_die" /></p>
           <p>
             <FormulaText
-              :line="say`= ${digits(offer.c, 3)}, band ${band(offer.loosest.c, offer.tightest.c)}`"
+              :line="say`= ${digits(offer.c, 3)}, band ${bandSays(offer.loosest.c, offer.tightest.c)}`"
             />
           </p>
           <p><FormulaText line="κ = A ÷ (A_die − A_wall)" /></p>
           <p>
             <FormulaText
               :line="
-                say`= ${Number.isFinite(offer.kappa) ? digits(offer.kappa, 3) : say`no room`}, band ${band(offer.loosest.kappa, offer.tightest.kappa)}`
+                say`= ${packingSays(offer.kappa, 3)}, band ${bandSays(offer.loosest.kappa, offer.tightest.kappa)}`
               "
             />
           </p>

@@ -9,6 +9,7 @@ import SectionPair from '../bench/ends/SectionPair.vue';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
+import { packingSays } from '../../core/termination/dies/packingSays.ts';
 import { say } from '../../core/words/say.ts';
 
 /** A die in the hand, marked or not: what its flats say it is for. */
@@ -102,7 +103,7 @@ const uses = computed(() => (die.value ? usesOf(die.value, toolCase, bench.shop.
           >
           <span class="note block"
             >c {{ digits(offer.c, 2) }}, κ
-            {{ Number.isFinite(offer.kappa) ? digits(offer.kappa, 2) : say`solid` }};
+            {{ packingSays(offer.kappa, 2) }};
             {{ lugs.map(({ stud }) => stud).join(', ') }}</span
           >
         </p>

@@ -11,6 +11,7 @@ import type { OwnTrials } from './learned.ts';
 import { dieCalled } from '../lugs/lugOffers.ts';
 import { wallMm2 } from '../lugs/lugOnCable.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
+import { bandSays, packingSays } from './packingSays.ts';
 import { say } from '../../words/say.ts';
 
 /** A die held against its lug: packing, compaction, and whether the crimps fit the barrel. */
@@ -127,7 +128,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
     formula,
     substituted: [
       line,
-      say`band ${digits(low, 2)} to ${Number.isFinite(high) ? digits(high, 2) : say`solid`}`,
+      say`band ${bandSays(low, high)}`,
     ],
     source: say`area balance of a hexagon crimp; thresholds are shop practice`,
     assumes:
@@ -149,7 +150,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
         ...unsure,
         work: work(
           'κ = A ÷ (A_die − A_wall)',
-          `= ${digits(parts.copperMm2, 1)} ÷ (${digits(hexagon, 1)} − ${digits(wall, 1)}) = ${Number.isFinite(kappa) ? digits(kappa, 2) : say`no room`}`,
+          `= ${digits(parts.copperMm2, 1)} ÷ (${digits(hexagon, 1)} − ${digits(wall, 1)}) = ${packingSays(kappa, 2)}`,
           loosest.kappa,
           tightest.kappa,
         ),

@@ -100,7 +100,7 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
 }
 
 export function noLug(end: ResolvedEnd): Finding {
-  const { copperMm2, meets } = end;
+  const { wholeMm2: copperMm2, meets } = end;
   return stated(
     {
       ...about(end, 'lug', say`Lug`),
@@ -121,7 +121,7 @@ export function noLug(end: ResolvedEnd): Finding {
 }
 
 function fillFinding(end: ResolvedEnd, lug: Lug): Finding {
-  const { copperMm2 } = end;
+  const { wholeMm2: copperMm2 } = end;
   const fill = boreFill(copperMm2, lug.boreMm);
   const verdict = fillVerdict(fill);
   const says = {
@@ -145,7 +145,7 @@ function fillFinding(end: ResolvedEnd, lug: Lug): Finding {
         formula: say`fill = n · A ÷ (π/4 · bore²)`,
         substituted: [`= ${digits(copperMm2, 1)} ÷ ${digits(circleMm2(lug.boreMm), 1)} = ${digits(fill, 3)}`],
         source: say`craft practice: 0.53–0.72 right, to 0.76 tight, to 0.45 loose`,
-        assumes: say`bore ${figure(lug.boreMm, 'mm', 1)} as measured`,
+        assumes: say`bore ${figure(lug.boreMm, 'mm', 1)} as measured; every strand counts, cut or not`,
       },
     },
     FILL.right,
@@ -189,8 +189,9 @@ function clearanceFinding(end: ResolvedEnd, lug: Lug, stud: StudName): Finding {
 }
 
 function wallFinding(end: ResolvedEnd, lug: Lug): Finding {
-  const { copperMm2 } = end;
-  const ratio = wallMm2(lug) / copperMm2;
+  const { wholeMm2: copperMm2 } = end;
+  const wall = wallMm2(lug);
+  const ratio = wall / copperMm2;
   const light = ratio < LIGHT_WALL;
   return atLeast(
     {
@@ -198,18 +199,22 @@ function wallFinding(end: ResolvedEnd, lug: Lug): Finding {
       value: ratio,
       unit: '',
       decimals: 2,
-      because: light
-        ? say`A light lug: less copper than the cable brings.`
-        : say`The barrel carries as much as the cable.`,
+      because:
+        wall === 0
+          ? say`The bore is as wide as the barrel’s outside: no lug is made so.`
+          : light
+            ? say`A light lug: less copper than the cable brings.`
+            : say`The barrel carries as much as the cable.`,
+      ...(wall === 0 && { remedy: say`Measure the lug again in the tool case.` }),
       work: {
         formula: say`A_wall ÷ A, at least 0.80`,
-        substituted: [`= ${digits(wallMm2(lug), 1)} ÷ ${digits(copperMm2, 1)} = ${digits(ratio, 2)}`],
+        substituted: [`= ${digits(wall, 1)} ÷ ${digits(copperMm2, 1)} = ${digits(ratio, 2)}`],
         source: say`craft practice: thick wall, long barrel`,
         assumes: say`${digits(lug.outerMm, 1)} over ${digits(lug.boreMm, 1)} as measured`,
       },
     },
     LIGHT_WALL,
-    light ? 'watch' : 'holds',
+    wall === 0 ? 'fails' : light ? 'watch' : 'holds',
   );
 }
 

@@ -30,7 +30,7 @@ export function fillVerdict(fill: number): FillVerdict {
   return 'wrong-lug';
 }
 
-/** Metal in the barrel's wall, mm². @example wallMm2({ outerMm: 16.5, boreMm: 11.5 }) // 109.96 */
+/** Metal in the barrel's wall, mm²; none where the bore is no smaller than the outside, which cannot be. @example wallMm2({ outerMm: 16.5, boreMm: 11.5 }) // 109.96 */
 export function wallMm2(barrel: { readonly outerMm: number; readonly boreMm: number }): number {
-  return circleMm2(barrel.outerMm) - circleMm2(barrel.boreMm);
+  return Math.max(0, circleMm2(barrel.outerMm) - circleMm2(barrel.boreMm));
 }

@@ -129,19 +129,30 @@ function density(end: ResolvedEnd, lug: Lug, stack: StudStack): Finding {
   const own = stack.members.find(({ isThis }) => isThis);
   const amps = own ? ampsThrough(stack.members, own.key) : 0;
   const perMm2 = contactDensity(stack.stud, lug.holeMm, amps);
+  const facts = { ...about(end, 'contact', say`Amps over its face`), unit: 'A/mm²', decimals: 2 } as const;
+  const formula = say`I ÷ (π/4 · (washer² − hole²))`;
+  const source = say`area under the washer`;
+  const ring = `${digits(STUDS[stack.stud].washerOuterMm, 1)}² − ${digits(lug.holeMm, 1)}²`;
+  if (perMm2 === null)
+    return stated(
+      {
+        ...facts,
+        value: null,
+        because: say`The hole is as wide as the washer: nothing presses on the palm.`,
+        remedy: say`Buy the hole you need.`,
+        work: { formula, substituted: [`${ring} ≤ 0`], source, assumes: say`the hole as measured` },
+      },
+      'fails',
+    );
   return stated(
     {
-      ...about(end, 'contact', say`Amps over its face`),
+      ...facts,
       value: perMm2,
-      unit: 'A/mm²',
-      decimals: 2,
       because: say`${figure(amps, 'A', 0)} through its lower face, its own and all stacked above. For information.`,
       work: {
-        formula: say`I ÷ (π/4 · (washer² − hole²))`,
-        substituted: [
-          `= ${digits(amps, 0)} ÷ (π/4 × (${digits(STUDS[stack.stud].washerOuterMm, 1)}² − ${digits(lug.holeMm, 1)}²)) = ${digits(perMm2, 2)} A/mm²`,
-        ],
-        source: say`area under the washer`,
+        formula,
+        substituted: [`= ${digits(amps, 0)} ÷ (π/4 × (${ring})) = ${digits(perMm2, 2)} A/mm²`],
+        source,
         assumes: say`the face bears where the washer presses`,
       },
     },

@@ -47,12 +47,13 @@ export function byAmps<T extends { readonly amps: number }>(members: readonly T[
 
 /**
  * Amps per mm² over the ring that washer and hole leave, between a member and what lies under it: all that is stacked
- * above flows through it too.
+ * above flows through it too. Null where the hole is as wide as the washer.
  *
  * @example contactDensity('M8', 8.4, 160) // 1.10 A/mm²
  */
-export function contactDensity(studName: StudName, holeMm: number, amps: number): number {
-  return amps / (circleMm2(STUDS[studName].washerOuterMm) - circleMm2(holeMm));
+export function contactDensity(studName: StudName, holeMm: number, amps: number): number | null {
+  const ringMm2 = circleMm2(STUDS[studName].washerOuterMm) - circleMm2(holeMm);
+  return ringMm2 > 0 ? amps / ringMm2 : null;
 }
 
 /** Amps that flow through the lower face of a member: its own, and those stacked above it. */
