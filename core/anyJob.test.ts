@@ -67,7 +67,11 @@ function everything(job: Job, shop: Shop): unknown[] {
     writeScheduleCsv(made),
     made.map((own) => testRecord(own, job.title, TODAY)),
     made.map((own) => travellerDoc(own, job.title)),
-    labelSheets(made.map((own) => labelOf(own, TODAY)), 'wrap', 'A4'),
+    labelSheets(
+      made.map((own) => labelOf(own, TODAY)),
+      'wrap',
+      'A4',
+    ),
     made.map(({ cable, work: own }) => stillToPractise(cable, own, shop)),
     made.map(({ cable, work: own }) =>
       own.steps.map((step) => gateStates(step, cable, job.heeded, () => 0, TODAY)),
@@ -75,7 +79,7 @@ function everything(job: Job, shop: Shop): unknown[] {
     made.flatMap(({ cable, work: own }) =>
       own.steps.flatMap((step) => faultsAt(step).flatMap((what) => waysOut(what, step, cable, own))),
     ),
-    [log, logWords(log), searchLog(log, WHOLE_LOG), dueEvents(dueList(log))],
+    [log, logWords(log), searchLog(log, WHOLE_LOG, TODAY, TODAY), dueEvents(dueList(log))],
     (Object.keys(TREND_MEASURES) as TrendMeasure[]).map((measure) => {
       const values = points.flatMap((point) => (point.measure === measure ? [point.value] : []));
       const control = controlOf(values);
@@ -87,7 +91,8 @@ function everything(job: Job, shop: Shop): unknown[] {
 /** Texts that the job and the shop brought along: a person may write anything. */
 function writtenIn(data: unknown, found = new Set<string>()): Set<string> {
   if (typeof data === 'string') found.add(data);
-  else if (typeof data === 'object' && data !== null) Object.values(data).forEach((own) => writtenIn(own, found));
+  else if (typeof data === 'object' && data !== null)
+    Object.values(data).forEach((own) => writtenIn(own, found));
   return found;
 }
 
@@ -141,7 +146,13 @@ describe('the map of a tool case', () => {
         const open = map.rows.flatMap((row) =>
           toolCase.dies.map((own) => {
             // How tightly strands lie where the wall fills the die is no figure, and is said in words.
-            const { parts, c, learned, verdict, own: tried } = dieOffer(row.lug, row.copperMm2, own, toolCase.lugs);
+            const {
+              parts,
+              c,
+              learned,
+              verdict,
+              own: tried,
+            } = dieOffer(row.lug, row.copperMm2, own, toolCase.lugs);
             return { parts, c, learned, verdict, tried, seen: forecast(parts, c, learned.packing) };
           }),
         );
@@ -157,7 +168,12 @@ describe('any hunt that can be read', () => {
     fc.assert(
       fc.property(validHunt, (hunt) => {
         const found = huntFound(hunt);
-        const all = [found, huntFindings(hunt), ladderOf(hunt, found), found.suspects.map((own) => suspectWork(hunt, own, found))];
+        const all = [
+          found,
+          huntFindings(hunt),
+          ladderOf(hunt, found),
+          found.suspects.map((own) => suspectWork(hunt, own, found)),
+        ];
         expect(unreadable(all, writtenIn(hunt))).toEqual([]);
       }),
       { numRuns: cases(150) },
@@ -181,10 +197,14 @@ describe('the demo jobs', () => {
         for (const name of END_NAMES) {
           const withEnd = (end: Partial<Cable['ends']['A']>) => ({
             ...job,
-            cables: [{ ...cable, run: held, ends: { ...cable.ends, [name]: { ...cable.ends[name], ...end } } }],
+            cables: [
+              { ...cable, run: held, ends: { ...cable.ends, [name]: { ...cable.ends[name], ...end } } },
+            ],
           });
           for (const { id } of shop.dies)
-            expect(unreadable(workUp(withEnd({ dieId: id }), shop, TODAY), writtenIn([job, shop]))).toEqual([]);
+            expect(unreadable(workUp(withEnd({ dieId: id }), shop, TODAY), writtenIn([job, shop]))).toEqual(
+              [],
+            );
           const all = withEnd({ strands: { cut: 199, counted: 199 } });
           expect(unreadable(everything(all, shop), writtenIn([job, shop]))).toEqual([]);
         }
@@ -204,7 +224,13 @@ describe('the next tag', () => {
   ])('after %p comes %s', (tags, next) => expect(nextTag(tags)).toBe(next));
 
   test('is free, no longer than a tag may be, and found at once, whatever the others are', () => {
-    const tags = fc.array(fc.oneof(fc.string({ minLength: 1, maxLength: 80 }), fc.constantFrom('w'.repeat(80), '9'.repeat(80), 'C-9')), { minLength: 1 });
+    const tags = fc.array(
+      fc.oneof(
+        fc.string({ minLength: 1, maxLength: 80 }),
+        fc.constantFrom('w'.repeat(80), '9'.repeat(80), 'C-9'),
+      ),
+      { minLength: 1 },
+    );
     fc.assert(
       fc.property(tags, (taken) => {
         const next = nextTag(taken);
@@ -216,5 +242,8 @@ describe('the next tag', () => {
   });
 
   test('shops are read as they are drawn', () =>
-    fc.assert(fc.property(validShop, (shop) => shopSchema.safeParse(shop).success), { numRuns: 30 }));
+    fc.assert(
+      fc.property(validShop, (shop) => shopSchema.safeParse(shop).success),
+      { numRuns: 30 },
+    ));
 });

@@ -64,11 +64,29 @@ function numbers(def: Def): fc.Arbitrary<number> {
   );
 }
 
-const TEXTS = ['', 'A', 'TH-3', 'C-1', 'x9', '  ', '{0}', '<b>', 'é\u2009µ', '‖', '§', '٣', 'toString', '__proto__', 'C-1e+26', '9'.repeat(40)];
+const TEXTS = [
+  '',
+  'A',
+  'TH-3',
+  'C-1',
+  'x9',
+  '  ',
+  '{0}',
+  '<b>',
+  'é\u2009µ',
+  '‖',
+  '§',
+  '٣',
+  'toString',
+  '__proto__',
+  'C-1e+26',
+  '9'.repeat(40),
+];
 function texts(def: Def): fc.Arbitrary<string> {
   const checks = checksOf(def);
   const format = def.format ?? checks.find(({ check }) => check === 'string_format')?.format;
-  if (format === 'datetime') return fc.constantFrom('0001-01-01T00:00:00Z', '2026-03-14T09:00:00Z', '9999-12-31T23:59:59Z');
+  if (format === 'datetime')
+    return fc.constantFrom('0001-01-01T00:00:00Z', '2026-03-14T09:00:00Z', '9999-12-31T23:59:59Z');
   if (format === 'date') return fc.constantFrom('0001-01-01', '2024-02-29', '2026-06-01', '9999-12-31');
   if (format === 'regex') return fc.constantFrom(...IDS);
   const least = checks.find(({ check }) => check === 'min_length')?.minimum ?? 0;
@@ -89,10 +107,9 @@ export function valid<T>(schema: core.ZodMiniType<T>): fc.Arbitrary<T> {
         const shape = def.shape ?? {};
         const isOptional = (key: string) =>
           (shape[key] as unknown as { _zod: { def: Def } } | undefined)?._zod.def.type === 'optional';
-        return fc.record(
-          Object.fromEntries(Object.entries(shape).map(([key, own]) => [key, valid(own)])),
-          { requiredKeys: Object.keys(shape).filter((key) => !isOptional(key)) },
-        );
+        return fc.record(Object.fromEntries(Object.entries(shape).map(([key, own]) => [key, valid(own)])), {
+          requiredKeys: Object.keys(shape).filter((key) => !isOptional(key)),
+        });
       }
       case 'array': {
         const least = checksOf(def).find(({ check }) => check === 'min_length')?.minimum ?? 0;
@@ -121,9 +138,13 @@ export function valid<T>(schema: core.ZodMiniType<T>): fc.Arbitrary<T> {
       case 'record': {
         const entries = (def.keyType as unknown as { _zod: { def: Def } })._zod.def;
         const keys = entries.type === 'enum' ? Object.values(entries.entries ?? {}) : [...IDS];
-        return fc.uniqueArray(fc.constantFrom(...keys)).chain((chosen) =>
-          fc.record(Object.fromEntries(chosen.map((key) => [key, valid(def.valueType as core.ZodMiniType)]))),
-        );
+        return fc
+          .uniqueArray(fc.constantFrom(...keys))
+          .chain((chosen) =>
+            fc.record(
+              Object.fromEntries(chosen.map((key) => [key, valid(def.valueType as core.ZodMiniType)])),
+            ),
+          );
       }
       default:
         throw new RangeError(`no values are drawn of a ${def.type}`);
@@ -154,7 +175,8 @@ export function unreadable(data: unknown, own: ReadonlySet<string> = new Set(), 
   // How tightly strands lie where the wall fills the die is no figure; what is said of it is words.
   if (typeof data === 'number')
     return Number.isFinite(data) || path.endsWith('.kappa') ? [] : [`${path}: ${data}`];
-  if (typeof data === 'string') return !own.has(data) && NOT_FOR_READERS.test(data) ? [`${path}: ${data}`] : [];
+  if (typeof data === 'string')
+    return !own.has(data) && NOT_FOR_READERS.test(data) ? [`${path}: ${data}`] : [];
   if (typeof data !== 'object' || data === null) return [];
   return Object.entries(data).flatMap(([key, value]) => unreadable(value, own, `${path}.${key}`));
 }

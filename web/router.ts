@@ -3,16 +3,25 @@ import { STAGES } from '../core/job/cable.ts';
 import { placeOf } from './places.ts';
 import { ensureDemo } from './storage/demo.ts';
 import { useBench } from './stores/bench.ts';
+import { useKeeping } from './stores/keeping.ts';
+import { mayOpen } from './trouble/lastPlace.ts';
 import { usePrefs } from './stores/prefs.ts';
 
-/** Where to begin: the place last looked at, else the first job; on a first visit the demo. */
+/**
+ * Where to begin: the place last looked at, else the first job; on a first visit the demo. Where the last place failed
+ * twice, or there is no job, or what is kept could not be read: the list of jobs.
+ */
 async function beginning(): Promise<RouteLocationRaw> {
   const bench = useBench();
+  if (useKeeping().isUnread) return '/jobs';
   const { place } = usePrefs().prefs;
   const [, jobId] = /^\/job\/([^/]+)/.exec(place) ?? [];
-  if (jobId && bench.jobById(jobId)) return place;
-  const first = bench.jobs[0] ?? (await ensureDemo());
-  return placeOf(first.id, first.cables[0]?.id);
+  if (jobId && bench.jobById(jobId)) return mayOpen(place) ? place : '/jobs';
+  const [first] = bench.jobs;
+  if (!first && !bench.isNew) return '/jobs';
+  const job = first ?? (await ensureDemo());
+  const next = placeOf(job.id, job.cables[0]?.id);
+  return mayOpen(router.resolve(next).fullPath) ? next : '/jobs';
 }
 
 export const router = createRouter({
@@ -24,10 +33,12 @@ export const router = createRouter({
       path: '/demo',
       component: { template: '' },
       beforeEnter: async () => {
+        if (useKeeping().isUnread) return '/jobs';
         const job = await ensureDemo();
         return placeOf(job.id, (job.cables.find(({ tag }) => tag === 'TH-3') ?? job.cables[0])?.id, 'gauge');
       },
     },
+    { path: '/jobs', name: 'jobs', component: () => import('./trouble/JobsPage.vue') },
     {
       path: '/job/:jobId',
       name: 'job',

@@ -3,19 +3,36 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { router } from './router.ts';
+import { flushDrafts, loadDrafts } from './storage/drafts.ts';
 import { loadLibrary } from './storage/library.ts';
 import { useBench } from './stores/bench.ts';
 import { useKeeping } from './stores/keeping.ts';
 import { useUpdates } from './stores/updates.ts';
+import { report } from './trouble/faults.ts';
+import { opened } from './trouble/lastPlace.ts';
+import { keepFocus } from './ui/keepFocus.ts';
 
 const app = createApp(App);
+// What no part caught is noted and said; it never takes the page away.
+app.config.errorHandler = (error, _, info) => void report(error, info);
+addEventListener('unhandledrejection', ({ reason }) => void report(reason, 'promise'));
+addEventListener(
+  'vite:preloadError',
+  (event) => void report((event as Event & { payload: unknown }).payload, 'preloadError'),
+);
 app.use(createPinia());
 const bench = useBench();
-await useKeeping().open(loadLibrary);
+await Promise.all([useKeeping().open(loadLibrary), loadDrafts()]);
 // The last keystrokes before the page goes away are written too.
-addEventListener('pagehide', () => void bench.save());
-addEventListener('visibilitychange', () => void (document.visibilityState === 'hidden' && bench.save()));
+const saveAll = () => void Promise.all([bench.save(), flushDrafts()]);
+addEventListener('pagehide', saveAll);
+addEventListener('visibilitychange', () => document.visibilityState === 'hidden' && saveAll());
 app.use(router);
-await router.isReady();
+router.onError((error) => void report(error, 'route'));
+await router.isReady().catch((error: unknown) => void report(error, 'route'));
 app.mount('#app');
+keepFocus();
+/** A page that stands so long, ms, has been opened. */
+const STANDS_MS = 1500;
+setTimeout(opened, STANDS_MS);
 void useUpdates().watchFor();

@@ -1,12 +1,9 @@
-import * as z from 'zod/mini';
 import { type Language, speak, spoken, writeDecimalsWith } from '../core/words/say.ts';
 import { decimalOf, isOurs, type LanguageCode, localeOf, type Reading } from './locale.ts';
 import dutch from '../words/nl.json?url';
 
-/** Where a language’s messages lie, and what its schemas say when they refuse. */
-const CATALOGUES = {
-  nl: { address: dutch, refusals: () => import('zod/v4/locales/nl.js') },
-} as const;
+/** Where a language’s messages lie. */
+const CATALOGUES = { nl: dutch } as const;
 const isCatalogued = (code: string): code is keyof typeof CATALOGUES => code in CATALOGUES;
 
 const KEPT = 'gruff-anchor-reading';
@@ -47,11 +44,9 @@ export const spokenHere = (): string => JSON.stringify({ ...readingKept(), brows
 export async function speakAs(reading: Reading, browser: readonly string[]): Promise<void> {
   now = localeOf(reading, browser);
   if (isCatalogued(now.code)) {
-    const { address, refusals } = CATALOGUES[now.code];
     try {
-      const [answer, own] = await Promise.all([fetch(address), refusals()]);
+      const answer = await fetch(CATALOGUES[now.code]);
       speak({ code: now.code, messages: (await answer.json()) as Language['messages'] });
-      z.config(own.default());
     } catch {
       now = { code: 'en', locale: 'en' };
     }

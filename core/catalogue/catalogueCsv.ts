@@ -15,6 +15,7 @@ import { type Die, dieSchema, type Lug, LUG_FORMS, lugSchema, POLARITIES, type T
 import { parseSize } from '../units/parseSize.ts';
 import { POST_KINDS } from './tables/posts.ts';
 import { STUD_NAMES } from './tables/studs.ts';
+import { refusalSays } from '../job/refusal.ts';
 import { say } from '../words/say.ts';
 
 const sizeField = (text: string): Read => {
@@ -238,7 +239,10 @@ export function readLugsCsv(contents: string, owned: readonly Lug[]): CatalogueR
         return {
           row,
           column,
-          sentence: column === 'polarity' ? say`A post has a polarity.` : (issue?.message ?? ''),
+          sentence:
+            column === 'polarity'
+              ? say`A post has a polarity.`
+              : `${refusalSays(parsed.error, { ...rest, ...clamp })}.`,
         };
       }
       const lug = parsed.data;
@@ -271,7 +275,7 @@ export function readDiesCsv(
       const parsed = dieSchema.safeParse(data);
       return parsed.success
         ? { item: parsed.data }
-        : { row, column: '', sentence: parsed.error.issues[0]?.message ?? '' };
+        : { row, column: '', sentence: `${refusalSays(parsed.error, data)}.` };
     },
   );
   return { ...read, problems: [...problems, ...read.problems].sort((a, b) => a.row - b.row) };

@@ -28,6 +28,9 @@ export const scrapPrice = (
     return total + (scraps.reduce((mm, { restMm }) => mm + restMm, 0) / 1000) * group.pricePerM;
   }, 0);
 
+/** After so many cables nobody counts any more. */
+const MOST_CABLES = 1e6;
+
 /**
  * Making against buying: materials and scrap, minutes at a rate, and this job's share of a tool that must be bought,
  * against a typed price. The tool breaks even on its whole price, whoever bears it.
@@ -53,6 +56,7 @@ export function makeOrBuy(
     tool,
     made: running + tool,
     bought: boughtPrice,
-    breakEven: savesEach > 0 ? Math.ceil(toolPrice / savesEach) : null,
+    // What saves next to nothing never pays for it either.
+    breakEven: savesEach * MOST_CABLES > toolPrice ? Math.ceil(toolPrice / savesEach) : null,
   };
 }

@@ -4,6 +4,7 @@ import { resistancePerMetre } from '../conductor/resistance.ts';
 import { sizeSchema } from '../job/shop.ts';
 import { END_NAMES } from '../job/end.ts';
 import { id, mm, moment, name, text } from '../job/text.ts';
+import { MOST } from '../job/limits.ts';
 import { say } from '../words/say.ts';
 
 /** A piece of the way from source to load and back, as a person names it. */
@@ -59,8 +60,8 @@ export const huntSchema = z
     }),
     /** How warm the copper is taken to be. */
     copperC: z.number().check(z.gte(-40), z.lte(150)),
-    pieces: z.array(pieceSchema).check(z.maxLength(60)),
-    spans: z.array(spanSchema).check(z.maxLength(200)),
+    pieces: z.array(pieceSchema).check(z.maxLength(MOST.pieces)),
+    spans: z.array(spanSchema).check(z.maxLength(MOST.spans)),
     notes: text(2000),
   })
   .check(

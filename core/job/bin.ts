@@ -1,8 +1,8 @@
-import { differenceInDays, parseISO } from 'date-fns';
 import * as z from 'zod/mini';
 import { huntSchema } from '../hunt/chain.ts';
 import { cableSchema } from './cable.ts';
 import { jobSchema } from './job.ts';
+import { MOST } from './limits.ts';
 import { id, moment, text } from './text.ts';
 
 const binned = { id, at: moment, title: text(200) };
@@ -13,7 +13,7 @@ export const binItemSchema = z.discriminatedUnion('what', [
     ...binned,
     what: z.literal('job'),
     job: jobSchema,
-    hunts: z.array(huntSchema).check(z.maxLength(100)),
+    hunts: z.array(huntSchema).check(z.maxLength(MOST.hunts)),
   }),
   z.strictObject({ ...binned, what: z.literal('cable'), jobId: id, cable: cableSchema }),
   z.strictObject({ ...binned, what: z.literal('hunt'), hunt: huntSchema }),
@@ -21,14 +21,8 @@ export const binItemSchema = z.discriminatedUnion('what', [
 export type BinItem = z.infer<typeof binItemSchema>;
 export const binSchema = z.array(binItemSchema).check(z.maxLength(1000));
 
-/** What was deleted stays this long. */
-export const BIN_DAYS = 90;
-/** And no more than so many things, the oldest go first. */
+/** So many things lie in the bin at most: what goes to make room is the oldest, whatever a clock says. */
 export const MOST_BINNED = 200;
-
-/** What of a bin is still there at a moment. */
-export const stillBinned = (bin: readonly BinItem[], now: string): BinItem[] =>
-  bin.filter(({ at }) => differenceInDays(parseISO(now), parseISO(at)) < BIN_DAYS);
 
 /** A bin with something more in it, the newest first. */
 export const withBinned = (bin: readonly BinItem[], items: readonly BinItem[]): BinItem[] =>

@@ -3,6 +3,7 @@ import { END_NAMES, endSchema, joinSchema } from './end.ts';
 import { readingSchema, reworkSchema, waiverSchema } from './reading.ts';
 import { runSchema } from './run.ts';
 import { JACKETS, sizeSchema } from './shop.ts';
+import { MOST } from './limits.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
 
 export const STAGES = ['run', 'gauge', 'ends', 'cut', 'make', 'prove', 'fit'] as const;
@@ -61,14 +62,17 @@ export const correctionSchema = z.strictObject({
   why: text(200).check(z.minLength(3)),
 });
 
+/** Letters of what one line of a sealed record may say. */
+export const LONGEST_LINE = { title: 200, value: 60, limit: 60, because: 800, conductor: 200 } as const;
+
 /** One line of a sealed record: the finding as it stood. */
 export const recordLineSchema = z.strictObject({
-  title: text(),
+  title: text(LONGEST_LINE.title),
   end: z.optional(endName),
-  value: text(60),
-  limit: text(60),
+  value: text(LONGEST_LINE.value),
+  limit: text(LONGEST_LINE.limit),
   state: z.enum(['holds', 'watch', 'fails', 'unproved']),
-  because: text(800),
+  because: text(LONGEST_LINE.because),
   /** Of a reading: where it came from, who took it, when, with what, and until when that is calibrated. */
   source: z.optional(z.enum(['typed', 'instrument', 'simulated'])),
   by: z.optional(text(60)),
@@ -81,10 +85,11 @@ export const recordSchema = z.strictObject({
   at: moment,
   by: name,
   verdict: z.enum(['holds', 'watch', 'fails', 'unproved']),
-  conductor: text(),
-  finishedMm: mm(),
+  conductor: text(LONGEST_LINE.conductor),
+  /** The longest there is, with its loop. */
+  finishedMm: mm(0, 2e6),
   simulated: z.boolean(),
-  lines: z.array(recordLineSchema).check(z.maxLength(200)),
+  lines: z.array(recordLineSchema).check(z.maxLength(2000)),
 });
 
 export const cableSchema = z.strictObject({
@@ -102,28 +107,28 @@ export const cableSchema = z.strictObject({
     parallel: z.optional(z.int().check(z.gte(1), z.lte(4))),
   }),
   ends: z.strictObject({ A: endSchema, B: endSchema }),
-  joins: z.array(joinSchema).check(z.maxLength(10)),
+  joins: z.array(joinSchema).check(z.maxLength(MOST.joins)),
   /** From palm A to palm B, turned as the cable lies, degrees. */
   palmAngleDeg: z.number().check(z.gte(0), z.lte(359)),
   /** Steps of the traveller that are done, by their id, with when and by whom. */
-  done: z.array(z.strictObject({ step: id, at: moment, by: text(60) })).check(z.maxLength(200)),
-  readings: z.array(readingSchema).check(z.maxLength(2000)),
-  reworks: z.array(reworkSchema).check(z.maxLength(200)),
+  done: z.array(z.strictObject({ step: id, at: moment, by: text(60) })).check(z.maxLength(MOST.done)),
+  readings: z.array(readingSchema).check(z.maxLength(MOST.readings)),
+  reworks: z.array(reworkSchema).check(z.maxLength(MOST.reworks)),
   /** Readings done without, and who answers for it. */
-  waivers: z.array(waiverSchema).check(z.maxLength(200)),
+  waivers: z.array(waiverSchema).check(z.maxLength(MOST.waivers)),
   /** Gates gone past with a reason. */
-  passed: z.array(passedSchema).check(z.maxLength(200)),
+  passed: z.array(passedSchema).check(z.maxLength(MOST.passed)),
   /** What went wrong while making it; nothing of it is taken out again. */
-  mishaps: z.array(mishapSchema).check(z.maxLength(200)),
-  photos: z.array(photoSchema).check(z.maxLength(100)),
+  mishaps: z.array(mishapSchema).check(z.maxLength(MOST.mishaps)),
+  photos: z.array(photoSchema).check(z.maxLength(MOST.photos)),
   /** What was looked at while it was fitted and first made live. */
-  fitted: z.array(fittedSchema).check(z.maxLength(100)),
+  fitted: z.array(fittedSchema).check(z.maxLength(MOST.fitted)),
   /** Words to find it by. */
-  keywords: z.array(text(30).check(z.minLength(1))).check(z.maxLength(20)),
-  corrections: z.array(correctionSchema).check(z.maxLength(200)),
+  keywords: z.array(text(30).check(z.minLength(1))).check(z.maxLength(MOST.keywords)),
+  corrections: z.array(correctionSchema).check(z.maxLength(MOST.corrections)),
   notes: text(4000),
   /** Sealed records, oldest first. A later one does not erase an earlier one. */
-  records: z.array(recordSchema).check(z.maxLength(100)),
+  records: z.array(recordSchema).check(z.maxLength(MOST.records)),
 });
 
 export type Photo = z.infer<typeof photoSchema>;

@@ -1,3 +1,4 @@
+import { MOST } from './limits.ts';
 import * as z from 'zod/mini';
 import { ADAPTERS, type AdapterId } from '../catalogue/tables/posts.ts';
 import { LAYERS, type Layer } from '../catalogue/tables/layers.ts';
@@ -35,7 +36,7 @@ export const endSchema = z.strictObject({
   /** The sleeve goes on after the lug, and so must pass the palm. */
   sleeveAfterLug: z.optional(z.boolean()),
   /** Everything else that slides on; proposed by house practice when not said. */
-  layers: z.optional(z.array(z.enum(Object.keys(LAYERS) as Layer[])).check(z.maxLength(8))),
+  layers: z.optional(z.array(z.enum(Object.keys(LAYERS) as Layer[])).check(z.maxLength(MOST.layers))),
   bandColour: z.optional(z.enum(SLEEVE_COLOURS)),
   /** A battery post instead of a stud, and what stands between. */
   post: z.optional(postSchema),

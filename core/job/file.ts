@@ -1,11 +1,41 @@
-import type * as z from 'zod/mini';
 import { FORMAT, type Job, type JobFile, jobFileSchema, VERSION } from './job.ts';
 import { migrateFile } from './migrate.ts';
+import { refusalSays } from './refusal.ts';
 import type { Shop } from './shop.ts';
 import { say } from '../words/say.ts';
 
-/** Larger than any real job by far: a file over it is refused before it is read. */
-export const LARGEST_FILE_CHARS = 100_000_000;
+/**
+ * Larger than any real job by far, with as many photographs as one may hold: a file over it is refused before it is
+ * read, and none over it is written. A browser's longest text is about 537 million letters.
+ */
+export const LARGEST_FILE_CHARS = 400_000_000;
+/** No job nests deeper than this: what does is refused before it costs seconds to read. */
+const DEEPEST = 40;
+
+/** Whether brackets outside of texts nest deeper than in any job; it stops at the first that does. */
+export function isTooDeep(contents: string): boolean {
+  let depth = 0;
+  for (let i = 0; i < contents.length; i += 1) {
+    const sign = contents.charCodeAt(i);
+    if (sign === 0x22) {
+      // To the end of the text, past what a backslash keeps from ending it.
+      do {
+        i = contents.indexOf('"', i + 1);
+        if (i < 0) return false;
+      } while (isKept(contents, i));
+    } else if (sign === 0x5b || sign === 0x7b) {
+      depth += 1;
+      if (depth > DEEPEST) return true;
+    } else if (sign === 0x5d || sign === 0x7d) depth -= 1;
+  }
+  return false;
+}
+/** Whether a quotation mark stands behind an odd number of backslashes. */
+function isKept(contents: string, at: number): boolean {
+  let slashes = 0;
+  while (contents[at - 1 - slashes] === '\\') slashes += 1;
+  return slashes % 2 === 1;
+}
 
 export type Parsed<T> =
   | { readonly ok: true; readonly value: T }
@@ -21,6 +51,7 @@ const refuse = (sentence: string, path = ''): Parsed<never> => ({ ok: false, sen
 export function readJobFile(contents: string): Parsed<JobFile> {
   if (contents.length > LARGEST_FILE_CHARS)
     return refuse(say`This file is far larger than any job; it was not read.`);
+  if (isTooDeep(contents)) return refuse(say`This is not a job file: it nests deeper than any job does.`);
   if (contents.trim() === '') return refuse(say`This file is empty.`);
   let data: unknown;
   try {
@@ -43,17 +74,12 @@ export function readJobFile(contents: string): Parsed<JobFile> {
       'version',
     );
   }
-  const parsed = jobFileSchema.safeParse(migrateFile(data as Record<string, unknown>));
-  return parsed.success ? { ok: true, value: parsed.data } : refuseIssue(parsed.error);
-}
-
-function refuseIssue(error: z.core.$ZodError): Parsed<never> {
-  const [first] = error.issues;
-  const path = first?.path.join('.') ?? '';
-  const more = error.issues.length > 1 ? say` (and ${error.issues.length - 1} more)` : '';
+  const migrated = migrateFile(data as Record<string, unknown>);
+  const parsed = jobFileSchema.safeParse(migrated);
+  if (parsed.success) return { ok: true, value: parsed.data };
   return refuse(
-    say`This job file cannot be used: at "${path}", ${first?.message ?? say`something is wrong`}${more}.`,
-    path,
+    say`This job file cannot be used: ${refusalSays(parsed.error, migrated)}.`,
+    parsed.error.issues[0]?.path.join('.') ?? '',
   );
 }
 

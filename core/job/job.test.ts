@@ -49,22 +49,26 @@ describe('a file that is no job file is refused with one sentence', () => {
     ['a list', '[]', /holds no job/],
     ['another format', '{"format":"something","version":1}', /its format is not/],
     ['from a newer version', changed((file) => (file['version'] = 99)), /newer version \(file version 99/],
-    ['without its shop', changed((file) => delete file['shop']), /at "shop"/],
+    ['without its shop', changed((file) => delete file['shop']), /“shop” is missing/],
     [
       'with a length that is a word',
       good.replace('"lengthMm": 1000', '"lengthMm": "long"'),
-      /at "job.cables.0.run.lengthMm"/,
+      /cable C-1, “lengthMm” must be a number/,
     ],
-    ['with an unknown key', changed((file) => (file['extra'] = 1)), /Unrecognized key/],
+    [
+      'with an unknown key',
+      changed((file) => (file['extra'] = 1)),
+      /the file holds what is not known here: extra/,
+    ],
     [
       'with a hostile key',
       good.replace('"title": "Test job"', '"title": "Test job", "__proto__": {"polluted": true}'),
-      /at "job"/,
+      /“job” holds what is not known here: __proto__/,
     ],
     [
       'with an endless number',
       good.replace('"lengthMm": 1000', '"lengthMm": 1e999'),
-      /at "job.cables.0.run.lengthMm"/,
+      /cable C-1, “lengthMm” must be a number/,
     ],
     [
       'with two cables of one id',

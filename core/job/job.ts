@@ -3,6 +3,7 @@ import { CAUTION_IDS } from '../traveller/cautions.ts';
 import { huntSchema } from '../hunt/chain.ts';
 import { cableSchema } from './cable.ts';
 import { shopSchema, studSchema } from './shop.ts';
+import { MOST } from './limits.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
 import { say } from '../words/say.ts';
 
@@ -17,7 +18,7 @@ export const sharedStudSchema = z.strictObject({
   /** What else is on it and is no cable of this job. */
   others: z
     .array(z.strictObject({ what: name, amps: z.number().check(z.gte(0), z.lte(5000)), palmMm: mm(0.3, 20) }))
-    .check(z.maxLength(10)),
+    .check(z.maxLength(MOST.othersOnStud)),
   /** From the face outwards, as it is stacked: "th2.B", or the name of another; by amps when not said. */
   order: z.optional(z.array(text(90)).check(z.maxLength(20))),
 });
@@ -27,12 +28,12 @@ export const jobSchema = z
     id,
     title: name,
     subtitle: text(120),
-    cables: z.array(cableSchema).check(z.maxLength(2000)),
-    studs: z.array(sharedStudSchema).check(z.maxLength(500)),
+    cables: z.array(cableSchema).check(z.maxLength(MOST.cables)),
+    studs: z.array(sharedStudSchema).check(z.maxLength(MOST.sharedStuds)),
     /** Cautions gone through, each for its day. */
     heeded: z
       .array(z.strictObject({ caution: z.enum(CAUTION_IDS), day, at: moment, by: text(60) }))
-      .check(z.maxLength(2000)),
+      .check(z.maxLength(MOST.heeded)),
     /** What making is held against; nothing is compared until it is said. */
     makeOrBuy: z.optional(
       z.strictObject({
@@ -78,7 +79,7 @@ export const jobFileSchema = z.strictObject({
     ),
   ),
   /** Fault hunts that belong to it. */
-  hunts: z.optional(z.array(huntSchema).check(z.maxLength(100))),
+  hunts: z.optional(z.array(huntSchema).check(z.maxLength(MOST.hunts))),
 });
 
 export type JobFile = z.infer<typeof jobFileSchema>;

@@ -1,6 +1,7 @@
 import type { Cable } from './cable.ts';
 import type { Job } from './job.ts';
 import type { Shop } from './shop.ts';
+import { LONGEST_ID } from './text.ts';
 
 type Item = { readonly id: string };
 /** What an end or a join may refer to in the shop. */
@@ -29,11 +30,11 @@ function bringIn<T extends Item>(
   return { items, renames };
 }
 
-/** `wanted` itself when no item has it, else `wanted-2`, `wanted-3` … */
+/** `wanted` itself when no item has it, else `wanted-2`, `wanted-3` …, never longer than an id may be. */
 export function freeId(wanted: string, taken: readonly Item[]): string {
   const used = new Set(taken.map(({ id }) => id));
   let id = wanted;
-  for (let n = 2; used.has(id); n += 1) id = `${wanted}-${n}`;
+  for (let n = 2; used.has(id); n += 1) id = `${wanted.slice(0, LONGEST_ID - 1 - String(n).length)}-${n}`;
   return id;
 }
 

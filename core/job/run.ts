@@ -7,6 +7,7 @@ import { PLACINGS, type Placing } from '../sizing/placing.ts';
 import type { Source } from '../sizing/source.ts';
 import { END_NAMES } from './end.ts';
 import { mm, moment, name } from './text.ts';
+import { MOST } from './limits.ts';
 import { say } from '../words/say.ts';
 
 export const loadSchema = z.discriminatedUnion('kind', [
@@ -32,7 +33,7 @@ export const dutySchema = z.strictObject({
         seconds: z.number().check(z.gte(0.1), z.lte(36000)),
       }),
     )
-    .check(z.minLength(1), z.maxLength(100)),
+    .check(z.minLength(1), z.maxLength(MOST.dutySteps)),
   repeats: z.boolean(),
   /** Drop allowed at the heaviest step. */
   dropPercent: z.number().check(z.gte(0.5), z.lte(50)),
@@ -86,7 +87,7 @@ export const fuseSchema = z.strictObject({
           seconds: z.number().check(z.gte(0.001), z.lte(1e5)),
         }),
       )
-      .check(z.maxLength(20)),
+      .check(z.maxLength(MOST.curvePoints)),
   ),
   /** Who answers for a fuse that guards against a short only, and why. */
   waiver: z.optional(z.strictObject({ at: moment, by: name, why: name })),
@@ -103,7 +104,7 @@ export type Meets = keyof typeof MEETS;
 
 export const routeSchema = z
   .strictObject({
-    legsMm: z.array(mm(0.1, 1e5)).check(z.minLength(1), z.maxLength(31)),
+    legsMm: z.array(mm(0.1, 1e5)).check(z.minLength(1), z.maxLength(MOST.legs)),
     /** A bend at each corner: between two legs. */
     bends: z
       .array(
@@ -113,7 +114,7 @@ export const routeSchema = z
           side: z.enum(['left', 'right']),
         }),
       )
-      .check(z.maxLength(30)),
+      .check(z.maxLength(MOST.legs - 1)),
   })
   .check(
     z.refine(({ legsMm, bends }) => bends.length === legsMm.length - 1, {
@@ -136,10 +137,12 @@ export const waySchema = z.strictObject({
         sun: z.boolean(),
       }),
     )
-    .check(z.maxLength(20)),
-  holes: z.array(z.strictObject({ what: name, atMm: mm(), mm: mm(3, 500) })).check(z.maxLength(20)),
+    .check(z.maxLength(MOST.zones)),
+  holes: z.array(z.strictObject({ what: name, atMm: mm(), mm: mm(3, 500) })).check(z.maxLength(MOST.holes)),
   supportEveryMm: z.optional(mm(20, 5000)),
-  rubs: z.array(z.strictObject({ what: name, atMm: mm(), guarded: z.boolean() })).check(z.maxLength(20)),
+  rubs: z
+    .array(z.strictObject({ what: name, atMm: mm(), guarded: z.boolean() }))
+    .check(z.maxLength(MOST.rubs)),
 });
 
 export const runSchema = z.strictObject({
@@ -151,11 +154,11 @@ export const runSchema = z.strictObject({
   lengthMm: mm(50),
   loopMm: mm(0, 10000),
   return: returnSchema,
-  devices: z.array(deviceSchema).check(z.maxLength(20)),
+  devices: z.array(deviceSchema).check(z.maxLength(MOST.devices)),
   source: sourceSchema,
   /** A source at both ends: battery and charger, solar, alternator, a second bank. */
   bothEndsLive: z.boolean(),
-  fuses: z.array(fuseSchema).check(z.maxLength(2)),
+  fuses: z.array(fuseSchema).check(z.maxLength(MOST.fuses)),
   /** Starter circuits customarily carry no fuse. */
   starter: z.boolean(),
   ambientC: z.number().check(z.gte(-40), z.lte(150)),

@@ -15,6 +15,7 @@ import {
   wordField,
   writeCsv,
 } from './csv.ts';
+import { refusalSays } from './refusal.ts';
 import { newCable } from './newCable.ts';
 import { JACKETS, type Shop } from './shop.ts';
 import { say } from '../words/say.ts';
@@ -216,7 +217,7 @@ export function readSchedule(
       return [];
     }
     const fresh = newCable(ids(), String(tag), shop);
-    const parsed = cableSchema.safeParse({
+    const data = {
       ...fresh,
       polarity: polarity ?? 'positive',
       jacket: jacket ?? (polarity === 'negative' ? 'black' : 'red'),
@@ -230,9 +231,10 @@ export function readSchedule(
       },
       gauge: { kindId: own.id, ...(size !== undefined && { size }) },
       ends: { A: { at: from, stud: studA }, B: { at: to, stud: studB } },
-    });
+    };
+    const parsed = cableSchema.safeParse(data);
     if (parsed.success) return [parsed.data];
-    found.push({ row, column: '', sentence: parsed.error.issues[0]?.message ?? say`This row is no cable.` });
+    found.push({ row, column: '', sentence: `${refusalSays(parsed.error, data)}.` });
     return [];
   });
   return { cables, problems: found.sort((a, b) => a.row - b.row) };

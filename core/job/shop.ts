@@ -6,6 +6,7 @@ import { STUD_NAMES } from '../catalogue/tables/studs.ts';
 import { type InstrumentKind, INSTRUMENTS } from '../catalogue/tables/instruments.ts';
 import { TOOL_KINDS, type ToolKind } from '../catalogue/tables/tools.ts';
 import { housePracticeSchema } from '../practice/housePractice.ts';
+import { MOST } from './limits.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
 
 export const sizeSchema = z.discriminatedUnion('system', [
@@ -190,15 +191,15 @@ export const shopSchema = z.strictObject({
   name,
   currency: z.string().check(z.minLength(1), z.maxLength(4)),
   practice: housePracticeSchema,
-  cableKinds: z.array(cableKindSchema).check(z.minLength(1), z.maxLength(200)),
-  lugs: z.array(lugSchema).check(z.maxLength(2000)),
-  tools: z.array(toolSchema).check(z.maxLength(100)),
-  dies: z.array(dieSchema).check(z.maxLength(500)),
-  sleeves: z.array(sleeveSchema).check(z.maxLength(500)),
-  spools: z.array(spoolSchema).check(z.maxLength(2000)),
+  cableKinds: z.array(cableKindSchema).check(z.minLength(1), z.maxLength(MOST.cableKinds)),
+  lugs: z.array(lugSchema).check(z.maxLength(MOST.lugs)),
+  tools: z.array(toolSchema).check(z.maxLength(MOST.tools)),
+  dies: z.array(dieSchema).check(z.maxLength(MOST.dies)),
+  sleeves: z.array(sleeveSchema).check(z.maxLength(MOST.sleeves)),
+  spools: z.array(spoolSchema).check(z.maxLength(MOST.spools)),
   /** Test crimps, oldest first. */
-  trials: z.array(trialSchema).check(z.maxLength(5000)),
-  instruments: z.array(instrumentSchema).check(z.maxLength(100)),
+  trials: z.array(trialSchema).check(z.maxLength(MOST.trials)),
+  instruments: z.array(instrumentSchema).check(z.maxLength(MOST.instruments)),
 });
 
 export type CableKind = z.infer<typeof cableKindSchema>;

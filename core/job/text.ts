@@ -1,16 +1,13 @@
-import english from 'zod/v4/locales/en.js';
 import * as z from 'zod/mini';
-import { spoken } from '../words/say.ts';
 import { say } from '../words/say.ts';
-
-// What a schema refuses is said in English here; another language brings its own words before this is loaded.
-if (spoken() === 'en') z.config(english());
 
 /** Text a person writes, of bounded length. */
 export const text = (longest = 200) => z.string().check(z.maxLength(longest));
 /** Letters of a tag, a title, the name of a person. */
 export const LONGEST_NAME = 80;
 export const name = text(LONGEST_NAME).check(z.minLength(1));
+/** Letters of an id. */
+export const LONGEST_ID = 60;
 export const id = z.string().check(z.regex(/^[\w.-]{1,60}$/, say`must be letters, digits, dots and dashes`));
 /** A moment, as ISO 8601 in UTC. */
 export const moment = z.iso.datetime();

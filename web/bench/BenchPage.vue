@@ -6,8 +6,11 @@ import type { Stage } from '../../core/job/cable.ts';
 import type { Feature } from '../../core/traveller/steps.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
-import { workOf } from '../stores/work.ts';
+import { triedWork } from '../stores/work.ts';
 import BenchFrame from './BenchFrame.vue';
+import Boundary from '../trouble/Boundary.vue';
+import FaultBox from '../trouble/FaultBox.vue';
+import { faults } from '../trouble/faults.ts';
 import GuideCard from './GuideCard.vue';
 import Ledger from './Ledger.vue';
 import StageTrack from './StageTrack.vue';
@@ -35,7 +38,7 @@ const lit = ref<readonly Feature[] | null>(null);
 
 const job = computed(() => bench.jobById(jobId));
 const cable = computed(() => job.value?.cables.find(({ id }) => id === cableId));
-const work = computed(() => cable.value && workOf(cable.value, bench.shop, job.value));
+const work = computed(() => cable.value && triedWork(cable.value, bench.shop, job.value));
 const findings = computed(() => work.value?.findings.filter((finding) => finding.stage === stage) ?? []);
 
 /** A job or cable that is gone, by undo or deletion, gives way to what is left. */
@@ -77,6 +80,10 @@ const title = computed(() => {
   if (stage === 'gauge' && binding) return say`${binding.title} set the size`;
   return LEDGER_TITLES[stage];
 });
+/** Said to whoever does not see it change. */
+const verdictSays = computed(() =>
+  cable.value && work.value ? `${cable.value.tag}: ${work.value.verdict.sentence}` : '',
+);
 const LEDGER_TITLES: Readonly<Record<Stage, string>> = {
   run: say`What the run asks`,
   gauge: say`Limits on the size`,
@@ -102,34 +109,44 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
   <BenchFrame v-slot="{ addCable }" :job-id="jobId" :cable-id="cableId" :stage="stage">
     <main v-if="cable && work" class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
       <h1 class="sr-only">{{ cable.tag }}, {{ STAGE_TITLES[stage].toLowerCase() }}</h1>
-      <WorkpieceDrawing
-        :cable="cable"
-        :work="work"
-        :stage="stage"
-        :lit="lit"
-        @open="openFigure"
-        @turn="turn"
-      />
+      <p class="sr-only" role="status">{{ verdictSays }}</p>
+      <Boundary :part="say`The drawing`" :reset-on="`${cable.id} ${stage}`">
+        <WorkpieceDrawing
+          :cable="cable"
+          :work="work"
+          :stage="stage"
+          :lit="lit"
+          @open="openFigure"
+          @turn="turn"
+        />
+      </Boundary>
       <StageTrack :job-id="jobId" :cable-id="cable.id" :stage="stage" :work="work" />
       <div class="lg:grid lg:min-h-0 lg:flex-1 lg:grid-cols-[minmax(0,1fr)_354px]">
         <div class="min-w-0 lg:overflow-y-auto">
           <GuideCard />
-          <component
-            :is="STAGE_VIEWS[stage]"
-            :cable="cable"
-            :work="work"
-            :job-id="jobId"
-            @lit="lit = $event"
-          />
+          <Boundary :part="STAGE_TITLES[stage]" :reset-on="`${cable.id} ${stage}`">
+            <component
+              :is="STAGE_VIEWS[stage]"
+              :cable="cable"
+              :work="work"
+              :job-id="jobId"
+              @lit="lit = $event"
+            />
+          </Boundary>
         </div>
-        <Ledger
-          :findings="shownFindings"
-          :title="title"
-          :opened="opened"
-          class="border-line max-lg:border-t lg:overflow-y-auto lg:border-l"
-          @open="opened = $event"
-        />
+        <Boundary :part="say`Ledger`" :reset-on="`${cable.id} ${stage}`">
+          <Ledger
+            :findings="shownFindings"
+            :title="title"
+            :opened="opened"
+            class="border-line max-lg:border-t lg:overflow-y-auto lg:border-l"
+            @open="opened = $event"
+          />
+        </Boundary>
       </div>
+    </main>
+    <main v-else-if="cable && faults[0]" class="min-w-0">
+      <FaultBox :fault="faults[0]" :title="say`${cable.tag} cannot be worked up`" :job-id="jobId" />
     </main>
     <main v-else-if="job" class="flex flex-col items-start gap-3 p-8">
       <h1 class="figure text-[30px] font-semibold">{{ say`No cable on the bench` }}</h1>

@@ -19,7 +19,7 @@ import { exportJob, saveFile } from '../storage/files.ts';
 import { standaloneSvg } from '../paper/drawingSvg.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
-import { workOf } from '../stores/work.ts';
+import { triedWork } from '../stores/work.ts';
 import { STAGE_TITLES } from './stages.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -56,7 +56,8 @@ const go = (...to: Parameters<typeof placeOf>) => void router.push(placeOf(...to
 const sizeCommand = computed((): Command[] => {
   const cable = job.cables.find(({ id }) => id === cableId);
   if (!cable || !/\d/.test(query.value)) return [];
-  const { kind } = workOf(cable, bench.shop, job);
+  const kind = triedWork(cable, bench.shop, job)?.kind;
+  if (!kind) return [];
   const entry = parseSize(query.value, kind.sizes[0]?.size.system ?? 'metric');
   if (!entry.ok) return [];
   const { size } = entry;

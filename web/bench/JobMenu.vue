@@ -26,6 +26,8 @@ const bench = useBench();
 const router = useRouter();
 const fileField = useTemplateRef<HTMLInputElement>('fileField');
 const refusal = ref('');
+/** What an export or an import had to leave out. */
+const lacks = ref('');
 const isRenaming = ref(false);
 const isReading = ref(false);
 
@@ -37,7 +39,10 @@ async function open(event: Event): Promise<void> {
   const { importJob } = await files();
   const result = await importJob(file);
   if (!result.ok) refusal.value = result.sentence;
-  else await router.push(placeOf(result.value.id, result.value.cables[0]?.id));
+  else {
+    lacks.value = result.lacks ?? '';
+    await router.push(placeOf(result.value.id, result.value.cables[0]?.id));
+  }
 }
 
 function newJob(): void {
@@ -58,7 +63,7 @@ function rename(change: Partial<Pick<Job, 'title' | 'subtitle'>>): void {
 async function exportThis(): Promise<void> {
   const { exportJob } = await files();
   const job = jobId === undefined ? undefined : bench.jobById(jobId);
-  if (job) await exportJob(job, bench.shop);
+  if (job) lacks.value = await exportJob(job, bench.shop);
 }
 /** A view of this job, or the one that goes without a job. */
 function goTo(name: string, alone?: string): void {
@@ -154,6 +159,10 @@ const actions = computed(() => [
     <p role="alert">{{ refusal }}</p>
     <p class="note mt-2">{{ say`Your jobs are as they were.` }}</p>
     <button type="button" class="button filled mt-4" @click="refusal = ''">{{ say`All right` }}</button>
+  </ModalBox>
+  <ModalBox v-if="lacks !== ''" open :title="say`Not all of it`" @close="lacks = ''">
+    <p role="alert">{{ lacks }}</p>
+    <button type="button" class="button filled mt-4" @click="lacks = ''">{{ say`All right` }}</button>
   </ModalBox>
   <ReadingBox v-if="isReading" open @close="isReading = false" />
   <ModalBox v-if="isRenaming" open :title="say`This job`" @close="isRenaming = false">

@@ -8,7 +8,7 @@ import type { Hunt } from '../../core/hunt/chain.ts';
 import { chainOf, newHunt } from '../../core/hunt/newHunt.ts';
 import { huntFound } from '../../core/hunt/suspects.ts';
 import { useBench } from '../stores/bench.ts';
-import { workOf } from '../stores/work.ts';
+import { triedWork } from '../stores/work.ts';
 import CheckField from '../ui/CheckField.vue';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
@@ -59,14 +59,17 @@ function begin(): void {
   );
   const walked = (job.value?.cables ?? [])
     .filter(({ id }) => picked.value.includes(id))
-    .map((cable) => {
-      const work = workOf(cable, bench.shop, job.value);
-      return {
-        cable,
-        size: work.choice.taken.at.size,
-        tinned: work.kind.tinned,
-        lengthMm: work.lengths?.finishedMm ?? cable.run.lengthMm,
-      };
+    .flatMap((cable) => {
+      const work = triedWork(cable, bench.shop, job.value);
+      if (!work) return [];
+      return [
+        {
+          cable,
+          size: work.choice.taken.at.size,
+          tinned: work.kind.tinned,
+          lengthMm: work.lengths?.finishedMm ?? cable.run.lengthMm,
+        },
+      ];
     });
   const isAlong = pattern.value === 'cables' && walked.length > 0;
   const hunt: Hunt = {

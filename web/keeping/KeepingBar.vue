@@ -1,16 +1,26 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watchEffect } from 'vue';
-import { useRoute } from 'vue-router';
+import { RouterLink, useRoute } from 'vue-router';
 import { useBench } from '../stores/bench.ts';
 import { useKeeping } from '../stores/keeping.ts';
 import { useUpdates } from '../stores/updates.ts';
+import { faults, faultText, isCodeMissing } from '../trouble/faults.ts';
 import { say } from '../../core/words/say.ts';
 
 /** What a person must know about how their work is kept, over everything else; nothing where all is well. */
 
 /** What packs a backup is fetched when one is asked for. */
-const backUp = async () => (await import('../storage/everything.ts')).backUp();
+const backUp = async () => {
+  lacks.value = await (await import('../storage/everything.ts')).backUp();
+};
+/** What a backup had to leave out. */
+const lacks = ref('');
+/** Where nothing on the page shows that it failed. */
+const UNPLACED = {
+  has: (where: string) =>
+    where === 'promise' || where === 'route' || where.includes('handler') || where.includes('hook'),
+};
 const bench = useBench();
 const keeping = useKeeping();
 const updates = useUpdates();
@@ -21,6 +31,14 @@ const { height } = useElementSize(bar);
 watchEffect(() => document.documentElement.style.setProperty('--bar', `${height.value}px`));
 const isPaper = computed(() => String(route.name ?? '').startsWith('print'));
 const isPutAway = ref(false);
+/** What went wrong last, until it is put away; what a part says in its own place is not said again. */
+const seen = ref('');
+const fault = computed(() => {
+  const [last] = faults.value;
+  return last && last.at !== seen.value && UNPLACED.has(last.where) ? last : null;
+});
+const copyFault = () =>
+  fault.value && void navigator.clipboard.writeText(faultText(fault.value)).catch(() => {});
 const failed = computed(() =>
   bench.saveState.kind === 'failed' ? bench.saveState.sentence : keeping.trouble,
 );
@@ -32,7 +50,15 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
     <p v-if="failed" class="bar bg-fails text-paper" role="alert">
       <span class="min-w-0 flex-1">{{ failed }}</span>
       <button type="button" class="action" @click="backUp">{{ say`Make a backup file` }}</button>
-      <button v-if="bench.saveState.kind === 'failed'" type="button" class="action" @click="bench.save()">
+      <button v-if="keeping.isUnread" type="button" class="action" @click="keeping.readAgain()">
+        {{ say`Read it again` }}
+      </button>
+      <button
+        v-else-if="bench.saveState.kind === 'failed'"
+        type="button"
+        class="action"
+        @click="bench.save()"
+      >
         {{ say`Try again` }}
       </button>
     </p>
@@ -45,11 +71,40 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
       >
       <button type="button" class="action" @click="keeping.takeOver()">{{ say`Work here instead` }}</button>
     </p>
+    <p v-if="bench.refusal" class="bar bg-fails text-paper" role="alert">
+      <span class="min-w-0 flex-1">{{ bench.refusal }}</span>
+      <button type="button" class="action" @click="bench.refusal = ''">{{ say`All right` }}</button>
+    </p>
+    <p v-if="lacks" class="bar bg-fails text-paper" role="alert">
+      <span class="min-w-0 flex-1">{{ lacks }}</span>
+      <button type="button" class="action" @click="lacks = ''">{{ say`All right` }}</button>
+    </p>
+    <p v-if="isCodeMissing" class="bar bg-fails text-paper" role="alert">
+      <span class="min-w-0 flex-1">{{
+        say`A part of the application could not be fetched: a newer version is in its place, or the server is gone. Your work is kept.`
+      }}</span>
+      <button type="button" class="action" @click="updates.reload()">{{ say`Load the page again` }}</button>
+    </p>
+    <p v-if="fault" class="bar bg-fails text-paper" role="alert">
+      <span class="min-w-0 flex-1">{{ say`Something went wrong: ${fault.message.slice(0, 200)}` }}</span>
+      <button type="button" class="action" @click="copyFault">{{ say`Copy what went wrong` }}</button>
+      <button type="button" class="action" @click="seen = fault.at">{{ say`All right` }}</button>
+    </p>
     <p v-if="unreadable > 0" class="bar bg-fails text-paper" role="alert">
       <span class="min-w-0 flex-1">{{
-        say`${unreadable} ${unreadable === 1 ? say`entry` : say`entries`} of this browser’s store cannot be read here; kept as they are: ${keeping.unreadable.slice(0, 3).join(', ')}.`
+        unreadable === 1
+          ? say`One entry of this browser’s store cannot be read here. It is kept as it is.`
+          : say`${unreadable} entries of this browser’s store cannot be read here. They are kept as they are.`
       }}</span>
+      <RouterLink to="/keeping" class="action inline-flex items-center">{{ say`Show them` }}</RouterLink>
       <button type="button" class="action" @click="isPutAway = true">{{ say`All right` }}</button>
+    </p>
+    <p v-if="updates.isElsewhere" class="bar bg-teal-tint text-ink" role="status">
+      <span class="min-w-0 flex-1">{{
+        say`A newer version was started in another tab. What you typed here stays; load it when it suits you.`
+      }}</span>
+      <button type="button" class="action" @click="updates.reload()">{{ say`Load it here` }}</button>
+      <button type="button" class="action" @click="updates.later()">{{ say`Later` }}</button>
     </p>
     <p v-if="updates.isReady" class="bar bg-teal-tint text-ink" role="status">
       <span class="min-w-0 flex-1">{{

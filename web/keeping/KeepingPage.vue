@@ -3,7 +3,7 @@ import { word } from '../../core/words/terms.ts';
 import { readersLocale } from '../words.ts';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { BIN_DAYS } from '../../core/job/bin.ts';
+import { MOST_BINNED } from '../../core/job/bin.ts';
 import { digits } from '../../core/units/figure.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { placeOf } from '../places.ts';
@@ -13,6 +13,7 @@ import { useBench } from '../stores/bench.ts';
 import { useKeeping } from '../stores/keeping.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import ModalBox from '../ui/ModalBox.vue';
+import UnreadableList from './UnreadableList.vue';
 import { say } from '../../core/words/say.ts';
 
 /** Backups, the bin, and jobs as they were: everything between a person and losing their work. */
@@ -60,7 +61,8 @@ async function restore(how: 'replace' | 'add'): Promise<void> {
       await replaceWith(own);
       done.value = say`Restored: this browser now holds exactly what the backup held.`;
     } else {
-      const count = await addFrom(own);
+      const { count, lacks } = await addFrom(own);
+      problem.value = lacks;
       done.value = say`${count} ${count === 1 ? say`job was` : say`jobs were`} added to those that were here.`;
     }
   } catch {
@@ -147,10 +149,11 @@ function restoreVersion(version: Version): void {
             </li>
           </ul>
         </section>
+        <UnreadableList v-if="keeping.unreadable.length > 0" class="lg:col-span-2" @done="done = $event" />
         <section :aria-label="say`Bin`" class="lg:col-span-2">
           <h2 class="figure border-b border-line text-[18px] font-semibold">{{ say`Bin` }}</h2>
           <p v-if="bench.bin.length === 0" class="mt-1.5 text-ink2">
-            {{ say`Empty. What is deleted lies here for ${BIN_DAYS} days.` }}
+            {{ say`Empty. What is deleted lies here until ${MOST_BINNED} newer things are deleted.` }}
           </p>
           <ul>
             <li

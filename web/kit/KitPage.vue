@@ -5,7 +5,7 @@ import { cutGroups, isCut } from '../../core/cutting/pieces.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
 import BuyPanel from './BuyPanel.vue';
-import { madeOf } from './made.ts';
+import { useMade } from './made.ts';
 import MakeOrBuyPanel from './MakeOrBuyPanel.vue';
 import OtherJobs from './OtherJobs.vue';
 import PaperPanel from './PaperPanel.vue';
@@ -14,6 +14,7 @@ import PlanHead from './PlanHead.vue';
 import StockPanel from './StockPanel.vue';
 import TickCards from './TickCards.vue';
 import { useCutPlan } from './useCutPlan.ts';
+import FillingMark from '../ui/FillingMark.vue';
 import { say } from '../../core/words/say.ts';
 
 /** The kit of a job, or of several: what is cut from which spool, what is to buy, and what it comes to. */
@@ -23,7 +24,7 @@ const bench = useBench();
 const job = computed(() => bench.jobById(jobId));
 const withJobs = ref<readonly string[]>([]);
 const jobs = computed(() => bench.jobs.filter(({ id }) => id === jobId || withJobs.value.includes(id)));
-const made = computed(() => madeOf(jobs.value, bench.shop));
+const { made, worked, all } = useMade(() => ({ jobs: jobs.value, shop: bench.shop }));
 const groups = computed(() => cutGroups(made.value, bench.shop));
 const rules = computed(() => bench.shop.practice.cutting);
 const { plans, solving, seconds, isBroken, cancel, solve } = useCutPlan(
@@ -47,6 +48,7 @@ const isStockOpen = ref(false);
     <main v-if="job" class="min-w-0 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_354px]">
       <h1 class="sr-only">{{ say`Kit of ${job.title}` }}</h1>
       <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
+        <FillingMark :done="worked" :all="all" class="px-3.5" />
         <PlanHead
           :plans="plans"
           :solving="solving"

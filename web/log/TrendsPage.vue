@@ -13,7 +13,8 @@ import { acrossFlatsWindow } from '../../core/proof/dieClosed.ts';
 import { digits, figure } from '../../core/units/figure.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
-import { workOf } from '../stores/work.ts';
+import { useMade } from '../kit/made.ts';
+import FillingMark from '../ui/FillingMark.vue';
 import ChoiceField from '../ui/ChoiceField.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import ShowWork from '../ui/ShowWork.vue';
@@ -25,12 +26,8 @@ import { say } from '../../core/words/say.ts';
 defineProps<{ jobId: string }>();
 
 const bench = useBench();
-const points = computed(() =>
-  trendPoints(
-    bench.jobs.flatMap((job) => job.cables.map((cable) => ({ cable, work: workOf(cable, bench.shop, job) }))),
-    bench.shop,
-  ),
-);
+const { made, worked, all } = useMade(() => ({ jobs: bench.jobs, shop: bench.shop }));
+const points = computed(() => trendPoints(made.value, bench.shop));
 const measure = ref<TrendMeasure>('across-flats');
 const measures = (Object.keys(TREND_MEASURES) as TrendMeasure[]).map((value) => ({
   value,
@@ -92,6 +89,7 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
 <template>
   <BenchFrame :job-id="jobId">
     <main class="min-w-0 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_354px]">
+      <FillingMark :done="worked" :all="all" />
       <div class="min-w-0 p-4 lg:flex lg:min-h-0 lg:flex-col">
         <header class="mb-3 grid items-end gap-3 sm:grid-cols-[1fr_330px_170px]">
           <div>

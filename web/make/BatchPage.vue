@@ -7,9 +7,11 @@ import { kitOf } from '../../core/cutting/kit.ts';
 import { batchOf, type BatchPhase, dieChanges, oneByOne } from '../../core/traveller/batch.ts';
 import { digits } from '../../core/units/figure.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
-import { type Made, madeOf } from '../kit/made.ts';
+import { type Made, useMade } from '../kit/made.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
+import FillingMark from '../ui/FillingMark.vue';
+import { useGrowing } from '../ui/useGrowing.ts';
 import CheckField from '../ui/CheckField.vue';
 import { inReadersUnit } from '../ui/display.ts';
 import { say } from '../../core/words/say.ts';
@@ -20,9 +22,8 @@ const { jobId } = defineProps<{ jobId: string }>();
 const bench = useBench();
 const { prefs } = usePrefs();
 const job = computed(() => bench.jobById(jobId));
-const makeable = computed(() =>
-  job.value ? madeOf([job.value], bench.shop).filter(({ work }) => work.steps.length > 0) : [],
-);
+const { made, worked, all } = useMade(() => ({ jobs: job.value ? [job.value] : [], shop: bench.shop }));
+const makeable = computed(() => made.value.filter(({ work }) => work.steps.length > 0));
 const isOpen = ({ cable, work }: Made) =>
   work.steps.some(({ id }) => !cable.done.some(({ step }) => step === id));
 /** Those that are not made yet, until a person says otherwise. */
@@ -75,6 +76,18 @@ function rowsOf({ items }: BatchPhase): Row[] {
   });
 }
 const shown = computed(() => phases.value.map((phase) => ({ ...phase, rows: rowsOf(phase) })));
+const rowCount = computed(() => shown.value.reduce((sum, { rows }) => sum + rows.length, 0));
+const { drawn: rowsDrawn } = useGrowing(() => rowCount.value, 60);
+/** As much of the order of work as is drawn so far: a phase whole, or its first rows. */
+const drawn = computed(() => {
+  let left = rowsDrawn.value;
+  return shown.value.flatMap((phase) => {
+    if (left <= 0) return [];
+    const rows = phase.rows.slice(0, left);
+    left -= rows.length;
+    return [{ ...phase, rows }];
+  });
+});
 const begin = computed(() =>
   shown.value.flatMap(({ rows }) => rows).find(({ openStep }) => openStep !== null),
 );
@@ -93,6 +106,7 @@ const amount = (value: number, unit: string) =>
             <h1 class="figure text-[20px] leading-6 font-semibold">
               {{ say`${cablesSay(chosen.length)} at once` }}
             </h1>
+            <FillingMark :done="worked" :all="all" />
             <p class="note">{{ say`${times(changes)}; one after the other it would be ${apart}.` }}</p>
           </div>
           <RouterLink
@@ -120,7 +134,7 @@ const amount = (value: number, unit: string) =>
           </div>
         </header>
         <ol class="bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto" :aria-label="say`Order of work`">
-          <li v-for="(phase, i) in shown" :key="i" class="border-b border-hairline px-3.5 py-2">
+          <li v-for="(phase, i) in drawn" :key="i" class="border-b border-hairline px-3.5 py-2">
             <h2 class="figure flex items-baseline gap-3 text-[19px] font-semibold">
               {{ i + 1 }} {{ phase.title }}
               <span v-if="phase.tool" class="text-[15px] font-normal text-ink2">{{ phase.tool }}</span>

@@ -10,7 +10,7 @@ import SavedMark from '../bench/SavedMark.vue';
 import CableMiniature from '../rack/CableMiniature.vue';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
-import { workOf } from '../stores/work.ts';
+import { triedWork } from '../stores/work.ts';
 import { clock } from './clock.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -30,7 +30,8 @@ const other = computed(() => {
   const job = bench.jobById(jobId);
   const begun = (job?.cables ?? []).flatMap((own) => {
     if (own.id === cable.id || own.done.length === 0) return [];
-    const its = workOf(own, bench.shop, job);
+    const its = triedWork(own, bench.shop, job);
+    if (!its) return [];
     const left = its.steps.filter(({ id }) => !own.done.some(({ step }) => step === id));
     const [burning] = hotEnds(own, its, ago);
     return left.length > 0 || burning

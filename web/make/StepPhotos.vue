@@ -6,7 +6,7 @@ import { nanoid } from 'nanoid';
 import { computed, ref, useTemplateRef } from 'vue';
 import type { Cable, Photo } from '../../core/job/cable.ts';
 import { useCableEdit } from '../bench/useCable.ts';
-import { keepPicture, takePhoto } from '../storage/photos.ts';
+import { keptOrWhy, takePhoto } from '../storage/photos.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import ModalBox from '../ui/ModalBox.vue';
 import PhotoPicture from './PhotoPicture.vue';
@@ -31,12 +31,11 @@ async function take(event: Event): Promise<void> {
   if (!file) return;
   isBusy.value = true;
   const taken = await takePhoto(file);
-  isBusy.value = false;
-  problem.value = taken.ok ? '' : taken.sentence;
-  if (!taken.ok) return;
-  const { jpeg, widthPx, heightPx } = taken.photo;
   const id = nanoid(12);
-  await keepPicture(id, jpeg);
+  problem.value = taken.ok ? await keptOrWhy(id, taken.photo.jpeg) : taken.sentence;
+  isBusy.value = false;
+  if (!taken.ok || problem.value !== '') return;
+  const { widthPx, heightPx } = taken.photo;
   edit(say`photograph`, (draft) => {
     draft.photos.push({
       id,

@@ -10,6 +10,7 @@ import StackPicture from '../bench/ends/StackPicture.vue';
 import { huntsOf, saveFile } from '../storage/files.ts';
 import { picturesOf } from '../storage/photos.ts';
 import { useBench } from '../stores/bench.ts';
+import FillingMark from '../ui/FillingMark.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import { today } from '../ui/today.ts';
 import { drawingPng } from './drawingPng.ts';
@@ -22,13 +23,15 @@ import { say } from '../../core/words/say.ts';
 const { jobId } = defineProps<{ jobId: string }>();
 
 const bench = useBench();
-const { job, sheets, picturesFor } = useSheets(() => ({ jobId }));
+const { job, sheets, drawn, worked, all, ready, picturesFor } = useSheets(() => ({ jobId }));
+/** Pictures that are kept with a cable and cannot be read, by its tag. */
+const damaged = ref<readonly string[]>([]);
 const { busy, problem, keep } = useMaking();
 const paper = ref<Paper>('A4');
 const host = useTemplateRef<HTMLElement>('host');
 const STACK_PX = 1000;
 const pack = computed(() =>
-  job.value
+  job.value && worked.value >= all.value
     ? handover(
         job.value,
         sheets.value.map(({ scheduled }) => scheduled),
@@ -41,6 +44,8 @@ const lists = computed(() => (pack.value ? [pack.value.schedule, pack.value.ends
 
 /** All that the PDF and the zip are made of; nothing where the page is not there. */
 async function parts() {
+  busy.value = say`waiting for every sheet`;
+  await ready();
   const [own, at] = [pack.value, host.value];
   if (!own || !at) return null;
   const [{ handoverPdf }, { paperFonts }] = await Promise.all([
@@ -49,10 +54,14 @@ async function parts() {
   ]);
   const fonts = await paperFonts();
   const cables = [];
+  const unreadable: string[] = [];
   for (const [i, { record }] of sheets.value.entries()) {
     busy.value = say`drawing ${i + 1} of ${sheets.value.length}`;
-    cables.push({ record, ...(await picturesFor(at, i, fonts)) });
+    const { missing, ...drawing } = await picturesFor(at, i, fonts);
+    cables.push({ record, ...drawing });
+    if (missing > 0) unreadable.push(say`${record.tag} (${missing})`);
   }
+  damaged.value = unreadable;
   const stacks = [];
   for (const svg of at.querySelectorAll<SVGSVGElement>('.stack-sheet svg'))
     stacks.push(await drawingPng(svg, fonts, STACK_PX).catch(() => null));
@@ -93,7 +102,11 @@ const saveZip = () =>
     );
     saveFile(`${base.value}.zip`, zipped, 'application/zip');
   });
-const print = () => window.print();
+const print = () =>
+  keep(say`waiting for every sheet`, async () => {
+    await ready();
+    window.print();
+  });
 </script>
 
 <template>
@@ -120,8 +133,16 @@ const print = () => window.print();
         say`Back to the bench`
       }}</RouterLink>
       <span v-if="busy" role="status">{{ busy }} …</span>
+      <span v-if="damaged.length > 0" class="font-bold text-fails" role="alert">{{
+        say`Pictures that cannot be read are left out: ${damaged.join(', ')}.`
+      }}</span>
       <span v-if="problem" class="font-bold text-fails" role="alert">{{ problem }}</span>
     </div>
+    <template v-if="!pack && job">
+      <h1 class="figure text-[30px] leading-9 font-semibold">{{ job.title }}</h1>
+      <p class="text-[15px]">{{ job.subtitle }}</p>
+    </template>
+    <FillingMark :done="Math.min(worked, drawn.length)" :all="all" />
     <template v-if="pack">
       <p class="note">{{ say`Handover` }}</p>
       <h1 class="figure text-[30px] leading-9 font-semibold">{{ pack.title }}</h1>
@@ -191,7 +212,7 @@ const print = () => window.print();
       <p class="note mt-3">{{ pack.foot }}</p>
       <div class="mt-6 border-t-2 border-line pt-4">
         <RecordSheet
-          v-for="{ record, scheduled } in sheets"
+          v-for="{ record, scheduled } in drawn"
           :key="scheduled.cable.id"
           :record="record"
           :scheduled="scheduled"

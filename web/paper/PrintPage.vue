@@ -7,7 +7,8 @@ import { kitOf } from '../../core/cutting/kit.ts';
 import { cutGroups } from '../../core/cutting/pieces.ts';
 import { cuttingListDoc, kitDoc, scheduleDoc } from '../../core/paper/listDoc.ts';
 import { useBench } from '../stores/bench.ts';
-import { madeOf } from '../kit/made.ts';
+import FillingMark from '../ui/FillingMark.vue';
+import { useMade } from '../kit/made.ts';
 import { useCutPlan } from '../kit/useCutPlan.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -16,7 +17,7 @@ const { jobId, what } = defineProps<{ jobId: string; what: string }>();
 
 const bench = useBench();
 const job = computed(() => bench.jobById(jobId));
-const made = computed(() => (job.value ? madeOf([job.value], bench.shop) : []));
+const { made, worked, all } = useMade(() => ({ jobs: job.value ? [job.value] : [], shop: bench.shop }));
 const groups = computed(() => (what === 'cutting' ? cutGroups(made.value, bench.shop) : []));
 const rules = computed(() => bench.shop.practice.cutting);
 const { plans, solving } = useCutPlan(
@@ -50,6 +51,7 @@ const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'long' }).for
       }}</RouterLink>
       <span v-if="solving" role="status">{{ say`The plan is still being proved.` }}</span>
     </div>
+    <FillingMark :done="worked" :all="all" />
     <h1 class="figure text-[28px] leading-8 font-semibold">{{ doc.title }}</h1>
     <p class="mb-3 text-[15px]">{{ doc.subtitle }}, {{ when }}</p>
     <table class="w-full border-collapse">

@@ -6,6 +6,7 @@ import { tagFileName, writeTestRecord } from '../../core/paper/testRecord.ts';
 import { huntsOf, saveFile } from '../storage/files.ts';
 import { picturesOf } from '../storage/photos.ts';
 import { useBench } from '../stores/bench.ts';
+import FillingMark from '../ui/FillingMark.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import RecordSheet from './RecordSheet.vue';
 import { useSheets } from './sheets.ts';
@@ -16,7 +17,9 @@ import { say } from '../../core/words/say.ts';
 const { jobId, cableId } = defineProps<{ jobId: string; cableId?: string }>();
 
 const bench = useBench();
-const { job, sheets, picturesFor } = useSheets(() => ({ jobId, cableId }));
+const { job, sheets, drawn, worked, all, ready, picturesFor } = useSheets(() => ({ jobId, cableId }));
+/** Pictures that are kept with a cable and cannot be read, by its tag. */
+const damaged = ref<readonly string[]>([]);
 const { busy, problem, keep } = useMaking();
 const paper = ref<Paper>('A4');
 const host = useTemplateRef<HTMLElement>('host');
@@ -28,10 +31,12 @@ const savePdf = () =>
       import('./recordPdf.ts'),
       import('./fonts.ts'),
     ]);
+    await ready();
     const [sheet] = sheets.value;
     if (!sheet || !host.value) return;
     const fonts = await paperFonts();
-    const { pictures } = await picturesFor(host.value, 0, fonts);
+    const { pictures, missing } = await picturesFor(host.value, 0, fonts);
+    damaged.value = missing > 0 ? [say`${sheet.record.tag} (${missing})`] : [];
     const pdf = await recordPdf(sheet.record, paper.value, fonts, pictures);
     saveFile(`${fileBase.value}-record.pdf`, pdf, 'application/pdf');
   });
@@ -45,11 +50,17 @@ const saveZip = () =>
     if (!own || !host.value) return;
     const [{ jobZip }, { paperFonts }] = await Promise.all([import('./jobZip.ts'), import('./fonts.ts')]);
     const fonts = await paperFonts();
+    busy.value = say`waiting for every sheet`;
+    await ready();
     const cables = [];
+    const unreadable: string[] = [];
     for (const [i, { record }] of sheets.value.entries()) {
       busy.value = say`drawing ${i + 1} of ${sheets.value.length}`;
-      cables.push({ record, ...(await picturesFor(host.value, i, fonts)) });
+      const { missing, ...drawing } = await picturesFor(host.value, i, fonts);
+      cables.push({ record, ...drawing });
+      if (missing > 0) unreadable.push(say`${record.tag} (${missing})`);
     }
+    damaged.value = unreadable;
     const zipped = await jobZip(
       own,
       bench.shop,
@@ -65,7 +76,11 @@ const saveZip = () =>
     );
     saveFile(`${tagFileName(own.title)}.zip`, zipped, 'application/zip');
   });
-const print = () => window.print();
+const print = () =>
+  keep(say`waiting for every sheet`, async () => {
+    await ready();
+    window.print();
+  });
 </script>
 
 <template>
@@ -103,14 +118,18 @@ const print = () => window.print();
         >{{ cableId ? say`Back to Prove` : say`Back to the bench` }}</RouterLink
       >
       <span v-if="busy" role="status">{{ busy }} …</span>
+      <span v-if="damaged.length > 0" class="font-bold text-fails" role="alert">{{
+        say`Pictures that cannot be read are left out: ${damaged.join(', ')}.`
+      }}</span>
       <span v-if="problem" class="font-bold text-fails" role="alert">{{ problem }}</span>
     </div>
+    <FillingMark :done="Math.min(worked, drawn.length)" :all="all" />
     <RecordSheet
-      v-for="{ record, scheduled } in sheets"
+      v-for="{ record, scheduled } in drawn"
       :key="scheduled.cable.id"
       :record="record"
       :scheduled="scheduled"
     />
-    <p v-if="sheets.length === 0">{{ say`There is no cable in this job yet.` }}</p>
+    <p v-if="all === 0">{{ say`There is no cable in this job yet.` }}</p>
   </main>
 </template>

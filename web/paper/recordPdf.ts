@@ -165,7 +165,22 @@ export async function drawRecord(
   async function photographs(): Promise<void> {
     const shown = photos.slice(0, MOST_PHOTOS);
     if (shown.length === 0) return;
-    const pictures = await Promise.all(shown.map((jpeg) => pdf.embedJpg(jpeg)));
+    // One that is damaged inside is left out; the others are not lost with it.
+    const embedded = await Promise.all(shown.map((jpeg) => pdf.embedJpg(jpeg).catch(() => null)));
+    const pictures = embedded.filter((own) => own !== null);
+    if (pictures.length < embedded.length) {
+      turn(LINE);
+      down(LINE);
+      text(
+        say`${embedded.length - pictures.length} photographs cannot be read`,
+        MARGIN,
+        9,
+        plain,
+        inner,
+        PALE,
+      );
+    }
+    if (pictures.length === 0) return;
     const wide = (inner - 8 * (MOST_PHOTOS - 1)) / MOST_PHOTOS;
     const high = Math.max(...pictures.map((own) => (wide * own.height) / own.width));
     turn(high + 30);

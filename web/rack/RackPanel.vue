@@ -9,7 +9,7 @@ import type { Cable, Stage } from '../../core/job/cable.ts';
 import type { Job } from '../../core/job/job.ts';
 import { digits } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
-import { workOf } from '../stores/work.ts';
+import { triedWork } from '../stores/work.ts';
 import JobSheets from './JobSheets.vue';
 import RackRow from './RackRow.vue';
 import SetManyBar from './SetManyBar.vue';
@@ -48,10 +48,10 @@ watch(
 );
 /** What an edit does to the other cables of a circuit or stud is shown a frame after what it does to its own. */
 const painted = usePainted(() => ({ job, shop: bench.shop }));
-function workInRack(cable: Cable): CableWork {
+function workInRack(cable: Cable): CableWork | null {
   const { job: own, shop } = painted.value;
   const isSettled = cable.id !== cableId && own.id === job.id && own.cables.includes(cable);
-  return isSettled ? workOf(cable, shop, own) : workOf(cable, bench.shop, job);
+  return isSettled ? triedWork(cable, shop, own) : triedWork(cable, bench.shop, job);
 }
 const totals = useTotals(() => painted.value);
 function mark(id: string): void {

@@ -14,7 +14,8 @@ import { say } from '../../core/words/say.ts';
 /** One cable of the rack: tag, size, length, from where to where, its miniature, and seven ticks. */
 const { cable, work, jobId, stage, isOpen, isMarked } = defineProps<{
   cable: Cable;
-  work: CableWork;
+  /** Null where it cannot be worked up: then it is one red line, and the others go on. */
+  work: CableWork | null;
   jobId: string;
   stage: Stage;
   isOpen: boolean;
@@ -25,15 +26,15 @@ defineEmits<{ mark: [] }>();
 const { prefs } = usePrefs();
 const SIGNS = { positive: '+', negative: '−', link: '±' } as const;
 const length = computed(() => {
-  const mm = work.lengths?.finishedMm ?? cable.run.lengthMm + cable.run.loopMm;
+  const mm = work?.lengths?.finishedMm ?? cable.run.lengthMm + cable.run.loopMm;
   return prefs.lengths === 'in' ? `${digits(mm / 304.8, 1)}\u2009ft` : `${digits(mm / 1000, 2)}\u2009m`;
 });
-const isFailing = computed(() => work.verdict.state === 'fails');
+const isFailing = computed(() => work?.verdict.state === 'fails');
 /** The stage the work has come to: the first that is not done. */
-const now = computed(() => STAGES.find((name) => !work.stages[name].done));
+const now = computed(() => STAGES.find((name) => !work?.stages[name].done));
 const spokenTicks = computed(
   () =>
-    say`${STAGES.filter((name) => work.stages[name].done).length} of 7 stages done${isFailing.value ? say`, fails` : ''}`,
+    say`${STAGES.filter((name) => work?.stages[name].done).length} of 7 stages done${isFailing.value ? say`, fails` : ''}`,
 );
 </script>
 
@@ -55,7 +56,8 @@ const spokenTicks = computed(
     <span class="figure flex items-baseline justify-between gap-2 text-[16px] leading-5 font-semibold">
       <span class="truncate">{{ cable.tag }}</span>
       <span class="text-[15px] font-medium whitespace-nowrap"
-        >{{ sizeText(work.choice.taken.at.size, prefs.sizes) }}&ensp;{{ length }}</span
+        ><template v-if="work">{{ sizeText(work.choice.taken.at.size, prefs.sizes) }}&ensp;</template
+        >{{ length }}</span
       >
     </span>
     <span class="block truncate text-[12.5px] leading-4">
@@ -63,7 +65,10 @@ const spokenTicks = computed(
       ><span class="sr-only">{{ say`to` }}</span>
       {{ cable.ends.B.at || say`to …` }}
     </span>
-    <span class="mt-0.5 flex items-center gap-1">
+    <span v-if="!work" class="block truncate text-[12.5px] font-bold text-fails">{{
+      say`cannot be worked up`
+    }}</span>
+    <span v-else class="mt-0.5 flex items-center gap-1">
       <span class="figure w-3 text-[15px] font-semibold" :aria-label="word(cable.polarity)">{{
         SIGNS[cable.polarity]
       }}</span>

@@ -5,7 +5,7 @@ import type { CableWork } from '../../core/cableWork.ts';
 import type { Job } from '../../core/job/job.ts';
 import type { Shop } from '../../core/job/shop.ts';
 import { summarise } from '../../core/workup.ts';
-import { workOf } from '../stores/work.ts';
+import { triedWork } from '../stores/work.ts';
 import { today } from '../ui/today.ts';
 
 /** What the cables of a job come to. */
@@ -44,7 +44,8 @@ export function useTotals(asked: () => { job: Job; shop: Shop }) {
     let at = from;
     for (; at < job.cables.length && performance.now() - began < SLICE_MS; at += 1) {
       const cable = job.cables[at];
-      if (cable) works.push(workOf(cable, shop, job));
+      const work = cable && triedWork(cable, shop, job);
+      if (work) works.push(work);
     }
     if (at < job.cables.length) timer = setTimeout(() => inSlices(job, shop, works, at), 0);
     else totals.value = summed(job, shop, works);
@@ -60,7 +61,7 @@ export function useTotals(asked: () => { job: Job; shop: Shop }) {
         totals.value = summed(
           job,
           shop,
-          job.cables.map((cable) => workOf(cable, shop, job)),
+          job.cables.flatMap((cable) => triedWork(cable, shop, job) ?? []),
         );
       } else timer = setTimeout(() => inSlices(job, shop, [], 0), AFTER_MS);
     },

@@ -9,10 +9,10 @@ import { usesDie } from '../../core/termination/methods/method.ts';
 import { digits } from '../../core/units/figure.ts';
 import { takenReading } from '../bench/prove/readings.ts';
 import { usePersonNeeded } from '../bench/usePersonNeeded.ts';
-import { keepPicture, takePhoto } from '../storage/photos.ts';
+import { keptOrWhy, takePhoto } from '../storage/photos.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
-import { workOf } from '../stores/work.ts';
+import { triedWork } from '../stores/work.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
@@ -54,7 +54,8 @@ const job = computed(() => bench.jobById(jobId));
 /** Ends that a die closed on, each with what it was made of. */
 const ends = computed(() =>
   (job.value?.cables ?? []).flatMap((cable) => {
-    const work = workOf(cable, bench.shop, job.value);
+    const work = triedWork(cable, bench.shop, job.value);
+    if (!work) return [];
     return END_NAMES.filter((name) => usesDie(work.ends[name].method)).map((name) => ({
       key: `${cable.id}.${name}`,
       cable,
@@ -155,12 +156,14 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
         heightPx: taken.photo.heightPx,
       }
     : null;
-  if (photo && taken?.ok) await keepPicture(photo.id, taken.photo.jpeg);
+  const why = photo && taken?.ok ? await keptOrWhy(photo.id, taken.photo.jpeg) : '';
+  const isPictured = photo !== null && why === '';
   bench.editCable(jobId, cable.id, say`section of end ${end}`, (draft) => {
     draft.readings.push(reading);
-    if (photo) draft.photos.push(photo);
+    if (isPictured && photo) draft.photos.push(photo);
   });
-  kept.value = say`Kept with ${cable.tag}, end ${end}${photo ? say`, and its picture with it` : ''}.`;
+  kept.value = say`Kept with ${cable.tag}, end ${end}${isPictured ? say`, and its picture with it` : ''}.`;
+  problem.value = why;
 }
 </script>
 

@@ -63,7 +63,10 @@ export function useSection() {
       return;
     }
     stage.value = 'opening';
-    const answer = await start().open(from);
+    // What a worker cannot take, it says no more of than that.
+    const answer = await start()
+      .open(from)
+      .catch(() => null);
     if (own !== run) return;
     show(answer, from.name);
     drawn.value = null;

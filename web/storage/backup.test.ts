@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { zipSync } from 'fflate';
+import { unzipSync, zipSync } from 'fflate';
 import JSZip from 'jszip';
-import { jobFileSchema, VERSION } from '../../core/job/job.ts';
+import { jobFileSchema } from '../../core/job/job.ts';
 import { thinned } from './thinning.ts';
-import { type Everything, readBackup, writeBackup } from './backup.ts';
+import { BACKUP_VERSION, type Everything, readBackup, writeBackup } from './backup.ts';
+import { cases } from '../../core/validFixture.ts';
 import { prefsSchema } from './prefs.ts';
 import { troubleSays } from './trouble.ts';
 
@@ -25,9 +26,9 @@ const everything: Everything = {
   photos: { p1: new Uint8Array(readFileSync('demo/sections/section-08.jpg')) },
 };
 const MADE = '2026-11-27T09:00:00.000Z';
-const written = writeBackup(everything, MADE);
-const sentence = (bytes: Uint8Array) => {
-  const read = readBackup(bytes);
+const written = await writeBackup(everything, MADE);
+const sentence = async (bytes: Uint8Array) => {
+  const read = await readBackup(bytes);
   return read.ok ? '' : read.sentence;
 };
 
@@ -41,9 +42,23 @@ async function changed(change: Readonly<Record<string, string | Uint8Array | nul
   return zip.generateAsync({ type: 'uint8array' });
 }
 
+/** As an earlier version wrote it, with no checksums; some of its files changed. */
+const older = (change: Readonly<Record<string, string | Uint8Array | null>>) =>
+  changed({
+    'manifest.json': JSON.stringify({
+      format: 'gruff-anchor-backup',
+      version: 3,
+      madeAt: MADE,
+      jobs: 2,
+      hunts: 1,
+      photos: 1,
+    }),
+    ...change,
+  });
+
 describe('a backup', () => {
-  test('comes back exactly equal', () => {
-    const read = readBackup(written);
+  test('comes back exactly equal', async () => {
+    const read = await readBackup(written);
     if (!read.ok) throw new Error(read.sentence);
     const { manifest, ...rest } = read.value;
     expect(rest).toEqual(everything);
@@ -58,8 +73,8 @@ describe('a backup', () => {
       job: unknown;
       shop: unknown;
     };
-    const read = readBackup(
-      await changed({ 'jobs/0.json': JSON.stringify(old.job), 'shop.json': JSON.stringify(old.shop) }),
+    const read = await readBackup(
+      await older({ 'jobs/0.json': JSON.stringify(old.job), 'shop.json': JSON.stringify(old.shop) }),
     );
     expect(read.ok && read.value.kept.jobs[0]?.cables[0]).toMatchObject({ fitted: [], waivers: [] });
   });
@@ -68,7 +83,7 @@ describe('a backup', () => {
 describe('what is no backup is refused in a sentence', () => {
   const manifest = {
     format: 'gruff-anchor-backup',
-    version: VERSION,
+    version: BACKUP_VERSION,
     madeAt: MADE,
     jobs: 2,
     hunts: 1,
@@ -82,44 +97,51 @@ describe('what is no backup is refused in a sentence', () => {
     ['a path that climbs', zipSync({ '../../etc/passwd': new Uint8Array(3) }), /has no place in one/],
     ['an absolute path', zipSync({ '/jobs/0.json': new Uint8Array(3) }), /has no place in one/],
     ['an empty zip', zipSync({}), /lacks manifest/],
-  ])('%s', (_, bytes, words) => expect(sentence(bytes)).toMatch(words));
+  ])('%s', async (_, bytes, words) => expect(await sentence(bytes)).toMatch(words));
   test('one that lacks a part, holds damaged JSON, or a figure out of range', async () => {
-    expect(sentence(await changed({ 'shop.json': null }))).toContain('lacks shop.json');
-    expect(sentence(await changed({ 'jobs/0.json': '{"id":' }))).toContain(
+    expect(await sentence(await older({ 'shop.json': null }))).toContain('lacks shop.json');
+    expect(await sentence(await older({ 'jobs/0.json': '{"id":' }))).toContain(
       'jobs/0.json is not complete JSON',
     );
     const job = { ...hut.job, title: '' };
-    expect(sentence(await changed({ 'jobs/0.json': JSON.stringify(job) }))).toContain('at “title”');
+    expect(await sentence(await older({ 'jobs/0.json': JSON.stringify(job) }))).toContain(
+      '“title” is shorter than 1 letters',
+    );
   });
   test('a newer one, by name', async () => {
-    const newer = JSON.stringify({ ...manifest, version: VERSION + 1 });
-    expect(sentence(await changed({ 'manifest.json': newer }))).toContain('newer version');
+    const newer = JSON.stringify({ ...manifest, version: BACKUP_VERSION + 1 });
+    expect(await sentence(await older({ 'manifest.json': newer }))).toContain('newer version');
   });
   test('keys that reach for the prototype change nothing', async () => {
     const text = JSON.stringify(hut.job).replace(
       /^\{/,
       '{"__proto__":{"polluted":true},"constructor":{"x":1},',
     );
-    expect(sentence(await changed({ 'jobs/0.json': text }))).toContain('jobs/0.json');
+    expect(await sentence(await older({ 'jobs/0.json': text }))).toContain('jobs/0.json');
     expect(({} as Record<string, unknown>)['polluted']).toBeUndefined();
   });
   test('a picture that lies about what it is stays out', async () => {
     const svg = '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>';
-    const read = readBackup(await changed({ 'photos/p2.jpg': svg }));
+    const read = await readBackup(
+      await older({
+        'photos/p2.jpg': svg,
+        'manifest.json': JSON.stringify({ ...manifest, version: 3, photos: 2 }),
+      }),
+    );
     expect(read.ok && Object.keys(read.value.photos)).toEqual(['p1']);
   });
-  test('a zip that says it unpacks to far too much is not unpacked', () => {
+  test('a zip that says it unpacks to far too much is not unpacked', async () => {
     const bomb = zipSync({ 'manifest.json': [new Uint8Array(210_000_000), { level: 9 }] });
     expect(bomb.length).toBeLessThan(1_000_000);
-    expect(sentence(bomb)).toMatch(/far larger/);
+    expect(await sentence(bomb)).toMatch(/far larger/);
   });
   test('whatever bytes it is given, it answers with a sentence and never throws', () =>
     fc.assert(
-      fc.property(fc.uint8Array({ maxLength: 400 }), fc.nat(written.length - 1), (noise, at) => {
+      fc.asyncProperty(fc.uint8Array({ maxLength: 400 }), fc.nat(written.length - 1), async (noise, at) => {
         const broken = written.slice();
         broken.set(noise.subarray(0, Math.min(noise.length, broken.length - at)), at);
         for (const bytes of [noise, broken]) {
-          const read = readBackup(bytes);
+          const read = await readBackup(bytes);
           if (!read.ok && read.sentence === '') return false;
         }
         return true;
@@ -128,23 +150,94 @@ describe('what is no backup is refused in a sentence', () => {
     ));
 });
 
+describe('a backup is whole or refused', () => {
+  test('whatever bit of it is flipped, no figure of it changes silently', () =>
+    fc.assert(
+      fc.asyncProperty(fc.nat(written.length - 1), fc.nat(7), async (at, bit) => {
+        const flipped = written.slice();
+        flipped[at] = (flipped[at] ?? 0) ^ (1 << bit);
+        const read = await readBackup(flipped);
+        if (!read.ok) return read.sentence !== '';
+        const { manifest: _, ...rest } = read.value;
+        expect(rest).toEqual(everything);
+        return true;
+      }),
+      { numRuns: cases(60) },
+    ));
+  test('whatever entry of it is missing, doubled, swapped or strange, it is refused', async () => {
+    const zip = unzipSync(written);
+    const names = Object.keys(zip);
+    for (const name of names) {
+      const { [name]: gone, ...rest } = zip;
+      expect(await sentence(zipSync(rest))).toMatch(/lacks/);
+      // More room in the manifest changes nothing that it says.
+      if (name === 'manifest.json') continue;
+      expect(await sentence(zipSync({ ...rest, [name]: new Uint8Array([...(gone ?? []), 32]) }))).toMatch(
+        /is not as it was written/,
+      );
+    }
+    const [first, second] = [zip['jobs/0.json'], zip['jobs/1.json']];
+    if (!first || !second) throw new Error('no jobs');
+    expect(await sentence(zipSync({ ...zip, 'jobs/0.json': second, 'jobs/1.json': first }))).toMatch(
+      /as it was/,
+    );
+    expect(await sentence(zipSync({ ...zip, 'jobs/2.json': first }))).toMatch(/is not of it/);
+  });
+  test('one of an earlier version is held against its own counts, and its jobs against one another', async () => {
+    expect(await sentence(await older({ 'jobs/1.json': null }))).toContain(
+      'says it holds 2 jobs, and holds 1',
+    );
+    expect(await sentence(await older({ 'jobs/0.json': null, 'jobs/1.json': null }))).toContain('holds 0');
+    expect(await sentence(await older({ 'photos/p1.jpg': null }))).toContain('1 photographs, and holds 0');
+    const text = JSON.stringify(hut.job);
+    expect(await sentence(await older({ 'jobs/0.json': text, 'jobs/1.json': text }))).toContain(
+      'something twice',
+    );
+  });
+  test('packed to cost time, it is refused before it costs any', async () => {
+    const nested = new TextEncoder().encode('['.repeat(30_000_000));
+    const bomb = zipSync({ 'manifest.json': [nested, { level: 9 }] });
+    const began = performance.now();
+    expect(await sentence(bomb)).toMatch(/not complete JSON/);
+    expect(performance.now() - began).toBeLessThan(2000);
+  });
+});
+
 describe('versions are thinned', () => {
   const MINUTE = 60_000;
   const now = Date.UTC(2026, 10, 27);
   test('close together now, far apart long ago', () => {
     const everyMinute = Array.from({ length: 60 * 24 * 3 }, (_, i) => now - i * MINUTE);
-    const kept = thinned(everyMinute, now).map((time) => (now - time) / MINUTE);
+    const kept = thinned(everyMinute).map((time) => (now - time) / MINUTE);
     expect(kept.filter((age) => age < 60).length).toBeGreaterThanOrEqual(11);
     expect(kept.filter((age) => age >= 60 && age < 24 * 60).length).toBeLessThanOrEqual(24);
     expect(kept.filter((age) => age >= 24 * 60).length).toBeLessThanOrEqual(4);
   });
+  test('a clock that runs years ahead, or is put back, costs no version but what a day of rest would', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 20 * 24 * 60 }), { maxLength: 40 }),
+        fc.integer({ min: 2, max: 20_000 }),
+        fc.constantFrom(1, -1),
+        (ages, days, sign) => {
+          const times = ages.map((age) => now - age * MINUTE);
+          const rested = thinned([...times, now + sign * 24 * 60 * MINUTE]);
+          const jumped = thinned([...times, now + sign * days * 24 * 60 * MINUTE]);
+          const ours = (kept: readonly number[]) => kept.filter((time) => times.includes(time));
+          return sign > 0
+            ? ours(jumped).join() === ours(rested).join()
+            : ours(jumped).length >= ours(rested).length - 1;
+        },
+      ),
+      { numRuns: cases(100) },
+    ));
   test('whatever is thinned stays thinned, keeps the oldest, and makes nothing up', () =>
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 400 * 24 * 60 }), { maxLength: 80 }), (ages) => {
         const times = ages.map((age) => now - age * MINUTE);
-        const kept = thinned(times, now);
+        const kept = thinned(times);
         return (
-          thinned(kept, now).join() === kept.join() &&
+          thinned(kept).join() === kept.join() &&
           kept.every((time) => times.includes(time)) &&
           (times.length === 0 || kept[0] === Math.min(...times))
         );

@@ -1,18 +1,18 @@
 import { strFromU8, strToU8, unzipSync, type ZipOptions, zipSync } from 'fflate';
 import * as z from 'zod/mini';
-import { huntSchema } from '../../core/hunt/chain.ts';
-import { binSchema } from '../../core/job/bin.ts';
-import type { Parsed } from '../../core/job/file.ts';
-import { jobSchema, VERSION } from '../../core/job/job.ts';
-import { migrateJob, migrateShop } from '../../core/job/migrate.ts';
+import { isTooDeep, type Parsed } from '../../core/job/file.ts';
 import { id, moment } from '../../core/job/text.ts';
-import { shopSchema } from '../../core/job/shop.ts';
+import { refusalSays } from '../../core/job/refusal.ts';
+import { readStored, type StoredKind } from '../../core/job/stored.ts';
 import type { Kept } from './library.ts';
-import { prefsSchema, type Prefs } from './prefs.ts';
+import { type Prefs, readPrefs } from './prefs.ts';
 import { roundSchema, type KeptRound } from './training.ts';
 import { say } from '../../core/words/say.ts';
 
 const FORMAT = 'gruff-anchor-backup';
+/** From version 4 on a backup names every one of its entries with a checksum. */
+export const BACKUP_VERSION = 4;
+const SEALED_FROM = 4;
 
 /** Everything that a browser keeps, as one. */
 export interface Everything {
@@ -23,6 +23,7 @@ export interface Everything {
   readonly photos: Readonly<Record<string, Uint8Array>>;
 }
 
+const checksum = z.string().check(z.regex(/^[0-9a-f]{64}$/));
 const manifestSchema = z.strictObject({
   format: z.literal(FORMAT),
   version: z.int().check(z.gte(1)),
@@ -30,153 +31,230 @@ const manifestSchema = z.strictObject({
   jobs: z.int().check(z.gte(0)),
   hunts: z.int().check(z.gte(0)),
   photos: z.int().check(z.gte(0)),
+  /** SHA-256 of every other entry, by its name. */
+  entries: z.optional(z.record(z.string(), checksum)),
+  /** SHA-256 of all that this says itself. */
+  seal: z.optional(checksum),
 });
 export type Manifest = z.infer<typeof manifestSchema>;
 
-const LARGEST_ZIP = 1_000_000_000;
-const LARGEST_ENTRY = 200_000_000;
-const LARGEST_UNPACKED = 2_000_000_000;
+const LARGEST_ZIP = 1_500_000_000;
+/** Words and figures unpack to no more than this, one entry and all of them; pictures are not packed. */
+const LARGEST_ENTRY = 64_000_000;
+const LARGEST_WORDS = 256_000_000;
 const MOST_ENTRIES = 20_000;
 /** What a name in a backup may be: it goes nowhere but into the browser's store. */
 const NAME =
   /^(?:manifest|shop|bin|prefs|training|hunts)\.json$|^jobs\/\d{1,5}\.json$|^photos\/[\w.-]{1,60}\.jpg$/;
 const FOLDER = /^(?:jobs|photos)\/$/;
+const MANIFEST = 'manifest.json';
 const JPEG_START = [0xff, 0xd8, 0xff];
 
-/** A backup as a zip: plain JSON a job, photographs as they are. */
-export function writeBackup({ kept, prefs, rounds, photos }: Everything, madeAt: string): Uint8Array {
-  const manifest: Manifest = {
+async function sha256(bytes: Uint8Array): Promise<string> {
+  const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>));
+  return Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('');
+}
+const written = (data: unknown): Uint8Array => strToU8(`${JSON.stringify(data, null, 1)}\n`);
+/** The seal of a manifest: of all it says but the seal itself. */
+const sealOf = ({ seal: _, ...said }: Manifest): Promise<string> => sha256(written(said));
+
+/** A backup as a zip: plain JSON a job, photographs as they are, and a checksum of each in its manifest. */
+export async function writeBackup(
+  { kept, prefs, rounds, photos }: Everything,
+  madeAt: string,
+): Promise<Uint8Array> {
+  const files: Record<string, Uint8Array> = {
+    'shop.json': written(kept.shop),
+    'hunts.json': written(kept.hunts),
+    'bin.json': written(kept.bin),
+    'prefs.json': written(prefs),
+    'training.json': written(rounds),
+  };
+  kept.jobs.forEach((job, i) => {
+    files[`jobs/${i}.json`] = written(job);
+  });
+  for (const [name, bytes] of Object.entries(photos)) files[`photos/${name}.jpg`] = bytes;
+  const entries: Record<string, string> = {};
+  for (const [name, bytes] of Object.entries(files)) entries[name] = await sha256(bytes);
+  const said: Manifest = {
     format: FORMAT,
-    version: VERSION,
+    version: BACKUP_VERSION,
     madeAt,
     jobs: kept.jobs.length,
     hunts: kept.hunts.length,
     photos: Object.keys(photos).length,
+    entries,
   };
-  const json = (data: unknown): [Uint8Array, ZipOptions] => [
-    strToU8(`${JSON.stringify(data, null, 1)}\n`),
-    { level: 6 },
-  ];
-  const files: Record<string, [Uint8Array, ZipOptions]> = {
-    'manifest.json': json(manifest),
-    'shop.json': json(kept.shop),
-    'hunts.json': json(kept.hunts),
-    'bin.json': json(kept.bin),
-    'prefs.json': json(prefs),
-    'training.json': json(rounds),
-  };
-  kept.jobs.forEach((job, i) => {
-    files[`jobs/${i}.json`] = json(job);
-  });
-  for (const [name, bytes] of Object.entries(photos)) files[`photos/${name}.jpg`] = [bytes, { level: 0 }];
-  return zipSync(files);
-}
-
-const refuse = (sentence: string, path = ''): Parsed<never> => ({ ok: false, sentence, path });
-
-/**
- * Reads a backup. Nothing is half read: the answer is everything, or one sentence saying why not. What the zip says of
- * its own sizes is looked at before anything is unpacked.
- */
-export function readBackup(bytes: Uint8Array): Parsed<Everything & { readonly manifest: Manifest }> {
-  if (bytes.length > LARGEST_ZIP)
-    return refuse(say`This file is far larger than any backup; it was not read.`);
-  let files: Record<string, Uint8Array>;
-  let [total, count, bad] = [0, 0, ''];
-  try {
-    files = unzipSync(bytes, {
-      filter: ({ name, originalSize }) => {
-        // Packed anew by hand, a zip may name its folders as well.
-        if (FOLDER.test(name) && originalSize === 0) return false;
-        count += 1;
-        total += originalSize;
-        if (!NAME.test(name)) bad ||= name;
-        return (
-          bad === '' && originalSize <= LARGEST_ENTRY && total <= LARGEST_UNPACKED && count <= MOST_ENTRIES
-        );
-      },
-    });
-  } catch {
-    return refuse(say`This is no backup: it is not a zip, or it is damaged.`);
-  }
-  if (bad)
-    return refuse(
-      say`This is no backup of this application: “${bad.slice(0, 60)}” has no place in one.`,
-      bad,
-    );
-  if (total > LARGEST_UNPACKED || count > MOST_ENTRIES || Object.keys(files).length < count)
-    return refuse(say`Unpacked this would be far larger than any backup; it was not read.`);
-  return readFiles(files);
+  const manifest = written({ ...said, seal: await sealOf(said) });
+  return zipSync(
+    Object.fromEntries(
+      Object.entries({ [MANIFEST]: manifest, ...files }).map(
+        ([name, bytes]): [string, [Uint8Array, ZipOptions]] => [
+          name,
+          [bytes, { level: name.endsWith('.jpg') ? 0 : 6 }],
+        ],
+      ),
+    ),
+  );
 }
 
 class Refused extends Error {
   readonly path: string;
-  constructor(sentence: string, path: string) {
+  constructor(sentence: string, path = '') {
     super(sentence);
     this.path = path;
   }
 }
 
-function readFiles(files: Record<string, Uint8Array>): Parsed<Everything & { readonly manifest: Manifest }> {
-  const read = <T>(
-    name: string,
-    schema: z.ZodMiniType<T>,
-    migrate: (data: unknown) => unknown = (data) => data,
-  ): T => {
+/** What a zip holds, once what it says of itself was looked at: nothing is unpacked before. */
+function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
+  if (bytes.length > LARGEST_ZIP)
+    throw new Refused(say`This file is far larger than any backup; it was not read.`);
+  const names = new Set<string>();
+  let [words, bad, twice, tooMuch] = [0, '', '', false];
+  let files: Record<string, Uint8Array>;
+  try {
+    files = unzipSync(bytes, {
+      filter: ({ name, size, originalSize }) => {
+        // Packed anew by hand, a zip may name its folders as well.
+        if (FOLDER.test(name) && originalSize === 0) return false;
+        if (!NAME.test(name)) bad ||= name;
+        if (names.has(name)) twice ||= name;
+        names.add(name);
+        const isWords = name.endsWith('.json');
+        if (isWords) words += originalSize;
+        tooMuch ||= isWords
+          ? originalSize > LARGEST_ENTRY || words > LARGEST_WORDS
+          : originalSize > 2 * size + 1000;
+        tooMuch ||= names.size > MOST_ENTRIES;
+        return bad === '' && twice === '' && !tooMuch;
+      },
+    });
+  } catch {
+    throw new Refused(say`This is no backup: it is not a zip, or it is damaged.`);
+  }
+  if (bad)
+    throw new Refused(
+      say`This is no backup of this application: “${bad.slice(0, 60)}” has no place in one.`,
+      bad,
+    );
+  if (twice) throw new Refused(say`This backup is damaged: it holds ${twice} twice.`, twice);
+  if (tooMuch) throw new Refused(say`Unpacked this would be far larger than any backup; it was not read.`);
+  return files;
+}
+
+/**
+ * Reads a backup. Nothing is half read: the answer is everything, or one sentence saying why not. Every entry is held
+ * against its checksum, and counts and ids against the manifest, before anything of it is used.
+ */
+export async function readBackup(
+  bytes: Uint8Array,
+): Promise<Parsed<Everything & { readonly manifest: Manifest }>> {
+  try {
+    return { ok: true, value: await readFiles(unpacked(bytes)) };
+  } catch (error) {
+    return error instanceof Refused
+      ? { ok: false, sentence: error.message, path: error.path }
+      : { ok: false, sentence: say`This backup cannot be used: something in it is damaged.`, path: '' };
+  }
+}
+
+function jsonIn(files: Record<string, Uint8Array>, name: string): unknown {
+  const file = files[name];
+  if (!file) throw new Refused(say`This backup lacks ${name}.`, name);
+  try {
+    const contents = strFromU8(file);
+    if (isTooDeep(contents)) throw new RangeError('too deep');
+    return JSON.parse(contents);
+  } catch {
+    throw new Refused(say`This backup is damaged: ${name} is not complete JSON.`, name);
+  }
+}
+const unusable = (name: string, why: string) =>
+  new Refused(say`This backup cannot be used: in ${name}, ${why}.`, name);
+
+/** Something of a file by its schema. */
+function parsed<T>(name: string, schema: z.ZodMiniType<T>, data: unknown): T {
+  const read = schema.safeParse(data);
+  if (read.success) return read.data;
+  throw unusable(name, refusalSays(read.error, data));
+}
+/** Something of a file, by whichever version wrote it. */
+function stored<Kind extends StoredKind>(kind: Kind, name: string, data: unknown) {
+  const read = readStored(kind, data);
+  if (read.ok) return read.value;
+  throw unusable(name, read.sentence.replace(/\.$/, ''));
+}
+function storedList<Kind extends StoredKind>(kind: Kind, name: string, data: unknown) {
+  if (!Array.isArray(data)) throw unusable(name, say`there is no list`);
+  return data.map((item: unknown) => stored(kind, name, item));
+}
+
+async function readManifest(files: Record<string, Uint8Array>): Promise<Manifest> {
+  const data = jsonIn(files, MANIFEST);
+  const version = (data as { version?: unknown } | null)?.version;
+  if (typeof version === 'number' && version > BACKUP_VERSION)
+    throw new Refused(
+      say`This backup was made by a newer version (${version}, this one reads ${BACKUP_VERSION}). Update, then restore it.`,
+      'version',
+    );
+  const manifest = parsed(MANIFEST, manifestSchema, data);
+  if (manifest.version < SEALED_FROM) return manifest;
+  const { entries, seal } = manifest;
+  if (!entries || seal !== (await sealOf(manifest)))
+    throw new Refused(say`This backup is damaged: its manifest is not as it was written.`, MANIFEST);
+  for (const name of Object.keys(files))
+    if (name !== MANIFEST && !Object.hasOwn(entries, name))
+      throw new Refused(say`This backup is damaged: ${name} is not of it.`, name);
+  for (const [name, sum] of Object.entries(entries)) {
     const file = files[name];
     if (!file) throw new Refused(say`This backup lacks ${name}.`, name);
-    let data: unknown;
-    try {
-      data = JSON.parse(strFromU8(file));
-    } catch {
-      throw new Refused(say`This backup is damaged: ${name} is not complete JSON.`, name);
-    }
-    const parsed = schema.safeParse(migrate(data));
-    if (parsed.success) return parsed.data;
-    const [issue] = parsed.error.issues;
-    throw new Refused(
-      say`This backup cannot be used: in ${name}, at “${issue?.path.join('.') ?? ''}”, ${issue?.message ?? say`something is wrong`}.`,
-      name,
-    );
-  };
-  try {
-    const manifest = read('manifest.json', manifestSchema);
-    if (manifest.version > VERSION)
-      return refuse(
-        say`This backup was made by a newer version (${manifest.version}, this one reads ${VERSION}). Update, then restore it.`,
-        'version',
-      );
-    const names = Object.keys(files);
-    const jobs = names
-      .filter((name) => name.startsWith('jobs/'))
-      .sort((a, b) => Number.parseInt(a.slice(5), 10) - Number.parseInt(b.slice(5), 10))
-      .map((name) => read(name, jobSchema, migrateJob));
-    const photos: Record<string, Uint8Array> = {};
-    for (const name of names.filter((own) => own.startsWith('photos/'))) {
-      const bytes = files[name];
-      // What only calls itself a JPEG is left out.
-      if (bytes && JPEG_START.every((byte, i) => bytes[i] === byte))
-        photos[id.parse(name.slice('photos/'.length, -'.jpg'.length))] = bytes;
-    }
-    return {
-      ok: true,
-      value: {
-        manifest,
-        kept: {
-          jobs,
-          hunts: read('hunts.json', z.array(huntSchema)),
-          bin: read('bin.json', binSchema),
-          shop: read('shop.json', z.nullable(shopSchema), (data) =>
-            data === null ? null : migrateShop(data),
-          ),
-        },
-        prefs: read('prefs.json', prefsSchema),
-        rounds: read('training.json', z.array(roundSchema)),
-        photos,
-      },
-    };
-  } catch (error) {
-    if (error instanceof Refused) return refuse(error.message, error.path);
-    return refuse(say`This backup cannot be used: something in it is damaged.`);
+    if ((await sha256(file)) !== sum)
+      throw new Refused(say`This backup is damaged: ${name} is not as it was written.`, name);
   }
+  return manifest;
+}
+
+async function readFiles(
+  files: Record<string, Uint8Array>,
+): Promise<Everything & { readonly manifest: Manifest }> {
+  const manifest = await readManifest(files);
+  const names = Object.keys(files);
+  const jobs = names
+    .filter((name) => name.startsWith('jobs/'))
+    .sort((a, b) => Number.parseInt(a.slice(5), 10) - Number.parseInt(b.slice(5), 10))
+    .map((name) => stored('job', name, jsonIn(files, name)));
+  const hunts = storedList('hunt', 'hunts.json', jsonIn(files, 'hunts.json'));
+  const pictures = names.filter((name) => name.startsWith('photos/'));
+  const counted = [
+    [say`jobs`, manifest.jobs, jobs.length],
+    [say`hunts`, manifest.hunts, hunts.length],
+    [say`photographs`, manifest.photos, pictures.length],
+  ] as const;
+  for (const [what, said, found] of counted)
+    if (said !== found)
+      throw new Refused(say`This backup is damaged: it says it holds ${said} ${what}, and holds ${found}.`);
+  for (const list of [jobs, hunts])
+    if (new Set(list.map((own) => own.id)).size !== list.length)
+      throw new Refused(say`This backup is damaged: it holds something twice.`);
+  const photos: Record<string, Uint8Array> = {};
+  for (const name of pictures) {
+    const bytes = files[name];
+    // What only calls itself a JPEG is left out.
+    if (bytes && JPEG_START.every((byte, i) => bytes[i] === byte))
+      photos[parsed(name, id, name.slice('photos/'.length, -'.jpg'.length))] = bytes;
+  }
+  const shop = jsonIn(files, 'shop.json');
+  return {
+    manifest,
+    kept: {
+      jobs,
+      hunts,
+      bin: storedList('bin item', 'bin.json', jsonIn(files, 'bin.json')),
+      shop: shop === null ? null : stored('shop', 'shop.json', shop),
+    },
+    prefs: readPrefs(jsonIn(files, 'prefs.json')),
+    rounds: parsed('training.json', z.array(roundSchema), jsonIn(files, 'training.json')),
+    photos,
+  };
 }

@@ -17,16 +17,15 @@ export async function ensureDemo(): Promise<Job> {
   return first;
 }
 
-/** One demo job. Its shop becomes the shop of a bench that has no job yet. */
+/** One demo job. Its shop becomes the shop of a browser that has none of its own yet. */
 function ensureJob(file: unknown): Job {
   const bench = useBench();
   const { job, shop, hunts = [] } = jobFileSchema.parse(file);
   const present = bench.jobById(job.id);
   if (present) return present;
-  if (bench.jobs.length === 0) {
-    bench.edit(say`demo shop`, (draft) => {
-      draft.shop = shop;
-    });
-  }
-  return bench.addJob(job, shop, say`demo job`, hunts);
+  if (bench.isNew && bench.jobs.length === 0)
+    bench.edit(say`demo shop`, (draft) => void (draft.shop = shop), false);
+  const added = bench.addJob(job, shop, say`demo job`, hunts, false);
+  if (!added) throw new Error(bench.refusal);
+  return added;
 }

@@ -1,9 +1,12 @@
 import { LARGEST_FILE_CHARS, type Parsed, readJobFile, writeJobFile } from '../../core/job/file.ts';
 import type { Job } from '../../core/job/job.ts';
 import type { Shop } from '../../core/job/shop.ts';
-import { bringPictures, picturesOf } from './photos.ts';
+import { bringPictures, picturesOf, underFreeNames } from './photos.ts';
 import { useBench } from '../stores/bench.ts';
 import { say } from '../../core/words/say.ts';
+
+/** What a job's words may take of its file, letters. */
+const ROOM_FOR_WORDS = 50_000_000;
 
 /** Hands a text to the browser as a file to keep. */
 export function saveFile(name: string, contents: string | Uint8Array, type: string): void {
@@ -25,21 +28,35 @@ function fileName(title: string): string {
 /** The hunts that belong to a job. */
 export const huntsOf = (jobId: string) => useBench().hunts.filter((hunt) => hunt.jobId === jobId);
 
-export async function exportJob(job: Job, shop: Shop): Promise<void> {
-  const contents = writeJobFile(job, shop, new Date().toISOString(), await picturesOf(job), huntsOf(job.id));
-  saveFile(fileName(job.title), contents, 'application/json');
+/**
+ * Hands a job to the browser as a file. What would be too large to be read again goes without its pictures.
+ *
+ * @returns what is missing from the file, in a sentence; empty where nothing is
+ */
+export async function exportJob(job: Job, shop: Shop): Promise<string> {
+  const pictures = await picturesOf(job);
+  const write = (own: Record<string, string>) =>
+    writeJobFile(job, shop, new Date().toISOString(), own, huntsOf(job.id));
+  const letters = Object.values(pictures).reduce((sum, { length }) => sum + length, 0);
+  const isTooLarge = letters > LARGEST_FILE_CHARS - ROOM_FOR_WORDS;
+  saveFile(fileName(job.title), write(isTooLarge ? {} : pictures), 'application/json');
+  return isTooLarge
+    ? say`The file is without its photographs: they are too many for one. A backup holds them all.`
+    : '';
 }
 
 /** Reads a job file and puts its job on the bench, or says in one sentence why not and changes nothing. */
-export async function importJob(file: File): Promise<Parsed<Job>> {
+export async function importJob(file: File): Promise<Parsed<Job> & { readonly lacks?: string }> {
   if (file.size > LARGEST_FILE_CHARS) {
     return { ok: false, sentence: say`This file is far larger than any job; it was not read.`, path: '' };
   }
   const parsed = readJobFile(await file.text());
   if (!parsed.ok) return parsed;
   const bench = useBench();
-  const job = bench.addJob(parsed.value.job, parsed.value.shop, say`import job`, parsed.value.hunts ?? []);
-  await bringPictures(parsed.value.photos ?? {});
+  const { job: incoming, pictures } = await underFreeNames(parsed.value.job, parsed.value.photos ?? {});
+  const job = bench.addJob(incoming, parsed.value.shop, say`import job`, parsed.value.hunts ?? []);
+  if (!job) return { ok: false, sentence: bench.refusal, path: '' };
+  const lacks = await bringPictures(pictures);
   await bench.save();
-  return { ok: true, value: job };
+  return { ok: true, value: job, lacks };
 }

@@ -1,5 +1,6 @@
 import { releaseProxy, wrap } from 'comlink';
 import localforage from 'localforage';
+import { nanoid } from 'nanoid';
 import type { Job } from '../../core/job/job.ts';
 import { toBase64 } from './base64.ts';
 import type { PhotoWorker, ScaledPhoto } from '../workers/photo.worker.ts';
@@ -33,41 +34,123 @@ export async function takePhoto(file: File): Promise<Taken> {
   }
 }
 
-/** Every picture there is, by the id of its photograph. */
-export async function allPictures(): Promise<Record<string, Uint8Array>> {
-  const found: Record<string, Uint8Array> = {};
+/** Every picture there is, by the id of its photograph; and the ids of those that could not be read. */
+export async function allPictures(): Promise<{ pictures: Record<string, Uint8Array>; damaged: string[] }> {
+  const pictures: Record<string, Uint8Array> = {};
+  const damaged: string[] = [];
   for (const id of await store.keys()) {
-    const jpeg = await pictureOf(id);
-    if (jpeg) found[id] = new Uint8Array(await jpeg.arrayBuffer());
+    const bytes = await bytesOf(id);
+    if (bytes) pictures[id] = bytes;
+    else damaged.push(id);
   }
-  return found;
+  return { pictures, damaged };
 }
 
 export const keepPicture = (id: string, jpeg: Blob): Promise<Blob> => store.setItem(id, jpeg);
+
+/** Keeps a picture; empty where that was done, else why it is not kept, to be said beside it. */
+export async function keptOrWhy(id: string, jpeg: Blob): Promise<string> {
+  try {
+    await keepPicture(id, jpeg);
+    return '';
+  } catch (error) {
+    return (error as { name?: string } | null)?.name === 'QuotaExceededError'
+      ? say`The picture was not kept: this browser’s store is full. Make room, then take it again.`
+      : say`The picture was not kept: this browser keeps nothing here.`;
+  }
+}
+
 /** Lets go of every picture but these. */
 export async function keepOnlyPictures(ids: readonly string[]): Promise<void> {
   for (const id of await store.keys()) if (!ids.includes(id)) await store.removeItem(id);
 }
-/** Null where it is not in this browser: a job may name a photograph that was not brought along. */
-export const pictureOf = (id: string): Promise<Blob | null> => store.getItem<Blob>(id);
+/** Null where it is not in this browser, or cannot be read: a job may name a photograph that was not brought along. */
+export async function pictureOf(id: string): Promise<Blob | null> {
+  const kept = await store.getItem<unknown>(id).catch(() => null);
+  return kept instanceof Blob ? kept : null;
+}
 
 const JPEG_START = [0xff, 0xd8, 0xff];
+const isJpeg = (bytes: Uint8Array) => JPEG_START.every((byte, i) => bytes[i] === byte);
+
+/** A picture as bytes; null where it is not here, or is no picture any more. */
+export async function bytesOf(id: string): Promise<Uint8Array | null> {
+  const jpeg = await pictureOf(id);
+  const bytes = jpeg && new Uint8Array(await jpeg.arrayBuffer().catch(() => new ArrayBuffer(0)));
+  return bytes && isJpeg(bytes) ? bytes : null;
+}
+
+/** The ids of a job's photographs, each once. */
+const photoIds = (job: Job) => [...new Set(job.cables.flatMap(({ photos }) => photos.map(({ id }) => id)))];
+
 /** The pictures of a job, for its file. */
 export async function picturesOf(job: Job): Promise<Record<string, string>> {
-  const ids = job.cables.flatMap(({ photos }) => photos.map(({ id }) => id));
   const found: Record<string, string> = {};
-  for (const id of ids) {
-    const jpeg = await pictureOf(id);
-    if (jpeg) found[id] = toBase64(new Uint8Array(await jpeg.arrayBuffer()));
+  for (const id of photoIds(job)) {
+    const bytes = await bytesOf(id);
+    if (bytes) found[id] = toBase64(bytes);
   }
   return found;
 }
 
-/** Keeps the pictures that came in a job file; what only calls itself a JPEG is left out. */
-export async function bringPictures(pictures: Readonly<Record<string, string>>): Promise<void> {
-  for (const [id, text] of Object.entries(pictures)) {
-    const bytes = Uint8Array.from(atob(text), (letter) => letter.charCodeAt(0));
-    if (JPEG_START.some((byte, i) => bytes[i] !== byte)) continue;
-    await keepPicture(id, new Blob([bytes], { type: 'image/jpeg' }));
+const sameBytes = (a: Uint8Array, b: Uint8Array) =>
+  a.length === b.length && a.every((byte, i) => byte === b[i]);
+
+/** A job from elsewhere with its pictures, those by other ids whose own are already of other pictures here. */
+export interface Renamed<T> {
+  readonly job: Job;
+  readonly pictures: Readonly<Record<string, T>>;
+}
+
+/**
+ * Gives the photographs of a job from elsewhere ids under which no other picture is kept here: nothing that is here is
+ * written over, and no job shows a picture of another.
+ */
+export async function underFreeNames<T extends string | Uint8Array>(
+  job: Job,
+  pictures: Readonly<Record<string, T>>,
+): Promise<Renamed<T>> {
+  const renames = new Map<string, string>();
+  for (const id of photoIds(job)) {
+    const here = await bytesOf(id);
+    const coming = Object.hasOwn(pictures, id) ? bytesIn(pictures[id] as T) : null;
+    const isTaken = here !== null && !(coming && sameBytes(here, coming));
+    if (isTaken) renames.set(id, nanoid(12));
   }
+  const named = (id: string) => renames.get(id) ?? id;
+  return {
+    job:
+      renames.size === 0
+        ? job
+        : {
+            ...job,
+            cables: job.cables.map((cable) => ({
+              ...cable,
+              photos: cable.photos.map((photo) => ({ ...photo, id: named(photo.id) })),
+            })),
+          },
+    pictures: Object.fromEntries(
+      photoIds(job).flatMap((id): [string, T][] =>
+        Object.hasOwn(pictures, id) ? [[named(id), pictures[id] as T]] : [],
+      ),
+    ),
+  };
+}
+
+const bytesIn = (data: string | Uint8Array): Uint8Array =>
+  typeof data === 'string' ? Uint8Array.from(atob(data), (letter) => letter.charCodeAt(0)) : data;
+
+/**
+ * Keeps the pictures that came with a job; what only calls itself a JPEG is left out. Answers with why some were not
+ * kept; empty where all were.
+ */
+export async function bringPictures(
+  pictures: Readonly<Record<string, string | Uint8Array>>,
+): Promise<string> {
+  let why = '';
+  for (const [id, data] of Object.entries(pictures)) {
+    const bytes = bytesIn(data);
+    if (isJpeg(bytes)) why ||= await keptOrWhy(id, new Blob([bytes as BlobPart], { type: 'image/jpeg' }));
+  }
+  return why;
 }

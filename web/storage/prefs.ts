@@ -19,3 +19,7 @@ export const prefsSchema = z.object({
 });
 
 export type Prefs = z.infer<typeof prefsSchema>;
+
+/** Preferences out of whatever was kept: what is damaged is as if it had never been said. */
+export const readPrefs = (data: unknown): Prefs =>
+  prefsSchema.parse(typeof data === 'object' && data !== null && !Array.isArray(data) ? data : {});

@@ -5,6 +5,8 @@ const LOCK = 'gruff-anchor-writes';
 const CHANNEL = 'gruff-anchor-tabs';
 /** How long the tab that writes may take to save and give way, before it is taken from it, ms. */
 const PATIENCE_MS = 3000;
+/** How often it is asked: one that has just begun to write did not hear the first time, ms. */
+const ASK_AGAIN_MS = 400;
 
 /** Which of several tabs writes. */
 export interface Tabs {
@@ -16,7 +18,8 @@ export interface Tabs {
 
 /**
  * Lets one tab of this application write and the others follow. A tab that follows writes as soon as the one before it
- * is closed, or gives way.
+ * is closed, or gives way. A tab that was frozen and lost its turn meanwhile is kept from writing by the store itself:
+ * see `claimWriting` of `library.ts`, which `lead` calls first.
  *
  * @param lead is called when this tab may write: first it takes over what is stored
  * @param follow is called when another tab writes
@@ -51,21 +54,27 @@ export function joinTabs(hear: {
     giveWay = null;
     hear.follow();
   }
-  const queue = () =>
-    void navigator.locks.request(LOCK, lead).catch(() => {
-      // It was taken from this tab: that one writes now.
-      isLeading = false;
-      hear.follow();
-      queue();
-    });
+  /** It was taken from this tab, or could not be had: another one writes now. */
+  const lost = () => {
+    isLeading = false;
+    giveWay = null;
+    hear.follow();
+    queue();
+  };
+  const queue = () => void navigator.locks.request(LOCK, lead).catch(lost);
 
   channel.onmessage = ({ data }: MessageEvent<Told>) => {
     if (data === 'saved' && !isLeading) hear.changed();
-    if (data === 'give way' && isLeading)
-      void hear.flush().then(() => {
-        giveWay?.();
+    if (data === 'give way' && isLeading) {
+      // Asked twice it gives way once.
+      const give = giveWay;
+      giveWay = null;
+      if (!give) return;
+      void hear.flush().finally(() => {
+        give();
         queue();
       });
+    }
   };
   void navigator.locks
     .request(LOCK, { ifAvailable: true }, async (lock) => {
@@ -73,28 +82,28 @@ export function joinTabs(hear: {
       hear.follow();
       queue();
     })
-    .catch(() => {
-      hear.follow();
-      queue();
-    });
+    .catch(lost);
 
   return {
     tellSaved: () => channel.postMessage('saved' satisfies Told),
     takeOver: () =>
       new Promise((resolve) => {
-        channel.postMessage('give way' satisfies Told);
+        const ask = () => channel.postMessage('give way' satisfies Told);
+        ask();
         const began = performance.now();
+        let asked = began;
         const wait = setInterval(() => {
+          const now = performance.now();
           if (isLeading) {
             clearInterval(wait);
             resolve();
-          } else if (performance.now() - began > PATIENCE_MS) {
+          } else if (now - began > PATIENCE_MS) {
             clearInterval(wait);
-            void navigator.locks.request(LOCK, { steal: true }, lead).catch(() => {
-              hear.follow();
-              queue();
-            });
+            void navigator.locks.request(LOCK, { steal: true }, lead).catch(lost);
             resolve();
+          } else if (now - asked > ASK_AGAIN_MS) {
+            asked = now;
+            ask();
           }
         }, 50);
       }),

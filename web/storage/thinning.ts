@@ -12,20 +12,28 @@ const STEPS: readonly { readonly youngerThan: number; readonly apart: number }[]
 export const LEAST_APART = 5 * MINUTE;
 const MOST_KEPT = 120;
 
+/** Longer than this between two versions nobody worked, or the clock jumped: it counts as no more. */
+const LONGEST_GAP = DAY;
+
 /**
- * Which versions of a job to keep: one every five minutes of the last hour, one an hour of the last day, one a day of
- * the last month, one a month before that. Of those that lie too close the older one stays, so that what was kept once
- * does not wander.
+ * Which versions of a job to keep: one every five minutes of the last hour of work, one an hour of the last day, one a
+ * day of the last month, one a month before that. Of those that lie too close the older one stays, so that what was
+ * kept once does not wander.
+ *
+ * Age is counted from version to version, a gap as a day at most: a clock that runs years ahead, or is put back, makes
+ * no version old.
  *
  * @param times moments of the versions there are, ms
  */
-export function thinned(times: readonly number[], now: number): number[] {
+export function thinned(times: readonly number[]): number[] {
+  const inOrder = times.toSorted((a, b) => a - b);
+  const gaps = inOrder.map((time, i) => Math.min(LONGEST_GAP, time - (inOrder[i - 1] ?? time)));
+  const ages = inOrder.map((_, i) => gaps.slice(i + 1).reduce((sum, gap) => sum + gap, 0));
   const kept: number[] = [];
-  for (const time of times.toSorted((a, b) => a - b)) {
+  inOrder.forEach((time, i) => {
     const last = kept.at(-1);
-    const step = STEPS.find(({ youngerThan }) => now - time < youngerThan);
-    // A clock that was put back makes no version vanish.
-    if (last === undefined || time > now || time - last >= (step?.apart ?? 0)) kept.push(time);
-  }
+    const step = STEPS.find(({ youngerThan }) => (ages[i] ?? 0) < youngerThan);
+    if (last === undefined || i === inOrder.length - 1 || time - last >= (step?.apart ?? 0)) kept.push(time);
+  });
   return kept.slice(-MOST_KEPT);
 }

@@ -1,6 +1,6 @@
 import localforage from 'localforage';
-import { jobSchema, type Job } from '../../core/job/job.ts';
-import { migrateJob } from '../../core/job/migrate.ts';
+import type { Job } from '../../core/job/job.ts';
+import { readStored } from '../../core/job/stored.ts';
 import { LEAST_APART, thinned } from './thinning.ts';
 
 const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'versions' });
@@ -25,11 +25,13 @@ const lastKept = new Map<string, number>();
 export async function keepVersion(job: Job, now: number): Promise<void> {
   const known = lastKept.get(job.id) ?? Math.max(0, ...(await timesOf(job.id)));
   lastKept.set(job.id, known);
-  if (now - known < LEAST_APART) return;
+  // A clock that was put back is no reason to keep none until it has caught up.
+  if (Math.abs(now - known) < LEAST_APART) return;
   lastKept.set(job.id, now);
   await store.setItem(keyOf(job.id, now), job);
   const times = await timesOf(job.id);
-  const keep = new Set(thinned(times, now));
+  const keep = new Set(thinned(times));
+  keep.add(now);
   for (const time of times) if (!keep.has(time)) await store.removeItem(keyOf(job.id, time));
 }
 
@@ -37,8 +39,8 @@ export async function keepVersion(job: Job, now: number): Promise<void> {
 export async function versionsOf(jobId: string): Promise<Version[]> {
   const found: Version[] = [];
   for (const at of (await timesOf(jobId)).sort((a, b) => b - a)) {
-    const parsed = jobSchema.safeParse(migrateJob(await store.getItem(keyOf(jobId, at))));
-    if (parsed.success) found.push({ at, job: parsed.data });
+    const read = readStored('job', await store.getItem(keyOf(jobId, at)));
+    if (read.ok) found.push({ at, job: read.value });
   }
   return found;
 }

@@ -1,12 +1,20 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { createPinia, setActivePinia } from 'pinia';
 import { genericShop } from '../../core/catalogue/genericShop.ts';
-import type { Job } from '../../core/job/job.ts';
+import type { Draft } from 'immer';
+import fc from 'fast-check';
+import { huntSchema } from '../../core/hunt/chain.ts';
+import { binSchema } from '../../core/job/bin.ts';
+import type { Cable } from '../../core/job/cable.ts';
+import { jobSchema, type Job } from '../../core/job/job.ts';
+import { shopSchema } from '../../core/job/shop.ts';
+import { cases, validJob, validShop } from '../../core/validFixture.ts';
 import { newCable } from '../../core/job/newCable.ts';
 import { prefsSchema } from '../storage/prefs.ts';
 
 const saveDifference = jest.fn<(before: unknown, after: unknown) => Promise<void>>();
-jest.unstable_mockModule('../storage/library.ts', () => ({ saveDifference }));
+class NotTheWriter extends Error {}
+jest.unstable_mockModule('../storage/library.ts', () => ({ saveDifference, NotTheWriter }));
 const { useBench } = await import('./bench.ts');
 const { workOf } = await import('./work.ts');
 
@@ -19,9 +27,18 @@ const job: Job = {
   studs: [],
   heeded: [],
 };
+const library = {
+  jobs: [job],
+  hunts: [],
+  bin: [],
+  shop,
+  prefs: prefsSchema.parse({}),
+  unreadable: [],
+  isNew: false,
+};
 const opened = () => {
   const bench = useBench();
-  bench.open({ jobs: [job], hunts: [], bin: [], shop, prefs: prefsSchema.parse({}), unreadable: [] });
+  bench.open(library);
   return bench;
 };
 const tags = (bench: ReturnType<typeof useBench>) => bench.jobById('j')?.cables.map(({ tag }) => tag);
@@ -102,7 +119,7 @@ describe('cables', () => {
   });
   test('a job brought in twice gets an id of its own', () => {
     const bench = opened();
-    expect(bench.addJob(job, shop, 'import job').id).toBe('j-2');
+    expect(bench.addJob(job, shop, 'import job')?.id).toBe('j-2');
     expect(bench.jobs).toHaveLength(2);
   });
 });
@@ -159,7 +176,7 @@ describe('the bin', () => {
     expect(bench.bin).toEqual([]);
     expect(bench.jobById('j')).toEqual(job);
   });
-  test('is emptied by hand, and of itself after its time', () => {
+  test('is emptied by hand, and never by a clock', () => {
     const bench = opened();
     bench.removeCables('j', ['a']);
     const [item] = bench.bin;
@@ -167,15 +184,8 @@ describe('the bin', () => {
     expect(bench.bin).toEqual([]);
     if (!item) throw new Error('nothing in the bin');
     const old = { ...item, at: '2020-01-01T00:00:00.000Z' };
-    bench.open({
-      jobs: [job],
-      hunts: [],
-      bin: [item, old],
-      shop,
-      prefs: prefsSchema.parse({}),
-      unreadable: [],
-    });
-    expect(bench.bin).toEqual([item]);
+    bench.open({ ...library, bin: [item, old] });
+    expect(bench.bin).toEqual([item, old]);
   });
 });
 
@@ -218,5 +228,114 @@ describe('work is done once', () => {
     } finally {
       globalThis.WeakRef = weak;
     }
+  });
+});
+
+describe('nothing is made that could not be read again', () => {
+  const readable = (bench: ReturnType<typeof useBench>) => {
+    for (const own of bench.jobs) expect(jobSchema.safeParse(own).error?.issues).toBeUndefined();
+    expect(shopSchema.safeParse(bench.shop).error?.issues).toBeUndefined();
+    for (const own of bench.hunts) expect(huntSchema.safeParse(own).error?.issues).toBeUndefined();
+    expect(binSchema.safeParse(bench.bin).error?.issues).toBeUndefined();
+  };
+  test.each<[string, (cable: Draft<Cable>) => void, string]>([
+    [
+      '21 devices',
+      (cable) => void (cable.run.devices = Array.from({ length: 21 }, () => ({ kind: 'fuse' as const }))),
+      'cable C-1, “devices” holds more than 20',
+    ],
+    ['a length of 49.9999999995', (cable) => void (cable.run.lengthMm = 49.9999999995), 'less than 50'],
+    ['100 kW taken as amps', (cable) => void (cable.run.load = { kind: 'amps', amps: 8333 }), 'more than 5'],
+    ['a route leg of 0', (cable) => void (cable.run.way = { legsMm: [0] } as never), 'cable C-1'],
+    ['a figure that is none', (cable) => void (cable.run.lengthMm = Number.NaN), 'must be a number'],
+    ['a tag of 81 letters', (cable) => void (cable.tag = 'x'.repeat(81)), 'longer than 80 letters'],
+  ])('%s changes nothing, and the sentence names the cable', (_, change, sentence) => {
+    const bench = opened();
+    bench.editCable('j', 'a', 'length', change);
+    expect(bench.jobById('j')).toEqual(job);
+    expect(bench.refusal).toContain(sentence);
+    expect(bench.undoable).toBeUndefined();
+    bench.editCable('j', 'a', 'tag', (cable) => void (cable.tag = 'X-1'));
+    expect(bench.refusal).toBe('');
+  });
+  test('a job whose id leaves no room for another is imported three times all the same', () => {
+    const bench = opened();
+    for (let i = 0; i < 3; i += 1)
+      expect(bench.addJob({ ...job, id: 'i'.repeat(60) }, shop, 'import')).not.toBeNull();
+    expect(new Set(bench.jobs.map(({ id }) => id)).size).toBe(4);
+  });
+  test('whatever is done in whatever order', () => {
+    const wild = fc.oneof(fc.constantFrom(-1, 0, 1e9, Number.NaN, 49.9999999995), fc.double());
+    const names = fc.constantFrom('a', 'b', 'c', 'gone');
+    const act = fc.oneof(
+      fc.record({ kind: fc.constant('number' as const), id: names, value: wild }),
+      fc.record({ kind: fc.constant('text' as const), id: names, value: fc.string({ maxLength: 200 }) }),
+      fc.record({ kind: fc.constant('copy' as const), id: names, times: fc.integer({ min: 1, max: 4 }) }),
+      fc.record({ kind: fc.constantFrom('undo' as const, 'redo' as const, 'add' as const, 'back' as const) }),
+      fc.record({ kind: fc.constantFrom('remove' as const, 'job' as const), id: names }),
+      fc.record({ kind: fc.constant('import' as const), job: validJob, shop: validShop }),
+      fc.record({ kind: fc.constant('tools' as const), count: fc.integer({ min: 1, max: 120 }) }),
+      fc.record({ kind: fc.constant('again' as const) }),
+    );
+    fc.assert(
+      fc.property(fc.array(act, { maxLength: 12 }), (acts) => {
+        const bench = opened();
+        for (const own of acts) {
+          const at = bench.jobs[0]?.id ?? 'j';
+          if (own.kind === 'number')
+            bench.editCable(at, own.id, 'length', (cable) => void (cable.run.lengthMm = own.value));
+          else if (own.kind === 'text')
+            bench.editCable(at, own.id, 'tag', (cable) => {
+              cable.tag = own.value;
+              cable.ends.A.at = own.value;
+            });
+          else if (own.kind === 'copy') for (let i = 0; i < own.times; i += 1) bench.copyCable(at, own.id);
+          else if (own.kind === 'undo') bench.undo();
+          else if (own.kind === 'redo') bench.redo();
+          else if (own.kind === 'add') bench.addCable(at);
+          else if (own.kind === 'back') bench.putBack(bench.bin[0]?.id ?? '');
+          else if (own.kind === 'remove') bench.removeCables(at, [own.id]);
+          else if (own.kind === 'job') bench.removeJob(at);
+          else if (own.kind === 'import') bench.addJob(own.job, own.shop, 'import');
+          else if (own.kind === 'again') bench.addJob({ ...job, id: 'i'.repeat(60) }, shop, 'import');
+          else if (own.kind === 'tools')
+            bench.edit('tools', (draft) => {
+              for (let i = 0; i < own.count; i += 1)
+                draft.shop.tools.push({ id: `t${i}`, title: 'New tool', kind: 'hand hydraulic' });
+            });
+          readable(bench);
+        }
+      }),
+      { numRuns: cases(80) },
+    );
+  });
+});
+
+describe('while what is stored could not be read', () => {
+  test('nothing is written, whatever is done', async () => {
+    const bench = opened();
+    bench.lockWith('not read');
+    bench.removeCables('j', ['a']);
+    await bench.save();
+    expect(saveDifference).not.toHaveBeenCalled();
+    expect(bench.saveState).toEqual({ kind: 'failed', sentence: 'not read' });
+  });
+});
+
+describe('whoever types on without a pause', () => {
+  test('has all that is older than a second saved', async () => {
+    jest.useFakeTimers();
+    const bench = opened();
+    const kept: string[] = [];
+    saveDifference.mockImplementation(async (_, after) => {
+      kept.push((after as { jobs: Job[] }).jobs[0]?.cables[0]?.tag ?? '');
+    });
+    for (let i = 1; i <= 40; i += 1) {
+      bench.editCable('j', 'a', 'tag', (cable) => void (cable.tag = `T-${i}`));
+      await jest.advanceTimersByTimeAsync(100);
+      const last = Number(kept.at(-1)?.slice(2) ?? 0);
+      expect(i - last).toBeLessThanOrEqual(10);
+    }
+    jest.useRealTimers();
   });
 });

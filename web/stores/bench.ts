@@ -5,12 +5,12 @@ import { computed, ref, shallowRef } from 'vue';
 import { genericShop } from '../../core/catalogue/genericShop.ts';
 import type { Hunt } from '../../core/hunt/chain.ts';
 import type { Cable } from '../../core/job/cable.ts';
-import { stillBinned } from '../../core/job/bin.ts';
 import type { Job } from '../../core/job/job.ts';
 import { adoptJob } from '../../core/job/merge.ts';
 import { duplicateCable, emptyJob, newCable, nextTag, underFreeId } from '../../core/job/newCable.ts';
 import type { Shop } from '../../core/job/shop.ts';
-import { type Kept, type Library, saveDifference } from '../storage/library.ts';
+import { type Kept, type Library, NotTheWriter, saveDifference } from '../storage/library.ts';
+import { markSound, unsoundness } from '../../core/job/sound.ts';
 import { troubleSays } from '../storage/trouble.ts';
 import {
   broughtBack,
@@ -36,7 +36,9 @@ interface Change {
 }
 
 const KEPT_CHANGES = 300;
+/** A pause in the typing is saved at once; whoever types on is saved all the same, so soon after the first of it. */
 const SAVE_AFTER_MS = 250;
+const SAVE_AT_LATEST_MS = 500;
 
 export type SaveState =
   | { readonly kind: 'saved'; readonly at: Date | null }
@@ -54,34 +56,51 @@ export const useBench = defineStore('bench', () => {
   const isFollowing = ref(false);
   /** Something was tried here that only the tab that writes may do. */
   const isRefused = ref(false);
+  /** Why the last change was not made: nothing is made that could not be read again. Empty where it was. */
+  const refusal = ref('');
+  /** Why nothing may be written at all, as while what is stored could not be read. Empty while it may. */
+  const lock = ref('');
+  /** Something was done here that is a person's own: not the demo that is there on a first look. */
+  const hasWorked = ref(false);
+  /** Nothing was ever kept in this browser. */
+  const isNew = ref(true);
   /** Told after each save, with the jobs as they were before it. */
   let onSaved: (changed: readonly Job[]) => void = () => {};
+  let onLost: () => void = () => {};
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let unsavedSince: number | null = null;
   let writing: Promise<void> = Promise.resolve();
 
   /** Takes over what the browser kept. */
   function open(library: Library): void {
     const { jobs, hunts, bin, shop } = library;
-    document.value = {
-      jobs,
-      hunts,
-      bin: stillBinned(bin, new Date().toISOString()),
-      shop: shop ?? genericShop(),
-    };
+    markSound({ jobs, hunts, shop });
+    document.value = { jobs, hunts, bin, shop: shop ?? genericShop() };
+    isNew.value = library.isNew;
+    lock.value = '';
     stored = { jobs, hunts, bin, shop };
     past.value = [];
     future.value = [];
   }
 
-  /** Changes the document by a recipe; `what` is how the change is called when it is undone. */
-  function edit(what: string, recipe: Recipe): void {
+  /**
+   * Changes the document by a recipe. One that would make what cannot be read again changes nothing, and says why.
+   *
+   * @param what is how the change is called when it is undone
+   * @param isWork false for what the application puts there by itself
+   */
+  function edit(what: string, recipe: Recipe, isWork = true): void {
     if (isFollowing.value) {
       isRefused.value = true;
       return;
     }
     const [next, forward, back] = produceWithPatches(document.value, recipe);
     if (forward.length === 0) return;
+    const problem = unsoundness(next);
+    refusal.value = problem && say`Nothing was changed (${what}): ${problem}.`;
+    if (problem) return;
     document.value = next;
+    hasWorked.value ||= isWork;
     past.value = [...past.value, { what, forward, back }].slice(-KEPT_CHANGES);
     future.value = [];
     saveSoon();
@@ -108,9 +127,19 @@ export const useBench = defineStore('bench', () => {
   }
 
   function saveSoon(): void {
+    if (lock.value !== '') return;
     saveState.value = { kind: 'saving' };
     clearTimeout(timer);
-    timer = setTimeout(() => void save(), SAVE_AFTER_MS);
+    unsavedSince ??= performance.now();
+    const longest = SAVE_AT_LATEST_MS - (performance.now() - unsavedSince);
+    timer = setTimeout(() => void save(), Math.max(0, Math.min(SAVE_AFTER_MS, longest)));
+  }
+
+  /** Lets nothing be written, and says why. What is here meanwhile can be exported. */
+  function lockWith(sentence: string): void {
+    lock.value = sentence;
+    clearTimeout(timer);
+    saveState.value = { kind: 'failed', sentence };
   }
 
   /** Writes what changed since the last save. Saves follow one another, never side by side. */
@@ -118,7 +147,8 @@ export const useBench = defineStore('bench', () => {
     clearTimeout(timer);
     writing = writing.then(async () => {
       const after = document.value;
-      if (isFollowing.value) return;
+      if (isFollowing.value || lock.value !== '') return;
+      unsavedSince = null;
       try {
         const before = stored;
         await saveDifference(before, after);
@@ -126,6 +156,7 @@ export const useBench = defineStore('bench', () => {
         if (document.value === after) saveState.value = { kind: 'saved', at: new Date() };
         onSaved(before.jobs.filter((job) => !after.jobs.includes(job)));
       } catch (error) {
+        if (error instanceof NotTheWriter) return onLost();
         saveState.value = { kind: 'failed', sentence: troubleSays(error) };
       }
     });
@@ -157,6 +188,8 @@ export const useBench = defineStore('bench', () => {
     isRefused.value = false;
   }
   const tellSaved = (tell: typeof onSaved) => (onSaved = tell);
+  /** Told when a save found that another tab had taken over. */
+  const tellLost = (tell: typeof onLost) => (onLost = tell);
 
   const editCable = (
     jobId: string,
@@ -165,19 +198,32 @@ export const useBench = defineStore('bench', () => {
     recipe: (cable: Draft<Cable>) => void,
   ): void => edit(what, changedCable(jobId, cableId, recipe));
 
-  /** Puts a job on the bench with the hunts that belong to it; each comes under an id that is free here. */
-  function addJob(job: Job, shop: Shop, what: string, hunts: readonly Hunt[] = []): Job {
+  /**
+   * Puts a job on the bench with the hunts that belong to it; each comes under an id that is free here. Null where it
+   * was not taken: {@link refusal} says why.
+   */
+  function addJob(
+    job: Job,
+    shop: Shop,
+    what: string,
+    hunts: readonly Hunt[] = [],
+    isWork = true,
+  ): Job | null {
     const adopted = adoptJob(document.value.shop, shop, underFreeId(job, document.value.jobs));
     const taken = new Set(document.value.hunts.map(({ id }) => id));
-    edit(what, (draft) => {
-      draft.jobs.push(adopted.job as Draft<Job>);
-      draft.shop = adopted.shop as Draft<Shop>;
-      for (const hunt of hunts) {
-        const id = taken.has(hunt.id) ? nanoid(10) : hunt.id;
-        draft.hunts.push({ ...hunt, id, jobId: adopted.job.id } as Draft<Hunt>);
-      }
-    });
-    return adopted.job;
+    edit(
+      what,
+      (draft) => {
+        draft.jobs.push(adopted.job as Draft<Job>);
+        draft.shop = adopted.shop as Draft<Shop>;
+        for (const hunt of hunts) {
+          const id = taken.has(hunt.id) ? nanoid(10) : hunt.id;
+          draft.hunts.push({ ...hunt, id, jobId: adopted.job.id } as Draft<Hunt>);
+        }
+      },
+      isWork,
+    );
+    return jobById(adopted.job.id) ?? null;
   }
 
   function addEmptyJob(title = say`New job`): Job {
@@ -238,6 +284,12 @@ export const useBench = defineStore('bench', () => {
     isRefused,
     follow,
     tellSaved,
+    tellLost,
+    refusal,
+    lock,
+    lockWith,
+    isNew,
+    hasWorked,
     putBack,
     emptyBin,
     restoreJob,

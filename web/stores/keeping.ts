@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { dayAfter } from '../../core/units/days.ts';
-import type { Library } from '../storage/library.ts';
+import type { Aside } from '../storage/aside.ts';
+import { claimWriting, hasStore, type Library, yieldWriting } from '../storage/library.ts';
 import { prefsSchema } from '../storage/prefs.ts';
 import { joinTabs, type Tabs } from '../storage/tabs.ts';
 import { troubleSays } from '../storage/trouble.ts';
@@ -15,8 +16,12 @@ const OLD_DAYS = 14;
 /** And the reminder of it is put off for so long. */
 const PUT_OFF_DAYS = 7;
 const DAY_MS = 86_400_000;
+/** A clock that was put back makes nothing younger than made today. */
 const daysSince = (iso: string) =>
-  iso === '' ? Number.POSITIVE_INFINITY : (Date.now() - Date.parse(iso)) / DAY_MS;
+  iso === '' ? Number.POSITIVE_INFINITY : Math.max(0, (Date.now() - Date.parse(iso)) / DAY_MS);
+/** A store that cannot be read is asked again after so long, ms, before that is said. */
+const READ_AGAIN_MS = [150, 600, 1500] as const;
+const waited = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** How well what a person makes is kept: which tab writes, whether the store can be used, how old the backup is. */
 export const useKeeping = defineStore('keeping', () => {
@@ -25,47 +30,81 @@ export const useKeeping = defineStore('keeping', () => {
   const { prefs } = prefsStore;
   /** Why nothing is kept; empty where all is well. */
   const trouble = ref('');
-  const unreadable = ref<readonly string[]>([]);
+  const unreadable = shallowRef<readonly Aside[]>([]);
+  /** What is stored could not be read: nothing is written, and no demo made, until it was. */
+  const isUnread = ref(false);
   let tabs: Tabs | null = null;
   let hasAskedToPersist = false;
 
   /**
-   * Opens what is stored, once it is agreed with other tabs which of them writes.
-   *
-   * @param load reads the library, and finishes a save that was torn off where this tab writes; where it cannot be
-   *   read, everything is kept in memory only, and that is said
+   * Reads what is stored. A browser without a store has nothing that could be written over: there everything is kept in
+   * memory only, and that is said. A store that is there and cannot be read is asked again; until it answers nothing is
+   * written.
    */
-  function open(load: (isWriting: boolean) => Promise<Library>): Promise<void> {
-    const take = async (isWriting: boolean) => {
+  async function read(
+    load: (isWriting: boolean) => Promise<Library>,
+    isWriting: boolean,
+  ): Promise<Library | null> {
+    for (let tries = 0; ; tries += 1) {
       try {
         const library = await load(isWriting);
         bench.open(library);
         unreadable.value = library.unreadable;
         trouble.value = '';
+        isUnread.value = false;
         return library;
       } catch (error) {
-        trouble.value = troubleSays(error);
+        const wait = READ_AGAIN_MS[tries];
+        const isThere = await hasStore();
+        if (isThere && wait !== undefined) {
+          await waited(wait);
+          continue;
+        }
+        isUnread.value = isThere;
+        trouble.value = isThere
+          ? say`What this browser keeps could not be read. Nothing was changed, and nothing is written until it can be.`
+          : troubleSays(error);
+        bench.lockWith(trouble.value);
         return null;
       }
-    };
+    }
+  }
+
+  let readAgain: () => Promise<unknown> = () => Promise.resolve();
+
+  /**
+   * Opens what is stored, once it is agreed with other tabs which of them writes.
+   *
+   * @param load reads the library, and finishes a save that was torn off where this tab writes
+   */
+  function open(load: (isWriting: boolean) => Promise<Library>): Promise<void> {
+    const take = (isWriting: boolean) => read(load, isWriting);
     bench.tellSaved((before) => {
       tabs?.tellSaved();
       void keepVersions(before);
       void persist();
     });
+    bench.tellLost(() => bench.follow(true));
     return new Promise((resolve) => {
       let isOpen = false;
       const opened = (library: Library | null) => {
-        if (!isOpen) prefsStore.open(library?.prefs ?? prefsSchema.parse({}));
+        if (!isOpen) prefsStore.open(library?.prefs ?? prefsSchema.parse({}), library !== null);
         isOpen = true;
         resolve();
       };
+      readAgain = async () => {
+        const library = await take(!bench.isFollowing);
+        if (library) prefsStore.takeOver(library.prefs);
+      };
       tabs = joinTabs({
         lead: async () => {
+          // Where nothing can be stored, nobody has to be kept from it.
+          await claimWriting().catch(() => {});
           opened(await take(true));
           bench.follow(false);
         },
         follow: () => {
+          yieldWriting();
           bench.follow(true);
           if (!isOpen) void take(false).then(opened);
         },
@@ -83,7 +122,7 @@ export const useKeeping = defineStore('keeping', () => {
 
   /** Asks the browser not to clear this store, once there is work of this person in it: not on a first look. */
   async function persist(): Promise<void> {
-    if (hasAskedToPersist || !bench.undoable || bench.undoable.startsWith('demo')) return;
+    if (hasAskedToPersist || !bench.hasWorked) return;
     hasAskedToPersist = true;
     prefs.firstWorked ||= today();
     if (await navigator.storage?.persisted?.().catch(() => true)) return;
@@ -110,7 +149,9 @@ export const useKeeping = defineStore('keeping', () => {
   return {
     trouble,
     unreadable,
+    isUnread,
     open,
+    readAgain: () => readAgain(),
     takeOver: () => tabs?.takeOver(),
     isBackupOld,
     backupAge,

@@ -7,17 +7,26 @@ import { type Prefs, prefsSchema } from '../storage/prefs.ts';
 /** How this person likes to see things; kept in the browser. */
 export const usePrefs = defineStore('prefs', () => {
   const prefs = ref<Prefs>(prefsSchema.parse({}));
+  let mayWrite = false;
   const prefersDark = usePreferredDark();
   const isDark = computed(() =>
     prefs.value.theme === 'system' ? prefersDark.value : prefs.value.theme === 'dark',
   );
 
-  function open(kept: Prefs): void {
-    // Others hold on to this object: it is filled, not replaced.
-    Object.assign(prefs.value, kept);
-    watch(prefs, (value) => void savePrefs({ ...value }), { deep: true });
+  /** @param isKept false while what is stored could not be read: then nothing is written over it */
+  function open(kept: Prefs, isKept: boolean): void {
+    mayWrite = isKept;
+    takeIn(kept);
+    watch(prefs, (value) => void (mayWrite && savePrefs({ ...value }).catch(() => {})), { deep: true });
     watch(isDark, (dark) => document.documentElement.classList.toggle('dark', dark), { immediate: true });
   }
+  // Others hold on to this object: it is filled, not replaced.
+  const takeIn = (kept: Prefs) => Object.assign(prefs.value, kept);
+  /** What is stored could be read after all. */
+  function takeOver(kept: Prefs): void {
+    takeIn(kept);
+    mayWrite = true;
+  }
 
-  return { prefs, isDark, open };
+  return { prefs, isDark, open, takeOver };
 });

@@ -6,6 +6,7 @@ import { ALONE, contextOf, type JobContext } from '../../core/jobContext.ts';
 import { openCase, type ToolCase } from '../../core/termination/dies/toolCase.ts';
 import { workUpCable } from '../../core/workup.ts';
 import { today } from '../ui/today.ts';
+import { report } from '../trouble/faults.ts';
 import { dutyTick, followDuty } from '../workers/duties.ts';
 
 interface Kept {
@@ -53,4 +54,14 @@ export function workOf(cable: Cable, shop: Shop, job?: Job): CableWork {
       : workUpCable(cable, shop, { context, today: day, followDuty, toolCase: caseOf(shop) });
   kept.set(cable, { shop, job: job && new WeakRef(job), context, tick, day, work });
   return work;
+}
+
+/** As {@link workOf}; null where the cable cannot be worked up, which is noted. The others of its job go on. */
+export function triedWork(cable: Cable, shop: Shop, job?: Job): CableWork | null {
+  try {
+    return workOf(cable, shop, job);
+  } catch (error) {
+    report(error, cable.id);
+    return null;
+  }
 }

@@ -102,8 +102,7 @@ const uses = computed(() => (die.value ? usesOf(die.value, toolCase, bench.shop.
             >{{ word(offer.verdict) }}{{ offer.sure ? '' : say`, unsure` }}</span
           >
           <span class="note block"
-            >c {{ digits(offer.c, 2) }}, κ
-            {{ packingSays(offer.kappa, 2) }};
+            >c {{ digits(offer.c, 2) }}, κ {{ packingSays(offer.kappa, 2) }};
             {{ lugs.map(({ stud }) => stud).join(', ') }}</span
           >
         </p>

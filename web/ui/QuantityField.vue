@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, useId, watch } from 'vue';
+import { computed, ref, useId, useTemplateRef, watch } from 'vue';
 import { brief } from '../../core/units/figure.ts';
 import { baseUnit, type QuantityKind } from '../../core/units/entryUnits.ts';
 import { parseQuantity } from '../../core/units/quantity.ts';
 import { usePrefs } from '../stores/prefs.ts';
+import { useDraft } from './useDraft.ts';
 import { say } from '../../core/words/say.ts';
 
 /**
@@ -59,9 +60,11 @@ function inUnit(name: string): number {
 const typed = ref('');
 const problem = ref('');
 const isEditing = ref(false);
+const shownValue = () => (modelValue === null ? '' : written(modelValue));
+const { isBack } = useDraft(useTemplateRef<HTMLInputElement>('input'), () => label, typed, shownValue);
 
 function showValue(): void {
-  typed.value = modelValue === null ? '' : written(modelValue);
+  typed.value = shownValue();
   problem.value = '';
 }
 watch(
@@ -88,7 +91,9 @@ function commit(): void {
   } else {
     problem.value = '';
     typed.value = written(entry.value);
-    if (entry.value !== modelValue) emit('update:modelValue', entry.value);
+    // What rounding let through the gate is no farther than the gate.
+    const value = Math.min(most, Math.max(least, entry.value));
+    if (value !== modelValue) emit('update:modelValue', value);
   }
 }
 
@@ -98,7 +103,7 @@ function leave(): void {
 }
 
 function cancel(event: KeyboardEvent): void {
-  if (typed.value === (modelValue === null ? '' : written(modelValue))) return;
+  if (typed.value === shownValue()) return;
   event.stopPropagation();
   showValue();
 }
@@ -110,7 +115,9 @@ function cancel(event: KeyboardEvent): void {
     <div class="relative">
       <input
         :id="fieldId"
+        ref="input"
         v-model="typed"
+        :data-draft="label"
         class="field-input"
         :class="unit ? 'pr-12' : ''"
         inputmode="text"
@@ -141,7 +148,9 @@ function cancel(event: KeyboardEvent): void {
       :class="problem ? 'text-fails font-bold' : 'text-ink3'"
     >
       <span v-if="problem" role="alert">{{ problem }}</span>
-      <template v-else>{{ hint || range }}</template>
+      <template v-else>{{
+        isBack ? say`Typed before and not entered: Enter takes it.` : hint || range
+      }}</template>
     </p>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ref, useId, watch } from 'vue';
+import { ref, useId, useTemplateRef, watch } from 'vue';
+import { useDraft } from './useDraft.ts';
 import { say } from '../../core/words/say.ts';
 
 /** A line of text. With `required`, an empty line is refused beside the field and the old text stays in force. */
@@ -24,6 +25,12 @@ const emit = defineEmits<{ 'update:modelValue': [value: string] }>();
 const fieldId = useId();
 const typed = ref(modelValue);
 const problem = ref('');
+const { isBack } = useDraft(
+  useTemplateRef<HTMLInputElement>('input'),
+  () => label,
+  typed,
+  () => modelValue,
+);
 watch(
   () => modelValue,
   (value) => {
@@ -48,6 +55,8 @@ function commit(): void {
     <label :for="fieldId" class="label mb-1 block truncate">{{ label }}</label>
     <input
       :id="fieldId"
+      ref="input"
+      :data-draft="label"
       v-model="typed"
       class="field-input"
       autocomplete="off"
@@ -62,7 +71,7 @@ function commit(): void {
       :class="problem ? 'text-fails font-bold' : 'text-ink3'"
     >
       <span v-if="problem" role="alert">{{ problem }}</span>
-      <template v-else>{{ hint }}</template>
+      <template v-else>{{ isBack ? say`Typed before and not entered: Enter takes it.` : hint }}</template>
     </p>
   </div>
 </template>

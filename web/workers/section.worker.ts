@@ -30,7 +30,10 @@ const lab = {
     const whole = await createImageBitmap(file).catch(() => null);
     if (!whole) return null;
     const factor = Math.min(1, LONGEST_PX / Math.max(whole.width, whole.height));
-    const [width, height] = [Math.round(whole.width * factor), Math.round(whole.height * factor)];
+    const [width, height] = [whole.width, whole.height].map((px) => Math.max(1, Math.round(px * factor))) as [
+      number,
+      number,
+    ];
     const canvas = new OffscreenCanvas(width, height);
     const context = canvas.getContext('2d', { willReadFrequently: true });
     if (!context) return null;

@@ -126,10 +126,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
     verdict === 'open' || verdict === 'will-not-close' ? { remedy: say`Take another die.` } : {};
   const work = (formula: string, line: string, low: number, high: number) => ({
     formula,
-    substituted: [
-      line,
-      say`band ${bandSays(low, high)}`,
-    ],
+    substituted: [line, say`band ${bandSays(low, high)}`],
     source: say`area balance of a hexagon crimp; thresholds are shop practice`,
     assumes:
       learned.trials > 0
