@@ -1,5 +1,6 @@
 import { word } from './words/terms.ts';
 import { areaMm2, sizeLabel } from './conductor/size.ts';
+import { underItsName } from './catalogue/called.ts';
 import type { CableWork } from './cableWork.ts';
 import { cutFindings, lengthsOf } from './cutting/findings.ts';
 import { governingRun } from './cutting/governingRun.ts';
@@ -97,8 +98,9 @@ export function workUpCable(
   { context = ALONE, today = null, followDuty = dutyCycle, toolCase = openCase(shop) }: Around = {},
 ): CableWork {
   const cable = { ...given, run: governingRun(given.run) };
-  const kind = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
-  if (!kind) throw new RangeError('the shop has no cable');
+  const owned = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
+  if (!owned) throw new RangeError('the shop has no cable');
+  const kind = underItsName(owned);
   const { practice } = shop;
   const choice = chooseSize(
     cable,

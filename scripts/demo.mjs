@@ -5,6 +5,6 @@ ensurePackages();
 must('npx', ['--no-install', 'vite', 'build', '--logLevel', 'warn']);
 const { register } = await import('tsx/esm/api');
 register();
-const { serve } = await import('../server/main.ts');
-const { url } = await serve(process.argv.slice(2));
+const { serveOrSay } = await import('../server/main.ts');
+const { url } = await serveOrSay(process.argv.slice(2));
 console.log(`\nGruff Anchor is ready, with its demo jobs:\n\n  ${url}demo\n\nCtrl C ends it.`);

@@ -1,9 +1,12 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { sep } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
-import express from 'express';
+import compression from 'compression';
+import express, { type ErrorRequestHandler } from 'express';
 import helmet from 'helmet';
+import { isOwnHost, isOwnOrigin } from './ours.ts';
 import { readFaults, serveStandIns } from './standIns.ts';
 
 const DEFAULT_PORT = 4310;
@@ -12,6 +15,8 @@ const SEED = 20261125;
 /** Longer than any address of a page. */
 const LONGEST_URL = 2000;
 const HOST = '127.0.0.1';
+/** Addresses of pages, whatever is in them; files lie elsewhere. */
+const PAGES = /^\/(?:$|(?:begin|demo|jobs|job|hunt|log|keeping|print)(?:\/|$)|[^/.]+$)/;
 const FAULTS = new URL('../demo/hidden-faults.json', import.meta.url);
 const BUILT = fileURLToPath(new URL('../dist', import.meta.url));
 
@@ -42,28 +47,46 @@ export function application(root: string): express.Express {
       strictTransportSecurity: false,
     }),
   );
+  // A page from elsewhere that found its way here by a name of its own is none of ours.
+  app.use((request, response, next) => {
+    if (isOwnHost(request.headers.host) && isOwnOrigin(request.headers)) next();
+    else response.status(403).type('text').send('Not from here.');
+  });
   // The page asks for files and sends none: whatever carries a body, or does anything else, is turned away.
   app.use((request, response, next) => {
     const isAsking = request.method === 'GET' || request.method === 'HEAD';
     if (isAsking && request.url.length <= LONGEST_URL) next();
     else response.status(isAsking ? 414 : 405).end();
   });
+  app.use(compression());
   app.use(
     express.static(root, {
       index: 'index.html',
       dotfiles: 'ignore',
       redirect: false,
       setHeaders: (response, path) => {
-        // What tells of a newer version is asked for each time.
-        if (/(?:sw\.js|index\.html|\.webmanifest)$/.test(path)) response.set('Cache-Control', 'no-cache');
+        // A built file carries its contents in its name and never changes; all else is asked for each time.
+        const isHashed = path.startsWith(`${root}${sep}assets${sep}`);
+        response.set('Cache-Control', isHashed ? 'public, max-age=31536000, immutable' : 'no-cache');
       },
     }),
   );
   // Only page addresses fall back to the application: a missing file stays missing.
   app.get('/{*page}', (request, response, next) => {
-    if (/\.\w+$/.test(request.path)) next();
-    else response.sendFile('index.html', { root });
+    if (!PAGES.test(request.path)) return next();
+    response.set('Cache-Control', 'no-cache');
+    response.sendFile('index.html', { root });
   });
+  app.use((_request, response) => void response.status(404).type('text').send('Not found.'));
+  // What cannot be made sense of is refused in a word: no trace, no path of this machine.
+  const refuse: ErrorRequestHandler = (error: { status?: unknown }, _request, response, _next) => {
+    const status = typeof error.status === 'number' && error.status >= 400 ? error.status : 500;
+    response
+      .status(status)
+      .type('text')
+      .send(status < 500 ? 'Not understood.' : 'It failed here.');
+  };
+  app.use(refuse);
   return app;
 }
 
@@ -85,10 +108,13 @@ export async function serve(args: string[], root = BUILT): Promise<{ url: string
     args,
     options: { port: { type: 'string' }, exact: { type: 'boolean' }, speed: { type: 'string' } },
   });
-  const port = Number(values.port ?? DEFAULT_PORT);
-  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new RangeError(`not a port: ${values.port}`);
+  const asked = values.port ?? String(DEFAULT_PORT);
+  const port = Number(asked);
+  if (!/^\d{1,5}$/.test(asked) || port > 65535)
+    throw new RangeError(`“${asked}” is no port: give a whole number from 0 to 65535.`);
   const speed = Number(values.speed ?? 1);
-  if (!(speed > 0 && speed <= MOST_SPEED)) throw new RangeError(`not a speed: ${values.speed}`);
+  if (!(speed > 0 && speed <= MOST_SPEED))
+    throw new RangeError(`“${values.speed}” is no speed: give a number up to ${MOST_SPEED}.`);
   const app = application(root);
   const server = await listen(app, port).catch((error: NodeJS.ErrnoException) => {
     if (error.code !== 'EADDRINUSE' || values.exact) throw error;
@@ -99,7 +125,17 @@ export async function serve(args: string[], root = BUILT): Promise<{ url: string
   return { url: `http://${HOST}:${taken}/`, server };
 }
 
+/** As {@link serve}; what it refuses is said in a sentence, and ends the program. */
+export async function serveOrSay(args: string[]): ReturnType<typeof serve> {
+  try {
+    return await serve(args);
+  } catch (error) {
+    console.error(error instanceof Error ? error.message : error);
+    process.exit(2);
+  }
+}
+
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
-  const { url } = await serve(process.argv.slice(2));
+  const { url } = await serveOrSay(process.argv.slice(2));
   console.log(`Serving on ${url}`);
 }

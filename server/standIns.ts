@@ -8,6 +8,7 @@ import { lineSplitter } from '../core/instrument/lines.ts';
 import { type HiddenFault, hiddenFaultSchema } from '../core/instrument/standIn/specimen.ts';
 import { printerStandIn } from '../core/instrument/standIn/printer.ts';
 import { type Answer, type StandIn, standIn } from '../core/instrument/standIn/standIn.ts';
+import { isOwnHost, isOwnOrigin } from './ours.ts';
 import { seeded } from '../core/random.ts';
 
 const PATH = /^\/instruments\/([a-z]+)$/;
@@ -30,8 +31,7 @@ export interface StandInSettings {
 
 /** The kind that an upgrade asks for; null where it asks for none, or a page from elsewhere asks. */
 function kindAsked({ url, headers }: IncomingMessage): InstrumentKind | 'printer' | null {
-  const { origin, host } = headers;
-  if (origin !== undefined && origin !== `http://${host}`) return null;
+  if (!isOwnHost(headers.host) || !isOwnOrigin(headers)) return null;
   const [, name] = PATH.exec(url ?? '') ?? [];
   return name === 'printer' ? name : (INSTRUMENT_KINDS.find((kind) => kind === name) ?? null);
 }

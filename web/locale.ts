@@ -16,19 +16,33 @@ export const isOurs = (code: string | undefined): code is LanguageCode =>
   code !== undefined && code in LANGUAGES;
 const baseOf = (locale: string) => locale.split('-')[0];
 
-/** The language spoken, and the locale that writes its numbers and dates: the browser's own where they agree. */
+/** A locale that writes its digits as the page does: dates of another script would be read by nobody here. */
+function withOurDigits(locale: string): string {
+  try {
+    return new Intl.Locale(locale, { numberingSystem: 'latn' }).toString();
+  } catch {
+    return 'en';
+  }
+}
+
+/**
+ * The language spoken, the locale that writes its dates, and how decimals are written. Dates are in the language of the
+ * page; decimals as the browser's own reader writes them, unless another language was chosen.
+ */
 export function localeOf(
-  { language }: Reading,
+  { language, decimal }: Reading,
   browser: readonly string[],
-): { code: LanguageCode; locale: string } {
+): { code: LanguageCode; locale: string; decimal: DecimalMark } {
   const [first = 'en'] = browser;
   const own = baseOf(first);
   const code = language ?? (isOurs(own) ? own : 'en');
-  return { code, locale: language === undefined || own === code ? first : code };
+  const locale = withOurDigits(own === code ? first : code);
+  return { code, locale, decimal: decimal ?? decimalOf(language === undefined ? first : locale) };
 }
 
 /** How a locale writes "two and a half". @example decimalOf('nl-NL') // "," */
 export const decimalOf = (locale: string): DecimalMark =>
-  new Intl.NumberFormat(locale).formatToParts(2.5).find(({ type }) => type === 'decimal')?.value === ','
+  new Intl.NumberFormat(withOurDigits(locale)).formatToParts(2.5).find(({ type }) => type === 'decimal')
+    ?.value === ','
     ? ','
     : '.';

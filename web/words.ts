@@ -1,5 +1,5 @@
 import { type Language, speak, spoken, writeDecimalsWith } from '../core/words/say.ts';
-import { decimalOf, isOurs, type LanguageCode, localeOf, type Reading } from './locale.ts';
+import { isOurs, localeOf, type Reading } from './locale.ts';
 import dutch from '../words/nl.json?url';
 
 /** Where a language’s messages lie. */
@@ -28,7 +28,7 @@ export async function readAs(reading: Reading, save: () => Promise<void>): Promi
   location.reload();
 }
 
-let now: { code: LanguageCode; locale: string } = { code: 'en', locale: 'en' };
+let now: ReturnType<typeof localeOf> = { code: 'en', locale: 'en', decimal: '.' };
 /** The language that is spoken here, and the locale that goes with it. */
 export const readingNow = () => now;
 /** The locale that writes dates for the reader. */
@@ -48,10 +48,10 @@ export async function speakAs(reading: Reading, browser: readonly string[]): Pro
       const answer = await fetch(CATALOGUES[now.code]);
       speak({ code: now.code, messages: (await answer.json()) as Language['messages'] });
     } catch {
-      now = { code: 'en', locale: 'en' };
+      now = { ...now, code: 'en', locale: 'en' };
     }
   }
-  writeDecimalsWith(reading.decimal ?? decimalOf(now.locale));
+  writeDecimalsWith(now.decimal);
 }
 
 /** As a worker is named by {@link spokenHere}. */

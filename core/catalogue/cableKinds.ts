@@ -1,6 +1,5 @@
 import type { CableKind, CableSize } from '../job/shop.ts';
 import { areaMm2, type ConductorSize, type GaugeName, type MetricSizeName } from '../conductor/size.ts';
-import { say } from '../words/say.ts';
 
 /** Conductivity of jacket compounds, W/(m·K). Source: handbook values for the two groups of compound. */
 export const JACKET_CONDUCTIVITY: Readonly<Record<CableKind['insulation'], number>> = {
@@ -39,7 +38,7 @@ const byCopper = (a: CableSize, b: CableSize) => areaMm2(a.size) - areaMm2(b.siz
 export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   {
     id: 'tinned-marine',
-    title: say`Tinned marine`,
+    title: 'Tinned marine',
     tinned: true,
     strands: 'fine',
     insulation: 'thermoplastic',
@@ -54,7 +53,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'tinned-marine-awg',
-    title: say`Tinned marine, gauge`,
+    title: 'Tinned marine, gauge',
     tinned: true,
     strands: 'fine',
     insulation: 'thermoplastic',
@@ -70,7 +69,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'battery',
-    title: say`Stiff battery cable`,
+    title: 'Stiff battery cable',
     tinned: false,
     strands: 'coarse',
     insulation: 'pvc',
@@ -82,7 +81,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'welding',
-    title: say`Welding cable`,
+    title: 'Welding cable',
     tinned: false,
     strands: 'extra fine',
     insulation: 'rubber',
@@ -94,7 +93,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'thin-wall',
-    title: say`Thin-wall cross-linked`,
+    title: 'Thin-wall cross-linked',
     tinned: false,
     strands: 'fine',
     insulation: 'xlpe',
@@ -106,7 +105,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'vehicle-sae',
-    title: say`Vehicle gauge, cross-linked`,
+    title: 'Vehicle gauge, cross-linked',
     tinned: false,
     strands: 'fine',
     insulation: 'xlpe',
@@ -122,7 +121,7 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
   },
   {
     id: 'panel-flex',
-    title: say`Panel flex`,
+    title: 'Panel flex',
     tinned: false,
     strands: 'fine',
     insulation: 'pvc',

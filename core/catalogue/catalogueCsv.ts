@@ -16,6 +16,7 @@ import { parseSize } from '../units/parseSize.ts';
 import { POST_KINDS } from './tables/posts.ts';
 import { STUD_NAMES } from './tables/studs.ts';
 import { refusalSays } from '../job/refusal.ts';
+import { called } from './called.ts';
 import { say } from '../words/say.ts';
 
 const sizeField = (text: string): Read => {
@@ -138,12 +139,14 @@ const dieColumns = (tools: readonly Tool[]): readonly Column<Die>[] => [
     key: 'toolId',
     title: 'tool',
     read: (text) => {
-      const found = tools.find(({ title }) => title.toLowerCase() === text.toLowerCase());
+      const found = tools.find(({ title }) =>
+        [title, called(title)].some((name) => name.toLowerCase() === text.toLowerCase()),
+      );
       return found
         ? { ok: true, value: found.id }
         : {
             ok: false,
-            sentence: say`No tool called “${text}” is owned: ${tools.map(({ title }) => title).join(', ')}.`,
+            sentence: say`No tool called “${text}” is owned: ${tools.map(({ title }) => called(title)).join(', ')}.`,
           };
     },
     write: ({ toolId }) => tools.find(({ id }) => id === toolId)?.title ?? '',

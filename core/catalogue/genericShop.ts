@@ -11,17 +11,16 @@ import {
 import { LUG_FAMILIES, type LugFamilyId } from './tables/lugFamilies.ts';
 import { SLEEVES, type SleeveKind } from './tables/sleeves.ts';
 import { STUDS, type StudName } from './tables/studs.ts';
-import { say } from '../words/say.ts';
 
-const HAND: Tool = { id: 'hand-press', title: say`Hand hydraulic, hexagon set`, kind: 'hand hydraulic' };
-const LEVER: Tool = { id: 'hand-lever', title: say`Hand lever, indent`, kind: 'hand lever', largestMm2: 120 };
+const HAND: Tool = { id: 'hand-press', title: 'Hand hydraulic, hexagon set', kind: 'hand hydraulic' };
+const LEVER: Tool = { id: 'hand-lever', title: 'Hand lever, indent', kind: 'hand lever', largestMm2: 120 };
 const HAMMER: Tool = {
   id: 'hammer',
-  title: say`Hammer-struck plunger`,
+  title: 'Hammer-struck plunger',
   kind: 'hammer',
-  mark: say`the second ring meets the body`,
+  mark: 'the second ring meets the body',
 };
-const BENCH: Tool = { id: 'bench-press', title: say`Bench hydraulic, code dies`, kind: 'bench hydraulic' };
+const BENCH: Tool = { id: 'bench-press', title: 'Bench hydraulic, code dies', kind: 'bench hydraulic' };
 
 /** The studs each family is usually drilled for. */
 const DRILLED: Readonly<Record<LugFamilyId, readonly StudName[]>> = {
@@ -108,7 +107,7 @@ function colouredBands(): Sleeve[] {
 export function genericShop(): Shop {
   const families = Object.keys(LUG_FAMILIES) as LugFamilyId[];
   return {
-    name: say`My shop`,
+    name: 'My shop',
     currency: '£',
     practice: CUSTOMARY_PRACTICE,
     cableKinds: [...GENERIC_CABLE_KINDS],

@@ -1,10 +1,10 @@
-import { POST_KINDS } from './tables/posts.ts';
 import type { ConductorSize, GaugeName, MetricSizeName } from '../conductor/size.ts';
 import type { Lug, Post } from '../job/shop.ts';
 import { typicalPalm } from '../termination/lugs/palm.ts';
 import { postTopMm } from '../termination/studs/posts.ts';
 import { LUG_FAMILIES, type LugFamilyId } from './tables/lugFamilies.ts';
 import { STUDS, type StudName } from './tables/studs.ts';
+import { called } from './called.ts';
 import { say } from '../words/say.ts';
 
 const SHORT: Readonly<Record<LugFamilyId, string>> = {
@@ -64,7 +64,7 @@ const FAMILY_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** What a family of lugs is called by the reader; one that the shop named itself keeps its name. */
-export const familySays = (family: string): string => FAMILY_WORDS[family] ?? family;
+export const familySays = (family: string): string => FAMILY_WORDS[family] ?? called(family);
 
 /**
  * A copper in-line connector for two cables of one size: the barrel of the standard family on each side of a stop.
@@ -77,8 +77,8 @@ export function genericButt(sizeName: string, stock: number): Lug {
   return {
     ...lug,
     id: `butt-${idOf(sizeName)}`,
-    label: say`${sizeName} in-line`,
-    family: say`in-line connector`,
+    label: `${sizeName} in-line`,
+    family: 'in-line connector',
     form: 'butt',
     holeMm: 2,
     palmWidthMm: lug.outerMm,
@@ -106,12 +106,12 @@ export function genericClamp(
   const lug = genericLug('compression-metric', sizeName, 'M8', stock);
   const pole = post.polarity === 'positive' ? '+' : '−';
   const screwed = form === 'screw clamp';
-  const words = `${screwed ? say`screw clamp` : say`clamp`} ${pole}, ${POST_KINDS[post.kind].title}${cables === 2 ? say`, for two` : ''}`;
+  const words = `${screwed ? 'screw clamp' : 'clamp'} ${pole}, ${post.kind}${cables === 2 ? ', for two' : ''}`;
   return {
     ...lug,
     id: idOf(`${form}-${post.kind}-${post.polarity}-${sizeName}-${cables}`).replaceAll(' ', '-'),
     label: screwed ? words : `${sizeName} ${words}`,
-    family: say`battery post clamp`,
+    family: 'battery post clamp',
     form,
     metal: screwed ? 'lead' : 'brass',
     holeMm: topMm,

@@ -13,7 +13,16 @@ interface Parts {
 }
 type Renames = ReadonlyMap<string, string>;
 
-/** Items that `owned` lacks, under ids that are free there; an item already owned, alike to the letter, is shared. */
+/** What a thing is called is no part of what it is: a shop may have named it in another language. */
+const WORDS = new Set(['title', 'label', 'family', 'mark']);
+const figuresOf = (item: Item) =>
+  JSON.stringify(
+    Object.entries(item)
+      .filter(([key, value]) => !WORDS.has(key) && value !== undefined)
+      .sort(),
+  );
+
+/** Items that `owned` lacks, under ids that are free there; one of the same id and the same figures is shared. */
 function bringIn<T extends Item>(
   owned: readonly T[],
   incoming: readonly T[],
@@ -22,7 +31,7 @@ function bringIn<T extends Item>(
   const renames = new Map<string, string>();
   for (const item of incoming) {
     const same = items.find(({ id }) => id === item.id);
-    if (same && JSON.stringify(same) === JSON.stringify(item)) continue;
+    if (same && figuresOf(same) === figuresOf(item)) continue;
     const id = freeId(item.id, items);
     if (id !== item.id) renames.set(item.id, id);
     items.push({ ...item, id });

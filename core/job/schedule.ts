@@ -18,6 +18,7 @@ import {
 import { refusalSays } from './refusal.ts';
 import { newCable } from './newCable.ts';
 import { JACKETS, type Shop } from './shop.ts';
+import { called } from '../catalogue/called.ts';
 import { say } from '../words/say.ts';
 
 /** A cable of a schedule with what was computed of it. */
@@ -207,12 +208,14 @@ export function readSchedule(
     const own =
       kind === undefined
         ? shop.cableKinds[0]
-        : shop.cableKinds.find((k) => fold(k.title) === fold(String(kind)));
+        : shop.cableKinds.find(({ title }) =>
+            [title, called(title)].some((own) => fold(own) === fold(String(kind))),
+          );
     if (!own) {
       found.push({
         row,
         column: 'cable',
-        sentence: say`No kind “${String(kind)}” is known: ${shop.cableKinds.map(({ title }) => title).join(', ')}.`,
+        sentence: say`No kind “${String(kind)}” is known: ${shop.cableKinds.map(({ title }) => called(title)).join(', ')}.`,
       });
       return [];
     }

@@ -4,6 +4,7 @@ import type { Cable } from '../job/cable.ts';
 import { END_NAMES } from '../job/end.ts';
 import type { Job } from '../job/job.ts';
 import type { Shop } from '../job/shop.ts';
+import { underItsName } from '../catalogue/called.ts';
 import { say } from '../words/say.ts';
 
 /** One cable of the log. */
@@ -36,7 +37,7 @@ function entryOf(cable: Cable, job: Job, shop: Shop): LogEntry {
     ...cable.joins.flatMap(({ dieId }) => dieId ?? []),
   ];
   const dies = shop.dies.filter(({ id }) => dieIds.includes(id));
-  const tools = shop.tools.filter(({ id }) => dies.some(({ toolId }) => toolId === id));
+  const tools = shop.tools.filter(({ id }) => dies.some(({ toolId }) => toolId === id)).map(underItsName);
   return {
     jobId: job.id,
     jobTitle: job.title,

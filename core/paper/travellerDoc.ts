@@ -52,7 +52,7 @@ export function travellerDoc({ cable, work }: Scheduled, jobTitle: string): Trav
       order: step.end ? `${step.end}: ${step.order}` : step.order,
       detail: step.detail,
       figure: step.figure
-        ? `${step.figure.means.startsWith('degrees') ? `${step.figure.value}°` : figure(step.figure.value, step.figure.unit, step.figure.decimals)} ${step.figure.means.replace(/^degrees, /, '')}`
+        ? `${step.figure.unit === '°' ? `${step.figure.value}°` : figure(step.figure.value, step.figure.unit, step.figure.decimals)} ${step.figure.means}`
         : '',
       gates: step.gates.map(({ says }) => says).join('; '),
       limit: step.ask

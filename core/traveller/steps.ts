@@ -204,7 +204,7 @@ function clock({ palmAngleDeg }: Cable, { name }: ReadyEnd): PlainStep {
     short: say`Clock ${name}`,
     order: say`Set the angle between the palms`,
     end: name,
-    figure: { value: palmAngleDeg, unit: '', decimals: 0, means: say`degrees, palm to palm, ± 5` },
+    figure: { value: palmAngleDeg, unit: '°', decimals: 0, means: say`palm to palm, ± 5°` },
     detail: say`Let the cable lie in its natural curve, sight along it from ${name}, and turn the lug. Mark lug and jacket with one line.`,
     why: say`A stiff cable will not twist once both lugs are on.`,
     lit: ['clock', 'palm'],

@@ -13,11 +13,14 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import CheckField from '../ui/CheckField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
+import { called } from '../../core/catalogue/called.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Cable on the shelf: spools and offcuts, each with what it is and how much is left of it. */
 const bench = useBench();
-const kinds = computed(() => bench.shop.cableKinds.map(({ id, title }) => ({ value: id, title })));
+const kinds = computed(() =>
+  bench.shop.cableKinds.map(({ id, title }) => ({ value: id, title: called(title) })),
+);
 const colours = choicesOf(JACKETS);
 const cutting = computed(() => bench.shop.practice.cutting);
 

@@ -20,6 +20,7 @@ import SegmentedField from '../ui/SegmentedField.vue';
 import ShowWork from '../ui/ShowWork.vue';
 import StateMark from '../ui/StateMark.vue';
 import TrendChart from './TrendChart.vue';
+import { called } from '../../core/catalogue/called.ts';
 import { say } from '../../core/words/say.ts';
 
 /** What the shop's dies leave over time, by tool, die and person: a worn die or a tired hand shows. */
@@ -57,7 +58,7 @@ const dies = computed(() =>
       const values = own.map(({ value }) => value);
       const control = controlOf(values);
       const finding = control && controlFinding(measure.value, values, control);
-      const tool = bench.shop.tools.find(({ id }) => id === die.toolId)?.title ?? say`no tool`;
+      const tool = called(bench.shop.tools.find(({ id }) => id === die.toolId)?.title ?? say`no tool`);
       return [
         {
           die,

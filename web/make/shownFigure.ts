@@ -5,7 +5,7 @@ import { inReadersUnit } from '../ui/display.ts';
 /** The figure of a step in the reader's unit, or an angle; null where the step has none. */
 export function shownFigure({ figure }: Step, lengths: Prefs['lengths']) {
   if (!figure) return null;
-  return figure.means.startsWith('degrees')
+  return figure.unit === '°'
     ? { value: String(figure.value), unit: '°' }
     : inReadersUnit(figure.value, figure.unit, figure.decimals, lengths);
 }

@@ -5,6 +5,7 @@ import { computed } from 'vue';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
+import { called } from '../../core/catalogue/called.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Sets one field of all marked cables at once; one undo takes it back. */
@@ -12,7 +13,9 @@ const { jobId, cableIds } = defineProps<{ jobId: string; cableIds: readonly stri
 const emit = defineEmits<{ done: [] }>();
 
 const bench = useBench();
-const kinds = computed(() => bench.shop.cableKinds.map(({ id, title }) => ({ value: id, title })));
+const kinds = computed(() =>
+  bench.shop.cableKinds.map(({ id, title }) => ({ value: id, title: called(title) })),
+);
 
 type Cables = Parameters<Parameters<typeof bench.edit>[1]>[0]['jobs'][number]['cables'];
 

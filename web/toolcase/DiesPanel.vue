@@ -17,6 +17,7 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import CsvBox from './CsvBox.vue';
+import { called } from '../../core/catalogue/called.ts';
 import { say } from '../../core/words/say.ts';
 
 /** The tools owned, what each can do and where, and the dies that go with them. A dimension edited redraws the map. */
@@ -83,11 +84,11 @@ function setLargest(id: string, largest: number | undefined): void {
       :read="(contents) => readDiesCsv(contents, bench.shop.dies, bench.shop.tools)"
       :take="(items) => bench.edit(say`import dies`, (draft) => void (draft.shop.dies = [...items]))"
     />
-    <StageSection v-for="tool in tools" :key="tool.id" :title="tool.title">
+    <StageSection v-for="tool in tools" :key="tool.id" :title="called(tool.title)">
       <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-4">
         <TextField
           :label="say`Called`"
-          :model-value="tool.title"
+          :model-value="called(tool.title)"
           required
           @update:model-value="(title) => editTool(tool.id, say`name`, (own) => void (own.title = title))"
         />

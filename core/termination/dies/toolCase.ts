@@ -2,6 +2,7 @@ import { TOOL_KINDS, type ToolKindFacts } from '../../catalogue/tables/tools.ts'
 import type { End } from '../../job/end.ts';
 import type { Die, Shop, Tool, Trial } from '../../job/shop.ts';
 import { countingTrials, learn, type Learned } from './learned.ts';
+import { underItsName } from '../../catalogue/called.ts';
 import { say } from '../../words/say.ts';
 
 /** A die as it lies in the case: the tool it belongs to, and what its trials taught. */
@@ -25,8 +26,9 @@ export function openCase({ dies, tools, lugs, trials }: Shop): ToolCase {
   return {
     lugs,
     dies: dies.flatMap((die) => {
-      const tool = tools.find(({ id }) => id === die.toolId);
-      if (!tool) return [];
+      const owned = tools.find(({ id }) => id === die.toolId);
+      if (!owned) return [];
+      const tool = underItsName(owned);
       const own = counting.filter(({ dieId }) => dieId === die.id);
       return [{ die, tool, kind: TOOL_KINDS[tool.kind], learned: learn(die, own, lugs), trials: own }];
     }),

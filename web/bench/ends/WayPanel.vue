@@ -14,6 +14,7 @@ import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
 import HolePicture from './HolePicture.vue';
 import JoinsPanel from './JoinsPanel.vue';
+import { underItsName } from '../../../core/catalogue/called.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The smallest hole and what it means for the order of work, the angle between the palms, and joins. */
@@ -44,7 +45,7 @@ function setInPlace(name: EndName, on: boolean): void {
 }
 const toolsAt = (name: EndName) =>
   bench.shop.tools.map((tool) => ({
-    tool,
+    tool: underItsName(tool),
     why: cannotUse(tool, work.ends[name].copperMm2, cable.ends[name].inPlace),
   }));
 </script>

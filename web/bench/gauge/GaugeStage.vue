@@ -16,6 +16,7 @@ import { conversionText } from '../../ui/display.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';
 import { useCableEdit } from '../useCable.ts';
+import { called } from '../../../core/catalogue/called.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** How thick: the smallest size that passes every limit, what each school would take, and the sizes beside it. */
@@ -32,7 +33,7 @@ const choice = computed(() => work.choice);
 const kinds = computed(() =>
   bench.shop.cableKinds.map(({ id, title, limitC, tinned }) => ({
     value: id,
-    title,
+    title: called(title),
     note: `${tinned ? say`tinned` : say`plain`}, ${limitC} °C`,
   })),
 );
