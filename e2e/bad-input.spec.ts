@@ -26,7 +26,7 @@ test.describe('a bad file is refused in one sentence and changes nothing', () =>
           ),
         ),
       ),
-      /cannot be used: at "job/,
+      /cannot be used: “id” must be letters/,
     ],
   ];
   for (const [name, contents, sentence] of files) {

@@ -15,7 +15,7 @@ const stored = (page: Page) =>
           values.onsuccess = () => {
             const entries = keys.result.map((key, i) => [String(key), values.result[i]] as const);
             opening.result.close();
-            resolve(JSON.stringify(entries.filter(([key]) => key !== 'prefs').sort()));
+            resolve(JSON.stringify(entries.filter(([key]) => key !== 'prefs' && key !== 'writer').sort()));
           };
         };
       }),

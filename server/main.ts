@@ -79,7 +79,9 @@ export function application(root: string): express.Express {
   });
   app.use((_request, response) => void response.status(404).type('text').send('Not found.'));
   // What cannot be made sense of is refused in a word: no trace, no path of this machine.
-  const refuse: ErrorRequestHandler = (error: { status?: unknown }, _request, response, _next) => {
+  const refuse: ErrorRequestHandler = (error: { status?: unknown }, _request, response, next) => {
+    // An answer that was begun can only be broken off.
+    if (response.headersSent) return next(error);
     const status = typeof error.status === 'number' && error.status >= 400 ? error.status : 500;
     response
       .status(status)

@@ -8,7 +8,7 @@ import { loadLibrary } from './storage/library.ts';
 import { useBench } from './stores/bench.ts';
 import { useKeeping } from './stores/keeping.ts';
 import { useUpdates } from './stores/updates.ts';
-import { report } from './trouble/faults.ts';
+import { faults, report } from './trouble/faults.ts';
 import { opened } from './trouble/lastPlace.ts';
 import { keepFocus } from './ui/keepFocus.ts';
 
@@ -32,7 +32,6 @@ router.onError((error) => void report(error, 'route'));
 await router.isReady().catch((error: unknown) => void report(error, 'route'));
 app.mount('#app');
 keepFocus();
-/** A page that stands so long, ms, has been opened. */
-const STANDS_MS = 1500;
-setTimeout(opened, STANDS_MS);
+// Two frames later it has been drawn: what was opened is no trouble, unless something of it failed.
+requestAnimationFrame(() => requestAnimationFrame(() => faults.value.length === 0 && opened()));
 void useUpdates().watchFor();

@@ -1,5 +1,6 @@
 import { parseQuantity } from '../units/quantity.ts';
-import { digits } from '../units/figure.ts';
+import { RUN_LENGTH_MM } from '../job/limits.ts';
+import { brief, digits } from '../units/figure.ts';
 import { say } from '../words/say.ts';
 
 /** A turn between two legs: by how much it leaves the straight way, and how tightly. */
@@ -121,4 +122,17 @@ export function writeRoute({ legsMm, bends }: Route): string {
         : [plain(mm)];
     })
     .join(', ');
+}
+
+/**
+ * Why a length cannot be that of a cable, in a sentence; empty where it can. Mostly a bare figure was meant in metres.
+ *
+ * @example lengthProblem(3.5) // "3.5 mm in all is no cable: bare figures are mm, so write 3.5 m."
+ */
+export function lengthProblem(lengthMm: number): string {
+  if (lengthMm < RUN_LENGTH_MM.least)
+    return say`${brief(lengthMm, 1)} mm in all is no cable: bare figures are mm, so write ${brief(lengthMm, 1)} m where metres are meant.`;
+  return lengthMm > RUN_LENGTH_MM.most
+    ? say`${brief(lengthMm / 1000, 1)} m in all is longer than any run: ${brief(RUN_LENGTH_MM.most / 1000, 0)} m is the most.`
+    : '';
 }

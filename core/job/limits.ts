@@ -46,3 +46,6 @@ export const MOST = {
 /** Why nothing more goes into a list; empty while there is room. @example fullSays('devices', 20) // "20 is the most there is room for." */
 export const fullSays = (list: keyof typeof MOST, count: number): string =>
   count >= MOST[list] ? say`${MOST[list]} is the most there is room for.` : '';
+
+/** From stud to stud, mm: shorter is no cable, longer no run of one. */
+export const RUN_LENGTH_MM = { least: 50, most: 1e6 } as const;

@@ -7,7 +7,7 @@ import { PLACINGS, type Placing } from '../sizing/placing.ts';
 import type { Source } from '../sizing/source.ts';
 import { END_NAMES } from './end.ts';
 import { mm, moment, name } from './text.ts';
-import { MOST } from './limits.ts';
+import { MOST, RUN_LENGTH_MM } from './limits.ts';
 import { say } from '../words/say.ts';
 
 export const loadSchema = z.discriminatedUnion('kind', [
@@ -151,7 +151,7 @@ export const runSchema = z.strictObject({
   duty: z.optional(dutySchema),
   dropPercent: z.number().check(z.gte(0.5), z.lte(50)),
   /** Stud to stud along the route, without the service loop. */
-  lengthMm: mm(50),
+  lengthMm: mm(RUN_LENGTH_MM.least, RUN_LENGTH_MM.most),
   loopMm: mm(0, 10000),
   return: returnSchema,
   devices: z.array(deviceSchema).check(z.maxLength(MOST.devices)),

@@ -111,7 +111,7 @@ function mend(whole: Record<string, unknown>, issue: z.core.$ZodIssue): boolean 
   const key = path.at(-1);
   const value = key === undefined ? whole : parent?.[key];
   if (issue.code === 'unrecognized_keys' && isFields(value)) {
-    for (const strange of issue.keys) delete (value as Record<string, unknown>)[strange];
+    for (const strange of issue.keys) Reflect.deleteProperty(value, strange);
     return true;
   }
   if (parent && key !== undefined) {
@@ -146,7 +146,7 @@ function mend(whole: Record<string, unknown>, issue: z.core.$ZodIssue): boolean 
       return true;
     }
     if (isFields(holder) && own !== undefined && own in holder && OPTIONAL.has(String(own))) {
-      delete (holder as Record<PropertyKey, unknown>)[own];
+      Reflect.deleteProperty(holder, own);
       return true;
     }
     if (isFields(holder) && own !== undefined && own in PLAIN) {

@@ -58,6 +58,9 @@ const isFit = computed(
   () => found.value !== null && found.value.problems.length === 0 && found.value.cables.length > 0,
 );
 
+/** Why the job has no room for them. */
+const noRoom = ref('');
+
 /** All of it or none: a schedule with holes in it is worse than none. */
 function take(): void {
   const cables = found.value?.cables ?? [];
@@ -65,12 +68,15 @@ function take(): void {
     const job = draft.jobs.find(({ id }) => id === jobId);
     job?.cables.push(...structuredClone([...cables]));
   });
-  emit('close');
+  noRoom.value = bench.refusal;
+  bench.refusal = '';
+  if (noRoom.value === '') emit('close');
 }
 </script>
 
 <template>
   <ModalBox open :title="say`Bring in a cable schedule`" wide @close="emit('close')">
+    <p v-if="noRoom" class="mb-2 font-bold text-fails" role="alert">{{ noRoom }}</p>
     <label class="block">
       <span class="label mb-1 block">{{ say`A CSV file, one cable a row, its first row the titles` }}</span>
       <input

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { choicesOf } from '../ui/choicesOf.ts';
-import { Plus, X } from '@lucide/vue';
+import { X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
@@ -14,6 +14,7 @@ import CheckField from '../ui/CheckField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import { called } from '../../core/catalogue/called.ts';
+import AddButton from '../ui/AddButton.vue';
 import { say } from '../../core/words/say.ts';
 
 /** Cable on the shelf: spools and offcuts, each with what it is and how much is left of it. */
@@ -185,8 +186,8 @@ function setCutting(change: Partial<typeof cutting.value>): void {
     <p v-if="bench.shop.spools.length === 0" class="mb-2">
       {{ say`No cable is on the shelf yet: the plan says what to buy.` }}
     </p>
-    <button type="button" class="button mt-2" @click="add">
-      <Plus :size="16" aria-hidden="true" /> {{ say`A spool or offcut` }}
-    </button>
+    <AddButton list="spools" :count="bench.shop.spools.length" class="mt-2" @add="add">
+      {{ say`A spool or offcut` }}
+    </AddButton>
   </section>
 </template>

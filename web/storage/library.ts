@@ -204,7 +204,7 @@ export async function replaceLibrary(now: Kept): Promise<void> {
   const puts: [string, unknown][] = [
     ...now.jobs.map((job): [string, unknown] => [JOB + job.id, job]),
     ...now.hunts.map((hunt): [string, unknown] => [HUNT + hunt.id, hunt]),
-    [BIN, now.bin],
+    ...(now.bin.length > 0 ? [[BIN, now.bin] as [string, unknown]] : []),
     [ORDER, now.jobs.map(({ id }) => id)],
     ...(now.shop ? [[SHOP, now.shop] as [string, unknown]] : []),
   ];

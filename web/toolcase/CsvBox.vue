@@ -4,6 +4,7 @@ import { computed, ref, shallowRef, useTemplateRef } from 'vue';
 import type { CatalogueRead } from '../../core/catalogue/catalogueCsv.ts';
 import { saveFile } from '../storage/files.ts';
 import ModalBox from '../ui/ModalBox.vue';
+import { useBench } from '../stores/bench.ts';
 import { say } from '../../core/words/say.ts';
 
 /** A part of the catalogue out to CSV and in from it: what a file would change is shown before anything does. */
@@ -16,6 +17,7 @@ const { what, fileName, write, read, take } = defineProps<{
   take: (items: readonly T[]) => void;
 }>();
 
+const bench = useBench();
 const LARGEST_BYTES = 5_000_000;
 const field = useTemplateRef<HTMLInputElement>('field');
 const found = shallowRef<CatalogueRead<T> | null>(null);
@@ -39,6 +41,8 @@ function close(): void {
 function accept(): void {
   if (found.value) take(found.value.items);
   close();
+  refusal.value = bench.refusal;
+  bench.refusal = '';
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { word } from '../../core/words/terms.ts';
 import { digits } from '../../core/units/figure.ts';
-import { Plus, X } from '@lucide/vue';
+import { X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
@@ -18,6 +18,7 @@ import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import CsvBox from './CsvBox.vue';
 import { called } from '../../core/catalogue/called.ts';
+import AddButton from '../ui/AddButton.vue';
 import { say } from '../../core/words/say.ts';
 
 /** The tools owned, what each can do and where, and the dies that go with them. A dimension edited redraws the map. */
@@ -198,18 +199,17 @@ function setLargest(id: string, largest: number | undefined): void {
         </tbody>
       </table>
       <div class="mt-1 flex gap-2">
-        <button type="button" class="button" @click="addDie(tool)">
-          <Plus :size="16" aria-hidden="true" /> {{ say`A die`
-          }}<span class="sr-only">{{ ' ' }}{{ say`for ${tool.title}` }}</span>
-        </button>
+        <AddButton list="dies" :count="bench.shop.dies.length" @add="addDie(tool)">
+          {{ say`A die` }}<span class="sr-only">{{ ' ' }}{{ say`for ${tool.title}` }}</span>
+        </AddButton>
         <button type="button" class="button" @click="removeTool(tool.id)">
           {{ say`Take the tool out` }}<span class="sr-only">: {{ tool.title }}</span>
         </button>
       </div>
     </StageSection>
-    <button type="button" class="button" @click="addTool">
-      <Plus :size="16" aria-hidden="true" /> {{ say`A tool` }}
-    </button>
+    <AddButton list="tools" :count="bench.shop.tools.length" @add="addTool">
+      {{ say`A tool` }}
+    </AddButton>
   </div>
 </template>
 

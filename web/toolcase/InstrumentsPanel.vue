@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Plus } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
 import {
@@ -18,6 +17,7 @@ import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import { today } from '../ui/today.ts';
 import LineFields from './LineFields.vue';
+import AddButton from '../ui/AddButton.vue';
 import { say } from '../../core/words/say.ts';
 
 /** The measuring instruments owned: what each tells apart, until when it is calibrated, and how it speaks. */
@@ -138,8 +138,8 @@ const dueWords = ({ due }: Instrument) =>
         </button>
       </p>
     </StageSection>
-    <button type="button" class="button flex items-center gap-2" @click="add">
-      <Plus :size="18" aria-hidden="true" /> {{ say`Another instrument` }}
-    </button>
+    <AddButton list="instruments" :count="bench.shop.instruments.length" @add="add">
+      {{ say`Another instrument` }}
+    </AddButton>
   </div>
 </template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { familySays } from '../../core/catalogue/lugs.ts';
 import { word } from '../../core/words/terms.ts';
-import { Plus } from '@lucide/vue';
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
 import { readLugsCsv, writeLugsCsv } from '../../core/catalogue/catalogueCsv.ts';
@@ -11,6 +10,7 @@ import { digits } from '../../core/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
 import CsvBox from './CsvBox.vue';
 import LugForm from './LugForm.vue';
+import AddButton from '../ui/AddButton.vue';
 import { say } from '../../core/words/say.ts';
 
 /** Every lug owned, generic or measured here: found by a word, opened to be measured again. */
@@ -73,9 +73,9 @@ function add(): void {
         :read="(contents) => readLugsCsv(contents, bench.shop.lugs)"
         :take="(items) => bench.edit(say`import lugs`, (draft) => void (draft.shop.lugs = [...items]))"
       />
-      <button type="button" class="button filled" @click="add">
-        <Plus :size="16" aria-hidden="true" /> {{ say`Measure a lug` }}
-      </button>
+      <AddButton list="lugs" :count="bench.shop.lugs.length" filled @add="add">
+        {{ say`Measure a lug` }}
+      </AddButton>
     </div>
     <label class="mb-2 block max-w-md">
       <span class="label mb-1 block">{{ say`Find a lug` }}</span>

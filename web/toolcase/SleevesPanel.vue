@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { choicesOf } from '../ui/choicesOf.ts';
 import { word } from '../../core/words/terms.ts';
-import { Plus, X } from '@lucide/vue';
+import { X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
@@ -10,6 +10,7 @@ import { type Sleeve, SLEEVE_COLOURS } from '../../core/job/shop.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
+import AddButton from '../ui/AddButton.vue';
 import { say } from '../../core/words/say.ts';
 
 /** Every heat-shrink sleeve owned: how wide it comes, how far it shrinks, how much is left and what a metre costs. */
@@ -58,9 +59,9 @@ const titles = computed(() => [
           say`An end is offered the sleeves listed here that pass what they must and grip what they should. Wall is as shrunk in the free air.`
         }}
       </p>
-      <button type="button" class="button filled" @click="add">
-        <Plus :size="16" aria-hidden="true" /> {{ say`A sleeve` }}
-      </button>
+      <AddButton list="sleeves" :count="bench.shop.sleeves.length" filled @add="add">
+        {{ say`A sleeve` }}
+      </AddButton>
     </div>
     <div class="sleeve-row note max-sm:hidden" aria-hidden="true">
       <span v-for="title in titles" :key="title">{{ title }}</span>

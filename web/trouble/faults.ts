@@ -33,8 +33,6 @@ export function report(error: unknown, where: string): Fault {
   if (isOfFetching(message)) isCodeMissing.value = true;
   else if (faults.value[0]?.stack !== fault.stack || fault.stack === '')
     faults.value = [fault, ...faults.value].slice(0, MOST_KEPT);
-  // Whoever looks into the browser's own log finds it there too.
-  console.error(`${where}:`, error);
   return fault;
 }
 

@@ -56,8 +56,8 @@ function commit(): void {
     <input
       :id="fieldId"
       ref="input"
-      :data-draft="label"
       v-model="typed"
+      :data-draft="label"
       class="field-input"
       autocomplete="off"
       :aria-invalid="problem !== ''"

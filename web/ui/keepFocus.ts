@@ -41,8 +41,12 @@ export function keepFocus(): void {
     if (document.activeElement && document.activeElement !== document.body) return;
     for (const near of last.within) {
       if (!near.isConnected) continue;
-      if ([...near.querySelectorAll(FOCUSABLE)].slice(0, 3).some(take)) return;
-      break;
+      // Of the same kind as what went: a field that was not asked for would take what is typed.
+      const alike = [...near.querySelectorAll(FOCUSABLE)].filter(
+        ({ tagName }) => tagName === last.element.tagName,
+      );
+      if (alike.some(take)) return;
+      if (near.matches('section, main, [role="dialog"], [role="group"]')) break;
     }
     if (held.slice(1).some(({ element }) => take(element))) return;
     const main = document.querySelector('main');

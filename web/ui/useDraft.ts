@@ -41,10 +41,10 @@ export function useDraft(
     typed.value = before;
     isBack.value = true;
   });
-  watch(typed, (text) => {
+  watch([typed, entered], ([text, is]) => {
     if (key === '') return;
-    if (text === entered()) isBack.value = false;
-    keepDraft(key, text === entered() ? null : text);
+    if (text === is) isBack.value = false;
+    keepDraft(key, text === is ? null : text);
   });
   return { isBack };
 }

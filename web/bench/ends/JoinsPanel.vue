@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { word } from '../../../core/words/terms.ts';
-import { Plus, X } from '@lucide/vue';
+import { X } from '@lucide/vue';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
 import type { Cable } from '../../../core/job/cable.ts';
@@ -18,6 +18,7 @@ import QuantityField from '../../ui/QuantityField.vue';
 import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
 import SectionPair from './SectionPair.vue';
+import AddButton from '../../ui/AddButton.vue';
 import { say } from '../../../core/words/say.ts';
 
 /** Joins along the way: each with a connector, a die and a sleeve of its own. */
@@ -148,12 +149,12 @@ const joins = computed(() => work.joins);
     </div>
     <p v-if="joins.length === 0" class="mb-2">{{ say`One piece from end to end, as it should be.` }}</p>
     <div class="flex flex-wrap gap-2">
-      <button type="button" class="button" @click="add('butt')">
-        <Plus :size="16" aria-hidden="true" /> {{ say`In-line butt` }}
-      </button>
-      <button type="button" class="button" @click="add('branch')">
-        <Plus :size="16" aria-hidden="true" /> {{ say`Sealed branch` }}
-      </button>
+      <AddButton list="joins" :count="joins.length" @add="add('butt')">
+        {{ say`In-line butt` }}
+      </AddButton>
+      <AddButton list="joins" :count="joins.length" @add="add('branch')">
+        {{ say`Sealed branch` }}
+      </AddButton>
     </div>
   </StageSection>
 </template>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { Draft } from 'immer';
-import { Plus, Trash2 } from '@lucide/vue';
+import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import type { Duty } from '../../../core/job/run.ts';
 import { digits } from '../../../core/units/figure.ts';
 import CheckField from '../../ui/CheckField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
+import AddButton from '../../ui/AddButton.vue';
 import { say } from '../../../core/words/say.ts';
 
 /** The steps of a duty, and a sketch of them. */
@@ -33,7 +34,7 @@ const setStep = (i: number, change: Partial<Duty['steps'][number]>) =>
   emit('change', say`duty step`, (draft) => void Object.assign(draft.steps[i] ?? {}, change));
 const add = () =>
   emit('change', say`duty step`, (draft) => {
-    if (draft.steps.length < 100) draft.steps.push({ amps: 0, seconds: 60 });
+    draft.steps.push({ amps: 0, seconds: 60 });
   });
 const remove = (i: number) => emit('change', say`duty step`, (draft) => void draft.steps.splice(i, 1));
 </script>
@@ -77,9 +78,9 @@ const remove = (i: number) => emit('change', say`duty step`, (draft) => void dra
           </button>
         </li>
       </ol>
-      <button type="button" class="button mt-1" :disabled="duty.steps.length >= 100" @click="add">
-        <Plus :size="18" aria-hidden="true" />{{ say`Add a step` }}
-      </button>
+      <AddButton list="dutySteps" :count="duty.steps.length" class="mt-1" @add="add">
+        {{ say`Add a step` }}
+      </AddButton>
     </div>
     <div>
       <svg

@@ -10,6 +10,7 @@ import SegmentedField from '../../ui/SegmentedField.vue';
 import StageSection from '../StageSection.vue';
 import DutyTable from './DutyTable.vue';
 import { useRunEdit } from './useRunEdit.ts';
+import { otherLoad } from '../../../core/sizing/loadIn.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** What it carries: amps or watts held, and steps on top of that. */
@@ -20,12 +21,7 @@ const run = computed(() => cable.run);
 
 function setLoadKind(kind: Load['kind']): void {
   editRun(say`load`, (draft) => {
-    const { load, systemV } = draft;
-    if (kind === load.kind) return;
-    draft.load =
-      load.kind === 'watts'
-        ? { kind: 'amps', amps: Math.round(load.watts / systemV) }
-        : { kind: 'watts', watts: Math.round(load.amps * systemV), efficiencyPercent: 90, lowestV: systemV };
+    if (kind !== draft.load.kind) draft.load = otherLoad(draft.load, draft.systemV);
   });
 }
 

@@ -1,12 +1,19 @@
 <script setup lang="ts">
-import { Plus, Trash2 } from '@lucide/vue';
+import { Trash2 } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { computed, ref } from 'vue';
 import type { Cable } from '../../../core/job/cable.ts';
 import type { Way } from '../../../core/job/run.ts';
-import { parseRoute, type Route, routeLengthMm, writeRoute } from '../../../core/cutting/route.ts';
+import {
+  lengthProblem,
+  parseRoute,
+  type Route,
+  routeLengthMm,
+  writeRoute,
+} from '../../../core/cutting/route.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';
+import AddButton from '../../ui/AddButton.vue';
 import CheckField from '../../ui/CheckField.vue';
 import { lengthText } from '../../ui/display.ts';
 import QuantityField from '../../ui/QuantityField.vue';
@@ -41,7 +48,7 @@ const drawn = computed<Route | undefined>(() =>
 const check = (text: string) => {
   if (text === '') return '';
   const read = parseRoute(text, usualRadius.value);
-  return read.ok ? '' : read.sentence;
+  return read.ok ? lengthProblem(routeLengthMm(read.route)) : read.sentence;
 };
 function setRoute(text: string): void {
   typed.value = null;
@@ -157,10 +164,10 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
             />
           </div>
         </div>
-        <button
-          type="button"
-          class="button"
-          @click="
+        <AddButton
+          list="zones"
+          :count="way.zones.length"
+          @add="
             editWay(
               say`zone`,
               ({ zones }) =>
@@ -175,8 +182,8 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
             )
           "
         >
-          <Plus :size="16" aria-hidden="true" /> {{ say`A zone` }}
-        </button>
+          {{ say`A zone` }}
+        </AddButton>
       </div>
       <div>
         <h4 class="label mb-1">{{ say`Holes and glands, the smallest must be passed` }}</h4>
@@ -269,25 +276,25 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
           </div>
         </div>
         <div class="flex flex-wrap gap-2">
-          <button
-            type="button"
-            class="button"
-            @click="editWay(say`hole`, ({ holes }) => void holes.push({ what: 'gland', atMm: half, mm: 25 }))"
+          <AddButton
+            list="holes"
+            :count="way.holes.length"
+            @add="editWay(say`hole`, ({ holes }) => void holes.push({ what: 'gland', atMm: half, mm: 25 }))"
           >
-            <Plus :size="16" aria-hidden="true" /> {{ say`A hole` }}
-          </button>
-          <button
-            type="button"
-            class="button"
-            @click="
+            {{ say`A hole` }}
+          </AddButton>
+          <AddButton
+            list="rubs"
+            :count="way.rubs.length"
+            @add="
               editWay(
                 say`rub`,
                 ({ rubs }) => void rubs.push({ what: say`an edge`, atMm: half, guarded: false }),
               )
             "
           >
-            <Plus :size="16" aria-hidden="true" /> {{ say`A place where it rubs` }}
-          </button>
+            {{ say`A place where it rubs` }}
+          </AddButton>
         </div>
         <div class="mt-2 max-w-44">
           <QuantityField

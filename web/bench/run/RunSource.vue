@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { choicesOf } from '../../ui/choicesOf.ts';
-import { Plus, Trash2 } from '@lucide/vue';
+import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { type FuseKind, FUSE_PLACES, type FusePlace, FUSES } from '../../../core/catalogue/tables/fuses.ts';
 import { type Chemistry, SHORT_AMPS_PER_AH } from '../../../core/catalogue/tables/sources.ts';
@@ -18,6 +18,8 @@ import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { parseCurve, writtenCurve } from './curveText.ts';
 import { useRunEdit } from './useRunEdit.ts';
+import AddButton from '../../ui/AddButton.vue';
+import { MOST } from '../../../core/job/limits.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The source behind it, and the fuse that guards it. */
@@ -250,8 +252,14 @@ const waive = (i: number, why: string) =>
         />
       </li>
     </ul>
-    <button v-if="run.fuses.length < 2" type="button" class="button mt-3" @click="addFuse">
-      <Plus :size="18" aria-hidden="true" />{{ say`Add a fuse` }}
-    </button>
+    <AddButton
+      v-if="run.fuses.length < MOST.fuses"
+      list="fuses"
+      :count="run.fuses.length"
+      class="mt-3"
+      @add="addFuse"
+    >
+      {{ say`Add a fuse` }}
+    </AddButton>
   </StageSection>
 </template>

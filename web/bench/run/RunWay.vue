@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Plus, Trash2 } from '@lucide/vue';
+import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { type DeviceKind, DEVICES } from '../../../core/catalogue/tables/sources.ts';
 import type { Cable } from '../../../core/job/cable.ts';
@@ -13,6 +13,7 @@ import QuantityField from '../../ui/QuantityField.vue';
 import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import { useRunEdit } from './useRunEdit.ts';
+import AddButton from '../../ui/AddButton.vue';
 import { say } from '../../../core/words/say.ts';
 
 /** How far it runs, how the current comes back, and what stands in its way. */
@@ -174,8 +175,8 @@ function deviceHint(i: number): string {
         </button>
       </li>
     </ul>
-    <button type="button" class="button mt-2" @click="addDevice">
-      <Plus :size="18" aria-hidden="true" />{{ say`Add a fuse, switch or shunt` }}
-    </button>
+    <AddButton list="devices" :count="run.devices.length" class="mt-2" @add="addDevice">
+      {{ say`Add a fuse, switch or shunt` }}
+    </AddButton>
   </StageSection>
 </template>
