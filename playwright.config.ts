@@ -6,6 +6,7 @@ const port = Number(process.env['E2E_PORT'] ?? 4317);
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.spec.ts',
+  testIgnore: 'slow/**',
   timeout: 120_000,
   expect: { timeout: 20_000 },
   workers: 2,

@@ -139,7 +139,7 @@ const amount = (value: number, unit: string) =>
               {{ i + 1 }} {{ phase.title }}
               <span v-if="phase.tool" class="text-[15px] font-normal text-ink2">{{ phase.tool }}</span>
             </h2>
-            <ul class="mt-1 grid gap-1.5 sm:grid-cols-2 xl:grid-cols-3">
+            <ul class="mt-1 grid grid-cols-[minmax(0,1fr)] gap-1.5 sm:grid-cols-2 xl:grid-cols-3">
               <li v-for="row in phase.rows" :key="row.key">
                 <RouterLink
                   :to="{
@@ -147,7 +147,7 @@ const amount = (value: number, unit: string) =>
                     params: { jobId, cableId: row.cableId },
                     query: { step: row.openStep ?? undefined, batch },
                   }"
-                  class="flex min-h-12 items-center gap-2 border border-hairline bg-lamp px-2 hover:bg-teal-tint"
+                  class="flex min-h-12 flex-wrap items-center gap-x-2 border border-hairline bg-lamp px-2 hover:bg-teal-tint"
                   :style="{ borderLeft: `5px solid var(--${row.jacket})` }"
                 >
                   <span

@@ -153,6 +153,7 @@ export const useBench = defineStore('bench', () => {
         const before = stored;
         await saveDifference(before, after);
         stored = after;
+        isNew.value = false;
         if (document.value === after) saveState.value = { kind: 'saved', at: new Date() };
         onSaved(before.jobs.filter((job) => !after.jobs.includes(job)));
       } catch (error) {

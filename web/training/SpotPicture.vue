@@ -19,7 +19,7 @@ const { own, marks, chosen, answer } = defineProps<{
   /** Null until the end is handed in. */
   answer: Marked | null;
 }>();
-defineEmits<{ choose: [place: PlaceName] }>();
+const emit = defineEmits<{ choose: [place: PlaceName] }>();
 
 const host = useTemplateRef<HTMLElement>('host');
 const { width, height } = useElementSize(host);
@@ -40,6 +40,8 @@ const scale = computed(() =>
 const centreOf = (view: View) => VIEWS.indexOf(view) * row.value + LABEL + (row.value - LABEL) / 2;
 const studX = computed(() => studOffset(madeSheet(own.made, 'bare'), scale.value));
 
+/** px. */
+const FINGERTIP = 44;
 /** Places side by side share the sheet: a target reaches 44 px where its neighbours leave it. */
 const targets = computed(() => {
   const along = placesAlong(own.made);
@@ -54,9 +56,23 @@ const targets = computed(() => {
       height: high,
     };
     const here = marks.filter((name) => FAULTS[name].at === place);
-    return { place, box, here, verdict: answer && verdictAt(place, answer) };
+    // A fingertip wide at least; where two lie over one another the nearer one is meant.
+    const reach = Math.max(box.width, FINGERTIP);
+    const hit = { ...box, x: box.x + (box.width - reach) / 2, width: reach };
+    return { place, view, box, hit, here, verdict: answer && verdictAt(place, answer) };
   });
 });
+
+function press(event: MouseEvent, place: PlaceName): void {
+  const own = targets.value.find((other) => other.place === place);
+  const left = host.value?.getBoundingClientRect().left ?? 0;
+  if (!own || event.detail === 0) return emit('choose', place);
+  const away = ({ box }: typeof own) => Math.abs(left + box.x + box.width / 2 - event.clientX);
+  const near = targets.value
+    .filter(({ view }) => view === own.view)
+    .reduce((best, next) => (away(next) < away(best) ? next : best), own);
+  emit('choose', near.place);
+}
 
 type Verdict = 'found' | 'missed' | 'not there';
 function verdictAt(place: PlaceName, { found, missed, wrong }: Marked): Verdict | null {
@@ -107,7 +123,7 @@ const VIEW_WORDS: Readonly<Record<View, string>> = { bare: say`before the sleeve
         />
       </g>
       <g
-        v-for="{ place, box, here, verdict } in targets"
+        v-for="{ place, box, hit, here, verdict } in targets"
         :key="place"
         class="target"
         :class="{ chosen: place === chosen, marked: here.length > 0 && !answer }"
@@ -115,10 +131,11 @@ const VIEW_WORDS: Readonly<Record<View, string>> = { bare: say`before the sleeve
         tabindex="0"
         :aria-label="spoken(place, here)"
         :aria-pressed="place === chosen"
-        @click="$emit('choose', place)"
+        @click="press($event, place)"
         @keydown.enter.prevent="$emit('choose', place)"
         @keydown.space.prevent="$emit('choose', place)"
       >
+        <rect v-bind="hit" fill="transparent" />
         <rect class="hit" v-bind="box" rx="3" />
         <g v-if="here.length > 0 && !answer" :transform="`translate(${box.x + box.width / 2} ${box.y - 3})`">
           <path

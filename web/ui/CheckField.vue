@@ -12,7 +12,7 @@ defineEmits<{ 'update:modelValue': [value: boolean] }>();
     <div class="flex items-center gap-1">
       <Switch
         :model-value="modelValue"
-        class="-m-2.5 shrink-0 p-2.5"
+        class="-m-[11px] shrink-0 p-[11px]"
         @update:model-value="$emit('update:modelValue', $event)"
       >
         <span

@@ -100,7 +100,11 @@ const short = (size: ConductorSize) =>
     <div class="grid gap-3 sm:grid-cols-[1fr_150px_124px_84px]">
       <div class="min-w-0">
         <p id="size-label" class="label mb-1 truncate">{{ say`Conductor` }}</p>
-        <div role="radiogroup" aria-labelledby="size-label" class="box flex h-11 overflow-hidden">
+        <div
+          role="radiogroup"
+          aria-labelledby="size-label"
+          class="box flex min-h-11 max-w-full overflow-x-auto"
+        >
           <button
             v-for="candidate in choice.candidates"
             :key="sizeLabel(candidate.at.size)"
@@ -108,7 +112,7 @@ const short = (size: ConductorSize) =>
             role="radio"
             :aria-checked="isTaken(candidate)"
             :aria-label="`${sizeLabel(candidate.at.size)}, ${word(candidate.state)}`"
-            class="figure relative min-w-0 flex-1 border-r border-teal text-[17px] last:border-r-0 focus-visible:-outline-offset-4"
+            class="figure relative min-w-8 flex-1 border-r border-teal text-[17px] last:border-r-0 focus-visible:-outline-offset-4"
             :class="
               isTaken(candidate)
                 ? 'bg-teal font-semibold text-on-teal focus-visible:outline-on-teal'

@@ -43,6 +43,8 @@ export const SHEET = {
   rows: { finished: 17, cut: 40, crimps: 62, barrel: 145, sleeve: 166, caption: 186 },
   noteSize: 14,
   figureSize: 15,
+  /** A fingertip, px. */
+  touch: 46,
 } as const;
 
 /** The scale of the reference drawings, and the most a small cable is blown up, px/mm. */

@@ -1,0 +1,92 @@
+import { expect, type Page, test } from '@playwright/test';
+import { App } from './app.ts';
+import { VIEWS } from './views.ts';
+
+/** How much wider than its window the page is, px, and what sticks out of it. */
+const tooWide = (page: Page) =>
+  page.evaluate(() => {
+    const over = document.documentElement.scrollWidth - document.documentElement.clientWidth;
+    if (over <= 0) return '';
+    const out = [...document.querySelectorAll('body *')].filter((own) => {
+      const box = own.getBoundingClientRect();
+      const hidden = [...ancestors(own)].some((at) => getComputedStyle(at).overflowX !== 'visible');
+      return box.width > 0 && box.right > innerWidth + 1 && !hidden;
+    });
+    function* ancestors(at: Element) {
+      for (let up = at.parentElement; up && up !== document.body; up = up.parentElement) yield up;
+    }
+    return `${over} px: ${out
+      .slice(-4)
+      .map(
+        (own) => `${own.tagName} ${own.className?.toString().slice(0, 60)} ${own.textContent?.slice(0, 30)}`,
+      )
+      .join(' | ')}`;
+  });
+
+/** What can be pressed and is smaller than a fingertip, with its size. */
+const tooSmall = (page: Page) =>
+  page.evaluate(() => {
+    const PRESSED =
+      'a[href], button, select, textarea, summary, input, [role="button"], [role="option"], [role="radio"], [role="switch"], [role="tab"], [role="menuitem"], [role="slider"]';
+    const found: string[] = [];
+    for (const own of document.querySelectorAll<HTMLElement | SVGElement>(PRESSED)) {
+      const label =
+        own.closest('label') ?? (own.id ? document.querySelector(`label[for="${own.id}"]`) : null);
+      // A field is pressed through its label too.
+      const isBox = own instanceof HTMLInputElement && /checkbox|radio|file/.test(own.type);
+      const at = isBox && label ? label : own;
+      const style = getComputedStyle(at);
+      const box = at.getBoundingClientRect();
+      if (
+        box.width === 0 ||
+        box.height === 0 ||
+        style.visibility === 'hidden' ||
+        own.closest('[inert], [aria-hidden="true"]')
+      )
+        continue;
+      if (style.clip !== 'auto' || style.clipPath === 'inset(50%)') continue;
+      // A link within a sentence is as high as its line.
+      if (own instanceof HTMLAnchorElement && style.display === 'inline') continue;
+      if (box.width < 43.5 || box.height < 43.5)
+        found.push(
+          `${own.tagName.toLowerCase()} “${(own.getAttribute('aria-label') ?? own.textContent ?? '').trim().slice(0, 30)}” ${Math.round(box.width)}×${Math.round(box.height)}`,
+        );
+    }
+    return found;
+  });
+
+for (const width of [320, 390, 820]) {
+  test(`no page is wider than a window of ${width}`, async ({ page }) => {
+    test.setTimeout(180_000);
+    const app = new App(page);
+    await page.setViewportSize({ width, height: 800 });
+    await app.openDemo(false);
+    const wide: string[] = [];
+    for (const [name, path] of Object.entries(VIEWS)) {
+      await app.go(path);
+      await expect(page.locator('main').first()).toBeVisible();
+      await page.waitForTimeout(250);
+      const over = await tooWide(page);
+      if (over) wide.push(`${name}: ${over}`);
+    }
+    expect(wide).toEqual([]);
+  });
+}
+
+test.describe('by touch', () => {
+  test.use({ hasTouch: true, isMobile: true, viewport: { width: 390, height: 844 } });
+  test('whatever can be pressed is as large as a fingertip, on every view', async ({ page }) => {
+    test.setTimeout(180_000);
+    const app = new App(page);
+    await app.openDemo(false);
+    const small: string[] = [];
+    for (const [name, path] of Object.entries(VIEWS)) {
+      await app.go(path);
+      await expect(page.locator('main').first()).toBeVisible();
+      await page.waitForTimeout(250);
+      const found = await tooSmall(page);
+      if (found.length > 0) small.push(`${name}: ${found.length}: ${found.slice(0, 400).join(', ')}`);
+    }
+    expect(small).toEqual([]);
+  });
+});

@@ -1,0 +1,87 @@
+import { expect, type Page, test } from '@playwright/test';
+import { App } from '../app.ts';
+import { allStored } from '../store.ts';
+
+const RACES = Number(process.env['RACES'] ?? 200);
+const follows = (page: Page) => page.getByRole('button', { name: 'Work here instead' }).isVisible();
+
+test(`in ${RACES} races of “Work here instead” there is one writer, and it writes`, async ({ context }) => {
+  const pages: Page[] = [];
+  for (let i = 0; i < 3; i += 1) {
+    const page = await context.newPage();
+    await page.goto('/demo');
+    if (i === 0) await page.getByRole('button', { name: 'Look round' }).click();
+    await page.goto('/job/teasel/cable/th3/run');
+    await new App(page).field('To, end B').waitFor();
+    pages.push(page);
+  }
+  for (let race = 0; race < RACES; race += 1) {
+    const followers: Page[] = [];
+    for (const page of pages) if (await follows(page)) followers.push(page);
+    // All that follow are pressed at once, now and then twice.
+    await Promise.all(
+      followers.map((page) =>
+        page
+          .getByRole('button', { name: 'Work here instead' })
+          .click({ clickCount: race % 3 === 0 ? 2 : 1, timeout: 2000 })
+          .catch(() => {}),
+      ),
+    );
+    await expect
+      .poll(async () => (await Promise.all(pages.map(follows))).filter((own) => !own).length, {
+        timeout: 15_000,
+      })
+      .toBe(1);
+    const at = (await Promise.all(pages.map(follows))).indexOf(false);
+    const writer = pages[at] as Page;
+    if (race % 10 !== 0) continue;
+    const app = new App(writer);
+    await app.type('To, end B', `race ${race}`);
+    await app.saved();
+    for (const page of pages)
+      await expect(new App(page).field('To, end B')).toHaveValue(`race ${race}`, { timeout: 10_000 });
+  }
+});
+
+test('a writer that was frozen and lost its turn writes nothing when it wakes', async ({ context }) => {
+  const first = await context.newPage();
+  await first.goto('/demo');
+  await first.getByRole('button', { name: 'Look round' }).click();
+  await first.goto('/job/teasel/cable/th3/run');
+  const one = new App(first);
+  await one.type('To, end B', 'before');
+  await one.saved();
+  const second = await context.newPage();
+  await second.goto('/job/teasel/cable/th3/run');
+  const two = new App(second);
+  await expect(second.getByRole('button', { name: 'Work here instead' })).toBeVisible();
+  for (let round = 0; round < 10; round += 1) {
+    const cdp = await context.newCDPSession(first);
+    await one.field('To, end B').fill(`frozen ${round}`);
+    await cdp.send('Debugger.enable');
+    // It stands still in the midst of it: nothing of it runs until it is woken.
+    await Promise.all(
+      [
+        cdp.send('Debugger.pause'),
+        first.keyboard.press('Enter').catch(() => {}),
+        new Promise((resolve) => cdp.once('Debugger.paused', resolve)),
+      ].slice(0, 2),
+    ).catch(() => {});
+    await second.waitForTimeout(200);
+    await second.getByRole('button', { name: 'Work here instead' }).click();
+    await expect(second.getByRole('button', { name: 'Work here instead' })).toBeHidden({ timeout: 15_000 });
+    await two.type('To, end B', `second ${round}`);
+    await two.saved();
+    await cdp.send('Debugger.resume').catch(() => {});
+    await cdp.send('Debugger.disable');
+    await cdp.detach();
+    await second.waitForTimeout(700);
+    const { 'job:teasel': job } = (await allStored(second)) as unknown as {
+      'job:teasel': { cables: { id: string; ends: { B: { at: string } } }[] };
+    };
+    expect(job.cables.find(({ id }) => id === 'th3')?.ends.B.at).toBe(`second ${round}`);
+    // And back again.
+    await first.getByRole('button', { name: 'Work here instead' }).click();
+    await expect(first.getByRole('button', { name: 'Work here instead' })).toBeHidden({ timeout: 15_000 });
+  }
+});
