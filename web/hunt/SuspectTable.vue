@@ -33,108 +33,112 @@ const isWhole = ref(false);
         say`fails past ${digits(GUILTY_TIMES, 1)} times what the piece should take`
       }}</span>
     </header>
-    <table class="w-full border-collapse text-left">
-      <thead class="figure text-[14px] text-ink2">
-        <tr class="border-b border-line">
-          <th class="w-6 font-normal" />
-          <th class="font-normal">{{ say`piece, and its likely cause` }}</th>
-          <th class="w-16 text-right font-normal">{{ say`reads mΩ` }}</th>
-          <th class="w-16 text-right font-normal">{{ say`should` }}</th>
-          <th class="w-16 text-right font-normal">{{ say`waste W` }}</th>
-          <th class="w-20 max-sm:hidden" />
-          <th class="w-24" />
-          <th class="w-8" />
-        </tr>
-      </thead>
-      <tbody>
-        <template v-for="(own, i) in found.suspects" :key="own.piece.id">
-          <tr
-            class="border-b border-hairline"
-            :class="i === 0 ? 'bg-teal-tint shadow-[inset_3px_0_0_var(--teal)]' : ''"
-          >
-            <td class="figure pl-2 text-[16px] font-semibold">{{ i + 1 }}</td>
-            <td class="py-1.5 pr-2">
-              <span class="figure block text-[16px] leading-[18px] font-semibold">{{
-                own.piece.title
-              }}</span><span class="note leading-4">{{ own.cause }}</span>
-            </td>
-            <td class="figure text-right text-[16px]">
-              {{ own.milliohm === null ? '–' : digits(own.milliohm, 3) }}
-            </td>
-            <td class="figure text-right text-[16px] text-ink2">{{ digits(own.shouldMilliohm, 3) }}</td>
-            <td class="figure text-right text-[17px] font-semibold">{{ digits(own.wastedW, 1) }}</td>
-            <td class="px-2 max-sm:hidden">
-              <span
-                class="block h-2.5"
-                :class="isAlone(own) ? 'bg-fails' : 'border border-dashed border-ink2'"
-                :style="{ width: `${Math.max(2, (own.wastedW / most) * 100)}%` }"
-              />
-            </td>
-            <td>
-              <StateMark :state="isAlone(own) ? 'fails' : 'unproved'" />
-            </td>
-            <td>
+    <div class="overflow-x-auto">
+      <table class="w-full border-collapse text-left">
+        <thead class="figure text-[14px] text-ink2">
+          <tr class="border-b border-line">
+            <th class="w-6 font-normal" />
+            <th class="font-normal">{{ say`piece, and its likely cause` }}</th>
+            <th class="w-16 text-right font-normal">{{ say`reads mΩ` }}</th>
+            <th class="w-16 text-right font-normal">{{ say`should` }}</th>
+            <th class="w-16 text-right font-normal">{{ say`waste W` }}</th>
+            <th class="w-20 max-sm:hidden" />
+            <th class="w-24" />
+            <th class="w-8" />
+          </tr>
+        </thead>
+        <tbody>
+          <template v-for="(own, i) in found.suspects" :key="own.piece.id">
+            <tr
+              class="border-b border-hairline"
+              :class="i === 0 ? 'bg-teal-tint shadow-[inset_3px_0_0_var(--teal)]' : ''"
+            >
+              <td class="figure pl-2 text-[16px] font-semibold">{{ i + 1 }}</td>
+              <td class="py-1.5 pr-2">
+                <span class="figure block text-[16px] leading-[18px] font-semibold">{{
+                  own.piece.title
+                }}</span><span class="note leading-4">{{ own.cause }}</span>
+              </td>
+              <td class="figure text-right text-[16px]">
+                {{ own.milliohm === null ? '–' : digits(own.milliohm, 3) }}
+              </td>
+              <td class="figure text-right text-[16px] text-ink2">{{ digits(own.shouldMilliohm, 3) }}</td>
+              <td class="figure text-right text-[17px] font-semibold">{{ digits(own.wastedW, 1) }}</td>
+              <td class="px-2 max-sm:hidden">
+                <span
+                  class="block h-2.5"
+                  :class="isAlone(own) ? 'bg-fails' : 'border border-dashed border-ink2'"
+                  :style="{ width: `${Math.max(2, (own.wastedW / most) * 100)}%` }"
+                />
+              </td>
+              <td>
+                <StateMark :state="isAlone(own) ? 'fails' : 'unproved'" />
+              </td>
+              <td>
+                <button
+                  type="button"
+                  class="flex size-8 items-center justify-center rounded-box border border-hairline bg-paper text-teal"
+                  :aria-expanded="opened === own.piece.id"
+                  @click="opened = opened === own.piece.id ? null : own.piece.id"
+                >
+                  <ChevronUp v-if="opened === own.piece.id" :size="16" aria-hidden="true" />
+                  <ChevronDown v-else :size="16" aria-hidden="true" />
+                  <span class="sr-only">{{ say`Show the work of ${own.piece.title}` }}</span>
+                </button>
+              </td>
+            </tr>
+            <tr v-if="opened === own.piece.id" class="border-b border-hairline bg-paper">
+              <td />
+              <td colspan="7" class="py-2">
+                <p><FormulaText :line="work(own).formula" /></p>
+                <p v-for="line in work(own).substituted" :key="line"><FormulaText :line="line" /></p>
+                <p class="note mt-1">
+                  {{ say`Source: ${work(own).source}. Assumes: ${work(own).assumes}.` }}
+                </p>
+              </td>
+            </tr>
+          </template>
+          <tr v-if="found.others.count > 0" class="border-b border-hairline">
+            <td />
+            <td class="py-1.5">
               <button
                 type="button"
-                class="flex size-8 items-center justify-center rounded-box border border-hairline bg-paper text-teal"
-                :aria-expanded="opened === own.piece.id"
-                @click="opened = opened === own.piece.id ? null : own.piece.id"
+                class="figure text-left text-[16px] font-semibold whitespace-nowrap hover:text-teal"
+                :aria-expanded="isWhole"
+                @click="isWhole = !isWhole"
               >
-                <ChevronUp v-if="opened === own.piece.id" :size="16" aria-hidden="true" />
-                <ChevronDown v-else :size="16" aria-hidden="true" />
-                <span class="sr-only">{{ say`Show the work of ${own.piece.title}` }}</span>
+                {{ found.suspects.length > 0 ? say`The other` : say`All` }} {{ found.others.count }}
               </button>
+              <span class="note ml-2">{{
+                found.others.milliohm === null ? say`not all of them are read` : say`nothing to find`
+              }}</span>
             </td>
-          </tr>
-          <tr v-if="opened === own.piece.id" class="border-b border-hairline bg-paper">
+            <td class="figure text-right text-[16px]">
+              {{ found.others.milliohm === null ? '–' : digits(found.others.milliohm, 3) }}
+            </td>
+            <td class="figure text-right text-[16px] text-ink2">
+              {{ digits(found.others.shouldMilliohm, 3) }}
+            </td>
+            <td class="figure text-right text-[17px] font-semibold">
+              {{ digits(found.others.wastedW, 1) }}
+            </td>
+            <td class="max-sm:hidden" />
+            <td><StateMark :state="found.others.milliohm === null ? 'unproved' : 'holds'" /></td>
             <td />
-            <td colspan="7" class="py-2">
-              <p><FormulaText :line="work(own).formula" /></p>
-              <p v-for="line in work(own).substituted" :key="line"><FormulaText :line="line" /></p>
-              <p class="note mt-1">{{ say`Source: ${work(own).source}. Assumes: ${work(own).assumes}.` }}</p>
+          </tr>
+          <tr v-for="own in rows" :key="own.piece.id" class="border-b border-hairline">
+            <td />
+            <td class="figure py-1 pl-3 text-[15px]">{{ own.piece.title }}</td>
+            <td class="figure text-right text-[15px]">
+              {{ own.milliohm === null ? '–' : digits(own.milliohm, 3) }}
+            </td>
+            <td class="figure text-right text-[15px] text-ink2">{{ digits(own.shouldMilliohm, 3) }}</td>
+            <td colspan="4" class="pl-4">
+              <FormulaText :line="work(own).substituted.at(-2) ?? ''" />
             </td>
           </tr>
-        </template>
-        <tr v-if="found.others.count > 0" class="border-b border-hairline">
-          <td />
-          <td class="py-1.5">
-            <button
-              type="button"
-              class="figure text-left text-[16px] font-semibold whitespace-nowrap hover:text-teal"
-              :aria-expanded="isWhole"
-              @click="isWhole = !isWhole"
-            >
-              {{ found.suspects.length > 0 ? say`The other` : say`All` }} {{ found.others.count }}
-            </button>
-            <span class="note ml-2">{{
-              found.others.milliohm === null ? say`not all of them are read` : say`nothing to find`
-            }}</span>
-          </td>
-          <td class="figure text-right text-[16px]">
-            {{ found.others.milliohm === null ? '–' : digits(found.others.milliohm, 3) }}
-          </td>
-          <td class="figure text-right text-[16px] text-ink2">
-            {{ digits(found.others.shouldMilliohm, 3) }}
-          </td>
-          <td class="figure text-right text-[17px] font-semibold">
-            {{ digits(found.others.wastedW, 1) }}
-          </td>
-          <td class="max-sm:hidden" />
-          <td><StateMark :state="found.others.milliohm === null ? 'unproved' : 'holds'" /></td>
-          <td />
-        </tr>
-        <tr v-for="own in rows" :key="own.piece.id" class="border-b border-hairline">
-          <td />
-          <td class="figure py-1 pl-3 text-[15px]">{{ own.piece.title }}</td>
-          <td class="figure text-right text-[15px]">
-            {{ own.milliohm === null ? '–' : digits(own.milliohm, 3) }}
-          </td>
-          <td class="figure text-right text-[15px] text-ink2">{{ digits(own.shouldMilliohm, 3) }}</td>
-          <td colspan="4" class="pl-4">
-            <FormulaText :line="work(own).substituted.at(-2) ?? ''" />
-          </td>
-        </tr>
-      </tbody>
-    </table>
+        </tbody>
+      </table>
+    </div>
   </section>
 </template>

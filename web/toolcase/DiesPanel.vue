@@ -128,76 +128,82 @@ function setLargest(id: string, largest: number | undefined): void {
           say`Leaves a ${word(facts(tool).leaves)}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`wants ${tool.swingMm ?? facts(tool).swingMm} mm of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
         }}
       </p>
-      <table class="mt-2 w-full">
-        <thead>
-          <tr class="note text-left">
-            <th class="font-normal">{{ say`Stamp` }}</th>
-            <th class="font-normal">{{ say`Across, closed` }}</th>
-            <th class="font-normal">{{ say`Width` }}</th>
-            <th class="font-normal">{{ say`Its stamp` }}</th>
-            <th class="font-normal">{{ say`Trials` }}</th>
-            <th>
-              <span class="sr-only">{{ say`Take out` }}</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="{ die, learned } in diesOf(tool)" :key="die.id" class="die-row border-t border-hairline">
-            <td class="w-28 pr-2">
-              <TextField
-                :label="say`Stamp of ${die.id}`"
-                :model-value="die.stamp"
-                :longest="12"
-                @update:model-value="
-                  (stamp) => editDie(die.id, say`stamp`, (own) => void (own.stamp = stamp))
-                "
-              />
-            </td>
-            <td class="w-36 pr-2">
-              <QuantityField
-                :label="say`Across flats of ${die.stamp || say`the unmarked die`}, ${die.id}`"
-                kind="length"
-                :model-value="die.acrossFlatsMm"
-                :least="2"
-                :most="60"
-                :decimals="2"
-                @update:model-value="
-                  (mm) => editDie(die.id, say`across flats`, (own) => void (own.acrossFlatsMm = mm))
-                "
-              />
-            </td>
-            <td class="w-32 pr-2">
-              <QuantityField
-                :label="say`Width of ${die.stamp || say`the unmarked die`}, ${die.id}`"
-                kind="length"
-                :model-value="die.widthMm"
-                :least="2"
-                :most="40"
-                @update:model-value="(mm) => editDie(die.id, say`width`, (own) => void (own.widthMm = mm))"
-              />
-            </td>
-            <td>{{ says(die) }}</td>
-            <td>
-              {{
-                learned.trials === 0
-                  ? say`none`
-                  : say`${learned.trials}: really ${digits(learned.flatsMm, 2)}`
-              }}
-            </td>
-            <td>
-              <button
-                type="button"
-                class="flex size-11 items-center justify-center text-teal"
-                @click="removeDie(die.id)"
-              >
-                <X :size="18" aria-hidden="true" /><span class="sr-only">{{
-                  say`Take die ${die.stamp || die.id} out`
-                }}</span>
-              </button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <div class="overflow-x-auto">
+        <table class="mt-2 w-full">
+          <thead>
+            <tr class="note text-left">
+              <th class="font-normal">{{ say`Stamp` }}</th>
+              <th class="font-normal">{{ say`Across, closed` }}</th>
+              <th class="font-normal">{{ say`Width` }}</th>
+              <th class="font-normal">{{ say`Its stamp` }}</th>
+              <th class="font-normal">{{ say`Trials` }}</th>
+              <th>
+                <span class="sr-only">{{ say`Take out` }}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr
+              v-for="{ die, learned } in diesOf(tool)"
+              :key="die.id"
+              class="die-row border-t border-hairline"
+            >
+              <td class="w-28 pr-2">
+                <TextField
+                  :label="say`Stamp of ${die.id}`"
+                  :model-value="die.stamp"
+                  :longest="12"
+                  @update:model-value="
+                    (stamp) => editDie(die.id, say`stamp`, (own) => void (own.stamp = stamp))
+                  "
+                />
+              </td>
+              <td class="w-36 pr-2">
+                <QuantityField
+                  :label="say`Across flats of ${die.stamp || say`the unmarked die`}, ${die.id}`"
+                  kind="length"
+                  :model-value="die.acrossFlatsMm"
+                  :least="2"
+                  :most="60"
+                  :decimals="2"
+                  @update:model-value="
+                    (mm) => editDie(die.id, say`across flats`, (own) => void (own.acrossFlatsMm = mm))
+                  "
+                />
+              </td>
+              <td class="w-32 pr-2">
+                <QuantityField
+                  :label="say`Width of ${die.stamp || say`the unmarked die`}, ${die.id}`"
+                  kind="length"
+                  :model-value="die.widthMm"
+                  :least="2"
+                  :most="40"
+                  @update:model-value="(mm) => editDie(die.id, say`width`, (own) => void (own.widthMm = mm))"
+                />
+              </td>
+              <td>{{ says(die) }}</td>
+              <td>
+                {{
+                  learned.trials === 0
+                    ? say`none`
+                    : say`${learned.trials}: really ${digits(learned.flatsMm, 2)}`
+                }}
+              </td>
+              <td>
+                <button
+                  type="button"
+                  class="flex size-11 items-center justify-center text-teal"
+                  @click="removeDie(die.id)"
+                >
+                  <X :size="18" aria-hidden="true" /><span class="sr-only">{{
+                    say`Take die ${die.stamp || die.id} out`
+                  }}</span>
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
       <div class="mt-1 flex gap-2">
         <AddButton list="dies" :count="bench.shop.dies.length" @add="addDie(tool)">
           {{ say`A die` }}<span class="sr-only">{{ ' ' }}{{ say`for ${tool.title}` }}</span>

@@ -97,8 +97,8 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
       </li>
     </ol>
 
-    <div v-if="current" class="flex flex-col p-4">
-      <p class="figure flex items-center gap-4 text-[16px] text-ink2">
+    <div v-if="current" class="flex min-w-0 flex-col p-4">
+      <p class="figure flex flex-wrap items-center gap-x-4 gap-y-1 text-[16px] text-ink2">
         {{ say`Step ${index + 1} of ${steps.length}`
         }}<template v-if="current.end">{{ say`, end ${current.end}` }}</template>
         <span v-for="own in hot" :key="own.end" class="text-fails" role="timer">{{
