@@ -179,6 +179,8 @@ export interface Judged {
   readonly id: string;
   readonly state: State;
   readonly binds: boolean;
+  /** It is not proved because nothing is known to hold it against: no other size would change that. */
+  readonly isOpen?: boolean;
   readonly write: () => Finding;
 }
 
@@ -197,7 +199,14 @@ export function judgeAtMost(
 
 /** A finding that is written already. */
 export function asJudged(finding: Finding): Judged {
-  return { id: finding.id, state: finding.state, binds: finding.binds ?? false, write: () => finding };
+  const isOpen = finding.state === 'unproved' && finding.limit === undefined;
+  return {
+    id: finding.id,
+    state: finding.state,
+    binds: finding.binds ?? false,
+    isOpen,
+    write: () => finding,
+  };
 }
 
 const BADNESS: Readonly<Record<State, number>> = { fails: 3, unproved: 2, watch: 1, holds: 0 };

@@ -77,14 +77,22 @@ describe('what governs', () => {
     dropPercent: 3,
     duty: { steps: [{ amps: 300, seconds: 10 }], repeats: false, dropPercent: 10 },
   };
-  const duty = (dropPercent: number) => ({ heaviestA: 300, cycle: null, spenders: [], dropPercent });
+  const duty = (dropPercent: number) => ({ heaviestA: 300, rmsA: 0, cycle: null, spenders: [], dropPercent });
   test('the load or the surge, whichever comes nearer to its own limit', () => {
     expect(governingDrop({ dropPercent: 2, duty: duty(5) }, run)).toMatchObject({ of: 'load', percent: 2 });
     expect(governingDrop({ dropPercent: 1, duty: duty(5) }, run)).toMatchObject({ of: 'surge', percent: 5 });
     expect(governingDrop({ dropPercent: 1, duty: null }, run)).toMatchObject({ of: 'load' });
   });
   test('the hottest moment is the peak of the duty, or what is held', () => {
-    const cycle = { samples: [], peakC: 70, peakAtS: 10, equivalentA: 100, secondsToLimit: null };
+    const cycle = {
+      samples: [],
+      peakC: 70,
+      peakAtS: 10,
+      equivalentA: 100,
+      secondsToLimit: null,
+      runsAway: false,
+      meltsAtS: null,
+    };
     expect(hottestC({ settledC: 50, duty: { ...duty(5), cycle } })).toBe(70);
     expect(hottestC({ settledC: 80, duty: { ...duty(5), cycle } })).toBe(80);
     expect(hottestC({ settledC: null, duty: null })).toBeNull();

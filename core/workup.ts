@@ -18,6 +18,8 @@ import { type FollowDuty, type Mate, thermalCable } from './sizing/assess.ts';
 import { chooseSize } from './sizing/choose.ts';
 import { dutyCycle } from './sizing/dutyCycle.ts';
 import { jacketResistance } from './sizing/heatBalance.ts';
+import { circuitFindings } from './sizing/circuitFindings.ts';
+import { nominalAmps } from './sizing/loadIn.ts';
 import { runFindings } from './sizing/runFindings.ts';
 import { endsFindings } from './termination/findings.ts';
 import { passageOf } from './termination/holeFindings.ts';
@@ -61,6 +63,9 @@ function asMate({ tag, run, gauge }: Cable, shop: Shop): Mate {
     size: gauge.size ?? null,
     tinned: shop.cableKinds.find(({ id }) => id === gauge.kindId)?.tinned ?? false,
     parallel: gauge.parallel ?? 1,
+    amps: nominalAmps(run.load),
+    heaviestA: Math.max(0, ...(run.duty?.steps.map(({ amps }) => amps) ?? [])),
+    systemV: run.systemV,
   };
 }
 
@@ -102,13 +107,8 @@ export function workUpCable(
   if (!owned) throw new RangeError('the shop has no cable');
   const kind = underItsName(owned);
   const { practice } = shop;
-  const choice = chooseSize(
-    cable,
-    kind,
-    practice,
-    { mates: context.mates.map((mate) => asMate(mate, shop)), soldered: isSoldered(cable, shop) },
-    followDuty,
-  );
+  const mates = context.mates.map((mate) => asMate(mate, shop));
+  const choice = chooseSize(cable, kind, practice, { mates, soldered: isSoldered(cable, shop) }, followDuty);
   const { size, outerMm, copperMm2 } = choice.taken.at;
   const conductor = { copperMm2: areaMm2(size), outerMm, tinned: kind.tinned, strands: kind.strands };
   const ends = {
@@ -155,6 +155,7 @@ export function workUpCable(
   };
   const findings = [
     ...runFindings(cable.run, choice.taken.at),
+    ...circuitFindings(cable.run, { mates }),
     ...wayFindings(cable, choice.taken.at),
     ...choice.findings,
     ...endsFindings(endSubject),

@@ -1,18 +1,33 @@
 import type { Run } from '../job/run.ts';
 
 /**
- * The run as its way makes it: the hottest zone governs, an engine space or sun anywhere counts for the whole cable,
- * and the smallest hole is the one to pass. A run without a way is as it is said.
+ * The run as its way makes it: the smallest hole is the one to pass, and the jacket must suit every stretch. A run
+ * without a way is as it is given.
  */
 export function governingRun(run: Run): Run {
   const { way } = run;
   if (!way) return run;
   const holes = [...(run.holeMm === undefined ? [] : [run.holeMm]), ...way.holes.map(({ mm }) => mm)];
-  return {
-    ...run,
-    ambientC: Math.max(run.ambientC, ...way.zones.map(({ ambientC }) => ambientC)),
-    engineSpace: run.engineSpace || way.zones.some(({ engineSpace }) => engineSpace),
-    sun: run.sun || way.zones.some(({ sun }) => sun),
-    ...(holes.length > 0 && { holeMm: Math.min(...holes) }),
-  };
+  return { ...run, ...(holes.length > 0 && { holeMm: Math.min(...holes) }) };
 }
+
+/** A stretch of the way by its own air, sun and engine space. */
+export interface Stretch {
+  /** What it is called; empty where it is the way itself. */
+  readonly what: string;
+  readonly run: Run;
+}
+
+/**
+ * Every stretch that a cable must be judged in: its way as a whole, and each hotter zone with its own air, sun and
+ * engine space. None of them is put together out of two.
+ *
+ * @example stretchesOf(run).map(({ what }) => what) // ['', 'engine box', 'deck']
+ */
+export const stretchesOf = (run: Run): readonly Stretch[] => [
+  { what: '', run },
+  ...(run.way?.zones ?? []).map(({ what, ambientC, engineSpace, sun }) => ({
+    what,
+    run: { ...run, ambientC, engineSpace, sun },
+  })),
+];

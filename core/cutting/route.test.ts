@@ -5,7 +5,7 @@ import type { Cable } from '../job/cable.ts';
 import type { Way } from '../job/run.ts';
 import { newCable } from '../job/newCable.ts';
 import { workUpCable } from '../workup.ts';
-import { governingRun } from './governingRun.ts';
+import { governingRun, stretchesOf } from './governingRun.ts';
 import { parseRoute, type Route, routeLengthMm, shortLegs, tightestBend, writeRoute } from './route.ts';
 import { planStretches, pointAlong, trace } from './routePlan.ts';
 
@@ -127,7 +127,7 @@ describe('what lies on the way governs the cable', () => {
   });
   const finding = (cable: Cable, id: string) =>
     workUpCable(cable, shop).findings.find((own) => own.id === id);
-  test('the hottest zone, the smallest hole, sun anywhere', () => {
+  test('the smallest hole, and each stretch by its own air and sun', () => {
     const zone = { fromMm: 0, toMm: 500, engineSpace: false, sun: false };
     const run = governingRun(
       on(
@@ -144,7 +144,12 @@ describe('what lies on the way governs the cable', () => {
         { holeMm: 30 },
       ).run,
     );
-    expect(run).toMatchObject({ ambientC: 62, sun: true, engineSpace: false, holeMm: 19 });
+    expect(run.holeMm).toBe(19);
+    expect(stretchesOf(run).map((own) => [own.what, own.run.ambientC, own.run.sun])).toEqual([
+      ['', 30, false],
+      ['bilge', 25, false],
+      ['by the exhaust', 62, true],
+    ]);
     expect(governingRun(base.run)).toBe(base.run);
   });
   test('a hot zone asks for more copper', () => {

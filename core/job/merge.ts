@@ -19,7 +19,7 @@ const figuresOf = (item: Item) =>
   JSON.stringify(
     Object.entries(item)
       .filter(([key, value]) => !WORDS.has(key) && value !== undefined)
-      .sort(),
+      .sort(([a], [b]) => (a < b ? -1 : 1)),
   );
 
 /** Items that `owned` lacks, under ids that are free there; one of the same id and the same figures is shared. */

@@ -6,7 +6,7 @@ import { areaMm2, CIRCULAR_MIL_MM2, type ConductorSize, isNotAbove } from '../co
 import type { Duty, Fuse, Run } from '../job/run.ts';
 import type { CableKind, CableSize } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
-import { type Device, deviceMilliohm } from './devices.ts';
+import { type Device, deviceMilliohm, onLoop } from './devices.ts';
 import { currentForWatts, quickRuleCircularMils, voltageDrop } from './drop.ts';
 import { type DutyCycle, dutyCycle } from './dutyCycle.ts';
 import {
@@ -17,6 +17,7 @@ import {
   type ThermalCable,
 } from './heatBalance.ts';
 import { SOLDERED_END_C } from '../termination/methods/method.ts';
+import { stretchesOf } from '../cutting/governingRun.ts';
 import { placingFactor } from './placing.ts';
 import { sourceResistance } from './source.ts';
 import { ampacityInch, ampacityMetric, type TableReading, type TableSite } from './tableAmpacity.ts';
@@ -36,6 +37,10 @@ export interface Mate {
   readonly size: ConductorSize | null;
   readonly tinned: boolean;
   readonly parallel: number;
+  /** What it says of the circuit: amps held, the heaviest step of its duty, and the voltage. */
+  readonly amps: number;
+  readonly heaviestA: number;
+  readonly systemV: number;
 }
 
 /** What a size is assessed in: the run, how many conductors share it, and the rest of its circuit. */
@@ -66,6 +71,11 @@ export interface Assessment {
   readonly kept: number;
   readonly parallel: number;
   readonly site: TableSite;
+  /** The air of the hottest stretch as it is reckoned, °C, and whether the sun is on it. */
+  readonly airC: number;
+  readonly sun: boolean;
+  /** The stretch of the way that makes it hottest; empty where it is the way itself. */
+  readonly stretch: string;
   /** Amps the load draws through the loop; null where no current can deliver its watts. */
   readonly currentA: number | null;
   /** Null where the conductor never settles. */
@@ -94,7 +104,9 @@ export interface Assessment {
 /** A duty cycle worked on one size: the cycle itself, and its drop at the heaviest step. */
 export interface DutyAssessment {
   readonly heaviestA: number;
-  /** Null where the cycle never settles. */
+  /** Of a duty that repeats, its effective amps, root mean square; 0 of one that does not. */
+  readonly rmsA: number;
+  /** Null while it is still being worked out. */
   readonly cycle: DutyCycle | null;
   /** With the copper at the peak. */
   readonly spenders: readonly Spender[];
@@ -139,8 +151,14 @@ export function thermalCable(
   };
 }
 
+/** Air that an engine space has at least while its engine runs, °C. Source: small-craft practice. */
+export const ENGINE_SPACE_C = 50;
+/** The air that the conductor is reckoned in, °C. */
+export const airC = ({ ambientC, engineSpace }: Pick<Run, 'ambientC' | 'engineSpace'>): number =>
+  engineSpace ? Math.max(ambientC, ENGINE_SPACE_C) : ambientC;
+
 export function surroundingsOf(run: Run): Surroundings {
-  return { ambientC: run.ambientC, sunWPerM2: run.sun ? SUN_W_PER_M2 : 0 };
+  return { ambientC: airC(run), sunWPerM2: run.sun ? SUN_W_PER_M2 : 0 };
 }
 
 /** The lower of what the insulation and what the cable is bolted to stand, °C. */
@@ -178,12 +196,12 @@ function spendersAt(context: RunContext, kind: CableKind, size: ConductorSize, c
     list.map((device): Spender => ({
       label: device.kind,
       kind: 'device',
-      ohm: (deviceMilliohm(device) ?? 0) / 1000,
+      ohm: deviceMilliohm(device) / 1000,
     }));
   const own: Spender[] = [
     { label: say`this cable`, kind: 'cable', ohm: cable(run.lengthMm + run.loopMm) },
     { label: say`joints`, kind: 'joints', ohm: perMetre * jointM * jointsOf(context) },
-    ...devices(run.devices),
+    ...devices(onLoop(run)),
   ];
   const back = run.return;
   switch (back.kind) {
@@ -201,7 +219,7 @@ function spendersAt(context: RunContext, kind: CableKind, size: ConductorSize, c
           const mateJoints = 2 * (typicalBarrelMm(areaMm2(mate.size ?? size)) / 1000);
           return [
             { label: mate.tag, kind: 'return', ohm: matePerMetre * (mate.lengthMm / 1000 + mateJoints) },
-            ...devices(mate.devices),
+            ...devices(onLoop(mate)),
           ];
         }),
       ];
@@ -228,7 +246,7 @@ function operatingPoint(
   if (load.kind === 'amps') return { currentA: load.amps, settledC: settle(load.amps) };
   const watts = load.watts / (load.efficiencyPercent / 100);
   const sourceOhm = sourceResistance(run.source, run.systemV)?.ohm ?? 0;
-  let settledC = run.ambientC;
+  let settledC = airC(run);
   let last = 0;
   for (let i = 0; i < 100; i += 1) {
     const ohm = sourceOhm + totalOhm(spendersAt(context, kind, cableSize.size, settledC));
@@ -256,6 +274,40 @@ export function assess(
   practice: HousePractice,
   followDuty: FollowDuty = dutyCycle,
 ): Assessment {
+  const stretches = stretchesOf(context.run).map(({ what, run }) => ({
+    ...assessStretch({ ...context, run }, kind, cableSize, practice, followDuty),
+    stretch: what,
+  }));
+  return stretches.reduce(worse);
+}
+
+/** Hotter first: what never settles or never follows is hotter than anything. */
+const heatOf = (celsius: number | null | undefined) => celsius ?? Number.POSITIVE_INFINITY;
+
+/** Of two stretches, figure by figure, the one that asks more: each school by its own worst stretch. */
+function worse(a: Assessment, b: Assessment): Assessment {
+  const hotter = heatOf(b.settledC) > heatOf(a.settledC) ? b : a;
+  const least = (x: TableReading | null, y: TableReading | null) =>
+    x === null || y === null ? null : y.allowedA < x.allowedA ? y : x;
+  const surge =
+    a.duty && b.duty && heatOf(b.duty.cycle?.peakC) > heatOf(a.duty.cycle?.peakC) ? b.duty : a.duty;
+  return {
+    ...hotter,
+    duty: surge,
+    inch: least(a.inch, b.inch),
+    metric: least(a.metric, b.metric),
+    heatA: Math.min(a.heatA, b.heatA),
+    limitC: Math.min(a.limitC, b.limitC),
+  };
+}
+
+function assessStretch(
+  context: RunContext,
+  kind: CableKind,
+  cableSize: CableSize,
+  practice: HousePractice,
+  followDuty: FollowDuty,
+): Omit<Assessment, 'stretch'> {
   const { run, parallel, mates } = context;
   const { size, outerMm } = cableSize;
   const copperMm2 = areaMm2(size);
@@ -283,6 +335,8 @@ export function assess(
     kept,
     parallel,
     site,
+    airC: airC(run),
+    sun: run.sun,
     currentA,
     settledC,
     spenders,
@@ -304,6 +358,13 @@ export function assess(
     kilowattHoursPerYear: (wattsLost * run.hoursPerYear) / 1000,
     bendMm: bendTimes * outerMm,
   };
+}
+
+/** Effective amps of steps that come again and again: the root of the mean square. */
+function rmsOf({ steps, repeats }: Duty): number {
+  if (!repeats) return 0;
+  const seconds = steps.reduce((sum, step) => sum + step.seconds, 0);
+  return Math.sqrt(steps.reduce((sum, { amps, seconds: s }) => sum + amps ** 2 * s, 0) / seconds);
 }
 
 function dutyOf(
@@ -328,5 +389,5 @@ function dutyOf(
   const heaviestA = Math.max(...run.duty.steps.map(({ amps }) => amps));
   const spenders = spendersAt(context, kind, cableSize.size, cycle?.peakC ?? at.limitC);
   const dropV = voltageDrop(heaviestA, totalOhm(spenders));
-  return { heaviestA, cycle, spenders, dropPercent: (dropV / run.systemV) * 100 };
+  return { heaviestA, rmsA: rmsOf(run.duty), cycle, spenders, dropPercent: (dropV / run.systemV) * 100 };
 }

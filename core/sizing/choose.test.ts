@@ -202,7 +202,10 @@ describe('fault and fuse', () => {
   test('too small for the load, it names the next rating', () => {
     const fuse = { ...(FUSED.fuses ?? [])[0], ratingA: 250 } as Run['fuses'][number];
     const finding = found({ ...FUSED, fuses: [fuse] }, 'carries.A');
-    expect(finding).toMatchObject({ state: 'fails', remedy: 'The next standard rating is 300 A.' });
+    expect(finding).toMatchObject({
+      state: 'fails',
+      remedy: 'A class T cartridge of 300 A would do, and breaks 20\u2009000\u2009A.',
+    });
   });
   test('an estimated source is watched, never simply held', () => {
     const run: Partial<Run> = { ...FUSED, source: { kind: 'battery', chemistry: 'agm', ampHours: 200 } };

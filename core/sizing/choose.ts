@@ -1,9 +1,10 @@
-import { sameSize, type ConductorSize } from '../conductor/size.ts';
+import { areaMm2, sameSize, type ConductorSize } from '../conductor/size.ts';
 import { type Finding, type Judged, type State, worst } from '../finding.ts';
 import type { Cable } from '../job/cable.ts';
 import type { CableKind } from '../job/shop.ts';
 import type { HousePractice, School } from '../practice/housePractice.ts';
 import { assess, type Assessment, type FollowDuty, type RunContext } from './assess.ts';
+import { circuitLoad } from './circuitFindings.ts';
 import { dutyCycle } from './dutyCycle.ts';
 import { runLimits, sizeLimits } from './findings.ts';
 import { allowedBy, countedAmps } from './schoolFindings.ts';
@@ -45,11 +46,35 @@ interface Tried {
   readonly limits: readonly Judged[];
 }
 
-/** Whether a size may be proposed: nothing fails, and its fuse guards it, or somebody answers for that. */
-function passes({ candidate, limits }: Tried): boolean {
+/** A duty that is still being worked out may yet burn any size. */
+const isPending = ({ limits }: Tried) =>
+  limits.some(({ id, state }) => id === 'duty-peak' && state === 'unproved');
+
+/**
+ * Whether a size may be proposed: nothing fails, and its fuse protects it, or somebody answers for that. Where no
+ * allowed current is known at all, the fuse says nothing of any size.
+ */
+function passes(tried: Tried): boolean {
+  const { candidate, limits } = tried;
   return (
     candidate.state !== 'fails' &&
-    !limits.some(({ id, state }) => id.startsWith('guards') && state === 'unproved')
+    !isPending(tried) &&
+    !limits.some(({ id, state, isOpen }) => id.startsWith('guards') && state === 'unproved' && !isOpen)
+  );
+}
+const isProvable = (tried: Tried) => passes(tried) && tried.candidate.state !== 'unproved';
+
+/**
+ * The smallest size that passes and can be proved; else the smallest that passes. Where none does but some do not
+ * fail, the thickest of those: a worse place never makes the proposal thinner. Nothing while a duty is still being
+ * worked out.
+ */
+function smallestOf(tried: readonly Tried[]): Tried | undefined {
+  if (tried.some(isPending)) return undefined;
+  return (
+    tried.find(isProvable) ??
+    tried.find(passes) ??
+    tried.findLast(({ candidate }) => candidate.state !== 'fails')
   );
 }
 
@@ -67,9 +92,15 @@ export function chooseSize(
   around: Pick<RunContext, 'mates' | 'soldered'> = { mates: [], soldered: false },
   followDuty: FollowDuty = dutyCycle,
 ): SizeChoice {
-  const { run, gauge } = cable;
+  const { gauge } = cable;
+  const run =
+    cable.run.return.kind === 'circuit'
+      ? { ...cable.run, load: circuitLoad(cable.run.load, around.mates) }
+      : cable.run;
   const context: RunContext = { run, parallel: gauge.parallel ?? 1, ...around };
-  const tried = kind.sizes.map((cableSize): Tried => {
+  // By their copper, whatever the order of the file.
+  const sizes = kind.sizes.toSorted((a, b) => areaMm2(a.size) - areaMm2(b.size));
+  const tried = sizes.map((cableSize): Tried => {
     const at = assess(context, kind, cableSize, practice, followDuty);
     const limits = sizeLimits(at, context, kind, practice);
     // A fault that is not known does not make a size wrong.
@@ -80,7 +111,7 @@ export function chooseSize(
   const candidates = tried.map(({ candidate }) => candidate);
   const thickest = candidates.at(-1);
   if (!thickest) throw new RangeError(`cable kind ${kind.id} has no sizes`);
-  const found = tried.find(passes) ?? tried.find(({ candidate }) => candidate.state !== 'fails');
+  const found = smallestOf(tried);
   const smallest = found?.candidate ?? null;
   const oneSizeUp = gauge.oneSizeUp ?? practice.oneSizeUp;
   const proposed = smallest ? stepped(candidates, smallest, oneSizeUp ? 1 : 0) : thickest;

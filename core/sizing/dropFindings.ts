@@ -4,6 +4,8 @@ import { asJudged, atLeast, type Facts, type Finding, judgeAtMost, type Judged, 
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import { type Assessment, type RunContext, type Spender, totalOhm } from './assess.ts';
+import { CUSTOMARY_MILLIOHM } from '../catalogue/tables/sources.ts';
+import { isCustomary, onLoop } from './devices.ts';
 import { HOTTEST_C } from './heatBalance.ts';
 import { say } from '../words/say.ts';
 
@@ -60,6 +62,14 @@ function noOperatingPoint(at: Assessment, { run }: RunContext): Finding {
   );
 }
 
+/** What of the loop counts with a customary figure, because nothing is known of it. */
+function customarySays({ run, mates }: RunContext): string {
+  const count = [run, ...mates].flatMap((own) => onLoop(own)).filter(isCustomary).length;
+  return count === 0
+    ? ''
+    : say`; devices without a rating: ${count}, each ${digits(CUSTOMARY_MILLIOHM, 1)} mΩ, customary`;
+}
+
 function dropFacts(at: Assessment, context: RunContext, kind: CableKind, current: number): Facts {
   const { run, parallel } = context;
   // What never settles is worked at the hottest that is followed: it drops at least this much.
@@ -92,7 +102,7 @@ function dropFacts(at: Assessment, context: RunContext, kind: CableKind, current
         say`R_cable = ${digits(perMetre * 1000, 3)} mΩ/m × ${digits(lengthM, 2)} m × [1 + 0.00393 × (${digits(hot, 1)} − 20)]${side}; ${returns}`,
       ],
       source: resistanceSource(at, kind),
-      assumes: say`${at.joints} joints of its own, each as ${digits(at.barrelMm, 0)} mm of this conductor; all of the loop as hot as this cable; the service loop is carried`,
+      assumes: say`${at.joints} joints of its own, each as ${digits(at.barrelMm, 0)} mm of this conductor; all of the loop as hot as this cable; the service loop is carried${customarySays(context)}`,
     },
   };
 }

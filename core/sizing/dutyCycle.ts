@@ -5,7 +5,15 @@ import {
   type Surroundings,
   type ThermalCable,
 } from './heatBalance.ts';
-import { followSteps, hottest, settleCycle, type SettledStart, type ThermalSample } from './transient.ts';
+import {
+  COPPER_MELTS_C,
+  type DutyStep,
+  followSteps,
+  hottest,
+  settleCycle,
+  type SettledStart,
+  type ThermalSample,
+} from './transient.ts';
 
 /** What a duty does to one conductor. */
 export interface DutyCycle {
@@ -18,14 +26,37 @@ export interface DutyCycle {
   readonly equivalentA: number;
   /** How long the heaviest step may last, from where it starts, before the limit; null where it may last for ever. */
   readonly secondsToLimit: number | null;
+  /** It never settles: each time it comes again it is hotter, until the cable burns. */
+  readonly runsAway: boolean;
+  /** When the copper melts, s from the start; null where it does not. */
+  readonly meltsAtS: number | null;
 }
 
 const DRAWN_SAMPLES = 240;
 /** A step held this long without reaching the limit may be held for ever, near enough, s. */
 const FOR_EVER_S = 6 * 3600;
 
+/** A cycle that runs away is followed no longer than this before its limit, s. */
+const LONGEST_AWAY_S = 30 * 86_400;
+const MOST_AWAY_STEPS = 4000;
+
+/** Steps that never settle, one after the other until the conductor is past its limit: with the first time it is. */
+function runAway(
+  cable: ThermalCable,
+  around: Surroundings,
+  steps: readonly DutyStep[],
+  start: SettledStart,
+  limitC: number,
+): readonly ThermalSample[] {
+  const seconds = steps.reduce((sum, step) => sum + step.seconds, 0);
+  const times = Math.min(Math.ceil(LONGEST_AWAY_S / seconds), Math.ceil(MOST_AWAY_STEPS / steps.length));
+  const on = Array.from({ length: times }, () => steps).flat();
+  return followSteps(cable, around, on, start, limitC);
+}
+
 /**
- * Follows a duty: once from a settled start, or as it repeats. Null where a cycle never settles.
+ * Follows a duty: once from a settled start, or as it repeats. One that never settles is followed until it passes the
+ * limit.
  *
  * @param start the settled temperature before a duty that does not repeat, and the current of one conductor then
  * @param limitC temperature not to be passed
@@ -38,19 +69,24 @@ export function dutyCycle(
   start: SettledStart,
   limitC: number,
   share: number,
-): DutyCycle | null {
+): DutyCycle {
   const steps = duty.steps.map(({ amps, seconds }) => ({ currentA: amps / share, seconds }));
-  const samples = duty.repeats
+  const settled = duty.repeats
     ? settleCycle(cable, around, steps, (amps) => steadyTemperature(cable, around, amps))
     : followSteps(cable, around, steps, start);
-  if (!samples) return null;
+  const samples = settled ?? runAway(cable, around, steps, start, limitC);
   const peak = hottest(samples);
+  const melted = samples.find(({ conductorC }) => conductorC > COPPER_MELTS_C);
   return {
     samples: thinned(samples),
     peakC: peak.conductorC,
     peakAtS: peak.seconds,
-    equivalentA: ampacityByHeatBalance(cable, around, peak.conductorC) * share,
-    secondsToLimit: secondsToLimit(cable, around, steps, samples, limitC),
+    equivalentA: ampacityByHeatBalance(cable, around, Math.min(peak.conductorC, COPPER_MELTS_C)) * share,
+    secondsToLimit: settled
+      ? secondsToLimit(cable, around, steps, samples, limitC)
+      : (samples.find(({ conductorC }) => conductorC > limitC)?.seconds ?? null),
+    runsAway: settled === null,
+    meltsAtS: melted?.seconds ?? null,
   };
 }
 

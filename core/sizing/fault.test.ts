@@ -79,10 +79,10 @@ describe('choosing a fuse', () => {
     expect(ratingFor(900, 0, 1.25)).toBeNull();
   });
   test('a 12 V system may use the 14 V row; a 48 V one has few kinds', () => {
-    expect(breakingAmps('post-block', chargingVolts(12), 12)).toBe(10000);
-    expect(breakingAmps('post-block', chargingVolts(24), 24)).toBe(5000);
-    expect(breakingAmps('link', chargingVolts(48), 48)).toBeNull();
-    expect(breakingAmps('class-t', chargingVolts(48), 48)).toBe(20000);
+    expect(breakingAmps('post-block', chargingVolts({ kind: 'unknown' }, 12).volts, 12)).toBe(10000);
+    expect(breakingAmps('post-block', chargingVolts({ kind: 'unknown' }, 24).volts, 24)).toBe(5000);
+    expect(breakingAmps('link', chargingVolts({ kind: 'unknown' }, 48).volts, 48)).toBeNull();
+    expect(breakingAmps('class-t', chargingVolts({ kind: 'unknown' }, 48).volts, 48)).toBe(20000);
   });
 });
 
@@ -105,10 +105,10 @@ describe('what is known of a source', () => {
 });
 
 describe('devices on the loop', () => {
-  test('typed outranks typical; a fuse goes by its rating; without one nothing is known', () => {
+  test('typed outranks typical; a fuse goes by its rating; without one it is the customary milliohm', () => {
     expect(deviceMilliohm({ kind: 'fuse', ratingA: 300 })).toBeCloseTo(0.3, 9);
     expect(deviceMilliohm({ kind: 'fuse', ratingA: 300, milliohm: 0.12 })).toBe(0.12);
     expect(deviceMilliohm({ kind: 'isolator' })).toBe(0.2);
-    expect(deviceMilliohm({ kind: 'shunt' })).toBeNull();
+    expect(deviceMilliohm({ kind: 'shunt' })).toBe(1);
   });
 });

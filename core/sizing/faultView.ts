@@ -12,6 +12,7 @@ import {
   SHORT_CIRCUIT_LIMIT_C,
   survivalSeconds,
 } from './fault.ts';
+import { hottestC } from './governing.ts';
 import { chargingVolts, type SourceResistance, sourceResistance } from './source.ts';
 import { say } from '../words/say.ts';
 
@@ -27,17 +28,31 @@ export interface FaultView {
 /** Works the fault of one size; null where the source is not known or the cable never settles. */
 export function faultView(at: Assessment, { run, soldered }: RunContext, kind: CableKind): FaultView | null {
   const source = sourceResistance(run.source, run.systemV);
-  const heldC = at.duty?.cycle?.peakC ?? at.settledC;
+  // From the hottest that any of its loads makes it.
+  const heldC = hottestC(at);
   const insulationC = SHORT_CIRCUIT_LIMIT_C[kind.insulation];
   const finalC = soldered ? Math.min(insulationC, SOLDERED_SHORT_C) : insulationC;
   if (!source || heldC === null || heldC >= finalC) return null;
-  const currents = faultCurrents(run.systemV, chargingVolts(run.systemV), source.ohm, totalOhm(at.spenders));
+  const currents = faultCurrents(
+    run.systemV,
+    chargingVolts(run.source, run.systemV).volts,
+    source.ohm,
+    Math.max(totalOhm(at.spenders), totalOhm(at.duty?.spenders ?? [])),
+  );
   return { currents, source, k: adiabaticK(heldC, finalC), heldC, finalC };
 }
 
-/** The fuses that guard a cable: its own, else those of its circuit. */
+/**
+ * The fuses that guard a cable: its own; else, of all in its circuit, the one that guards it least, as nothing says
+ * which of them stands before it. In whatever order the cables stand, it is the same.
+ */
 export function fusesOf({ run, mates }: RunContext): readonly Fuse[] {
-  return run.fuses.length > 0 ? run.fuses : mates.flatMap(({ fuses }) => fuses).slice(0, 1);
+  if (run.fuses.length > 0) return run.fuses;
+  const key = (fuse: Fuse) => `${fuse.kind} ${JSON.stringify(fuse.curve ?? [])} ${fuse.breakingA ?? ''}`;
+  return mates
+    .flatMap(({ fuses }) => fuses)
+    .toSorted((a, b) => b.ratingA - a.ratingA || (key(a) < key(b) ? -1 : 1))
+    .slice(0, 1);
 }
 
 /** What every finding about one fuse starts with. */

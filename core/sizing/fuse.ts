@@ -1,4 +1,7 @@
-import { type FuseKind, FUSE_RATINGS_A, FUSES } from '../catalogue/tables/fuses.ts';
+import { type ClearingPoint, type FuseKind, FUSE_RATINGS_A, FUSES } from '../catalogue/tables/fuses.ts';
+import type { Fuse } from '../job/run.ts';
+import { say } from '../words/say.ts';
+import { clearingSeconds } from './fault.ts';
 
 /** Above the cable's allowed amps it guards against a short only; above this multiple not at all. */
 export const SHORT_ONLY_UP_TO = 1.5;
@@ -29,4 +32,40 @@ export function ratingFor(continuousA: number, stepA: number, overLoad: number):
 export function breakingAmps(kind: FuseKind, volts: number, nominalV: number): number | null {
   const counted = nominalV <= 12 ? Math.min(volts, 14) : volts;
   return FUSES[kind].breaking.find(({ upToV }) => counted <= upToV)?.amps ?? null;
+}
+
+/** Shortest melting times of bolt-in strips and links, at multiples of the rating. Confidence: low. */
+const MELTS_NOT_BEFORE: readonly ClearingPoint[] = [
+  { multiple: 2, seconds: 1 },
+  { multiple: 3.5, seconds: 0.3 },
+  { multiple: 6, seconds: 0.1 },
+];
+/** A curve from a sheet gives the longest times; the shortest are taken as so much less. Confidence: low. */
+const LONGEST_OVER_SHORTEST = 15;
+
+/**
+ * The shortest time in which a fuse may melt at a multiple of its rating, s; null where nothing is known of it.
+ *
+ * Source: customary band of bolt-in strips and links; else a fifteenth of the curve from its own sheet.
+ *
+ * @example meltsNotBefore({ kind: 'link', ratingA: 150 }, 2).notBeforeS // 1
+ */
+export function meltsNotBefore(
+  fuse: Pick<Fuse, 'kind' | 'ratingA' | 'curve'>,
+  multiple: number,
+): { readonly notBeforeS: number | null; readonly how: string } {
+  if (fuse.curve && fuse.curve.length > 0) {
+    const longest =
+      multiple > (fuse.curve.at(-1)?.multiple ?? 0) ? null : clearingSeconds(fuse.curve, multiple);
+    return longest === null
+      ? { notBeforeS: null, how: say`beyond its curve` }
+      : { notBeforeS: longest / LONGEST_OVER_SHORTEST, how: say`a fifteenth of its curve` };
+  }
+  if (fuse.kind !== 'strip' && fuse.kind !== 'link')
+    return { notBeforeS: null, how: say`its melting curve is not given` };
+  // Between the rating and twice it, it takes at least as long as at twice.
+  const within = Math.max(multiple, MELTS_NOT_BEFORE[0]?.multiple ?? 2);
+  const last = MELTS_NOT_BEFORE.at(-1);
+  const seconds = last && within > last.multiple ? null : clearingSeconds(MELTS_NOT_BEFORE, within);
+  return { notBeforeS: seconds, how: say`customary band of bolt-in fuses` };
 }

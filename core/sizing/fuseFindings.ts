@@ -1,13 +1,13 @@
-import { FUSE_PLACES, FUSES } from '../catalogue/tables/fuses.ts';
+import { FUSE_PLACES, FUSE_RATINGS_A, type FuseKind, FUSES } from '../catalogue/tables/fuses.ts';
 import { atLeast, atMost, type Finding, stated } from '../finding.ts';
-import type { Fuse } from '../job/run.ts';
+import type { Duty, Fuse, Run } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { digits, figure } from '../units/figure.ts';
 import type { Assessment, RunContext } from './assess.ts';
 import { survivalSeconds } from './fault.ts';
 import { about, type FaultView, faultView, fusesOf, guessed, survivalWork } from './faultView.ts';
-import { breakingAmps, ratingFor } from './fuse.ts';
+import { breakingAmps, meltsNotBefore } from './fuse.ts';
 import { chargingVolts } from './source.ts';
 import { say } from '../words/say.ts';
 
@@ -26,7 +26,7 @@ export function fuseFindings(
   return [
     ...fuses.flatMap((fuse) => [
       breaking(fuse, context, view),
-      carries(fuse, at, practice),
+      carries(fuse, at, context, practice, view),
       ...(isOwn ? [stands(fuse)] : []),
     ]),
     ...bothEnds(context),
@@ -69,8 +69,10 @@ function unfused(at: Assessment, { run }: RunContext, view: FaultView | null): F
 }
 
 function breaking(fuse: Fuse, { run }: RunContext, view: FaultView | null): Finding {
-  const volts = chargingVolts(run.systemV);
-  const breaks = fuse.breakingA ?? breakingAmps(fuse.kind, volts, run.systemV);
+  const { volts, how } = chargingVolts(run.source, run.systemV);
+  const customary = breakingAmps(fuse.kind, volts, run.systemV);
+  // A fuse over its voltage does not open at all, whatever it is said to break.
+  const breaks = customary === null ? null : (fuse.breakingA ?? customary);
   const facts = { ...about(fuse, 'breaking', say`Fuse can break`), unit: 'A', decimals: 0 } as const;
   const work = {
     formula: say`I_breaking ≥ I_most = U_charging ÷ R_source`,
@@ -83,7 +85,7 @@ function breaking(fuse: Fuse, { run }: RunContext, view: FaultView | null): Find
       fuse.breakingA === undefined
         ? say`customary for a ${FUSES[fuse.kind].title} fuse; its own sheet governs`
         : say`its own sheet`,
-    assumes: say`charged, all strings, fault right at the fuse`,
+    assumes: say`charged to ${figure(volts, 'V', 1)} (${how}), all strings, fault right at the fuse`,
   };
   if (breaks === null) {
     const because = say`A ${FUSES[fuse.kind].title} fuse is not made for ${figure(volts, 'V', 1)}.`;
@@ -100,36 +102,94 @@ function breaking(fuse: Fuse, { run }: RunContext, view: FaultView | null): Find
   return guessed(finding, view);
 }
 
-function carries(fuse: Fuse, at: Assessment, { fuseOverLoad }: HousePractice): Finding {
-  const continuous = at.currentA ?? 0;
+/** How a fuse takes a step that is over its rating. */
+interface Inrush {
+  readonly amps: number;
+  readonly seconds: number;
+  /** Before this it does not melt, s; null where nothing is known of it. */
+  readonly notBeforeS: number | null;
+  readonly how: string;
+}
+
+/** Every step over the rating, with the shortest time that a fuse of this kind melts in. */
+function inrushes(fuse: Fuse, at: Assessment, duty: Duty | undefined): Inrush[] {
+  const steps = at.duty && duty ? duty.steps : [];
+  return steps
+    .filter(({ amps }) => amps > fuse.ratingA)
+    .map(({ amps, seconds }) => ({ amps, seconds, ...meltsNotBefore(fuse, amps / fuse.ratingA) }));
+}
+
+function carries(
+  fuse: Fuse,
+  at: Assessment,
+  { run }: RunContext,
+  { fuseOverLoad }: HousePractice,
+  view: FaultView | null,
+): Finding {
+  const continuous = Math.max(at.currentA ?? 0, at.duty?.rmsA ?? 0);
   const heaviest = at.duty?.heaviestA ?? 0;
-  const least = Math.max(fuseOverLoad * continuous, heaviest);
-  const suggested = ratingFor(continuous, heaviest, fuseOverLoad);
-  // A rating is taken just over what is asked: that it comes close is the rule, not a warning.
-  const { binds: _, ...finding } = atLeast(
-    {
-      ...about(fuse, 'carries', say`Fuse carries it`),
-      value: fuse.ratingA,
-      unit: 'A',
-      decimals: 0,
-      ...(fuse.ratingA < least && {
-        remedy:
-          suggested === null
-            ? say`No standard rating is that large.`
-            : say`The next standard rating is ${suggested} A.`,
-      }),
-      work: {
-        formula: say`rating ≥ ${fuseOverLoad} · I, and not under the heaviest step`,
-        substituted: [
-          `${fuseOverLoad} × ${digits(continuous, 0)} = ${figure(fuseOverLoad * continuous, 'A', 0)}${heaviest > 0 ? say`, heaviest step ${digits(heaviest, 0)} A` : ''}`,
-        ],
-        source: say`customary rating rule, by house practice`,
-        assumes: say`the maker’s curve may show that it carries a short step above its rating`,
-      },
+  const least = fuseOverLoad * continuous;
+  const over = inrushes(fuse, at, run.duty);
+  const melts = over.find(({ seconds, notBeforeS }) => notBeforeS !== null && seconds >= notBeforeS);
+  const unknown = over.find(({ notBeforeS }) => notBeforeS === null);
+  const remedy = fuseRemedy(run, continuous, at.duty ? (run.duty?.steps ?? []) : [], fuseOverLoad, view);
+  const facts = {
+    ...about(fuse, 'carries', say`Fuse carries it`),
+    value: fuse.ratingA,
+    unit: 'A',
+    decimals: 0,
+    work: {
+      formula: say`rating ≥ ${fuseOverLoad} · I; each step shorter than the shortest melting time at its amps`,
+      substituted: [
+        `${fuseOverLoad} × ${digits(continuous, 0)} = ${figure(least, 'A', 0)}${heaviest > 0 ? say`, heaviest step ${digits(heaviest, 0)} A` : ''}`,
+        ...over.map(({ amps, seconds, notBeforeS, how }) =>
+          notBeforeS === null
+            ? say`${digits(amps, 0)} A for ${digits(seconds, 1)} s: ${how}`
+            : say`${digits(amps, 0)} A for ${digits(seconds, 1)} s: melts not before ${digits(notBeforeS, 2)} s, ${how}`,
+        ),
+      ],
+      source: say`customary rating rule, by house practice`,
+      assumes: say`melting times are of low confidence unless the maker’s curve gives them`,
     },
-    least,
-  );
-  return finding;
+  } as const;
+  // A rating is taken just over what is asked: that it comes close is the rule, not a warning.
+  const { binds: _, ...finding } = atLeast({ ...facts, ...(fuse.ratingA < least && { remedy }) }, least);
+  if (finding.state === 'fails' || over.length === 0) return finding;
+  if (melts) {
+    const because = say`${figure(melts.amps, 'A', 0)} for ${figure(melts.seconds, 's', 1)} may melt it: at that current it melts from ${figure(melts.notBeforeS ?? 0, 's', 2)} on.`;
+    return { ...finding, state: 'fails', because, remedy };
+  }
+  if (unknown) {
+    const because = say`${figure(unknown.amps, 'A', 0)} for ${figure(unknown.seconds, 's', 1)} is over its rating, and how soon it melts is not known.`;
+    return { ...finding, state: 'unproved', because, remedy };
+  }
+  const [first] = over;
+  const because = say`${figure(first?.amps ?? 0, 'A', 0)} is over its rating for ${figure(first?.seconds ?? 0, 's', 1)}, shorter than it takes to melt.`;
+  return { ...finding, state: 'watch', because };
+}
+
+/** A kind and a rating that would carry the load with its steps, and break the fault. */
+function fuseRemedy(
+  { systemV, source }: Run,
+  continuousA: number,
+  steps: readonly { readonly amps: number; readonly seconds: number }[],
+  overLoad: number,
+  view: FaultView | null,
+): string {
+  const { volts } = chargingVolts(source, systemV);
+  const fits = (kind: FuseKind, ratingA: number) =>
+    ratingA >= overLoad * continuousA &&
+    steps.every(({ amps, seconds }) => {
+      const { notBeforeS } = meltsNotBefore({ kind, ratingA }, amps / ratingA);
+      return amps <= ratingA || (notBeforeS !== null && seconds < notBeforeS);
+    });
+  for (const ratingA of FUSE_RATINGS_A)
+    for (const kind of Object.keys(FUSES) as FuseKind[]) {
+      const breaks = breakingAmps(kind, volts, systemV);
+      if (breaks !== null && breaks >= (view?.currents.mostA ?? 0) && fits(kind, ratingA))
+        return say`A ${FUSES[kind].title} of ${ratingA} A would do, and breaks ${figure(breaks, 'A', 0)}.`;
+    }
+  return say`No standard rating is that large.`;
 }
 
 function stands(fuse: Fuse): Finding {

@@ -10,6 +10,7 @@ import { about, type FaultView, faultView, fusesOf, guessed, survivalWork } from
 import { HOTTEST_AT_RATING_C, SHORT_ONLY_UP_TO } from './fuse.ts';
 import { steadyTemperature } from './heatBalance.ts';
 import { strictestAmps } from './schoolFindings.ts';
+import { stretchesOf } from '../cutting/governingRun.ts';
 import { say } from '../words/say.ts';
 
 /** What a fuse asks of the size: that it outlives a fault, and that the fuse guards it. */
@@ -83,9 +84,13 @@ function guards(
 ): Finding {
   const allowed = strictestAmps(at, practice);
   const cable = thermalCable(kind, at);
-  const around = surroundingsOf(context.run);
-  // In parallel, the fuse must protect each on its own share.
-  const atRating = steadyTemperature(cable, around, fuse.ratingA / at.parallel / at.placing);
+  // In parallel, the fuse must protect each on its own share; along the way, in the hottest stretch.
+  const temperatures = stretchesOf(context.run).map(({ run }) =>
+    steadyTemperature(cable, surroundingsOf(run), fuse.ratingA / at.parallel / at.placing),
+  );
+  const atRating = temperatures.some((own) => own === null)
+    ? null
+    : Math.max(...temperatures.filter((own) => own !== null));
   const facts: Facts = {
     ...about(fuse, 'guards', say`Fuse guards it`),
     value: fuse.ratingA,

@@ -14,7 +14,7 @@ export function heatFindings(at: Assessment, context: RunContext, kind: CableKin
   const held =
     settledC === null
       ? asJudged(neverSettles(facts()))
-      : judgeAtMost('settled', settledC, at.limitC, context.run.ambientC, () => ({
+      : judgeAtMost('settled', settledC, at.limitC, at.airC, () => ({
           ...facts(),
           value: settledC,
         }));
@@ -23,7 +23,7 @@ export function heatFindings(at: Assessment, context: RunContext, kind: CableKin
 
 function settledFacts(
   at: Assessment,
-  { run, parallel }: RunContext,
+  { parallel }: RunContext,
   kind: CableKind,
   current: number,
 ): Omit<Facts, 'value'> {
@@ -42,7 +42,7 @@ function settledFacts(
         say`R_th = ln(${digits(at.outerMm, 1)} ÷ ${digits(cable.bundleMm, 2)}) ÷ (2π × ${digits(cable.jacketConductivity, 2)}) = ${digits(jacketResistance(cable), 3)} K·m/W`,
         at.settledC === null
           ? say`no temperature under 1000 °C balances`
-          : say`T = ${figure(at.settledC, '°C', 1)} in air of ${figure(run.ambientC, '°C', 0)}${run.sun ? say`, sun 900 W/m²` : ''}`,
+          : say`T = ${figure(at.settledC, '°C', 1)} in air of ${figure(at.airC, '°C', 0)}${at.sun ? say`, sun 900 W/m²` : ''}${at.stretch ? say`, in the stretch “${at.stretch}”` : ''}`,
       ],
       source: say`Churchill and Chu for a horizontal cylinder; radiation with ε = 0.9`,
       assumes: say`one horizontal cable in still air; the limit is the lower of insulation and termination`,
@@ -59,25 +59,44 @@ function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Jud
   const { duty } = run;
   if (!duty || !at.duty) return [];
   const worked = at.duty;
-  const { dropPercent, cycle } = worked;
+  const { dropPercent } = worked;
   return [
     judgeAtMost('duty-drop', dropPercent, duty.dropPercent, 0, () => surgeDrop(at, worked, run.systemV)),
-    cycle
-      ? judgeAtMost('duty-peak', cycle.peakC, at.limitC, run.ambientC, () => ({
-          ...surgePeak(at, worked, duty, kind),
-          value: cycle.peakC,
-        }))
-      : asJudged(
-          stated(
-            {
-              ...surgePeak(at, worked, duty, kind),
-              value: null,
-              because: say`This cycle never settles, or is still being worked.`,
-            },
-            'unproved',
-          ),
-        ),
+    peakFinding(at, worked, duty, kind, at.airC),
   ];
+}
+
+/** How hot the duty makes it: never a pass while it is not known, and a failure where it never settles. */
+function peakFinding(
+  at: Assessment,
+  worked: DutyAssessment,
+  duty: Duty,
+  kind: CableKind,
+  ambientC: number,
+): Judged {
+  const { cycle, heaviestA } = worked;
+  const facts = () => surgePeak(at, worked, duty, kind);
+  if (!cycle)
+    return asJudged(
+      stated({ ...facts(), value: null, because: say`This duty is still being worked out.` }, 'unproved'),
+    );
+  const remedy = say`Use a thicker cable, several side by side, or a lighter duty.`;
+  if (cycle.meltsAtS !== null) {
+    const because = say`${figure(heaviestA, 'A', 0)} melts the copper after ${figure(cycle.meltsAtS, 's', 2)}.`;
+    return asJudged(stated({ ...facts(), value: cycle.peakC, because, remedy }, 'fails'));
+  }
+  if (cycle.runsAway) {
+    const when =
+      cycle.secondsToLimit === null
+        ? ''
+        : say` after ${figure(cycle.secondsToLimit, 's', 0)}, and gets hotter each time`;
+    const because = say`This duty never settles: it passes ${figure(at.limitC, '°C', 0)}${when}.`;
+    return asJudged(stated({ ...facts(), value: cycle.peakC, because, remedy }, 'fails'));
+  }
+  return judgeAtMost('duty-peak', cycle.peakC, at.limitC, ambientC, () => ({
+    ...facts(),
+    value: cycle.peakC,
+  }));
 }
 
 function surgeDrop(at: Assessment, worked: DutyAssessment, systemV: number): Facts {
@@ -138,8 +157,8 @@ function surgePeak(
       ],
       source: say`copper 385 J/kgK, jacket 2.0 MJ/m³K and ${digits(thermalCable(kind, at).jacketConductivity, 2)} W/mK; backward Euler, strides growing from 0.05 s`,
       assumes: duty.repeats
-        ? say`the cycle has come again until its temperatures repeat`
-        : say`it starts from the settled temperature of the continuous load`,
+        ? say`the cycle has come again until its temperatures repeat; a step’s amps are the whole current of that step`
+        : say`it starts from the settled temperature of the continuous load; a step’s amps are the whole current of that step`,
     },
   };
 }

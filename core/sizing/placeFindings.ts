@@ -1,9 +1,10 @@
 import { type Finding, stated } from '../finding.ts';
-import { MEETS, type Meets } from '../job/run.ts';
+import { MEETS, type Meets, type Run } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import type { RunContext } from './assess.ts';
 import { chargingVolts } from './source.ts';
+import { stretchesOf } from '../cutting/governingRun.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';
 
@@ -22,9 +23,10 @@ const MISFITS: Readonly<Record<Meets, (kind: CableKind) => string | null>> = {
 
 /** Whether a kind of cable suits the place it runs through, one finding for each thing it meets. */
 export function placeFindings({ run }: RunContext, kind: CableKind): Finding[] {
+  const stretches = stretchesOf(run);
   const checks = [
     ...run.meets.map((meets) => ({ id: meets as string, title: MEETS[meets], misfit: MISFITS[meets](kind) })),
-    ...(run.sun
+    ...(stretches.some((own) => own.run.sun)
       ? [
           {
             id: 'sun',
@@ -33,7 +35,7 @@ export function placeFindings({ run }: RunContext, kind: CableKind): Finding[] {
           },
         ]
       : []),
-    ...(run.engineSpace
+    ...(stretches.some((own) => own.run.engineSpace)
       ? [
           {
             id: 'flame',
@@ -45,10 +47,7 @@ export function placeFindings({ run }: RunContext, kind: CableKind): Finding[] {
         ]
       : []),
   ];
-  return [
-    ...checks.map(({ id, title, misfit }) => suits(id, title, misfit, kind)),
-    voltage(run.systemV, kind),
-  ];
+  return [...checks.map(({ id, title, misfit }) => suits(id, title, misfit, kind)), voltage(run, kind)];
 }
 
 function suits(id: string, title: string, misfit: string | null, kind: CableKind): Finding {
@@ -74,8 +73,8 @@ function suits(id: string, title: string, misfit: string | null, kind: CableKind
   );
 }
 
-function voltage(systemV: number, kind: CableKind): Finding {
-  const volts = chargingVolts(systemV);
+function voltage({ source, systemV }: Run, kind: CableKind): Finding {
+  const { volts, how } = chargingVolts(source, systemV);
   return stated(
     {
       id: 'suits-volts',
@@ -90,7 +89,7 @@ function voltage(systemV: number, kind: CableKind): Finding {
         formula: say`U_rated ≥ U_charging`,
         substituted: [say`${digits(kind.ratedV, 0)} against ${digits(volts, 1)}`],
         source: say`typical of the kind; the print on the jacket governs`,
-        assumes: say`charging at 14.6 ÷ 12 of nominal`,
+        assumes: say`charging: ${how}`,
       },
     },
     kind.ratedV >= volts ? 'holds' : 'fails',

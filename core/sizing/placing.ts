@@ -31,5 +31,7 @@ const BUNDLE_FACTORS = [
  */
 export function placingFactor(placing: Placing, loaded: number): number {
   if (placing !== 'bundle') return PLACINGS[placing].factor;
-  return BUNDLE_FACTORS.find(({ most }) => loaded <= most)?.factor ?? 0.4;
+  const factor = BUNDLE_FACTORS.find(({ most }) => loaded <= most)?.factor ?? 0.4;
+  // Two that lie together touch: the stricter of the two factors.
+  return loaded >= 2 ? Math.min(factor, PLACINGS.touching.factor) : factor;
 }

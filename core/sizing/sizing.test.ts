@@ -94,8 +94,8 @@ describe('reading the tables', () => {
     expect(ampacityMetric({ copperMm2: 0.5, limitC: 105, ambientC: 30, engineSpace: false })).toBeNull();
     expect(ampacityInch({ copperMm2: 50, limitC: 50, ambientC: 30, engineSpace: false })).toBeNull();
   });
-  test('five loaded cables in a bundle keep 0.6, two keep all, thirty 0.4', () =>
-    expect([5, 2, 30].map((n) => placingFactor('bundle', n))).toEqual([0.6, 1, 0.4]));
+  test('five loaded cables in a bundle keep 0.6, two as a touching pair, thirty 0.4', () =>
+    expect([5, 2, 30].map((n) => placingFactor('bundle', n))).toEqual([0.6, 0.88, 0.4]));
 });
 
 describe('heat made is heat lost', () => {

@@ -1,5 +1,5 @@
 import {
-  CHARGING_RATIO,
+  CELLS,
   type Chemistry,
   SHORT_AMPS_PER_AH,
   SHORT_PER_CRANKING_AMP,
@@ -64,7 +64,46 @@ export function sourceResistance(source: Source, nominalV: number): SourceResist
   }
 }
 
-/** Highest voltage the source is charged to, V: the breaking capacity must be good for it. @example chargingVolts(24) // 29.2 */
-export function chargingVolts(nominalV: number): number {
-  return nominalV * CHARGING_RATIO;
+/**
+ * Cells in series of a battery of some nominal voltage: lead by 2 V; LFP by 3.2 V, or by 3 V where it is called by the
+ * lead battery that it replaces (12, 24, 48 V).
+ */
+function cellsOf(kind: keyof typeof CELLS, nominalV: number): number {
+  const isCalledAsLead = kind === 'lfp' && Math.abs(nominalV / 12 - Math.round(nominalV / 12)) < 0.001;
+  return Math.max(1, Math.round(nominalV / (isCalledAsLead ? 3 : CELLS[kind].nominalV)));
+}
+
+/** Highest voltage a source is charged to, and how that is known. */
+export interface ChargingVolts {
+  readonly volts: number;
+  readonly how: string;
+}
+
+/**
+ * Highest voltage that a source is charged to, V: the fuse must be good for it, and the cable.
+ *
+ * Source: 2.43 V a lead cell, 3.65 V an LFP cell. Where the chemistry is not given: the higher of the two.
+ *
+ * @example chargingVolts({ kind: 'unknown' }, 24).volts // 29.2
+ * @example chargingVolts({ kind: 'battery', chemistry: 'lfp', ampHours: 100 }, 51.2).volts // 58.4
+ */
+export function chargingVolts(source: Source, nominalV: number): ChargingVolts {
+  const by = (kind: keyof typeof CELLS, cells: number): ChargingVolts => ({
+    volts: cells * CELLS[kind].chargingV,
+    how: say`${cells} cells at ${CELLS[kind].chargingV} V`,
+  });
+  if (source.kind === 'battery') {
+    const kind = source.chemistry === 'lfp' ? 'lfp' : 'lead';
+    return by(kind, cellsOf(kind, nominalV));
+  }
+  if (source.kind === 'cranking') return by('lead', cellsOf('lead', nominalV));
+  if (source.kind === 'cells')
+    return by(
+      nominalV / source.inSeries > (CELLS.lead.nominalV + CELLS.lfp.nominalV) / 2 ? 'lfp' : 'lead',
+      source.inSeries,
+    );
+  const either = [by('lead', cellsOf('lead', nominalV)), by('lfp', cellsOf('lfp', nominalV))];
+  // A nominal voltage that is none of lead's is LFP's own.
+  const isLfp = Math.abs(nominalV / 2 - Math.round(nominalV / 2)) > 0.01 && nominalV > 4;
+  return isLfp ? (either[1] as ChargingVolts) : either.reduce((a, b) => (b.volts > a.volts ? b : a));
 }

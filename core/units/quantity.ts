@@ -111,6 +111,9 @@ class Parser {
 
   #factor(): Value {
     if (this.#takeSign('-')) {
+      // Degrees below nought: the sign belongs to the figure, before its unit moves the nought.
+      if (this.#kind === 'temperature' && this.#tokens[this.#next]?.kind === 'number')
+        return this.#measure(-1);
       const { value, unit } = this.#factor();
       return { value: -value, unit };
     }
@@ -123,13 +126,13 @@ class Parser {
   }
 
   /** A number with its unit; after feet, inches follow with or without theirs. */
-  #measure(): Value {
+  #measure(sign: 1 | -1 = 1): Value {
     const token = this.#tokens[this.#next];
     if (token?.kind !== 'number') throw new EntryError(say`A number is missing.`);
     this.#next += 1;
     const unit = this.#unit();
-    if (!unit) return { value: token.value, unit: false };
-    let value = token.value * unit.factor + (unit.offset ?? 0);
+    if (!unit) return { value: sign * token.value, unit: false };
+    let value = sign * token.value * unit.factor + (unit.offset ?? 0);
     const after = this.#tokens[this.#next];
     if (this.#kind === 'length' && after?.kind === 'number') {
       this.#next += 1;

@@ -16,7 +16,7 @@ const isOn = computed(() => meter.value.state.chosen === STAND_IN && meter.value
 
 <template>
   <details v-if="isOn" class="mt-2">
-    <summary class="min-h-9 cursor-pointer py-2 text-teal">{{ say`Give the stand-in trouble` }}</summary>
+    <summary class="compact cursor-pointer py-2 text-teal">{{ say`Give the stand-in trouble` }}</summary>
     <SegmentedField
       :label="say`Trouble`"
       :model-value="meter.state.trouble"

@@ -142,7 +142,7 @@ function restoreVersion(version: Version): void {
             >
               <span class="figure flex-1 text-[16px]">{{ when.format(version.at) }}</span>
               <span class="note">{{ say`${version.job.cables.length} cables` }}</span>
-              <button type="button" class="button !min-h-9" @click="restoreVersion(version)">
+              <button type="button" class="button compact" @click="restoreVersion(version)">
                 {{ say`Restore`
                 }}<span class="sr-only">{{ ' ' }}{{ say`the version of ${when.format(version.at)}` }}</span>
               </button>
@@ -164,7 +164,7 @@ function restoreVersion(version: Version): void {
               <span class="figure w-14 text-[15px] text-ink2">{{ word(item.what) }}</span>
               <span class="min-w-0 flex-1 truncate">{{ item.title }}</span>
               <span class="note">{{ when.format(new Date(item.at)) }}</span>
-              <button type="button" class="button !min-h-9" @click="bench.putBack(item.id)">
+              <button type="button" class="button compact" @click="bench.putBack(item.id)">
                 {{ say`Put back` }}<span class="sr-only"> {{ item.title }}</span>
               </button>
             </li>

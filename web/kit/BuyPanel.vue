@@ -97,7 +97,7 @@ const turn = (key: string) => (opened.value = opened.value === key ? '' : key);
         <li v-for="line in shelf" :key="line.key">
           <button
             type="button"
-            class="grid min-h-8 w-full grid-cols-[1fr_66px_58px_70px] items-center gap-1 px-3.5 py-1 text-left hover:bg-teal-tint focus-visible:-outline-offset-2"
+            class="grid compact w-full grid-cols-[1fr_66px_58px_70px] items-center gap-1 px-3.5 py-1 text-left hover:bg-teal-tint focus-visible:-outline-offset-2"
             :aria-expanded="opened === line.key"
             @click="turn(line.key)"
           >

@@ -140,14 +140,14 @@ const printOnStandIn = () =>
         <span class="flex-1">{{ list.title }}</span>
         <RouterLink
           :to="{ name: 'print', params: { jobId: job.id, what: list.key } }"
-          class="button min-h-9 px-2"
+          class="button compact px-2"
         >
           <Printer :size="15" aria-hidden="true" /> {{ say`Print`
           }}<span class="sr-only"> {{ list.title }}</span>
         </RouterLink>
         <button
           type="button"
-          class="button min-h-9 px-2"
+          class="button compact px-2"
           :disabled="busy !== ''"
           @click="savePdf(list.key, list.doc())"
         >
@@ -155,7 +155,7 @@ const printOnStandIn = () =>
         </button>
         <button
           type="button"
-          class="button min-h-9 px-2"
+          class="button compact px-2"
           @click="saveFile(`${list.key}.csv`, list.csv(), 'text/csv')"
         >
           CSV<span class="sr-only">{{ ' ' }}{{ say`of the ${list.title}` }}</span>
@@ -175,15 +175,15 @@ const printOnStandIn = () =>
           ]"
           @update:model-value="kind = $event === 'flag' ? 'flag' : 'wrap'"
         />
-        <button type="button" class="button min-h-9 px-2" :disabled="busy !== ''" @click="saveLabels('pdf')">
+        <button type="button" class="button compact px-2" :disabled="busy !== ''" @click="saveLabels('pdf')">
           PDF<span class="sr-only">{{ ' ' }}{{ say`of the labels` }}</span>
         </button>
-        <button type="button" class="button min-h-9 px-2" :disabled="busy !== ''" @click="saveLabels('svg')">
+        <button type="button" class="button compact px-2" :disabled="busy !== ''" @click="saveLabels('svg')">
           SVG<span class="sr-only">{{ ' ' }}{{ say`of the labels` }}</span>
         </button>
         <button
           type="button"
-          class="button min-h-9 px-2"
+          class="button compact px-2"
           :disabled="busy !== ''"
           :title="say`On the stand-in for a label printer`"
           @click="printOnStandIn"

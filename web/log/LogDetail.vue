@@ -158,7 +158,7 @@ const history = computed(() =>
           :aria-label="say`New keyword`"
           :placeholder="say`new keyword`"
         />
-        <button type="submit" class="button !min-h-8 !px-2">{{ say`Add` }}</button>
+        <button type="submit" class="button compact !px-2">{{ say`Add` }}</button>
       </form>
     </div>
     <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">{{ say`Put right` }}</h3>

@@ -136,7 +136,7 @@ function show(entry: LogEntry): void {
               v-for="keyword in words.keywords"
               :key="keyword"
               type="button"
-              class="min-h-8 rounded-box border px-2"
+              class="compact rounded-box border px-2"
               :class="
                 query.keyword === keyword ? 'border-teal bg-teal text-on-teal' : 'border-hairline bg-paper'
               "
@@ -148,7 +148,7 @@ function show(entry: LogEntry): void {
             <button
               v-if="isNarrowed"
               type="button"
-              class="ml-auto min-h-8 px-2 text-teal underline"
+              class="ml-auto compact px-2 text-teal underline"
               @click="reset"
             >
               {{ say`show all that was made` }}
@@ -178,7 +178,7 @@ function show(entry: LogEntry): void {
                 <td class="py-1 pl-3.5 wrap-anywhere">
                   <button
                     type="button"
-                    class="figure min-h-9 text-left text-[17px] leading-5 font-semibold"
+                    class="figure compact text-left text-[17px] leading-5 font-semibold"
                     :aria-expanded="entry.cable.id === openId"
                   >
                     {{ entry.cable.tag }}

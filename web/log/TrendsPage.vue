@@ -168,7 +168,7 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
           <li
             v-for="(point, i) in latest"
             :key="i"
-            class="flex min-h-8 items-center gap-2 border-b border-hairline"
+            class="flex compact items-center gap-2 border-b border-hairline"
           >
             <span class="figure w-20 text-[16px] font-semibold">{{
               figure(point.value, facts.unit, facts.decimals)

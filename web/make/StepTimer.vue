@@ -24,7 +24,7 @@ const isOpen = ref(false);
       /></span>
       <button
         type="button"
-        class="figure min-h-8 text-left text-[16px] text-teal underline"
+        class="figure compact text-left text-[16px] text-teal underline"
         @click="isOpen = true"
       >
         {{ say`of about ${clock(about)}` }}

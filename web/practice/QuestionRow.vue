@@ -36,7 +36,7 @@ function take(id: string): void {
         <li v-for="answer in others" :key="answer.id">
           <button
             type="button"
-            class="-ml-1.5 flex min-h-8 w-full items-center gap-1.5 rounded-box px-1.5 text-left text-[13px] hover:bg-teal-tint"
+            class="-ml-1.5 flex compact w-full items-center gap-1.5 rounded-box px-1.5 text-left text-[13px] hover:bg-teal-tint"
             :class="opened === answer.id ? 'bg-teal-tint' : ''"
             :aria-pressed="opened === answer.id"
             @click="emit('open', answer.id)"

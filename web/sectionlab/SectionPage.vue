@@ -168,7 +168,7 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
             <div v-if="isPair" class="flex items-baseline gap-2 border-b border-hairline px-3 py-1.5">
               <button
                 type="button"
-                class="figure min-h-8 min-w-0 truncate text-[17px]"
+                class="figure compact min-w-0 truncate text-[17px]"
                 :class="which === active ? 'font-semibold' : 'text-teal underline'"
                 :aria-pressed="which === active"
                 @click="active = which"

@@ -53,5 +53,7 @@ export function keepDraft(key: string, text: string | null): void {
   else drafts.delete(key);
   waiting.set(key, draft);
   clearTimeout(timer);
-  timer = setTimeout(() => void flushDrafts(), WRITE_AFTER_MS);
+  // What was entered must not stand there again after a page that went away.
+  if (draft === null) void flushDrafts();
+  else timer = setTimeout(() => void flushDrafts(), WRITE_AFTER_MS);
 }

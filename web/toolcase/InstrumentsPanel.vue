@@ -133,7 +133,7 @@ const dueWords = ({ due }: Instrument) =>
         @change="(line) => edit(instrument.id, say`line`, (own) => void (own.line = line))"
       />
       <p class="mt-1">
-        <button type="button" class="min-h-9 text-teal underline" @click="remove(instrument.id)">
+        <button type="button" class="compact text-teal underline" @click="remove(instrument.id)">
           {{ say`Take it out` }}<span class="sr-only">: {{ instrument.title }}</span>
         </button>
       </p>

@@ -104,7 +104,7 @@ function add(): void {
           <td>
             <button
               type="button"
-              class="min-h-8 text-left font-semibold text-teal underline"
+              class="compact text-left font-semibold text-teal underline"
               @click="openId = lug.id"
             >
               {{ lug.label }}

@@ -138,7 +138,7 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
         <li v-for="own in ranked" :key="own.die.id">
           <button
             type="button"
-            class="flex min-h-9 w-full items-center gap-2 border-b border-hairline text-left hover:bg-teal-tint"
+            class="flex compact w-full items-center gap-2 border-b border-hairline text-left hover:bg-teal-tint"
             @click="emit('choose', { rowKey: row.key, dieId: own.die.id })"
           >
             <span class="flex-1">{{ dieCalled(own.die) }}, {{ own.tool.title.split(',')[0] }}</span>

@@ -105,7 +105,7 @@ function remove(id: string): void {
       </li>
     </ul>
     <details class="mt-2" :open="trials.length === 0">
-      <summary class="min-h-9 cursor-pointer font-bold text-teal">
+      <summary class="compact cursor-pointer font-bold text-teal">
         {{ say`Record a test crimp on ${row.lug.label}` }}
       </summary>
       <div class="grid grid-cols-2 gap-2">

@@ -1,10 +1,10 @@
-/** So many elements that had the keyboard are remembered, the last one first. */
-const REMEMBERED = 8;
-const FOCUSABLE = 'a[href], button:not([disabled]), input:not([disabled]), textarea, select, [tabindex="0"]';
+/** Parts of a page that have a name of their own. */
+const PART = 'section, [role="dialog"], [role="group"], main';
+const PRESSED = 'a[href], button, input, textarea, select, label, [role], [tabindex], svg';
 
+/** What has the keyboard, and what it stands in, from the nearest outwards. */
 interface Held {
   readonly element: Element;
-  /** What it stood in, from the nearest outwards. */
   readonly within: readonly Element[];
 }
 
@@ -14,49 +14,30 @@ function around(element: Element): Element[] {
   return found;
 }
 
-function take(element: Element): boolean {
-  if (!(element instanceof HTMLElement) || !element.isConnected) return false;
-  element.focus({ preventScroll: true });
-  return document.activeElement === element;
-}
-
 /**
  * Never lets the keyboard fall to the page: where what had it is taken away, by deleting, putting back or renaming, it
- * goes to what stood nearest to it.
+ * goes to the part that this stood in. Not to another control of it: what is pressed next would press that one.
  */
 export function keepFocus(): void {
-  let held: Held[] = [];
+  let held: Held | null = null;
   document.addEventListener('focusin', ({ target }) => {
-    if (!(target instanceof Element)) return;
-    held = [{ element: target, within: around(target) }, ...held.filter(({ element }) => element !== target)];
-    held = held.slice(0, REMEMBERED);
+    if (target instanceof Element) held = { element: target, within: around(target) };
   });
   // Who presses beside everything means it.
   document.addEventListener('pointerdown', ({ target }) => {
-    if (target instanceof Element && !target.closest(`${FOCUSABLE}, label, [role], svg`)) held = [];
+    if (target instanceof Element && !target.closest(PRESSED)) held = null;
   });
-  const restore = () => {
-    const [last] = held;
-    if (!last || last.element.isConnected) return;
+  function restore(): void {
+    if (!held || held.element.isConnected) return;
     if (document.activeElement && document.activeElement !== document.body) return;
-    for (const near of last.within) {
-      if (!near.isConnected) continue;
-      // Of the same kind as what went: a field that was not asked for would take what is typed.
-      const alike = [...near.querySelectorAll(FOCUSABLE)].filter(
-        ({ tagName }) => tagName === last.element.tagName,
-      );
-      if (alike.some(take)) return;
-      if (near.matches('section, main, [role="dialog"], [role="group"]')) break;
-    }
-    if (held.slice(1).some(({ element }) => take(element))) return;
-    const main = document.querySelector('main');
-    if (!main) return;
-    main.tabIndex = -1;
-    take(main);
-  };
+    const near = held.within.find((own) => own.isConnected && own.matches(PART));
+    const part = near ?? document.querySelector('main');
+    if (!(part instanceof HTMLElement)) return;
+    if (!part.hasAttribute('tabindex')) part.tabIndex = -1;
+    part.focus({ preventScroll: true });
+  }
   new MutationObserver(() => {
-    const [last] = held;
     // Whatever takes its place is there a frame later.
-    if (last && !last.element.isConnected) requestAnimationFrame(restore);
+    if (held && !held.element.isConnected) requestAnimationFrame(restore);
   }).observe(document.body, { childList: true, subtree: true });
 }

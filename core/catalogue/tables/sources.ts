@@ -11,8 +11,17 @@ export type Chemistry = keyof typeof SHORT_AMPS_PER_AH;
 /** Short-circuit amps of a starting battery, by its cold-cranking amps. Confidence: low. */
 export const SHORT_PER_CRANKING_AMP = 5;
 
-/** Highest charging voltage over the nominal: 14.6 on 12, 29.2 on 24, 58.4 on 48. */
-export const CHARGING_RATIO = 14.6 / 12;
+/** Highest charging voltage of a cell, V, and what a cell is called. Source: customary; the charger's setting governs. */
+export const CELLS = {
+  lead: { chargingV: 2.43, nominalV: 2 },
+  lfp: { chargingV: 3.65, nominalV: 3.2 },
+} as const;
+
+/**
+ * What a device drops that gives neither rating nor milliohms, mΩ. Source: customary, on the safe side; its sheet
+ * governs. Confidence: low.
+ */
+export const CUSTOMARY_MILLIOHM = 1;
 
 /** Typical resistance of devices on a loop. Source: typical drops at rating; the device's sheet governs. */
 export const DEVICES = {
@@ -21,7 +30,7 @@ export const DEVICES = {
   shunt: { title: say`shunt`, voltsAtRating: 0.05, milliohm: null },
   isolator: { title: say`isolator`, voltsAtRating: null, milliohm: 0.2 },
   busbar: { title: say`bus bar joint`, voltsAtRating: null, milliohm: 0.03 },
-  other: { title: say`other`, voltsAtRating: null, milliohm: 0 },
+  other: { title: say`other`, voltsAtRating: null, milliohm: null },
 } as const;
 
 export type DeviceKind = keyof typeof DEVICES;

@@ -71,7 +71,7 @@ const taken = (text: string) =>
       <li
         v-for="(member, i) in fromTop"
         :key="member.key"
-        class="flex min-h-10 items-center gap-1 border-b border-hairline"
+        class="flex compact items-center gap-1 border-b border-hairline"
       >
         <span class="min-w-0 flex-1 truncate" :class="member.isThis ? 'font-bold' : ''">{{
           member.label
@@ -112,7 +112,7 @@ const taken = (text: string) =>
       </li>
     </ol>
     <details class="mt-2">
-      <summary class="min-h-8 cursor-pointer font-bold text-teal">{{ say`Something else on it` }}</summary>
+      <summary class="compact cursor-pointer font-bold text-teal">{{ say`Something else on it` }}</summary>
       <TextField
         :label="say`What else is on the stud at ${endName}`"
         model-value=""
@@ -149,7 +149,7 @@ const taken = (text: string) =>
     <button
       v-if="stud.order"
       type="button"
-      class="mt-1 min-h-8 font-bold text-teal"
+      class="mt-1 compact font-bold text-teal"
       @click="edit(say`order`, (own) => void delete own.order)"
     >
       {{ say`Stack by amps again` }}

@@ -13,7 +13,7 @@ const rest = computed(() => verdict.reasons.slice(0, 8));
 
 <template>
   <details class="mb-2" :aria-label="say`Verdict on end ${name}`">
-    <summary class="flex min-h-9 cursor-pointer items-center gap-2">
+    <summary class="flex compact cursor-pointer items-center gap-2">
       <StateMark :state="verdict.state" :word="false" />
       <span
         ><b>{{ say`End ${name}.` }}</b> {{ verdict.sentence }}</span

@@ -95,7 +95,7 @@ function correct(): void {
     :note="say`${cable.readings.length} in all, newest first`"
   >
     <ul>
-      <li v-for="row in rows" :key="row.id" class="flex min-h-8 items-center gap-3 border-b border-hairline">
+      <li v-for="row in rows" :key="row.id" class="flex compact items-center gap-3 border-b border-hairline">
         <span class="figure w-5 text-[15px] font-semibold">{{ row.end }}</span>
         <span class="min-w-0 flex-1" :class="row.struck ? 'text-ink3 line-through' : ''">{{
           row.words
@@ -116,7 +116,7 @@ function correct(): void {
         <button
           v-if="row.isCorrectable"
           type="button"
-          class="min-h-8 px-1 text-teal underline"
+          class="compact px-1 text-teal underline"
           @click="
             correcting = row.id;
             right = null;
@@ -128,7 +128,7 @@ function correct(): void {
         <button
           v-if="row.isReading && !row.struck"
           type="button"
-          class="min-h-8 px-1 text-teal underline"
+          class="compact px-1 text-teal underline"
           @click="striking = row.id"
         >
           {{ say`strike` }}<span class="sr-only">{{ ' ' }}{{ say`out ${row.words}` }}</span>

@@ -49,12 +49,12 @@ function takeBack(): void {
 <template>
   <p v-if="finding.waived" class="mt-3 border-l-4 border-ink2 bg-buff px-3 py-2">
     <b>{{ finding.waived.by }}</b> {{ say`answers for doing without it: ${finding.waived.why}` }}
-    <button type="button" class="ml-2 min-h-8 text-teal underline" @click="takeBack">
+    <button type="button" class="ml-2 compact text-teal underline" @click="takeBack">
       {{ say`ask for it again` }}
     </button>
   </p>
   <p v-else-if="finding.state === 'unproved'" class="mt-3">
-    <button type="button" class="min-h-9 text-teal underline" @click="isOpen = true">
+    <button type="button" class="compact text-teal underline" @click="isOpen = true">
       {{ say`Do without it, and say who answers for that` }}
     </button>
   </p>

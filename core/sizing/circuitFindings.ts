@@ -1,0 +1,80 @@
+import { atMost, type Finding } from '../finding.ts';
+import type { Load, Run } from '../job/run.ts';
+import { figure } from '../units/figure.ts';
+import { say } from '../words/say.ts';
+import type { Mate, RunContext } from './assess.ts';
+import { nominalAmps } from './loadIn.ts';
+
+/** Cables of one circuit carry one current: what they say of it may differ by no more than rounding does. */
+const ALIKE_SHARE = 0.02;
+
+const heaviest = ({ duty }: Pick<Run, 'duty'>) => Math.max(0, ...(duty?.steps.map(({ amps }) => amps) ?? []));
+
+/**
+ * The load that a cable must be sized for: its own, or that of another cable of its circuit where that is given as
+ * more. Which of them is right, nobody knows here; the larger one burns nothing.
+ *
+ * @example circuitLoad({ kind: 'amps', amps: 20 }, [{ amps: 200, … }]) // { kind: 'amps', amps: 200 }
+ */
+export function circuitLoad(load: Load, mates: readonly Pick<Mate, 'amps'>[]): Load {
+  const most = Math.max(0, ...mates.map(({ amps }) => amps));
+  return most > nominalAmps(load) * (1 + ALIKE_SHARE) ? { kind: 'amps', amps: most } : load;
+}
+
+/** What cables of one circuit say that cannot all be true: their amps, the steps of their duty, their volts. */
+export function circuitFindings(given: Run, { mates }: Pick<RunContext, 'mates'>): Finding[] {
+  if (given.return.kind !== 'circuit' || mates.length === 0) return [];
+  const compared = [
+    {
+      id: 'circuit-amps',
+      title: say`Amps of the circuit`,
+      unit: 'A' as const,
+      own: nominalAmps(given.load),
+      of: (mate: Mate) => mate.amps,
+    },
+    {
+      id: 'circuit-duty',
+      title: say`Heaviest step of the circuit`,
+      unit: 'A' as const,
+      own: heaviest(given),
+      of: (mate: Mate) => mate.heaviestA,
+    },
+    {
+      id: 'circuit-volts',
+      title: say`Volts of the circuit`,
+      unit: 'V' as const,
+      own: given.systemV,
+      of: (mate: Mate) => mate.systemV,
+    },
+  ];
+  return compared.flatMap(({ id, title, unit, own, of }) => {
+    const values = mates.map((mate) => ({ tag: mate.tag, value: of(mate) }));
+    const far = values.filter(({ value }) => Math.abs(value - own) > ALIKE_SHARE * Math.max(value, own));
+    if (far.length === 0) return [];
+    const all = [own, ...values.map(({ value }) => value)];
+    const others = far.map(({ tag, value }) => say`${tag} ${figure(value, unit, 1)}`).join(', ');
+    return [
+      atMost(
+        {
+          id,
+          stage: 'run',
+          title,
+          value: Math.max(...all),
+          unit,
+          decimals: 1,
+          because: say`One circuit, one current: this cable has ${figure(own, unit, 1)}, ${others}. The larger one counts until they agree.`,
+          remedy: say`Give every cable of the circuit the same load and voltage.`,
+          work: {
+            formula: say`alike for all cables of one circuit`,
+            substituted: values.map(({ tag, value }) => `${tag}: ${figure(value, unit, 1)}`),
+            source: say`one loop carries one current`,
+            assumes: say`2 % for rounding`,
+          },
+        },
+        Math.min(...all),
+        0,
+        'fails',
+      ),
+    ];
+  });
+}
