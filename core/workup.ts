@@ -10,6 +10,7 @@ import type { Job } from './job/job.ts';
 import type { Shop } from './job/shop.ts';
 import { stageReports } from './progress.ts';
 import { proofFindings } from './proof/findings.ts';
+import { withWaivers } from './proof/waivers.ts';
 import { unaskedProof } from './proof/further.ts';
 import { fitFindings } from './fit/fitFindings.ts';
 import { verdictOf } from './proof/verdict.ts';
@@ -153,7 +154,8 @@ export function workUpCable(
     jacketKmPerW: jacketResistance(thermalCable(kind, at)),
     trials: shop.trials,
   };
-  const findings = [
+  // Whoever answers for doing without something answers wherever it stands.
+  const findings = withWaivers(cable, [
     ...runFindings(cable.run, choice.taken.at),
     ...circuitFindings(cable.run, { mates }),
     ...wayFindings(cable, choice.taken.at),
@@ -163,7 +165,7 @@ export function workUpCable(
     ...cutFindings(cable.run, ends.A, ends.B),
     ...proofFindings(subject),
     ...fitFindings(subject, { ends, stacks, choice, lengths }),
-  ];
+  ]);
   const judged = findings.filter(({ stage }) => stage !== 'fit');
   const verdict = verdictOf(judged);
   const endVerdicts = {

@@ -5,6 +5,7 @@ import type { Cable } from '../job/cable.ts';
 import type { Way } from '../job/run.ts';
 import { newCable } from '../job/newCable.ts';
 import { workUpCable } from '../workup.ts';
+import { withLength } from './returnLength.ts';
 import { governingRun, stretchesOf } from './governingRun.ts';
 import { parseRoute, type Route, routeLengthMm, shortLegs, tightestBend, writeRoute } from './route.ts';
 import { planStretches, pointAlong, trace } from './routePlan.ts';
@@ -187,5 +188,17 @@ describe('what lies on the way governs the cable', () => {
     const { lengths, ends } = workUpCable(laid, shop);
     expect(lengths?.secondMarkMm).toBeCloseTo(2500 - (ends.A.lug?.studToBarrelMm ?? 0), 9);
     expect(finding(laid, 'second-mark')?.title).toBe('Cut for end A, B bolted on');
+  });
+});
+
+describe('the cable back', () => {
+  const run = (lengthMm: number, back: number) => ({
+    lengthMm,
+    return: { kind: 'cable' as const, lengthMm: back },
+  });
+  test('is as long as the cable until it is given a length of its own', () => {
+    expect(withLength(run(1000, 1000), 5000)).toEqual(run(5000, 5000));
+    expect(withLength(run(1000, 1200), 5000)).toEqual(run(5000, 1200));
+    expect(withLength({ lengthMm: 1000, return: { kind: 'none' } }, 5000).return).toEqual({ kind: 'none' });
   });
 });

@@ -6,8 +6,9 @@ import type { Cable } from '../job/cable.ts';
 import { newCable } from '../job/newCable.ts';
 import type { Reading } from '../job/reading.ts';
 import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
+import { cases } from '../validFixture.ts';
 import { workUpCable } from '../workup.ts';
-import { allChecks, fitPlan, mayTick, standingTicks } from './fitChecks.ts';
+import { allChecks, fitPlan, mayTick, standingTicks, withTick } from './fitChecks.ts';
 import { dayAfter, monthsAfter } from '../units/days.ts';
 import { dueSays, duesOf, fittedDay } from './service.ts';
 import { supportPlan } from './supports.ts';
@@ -76,12 +77,89 @@ describe('the checks while fitting', () => {
     expect(words).toContain('capacitors');
   });
   test('making it live comes after the ends and the way, and in its order', () => {
-    expect(mayTick(plan, [], 'washer.B')).toBeNull();
-    expect(mayTick(plan, [], 'live.isolated')).toMatch(/ends and the way/);
+    expect(mayTick(plan, [], 'washer.B', [])).toBeNull();
+    expect(mayTick(plan, [], 'live.isolated', [])).toMatch(/ends and the way/);
     const before = ids.filter((id) => !id.startsWith('live.'));
-    expect(mayTick(plan, ticked(before), 'live.isolated')).toBeNull();
-    expect(mayTick(plan, ticked(before), 'live.fuse-in')).toMatch(/Isolated and tagged/);
-    expect(mayTick(plan, ticked([...before, 'live.isolated']), 'live.tight')).toBeNull();
+    expect(mayTick(plan, ticked(before), 'live.isolated', [])).toBeNull();
+    expect(mayTick(plan, ticked(before), 'live.fuse-in', [])).toMatch(/Isolated and tagged/);
+    expect(mayTick(plan, ticked([...before, 'live.isolated']), 'live.tight', [])).toBeNull();
+  });
+  test('made live, in whatever order it is tried: only tight, proved or answered for, and not failing', () => {
+    const [least, most] = [8, 12];
+    const torque = (end: 'A' | 'B', newtonMetre: number, source: 'typed' | 'simulated'): Reading => ({
+      id: `t${end}${newtonMetre}${source}`,
+      at: '2026-01-01T10:00:00.000Z',
+      by: 'N. Sorrel',
+      source,
+      check: 'torque',
+      end,
+      newtonMetre,
+    });
+    const act = fc.oneof(
+      fc.record({ tick: fc.constantFrom(...ids) }),
+      fc.record({
+        torque: fc.constantFrom('A' as const, 'B' as const),
+        newtonMetre: fc.constantFrom(1, least, 10, most, 90),
+        source: fc.constantFrom('typed' as const, 'simulated' as const),
+      }),
+      fc.record({ waive: fc.nat(20) }),
+      fc.record({ amps: fc.constantFrom(5, 5000) }),
+    );
+    const LIVE = ['live.negative-last', 'live.charge-up', 'live.fuse-in', 'live.no-load', 'live.small-load'];
+    fc.assert(
+      fc.property(fc.array(act, { maxLength: 60 }), fc.boolean(), (acts, withAllBefore) => {
+        let own: Cable = {
+          ...cable,
+          fitted: withAllBefore ? ticked(ids.filter((id) => !LIVE.includes(id) && id !== 'live.tight')) : [],
+        };
+        for (const made of acts) {
+          const work = workUpCable(own, shop);
+          if ('torque' in made)
+            own = { ...own, readings: [...own.readings, torque(made.torque, made.newtonMetre, made.source)] };
+          else if ('amps' in made)
+            own = { ...own, run: { ...own.run, load: { kind: 'amps', amps: made.amps } } };
+          else if ('waive' in made) {
+            const open = work.findings.filter((finding) => finding.state === 'unproved' && !finding.waived);
+            const finding = open[made.waive % Math.max(1, open.length)];
+            if (finding)
+              own = {
+                ...own,
+                waivers: [
+                  ...own.waivers,
+                  {
+                    id: `w${own.waivers.length}`,
+                    at: '2026-01-01T11:00:00.000Z',
+                    by: 'R. Pell',
+                    finding: finding.id,
+                    why: 'away',
+                  },
+                ],
+              };
+          } else {
+            const now = fitPlan(own, work);
+            const was = own.fitted.some(({ check }) => check === made.tick);
+            if (!was && mayTick(now, own.fitted, made.tick, work.findings) !== null) continue;
+            own = {
+              ...own,
+              fitted: withTick(now, own.fitted, {
+                check: made.tick,
+                at: '2026-01-02T10:00:00.000Z',
+                by: 'N. Sorrel',
+              }),
+            };
+            if (was || !LIVE.includes(made.tick)) continue;
+            expect(work.verdict.state).not.toBe('fails');
+            expect(work.verdict.state).not.toBe('unproved');
+            for (const end of ['A', 'B'] as const) {
+              const found = work.findings.find(({ id }) => id === `torque.${end}`);
+              expect(found?.value).not.toBeNull();
+              expect(['holds', 'watch']).toContain(found?.state);
+            }
+          }
+        }
+      }),
+      { numRuns: cases(60) },
+    );
   });
   test('hold only when every one is ticked; a rework takes them back', () => {
     const whole = { ...cable, fitted: ticked(ids) };

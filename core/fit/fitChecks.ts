@@ -6,6 +6,8 @@ import { meetsWord } from '../termination/studs/posts.ts';
 import { capital } from '../traveller/step.ts';
 import { digits, figure } from '../units/figure.ts';
 import { FUSE_PLACES, FUSES } from '../catalogue/tables/fuses.ts';
+import type { Finding } from '../finding.ts';
+import { named } from '../proof/verdict.ts';
 import { supportPlan } from './supports.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';
@@ -233,19 +235,66 @@ function liveChecks({ run, polarity }: Cable, { choice }: Work): FitCheck[] {
   ];
 }
 
+/** From here on the cable is made live: nothing of it is ticked while anything speaks against that. */
+const LIVE_FROM = 'live.negative-last';
+/** Nothing is loose once both studs were measured. */
+const TIGHT = 'live.tight';
+
 /**
- * Whether a check may be ticked: those of the first energising only one after the other.
+ * What stands against making a cable live: what fails, a stud whose torque was not measured or is too low, and what is
+ * not proved with nobody answering for it. A simulated reading clears nothing.
+ *
+ * @param findings all of the cable, see `workUpCable`
+ */
+export function standsAgainst(findings: readonly Finding[]): Finding[] {
+  const isTorque = ({ id }: Finding) => id.startsWith('torque.');
+  const own = findings.filter((finding) => finding.stage !== 'fit' || isTorque(finding));
+  return [
+    ...own.filter(({ state }) => state === 'fails'),
+    ...own.filter((finding) => finding.state === 'unproved' && (isTorque(finding) || !finding.waived)),
+  ];
+}
+
+/**
+ * Whether a check may be ticked: those of the first energising only one after the other, the studs tight before it, and
+ * none from the last connection on while anything stands against it.
  *
  * @returns a sentence that says what comes before it; null where it may
  */
-export function mayTick(plan: FitPlan, fitted: readonly Fitted[], id: string): string | null {
+export function mayTick(
+  plan: FitPlan,
+  fitted: readonly Fitted[],
+  id: string,
+  findings: readonly Finding[],
+): string | null {
   const at = plan.live.findIndex((check) => check.id === id);
   if (at < 0) return null;
   const done = (check: FitCheck) => fitted.some((own) => own.check === check.id);
   const before = [...plan.ends.A, ...plan.ends.B, ...plan.way].filter((check) => !done(check));
   if (before[0]) return say`First the ends and the way: “${before[0].title}” is not ticked yet.`;
   const missing = plan.live.slice(0, at).find((check) => !done(check));
-  return missing ? say`In order: “${missing.title}” comes before it.` : null;
+  if (missing) return say`In order: “${missing.title}” comes before it.`;
+  const from = (first: string) => at >= plan.live.findIndex((check) => check.id === first);
+  const against = standsAgainst(findings);
+  const loose = from(TIGHT) ? against.find((finding) => finding.id.startsWith('torque.')) : undefined;
+  if (loose) return say`Torque of end ${loose.end} first, measured on the stud: ${loose.because}`;
+  const [first] = from(LIVE_FROM) ? against : [];
+  if (!first) return null;
+  return first.state === 'fails'
+    ? say`It is not made live while it fails: ${named(first)}. ${first.because}`
+    : say`It is not made live while this is not proved: ${named(first)}. Measure it, or answer for doing without it.`;
+}
+
+/**
+ * The ticks after one is set or taken back. One taken back takes those of the first energising behind it along: they
+ * rested on it.
+ */
+export function withTick(plan: FitPlan, fitted: readonly Fitted[], tick: Fitted): Fitted[] {
+  const isTicked = fitted.some(({ check }) => check === tick.check);
+  if (!isTicked) return [...fitted, tick];
+  const at = plan.live.findIndex(({ id }) => id === tick.check);
+  const behind = new Set(plan.live.slice(Math.max(at, 0)).map(({ id }) => id));
+  return fitted.filter(({ check }) => check !== tick.check && !behind.has(check));
 }
 
 /** Ticks that a rework of an end takes back: it is taken off, so it is fitted and made live anew. */

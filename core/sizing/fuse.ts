@@ -1,5 +1,6 @@
 import { type ClearingPoint, type FuseKind, FUSE_RATINGS_A, FUSES } from '../catalogue/tables/fuses.ts';
-import type { Fuse } from '../job/run.ts';
+import type { Fuse, Run } from '../job/run.ts';
+import { nominalAmps } from './loadIn.ts';
 import { say } from '../words/say.ts';
 import { clearingSeconds } from './fault.ts';
 
@@ -68,4 +69,28 @@ export function meltsNotBefore(
   const last = MELTS_NOT_BEFORE.at(-1);
   const seconds = last && within > last.multiple ? null : clearingSeconds(MELTS_NOT_BEFORE, within);
   return { notBeforeS: seconds, how: say`customary band of bolt-in fuses` };
+}
+
+/** A fuse as large as none other of its kind is made, A: where nothing smaller carries the load. */
+const LARGEST_A = 600;
+
+/**
+ * The fuse to offer for a cable: the smallest standard rating that carries what it really draws, with its heaviest step,
+ * at the first end that has none.
+ *
+ * @param drawnA amps through the cable as it was worked out, by efficiency and lowest battery; null where none is
+ */
+export function proposedFuse(
+  run: Pick<Run, 'load' | 'fuses' | 'duty'>,
+  drawnA: number | null,
+  overLoad: number,
+): Fuse {
+  const heaviest = Math.max(0, ...(run.duty?.steps.map(({ amps }) => amps) ?? []));
+  return {
+    end: run.fuses.some(({ end }) => end === 'A') ? 'B' : 'A',
+    kind: 'class-t',
+    ratingA: ratingFor(drawnA ?? nominalAmps(run.load), heaviest, overLoad) ?? LARGEST_A,
+    place: 'near',
+    distanceMm: 150,
+  };
 }

@@ -3,7 +3,14 @@ import { TriangleAlert } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { CableWork } from '../../../core/cableWork.ts';
-import { allChecks, fitPlan, mayTick, standingTicks } from '../../../core/fit/fitChecks.ts';
+import {
+  allChecks,
+  fitPlan,
+  mayTick,
+  standingTicks,
+  standsAgainst,
+  withTick,
+} from '../../../core/fit/fitChecks.ts';
 import type { Cable } from '../../../core/job/cable.ts';
 import { END_NAMES, type EndName } from '../../../core/job/end.ts';
 import { type ReadWith, TYPED } from '../../../core/proof/source.ts';
@@ -19,6 +26,7 @@ import { usePersonNeeded } from '../usePersonNeeded.ts';
 import LoadedRun from './LoadedRun.vue';
 import ServiceBox from './ServiceBox.vue';
 import TickList from './TickList.vue';
+import WaiveBox from '../prove/WaiveBox.vue';
 import { say } from '../../../core/words/say.ts';
 
 /** On the boat: each stud, the way, the first time it is live, the first load, and what is due after. */
@@ -29,6 +37,8 @@ const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
 const { problem, nameNeeded } = usePersonNeeded();
 const plan = computed(() => fitPlan(cable, work));
 const ticks = computed(() => standingTicks(cable));
+/** Why it must not be made live yet: measured, mended, or answered for by name. */
+const against = computed(() => standsAgainst(work.findings));
 const refusal = ref('');
 const findingOf = (name: EndName) => work.findings.find(({ id }) => id === `torque.${name}`);
 const count = computed(() => {
@@ -50,11 +60,11 @@ const recordOne = (measured: Measured, what: string) => record([{ measured, from
 function tick(id: string): void {
   if (nameNeeded()) return;
   const isTicked = ticks.value.some(({ check }) => check === id);
-  refusal.value = isTicked ? '' : (mayTick(plan.value, ticks.value, id) ?? '');
+  refusal.value = isTicked ? '' : (mayTick(plan.value, ticks.value, id, work.findings) ?? '');
   if (refusal.value) return;
   edit(isTicked ? say`tick taken back` : say`tick`, (draft) => {
-    draft.fitted = draft.fitted.filter(({ check }) => check !== id);
-    if (!isTicked) draft.fitted.push({ check: id, at: new Date().toISOString(), by: prefs.person });
+    const own = { check: id, at: new Date().toISOString(), by: prefs.person };
+    draft.fitted = withTick(plan.value, draft.fitted, own);
   });
 }
 </script>
@@ -107,6 +117,25 @@ function tick(id: string): void {
       <TickList :checks="plan.way" :ticks="ticks" @tick="tick" />
     </StageSection>
     <StageSection :title="say`Before it is made live, in this order`" :note="say`one after the other`">
+      <div v-if="against.length > 0" class="mb-2 border-l-4 border-fails bg-lamp px-3 py-2">
+        <h4 class="figure text-[17px] font-semibold">{{ say`Not to be made live yet` }}</h4>
+        <ul>
+          <li
+            v-for="finding in against"
+            :key="finding.id"
+            class="border-t border-hairline py-1.5 first:border-t-0"
+          >
+            <b>{{ finding.title }}{{ finding.end ? say` of ${finding.end}` : '' }}</b>
+            {{ finding.because }}
+            <WaiveBox
+              v-if="finding.state === 'unproved' && !finding.id.startsWith('torque.')"
+              :finding="finding"
+              :cable="cable"
+              :job-id="jobId"
+            />
+          </li>
+        </ul>
+      </div>
       <TickList :checks="plan.live" :ticks="ticks" ordered @tick="tick" />
       <p class="note mt-2">
         {{

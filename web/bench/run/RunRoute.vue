@@ -21,6 +21,7 @@ import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import RoutePlan from './RoutePlan.vue';
 import { useRunEdit } from './useRunEdit.ts';
+import { withLength } from '../../../core/cutting/returnLength.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The way it takes: legs and bends as a quick list, drawn as it is typed, and what lies along it. */
@@ -62,7 +63,7 @@ function setRoute(text: string): void {
       bends: read.route.bends.map((bend) => ({ ...bend })),
     };
     // The route is what was measured: its length is the cable's, unless it was laid out.
-    if (!draft.laid) draft.lengthMm = Math.round(routeLengthMm(read.route) * 10) / 10;
+    if (!draft.laid) Object.assign(draft, withLength(draft, Math.round(routeLengthMm(read.route) * 10) / 10));
   });
 }
 const length = computed(() => (drawn.value ? lengthText(routeLengthMm(drawn.value), 0, prefs.lengths) : ''));

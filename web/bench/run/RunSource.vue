@@ -4,10 +4,11 @@ import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { type FuseKind, FUSE_PLACES, type FusePlace, FUSES } from '../../../core/catalogue/tables/fuses.ts';
 import { type Chemistry, SHORT_AMPS_PER_AH } from '../../../core/catalogue/tables/sources.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
 import type { Cable } from '../../../core/job/cable.ts';
 import { END_NAMES } from '../../../core/job/end.ts';
 import type { Fuse, Run } from '../../../core/job/run.ts';
-import { ratingFor } from '../../../core/sizing/fuse.ts';
+import { proposedFuse } from '../../../core/sizing/fuse.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
@@ -23,7 +24,7 @@ import { MOST } from '../../../core/job/limits.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The source behind it, and the fuse that guards it. */
-const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
+const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
 
 const bench = useBench();
 const { prefs } = usePrefs();
@@ -64,18 +65,9 @@ const PLACES = (Object.entries(FUSE_PLACES) as [FusePlace, { title: string; most
 );
 const ENDS = END_NAMES.map((value) => ({ value, title: value }));
 function addFuse(): void {
-  editRun(say`fuse`, (draft) => {
-    const taken = draft.fuses.map(({ end }) => end);
-    const amps = draft.load.kind === 'amps' ? draft.load.amps : draft.load.watts / draft.systemV;
-    const heaviest = Math.max(0, ...(draft.duty?.steps.map((step) => step.amps) ?? []));
-    draft.fuses.push({
-      end: taken.includes('A') ? 'B' : 'A',
-      kind: 'class-t',
-      ratingA: ratingFor(amps, heaviest, bench.shop.practice.fuseOverLoad) ?? 600,
-      place: 'near',
-      distanceMm: 150,
-    });
-  });
+  const { currentA } = work.choice.taken.at;
+  const { fuseOverLoad } = bench.shop.practice;
+  editRun(say`fuse`, (draft) => void draft.fuses.push(proposedFuse(cable.run, currentA, fuseOverLoad)));
 }
 const removeFuse = (i: number) => editRun(say`fuse`, ({ fuses }) => void fuses.splice(i, 1));
 const setFuse = (i: number, part: Partial<Fuse>) =>

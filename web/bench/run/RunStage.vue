@@ -19,6 +19,6 @@ defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
     <RunWay :cable="cable" :job-id="jobId" />
     <RunRoute :cable="cable" :work="work" :job-id="jobId" />
     <RunPlace :cable="cable" :job-id="jobId" />
-    <RunSource :cable="cable" :job-id="jobId" />
+    <RunSource :cable="cable" :work="work" :job-id="jobId" />
   </div>
 </template>

@@ -14,6 +14,7 @@ import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
 import { useRunEdit } from './useRunEdit.ts';
 import AddButton from '../../ui/AddButton.vue';
+import { withLength } from '../../../core/cutting/returnLength.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** How far it runs, how the current comes back, and what stands in its way. */
@@ -82,7 +83,10 @@ function deviceHint(i: number): string {
         :least="50"
         :most="1000000"
         :hint="say`12 ft 6, 3.8 m, 2*350+40`"
-        @update:model-value="setRun('lengthMm', say`length`)($event)"
+        @update:model-value="
+          (lengthMm) =>
+            editRun(say`length`, (draft) => void Object.assign(draft, withLength(draft, lengthMm)))
+        "
       />
       <QuantityField
         :label="say`Service loop`"
