@@ -1,6 +1,7 @@
 import {
   type CutPlan,
   type CutRules,
+  linearBoundMm,
   type Piece,
   planOf,
   roomMm,
@@ -159,6 +160,7 @@ export const SAME_OFFCUT_MM = 25;
 export interface SolvedPlan {
   readonly plan: CutPlan;
   readonly boundMm: number;
+  /** Proved: every piece has its place, and no plan begins less new stock. */
   readonly optimal: boolean;
 }
 
@@ -178,7 +180,7 @@ export function solvePlan(
   const sorted = [...stock].sort((a, b) => Number(b.offcut) - Number(a.offcut) || b.lengthMm - a.lengthMm);
   const model = { kinds: kindsOf(pieces), stock: sorted, rules };
   if (pieces.length === 0 || stock.length === 0) {
-    return { plan: planOf(new Map(), pieces, stock, rules), boundMm: 0, optimal: true };
+    return { plan: planOf(new Map(), pieces, stock, rules), boundMm: 0, optimal: pieces.length === 0 };
   }
   const first = solve(leastStockModel(model), { seconds, gap: EXACT_MM });
   if (!first.columns) return null;
@@ -191,10 +193,14 @@ export function solvePlan(
       model.kinds.flatMap((_, i) => left[i]?.splice(0, Math.round(columns[x(i, j)] ?? 0)) ?? []),
     ]),
   );
-  const missing = left.flat().reduce((total, { lengthMm }) => total + lengthMm * UNPLACED_COST, 0);
+  const unplaced = left.flat();
+  const missing = unplaced.reduce((total, { lengthMm }) => total + lengthMm * UNPLACED_COST, 0);
+  const placed = pieces.filter((piece) => !unplaced.includes(piece));
   return {
     plan: planOf(cuts, pieces, stock, rules),
-    boundMm: Math.max(0, first.bound - missing),
-    optimal: first.optimal,
+    // A solver stopped in time may know less than plain arithmetic does.
+    boundMm: Math.max(linearBoundMm(placed, stock, rules), first.bound - missing),
+    // Stock that runs out proves nothing: the next spool bought changes the plan.
+    optimal: first.optimal && unplaced.length === 0,
   };
 }

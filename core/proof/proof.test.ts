@@ -138,6 +138,11 @@ describe('insulation', () => {
   ])('%s', (_, change, state) => expect(finding([one(change)], 'insulation').state).toBe(state));
   test('a 110 V system is tested at 500 V', () =>
     expect(finding([], 'insulation', { run: { ...base.run, systemV: 110 } }).because).toContain('500'));
+  test('over 500 V is tested at 1 000 V: a test at 500 V proves nothing there', () => {
+    const run = { ...base.run, systemV: 600 };
+    expect(finding([one({ testV: 500, megohm: 900 })], 'insulation', { run }).state).toBe('unproved');
+    expect(finding([one({ testV: 1000, megohm: 900 })], 'insulation', { run }).state).toBe('holds');
+  });
 });
 
 describe('resistance', () => {

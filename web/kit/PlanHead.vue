@@ -45,6 +45,9 @@ const why = computed(() => {
   }
   const saved = handMm.value - planMm.value;
   if (saved > 0) return say`Cutting the longest first by hand would begin ${metres(saved)} more.`;
+  if (open.value.length > 0 && !isProved.value) {
+    return say`Not proved: all that is known is that no plan begins less than ${metres(boundMm.value)}.`;
+  }
   return open.value.length > 0
     ? say`No plan begins less; of those, one that leaves the longest offcut, to ${SAME_OFFCUT_MM} mm.`
     : say`Every cable with a length has been cut.`;

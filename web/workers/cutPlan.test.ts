@@ -56,6 +56,28 @@ describe('the worked plan', () => {
 });
 
 describe('too little stock', () => {
+  test('a plan that leaves a piece without stock is never proved, and bounds only what it cuts', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 200, max: 9000 }), { minLength: 1, maxLength: 6 }),
+        fc.array(fc.integer({ min: 500, max: 6000 }), { maxLength: 3 }),
+        (lengths, spools) => {
+          const { plan, boundMm, optimal } = solved(
+            pieces(...lengths),
+            spools.map((mm, i) => spool(`s${i}`, mm)),
+          );
+          expect(plan.unplaced.length > 0 && optimal).toBe(false);
+          expect(boundMm).toBeLessThanOrEqual(newStockMm(plan) + 1);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  test('a solver stopped at its time says no less than plain arithmetic', () => {
+    const stopped: Solve = (lp, until) => ({ ...solve(lp, until), bound: 0, optimal: false });
+    const answer = solvePlan(pieces(2000, 2000, 2000), [spool('a', 4000), spool('b', 4000)], RULES, stopped);
+    expect(answer).toMatchObject({ boundMm: 6000, optimal: false });
+  });
   test('says which pieces have none, and how much to buy for them', () => {
     const { plan } = solved(pieces(3000, 3000, 500), [spool('a', 3600)], {
       ...RULES,
@@ -68,7 +90,7 @@ describe('too little stock', () => {
   test('none at all leaves everything to buy', () => {
     const { plan, optimal } = solved(pieces(900, 800), []);
     expect(plan.unplaced).toHaveLength(2);
-    expect(optimal).toBe(true);
+    expect(optimal).toBe(false);
     expect(toBuyMm(plan, RULES)).toBe(1700);
     expect(toBuyMm(solved([], [spool('a', 100)]).plan, RULES)).toBe(0);
   });

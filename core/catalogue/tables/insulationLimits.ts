@@ -8,12 +8,17 @@ import { say } from '../../words/say.ts';
 export const INSULATION_LIMITS = [
   { title: say`extra-low voltage (most DC under 60 V)`, upToV: 60, testV: 250, leastMegohm: 0.5 },
   { title: say`up to 500 V`, upToV: 500, testV: 500, leastMegohm: 1.0 },
+  { title: say`over 500 V`, upToV: 1500, testV: 1000, leastMegohm: 1.0 },
 ] as const;
 
 /** A new dry cable reads far above the least; under this on the bench asks for a look, MΩ. */
 export const NEW_CABLE_MEGOHM = 100;
 
-/** The row that holds for a system, by its nominal voltage. @example insulationRow(24).testV // 250 */
+/**
+ * The row that holds for a system, by its nominal voltage, up to the 1 500 V DC where the table ends.
+ *
+ * @example insulationRow(24).testV // 250; insulationRow(600).testV // 1000
+ */
 export function insulationRow(systemV: number): (typeof INSULATION_LIMITS)[number] {
-  return INSULATION_LIMITS.find(({ upToV }) => systemV <= upToV) ?? INSULATION_LIMITS[1];
+  return INSULATION_LIMITS.find(({ upToV }) => systemV <= upToV) ?? INSULATION_LIMITS[2];
 }

@@ -100,7 +100,7 @@ function cellOf(
   { room, most, least }: DieAreas,
   lugs: readonly Lug[],
 ): MapCell {
-  const standard = isStandardPair(lug, die);
+  const standard = isStandardPair(lug, die, learned.flatsMm);
   const own = trials.length > 0 ? ownTrials(trials, lug, copperMm2, lugs) : null;
   const [few, many] = [copperMm2 * COPPER_SHARE.least, copperMm2 * COPPER_SHARE.most];
   const c = (wall + copperMm2) / room;

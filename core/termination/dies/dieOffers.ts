@@ -1,4 +1,5 @@
 import { LUG_FAMILIES } from '../../catalogue/tables/lugFamilies.ts';
+import { codeDieAcrossFlats } from '../../catalogue/tables/lowCostDies.ts';
 import type { Die, Lug, Tool } from '../../job/shop.ts';
 import type { HousePractice } from '../../practice/housePractice.ts';
 import { remember } from '../../remember.ts';
@@ -10,6 +11,7 @@ import {
   type CrimpParts,
   dieVerdict,
   type DieVerdict,
+  MEASURE_TOLERANCE_MM,
 } from './dieOnLug.ts';
 import { type Learned, ownTrials, type OwnTrials } from './learned.ts';
 import { type CaseDie, cannotUse, type Place, type ToolCase } from './toolCase.ts';
@@ -37,10 +39,29 @@ export interface DieOffer extends Compaction {
   readonly unfit: string;
 }
 
-/** Whether a die is the standard code die of this very lug. */
-export function isStandardPair(lug: Lug, die: Die): boolean {
-  const { title, dieCode } = LUG_FAMILIES['compression-metric'];
-  return lug.family === title && die.stamp === `K${dieCode?.[lug.forSize.name]}`;
+/** How far a crimp's flats may be from its code's: it opens by so much when the tool lets go, as a share. */
+const SPRING_BACK = 0.02;
+/** How far a lug's diameters may be from its standard's, mm. */
+const STANDARD_LUG_MM = 0.3;
+
+/**
+ * Whether a die is the standard code die of this very lug, by what both measure: a stamp or a family's name alone is
+ * not enough, for dies wear, are filed and are sold under stamps that are not theirs.
+ *
+ * @param flatsMm what the die's crimps measure across flats, or the die where none was tried
+ */
+export function isStandardPair(lug: Lug, die: Die, flatsMm = die.acrossFlatsMm): boolean {
+  const { title, dieCode, sizes } = LUG_FAMILIES['compression-metric'];
+  const code = dieCode?.[lug.forSize.name];
+  const barrel = sizes[lug.forSize.name];
+  if (code === undefined || !barrel || lug.family !== title || die.stamp !== `K${code}`) return false;
+  const asked = codeDieAcrossFlats(code);
+  const agrees = (a: number, b: number, within: number) => Math.abs(a - b) <= within;
+  return (
+    agrees(flatsMm, asked, Math.max(MEASURE_TOLERANCE_MM, SPRING_BACK * asked)) &&
+    agrees(lug.boreMm, barrel.boreMm, STANDARD_LUG_MM) &&
+    agrees(lug.outerMm, barrel.outerMm, STANDARD_LUG_MM)
+  );
 }
 
 const packedBy = (both: Compaction, packing: number): Compaction =>
@@ -72,7 +93,7 @@ export function dieOffer(
   lugs: readonly Lug[],
   place?: Place,
 ): DieOffer {
-  const standard = isStandardPair(lug, die);
+  const standard = isStandardPair(lug, die, learned.flatsMm);
   const own = trials.length > 0 ? ownTrials(trials, lug, copperMm2, lugs) : null;
   const parts: CrimpParts = {
     boreMm: lug.boreMm,

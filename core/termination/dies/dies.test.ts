@@ -59,19 +59,19 @@ describe('a die before any trial', () => {
 });
 
 describe('trials correct the prediction for their die', () => {
-  test('the flats its crimps really measure take the place of the die’s own, and the band narrows', () => {
+  test('the widest that its crimps measure takes the place of the die’s own, and the band narrows', () => {
     const from = tried(
       trial({ acrossFlatsMm: 14.1 }),
       trial({ acrossFlatsMm: 14.14 }),
       trial({ acrossFlatsMm: 14.12 }),
     );
     const { learned } = caseDie('bench-k16', from);
-    expect(learned.flatsMm).toBeCloseTo(14.12, 9);
+    expect(learned.flatsMm).toBeCloseTo(14.14, 9);
     expect(learned.flatsToleranceMm).toBe(0.05);
     const before = dieOffer(heavy70, 70, caseDie('bench-k16'), shop.lugs);
     const after = dieOffer(heavy70, 70, caseDie('bench-k16', from), shop.lugs);
     expect(after.c).toBeLessThan(before.c);
-    expect(after.c).toBeCloseTo((wallMm2(heavy70) + 70) / hexagonMm2(14.12), 9);
+    expect(after.c).toBeCloseTo((wallMm2(heavy70) + 70) / hexagonMm2(14.14), 9);
   });
   test('air seen in sections lowers the packing on every lug of that die, and on no other die', () => {
     const outline = hexagonMm2(13.9);
@@ -85,6 +85,18 @@ describe('trials correct the prediction for their die', () => {
     const plain = compaction({ ...other, copperMm2: 95, acrossFlatsMm: 13.9 }).kappa;
     expect(offer(other, 95, 'bench-k16').kappa).toBeCloseTo(plain * seen, 9);
     expect(offer(other, 95, 'bench-k18').learned.packing).toBe(1);
+  });
+  test('one bad trial among good ones is what counts, whatever their order', () => {
+    const good = [13.9, 13.88, 13.9].map((acrossFlatsMm) => trial({ acrossFlatsMm, voidShare: 0.0 }));
+    const bad = trial({ acrossFlatsMm: 14.6, voidShare: 0.1 });
+    for (const all of [
+      [bad, ...good],
+      [...good, bad],
+    ]) {
+      const offer = dieOffer(heavy70, 70, caseDie('bench-k16', tried(...all)), shop.lugs);
+      expect(offer.verdict).toBe('open');
+      expect(offer.learned.flatsMm).toBe(14.6);
+    }
   });
   test('a simulated trial teaches nothing', () => {
     const { learned } = caseDie('bench-k16', tried(trial({ acrossFlatsMm: 15, source: 'simulated' })));
@@ -126,6 +138,28 @@ describe('trials on the very barrel outrank the figures', () => {
         shop.lugs,
       ).verdict,
     ).toBe('open'));
+});
+
+describe('a die is what it measures', () => {
+  const stamped = (acrossFlatsMm: number) => {
+    const own = {
+      ...shop,
+      dies: shop.dies.map((die) => (die.id === 'bench-k16' ? { ...die, acrossFlatsMm } : die)),
+    };
+    return dieOffer(heavy70, 70, caseDie('bench-k16', own), shop.lugs);
+  };
+  test('a code’s stamp on a die of another width is no standard pair', () => {
+    expect(stamped(13.86)).toMatchObject({ standard: true, verdict: 'right' });
+    expect(stamped(13.1)).toMatchObject({ standard: false });
+    expect(stamped(13.1).verdict).not.toBe('right');
+    expect(stamped(15).verdict).toBe('open');
+  });
+  test('nor is a lug whose diameters are not the standard’s, whatever family it is filed under', () => {
+    const thick: Lug = { ...heavy70, outerMm: 17.5 };
+    const offer = dieOffer(thick, 70, caseDie('bench-k16'), [...shop.lugs, thick]);
+    expect(offer).toMatchObject({ standard: false });
+    expect(offer.verdict).not.toBe('right');
+  });
 });
 
 describe('an indent', () => {

@@ -17,10 +17,10 @@ import { say } from '../../words/say.ts';
 /** What a die's test crimps have taught about it, whatever lug they were made on. */
 export interface Learned {
   readonly trials: number;
-  /** What its crimps really measure across flats, mm; the die's own figure while there is no trial. */
+  /** The widest that its crimps really measure across flats, mm; the die's own figure while there is no trial. */
   readonly flatsMm: number;
   readonly flatsToleranceMm: number;
-  /** Packing seen in sawn sections over packing predicted; 1 while none was sawn. */
+  /** The loosest packing seen in sawn sections over packing predicted; 1 while none was sawn. */
   readonly packing: number;
   readonly sections: number;
 }
@@ -30,15 +30,13 @@ export interface OwnTrials {
   readonly count: number;
   readonly verdict: DieVerdict;
   readonly because: string;
-  /** Mean packing seen in its sections; null where none was sawn. */
+  /** The loosest packing seen in its sections; null where none was sawn. */
   readonly kappa: number | null;
   readonly earsMm: number;
 }
 
-/** The best a mean of callipered trials is trusted, mm. */
+/** The best that callipered trials are trusted, mm. */
 const LEAST_TOLERANCE_MM = 0.05;
-
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** Trials that count: a simulated one teaches nothing. */
 export const countingTrials = (trials: readonly Trial[]) =>
@@ -53,8 +51,9 @@ function packingSeen({ voidShare, acrossFlatsMm }: Trial, lug: Lug | undefined):
 }
 
 /**
- * What a die's trials say of the die. The prediction is corrected by them: its crimps are taken to be as wide as the
- * trials measured on average, to within twice the error of that mean, and packed as the sections showed.
+ * What a die's trials say of the die. The prediction is corrected by them, and by the worst of them: its crimps are taken
+ * to be as wide as the widest, as far off as the narrowest lies from it, and packed as the loosest section showed. One
+ * bad crimp in five is what the next cable may get; a mean would hide it.
  *
  * @param trials of this die
  */
@@ -69,11 +68,8 @@ export function learn(die: Die, trials: readonly Trial[], lugs: readonly Lug[]):
       sections: 0,
     };
   }
-  const flatsMm = mean(flats);
-  const spread =
-    flats.length > 1
-      ? Math.sqrt(flats.reduce((sum, mm) => sum + (mm - flatsMm) ** 2, 0) / (flats.length - 1))
-      : MEASURE_TOLERANCE_MM / 2;
+  const flatsMm = Math.max(...flats);
+  const apartMm = flats.length > 1 ? flatsMm - Math.min(...flats) : MEASURE_TOLERANCE_MM;
   const ratios = trials.flatMap((trial) => {
     const lug = lugs.find(({ id }) => id === trial.lugId);
     const seen = packingSeen(trial, lug);
@@ -89,8 +85,8 @@ export function learn(die: Die, trials: readonly Trial[], lugs: readonly Lug[]):
   return {
     trials: flats.length,
     flatsMm,
-    flatsToleranceMm: Math.max(LEAST_TOLERANCE_MM, (2 * spread) / Math.sqrt(flats.length)),
-    packing: ratios.length > 0 ? mean(ratios) : 1,
+    flatsToleranceMm: Math.max(LEAST_TOLERANCE_MM, apartMm),
+    packing: ratios.length > 0 ? Math.min(...ratios) : 1,
     sections: ratios.length,
   };
 }
@@ -118,7 +114,7 @@ export function ownTrials(
   });
   if (own.length === 0) return null;
   const packings = own.flatMap((trial) => packingSeen(trial, lug) ?? []);
-  const kappa = packings.length > 0 ? mean(packings) : null;
+  const kappa = packings.length > 0 ? Math.min(...packings) : null;
   const earsMm = Math.max(0, ...own.map((trial) => trial.earsMm));
   const pulls = own.flatMap(({ pull }) => pull ?? []);
   const asked = pullTargets(copperMm2).usualN;
