@@ -74,7 +74,7 @@ test('a fuse: breaking, clearing, guarding, carrying, where it stands, and who a
   await expect(row(/Fuse carries it/)).toContainText('fails');
   await expect(row(/Fuse from source/)).toContainText('fails');
   await row(/Fuse carries it/).click();
-  await expect(app.ledger).toContainText('The next standard rating is 80 A.');
+  await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
 });
 
 test('a short-only fuse stands by a name and a reason', async ({ page }) => {

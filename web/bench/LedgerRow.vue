@@ -33,7 +33,7 @@ const limits = computed(() => limitText(findings, prefs.lengths));
   <li ref="row" class="border-t border-hairline">
     <button
       type="button"
-      class="grid min-h-[43px] w-full grid-cols-[97px_1fr_26px] sm:max-lg:grid-cols-[220px_1fr_26px] items-center gap-x-1 py-1 pr-1.5 pl-3 text-left hover:bg-teal-tint/60 focus-visible:-outline-offset-2"
+      class="grid min-h-[43px] pointer-coarse:min-h-11 w-full grid-cols-[97px_1fr_26px] sm:max-lg:grid-cols-[220px_1fr_26px] items-center gap-x-1 py-1 pr-1.5 pl-3 text-left hover:bg-teal-tint/60 focus-visible:-outline-offset-2"
       :aria-expanded="isOpen"
       @click="emit('open', isOpen ? null : first.id)"
     >

@@ -34,6 +34,7 @@ const title = computed(() => {
   if (open.value.length === 0) return say`Nothing is left to cut`;
   if (solving !== null) return say`Looking for less new stock than ${metres(planMm.value)}`;
   if (isProved.value) return say`Proven least new stock: ${metres(planMm.value)}`;
+  if (short.value.length > 0) return say`Stock is short: ${metres(planMm.value)} begun so far`;
   return say`New stock begun: ${metres(planMm.value)}`;
 });
 const why = computed(() => {

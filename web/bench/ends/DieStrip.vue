@@ -165,7 +165,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
         v-for="offer in indents"
         :key="offer.die.id"
         type="button"
-        class="figure min-h-7 rounded-box border px-2 text-[14px]"
+        class="figure min-h-7 pointer-coarse:min-h-11 rounded-box border px-2 text-[14px]"
         :class="
           isChosen(offer)
             ? 'border-2 border-teal bg-teal-tint'

@@ -112,7 +112,7 @@ const short = (size: ConductorSize) =>
             role="radio"
             :aria-checked="isTaken(candidate)"
             :aria-label="`${sizeLabel(candidate.at.size)}, ${word(candidate.state)}`"
-            class="figure relative min-w-8 flex-1 border-r border-teal text-[17px] last:border-r-0 focus-visible:-outline-offset-4"
+            class="figure relative min-w-8 flex-1 pointer-coarse:min-w-11 pointer-coarse:shrink-0 border-r border-teal text-[17px] last:border-r-0 focus-visible:-outline-offset-4"
             :class="
               isTaken(candidate)
                 ? 'bg-teal font-semibold text-on-teal focus-visible:outline-on-teal'
