@@ -123,16 +123,15 @@ function tick(id: string): void {
           <li
             v-for="finding in against"
             :key="finding.id"
-            class="border-t border-hairline py-1.5 first:border-t-0"
+            class="flex flex-wrap items-center justify-between gap-x-4 border-t border-hairline py-1 first:border-t-0"
           >
-            <b>{{ finding.title }}{{ finding.end ? say` of ${finding.end}` : '' }}</b>
-            {{ finding.because }}
-            <WaiveBox
-              v-if="finding.state === 'unproved' && !finding.id.startsWith('torque.')"
-              :finding="finding"
-              :cable="cable"
-              :job-id="jobId"
-            />
+            <span>
+              <b>{{ finding.title }}{{ finding.end ? say` of ${finding.end}` : '' }}</b>
+              {{ finding.because }}
+            </span>
+            <div v-if="finding.state === 'unproved' && !finding.id.startsWith('torque.')" class="[&>p]:mt-0">
+              <WaiveBox :finding="finding" :cable="cable" :job-id="jobId" />
+            </div>
           </li>
         </ul>
       </div>
