@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Cable } from '../job/cable.ts';
 import type { End } from '../job/end.ts';
+import type { Shop, Sleeve } from '../job/shop.ts';
 import { shop, base, cableWith, work, found, practising } from './endsFixture.ts';
 
 describe('through the hole of the route', () => {
@@ -68,6 +69,41 @@ describe('layers', () => {
     expect(told({ polarity: 'positive', jacket: 'black' }, { layers: [] })).toBe('fails');
     expect(told({ polarity: 'positive', jacket: 'black' }, { layers: ['band'] })).toBe('holds');
     expect(told({ polarity: 'link', jacket: 'yellow' })).toBe('holds');
+  });
+  test('no sleeve is proposed that cannot be drawn over the barrel, or that says the other pole', () => {
+    for (const polarity of ['positive', 'negative'] as const) {
+      for (const sleeves of [shop.sleeves, shop.sleeves.toReversed()]) {
+        const red = sleeves.map((sleeve): Sleeve => ({ ...sleeve, id: `red-${sleeve.id}`, colour: 'red' }));
+        const { ends } = work({ ...cableWith(), polarity }, { ...shop, sleeves: [...red, ...sleeves] });
+        for (const { sleeve, lug } of Object.values(ends)) {
+          expect(sleeve?.sleeve.suppliedMm).toBeGreaterThanOrEqual((lug?.outerMm ?? Infinity) + 0.3);
+          if (polarity === 'negative') expect(sleeve?.sleeve.colour).not.toBe('red');
+        }
+      }
+    }
+  });
+  test('a red sleeve put on a negative by hand is found', () => {
+    const negative: Cable = { ...cableWith(), polarity: 'negative', jacket: 'black' };
+    const said = work(negative).ends.A.sleeve?.sleeve;
+    if (!said) throw new Error('no sleeve');
+    const red: Sleeve = { ...said, id: 'red-one', colour: 'red' };
+    const { findings } = work(
+      { ...negative, ends: { ...negative.ends, A: { ...negative.ends.A, sleeveId: red.id } } },
+      { ...shop, sleeves: [...shop.sleeves, red] },
+    );
+    expect(findings.find(({ id }) => id === 'polarity.A')?.state).toBe('fails');
+    expect(findings.find(({ id }) => id === 'polarity.B')?.state).not.toBe('fails');
+  });
+  test('in the wet a plain sleeve is to be watched', () => {
+    const plain: Shop = {
+      ...shop,
+      practice: { ...shop.practice, seal: 'adhesive ring' },
+      sleeves: shop.sleeves.filter(({ kind }) => kind === 'thin-2'),
+    };
+    const meeting = (...meets: Cable['run']['meets']) => cableWith({}, { run: { ...base.run, meets } });
+    const ring = (cable: Cable) => work(cable, plain).findings.find(({ id }) => id === 'ring.A')?.state;
+    expect(ring(meeting())).toBe('holds');
+    expect(ring(meeting('wet'))).toBe('watch');
   });
   test('sleeves tell the pole where the shop works so, and a ring of adhesive makes a plain sleeve seal', () => {
     const banded = work(cableWith(), practising({ colours: 'sleeves' }));

@@ -5,6 +5,7 @@ import { crimpFindings } from './dies/crimpFindings.ts';
 import type { EndSubject } from './endSubject.ts';
 import { holeFindings } from './holeFindings.ts';
 import { layerFindings } from './sleeves/layerFindings.ts';
+import { sleevesFor } from './sleeves/layers.ts';
 import { lugFindings, noLug } from './lugs/lugFindings.ts';
 import { usesDie } from './methods/method.ts';
 import { methodFindings } from './methods/methodFindings.ts';
@@ -15,7 +16,7 @@ import { strandsFindings } from './strandsFinding.ts';
 
 /** Everything one end is held against, with its work. */
 export function endFindings(name: EndName, subject: EndSubject): Finding[] {
-  const { ends, conductor, shop, stacks } = subject;
+  const { cable, ends, conductor, shop, stacks } = subject;
   const end = ends[name];
   const { lug } = end;
   if (!lug) return [noLug(end), ...postFindings(end, subject), ...strandsFindings(end, subject)];
@@ -28,7 +29,10 @@ export function endFindings(name: EndName, subject: EndSubject): Finding[] {
     ...postFindings(end, subject),
     ...(end.method === 'screwed'
       ? []
-      : [...sleeveFindings(end, conductor, shop.sleeves), stripFinding(end, lug)]),
+      : [
+          ...sleeveFindings(end, conductor, sleevesFor(shop.sleeves, cable.polarity)),
+          stripFinding(end, lug),
+        ]),
     ...layerFindings(end, subject),
     ...holeFindings(end, subject),
   ];

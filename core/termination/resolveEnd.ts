@@ -6,7 +6,15 @@ import type { End, EndName } from '../job/end.ts';
 import type { CableKind, Lug, Shop, Sleeve, Tool } from '../job/shop.ts';
 import { crimpCentres } from './dies/crimpLayout.ts';
 import { bestDie, dieOffer, type DieOffer, dieOffers } from './dies/dieOffers.ts';
-import { bandFor, foldedPalmMm, type LayerOn, layersOf, nesting, overLayersMm } from './sleeves/layers.ts';
+import {
+  bandFor,
+  foldedPalmMm,
+  type LayerOn,
+  layersOf,
+  nesting,
+  overLayersMm,
+  sleevesFor,
+} from './sleeves/layers.ts';
 import { type LugNeed, lugOffers } from './lugs/lugOffers.ts';
 import { type LugMethod, methodOf, usesDie, usesSolder } from './methods/method.ts';
 import { endMeets, type Meets } from './studs/posts.ts';
@@ -118,7 +126,8 @@ export function resolveEnd(
   const overMm = overLayersMm(conductor.outerMm, layers);
   const task = lug && taskOf(spec, lug, die, overMm, conductor.outerMm);
   const saidSleeve = shop.sleeves.find(({ id }) => id === spec.sleeveId);
-  const sleeve = saidSleeve ?? (task ? bestSleeve(sleeveOffers(shop.sleeves, task, practice.seal)) : null);
+  const allowed = sleevesFor(shop.sleeves, cable.polarity);
+  const sleeve = saidSleeve ?? (task ? bestSleeve(sleeveOffers(allowed, task, practice.seal)) : null);
   const fit = lug && sleeve ? fitSleeve(sleeve, lug, gapMm, conductor.outerMm, overMm, practice) : null;
   const bandColour = spec.bandColour ?? (cable.polarity === 'negative' ? 'black' : 'red');
   const wantsBand = layers.includes('band');
@@ -164,7 +173,11 @@ function dieFor(spec: End, lug: Lug, need: LugNeed, toolCase: ToolCase): DieOffe
 function taskOf(spec: End, lug: Lug, die: DieOffer | null, overMm: number, jacketMm: number): SleeveTask {
   const passMm = spec.sleeveAfterLug ? Math.max(overMm, lug.outerMm, foldedPalmMm(lug)) : overMm;
   const crimpedMm = die?.leaves === 'hexagon' ? Math.min(lug.outerMm, die.parts.acrossFlatsMm) : lug.outerMm;
-  return { passMm, gripMm: Math.min(jacketMm, crimpedMm) };
+  return {
+    passMm,
+    gripMm: Math.min(jacketMm, crimpedMm),
+    ...(!spec.sleeveAfterLug && { overBarrelMm: lug.outerMm }),
+  };
 }
 
 function fitSleeve(

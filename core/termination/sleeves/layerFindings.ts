@@ -14,7 +14,7 @@ export function layerFindings(end: ResolvedEnd, subject: EndSubject): Finding[] 
   return [
     nestingOrder(end, subject),
     ...(end.layers.includes('band') ? [band(end)] : []),
-    ...(end.sleeve && !SLEEVES[end.sleeve.sleeve.kind].adhesive ? [ring(end)] : []),
+    ...(end.sleeve && !SLEEVES[end.sleeve.sleeve.kind].adhesive ? [ring(end, subject)] : []),
     polarity(end, subject),
   ];
 }
@@ -72,15 +72,21 @@ function band(end: ResolvedEnd): Finding {
   );
 }
 
-function ring(end: ResolvedEnd): Finding {
+/** Under a plain sleeve the seal is a ring laid by hand: enough in the dry, to be watched in the wet. */
+function ring(end: ResolvedEnd, { cable }: EndSubject): Finding {
+  const isWet = cable.run.meets.includes('wet');
   return stated(
     {
       ...about(end, 'ring', say`Ring of adhesive`),
       value: null,
       unit: '',
       decimals: 0,
-      because: say`A plain sleeve marks; a ring of flexible adhesive between jacket and lug seals under it.`,
-      remedy: say`Lay the ring just before shrinking, and see it come out at both ends.`,
+      because: isWet
+        ? say`In the wet a plain sleeve is only as tight as the ring of adhesive under it.`
+        : say`A plain sleeve marks; a ring of flexible adhesive between jacket and lug seals under it.`,
+      remedy: isWet
+        ? say`Take a sleeve lined with adhesive; else lay the ring just before shrinking, and see it come out at both ends.`
+        : say`Lay the ring just before shrinking, and see it come out at both ends.`,
       work: {
         formula: say`plain sleeve + ring of adhesive = sealed`,
         substituted: [],
@@ -88,7 +94,7 @@ function ring(end: ResolvedEnd): Finding {
         assumes: say`house practice: seal by adhesive ring`,
       },
     },
-    'holds',
+    isWet ? 'watch' : 'holds',
   );
 }
 
@@ -115,7 +121,12 @@ function polarity(end: ResolvedEnd, { cable, conductor }: EndSubject): Finding {
   const said = (state: State, because: string, remedy?: string) =>
     stated({ ...facts, because, ...(remedy && { remedy }) }, state);
   if (pole === 'link') return said('holds', say`A link between batteries: it is told by its tag.`);
-  const marks = [jacket, ...(end.layers.includes('band') ? [end.bandColour] : [])];
+  const sleeve = end.sleeve?.sleeve.colour;
+  const marks = [
+    jacket,
+    ...(sleeve === TELLS.positive ? [sleeve] : []),
+    ...(end.layers.includes('band') ? [end.bandColour] : []),
+  ];
   const outermost = marks.at(-1) ?? jacket;
   if (outermost === TELLS[pole]) return said('holds', say`${word(outermost)} says ${word(pole)}.`);
   // Black on a positive only says nothing: dual wall is mostly black. Red on a negative says the wrong thing.

@@ -36,6 +36,10 @@ export function overLayersMm(jacketMm: number, layers: readonly Layer[]): number
   return layers.reduce((mm, layer) => (LAYERS[layer].caught ? mm + 2 * LAYERS[layer].wallMm : mm), jacketMm);
 }
 
+/** Sleeves that do not say the pole that a cable is not: red never on a negative. Black alone says nothing. */
+export const sleevesFor = (sleeves: readonly Sleeve[], polarity: Cable['polarity']) =>
+  sleeves.filter(({ colour }) => !(polarity === 'negative' && colour === 'red'));
+
 /** A palm as round as it can be folded through: `2·(w + t)/π`. */
 export const foldedPalmMm = ({
   palmWidthMm,

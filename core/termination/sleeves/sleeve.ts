@@ -4,20 +4,25 @@ import type { SleeveSize } from '../../catalogue/tables/sleeves.ts';
 export interface SleeveTask {
   readonly passMm: number;
   readonly gripMm: number;
+  /** The barrel it is drawn forward over, where it goes on before the lug, mm. */
+  readonly overBarrelMm?: number;
 }
 
 /** Room to slide, and tension to grip. */
-export const SLEEVE_ROOM = { pass: 1.1, grip: 0.9 } as const;
+export const SLEEVE_ROOM = { pass: 1.1, grip: 0.9, overBarrelMm: 0.3 } as const;
 
 /** The window a sleeve must span, mm: recovered bore at most the lower figure, supplied bore at least the upper. */
 export function sleeveWindow(task: SleeveTask): { recoveredMostMm: number; suppliedLeastMm: number } {
   return {
     recoveredMostMm: SLEEVE_ROOM.grip * task.gripMm,
-    suppliedLeastMm: SLEEVE_ROOM.pass * task.passMm,
+    suppliedLeastMm: Math.max(
+      SLEEVE_ROOM.pass * task.passMm,
+      task.overBarrelMm === undefined ? 0 : task.overBarrelMm + SLEEVE_ROOM.overBarrelMm,
+    ),
   };
 }
 
-/** Whether a sleeve passes: supplied bore at least 1.1 × the largest thing it passes. */
+/** Whether a sleeve passes: supplied bore at least 1.1 × the largest thing it passes, and 0.3 mm over the barrel. */
 export function passes(sleeve: SleeveSize, task: SleeveTask): boolean {
   return sleeve.suppliedMm >= sleeveWindow(task).suppliedLeastMm;
 }

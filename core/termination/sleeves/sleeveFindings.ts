@@ -4,7 +4,7 @@ import type { Lug, Sleeve } from '../../job/shop.ts';
 import { digits, figure } from '../../units/figure.ts';
 import { about } from '../about.ts';
 import type { EndConductor, ResolvedEnd, SleeveFit } from '../resolveEnd.ts';
-import { sleeveWindow } from './sleeve.ts';
+import { SLEEVE_ROOM, sleeveWindow } from './sleeve.ts';
 import { whyNoSleeve } from './sleeveOffers.ts';
 import { say } from '../../words/say.ts';
 
@@ -41,14 +41,19 @@ function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor
       {
         ...facts('sleeve-pass', say`Sleeve passes`, sleeve.suppliedMm),
         work: {
-          formula: say`supplied bore ≥ 1.1 × the largest it passes`,
+          formula: say`supplied bore ≥ 1.1 × the largest it passes, and 0.3 mm over the barrel`,
           substituted: [
-            `1.1 × ${digits(task.passMm, 1)} = ${figure(sleeveWindow(task).suppliedLeastMm, 'mm', 1)}`,
+            `1.1 × ${digits(task.passMm, 1)} = ${figure(SLEEVE_ROOM.pass * task.passMm, 'mm', 1)}`,
+            ...(task.overBarrelMm === undefined
+              ? []
+              : [
+                  say`over the barrel: ${digits(task.overBarrelMm, 1)} + ${digits(SLEEVE_ROOM.overBarrelMm, 1)} = ${figure(task.overBarrelMm + SLEEVE_ROOM.overBarrelMm, 'mm', 1)}`,
+                ]),
           ],
           source,
           assumes: end.spec.sleeveAfterLug
             ? say`slid on after the lug: the folded palm, 2·(w + t) ÷ π, has to pass`
-            : say`slid on before the lug, so only the jacket and what is caught under it has to pass`,
+            : say`slid on before the lug: the jacket and what is caught under it pass, and it is drawn forward over the barrel`,
         },
       },
       sleeveWindow(task).suppliedLeastMm,

@@ -59,7 +59,7 @@ export function whyNoSleeve(
   const passing = sleeves.filter((sleeve) => passes(sleeve, task));
   if (passing.length === 0) {
     const remedy = afterLug
-      ? say`Put the sleeve on before the lug: then only the jacket has to pass.`
+      ? say`Put the sleeve on before the lug: then the palm does not have to pass.`
       : say`Buy a wider sleeve.`;
     return { because: say`No sleeve owned passes ${pass}.`, remedy };
   }
