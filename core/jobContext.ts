@@ -4,6 +4,7 @@ import type { Run } from './job/run.ts';
 import { END_NAMES } from './job/end.ts';
 import type { Job, SharedStud } from './job/job.ts';
 import type { Lug, Shop } from './job/shop.ts';
+import { heaviestStepA, nominalAmps } from './sizing/loadIn.ts';
 import { byAmps, type StackMember, type StudStack } from './termination/studs/studStack.ts';
 import { endMeets } from './termination/studs/posts.ts';
 import { say } from './words/say.ts';
@@ -50,8 +51,8 @@ export function contextOf(cable: Cable, job: Job): JobContext {
 
 /** Amps that order a stack: what flows for long, or the heaviest step of a surge where nothing flows before it. */
 export function stackAmps({ load, duty }: Run): number {
-  const held = load.kind === 'amps' ? load.amps : load.watts / (load.efficiencyPercent / 100) / load.lowestV;
-  return held > 0 ? held : Math.max(0, ...(duty?.steps.map(({ amps }) => amps) ?? []));
+  const held = nominalAmps(load);
+  return held > 0 ? held : heaviestStepA(duty);
 }
 
 /**

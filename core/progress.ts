@@ -1,6 +1,7 @@
 import { sizeLabel } from './conductor/size.ts';
 import { type Finding, worst } from './finding.ts';
 import { type Cable, type Stage, STAGES } from './job/cable.ts';
+import { heaviestStepA } from './sizing/loadIn.ts';
 import { figure } from './units/figure.ts';
 import { meetsWord } from './termination/studs/posts.ts';
 import type { CableWork, StageReport } from './cableWork.ts';
@@ -35,7 +36,7 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
       amps === null
         ? say`cannot deliver`
         : amps === 0 && run.duty
-          ? say`${figure(Math.max(...run.duty.steps.map((step) => step.amps)), 'A', 0)} surge`
+          ? say`${figure(heaviestStepA(run.duty), 'A', 0)} surge`
           : figure(amps, 'A', 0);
     return {
       done: amps !== null && (amps > 0 || run.duty !== undefined),

@@ -20,7 +20,7 @@ import { chooseSize } from './sizing/choose.ts';
 import { dutyCycle } from './sizing/dutyCycle.ts';
 import { jacketResistance } from './sizing/heatBalance.ts';
 import { circuitFindings } from './sizing/circuitFindings.ts';
-import { nominalAmps } from './sizing/loadIn.ts';
+import { heaviestStepA, nominalAmps } from './sizing/loadIn.ts';
 import { runFindings } from './sizing/runFindings.ts';
 import { endsFindings } from './termination/findings.ts';
 import { passageOf } from './termination/holeFindings.ts';
@@ -65,7 +65,7 @@ function asMate({ tag, run, gauge }: Cable, shop: Shop): Mate {
     tinned: shop.cableKinds.find(({ id }) => id === gauge.kindId)?.tinned ?? false,
     parallel: gauge.parallel ?? 1,
     amps: nominalAmps(run.load),
-    heaviestA: Math.max(0, ...(run.duty?.steps.map(({ amps }) => amps) ?? [])),
+    heaviestA: heaviestStepA(run.duty),
     systemV: run.systemV,
   };
 }

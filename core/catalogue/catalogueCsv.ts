@@ -15,6 +15,7 @@ import { type Die, dieSchema, type Lug, LUG_FORMS, lugSchema, POLARITIES, type T
 import { parseSize } from '../units/parseSize.ts';
 import { POST_KINDS } from './tables/posts.ts';
 import { STUD_NAMES } from './tables/studs.ts';
+import { isFields } from '../job/fields.ts';
 import { refusalSays } from '../job/refusal.ts';
 import { called } from './called.ts';
 import { say } from '../words/say.ts';
@@ -183,9 +184,7 @@ interface Row {
 const alike = (a: object, b: object) => sorted(a) === sorted(b);
 const sorted = (item: object): string =>
   JSON.stringify(item, (_key, value: unknown) =>
-    typeof value === 'object' && value !== null && !Array.isArray(value)
-      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : value,
+    isFields(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value,
   );
 
 /** Takes rows into a list: a row of a known name changes that item and keeps its id, another is added. */

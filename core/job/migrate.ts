@@ -1,10 +1,7 @@
+import { type Fields, isFields } from './fields.ts';
 import { VERSION } from './job.ts';
 import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
 
-type Fields = Readonly<Record<string, unknown>>;
-
-const isFields = (data: unknown): data is Fields =>
-  typeof data === 'object' && data !== null && !Array.isArray(data);
 const each = (list: unknown, fill: (item: Fields) => Fields): unknown =>
   Array.isArray(list) ? list.map((item: unknown) => (isFields(item) ? fill(item) : item)) : list;
 

@@ -1,10 +1,8 @@
 import type * as z from 'zod/mini';
+import { type Fields, isFields } from './fields.ts';
 import { digits } from '../units/figure.ts';
 import { say } from '../words/say.ts';
 
-type Fields = Readonly<Record<string, unknown>>;
-const isFields = (data: unknown): data is Fields =>
-  typeof data === 'object' && data !== null && !Array.isArray(data);
 const textOf = (data: unknown): string => (typeof data === 'string' ? data.slice(0, 40) : '');
 
 /** What is in a list: how one of it is called, by its own name or by its number. */

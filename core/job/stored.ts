@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { type Hunt, huntSchema } from '../hunt/chain.ts';
 import { type BinItem, binItemSchema } from './bin.ts';
+import { isFields } from './fields.ts';
 import type { Parsed } from './file.ts';
 import { type Job, jobSchema } from './job.ts';
 import { migrateJob, migrateShop } from './migrate.ts';
@@ -16,9 +17,6 @@ interface Kinds {
 }
 export type StoredKind = keyof Kinds;
 export type Stored<Kind extends StoredKind> = Kinds[Kind];
-
-const isFields = (data: unknown): data is Readonly<Record<string, unknown>> =>
-  typeof data === 'object' && data !== null && !Array.isArray(data);
 
 /** A cable as this version keeps it: a job of that cable alone, as any job. */
 const migrateCable = (cable: unknown): unknown =>

@@ -18,6 +18,7 @@ import {
 } from './heatBalance.ts';
 import { SOLDERED_END_C } from '../termination/methods/method.ts';
 import { stretchesOf } from '../cutting/governingRun.ts';
+import { heaviestStepA } from './loadIn.ts';
 import { placingFactor } from './placing.ts';
 import { sourceResistance } from './source.ts';
 import { ampacityInch, ampacityMetric, type TableReading, type TableSite } from './tableAmpacity.ts';
@@ -320,7 +321,7 @@ function assessStretch(
   const lengthM = (run.lengthMm + run.loopMm) / 1000;
   const backMm =
     run.return.kind === 'cable' ? run.return.lengthMm : mates.reduce((sum, mate) => sum + mate.lengthMm, 0);
-  const heaviestA = Math.max(0, ...(run.duty?.steps.map(({ amps }) => amps) ?? []));
+  const heaviestA = heaviestStepA(run.duty);
   const quick = (amps: number, percent: number) =>
     quickRuleCircularMils(amps, lengthM + backMm / 1000, (percent / 100) * run.systemV) * CIRCULAR_MIL_MM2;
   const wattsLost = (currentA ?? 0) * dropV;
@@ -386,7 +387,7 @@ function dutyOf(
     at.limitC,
     share,
   );
-  const heaviestA = Math.max(...run.duty.steps.map(({ amps }) => amps));
+  const heaviestA = heaviestStepA(run.duty);
   const spenders = spendersAt(context, kind, cableSize.size, cycle?.peakC ?? at.limitC);
   const dropV = voltageDrop(heaviestA, totalOhm(spenders));
   return { heaviestA, rmsA: rmsOf(run.duty), cycle, spenders, dropPercent: (dropV / run.systemV) * 100 };

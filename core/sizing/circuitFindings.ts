@@ -3,12 +3,10 @@ import type { Load, Run } from '../job/run.ts';
 import { figure } from '../units/figure.ts';
 import { say } from '../words/say.ts';
 import type { Mate, RunContext } from './assess.ts';
-import { nominalAmps } from './loadIn.ts';
+import { heaviestStepA, nominalAmps } from './loadIn.ts';
 
 /** Cables of one circuit carry one current: what they say of it may differ by no more than rounding does. */
 const ALIKE_SHARE = 0.02;
-
-const heaviest = ({ duty }: Pick<Run, 'duty'>) => Math.max(0, ...(duty?.steps.map(({ amps }) => amps) ?? []));
 
 /**
  * The load that a cable must be sized for: its own, or that of another cable of its circuit where that is given as
@@ -36,7 +34,7 @@ export function circuitFindings(given: Run, { mates }: Pick<RunContext, 'mates'>
       id: 'circuit-duty',
       title: say`Heaviest step of the circuit`,
       unit: 'A' as const,
-      own: heaviest(given),
+      own: heaviestStepA(given.duty),
       of: (mate: Mate) => mate.heaviestA,
     },
     {

@@ -9,6 +9,14 @@ export interface Device {
   readonly milliohm?: number | undefined;
 }
 
+/** Resistance of a device, mΩ, as typed or as typical of its kind and rating; null where neither is known. */
+function knownMilliohm({ kind, ratingA, milliohm }: Device): number | null {
+  const typical = DEVICES[kind];
+  const own = milliohm ?? typical.milliohm;
+  if (own !== null) return own;
+  return ratingA && typical.voltsAtRating !== null ? (1000 * typical.voltsAtRating) / ratingA : null;
+}
+
 /**
  * Resistance of a device, mΩ: as typed, else typical of its kind and rating, else a customary figure.
  *
@@ -17,19 +25,10 @@ export interface Device {
  * @example deviceMilliohm({ kind: 'fuse', ratingA: 300 }) // 0.3
  * @example deviceMilliohm({ kind: 'fuse' }) // 1
  */
-export function deviceMilliohm({ kind, ratingA, milliohm }: Device): number {
-  if (milliohm !== undefined) return milliohm;
-  const typical = DEVICES[kind];
-  if (typical.milliohm !== null) return typical.milliohm;
-  if (isCustomary({ kind, ratingA, milliohm }) || !ratingA) return CUSTOMARY_MILLIOHM;
-  return (1000 * (typical.voltsAtRating ?? 0)) / ratingA;
-}
+export const deviceMilliohm = (device: Device): number => knownMilliohm(device) ?? CUSTOMARY_MILLIOHM;
 
 /** Whether nothing is known of a device but its kind, so that it counts with a customary figure. */
-export const isCustomary = ({ kind, ratingA, milliohm }: Device): boolean =>
-  milliohm === undefined &&
-  DEVICES[kind].milliohm === null &&
-  (!ratingA || DEVICES[kind].voltsAtRating === null);
+export const isCustomary = (device: Device): boolean => knownMilliohm(device) === null;
 
 /**
  * Everything on a loop that drops volts: its devices, and its fuses where they are not among them already.

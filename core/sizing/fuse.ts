@@ -1,6 +1,6 @@
 import { type ClearingPoint, type FuseKind, FUSE_RATINGS_A, FUSES } from '../catalogue/tables/fuses.ts';
 import type { Fuse, Run } from '../job/run.ts';
-import { nominalAmps } from './loadIn.ts';
+import { heaviestStepA, nominalAmps } from './loadIn.ts';
 import { say } from '../words/say.ts';
 import { clearingSeconds } from './fault.ts';
 
@@ -85,7 +85,7 @@ export function proposedFuse(
   drawnA: number | null,
   overLoad: number,
 ): Fuse {
-  const heaviest = Math.max(0, ...(run.duty?.steps.map(({ amps }) => amps) ?? []));
+  const heaviest = heaviestStepA(run.duty);
   return {
     end: run.fuses.some(({ end }) => end === 'A') ? 'B' : 'A',
     kind: 'class-t',

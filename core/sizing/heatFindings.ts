@@ -62,18 +62,12 @@ function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Jud
   const { dropPercent } = worked;
   return [
     judgeAtMost('duty-drop', dropPercent, duty.dropPercent, 0, () => surgeDrop(at, worked, run.systemV)),
-    peakFinding(at, worked, duty, kind, at.airC),
+    peakFinding(at, worked, duty, kind),
   ];
 }
 
 /** How hot the duty makes it: never a pass while it is not known, and a failure where it never settles. */
-function peakFinding(
-  at: Assessment,
-  worked: DutyAssessment,
-  duty: Duty,
-  kind: CableKind,
-  ambientC: number,
-): Judged {
+function peakFinding(at: Assessment, worked: DutyAssessment, duty: Duty, kind: CableKind): Judged {
   const { cycle, heaviestA } = worked;
   const facts = () => surgePeak(at, worked, duty, kind);
   if (!cycle)
@@ -93,7 +87,7 @@ function peakFinding(
     const because = say`This duty never settles: it passes ${figure(at.limitC, '°C', 0)}${when}.`;
     return asJudged(stated({ ...facts(), value: cycle.peakC, because, remedy }, 'fails'));
   }
-  return judgeAtMost('duty-peak', cycle.peakC, at.limitC, ambientC, () => ({
+  return judgeAtMost('duty-peak', cycle.peakC, at.limitC, at.airC, () => ({
     ...facts(),
     value: cycle.peakC,
   }));

@@ -1,4 +1,4 @@
-import type { Load } from '../job/run.ts';
+import type { Duty, Load } from '../job/run.ts';
 
 /** An inverter that is not known better gives out so much of what it takes, %. */
 const USUAL_EFFICIENCY = 90;
@@ -6,6 +6,10 @@ const USUAL_EFFICIENCY = 90;
 /** Amps that a load draws at the lowest battery voltage it must run at, with no drop in the cable, A. */
 export const nominalAmps = (load: Load): number =>
   load.kind === 'amps' ? load.amps : load.watts / (load.efficiencyPercent / 100) / load.lowestV;
+
+/** Amps of the heaviest step of a duty, A; 0 where there is none. */
+export const heaviestStepA = (duty: Duty | undefined): number =>
+  Math.max(0, ...(duty?.steps.map(({ amps }) => amps) ?? []));
 
 /**
  * The same load given in the other unit: turned back and forth it is what it was.

@@ -102,8 +102,9 @@ export function chargingVolts(source: Source, nominalV: number): ChargingVolts {
       nominalV / source.inSeries > (CELLS.lead.nominalV + CELLS.lfp.nominalV) / 2 ? 'lfp' : 'lead',
       source.inSeries,
     );
-  const either = [by('lead', cellsOf('lead', nominalV)), by('lfp', cellsOf('lfp', nominalV))];
+  const lead = by('lead', cellsOf('lead', nominalV));
+  const lfp = by('lfp', cellsOf('lfp', nominalV));
   // A nominal voltage that is none of lead's is LFP's own.
   const isLfp = Math.abs(nominalV / 2 - Math.round(nominalV / 2)) > 0.01 && nominalV > 4;
-  return isLfp ? (either[1] as ChargingVolts) : either.reduce((a, b) => (b.volts > a.volts ? b : a));
+  return isLfp || lfp.volts > lead.volts ? lfp : lead;
 }

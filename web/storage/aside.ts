@@ -17,17 +17,21 @@ export interface Aside {
   readonly data: unknown;
 }
 
-/** Puts something aside under a name of its own; the same twice, after a start that was torn off, is kept once. */
-export async function putAside(entry: Omit<Aside, 'id' | 'at'>): Promise<void> {
-  const same = (await asideEntries()).some(
-    ({ key, data }) => key === entry.key && JSON.stringify(data) === JSON.stringify(entry.data),
-  );
-  if (same) return;
-  const taken = new Set(await store.keys());
-  let n = 1;
-  while (taken.has(`${entry.key}#${n}`)) n += 1;
-  const id = `${entry.key}#${n}`;
-  await store.setItem(id, { ...entry, id, at: new Date().toISOString() } satisfies Aside);
+/** Puts things aside under names of their own; the same twice, after a start that was torn off, is kept once. */
+export async function putAside(entries: readonly Omit<Aside, 'id' | 'at'>[]): Promise<void> {
+  const print = (key: string, data: unknown) => `${key} ${JSON.stringify(data)}`;
+  const here = await asideEntries();
+  const known = new Set(here.map(({ key, data }) => print(key, data)));
+  const taken = new Set(here.map(({ id }) => id));
+  for (const entry of entries) {
+    if (known.has(print(entry.key, entry.data))) continue;
+    let n = 1;
+    while (taken.has(`${entry.key}#${n}`)) n += 1;
+    const id = `${entry.key}#${n}`;
+    taken.add(id);
+    known.add(print(entry.key, entry.data));
+    await store.setItem(id, { ...entry, id, at: new Date().toISOString() } satisfies Aside);
+  }
 }
 
 /** All that lies aside, the oldest first. */

@@ -4,6 +4,7 @@ import { isTooDeep, type Parsed } from '../../core/job/file.ts';
 import { id, moment } from '../../core/job/text.ts';
 import { refusalSays } from '../../core/job/refusal.ts';
 import { readStored, type StoredKind } from '../../core/job/stored.ts';
+import { isJpeg } from './jpeg.ts';
 import type { Kept } from './library.ts';
 import { type Prefs, readPrefs } from './prefs.ts';
 import { roundSchema, type KeptRound } from './training.ts';
@@ -48,7 +49,6 @@ const NAME =
   /^(?:manifest|shop|bin|prefs|training|hunts)\.json$|^jobs\/\d{1,5}\.json$|^photos\/[\w.-]{1,60}\.jpg$/;
 const FOLDER = /^(?:jobs|photos)\/$/;
 const MANIFEST = 'manifest.json';
-const JPEG_START = [0xff, 0xd8, 0xff];
 
 async function sha256(bytes: Uint8Array): Promise<string> {
   const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>));
@@ -241,7 +241,7 @@ async function readFiles(
   for (const name of pictures) {
     const bytes = files[name];
     // What only calls itself a JPEG is left out.
-    if (bytes && JPEG_START.every((byte, i) => bytes[i] === byte))
+    if (bytes && isJpeg(bytes))
       photos[parsed(name, id, name.slice('photos/'.length, -'.jpg'.length))] = bytes;
   }
   const shop = jsonIn(files, 'shop.json');

@@ -92,7 +92,7 @@ async function finishSave(): Promise<void> {
   if (found === null) return;
   const journal = journalSchema.safeParse(found);
   if (journal.success) await apply(journal.data);
-  else await putAside({ key: JOURNAL, kind: null, data: found, sentence: '' });
+  else await putAside([{ key: JOURNAL, kind: null, data: found, sentence: '' }]);
   await apply({ puts: [], removes: [JOURNAL] });
 }
 
@@ -156,7 +156,7 @@ export async function loadLibrary(isWriting = true): Promise<Library> {
     return [];
   });
   if (isWriting && refused.length > 0) {
-    for (const entry of refused) await putAside(entry);
+    await putAside(refused);
     const removes = refused.map(({ key }) => key).filter((key) => keys.includes(key));
     await applyWhole({ puts: bin.length < items.length ? [[BIN, bin]] : [], removes });
   }

@@ -2,6 +2,7 @@ import { releaseProxy, wrap } from 'comlink';
 import localforage from 'localforage';
 import { nanoid } from 'nanoid';
 import type { Job } from '../../core/job/job.ts';
+import { isJpeg } from './jpeg.ts';
 import { toBase64 } from './base64.ts';
 import type { PhotoWorker, ScaledPhoto } from '../workers/photo.worker.ts';
 import { say } from '../../core/words/say.ts';
@@ -69,9 +70,6 @@ export async function pictureOf(id: string): Promise<Blob | null> {
   const kept = await store.getItem<unknown>(id).catch(() => null);
   return kept instanceof Blob ? kept : null;
 }
-
-const JPEG_START = [0xff, 0xd8, 0xff];
-const isJpeg = (bytes: Uint8Array) => JPEG_START.every((byte, i) => bytes[i] === byte);
 
 /** A picture as bytes; null where it is not here, or is no picture any more. */
 export async function bytesOf(id: string): Promise<Uint8Array | null> {

@@ -1,3 +1,4 @@
+import { isFields } from '../../core/job/fields.ts';
 import * as z from 'zod/mini';
 
 /** How a person likes to see things. Every part has a default, so an old or damaged entry is never in the way. */
@@ -21,5 +22,4 @@ export const prefsSchema = z.object({
 export type Prefs = z.infer<typeof prefsSchema>;
 
 /** Preferences out of whatever was kept: what is damaged is as if it had never been said. */
-export const readPrefs = (data: unknown): Prefs =>
-  prefsSchema.parse(typeof data === 'object' && data !== null && !Array.isArray(data) ? data : {});
+export const readPrefs = (data: unknown): Prefs => prefsSchema.parse(isFields(data) ? data : {});

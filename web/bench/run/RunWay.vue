@@ -68,8 +68,7 @@ const clearDevice = (i: number, key: 'ratingA' | 'milliohm') =>
 function deviceHint(i: number): string {
   const device = run.value.devices[i];
   if (!device) return '';
-  const milliohm = deviceMilliohm(device);
-  return milliohm === null ? say`give its rating or its mΩ` : say`typical ${figure(milliohm, 'mΩ', 3)}`;
+  return say`typical ${figure(deviceMilliohm(device), 'mΩ', 3)}`;
 }
 </script>
 
