@@ -77,7 +77,7 @@ function everything(job: Job, shop: Shop): unknown[] {
       own.steps.map((step) => gateStates(step, cable, job.heeded, () => 0, TODAY)),
     ),
     made.flatMap(({ cable, work: own }) =>
-      own.steps.flatMap((step) => faultsAt(step).flatMap((what) => waysOut(what, step, cable, own))),
+      own.steps.flatMap((step) => faultsAt(step).flatMap((what) => waysOut(what, step, cable, own, shop))),
     ),
     [log, logWords(log), searchLog(log, WHOLE_LOG, TODAY, TODAY), dueEvents(dueList(log))],
     (Object.keys(TREND_MEASURES) as TrendMeasure[]).map((measure) => {

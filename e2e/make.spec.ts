@@ -19,22 +19,49 @@ test('a crimp asks for the layers and the strands first, and a name before all',
   await expect(doing(page)).toContainText('then 19/6 heat shrink');
 });
 
-test('a gate is gone past with a reason, and the reason stays', async ({ page }) => {
+test('what the work itself asks cannot be gone past; a judgement can, with a reason that stays', async ({
+  page,
+}) => {
   const app = await atTheBench(page, 'th2', 'crimp-1.A');
   await sign(page);
   await page.keyboard.press('Space');
+  await expect(gate(page)).toContainText('layers are on the cable');
+  await expect(gate(page).getByRole('button', { name: 'Go past it, with a reason' })).toBeHidden();
+  await app.saved();
+  await page.goto('/job/teasel/bench/th2?step=cut');
+  await expect(doing(page)).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(gate(page)).toContainText('measured where it will lie');
   await gate(page).getByRole('button', { name: 'Go past it, with a reason' }).click();
   await gate(page)
     .getByRole('button', { name: /^Go past, and/ })
     .click();
   await expect(page.getByRole('alert')).toContainText('Say why');
-  await gate(page).getByLabel('Why it may be gone past').fill('sleeve passes over the palm');
+  await gate(page).getByLabel('Why it may be gone past').fill('cut to the old cable');
   await gate(page)
     .getByRole('button', { name: /^Go past, and/ })
     .click();
   await expect(gate(page)).toBeHidden();
   await page.getByRole('link', { name: /All steps/ }).click();
-  expect(await app.exported()).toContain('sleeve passes over the palm');
+  expect(await app.exported()).toContain('cut to the old cable');
+});
+
+test('a die that will not close stops the steps, with the way out and no way past', async ({ page }) => {
+  const app = await atTheBench(page, 'th3', 'lay-out');
+  await page.goto('/job/teasel/cable/th3/ends');
+  await page
+    .getByRole('region', { name: 'End B' })
+    .getByRole('radio', { name: /die 70, .*will not close/ })
+    .click();
+  await app.saved();
+  await page.goto('/job/teasel/bench/th3?step=crimp-1.B');
+  await sign(page);
+  await page.keyboard.press('Space');
+  await expect(gate(page)).toContainText('it will not close on so much copper');
+  await expect(gate(page)).toContainText('Way out Take the next wider die');
+  await expect(gate(page).getByRole('button', { name: /Go past it/ })).toBeHidden();
+  await gate(page).getByRole('link', { name: 'To Ends' }).click();
+  await expect(page).toHaveURL(/th3\/ends$/);
 });
 
 test('no sleeve is shrunk before the hot-work list of the day, which counts for all of the job', async ({

@@ -1,4 +1,5 @@
 import { type Finding, stated } from '../finding.ts';
+import { otherEnd } from '../job/end.ts';
 import type { Run } from '../job/run.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { digits, figure } from '../units/figure.ts';
@@ -38,7 +39,7 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
   }
   const [aA, aB] = [a.lug.studToBarrelMm, b.lug.studToBarrelMm];
   const first = run.laid?.on ?? 'A';
-  const second = first === 'A' ? 'B' : 'A';
+  const second = otherEnd(first);
   const ends = stated(
     {
       ...facts,

@@ -8,6 +8,7 @@ import { day, id, mm, text } from './text.ts';
 
 export const END_NAMES = ['A', 'B'] as const;
 export type EndName = (typeof END_NAMES)[number];
+export const otherEnd = (name: EndName): EndName => (name === 'A' ? 'B' : 'A');
 
 export const endSchema = z.strictObject({
   /** What it is bolted to: "isolator post". */

@@ -54,7 +54,10 @@ export function travellerDoc({ cable, work }: Scheduled, jobTitle: string): Trav
       figure: step.figure
         ? `${step.figure.unit === '°' ? `${step.figure.value}°` : figure(step.figure.value, step.figure.unit, step.figure.decimals)} ${step.figure.means}`
         : '',
-      gates: step.gates.map(({ says }) => says).join('; '),
+      gates: step.gates
+        .filter(({ id }) => id !== 'order')
+        .map(({ says }) => says)
+        .join('; '),
       limit: step.ask
         ? `${step.ask.least > 0 ? say`${figure(step.ask.least, '', step.ask.decimals)} to ` : say`at most `}${figure(step.ask.most, step.ask.unit, step.ask.decimals)}`
         : '',

@@ -4,7 +4,7 @@ import { digits, figure } from '../units/figure.ts';
 import { about } from './about.ts';
 import type { EndSubject } from './endSubject.ts';
 import type { ResolvedEnd } from './resolveEnd.ts';
-import { lugPassesMm } from './throughHole.ts';
+import { dressedMm, finishedPassesMm } from './throughHole.ts';
 import { say } from '../words/say.ts';
 
 /** How a cable gets through the smallest hole of its route, and what that means for the order of work. */
@@ -15,9 +15,6 @@ export interface Passage {
   readonly finished: boolean;
 }
 
-const needs = (end: ResolvedEnd) =>
-  end.lug ? lugPassesMm(end.lug, end.sleeve ? end.sleeve.wallMm : 0) : Number.POSITIVE_INFINITY;
-
 /** Decides which end is pulled through: the one said, else one that passes finished, else B, bare. */
 export function passageOf({ cable, conductor, ends }: EndSubject): Passage | null {
   const { holeMm, pulledEnd } = cable.run;
@@ -25,7 +22,7 @@ export function passageOf({ cable, conductor, ends }: EndSubject): Passage | nul
   const candidates = pulledEnd ? [pulledEnd] : END_NAMES;
   const inPlace = candidates.find((name) => ends[name].spec.inPlace);
   if (inPlace) return { pulled: conductor.outerMm <= holeMm ? inPlace : null, finished: false };
-  const passing = candidates.find((name) => needs(ends[name]) <= holeMm);
+  const passing = candidates.find((name) => finishedPassesMm(ends[name], conductor.outerMm) <= holeMm);
   if (passing) return { pulled: passing, finished: true };
   return { pulled: conductor.outerMm <= holeMm ? (pulledEnd ?? 'B') : null, finished: false };
 }
@@ -38,7 +35,7 @@ export function holeFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
   if (passage.pulled !== end.name && !(passage.pulled === null && end.name === 'B')) return [];
   const { outerMm } = subject.conductor;
   const bare = end.spec.inPlace !== undefined;
-  const value = bare || passage.pulled === null ? outerMm : needs(end);
+  const value = bare || passage.pulled === null ? outerMm : finishedPassesMm(end, outerMm);
   const { palmWidthMm, palmThicknessMm, outerMm: barrelMm } = end.lug;
   const fits = value <= holeMm;
   const because = fits
@@ -64,11 +61,13 @@ export function holeFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
         because,
         ...(remedy && { remedy }),
         work: {
-          formula: bare ? say`outside of the cable ≤ hole` : say`max(√(w² + t²), barrel + 2 · sleeve) ≤ hole`,
+          formula: bare
+            ? say`outside of the cable ≤ hole`
+            : say`max(√(w² + t²), barrel + 2 · sleeve, jacket and all that is on it) ≤ hole`,
           substituted: bare
             ? [`${figure(outerMm, 'mm', 1)} ≤ ${figure(holeMm, 'mm', 1)}`]
             : [
-                say`= max(√(${digits(palmWidthMm, 1)}² + ${digits(palmThicknessMm, 1)}²), ${digits(barrelMm, 1)} + 2 × ${digits(end.sleeve?.wallMm ?? 0, 1)}) = ${figure(needs(end), 'mm', 1)}`,
+                say`= max(√(${digits(palmWidthMm, 1)}² + ${digits(palmThicknessMm, 1)}²), ${digits(barrelMm, 1)} + 2 × ${digits(end.sleeve?.wallMm ?? 0, 1)}, ${digits(dressedMm(end, outerMm), 1)}) = ${figure(value, 'mm', 1)}`,
               ],
           source: say`geometry: the lug is turned and tilted, palm and barrel go one after the other`,
           assumes: say`a round hole, its edges bushed`,

@@ -124,7 +124,7 @@ export function resolveEnd(
   const gapMm = usesSolder(method) ? Math.max(practice.gapMm, SOLDER_GAP_MM) : practice.gapMm;
   const layers = layersOf(spec, cable, practice);
   const overMm = overLayersMm(conductor.outerMm, layers);
-  const task = lug && taskOf(spec, lug, die, overMm, conductor.outerMm);
+  const task = lug && sleeveTaskOf(spec, lug, die, overMm, conductor.outerMm);
   const saidSleeve = shop.sleeves.find(({ id }) => id === spec.sleeveId);
   const allowed = sleevesFor(shop.sleeves, cable.polarity);
   const sleeve = saidSleeve ?? (task ? bestSleeve(sleeveOffers(allowed, task, practice.seal)) : null);
@@ -170,7 +170,13 @@ function dieFor(spec: End, lug: Lug, need: LugNeed, toolCase: ToolCase): DieOffe
 }
 
 /** A sleeve passes the cable and what is caught under it, or the palm when it comes after; it grips the thinnest. */
-function taskOf(spec: End, lug: Lug, die: DieOffer | null, overMm: number, jacketMm: number): SleeveTask {
+export function sleeveTaskOf(
+  spec: End,
+  lug: Lug,
+  die: DieOffer | null,
+  overMm: number,
+  jacketMm: number,
+): SleeveTask {
   const passMm = spec.sleeveAfterLug ? Math.max(overMm, lug.outerMm, foldedPalmMm(lug)) : overMm;
   const crimpedMm = die?.leaves === 'hexagon' ? Math.min(lug.outerMm, die.parts.acrossFlatsMm) : lug.outerMm;
   return {

@@ -1,4 +1,9 @@
-import type { Lug } from '../job/shop.ts';
+import { LAYERS } from '../catalogue/tables/layers.ts';
+import type { Lug, Sleeve } from '../job/shop.ts';
+import type { ResolvedJoin } from './join.ts';
+import type { ResolvedEnd } from './resolveEnd.ts';
+import { overLayersMm } from './sleeves/layers.ts';
+import { wallOnMm } from './sleeves/sleeve.ts';
 
 /**
  * The round hole a lug needs to pass, mm: it is turned and tilted, so palm and barrel go one after the other. A palm
@@ -13,3 +18,36 @@ export function lugPassesMm(
 ): number {
   return Math.max(Math.hypot(palmWidthMm, palmThicknessMm), outerMm + 2 * sleeveWallMm);
 }
+
+/**
+ * Outside of the cable beside a finished end, with all that is caught, shrunk and pushed on there, mm.
+ *
+ * @param jacketMm outside of the cable
+ */
+export function dressedMm({ sleeve, layers, band }: ResolvedEnd, jacketMm: number): number {
+  const over = overLayersMm(jacketMm, layers);
+  const sealedMm = over + 2 * (sleeve?.wallMm ?? 0);
+  const bandedMm = band ? sealedMm + 2 * wallOnMm(band, sealedMm) : sealedMm;
+  return Math.max(bandedMm, layers.includes('boot') ? over + 2 * LAYERS.boot.wallMm : 0);
+}
+
+/** The round hole that a finished end needs, mm: for its lug, and for the cable dressed beside it. */
+export const finishedPassesMm = (end: ResolvedEnd, jacketMm: number): number =>
+  end.lug
+    ? Math.max(lugPassesMm(end.lug, end.sleeve?.wallMm ?? 0), dressedMm(end, jacketMm))
+    : Number.POSITIVE_INFINITY;
+
+/** Outside of a sleeve as it is supplied, mm: its walls are thinner before it has shrunk. @example unshrunkMm({ suppliedMm: 24, recoveredMm: 8, wallMm: 2.5 }) // 26.1 */
+export const unshrunkMm = (sleeve: Sleeve) => sleeve.suppliedMm + 2 * wallOnMm(sleeve, sleeve.suppliedMm);
+
+/** Whether all that waits on the cable for an end passes a hole as it is pulled through, unshrunk. */
+export const passesUnshrunk = ({ nesting, sleeve, band, spec }: ResolvedEnd, holeMm: number): boolean =>
+  nesting.every(({ layer, mustPassMm }) => {
+    // What comes on over the palm is not on the cable yet.
+    if (layer === 'sleeve') return !sleeve || spec.sleeveAfterLug || unshrunkMm(sleeve.sleeve) <= holeMm;
+    return (layer === 'band' && band ? unshrunkMm(band) : mustPassMm + 2 * LAYERS[layer].wallMm) <= holeMm;
+  });
+
+/** Outside of a join with the sleeve that is shrunk over it, mm; 0 while it has no connector. */
+export const joinMm = ({ connector, sleeve }: ResolvedJoin): number =>
+  connector ? connector.outerMm + 2 * (sleeve ? wallOnMm(sleeve, connector.outerMm) : 0) : 0;

@@ -1,63 +1,97 @@
 import { SOLDER } from '../catalogue/tables/solder.ts';
 import type { CableWork } from '../cableWork.ts';
 import type { Cable } from '../job/cable.ts';
-import { END_NAMES, type EndName } from '../job/end.ts';
+import { END_NAMES, type EndName, otherEnd } from '../job/end.ts';
 import { coolSeconds } from '../termination/methods/cooling.ts';
+import type { ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { SHRUNK_C } from '../termination/sleeves/shrinkTime.ts';
 import { type CautionId, type Heeded, isHeeded } from './cautions.ts';
+import { allBefore } from './order.ts';
 import { practiceEnds } from './practise.ts';
 import { actOf, type Gate, HOLDS, kindOf, type Step } from './step.ts';
+import { stopOf, stopOfJoin } from './stops.ts';
 import { say } from '../words/say.ts';
 
 /** Kinds of step that bring heat. */
 const HEATS = ['solder', 'slug', 'shrink', 'join-shrink'];
 
+type Ends = { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+
 /**
- * Puts before each step what must be true first: what cannot be undone asks before it is done. Every step that a gate
- * needs stands before it in the traveller.
+ * Puts before each step what must be true first. What the work itself asks, and what is refused as things are, cannot
+ * be gone past; what is a judgement can, with a reason. Every step that a gate needs stands before it in the traveller.
  */
 export function withGates(
-  steps: readonly Step[],
-  ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd },
+  steps: readonly Omit<Step, 'gates'>[],
+  ends: Ends,
+  joins: readonly ResolvedJoin[],
 ): Step[] {
   const has = (id: string) => steps.some((step) => step.id === id);
-  const firstHold = (step: Step) =>
-    steps.find((own) => own.end === step.end && HOLDS.includes(kindOf(own.id))) === step;
-  const gatesOf = (step: Step): Gate[] => {
+  const before = new Map(steps.map((step) => [step.id, step.after]));
+  const firstHold = (step: Pick<Step, 'id' | 'end'>) =>
+    steps.find((own) => own.end === step.end && HOLDS.includes(kindOf(own.id)))?.id === step.id;
+  const gatesOf = (step: Omit<Step, 'gates'>): Gate[] => {
     const kind = kindOf(step.id);
     const { end } = step;
     const gates: Gate[] = [];
-    const needs = (id: Gate['id'], says: string, ...ids: string[]) => {
-      const own = ids.filter(has);
-      if (own.length > 0) gates.push({ id, says, needs: own });
+    const stop = end
+      ? stopOf(step, ends[end])
+      : joins.flatMap((join) => (step.id === `${kind}-${join.spec.id}` ? stopOfJoin(kind, join) : null))[0];
+    if (stop) gates.push({ id: 'refused', says: say`another choice in Ends`, needs: [], stop });
+    // What the work asks, each by its name; the rest is the order.
+    const left = allBefore(step.id, before);
+    const asks = (id: Gate['id'], says: string, isIt: (kind: string, id: string) => boolean) => {
+      const needs = left.filter((own) => isIt(kindOf(own), own));
+      for (const own of needs) left.splice(left.indexOf(own), 1);
+      if (needs.length > 0) gates.push({ id, says, needs });
     };
-    if (kind === 'cut' || kind === 'join-cut') needs('measured', say`measured where it will lie`, 'lay-out');
-    if (HOLDS.includes(kind) || kind === 'join-crimp') {
-      needs('layers', say`layers are on the cable`, 'layers');
+    const judges = (id: Gate['id'], says: string, needs: readonly string[], once?: readonly string[]) => {
+      const own = needs.filter(has);
+      if (own.length > 0) gates.push({ id, says, needs: own, isJudgement: true, ...(once && { once }) });
+    };
+    if (kind === 'cut' || kind === 'join-cut') {
+      judges('measured', say`measured where it will lie`, ['lay-out']);
     }
-    if (end && HOLDS.includes(kind) && firstHold(step)) {
-      needs('tried', say`tried on a spare`, practiceEnds(end));
-      needs('home', say`every strand is home`, `strands.${end}`, `home.${end}`);
-      needs('clocked', say`palms are at their angle`, `clock.${end}`);
+    const holds = HOLDS.includes(kind);
+    if (holds || kind === 'join-crimp')
+      asks('layers', say`layers are on the cable`, (own) => own === 'layers');
+    if (end && holds && firstHold(step)) {
+      judges('tried', say`tried on a spare`, [practiceEnds(end)]);
+      asks('home', say`every strand is home`, (own) => ['strip', 'strands', 'home'].includes(own));
+      const other = steps.filter((own) => own.end === otherEnd(end) && HOLDS.includes(kindOf(own.id)));
+      judges(
+        'clocked',
+        say`palms are at their angle`,
+        [`clock.${end}`],
+        other.map(({ id }) => id),
+      );
+    }
+    if (end && kind === 'crimp' && has(`slug.${end}`)) {
+      const seconds = cooling(ends[end], SOLDER.liquidusC, SOLDER.softensC);
+      gates.push({
+        id: 'set',
+        says: say`the solder has set`,
+        needs: [],
+        wait: { after: `slug.${end}`, seconds },
+      });
     }
     if (end && kind === 'shrink') {
-      needs('kept', say`ears filed, flats kept`, `file.${end}`);
-      if (has(`cool.${end}`)) {
-        gates.push({
-          id: 'cool',
-          says: say`cool from the solder`,
-          needs: [`cool.${end}`],
-          wait: { after: `solder.${end}`, seconds: cooling(ends[end], SOLDER.liquidusC) },
-        });
-      } else if (has(`slug.${end}`)) {
+      asks('kept', say`ears filed, flats kept`, (own) => own === 'file');
+      const heat = [`solder.${end}`, `slug.${end}`].find(has);
+      if (heat !== undefined) {
+        const seconds = cooling(ends[end], SOLDER.liquidusC);
         gates.push({
           id: 'cool',
           says: say`cool from the solder`,
           needs: [],
-          wait: { after: `slug.${end}`, seconds: cooling(ends[end], SOLDER.liquidusC) },
+          wait: { after: heat, seconds },
+          isJudgement: true,
         });
       }
+    }
+    if (left.length > 0) {
+      gates.push({ id: 'order', says: say`what it rests on is done`, needs: left });
     }
     if (HEATS.includes(actOf(step)))
       gates.push({ id: 'hot work', says: say`hot-work list`, needs: [], list: 'hot work' });
@@ -68,8 +102,8 @@ export function withGates(
   return steps.map((step) => ({ ...step, gates: gatesOf(step) }));
 }
 
-const cooling = ({ lug, copperMm2 }: ResolvedEnd, fromC: number) =>
-  lug ? Math.ceil(coolSeconds(lug, copperMm2, fromC) / 10) * 10 : 0;
+const cooling = ({ lug, copperMm2 }: ResolvedEnd, fromC: number, toC?: number) =>
+  lug ? Math.ceil(coolSeconds(lug, copperMm2, fromC, toC) / 10) * 10 : 0;
 
 /** How long a sleeve stays too hot to touch once shrunk, s. */
 export const shrunkSeconds = (end: ResolvedEnd) => cooling(end, SHRUNK_C);
@@ -114,14 +148,18 @@ export function gateStates(
   ago: Ago,
   today: string,
 ): GateState[] {
+  const isDone = (id: string) => doneAt(cable, id) !== undefined;
   return step.gates.map((gate): GateState => {
-    const missing = gate.needs.filter((id) => doneAt(cable, id) === undefined);
+    const counts = gate.once === undefined || gate.once.some(isDone);
+    const missing = counts ? gate.needs.filter((id) => !isDone(id)) : [];
     const waitS = waitLeft(gate, cable, ago);
     const list = gate.list && !isHeeded(heeded, gate.list, today) ? gate.list : null;
-    const passed = cable.passed.some((own) => own.gate === gate.id && own.step === step.id);
+    const passed =
+      gate.isJudgement === true && cable.passed.some((own) => own.gate === gate.id && own.step === step.id);
+    const isTrue = missing.length === 0 && waitS === 0 && list === null;
     return {
       gate,
-      open: passed || (missing.length === 0 && waitS === 0 && list === null),
+      open: gate.stop === undefined && (passed || isTrue),
       passed,
       missing,
       waitS,

@@ -1,8 +1,11 @@
 import { digits } from '../units/figure.ts';
 import type { CableWork } from '../cableWork.ts';
 import type { Cable, Mishap } from '../job/cable.ts';
-import type { EndName } from '../job/end.ts';
-import { HOLDS, kindOf, type ReadyEnd, type Step } from './step.ts';
+import { END_NAMES, type EndName } from '../job/end.ts';
+import type { Shop } from '../job/shop.ts';
+import { layersStep, newSleeveWays, notFromOtherEnd, type SleeveWay } from './newSleeve.ts';
+import { isHeld, restingOn } from './order.ts';
+import { HOLDS, isPractising, kindOf, type ReadyEnd, type Step } from './step.ts';
 import { say } from '../words/say.ts';
 
 /** A way on from a step that went wrong. */
@@ -16,13 +19,17 @@ export interface WayOut {
   readonly reopens: readonly string[];
   readonly cutBackMm: number;
   readonly possible: boolean;
+  /** A sleeve that comes on over the palm, where that is the way. */
+  readonly over?: SleeveWay['over'];
 }
 
-/** Something that goes wrong at a kind of step, and whether doing the step again can mend it. */
+/** Something that goes wrong at a kind of step, and what can mend it. */
 interface Fault {
   readonly what: string;
   /** From which kind of step to do it again; null where the end is lost. */
   readonly redoFrom: string | null;
+  /** The sleeve is not there: it never was, or it is spoilt. */
+  readonly lacksSleeve?: true;
 }
 
 const FAULTS: Readonly<Record<string, readonly Fault[]>> = {
@@ -62,9 +69,22 @@ const FAULTS: Readonly<Record<string, readonly Fault[]>> = {
   screw: [{ what: say`strands pushed out`, redoFrom: 'screw' }],
   shrink: [
     { what: say`sleeve on the palm`, redoFrom: 'shrink' },
-    { what: say`sleeve split or burnt`, redoFrom: 'shrink' },
+    { what: say`sleeve split or burnt`, redoFrom: null, lacksSleeve: true },
     { what: say`no adhesive showed`, redoFrom: 'shrink' },
-    { what: say`the sleeve was never put on`, redoFrom: null },
+    { what: say`the sleeve was never put on`, redoFrom: null, lacksSleeve: true },
+  ],
+  'pull-through': [
+    { what: say`it sticks in the hole`, redoFrom: 'pull-through' },
+    { what: say`jacket torn`, redoFrom: null },
+  ],
+  'join-cut': [{ what: say`cut in the wrong place`, redoFrom: null }],
+  'join-crimp': [
+    { what: say`dies not closed`, redoFrom: 'join-crimp' },
+    { what: say`wrong die`, redoFrom: null },
+  ],
+  'join-shrink': [
+    { what: say`no adhesive showed`, redoFrom: 'join-shrink' },
+    { what: say`sleeve split or burnt`, redoFrom: null },
   ],
 };
 
@@ -77,59 +97,111 @@ const PAST_MOUTH_MM = 10;
 /** What is lost of the cable when an end is cut off, mm: all that was stripped, and a little past it. */
 export const cutBackMm = ({ stripMm }: Pick<ReadyEnd, 'stripMm'>) => Math.ceil(stripMm + PAST_MOUTH_MM);
 
-const ofEnd = (steps: readonly Step[], end: EndName) => steps.filter((step) => step.end === end);
+/** Steps of the cable's own end, without its practice piece and its layers: those are not undone with it. */
+const ofEnd = (steps: readonly Step[], end: EndName) =>
+  steps.filter((step) => step.end === end && !isPractising(step) && kindOf(step.id) !== 'layers');
+/** An angle was to the lug that is gone, even where the other end is the one to be clocked now. */
+const angleOf = (end: EndName) => `clock.${end}`;
+
+const isDone = ({ done }: Cable, id: string) => done.some(({ step }) => step === id);
 
 /**
- * The ways out of a step that went wrong: do it again where that can mend it, cut the end off where the service loop
- * pays for it, or begin with a new piece.
+ * The ways out of a step that went wrong: do it again where that can mend it, bring a new sleeve on, cut the end off
+ * where the service loop pays for it, or begin with a new piece. Each reopens what it undoes and nothing else.
  */
-export function waysOut(what: string, step: Step, cable: Cable, work: CableWork): WayOut[] {
-  const { steps } = work;
+export function waysOut(what: string, step: Step, cable: Cable, work: CableWork, shop: Shop): WayOut[] {
   const fault = FAULTS[kindOf(step.id)]?.find((own) => own.what === what);
+  const { end } = step;
   const ways: WayOut[] = [];
-  if (fault?.redoFrom) ways.push(redo(fault.redoFrom, step, steps));
-  if (step.end) ways.push(cutBack(step.end, cable, work));
+  if (end && fault?.lacksSleeve) ways.push(...newSleeveWays(end, cable, work, shop).map((way) => again(way)));
+  if (fault?.redoFrom) ways.push(...redo(fault.redoFrom, step, cable, work, shop));
+  if (end && kindOf(step.id) !== 'layers') ways.push(cutBack(end, fault?.lacksSleeve === true, cable, work));
   ways.push({
     way: 'scrap',
     says: say`Begin again with a new piece`,
     because: say`${digits(work.lengths?.cutMm ?? 0, 0)} mm of cable, and what is on it already, are lost.`,
-    reopens: steps.map(({ id }) => id),
+    reopens: [
+      ...work.steps.filter((own) => !isPractising(own)).map(({ id }) => id),
+      ...END_NAMES.map(angleOf),
+    ],
     cutBackMm: 0,
     possible: true,
   });
   return ways;
 }
 
-function redo(from: string, step: Step, steps: readonly Step[]): WayOut {
-  const own = step.end ? ofEnd(steps, step.end) : steps.filter(({ end }) => end === undefined);
+const again = (way: SleeveWay, reopens = way.reopens): WayOut => ({
+  ...way,
+  reopens,
+  way: 'redo',
+  cutBackMm: 0,
+});
+
+/** Doing it again: what was done on top of it is undone with it. */
+function redo(from: string, step: Step, cable: Cable, work: CableWork, shop: Shop): WayOut[] {
+  const { steps } = work;
+  const { end } = step;
+  const plain = (reopens: readonly string[], why: string | null, begin = step): WayOut => ({
+    way: 'redo',
+    says: begin.id !== step.id ? say`Do it again from “${begin.short}”` : say`Do this step again`,
+    because: why ?? say`Nothing of the cable is lost.`,
+    reopens: why === null ? [...new Set(reopens)] : [],
+    cutBackMm: 0,
+    possible: why === null,
+  });
+  if (from === 'layers') return [plain([step.id], layersBlocked(step, cable, work))];
+  if (!end) {
+    const [behind] = from === 'pull-through' ? restingOn(step, steps, cable) : [];
+    if (behind) return [plain([], say`“${behind.short}” is done behind it.`)];
+    const over = (own: Step) => kindOf(own.id) === 'join-shrink' && own.after.includes(step.id);
+    return [
+      plain(
+        steps.filter((own) => own === step || over(own)).map(({ id }) => id),
+        null,
+      ),
+    ];
+  }
+  const own = ofEnd(steps, end);
   const here = own.findIndex(({ id }) => id === step.id);
   // "From the crimp" is from this very crimp, or from the last one before.
   const first = own.slice(0, here + 1).findLastIndex(({ id }) => kindOf(id) === from);
-  const reopened = own.slice(Math.max(0, first), here + 1);
-  const [begin] = reopened;
-  return {
-    way: 'redo',
-    says: begin && begin.id !== step.id ? say`Do it again from “${begin.short}”` : say`Do this step again`,
-    because: say`Nothing of the cable is lost.`,
-    reopens: reopened.map(({ id }) => id),
-    cutBackMm: 0,
-    possible: true,
-  };
+  const begin = own[first] ?? step;
+  const behind = own.slice(own.indexOf(begin) + 1).filter(({ id }) => kindOf(id) !== from);
+  const held = behind.find(({ id }) => HOLDS.includes(kindOf(id)) && isDone(cable, id));
+  if (held)
+    return [plain([], say`“${held.short}” is done on top of it: only cutting it off undoes that.`, begin)];
+  const reopens = [begin, ...behind].map(({ id }) => id);
+  const isCovered = begin.id !== `shrink.${end}` && isDone(cable, `shrink.${end}`);
+  if (!isCovered) return [plain(reopens, null, begin)];
+  // What lies under a shrunk sleeve is reached by slitting the sleeve off: a new one has to get on.
+  return newSleeveWays(end, cable, work, shop).map((way) => ({
+    ...again(way, way.possible ? [...new Set([...reopens, ...way.reopens])] : []),
+    says: say`Slit the sleeve off and do it again from “${begin.short}”. ${way.says}.`,
+  }));
 }
 
-function cutBack(end: EndName, { run, done }: Cable, { ends, steps }: CableWork): WayOut {
+/** Why a missing layer cannot be put on any more; null where it can. */
+function layersBlocked({ end }: Step, cable: Cable, work: CableWork): string | null {
+  const held = (end ? [end] : END_NAMES).filter((name) => isHeld(name, cable.done));
+  return held.map((name) => notFromOtherEnd(name, cable, work)).find((why) => why !== null) ?? null;
+}
+
+function cutBack(end: EndName, lacksSleeve: boolean, cable: Cable, work: CableWork): WayOut {
+  const { run, done } = cable;
+  const { ends, steps } = work;
   const own = ends[end];
   const lost = cutBackMm({ stripMm: own.stripMm ?? 0 });
   const short = lost - run.loopMm;
-  const lugIsSpent = done.some(({ step }) => /^(crimp|solder|slug)/.test(step) && step.endsWith(`.${end}`));
+  // A sleeve that is shrunk goes with the end; one that waits on the cable stays there.
+  const layers = lacksSleeve || isDone(cable, `shrink.${end}`) ? [layersStep(end, work)] : [];
   return {
     way: 'cut back',
     says: say`Cut end ${end} off and make it again`,
     because:
       short > 0
         ? say`${lost} mm come off, and the service loop has ${digits(run.loopMm, 0)}: ${digits(short, 0)} mm too few.`
-        : say`${lost} mm come off; of the service loop ${digits(run.loopMm - lost, 0)} mm stay.${lugIsSpent ? say` The lug is spent.` : ''}`,
-    reopens: ofEnd(steps, end).map(({ id }) => id),
+        : say`${lost} mm come off; of the service loop ${digits(run.loopMm - lost, 0)} mm stay.${isHeld(end, done) ? say` The lug is spent.` : ''}`,
+    reopens: [...layers, ...ofEnd(steps, end).map(({ id }) => id), angleOf(end)],
     cutBackMm: lost,
     possible: short <= 0,
   };
@@ -151,27 +223,46 @@ export interface Said {
   readonly by: string;
 }
 
+/** The loop that was asked for: what was cut back of this piece had been taken from it. */
+const loopAsked = ({ run, mishaps }: Cable) =>
+  mishaps
+    .slice(mishaps.findLastIndex(({ way }) => way === 'scrap') + 1)
+    .reduce((mm, own) => mm + (own.cutBackMm ?? 0), run.loopMm);
+
+/** The cable's ends as the way out leaves them. */
+function endsAfter(cable: Cable, { way, over }: WayOut, remade: readonly EndName[]): Cable['ends'] {
+  const ends = way === 'redo' ? cable.ends : withWholeStrands(cable, remade);
+  if (!over) return ends;
+  return { ...ends, [over.end]: { ...ends[over.end], sleeveAfterLug: true, sleeveId: over.sleeveId } };
+}
+
 /**
  * The cable once a way out is taken: its steps stand open again, what was measured there no longer counts, and what
- * happened stays in its record.
+ * happened stays in its record. A new piece has the loop again that was asked for.
  */
 export function afterMishap(cable: Cable, what: string, step: Step, out: WayOut, said: Said): Cable {
   const reopened = new Set(out.reopens);
   const isHeldAnew = out.reopens.some((id) => HOLDS.includes(kindOf(id)));
-  const ends: EndName[] = out.way === 'scrap' ? ['A', 'B'] : step.end && isHeldAnew ? [step.end] : [];
+  const isNew = out.way === 'scrap';
+  const ends: readonly EndName[] = isNew ? END_NAMES : step.end && isHeldAnew ? [step.end] : [];
+  const joins = cable.joins.filter(({ id }) => reopened.has(`join-crimp-${id}`));
+  const remade = [
+    ...ends.map((end) => ({ end })),
+    ...joins.map(({ id }) => ({ end: 'A' as const, joinId: id })),
+  ];
   return {
     ...cable,
-    ends: out.way === 'redo' ? cable.ends : withWholeStrands(cable, out.way === 'scrap' ? ['A', 'B'] : ends),
+    ends: endsAfter(cable, out, ends),
     done: cable.done.filter((own) => !reopened.has(own.step)),
     passed: cable.passed.filter((own) => !reopened.has(own.step)),
-    run: { ...cable.run, loopMm: cable.run.loopMm - out.cutBackMm },
+    run: { ...cable.run, loopMm: isNew ? loopAsked(cable) : cable.run.loopMm - out.cutBackMm },
     reworks: [
       ...cable.reworks,
-      ...ends.map((end, i) => ({
-        id: i === 0 ? said.id : `${said.id}-${end}`,
+      ...remade.map((own, i) => ({
+        id: i === 0 ? said.id : `${said.id}-${i}`,
         at: said.at,
         by: said.by,
-        end,
+        ...own,
         what,
       })),
     ],

@@ -70,7 +70,7 @@ describe('a practice piece', () => {
         ?.gates.filter(({ id }) => id === 'tried');
     expect(gates([])).toEqual([]);
     expect(gates([practiceBegins('A')])).toEqual([
-      { id: 'tried', says: 'tried on a spare', needs: [practiceEnds('A')] },
+      { id: 'tried', says: 'tried on a spare', needs: [practiceEnds('A')], isJudgement: true },
     ]);
   });
 

@@ -11,17 +11,41 @@ import { say } from '../words/say.ts';
 export type Feature =
   'cut' | 'layers' | 'strip' | 'strands' | 'barrel' | 'crimp' | 'clock' | 'sleeve' | 'palm' | 'tag';
 
-/** What must be true before a step that cannot be undone. */
+/** What must be true before a step. */
 export interface Gate {
-  readonly id: 'measured' | 'tried' | 'layers' | 'home' | 'clocked' | 'kept' | 'cool' | 'hot work' | 'live';
+  readonly id:
+    | 'refused'
+    | 'measured'
+    | 'tried'
+    | 'layers'
+    | 'home'
+    | 'set'
+    | 'clocked'
+    | 'kept'
+    | 'cool'
+    | 'order'
+    | 'hot work'
+    | 'live';
   /** What must be true, in a few words. */
   readonly says: string;
   /** Steps that make it true. */
   readonly needs: readonly string[];
+  /** It counts only once one of these is done. */
+  readonly once?: readonly string[];
   /** Seconds that must have gone by since a step. */
   readonly wait?: { readonly after: string; readonly seconds: number };
   /** A list to be gone through first, once a day. */
   readonly list?: CautionId;
+  /** Why it does not open at all as things are, and what would open it. */
+  readonly stop?: Stop;
+  /** A judgement, that may be gone past with a reason; all else is as the work is. */
+  readonly isJudgement?: true;
+}
+
+/** Why a step cannot be done with what is chosen, and the way out. */
+export interface Stop {
+  readonly because: string;
+  readonly remedy: string;
 }
 
 /** A figure to be typed before going on, and between what it may lie. */
@@ -57,23 +81,26 @@ export interface Step {
   /** The usual caution, where the danger is, and the list it belongs to. */
   readonly caution?: { readonly of: CautionId; readonly says: string };
   readonly lit: readonly Feature[];
+  /** Steps that stand directly before it: it cannot be done without them, see `predecessors`. */
+  readonly after: readonly string[];
   readonly gates: readonly Gate[];
   readonly ask?: Ask;
   /** About how long it takes, where that is known; its work can be opened. */
   readonly takes?: Finding;
 }
 
-/** A step as it is written, before its gates, its figure to be typed and its time are put to it. */
-export type PlainStep = Omit<Step, 'gates' | 'ask' | 'takes'>;
+/** A step as it is written, before its order, its gates, its figure to be typed and its time are put to it. */
+export type PlainStep = Omit<Step, 'after' | 'gates' | 'ask' | 'takes'>;
 
 /** Kinds of step that hold a lug for good: there is no way back from them. */
 export const HOLDS: readonly string[] = ['crimp', 'solder', 'slug', 'screw'];
 
 /** What kind of step an id names: "crimp" of "crimp-2.B", "join-cut" of "join-cut-x1". */
 export function kindOf(id: string): string {
-  const [stem = id] = id.split('.');
-  const [, join] = /^(join-[a-z]+)-/.exec(stem) ?? [];
-  return join ?? (stem.startsWith('crimp-') ? 'crimp' : stem);
+  const dot = id.indexOf('.');
+  const stem = dot < 0 ? id : id.slice(0, dot);
+  if (stem.startsWith('join-')) return stem.split('-', 2).join('-');
+  return stem.startsWith('crimp-') ? 'crimp' : stem;
 }
 
 const PRACTISING = 'practise-';

@@ -1,13 +1,16 @@
 import { digits } from '../units/figure.ts';
 import type { Cable } from '../job/cable.ts';
+import { otherEnd } from '../job/end.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import type { Passage } from '../termination/holeFindings.ts';
 import { crimpsASide, type ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { usesDie } from '../termination/methods/method.ts';
+import { joinMm, passesUnshrunk } from '../termination/throughHole.ts';
 import { withAsks } from './asks.ts';
 import { withGates } from './gates.ts';
+import { predecessors, secondEnd } from './order.ts';
 import { practiceBegins, practiceSteps } from './practise.ts';
 import { dieName, isReady, type PlainStep, type ReadyEnd, type Step } from './step.ts';
 import { withTakes } from './takes.ts';
@@ -32,13 +35,17 @@ export interface TravellerInput {
 /**
  * The ordered steps of making one cable, with its own figures, by the method of each end. Every layer goes on before
  * the lug that would block it; nothing is shrunk before what it covers is held; an end that does not pass the hole is
- * pulled through bare and finished in place. A practice piece that was begun comes before all of it.
+ * pulled through bare and finished in place, with what does not pass it put on behind it. A practice piece that was
+ * begun comes before all of it.
  *
  * @returns no steps while an end lacks its lug, die or sleeve: there is nothing honest to follow
  */
 export function travellerSteps(input: TravellerInput): Step[] {
-  const plain = plainSteps(input).map((step): Step => ({ ...step, gates: [] }));
-  return withTakes(withAsks(withGates(plain, input.ends), input.ends), input.ends, input.practice);
+  const { ends, joins, practice } = input;
+  const plain = plainSteps(input);
+  const before = predecessors(plain, input.cable.run.laid?.on);
+  const inOrder = plain.map((step) => ({ ...step, after: before.get(step.id) ?? [] }));
+  return withTakes(withAsks(withGates(inOrder, ends, joins), ends), ends, practice);
 }
 
 function plainSteps(input: TravellerInput): PlainStep[] {
@@ -46,36 +53,54 @@ function plainSteps(input: TravellerInput): PlainStep[] {
   const { A, B } = input.ends;
   if (!isReady(A) || !isReady(B)) return [];
   const begun = [A, B].filter(({ name }) => cable.done.some(({ step }) => step === practiceBegins(name)));
-  const start = [
-    ...begun.flatMap((end) => practiceSteps(end, practice)),
-    layOut(input),
-    cut(input),
-    layersOn(A, B, joins),
-  ];
-  const joined = joins.flatMap((join) => joinSteps(join, lengths));
-  if (passage && !passage.finished && passage.pulled !== null) {
-    const [last, first] = passage.pulled === 'A' ? [A, B] : [B, A];
+  const practised = begun.flatMap((end) => practiceSteps(end, practice));
+  const pulled = passage && !passage.finished ? passage.pulled : null;
+  const second = secondEnd(cable, pulled ?? otherEnd(cable.run.laid?.on ?? 'A'));
+  const made = (end: ReadyEnd) =>
+    terminate(end, practice, ...(end.name === second ? [clock(cable, end)] : []));
+  const start = [...practised, layOut(input)];
+  if (pulled !== null) {
+    const [last, first] = pulled === 'A' ? [A, B] : [B, A];
+    const holeMm = cable.run.holeMm ?? 0;
+    const isBlocked = !passesUnshrunk(last, holeMm);
+    const passing = joins.filter((join) => joinMm(join) <= holeMm);
     return [
       ...start,
-      ...joined,
-      ...terminate(first, practice),
+      cut(input),
+      layersOn(isBlocked ? [first] : [A, B], passing),
+      ...passing.flatMap((join) => joinSteps(join, lengths)),
+      ...made(first),
       ...shrink(first, practice),
       pull(last, cable),
-      ...terminate(last, practice, clock(cable, last)),
+      ...joins
+        .filter((join) => !passing.includes(join))
+        .flatMap((join) =>
+          joinSteps(join, lengths, say`It does not pass the hole: slide its sleeve on now.`),
+        ),
+      ...(isBlocked ? [{ ...layersOn([last], []), ...behindTheHole(last) }] : []),
+      ...made(last),
       ...shrink(last, practice),
       label(cable),
     ];
   }
-  return [
-    ...start,
-    ...joined,
-    ...terminate(A, practice),
-    ...terminate(B, practice, clock(cable, B)),
-    ...shrink(A, practice),
-    ...shrink(B, practice),
-    label(cable),
-  ];
+  const joined = joins.flatMap((join) => joinSteps(join, lengths));
+  const [last, first] = second === 'A' ? [A, B] : [B, A];
+  const rest = [...made(last), ...shrink(first, practice), ...shrink(last, practice), label(cable)];
+  // Laid first: one end is on before the cable is cut where it lies.
+  if (cable.run.laid) {
+    return [...start, layersOn([A, B], joins), ...made(first), cut(input), ...joined, ...rest];
+  }
+  return [...start, cut(input), layersOn([A, B], joins), ...joined, ...made(first), ...rest];
 }
+
+/** Layers that are put on once an end is through the hole that they do not pass. */
+const behindTheHole = ({ name }: ReadyEnd) => ({
+  id: `layers.${name}`,
+  short: say`Layers on ${name}`,
+  order: say`Now slide the layers of end ${name} on, in this order`,
+  end: name,
+  why: say`They do not pass the hole: they go on behind it, before the lug.`,
+});
 
 function layOut({ conductorLabel, ends, joins }: TravellerInput): PlainStep {
   const { A, B } = ends;
@@ -115,8 +140,8 @@ function cut({ lengths }: TravellerInput): PlainStep {
 const ordered = ({ name, nesting }: ReadyEnd) =>
   `${name}: ${nesting.map(({ title }) => title).join(say`, then `) || 'nothing'}`;
 
-function layersOn(a: ReadyEnd, b: ReadyEnd, joins: readonly ResolvedJoin[]): PlainStep {
-  const cut = a.sleeve?.cutMm ?? b.sleeve?.cutMm;
+function layersOn(ends: readonly ReadyEnd[], joins: readonly ResolvedJoin[]): PlainStep {
+  const [first, second] = ends.flatMap(({ name, sleeve }) => (sleeve ? [{ name, cutMm: sleeve.cutMm }] : []));
   const joinSleeves = joins.flatMap(({ sleeve }) =>
     sleeve ? [say`${sleeve.suppliedMm}/${sleeve.recoveredMm} for the join`] : [],
   );
@@ -124,21 +149,21 @@ function layersOn(a: ReadyEnd, b: ReadyEnd, joins: readonly ResolvedJoin[]): Pla
     id: 'layers',
     short: say`Layers on`,
     order: say`Slide every layer onto the cable, in this order`,
-    ...(cut !== undefined && {
+    ...(first && {
       figure: {
-        value: cut,
+        value: first.cutMm,
         unit: 'mm',
         decimals: 0,
-        means: say`sleeve for ${a.sleeve ? 'A' : 'B'}${a.sleeve && b.sleeve ? say`; for B ${b.sleeve.cutMm} mm` : ''}`,
+        means: say`sleeve for ${first.name}${second ? say`; for ${second.name} ${second.cutMm} mm` : ''}`,
       },
     }),
-    detail: say`${[ordered(a), ordered(b), ...joinSleeves].join('. ')}. Push them to the middle, clear of any heat.`,
+    detail: say`${[...ends.map(ordered), ...joinSleeves].join('. ')}. Push them to the middle, clear of any heat.`,
     why: say`Once a lug is on, a sleeve that grips cannot pass it.`,
     lit: ['layers', 'tag', 'sleeve'],
   };
 }
 
-function joinSteps(join: ResolvedJoin, lengths: CableLengths): PlainStep[] {
+function joinSteps(join: ResolvedJoin, lengths: CableLengths, sleeveNow = ''): PlainStep[] {
   const { spec, connector, die, title, sleeve } = join;
   if (!connector || !die) return [];
   const name = title.toLowerCase();
@@ -148,7 +173,9 @@ function joinSteps(join: ResolvedJoin, lengths: CableLengths): PlainStep[] {
       short: say`${title}, cut`,
       order: say`Cut the cable for the ${name} and strip both sides`,
       figure: { value: spec.atMm, unit: 'mm', decimals: 0, means: say`from the centre of stud A` },
-      detail: say`Strip ${connector.barrelMm} mm on each side. The cable is ${digits(lengths.cutMm, 0)} mm in all.`,
+      detail:
+        say`Strip ${connector.barrelMm} mm on each side. The cable is ${digits(lengths.cutMm, 0)} mm in all.` +
+        (sleeveNow && ` ${sleeveNow}`),
       why: say`A join is a last resort: two more crimps to prove.`,
       caution: { of: 'blades', says: say`Cut away from the hand that holds the cable.` },
       lit: ['cut', 'strip'],

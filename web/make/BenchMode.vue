@@ -195,6 +195,7 @@ onKeyStroke('Escape', () => {
           v-if="isAsking && isShut"
           :gates="gates"
           :steps="steps"
+          :ends-place="placeOf(jobId, cableId, 'ends')"
           class="lg:max-h-[62%] lg:overflow-y-auto"
           @heed="traveller.heed"
           @pass="traveller.pass"

@@ -4,6 +4,7 @@ import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable } from '../../core/job/cable.ts';
 import { faultsAt, type WayOut, waysOut } from '../../core/traveller/mishaps.ts';
 import type { Step } from '../../core/traveller/steps.ts';
+import { useBench } from '../stores/bench.ts';
 import ModalBox from '../ui/ModalBox.vue';
 import TextField from '../ui/TextField.vue';
 import { say } from '../../core/words/say.ts';
@@ -20,7 +21,8 @@ const emit = defineEmits<{ close: []; take: [what: string, out: WayOut]; leave: 
 
 const faults = computed(() => faultsAt(step));
 const what = ref(faults.value[0] ?? '');
-const ways = computed(() => waysOut(what.value, step, cable, work));
+const bench = useBench();
+const ways = computed(() => waysOut(what.value, step, cable, work, bench.shop));
 </script>
 
 <template>
@@ -48,7 +50,7 @@ const ways = computed(() => waysOut(what.value, step, cable, work));
     </div>
     <h3 class="figure mt-3 text-[18px] font-semibold">{{ say`Ways on from here` }}</h3>
     <ul>
-      <li v-for="out in ways" :key="out.way" class="flex items-center gap-3 border-t border-hairline py-2">
+      <li v-for="out in ways" :key="out.says" class="flex items-center gap-3 border-t border-hairline py-2">
         <div class="flex-1">
           <p class="text-[16px] font-bold">{{ out.says }}</p>
           <p :class="out.possible ? 'text-ink2' : 'font-bold text-fails'">{{ out.because }}</p>

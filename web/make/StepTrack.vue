@@ -15,7 +15,12 @@ defineEmits<{ go: [stepId: string] }>();
 const host = useTemplateRef<HTMLElement>('host');
 const isDone = (id: string) => cable.done.some((own) => own.step === id);
 /** One gate is named where there are several: the one that is this step's own. */
-const named = computed(() => steps.map(({ gates }) => gates.findLast(({ list }) => !list) ?? gates.at(-1)));
+const named = computed(() =>
+  steps.map(({ gates }) => {
+    const own = gates.filter(({ id }) => id !== 'order');
+    return own.find(({ stop }) => stop) ?? own.findLast(({ list }) => !list) ?? own.at(-1);
+  }),
+);
 watch(
   () => currentId,
   async () => {

@@ -9,6 +9,7 @@ import type { CautionId } from '../../core/traveller/cautions.ts';
 import { isHeeded } from '../../core/traveller/cautions.ts';
 import { type Ago, gateStates, hotEnds } from '../../core/traveller/gates.ts';
 import { afterMishap, type WayOut } from '../../core/traveller/mishaps.ts';
+import { restingOn } from '../../core/traveller/order.ts';
 import { practiceBegins, practiceEnds } from '../../core/traveller/practise.ts';
 import { isPractising, type Step } from '../../core/traveller/step.ts';
 import { useCableEdit } from '../bench/useCable.ts';
@@ -156,12 +157,15 @@ export function useTraveller(
     return true;
   }
 
+  /** Goes to the step before; its tick is taken back where nothing that is done rests on it. */
   function back(): void {
     const before = steps.value[index.value < 0 ? steps.value.length - 1 : index.value - 1];
     if (!before) return;
-    edit(say`back to ${before.short}`, (draft) => {
-      draft.done = draft.done.filter(({ step }) => step !== before.id);
-    });
+    if (restingOn(before, steps.value, cable.value).length === 0) {
+      edit(say`back to ${before.short}`, (draft) => {
+        draft.done = draft.done.filter(({ step }) => step !== before.id);
+      });
+    }
     currentId.value = before.id;
   }
 
@@ -173,12 +177,12 @@ export function useTraveller(
     });
   }
 
-  /** Goes past the gates that are shut, for a reason that stays in the record. */
+  /** Goes past the judgements that are shut, for a reason that stays in the record. */
   function pass(reason: string): void {
     const step = current.value;
     if (!step) return;
     const { at, by } = said();
-    const shut = gates.value.filter(({ open }) => !open);
+    const shut = gates.value.filter(({ open, gate }) => !open && gate.isJudgement);
     edit(say`past a gate`, (draft) => {
       draft.passed.push(...shut.map(({ gate }) => ({ gate: gate.id, step: step.id, at, by, reason })));
     });

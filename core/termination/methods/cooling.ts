@@ -16,21 +16,22 @@ export type CoolingLug = Pick<
 >;
 
 /**
- * How long a lug takes to cool in still air until it can be held, s: `t = (m·c ÷ h·A)·ln((T₀ − T_air) ÷ (50 − T_air))`.
+ * How long a lug takes to cool in still air, s: `t = (m·c ÷ h·A)·ln((T₀ − T_air) ÷ (T₁ − T_air))`.
  * What runs off along the cable is left out, so the figure is on the safe side.
  *
  * Source: cooling of a lump in air. Confidence: low; a hand near it says more.
  *
- * @param fromC how hot it was, above 50
+ * @param fromC how hot it was
+ * @param toC how far it must cool; until it can be held where not said
  * @example coolSeconds(heavy70, 70, 215) // some ten minutes
  */
-export function coolSeconds(lug: CoolingLug, copperMm2: number, fromC: number): number {
-  if (fromC <= TOUCH_C) return 0;
+export function coolSeconds(lug: CoolingLug, copperMm2: number, fromC: number, toC = TOUCH_C): number {
+  if (fromC <= toC) return 0;
   const palmMm = lug.studToBarrelMm + lug.palmWidthMm / 2;
   const copperMm3 =
     (wallMm2(lug) + copperMm2) * lug.barrelMm + lug.palmWidthMm * lug.palmThicknessMm * palmMm;
   const heatJPerK = (copperMm3 / 1000) * COPPER_HEAT.densityGPerCm3 * COPPER_HEAT.heatJPerGK;
   const skinMm2 = Math.PI * lug.outerMm * lug.barrelMm + 2 * lug.palmWidthMm * palmMm;
   const lossWPerK = (LOSS * skinMm2) / 1e6;
-  return (heatJPerK / lossWPerK) * Math.log((fromC - ROOM_C) / (TOUCH_C - ROOM_C));
+  return (heatJPerK / lossWPerK) * Math.log((fromC - ROOM_C) / (toC - ROOM_C));
 }

@@ -2,18 +2,14 @@
 import { computed } from 'vue';
 import type { Cable } from '../../../core/job/cable.ts';
 import { END_NAMES } from '../../../core/job/end.ts';
-import type { Lug } from '../../../core/job/shop.ts';
+import { finishedPassesMm } from '../../../core/termination/throughHole.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The hole end on, with the palm, barrel and cable of each end in it, to scale. */
-const { cable, work, lugPasses } = defineProps<{
-  cable: Cable;
-  work: CableWork;
-  lugPasses: (lug: Lug, sleeveWallMm: number) => number;
-}>();
+const { cable, work } = defineProps<{ cable: Cable; work: CableWork }>();
 
 const { prefs } = usePrefs();
 const sized = (mm: number) => inReadersUnit(mm, 'mm', 1, prefs.lengths).value;
@@ -21,8 +17,8 @@ const holeMm = computed(() => cable.run.holeMm ?? null);
 const ends = computed(() =>
   END_NAMES.map((name) => {
     const { lug, sleeve } = work.ends[name];
-    const wall = sleeve?.wallMm ?? 0;
-    return { name, lug, wall, needs: lug ? lugPasses(lug, wall) : 0 };
+    const needs = lug ? finishedPassesMm(work.ends[name], work.conductor.outerMm) : 0;
+    return { name, lug, wall: sleeve?.wallMm ?? 0, needs };
   }),
 );
 const largest = computed(() => Math.max(holeMm.value ?? 0, ...ends.value.map(({ needs }) => needs), 20));

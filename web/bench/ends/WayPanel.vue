@@ -2,7 +2,6 @@
 import { computed } from 'vue';
 import type { Cable } from '../../../core/job/cable.ts';
 import { END_NAMES, type EndName } from '../../../core/job/end.ts';
-import { lugPassesMm } from '../../../core/termination/throughHole.ts';
 import { cannotUse } from '../../../core/termination/dies/toolCase.ts';
 import { figure } from '../../../core/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
@@ -99,7 +98,7 @@ const toolsAt = (name: EndName) =>
             />
           </div>
         </div>
-        <HolePicture :cable="cable" :work="work" :lug-passes="lugPassesMm" />
+        <HolePicture :cable="cable" :work="work" />
       </div>
       <div v-for="name in inPlaceNames" :key="name" class="mt-3 border-t border-hairline pt-2">
         <div class="grid items-start gap-3 sm:grid-cols-[220px_180px_1fr]">

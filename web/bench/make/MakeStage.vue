@@ -15,6 +15,7 @@ import StepPhotos from '../../make/StepPhotos.vue';
 import { shownFigure } from '../../make/shownFigure.ts';
 import TrialEntry from '../../make/TrialEntry.vue';
 import { useTraveller } from '../../make/useTraveller.ts';
+import { placeOf } from '../../places.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import TextField from '../../ui/TextField.vue';
@@ -152,6 +153,7 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
         class="mt-4 border border-hairline"
         :gates="gates"
         :steps="steps"
+        :ends-place="placeOf(jobId, cable.id, 'ends')"
         @heed="traveller.heed"
         @pass="traveller.pass"
         @go="currentId = $event"

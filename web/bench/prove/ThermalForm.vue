@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
 import type { CableWork } from '../../../core/cableWork.ts';
-import type { EndName } from '../../../core/job/end.ts';
+import { type EndName, otherEnd } from '../../../core/job/end.ts';
 import { readTogether } from '../../../core/proof/source.ts';
 import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';
 import CheckField from '../../ui/CheckField.vue';
@@ -21,7 +21,7 @@ const earlier = shallowRef<Measure>(null);
 const lug = shallowRef<Measure>(null);
 const other = shallowRef<Measure>(null);
 const problem = ref('');
-const otherEnd = computed<EndName>(() => (name === 'A' ? 'B' : 'A'));
+const farEnd = computed(() => otherEnd(name));
 const warmth = (end: EndName, after: number) => ({
   at: 'lug warmth' as const,
   end,
@@ -93,7 +93,7 @@ function take(): void {
         :label="say`Against`"
         :choices="[
           { value: 'jacket', title: say`jacket beside it` },
-          { value: 'lug', title: say`lug ${otherEnd}` },
+          { value: 'lug', title: say`lug ${farEnd}` },
         ]"
       />
       <MeasuredField
@@ -104,7 +104,7 @@ function take(): void {
         :least="-40"
         :most="400"
         :decimals="1"
-        :probe="against === 'jacket' ? { at: 'jacket warmth', amps, minutes } : warmth(otherEnd, minutes)"
+        :probe="against === 'jacket' ? { at: 'jacket warmth', amps, minutes } : warmth(farEnd, minutes)"
       />
     </div>
     <CheckField v-model="matte" :label="say`Matte tape or paint is on the bright metal`" class="mt-2" />

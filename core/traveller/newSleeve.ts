@@ -1,0 +1,91 @@
+import { digits, figure } from '../units/figure.ts';
+import type { CableWork } from '../cableWork.ts';
+import type { Cable } from '../job/cable.ts';
+import { type EndName, otherEnd } from '../job/end.ts';
+import type { Shop, Sleeve } from '../job/shop.ts';
+import { sleeveTaskOf } from '../termination/resolveEnd.ts';
+import { overLayersMm, sleevesFor } from '../termination/sleeves/layers.ts';
+import { SLEEVE_ROOM } from '../termination/sleeves/sleeve.ts';
+import { bestSleeve, sleeveOffers, whyNoSleeve } from '../termination/sleeves/sleeveOffers.ts';
+import { joinMm, unshrunkMm } from '../termination/throughHole.ts';
+import { isHeld } from './order.ts';
+import { say } from '../words/say.ts';
+
+/** How a sleeve gets onto an end that holds its lug already, or why it does not. */
+export interface SleeveWay {
+  /** What is done, in a few words. */
+  readonly says: string;
+  readonly because: string;
+  readonly possible: boolean;
+  /** Steps that stand open again. */
+  readonly reopens: readonly string[];
+  /** The sleeve that comes on over the palm instead of the one before. */
+  readonly over?: { readonly end: EndName; readonly sleeveId: string };
+}
+
+/** The step at which the layers of an end go on. */
+export function layersStep(end: EndName, { steps }: Pick<CableWork, 'steps'>): string {
+  const own = `layers.${end}`;
+  return steps.some(({ id }) => id === own) ? own : 'layers';
+}
+
+/** Both ways: along the cable from the other end while that is free, and over the palm by a sleeve wide enough. */
+export const newSleeveWays = (end: EndName, cable: Cable, work: CableWork, shop: Shop): SleeveWay[] => [
+  fromOtherEnd(end, cable, work),
+  overThePalm(end, cable, work, shop),
+];
+
+/** Why a sleeve cannot be slid along from the other end; null where it can. */
+export function notFromOtherEnd(end: EndName, cable: Cable, work: CableWork): string | null {
+  const other = otherEnd(end);
+  if (isHeld(other, cable.done)) return say`End ${other} holds its lug as well.`;
+  const sleeve = work.ends[end].sleeve?.sleeve;
+  if (!sleeve) return null;
+  const isDone = (id: string) => cable.done.some(({ step }) => step === id);
+  const { holeMm } = cable.run;
+  const outsideMm = unshrunkMm(sleeve);
+  if (isDone('pull-through') && holeMm !== undefined && outsideMm > holeMm) {
+    return say`Unshrunk it is ${figure(outsideMm, 'mm', 1)} across, and the hole is ${figure(holeMm, 'mm', 1)}.`;
+  }
+  const blocking = work.joins.find(
+    (join) => isDone(`join-crimp-${join.spec.id}`) && !slidesOver(sleeve, join.spec.kind, joinMm(join)),
+  );
+  return blocking ? say`It does not slide over the join at ${digits(blocking.spec.atMm / 1000, 2)} m.` : null;
+}
+
+const slidesOver = ({ suppliedMm }: Sleeve, kind: 'butt' | 'branch', mm: number) =>
+  kind === 'butt' && suppliedMm >= SLEEVE_ROOM.pass * mm;
+
+function fromOtherEnd(end: EndName, cable: Cable, work: CableWork): SleeveWay {
+  const why = notFromOtherEnd(end, cable, work);
+  const says = say`Slide one along from end ${otherEnd(end)}`;
+  if (why !== null) return { says, because: why, possible: false, reopens: [] };
+  return {
+    says,
+    because: say`End ${otherEnd(end)} is still free: what waits there comes off, and goes on again after it.`,
+    possible: true,
+    reopens: [layersStep(end, work), `shrink.${end}`],
+  };
+}
+
+function overThePalm(end: EndName, cable: Cable, work: CableWork, shop: Shop): SleeveWay {
+  const own = work.ends[end];
+  const says = say`Bring a wide one on over the palm`;
+  if (!own.lug) return { says, because: say`Choose the lug first.`, possible: false, reopens: [] };
+  const { outerMm } = work.conductor;
+  const spec = { ...own.spec, sleeveAfterLug: true };
+  const task = sleeveTaskOf(spec, own.lug, own.die, overLayersMm(outerMm, own.layers), outerMm);
+  const owned = sleevesFor(shop.sleeves, cable.polarity);
+  const sleeve = bestSleeve(sleeveOffers(owned, task, shop.practice.seal));
+  if (!sleeve) {
+    const { because, remedy } = whyNoSleeve(owned, task, false);
+    return { says, because: `${because} ${remedy}`, possible: false, reopens: [] };
+  }
+  return {
+    says,
+    because: say`${sleeve.suppliedMm}/${sleeve.recoveredMm} passes the folded palm and grips the cable.`,
+    possible: true,
+    reopens: [`shrink.${end}`],
+    over: { end, sleeveId: sleeve.id },
+  };
+}
