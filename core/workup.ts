@@ -7,7 +7,7 @@ import { governingRun } from './cutting/governingRun.ts';
 import { wayFindings } from './cutting/wayFindings.ts';
 import type { Cable } from './job/cable.ts';
 import type { Job } from './job/job.ts';
-import type { Shop } from './job/shop.ts';
+import type { CableKind, Shop } from './job/shop.ts';
 import { stageReports } from './progress.ts';
 import { proofFindings } from './proof/findings.ts';
 import { withWaivers } from './proof/waivers.ts';
@@ -15,8 +15,11 @@ import { unaskedProof } from './proof/further.ts';
 import { fitFindings } from './fit/fitFindings.ts';
 import { verdictOf } from './proof/verdict.ts';
 import { ALONE, cablesOnPost, contextOf, type JobContext, stackOf } from './jobContext.ts';
-import { type FollowDuty, type Mate, thermalCable } from './sizing/assess.ts';
+import { askFindings, withSoundLoad } from './sizing/askFindings.ts';
+import type { FollowDuty } from './sizing/assess.ts';
+import { type Mate, thermalCable } from './sizing/loop.ts';
 import { chooseSize } from './sizing/choose.ts';
+import { deadEndFindings } from './sizing/deadEnd.ts';
 import { dutyCycle } from './sizing/dutyCycle.ts';
 import { jacketResistance } from './sizing/heatBalance.ts';
 import { circuitFindings } from './sizing/circuitFindings.ts';
@@ -29,6 +32,7 @@ import { joinFindings } from './termination/joinFindings.ts';
 import { isSoldered } from './termination/methods/method.ts';
 import { resolveEnd } from './termination/resolveEnd.ts';
 import { openCase, type ToolCase } from './termination/dies/toolCase.ts';
+import { placesOf } from './sizing/upstream.ts';
 import { travellerSteps } from './traveller/steps.ts';
 
 /** Everything computed about a job, and what its cables come to. */
@@ -54,15 +58,26 @@ export function workUp(job: Job, shop: Shop, today: string | null = null): JobWo
   );
 }
 
+/** The kind of a cable, as the shop calls it. */
+function kindIn({ gauge }: Cable, { cableKinds }: Shop): CableKind {
+  const owned = cableKinds.find(({ id }) => id === gauge.kindId) ?? cableKinds[0];
+  if (!owned) throw new RangeError('the shop has no cable');
+  return underItsName(owned);
+}
+
 /** What a cable of the same circuit adds to the loop. */
-function asMate({ tag, run, gauge }: Cable, shop: Shop): Mate {
+function asMate(cable: Cable, shop: Shop): Mate {
+  const { tag, run: given, gauge } = cable;
+  const run = withSoundLoad(given);
   return {
     tag,
     lengthMm: run.lengthMm + run.loopMm,
     devices: run.devices,
     fuses: run.fuses,
     size: gauge.size ?? null,
-    tinned: shop.cableKinds.find(({ id }) => id === gauge.kindId)?.tinned ?? false,
+    kind: kindIn(cable, shop),
+    run,
+    places: placesOf(cable),
     parallel: gauge.parallel ?? 1,
     amps: nominalAmps(run.load),
     heaviestA: heaviestStepA(run.duty),
@@ -103,13 +118,12 @@ export function workUpCable(
   shop: Shop,
   { context = ALONE, today = null, followDuty = dutyCycle, toolCase = openCase(shop) }: Around = {},
 ): CableWork {
-  const cable = { ...given, run: governingRun(given.run) };
-  const owned = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
-  if (!owned) throw new RangeError('the shop has no cable');
-  const kind = underItsName(owned);
+  const cable = { ...given, run: withSoundLoad(governingRun(given.run)) };
+  const kind = kindIn(cable, shop);
   const { practice } = shop;
   const mates = context.mates.map((mate) => asMate(mate, shop));
-  const choice = chooseSize(cable, kind, practice, { mates, soldered: isSoldered(cable, shop) }, followDuty);
+  const around = { mates, soldered: isSoldered(cable, shop) };
+  const choice = chooseSize(cable, kind, practice, around, followDuty);
   const { size, outerMm, copperMm2 } = choice.taken.at;
   const conductor = { copperMm2: areaMm2(size), outerMm, tinned: kind.tinned, strands: kind.strands };
   const ends = {
@@ -157,9 +171,11 @@ export function workUpCable(
   // Whoever answers for doing without something answers wherever it stands.
   const findings = withWaivers(cable, [
     ...runFindings(cable.run, choice.taken.at),
+    ...askFindings(governingRun(given.run)),
     ...circuitFindings(cable.run, { mates }),
     ...wayFindings(cable, choice.taken.at),
     ...choice.findings,
+    ...deadEndFindings(cable, kind, shop, around, followDuty, choice),
     ...endsFindings(endSubject),
     ...joins.flatMap((join) => joinFindings(join, lengths?.finishedMm ?? cable.run.lengthMm)),
     ...cutFindings(cable.run, ends.A, ends.B),

@@ -126,7 +126,7 @@ test('bad entries of the source and fuse keep what was typed and say why', async
     ['Curve of fuse 1', '3 4, 2 9', /multiples must rise and the times must fall/],
     ['Curve of fuse 1', '0.5 4', /out of range/],
     ['Fuse 1 rating', '0', /out of range/],
-    ['Cold-cranking amps', '5', /out of range: 50 to/],
+    ['Cranking amps', '5', /out of range: 50 to/],
     ['Step 1', '-4', /out of range/],
     ['Step 1 for', 'a while', /A number is missing/],
     ['Chassis and straps', '2 MΩ', /mΩ is meant here/],

@@ -3,7 +3,7 @@ import { genericShop } from '../core/catalogue/genericShop.ts';
 import type { Cable } from '../core/job/cable.ts';
 import type { Die, Lug } from '../core/job/shop.ts';
 import { newCable } from '../core/job/newCable.ts';
-import { surroundingsOf, thermalCable } from '../core/sizing/assess.ts';
+import { surroundingsOf, thermalCable } from '../core/sizing/loop.ts';
 import { chooseSize } from '../core/sizing/choose.ts';
 import { dutyCycle } from '../core/sizing/dutyCycle.ts';
 import { steadyTemperature } from '../core/sizing/heatBalance.ts';

@@ -57,6 +57,21 @@ describe('a file of version 2', () => {
   });
 });
 
+describe('a file of version 3', () => {
+  const third = readFileSync('core/job/fixtures/job-v3.json', 'utf8');
+  const parsed = readJobFile(third);
+  if (!parsed.ok) throw new Error(parsed.sentence);
+  test('is read as it stands: nothing of it changes, and nothing new is said for it', () => {
+    const said = JSON.parse(third) as { job: unknown; shop: unknown };
+    expect(parsed.value.version).toBe(VERSION);
+    expect(parsed.value.job).toEqual(said.job);
+    expect(parsed.value.shop).toEqual(said.shop);
+    const [first] = parsed.value.job.cables;
+    expect(first?.run.return).toEqual({ kind: 'chassis', milliohm: 0.6 });
+    expect(first?.run).not.toHaveProperty('farSource');
+  });
+});
+
 describe('what a browser kept', () => {
   test('is filled in once, and not again', () => {
     const data = JSON.parse(old) as { job: unknown; shop: unknown };

@@ -41,7 +41,11 @@ export const dutySchema = z.strictObject({
 
 export const returnSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('cable'), lengthMm: mm(10) }),
-  z.strictObject({ kind: z.literal('chassis'), milliohm: z.number().check(z.gte(0), z.lte(1000)) }),
+  z.strictObject({
+    kind: z.literal('chassis'),
+    /** With its straps and both joints, as measured; not proved while it is not given. */
+    milliohm: z.optional(z.number().check(z.gte(0), z.lte(1000))),
+  }),
   /** The other cables of its circuit, this one's share of one drop budget. */
   z.strictObject({ kind: z.literal('circuit'), name }),
   z.strictObject({ kind: z.literal('none') }),
@@ -61,14 +65,27 @@ export const sourceSchema = z.discriminatedUnion('kind', [
     cellMilliohm: z.number().check(z.gte(0.01), z.lte(100)),
     inSeries: z.int().check(z.gte(1), z.lte(400)),
     strings: z.int().check(z.gte(1), z.lte(40)),
+    /** The fuse in each string, where there are several. */
+    stringFuseA: z.optional(z.number().check(z.gte(1), z.lte(2000))),
   }),
   z.strictObject({
     kind: z.literal('battery'),
     chemistry: z.enum(Object.keys(SHORT_AMPS_PER_AH) as Chemistry[]),
     ampHours: z.number().check(z.gte(1), z.lte(1e5)),
   }),
-  z.strictObject({ kind: z.literal('cranking'), crankingA: z.number().check(z.gte(50), z.lte(5000)) }),
+  z.strictObject({
+    kind: z.literal('cranking'),
+    crankingA: z.number().check(z.gte(50), z.lte(5000)),
+    /** The temperature that its label gives them at, °C; 27 where that is not said. */
+    ratedC: z.optional(z.literal([27, 0, -18])),
+  }),
 ]) satisfies z.ZodMiniType<Source>;
+
+/** One point of a fuse's curve: after how long it opens at a multiple of its rating. */
+const curvePointSchema = z.strictObject({
+  multiple: z.number().check(z.gte(1), z.lte(100)),
+  seconds: z.number().check(z.gte(0.001), z.lte(1e5)),
+});
 
 export const fuseSchema = z.strictObject({
   end: z.enum(END_NAMES),
@@ -77,18 +94,10 @@ export const fuseSchema = z.strictObject({
   place: z.enum(Object.keys(FUSE_PLACES) as FusePlace[]),
   /** From the source, along the cable, mm. */
   distanceMm: mm(0, 20000),
-  /** From its own sheet, where that is known. */
+  /** From its own sheet, where that is known: what it breaks, how long it takes at the most, and at the least. */
   breakingA: z.optional(z.number().check(z.gte(100), z.lte(1e6))),
-  curve: z.optional(
-    z
-      .array(
-        z.strictObject({
-          multiple: z.number().check(z.gte(1), z.lte(100)),
-          seconds: z.number().check(z.gte(0.001), z.lte(1e5)),
-        }),
-      )
-      .check(z.maxLength(MOST.curvePoints)),
-  ),
+  curve: z.optional(z.array(curvePointSchema).check(z.maxLength(MOST.curvePoints))),
+  melts: z.optional(z.array(curvePointSchema).check(z.maxLength(MOST.curvePoints))),
   /** Who answers for a fuse that guards against a short only, and why. */
   waiver: z.optional(z.strictObject({ at: moment, by: name, why: name })),
 });
@@ -158,6 +167,12 @@ export const runSchema = z.strictObject({
   source: sourceSchema,
   /** A source at both ends: battery and charger, solar, alternator, a second bank. */
   bothEndsLive: z.boolean(),
+  /** Where both ends are live, the source at end B; the other is then the one at A. */
+  farSource: z.optional(sourceSchema),
+  /** The highest volts that it is charged to, where that is known. */
+  chargingV: z.optional(z.number().check(z.gte(1), z.lte(1500))),
+  /** The coldest that an engine must start in, °C. */
+  coldestC: z.optional(z.number().check(z.gte(-60), z.lte(60))),
   fuses: z.array(fuseSchema).check(z.maxLength(MOST.fuses)),
   /** Starter circuits customarily carry no fuse. */
   starter: z.boolean(),

@@ -1,12 +1,10 @@
-import { JACKET_CONDUCTIVITY } from '../catalogue/cableKinds.ts';
-import { LUG_FAMILIES } from '../catalogue/tables/lugFamilies.ts';
-import { bundleDiameterMm, cableMassPerMetre } from '../conductor/geometry.ts';
-import { resistancePerMetre, resistancePerMetre20 } from '../conductor/resistance.ts';
-import { areaMm2, CIRCULAR_MIL_MM2, type ConductorSize, isNotAbove } from '../conductor/size.ts';
-import type { Duty, Fuse, Run } from '../job/run.ts';
+import { cableMassPerMetre } from '../conductor/geometry.ts';
+import { areaMm2, CIRCULAR_MIL_MM2, type ConductorSize } from '../conductor/size.ts';
+import { stretchesOf } from '../cutting/governingRun.ts';
+import type { Duty, Run } from '../job/run.ts';
 import type { CableKind, CableSize } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
-import { type Device, deviceMilliohm, onLoop } from './devices.ts';
+import { SOLDERED_END_C } from '../termination/methods/method.ts';
 import { currentForWatts, quickRuleCircularMils, voltageDrop } from './drop.ts';
 import { type DutyCycle, dutyCycle } from './dutyCycle.ts';
 import {
@@ -16,49 +14,22 @@ import {
   type Surroundings,
   type ThermalCable,
 } from './heatBalance.ts';
-import { SOLDERED_END_C } from '../termination/methods/method.ts';
-import { stretchesOf } from '../cutting/governingRun.ts';
 import { heaviestStepA } from './loadIn.ts';
+import {
+  airC,
+  jointsOf,
+  type RunContext,
+  type Spender,
+  spendersAt,
+  surroundingsOf,
+  thermalCable,
+  totalOhm,
+  typicalBarrelMm,
+} from './loop.ts';
 import { placingFactor } from './placing.ts';
 import { sourceResistance } from './source.ts';
 import { ampacityInch, ampacityMetric, type TableReading, type TableSite } from './tableAmpacity.ts';
 import type { SettledStart } from './transient.ts';
-import { say } from '../words/say.ts';
-
-/** Sun on a jacket, W/m². Shop practice. */
-const SUN_W_PER_M2 = 900;
-
-/** Another cable of the same circuit, as far as its share of the drop goes. */
-export interface Mate {
-  readonly tag: string;
-  readonly lengthMm: number;
-  readonly devices: readonly Device[];
-  readonly fuses: readonly Fuse[];
-  /** The size said on it; where none is, it is taken to be of the size now being tried. */
-  readonly size: ConductorSize | null;
-  readonly tinned: boolean;
-  readonly parallel: number;
-  /** What it says of the circuit: amps held, the heaviest step of its duty, and the voltage. */
-  readonly amps: number;
-  readonly heaviestA: number;
-  readonly systemV: number;
-}
-
-/** What a size is assessed in: the run, how many conductors share it, and the rest of its circuit. */
-export interface RunContext {
-  readonly run: Run;
-  readonly parallel: number;
-  readonly mates: readonly Mate[];
-  /** Whether an end is soldered: solder stands less than copper. */
-  readonly soldered: boolean;
-}
-
-/** One who spends of the loop's drop, Ω, with the copper as hot as it gets. */
-export interface Spender {
-  readonly label: string;
-  readonly kind: 'cable' | 'return' | 'joints' | 'device';
-  readonly ohm: number;
-}
 
 /** What one size of cable does in one run: every figure that a limit can be held against. */
 export interface Assessment {
@@ -114,6 +85,10 @@ export interface DutyAssessment {
   readonly dropPercent: number;
 }
 
+/** Amps that are held, A: drawn for ever, or the effective ones of a duty that repeats. */
+export const heldAmps = ({ currentA, duty }: Pick<Assessment, 'currentA' | 'duty'>): number =>
+  Math.max(currentA ?? 0, duty?.rmsA ?? 0);
+
 /** Follows a duty cycle; the application may answer from a worker's results. Null while it is not known. */
 export type FollowDuty = (
   cable: ThermalCable,
@@ -127,110 +102,14 @@ export type FollowDuty = (
 /** The printed charts come for two drops: the careful one for what is held, the other for a surge. */
 export const QUICK_RULE_PERCENT = { held: 3, surge: 10 } as const;
 
-/** The thinnest jacket that is reckoned with, as a share of the outside diameter: see {@link isThinnerThanItsCopper}. */
-const LEAST_JACKET_SHARE = 0.02;
-
-/** Whether an outside diameter cannot be right: solid copper of that area would be thicker. */
-export const isThinnerThanItsCopper = ({ size, outerMm }: Pick<CableSize, 'size' | 'outerMm'>): boolean =>
-  outerMm <= bundleDiameterMm(areaMm2(size), 1);
-
-/**
- * One metre of a cable size as the heat balance sees it. An outside diameter that leaves the strands no jacket is taken
- * with the thinnest there is, so that something can be said of it; a finding says that it cannot be.
- */
-export function thermalCable(
-  kind: CableKind,
-  { size, outerMm }: Pick<CableSize, 'size' | 'outerMm'>,
-): ThermalCable {
-  const copperMm2 = areaMm2(size);
-  return {
-    ohmPerMetre20: resistancePerMetre20(size, kind.tinned),
-    copperMm2,
-    bundleMm: Math.min(bundleDiameterMm(copperMm2), outerMm * (1 - LEAST_JACKET_SHARE)),
-    outerMm,
-    jacketConductivity: JACKET_CONDUCTIVITY[kind.insulation],
-  };
-}
-
-/** Air that an engine space has at least while its engine runs, °C. Source: small-craft practice. */
-export const ENGINE_SPACE_C = 50;
-/** The air that the conductor is reckoned in, °C. */
-export const airC = ({ ambientC, engineSpace }: Pick<Run, 'ambientC' | 'engineSpace'>): number =>
-  engineSpace ? Math.max(ambientC, ENGINE_SPACE_C) : ambientC;
-
-export function surroundingsOf(run: Run): Surroundings {
-  return { ambientC: airC(run), sunWPerM2: run.sun ? SUN_W_PER_M2 : 0 };
-}
-
 /** The lower of what the insulation and what the cable is bolted to stand, °C. */
 export function limitOf(run: Run, kind: CableKind, practice: HousePractice, soldered = false): number {
   const bolted = run.terminationC ?? practice.terminationC;
   return Math.min(kind.limitC, bolted, soldered ? SOLDERED_END_C : bolted);
 }
 
-/**
- * Barrel depth of a lug typical for a conductor, mm: a good crimp starts at the resistance of that much conductor.
- *
- * @example typicalBarrelMm(70) // 28
- */
-export function typicalBarrelMm(copperMm2: number): number {
-  return (
-    BARRELS.findLast((barrel) => isNotAbove(barrel.copperMm2, copperMm2))?.barrelMm ?? SHORTEST_BARREL_MM
-  );
-}
-
-const SHORTEST_BARREL_MM = 10;
-const BARRELS = Object.entries(LUG_FAMILIES['compression-metric'].sizes)
-  .map(([name, { barrelMm }]) => ({ copperMm2: Number(name), barrelMm }))
-  .sort((a, b) => a.copperMm2 - b.copperMm2);
-
 /** Times its diameter that a cable which flexes in use must not be bent tighter than, fine strands less. */
 const FLEXING_BEND = 10;
-
-/** Where the loop's resistance lies with its copper at `copperC`, the cable itself first. */
-function spendersAt(context: RunContext, kind: CableKind, size: ConductorSize, copperC: number): Spender[] {
-  const { run, parallel, mates } = context;
-  const perMetre = resistancePerMetre(size, kind.tinned, copperC) / parallel;
-  const jointM = typicalBarrelMm(areaMm2(size)) / 1000;
-  const cable = (lengthMm: number) => (perMetre * lengthMm) / 1000;
-  const devices = (list: readonly Device[]) =>
-    list.map((device): Spender => ({
-      label: device.kind,
-      kind: 'device',
-      ohm: deviceMilliohm(device) / 1000,
-    }));
-  const own: Spender[] = [
-    { label: say`this cable`, kind: 'cable', ohm: cable(run.lengthMm + run.loopMm) },
-    { label: say`joints`, kind: 'joints', ohm: perMetre * jointM * jointsOf(context) },
-    ...devices(onLoop(run)),
-  ];
-  const back = run.return;
-  switch (back.kind) {
-    case 'cable':
-      return [...own, { label: say`return`, kind: 'return', ohm: cable(back.lengthMm) }];
-    case 'chassis':
-      return [...own, { label: say`chassis`, kind: 'return', ohm: back.milliohm / 1000 }];
-    case 'none':
-      return own;
-    case 'circuit':
-      return [
-        ...own,
-        ...mates.flatMap((mate): Spender[] => {
-          const matePerMetre = resistancePerMetre(mate.size ?? size, mate.tinned, copperC) / mate.parallel;
-          const mateJoints = 2 * (typicalBarrelMm(areaMm2(mate.size ?? size)) / 1000);
-          return [
-            { label: mate.tag, kind: 'return', ohm: matePerMetre * (mate.lengthMm / 1000 + mateJoints) },
-            ...devices(onLoop(mate)),
-          ];
-        }),
-      ];
-  }
-}
-
-/** Two to a cable, and two more where the return is a twin of it. A chassis figure includes its own. */
-const jointsOf = ({ run }: RunContext) => (run.return.kind === 'cable' ? 4 : 2);
-
-export const totalOhm = (spenders: readonly Spender[]) => spenders.reduce((sum, { ohm }) => sum + ohm, 0);
 
 /** Amps and temperature together: the hotter the copper, the more it resists, and a load in watts then draws more. */
 function operatingPoint(
@@ -250,7 +129,7 @@ function operatingPoint(
   let settledC = airC(run);
   let last = 0;
   for (let i = 0; i < 100; i += 1) {
-    const ohm = sourceOhm + totalOhm(spendersAt(context, kind, cableSize.size, settledC));
+    const ohm = sourceOhm + totalOhm(spendersAt(context, kind, cableSize.size, settledC, last));
     const currentA = currentForWatts(watts, load.lowestV, ohm);
     if (currentA === null) return { currentA, settledC: null };
     const next = settle(currentA);
@@ -316,7 +195,7 @@ function assessStretch(
   const limitC = limitOf(run, kind, practice, context.soldered);
   const site = { copperMm2, limitC, ambientC: run.ambientC, engineSpace: run.engineSpace };
   const { currentA, settledC } = operatingPoint(context, kind, cableSize, placing);
-  const spenders = spendersAt(context, kind, size, settledC ?? HOTTEST_C);
+  const spenders = spendersAt(context, kind, size, settledC ?? HOTTEST_C, currentA ?? 0);
   const dropV = voltageDrop(currentA ?? 0, totalOhm(spenders));
   const lengthM = (run.lengthMm + run.loopMm) / 1000;
   const backMm =
@@ -388,7 +267,7 @@ function dutyOf(
     share,
   );
   const heaviestA = heaviestStepA(run.duty);
-  const spenders = spendersAt(context, kind, cableSize.size, cycle?.peakC ?? at.limitC);
+  const spenders = spendersAt(context, kind, cableSize.size, cycle?.peakC ?? at.limitC, at.currentA);
   const dropV = voltageDrop(heaviestA, totalOhm(spenders));
   return { heaviestA, rmsA: rmsOf(run.duty), cycle, spenders, dropPercent: (dropV / run.systemV) * 100 };
 }

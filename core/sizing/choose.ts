@@ -1,13 +1,19 @@
 import { areaMm2, sameSize, type ConductorSize } from '../conductor/size.ts';
 import { type Finding, type Judged, type State, worst } from '../finding.ts';
 import type { Cable } from '../job/cable.ts';
-import type { CableKind } from '../job/shop.ts';
+import { END_NAMES } from '../job/end.ts';
+import type { Fuse } from '../job/run.ts';
+import type { CableKind, CableSize } from '../job/shop.ts';
 import type { HousePractice, School } from '../practice/housePractice.ts';
-import { assess, type Assessment, type FollowDuty, type RunContext } from './assess.ts';
+import { assess, type Assessment, type FollowDuty, heldAmps } from './assess.ts';
+import type { RunContext } from './loop.ts';
 import { circuitLoad } from './circuitFindings.ts';
 import { dutyCycle } from './dutyCycle.ts';
 import { runLimits, sizeLimits } from './findings.ts';
+import { fusesOf } from './faultView.ts';
+import { proposedFuse } from './fuse.ts';
 import { allowedBy, countedAmps } from './schoolFindings.ts';
+import { placesOf } from './upstream.ts';
 
 /** One size of the kind, worked through the run and judged. */
 export interface Candidate {
@@ -50,6 +56,9 @@ interface Tried {
 const isPending = ({ limits }: Tried) =>
   limits.some(({ id, state }) => id === 'duty-peak' && state === 'unproved');
 
+/** Limits that a size must not merely not fail: its fuse must guard it, and its drop not be too much. */
+const MUST_HOLD = /^(guards|drop$|duty-drop$)/;
+
 /**
  * Whether a size may be proposed: nothing fails, and its fuse protects it, or somebody answers for that. Where no
  * allowed current is known at all, the fuse says nothing of any size.
@@ -59,7 +68,7 @@ function passes(tried: Tried): boolean {
   return (
     candidate.state !== 'fails' &&
     !isPending(tried) &&
-    !limits.some(({ id, state, isOpen }) => id.startsWith('guards') && state === 'unproved' && !isOpen)
+    !limits.some(({ id, state, isOpen }) => MUST_HOLD.test(id) && state === 'unproved' && !isOpen)
   );
 }
 const isProvable = (tried: Tried) => passes(tried) && tried.candidate.state !== 'unproved';
@@ -76,6 +85,38 @@ function smallestOf(tried: readonly Tried[]): Tried | undefined {
     tried.find(passes) ??
     tried.findLast(({ candidate }) => candidate.state !== 'fails')
   );
+}
+
+const isGlassed = ({ ends }: Cable) => END_NAMES.some((name) => ends[name].layers?.includes('glass'));
+
+/** The fuse that a cable is to get which has none in its circuit; null where it has one, or by custom carries none. */
+function fuseToCome(context: RunContext, at: Assessment, practice: HousePractice): Fuse | null {
+  const { run } = context;
+  const has = fusesOf(context).length > 0;
+  if (has || run.starter || at.currentA === null) return null;
+  const fuse = proposedFuse(run, heldAmps(at), practice.fuseOverLoad);
+  // One that is listed as a device is the one to come.
+  const listed = run.devices.find(({ kind }) => kind === 'fuse')?.ratingA;
+  return listed === undefined ? fuse : { ...fuse, ratingA: listed };
+}
+
+/**
+ * The smallest size that also passes with the smallest fuse that carries its load, so that adding it later does not turn
+ * the answer over. Where none does, the one that was found: the fuse will say what is wrong.
+ *
+ * @param fused a size tried again with its fuse; null where none is to come
+ */
+function withItsFuse(
+  found: Tried | undefined,
+  tried: readonly Tried[],
+  fused: (at: Assessment) => Tried | null,
+): Tried | undefined {
+  if (!found) return found;
+  const stands = (own: Tried) => {
+    const again = fused(own.candidate.at);
+    return again === null || passes(again);
+  };
+  return tried.slice(tried.indexOf(found)).find((own) => passes(own) && stands(own)) ?? found;
 }
 
 /**
@@ -97,21 +138,32 @@ export function chooseSize(
     cable.run.return.kind === 'circuit'
       ? { ...cable.run, load: circuitLoad(cable.run.load, around.mates) }
       : cable.run;
-  const context: RunContext = { run, parallel: gauge.parallel ?? 1, ...around };
+  const context: RunContext = {
+    run,
+    parallel: gauge.parallel ?? 1,
+    places: placesOf(cable),
+    glassed: isGlassed(cable),
+    ...around,
+  };
   // By their copper, whatever the order of the file.
   const sizes = kind.sizes.toSorted((a, b) => areaMm2(a.size) - areaMm2(b.size));
-  const tried = sizes.map((cableSize): Tried => {
-    const at = assess(context, kind, cableSize, practice, followDuty);
-    const limits = sizeLimits(at, context, kind, practice);
+  const tryIn = (own: RunContext) => (cableSize: CableSize) => {
+    const at = assess(own, kind, cableSize, practice, followDuty);
+    const limits = sizeLimits(at, own, kind, practice);
     // A fault that is not known does not make a size wrong.
     const deciding = limits.filter(({ id, state }) => !id.startsWith('survives') || state === 'fails');
     const state = worst(deciding.map((limit) => limit.state));
     return { candidate: { at, state, binds: deciding.some(({ binds }) => binds) }, limits };
-  });
+  };
+  const tried = sizes.map(tryIn(context));
   const candidates = tried.map(({ candidate }) => candidate);
   const thickest = candidates.at(-1);
   if (!thickest) throw new RangeError(`cable kind ${kind.id} has no sizes`);
-  const found = smallestOf(tried);
+  const found = withItsFuse(smallestOf(tried), tried, (at) => {
+    const fuse = fuseToCome(context, at, practice);
+    const own = sizes.find(({ size }) => size === at.size);
+    return fuse && own ? tryIn({ ...context, run: { ...run, fuses: [fuse] } })(own) : null;
+  });
   const smallest = found?.candidate ?? null;
   const oneSizeUp = gauge.oneSizeUp ?? practice.oneSizeUp;
   const proposed = smallest ? stepped(candidates, smallest, oneSizeUp ? 1 : 0) : thickest;

@@ -2,7 +2,7 @@ import { atMost, type Finding } from '../finding.ts';
 import type { Load, Run } from '../job/run.ts';
 import { figure } from '../units/figure.ts';
 import { say } from '../words/say.ts';
-import type { Mate, RunContext } from './assess.ts';
+import type { Mate, RunContext } from './loop.ts';
 import { heaviestStepA, nominalAmps } from './loadIn.ts';
 
 /** Cables of one circuit carry one current: what they say of it may differ by no more than rounding does. */

@@ -1,10 +1,12 @@
 import { resistancePerMetre20 } from '../conductor/resistance.ts';
 import { sizeLabel } from '../conductor/size.ts';
 import { asJudged, atLeast, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding.ts';
+import type { Run } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
-import { type Assessment, type RunContext, type Spender, totalOhm } from './assess.ts';
-import { CUSTOMARY_MILLIOHM } from '../catalogue/tables/sources.ts';
+import type { Assessment } from './assess.ts';
+import { type RunContext, type Spender, totalOhm } from './loop.ts';
+import { CUSTOMARY_CHASSIS_MILLIOHM, CUSTOMARY_MILLIOHM } from '../catalogue/tables/sources.ts';
 import { isCustomary, onLoop } from './devices.ts';
 import { HOTTEST_C } from './heatBalance.ts';
 import { say } from '../words/say.ts';
@@ -25,11 +27,44 @@ export function dropFindings(at: Assessment, context: RunContext, kind: CableKin
   const { currentA } = at;
   if (currentA === null) return [asJudged(noOperatingPoint(at, context))];
   return [
-    judgeAtMost('drop', at.dropPercent, context.run.dropPercent, 0, () =>
-      dropFacts(at, context, kind, currentA),
+    overChassis(
+      judgeAtMost('drop', at.dropPercent, context.run.dropPercent, 0, () =>
+        dropFacts(at, context, kind, currentA),
+      ),
+      context.run,
+      { amps: currentA, percent: at.dropPercent, mostPercent: context.run.dropPercent },
     ),
     ...voltageAtLoad(at, context, currentA).map(asJudged),
   ];
+}
+
+/**
+ * A drop over a chassis whose resistance is not given is worked with what is customary, and so not proved; what fails
+ * without it fails. A size whose drop would be too much by the customary figure is not open to be proposed.
+ */
+export function overChassis(
+  judged: Judged,
+  { return: back, systemV }: Run,
+  drop: { readonly amps: number; readonly percent: number; readonly mostPercent: number },
+): Judged {
+  if (back.kind !== 'chassis' || back.milliohm !== undefined) return judged;
+  const chassisPercent = ((drop.amps * CUSTOMARY_CHASSIS_MILLIOHM) / 1000 / systemV) * 100;
+  if (drop.percent - chassisPercent > drop.mostPercent) return judged;
+  return {
+    ...judged,
+    state: 'unproved',
+    binds: false,
+    isOpen: drop.percent <= drop.mostPercent,
+    write: () => {
+      const { binds: _, ...finding } = judged.write();
+      return {
+        ...finding,
+        state: 'unproved',
+        because: say`The chassis is not given: with the customary ${digits(CUSTOMARY_CHASSIS_MILLIOHM, 0)} mΩ of a sound one it is ${figure(drop.percent, '%', 2)}.`,
+        remedy: say`Measure it with its straps, or take the customary figure in Run.`,
+      };
+    },
+  };
 }
 
 function noOperatingPoint(at: Assessment, { run }: RunContext): Finding {
@@ -81,7 +116,10 @@ function dropFacts(at: Assessment, context: RunContext, kind: CableKind, current
   );
   const returns = {
     cable: () => say`${digits(run.return.kind === 'cable' ? run.return.lengthMm / 1000 : 0, 2)} m back`,
-    chassis: () => say`chassis as typed`,
+    chassis: () =>
+      run.return.kind === 'chassis' && run.return.milliohm === undefined
+        ? say`chassis not given: customary`
+        : say`chassis as typed`,
     circuit: () =>
       say`the rest of the circuit: ${context.mates.map(({ tag }) => tag).join(', ') || say`no other cable yet`}`,
     none: () => say`no return counted`,
@@ -102,7 +140,7 @@ function dropFacts(at: Assessment, context: RunContext, kind: CableKind, current
         say`R_cable = ${digits(perMetre * 1000, 3)} mΩ/m × ${digits(lengthM, 2)} m × [1 + 0.00393 × (${digits(hot, 1)} − 20)]${side}; ${returns}`,
       ],
       source: resistanceSource(at, kind),
-      assumes: say`${at.joints} joints of its own, each as ${digits(at.barrelMm, 0)} mm of this conductor; all of the loop as hot as this cable; the service loop is carried${customarySays(context)}`,
+      assumes: say`${at.joints} joints of its own, each as ${digits(at.barrelMm, 0)} mm of this conductor; each other cable of the loop as hot as it gets itself, one without a size like this one; the service loop is carried${customarySays(context)}`,
     },
   };
 }
@@ -112,6 +150,7 @@ function voltageAtLoad(at: Assessment, { run }: RunContext, current: number): Fi
   const { load } = run;
   if (load.kind !== 'watts' || load.cutOutV === undefined) return [];
   const left = load.lowestV - at.dropV;
+  if (load.cutOutV >= load.lowestV) return [offAtLowest(load.cutOutV, load.lowestV)];
   return [
     atLeast(
       {
@@ -134,4 +173,27 @@ function voltageAtLoad(at: Assessment, { run }: RunContext, current: number): Fi
       load.cutOutV,
     ),
   ];
+}
+
+/** A load that is off before the battery is at its lowest: no cable mends that, one of the two figures is not meant. */
+function offAtLowest(cutOutV: number, lowestV: number): Finding {
+  return stated(
+    {
+      id: 'load-volts',
+      stage: 'gauge',
+      title: say`Volts at the load`,
+      value: null,
+      unit: 'V',
+      decimals: 2,
+      because: say`It switches off at ${figure(cutOutV, 'V', 1)}, before the battery is down at ${figure(lowestV, 'V', 1)}: whatever the cable, it is off by then.`,
+      remedy: say`Give the voltage down to which it must run, above ${figure(cutOutV, 'V', 1)}, or set its cut-out under ${figure(lowestV, 'V', 1)}.`,
+      work: {
+        formula: say`U_cut-out < U_lowest`,
+        substituted: [`${figure(cutOutV, 'V', 2)} ≥ ${figure(lowestV, 'V', 2)}`],
+        source: say`what is given for this cable, one thing held against another`,
+        assumes: '',
+      },
+    },
+    'unproved',
+  );
 }

@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { FUSES } from '../catalogue/tables/fuses.ts';
 import { deviceMilliohm } from './devices.ts';
 import { adiabaticK, clearingSeconds, faultCurrents, survivalSeconds, worstFault } from './fault.ts';
-import { breakingAmps, ratingFor } from './fuse.ts';
+import type { Duty } from '../job/run.ts';
+import { breakingAmps, smallestFuse } from './fuse.ts';
 import { chargingVolts, sourceResistance } from './source.ts';
 
 const LINK = FUSES.link.curve;
@@ -69,14 +70,22 @@ describe('a short on a 24 V bank', () => {
 });
 
 describe('choosing a fuse', () => {
+  const fuse = (heldA: number, steps: Duty['steps'] = []) =>
+    smallestFuse({ heldA, steps }, 1.25, 14.6, 12, 0);
+  const rating = (...args: Parameters<typeof fuse>) => fuse(...args)?.ratingA;
   test('1.25 × the load, to the next rating made', () => {
-    expect(ratingFor(150, 0, 1.25)).toBe(200);
-    expect(ratingFor(160, 0, 1.25)).toBe(200);
-    expect(ratingFor(161, 0, 1.25)).toBe(225);
+    expect([150, 160, 161].map((amps) => rating(amps))).toEqual([200, 200, 225]);
   });
-  test('not under the heaviest step, and none beyond what is made', () => {
-    expect(ratingFor(150, 340, 1.25)).toBe(350);
-    expect(ratingFor(900, 0, 1.25)).toBeNull();
+  test('a step over its rating only where it is shorter than the fuse takes to melt', () => {
+    expect(rating(150, [{ amps: 340, seconds: 20 }])).toBe(350);
+    // Under twice its rating a bolt-in fuse lasts a second.
+    expect(fuse(150, [{ amps: 340, seconds: 0.5 }])).toMatchObject({ ratingA: 200, kind: 'strip' });
+  });
+  test('none beyond what is made, and none that does not break what it must', () => {
+    expect(fuse(900)).toBeNull();
+    expect(smallestFuse({ heldA: 100, steps: [] }, 1.25, 14.6, 12, 22000)).toMatchObject({
+      kind: 'blade-nh',
+    });
   });
   test('a 12 V system may use the 14 V row; a 48 V one has few kinds', () => {
     expect(breakingAmps('post-block', chargingVolts({ kind: 'unknown' }, 12).volts, 12)).toBe(10000);

@@ -1,9 +1,11 @@
 import type { Finding } from '../finding.ts';
+import type { EndName } from '../job/end.ts';
 import type { Fuse } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
 import { SOLDERED_SHORT_C } from '../termination/methods/method.ts';
-import { type Assessment, type RunContext, totalOhm } from './assess.ts';
+import type { Assessment } from './assess.ts';
+import { type RunContext, totalOhm } from './loop.ts';
 import {
   ADIABATIC_S,
   adiabaticK,
@@ -13,7 +15,8 @@ import {
   survivalSeconds,
 } from './fault.ts';
 import { hottestC } from './governing.ts';
-import { chargingVolts, type SourceResistance, sourceResistance } from './source.ts';
+import { chargedTo, sourceAt, type SourceResistance, sourceResistance } from './source.ts';
+import { guardOf } from './upstream.ts';
 import { say } from '../words/say.ts';
 
 /** What a short would draw, and what the cable stands of it. */
@@ -25,9 +28,18 @@ export interface FaultView {
   readonly finalC: number;
 }
 
-/** Works the fault of one size; null where the source is not known or the cable never settles. */
-export function faultView(at: Assessment, { run, soldered }: RunContext, kind: CableKind): FaultView | null {
-  const source = sourceResistance(run.source, run.systemV);
+/**
+ * Works the fault of one size; null where the source is not known or the cable never settles.
+ *
+ * @param end of the fuse that it is worked for: where both ends are live, each has its own source
+ */
+export function faultView(
+  at: Assessment,
+  { run, soldered }: RunContext,
+  kind: CableKind,
+  end?: EndName,
+): FaultView | null {
+  const source = sourceResistance(sourceAt(run, end), run.systemV);
   // From the hottest that any of its loads makes it.
   const heldC = hottestC(at);
   const insulationC = SHORT_CIRCUIT_LIMIT_C[kind.insulation];
@@ -35,29 +47,30 @@ export function faultView(at: Assessment, { run, soldered }: RunContext, kind: C
   if (!source || heldC === null || heldC >= finalC) return null;
   const currents = faultCurrents(
     run.systemV,
-    chargingVolts(run.source, run.systemV).volts,
+    chargedTo(run).volts,
     source.ohm,
     Math.max(totalOhm(at.spenders), totalOhm(at.duty?.spenders ?? [])),
   );
   return { currents, source, k: adiabaticK(heldC, finalC), heldC, finalC };
 }
 
-/**
- * The fuses that guard a cable: its own; else, of all in its circuit, the one that guards it least, as nothing says
- * which of them stands before it. In whatever order the cables stand, it is the same.
- */
-export function fusesOf({ run, mates }: RunContext): readonly Fuse[] {
-  if (run.fuses.length > 0) return run.fuses;
-  const key = (fuse: Fuse) => `${fuse.kind} ${JSON.stringify(fuse.curve ?? [])} ${fuse.breakingA ?? ''}`;
-  return mates
-    .flatMap(({ fuses }) => fuses)
-    .toSorted((a, b) => b.ratingA - a.ratingA || (key(a) < key(b) ? -1 : 1))
-    .slice(0, 1);
-}
+/** The fuses that guard a cable: its own, else the one of its circuit that does, see {@link guardOf}. */
+export const fusesOf = ({ run, places, mates }: RunContext): readonly Fuse[] =>
+  run.fuses.length > 0 ? run.fuses : guardOf(places, mates);
 
 /** What every finding about one fuse starts with. */
 export const about = (fuse: Fuse, key: string, title: string) =>
   ({ id: `${key}.${fuse.end}`, stage: 'gauge', end: fuse.end, title }) as const;
+
+/** Why nothing can be said of a short at an end. */
+export const whyNoView = ({ run }: RunContext, end: EndName | undefined, unknown: string): string =>
+  sourceAt(run, end).kind === 'unknown'
+    ? unknown
+    : say`It never settles, so what a short would do is not known.`;
+
+/** What is to be given where a source is not known. */
+export const giveSource = ({ run }: RunContext, end?: EndName): string =>
+  run.bothEndsLive ? say`Give the source at end ${end ?? 'A'} in Run.` : say`Give the source in Run.`;
 
 /** How long the conductor lasts at a current, worked. */
 export function survivalWork(at: Assessment, view: FaultView, currentA: number): Finding['work'] {

@@ -1,7 +1,9 @@
 import { asJudged, type Finding, type Judged } from '../finding.ts';
 import type { CableKind } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
-import type { Assessment, RunContext } from './assess.ts';
+import type { Assessment } from './assess.ts';
+import type { RunContext } from './loop.ts';
+import { crankingFindings, crankingLimits } from './crankingFindings.ts';
 import { dropFindings } from './dropFindings.ts';
 import { fuseFindings } from './fuseFindings.ts';
 import { fuseLimits } from './fuseLimits.ts';
@@ -19,6 +21,7 @@ export function sizeLimits(
   return [
     ...dropFindings(at, context, kind),
     ...heatFindings(at, context, kind),
+    ...crankingLimits(at, context, kind),
     ...schoolFindings(at, practice),
     ...fuseLimits(at, context, kind, practice).map(asJudged),
   ];
@@ -31,5 +34,9 @@ export function runLimits(
   kind: CableKind,
   practice: HousePractice,
 ): Finding[] {
-  return [...fuseFindings(at, context, kind, practice), ...placeFindings(context, kind)];
+  return [
+    ...crankingFindings(at, context, kind),
+    ...fuseFindings(at, context, kind, practice),
+    ...placeFindings(context, kind),
+  ];
 }

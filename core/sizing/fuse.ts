@@ -1,6 +1,7 @@
 import { type ClearingPoint, type FuseKind, FUSE_RATINGS_A, FUSES } from '../catalogue/tables/fuses.ts';
 import type { Fuse, Run } from '../job/run.ts';
-import { heaviestStepA, nominalAmps } from './loadIn.ts';
+import { nominalAmps } from './loadIn.ts';
+import { chargedTo } from './source.ts';
 import { say } from '../words/say.ts';
 import { clearingSeconds } from './fault.ts';
 
@@ -8,20 +9,6 @@ import { clearingSeconds } from './fault.ts';
 export const SHORT_ONLY_UP_TO = 1.5;
 /** The hottest the conductor may get while the fuse carries its rating, °C. */
 export const HOTTEST_AT_RATING_C = 160;
-
-/**
- * The smallest standard rating at least so much over the continuous amps, and not under the heaviest step, A. Null
- * where none is made.
- *
- * @param stepA the heaviest current of a surge or duty cycle, 0 where there is none: taken as the fuse must carry it,
- *   unless its maker's curve says that it carries it for that time
- * @param overLoad how much over, by house practice: customarily 1.25
- * @example ratingFor(150, 0, 1.25) // 200
- */
-export function ratingFor(continuousA: number, stepA: number, overLoad: number): number | null {
-  const least = Math.max(overLoad * continuousA, stepA);
-  return FUSE_RATINGS_A.find((rating) => rating >= least) ?? null;
-}
 
 /**
  * Current a kind of fuse can break at a voltage, A; null where it is not made for that voltage.
@@ -47,12 +34,32 @@ const LONGEST_OVER_SHORTEST = 15;
 /**
  * The shortest time in which a fuse may melt at a multiple of its rating, s; null where nothing is known of it.
  *
- * Source: customary band of bolt-in strips and links; else a fifteenth of the curve from its own sheet.
+ * Source: its shortest melting curve where that is typed; else a fifteenth of the longest; else the customary band of
+ * bolt-in strips and links.
  *
  * @example meltsNotBefore({ kind: 'link', ratingA: 150 }, 2).notBeforeS // 1
  */
 export function meltsNotBefore(
-  fuse: Pick<Fuse, 'kind' | 'ratingA' | 'curve'>,
+  fuse: Pick<Fuse, 'kind' | 'ratingA' | 'curve' | 'melts'>,
+  multiple: number,
+): { readonly notBeforeS: number | null; readonly how: string; readonly isTyped: boolean } {
+  const typed = fuse.melts ?? [];
+  const first = typed[0];
+  if (first) {
+    const beyond = multiple > (typed.at(-1)?.multiple ?? 0);
+    // Under its first point it takes at least as long as there.
+    const within = Math.max(multiple, first.multiple);
+    return {
+      notBeforeS: beyond ? null : clearingSeconds(typed, within),
+      how: beyond ? say`beyond its melting curve` : say`its shortest melting curve`,
+      isTyped: true,
+    };
+  }
+  return { ...customaryMelting(fuse, multiple), isTyped: false };
+}
+
+function customaryMelting(
+  fuse: Pick<Fuse, 'kind' | 'curve'>,
   multiple: number,
 ): { readonly notBeforeS: number | null; readonly how: string } {
   if (fuse.curve && fuse.curve.length > 0) {
@@ -71,25 +78,76 @@ export function meltsNotBefore(
   return { notBeforeS: seconds, how: say`customary band of bolt-in fuses` };
 }
 
+/** What a fuse has to carry: amps that are held, and steps for their time. */
+export interface Carried {
+  readonly heldA: number;
+  readonly steps: readonly { readonly amps: number; readonly seconds: number }[];
+}
+
+/** A kind and a rating that carry a load, with what they break. */
+export interface FuseThatDoes {
+  readonly kind: FuseKind;
+  readonly ratingA: number;
+  readonly breaksA: number;
+}
+
+/**
+ * The smallest standard rating that carries a load: so much over the amps that are held, and every step over it shorter
+ * than it takes to melt. Where several kinds do at that rating, a cartridge before the others. Null where none does.
+ *
+ * Source: the customary rating rule, by house practice; {@link meltsNotBefore}.
+ *
+ * @param overLoad how much over: customarily 1.25
+ * @param volts the highest charging voltage
+ * @param mostA what it must break, 0 where that is not known
+ * @example smallestFuse({ heldA: 150, steps: [] }, 1.25, 14.6, 12, 0) // class T of 200 A
+ */
+export function smallestFuse(
+  { heldA, steps }: Carried,
+  overLoad: number,
+  volts: number,
+  nominalV: number,
+  mostA: number,
+): FuseThatDoes | null {
+  const carries = (kind: FuseKind, ratingA: number) =>
+    ratingA >= overLoad * heldA &&
+    steps.every(({ amps, seconds }) => {
+      const { notBeforeS } = meltsNotBefore({ kind, ratingA }, amps / ratingA);
+      return amps <= ratingA || (notBeforeS !== null && seconds < notBeforeS);
+    });
+  const kinds: readonly FuseKind[] = ['class-t', ...(Object.keys(FUSES) as FuseKind[])];
+  for (const ratingA of FUSE_RATINGS_A)
+    for (const kind of kinds) {
+      const breaksA = breakingAmps(kind, volts, nominalV);
+      if (breaksA !== null && breaksA >= mostA && carries(kind, ratingA)) return { kind, ratingA, breaksA };
+    }
+  return null;
+}
+
 /** A fuse as large as none other of its kind is made, A: where nothing smaller carries the load. */
 const LARGEST_A = 600;
 
 /**
- * The fuse to offer for a cable: the smallest standard rating that carries what it really draws, with its heaviest step,
- * at the first end that has none.
+ * The fuse to offer for a cable: the smallest that carries what it really draws, with its steps, at the first end that
+ * has none.
  *
- * @param drawnA amps through the cable as it was worked out, by efficiency and lowest battery; null where none is
+ * @param heldA amps through the cable as they were worked out, by efficiency and lowest battery, or by what repeats;
+ *   null where none is
  */
 export function proposedFuse(
-  run: Pick<Run, 'load' | 'fuses' | 'duty'>,
-  drawnA: number | null,
+  run: Pick<
+    Run,
+    'load' | 'fuses' | 'duty' | 'systemV' | 'source' | 'bothEndsLive' | 'farSource' | 'chargingV'
+  >,
+  heldA: number | null,
   overLoad: number,
 ): Fuse {
-  const heaviest = heaviestStepA(run.duty);
+  const carried = { heldA: heldA ?? nominalAmps(run.load), steps: run.duty?.steps ?? [] };
+  const does = smallestFuse(carried, overLoad, chargedTo(run).volts, run.systemV, 0);
   return {
     end: run.fuses.some(({ end }) => end === 'A') ? 'B' : 'A',
-    kind: 'class-t',
-    ratingA: ratingFor(drawnA ?? nominalAmps(run.load), heaviest, overLoad) ?? LARGEST_A,
+    kind: does?.kind ?? 'class-t',
+    ratingA: does?.ratingA ?? LARGEST_A,
     place: 'near',
     distanceMm: 150,
   };

@@ -1,14 +1,25 @@
-import { FUSE_PLACES, FUSE_RATINGS_A, type FuseKind, FUSES } from '../catalogue/tables/fuses.ts';
+import { FUSE_PLACES, FUSES } from '../catalogue/tables/fuses.ts';
 import { atLeast, atMost, type Finding, stated } from '../finding.ts';
+import { END_NAMES } from '../job/end.ts';
 import type { Duty, Fuse, Run } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { digits, figure } from '../units/figure.ts';
-import type { Assessment, RunContext } from './assess.ts';
+import { type Assessment, heldAmps } from './assess.ts';
+import type { RunContext } from './loop.ts';
 import { survivalSeconds } from './fault.ts';
-import { about, type FaultView, faultView, fusesOf, guessed, survivalWork } from './faultView.ts';
-import { breakingAmps, meltsNotBefore } from './fuse.ts';
-import { chargingVolts } from './source.ts';
+import {
+  about,
+  type FaultView,
+  faultView,
+  fusesOf,
+  giveSource,
+  guessed,
+  survivalWork,
+  whyNoView,
+} from './faultView.ts';
+import { breakingAmps, meltsNotBefore, smallestFuse } from './fuse.ts';
+import { chargedTo, sourceAt, sourcesOf } from './source.ts';
 import { say } from '../words/say.ts';
 
 /** What is asked of the fuse itself, whatever the size; or what a short does where there is none. */
@@ -20,20 +31,33 @@ export function fuseFindings(
 ): Finding[] {
   if (at.currentA === null) return [];
   const fuses = fusesOf(context);
-  const view = faultView(at, context, kind);
-  if (fuses.length === 0) return [unfused(at, context, view), ...bothEnds(context)];
+  const strings = stringFuses(context);
+  if (fuses.length === 0) return [unfused(at, context, kind), ...bothEnds(context), ...strings];
   const isOwn = context.run.fuses.length > 0;
   return [
-    ...fuses.flatMap((fuse) => [
-      breaking(fuse, context, view),
-      carries(fuse, at, context, practice, view),
-      ...(isOwn ? [stands(fuse)] : []),
-    ]),
+    ...fuses.flatMap((fuse) => {
+      const view = faultView(at, context, kind, fuse.end);
+      return [
+        breaking(fuse, context, view),
+        carries(fuse, at, context, practice, view),
+        ...(isOwn ? [stands(fuse)] : []),
+      ];
+    }),
     ...bothEnds(context),
+    ...strings,
   ];
 }
 
-function unfused(at: Assessment, { run }: RunContext, view: FaultView | null): Finding {
+/** Where both ends are live, the source that a short draws most from; none while either is not known. */
+function strongest(at: Assessment, context: RunContext, kind: CableKind): FaultView | null {
+  if (!context.run.bothEndsLive) return faultView(at, context, kind);
+  const [a, b] = [faultView(at, context, kind, 'A'), faultView(at, context, kind, 'B')];
+  return a && b && b.currents.mostA > a.currents.mostA ? b : a && b && a;
+}
+
+function unfused(at: Assessment, context: RunContext, kind: CableKind): Finding {
+  const { run } = context;
+  const view = strongest(at, context, kind);
   const facts = {
     id: 'short',
     stage: 'gauge',
@@ -45,10 +69,12 @@ function unfused(at: Assessment, { run }: RunContext, view: FaultView | null): F
     ? say`Protect it by its path: short, sheathed, clear of anything that can chafe through.`
     : say`Say which fuse guards it, or mark it as a starter cable.`;
   if (!view) {
-    const because =
-      run.source.kind === 'unknown'
-        ? say`No fuse is said, and nothing of the source: what a short would do is not known.`
-        : say`It never settles, so what a short would do is not known.`;
+    const missing = END_NAMES.find((end) => sourceAt(run, end).kind === 'unknown');
+    const because = whyNoView(
+      context,
+      missing,
+      say`No fuse is said, and nothing of the source: what a short would do is not known.`,
+    );
     const work = {
       formula: 't = k² · S² ÷ I²',
       substituted: [say`the source’s resistance is missing`],
@@ -56,7 +82,7 @@ function unfused(at: Assessment, { run }: RunContext, view: FaultView | null): F
       assumes: '',
     };
     return stated(
-      { ...facts, value: null, because, remedy: say`${remedy} Give the source in Run.`, work },
+      { ...facts, value: null, because, remedy: `${remedy} ${giveSource(context, missing)}`, work },
       'unproved',
     );
   }
@@ -68,8 +94,9 @@ function unfused(at: Assessment, { run }: RunContext, view: FaultView | null): F
   );
 }
 
-function breaking(fuse: Fuse, { run }: RunContext, view: FaultView | null): Finding {
-  const { volts, how } = chargingVolts(run.source, run.systemV);
+function breaking(fuse: Fuse, context: RunContext, view: FaultView | null): Finding {
+  const { run } = context;
+  const { volts, how } = chargedTo(run);
   const customary = breakingAmps(fuse.kind, volts, run.systemV);
   // A fuse over its voltage does not open at all, whatever it is said to break.
   const breaks = customary === null ? null : (fuse.breakingA ?? customary);
@@ -96,7 +123,10 @@ function breaking(fuse: Fuse, { run }: RunContext, view: FaultView | null): Find
   }
   if (!view) {
     const because = say`What a short can draw is not known: say what the source is.`;
-    return stated({ ...facts, value: null, because, remedy: say`Give the source in Run.`, work }, 'unproved');
+    return stated(
+      { ...facts, value: null, because, remedy: giveSource(context, fuse.end), work },
+      'unproved',
+    );
   }
   const finding = atMost({ ...facts, value: view.currents.mostA, work }, breaks);
   return guessed(finding, view);
@@ -109,6 +139,7 @@ interface Inrush {
   /** Before this it does not melt, s; null where nothing is known of it. */
   readonly notBeforeS: number | null;
   readonly how: string;
+  readonly isTyped: boolean;
 }
 
 /** Every step over the rating, with the shortest time that a fuse of this kind melts in. */
@@ -126,7 +157,7 @@ function carries(
   { fuseOverLoad }: HousePractice,
   view: FaultView | null,
 ): Finding {
-  const continuous = Math.max(at.currentA ?? 0, at.duty?.rmsA ?? 0);
+  const continuous = heldAmps(at);
   const heaviest = at.duty?.heaviestA ?? 0;
   const least = fuseOverLoad * continuous;
   const over = inrushes(fuse, at, run.duty);
@@ -155,6 +186,7 @@ function carries(
   // A rating is taken just over what is asked: that it comes close is the rule, not a warning.
   const { binds: _, ...finding } = atLeast({ ...facts, ...(fuse.ratingA < least && { remedy }) }, least);
   if (finding.state === 'fails' || over.length === 0) return finding;
+  const isSure = over.every(({ isTyped }) => isTyped);
   if (melts) {
     const because = say`${figure(melts.amps, 'A', 0)} for ${figure(melts.seconds, 's', 1)} may melt it: at that current it melts from ${figure(melts.notBeforeS ?? 0, 's', 2)} on.`;
     return { ...finding, state: 'fails', because, remedy };
@@ -165,31 +197,22 @@ function carries(
   }
   const [first] = over;
   const because = say`${figure(first?.amps ?? 0, 'A', 0)} is over its rating for ${figure(first?.seconds ?? 0, 's', 1)}, shorter than it takes to melt.`;
-  return { ...finding, state: 'watch', because };
+  return isSure ? { ...finding, because } : { ...finding, state: 'watch', because };
 }
 
 /** A kind and a rating that would carry the load with its steps, and break the fault. */
 function fuseRemedy(
-  { systemV, source }: Run,
+  run: Run,
   continuousA: number,
   steps: readonly { readonly amps: number; readonly seconds: number }[],
   overLoad: number,
   view: FaultView | null,
 ): string {
-  const { volts } = chargingVolts(source, systemV);
-  const fits = (kind: FuseKind, ratingA: number) =>
-    ratingA >= overLoad * continuousA &&
-    steps.every(({ amps, seconds }) => {
-      const { notBeforeS } = meltsNotBefore({ kind, ratingA }, amps / ratingA);
-      return amps <= ratingA || (notBeforeS !== null && seconds < notBeforeS);
-    });
-  for (const ratingA of FUSE_RATINGS_A)
-    for (const kind of Object.keys(FUSES) as FuseKind[]) {
-      const breaks = breakingAmps(kind, volts, systemV);
-      if (breaks !== null && breaks >= (view?.currents.mostA ?? 0) && fits(kind, ratingA))
-        return say`A ${FUSES[kind].title} of ${ratingA} A would do, and breaks ${figure(breaks, 'A', 0)}.`;
-    }
-  return say`No standard rating is that large.`;
+  const carried = { heldA: continuousA, steps };
+  const does = smallestFuse(carried, overLoad, chargedTo(run).volts, run.systemV, view?.currents.mostA ?? 0);
+  return does
+    ? say`A ${FUSES[does.kind].title} of ${does.ratingA} A would do, and breaks ${figure(does.breaksA, 'A', 0)}.`
+    : say`No standard rating is that large.`;
 }
 
 function stands(fuse: Fuse): Finding {
@@ -216,7 +239,7 @@ function stands(fuse: Fuse): Finding {
 
 function bothEnds({ run }: RunContext): Finding[] {
   if (!run.bothEndsLive) return [];
-  const missing = (['A', 'B'] as const).filter((end) => !run.fuses.some((fuse) => fuse.end === end));
+  const missing = END_NAMES.filter((end) => !run.fuses.some((fuse) => fuse.end === end));
   return [
     stated(
       {
@@ -243,4 +266,45 @@ function bothEnds({ run }: RunContext): Finding[] {
       missing.length === 0 ? 'holds' : 'fails',
     ),
   ];
+}
+
+/** Strings side by side feed a short in one of them: each wants a fuse of its own. */
+function stringFuses({ run }: RunContext): Finding[] {
+  return sourcesOf(run).flatMap((source, i) => {
+    if (source.kind !== 'cells' || source.strings < 2) return [];
+    const { cellMilliohm, inSeries, strings, stringFuseA } = source;
+    const { volts } = chargedTo(run);
+    const stringOhm = (cellMilliohm * inSeries) / 1000;
+    const others = strings - 1;
+    const intoOneA = (others * volts) / stringOhm;
+    const where = run.bothEndsLive ? say`, end ${END_NAMES[i]}` : '';
+    return [
+      stated(
+        {
+          id: i === 0 ? 'string-fuses' : 'string-fuses-B',
+          stage: 'gauge',
+          title: say`A fuse to each string${where}`,
+          value: stringFuseA ?? null,
+          unit: 'A',
+          decimals: 0,
+          because:
+            stringFuseA === undefined
+              ? say`${strings} strings: the others feed ${figure(intoOneA, 'A', 0)} into a short in one of them.`
+              : say`Each of ${strings} strings has its own; the others feed ${figure(intoOneA, 'A', 0)} into a short in one.`,
+          ...(stringFuseA === undefined && {
+            remedy: say`Say in Run which fuse each string has; without one, put one in.`,
+          }),
+          work: {
+            formula: say`I_string = (n − 1) · U_charging ÷ R_string`,
+            substituted: [
+              say`n = ${strings}, R_string = ${inSeries} × ${digits(cellMilliohm, 2)} mΩ: ${figure(intoOneA, 'A', 0)}`,
+            ],
+            source: say`small-craft practice: banks in parallel are fused each`,
+            assumes: say`a dead short across one string, all alike; it must break that current`,
+          },
+        },
+        stringFuseA === undefined ? 'unproved' : 'holds',
+      ),
+    ];
+  });
 }

@@ -4,9 +4,19 @@ import type { Fuse } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { digits, figure } from '../units/figure.ts';
-import { type Assessment, type RunContext, surroundingsOf, thermalCable } from './assess.ts';
+import type { Assessment } from './assess.ts';
+import { type RunContext, surroundingsOf, thermalCable } from './loop.ts';
 import { worstFault } from './fault.ts';
-import { about, type FaultView, faultView, fusesOf, guessed, survivalWork } from './faultView.ts';
+import {
+  about,
+  type FaultView,
+  faultView,
+  fusesOf,
+  giveSource,
+  guessed,
+  survivalWork,
+  whyNoView,
+} from './faultView.ts';
 import { HOTTEST_AT_RATING_C, SHORT_ONLY_UP_TO } from './fuse.ts';
 import { steadyTemperature } from './heatBalance.ts';
 import { strictestAmps } from './schoolFindings.ts';
@@ -22,14 +32,13 @@ export function fuseLimits(
 ): Finding[] {
   const fuses = fusesOf(context);
   if (at.currentA === null || fuses.length === 0) return [];
-  const view = faultView(at, context, kind);
   return fuses.flatMap((fuse) => [
-    survives(fuse, at, view, context),
+    survives(fuse, at, faultView(at, context, kind, fuse.end), context),
     guards(fuse, at, kind, context, practice),
   ]);
 }
 
-function survives(fuse: Fuse, at: Assessment, view: FaultView | null, { run }: RunContext): Finding {
+function survives(fuse: Fuse, at: Assessment, view: FaultView | null, context: RunContext): Finding {
   const facts = { ...about(fuse, 'survives', say`Outlives a fault`), unit: 's', decimals: 2 } as const;
   const curve = fuse.curve ?? FUSES[fuse.kind].curve;
   if (!view) {
@@ -39,11 +48,11 @@ function survives(fuse: Fuse, at: Assessment, view: FaultView | null, { run }: R
       source: say`IEC 60364-5-54`,
       assumes: '',
     };
-    const because =
-      run.source.kind === 'unknown'
-        ? say`What a short can draw is not known.`
-        : say`It never settles, so no start is known.`;
-    return stated({ ...facts, value: null, because, remedy: say`Give the source in Run.`, work }, 'unproved');
+    const because = whyNoView(context, fuse.end, say`What a short can draw is not known.`);
+    return stated(
+      { ...facts, value: null, because, remedy: giveSource(context, fuse.end), work },
+      'unproved',
+    );
   }
   if (curve.length === 0) {
     const because = say`How fast a ${FUSES[fuse.kind].title} fuse clears is not known here.`;

@@ -2,7 +2,9 @@ import { asJudged, type Facts, type Finding, judgeAtMost, type Judged, stated } 
 import type { Duty } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
-import { type Assessment, type DutyAssessment, type RunContext, thermalCable, totalOhm } from './assess.ts';
+import type { Assessment, DutyAssessment } from './assess.ts';
+import { type RunContext, thermalCable, totalOhm } from './loop.ts';
+import { overChassis } from './dropFindings.ts';
 import { jacketResistance } from './heatBalance.ts';
 import { say } from '../words/say.ts';
 
@@ -61,7 +63,11 @@ function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Jud
   const worked = at.duty;
   const { dropPercent } = worked;
   return [
-    judgeAtMost('duty-drop', dropPercent, duty.dropPercent, 0, () => surgeDrop(at, worked, run.systemV)),
+    overChassis(
+      judgeAtMost('duty-drop', dropPercent, duty.dropPercent, 0, () => surgeDrop(at, worked, run.systemV)),
+      run,
+      { amps: worked.heaviestA, percent: dropPercent, mostPercent: duty.dropPercent },
+    ),
     peakFinding(at, worked, duty, kind),
   ];
 }

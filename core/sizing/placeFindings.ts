@@ -2,8 +2,8 @@ import { type Finding, stated } from '../finding.ts';
 import { MEETS, type Meets, type Run } from '../job/run.ts';
 import type { CableKind } from '../job/shop.ts';
 import { digits, figure } from '../units/figure.ts';
-import type { RunContext } from './assess.ts';
-import { chargingVolts } from './source.ts';
+import type { RunContext } from './loop.ts';
+import { chargedTo } from './source.ts';
 import { stretchesOf } from '../cutting/governingRun.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';
@@ -22,10 +22,15 @@ const MISFITS: Readonly<Record<Meets, (kind: CableKind) => string | null>> = {
 };
 
 /** Whether a kind of cable suits the place it runs through, one finding for each thing it meets. */
-export function placeFindings({ run }: RunContext, kind: CableKind): Finding[] {
+export function placeFindings({ run, glassed }: RunContext, kind: CableKind): Finding[] {
   const stretches = stretchesOf(run);
-  const checks = [
-    ...run.meets.map((meets) => ({ id: meets as string, title: MEETS[meets], misfit: MISFITS[meets](kind) })),
+  const checks: Suits[] = [
+    ...run.meets.map((meets) => ({
+      id: meets as string,
+      title: MEETS[meets],
+      misfit: meets === 'exhaust' && glassed ? null : MISFITS[meets](kind),
+      ...(meets === 'exhaust' && glassed && { stands: say`A glass sleeve keeps the heat off it.` }),
+    })),
     ...(stretches.some((own) => own.run.sun)
       ? [
           {
@@ -47,10 +52,18 @@ export function placeFindings({ run }: RunContext, kind: CableKind): Finding[] {
         ]
       : []),
   ];
-  return [...checks.map(({ id, title, misfit }) => suits(id, title, misfit, kind)), voltage(run, kind)];
+  return [...checks.map((own) => suits(own, kind)), voltage(run, kind)];
 }
 
-function suits(id: string, title: string, misfit: string | null, kind: CableKind): Finding {
+interface Suits {
+  readonly id: string;
+  readonly title: string;
+  readonly misfit: string | null;
+  /** Why it stands it, where that is not its own doing. */
+  readonly stands?: string;
+}
+
+function suits({ id, title, misfit, stands }: Suits, kind: CableKind): Finding {
   return stated(
     {
       id: `suits-${id}`,
@@ -59,7 +72,7 @@ function suits(id: string, title: string, misfit: string | null, kind: CableKind
       value: null,
       unit: '',
       decimals: 0,
-      because: misfit ? `${kind.title}: ${misfit}.` : say`${kind.title} stands it.`,
+      because: misfit ? `${kind.title}: ${misfit}.` : (stands ?? say`${kind.title} stands it.`),
       work: {
         formula: say`the kind’s construction against what it meets`,
         substituted: [
@@ -73,8 +86,8 @@ function suits(id: string, title: string, misfit: string | null, kind: CableKind
   );
 }
 
-function voltage({ source, systemV }: Run, kind: CableKind): Finding {
-  const { volts, how } = chargingVolts(source, systemV);
+function voltage(run: Run, kind: CableKind): Finding {
+  const { volts, how } = chargedTo(run);
   return stated(
     {
       id: 'suits-volts',

@@ -1,7 +1,9 @@
 import { type Finding, stated } from '../finding.ts';
 import type { Run } from '../job/run.ts';
 import { digits, figure } from '../units/figure.ts';
-import { type Assessment, totalOhm } from './assess.ts';
+import type { Assessment } from './assess.ts';
+import { totalOhm } from './loop.ts';
+import { heaviestStepA } from './loadIn.ts';
 import { PLACINGS } from './placing.ts';
 import { say } from '../words/say.ts';
 
@@ -15,15 +17,20 @@ function current(run: Run, at: Assessment): Finding {
   const facts = { id: 'current', stage: 'run', title: say`Amps drawn`, unit: 'A', decimals: 1 } as const;
   if (load.kind === 'amps') {
     const isIdle = load.amps === 0 && !run.duty;
+    const surgeA = load.amps === 0 ? heaviestStepA(run.duty) : 0;
     return stated(
       {
         ...facts,
-        value: load.amps,
-        because: isIdle ? say`Nothing is drawn: say what the cable carries.` : say`As said, continuous.`,
+        value: surgeA > 0 ? surgeA : load.amps,
+        because: isIdle
+          ? say`Nothing is drawn: say what the cable carries.`
+          : surgeA > 0
+            ? say`The heaviest step of its duty; nothing is held for ever.`
+            : say`As said, continuous.`,
         ...(isIdle && { remedy: say`Give continuous amps, watts, or a surge.` }),
         work: {
           formula: 'I',
-          substituted: [`= ${figure(load.amps, 'A', 1)}`],
+          substituted: [`= ${figure(surgeA > 0 ? surgeA : load.amps, 'A', 1)}`],
           source: say`typed`,
           assumes: '',
         },

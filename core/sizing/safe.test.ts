@@ -12,7 +12,7 @@ import { parseQuantity } from '../units/quantity.ts';
 import { cases } from '../validFixture.ts';
 import { workUp } from '../workup.ts';
 import { followSteps } from './transient.ts';
-import { thermalCable } from './assess.ts';
+import { thermalCable } from './loop.ts';
 import { chargingVolts, type Source } from './source.ts';
 
 const shop = genericShop();

@@ -4,6 +4,7 @@ import {
   SHORT_AMPS_PER_AH,
   SHORT_PER_CRANKING_AMP,
 } from '../catalogue/tables/sources.ts';
+import type { EndName } from '../job/end.ts';
 import { say } from '../words/say.ts';
 
 /** What is known of the source behind a cable. */
@@ -15,9 +16,11 @@ export type Source =
       readonly cellMilliohm: number;
       readonly inSeries: number;
       readonly strings: number;
+      /** The fuse in each string, A. */
+      readonly stringFuseA?: number | undefined;
     }
   | { readonly kind: 'battery'; readonly chemistry: Chemistry; readonly ampHours: number }
-  | { readonly kind: 'cranking'; readonly crankingA: number };
+  | { readonly kind: 'cranking'; readonly crankingA: number; readonly ratedC?: 27 | 0 | -18 | undefined };
 
 /** The source's own resistance, and whether it is more than an estimate. */
 export interface SourceResistance {
@@ -71,6 +74,35 @@ export function sourceResistance(source: Source, nominalV: number): SourceResist
 function cellsOf(kind: keyof typeof CELLS, nominalV: number): number {
   const isCalledAsLead = kind === 'lfp' && Math.abs(nominalV / 12 - Math.round(nominalV / 12)) < 0.001;
   return Math.max(1, Math.round(nominalV / (isCalledAsLead ? 3 : CELLS[kind].nominalV)));
+}
+
+/** What of a run says what feeds it. */
+interface Fed {
+  readonly systemV: number;
+  readonly source: Source;
+  readonly bothEndsLive: boolean;
+  readonly farSource?: Source | undefined;
+  readonly chargingV?: number | undefined;
+}
+
+/** The source that feeds a short beside a fuse at an end: where both ends are live, each has its own. */
+export const sourceAt = ({ source, farSource, bothEndsLive }: Fed, end?: EndName): Source =>
+  bothEndsLive && end === 'B' ? (farSource ?? { kind: 'unknown' }) : source;
+
+/** Every source of a run. */
+export const sourcesOf = (run: Fed): readonly Source[] =>
+  run.bothEndsLive ? [run.source, sourceAt(run, 'B')] : [run.source];
+
+/**
+ * Highest voltage that a run is charged to, V: as typed, else the highest that any of its sources is.
+ *
+ * @example chargedTo({ systemV: 12, source: { kind: 'unknown' }, bothEndsLive: false }).volts // 14.6
+ */
+export function chargedTo(run: Fed): ChargingVolts {
+  if (run.chargingV !== undefined) return { volts: run.chargingV, how: say`as typed` };
+  return sourcesOf(run)
+    .map((source) => chargingVolts(source, run.systemV))
+    .reduce((most, own) => (own.volts > most.volts ? own : most));
 }
 
 /** Highest voltage a source is charged to, and how that is known. */

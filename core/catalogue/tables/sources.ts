@@ -23,6 +23,21 @@ export const CELLS = {
  */
 export const CUSTOMARY_MILLIOHM = 1;
 
+/**
+ * What a sound chassis or block drops with its straps and joints, mΩ: offered, never taken for granted. Source:
+ * customary. Confidence: low; it is measured with a meter.
+ */
+export const CUSTOMARY_CHASSIS_MILLIOHM = 2;
+
+/**
+ * A cold engine asks more amps, a cold lead battery gives fewer: times those at 27 °C. Source: handbook. Confidence: low.
+ */
+export const COLD_CRANKING = [
+  { atC: 27, asks: 1, gives: 1 },
+  { atC: 0, asks: 1.55, gives: 0.65 },
+  { atC: -18, asks: 2.1, gives: 0.4 },
+] as const;
+
 /** Typical resistance of devices on a loop. Source: typical drops at rating; the device's sheet governs. */
 export const DEVICES = {
   fuse: { title: say`fuse`, voltsAtRating: 0.09, milliohm: null },

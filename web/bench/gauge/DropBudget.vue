@@ -12,8 +12,9 @@ import {
 import { computed } from 'vue';
 import { Bar } from 'vue-chartjs';
 import type { Run } from '../../../core/job/run.ts';
-import type { Assessment, Spender } from '../../../core/sizing/assess.ts';
-import { governingDrop } from '../../../core/sizing/governing.ts';
+import type { Assessment } from '../../../core/sizing/assess.ts';
+import type { Spender } from '../../../core/sizing/loop.ts';
+import { dropShares, governingDrop } from '../../../core/sizing/governing.ts';
 import { digits, figure } from '../../../core/units/figure.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
 import { say } from '../../../core/words/say.ts';
@@ -26,16 +27,9 @@ Chart.register(BarController, BarElement, LinearScale, CategoryScale);
 const colours = useChartColours();
 /** The load or the heaviest step, whichever comes nearer to its limit. */
 const drop = computed(() => governingDrop(at, run));
-const amps = computed(() => (drop.value.of === 'surge' ? (at.duty?.heaviestA ?? 0) : (at.currentA ?? 0)));
 const limit = computed(() => drop.value.limitPercent);
-const spenders = computed(() => (drop.value.of === 'surge' ? (at.duty?.spenders ?? []) : at.spenders));
-const shares = computed(() =>
-  spenders.value.map((spender) => ({
-    ...spender,
-    percent: ((amps.value * spender.ohm) / run.systemV) * 100,
-  })),
-);
-const total = computed(() => shares.value.reduce((sum, { percent }) => sum + percent, 0));
+const shares = computed(() => dropShares(at, run));
+const total = computed(() => drop.value.percent);
 const colourOf = (kind: Spender['kind']) =>
   ({
     cable: colours.value.copper,
@@ -103,7 +97,7 @@ const spoken = computed(
     <header class="flex items-baseline justify-between border-b border-line pb-1">
       <h3 class="figure text-[17px] font-semibold">{{ say`Who spends the drop` }}</h3>
       <p class="note">
-        {{ say`${figure(total, '%', 2)} of ${figure(limit, '%', 1)} at ${figure(amps, 'A', 0)}` }}
+        {{ say`${figure(total, '%', 2)} of ${figure(limit, '%', 1)} at ${figure(drop.amps, 'A', 0)}` }}
       </p>
     </header>
     <div class="mt-1 h-[66px]">

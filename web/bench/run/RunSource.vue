@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { choicesOf } from '../../ui/choicesOf.ts';
 import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { type FuseKind, FUSE_PLACES, type FusePlace, FUSES } from '../../../core/catalogue/tables/fuses.ts';
-import { type Chemistry, SHORT_AMPS_PER_AH } from '../../../core/catalogue/tables/sources.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import type { Cable } from '../../../core/job/cable.ts';
 import { END_NAMES } from '../../../core/job/end.ts';
-import type { Fuse, Run } from '../../../core/job/run.ts';
+import type { Fuse } from '../../../core/job/run.ts';
+import { heldAmps } from '../../../core/sizing/assess.ts';
 import { proposedFuse } from '../../../core/sizing/fuse.ts';
+import { chargedTo } from '../../../core/sizing/source.ts';
+import { digits } from '../../../core/units/figure.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
@@ -18,6 +19,7 @@ import StageSection from '../StageSection.vue';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { parseCurve, writtenCurve } from './curveText.ts';
+import SourceFields from './SourceFields.vue';
 import { useRunEdit } from './useRunEdit.ts';
 import AddButton from '../../ui/AddButton.vue';
 import { MOST } from '../../../core/job/limits.ts';
@@ -30,28 +32,10 @@ const bench = useBench();
 const { prefs } = usePrefs();
 const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
 const run = computed(() => cable.run);
-const source = computed(() => run.value.source);
 
-const SOURCES = [
-  { value: 'unknown', title: say`not said` },
-  { value: 'typed', title: say`its resistance` },
-  { value: 'cells', title: say`cells`, note: say`mΩ of one, in series, strings` },
-  { value: 'battery', title: say`ampere-hours`, note: say`an estimate, low confidence` },
-  { value: 'cranking', title: say`cranking amps`, note: say`an estimate, low confidence` },
-] as const;
-const CHEMISTRIES = choicesOf(Object.keys(SHORT_AMPS_PER_AH) as Chemistry[]);
-function setSource(kind: Run['source']['kind']): void {
-  const options: Readonly<Record<Run['source']['kind'], Run['source']>> = {
-    unknown: { kind: 'unknown' },
-    typed: { kind: 'typed', milliohm: 4 },
-    cells: { kind: 'cells', cellMilliohm: 0.3, inSeries: 8, strings: 1 },
-    battery: { kind: 'battery', chemistry: 'agm', ampHours: 200 },
-    cranking: { kind: 'cranking', crankingA: 800 },
-  };
-  setRun('source', say`source`)(options[kind]);
-}
-const change = (part: Partial<Run['source']>) =>
-  editRun(say`source`, (draft) => void Object.assign(draft.source, part));
+const setSource = (key: 'source' | 'farSource') => setRun(key, say`source`);
+const clearCharging = () => editRun(say`charging volts`, (draft) => void delete draft.chargingV);
+const clearColdest = () => editRun(say`coldest start`, (draft) => void delete draft.coldestC);
 
 const FUSE_KINDS = (Object.entries(FUSES) as [FuseKind, { title: string; curve: readonly unknown[] }][]).map(
   ([value, { title, curve }]) => ({
@@ -65,16 +49,24 @@ const PLACES = (Object.entries(FUSE_PLACES) as [FusePlace, { title: string; most
 );
 const ENDS = END_NAMES.map((value) => ({ value, title: value }));
 function addFuse(): void {
-  const { currentA } = work.choice.taken.at;
+  const { at } = work.choice.taken;
+  const heldA = at.currentA === null ? null : heldAmps(at);
   const { fuseOverLoad } = bench.shop.practice;
-  editRun(say`fuse`, (draft) => void draft.fuses.push(proposedFuse(cable.run, currentA, fuseOverLoad)));
+  editRun(say`fuse`, (draft) => void draft.fuses.push(proposedFuse(cable.run, heldA, fuseOverLoad)));
 }
 const removeFuse = (i: number) => editRun(say`fuse`, ({ fuses }) => void fuses.splice(i, 1));
 const setFuse = (i: number, part: Partial<Fuse>) =>
   editRun(say`fuse`, ({ fuses }) => void Object.assign(fuses[i] ?? {}, part));
-function setCurve(i: number, text: string): void {
+function setCurve(i: number, which: 'curve' | 'melts', text: string): void {
+  if (text === '') {
+    editRun(say`fuse`, ({ fuses }) => {
+      if (which === 'curve') delete fuses[i]?.curve;
+      else delete fuses[i]?.melts;
+    });
+    return;
+  }
   const curve = parseCurve(text);
-  if (curve.ok) setFuse(i, { curve: [...curve.points] });
+  if (curve.ok) setFuse(i, { [which]: [...curve.points] });
 }
 const waive = (i: number, why: string) =>
   editRun(say`waiver`, ({ fuses }) => {
@@ -88,77 +80,44 @@ const waive = (i: number, why: string) =>
 <template>
   <StageSection :title="say`Source and fuse`">
     <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
-      <ChoiceField
-        :label="say`The source is known by`"
-        :model-value="source.kind"
-        :choices="SOURCES"
-        @update:model-value="setSource"
+      <SourceFields
+        :source="run.source"
+        :where="run.bothEndsLive ? say`, end ${'A'}` : ''"
+        @change="setSource('source')"
+      />
+    </div>
+    <div v-if="run.bothEndsLive" class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
+      <SourceFields
+        :source="run.farSource ?? { kind: 'unknown' }"
+        :where="say`, end ${'B'}`"
+        @change="setSource('farSource')"
+      />
+    </div>
+    <div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
+      <QuantityField
+        :label="say`Charged to at most`"
+        kind="voltage"
+        :model-value="run.chargingV ?? null"
+        :least="1"
+        :most="1500"
+        :decimals="1"
+        optional
+        :placeholder="digits(chargedTo(run).volts, 1)"
+        :hint="say`else by its chemistry`"
+        @update:model-value="setRun('chargingV', say`charging volts`)($event)"
+        @clear="clearCharging"
       />
       <QuantityField
-        v-if="source.kind === 'typed'"
-        :label="say`Source resistance`"
-        kind="milliohm"
-        :model-value="source.milliohm"
-        :least="0.01"
-        :most="1000"
-        :decimals="3"
-        @update:model-value="(milliohm) => change({ milliohm })"
-      />
-      <template v-else-if="source.kind === 'cells'">
-        <QuantityField
-          :label="say`One cell`"
-          kind="milliohm"
-          :model-value="source.cellMilliohm"
-          :least="0.01"
-          :most="100"
-          :decimals="3"
-          @update:model-value="(cellMilliohm) => change({ cellMilliohm })"
-        />
-        <QuantityField
-          :label="say`In series`"
-          kind="number"
-          :model-value="source.inSeries"
-          :least="1"
-          :most="400"
-          :decimals="0"
-          @update:model-value="(count) => change({ inSeries: Math.round(count) })"
-        />
-        <QuantityField
-          :label="say`Strings`"
-          kind="number"
-          :model-value="source.strings"
-          :least="1"
-          :most="40"
-          :decimals="0"
-          @update:model-value="(count) => change({ strings: Math.round(count) })"
-        />
-      </template>
-      <template v-else-if="source.kind === 'battery'">
-        <ChoiceField
-          :label="say`Kind of battery`"
-          :model-value="source.chemistry"
-          :choices="CHEMISTRIES"
-          @update:model-value="(chemistry) => change({ chemistry })"
-        />
-        <QuantityField
-          :label="say`Ampere-hours`"
-          kind="number"
-          :model-value="source.ampHours"
-          :least="1"
-          :most="100000"
-          :decimals="0"
-          @update:model-value="(ampHours) => change({ ampHours })"
-        />
-      </template>
-      <QuantityField
-        v-else-if="source.kind === 'cranking'"
-        :label="say`Cold-cranking amps`"
-        kind="current"
-        :model-value="source.crankingA"
-        :least="50"
-        :most="5000"
+        v-if="run.starter"
+        :label="say`Coldest it must start in`"
+        kind="temperature"
+        :model-value="run.coldestC ?? null"
+        :least="-60"
+        :most="60"
         :decimals="0"
-        @update:model-value="(crankingA) => change({ crankingA })"
+        optional
+        @update:model-value="setRun('coldestC', say`coldest start`)($event)"
+        @clear="clearColdest"
       />
     </div>
     <div class="mt-3 mb-2 flex flex-wrap gap-x-6 gap-y-4">
@@ -233,7 +192,15 @@ const waive = (i: number, why: string) =>
           :longest="200"
           :check="(text) => (text === '' ? '' : parseCurve(text).sentence)"
           :hint="say`× rating, seconds: 1.5 200, 3 4`"
-          @update:model-value="(text) => setCurve(i, text)"
+          @update:model-value="(text) => setCurve(i, 'curve', text)"
+        />
+        <TextField
+          :label="say`Melts not before, fuse ${i + 1}`"
+          :model-value="writtenCurve(fuse.melts ?? [])"
+          :longest="200"
+          :check="(text) => (text === '' ? '' : parseCurve(text).sentence)"
+          :hint="say`its shortest curve: × rating, seconds`"
+          @update:model-value="(text) => setCurve(i, 'melts', text)"
         />
         <TextField
           :label="say`Waiver of fuse ${i + 1}`"

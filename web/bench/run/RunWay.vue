@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
-import { type DeviceKind, DEVICES } from '../../../core/catalogue/tables/sources.ts';
+import {
+  CUSTOMARY_CHASSIS_MILLIOHM,
+  type DeviceKind,
+  DEVICES,
+} from '../../../core/catalogue/tables/sources.ts';
 import type { Cable } from '../../../core/job/cable.ts';
 import type { Run } from '../../../core/job/run.ts';
 import { deviceMilliohm } from '../../../core/sizing/devices.ts';
@@ -46,7 +50,7 @@ function setReturn(kind: Run['return']['kind']): void {
   editRun(say`return path`, (draft) => {
     const options: Readonly<Record<Run['return']['kind'], Run['return']>> = {
       cable: { kind: 'cable', lengthMm: draft.lengthMm },
-      chassis: { kind: 'chassis', milliohm: 0.5 },
+      chassis: { kind: 'chassis' },
       circuit: { kind: 'circuit', name: circuits.value[0] ?? say`Circuit 1` },
       none: { kind: 'none' },
     };
@@ -116,10 +120,14 @@ function deviceHint(i: number): string {
         v-else-if="run.return.kind === 'chassis'"
         :label="say`Chassis and straps`"
         kind="milliohm"
-        :model-value="run.return.milliohm"
+        :model-value="run.return.milliohm ?? null"
         :least="0"
         :most="1000"
         :decimals="3"
+        optional
+        :placeholder="say`not given`"
+        :hint="say`measured with its straps; a sound one has about ${CUSTOMARY_CHASSIS_MILLIOHM}`"
+        @clear="setRun('return', say`chassis`)({ kind: 'chassis' })"
         @update:model-value="(milliohm) => setRun('return', say`chassis`)({ kind: 'chassis', milliohm })"
       />
       <TextField

@@ -1,0 +1,116 @@
+import { type Finding, stated } from '../finding.ts';
+import type { Run } from '../job/run.ts';
+import { stretchesOf } from '../cutting/governingRun.ts';
+import { digits, figure } from '../units/figure.ts';
+import { ENGINE_SPACE_C } from './loop.ts';
+import { chargedTo, sourcesOf } from './source.ts';
+import { say } from '../words/say.ts';
+
+/** Air so far under that of an engine space was not meant for one, °C. */
+const COOL_FOR_ENGINE_C = 25;
+/** A battery that is still used under this share of its nominal voltage is asked about. */
+const LOW_SHARE = 0.6;
+/** Volts of one cell: under and over these it is none that is made. */
+const CELL_V = { least: 1.8, most: 3.8 } as const;
+
+/**
+ * A run whose load can be worked: a lowest battery voltage above the highest it is charged to is no lowest, and would
+ * make the amps too few. The nominal voltage stands for it until it is given again.
+ */
+export function withSoundLoad(run: Run): Run {
+  const { load, systemV } = run;
+  return load.kind === 'watts' && load.lowestV > chargedTo(run).volts
+    ? { ...run, load: { ...load, lowestV: systemV } }
+    : run;
+}
+
+/** What is given of one cable that cannot all be true, or was hardly meant: each is asked about. */
+export function askFindings(run: Run): Finding[] {
+  return [...lowestBattery(run), ...engineAir(run), ...cells(run)];
+}
+
+const asked = (
+  id: string,
+  title: string,
+  state: 'unproved' | 'watch',
+  says: { because: string; remedy: string; formula: string; figures: string },
+): Finding =>
+  stated(
+    {
+      id,
+      stage: 'run',
+      title,
+      value: null,
+      unit: '',
+      decimals: 0,
+      because: says.because,
+      remedy: says.remedy,
+      work: {
+        formula: says.formula,
+        substituted: [says.figures],
+        source: say`what is given for this cable, one thing held against another`,
+        assumes: '',
+      },
+    },
+    state,
+  );
+
+function lowestBattery(run: Run): Finding[] {
+  const { load, systemV } = run;
+  if (load.kind !== 'watts') return [];
+  const { volts, how } = chargedTo(run);
+  const { lowestV } = load;
+  const figures = say`lowest ${figure(lowestV, 'V', 1)}, nominal ${figure(systemV, 'V', 1)}, charged to ${figure(volts, 'V', 1)} (${how})`;
+  const title = say`Lowest battery voltage`;
+  if (lowestV > volts) {
+    return [
+      asked('asks-lowest', title, 'unproved', {
+        because: say`${figure(lowestV, 'V', 1)} is above the ${figure(volts, 'V', 1)} that it is charged to: ${figure(systemV, 'V', 1)} is reckoned with until it is given.`,
+        remedy: say`Give the voltage to which the battery may fall while the load must still run.`,
+        formula: say`lowest ≤ highest charging volts`,
+        figures,
+      }),
+    ];
+  }
+  if (lowestV < LOW_SHARE * systemV) {
+    return [
+      asked('asks-lowest', title, 'watch', {
+        because: say`${figure(lowestV, 'V', 1)} is a battery far beyond empty: the amps are as many as that makes them.`,
+        remedy: say`Look at the figure, or at the system voltage.`,
+        formula: say`lowest ≥ ${LOW_SHARE} × nominal`,
+        figures,
+      }),
+    ];
+  }
+  return [];
+}
+
+function engineAir(run: Run): Finding[] {
+  const cool = stretchesOf(run).find((own) => own.run.engineSpace && own.run.ambientC < COOL_FOR_ENGINE_C);
+  if (!cool) return [];
+  const { ambientC } = cool.run;
+  return [
+    asked('asks-engine-air', say`Air of the engine space`, 'watch', {
+      because: say`${figure(ambientC, '°C', 0)} in an engine space: ${figure(ENGINE_SPACE_C, '°C', 0)} is reckoned with, as while the engine runs.`,
+      remedy: say`Give the air there with the engine running, or say that it is no engine space.`,
+      formula: say`air of an engine space ≥ ${figure(ENGINE_SPACE_C, '°C', 0)}`,
+      figures: say`given ${figure(ambientC, '°C', 0)}`,
+    }),
+  ];
+}
+
+function cells(run: Run): Finding[] {
+  return sourcesOf(run).flatMap((source, i) => {
+    if (source.kind !== 'cells') return [];
+    const each = run.systemV / source.inSeries;
+    if (each >= CELL_V.least && each <= CELL_V.most) return [];
+    return [
+      asked(i === 0 ? 'asks-cells' : 'asks-cells-B', say`Cells in series`, 'unproved', {
+        because: say`${source.inSeries} cells in series on ${figure(run.systemV, 'V', 1)} would be ${figure(each, 'V', 2)} each: no cell is.`,
+        remedy: say`Give how many cells stand in series: six of lead or four of LFP make 12 V.`,
+        formula: say`U_nominal ÷ cells between ${digits(CELL_V.least, 1)} and ${digits(CELL_V.most, 1)} V`,
+        figures: say`${figure(run.systemV, 'V', 1)} ÷ ${source.inSeries} = ${figure(each, 'V', 2)}`,
+      }),
+    ];
+  });
+}
