@@ -188,21 +188,22 @@ export function stepped(candidates: readonly Candidate[], from: Candidate, steps
 }
 
 function schoolAnswers(candidates: readonly Candidate[], practice: HousePractice): SchoolAnswer[] {
-  const first = candidates[0];
-  if (!first) return [];
+  // What no size can deliver is asked of the thickest.
+  const asked = candidates.find(({ at }) => at.currentA !== null) ?? candidates.at(-1);
+  if (!asked) return [];
   const smallestWhere = (accepts: (at: Assessment) => boolean) =>
     candidates.find(({ at }) => accepts(at)) ?? null;
   const carries = (at: Assessment, school: 'inch' | 'metric' | 'heat') =>
     at.currentA !== null && countedAmps(at) <= (allowedBy(at, school) ?? 0);
   const accepted: Readonly<Record<School, Candidate | null>> = {
-    quick: smallestWhere((at) => at.copperMm2 * at.parallel >= at.quickMm2),
+    quick: smallestWhere((at) => at.currentA !== null && at.copperMm2 * at.parallel >= at.quickMm2),
     inch: smallestWhere((at) => carries(at, 'inch')),
     metric: smallestWhere((at) => carries(at, 'metric')),
     heat: smallestWhere((at) => carries(at, 'heat')),
   };
   return (Object.keys(accepted) as School[]).map((school) => {
     const candidate = accepted[school];
-    const { at } = candidate ?? first;
+    const { at } = candidate ?? asked;
     return {
       school,
       switchedOn: practice.schools[school],

@@ -57,8 +57,10 @@ const curves = computed((): Curve[] => {
   const drop = governingDrop(taken.at, run);
   const hottest = hottestC(taken.at);
   const { limitC } = taken.at;
-  const dropOf = ({ at }: Candidate) =>
-    drop.of === 'surge' ? (at.duty?.dropPercent ?? null) : at.dropPercent;
+  const dropOf = ({ at }: Candidate) => {
+    if (drop.of === 'surge') return at.duty?.dropPercent ?? null;
+    return at.currentA === null ? null : at.dropPercent;
+  };
   return [
     {
       id: 'drop',
