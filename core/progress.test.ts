@@ -3,7 +3,8 @@ import { genericShop } from './catalogue/genericShop.ts';
 import type { Cable } from './job/cable.ts';
 import { newCable } from './job/newCable.ts';
 import { limitWords, sealRecord, valueWords } from './proof/record.ts';
-import { governingDrop, hottestC } from './sizing/governing.ts';
+import { dropShares, governingDrop, hottestC } from './sizing/governing.ts';
+import type { Spender } from './sizing/loop.ts';
 import { canCrimp } from './termination/canCrimp.ts';
 import { ALONE, matesOf } from './jobContext.ts';
 import { workUpCable } from './workup.ts';
@@ -78,10 +79,21 @@ describe('what governs', () => {
     duty: { steps: [{ amps: 300, seconds: 10 }], repeats: false, dropPercent: 10 },
   };
   const duty = (dropPercent: number) => ({ heaviestA: 300, rmsA: 0, cycle: null, spenders: [], dropPercent });
+  const at = (dropPercent: number, own: ReturnType<typeof duty> | null) => ({
+    ...{ dropPercent, duty: own, currentA: 100 },
+    spenders: [
+      { label: 'this cable', kind: 'cable', ohm: 0.0012 },
+      { label: 'return', kind: 'return', ohm: 0.0012 },
+    ] satisfies Spender[],
+  });
   test('the load or the surge, whichever comes nearer to its own limit', () => {
-    expect(governingDrop({ dropPercent: 2, duty: duty(5) }, run)).toMatchObject({ of: 'load', percent: 2 });
-    expect(governingDrop({ dropPercent: 1, duty: duty(5) }, run)).toMatchObject({ of: 'surge', percent: 5 });
-    expect(governingDrop({ dropPercent: 1, duty: null }, run)).toMatchObject({ of: 'load' });
+    expect(governingDrop(at(2, duty(5)), run)).toMatchObject({ of: 'load', percent: 2, amps: 100 });
+    expect(governingDrop(at(1, duty(5)), run)).toMatchObject({ of: 'surge', percent: 5, amps: 300 });
+    expect(governingDrop(at(1, null), run)).toMatchObject({ of: 'load' });
+  });
+  test('its shares are I · R ÷ U, and together the drop', () => {
+    const shares = dropShares(at(2, null), { ...run, systemV: 12 });
+    expect(shares.map(({ percent }) => percent)).toEqual([expect.closeTo(1, 9), expect.closeTo(1, 9)]);
   });
   test('the hottest moment is the peak of the duty, or what is held', () => {
     const cycle = {

@@ -55,20 +55,25 @@ const tooSmall = (page: Page) =>
     return found;
   });
 
-for (const [width, language] of [
-  [320, 'en'],
-  [320, 'nl'],
-  [390, 'nl'],
-  [820, 'nl'],
+for (const [language, widths] of [
+  ['en', [320]],
+  ['nl', [820, 390, 320]],
 ] as const) {
   test.describe(`in ${language}`, () => {
     test.use({ locale: language });
-    test(`no page is wider than a window of ${width}`, async ({ page }) => {
+    test(`no page is wider than a window of ${widths.join(', ')}`, async ({ page }) => {
       test.setTimeout(180_000);
       const app = new App(page);
-      await page.setViewportSize({ width, height: 800 });
-      await page.goto('/demo');
       const wide: string[] = [];
+      const look = async (name: string) => {
+        for (const width of widths) {
+          await page.setViewportSize({ width, height: 800 });
+          const over = await tooWide(page);
+          if (over) wide.push(`${name} at ${width}: ${over}`);
+        }
+      };
+      await page.setViewportSize({ width: widths[0], height: 800 });
+      await page.goto('/demo');
       for (const [name, path] of Object.entries(VIEWS)) {
         await app.go(path);
         await expect(page.locator('main').first()).toBeVisible();
@@ -76,8 +81,7 @@ for (const [width, language] of [
         // What is behind tabs is as wide as what is in front.
         const tabs = page.getByRole('tab');
         for (let i = 0; i <= (await tabs.count()); i += 1) {
-          const over = await tooWide(page);
-          if (over) wide.push(`${name} ${i}: ${over}`);
+          await look(`${name} ${i}`);
           if (i < (await tabs.count())) await tabs.nth(i).click();
         }
       }
@@ -86,7 +90,8 @@ for (const [width, language] of [
         .first()
         .click({ timeout: 2000 })
         .catch(() => {});
-      expect([...wide, await tooWide(page)].filter(Boolean)).toEqual([]);
+      await look('the menu');
+      expect(wide).toEqual([]);
     });
   });
 }

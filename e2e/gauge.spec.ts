@@ -61,10 +61,14 @@ test('a fuse: breaking, clearing, guarding, carrying, where it stands, and who a
 }) => {
   const app = await openCable(page, 'marrow/cable/ch1/gauge');
   const row = (name: RegExp) => app.ledger.getByRole('button', { name });
-  await expect(row(/Fuse can break/)).toContainText('fails');
   await expect(row(/A fuse at each source/)).toContainText('holds');
+  // The bank at B gives far more than the battery at A: a block breaks the one and not the other.
   await app.stage('Run');
-  await app.choose('Fuse 1 kind', /^class T/);
+  await app.choose('Fuse 2 kind', /^battery-post block/);
+  await app.stage('Gauge');
+  await expect(row(/Fuse can break.*end B|Fuse can break.* B /)).toContainText('fails');
+  await app.stage('Run');
+  await app.choose('Fuse 2 kind', /^class T/);
   await app.stage('Gauge');
   await expect(row(/Fuse can break/)).not.toContainText('fails');
   await app.stage('Run');
@@ -75,6 +79,44 @@ test('a fuse: breaking, clearing, guarding, carrying, where it stands, and who a
   await expect(row(/Fuse from source/)).toContainText('fails');
   await row(/Fuse carries it/).click();
   await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
+});
+
+test('a source at each end is two, strings are asked for their fuse, and a cold start is reckoned', async ({
+  page,
+}) => {
+  const app = await openCable(page, 'marrow/cable/ch1/run');
+  const row = (name: RegExp) => app.ledger.getByRole('button', { name });
+  await app.choose('The source is known by, end A', /^not said/);
+  await app.type('Fuse of each string, end B', '');
+  await app.type('Charged to at most', '14.2');
+  await app.stage('Gauge');
+  await expect(row(/A fuse to each string, end B/)).toContainText('not proved');
+  await expect(row(/Outlives a fault/)).toContainText(/A\W*not proved\W*B[\d.]+/);
+  await row(/Rated for the volts/).click();
+  await expect(app.ledger).toContainText('charging brings 14.2');
+  await app.go('/job/marrow/cable/st1/run');
+  await app.type('Coldest it must start in', '-25');
+  await app.stage('Gauge');
+  await expect(row(/Cranking, cold/)).toContainText('fails');
+  await row(/Volts at the starter, cold/).click();
+  await expect(app.ledger).toContainText('handbook');
+});
+
+test('where no size does, what would is said; a chassis is measured or taken as customary', async ({
+  page,
+}) => {
+  const app = await openCable(page, 'marrow/cable/in1/run');
+  await app.type('Power given out', '9 kW');
+  await app.stage('Gauge');
+  await app.ledger.getByRole('button', { name: /What would do/ }).click();
+  await expect(app.ledger).toContainText(/What would: .*48/);
+  await app.go('/job/marrow/cable/wn1/run');
+  await app.type('Chassis and straps', '');
+  await app.stage('Gauge');
+  const drop = app.ledger.getByRole('button', { name: /Drop at the load|Surge drop/ }).first();
+  await expect(drop).toContainText('not proved');
+  await drop.click();
+  await expect(app.ledger).toContainText('customary 2 mΩ of a sound one');
 });
 
 test('a short-only fuse stands by a name and a reason', async ({ page }) => {

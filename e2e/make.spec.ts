@@ -64,6 +64,27 @@ test('a die that will not close stops the steps, with the way out and no way pas
   await expect(page).toHaveURL(/th3\/ends$/);
 });
 
+test('a burnt sleeve: a new one from the free end asks for the layers again, and only for those', async ({
+  page,
+}) => {
+  const app = await atTheBench(page, 'en1', 'shrink.A');
+  await sign(page);
+  await page.getByRole('button', { name: 'It went wrong' }).click();
+  await page.getByRole('button', { name: 'sleeve split or burnt' }).click();
+  const ways = page.getByRole('dialog');
+  await expect(ways).toContainText('Bring a wide one on over the palm');
+  await ways.getByRole('button', { name: /Do this\s*: Slide one along from end B/ }).click();
+  await expect(current(page)).toContainText('Layers on');
+  await app.saved();
+  const steps = page.getByRole('list', { name: 'Steps' });
+  await expect(steps.getByRole('button', { name: /Crimp A, 1.*done/ })).toBeVisible();
+  // Nothing at B goes on without it.
+  await page.goto('/job/teasel/bench/en1?step=crimp-1.B');
+  await expect(doing(page)).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(gate(page)).toContainText('layers are on the cable');
+});
+
 test('no sleeve is shrunk before the hot-work list of the day, which counts for all of the job', async ({
   page,
 }) => {

@@ -33,7 +33,6 @@ const { prefs } = usePrefs();
 const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
 const run = computed(() => cable.run);
 
-const setSource = (key: 'source' | 'farSource') => setRun(key, say`source`);
 const clearCharging = () => editRun(say`charging volts`, (draft) => void delete draft.chargingV);
 const clearColdest = () => editRun(say`coldest start`, (draft) => void delete draft.coldestC);
 
@@ -83,14 +82,14 @@ const waive = (i: number, why: string) =>
       <SourceFields
         :source="run.source"
         :where="run.bothEndsLive ? say`, end ${'A'}` : ''"
-        @change="setSource('source')"
+        @change="setRun('source', say`source`)($event)"
       />
     </div>
     <div v-if="run.bothEndsLive" class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
       <SourceFields
         :source="run.farSource ?? { kind: 'unknown' }"
         :where="say`, end ${'B'}`"
-        @change="setSource('farSource')"
+        @change="setRun('farSource', say`source`)($event)"
       />
     </div>
     <div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
