@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { LAYERS } from '../catalogue/tables/layers.ts';
 import type { Cable } from '../job/cable.ts';
 import type { End } from '../job/end.ts';
 import type { Shop, Sleeve } from '../job/shop.ts';
@@ -38,6 +40,38 @@ describe('through the hole of the route', () => {
     const { ends } = through(20, {}, { inPlace: { swingMm: 400, solidFloor: false } });
     expect(ends.A.tool?.kind).toBe('bench hydraulic');
     expect(ends.B.tool?.kind ?? 'none').not.toBe('bench hydraulic');
+  });
+  test('all that is on a finished end passes, not its lug alone', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 14, max: 40, noNaN: true }),
+        fc.subarray(['braid', 'glass', 'label', 'boot', 'band'] as const),
+        (holeMm, layers) => {
+          const { passage, ends, conductor } = through(holeMm, { pulledEnd: 'B' }, { layers });
+          const { lug, sleeve } = ends.B;
+          if (!passage?.finished || !lug || !sleeve) return;
+          const walls = layers.reduce(
+            (mm, layer) => mm + (LAYERS[layer].caught ? LAYERS[layer].wallMm : 0),
+            0,
+          );
+          const outsides = [
+            Math.hypot(lug.palmWidthMm, lug.palmThicknessMm),
+            lug.outerMm + 2 * sleeve.wallMm,
+            conductor.outerMm + 2 * walls + 2 * sleeve.wallMm,
+            ...(layers.includes('boot') ? [conductor.outerMm + 2 * LAYERS.boot.wallMm] : []),
+          ];
+          expect(Math.max(...outsides)).toBeLessThanOrEqual(holeMm + 1e-9);
+        },
+      ),
+      { numRuns: 60 },
+    ));
+  test('what waits on the cable and does not pass goes on behind the hole', () => {
+    const ids = (holeMm: number) =>
+      through(holeMm, {}, { inPlace: { swingMm: 800, solidFloor: true } }).steps.map(({ id }) => id);
+    const narrow = ids(20);
+    expect(narrow.indexOf('layers.B')).toBeGreaterThan(narrow.indexOf('pull-through'));
+    expect(narrow.indexOf('layers.B')).toBeLessThan(narrow.indexOf('crimp-1.B'));
+    expect(ids(60)).not.toContain('layers.B');
   });
   test('a hole thinner than the cable says so', () =>
     expect(found(through(12).findings, 'hole.B').because).toMatch(/The cable itself/));
