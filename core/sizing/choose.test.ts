@@ -328,6 +328,25 @@ describe('more is never worse', () => {
       { numRuns: 40 },
     );
   });
+  test('a worse place never proposes a thinner cable, with the fuse that is to come', () => {
+    const place = fc.record({
+      hotter: fc.integer({ min: 0, max: 45 }),
+      engineSpace: fc.boolean(),
+      bundled: fc.integer({ min: 1, max: 7 }),
+      times: fc.double({ min: 1, max: 3, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(anyRun, place, (drawn, { hotter, engineSpace, bundled, times }) => {
+        const own = asRun({ ...drawn, amps: drawn.amps * times });
+        const worse = asRun({ ...drawn, amps: drawn.amps * times, ambientC: drawn.ambientC + hotter });
+        const mm2 = (run: Partial<Run>) => choose(run).taken.at.copperMm2;
+        expect(mm2({ ...worse, engineSpace, placing: 'bundle', bundled })).toBeGreaterThanOrEqual(
+          mm2({ ...own, placing: 'bundle', bundled: 1 }),
+        );
+      }),
+      { numRuns: 60 },
+    );
+  });
   test('the chosen size is the smallest that passes, and its fuse does not turn it over', () => {
     fc.assert(
       fc.property(anyRun, (drawn) => {

@@ -102,7 +102,8 @@ function fuseToCome(context: RunContext, at: Assessment, practice: HousePractice
 
 /**
  * The smallest size that also passes with the smallest fuse that carries its load, so that adding it later does not turn
- * the answer over. Where none does, the one that was found: the fuse will say what is wrong.
+ * the answer over. Where none does, the thickest that passes without, so that a worse place makes nothing thinner: the fuse
+ * will say what is wrong.
  *
  * @param fused a size tried again with its fuse; null where none is to come
  */
@@ -116,7 +117,8 @@ function withItsFuse(
     const again = fused(own.candidate.at);
     return again === null || passes(again);
   };
-  return tried.slice(tried.indexOf(found)).find((own) => passes(own) && stands(own)) ?? found;
+  const passing = tried.slice(tried.indexOf(found)).filter(passes);
+  return passing.find(stands) ?? passing.at(-1) ?? found;
 }
 
 /**
