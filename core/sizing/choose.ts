@@ -42,6 +42,8 @@ export interface SizeChoice {
   /** Everything held against what is taken: its limits, and what is the same for all sizes. */
   readonly findings: readonly Finding[];
   readonly isProposed: boolean;
+  /** The fuse that what is taken is still to get, and is held against where it is proposed; null where it has one. */
+  readonly fuseToCome: Fuse | null;
   readonly oneSizeUp: boolean;
   readonly schools: readonly SchoolAnswer[];
 }
@@ -178,6 +180,7 @@ export function chooseSize(
     taken,
     findings: [...limits.map(({ write }) => write()), ...runLimits(taken.at, context, kind, practice)],
     isProposed: said === undefined,
+    fuseToCome: fuseToCome(context, taken.at, practice),
     oneSizeUp,
     schools: schoolAnswers(candidates, practice),
   };

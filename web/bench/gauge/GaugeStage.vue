@@ -160,7 +160,14 @@ const short = (size: ConductorSize) =>
 
     <p class="note mt-1">
       {{ conversionText(choice.taken.at.size) }}.
-      <template v-if="choice.isProposed">{{ say`Proposed: press a size to decide it.` }}</template>
+      <template v-if="choice.isProposed"
+        >{{ say`Proposed: press a size to decide it.` }}
+        {{
+          choice.fuseToCome
+            ? say`Reckoned with the ${figure(choice.fuseToCome.ratingA, 'A', 0)} fuse it is to get.`
+            : ''
+        }}</template
+      >
       <button
         v-else
         type="button"
