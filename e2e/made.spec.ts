@@ -32,7 +32,7 @@ test('a cable is made from the first step to the last by keyboard alone, reloade
 test('a batch goes from cable to cable, one thing after the other', async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
-  await page.goto('/job/teasel/batch');
+  await app.go('/job/teasel/batch');
   const order = page.getByRole('list', { name: 'Order of work' });
   await expect(order).toContainText('1 Lay out');
   await expect(page.getByRole('region', { name: 'Kit tray' })).toContainText('Lug 70-10 heavy');
@@ -49,7 +49,7 @@ test('a batch goes from cable to cable, one thing after the other', async ({ pag
   await expect(page.getByRole('heading', { name: 'TH-2 at the bench' })).toBeAttached();
   await expect(current(page)).toContainText('Cut');
   await app.saved();
-  await page.goto('/job/teasel/batch');
+  await app.go('/job/teasel/batch');
   await expect(order.getByRole('link', { name: /TH-2.*by Ada/ }).first()).toBeVisible();
 });
 
@@ -103,14 +103,14 @@ test('axe finds nothing serious at the bench and in a batch', async ({ page }) =
   await page.getByRole('button', { name: 'It went wrong' }).click();
   await expect(page.getByRole('heading', { name: /What went wrong/ })).toBeVisible();
   expect(await app.seriousProblems('[role=dialog]'), 'mishap').toEqual([]);
-  await page.goto('/job/teasel/batch');
+  await app.go('/job/teasel/batch');
   await expect(page.getByRole('list', { name: 'Order of work' })).toBeVisible();
   expect(await app.seriousProblems('main'), 'batch').toEqual([]);
 });
 
 test('a practice piece on a spare lug ends in a trial, and opens the way to the crimp', async ({ page }) => {
   const app = await atTheBench(page, 'th2', 'lay-out');
-  await page.goto('/job/marrow/bench/in1?step=lay-out');
+  await app.go('/job/marrow/bench/in1?step=lay-out');
   await sign(page);
   await page.getByRole('button', { name: 'Practise on a spare first' }).click();
   await expect(current(page)).toContainText('Try: Strip A');
@@ -143,18 +143,18 @@ test('a practice piece on a spare lug ends in a trial, and opens the way to the 
 });
 
 test('two people change hands with two touches, and what takes its time says how long', async ({ page }) => {
-  await atTheBench(page, 'th1', 'strip.A');
+  const app = await atTheBench(page, 'th1', 'strip.A');
   await sign(page);
   await page.getByRole('button', { name: /Change hands/ }).click();
   await page.getByRole('menuitem', { name: 'R. Alder' }).click();
   await expect(page.locator('body')).toBeFocused();
   await page.keyboard.press('Space');
   await expect(current(page)).toContainText('Strands A');
-  await page.goto('/job/teasel/bench/th1?step=shrink.A');
+  await app.go('/job/teasel/bench/th1?step=shrink.A');
   await page.getByRole('button', { name: /^of about \d:\d\d/ }).click();
   await expect(page.getByRole('dialog')).toContainText('Until the barrel under it is at 120 °C');
   await expect(page.getByRole('dialog')).toContainText('confidence low');
   await page.keyboard.press('Escape');
-  await page.goto('/job/teasel/batch');
+  await app.go('/job/teasel/batch');
   await expect(page.getByRole('list', { name: 'Order of work' })).toContainText('by R. Alder');
 });

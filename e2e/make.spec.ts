@@ -28,7 +28,7 @@ test('what the work itself asks cannot be gone past; a judgement can, with a rea
   await expect(gate(page)).toContainText('layers are on the cable');
   await expect(gate(page).getByRole('button', { name: 'Go past it, with a reason' })).toBeHidden();
   await app.saved();
-  await page.goto('/job/teasel/bench/th2?step=cut');
+  await app.go('/job/teasel/bench/th2?step=cut');
   await expect(doing(page)).toBeVisible();
   await page.keyboard.press('Space');
   await expect(gate(page)).toContainText('measured where it will lie');
@@ -48,13 +48,13 @@ test('what the work itself asks cannot be gone past; a judgement can, with a rea
 
 test('a die that will not close stops the steps, with the way out and no way past', async ({ page }) => {
   const app = await atTheBench(page, 'th3', 'lay-out');
-  await page.goto('/job/teasel/cable/th3/ends');
+  await app.go('/job/teasel/cable/th3/ends');
   await page
     .getByRole('region', { name: 'End B' })
     .getByRole('radio', { name: /die 70, .*will not close/ })
     .click();
   await app.saved();
-  await page.goto('/job/teasel/bench/th3?step=crimp-1.B');
+  await app.go('/job/teasel/bench/th3?step=crimp-1.B');
   await sign(page);
   await page.keyboard.press('Space');
   await expect(gate(page)).toContainText('it will not close on so much copper');
@@ -79,7 +79,7 @@ test('a burnt sleeve: a new one from the free end asks for the layers again, and
   const steps = page.getByRole('list', { name: 'Steps' });
   await expect(steps.getByRole('button', { name: /Crimp A, 1.*done/ })).toBeVisible();
   // Nothing at B goes on without it.
-  await page.goto('/job/teasel/bench/en1?step=crimp-1.B');
+  await app.go('/job/teasel/bench/en1?step=crimp-1.B');
   await expect(doing(page)).toBeVisible();
   await page.keyboard.press('Space');
   await expect(gate(page)).toContainText('layers are on the cable');
@@ -98,7 +98,7 @@ test('no sleeve is shrunk before the hot-work list of the day, which counts for 
   await expect(gate(page)).not.toContainText('No fuel vapour');
   await expect(gate(page)).toContainText('ears filed, flats kept');
   await app.saved();
-  await page.goto('/job/teasel/bench/th1?step=shrink.A');
+  await app.go('/job/teasel/bench/th1?step=shrink.A');
   await expect(doing(page)).toBeVisible();
   await page.keyboard.press('Space');
   await expect(gate(page)).toBeVisible();
@@ -210,7 +210,7 @@ test('the bench, the batch and the traveller are found by typing what is wanted'
     ['at the bench', /\/bench\//],
     ['several cables', /\/batch$/],
   ] as const) {
-    await page.goto('/job/teasel/cable/th3/make');
+    await app.go('/job/teasel/cable/th3/make');
     await expect(app.ledger).toBeVisible();
     await page.keyboard.press('Control+k');
     await page.getByRole('combobox').fill(words);

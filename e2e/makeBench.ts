@@ -5,7 +5,7 @@ import { App } from './app.ts';
 export async function atTheBench(page: Page, cableId: string, step: string): Promise<App> {
   const app = new App(page);
   await app.openDemo();
-  await page.goto(`/job/teasel/bench/${cableId}?step=${step}`);
+  await app.go(`/job/teasel/bench/${cableId}?step=${step}`);
   await expect(page.getByRole('region', { name: 'What to do' })).toBeVisible();
   return app;
 }

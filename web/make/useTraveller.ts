@@ -58,6 +58,10 @@ export function useTraveller(
       currentId.value = begin();
     },
   );
+  // The address may name another step while one is at hand: a link, or the way back.
+  watch(beginAt, (id) => {
+    if (id !== undefined && steps.value.some((step) => step.id === id)) currentId.value = id;
+  });
   const index = computed(() => steps.value.findIndex(({ id }) => id === currentId.value));
   const current = computed(() => steps.value[index.value]);
 
