@@ -78,11 +78,12 @@ for (const [language, widths] of [
         await app.go(path);
         await expect(page.locator('main').first()).toBeVisible();
         await page.waitForTimeout(200);
-        // What is behind tabs is as wide as what is in front.
+        // What is behind tabs is as wide as what is in front; Dutch words are the longer ones.
         const tabs = page.getByRole('tab');
-        for (let i = 0; i <= (await tabs.count()); i += 1) {
+        const count = language === 'nl' ? await tabs.count() : 0;
+        for (let i = 0; i <= count; i += 1) {
           await look(`${name} ${i}`);
-          if (i < (await tabs.count())) await tabs.nth(i).click();
+          if (i < count) await tabs.nth(i).click();
         }
       }
       await page
