@@ -80,10 +80,10 @@ for (const [language, widths] of [
         await page.waitForTimeout(200);
         // What is behind tabs is as wide as what is in front; Dutch words are the longer ones.
         const tabs = page.getByRole('tab');
-        const count = language === 'nl' ? await tabs.count() : 0;
-        for (let i = 0; i <= count; i += 1) {
+        const count = async () => (language === 'nl' ? await tabs.count() : 0);
+        for (let i = 0; i <= (await count()); i += 1) {
           await look(`${name} ${i}`);
-          if (i < count) await tabs.nth(i).click();
+          if (i < (await count())) await tabs.nth(i).click();
         }
       }
       await page
