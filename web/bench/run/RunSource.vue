@@ -81,14 +81,14 @@ const waive = (i: number, why: string) =>
     <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <SourceFields
         :source="run.source"
-        :where="run.bothEndsLive ? say`, end ${'A'}` : ''"
+        :end="run.bothEndsLive ? 'A' : undefined"
         @change="setRun('source', say`source`)($event)"
       />
     </div>
     <div v-if="run.bothEndsLive" class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
       <SourceFields
         :source="run.farSource ?? { kind: 'unknown' }"
-        :where="say`, end ${'B'}`"
+        end="B"
         @change="setRun('farSource', say`source`)($event)"
       />
     </div>

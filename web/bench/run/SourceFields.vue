@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { type Chemistry, SHORT_AMPS_PER_AH } from '../../../core/catalogue/tables/sources.ts';
+import type { EndName } from '../../../core/job/end.ts';
 import type { Run } from '../../../core/job/run.ts';
 import { choicesOf } from '../../ui/choicesOf.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -8,13 +9,15 @@ import QuantityField from '../../ui/QuantityField.vue';
 import { say } from '../../../core/words/say.ts';
 
 /** What is known of one source, and the figures that go with it. */
-const { source, where = '' } = defineProps<{
+const { source, end } = defineProps<{
   source: Run['source'];
-  /** Behind each label where there are two: ", end B". */
-  where?: string;
+  /** At which end, where there are two. */
+  end?: EndName | undefined;
 }>();
 const emit = defineEmits<{ change: [source: Run['source']] }>();
 
+/** Behind each label. */
+const where = computed(() => (end ? say`, end ${end}` : ''));
 const SOURCES = [
   { value: 'unknown', title: say`not said` },
   { value: 'typed', title: say`its resistance` },
@@ -51,7 +54,7 @@ function clearStringFuse(): void {
 
 <template>
   <ChoiceField
-    :label="say`The source is known by${where}`"
+    :label="end ? say`Source at end ${end}` : say`The source is known by`"
     :model-value="source.kind"
     :choices="SOURCES"
     @update:model-value="setKind"
