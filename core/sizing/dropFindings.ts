@@ -145,6 +145,14 @@ function dropFacts(at: Assessment, context: RunContext, kind: CableKind, current
   };
 }
 
+const LOAD_VOLTS = {
+  id: 'load-volts',
+  stage: 'gauge',
+  title: say`Volts at the load`,
+  unit: 'V',
+  decimals: 2,
+} as const;
+
 /** A load that switches off under a voltage must be left that much. */
 function voltageAtLoad(at: Assessment, { run }: RunContext, current: number): Finding[] {
   const { load } = run;
@@ -154,12 +162,8 @@ function voltageAtLoad(at: Assessment, { run }: RunContext, current: number): Fi
   return [
     atLeast(
       {
-        id: 'load-volts',
-        stage: 'gauge',
-        title: say`Volts at the load`,
+        ...LOAD_VOLTS,
         value: left,
-        unit: 'V',
-        decimals: 2,
         ...(left < load.cutOutV && { remedy: say`Use a thicker or shorter cable, or a lower cut-out.` }),
         work: {
           formula: say`U_load = U_lowest − ΔU ≥ U_cut-out`,
@@ -179,12 +183,8 @@ function voltageAtLoad(at: Assessment, { run }: RunContext, current: number): Fi
 function offAtLowest(cutOutV: number, lowestV: number): Finding {
   return stated(
     {
-      id: 'load-volts',
-      stage: 'gauge',
-      title: say`Volts at the load`,
+      ...LOAD_VOLTS,
       value: null,
-      unit: 'V',
-      decimals: 2,
       because: say`It switches off at ${figure(cutOutV, 'V', 1)}, before the battery is down at ${figure(lowestV, 'V', 1)}: whatever the cable, it is off by then.`,
       remedy: say`Give the voltage down to which it must run, above ${figure(cutOutV, 'V', 1)}, or set its cut-out under ${figure(lowestV, 'V', 1)}.`,
       work: {

@@ -3,13 +3,13 @@ import { METRIC_SMALL_CRAFT } from '../catalogue/tables/metricSmallCraft.ts';
 import { asJudged, atLeast, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding.ts';
 import type { HousePractice } from '../practice/housePractice.ts';
 import { digits, figure } from '../units/figure.ts';
-import type { Assessment } from './assess.ts';
+import { type Assessment, heldAmps } from './assess.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';
 
 /** Amps that count against a cable: its continuous load, the effective amps of its duty, or what that is as hot as. */
 export function countedAmps(at: Assessment): number {
-  return Math.max(at.currentA ?? 0, at.duty?.rmsA ?? 0, at.duty?.cycle?.equivalentA ?? 0);
+  return Math.max(heldAmps(at), at.duty?.cycle?.equivalentA ?? 0);
 }
 
 /** Amps one school allows through all conductors of this cable as they lie; null where it says nothing. */

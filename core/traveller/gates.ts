@@ -41,8 +41,8 @@ export function withGates(
     if (stop) gates.push({ id: 'refused', says: say`another choice in Ends`, needs: [], stop });
     // What the work asks, each by its name; the rest is the order.
     const left = allBefore(step.id, before);
-    const asks = (id: Gate['id'], says: string, isIt: (kind: string, id: string) => boolean) => {
-      const needs = left.filter((own) => isIt(kindOf(own), own));
+    const asks = (id: Gate['id'], says: string, ...kinds: string[]) => {
+      const needs = left.filter((own) => kinds.includes(kindOf(own)));
       for (const own of needs) left.splice(left.indexOf(own), 1);
       if (needs.length > 0) gates.push({ id, says, needs });
     };
@@ -54,11 +54,10 @@ export function withGates(
       judges('measured', say`measured where it will lie`, ['lay-out']);
     }
     const holds = HOLDS.includes(kind);
-    if (holds || kind === 'join-crimp')
-      asks('layers', say`layers are on the cable`, (own) => own === 'layers');
+    if (holds || kind === 'join-crimp') asks('layers', say`layers are on the cable`, 'layers');
     if (end && holds && firstHold(step)) {
       judges('tried', say`tried on a spare`, [practiceEnds(end)]);
-      asks('home', say`every strand is home`, (own) => ['strip', 'strands', 'home'].includes(own));
+      asks('home', say`every strand is home`, 'strip', 'strands', 'home');
       const other = steps.filter((own) => own.end === otherEnd(end) && HOLDS.includes(kindOf(own.id)));
       judges(
         'clocked',
@@ -77,7 +76,7 @@ export function withGates(
       });
     }
     if (end && kind === 'shrink') {
-      asks('kept', say`ears filed, flats kept`, (own) => own === 'file');
+      asks('kept', say`ears filed, flats kept`, 'file');
       const heat = [`solder.${end}`, `slug.${end}`].find(has);
       if (heat !== undefined) {
         const seconds = cooling(ends[end], SOLDER.liquidusC);

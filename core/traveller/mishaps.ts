@@ -4,7 +4,7 @@ import type { Cable, Mishap } from '../job/cable.ts';
 import { END_NAMES, type EndName } from '../job/end.ts';
 import type { Shop } from '../job/shop.ts';
 import { layersStep, newSleeveWays, notFromOtherEnd, type SleeveWay } from './newSleeve.ts';
-import { isHeld, restingOn } from './order.ts';
+import { isDone, isHeld, restingOn } from './order.ts';
 import { HOLDS, isPractising, kindOf, type ReadyEnd, type Step } from './step.ts';
 import { say } from '../words/say.ts';
 
@@ -102,8 +102,6 @@ const ofEnd = (steps: readonly Step[], end: EndName) =>
   steps.filter((step) => step.end === end && !isPractising(step) && kindOf(step.id) !== 'layers');
 /** An angle was to the lug that is gone, even where the other end is the one to be clocked now. */
 const angleOf = (end: EndName) => `clock.${end}`;
-
-const isDone = ({ done }: Cable, id: string) => done.some(({ step }) => step === id);
 
 /**
  * The ways out of a step that went wrong: do it again where that can mend it, bring a new sleeve on, cut the end off

@@ -8,7 +8,7 @@ import { overLayersMm, sleevesFor } from '../termination/sleeves/layers.ts';
 import { SLEEVE_ROOM } from '../termination/sleeves/sleeve.ts';
 import { bestSleeve, sleeveOffers, whyNoSleeve } from '../termination/sleeves/sleeveOffers.ts';
 import { joinMm, unshrunkMm } from '../termination/throughHole.ts';
-import { isHeld } from './order.ts';
+import { isDone, isHeld } from './order.ts';
 import { say } from '../words/say.ts';
 
 /** How a sleeve gets onto an end that holds its lug already, or why it does not. */
@@ -41,14 +41,14 @@ export function notFromOtherEnd(end: EndName, cable: Cable, work: CableWork): st
   if (isHeld(other, cable.done)) return say`End ${other} holds its lug as well.`;
   const sleeve = work.ends[end].sleeve?.sleeve;
   if (!sleeve) return null;
-  const isDone = (id: string) => cable.done.some(({ step }) => step === id);
   const { holeMm } = cable.run;
   const outsideMm = unshrunkMm(sleeve);
-  if (isDone('pull-through') && holeMm !== undefined && outsideMm > holeMm) {
+  if (isDone(cable, 'pull-through') && holeMm !== undefined && outsideMm > holeMm) {
     return say`Unshrunk it is ${figure(outsideMm, 'mm', 1)} across, and the hole is ${figure(holeMm, 'mm', 1)}.`;
   }
   const blocking = work.joins.find(
-    (join) => isDone(`join-crimp-${join.spec.id}`) && !slidesOver(sleeve, join.spec.kind, joinMm(join)),
+    (join) =>
+      isDone(cable, `join-crimp-${join.spec.id}`) && !slidesOver(sleeve, join.spec.kind, joinMm(join)),
   );
   return blocking ? say`It does not slide over the join at ${digits(blocking.spec.atMm / 1000, 2)} m.` : null;
 }

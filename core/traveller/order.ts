@@ -92,12 +92,10 @@ export function allBefore(id: string, before: ReadonlyMap<string, readonly strin
 export function restingOn(
   { id }: Pick<Step, 'id'>,
   steps: readonly Step[],
-  { done }: Pick<Cable, 'done'>,
+  cable: Pick<Cable, 'done'>,
 ): Step[] {
   const before = new Map(steps.map((step) => [step.id, step.after]));
-  return steps.filter(
-    (step) => done.some((own) => own.step === step.id) && allBefore(step.id, before).includes(id),
-  );
+  return steps.filter((step) => isDone(cable, step.id) && allBefore(step.id, before).includes(id));
 }
 
 /**
@@ -111,6 +109,9 @@ export function secondEnd({ done }: Pick<Cable, 'done'>, usual: EndName): EndNam
   const clocked = done.findLast(({ step }) => kindOf(step) === 'clock')?.step;
   return clocked === 'clock.A' ? 'A' : clocked === 'clock.B' ? 'B' : usual;
 }
+
+/** Whether a step is ticked. */
+export const isDone = ({ done }: Pick<Cable, 'done'>, id: string) => done.some(({ step }) => step === id);
 
 /** Whether an end holds its lug, as far as is ticked. */
 export const isHeld = (name: EndName, done: Cable['done']) =>

@@ -4,7 +4,7 @@ import { type Finding, stated, type State } from '../../finding.ts';
 import { digits } from '../../units/figure.ts';
 import { about } from '../about.ts';
 import type { EndSubject } from '../endSubject.ts';
-import { isHeld } from '../../traveller/order.ts';
+import { isDone, isHeld } from '../../traveller/order.ts';
 import { overLayersMm } from './layers.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
 import { say } from '../../words/say.ts';
@@ -21,10 +21,9 @@ export function layerFindings(end: ResolvedEnd, subject: EndSubject): Finding[] 
 }
 
 function nestingOrder(end: ResolvedEnd, { cable }: EndSubject): Finding {
-  const isDone = (...ids: string[]) => cable.done.some(({ step }) => ids.includes(step));
-  const held = isHeld(end.name, cable.done) && !isDone(`shrink.${end.name}`);
+  const held = isHeld(end.name, cable.done) && !isDone(cable, `shrink.${end.name}`);
   const blocked = end.nesting.filter(({ afterLug }) => !afterLug);
-  const said = isDone('layers', `layers.${end.name}`);
+  const said = isDone(cable, 'layers') || isDone(cable, `layers.${end.name}`);
   const forgotten = held && !said && blocked.length > 0 && !end.spec.sleeveAfterLug;
   return stated(
     {
