@@ -1,0 +1,85 @@
+import { sizeLabel } from './conductor/size.ts';
+import { kitOf } from './cutting/kit.ts';
+import { cutGroups, type ToCut } from './cutting/pieces.ts';
+import { bestFitDecreasing } from './cutting/cutPlan.ts';
+import type { Finding } from './finding.ts';
+import { huntFindings } from './hunt/huntFindings.ts';
+import { huntFound } from './hunt/suspects.ts';
+import { readJobFile } from './job/file.ts';
+import { workUp } from './workup.ts';
+
+/** The files whose figures must stay: the demo jobs, and one file of each older version. */
+export const GOLDEN_FILES = [
+  'demo/hut.json',
+  'demo/marrow.json',
+  'demo/teasel.json',
+  'core/job/fixtures/job-v1.json',
+  'core/job/fixtures/job-v2.json',
+  'core/job/fixtures/job-v3.json',
+] as const;
+
+/** The day they are looked at: what is due from a day on is due or not by it. */
+const TODAY = '2026-11-29';
+
+/** A finding without its words, on one line: what must stay to the last digit. */
+const bare = ({ id, state, value, unit, limit, use, binds, would }: Finding): string =>
+  [id, state, value, unit, limit && JSON.stringify(limit), use, binds && 'binds', would && `would ${would}`]
+    .filter((part) => part !== undefined && part !== false)
+    .join(' ');
+
+/** An infinite figure is a word in JSON, never null. */
+const plain = (_key: string, value: unknown) =>
+  typeof value === 'number' && !Number.isFinite(value) ? String(value) : value;
+
+/**
+ * All that is computed of a job file.
+ *
+ * @param wordy everything, with each sentence; else the figures and states of the findings, the sizes, the lengths, the
+ *   steps by id, the kit and the hunts
+ */
+export function goldenOf(contents: string, wordy: boolean): unknown {
+  const parsed = readJobFile(contents);
+  if (!parsed.ok) throw new Error(parsed.sentence);
+  const { job, shop, hunts } = parsed.value;
+  const work = workUp(job, shop, TODAY);
+  const made = job.cables.map((cable, i): ToCut => ({
+    key: cable.id,
+    cable,
+    work: work.cables[i] as ToCut['work'],
+  }));
+  const kit = kitOf(made, shop);
+  const plans = cutGroups(made, shop).map((group) =>
+    bestFitDecreasing(group.pieces, group.stock, shop.practice.cutting),
+  );
+  const hunted = (hunts ?? []).map((hunt) => ({ found: huntFound(hunt), findings: huntFindings(hunt) }));
+  if (wordy) return JSON.parse(JSON.stringify({ work, kit, plans, hunted }, plain));
+  return JSON.parse(
+    JSON.stringify(
+      {
+        cables: work.cables.map((own) => ({
+          id: own.cableId,
+          size: sizeLabel(own.choice.taken.at.size),
+          verdict: own.verdict.state,
+          lengths: own.lengths,
+          steps: own.steps.map(({ id }) => id),
+          findings: own.findings.map(bare),
+          unasked: own.unasked.map(bare),
+        })),
+        kit: kit.lines.map(({ key, need, buy, price, massG }) => [key, need, buy, price, massG].join(' ')),
+        plans: plans.map(({ spools }) =>
+          spools.map(({ stock, pieces, restMm }) =>
+            [stock.id, restMm, ...pieces.map(({ id, lengthMm }) => `${id} ${lengthMm}`)].join(' '),
+          ),
+        ),
+        hunts: hunted.map(({ found, findings }) => ({
+          pieces: found.pieces.map(({ piece, milliohm, excessMilliohm, mostMilliohm }) =>
+            [piece.id, milliohm, excessMilliohm, mostMilliohm].join(' '),
+          ),
+          next: found.next && `${found.next.first.id} to ${found.next.last.id}`,
+          findings: findings.map(bare),
+        })),
+      },
+      plain,
+    ),
+  );
+}
