@@ -1,3 +1,34 @@
+/**
+ * The rooms of core in the order of the craft: each may use those before it, none those after it. "work" is the files of
+ * core itself: what is known of a whole cable, made of the rooms before it.
+ */
+const ROOMS = [
+  ...['lib', 'words', 'model', 'finding', 'conductor', 'sizing', 'termination', 'cutting', 'traveller'],
+  ...['proof', 'fit', 'work', 'practice', 'paper', 'log', 'hunt', 'instrument', 'section', 'training'],
+];
+/** The rooms within a room, lowest first. */
+const WITHIN = {
+  model: ['units', 'tables', '', 'catalogue'],
+  termination: ['lugs', 'dies', 'sleeves', 'studs', 'methods', '', 'findings'],
+};
+const isTest = '(\\.test|Fixture)\\.ts$';
+const pathOf = (room) => (room === 'work' ? '^core/[^/]+$' : `^core/${room}/`);
+const innerOf = (room, own) => (own === '' ? `^core/${room}/[^/]+$` : `^core/${room}/${own}/`);
+/** A wall: what stands in one place imports nothing that stands after it. */
+const wall = (name, path, after) => ({
+  name,
+  severity: 'error',
+  from: { path, pathNot: isTest },
+  to: { path: after },
+});
+const walls = (rooms, place, called) =>
+  rooms.flatMap((room, i) => {
+    const after = rooms.slice(i + 1).map(place);
+    return after.length > 0
+      ? [wall(`${called}${room || 'itself'}-is-under-what-follows`, place(room), after)]
+      : [];
+  });
+
 /** The doors between the rooms: each rule is one wall. */
 module.exports = {
   forbidden: [
@@ -8,6 +39,17 @@ module.exports = {
       severity: 'error',
       from: { path: '^core/', pathNot: '(\\.test|Fixture)\\.ts$' },
       to: { pathNot: ['^core/', '^node_modules/(zod|papaparse|@types/papaparse|date-fns)/'] },
+    },
+    ...walls(ROOMS, pathOf, 'core-'),
+    ...Object.entries(WITHIN).flatMap(([room, inner]) =>
+      walls(inner, (own) => innerOf(room, own), `${room}-`),
+    ),
+    {
+      name: 'every-room-of-core-has-its-place',
+      comment: 'a new folder of core is named in ROOMS',
+      severity: 'error',
+      from: { path: '^core/[^/]+/', pathNot: [...ROOMS.map(pathOf), '^core/fixtures/'] },
+      to: {},
     },
     {
       name: 'web-imports-core-and-demo',

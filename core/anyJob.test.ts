@@ -1,14 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
-import type { Cable } from './job/cable.ts';
-import { END_NAMES } from './job/end.ts';
-import { readJobFile } from './job/file.ts';
-import { type Job, jobSchema } from './job/job.ts';
-import { duplicateCable, nextTag } from './job/newCable.ts';
-import { writeScheduleCsv, type Scheduled } from './job/schedule.ts';
-import { type Shop, shopSchema } from './job/shop.ts';
-import { recordSchema } from './job/cable.ts';
+import type { Cable } from './model/cable.ts';
+import { END_NAMES } from './model/end.ts';
+import { readJobFile } from './model/file.ts';
+import { type Job, jobSchema } from './model/job.ts';
+import { duplicateCable, nextTag } from './model/newCable.ts';
+import { writeScheduleCsv } from './paper/schedule.ts';
+import { type WorkedCable } from './cableWork.ts';
+import { type Shop, shopSchema } from './model/shop.ts';
+import { recordSchema } from './model/cable.ts';
 import { batchOf } from './traveller/batch.ts';
 import { cutGroups, type ToCut } from './cutting/pieces.ts';
 import { kitOf } from './cutting/kit.ts';
@@ -25,15 +26,15 @@ import { labelOf, labelSheets } from './paper/label.ts';
 import { cuttingListDoc, kitDoc, scheduleDoc } from './paper/listDoc.ts';
 import { testRecord } from './paper/testRecord.ts';
 import { travellerDoc } from './paper/travellerDoc.ts';
-import { sealRecord } from './proof/record.ts';
-import { controlFinding, controlOf, TREND_MEASURES, trendPoints, type TrendMeasure } from './proof/trends.ts';
+import { sealRecord } from './log/record.ts';
+import { controlFinding, controlOf, TREND_MEASURES, trendPoints, type TrendMeasure } from './log/trends.ts';
 import { faultsAt, waysOut } from './traveller/mishaps.ts';
 import { gateStates } from './traveller/gates.ts';
 import { stillToPractise } from './traveller/practise.ts';
 import { huntFindings, suspectWork } from './hunt/huntFindings.ts';
 import { ladderOf } from './hunt/ladder.ts';
 import { huntFound } from './hunt/suspects.ts';
-import { cases, unreadable, validHunt, validJob, validShop } from './validFixture.ts';
+import { cases, unreadable, validHunt, validJob, validShop } from './model/validFixture.ts';
 import { workUp } from './workup.ts';
 
 const TODAY = '2026-11-29';
@@ -42,10 +43,10 @@ const NOW = '2026-11-29T09:00:00Z';
 /** All that is worked out of a job and shown, printed or stored anywhere. */
 function everything(job: Job, shop: Shop): unknown[] {
   const work = workUp(job, shop, TODAY);
-  const made = job.cables.map((cable, i): ToCut & Scheduled => ({
+  const made = job.cables.map((cable, i): ToCut & WorkedCable => ({
     key: cable.id,
     cable,
-    work: work.cables[i] as ToCut['work'],
+    work: work.cables[i] as WorkedCable['work'],
   }));
   const kit = kitOf(made, shop);
   const plans = cutGroups(made, shop).map((group) => ({

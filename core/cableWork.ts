@@ -1,10 +1,10 @@
 import type { CableLengths } from './cutting/cutLength.ts';
-import type { Finding, State } from './finding.ts';
-import type { Stage } from './job/cable.ts';
-import type { CableKind } from './job/shop.ts';
+import type { Finding, State } from './finding/finding.ts';
+import type { Cable, Stage } from './model/cable.ts';
+import type { CableKind } from './model/shop.ts';
 import type { Verdict } from './proof/verdict.ts';
 import type { SizeChoice } from './sizing/choose.ts';
-import type { Passage } from './termination/holeFindings.ts';
+import type { Passage } from './termination/throughHole.ts';
 import type { ResolvedJoin } from './termination/join.ts';
 import type { StudStack } from './termination/studs/studStack.ts';
 import type { EndConductor, ResolvedEnd } from './termination/resolveEnd.ts';
@@ -42,4 +42,10 @@ export interface CableWork {
   /** What may be said of each end by itself: its findings alone. */
   readonly endVerdicts: { readonly A: Verdict; readonly B: Verdict };
   readonly stages: Readonly<Record<Stage, StageReport>>;
+}
+
+/** A cable with what was computed of it. */
+export interface WorkedCable {
+  readonly cable: Cable;
+  readonly work: CableWork;
 }

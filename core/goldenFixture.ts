@@ -1,11 +1,11 @@
-import { sizeLabel } from './conductor/size.ts';
+import { sizeLabel } from './model/tables/size.ts';
 import { kitOf } from './cutting/kit.ts';
 import { cutGroups, type ToCut } from './cutting/pieces.ts';
 import { bestFitDecreasing } from './cutting/cutPlan.ts';
-import type { Finding } from './finding.ts';
+import type { Finding } from './finding/finding.ts';
 import { huntFindings } from './hunt/huntFindings.ts';
 import { huntFound } from './hunt/suspects.ts';
-import { readJobFile } from './job/file.ts';
+import { readJobFile } from './model/file.ts';
 import { workUp } from './workup.ts';
 
 /** The files whose figures must stay: the demo jobs, and one file of each older version. */
@@ -13,9 +13,9 @@ export const GOLDEN_FILES = [
   'demo/hut.json',
   'demo/marrow.json',
   'demo/teasel.json',
-  'core/job/fixtures/job-v1.json',
-  'core/job/fixtures/job-v2.json',
-  'core/job/fixtures/job-v3.json',
+  'core/model/fixtures/job-v1.json',
+  'core/model/fixtures/job-v2.json',
+  'core/model/fixtures/job-v3.json',
 ] as const;
 
 /** The day they are looked at: what is due from a day on is due or not by it. */

@@ -1,12 +1,12 @@
-import type { Cable } from './job/cable.ts';
-import type { End, EndName } from './job/end.ts';
-import type { Run } from './job/run.ts';
-import { END_NAMES } from './job/end.ts';
-import type { Job, SharedStud } from './job/job.ts';
-import type { Lug, Shop } from './job/shop.ts';
+import type { Cable } from './model/cable.ts';
+import type { End, EndName } from './model/end.ts';
+import type { Run } from './model/run.ts';
+import { END_NAMES } from './model/end.ts';
+import type { Job, SharedStud } from './model/job.ts';
+import type { Lug, Shop } from './model/shop.ts';
 import { heaviestStepA, nominalAmps } from './sizing/loadIn.ts';
 import { byAmps, type StackMember, type StudStack } from './termination/studs/studStack.ts';
-import { endMeets } from './termination/studs/posts.ts';
+import { endMeets } from './model/posts.ts';
 import { say } from './words/say.ts';
 
 /** What a cable needs to know of its job: the other cables of its circuit, those on its studs, and those studs. */

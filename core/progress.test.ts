@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { genericShop } from './catalogue/genericShop.ts';
-import type { Cable } from './job/cable.ts';
-import { newCable } from './job/newCable.ts';
-import { limitWords, sealRecord, valueWords } from './proof/record.ts';
+import { genericShop } from './model/catalogue/genericShop.ts';
+import type { Cable } from './model/cable.ts';
+import { newCable } from './model/newCable.ts';
+import { sealRecord } from './log/record.ts';
+import { limitWords, valueWords } from './finding/says.ts';
 import { dropShares, governingDrop, hottestC } from './sizing/governing.ts';
 import type { Spender } from './sizing/loop.ts';
 import { canCrimp } from './termination/canCrimp.ts';

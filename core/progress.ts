@@ -1,9 +1,9 @@
-import { sizeLabel } from './conductor/size.ts';
-import { type Finding, worst } from './finding.ts';
-import { type Cable, type Stage, STAGES } from './job/cable.ts';
+import { sizeLabel } from './model/tables/size.ts';
+import { type Finding, worst } from './finding/finding.ts';
+import { type Cable, type Stage, STAGES } from './model/cable.ts';
 import { heaviestStepA } from './sizing/loadIn.ts';
-import { figure } from './units/figure.ts';
-import { meetsWord } from './termination/studs/posts.ts';
+import { figure } from './model/units/figure.ts';
+import { meetsWord } from './model/posts.ts';
 import type { CableWork, StageReport } from './cableWork.ts';
 import { say } from './words/say.ts';
 

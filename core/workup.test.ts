@@ -2,11 +2,11 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import { build } from 'esbuild';
 import fc from 'fast-check';
-import { genericShop } from './catalogue/genericShop.ts';
-import { STUD_NAMES } from './catalogue/tables/studs.ts';
-import { STAGES } from './job/cable.ts';
-import { jobFileSchema } from './job/job.ts';
-import { newCable } from './job/newCable.ts';
+import { genericShop } from './model/catalogue/genericShop.ts';
+import { STUD_NAMES } from './model/tables/studs.ts';
+import { STAGES } from './model/cable.ts';
+import { jobFileSchema } from './model/job.ts';
+import { newCable } from './model/newCable.ts';
 import { workUp, workUpCable } from './workup.ts';
 
 const { job, shop } = jobFileSchema.parse(JSON.parse(readFileSync('demo/teasel.json', 'utf8')));
@@ -121,9 +121,9 @@ describe('the core stands alone', () => {
     const { metafile, errors } = await build({
       entryPoints: [
         'core/workup.ts',
-        'core/job/file.ts',
-        'core/catalogue/genericShop.ts',
-        'core/proof/record.ts',
+        'core/model/file.ts',
+        'core/model/catalogue/genericShop.ts',
+        'core/log/record.ts',
       ],
       bundle: true,
       write: false,

@@ -1,13 +1,13 @@
 import { word } from './words/terms.ts';
-import { areaMm2, sizeLabel } from './conductor/size.ts';
-import { underItsName } from './catalogue/called.ts';
+import { areaMm2, sizeLabel } from './model/tables/size.ts';
+import { underItsName } from './model/catalogue/called.ts';
 import type { CableWork } from './cableWork.ts';
 import { cutFindings, lengthsOf } from './cutting/findings.ts';
-import { governingRun } from './cutting/governingRun.ts';
+import { governingRun } from './sizing/governingRun.ts';
 import { wayFindings } from './cutting/wayFindings.ts';
-import type { Cable } from './job/cable.ts';
-import type { Job } from './job/job.ts';
-import type { CableKind, Shop } from './job/shop.ts';
+import type { Cable } from './model/cable.ts';
+import type { Job } from './model/job.ts';
+import type { CableKind, Shop } from './model/shop.ts';
 import { stageReports } from './progress.ts';
 import { proofFindings } from './proof/findings.ts';
 import { withWaivers } from './proof/waivers.ts';
@@ -25,11 +25,11 @@ import { jacketResistance } from './sizing/heatBalance.ts';
 import { circuitFindings } from './sizing/circuitFindings.ts';
 import { heaviestStepA, nominalAmps } from './sizing/loadIn.ts';
 import { runFindings } from './sizing/runFindings.ts';
-import { endsFindings } from './termination/findings.ts';
-import { passageOf } from './termination/holeFindings.ts';
+import { endsFindings } from './termination/findings/endsFindings.ts';
+import { passageOf } from './termination/throughHole.ts';
 import { resolveJoin } from './termination/join.ts';
-import { joinFindings } from './termination/joinFindings.ts';
-import { isSoldered } from './termination/methods/method.ts';
+import { joinFindings } from './termination/findings/joinFindings.ts';
+import { isSoldered } from './model/method.ts';
 import { resolveEnd } from './termination/resolveEnd.ts';
 import { openCase, type ToolCase } from './termination/dies/toolCase.ts';
 import { placesOf } from './sizing/upstream.ts';
@@ -145,7 +145,7 @@ export function workUpCable(
     at: choice.taken.at,
     shop,
     ends,
-    lengths,
+    cutMm: lengths?.cutMm ?? null,
     stacks,
     onPost,
     today,

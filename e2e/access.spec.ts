@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { STAGES } from '../core/job/cable.ts';
+import { STAGES } from '../core/model/cable.ts';
 import { App } from './app.ts';
 
 /** A cable that waits to be made, and the stages where one that fails its proof looks different. */

@@ -1,8 +1,8 @@
 // What sizing costs, as ratios within one run. Single times on a shared machine mean little.
-import { genericShop } from '../core/catalogue/genericShop.ts';
-import type { Cable } from '../core/job/cable.ts';
-import type { Die, Lug } from '../core/job/shop.ts';
-import { newCable } from '../core/job/newCable.ts';
+import { genericShop } from '../core/model/catalogue/genericShop.ts';
+import type { Cable } from '../core/model/cable.ts';
+import type { Die, Lug } from '../core/model/shop.ts';
+import { newCable } from '../core/model/newCable.ts';
 import { surroundingsOf, thermalCable } from '../core/sizing/loop.ts';
 import { chooseSize } from '../core/sizing/choose.ts';
 import { dutyCycle } from '../core/sizing/dutyCycle.ts';

@@ -1,5 +1,5 @@
 // Draws sections with known air and shape, measures them, and prints both: what the measurement is tested with.
-import { seeded } from '../core/random.ts';
+import { seeded } from '../core/lib/random.ts';
 import { drawSection, type DrawnSection } from '../core/section/draw.ts';
 import { MEASURE_STAGES, measureSection, type MeasureStage } from '../core/section/measure.ts';
 import type { Picture } from '../core/section/picture.ts';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { jobFileSchema } from '../core/job/job.ts';
+import { jobFileSchema } from '../core/model/job.ts';
 
 /** The JSON Schema of the job file as it is kept in docs/. */
 export function jobFileJsonSchema(): string {

@@ -1,6 +1,6 @@
 // npm run --silent workup -- FILE: prints everything computed of a job file, as JSON.
 import { readFileSync } from 'node:fs';
-import { readJobFile } from '../core/job/file.ts';
+import { readJobFile } from '../core/model/file.ts';
 import { workUp } from '../core/workup.ts';
 
 const [path] = process.argv.slice(2);

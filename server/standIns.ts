@@ -3,13 +3,13 @@ import type { IncomingMessage, Server } from 'node:http';
 import type { Duplex } from 'node:stream';
 import { type WebSocket, WebSocketServer } from 'ws';
 import * as z from 'zod/mini';
-import { INSTRUMENT_KINDS, type InstrumentKind } from '../core/catalogue/tables/instruments.ts';
+import { INSTRUMENT_KINDS, type InstrumentKind } from '../core/model/tables/instruments.ts';
 import { lineSplitter } from '../core/instrument/lines.ts';
 import { type HiddenFault, hiddenFaultSchema } from '../core/instrument/standIn/specimen.ts';
 import { printerStandIn } from '../core/instrument/standIn/printer.ts';
 import { type Answer, type StandIn, standIn } from '../core/instrument/standIn/standIn.ts';
 import { isOwnHost, isOwnOrigin } from './ours.ts';
-import { seeded } from '../core/random.ts';
+import { seeded } from '../core/lib/random.ts';
 
 const PATH = /^\/instruments\/([a-z]+)$/;
 const LARGEST_MESSAGE = 20_000;

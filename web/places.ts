@@ -1,5 +1,5 @@
 import type { RouteLocationRaw } from 'vue-router';
-import type { Stage } from '../core/job/cable.ts';
+import type { Stage } from '../core/model/cable.ts';
 
 /** The address of a cable at a stage; of the job itself where no cable is given. */
 export function placeOf(jobId: string, cableId?: string, stage: Stage = 'run'): RouteLocationRaw {

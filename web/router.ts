@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory, type RouteLocationRaw } from 'vue-router';
-import { STAGES } from '../core/job/cable.ts';
+import { STAGES } from '../core/model/cable.ts';
 import { placeOf } from './places.ts';
 import { ensureDemo } from './storage/demo.ts';
 import { useBench } from './stores/bench.ts';

@@ -11,7 +11,7 @@ import {
   nearestIn,
   sizesOf,
   type ConductorSize,
-} from './size.ts';
+} from '../model/tables/size.ts';
 
 const metric = (name: (typeof METRIC_SIZES)[number]): ConductorSize => ({ system: 'metric', name });
 const awg = (name: (typeof GAUGE_SIZES)[number]): ConductorSize => ({ system: 'awg', name });

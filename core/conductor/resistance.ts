@@ -1,6 +1,6 @@
-import { IEC_60228_CLASS_5_OHM_PER_KM } from '../catalogue/tables/iec60228Class5.ts';
+import { IEC_60228_CLASS_5_OHM_PER_KM } from '../model/tables/iec60228Class5.ts';
 import { COPPER, resistanceGrowth } from './copper.ts';
-import { areaMm2, type ConductorSize } from './size.ts';
+import { areaMm2, type ConductorSize } from '../model/tables/size.ts';
 
 /** Strands run in a spiral, so they are longer than the cable; and tin conducts worse than copper. */
 const LAY_FACTOR = 1.02;

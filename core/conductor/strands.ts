@@ -1,4 +1,4 @@
-import type { CableKind } from '../job/shop.ts';
+import type { CableKind } from '../model/shop.ts';
 
 /**
  * Diameter of one strand, mm, by how finely a cable is stranded.

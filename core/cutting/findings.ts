@@ -1,8 +1,8 @@
-import { type Finding, stated } from '../finding.ts';
-import { otherEnd } from '../job/end.ts';
-import type { Run } from '../job/run.ts';
+import { type Finding, stated } from '../finding/finding.ts';
+import { otherEnd } from '../model/end.ts';
+import type { Run } from '../model/run.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { digits, figure } from '../units/figure.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { type CableLengths, cableLengths } from './cutLength.ts';
 import { say } from '../words/say.ts';
 

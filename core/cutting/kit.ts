@@ -1,16 +1,16 @@
 import { word } from '../words/terms.ts';
-import { LAYERS, type Layer } from '../catalogue/tables/layers.ts';
-import { SLEEVES } from '../catalogue/tables/sleeves.ts';
+import { LAYERS, type Layer } from '../model/tables/layers.ts';
+import { SLEEVES } from '../model/tables/sleeves.ts';
 import { COPPER } from '../conductor/copper.ts';
 import { cableMassPerMetre } from '../conductor/geometry.ts';
-import type { Work } from '../finding.ts';
-import { END_NAMES } from '../job/end.ts';
-import type { Lug, Shop, Sleeve } from '../job/shop.ts';
+import type { Work } from '../finding/finding.ts';
+import { END_NAMES } from '../model/end.ts';
+import type { Lug, Shop, Sleeve } from '../model/shop.ts';
 import { circleMm2, wallMm2 } from '../termination/lugs/lugOnCable.ts';
-import { usesSolder } from '../termination/methods/method.ts';
-import { solderNeed } from '../termination/methods/solderNeed.ts';
-import { capital } from '../traveller/step.ts';
-import { digits, figure } from '../units/figure.ts';
+import { usesSolder } from '../model/method.ts';
+import { solderNeed } from '../termination/solderNeed.ts';
+import { capital } from '../words/capital.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { cutGroups, isCut, type ToCut } from './pieces.ts';
 import { say } from '../words/say.ts';
 

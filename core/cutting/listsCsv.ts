@@ -1,4 +1,4 @@
-import { type Column, textField, writeCsv } from '../job/csv.ts';
+import { type Column, textField, writeCsv } from '../model/csv.ts';
 import type { CutPlan } from './cutPlan.ts';
 import type { Kit, KitLine } from './kit.ts';
 import type { CutGroup } from './pieces.ts';

@@ -1,4 +1,4 @@
-import type { Job } from '../job/job.ts';
+import type { Job } from '../model/job.ts';
 import type { CutPlan, CutRules } from './cutPlan.ts';
 import type { Kit } from './kit.ts';
 import type { CutGroup } from './pieces.ts';

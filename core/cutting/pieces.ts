@@ -1,13 +1,27 @@
 import { word } from '../words/terms.ts';
-import { type ConductorSize, sizeLabel } from '../conductor/size.ts';
-import type { Cable, Jacket } from '../job/cable.ts';
-import type { Scheduled } from '../job/schedule.ts';
-import type { Shop, Spool } from '../job/shop.ts';
+import { type ConductorSize, sizeLabel } from '../model/tables/size.ts';
+import type { Cable, Jacket } from '../model/cable.ts';
+import type { CableKind, Shop, Spool } from '../model/shop.ts';
+import type { SizeChoice } from '../sizing/choose.ts';
+import type { ResolvedJoin } from '../termination/join.ts';
+import type { ResolvedEnd } from '../termination/resolveEnd.ts';
+import type { CableLengths } from './cutLength.ts';
 import { type CutRules, type Piece, restMm, type StockLength } from './cutPlan.ts';
 
 /** A cable to be cut, with its work. Jobs may use one id twice, so each has a key of its own among all that are cut together. */
-export interface ToCut extends Scheduled {
+export interface ToCut {
   readonly key: string;
+  readonly cable: Cable;
+  readonly work: Takes;
+}
+
+/** What is worked out of a cable, as far as it tells what is taken for it. */
+export interface Takes {
+  readonly kind: CableKind;
+  readonly choice: SizeChoice;
+  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly joins: readonly ResolvedJoin[];
+  readonly lengths: CableLengths | null;
 }
 
 /** Pieces that may be cut from the same spools: one kind, size and colour. */

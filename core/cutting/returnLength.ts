@@ -1,4 +1,4 @@
-import type { Run } from '../job/run.ts';
+import type { Run } from '../model/run.ts';
 
 /**
  * A run with another length. The cable back is as long until it was given a length of its own: then that one stays.

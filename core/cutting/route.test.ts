@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../catalogue/genericShop.ts';
-import type { Cable } from '../job/cable.ts';
-import type { Way } from '../job/run.ts';
-import { newCable } from '../job/newCable.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
+import type { Cable } from '../model/cable.ts';
+import type { Way } from '../model/run.ts';
+import { newCable } from '../model/newCable.ts';
 import { workUpCable } from '../workup.ts';
 import { withLength } from './returnLength.ts';
-import { governingRun, stretchesOf } from './governingRun.ts';
+import { governingRun, stretchesOf } from '../sizing/governingRun.ts';
 import { parseRoute, type Route, routeLengthMm, shortLegs, tightestBend, writeRoute } from './route.ts';
 import { planStretches, pointAlong, trace } from './routePlan.ts';
 

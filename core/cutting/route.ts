@@ -1,6 +1,6 @@
-import { parseQuantity } from '../units/quantity.ts';
-import { RUN_LENGTH_MM } from '../job/limits.ts';
-import { brief, digits } from '../units/figure.ts';
+import { parseQuantity } from '../model/units/quantity.ts';
+import { MOST_BEND_DEG, RUN_LENGTH_MM } from '../model/limits.ts';
+import { brief, digits } from '../model/units/figure.ts';
 import { say } from '../words/say.ts';
 
 /** A turn between two legs: by how much it leaves the straight way, and how tightly. */
@@ -18,7 +18,6 @@ export interface Route {
   readonly bends: readonly Bend[];
 }
 
-export const MOST_BEND_DEG = 150;
 const radians = (deg: number) => (deg * Math.PI) / 180;
 
 /** From the corner to where the bend begins, mm: `r·tan(θ/2)`. */

@@ -1,9 +1,9 @@
-import { MOST_SUPPORT_MM } from '../fit/supports.ts';
-import { atLeast, atMost, type Finding, stated } from '../finding.ts';
-import type { Cable } from '../job/cable.ts';
-import type { Run } from '../job/run.ts';
+import { MOST_SUPPORT_MM } from './supports.ts';
+import { atLeast, atMost, type Finding, stated } from '../finding/finding.ts';
+import type { Cable } from '../model/cable.ts';
+import type { Run } from '../model/run.ts';
 import type { Assessment } from '../sizing/assess.ts';
-import { digits, figure } from '../units/figure.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { routeLengthMm, tightestBend } from './route.ts';
 import { say } from '../words/say.ts';
 

@@ -1,17 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { readJobFile } from '../job/file.ts';
-import type { Cable } from '../job/cable.ts';
-import { newCable } from '../job/newCable.ts';
-import type { Reading } from '../job/reading.ts';
-import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
-import { cases } from '../validFixture.ts';
+import { readJobFile } from '../model/file.ts';
+import type { Cable } from '../model/cable.ts';
+import { newCable } from '../model/newCable.ts';
+import type { Reading } from '../model/reading.ts';
+import { CUSTOMARY_PRACTICE } from '../model/housePractice.ts';
+import { cases } from '../model/validFixture.ts';
 import { workUpCable } from '../workup.ts';
 import { allChecks, fitPlan, mayTick, standingTicks, withTick } from './fitChecks.ts';
-import { dayAfter, monthsAfter } from '../units/days.ts';
+import { dayAfter, monthsAfter } from '../model/units/days.ts';
 import { dueSays, duesOf, fittedDay } from './service.ts';
-import { supportPlan } from './supports.ts';
+import { supportPlan } from '../cutting/supports.ts';
 
 const parsed = readJobFile(readFileSync('demo/hut.json', 'utf8'));
 if (!parsed.ok) throw new Error(parsed.sentence);

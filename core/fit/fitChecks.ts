@@ -1,14 +1,17 @@
-import { STUDS } from '../catalogue/tables/studs.ts';
-import type { CableWork } from '../cableWork.ts';
-import type { Cable, Fitted } from '../job/cable.ts';
-import type { EndName } from '../job/end.ts';
-import { meetsWord } from '../termination/studs/posts.ts';
-import { capital } from '../traveller/step.ts';
-import { digits, figure } from '../units/figure.ts';
-import { FUSE_PLACES, FUSES } from '../catalogue/tables/fuses.ts';
-import type { Finding } from '../finding.ts';
+import { STUDS } from '../model/tables/studs.ts';
+import type { CableLengths } from '../cutting/cutLength.ts';
+import type { Cable, Fitted } from '../model/cable.ts';
+import type { EndName } from '../model/end.ts';
+import type { SizeChoice } from '../sizing/choose.ts';
+import type { ResolvedEnd } from '../termination/resolveEnd.ts';
+import type { StudStack } from '../termination/studs/studStack.ts';
+import { meetsWord } from '../model/posts.ts';
+import { capital } from '../words/capital.ts';
+import { digits, figure } from '../model/units/figure.ts';
+import { FUSE_PLACES, FUSES } from '../model/tables/fuses.ts';
+import type { Finding } from '../finding/finding.ts';
 import { named } from '../proof/verdict.ts';
-import { supportPlan } from './supports.ts';
+import { supportPlan } from '../cutting/supports.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';
 
@@ -32,7 +35,13 @@ export interface FitPlan {
   readonly live: readonly FitCheck[];
 }
 
-type Work = Pick<CableWork, 'ends' | 'stacks' | 'choice' | 'lengths'>;
+/** What is worked out of a cable, as far as fitting looks at it. */
+export interface ToFit {
+  readonly choice: SizeChoice;
+  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly stacks: { readonly A: StudStack | null; readonly B: StudStack | null };
+  readonly lengths: CableLengths | null;
+}
 
 /**
  * What is checked while a cable is fitted.
@@ -41,7 +50,7 @@ type Work = Pick<CableWork, 'ends' | 'stacks' | 'choice' | 'lengths'>;
  *
  * @example fitPlan(cable, work).ends.A[0].id // "face.A"
  */
-export function fitPlan(cable: Cable, work: Work): FitPlan {
+export function fitPlan(cable: Cable, work: ToFit): FitPlan {
   return {
     ends: { A: endChecks('A', cable, work), B: endChecks('B', cable, work) },
     way: wayChecks(cable),
@@ -57,7 +66,7 @@ export const allChecks = ({ ends, way, live }: FitPlan): FitCheck[] => [
   ...live,
 ];
 
-function endChecks(name: EndName, cable: Cable, { ends, stacks }: Work): FitCheck[] {
+function endChecks(name: EndName, cable: Cable, { ends, stacks }: ToFit): FitCheck[] {
   const end = ends[name];
   const stack = stacks[name];
   const at = cable.ends[name].at || say`end ${name}`;
@@ -171,7 +180,7 @@ function wayChecks(cable: Cable): FitCheck[] {
 }
 
 /** The first time it is made live, in order. */
-function liveChecks({ run, polarity }: Cable, { choice }: Work): FitCheck[] {
+function liveChecks({ run, polarity }: Cable, { choice }: ToFit): FitCheck[] {
   const amps = choice.taken.at.currentA ?? 0;
   const hasCapacitors = run.load.kind === 'watts';
   return [

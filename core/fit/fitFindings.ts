@@ -1,19 +1,15 @@
-import type { CableWork } from '../cableWork.ts';
-import { type Finding, notProved, stated } from '../finding.ts';
-import type { Cable } from '../job/cable.ts';
-import { digits, figure } from '../units/figure.ts';
+import { type Finding, notProved, stated } from '../finding/finding.ts';
+import type { Cable } from '../model/cable.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import type { ProofSubject } from '../proof/subject.ts';
-import { allChecks, fitPlan, standingTicks } from './fitChecks.ts';
+import { allChecks, fitPlan, standingTicks, type ToFit } from './fitChecks.ts';
 import { loadedRunFindings } from './loadedRun.ts';
-import { supportPlan } from './supports.ts';
+import { supportPlan } from '../cutting/supports.ts';
 import { torqueFindings } from './torque.ts';
 import { say } from '../words/say.ts';
 
 /** What fitting asks: torque, the list of checks, and the loaded run once it was begun. No part of the cable's verdict. */
-export function fitFindings(
-  subject: ProofSubject,
-  work: Pick<CableWork, 'ends' | 'stacks' | 'choice' | 'lengths'>,
-): Finding[] {
+export function fitFindings(subject: ProofSubject, work: ToFit): Finding[] {
   return [
     ...torqueFindings(subject),
     listFinding(subject, work),
@@ -51,10 +47,7 @@ function supportFinding(cable: Cable): Finding {
   );
 }
 
-function listFinding(
-  { cable }: ProofSubject,
-  work: Pick<CableWork, 'ends' | 'stacks' | 'choice' | 'lengths'>,
-): Finding {
+function listFinding({ cable }: ProofSubject, work: ToFit): Finding {
   const checks = allChecks(fitPlan(cable, work));
   const ticks = standingTicks(cable);
   const missing = checks.filter(({ id }) => !ticks.some(({ check }) => check === id));

@@ -1,13 +1,13 @@
-import { CHAIN_PIECES } from '../catalogue/tables/chainPieces.ts';
+import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
 import { resistancePerMetre } from '../conductor/resistance.ts';
-import { atMost, type Finding, notProved, type State } from '../finding.ts';
-import { END_NAMES, type EndName } from '../job/end.ts';
-import type { ReadingOf } from '../job/reading.ts';
+import { atMost, type Finding, notProved, type State } from '../finding/finding.ts';
+import { END_NAMES, type EndName } from '../model/end.ts';
+import type { ReadingOf } from '../model/reading.ts';
 import { type Check, judge } from '../proof/judge.ts';
 import { countingReadings } from '../proof/readings.ts';
 import { resolutionNeeded } from '../proof/resolution.ts';
 import type { ProofSubject } from '../proof/subject.ts';
-import { digits, figure } from '../units/figure.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { say } from '../words/say.ts';
 
 /** A sound face on a stud takes so much, mΩ. */

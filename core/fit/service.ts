@@ -1,9 +1,9 @@
-import type { Work } from '../finding.ts';
-import { END_NAMES, type End, type EndName } from '../job/end.ts';
-import type { Cable } from '../job/cable.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
+import type { Work } from '../finding/finding.ts';
+import { END_NAMES, type End, type EndName } from '../model/end.ts';
+import type { Cable } from '../model/cable.ts';
+import type { HousePractice } from '../model/housePractice.ts';
 import { countingReadings } from '../proof/readings.ts';
-import { dayAfter, monthsAfter } from '../units/days.ts';
+import { dayAfter, monthsAfter } from '../model/units/days.ts';
 import { say } from '../words/say.ts';
 
 type Temporary = NonNullable<End['temporary']>;

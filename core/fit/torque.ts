@@ -1,6 +1,6 @@
-import { STUDS } from '../catalogue/tables/studs.ts';
-import { type Finding, within } from '../finding.ts';
-import type { ReadingOf } from '../job/reading.ts';
+import { STUDS } from '../model/tables/studs.ts';
+import { type Finding, within } from '../finding/finding.ts';
+import type { ReadingOf } from '../model/reading.ts';
 import { type Check, judge } from '../proof/judge.ts';
 import { countingReadings } from '../proof/readings.ts';
 import type { ProofSubject } from '../proof/subject.ts';

@@ -1,4 +1,5 @@
-import { expectedMilliohm, type Hunt } from './chain.ts';
+import { type Hunt } from '../model/hunt.ts';
+import { expectedMilliohm } from './expected.ts';
 import { edges } from './known.ts';
 
 /** A cable has at least this share of its table's resistance; of a contact nothing is sure but that it has some. */

@@ -1,6 +1,6 @@
 import { say } from '../words/say.ts';
-import type { ChainPieceKind } from '../catalogue/tables/chainPieces.ts';
-import type { Hunt, Piece, Span } from './chain.ts';
+import type { ChainPieceKind } from '../model/tables/chainPieces.ts';
+import type { Hunt, Piece, Span } from '../model/hunt.ts';
 
 const isOver = (span: Span, first: string, last: string) => span.first === first && span.last === last;
 

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { ChainPieceKind } from '../catalogue/tables/chainPieces.ts';
-import { expectedMilliohm, type Hunt, huntSchema, type Piece, type Span } from './chain.ts';
+import type { ChainPieceKind } from '../model/tables/chainPieces.ts';
+import { type Hunt, huntSchema, type Piece, type Span } from '../model/hunt.ts';
+import { expectedMilliohm } from './expected.ts';
 import { knownOf } from './known.ts';
 import { huntFound } from './suspects.ts';
 

@@ -1,12 +1,13 @@
-import { CHAIN_PIECES } from '../catalogue/tables/chainPieces.ts';
-import { atMost, type Finding, notProved, type Work } from '../finding.ts';
-import { sizeLabel } from '../conductor/size.ts';
-import { digits, figure } from '../units/figure.ts';
-import { type Hunt, loadedOf } from './chain.ts';
+import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
+import { atMost, type Finding, notProved, type Work } from '../finding/finding.ts';
+import { sizeLabel } from '../model/tables/size.ts';
+import { digits, figure } from '../model/units/figure.ts';
+import { type Hunt, loadedOf } from '../model/hunt.ts';
 import { knownOf, wholeErrorMillivolt } from './known.ts';
 import type { Suspect } from './suspect.ts';
 import { GUILTY_TIMES, type HuntFound, huntAmps, totalOf } from './suspects.ts';
-import { SAG_SHARE, sagOf } from './verdict.ts';
+import { sagOf } from './verdict.ts';
+import { SAG_SHARE } from '../model/tables/sag.ts';
 import { say } from '../words/say.ts';
 
 /** Whether the readings add up, and whether the source holds: what is known of a hunt beside its suspects. */

@@ -1,4 +1,4 @@
-import { type Hunt, loadedOf } from './chain.ts';
+import { type Hunt, loadedOf } from '../model/hunt.ts';
 import { say } from '../words/say.ts';
 
 /** Pieces whose resistance together is known from readings, and from nothing less. */

@@ -1,4 +1,4 @@
-import { type Hunt, loadedOf } from './chain.ts';
+import { type Hunt, loadedOf } from '../model/hunt.ts';
 import type { Suspect } from './suspect.ts';
 import { type HuntFound, huntAmps } from './suspects.ts';
 

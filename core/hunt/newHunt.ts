@@ -1,8 +1,8 @@
-import { CHAIN_PIECES, type ChainPieceKind } from '../catalogue/tables/chainPieces.ts';
-import type { Cable } from '../job/cable.ts';
-import type { ConductorSize } from '../conductor/size.ts';
+import { CHAIN_PIECES, type ChainPieceKind } from '../model/tables/chainPieces.ts';
+import type { Cable } from '../model/cable.ts';
+import type { ConductorSize } from '../model/tables/size.ts';
 import { CHAIN_PATTERNS, type ChainPattern } from './changes.ts';
-import type { Hunt, Piece } from './chain.ts';
+import type { Hunt, Piece } from '../model/hunt.ts';
 import { say } from '../words/say.ts';
 
 /** Copper is taken to be this warm until somebody says otherwise, °C. */

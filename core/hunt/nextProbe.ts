@@ -1,5 +1,5 @@
-import { CHAIN_PIECES } from '../catalogue/tables/chainPieces.ts';
-import type { Piece } from './chain.ts';
+import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
+import type { Piece } from '../model/hunt.ts';
 import type { Known } from './known.ts';
 import type { Suspect } from './suspect.ts';
 import { say } from '../words/say.ts';

@@ -1,4 +1,4 @@
-import type { Piece } from './chain.ts';
+import type { Piece } from '../model/hunt.ts';
 
 /** A piece that may be the fault. */
 export interface Suspect {

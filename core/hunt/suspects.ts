@@ -1,5 +1,6 @@
-import { CHAIN_PIECES } from '../catalogue/tables/chainPieces.ts';
-import { expectedMilliohm, type Hunt, loadedOf, type Piece } from './chain.ts';
+import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
+import { type Hunt, loadedOf, type Piece } from '../model/hunt.ts';
+import { expectedMilliohm } from './expected.ts';
 import { mostOf } from './bounds.ts';
 import { type Contradiction, type Known, knownOf } from './known.ts';
 import { type NextProbe, nextProbe } from './nextProbe.ts';

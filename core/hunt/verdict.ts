@@ -1,5 +1,6 @@
-import { digits, figure } from '../units/figure.ts';
-import { type Hunt, type HuntTest, isSimulated, loadedOf, type Piece } from './chain.ts';
+import { digits, figure } from '../model/units/figure.ts';
+import { type Hunt, isSimulated, loadedOf, type Piece } from '../model/hunt.ts';
+import { SAG_SHARE } from '../model/tables/sag.ts';
 import type { Contradiction, Known } from './known.ts';
 import type { Suspect } from './suspect.ts';
 import { say } from '../words/say.ts';
@@ -26,9 +27,6 @@ interface Looked {
   readonly isKnown: boolean;
   readonly wastedW: number;
 }
-
-/** How far a sound source may fall under load, as a share of its rest: a starter is allowed far more. Shop setting. */
-export const SAG_SHARE: Readonly<Record<HuntTest, number>> = { steady: 0.06, cranking: 0.24 };
 
 /** How far the source falls, V; null while its voltages are not known. @example sagOf({ restV: 24.96, … }) // 0.76 */
 export function sagOf({ restV, loaded: { postsV } }: Hunt): number | null {

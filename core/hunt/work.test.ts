@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../catalogue/genericShop.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
 import { chainSpecimenOf, type HiddenFault } from '../instrument/standIn/specimen.ts';
 import { truthAt } from '../instrument/standIn/truth.ts';
-import { newCable } from '../job/newCable.ts';
+import { newCable } from '../model/newCable.ts';
 import {
   CHAIN_PATTERNS,
   type ChainPattern,
@@ -13,7 +13,8 @@ import {
   withPiece,
   withReading,
 } from './changes.ts';
-import { expectedMilliohm, type Hunt, huntSchema, type Span } from './chain.ts';
+import { type Hunt, huntSchema, type Span } from '../model/hunt.ts';
+import { expectedMilliohm } from './expected.ts';
 import { huntFindings, suspectWork } from './huntFindings.ts';
 import { ladderOf } from './ladder.ts';
 import { cableOfPiece, chainOf, newHunt, remadeCable } from './newHunt.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { INSTRUMENT_KINDS, INSTRUMENTS, type InstrumentKind } from '../catalogue/tables/instruments.ts';
+import { INSTRUMENT_KINDS, INSTRUMENTS, type InstrumentKind } from '../model/tables/instruments.ts';
 import { chargeOf } from './charge.ts';
 import { holdOf } from './hold.ts';
 import { compileLine } from './linePattern.ts';

@@ -1,4 +1,4 @@
-import type { InstrumentKind } from '../catalogue/tables/instruments.ts';
+import type { InstrumentKind } from '../model/tables/instruments.ts';
 import type { Said } from './sample.ts';
 import { inUnitOf, unitsOf } from './units.ts';
 import { say } from '../words/say.ts';

@@ -1,5 +1,5 @@
-import { INSTRUMENTS, type InstrumentKind } from '../catalogue/tables/instruments.ts';
-import { NEWTON_PER_LBF, STANDARD_GRAVITY } from '../catalogue/tables/pull.ts';
+import { INSTRUMENTS, type InstrumentKind } from '../model/tables/instruments.ts';
+import { NEWTON_PER_LBF, STANDARD_GRAVITY } from '../model/tables/pull.ts';
 
 type ToBase = (value: number) => number;
 const by =

@@ -1,8 +1,8 @@
-import type { Cable, Correction, Jacket } from '../job/cable.ts';
-import type { EndName } from '../job/end.ts';
-import type { Reading } from '../job/reading.ts';
-import { JACKETS } from '../job/shop.ts';
-import type { QuantityKind } from '../units/entryUnits.ts';
+import type { Cable, Correction, Jacket } from '../model/cable.ts';
+import type { EndName } from '../model/end.ts';
+import type { Reading } from '../model/reading.ts';
+import { JACKETS } from '../model/shop.ts';
+import type { QuantityKind } from '../model/units/entryUnits.ts';
 import { say } from '../words/say.ts';
 
 /** A fact of a made cable that can have been written down wrong: what it is called, where it stands, how long it may be. */

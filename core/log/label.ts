@@ -1,9 +1,9 @@
-import type { Cable } from '../job/cable.ts';
-import { newCable } from '../job/newCable.ts';
-import { JACKETS, type Shop } from '../job/shop.ts';
-import { STUD_NAMES, type StudName } from '../catalogue/tables/studs.ts';
+import type { Cable } from '../model/cable.ts';
+import { newCable } from '../model/newCable.ts';
+import { JACKETS, type Shop } from '../model/shop.ts';
+import { STUD_NAMES, type StudName } from '../model/tables/studs.ts';
 import { readLabel } from '../paper/label.ts';
-import { parseSize } from '../units/parseSize.ts';
+import { parseSize } from '../model/parseSize.ts';
 import type { LogEntry } from './log.ts';
 import { say } from '../words/say.ts';
 

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { readJobFile } from '../job/file.ts';
+import { readJobFile } from '../model/file.ts';
 import { labelOf, readLabel } from '../paper/label.ts';
 import { handover } from '../paper/handover.ts';
 import { workUp } from '../workup.ts';

@@ -1,10 +1,10 @@
-import type { State } from '../finding.ts';
+import type { State } from '../finding/finding.ts';
 import { type Due, duesOf, fittedDay } from '../fit/service.ts';
-import type { Cable } from '../job/cable.ts';
-import { END_NAMES } from '../job/end.ts';
-import type { Job } from '../job/job.ts';
-import type { Shop } from '../job/shop.ts';
-import { underItsName } from '../catalogue/called.ts';
+import type { Cable } from '../model/cable.ts';
+import { END_NAMES } from '../model/end.ts';
+import type { Job } from '../model/job.ts';
+import type { Shop } from '../model/shop.ts';
+import { underItsName } from '../model/catalogue/called.ts';
 import { say } from '../words/say.ts';
 
 /** One cable of the log. */

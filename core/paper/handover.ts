@@ -1,14 +1,14 @@
 import { cablesSay } from '../words/counts.ts';
-import { STUDS } from '../catalogue/tables/studs.ts';
+import { STUDS } from '../model/tables/studs.ts';
 import { duesOf, dueSays } from '../fit/service.ts';
-import type { Job } from '../job/job.ts';
-import { END_NAMES } from '../job/end.ts';
-import type { Scheduled } from '../job/schedule.ts';
-import type { Shop } from '../job/shop.ts';
-import { meetsWord } from '../termination/studs/posts.ts';
+import type { Job } from '../model/job.ts';
+import { END_NAMES } from '../model/end.ts';
+import type { WorkedCable } from '../cableWork.ts';
+import type { Shop } from '../model/shop.ts';
+import { meetsWord } from '../model/posts.ts';
 import type { StudStack } from '../termination/studs/studStack.ts';
-import { CAUTIONS, type CautionId } from '../traveller/cautions.ts';
-import { digits, figure } from '../units/figure.ts';
+import { CAUTIONS, type CautionId } from '../model/cautions.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { type ListDoc, scheduleDoc } from './listDoc.ts';
 import { say } from '../words/say.ts';
 
@@ -47,7 +47,7 @@ const FOOT = say`Figures for planning. Local codes, class and survey rules, make
  * @param cables every cable of the job with its work, in the job's order
  * @param day it is written, ISO 8601
  */
-export function handover(job: Job, cables: readonly Scheduled[], shop: Shop, day: string): Handover {
+export function handover(job: Job, cables: readonly WorkedCable[], shop: Shop, day: string): Handover {
   const proved = cables.filter(({ work }) => work.stages.prove.done).length;
   const metres = cables.reduce((sum, { work }) => sum + (work.lengths?.finishedMm ?? 0), 0) / 1000;
   return {
@@ -69,7 +69,7 @@ export function handover(job: Job, cables: readonly Scheduled[], shop: Shop, day
   };
 }
 
-function openPoints(cables: readonly Scheduled[]): string[] {
+function openPoints(cables: readonly WorkedCable[]): string[] {
   return cables.flatMap(({ cable, work }) => {
     const { verdict, findings } = work;
     const simulated = findings.some(({ provenance }) => provenance === 'simulated');
@@ -92,7 +92,7 @@ function openPoints(cables: readonly Scheduled[]): string[] {
 }
 
 /** Every end: where it is bolted, what it is tightened to, and what it was tightened to last. */
-function endsDoc(job: Job, cables: readonly Scheduled[]): ListDoc {
+function endsDoc(job: Job, cables: readonly WorkedCable[]): ListDoc {
   return {
     title: say`Ends and torque`,
     subtitle: job.title,
@@ -130,7 +130,7 @@ function endsDoc(job: Job, cables: readonly Scheduled[]): ListDoc {
   };
 }
 
-function duesDoc(job: Job, cables: readonly Scheduled[], { practice }: Shop): ListDoc {
+function duesDoc(job: Job, cables: readonly WorkedCable[], { practice }: Shop): ListDoc {
   const rows = cables
     .flatMap(({ cable }) => duesOf(cable, practice).map((due) => ({ cable, due })))
     .sort((a, b) => a.due.by.localeCompare(b.due.by));
@@ -155,7 +155,7 @@ function duesDoc(job: Job, cables: readonly Scheduled[], { practice }: Shop): Li
 }
 
 /** Studs with more than one lug, each once. */
-function stackSheets(cables: readonly Scheduled[]): StackSheet[] {
+function stackSheets(cables: readonly WorkedCable[]): StackSheet[] {
   const found = new Map<string, StackSheet>();
   for (const { work } of cables) {
     for (const name of END_NAMES) {

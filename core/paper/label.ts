@@ -1,7 +1,7 @@
 import { word } from '../words/terms.ts';
-import { sizeLabel } from '../conductor/size.ts';
-import { meetsWord } from '../termination/studs/posts.ts';
-import type { Scheduled } from '../job/schedule.ts';
+import { sizeLabel } from '../model/tables/size.ts';
+import { meetsWord } from '../model/posts.ts';
+import type { WorkedCable } from '../cableWork.ts';
 import { STATE_SAYS } from './stateSays.ts';
 import { say } from '../words/say.ts';
 
@@ -26,7 +26,7 @@ const oneLine = (text: string) => text.replace(/\s+/g, ' ').trim();
  *
  * @param day printed on it, ISO 8601
  */
-export function labelOf({ cable, work }: Scheduled, day: string): Label {
+export function labelOf({ cable, work }: WorkedCable, day: string): Label {
   const { A, B } = work.ends;
   const { size } = work.choice.taken.at;
   const length = work.lengths ? say`${work.lengths.finishedMm.toFixed(0)} mm` : say`not known`;

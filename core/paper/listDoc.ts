@@ -1,10 +1,10 @@
 import { word } from '../words/terms.ts';
-import { sizeLabel } from '../conductor/size.ts';
+import { sizeLabel } from '../model/tables/size.ts';
 import type { CutPlan } from '../cutting/cutPlan.ts';
 import type { Kit } from '../cutting/kit.ts';
 import type { CutGroup } from '../cutting/pieces.ts';
-import type { Scheduled } from '../job/schedule.ts';
-import { digits } from '../units/figure.ts';
+import type { WorkedCable } from '../cableWork.ts';
+import { digits } from '../model/units/figure.ts';
 import { say } from '../words/say.ts';
 
 /** A list to be printed: the same for the screen, the page and the PDF. */
@@ -103,7 +103,7 @@ export function kitDoc(jobTitle: string, { lines, massG }: Kit): ListDoc {
 }
 
 /** The cable schedule: one line a cable. */
-export function scheduleDoc(jobTitle: string, cables: readonly Scheduled[]): ListDoc {
+export function scheduleDoc(jobTitle: string, cables: readonly WorkedCable[]): ListDoc {
   return {
     title: say`Cable schedule`,
     subtitle: jobTitle,

@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
+import type { WorkedCable } from '../cableWork.ts';
 import fc from 'fast-check';
 import { bestFitDecreasing } from '../cutting/cutPlan.ts';
 import { kitOf } from '../cutting/kit.ts';
-import { cutGroups, type ToCut } from '../cutting/pieces.ts';
-import { jobFileSchema } from '../job/job.ts';
+import { cutGroups } from '../cutting/pieces.ts';
+import { jobFileSchema } from '../model/job.ts';
 import { workUp } from '../workup.ts';
 import {
   type Label,
@@ -19,7 +20,7 @@ import { cuttingListDoc, kitDoc, type ListDoc, scheduleDoc } from './listDoc.ts'
 
 const { job, shop } = jobFileSchema.parse(JSON.parse(readFileSync('demo/teasel.json', 'utf8')));
 const works = workUp(job, shop, '2026-11-25').cables;
-const made = job.cables.flatMap((cable, i): ToCut[] => {
+const made = job.cables.flatMap((cable, i): (WorkedCable & { key: string })[] => {
   const work = works[i];
   return work ? [{ key: cable.id, cable, work }] : [];
 });

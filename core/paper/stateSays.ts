@@ -1,5 +1,5 @@
 import { say } from '../words/say.ts';
-import type { State } from '../finding.ts';
+import type { State } from '../finding/finding.ts';
 
 /** What a verdict is called on paper. */
 export const STATE_SAYS: Readonly<Record<State, string>> = {

@@ -1,10 +1,10 @@
-import { sizeLabel } from '../conductor/size.ts';
-import type { Finding, State } from '../finding.ts';
-import type { Scheduled } from '../job/schedule.ts';
-import { limitWords, valueWords } from '../proof/record.ts';
-import { meetsWord } from '../termination/studs/posts.ts';
-import { digits, figure } from '../units/figure.ts';
-import { STATE_WORDS } from '../words/states.ts';
+import { sizeLabel } from '../model/tables/size.ts';
+import type { Finding, State } from '../finding/finding.ts';
+import type { WorkedCable } from '../cableWork.ts';
+import { limitWords, valueWords } from '../finding/says.ts';
+import { meetsWord } from '../model/posts.ts';
+import { digits, figure } from '../model/units/figure.ts';
+import { STATE_WORDS } from '../finding/states.ts';
 import { STATE_SAYS } from './stateSays.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';
@@ -96,7 +96,7 @@ function rowOf(finding: Finding): RecordRow {
  *
  * @param day it is written, ISO 8601
  */
-export function testRecord({ cable, work }: Scheduled, job: string, day: string): TestRecord {
+export function testRecord({ cable, work }: WorkedCable, job: string, day: string): TestRecord {
   const { ends, lengths, findings, verdict } = work;
   const proof = findings.filter(({ stage }) => stage === 'prove');
   const other = verdict.reasons.filter(({ stage }) => stage !== 'prove' && stage !== 'fit');

@@ -1,8 +1,8 @@
 import { word } from '../words/terms.ts';
-import { sizeLabel } from '../conductor/size.ts';
-import type { Scheduled } from '../job/schedule.ts';
-import { CAUTIONS, type CautionId } from '../traveller/cautions.ts';
-import { figure } from '../units/figure.ts';
+import { sizeLabel } from '../model/tables/size.ts';
+import type { WorkedCable } from '../cableWork.ts';
+import { CAUTIONS, type CautionId } from '../model/cautions.ts';
+import { figure } from '../model/units/figure.ts';
 import { say } from '../words/say.ts';
 
 /** One line of a printed traveller. */
@@ -28,7 +28,7 @@ export interface TravellerDoc {
 }
 
 /** The traveller of a cable for paper; no lines while it cannot be made. */
-export function travellerDoc({ cable, work }: Scheduled, jobTitle: string): TravellerDoc {
+export function travellerDoc({ cable, work }: WorkedCable, jobTitle: string): TravellerDoc {
   const { steps, lengths, ends } = work;
   const met = [...new Set(steps.flatMap(({ caution }) => (caution ? [caution.of] : [])))];
   const order = Object.keys(CAUTIONS) as CautionId[];

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
-import { areaMm2 } from '../conductor/size.ts';
-import { jobFileSchema } from '../job/job.ts';
+import { areaMm2 } from '../model/tables/size.ts';
+import { jobFileSchema } from '../model/job.ts';
 import { rememberDuty } from '../sizing/rememberDuty.ts';
 import { practiceChange, underPractice } from './changes.ts';
-import { CUSTOMARY_PRACTICE, type HousePractice, housePracticeSchema } from './housePractice.ts';
+import { CUSTOMARY_PRACTICE, type HousePractice, housePracticeSchema } from '../model/housePractice.ts';
 import { QUESTIONS } from './questions.ts';
 
 const { job, shop } = jobFileSchema.parse(JSON.parse(readFileSync('demo/teasel.json', 'utf8')));

@@ -1,22 +1,23 @@
-import { LAYERS } from '../catalogue/tables/layers.ts';
+import { LAYERS } from '../model/tables/layers.ts';
 import { word } from '../words/terms.ts';
-import { digits } from '../units/figure.ts';
+import { digits } from '../model/units/figure.ts';
 import type { CableWork } from '../cableWork.ts';
-import { sizeLabel } from '../conductor/size.ts';
+import { sizeLabel } from '../model/tables/size.ts';
 import { kitOf } from '../cutting/kit.ts';
-import type { Cable } from '../job/cable.ts';
-import { END_NAMES } from '../job/end.ts';
-import type { Job } from '../job/job.ts';
-import type { Shop } from '../job/shop.ts';
+import type { Cable } from '../model/cable.ts';
+import { END_NAMES } from '../model/end.ts';
+import type { Job } from '../model/job.ts';
+import type { Shop } from '../model/shop.ts';
 import { contextOf } from '../jobContext.ts';
 import type { FollowDuty } from '../sizing/assess.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { openCase } from '../termination/dies/toolCase.ts';
-import { dieName, kindOf } from '../traveller/step.ts';
+import { dieName } from '../traveller/step.ts';
+import { kindOf } from '../model/stepId.ts';
 import { workUpCable } from '../workup.ts';
-import type { HousePractice } from './housePractice.ts';
+import type { HousePractice } from '../model/housePractice.ts';
 import { say } from '../words/say.ts';
-import { STATE_WORDS } from '../words/states.ts';
+import { STATE_WORDS } from '../finding/states.ts';
 
 /** One thing that a cable would have, or be asked, instead of another. */
 export interface Instead {

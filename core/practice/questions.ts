@@ -1,4 +1,4 @@
-import type { HousePractice, School } from './housePractice.ts';
+import type { HousePractice, School } from '../model/housePractice.ts';
 import { say } from '../words/say.ts';
 
 /** One answer to a question on which good shops differ. */

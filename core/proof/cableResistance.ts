@@ -1,5 +1,5 @@
 import { resistancePerMetre } from '../conductor/resistance.ts';
-import type { ConductorSize } from '../conductor/size.ts';
+import type { ConductorSize } from '../model/tables/size.ts';
 
 /** What one cable should read from palm to palm. */
 export interface ExpectedResistance {

@@ -1,8 +1,8 @@
 import { resistancePerMetre } from '../conductor/resistance.ts';
-import { atMost, type Finding, notProved, type State } from '../finding.ts';
-import type { ReadingOf } from '../job/reading.ts';
+import { atMost, type Finding, notProved, type State } from '../finding/finding.ts';
+import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { digits, figure } from '../units/figure.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { GOOD_INDEX, jointIndex, WATCH_INDEX } from './jointIndex.ts';
 import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';

@@ -1,9 +1,9 @@
-import { atMost, type Finding, notProved, stated, type State, within } from '../finding.ts';
-import { LOOK_ITEMS, type LookItem, type ReadingOf } from '../job/reading.ts';
-import { usesDie } from '../termination/methods/method.ts';
+import { atMost, type Finding, notProved, stated, type State, within } from '../finding/finding.ts';
+import { LOOK_ITEMS, type LookItem, type ReadingOf } from '../model/reading.ts';
+import { usesDie } from '../model/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { figure } from '../units/figure.ts';
-import { acrossFlatsWindow, MOST_EARS_MM } from './dieClosed.ts';
+import { figure } from '../model/units/figure.ts';
+import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
 import { type Check, judge } from './judge.ts';
 import { furtherProof } from './further.ts';
 import { pullProof } from './pullProof.ts';

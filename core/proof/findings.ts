@@ -1,4 +1,4 @@
-import type { Finding } from '../finding.ts';
+import type { Finding } from '../finding/finding.ts';
 import { endProof } from './endProof.ts';
 import { joinProof } from './joinProof.ts';
 import type { ProofSubject } from './subject.ts';

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { State } from '../finding.ts';
-import type { Cable } from '../job/cable.ts';
-import type { Reading, Waiver } from '../job/reading.ts';
-import type { Shop } from '../job/shop.ts';
-import { FURTHER_PROOFS } from '../practice/housePractice.ts';
+import type { State } from '../finding/finding.ts';
+import type { Cable } from '../model/cable.ts';
+import type { Reading, Waiver } from '../model/reading.ts';
+import type { Shop } from '../model/shop.ts';
+import { FURTHER_PROOFS } from '../model/housePractice.ts';
 import { workUpCable } from '../workup.ts';
 import { jointIndex } from './jointIndex.ts';
 import { base, DIE, found, GOOD, good, goodFurther, shop, stamp } from './proofFixture.ts';

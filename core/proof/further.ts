@@ -1,6 +1,6 @@
-import type { Finding } from '../finding.ts';
-import type { EndName } from '../job/end.ts';
-import type { FurtherProof } from '../practice/housePractice.ts';
+import type { Finding } from '../finding/finding.ts';
+import type { EndName } from '../model/end.ts';
+import type { FurtherProof } from '../model/housePractice.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { lengthDrop, jointDrop } from './dropProof.ts';
 import { jointIndexProof } from './jointIndexProof.ts';

@@ -1,11 +1,11 @@
-import { atMost, type Finding, notProved, within } from '../finding.ts';
-import { END_NAMES, type EndName } from '../job/end.ts';
-import type { ReadingOf } from '../job/reading.ts';
+import { atMost, type Finding, notProved, within } from '../finding/finding.ts';
+import { END_NAMES, type EndName } from '../model/end.ts';
+import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
-import { digits, figure } from '../units/figure.ts';
-import { acrossFlatsWindow, MOST_EARS_MM } from './dieClosed.ts';
+import { digits, figure } from '../model/units/figure.ts';
+import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
 import { type Check, judge } from './judge.ts';
-import { kilogramsToHang, pullTargets } from './pullForce.ts';
+import { kilogramsToHang, pullTargets } from '../termination/dies/pullForce.ts';
 import { pulled } from './pullProof.ts';
 import type { ProofSubject } from './subject.ts';
 import { say } from '../words/say.ts';

@@ -7,10 +7,10 @@ import {
   simulated,
   stated,
   worstFirst,
-} from '../finding.ts';
-import type { EndName } from '../job/end.ts';
-import type { Reading } from '../job/reading.ts';
-import type { Unit } from '../units/figure.ts';
+} from '../finding/finding.ts';
+import type { EndName } from '../model/end.ts';
+import type { Reading } from '../model/reading.ts';
+import type { Unit } from '../model/units/figure.ts';
 import { resolutionWords } from './resolution.ts';
 import { say } from '../words/say.ts';
 

@@ -1,15 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { areaMm2 } from '../conductor/size.ts';
-import type { State } from '../finding.ts';
-import type { Cable } from '../job/cable.ts';
-import type { Reading } from '../job/reading.ts';
+import { areaMm2 } from '../model/tables/size.ts';
+import type { State } from '../finding/finding.ts';
+import type { Cable } from '../model/cable.ts';
+import type { Reading } from '../model/reading.ts';
 import { workUpCable } from '../workup.ts';
 import { expectedResistance } from './cableResistance.ts';
-import { acrossFlatsWindow } from './dieClosed.ts';
-import { kilogramsToHang, pullTargets } from './pullForce.ts';
+import { acrossFlatsWindow } from '../termination/dies/dieClosed.ts';
+import { kilogramsToHang, pullTargets } from '../termination/dies/pullForce.ts';
 import { ALL_RIGHT, base, DIE, flats, found, GOOD, shop, stamp } from './proofFixture.ts';
-import { sealRecord } from './record.ts';
+import { sealRecord } from '../log/record.ts';
 
 const prove = (readings: readonly Reading[], change: Partial<Cable> = {}) =>
   workUpCable({ ...base, ...change, readings: [...readings] }, shop);

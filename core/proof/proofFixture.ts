@@ -1,10 +1,10 @@
-import { genericShop } from '../catalogue/genericShop.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
 import type { CableWork } from '../cableWork.ts';
-import type { Finding } from '../finding.ts';
-import type { Cable } from '../job/cable.ts';
-import type { EndName } from '../job/end.ts';
-import { newCable } from '../job/newCable.ts';
-import { LOOK_ITEMS, type Reading, type ReadingOf } from '../job/reading.ts';
+import type { Finding } from '../finding/finding.ts';
+import type { Cable } from '../model/cable.ts';
+import type { EndName } from '../model/end.ts';
+import { newCable } from '../model/newCable.ts';
+import { LOOK_ITEMS, type Reading, type ReadingOf } from '../model/reading.ts';
 
 /** A good cable and good readings of it: what tests of the proof start from. */
 export const shop = genericShop();

@@ -1,10 +1,10 @@
-import { areaMm2 } from '../conductor/size.ts';
-import { type Finding, stated } from '../finding.ts';
-import type { ReadingOf } from '../job/reading.ts';
+import { areaMm2 } from '../model/tables/size.ts';
+import { type Finding, stated } from '../finding/finding.ts';
+import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { digits, figure } from '../units/figure.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { type Check, judge } from './judge.ts';
-import { HANG_LIMIT_KG, kilogramsToHang, pullAsked, pullTargets } from './pullForce.ts';
+import { HANG_LIMIT_KG, kilogramsToHang, pullAsked, pullTargets } from '../termination/dies/pullForce.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
 import { say } from '../words/say.ts';

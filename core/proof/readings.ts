@@ -1,6 +1,6 @@
-import type { Cable } from '../job/cable.ts';
-import type { EndName } from '../job/end.ts';
-import type { Reading, ReadingOf } from '../job/reading.ts';
+import type { Cable } from '../model/cable.ts';
+import type { EndName } from '../model/end.ts';
+import type { Reading, ReadingOf } from '../model/reading.ts';
 
 /**
  * The readings of one check that count: not struck out, and taken since the end was last reworked. A whole-cable

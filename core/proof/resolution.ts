@@ -1,4 +1,4 @@
-import { brief, THIN, type Unit } from '../units/figure.ts';
+import { brief, THIN, type Unit } from '../model/units/figure.ts';
 
 /** A reading must tell apart a twentieth of what lies between good and bad. Shop practice. */
 const TWENTIETH = 0.05;

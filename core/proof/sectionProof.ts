@@ -1,10 +1,10 @@
-import { atLeast, type Finding, notProved, stated, type State } from '../finding.ts';
-import type { ReadingOf } from '../job/reading.ts';
+import { atLeast, type Finding, notProved, stated, type State } from '../finding/finding.ts';
+import type { ReadingOf } from '../model/reading.ts';
 import { COMPACTION, hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
-import { usesDie } from '../termination/methods/method.ts';
+import { usesDie } from '../model/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { digits } from '../units/figure.ts';
+import { digits } from '../model/units/figure.ts';
 import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';

@@ -1,4 +1,4 @@
-import type { Reading } from '../job/reading.ts';
+import type { Reading } from '../model/reading.ts';
 
 /** Where a figure came from, and what it was read with. */
 export type ReadWith = Pick<Reading, 'source' | 'instrument'>;

@@ -1,8 +1,8 @@
-import type { ConductorSize } from '../conductor/size.ts';
+import type { ConductorSize } from '../model/tables/size.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
-import type { Cable } from '../job/cable.ts';
-import type { Trial } from '../job/shop.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
+import type { Cable } from '../model/cable.ts';
+import type { Trial } from '../model/shop.ts';
+import type { HousePractice } from '../model/housePractice.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 

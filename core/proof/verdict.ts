@@ -1,4 +1,4 @@
-import { type Finding, type State, worst, worstFirst } from '../finding.ts';
+import { type Finding, type State, worst, worstFirst } from '../finding/finding.ts';
 import { say } from '../words/say.ts';
 
 /** What may be said of a cable, and why, the worst reason first. */

@@ -1,5 +1,5 @@
-import type { Finding } from '../finding.ts';
-import type { Cable } from '../job/cable.ts';
+import type { Finding } from '../finding/finding.ts';
+import type { Cable } from '../model/cable.ts';
 
 /**
  * Findings that somebody answers for doing without. Only what is not proved can be waived: a reading that fails

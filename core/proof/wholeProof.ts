@@ -1,7 +1,7 @@
-import { insulationRow, NEW_CABLE_MEGOHM } from '../catalogue/tables/insulationLimits.ts';
-import { atLeast, atMost, type Finding, notProved, stated } from '../finding.ts';
-import type { ReadingOf } from '../job/reading.ts';
-import { digits, figure } from '../units/figure.ts';
+import { insulationRow, NEW_CABLE_MEGOHM } from '../model/tables/insulationLimits.ts';
+import { atLeast, atMost, type Finding, notProved, stated } from '../finding/finding.ts';
+import type { ReadingOf } from '../model/reading.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { expectedResistance } from './cableResistance.ts';
 import { furtherWhole } from './further.ts';
 import { type Check, judge } from './judge.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { seeded } from '../random.ts';
+import { seeded } from '../lib/random.ts';
 import { hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import { type DrawnSection, drawSection } from './draw.ts';
 import { type CrimpToDraw, drawnSectionOf } from './drawnSection.ts';

@@ -1,4 +1,4 @@
-import { between, type Random, scattered } from '../random.ts';
+import { between, type Random, scattered } from '../lib/random.ts';
 import { hexagonAcrossFlats, hexagonMm2 } from '../termination/dies/dieOnLug.ts';
 import type { Picture } from './picture.ts';
 

@@ -1,7 +1,7 @@
-import { areaMm2 } from '../conductor/size.ts';
+import { areaMm2 } from '../model/tables/size.ts';
 import { strandCount } from '../conductor/strands.ts';
-import type { Lug, Shop } from '../job/shop.ts';
-import { type Random, shuffled } from '../random.ts';
+import type { Lug, Shop } from '../model/shop.ts';
+import { type Random, shuffled } from '../lib/random.ts';
 import type { DrawnSection } from './draw.ts';
 import { drawnSectionOf } from './drawnSection.ts';
 

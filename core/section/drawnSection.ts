@@ -1,5 +1,5 @@
-import { between, type Random } from '../random.ts';
-import { SPRING_BACK } from '../proof/dieClosed.ts';
+import { between, type Random } from '../lib/random.ts';
+import { SPRING_BACK } from '../termination/dies/dieClosed.ts';
 import { compaction, hexagonMm2 } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { forecast } from '../termination/dies/sectionView.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../catalogue/genericShop.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
 import { hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { sectionFindings } from './findings.ts';

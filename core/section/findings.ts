@@ -1,9 +1,9 @@
-import { atLeast, atMost, type Finding, stated } from '../finding.ts';
-import type { Lug } from '../job/shop.ts';
+import { atLeast, atMost, type Finding, stated } from '../finding/finding.ts';
+import type { Lug } from '../model/shop.ts';
 import { PACKING_SAYS, packingState } from '../proof/sectionProof.ts';
 import { COMPACTION } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
-import { digits } from '../units/figure.ts';
+import { digits } from '../model/units/figure.ts';
 import { scaleSection, type SectionMeasure } from './measure.ts';
 import { wallEvenness } from './wall.ts';
 import { say } from '../words/say.ts';

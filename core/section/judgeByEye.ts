@@ -1,5 +1,5 @@
 import { say } from '../words/say.ts';
-import type { State } from '../finding.ts';
+import type { State } from '../finding/finding.ts';
 import { packingState } from '../proof/sectionProof.ts';
 import { hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import type { DrawnSection } from './draw.ts';

@@ -1,7 +1,7 @@
-import { type Finding, stated } from '../finding.ts';
-import type { Run } from '../job/run.ts';
-import { stretchesOf } from '../cutting/governingRun.ts';
-import { digits, figure } from '../units/figure.ts';
+import { type Finding, stated } from '../finding/finding.ts';
+import type { Run } from '../model/run.ts';
+import { stretchesOf } from './governingRun.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { ENGINE_SPACE_C } from './loop.ts';
 import { chargedTo, sourcesOf } from './source.ts';
 import { say } from '../words/say.ts';

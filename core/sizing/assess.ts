@@ -1,10 +1,10 @@
 import { cableMassPerMetre } from '../conductor/geometry.ts';
-import { areaMm2, CIRCULAR_MIL_MM2, type ConductorSize } from '../conductor/size.ts';
-import { stretchesOf } from '../cutting/governingRun.ts';
-import type { Duty, Run } from '../job/run.ts';
-import type { CableKind, CableSize } from '../job/shop.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
-import { SOLDERED_END_C } from '../termination/methods/method.ts';
+import { areaMm2, CIRCULAR_MIL_MM2, type ConductorSize } from '../model/tables/size.ts';
+import { stretchesOf } from './governingRun.ts';
+import type { Duty, Run } from '../model/run.ts';
+import type { CableKind, CableSize } from '../model/shop.ts';
+import type { HousePractice } from '../model/housePractice.ts';
+import { SOLDERED_END_C } from '../model/method.ts';
 import { currentForWatts, quickRuleCircularMils, voltageDrop } from './drop.ts';
 import { type DutyCycle, dutyCycle } from './dutyCycle.ts';
 import {

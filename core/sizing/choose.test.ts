@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../catalogue/genericShop.ts';
-import { areaMm2, sameSize } from '../conductor/size.ts';
-import type { Cable } from '../job/cable.ts';
-import type { Run } from '../job/run.ts';
-import { newCable } from '../job/newCable.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
+import { areaMm2, sameSize } from '../model/tables/size.ts';
+import type { Cable } from '../model/cable.ts';
+import type { Run } from '../model/run.ts';
+import { newCable } from '../model/newCable.ts';
+import type { HousePractice } from '../model/housePractice.ts';
 import { type Assessment, heldAmps } from './assess.ts';
 import { type Candidate, chooseSize } from './choose.ts';
 import { proposedFuse } from './fuse.ts';

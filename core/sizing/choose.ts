@@ -1,10 +1,10 @@
-import { areaMm2, sameSize, type ConductorSize } from '../conductor/size.ts';
-import { type Finding, type Judged, type State, worst } from '../finding.ts';
-import type { Cable } from '../job/cable.ts';
-import { END_NAMES } from '../job/end.ts';
-import type { Fuse } from '../job/run.ts';
-import type { CableKind, CableSize } from '../job/shop.ts';
-import type { HousePractice, School } from '../practice/housePractice.ts';
+import { areaMm2, sameSize, type ConductorSize } from '../model/tables/size.ts';
+import { type Finding, type Judged, type State, worst } from '../finding/finding.ts';
+import type { Cable } from '../model/cable.ts';
+import { END_NAMES } from '../model/end.ts';
+import type { Fuse } from '../model/run.ts';
+import type { CableKind, CableSize } from '../model/shop.ts';
+import type { HousePractice, School } from '../model/housePractice.ts';
 import { assess, type Assessment, type FollowDuty, heldAmps } from './assess.ts';
 import type { RunContext } from './loop.ts';
 import { circuitLoad } from './circuitFindings.ts';

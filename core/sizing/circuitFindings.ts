@@ -1,6 +1,6 @@
-import { atMost, type Finding } from '../finding.ts';
-import type { Load, Run } from '../job/run.ts';
-import { figure } from '../units/figure.ts';
+import { atMost, type Finding } from '../finding/finding.ts';
+import type { Load, Run } from '../model/run.ts';
+import { figure } from '../model/units/figure.ts';
 import { say } from '../words/say.ts';
 import type { Mate, RunContext } from './loop.ts';
 import { heaviestStepA, nominalAmps } from './loadIn.ts';

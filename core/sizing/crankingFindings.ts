@@ -1,9 +1,9 @@
-import { COLD_CRANKING } from '../catalogue/tables/sources.ts';
-import { atMost, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding.ts';
-import { SAG_SHARE } from '../hunt/verdict.ts';
-import type { Run } from '../job/run.ts';
-import type { CableKind } from '../job/shop.ts';
-import { digits, figure } from '../units/figure.ts';
+import { COLD_CRANKING } from '../model/tables/sources.ts';
+import { atMost, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding/finding.ts';
+import { SAG_SHARE } from '../model/tables/sag.ts';
+import type { Run } from '../model/run.ts';
+import type { CableKind } from '../model/shop.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import type { Assessment } from './assess.ts';
 import { type RunContext, spendersAt, totalOhm } from './loop.ts';
 import { sourceResistance } from './source.ts';

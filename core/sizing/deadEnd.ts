@@ -1,9 +1,9 @@
-import { sizeLabel } from '../conductor/size.ts';
-import { type Finding, stated } from '../finding.ts';
-import type { Cable } from '../job/cable.ts';
-import type { Run } from '../job/run.ts';
-import type { CableKind, Shop } from '../job/shop.ts';
-import { digits, figure } from '../units/figure.ts';
+import { sizeLabel } from '../model/tables/size.ts';
+import { type Finding, stated } from '../finding/finding.ts';
+import type { Cable } from '../model/cable.ts';
+import type { Run } from '../model/run.ts';
+import type { CableKind, Shop } from '../model/shop.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import type { FollowDuty } from './assess.ts';
 import type { Mate, RunContext } from './loop.ts';
 import { chooseSize, type SizeChoice } from './choose.ts';

@@ -1,13 +1,5 @@
-import { CUSTOMARY_MILLIOHM, type DeviceKind, DEVICES } from '../catalogue/tables/sources.ts';
-
-/** A fuse, switch or shunt on the loop. */
-export interface Device {
-  readonly kind: DeviceKind;
-  /** A, where its drop is known at its rating. */
-  readonly ratingA?: number | undefined;
-  /** mΩ as measured or from its sheet; outranks what is typical. */
-  readonly milliohm?: number | undefined;
-}
+import { CUSTOMARY_MILLIOHM, DEVICES } from '../model/tables/sources.ts';
+import type { Device } from '../model/run.ts';
 
 /** Resistance of a device, mΩ, as typed or as typical of its kind and rating; null where neither is known. */
 function knownMilliohm({ kind, ratingA, milliohm }: Device): number | null {

@@ -1,12 +1,20 @@
 import { resistancePerMetre20 } from '../conductor/resistance.ts';
-import { sizeLabel } from '../conductor/size.ts';
-import { asJudged, atLeast, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding.ts';
-import type { Run } from '../job/run.ts';
-import type { CableKind } from '../job/shop.ts';
-import { digits, figure } from '../units/figure.ts';
+import { sizeLabel } from '../model/tables/size.ts';
+import {
+  asJudged,
+  atLeast,
+  type Facts,
+  type Finding,
+  judgeAtMost,
+  type Judged,
+  stated,
+} from '../finding/finding.ts';
+import type { Run } from '../model/run.ts';
+import type { CableKind } from '../model/shop.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import type { Assessment } from './assess.ts';
 import { type RunContext, type Spender, totalOhm } from './loop.ts';
-import { CUSTOMARY_CHASSIS_MILLIOHM, CUSTOMARY_MILLIOHM } from '../catalogue/tables/sources.ts';
+import { CUSTOMARY_CHASSIS_MILLIOHM, CUSTOMARY_MILLIOHM } from '../model/tables/sources.ts';
 import { isCustomary, onLoop } from './devices.ts';
 import { HOTTEST_C } from './heatBalance.ts';
 import { say } from '../words/say.ts';

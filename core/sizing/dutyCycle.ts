@@ -1,4 +1,4 @@
-import type { Duty } from '../job/run.ts';
+import type { Duty } from '../model/run.ts';
 import {
   ampacityByHeatBalance,
   steadyTemperature,

@@ -1,4 +1,4 @@
-import type { Duty } from '../job/run.ts';
+import type { Duty } from '../model/run.ts';
 import { say } from '../words/say.ts';
 
 /** Duties met again and again: a place to start from, to be replaced by what the machine's plate says. */

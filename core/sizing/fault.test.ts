@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { FUSES } from '../catalogue/tables/fuses.ts';
+import { FUSES } from '../model/tables/fuses.ts';
 import { deviceMilliohm } from './devices.ts';
 import { adiabaticK, clearingSeconds, faultCurrents, survivalSeconds, worstFault } from './fault.ts';
-import type { Duty } from '../job/run.ts';
+import type { Duty } from '../model/run.ts';
 import { breakingAmps, smallestFuse } from './fuse.ts';
 import { chargingVolts, sourceResistance } from './source.ts';
 

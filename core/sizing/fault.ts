@@ -1,4 +1,4 @@
-import type { ClearingPoint } from '../catalogue/tables/fuses.ts';
+import type { ClearingPoint } from '../model/tables/fuses.ts';
 
 /** Highest conductor temperature a short may end at, °C, by insulation. Never above 160 at a soldered end. */
 export const SHORT_CIRCUIT_LIMIT_C = { pvc: 160, thermoplastic: 160, xlpe: 250, rubber: 220 } as const;

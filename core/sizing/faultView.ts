@@ -1,9 +1,9 @@
-import type { Finding } from '../finding.ts';
-import type { EndName } from '../job/end.ts';
-import type { Fuse } from '../job/run.ts';
-import type { CableKind } from '../job/shop.ts';
-import { digits, figure } from '../units/figure.ts';
-import { SOLDERED_SHORT_C } from '../termination/methods/method.ts';
+import type { Finding } from '../finding/finding.ts';
+import type { EndName } from '../model/end.ts';
+import type { Fuse } from '../model/run.ts';
+import type { CableKind } from '../model/shop.ts';
+import { digits, figure } from '../model/units/figure.ts';
+import { SOLDERED_SHORT_C } from '../model/method.ts';
 import type { Assessment } from './assess.ts';
 import { type RunContext, totalOhm } from './loop.ts';
 import {

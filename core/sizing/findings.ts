@@ -1,6 +1,6 @@
-import { asJudged, type Finding, type Judged } from '../finding.ts';
-import type { CableKind } from '../job/shop.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
+import { asJudged, type Finding, type Judged } from '../finding/finding.ts';
+import type { CableKind } from '../model/shop.ts';
+import type { HousePractice } from '../model/housePractice.ts';
 import type { Assessment } from './assess.ts';
 import type { RunContext } from './loop.ts';
 import { crankingFindings, crankingLimits } from './crankingFindings.ts';

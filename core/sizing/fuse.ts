@@ -1,5 +1,5 @@
-import { type ClearingPoint, type FuseKind, FUSE_RATINGS_A, FUSES } from '../catalogue/tables/fuses.ts';
-import type { Fuse, Run } from '../job/run.ts';
+import { type ClearingPoint, type FuseKind, FUSE_RATINGS_A, FUSES } from '../model/tables/fuses.ts';
+import type { Fuse, Run } from '../model/run.ts';
 import { nominalAmps } from './loadIn.ts';
 import { chargedTo } from './source.ts';
 import { say } from '../words/say.ts';

@@ -1,10 +1,10 @@
-import { FUSE_PLACES, FUSES } from '../catalogue/tables/fuses.ts';
-import { atLeast, atMost, type Finding, stated } from '../finding.ts';
-import { END_NAMES } from '../job/end.ts';
-import type { Duty, Fuse, Run } from '../job/run.ts';
-import type { CableKind } from '../job/shop.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
-import { digits, figure } from '../units/figure.ts';
+import { FUSE_PLACES, FUSES } from '../model/tables/fuses.ts';
+import { atLeast, atMost, type Finding, stated } from '../finding/finding.ts';
+import { END_NAMES } from '../model/end.ts';
+import type { Duty, Fuse, Run } from '../model/run.ts';
+import type { CableKind } from '../model/shop.ts';
+import type { HousePractice } from '../model/housePractice.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { type Assessment, heldAmps } from './assess.ts';
 import type { RunContext } from './loop.ts';
 import { survivalSeconds } from './fault.ts';

@@ -1,9 +1,9 @@
-import { FUSES } from '../catalogue/tables/fuses.ts';
-import { atMost, type Facts, type Finding, stated } from '../finding.ts';
-import type { Fuse } from '../job/run.ts';
-import type { CableKind } from '../job/shop.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
-import { digits, figure } from '../units/figure.ts';
+import { FUSES } from '../model/tables/fuses.ts';
+import { atMost, type Facts, type Finding, stated } from '../finding/finding.ts';
+import type { Fuse } from '../model/run.ts';
+import type { CableKind } from '../model/shop.ts';
+import type { HousePractice } from '../model/housePractice.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import type { Assessment } from './assess.ts';
 import { type RunContext, surroundingsOf, thermalCable } from './loop.ts';
 import { worstFault } from './fault.ts';
@@ -20,7 +20,7 @@ import {
 import { HOTTEST_AT_RATING_C, SHORT_ONLY_UP_TO } from './fuse.ts';
 import { steadyTemperature } from './heatBalance.ts';
 import { strictestAmps } from './schoolFindings.ts';
-import { stretchesOf } from '../cutting/governingRun.ts';
+import { stretchesOf } from './governingRun.ts';
 import { say } from '../words/say.ts';
 
 /** What a fuse asks of the size: that it outlives a fault, and that the fuse guards it. */

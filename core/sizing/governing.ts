@@ -1,4 +1,4 @@
-import type { Run } from '../job/run.ts';
+import type { Run } from '../model/run.ts';
 import type { Assessment } from './assess.ts';
 import type { Spender } from './loop.ts';
 

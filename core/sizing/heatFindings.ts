@@ -1,7 +1,7 @@
-import { asJudged, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding.ts';
-import type { Duty } from '../job/run.ts';
-import type { CableKind } from '../job/shop.ts';
-import { digits, figure } from '../units/figure.ts';
+import { asJudged, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding/finding.ts';
+import type { Duty } from '../model/run.ts';
+import type { CableKind } from '../model/shop.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import type { Assessment, DutyAssessment } from './assess.ts';
 import { type RunContext, thermalCable, totalOhm } from './loop.ts';
 import { overChassis } from './dropFindings.ts';

@@ -1,4 +1,4 @@
-import type { Duty, Load } from '../job/run.ts';
+import type { Duty, Load } from '../model/run.ts';
 
 /** An inverter that is not known better gives out so much of what it takes, %. */
 const USUAL_EFFICIENCY = 90;

@@ -1,10 +1,10 @@
-import { type Finding, stated } from '../finding.ts';
-import { MEETS, type Meets, type Run } from '../job/run.ts';
-import type { CableKind } from '../job/shop.ts';
-import { digits, figure } from '../units/figure.ts';
+import { type Finding, stated } from '../finding/finding.ts';
+import { MEETS, type Meets, type Run } from '../model/run.ts';
+import type { CableKind } from '../model/shop.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import type { RunContext } from './loop.ts';
 import { chargedTo } from './source.ts';
-import { stretchesOf } from '../cutting/governingRun.ts';
+import { stretchesOf } from './governingRun.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';
 

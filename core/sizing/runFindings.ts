@@ -1,10 +1,10 @@
-import { type Finding, stated } from '../finding.ts';
-import type { Run } from '../job/run.ts';
-import { digits, figure } from '../units/figure.ts';
+import { type Finding, stated } from '../finding/finding.ts';
+import type { Run } from '../model/run.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import type { Assessment } from './assess.ts';
 import { totalOhm } from './loop.ts';
 import { heaviestStepA } from './loadIn.ts';
-import { PLACINGS } from './placing.ts';
+import { PLACINGS } from '../model/tables/placings.ts';
 import { say } from '../words/say.ts';
 
 /** What the run asks, before any limit: the amps drawn and what the surroundings do. */

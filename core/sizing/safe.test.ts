@@ -1,19 +1,19 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../catalogue/genericShop.ts';
-import { areaMm2 } from '../conductor/size.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
+import { areaMm2 } from '../model/tables/size.ts';
 import type { CableWork } from '../cableWork.ts';
-import type { Cable } from '../job/cable.ts';
-import type { Job } from '../job/job.ts';
-import { emptyJob, newCable } from '../job/newCable.ts';
-import type { Duty, Fuse, Run } from '../job/run.ts';
-import { parseQuantity } from '../units/quantity.ts';
-import { cases } from '../validFixture.ts';
+import type { Cable } from '../model/cable.ts';
+import type { Job } from '../model/job.ts';
+import { emptyJob, newCable } from '../model/newCable.ts';
+import type { Duty, Fuse, Run, Source } from '../model/run.ts';
+import { parseQuantity } from '../model/units/quantity.ts';
+import { cases } from '../model/validFixture.ts';
 import { workUp } from '../workup.ts';
 import { followSteps } from './transient.ts';
 import { thermalCable } from './loop.ts';
-import { chargingVolts, type Source } from './source.ts';
+import { chargingVolts } from './source.ts';
 
 const shop = genericShop();
 const blank = newCable('c', 'C-1', shop);

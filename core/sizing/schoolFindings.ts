@@ -1,8 +1,16 @@
-import { INCH_SMALL_CRAFT } from '../catalogue/tables/inchSmallCraft.ts';
-import { METRIC_SMALL_CRAFT } from '../catalogue/tables/metricSmallCraft.ts';
-import { asJudged, atLeast, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
-import { digits, figure } from '../units/figure.ts';
+import { INCH_SMALL_CRAFT } from '../model/tables/inchSmallCraft.ts';
+import { METRIC_SMALL_CRAFT } from '../model/tables/metricSmallCraft.ts';
+import {
+  asJudged,
+  atLeast,
+  type Facts,
+  type Finding,
+  judgeAtMost,
+  type Judged,
+  stated,
+} from '../finding/finding.ts';
+import type { HousePractice } from '../model/housePractice.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { type Assessment, heldAmps } from './assess.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';

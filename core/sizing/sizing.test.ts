@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { bundleDiameterMm } from '../conductor/geometry.ts';
 import { resistancePerMetre20 } from '../conductor/resistance.ts';
-import { CIRCULAR_MIL_MM2, METRIC_SIZES, type ConductorSize } from '../conductor/size.ts';
+import { CIRCULAR_MIL_MM2, METRIC_SIZES, type ConductorSize } from '../model/tables/size.ts';
 import { ambientFactor } from './ambientFactor.ts';
 import { currentForWatts, quickRuleCircularMils, voltageDrop } from './drop.ts';
 import { ampacityByHeatBalance, steadyTemperature, type ThermalCable } from './heatBalance.ts';

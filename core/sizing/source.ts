@@ -1,26 +1,7 @@
-import {
-  CELLS,
-  type Chemistry,
-  SHORT_AMPS_PER_AH,
-  SHORT_PER_CRANKING_AMP,
-} from '../catalogue/tables/sources.ts';
-import type { EndName } from '../job/end.ts';
+import { CELLS, SHORT_AMPS_PER_AH, SHORT_PER_CRANKING_AMP } from '../model/tables/sources.ts';
+import type { EndName } from '../model/end.ts';
+import type { Source } from '../model/run.ts';
 import { say } from '../words/say.ts';
-
-/** What is known of the source behind a cable. */
-export type Source =
-  | { readonly kind: 'unknown' }
-  | { readonly kind: 'typed'; readonly milliohm: number }
-  | {
-      readonly kind: 'cells';
-      readonly cellMilliohm: number;
-      readonly inSeries: number;
-      readonly strings: number;
-      /** The fuse in each string, A. */
-      readonly stringFuseA?: number | undefined;
-    }
-  | { readonly kind: 'battery'; readonly chemistry: Chemistry; readonly ampHours: number }
-  | { readonly kind: 'cranking'; readonly crankingA: number; readonly ratedC?: 27 | 0 | -18 | undefined };
 
 /** The source's own resistance, and whether it is more than an estimate. */
 export interface SourceResistance {

@@ -1,6 +1,6 @@
-import { type Finding, stated } from '../finding.ts';
-import { END_NAMES } from '../job/end.ts';
-import { digits, figure } from '../units/figure.ts';
+import { type Finding, stated } from '../finding/finding.ts';
+import { END_NAMES } from '../model/end.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import type { RunContext } from './loop.ts';
 import { chargedTo, sourcesOf } from './source.ts';
 import { say } from '../words/say.ts';

@@ -1,6 +1,6 @@
-import { INCH_SMALL_CRAFT } from '../catalogue/tables/inchSmallCraft.ts';
-import { METRIC_SMALL_CRAFT } from '../catalogue/tables/metricSmallCraft.ts';
-import { areaMm2, type GaugeName, isNotAbove } from '../conductor/size.ts';
+import { INCH_SMALL_CRAFT } from '../model/tables/inchSmallCraft.ts';
+import { METRIC_SMALL_CRAFT } from '../model/tables/metricSmallCraft.ts';
+import { areaMm2, type GaugeName, isNotAbove } from '../model/tables/size.ts';
 import { ambientFactor } from './ambientFactor.ts';
 
 /** Where a table is being read. */

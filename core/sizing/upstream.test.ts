@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { EndName } from '../job/end.ts';
-import type { Fuse } from '../job/run.ts';
+import type { EndName } from '../model/end.ts';
+import type { Fuse } from '../model/run.ts';
 import { guardOf, type Places } from './upstream.ts';
 
 const fuse = (end: EndName, ratingA: number): Fuse => ({

@@ -1,7 +1,7 @@
-import type { Cable } from '../job/cable.ts';
-import type { EndName } from '../job/end.ts';
-import { otherEnd } from '../job/end.ts';
-import type { Fuse } from '../job/run.ts';
+import type { Cable } from '../model/cable.ts';
+import type { EndName } from '../model/end.ts';
+import { otherEnd } from '../model/end.ts';
+import type { Fuse } from '../model/run.ts';
 
 /** What the ends of a cable are on, by name; null where that is not said. */
 export type Places = Readonly<Record<EndName, string | null>>;

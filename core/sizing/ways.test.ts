@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../catalogue/genericShop.ts';
-import type { Cable } from '../job/cable.ts';
-import { newCable } from '../job/newCable.ts';
-import type { Run } from '../job/run.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
+import type { Cable } from '../model/cable.ts';
+import { newCable } from '../model/newCable.ts';
+import type { Run } from '../model/run.ts';
 import { workUpCable } from '../workup.ts';
 import { chooseSize } from './choose.ts';
 import { coldAt } from './crankingFindings.ts';

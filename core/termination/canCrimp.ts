@@ -1,8 +1,8 @@
-import { areaMm2, type ConductorSize } from '../conductor/size.ts';
-import type { Cable } from '../job/cable.ts';
-import { END_NAMES } from '../job/end.ts';
-import type { CableKind, Shop } from '../job/shop.ts';
-import { usesDie } from './methods/method.ts';
+import { areaMm2, type ConductorSize } from '../model/tables/size.ts';
+import type { Cable } from '../model/cable.ts';
+import { END_NAMES } from '../model/end.ts';
+import type { CableKind, Shop } from '../model/shop.ts';
+import { usesDie } from '../model/method.ts';
 import { resolveEnd } from './resolveEnd.ts';
 import { openCase } from './dies/toolCase.ts';
 

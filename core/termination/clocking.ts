@@ -1,4 +1,4 @@
-import type { CableKind } from '../job/shop.ts';
+import type { CableKind } from '../model/shop.ts';
 
 /** Shear of the jacket's surface that hands put into a cable and it keeps without springing, by its strands. */
 const HAND_SHEAR: Readonly<Record<CableKind['strands'], number>> = {

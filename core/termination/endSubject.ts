@@ -1,6 +1,5 @@
-import type { CableLengths } from '../cutting/cutLength.ts';
-import type { Cable } from '../job/cable.ts';
-import type { CableKind, Shop } from '../job/shop.ts';
+import type { Cable } from '../model/cable.ts';
+import type { CableKind, Shop } from '../model/shop.ts';
 import type { Assessment } from '../sizing/assess.ts';
 import type { EndConductor, ResolvedEnd } from './resolveEnd.ts';
 import type { StudStack } from './studs/studStack.ts';
@@ -13,7 +12,8 @@ export interface EndSubject {
   readonly at: Assessment;
   readonly shop: Shop;
   readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
-  readonly lengths: CableLengths | null;
+  /** Length to cut, mm; null while an end has no lug. */
+  readonly cutMm: number | null;
   /** Everything on its stud; null where it ends on a tapered post. */
   readonly stacks: { readonly A: StudStack | null; readonly B: StudStack | null };
   /** How many cables of the job share its post. */

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { LAYERS } from '../catalogue/tables/layers.ts';
-import type { Cable } from '../job/cable.ts';
-import type { End } from '../job/end.ts';
-import type { Shop, Sleeve } from '../job/shop.ts';
+import { LAYERS } from '../model/tables/layers.ts';
+import type { Cable } from '../model/cable.ts';
+import type { End } from '../model/end.ts';
+import type { Shop, Sleeve } from '../model/shop.ts';
 import { shop, base, cableWith, work, found, practising } from './endsFixture.ts';
 
 describe('through the hole of the route', () => {

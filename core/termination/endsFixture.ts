@@ -1,9 +1,9 @@
-import { genericShop } from '../catalogue/genericShop.ts';
-import type { Finding } from '../finding.ts';
-import type { Cable } from '../job/cable.ts';
-import type { End } from '../job/end.ts';
-import { newCable } from '../job/newCable.ts';
-import type { Shop } from '../job/shop.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
+import type { Finding } from '../finding/finding.ts';
+import type { Cable } from '../model/cable.ts';
+import type { End } from '../model/end.ts';
+import { newCable } from '../model/newCable.ts';
+import type { Shop } from '../model/shop.ts';
 import { workUpCable } from '../workup.ts';
 
 export const shop = genericShop();

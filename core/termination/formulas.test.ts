@@ -1,14 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericLug } from '../catalogue/lugs.ts';
+import { genericLug } from '../model/catalogue/lugs.ts';
 import { strandCount } from '../conductor/strands.ts';
-import { areaMm2 } from '../conductor/size.ts';
+import { areaMm2 } from '../model/tables/size.ts';
 import { faultScale } from '../sizing/fault.ts';
-import { CUSTOMARY_PRACTICE } from '../practice/housePractice.ts';
+import { CUSTOMARY_PRACTICE } from '../model/housePractice.ts';
 import { twistLeftDeg } from './clocking.ts';
 import { hexagonMm2, packingFromVoid } from './dies/dieOnLug.ts';
 import { wallMm2 } from './lugs/lugOnCable.ts';
-import { endMeets, postTopMm } from './studs/posts.ts';
+import { endMeets, postTopMm } from '../model/posts.ts';
 import { jointHeatJ, solderMassG, solderVolumeMm3, solderWireMm, torchSeconds } from './methods/solder.ts';
 import { ampsWithStrandsCut, strandsAllowed, strandsLeft } from './strandsLeft.ts';
 import { contactDensity, stackMm } from './studs/studStack.ts';

@@ -1,5 +1,5 @@
-import type { Join } from '../job/end.ts';
-import type { Lug, Shop, Sleeve } from '../job/shop.ts';
+import type { Join } from '../model/end.ts';
+import type { Lug, Shop, Sleeve } from '../model/shop.ts';
 import { crimpsThatFit } from './dies/crimpLayout.ts';
 import { bestDie, dieOffer, type DieOffer, dieOffers } from './dies/dieOffers.ts';
 import { boreFill, fillVerdict } from './lugs/lugOnCable.ts';

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericLug } from '../catalogue/lugs.ts';
-import type { End } from '../job/end.ts';
-import type { Shop } from '../job/shop.ts';
-import { type LugNeed, lugOffer, lugOffers } from './lugs/lugOffers.ts';
+import { genericLug } from '../model/catalogue/lugs.ts';
+import type { End } from '../model/end.ts';
+import type { Shop } from '../model/shop.ts';
+import { type LugNeed, lugOffer, lugOffers } from './lugOffers.ts';
 import { openCase } from './dies/toolCase.ts';
 import { shop, cableWith, work, found, practising } from './endsFixture.ts';
 

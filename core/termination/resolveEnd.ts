@@ -1,9 +1,9 @@
-import type { Layer } from '../catalogue/tables/layers.ts';
-import { SLEEVES } from '../catalogue/tables/sleeves.ts';
+import type { Layer } from '../model/tables/layers.ts';
+import { SLEEVES } from '../model/tables/sleeves.ts';
 import { strandCount } from '../conductor/strands.ts';
-import type { Cable } from '../job/cable.ts';
-import type { End, EndName } from '../job/end.ts';
-import type { CableKind, Lug, Shop, Sleeve, Tool } from '../job/shop.ts';
+import type { Cable } from '../model/cable.ts';
+import type { End, EndName } from '../model/end.ts';
+import type { CableKind, Lug, Shop, Sleeve, Tool } from '../model/shop.ts';
 import { crimpCentres } from './dies/crimpLayout.ts';
 import { bestDie, dieOffer, type DieOffer, dieOffers } from './dies/dieOffers.ts';
 import {
@@ -15,9 +15,9 @@ import {
   overLayersMm,
   sleevesFor,
 } from './sleeves/layers.ts';
-import { type LugNeed, lugOffers } from './lugs/lugOffers.ts';
-import { type LugMethod, methodOf, usesDie, usesSolder } from './methods/method.ts';
-import { endMeets, type Meets } from './studs/posts.ts';
+import { type LugNeed, lugOffers } from './lugOffers.ts';
+import { type LugMethod, methodOf, usesDie, usesSolder } from '../model/method.ts';
+import { endMeets, type Meets } from '../model/posts.ts';
 import { sleeveCutMm, type SleeveTask, wallOnMm } from './sleeves/sleeve.ts';
 import { bestSleeve, sleeveOffers } from './sleeves/sleeveOffers.ts';
 import { strandsLeft, type StrandsLeft } from './strandsLeft.ts';

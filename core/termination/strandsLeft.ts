@@ -1,5 +1,5 @@
-import { MANY_STRANDS, STRAND_ALLOWANCES } from '../catalogue/tables/workmanship.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
+import { MANY_STRANDS, STRAND_ALLOWANCES } from '../model/tables/workmanship.ts';
+import type { HousePractice } from '../model/housePractice.ts';
 
 /** What is left of a conductor whose strands were cut. */
 export interface StrandsLeft {

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../catalogue/genericShop.ts';
-import { STUDS } from '../catalogue/tables/studs.ts';
-import { areaMm2 } from '../conductor/size.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
+import { STUDS } from '../model/tables/studs.ts';
+import { areaMm2 } from '../model/tables/size.ts';
 import { crimpCentres, crimpsThatFit, CRIMP_SPACING } from './dies/crimpLayout.ts';
 import {
   acrossFlatsFor,

@@ -1,5 +1,7 @@
-import { LAYERS } from '../catalogue/tables/layers.ts';
-import type { Lug, Sleeve } from '../job/shop.ts';
+import { LAYERS } from '../model/tables/layers.ts';
+import { END_NAMES, type EndName } from '../model/end.ts';
+import type { Lug, Sleeve } from '../model/shop.ts';
+import type { EndSubject } from './endSubject.ts';
 import type { ResolvedJoin } from './join.ts';
 import type { ResolvedEnd } from './resolveEnd.ts';
 import { overLayersMm } from './sleeves/layers.ts';
@@ -51,3 +53,23 @@ export const passesUnshrunk = ({ nesting, sleeve, band, spec }: ResolvedEnd, hol
 /** Outside of a join with the sleeve that is shrunk over it, mm; 0 while it has no connector. */
 export const joinMm = ({ connector, sleeve }: ResolvedJoin): number =>
   connector ? connector.outerMm + 2 * (sleeve ? wallOnMm(sleeve, connector.outerMm) : 0) : 0;
+
+/** How a cable gets through the smallest hole of its route, and what that means for the order of work. */
+export interface Passage {
+  /** The end that goes through; null where the bare cable itself does not pass. */
+  readonly pulled: EndName | null;
+  /** Whether that end goes through finished, or bare and is finished in place. */
+  readonly finished: boolean;
+}
+
+/** Decides which end is pulled through: the one said, else one that passes finished, else B, bare. */
+export function passageOf({ cable, conductor, ends }: EndSubject): Passage | null {
+  const { holeMm, pulledEnd } = cable.run;
+  if (holeMm === undefined) return null;
+  const candidates = pulledEnd ? [pulledEnd] : END_NAMES;
+  const inPlace = candidates.find((name) => ends[name].spec.inPlace);
+  if (inPlace) return { pulled: conductor.outerMm <= holeMm ? inPlace : null, finished: false };
+  const passing = candidates.find((name) => finishedPassesMm(ends[name], conductor.outerMm) <= holeMm);
+  if (passing) return { pulled: passing, finished: true };
+  return { pulled: conductor.outerMm <= holeMm ? (pulledEnd ?? 'B') : null, finished: false };
+}

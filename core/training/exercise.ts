@@ -1,11 +1,11 @@
-import { genericShop } from '../catalogue/genericShop.ts';
-import { STUDS, type StudName } from '../catalogue/tables/studs.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
+import { STUDS, type StudName } from '../model/tables/studs.ts';
 import { bundleDiameterMm } from '../conductor/geometry.ts';
-import { areaMm2, type ConductorSize, sizeLabel } from '../conductor/size.ts';
-import { newCable } from '../job/newCable.ts';
-import type { CableKind, Die, Lug, Polarity, Sleeve } from '../job/shop.ts';
-import { acrossFlatsWindow, MOST_EARS_MM, SPRING_BACK } from '../proof/dieClosed.ts';
-import { between, pick, type Random, seeded, shuffled } from '../random.ts';
+import { areaMm2, type ConductorSize, sizeLabel } from '../model/tables/size.ts';
+import { newCable } from '../model/newCable.ts';
+import type { CableKind, Die, Lug, Polarity, Sleeve } from '../model/shop.ts';
+import { acrossFlatsWindow, MOST_EARS_MM, SPRING_BACK } from '../termination/dies/dieClosed.ts';
+import { between, pick, type Random, seeded, shuffled } from '../lib/random.ts';
 import { MOST_CLEARANCE_MM } from '../termination/lugs/lugOnStud.ts';
 import { resolveEnd } from '../termination/resolveEnd.ts';
 import { openCase } from '../termination/dies/toolCase.ts';

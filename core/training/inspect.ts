@@ -1,9 +1,9 @@
-import { STUDS } from '../catalogue/tables/studs.ts';
-import { type Finding, type Limit, stated, type State } from '../finding.ts';
-import { acrossFlatsWindow, MOST_EARS_MM } from '../proof/dieClosed.ts';
+import { STUDS } from '../model/tables/studs.ts';
+import { type Finding, type Limit, stated, type State } from '../finding/finding.ts';
+import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
 import { compaction, dieVerdict, type DieVerdict, expectedVoidShare } from '../termination/dies/dieOnLug.ts';
 import { clearanceVerdict, MOST_CLEARANCE_MM } from '../termination/lugs/lugOnStud.ts';
-import { digits, figure, type Unit } from '../units/figure.ts';
+import { digits, figure, type Unit } from '../model/units/figure.ts';
 import { HOME_MM, type MadeEnd } from './exercise.ts';
 import type { FaultName } from './faults.ts';
 import { say } from '../words/say.ts';

@@ -1,6 +1,6 @@
 import { word } from '../words/terms.ts';
-import { STUDS } from '../catalogue/tables/studs.ts';
-import { digits, figure } from '../units/figure.ts';
+import { STUDS } from '../model/tables/studs.ts';
+import { digits, figure } from '../model/units/figure.ts';
 import { HOME_MM, type Level, type MadeEnd } from './exercise.ts';
 import type { PlaceName } from './faults.ts';
 import { say } from '../words/say.ts';

@@ -1,4 +1,4 @@
-import type { Finding } from '../finding.ts';
+import type { Finding } from '../finding/finding.ts';
 import { exercise, type Exercise, type Level } from './exercise.ts';
 import type { FaultName } from './faults.ts';
 import { inspect } from './inspect.ts';

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import * as fc from 'fast-check';
-import { STUDS } from '../catalogue/tables/studs.ts';
-import { acrossFlatsWindow, MOST_EARS_MM } from '../proof/dieClosed.ts';
-import { seeded, shuffled } from '../random.ts';
+import { STUDS } from '../model/tables/studs.ts';
+import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
+import { seeded, shuffled } from '../lib/random.ts';
 import { exercise, LEVELS, type Exercise } from './exercise.ts';
 import { FAULT_NAMES, type FaultName, FAULTS, faultsOf, goesWith, PLACES, type PlaceName } from './faults.ts';
 import { inspect } from './inspect.ts';

@@ -1,9 +1,10 @@
-import type { Reading } from '../job/reading.ts';
-import { acrossFlatsWindow, MOST_EARS_MM } from '../proof/dieClosed.ts';
-import { usesDie } from '../termination/methods/method.ts';
+import type { Reading } from '../model/reading.ts';
+import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
+import { usesDie } from '../model/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { figure } from '../units/figure.ts';
-import { type Ask, kindOf, type Step } from './step.ts';
+import { figure } from '../model/units/figure.ts';
+import { type Ask, type Step } from './step.ts';
+import { kindOf } from '../model/stepId.ts';
 import { say } from '../words/say.ts';
 
 /** What each step asks to be typed: what is measured while it can still be put right. */

@@ -1,10 +1,11 @@
-import type { ToCut } from '../cutting/pieces.ts';
-import { dieName, isPractising, kindOf, type Step } from './step.ts';
+import type { ToMake } from './making.ts';
+import { dieName, type Step } from './step.ts';
+import { isPractising, kindOf } from '../model/stepId.ts';
 import { say } from '../words/say.ts';
 
 /** One thing of a batch: a step of one of its cables. */
 export interface BatchItem {
-  readonly of: ToCut;
+  readonly of: ToMake;
   readonly step: Step;
 }
 
@@ -33,7 +34,7 @@ const TITLES: Readonly<Record<string, string>> = {
 
 /** What is done in one go to one cable: a step, or all that holds an end. */
 interface Block {
-  readonly of: ToCut;
+  readonly of: ToMake;
   readonly key: string;
   readonly title: string;
   readonly tool: string;
@@ -41,14 +42,15 @@ interface Block {
   readonly steps: readonly Step[];
 }
 
-function blocksOf(of: ToCut): Block[] {
+function blocksOf(of: ToMake): Block[] {
   const blocks: (Omit<Block, 'steps'> & { steps: Step[] })[] = [];
   for (const step of of.work.steps) {
     const kind = kindOf(step.id);
     const isApart = AT_ONCE.includes(kind);
     const stem = isPractising(step) ? 'practise' : isApart ? kind : 'hold';
     const last = blocks.at(-1);
-    const tool = !isApart && step.end ? dieName(of.work.ends[step.end]) : '';
+    const isClosed = !isApart && step.end && of.work.ends[step.end].die;
+    const tool = isClosed && step.end ? dieName(of.work.ends[step.end]) : '';
     const key = `${stem}.${step.end ?? ''}`;
     if (!isApart && last?.key === key) last.steps.push(step);
     else {
@@ -56,7 +58,7 @@ function blocksOf(of: ToCut): Block[] {
         of,
         key,
         title: `${TITLES[stem] ?? stem}${step.end ? ` ${isApart ? '' : 'end '}${step.end}` : ''}`,
-        tool: tool === 'no die' ? '' : tool,
+        tool,
         rank: blocks.length,
         steps: [step],
       });
@@ -69,7 +71,7 @@ function blocksOf(of: ToCut): Block[] {
  * Several cables at once, the way people make them: one thing to all of them, then the next, and the die changed as
  * seldom as the steps of each cable allow. The steps of a cable keep their order.
  */
-export function batchOf(cables: readonly ToCut[]): BatchPhase[] {
+export function batchOf(cables: readonly ToMake[]): BatchPhase[] {
   const left = cables.map(blocksOf).filter((blocks) => blocks.length > 0);
   const phases: { key: string; title: string; tool: string; items: BatchItem[] }[] = [];
   let die = '';
@@ -116,5 +118,5 @@ export function dieChanges(tools: readonly string[]): number {
 }
 
 /** The same cables made one after the other: what a batch saves is held against this. */
-export const oneByOne = (cables: readonly ToCut[]): string[] =>
+export const oneByOne = (cables: readonly ToMake[]): string[] =>
   cables.flatMap((own) => blocksOf(own).map(({ tool }) => tool));

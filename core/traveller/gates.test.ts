@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { CableWork } from '../cableWork.ts';
-import type { Cable } from '../job/cable.ts';
-import type { EndName } from '../job/end.ts';
-import type { Shop } from '../job/shop.ts';
+import type { Cable } from '../model/cable.ts';
+import type { EndName } from '../model/end.ts';
+import type { Shop } from '../model/shop.ts';
 import { askedReading, judgeAsk } from './asks.ts';
-import { isHeeded } from './cautions.ts';
+import { isHeeded } from '../model/cautions.ts';
 import { gateStates, hotEnds, shrunkSeconds } from './gates.ts';
 import { restingOn } from './order.ts';
 import { practiceBegins } from './practise.ts';

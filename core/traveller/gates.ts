@@ -1,15 +1,16 @@
-import { SOLDER } from '../catalogue/tables/solder.ts';
-import type { CableWork } from '../cableWork.ts';
-import type { Cable } from '../job/cable.ts';
-import { END_NAMES, type EndName, otherEnd } from '../job/end.ts';
+import { SOLDER } from '../model/tables/solder.ts';
+import type { Making } from './making.ts';
+import type { Cable } from '../model/cable.ts';
+import { END_NAMES, type EndName, otherEnd } from '../model/end.ts';
 import { coolSeconds } from '../termination/methods/cooling.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { SHRUNK_C } from '../termination/sleeves/shrinkTime.ts';
-import { type CautionId, type Heeded, isHeeded } from './cautions.ts';
+import { SHRUNK_C } from '../termination/shrinkTime.ts';
+import { type CautionId, type Heeded, isHeeded } from '../model/cautions.ts';
 import { allBefore } from './order.ts';
 import { practiceEnds } from './practise.ts';
-import { actOf, type Gate, HOLDS, kindOf, type Step } from './step.ts';
+import { type Gate, type Step } from './step.ts';
+import { actOf, HOLDS, kindOf } from '../model/stepId.ts';
 import { stopOf, stopOfJoin } from './stops.ts';
 import { say } from '../words/say.ts';
 
@@ -174,7 +175,7 @@ export interface HotEnd {
 }
 
 /** Ends that are still too hot to touch: soldered or shrunk not long ago. */
-export function hotEnds(cable: Cable, { ends }: Pick<CableWork, 'ends'>, ago: Ago): HotEnd[] {
+export function hotEnds(cable: Cable, { ends }: Pick<Making, 'ends'>, ago: Ago): HotEnd[] {
   return END_NAMES.flatMap((name) => {
     const left = (step: string, seconds: number) => {
       const at = doneAt(cable, `${step}.${name}`);

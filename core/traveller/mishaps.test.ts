@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Cable } from '../job/cable.ts';
-import type { Sleeve } from '../job/shop.ts';
+import type { Cable } from '../model/cable.ts';
+import type { Sleeve } from '../model/shop.ts';
 import { afterMishap, cutBackMm, faultsAt, waysOut } from './mishaps.ts';
-import { HOLDS, kindOf } from './step.ts';
+import { HOLDS, kindOf } from '../model/stepId.ts';
 import { NOW, cableWith, worked, at, stepOf, shop } from './travellerFixture.ts';
 
 const WIDE = { kind: 'dual-4' as const, suppliedMm: 52, recoveredMm: 8, wallMm: 2.4 };

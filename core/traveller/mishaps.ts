@@ -1,11 +1,12 @@
-import { digits } from '../units/figure.ts';
-import type { CableWork } from '../cableWork.ts';
-import type { Cable, Mishap } from '../job/cable.ts';
-import { END_NAMES, type EndName } from '../job/end.ts';
-import type { Shop } from '../job/shop.ts';
+import { digits } from '../model/units/figure.ts';
+import type { Making } from './making.ts';
+import type { Cable, Mishap } from '../model/cable.ts';
+import { END_NAMES, type EndName } from '../model/end.ts';
+import type { Shop } from '../model/shop.ts';
 import { layersStep, newSleeveWays, notFromOtherEnd, type SleeveWay } from './newSleeve.ts';
-import { isDone, isHeld, restingOn } from './order.ts';
-import { HOLDS, isPractising, kindOf, type ReadyEnd, type Step } from './step.ts';
+import { restingOn } from './order.ts';
+import { isDone, isHeld, HOLDS, isPractising, kindOf } from '../model/stepId.ts';
+import { type ReadyEnd, type Step } from './step.ts';
 import { say } from '../words/say.ts';
 
 /** A way on from a step that went wrong. */
@@ -107,7 +108,7 @@ const angleOf = (end: EndName) => `clock.${end}`;
  * The ways out of a step that went wrong: do it again where that can mend it, bring a new sleeve on, cut the end off
  * where the service loop pays for it, or begin with a new piece. Each reopens what it undoes and nothing else.
  */
-export function waysOut(what: string, step: Step, cable: Cable, work: CableWork, shop: Shop): WayOut[] {
+export function waysOut(what: string, step: Step, cable: Cable, work: Making, shop: Shop): WayOut[] {
   const fault = FAULTS[kindOf(step.id)]?.find((own) => own.what === what);
   const { end } = step;
   const ways: WayOut[] = [];
@@ -136,7 +137,7 @@ const again = (way: SleeveWay, reopens = way.reopens): WayOut => ({
 });
 
 /** Doing it again: what was done on top of it is undone with it. */
-function redo(from: string, step: Step, cable: Cable, work: CableWork, shop: Shop): WayOut[] {
+function redo(from: string, step: Step, cable: Cable, work: Making, shop: Shop): WayOut[] {
   const { steps } = work;
   const { end } = step;
   const plain = (reopens: readonly string[], why: string | null, begin = step): WayOut => ({
@@ -179,12 +180,12 @@ function redo(from: string, step: Step, cable: Cable, work: CableWork, shop: Sho
 }
 
 /** Why a missing layer cannot be put on any more; null where it can. */
-function layersBlocked({ end }: Step, cable: Cable, work: CableWork): string | null {
+function layersBlocked({ end }: Step, cable: Cable, work: Making): string | null {
   const held = (end ? [end] : END_NAMES).filter((name) => isHeld(name, cable.done));
   return held.map((name) => notFromOtherEnd(name, cable, work)).find((why) => why !== null) ?? null;
 }
 
-function cutBack(end: EndName, lacksSleeve: boolean, cable: Cable, work: CableWork): WayOut {
+function cutBack(end: EndName, lacksSleeve: boolean, cable: Cable, work: Making): WayOut {
   const { run, done } = cable;
   const { ends, steps } = work;
   const own = ends[end];

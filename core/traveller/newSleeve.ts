@@ -1,14 +1,14 @@
-import { digits, figure } from '../units/figure.ts';
-import type { CableWork } from '../cableWork.ts';
-import type { Cable } from '../job/cable.ts';
-import { type EndName, otherEnd } from '../job/end.ts';
-import type { Shop, Sleeve } from '../job/shop.ts';
+import { digits, figure } from '../model/units/figure.ts';
+import type { Making } from './making.ts';
+import type { Cable } from '../model/cable.ts';
+import { type EndName, otherEnd } from '../model/end.ts';
+import type { Shop, Sleeve } from '../model/shop.ts';
 import { sleeveTaskOf } from '../termination/resolveEnd.ts';
 import { overLayersMm, sleevesFor } from '../termination/sleeves/layers.ts';
 import { SLEEVE_ROOM } from '../termination/sleeves/sleeve.ts';
 import { bestSleeve, sleeveOffers, whyNoSleeve } from '../termination/sleeves/sleeveOffers.ts';
 import { joinMm, unshrunkMm } from '../termination/throughHole.ts';
-import { isDone, isHeld } from './order.ts';
+import { isDone, isHeld } from '../model/stepId.ts';
 import { say } from '../words/say.ts';
 
 /** How a sleeve gets onto an end that holds its lug already, or why it does not. */
@@ -24,19 +24,19 @@ export interface SleeveWay {
 }
 
 /** The step at which the layers of an end go on. */
-export function layersStep(end: EndName, { steps }: Pick<CableWork, 'steps'>): string {
+export function layersStep(end: EndName, { steps }: Pick<Making, 'steps'>): string {
   const own = `layers.${end}`;
   return steps.some(({ id }) => id === own) ? own : 'layers';
 }
 
 /** Both ways: along the cable from the other end while that is free, and over the palm by a sleeve wide enough. */
-export const newSleeveWays = (end: EndName, cable: Cable, work: CableWork, shop: Shop): SleeveWay[] => [
+export const newSleeveWays = (end: EndName, cable: Cable, work: Making, shop: Shop): SleeveWay[] => [
   fromOtherEnd(end, cable, work),
   overThePalm(end, cable, work, shop),
 ];
 
 /** Why a sleeve cannot be slid along from the other end; null where it can. */
-export function notFromOtherEnd(end: EndName, cable: Cable, work: CableWork): string | null {
+export function notFromOtherEnd(end: EndName, cable: Cable, work: Making): string | null {
   const other = otherEnd(end);
   if (isHeld(other, cable.done)) return say`End ${other} holds its lug as well.`;
   const sleeve = work.ends[end].sleeve?.sleeve;
@@ -56,7 +56,7 @@ export function notFromOtherEnd(end: EndName, cable: Cable, work: CableWork): st
 const slidesOver = ({ suppliedMm }: Sleeve, kind: 'butt' | 'branch', mm: number) =>
   kind === 'butt' && suppliedMm >= SLEEVE_ROOM.pass * mm;
 
-function fromOtherEnd(end: EndName, cable: Cable, work: CableWork): SleeveWay {
+function fromOtherEnd(end: EndName, cable: Cable, work: Making): SleeveWay {
   const why = notFromOtherEnd(end, cable, work);
   const says = say`Slide one along from end ${otherEnd(end)}`;
   if (why !== null) return { says, because: why, possible: false, reopens: [] };
@@ -68,7 +68,7 @@ function fromOtherEnd(end: EndName, cable: Cable, work: CableWork): SleeveWay {
   };
 }
 
-function overThePalm(end: EndName, cable: Cable, work: CableWork, shop: Shop): SleeveWay {
+function overThePalm(end: EndName, cable: Cable, work: Making, shop: Shop): SleeveWay {
   const own = work.ends[end];
   const says = say`Bring a wide one on over the palm`;
   if (!own.lug) return { says, because: say`Choose the lug first.`, possible: false, reopens: [] };

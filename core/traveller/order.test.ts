@@ -1,14 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import type { CableWork } from '../cableWork.ts';
-import type { ConductorSize } from '../conductor/size.ts';
-import type { Cable } from '../job/cable.ts';
-import { END_NAMES, type EndName, otherEnd } from '../job/end.ts';
-import { usesDie, usesSolder } from '../termination/methods/method.ts';
+import type { ConductorSize } from '../model/tables/size.ts';
+import type { Cable } from '../model/cable.ts';
+import { END_NAMES, type EndName, otherEnd } from '../model/end.ts';
+import { usesDie, usesSolder } from '../model/method.ts';
 import { unshrunkMm } from '../termination/throughHole.ts';
-import { CAUTION_IDS } from './cautions.ts';
+import { CAUTION_IDS } from '../model/cautions.ts';
 import { gateStates } from './gates.ts';
 import { afterMishap, faultsAt, waysOut, type WayOut } from './mishaps.ts';
-import { kindOf, type Step } from './step.ts';
+import { type Step } from './step.ts';
+import { kindOf } from '../model/stepId.ts';
 import { travellerSteps } from './steps.ts';
 import { cableWith, clampOf, NOW, shop, TODAY, worked } from './travellerFixture.ts';
 

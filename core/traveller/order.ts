@@ -1,6 +1,7 @@
-import type { Cable } from '../job/cable.ts';
-import { type EndName, otherEnd } from '../job/end.ts';
-import { HOLDS, isPractising, kindOf, type Step } from './step.ts';
+import type { Cable } from '../model/cable.ts';
+import { type EndName, otherEnd } from '../model/end.ts';
+import { type Step } from './step.ts';
+import { HOLDS, isPractising, kindOf, isDone, isHeld } from '../model/stepId.ts';
 
 type Id = Pick<Step, 'id' | 'end'>;
 
@@ -109,10 +110,3 @@ export function secondEnd({ done }: Pick<Cable, 'done'>, usual: EndName): EndNam
   const clocked = done.findLast(({ step }) => kindOf(step) === 'clock')?.step;
   return clocked === 'clock.A' ? 'A' : clocked === 'clock.B' ? 'B' : usual;
 }
-
-/** Whether a step is ticked. */
-export const isDone = ({ done }: Pick<Cable, 'done'>, id: string) => done.some(({ step }) => step === id);
-
-/** Whether an end holds its lug, as far as is ticked. */
-export const isHeld = (name: EndName, done: Cable['done']) =>
-  done.some(({ step }) => HOLDS.includes(kindOf(step)) && step.endsWith(`.${name}`));

@@ -1,16 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../catalogue/genericShop.ts';
-import type { Cable } from '../job/cable.ts';
-import type { EndName } from '../job/end.ts';
-import { newCable } from '../job/newCable.ts';
-import type { Trial } from '../job/shop.ts';
-import { METHODS, type Method } from '../practice/housePractice.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
+import type { Cable } from '../model/cable.ts';
+import type { EndName } from '../model/end.ts';
+import { newCable } from '../model/newCable.ts';
+import type { Trial } from '../model/shop.ts';
+import { METHODS, type Method } from '../model/housePractice.ts';
 import { workUpCable } from '../workup.ts';
 import { batchOf } from './batch.ts';
 import { faultsAt } from './mishaps.ts';
 import { practiceBegins, practiceEnds, stillToPractise, toPractise } from './practise.ts';
-import { actOf, isPractising, kindOf } from './step.ts';
+import { actOf, isPractising, kindOf } from '../model/stepId.ts';
 
 const shop = genericShop();
 const by = { at: '2026-11-25T10:00:00.000Z', by: 'R. Alder' };

@@ -1,10 +1,11 @@
-import type { CableWork } from '../cableWork.ts';
-import type { Cable } from '../job/cable.ts';
-import { type EndName, END_NAMES } from '../job/end.ts';
-import type { Die, Lug, Shop } from '../job/shop.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
+import type { Making } from './making.ts';
+import type { Cable } from '../model/cable.ts';
+import { type EndName, END_NAMES } from '../model/end.ts';
+import type { Die, Lug, Shop } from '../model/shop.ts';
+import type { HousePractice } from '../model/housePractice.ts';
 import { countingTrials, sameBarrel } from '../termination/dies/learned.ts';
-import { dieName, HOLDS, kindOf, type PlainStep, practising, type ReadyEnd } from './step.ts';
+import { dieName, type PlainStep, type ReadyEnd } from './step.ts';
+import { HOLDS, kindOf, practising } from '../model/stepId.ts';
 import { terminate } from './terminate.ts';
 import { say } from '../words/say.ts';
 
@@ -19,7 +20,7 @@ export interface Untried {
  * What is better practised on a spare lug first: each barrel and die of a cable without a trial in this shop. A
  * simulated trial taught nothing.
  */
-export function toPractise({ ends }: Pick<CableWork, 'ends'>, { trials, lugs }: Shop): Untried[] {
+export function toPractise({ ends }: Pick<Making, 'ends'>, { trials, lugs }: Shop): Untried[] {
   const counting = countingTrials(trials);
   const untried: { ends: EndName[]; lug: Lug; die: Die }[] = [];
   for (const name of END_NAMES) {
@@ -41,7 +42,7 @@ export function toPractise({ ends }: Pick<CableWork, 'ends'>, { trials, lugs }: 
  * What of {@link toPractise} can still be practised before the lugs that count: nothing once one of them is held, or
  * while its practice piece is under way.
  */
-export function stillToPractise(cable: Cable, work: CableWork, shop: Shop): Untried[] {
+export function stillToPractise(cable: Cable, work: Making, shop: Shop): Untried[] {
   const has = (step: string) => cable.done.some((own) => own.step === step);
   if (cable.done.some(({ step }) => HOLDS.includes(kindOf(step)))) return [];
   return toPractise(work, shop).filter(({ ends }) => !ends.some((name) => has(practiceBegins(name))));

@@ -1,10 +1,10 @@
-import { digits } from '../units/figure.ts';
-import type { Finding } from '../finding.ts';
-import type { EndName } from '../job/end.ts';
-import type { CautionId } from './cautions.ts';
+import { digits } from '../model/units/figure.ts';
+import type { Finding } from '../finding/finding.ts';
+import type { EndName } from '../model/end.ts';
+import type { CautionId } from '../model/cautions.ts';
 import type { ResolvedEnd, SleeveFit } from '../termination/resolveEnd.ts';
-import { usesDie } from '../termination/methods/method.ts';
-import type { Unit } from '../units/figure.ts';
+import { usesDie } from '../model/method.ts';
+import type { Unit } from '../model/units/figure.ts';
 import { say } from '../words/say.ts';
 
 /** Parts of the workpiece that a step is about: the drawing lights them and leaves the rest pale. */
@@ -92,26 +92,6 @@ export interface Step {
 /** A step as it is written, before its order, its gates, its figure to be typed and its time are put to it. */
 export type PlainStep = Omit<Step, 'after' | 'gates' | 'ask' | 'takes'>;
 
-/** Kinds of step that hold a lug for good: there is no way back from them. */
-export const HOLDS: readonly string[] = ['crimp', 'solder', 'slug', 'screw'];
-
-/** What kind of step an id names: "crimp" of "crimp-2.B", "join-cut" of "join-cut-x1". */
-export function kindOf(id: string): string {
-  const dot = id.indexOf('.');
-  const stem = dot < 0 ? id : id.slice(0, dot);
-  if (stem.startsWith('join-')) return stem.split('-', 2).join('-');
-  return stem.startsWith('crimp-') ? 'crimp' : stem;
-}
-
-const PRACTISING = 'practise-';
-/** The id of a step as it is done on a practice piece first. */
-export const practising = (id: string) => `${PRACTISING}${id}`;
-/** Whether a step is of a practice piece, not of the cable. */
-export const isPractising = ({ id }: Pick<Step, 'id'>) => id.startsWith(PRACTISING);
-/** What is done at a step, on the cable or on a practice piece: what the drawing shows. */
-export const actOf = ({ id }: Pick<Step, 'id'>) =>
-  kindOf(id.startsWith(PRACTISING) ? id.slice(PRACTISING.length) : id);
-
 /** An end that can be made: its lug, its sleeve, and its die where the method closes one. */
 export type ReadyEnd = ResolvedEnd & {
   readonly lug: NonNullable<ResolvedEnd['lug']>;
@@ -130,5 +110,3 @@ export function dieName({ die: offer }: Pick<ResolvedEnd, 'die'>): string {
   const { stamp, acrossFlatsMm } = offer.die;
   return say`${stamp ? say`die ${stamp}` : say`the unmarked die`}, ${digits(acrossFlatsMm, 1)} across flats`;
 }
-
-export const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

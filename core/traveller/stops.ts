@@ -1,9 +1,11 @@
-import { digits } from '../units/figure.ts';
+import { digits } from '../model/units/figure.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
 import type { DieOffer } from '../termination/dies/dieOffers.ts';
 import { boreFill, fillVerdict } from '../termination/lugs/lugOnCable.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { actOf, capital, dieName, isPractising, type Step, type Stop } from './step.ts';
+import { dieName, type Step, type Stop } from './step.ts';
+import { actOf, isPractising } from '../model/stepId.ts';
+import { capital } from '../words/capital.ts';
 import { say } from '../words/say.ts';
 
 /** Steps that put strands into a barrel, or make them ready for it. */

@@ -1,12 +1,13 @@
-import { SOLDER } from '../catalogue/tables/solder.ts';
-import { type Finding, stated } from '../finding.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
+import { SOLDER } from '../model/tables/solder.ts';
+import { type Finding, stated } from '../finding/finding.ts';
+import type { HousePractice } from '../model/housePractice.ts';
 import { coolSeconds, TOUCH_C } from '../termination/methods/cooling.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { shrinkHeatJ, shrinkInW, SHRUNK_C, shrinkSeconds } from '../termination/sleeves/shrinkTime.ts';
-import { solderNeed } from '../termination/methods/solderNeed.ts';
-import { digits } from '../units/figure.ts';
-import { kindOf, type Step } from './step.ts';
+import { shrinkHeatJ, shrinkInW, SHRUNK_C, shrinkSeconds } from '../termination/shrinkTime.ts';
+import { solderNeed } from '../termination/solderNeed.ts';
+import { digits } from '../model/units/figure.ts';
+import { type Step } from './step.ts';
+import { kindOf } from '../model/stepId.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';
 

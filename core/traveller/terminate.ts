@@ -1,9 +1,10 @@
-import { digits } from '../units/figure.ts';
-import { TOOL_KINDS } from '../catalogue/tables/tools.ts';
-import type { HousePractice } from '../practice/housePractice.ts';
-import { usesDie, usesSolder } from '../termination/methods/method.ts';
-import { solderNeed } from '../termination/methods/solderNeed.ts';
-import { capital, dieName, type PlainStep, type ReadyEnd } from './step.ts';
+import { digits } from '../model/units/figure.ts';
+import { TOOL_KINDS } from '../model/tables/tools.ts';
+import type { HousePractice } from '../model/housePractice.ts';
+import { usesDie, usesSolder } from '../model/method.ts';
+import { solderNeed } from '../termination/solderNeed.ts';
+import { dieName, type PlainStep, type ReadyEnd } from './step.ts';
+import { capital } from '../words/capital.ts';
 import { say } from '../words/say.ts';
 
 const HOT_WORK = say`Hot work: no fuel vapour, no charging battery near the flame, extinguisher at hand, eyes covered.`;

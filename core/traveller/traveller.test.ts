@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { CableWork } from '../cableWork.ts';
-import type { Cable } from '../job/cable.ts';
-import type { End } from '../job/end.ts';
-import { CAUTION_IDS } from './cautions.ts';
-import { HOLDS, kindOf } from './step.ts';
+import type { Cable } from '../model/cable.ts';
+import type { End } from '../model/end.ts';
+import { CAUTION_IDS } from '../model/cautions.ts';
+import { HOLDS, kindOf } from '../model/stepId.ts';
 import { shop, cableWith, worked, at, clampOf, anyCable } from './travellerFixture.ts';
 
 describe('in every traveller', () => {

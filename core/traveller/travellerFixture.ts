@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { genericShop } from '../catalogue/genericShop.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
 import type { CableWork } from '../cableWork.ts';
-import type { Cable } from '../job/cable.ts';
-import type { End } from '../job/end.ts';
-import { newCable } from '../job/newCable.ts';
-import type { Shop } from '../job/shop.ts';
-import { METHODS } from '../practice/housePractice.ts';
+import type { Cable } from '../model/cable.ts';
+import type { End } from '../model/end.ts';
+import { newCable } from '../model/newCable.ts';
+import type { Shop } from '../model/shop.ts';
+import { METHODS } from '../model/housePractice.ts';
 import { workUpCable } from '../workup.ts';
 import type { Step } from './step.ts';
 

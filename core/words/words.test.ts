@@ -2,8 +2,8 @@ import { readFileSync } from 'node:fs';
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import fc from 'fast-check';
 import { messagesOfTheCode, writtenMessages } from '../../scripts/words.ts';
-import { brief, digits, figure } from '../units/figure.ts';
-import { parseQuantity } from '../units/quantity.ts';
+import { brief, digits, figure } from '../model/units/figure.ts';
+import { parseQuantity } from '../model/units/quantity.ts';
 import { decimalMark, messageOf, say, speak, spoken, writeDecimalsWith } from './say.ts';
 
 const dutch = JSON.parse(readFileSync('words/nl.json', 'utf8')) as Record<string, string>;
@@ -106,7 +106,7 @@ async function figuresIn(language: string | null): Promise<string[]> {
   const words = await import('./say.ts');
   words.speak(language === null ? null : { code: language, messages: dutch });
   words.writeDecimalsWith(language === null ? '.' : ',');
-  const { jobFileSchema } = await import('../job/job.ts');
+  const { jobFileSchema } = await import('../model/job.ts');
   const { workUp } = await import('../workup.ts');
   const { kitOf } = await import('../cutting/kit.ts');
   const { logOf } = await import('../log/log.ts');

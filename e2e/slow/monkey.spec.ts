@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { seeded } from '../../core/random.ts';
+import { seeded } from '../../core/lib/random.ts';
 import { App } from '../app.ts';
 import { VIEWS } from '../views.ts';
 

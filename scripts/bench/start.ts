@@ -4,7 +4,7 @@ import { type Browser, chromium, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import config from '../../playwright.config.ts';
 import { serve } from '../../server/main.ts';
-import { jobFileSchema } from '../../core/job/job.ts';
+import { jobFileSchema } from '../../core/model/job.ts';
 
 const MANY = 500;
 const OPENED = 200;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { Stage } from '../../core/job/cable.ts';
+import type { Stage } from '../../core/model/cable.ts';
 import RackPanel from '../rack/RackPanel.vue';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';

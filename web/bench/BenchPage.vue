@@ -2,7 +2,7 @@
 import { STAGE_TITLES } from './stages.ts';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Stage } from '../../core/job/cable.ts';
+import type { Stage } from '../../core/model/cable.ts';
 import type { Feature } from '../../core/traveller/steps.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';

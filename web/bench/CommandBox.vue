@@ -10,10 +10,10 @@ import {
 } from '@headlessui/vue';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { type Stage, STAGES } from '../../core/job/cable.ts';
-import type { Job } from '../../core/job/job.ts';
-import { parseSize } from '../../core/units/parseSize.ts';
-import { sizeLabel } from '../../core/conductor/size.ts';
+import { type Stage, STAGES } from '../../core/model/cable.ts';
+import type { Job } from '../../core/model/job.ts';
+import { parseSize } from '../../core/model/parseSize.ts';
+import { sizeLabel } from '../../core/model/tables/size.ts';
 import { placeOf } from '../places.ts';
 import { exportJob, saveFile } from '../storage/files.ts';
 import { standaloneSvg } from '../paper/drawingSvg.ts';

@@ -3,7 +3,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue';
 import { Check, ChevronDown } from '@lucide/vue';
 import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Job } from '../../core/job/job.ts';
+import type { Job } from '../../core/model/job.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import TextField from '../ui/TextField.vue';

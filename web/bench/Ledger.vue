@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { type Finding, worstFirst } from '../../core/finding.ts';
+import { type Finding, worstFirst } from '../../core/finding/finding.ts';
 import LedgerRow from './LedgerRow.vue';
 import { say } from '../../core/words/say.ts';
 

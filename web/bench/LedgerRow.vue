@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ChevronDown, ChevronUp } from '@lucide/vue';
 import { computed, useTemplateRef, watch } from 'vue';
-import type { Finding } from '../../core/finding.ts';
+import type { Finding } from '../../core/finding/finding.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { inReadersUnit, limitText, marginText } from '../ui/display.ts';
 import ShowWork from '../ui/ShowWork.vue';

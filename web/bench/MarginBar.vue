@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Finding } from '../../core/finding.ts';
+import type { Finding } from '../../core/finding/finding.ts';
 
 /**
  * How much of a limit is used: a bar that comes up to its line, or a mark in its window. What is missing or simulated

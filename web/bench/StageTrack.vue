@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { RouterLink } from 'vue-router';
-import { type Stage, STAGES } from '../../core/job/cable.ts';
+import { type Stage, STAGES } from '../../core/model/cable.ts';
 import type { CableWork } from '../../core/cableWork.ts';
 import { placeOf } from '../places.ts';
 import StateMark from '../ui/StateMark.vue';

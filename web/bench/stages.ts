@@ -1,4 +1,4 @@
-import type { Stage } from '../../core/job/cable.ts';
+import type { Stage } from '../../core/model/cable.ts';
 import { say } from '../../core/words/say.ts';
 
 export const STAGE_TITLES: Readonly<Record<Stage, string>> = {

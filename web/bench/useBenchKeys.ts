@@ -1,8 +1,8 @@
 import { onKeyStroke } from '@vueuse/core';
 import { type ComputedRef, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { type Stage, STAGES } from '../../core/job/cable.ts';
-import type { Job } from '../../core/job/job.ts';
+import { type Stage, STAGES } from '../../core/model/cable.ts';
+import type { Job } from '../../core/model/job.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { say } from '../../core/words/say.ts';

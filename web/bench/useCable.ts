@@ -1,5 +1,5 @@
 import type { Draft } from 'immer';
-import type { Cable } from '../../core/job/cable.ts';
+import type { Cable } from '../../core/model/cable.ts';
 import { useBench } from '../stores/bench.ts';
 
 /** Edits the cable a stage shows; `what` is how undo calls the change. */

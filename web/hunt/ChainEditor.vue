@@ -2,16 +2,13 @@
 import { ArrowDown, ArrowUp, Plus, Trash2 } from '@lucide/vue';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
-import {
-  CHAIN_PIECES,
-  CHAIN_PIECE_KINDS,
-  type ChainPieceKind,
-} from '../../core/catalogue/tables/chainPieces.ts';
-import { sizeLabel } from '../../core/conductor/size.ts';
-import { expectedMilliohm, type Hunt, HUNT_TESTS, type Piece } from '../../core/hunt/chain.ts';
+import { CHAIN_PIECES, CHAIN_PIECE_KINDS, type ChainPieceKind } from '../../core/model/tables/chainPieces.ts';
+import { sizeLabel } from '../../core/model/tables/size.ts';
+import { type Hunt, HUNT_TESTS, type Piece } from '../../core/model/hunt.ts';
+import { expectedMilliohm } from '../../core/hunt/expected.ts';
 import { movedPiece, withoutPiece, withPiece } from '../../core/hunt/changes.ts';
-import { digits } from '../../core/units/figure.ts';
-import { parseSize } from '../../core/units/parseSize.ts';
+import { digits } from '../../core/model/units/figure.ts';
+import { parseSize } from '../../core/model/parseSize.ts';
 import CheckField from '../ui/CheckField.vue';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { type Hunt, isSimulated } from '../../core/hunt/chain.ts';
+import { type Hunt, isSimulated } from '../../core/model/hunt.ts';
 import { withAmps } from '../../core/hunt/changes.ts';
-import { figure } from '../../core/units/figure.ts';
+import { figure } from '../../core/model/units/figure.ts';
 import QuantityField from '../ui/QuantityField.vue';
 import { say } from '../../core/words/say.ts';
 

@@ -4,7 +4,7 @@ import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { CHAIN_PATTERNS, type ChainPattern } from '../../core/hunt/changes.ts';
-import type { Hunt } from '../../core/hunt/chain.ts';
+import type { Hunt } from '../../core/model/hunt.ts';
 import { chainOf, newHunt } from '../../core/hunt/newHunt.ts';
 import { huntFound } from '../../core/hunt/suspects.ts';
 import { useBench } from '../stores/bench.ts';

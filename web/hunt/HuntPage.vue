@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import type { Hunt } from '../../core/hunt/chain.ts';
+import type { Hunt } from '../../core/model/hunt.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import LedgerRow from '../bench/LedgerRow.vue';
 import { useBench } from '../stores/bench.ts';

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { loadedOf } from '../../core/hunt/chain.ts';
+import { loadedOf } from '../../core/model/hunt.ts';
 import { suspectWork } from '../../core/hunt/huntFindings.ts';
-import { digits, figure } from '../../core/units/figure.ts';
+import { digits, figure } from '../../core/model/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
 import ChainDrawing from './ChainDrawing.vue';
 import { leastWidth } from './layout.ts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ChainPieceKind } from '../../core/catalogue/tables/chainPieces.ts';
+import type { ChainPieceKind } from '../../core/model/tables/chainPieces.ts';
 
 /** One piece of a chain, drawn on its own middle; not to scale. */
 const { kind, side, wide } = defineProps<{

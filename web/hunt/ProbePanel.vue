@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { nanoid } from 'nanoid';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
-import type { Hunt, Span } from '../../core/hunt/chain.ts';
+import type { Hunt, Span } from '../../core/model/hunt.ts';
 import { withReading } from '../../core/hunt/changes.ts';
 import type { HuntFound } from '../../core/hunt/suspects.ts';
 import { inStep, keptFigure } from '../../core/instrument/figures.ts';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import { brief } from '../../core/units/figure.ts';
-import type { QuantityKind } from '../../core/units/entryUnits.ts';
-import { parseQuantity } from '../../core/units/quantity.ts';
+import { brief } from '../../core/model/units/figure.ts';
+import type { QuantityKind } from '../../core/model/units/entryUnits.ts';
+import { parseQuantity } from '../../core/model/units/quantity.ts';
 import { say } from '../../core/words/say.ts';
 
 /** A figure under its piece: what is wrong with an entry is said by the row, and what was typed stays. */

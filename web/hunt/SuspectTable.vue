@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { ChevronDown, ChevronUp } from '@lucide/vue';
 import { computed, ref } from 'vue';
-import type { Hunt } from '../../core/hunt/chain.ts';
+import type { Hunt } from '../../core/model/hunt.ts';
 import { suspectWork } from '../../core/hunt/huntFindings.ts';
 import type { Suspect } from '../../core/hunt/suspect.ts';
 import { GUILTY_TIMES, type HuntFound } from '../../core/hunt/suspects.ts';
-import { digits } from '../../core/units/figure.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import FormulaText from '../ui/FormulaText.vue';
 import StateMark from '../ui/StateMark.vue';
 import { say } from '../../core/words/say.ts';

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Hunt } from '../../core/hunt/chain.ts';
+import type { Hunt } from '../../core/model/hunt.ts';
 import type { Ladder } from '../../core/hunt/ladder.ts';
 import type { HuntFound } from '../../core/hunt/suspects.ts';
-import { digits } from '../../core/units/figure.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import { type ChainLayout, voltScale } from './layout.ts';
 import { say } from '../../core/words/say.ts';
 

@@ -1,5 +1,5 @@
-import { digits } from '../../core/units/figure.ts';
-import type { Hunt } from '../../core/hunt/chain.ts';
+import { digits } from '../../core/model/units/figure.ts';
+import type { Hunt } from '../../core/model/hunt.ts';
 import type { Ladder } from '../../core/hunt/ladder.ts';
 
 /** Where the columns of a chain stand on the sheet, px. */

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { createPinia, setActivePinia } from 'pinia';
-import type { Hunt, Piece } from '../../core/hunt/chain.ts';
+import type { Hunt, Piece } from '../../core/model/hunt.ts';
 import { withAmps } from '../../core/hunt/changes.ts';
 import { newHunt } from '../../core/hunt/newHunt.ts';
 import { usePrefs } from '../stores/prefs.ts';

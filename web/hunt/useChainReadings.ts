@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { ref } from 'vue';
-import type { Hunt, Piece, Span } from '../../core/hunt/chain.ts';
+import type { Hunt, Piece, Span } from '../../core/model/hunt.ts';
 import { withoutReading, withReading } from '../../core/hunt/changes.ts';
 import { say } from '../../core/words/say.ts';
 import { usePrefs } from '../stores/prefs.ts';

@@ -1,14 +1,14 @@
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Hunt, Piece } from '../../core/hunt/chain.ts';
+import type { Hunt, Piece } from '../../core/model/hunt.ts';
 import { cableOfPiece, inPlaceOf, remadeCable } from '../../core/hunt/newHunt.ts';
 import { huntFindings } from '../../core/hunt/huntFindings.ts';
 import { ladderOf } from '../../core/hunt/ladder.ts';
 import { huntFound } from '../../core/hunt/suspects.ts';
-import type { Cable } from '../../core/job/cable.ts';
-import type { Job } from '../../core/job/job.ts';
-import { duplicateCable, newCable, nextTag } from '../../core/job/newCable.ts';
+import type { Cable } from '../../core/model/cable.ts';
+import type { Job } from '../../core/model/job.ts';
+import { duplicateCable, newCable, nextTag } from '../../core/model/newCable.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { say } from '../../core/words/say.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { INSTRUMENTS, type InstrumentKind } from '../../core/catalogue/tables/instruments.ts';
-import type { Needs } from '../../core/finding.ts';
+import { INSTRUMENTS, type InstrumentKind } from '../../core/model/tables/instruments.ts';
+import type { Needs } from '../../core/finding/finding.ts';
 import { resolutionWords } from '../../core/proof/resolution.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, shallowRef } from 'vue';
-import type { InstrumentKind } from '../../core/catalogue/tables/instruments.ts';
+import type { InstrumentKind } from '../../core/model/tables/instruments.ts';
 import type { Said } from '../../core/instrument/sample.ts';
 import type { Probe } from '../../core/instrument/standIn/specimen.ts';
 import type { ReadWith } from '../../core/proof/source.ts';
-import type { QuantityKind } from '../../core/units/entryUnits.ts';
+import type { QuantityKind } from '../../core/model/units/entryUnits.ts';
 import SourceMark from '../ui/SourceMark.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import { inStep, keptFigure } from '../../core/instrument/figures.ts';

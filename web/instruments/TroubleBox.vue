@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { choicesOf } from '../ui/choicesOf.ts';
 import { computed } from 'vue';
-import type { InstrumentKind } from '../../core/catalogue/tables/instruments.ts';
+import type { InstrumentKind } from '../../core/model/tables/instruments.ts';
 import { TROUBLES } from '../../core/instrument/standIn/protocol.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
 import { meterOf, STAND_IN } from './meter.ts';

@@ -1,4 +1,4 @@
-import type { InstrumentKind } from '../../core/catalogue/tables/instruments.ts';
+import type { InstrumentKind } from '../../core/model/tables/instruments.ts';
 
 /** Where the server keeps the stand-in for a kind of instrument. */
 export const standInAddress = (kind: InstrumentKind | 'printer'): string =>

@@ -1,7 +1,7 @@
-import type { InstrumentKind } from '../../core/catalogue/tables/instruments.ts';
+import type { InstrumentKind } from '../../core/model/tables/instruments.ts';
 import type { Said } from '../../core/instrument/sample.ts';
 import type { Probe, Specimen } from '../../core/instrument/standIn/specimen.ts';
-import type { Reading } from '../../core/job/reading.ts';
+import type { Reading } from '../../core/model/reading.ts';
 
 /** An instrument that is connected, whichever way it speaks. */
 export interface Instrument {

@@ -1,6 +1,6 @@
 import { describe, expect, jest, test } from '@jest/globals';
 import type { Said } from '../../core/instrument/sample.ts';
-import type { Instrument as OwnInstrument } from '../../core/job/shop.ts';
+import type { Instrument as OwnInstrument } from '../../core/model/shop.ts';
 import { type LinePort, portEvents } from './port.ts';
 import { openSerial, type SerialLike } from './serialPort.ts';
 import { serialOn } from './serialInstrument.ts';

@@ -1,10 +1,10 @@
 import { shallowReactive } from 'vue';
-import { INSTRUMENTS, type InstrumentKind } from '../../core/catalogue/tables/instruments.ts';
+import { INSTRUMENTS, type InstrumentKind } from '../../core/model/tables/instruments.ts';
 import { REFUSED_SAYS, type Said, type Value } from '../../core/instrument/sample.ts';
 import { bothWays, settledValue } from '../../core/instrument/settle.ts';
 import type { Trouble } from '../../core/instrument/standIn/protocol.ts';
 import type { Probe, Specimen } from '../../core/instrument/standIn/specimen.ts';
-import type { Instrument as OwnInstrument } from '../../core/job/shop.ts';
+import type { Instrument as OwnInstrument } from '../../core/model/shop.ts';
 import { type ReadWith, TYPED } from '../../core/proof/source.ts';
 import { standInAddress } from './address.ts';
 import type { Instrument } from './instrument.ts';

@@ -1,6 +1,6 @@
 import type { Said } from '../../core/instrument/sample.ts';
 import { compileLine } from '../../core/instrument/linePattern.ts';
-import type { Instrument as OwnInstrument } from '../../core/job/shop.ts';
+import type { Instrument as OwnInstrument } from '../../core/model/shop.ts';
 import type { Instrument } from './instrument.ts';
 import type { LinePort } from './port.ts';
 

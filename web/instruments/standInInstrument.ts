@@ -1,4 +1,4 @@
-import type { InstrumentKind } from '../../core/catalogue/tables/instruments.ts';
+import type { InstrumentKind } from '../../core/model/tables/instruments.ts';
 import type { Said } from '../../core/instrument/sample.ts';
 import {
   type Identity,

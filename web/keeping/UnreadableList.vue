@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { salvage } from '../../core/job/stored.ts';
+import { salvage } from '../../core/model/stored.ts';
 import { type Aside, asideEntries, dropAside } from '../storage/aside.ts';
 import { saveFile } from '../storage/files.ts';
 import { useBench } from '../stores/bench.ts';

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import { toBuyMm } from '../../core/cutting/cutPlan.ts';
 import { type Kit, type KitLine, priceOf, shareNeeded } from '../../core/cutting/kit.ts';
-import { digits } from '../../core/units/figure.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
 import WorkLines from '../ui/WorkLines.vue';
 import type { GroupPlan } from './useCutPlan.ts';

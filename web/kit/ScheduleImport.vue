@@ -2,8 +2,8 @@
 import { cablesSay } from '../../core/words/counts.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref, shallowRef } from 'vue';
-import { csvTitles } from '../../core/job/csv.ts';
-import { guessMapping, readSchedule, SCHEDULE_FIELDS } from '../../core/job/schedule.ts';
+import { csvTitles } from '../../core/model/csv.ts';
+import { guessMapping, readSchedule, SCHEDULE_FIELDS } from '../../core/paper/schedule.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import ModalBox from '../ui/ModalBox.vue';

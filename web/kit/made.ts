@@ -1,12 +1,14 @@
 import { onScopeDispose, shallowRef, type ShallowRef, watch } from 'vue';
-import type { ToCut } from '../../core/cutting/pieces.ts';
-import type { Cable } from '../../core/job/cable.ts';
-import type { Job } from '../../core/job/job.ts';
-import type { Shop } from '../../core/job/shop.ts';
+import type { WorkedCable } from '../../core/cableWork.ts';
+import type { Cable } from '../../core/model/cable.ts';
+import type { Job } from '../../core/model/job.ts';
+import type { Shop } from '../../core/model/shop.ts';
 import { triedWork } from '../stores/work.ts';
 
 /** A cable of a kit with its work, and the job it belongs to. */
-export interface Made extends ToCut {
+export interface Made extends WorkedCable {
+  /** Jobs may use one id twice: a name of its own among all that are made together. */
+  readonly key: string;
   readonly job: Job;
 }
 

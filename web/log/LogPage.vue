@@ -18,7 +18,7 @@ import {
   WHOLE_LOG,
 } from '../../core/log/log.ts';
 import { STATE_SAYS } from '../../core/paper/stateSays.ts';
-import { dayAfter } from '../../core/units/days.ts';
+import { dayAfter } from '../../core/model/units/days.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { saveFile } from '../storage/files.ts';
 import { useBench } from '../stores/bench.ts';

@@ -17,8 +17,8 @@ import {
   TREND_MEASURES,
   type TrendMeasure,
   type TrendPoint,
-} from '../../core/proof/trends.ts';
-import { figure } from '../../core/units/figure.ts';
+} from '../../core/log/trends.ts';
+import { figure } from '../../core/model/units/figure.ts';
 import { CHART_FONT, useChartColours } from '../bench/gauge/chartColours.ts';
 import { say } from '../../core/words/say.ts';
 

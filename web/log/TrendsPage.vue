@@ -8,9 +8,9 @@ import {
   TREND_MEASURES,
   type TrendMeasure,
   trendPoints,
-} from '../../core/proof/trends.ts';
-import { acrossFlatsWindow } from '../../core/proof/dieClosed.ts';
-import { digits, figure } from '../../core/units/figure.ts';
+} from '../../core/log/trends.ts';
+import { acrossFlatsWindow } from '../../core/termination/dies/dieClosed.ts';
+import { digits, figure } from '../../core/model/units/figure.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
 import { useMade } from '../kit/made.ts';
@@ -20,7 +20,7 @@ import SegmentedField from '../ui/SegmentedField.vue';
 import ShowWork from '../ui/ShowWork.vue';
 import StateMark from '../ui/StateMark.vue';
 import TrendChart from './TrendChart.vue';
-import { called } from '../../core/catalogue/called.ts';
+import { called } from '../../core/model/catalogue/called.ts';
 import { say } from '../../core/words/say.ts';
 
 /** What the shop's dies leave over time, by tool, die and person: a worn die or a tired hand shows. */

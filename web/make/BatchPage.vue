@@ -5,7 +5,7 @@ import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { kitOf } from '../../core/cutting/kit.ts';
 import { batchOf, type BatchPhase, dieChanges, oneByOne } from '../../core/traveller/batch.ts';
-import { digits } from '../../core/units/figure.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { type Made, useMade } from '../kit/made.ts';
 import { useBench } from '../stores/bench.ts';

@@ -4,7 +4,7 @@ import { ArrowLeft } from '@lucide/vue';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { CableWork } from '../../core/cableWork.ts';
-import type { Cable } from '../../core/job/cable.ts';
+import type { Cable } from '../../core/model/cable.ts';
 import { type Ago, type HotEnd, hotEnds } from '../../core/traveller/gates.ts';
 import SavedMark from '../bench/SavedMark.vue';
 import CableMiniature from '../rack/CableMiniature.vue';

@@ -6,7 +6,7 @@ import { batchOf } from '../../core/traveller/batch.ts';
 import type { WayOut } from '../../core/traveller/mishaps.ts';
 import { madeOf } from '../kit/made.ts';
 import { stillToPractise } from '../../core/traveller/practise.ts';
-import { isPractising } from '../../core/traveller/step.ts';
+import { isPractising } from '../../core/model/stepId.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { type RouteLocationRaw, RouterLink } from 'vue-router';
-import { CAUTIONS } from '../../core/traveller/cautions.ts';
+import { CAUTIONS } from '../../core/model/cautions.ts';
 import type { GateState } from '../../core/traveller/gates.ts';
 import type { Step } from '../../core/traveller/steps.ts';
 import { clock } from './clock.ts';

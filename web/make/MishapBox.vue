@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
-import type { Cable } from '../../core/job/cable.ts';
+import type { Cable } from '../../core/model/cable.ts';
 import { faultsAt, type WayOut, waysOut } from '../../core/traveller/mishaps.ts';
 import type { Step } from '../../core/traveller/steps.ts';
 import { useBench } from '../stores/bench.ts';

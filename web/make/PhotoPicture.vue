@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useObjectUrl } from '@vueuse/core';
 import { shallowRef, watch } from 'vue';
-import type { Photo } from '../../core/job/cable.ts';
+import type { Photo } from '../../core/model/cable.ts';
 import { pictureOf } from '../storage/photos.ts';
 import { say } from '../../core/words/say.ts';
 

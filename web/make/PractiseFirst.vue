@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { EndName } from '../../core/job/end.ts';
+import type { EndName } from '../../core/model/end.ts';
 import type { Untried } from '../../core/traveller/practise.ts';
 import { say } from '../../core/words/say.ts';
 

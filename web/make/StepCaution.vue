@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { TriangleAlert } from '@lucide/vue';
-import { CAUTIONS } from '../../core/traveller/cautions.ts';
+import { CAUTIONS } from '../../core/model/cautions.ts';
 import type { Step } from '../../core/traveller/step.ts';
 import { say } from '../../core/words/say.ts';
 

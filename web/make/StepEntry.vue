@@ -2,8 +2,8 @@
 import { computed, ref, watch } from 'vue';
 import type { Judged } from '../../core/traveller/asks.ts';
 import type { Ask } from '../../core/traveller/step.ts';
-import { digits } from '../../core/units/figure.ts';
-import { parseQuantity } from '../../core/units/quantity.ts';
+import { digits } from '../../core/model/units/figure.ts';
+import { parseQuantity } from '../../core/model/units/quantity.ts';
 import StateMark from '../ui/StateMark.vue';
 import { say } from '../../core/words/say.ts';
 

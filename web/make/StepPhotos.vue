@@ -4,7 +4,7 @@ import { onKeyStroke } from '@vueuse/core';
 import { Camera } from '@lucide/vue';
 import { nanoid } from 'nanoid';
 import { computed, ref, useTemplateRef } from 'vue';
-import type { Cable, Photo } from '../../core/job/cable.ts';
+import type { Cable, Photo } from '../../core/model/cable.ts';
 import { useCableEdit } from '../bench/useCable.ts';
 import { keptOrWhy, takePhoto } from '../storage/photos.ts';
 import { usePrefs } from '../stores/prefs.ts';

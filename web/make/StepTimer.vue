@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { Finding } from '../../core/finding.ts';
+import type { Finding } from '../../core/finding/finding.ts';
 import ModalBox from '../ui/ModalBox.vue';
 import ShowWork from '../ui/ShowWork.vue';
 import { clock } from './clock.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
-import type { Cable } from '../../core/job/cable.ts';
+import type { Cable } from '../../core/model/cable.ts';
 import type { Step } from '../../core/traveller/steps.ts';
 import { say } from '../../core/words/say.ts';
 

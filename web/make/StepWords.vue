@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
-import { actOf, isPractising, type Step } from '../../core/traveller/step.ts';
+import { type Step } from '../../core/traveller/step.ts';
+import { actOf, isPractising } from '../../core/model/stepId.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { inReadersUnit } from '../ui/display.ts';
 import { shownFigure } from './shownFigure.ts';

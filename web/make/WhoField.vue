@@ -2,7 +2,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue';
 import { ChevronUp } from '@lucide/vue';
 import { computed, ref } from 'vue';
-import { peopleOf } from '../../core/job/people.ts';
+import { peopleOf } from '../../core/model/people.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { say } from '../../core/words/say.ts';

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { onBeforeUnmount, shallowRef, watch } from 'vue';
-import type { Scheduled } from '../../core/job/schedule.ts';
+import type { WorkedCable } from '../../core/cableWork.ts';
 import type { TestRecord } from '../../core/paper/testRecord.ts';
 import WorkpieceDrawing from '../bench/workpiece/WorkpieceDrawing.vue';
 import { pictureOf } from '../storage/photos.ts';
 import { say } from '../../core/words/say.ts';
 
 /** The test record of one cable on paper: drawing, figures against their limits, verdict, photographs, signatures. */
-const { record, scheduled } = defineProps<{ record: TestRecord; scheduled: Scheduled }>();
+const { record, scheduled } = defineProps<{ record: TestRecord; scheduled: WorkedCable }>();
 
 const photos = shallowRef<string[]>([]);
 const letGo = () => photos.value.forEach((url) => URL.revokeObjectURL(url));

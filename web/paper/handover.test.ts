@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import { PNG } from 'pngjs';
-import { jobFileSchema } from '../../core/job/job.ts';
+import { jobFileSchema } from '../../core/model/job.ts';
 import { handover } from '../../core/paper/handover.ts';
 import { PAPER_MM } from '../../core/paper/label.ts';
 import { testRecord } from '../../core/paper/testRecord.ts';

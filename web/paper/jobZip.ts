@@ -1,8 +1,8 @@
 import { type ZipOptions, zipSync } from 'fflate';
-import { writeJobFile } from '../../core/job/file.ts';
-import type { Hunt } from '../../core/hunt/chain.ts';
-import type { Job } from '../../core/job/job.ts';
-import type { Shop } from '../../core/job/shop.ts';
+import { writeJobFile } from '../../core/model/file.ts';
+import type { Hunt } from '../../core/model/hunt.ts';
+import type { Job } from '../../core/model/job.ts';
+import type { Shop } from '../../core/model/shop.ts';
 import type { Paper } from '../../core/paper/label.ts';
 import { recordIndexHtml } from '../../core/paper/recordIndex.ts';
 import { tagFileName, type TestRecord, writeTestRecord } from '../../core/paper/testRecord.ts';

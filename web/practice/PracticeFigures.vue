@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { word } from '../../core/words/terms.ts';
 import { computed } from 'vue';
-import { TORCHES } from '../../core/catalogue/tables/solder.ts';
-import type { HousePractice } from '../../core/practice/housePractice.ts';
+import { TORCHES } from '../../core/model/tables/solder.ts';
+import type { HousePractice } from '../../core/model/housePractice.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import SegmentedField from '../ui/SegmentedField.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { HousePractice } from '../../core/practice/housePractice.ts';
+import type { HousePractice } from '../../core/model/housePractice.ts';
 import { QUESTION_GROUPS, QUESTIONS } from '../../core/practice/questions.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { PracticeChange } from '../../core/practice/changes.ts';
-import type { HousePractice } from '../../core/practice/housePractice.ts';
+import type { HousePractice } from '../../core/model/housePractice.ts';
 import type { Question } from '../../core/practice/questions.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
 import { changeSays } from './changeWords.ts';

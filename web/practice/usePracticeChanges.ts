@@ -1,7 +1,7 @@
 import { proxy, wrap } from 'comlink';
 import { computed, onScopeDispose, shallowRef, watch } from 'vue';
-import type { Job } from '../../core/job/job.ts';
-import type { Shop } from '../../core/job/shop.ts';
+import type { Job } from '../../core/model/job.ts';
+import type { Shop } from '../../core/model/shop.ts';
 import type { PracticeChange } from '../../core/practice/changes.ts';
 import { QUESTIONS } from '../../core/practice/questions.ts';
 import { spokenHere } from '../words.ts';

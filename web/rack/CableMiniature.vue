@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Jacket } from '../../core/job/cable.ts';
+import type { Jacket } from '../../core/model/cable.ts';
 
 /** A cable in the rack: its thickness true against the others, its length only hinted at. */
 const {

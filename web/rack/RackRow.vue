@@ -2,8 +2,8 @@
 import { word } from '../../core/words/terms.ts';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { type Cable, type Stage, STAGES } from '../../core/job/cable.ts';
-import { digits } from '../../core/units/figure.ts';
+import { type Cable, type Stage, STAGES } from '../../core/model/cable.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import type { CableWork } from '../../core/cableWork.ts';
 import { placeOf } from '../places.ts';
 import { usePrefs } from '../stores/prefs.ts';

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { choicesOf } from '../ui/choicesOf.ts';
-import { JACKETS } from '../../core/job/shop.ts';
+import { JACKETS } from '../../core/model/shop.ts';
 import { computed } from 'vue';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
-import { called } from '../../core/catalogue/called.ts';
+import { called } from '../../core/model/catalogue/called.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Sets one field of all marked cables at once; one undo takes it back. */

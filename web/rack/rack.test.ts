@@ -1,8 +1,8 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { effectScope, nextTick, shallowRef } from 'vue';
-import { genericShop } from '../../core/catalogue/genericShop.ts';
-import type { Job } from '../../core/job/job.ts';
-import { emptyJob, newCable } from '../../core/job/newCable.ts';
+import { genericShop } from '../../core/model/catalogue/genericShop.ts';
+import type { Job } from '../../core/model/job.ts';
+import { emptyJob, newCable } from '../../core/model/newCable.ts';
 import { workUp } from '../../core/workup.ts';
 import { usePainted } from './usePainted.ts';
 import { useTotals } from './useTotals.ts';

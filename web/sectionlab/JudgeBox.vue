@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue';
 import type { DrawnSection } from '../../core/section/draw.ts';
 import { type Look, LOOKS, truthOf } from '../../core/section/judgeByEye.ts';
-import { digits } from '../../core/units/figure.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import { say } from '../../core/words/say.ts';
 
 /** A drawn section is judged by eye first; then what was drawn is told, and it is measured. */

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { nanoid } from 'nanoid';
 import { computed, ref, watch } from 'vue';
-import type { Cable } from '../../core/job/cable.ts';
-import { END_NAMES, type EndName } from '../../core/job/end.ts';
+import type { Cable } from '../../core/model/cable.ts';
+import { END_NAMES, type EndName } from '../../core/model/end.ts';
 import type { SectionMeasure } from '../../core/section/measure.ts';
 import { wallEvenness } from '../../core/section/wall.ts';
-import { usesDie } from '../../core/termination/methods/method.ts';
-import { digits } from '../../core/units/figure.ts';
+import { usesDie } from '../../core/model/method.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import { takenReading } from '../bench/prove/readings.ts';
 import { usePersonNeeded } from '../bench/usePersonNeeded.ts';
 import { keptOrWhy, takePhoto } from '../storage/photos.ts';

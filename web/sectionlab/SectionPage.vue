@@ -2,12 +2,12 @@
 import { useDropZone } from '@vueuse/core';
 import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import { useRoute } from 'vue-router';
-import { END_NAMES } from '../../core/job/end.ts';
+import { END_NAMES } from '../../core/model/end.ts';
 import { countingReadings } from '../../core/proof/readings.ts';
-import { seeded } from '../../core/random.ts';
+import { seeded } from '../../core/lib/random.ts';
 import { anySection, sectionFor } from '../../core/section/drawable.ts';
 import { sectionFindings } from '../../core/section/findings.ts';
-import { digits } from '../../core/units/figure.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import LedgerRow from '../bench/LedgerRow.vue';
 import { useBench } from '../stores/bench.ts';

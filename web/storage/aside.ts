@@ -1,5 +1,5 @@
 import localforage from 'localforage';
-import type { StoredKind } from '../../core/job/stored.ts';
+import type { StoredKind } from '../../core/model/stored.ts';
 
 /** Entries that could not be read, as they were: nothing else is ever written there. */
 const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'aside' });

@@ -3,10 +3,10 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { unzipSync, zipSync } from 'fflate';
 import JSZip from 'jszip';
-import { jobFileSchema } from '../../core/job/job.ts';
+import { jobFileSchema } from '../../core/model/job.ts';
 import { thinned } from './thinning.ts';
 import { BACKUP_VERSION, type Everything, readBackup, writeBackup } from './backup.ts';
-import { cases } from '../../core/validFixture.ts';
+import { cases } from '../../core/model/validFixture.ts';
 import { prefsSchema } from './prefs.ts';
 import { troubleSays } from './trouble.ts';
 
@@ -69,7 +69,7 @@ describe('a backup', () => {
     expect(JSON.parse((await zip.file('jobs/1.json')?.async('string')) ?? '')).toEqual(hut.job);
   });
   test('of a version before this one is read as what it meant', async () => {
-    const old = JSON.parse(readFileSync('core/job/fixtures/job-v1.json', 'utf8')) as {
+    const old = JSON.parse(readFileSync('core/model/fixtures/job-v1.json', 'utf8')) as {
       job: unknown;
       shop: unknown;
     };

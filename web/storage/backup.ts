@@ -1,9 +1,9 @@
 import { strFromU8, strToU8, unzipSync, type ZipOptions, zipSync } from 'fflate';
 import * as z from 'zod/mini';
-import { isTooDeep, type Parsed } from '../../core/job/file.ts';
-import { id, moment } from '../../core/job/text.ts';
-import { refusalSays } from '../../core/job/refusal.ts';
-import { readStored, type StoredKind } from '../../core/job/stored.ts';
+import { isTooDeep, type Parsed } from '../../core/model/file.ts';
+import { id, moment } from '../../core/model/text.ts';
+import { refusalSays } from '../../core/model/refusal.ts';
+import { readStored, type StoredKind } from '../../core/model/stored.ts';
 import { isJpeg } from './jpeg.ts';
 import type { Kept } from './library.ts';
 import { type Prefs, readPrefs } from './prefs.ts';

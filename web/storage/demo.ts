@@ -1,7 +1,7 @@
 import hut from '../../demo/hut.json?url';
 import marrow from '../../demo/marrow.json?url';
 import teasel from '../../demo/teasel.json?url';
-import { jobFileSchema, type Job } from '../../core/job/job.ts';
+import { jobFileSchema, type Job } from '../../core/model/job.ts';
 import { useBench } from '../stores/bench.ts';
 import { say } from '../../core/words/say.ts';
 

@@ -2,7 +2,7 @@ import { transfer, wrap } from 'comlink';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { type Everything, type readBackup, writeBackup } from './backup.ts';
-import type { Parsed } from '../../core/job/file.ts';
+import type { Parsed } from '../../core/model/file.ts';
 import { saveFile } from './files.ts';
 import { loadLibrary, replaceLibrary, savePrefs } from './library.ts';
 import { allPictures, bringPictures, keepOnlyPictures, keepPicture, underFreeNames } from './photos.ts';

@@ -1,6 +1,6 @@
-import { LARGEST_FILE_CHARS, type Parsed, readJobFile, writeJobFile } from '../../core/job/file.ts';
-import type { Job } from '../../core/job/job.ts';
-import type { Shop } from '../../core/job/shop.ts';
+import { LARGEST_FILE_CHARS, type Parsed, readJobFile, writeJobFile } from '../../core/model/file.ts';
+import type { Job } from '../../core/model/job.ts';
+import type { Shop } from '../../core/model/shop.ts';
 import { bringPictures, picturesOf, underFreeNames } from './photos.ts';
 import { useBench } from '../stores/bench.ts';
 import { say } from '../../core/words/say.ts';

@@ -1,9 +1,9 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../../core/catalogue/genericShop.ts';
+import { genericShop } from '../../core/model/catalogue/genericShop.ts';
 import { newHunt } from '../../core/hunt/newHunt.ts';
-import type { Job } from '../../core/job/job.ts';
-import { newCable } from '../../core/job/newCable.ts';
+import type { Job } from '../../core/model/job.ts';
+import { newCable } from '../../core/model/newCable.ts';
 import { memoryStores } from './memoryStoreFixture.ts';
 import { prefsSchema } from './prefs.ts';
 

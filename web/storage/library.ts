@@ -1,11 +1,11 @@
 import localforage from 'localforage';
 import { nanoid } from 'nanoid';
 import * as z from 'zod/mini';
-import type { Hunt } from '../../core/hunt/chain.ts';
-import type { BinItem } from '../../core/job/bin.ts';
-import type { Job } from '../../core/job/job.ts';
-import type { Shop } from '../../core/job/shop.ts';
-import { readStored, type Stored, type StoredKind } from '../../core/job/stored.ts';
+import type { Hunt } from '../../core/model/hunt.ts';
+import type { BinItem } from '../../core/model/bin.ts';
+import type { Job } from '../../core/model/job.ts';
+import type { Shop } from '../../core/model/shop.ts';
+import { readStored, type Stored, type StoredKind } from '../../core/model/stored.ts';
 import { type Aside, asideEntries, dropAside, putAside } from './aside.ts';
 import { type Prefs, readPrefs } from './prefs.ts';
 

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { genericShop } from '../../core/catalogue/genericShop.ts';
-import type { Job } from '../../core/job/job.ts';
-import { newCable } from '../../core/job/newCable.ts';
+import { genericShop } from '../../core/model/catalogue/genericShop.ts';
+import type { Job } from '../../core/model/job.ts';
+import { newCable } from '../../core/model/newCable.ts';
 import { toBase64 } from './base64.ts';
 import { memoryStores } from './memoryStoreFixture.ts';
 

@@ -1,7 +1,7 @@
 import { releaseProxy, wrap } from 'comlink';
 import localforage from 'localforage';
 import { nanoid } from 'nanoid';
-import type { Job } from '../../core/job/job.ts';
+import type { Job } from '../../core/model/job.ts';
 import { isJpeg } from './jpeg.ts';
 import { toBase64 } from './base64.ts';
 import type { PhotoWorker, ScaledPhoto } from '../workers/photo.worker.ts';

@@ -1,4 +1,4 @@
-import { isFields } from '../../core/job/fields.ts';
+import { isFields } from '../../core/model/fields.ts';
 import * as z from 'zod/mini';
 
 /** How a person likes to see things. Every part has a default, so an old or damaged entry is never in the way. */

@@ -1,6 +1,6 @@
 import localforage from 'localforage';
-import type { Job } from '../../core/job/job.ts';
-import { readStored } from '../../core/job/stored.ts';
+import type { Job } from '../../core/model/job.ts';
+import { readStored } from '../../core/model/stored.ts';
 import { LEAST_APART, thinned } from './thinning.ts';
 
 const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'versions' });

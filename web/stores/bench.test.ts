@@ -1,15 +1,15 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { createPinia, setActivePinia } from 'pinia';
-import { genericShop } from '../../core/catalogue/genericShop.ts';
+import { genericShop } from '../../core/model/catalogue/genericShop.ts';
 import type { Draft } from 'immer';
 import fc from 'fast-check';
-import { huntSchema } from '../../core/hunt/chain.ts';
-import { binSchema } from '../../core/job/bin.ts';
-import type { Cable } from '../../core/job/cable.ts';
-import { jobSchema, type Job } from '../../core/job/job.ts';
-import { shopSchema } from '../../core/job/shop.ts';
-import { cases, validJob, validShop } from '../../core/validFixture.ts';
-import { newCable } from '../../core/job/newCable.ts';
+import { huntSchema } from '../../core/model/hunt.ts';
+import { binSchema } from '../../core/model/bin.ts';
+import type { Cable } from '../../core/model/cable.ts';
+import { jobSchema, type Job } from '../../core/model/job.ts';
+import { shopSchema } from '../../core/model/shop.ts';
+import { cases, validJob, validShop } from '../../core/model/validFixture.ts';
+import { newCable } from '../../core/model/newCable.ts';
 import { prefsSchema } from '../storage/prefs.ts';
 
 const saveDifference = jest.fn<(before: unknown, after: unknown) => Promise<void>>();

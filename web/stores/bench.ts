@@ -2,15 +2,15 @@ import { type Draft, enablePatches, applyPatches, type Patch, produceWithPatches
 import { nanoid } from 'nanoid';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { genericShop } from '../../core/catalogue/genericShop.ts';
-import type { Hunt } from '../../core/hunt/chain.ts';
-import type { Cable } from '../../core/job/cable.ts';
-import type { Job } from '../../core/job/job.ts';
-import { adoptJob } from '../../core/job/merge.ts';
-import { duplicateCable, emptyJob, newCable, nextTag, underFreeId } from '../../core/job/newCable.ts';
-import type { Shop } from '../../core/job/shop.ts';
+import { genericShop } from '../../core/model/catalogue/genericShop.ts';
+import type { Hunt } from '../../core/model/hunt.ts';
+import type { Cable } from '../../core/model/cable.ts';
+import type { Job } from '../../core/model/job.ts';
+import { adoptJob } from '../../core/model/merge.ts';
+import { duplicateCable, emptyJob, newCable, nextTag, underFreeId } from '../../core/model/newCable.ts';
+import type { Shop } from '../../core/model/shop.ts';
 import { type Kept, type Library, NotTheWriter, saveDifference } from '../storage/library.ts';
-import { markSound, unsoundness } from '../../core/job/sound.ts';
+import { markSound, unsoundness } from '../../core/model/sound.ts';
 import { troubleSays } from '../storage/trouble.ts';
 import {
   broughtBack,

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { dayAfter } from '../../core/units/days.ts';
+import { dayAfter } from '../../core/model/units/days.ts';
 import type { Aside } from '../storage/aside.ts';
 import { claimWriting, hasStore, type Library, yieldWriting } from '../storage/library.ts';
 import { prefsSchema } from '../storage/prefs.ts';

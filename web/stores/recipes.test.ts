@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { produce } from 'immer';
-import { genericShop } from '../../core/catalogue/genericShop.ts';
-import type { Hunt } from '../../core/hunt/chain.ts';
-import type { Cable } from '../../core/job/cable.ts';
-import type { Job } from '../../core/job/job.ts';
-import { emptyJob, newCable } from '../../core/job/newCable.ts';
+import { genericShop } from '../../core/model/catalogue/genericShop.ts';
+import type { Hunt } from '../../core/model/hunt.ts';
+import type { Cable } from '../../core/model/cable.ts';
+import type { Job } from '../../core/model/job.ts';
+import { emptyJob, newCable } from '../../core/model/newCable.ts';
 import {
   broughtBack,
   changedCable,

@@ -1,11 +1,11 @@
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
-import type { Hunt } from '../../core/hunt/chain.ts';
-import { type BinItem, withBinned } from '../../core/job/bin.ts';
-import type { Cable } from '../../core/job/cable.ts';
-import type { Job } from '../../core/job/job.ts';
-import { emptyJob, underFreeId } from '../../core/job/newCable.ts';
-import type { Shop } from '../../core/job/shop.ts';
+import type { Hunt } from '../../core/model/hunt.ts';
+import { type BinItem, withBinned } from '../../core/model/bin.ts';
+import type { Cable } from '../../core/model/cable.ts';
+import type { Job } from '../../core/model/job.ts';
+import { emptyJob, underFreeId } from '../../core/model/newCable.ts';
+import type { Shop } from '../../core/model/shop.ts';
 
 /** All that a person makes: undo and saving go by this one value. It is never changed in place. */
 export interface Document {

@@ -1,7 +1,7 @@
 import type { CableWork } from '../../core/cableWork.ts';
-import type { Cable } from '../../core/job/cable.ts';
-import type { Job } from '../../core/job/job.ts';
-import type { Shop } from '../../core/job/shop.ts';
+import type { Cable } from '../../core/model/cable.ts';
+import type { Job } from '../../core/model/job.ts';
+import type { Shop } from '../../core/model/shop.ts';
 import { ALONE, contextOf, type JobContext } from '../../core/jobContext.ts';
 import { openCase, type ToolCase } from '../../core/termination/dies/toolCase.ts';
 import { workUpCable } from '../../core/workup.ts';

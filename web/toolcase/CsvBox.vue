@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="T">
 import { Download, Upload } from '@lucide/vue';
 import { computed, ref, shallowRef, useTemplateRef } from 'vue';
-import type { CatalogueRead } from '../../core/catalogue/catalogueCsv.ts';
+import type { CatalogueRead } from '../../core/model/catalogue/catalogueCsv.ts';
 import { saveFile } from '../storage/files.ts';
 import ModalBox from '../ui/ModalBox.vue';
 import { useBench } from '../stores/bench.ts';

@@ -1,23 +1,23 @@
 <script setup lang="ts">
 import { word } from '../../core/words/terms.ts';
-import { digits } from '../../core/units/figure.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import { X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
-import { readDiesCsv, writeDiesCsv } from '../../core/catalogue/catalogueCsv.ts';
-import { TOOL_KINDS, type ToolKind, type ToolKindFacts } from '../../core/catalogue/tables/tools.ts';
-import type { Die, Tool } from '../../core/job/shop.ts';
+import { readDiesCsv, writeDiesCsv } from '../../core/model/catalogue/catalogueCsv.ts';
+import { TOOL_KINDS, type ToolKind, type ToolKindFacts } from '../../core/model/tables/tools.ts';
+import type { Die, Tool } from '../../core/model/shop.ts';
 import { stampClaims } from '../../core/termination/dies/stamp.ts';
 import type { ToolCase } from '../../core/termination/dies/toolCase.ts';
-import { sizeLabel } from '../../core/conductor/size.ts';
+import { sizeLabel } from '../../core/model/tables/size.ts';
 import StageSection from '../bench/StageSection.vue';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import CsvBox from './CsvBox.vue';
-import { called } from '../../core/catalogue/called.ts';
+import { called } from '../../core/model/catalogue/called.ts';
 import AddButton from '../ui/AddButton.vue';
 import { say } from '../../core/words/say.ts';
 

@@ -1,14 +1,10 @@
 <script setup lang="ts">
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
-import {
-  INSTRUMENT_KINDS,
-  INSTRUMENTS,
-  type InstrumentKind,
-} from '../../core/catalogue/tables/instruments.ts';
+import { INSTRUMENT_KINDS, INSTRUMENTS, type InstrumentKind } from '../../core/model/tables/instruments.ts';
 import { baseUnitOf } from '../../core/instrument/units.ts';
-import type { Instrument } from '../../core/job/shop.ts';
-import { day } from '../../core/job/text.ts';
+import type { Instrument } from '../../core/model/shop.ts';
+import { day } from '../../core/model/text.ts';
 import StageSection from '../bench/StageSection.vue';
 import { useBench } from '../stores/bench.ts';
 import CheckField from '../ui/CheckField.vue';

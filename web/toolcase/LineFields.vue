@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { InstrumentKind } from '../../core/catalogue/tables/instruments.ts';
+import type { InstrumentKind } from '../../core/model/tables/instruments.ts';
 import { inStep } from '../../core/instrument/figures.ts';
 import { compileLine } from '../../core/instrument/linePattern.ts';
 import { REFUSED_SAYS } from '../../core/instrument/sample.ts';
-import type { InstrumentLine } from '../../core/job/shop.ts';
+import type { InstrumentLine } from '../../core/model/shop.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import TextField from '../ui/TextField.vue';
 import { say } from '../../core/words/say.ts';

@@ -2,10 +2,10 @@
 import { choicesOf } from '../ui/choicesOf.ts';
 import type { Draft } from 'immer';
 import { computed } from 'vue';
-import { STUD_NAMES } from '../../core/catalogue/tables/studs.ts';
-import { sizeLabel } from '../../core/conductor/size.ts';
-import { type Lug, LUG_FORMS } from '../../core/job/shop.ts';
-import { parseSize } from '../../core/units/parseSize.ts';
+import { STUD_NAMES } from '../../core/model/tables/studs.ts';
+import { sizeLabel } from '../../core/model/tables/size.ts';
+import { type Lug, LUG_FORMS } from '../../core/model/shop.ts';
+import { parseSize } from '../../core/model/parseSize.ts';
 import { useBench } from '../stores/bench.ts';
 import CheckField from '../ui/CheckField.vue';
 import ChoiceField from '../ui/ChoiceField.vue';

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { familySays } from '../../core/catalogue/lugs.ts';
+import { familySays } from '../../core/model/catalogue/lugs.ts';
 import { word } from '../../core/words/terms.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
-import { readLugsCsv, writeLugsCsv } from '../../core/catalogue/catalogueCsv.ts';
-import { sizeLabel } from '../../core/conductor/size.ts';
-import type { Lug } from '../../core/job/shop.ts';
-import { digits } from '../../core/units/figure.ts';
+import { readLugsCsv, writeLugsCsv } from '../../core/model/catalogue/catalogueCsv.ts';
+import { sizeLabel } from '../../core/model/tables/size.ts';
+import type { Lug } from '../../core/model/shop.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import { useBench } from '../stores/bench.ts';
 import CsvBox from './CsvBox.vue';
 import LugForm from './LugForm.vue';

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { trialsSay } from '../../core/words/counts.ts';
 import { word } from '../../core/words/terms.ts';
-import { familySays } from '../../core/catalogue/lugs.ts';
+import { familySays } from '../../core/model/catalogue/lugs.ts';
 import { computed } from 'vue';
-import { sizeLabel } from '../../core/conductor/size.ts';
+import { sizeLabel } from '../../core/model/tables/size.ts';
 import { dieOffer, dieRank, isUsable } from '../../core/termination/dies/dieOffers.ts';
 import type { MapRow } from '../../core/termination/dies/dieMap.ts';
-import { dieCalled } from '../../core/termination/lugs/lugOffers.ts';
+import { dieCalled } from '../../core/termination/lugOffers.ts';
 import { forecast } from '../../core/termination/dies/sectionView.ts';
 import type { CaseDie, ToolCase } from '../../core/termination/dies/toolCase.ts';
-import { digits, figure } from '../../core/units/figure.ts';
+import { digits, figure } from '../../core/model/units/figure.ts';
 import SectionPair from '../bench/ends/SectionPair.vue';
 import { useBench } from '../stores/bench.ts';
 import FormulaText from '../ui/FormulaText.vue';

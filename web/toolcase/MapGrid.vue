@@ -2,9 +2,9 @@
 import { word } from '../../core/words/terms.ts';
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue';
-import { sizeLabel } from '../../core/conductor/size.ts';
+import { sizeLabel } from '../../core/model/tables/size.ts';
 import type { DieMap, MapCell, MapRow } from '../../core/termination/dies/dieMap.ts';
-import { digits } from '../../core/units/figure.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import type { Chosen } from './chosen.ts';
 import { say } from '../../core/words/say.ts';
 

@@ -2,11 +2,11 @@
 import { word } from '../../core/words/terms.ts';
 import { Check, X } from '@lucide/vue';
 import { computed, ref } from 'vue';
-import { STUD_NAMES, type StudName } from '../../core/catalogue/tables/studs.ts';
-import { areaMm2 } from '../../core/conductor/size.ts';
+import { STUD_NAMES, type StudName } from '../../core/model/tables/studs.ts';
+import { areaMm2 } from '../../core/model/tables/size.ts';
 import { tubeLug } from '../../core/termination/lugs/tubeLug.ts';
-import { digits, figure } from '../../core/units/figure.ts';
-import { parseSize } from '../../core/units/parseSize.ts';
+import { digits, figure } from '../../core/model/units/figure.ts';
+import { parseSize } from '../../core/model/parseSize.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import FormulaText from '../ui/FormulaText.vue';
 import QuantityField from '../ui/QuantityField.vue';

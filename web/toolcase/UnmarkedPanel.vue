@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { word } from '../../core/words/terms.ts';
 import { computed, ref } from 'vue';
-import { sizeLabel } from '../../core/conductor/size.ts';
+import { sizeLabel } from '../../core/model/tables/size.ts';
 import { looseDie, usesOf } from '../../core/termination/dies/dieMap.ts';
 import type { ToolCase } from '../../core/termination/dies/toolCase.ts';
-import { digits } from '../../core/units/figure.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import SectionPair from '../bench/ends/SectionPair.vue';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';

@@ -3,7 +3,7 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue';
 import { computed } from 'vue';
 import { FAULT_NAMES, type FaultName, FAULTS } from '../../core/training/faults.ts';
 import { END_POINTS, type Marked } from '../../core/training/round.ts';
-import { digits } from '../../core/units/figure.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import ShowWork from '../ui/ShowWork.vue';
 import { say } from '../../core/words/say.ts';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { STUDS } from '../../core/catalogue/tables/studs.ts';
+import { STUDS } from '../../core/model/tables/studs.ts';
 import type { MadeEnd } from '../../core/training/exercise.ts';
 import EndPicture from '../bench/workpiece/EndPicture.vue';
 import { placeEnd, rectangle, toPath } from '../bench/workpiece/geometry.ts';

@@ -2,7 +2,7 @@
 import type { Exercise } from '../../core/training/exercise.ts';
 import { type FaultName, FAULTS } from '../../core/training/faults.ts';
 import type { Marked, RoundResult } from '../../core/training/round.ts';
-import { digits } from '../../core/units/figure.ts';
+import { digits } from '../../core/model/units/figure.ts';
 import { say } from '../../core/words/say.ts';
 
 /** What a round came to, end by end: on the screen and on paper. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue';
 import { computed } from 'vue';
-import { fullSays, type MOST } from '../../core/job/limits.ts';
+import { fullSays, type MOST } from '../../core/model/limits.ts';
 
 /** Adds one to a list, while there is room in it; why not is said beside it. */
 const { list, count } = defineProps<{ list: keyof typeof MOST; count: number; filled?: boolean }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { type Due, dueSays } from '../../core/fit/service.ts';
-import { capital } from '../../core/traveller/step.ts';
+import { capital } from '../../core/words/capital.ts';
 import { say } from '../../core/words/say.ts';
 import { today } from './today.ts';
 import WorkLines from './WorkLines.vue';

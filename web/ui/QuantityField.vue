@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, useId, useTemplateRef, watch } from 'vue';
-import { brief } from '../../core/units/figure.ts';
-import { baseUnit, type QuantityKind } from '../../core/units/entryUnits.ts';
-import { parseQuantity } from '../../core/units/quantity.ts';
+import { brief } from '../../core/model/units/figure.ts';
+import { baseUnit, type QuantityKind } from '../../core/model/units/entryUnits.ts';
+import { parseQuantity } from '../../core/model/units/quantity.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { useDraft } from './useDraft.ts';
 import { say } from '../../core/words/say.ts';

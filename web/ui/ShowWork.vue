@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Finding } from '../../core/finding.ts';
+import type { Finding } from '../../core/finding/finding.ts';
 import { readText } from './display.ts';
 import WorkLines from './WorkLines.vue';
 import { say } from '../../core/words/say.ts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Provenance } from '../../core/finding.ts';
+import type { Provenance } from '../../core/finding/finding.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Where a figure that was just taken came from; nothing is said of one that was typed. */

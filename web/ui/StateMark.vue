@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { State } from '../../core/finding.ts';
-import { STATE_WORDS } from '../../core/words/states.ts';
+import type { State } from '../../core/finding/finding.ts';
+import { STATE_WORDS } from '../../core/finding/states.ts';
 import { say } from '../../core/words/say.ts';
 
 /** A state by shape, colour and word: a bar short of its limit line, touching it, past it, or dashed. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Work } from '../../core/finding.ts';
+import type { Work } from '../../core/finding/finding.ts';
 import { say } from '../../core/words/say.ts';
 import FormulaText from './FormulaText.vue';
 

@@ -1,5 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import { atLeast, atMost, type Facts, type Finding, type Provenance, within } from '../../core/finding.ts';
+import {
+  atLeast,
+  atMost,
+  type Facts,
+  type Finding,
+  type Provenance,
+  within,
+} from '../../core/finding/finding.ts';
 import {
   conversionText,
   inReadersUnit,

@@ -4,9 +4,9 @@ import {
   type ConductorSize,
   nearestIn,
   sizeLabel,
-} from '../../core/conductor/size.ts';
-import type { Finding, Limit } from '../../core/finding.ts';
-import { digits, figure, type Unit, unitSays } from '../../core/units/figure.ts';
+} from '../../core/model/tables/size.ts';
+import type { Finding, Limit } from '../../core/finding/finding.ts';
+import { digits, figure, type Unit, unitSays } from '../../core/model/units/figure.ts';
 import type { Prefs } from '../storage/prefs.ts';
 import { say } from '../../core/words/say.ts';
 

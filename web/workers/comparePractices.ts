@@ -1,5 +1,5 @@
-import type { Job } from '../../core/job/job.ts';
-import type { Shop } from '../../core/job/shop.ts';
+import type { Job } from '../../core/model/job.ts';
+import type { Shop } from '../../core/model/shop.ts';
 import { practiceChange, type PracticeChange, underPractice } from '../../core/practice/changes.ts';
 import { QUESTIONS } from '../../core/practice/questions.ts';
 import { rememberDuty } from '../../core/sizing/rememberDuty.ts';

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
-import type { Duty } from '../../core/job/run.ts';
+import type { Duty } from '../../core/model/run.ts';
 import { dutyCycle as realDutyCycle } from '../../core/sizing/dutyCycle.ts';
 
 /** A worker that answers when it is told to. */

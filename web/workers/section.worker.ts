@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { seeded } from '../../core/random.ts';
+import { seeded } from '../../core/lib/random.ts';
 import { type DrawnSection, drawSection } from '../../core/section/draw.ts';
 import { type Measured, measureSection, type MeasureStage } from '../../core/section/measure.ts';
 import type { Found } from '../../core/section/outline.ts';

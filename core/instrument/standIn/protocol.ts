@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
-import { INSTRUMENT_KINDS, type InstrumentKind } from '../../catalogue/tables/instruments.ts';
-import { text } from '../../job/text.ts';
+import { INSTRUMENT_KINDS, type InstrumentKind } from '../../model/tables/instruments.ts';
+import { text } from '../../model/text.ts';
 import type { Said } from '../sample.ts';
 import { inUnitOf } from '../units.ts';
 import { probeSchema, specimenSchema } from './specimen.ts';

@@ -1,10 +1,11 @@
 import * as z from 'zod/mini';
 import { resistancePerMetre } from '../../conductor/resistance.ts';
 import type { CableWork } from '../../cableWork.ts';
-import { expectedMilliohm, type Hunt } from '../../hunt/chain.ts';
-import { END_NAMES } from '../../job/end.ts';
-import { id, mm } from '../../job/text.ts';
-import { pullTargets } from '../../proof/pullForce.ts';
+import { type Hunt } from '../../model/hunt.ts';
+import { expectedMilliohm } from '../../hunt/expected.ts';
+import { END_NAMES } from '../../model/end.ts';
+import { id, mm } from '../../model/text.ts';
+import { pullTargets } from '../../termination/dies/pullForce.ts';
 
 const endName = z.enum(END_NAMES);
 

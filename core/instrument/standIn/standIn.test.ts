@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
-import { INSTRUMENT_KINDS, type InstrumentKind } from '../../catalogue/tables/instruments.ts';
-import { jobFileSchema } from '../../job/job.ts';
-import { acrossFlatsWindow } from '../../proof/dieClosed.ts';
+import { INSTRUMENT_KINDS, type InstrumentKind } from '../../model/tables/instruments.ts';
+import { jobFileSchema } from '../../model/job.ts';
+import { acrossFlatsWindow } from '../../termination/dies/dieClosed.ts';
 import { GOOD_INDEX, jointIndex, WATCH_INDEX } from '../../proof/jointIndex.ts';
-import { seeded } from '../../random.ts';
+import { seeded } from '../../lib/random.ts';
 import { workUp } from '../../workup.ts';
 import { holdOf } from '../hold.ts';
 import type { Said, Value } from '../sample.ts';

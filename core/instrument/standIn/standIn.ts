@@ -1,5 +1,5 @@
-import { INSTRUMENTS, type InstrumentKind } from '../../catalogue/tables/instruments.ts';
-import { type Random, scattered } from '../../random.ts';
+import { INSTRUMENTS, type InstrumentKind } from '../../model/tables/instruments.ts';
+import { type Random, scattered } from '../../lib/random.ts';
 import { type Identity, putOnSchema, readCommand, type Trouble, TROUBLES, writeValue } from './protocol.ts';
 import type { HiddenFault, Probe, Specimen } from './specimen.ts';
 import { baseUnitOf } from '../units.ts';

@@ -1,7 +1,7 @@
-import type { InstrumentKind } from '../../catalogue/tables/instruments.ts';
+import type { InstrumentKind } from '../../model/tables/instruments.ts';
 import { resistanceGrowth } from '../../conductor/copper.ts';
-import type { EndName } from '../../job/end.ts';
-import { CHAIN_PIECES } from '../../catalogue/tables/chainPieces.ts';
+import type { EndName } from '../../model/end.ts';
+import { CHAIN_PIECES } from '../../model/tables/chainPieces.ts';
 import type { CableSpecimen, ChainSpecimen, HiddenFault, Probe, Specimen } from './specimen.ts';
 
 /** A sound cable is a little better than its table, and a sound crimp than its own barrel of cable. */

@@ -1,6 +1,6 @@
-import { areaMm2 } from '../../conductor/size.ts';
-import type { Die, Lug, Tool } from '../../job/shop.ts';
-import type { HousePractice } from '../../practice/housePractice.ts';
+import { areaMm2 } from '../../model/tables/size.ts';
+import type { Die, Lug, Tool } from '../../model/shop.ts';
+import type { HousePractice } from '../../model/housePractice.ts';
 import { crimpsThatFit } from './crimpLayout.ts';
 import {
   bestDie,

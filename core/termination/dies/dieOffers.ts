@@ -1,8 +1,8 @@
-import { LUG_FAMILIES } from '../../catalogue/tables/lugFamilies.ts';
-import { codeDieAcrossFlats } from '../../catalogue/tables/lowCostDies.ts';
-import type { Die, Lug, Tool } from '../../job/shop.ts';
-import type { HousePractice } from '../../practice/housePractice.ts';
-import { remember } from '../../remember.ts';
+import { LUG_FAMILIES } from '../../model/tables/lugFamilies.ts';
+import { codeDieAcrossFlats } from '../../model/tables/lowCostDies.ts';
+import type { Die, Lug, Tool } from '../../model/shop.ts';
+import type { HousePractice } from '../../model/housePractice.ts';
+import { remember } from '../../lib/remember.ts';
 import { crimpsThatFit } from './crimpLayout.ts';
 import {
   type Compaction,

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../../catalogue/genericShop.ts';
-import { genericLug } from '../../catalogue/lugs.ts';
-import type { Die, Lug, Shop, Trial } from '../../job/shop.ts';
+import { genericShop } from '../../model/catalogue/genericShop.ts';
+import { genericLug } from '../../model/catalogue/lugs.ts';
+import type { Die, Lug, Shop, Trial } from '../../model/shop.ts';
 import { bestDie, dieOffer, dieOffers } from './dieOffers.ts';
 import { compaction, dieZones, hexagonMm2, packingFromVoid } from './dieOnLug.ts';
 import { dieMap, looseDie, usesOf } from './dieMap.ts';

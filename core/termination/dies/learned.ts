@@ -1,8 +1,8 @@
-import { digits } from '../../units/figure.ts';
-import { areaMm2 } from '../../conductor/size.ts';
-import type { Die, Lug, Trial } from '../../job/shop.ts';
-import { MOST_EARS_MM } from '../../proof/dieClosed.ts';
-import { pullTargets } from '../../proof/pullForce.ts';
+import { digits } from '../../model/units/figure.ts';
+import { areaMm2 } from '../../model/tables/size.ts';
+import type { Die, Lug, Trial } from '../../model/shop.ts';
+import { MOST_EARS_MM } from './dieClosed.ts';
+import { pullTargets } from './pullForce.ts';
 import {
   compaction,
   COMPACTION,

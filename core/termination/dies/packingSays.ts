@@ -1,4 +1,4 @@
-import { digits } from '../../units/figure.ts';
+import { digits } from '../../model/units/figure.ts';
 import { say } from '../../words/say.ts';
 
 /**

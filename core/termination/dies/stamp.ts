@@ -1,8 +1,8 @@
 import { say } from '../../words/say.ts';
-import { LUG_FAMILIES } from '../../catalogue/tables/lugFamilies.ts';
-import { areaMm2, type ConductorSize, sizeLabel } from '../../conductor/size.ts';
-import type { Die, Lug } from '../../job/shop.ts';
-import { parseSize } from '../../units/parseSize.ts';
+import { LUG_FAMILIES } from '../../model/tables/lugFamilies.ts';
+import { areaMm2, type ConductorSize, sizeLabel } from '../../model/tables/size.ts';
+import type { Die, Lug } from '../../model/shop.ts';
+import { parseSize } from '../../model/parseSize.ts';
 
 /**
  * The size a stamp seems to promise: mm², a gauge, or a code number of the standard lugs. Null where it says nothing

@@ -1,8 +1,8 @@
-import { TOOL_KINDS, type ToolKindFacts } from '../../catalogue/tables/tools.ts';
-import type { End } from '../../job/end.ts';
-import type { Die, Shop, Tool, Trial } from '../../job/shop.ts';
+import { TOOL_KINDS, type ToolKindFacts } from '../../model/tables/tools.ts';
+import type { End } from '../../model/end.ts';
+import type { Die, Shop, Tool, Trial } from '../../model/shop.ts';
 import { countingTrials, learn, type Learned } from './learned.ts';
-import { underItsName } from '../../catalogue/called.ts';
+import { underItsName } from '../../model/catalogue/called.ts';
 import { say } from '../../words/say.ts';
 
 /** A die as it lies in the case: the tool it belongs to, and what its trials taught. */

@@ -1,4 +1,4 @@
-import { STUDS, type StudName } from '../../catalogue/tables/studs.ts';
+import { STUDS, type StudName } from '../../model/tables/studs.ts';
 import { boreFill, fillVerdict, type FillVerdict, wallMm2 } from './lugOnCable.ts';
 import { webMm } from './lugOnStud.ts';
 import { say } from '../../words/say.ts';

@@ -1,5 +1,5 @@
-import { COPPER_HEAT } from '../../catalogue/tables/solder.ts';
-import type { Lug } from '../../job/shop.ts';
+import { COPPER_HEAT } from '../../model/tables/solder.ts';
+import type { Lug } from '../../model/shop.ts';
 import { wallMm2 } from '../lugs/lugOnCable.ts';
 
 /** Heat that a lug gives to still air by touch and by its glow, W/(m²·K). Confidence: low. */

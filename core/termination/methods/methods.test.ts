@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Cable } from '../../job/cable.ts';
-import type { End } from '../../job/end.ts';
+import type { Cable } from '../../model/cable.ts';
+import type { End } from '../../model/end.ts';
 import { shop, base, cableWith, work, found, practising } from '../endsFixture.ts';
 
 describe('methods as schools, with their consequences for this cable', () => {

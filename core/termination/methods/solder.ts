@@ -1,4 +1,4 @@
-import { COPPER_HEAT, SOLDER } from '../../catalogue/tables/solder.ts';
+import { COPPER_HEAT, SOLDER } from '../../model/tables/solder.ts';
 import { ROOM_C } from './cooling.ts';
 import { circleMm2, wallMm2 } from '../lugs/lugOnCable.ts';
 

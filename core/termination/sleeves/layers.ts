@@ -1,9 +1,9 @@
-import { LAYERS, type Layer } from '../../catalogue/tables/layers.ts';
-import { SLEEVES, type SleeveSize } from '../../catalogue/tables/sleeves.ts';
-import type { Cable } from '../../job/cable.ts';
-import type { End } from '../../job/end.ts';
-import type { Lug, Sleeve } from '../../job/shop.ts';
-import type { HousePractice } from '../../practice/housePractice.ts';
+import { LAYERS, type Layer } from '../../model/tables/layers.ts';
+import { SLEEVES, type SleeveSize } from '../../model/tables/sleeves.ts';
+import type { Cable } from '../../model/cable.ts';
+import type { End } from '../../model/end.ts';
+import type { Lug, Sleeve } from '../../model/shop.ts';
+import type { HousePractice } from '../../model/housePractice.ts';
 import { SLEEVE_ROOM, wallOnMm } from './sleeve.ts';
 import { say } from '../../words/say.ts';
 

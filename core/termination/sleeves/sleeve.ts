@@ -1,4 +1,4 @@
-import type { SleeveSize } from '../../catalogue/tables/sleeves.ts';
+import type { SleeveSize } from '../../model/tables/sleeves.ts';
 
 /** What a sleeve has to pass on its way, and grip once shrunk, mm. */
 export interface SleeveTask {

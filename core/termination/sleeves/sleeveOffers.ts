@@ -1,7 +1,7 @@
-import { SLEEVES } from '../../catalogue/tables/sleeves.ts';
-import type { Sleeve } from '../../job/shop.ts';
-import type { HousePractice } from '../../practice/housePractice.ts';
-import { figure, digits } from '../../units/figure.ts';
+import { SLEEVES } from '../../model/tables/sleeves.ts';
+import type { Sleeve } from '../../model/shop.ts';
+import type { HousePractice } from '../../model/housePractice.ts';
+import { figure, digits } from '../../model/units/figure.ts';
 import { grips, passes, type SleeveTask, sleeveWindow } from './sleeve.ts';
 import { say } from '../../words/say.ts';
 

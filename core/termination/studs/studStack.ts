@@ -1,4 +1,4 @@
-import { type Stud, STUDS, type StudName } from '../../catalogue/tables/studs.ts';
+import { type Stud, STUDS, type StudName } from '../../model/tables/studs.ts';
 import { circleMm2 } from '../lugs/lugOnCable.ts';
 
 /** One thing on a stud. */

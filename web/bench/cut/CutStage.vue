@@ -2,8 +2,8 @@
 import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import type { Cable } from '../../../core/job/cable.ts';
-import { END_NAMES } from '../../../core/job/end.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import { END_NAMES } from '../../../core/model/end.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { standaloneSvg } from '../../paper/drawingSvg.ts';
 import { saveFile } from '../../storage/files.ts';

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { trialsSay } from '../../../core/words/counts.ts';
 import { computed, useId } from 'vue';
-import { STUDS } from '../../../core/catalogue/tables/studs.ts';
+import { STUDS } from '../../../core/model/tables/studs.ts';
 import { boreFill } from '../../../core/termination/lugs/lugOnCable.ts';
 import { webMm } from '../../../core/termination/lugs/lugOnStud.ts';
-import { postTopMm } from '../../../core/termination/studs/posts.ts';
+import { postTopMm } from '../../../core/model/posts.ts';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import { forecast } from '../../../core/termination/dies/sectionView.ts';
-import { digits, figure } from '../../../core/units/figure.ts';
+import { digits, figure } from '../../../core/model/units/figure.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
 import { toPath } from '../workpiece/geometry.ts';

@@ -3,7 +3,7 @@ import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { DieOffer } from '../../../core/termination/dies/dieOffers.ts';
 import type { DieZones } from '../../../core/termination/dies/dieOnLug.ts';
-import { digits } from '../../../core/units/figure.ts';
+import { digits } from '../../../core/model/units/figure.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** Dies near the right one by what they measure, and where each falls between open and will not close. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { type Component, computed, ref } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
-import { END_NAMES } from '../../../core/job/end.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import { END_NAMES } from '../../../core/model/end.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import StateMark from '../../ui/StateMark.vue';
 import EndPanel from './EndPanel.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
-import { END_NAMES } from '../../../core/job/end.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import { END_NAMES } from '../../../core/model/end.ts';
 import { finishedPassesMm } from '../../../core/termination/throughHole.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';

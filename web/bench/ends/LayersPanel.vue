@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { choicesOf } from '../../ui/choicesOf.ts';
 import { computed } from 'vue';
-import { LAYERS, type Layer } from '../../../core/catalogue/tables/layers.ts';
-import { SLEEVES } from '../../../core/catalogue/tables/sleeves.ts';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { EndName } from '../../../core/job/end.ts';
-import { SLEEVE_COLOURS } from '../../../core/job/shop.ts';
+import { LAYERS, type Layer } from '../../../core/model/tables/layers.ts';
+import { SLEEVES } from '../../../core/model/tables/sleeves.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { EndName } from '../../../core/model/end.ts';
+import { SLEEVE_COLOURS } from '../../../core/model/shop.ts';
 import { sleeveWindow } from '../../../core/termination/sleeves/sleeve.ts';
 import {
   type SleeveOffer,
   sleeveOffers,
   sleeveSuits,
 } from '../../../core/termination/sleeves/sleeveOffers.ts';
-import { figure } from '../../../core/units/figure.ts';
+import { figure } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { End, EndName } from '../../../core/job/end.ts';
-import { methodSchools } from '../../../core/termination/methods/methodSchools.ts';
-import { digits } from '../../../core/units/figure.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { End, EndName } from '../../../core/model/end.ts';
+import { methodSchools } from '../../../core/practice/methodSchools.ts';
+import { digits } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import { caseOf } from '../../stores/work.ts';

@@ -2,8 +2,8 @@
 import { ArrowDown, ArrowUp, X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { computed } from 'vue';
-import type { EndName } from '../../../core/job/end.ts';
-import type { SharedStud } from '../../../core/job/job.ts';
+import type { EndName } from '../../../core/model/end.ts';
+import type { SharedStud } from '../../../core/model/job.ts';
 import { type StudStack } from '../../../core/termination/studs/studStack.ts';
 import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
-import { STUDS } from '../../../core/catalogue/tables/studs.ts';
+import { STUDS } from '../../../core/model/tables/studs.ts';
 import { STACK, stackMm, type StudStack } from '../../../core/termination/studs/studStack.ts';
-import { figure } from '../../../core/units/figure.ts';
+import { figure } from '../../../core/model/units/figure.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
 import { shortened, textWidth } from '../workpiece/dimensions.ts';

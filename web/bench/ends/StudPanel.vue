@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
-import { ADAPTERS, POST_KINDS, type PostKind } from '../../../core/catalogue/tables/posts.ts';
-import { STUD_NAMES, STUDS } from '../../../core/catalogue/tables/studs.ts';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { EndName } from '../../../core/job/end.ts';
-import { adaptersFor, postTitle, postTopMm } from '../../../core/termination/studs/posts.ts';
-import { figure } from '../../../core/units/figure.ts';
+import { ADAPTERS, POST_KINDS, type PostKind } from '../../../core/model/tables/posts.ts';
+import { STUD_NAMES, STUDS } from '../../../core/model/tables/studs.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { EndName } from '../../../core/model/end.ts';
+import { adaptersFor, postTitle, postTopMm } from '../../../core/model/posts.ts';
+import { figure } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';

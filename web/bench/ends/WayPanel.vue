@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
-import { END_NAMES, type EndName } from '../../../core/job/end.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import { END_NAMES, type EndName } from '../../../core/model/end.ts';
 import { cannotUse } from '../../../core/termination/dies/toolCase.ts';
-import { figure } from '../../../core/units/figure.ts';
+import { figure } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';
@@ -13,7 +13,7 @@ import StageSection from '../StageSection.vue';
 import { useCableEdit } from '../useCable.ts';
 import HolePicture from './HolePicture.vue';
 import JoinsPanel from './JoinsPanel.vue';
-import { underItsName } from '../../../core/catalogue/called.ts';
+import { underItsName } from '../../../core/model/catalogue/called.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The smallest hole and what it means for the order of work, the angle between the palms, and joins. */

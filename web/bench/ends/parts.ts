@@ -1,4 +1,4 @@
-import { type Finding, type State, worst } from '../../../core/finding.ts';
+import { type Finding, type State, worst } from '../../../core/finding/finding.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The parts that the Ends stage is worked in, one at a time. */

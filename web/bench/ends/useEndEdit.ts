@@ -1,6 +1,6 @@
 import type { Draft } from 'immer';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { End, EndName } from '../../../core/job/end.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { End, EndName } from '../../../core/model/end.ts';
 import { useCableEdit } from '../useCable.ts';
 import { say } from '../../../core/words/say.ts';
 

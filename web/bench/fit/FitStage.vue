@@ -11,8 +11,8 @@ import {
   standsAgainst,
   withTick,
 } from '../../../core/fit/fitChecks.ts';
-import type { Cable } from '../../../core/job/cable.ts';
-import { END_NAMES, type EndName } from '../../../core/job/end.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import { END_NAMES, type EndName } from '../../../core/model/end.ts';
 import { type ReadWith, TYPED } from '../../../core/proof/source.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import TextField from '../../ui/TextField.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
 import type { CableWork } from '../../../core/cableWork.ts';
-import { END_NAMES, type EndName } from '../../../core/job/end.ts';
+import { END_NAMES, type EndName } from '../../../core/model/end.ts';
 import type { Probe } from '../../../core/instrument/standIn/specimen.ts';
 import InstrumentBar from '../../instruments/InstrumentBar.vue';
 import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';

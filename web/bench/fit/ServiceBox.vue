@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { duesOf, fittedDay } from '../../../core/fit/service.ts';
-import type { Cable } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/model/cable.ts';
 import { useBench } from '../../stores/bench.ts';
 import DueRow from '../../ui/DueRow.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';

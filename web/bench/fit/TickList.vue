@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Check, TriangleAlert } from '@lucide/vue';
 import type { FitCheck } from '../../../core/fit/fitChecks.ts';
-import type { Fitted } from '../../../core/job/cable.ts';
+import type { Fitted } from '../../../core/model/cable.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** Things to look at, each with this cable's own figures; a tick says who looked and when. */

@@ -11,11 +11,11 @@ import {
 } from 'chart.js';
 import { computed } from 'vue';
 import { Bar } from 'vue-chartjs';
-import type { Run } from '../../../core/job/run.ts';
+import type { Run } from '../../../core/model/run.ts';
 import type { Assessment } from '../../../core/sizing/assess.ts';
 import type { Spender } from '../../../core/sizing/loop.ts';
 import { dropShares, governingDrop } from '../../../core/sizing/governing.ts';
-import { digits, figure } from '../../../core/units/figure.ts';
+import { digits, figure } from '../../../core/model/units/figure.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
 import { say } from '../../../core/words/say.ts';
 

@@ -12,7 +12,7 @@ import {
 import { computed } from 'vue';
 import { Line } from 'vue-chartjs';
 import type { Assessment } from '../../../core/sizing/assess.ts';
-import { digits, figure } from '../../../core/units/figure.ts';
+import { digits, figure } from '../../../core/model/units/figure.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
 import { say } from '../../../core/words/say.ts';
 

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { word } from '../../../core/words/terms.ts';
 import { computed, defineAsyncComponent } from 'vue';
-import { sameSize, sizeLabel, type ConductorSize } from '../../../core/conductor/size.ts';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { School } from '../../../core/practice/housePractice.ts';
+import { sameSize, sizeLabel, type ConductorSize } from '../../../core/model/tables/size.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { School } from '../../../core/model/housePractice.ts';
 import { type Candidate, stepped } from '../../../core/sizing/choose.ts';
 import { governingDrop, hottestC } from '../../../core/sizing/governing.ts';
 import { canCrimp } from '../../../core/termination/canCrimp.ts';
-import { digits, figure } from '../../../core/units/figure.ts';
+import { digits, figure } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';
@@ -16,7 +16,7 @@ import { conversionText } from '../../ui/display.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';
 import { useCableEdit } from '../useCable.ts';
-import { called } from '../../../core/catalogue/called.ts';
+import { called } from '../../../core/model/catalogue/called.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** How thick: the smallest size that passes every limit, what each school would take, and the sizes beside it. */

@@ -12,11 +12,11 @@ import {
 } from 'chart.js';
 import { computed } from 'vue';
 import { Line } from 'vue-chartjs';
-import { type ConductorSize, sizeLabel } from '../../../core/conductor/size.ts';
-import type { Run } from '../../../core/job/run.ts';
+import { type ConductorSize, sizeLabel } from '../../../core/model/tables/size.ts';
+import type { Run } from '../../../core/model/run.ts';
 import { governingDrop, hottestC } from '../../../core/sizing/governing.ts';
 import type { Candidate } from '../../../core/sizing/choose.ts';
-import { digits, figure } from '../../../core/units/figure.ts';
+import { digits, figure } from '../../../core/model/units/figure.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
 import { say } from '../../../core/words/say.ts';
 

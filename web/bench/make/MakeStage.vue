@@ -4,7 +4,7 @@ import { onKeyStroke } from '@vueuse/core';
 import { Check, Maximize2, Printer, TriangleAlert } from '@lucide/vue';
 import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import type { Cable } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/model/cable.ts';
 import type { Feature, Step } from '../../../core/traveller/steps.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { stillToPractise } from '../../../core/traveller/practise.ts';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { EndName } from '../../../core/job/end.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { EndName } from '../../../core/model/end.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import InstrumentBar from '../../instruments/InstrumentBar.vue';
 import TroubleBox from '../../instruments/TroubleBox.vue';

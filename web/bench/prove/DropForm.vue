@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue';
 import type { CableWork } from '../../../core/cableWork.ts';
-import type { EndName } from '../../../core/job/end.ts';
+import type { EndName } from '../../../core/model/end.ts';
 import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import type { TakeReading } from './readings.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { EndName } from '../../../core/job/end.ts';
+import type { EndName } from '../../../core/model/end.ts';
 import type { Verdict } from '../../../core/proof/verdict.ts';
 import StateMark from '../../ui/StateMark.vue';
 import { say } from '../../../core/words/say.ts';

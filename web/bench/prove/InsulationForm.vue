@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { ReadingOf } from '../../../core/job/reading.ts';
-import { insulationRow } from '../../../core/catalogue/tables/insulationLimits.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { ReadingOf } from '../../../core/model/reading.ts';
+import { insulationRow } from '../../../core/model/tables/insulationLimits.ts';
 import { type Charge, chargeOf, READ_AT } from '../../../core/instrument/charge.ts';
 import type { Value } from '../../../core/instrument/sample.ts';
 import { inStep } from '../../../core/instrument/figures.ts';

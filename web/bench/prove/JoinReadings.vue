@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
-import { END_NAMES, type EndName } from '../../../core/job/end.ts';
-import { kilogramsToHang } from '../../../core/proof/pullForce.ts';
+import { END_NAMES, type EndName } from '../../../core/model/end.ts';
+import { kilogramsToHang } from '../../../core/termination/dies/pullForce.ts';
 import type { ResolvedJoin } from '../../../core/termination/join.ts';
-import { figure } from '../../../core/units/figure.ts';
+import { figure } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import QuantityField from '../../ui/QuantityField.vue';
 import StateMark from '../../ui/StateMark.vue';

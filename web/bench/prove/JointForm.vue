@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue';
-import type { EndName } from '../../../core/job/end.ts';
+import type { EndName } from '../../../core/model/end.ts';
 import { LEAST_PLAIN_MM } from '../../../core/proof/jointIndex.ts';
 import { readTogether } from '../../../core/proof/source.ts';
 import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';

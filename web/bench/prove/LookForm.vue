@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { Check, X } from '@lucide/vue';
 import { computed, ref } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { EndName } from '../../../core/job/end.ts';
-import { LOOK_ITEMS, type LookItem } from '../../../core/job/reading.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { EndName } from '../../../core/model/end.ts';
+import { LOOK_ITEMS, type LookItem } from '../../../core/model/reading.ts';
 import { countingReadings } from '../../../core/proof/readings.ts';
 import type { TakeReading } from './readings.ts';
 import { say } from '../../../core/words/say.ts';

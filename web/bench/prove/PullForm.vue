@@ -1,13 +1,18 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import { useIntervalFn } from '@vueuse/core';
-import type { EndName } from '../../../core/job/end.ts';
+import type { EndName } from '../../../core/model/end.ts';
 import { type Hold, holdOf } from '../../../core/instrument/hold.ts';
 import type { Value } from '../../../core/instrument/sample.ts';
-import { HANG_LIMIT_KG, kilogramsToHang, pullAsked, pullTargets } from '../../../core/proof/pullForce.ts';
+import {
+  HANG_LIMIT_KG,
+  kilogramsToHang,
+  pullAsked,
+  pullTargets,
+} from '../../../core/termination/dies/pullForce.ts';
 import { HOLD_S } from '../../../core/proof/pullProof.ts';
 import type { ReadWith } from '../../../core/proof/source.ts';
-import { figure } from '../../../core/units/figure.ts';
+import { figure } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { meterOf } from '../../instruments/meter.ts';
 import { useSpecimen } from '../../instruments/specimen.ts';

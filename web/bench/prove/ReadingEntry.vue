@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import type { Finding } from '../../../core/finding.ts';
-import type { QuantityKind } from '../../../core/units/entryUnits.ts';
+import type { Finding } from '../../../core/finding/finding.ts';
+import type { QuantityKind } from '../../../core/model/units/entryUnits.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { limitText } from '../../ui/display.ts';
 import QuantityField from '../../ui/QuantityField.vue';

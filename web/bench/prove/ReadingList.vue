@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { type Provenance } from '../../../core/finding.ts';
+import { type Provenance } from '../../../core/finding/finding.ts';
 import { word } from '../../../core/words/terms.ts';
 import { readersLocale } from '../../words.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/model/cable.ts';
 import { figureOf, withReadingCorrected } from '../../../core/log/corrections.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import ModalBox from '../../ui/ModalBox.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { EndName } from '../../../core/job/end.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { EndName } from '../../../core/model/end.ts';
 import { countingReadings } from '../../../core/proof/readings.ts';
 import { TYPED } from '../../../core/proof/source.ts';
 import QuantityField from '../../ui/QuantityField.vue';

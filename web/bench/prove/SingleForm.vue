@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { EndName } from '../../../core/job/end.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { EndName } from '../../../core/model/end.ts';
 import { countingReadings } from '../../../core/proof/readings.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';

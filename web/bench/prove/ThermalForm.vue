@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
 import type { CableWork } from '../../../core/cableWork.ts';
-import { type EndName, otherEnd } from '../../../core/job/end.ts';
+import { type EndName, otherEnd } from '../../../core/model/end.ts';
 import { readTogether } from '../../../core/proof/source.ts';
 import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';
 import CheckField from '../../ui/CheckField.vue';

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
-import type { Finding } from '../../../core/finding.ts';
+import type { Finding } from '../../../core/finding/finding.ts';
 import { named } from '../../../core/proof/verdict.ts';
-import type { Cable } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/model/cable.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import ModalBox from '../../ui/ModalBox.vue';
 import TextField from '../../ui/TextField.vue';

@@ -1,9 +1,9 @@
-import type { InstrumentKind } from '../../../core/catalogue/tables/instruments.ts';
-import type { Finding } from '../../../core/finding.ts';
-import type { EndName } from '../../../core/job/end.ts';
-import type { Reading } from '../../../core/job/reading.ts';
+import type { InstrumentKind } from '../../../core/model/tables/instruments.ts';
+import type { Finding } from '../../../core/finding/finding.ts';
+import type { EndName } from '../../../core/model/end.ts';
+import type { Reading } from '../../../core/model/reading.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
-import { usesDie } from '../../../core/termination/methods/method.ts';
+import { usesDie } from '../../../core/model/method.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** A check as a person chooses it: one reading of an end or of the whole cable. */

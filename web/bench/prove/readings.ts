@@ -1,8 +1,8 @@
 import { nanoid } from 'nanoid';
-import { kilogramsToHang } from '../../../core/proof/pullForce.ts';
+import { kilogramsToHang } from '../../../core/termination/dies/pullForce.ts';
 import { type ReadWith, TYPED } from '../../../core/proof/source.ts';
-import type { Reading } from '../../../core/job/reading.ts';
-import { digits, figure } from '../../../core/units/figure.ts';
+import type { Reading } from '../../../core/model/reading.ts';
+import { digits, figure } from '../../../core/model/units/figure.ts';
 import { say } from '../../../core/words/say.ts';
 import { word } from '../../../core/words/terms.ts';
 

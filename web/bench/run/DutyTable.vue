@@ -2,8 +2,8 @@
 import type { Draft } from 'immer';
 import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
-import type { Duty } from '../../../core/job/run.ts';
-import { digits } from '../../../core/units/figure.ts';
+import type { Duty } from '../../../core/model/run.ts';
+import { digits } from '../../../core/model/units/figure.ts';
 import CheckField from '../../ui/CheckField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import AddButton from '../../ui/AddButton.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Way } from '../../../core/job/run.ts';
+import type { Way } from '../../../core/model/run.ts';
 import { type Route } from '../../../core/cutting/route.ts';
 import { type PlanPoint, planStretches, pointAlong, trace } from '../../../core/cutting/routePlan.ts';
 import { usePrefs } from '../../stores/prefs.ts';

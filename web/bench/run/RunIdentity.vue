@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { choicesOf } from '../../ui/choicesOf.ts';
-import { JACKETS } from '../../../core/job/shop.ts';
+import { JACKETS } from '../../../core/model/shop.ts';
 import { computed } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/model/cable.ts';
 import { useBench } from '../../stores/bench.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';

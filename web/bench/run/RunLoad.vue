@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { Load } from '../../../core/job/run.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { Load } from '../../../core/model/run.ts';
 import { DUTY_PRESETS } from '../../../core/sizing/dutyPresets.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';

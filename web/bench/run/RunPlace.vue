@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
-import { MEETS, type Meets } from '../../../core/job/run.ts';
-import { PLACINGS, type Placing } from '../../../core/sizing/placing.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import { MEETS, type Meets } from '../../../core/model/run.ts';
+import { PLACINGS, type Placing } from '../../../core/model/tables/placings.ts';
 import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';

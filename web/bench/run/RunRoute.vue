@@ -2,8 +2,8 @@
 import { Trash2 } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { computed, ref } from 'vue';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { Way } from '../../../core/job/run.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { Way } from '../../../core/model/run.ts';
 import {
   lengthProblem,
   parseRoute,

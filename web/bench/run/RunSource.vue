@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
-import { type FuseKind, FUSE_PLACES, type FusePlace, FUSES } from '../../../core/catalogue/tables/fuses.ts';
+import { type FuseKind, FUSE_PLACES, type FusePlace, FUSES } from '../../../core/model/tables/fuses.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
-import type { Cable } from '../../../core/job/cable.ts';
-import { END_NAMES } from '../../../core/job/end.ts';
-import type { Fuse } from '../../../core/job/run.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import { END_NAMES } from '../../../core/model/end.ts';
+import type { Fuse } from '../../../core/model/run.ts';
 import { heldAmps } from '../../../core/sizing/assess.ts';
 import { proposedFuse } from '../../../core/sizing/fuse.ts';
 import { chargedTo } from '../../../core/sizing/source.ts';
-import { digits } from '../../../core/units/figure.ts';
+import { digits } from '../../../core/model/units/figure.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
@@ -22,7 +22,7 @@ import { parseCurve, writtenCurve } from './curveText.ts';
 import SourceFields from './SourceFields.vue';
 import { useRunEdit } from './useRunEdit.ts';
 import AddButton from '../../ui/AddButton.vue';
-import { MOST } from '../../../core/job/limits.ts';
+import { MOST } from '../../../core/model/limits.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The source behind it, and the fuse that guards it. */

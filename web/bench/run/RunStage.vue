@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Cable } from '../../../core/job/cable.ts';
+import type { Cable } from '../../../core/model/cable.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import RunIdentity from './RunIdentity.vue';
 import RunLoad from './RunLoad.vue';

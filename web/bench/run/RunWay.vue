@@ -1,15 +1,11 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
-import {
-  CUSTOMARY_CHASSIS_MILLIOHM,
-  type DeviceKind,
-  DEVICES,
-} from '../../../core/catalogue/tables/sources.ts';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { Run } from '../../../core/job/run.ts';
+import { CUSTOMARY_CHASSIS_MILLIOHM, type DeviceKind, DEVICES } from '../../../core/model/tables/sources.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { Run } from '../../../core/model/run.ts';
 import { deviceMilliohm } from '../../../core/sizing/devices.ts';
-import { figure } from '../../../core/units/figure.ts';
+import { figure } from '../../../core/model/units/figure.ts';
 import { matesOf } from '../../../core/jobContext.ts';
 import { useBench } from '../../stores/bench.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';

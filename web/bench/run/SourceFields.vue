@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { type Chemistry, SHORT_AMPS_PER_AH } from '../../../core/catalogue/tables/sources.ts';
-import type { EndName } from '../../../core/job/end.ts';
-import type { Run } from '../../../core/job/run.ts';
+import { type Chemistry, SHORT_AMPS_PER_AH } from '../../../core/model/tables/sources.ts';
+import type { EndName } from '../../../core/model/end.ts';
+import type { Run } from '../../../core/model/run.ts';
 import { choicesOf } from '../../ui/choicesOf.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';

@@ -1,5 +1,5 @@
-import type { ClearingPoint } from '../../../core/catalogue/tables/fuses.ts';
-import { parseQuantity } from '../../../core/units/quantity.ts';
+import type { ClearingPoint } from '../../../core/model/tables/fuses.ts';
+import { parseQuantity } from '../../../core/model/units/quantity.ts';
 import { decimalMark, say } from '../../../core/words/say.ts';
 
 type Curve =

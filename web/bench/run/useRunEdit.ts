@@ -1,6 +1,6 @@
 import type { Draft } from 'immer';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { Run } from '../../../core/job/run.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { Run } from '../../../core/model/run.ts';
 import { useCableEdit } from '../useCable.ts';
 
 /** Edits the run of the cable a stage shows: whole recipes, or one plain field at a time. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Stage } from '../../../core/job/cable.ts';
-import { meetsWord } from '../../../core/termination/studs/posts.ts';
+import type { Stage } from '../../../core/model/cable.ts';
+import { meetsWord } from '../../../core/model/posts.ts';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import type { Prefs } from '../../storage/prefs.ts';
 import DimensionLine from './DimensionLine.vue';

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useId, useTemplateRef } from 'vue';
-import type { Cable, Stage } from '../../../core/job/cable.ts';
-import { END_NAMES, type EndName } from '../../../core/job/end.ts';
-import { meetsWord } from '../../../core/termination/studs/posts.ts';
+import type { Cable, Stage } from '../../../core/model/cable.ts';
+import { END_NAMES, type EndName } from '../../../core/model/end.ts';
+import { meetsWord } from '../../../core/model/posts.ts';
 import type { Feature } from '../../../core/traveller/steps.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { usePrefs } from '../../stores/prefs.ts';

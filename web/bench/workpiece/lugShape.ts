@@ -1,4 +1,4 @@
-import type { Lug } from '../../../core/job/shop.ts';
+import type { Lug } from '../../../core/model/shop.ts';
 import type { Point, Segment } from './geometry.ts';
 
 /** A hexagon crimp along the barrel, in the lug's own measure, mm. */

@@ -1,7 +1,7 @@
 import { computed, type ComputedRef, type Ref } from 'vue';
 import { bundleDiameterMm } from '../../../core/conductor/geometry.ts';
-import type { Cable } from '../../../core/job/cable.ts';
-import type { EndName } from '../../../core/job/end.ts';
+import type { Cable } from '../../../core/model/cable.ts';
+import type { EndName } from '../../../core/model/end.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import type { Prefs } from '../../storage/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { genericShop } from '../../../core/catalogue/genericShop.ts';
-import { newCable } from '../../../core/job/newCable.ts';
-import { digits } from '../../../core/units/figure.ts';
+import { genericShop } from '../../../core/model/catalogue/genericShop.ts';
+import { newCable } from '../../../core/model/newCable.ts';
+import { digits } from '../../../core/model/units/figure.ts';
 import { workUpCable } from '../../../core/workup.ts';
 import { placeRow, shortened, textWidth } from './dimensions.ts';
 import { hexagonView, lugOutline, palmView } from './lugShape.ts';

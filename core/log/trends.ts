@@ -1,0 +1,187 @@
+import type { Finding, Work } from '../finding/finding.ts';
+import { END_NAMES } from '../model/end.ts';
+import type { WorkedCable } from '../cableWork.ts';
+import type { Shop } from '../model/shop.ts';
+import { digits } from '../model/units/figure.ts';
+import { jointIndex } from '../proof/jointIndex.ts';
+import { say } from '../words/say.ts';
+
+/** What is followed over time. */
+export const TREND_MEASURES = {
+  'across-flats': { title: say`Across flats`, unit: 'mm', decimals: 2 },
+  joint: { title: say`Joint index`, unit: '', decimals: 2 },
+  air: { title: say`Air in sections`, unit: '%', decimals: 1 },
+} as const;
+export type TrendMeasure = keyof typeof TREND_MEASURES;
+
+/** One crimp measured: when, by whom, with which die, and where it is. */
+export interface TrendPoint {
+  readonly at: string;
+  readonly by: string;
+  readonly dieId: string;
+  readonly measure: TrendMeasure;
+  readonly value: number;
+  /** "IN-1 B", or "trial". */
+  readonly where: string;
+}
+
+/**
+ * Every crimp measured with the shop's dies, oldest first: readings of cables and test crimps. What is simulated or
+ * struck out tells nothing of a die.
+ */
+export function trendPoints(worked: readonly WorkedCable[], shop: Shop): TrendPoint[] {
+  const points: TrendPoint[] = [];
+  for (const { cable, work } of worked) {
+    for (const name of END_NAMES) {
+      const end = work.ends[name];
+      if (!end.die) continue;
+      const base = { dieId: end.die.die.id, where: `${cable.tag} ${name}` };
+      for (const reading of cable.readings) {
+        if (!('end' in reading) || reading.end !== name) continue;
+        if (reading.struck || reading.source === 'simulated') continue;
+        const own = { ...base, at: reading.at, by: reading.by };
+        if (reading.check === 'across-flats') {
+          points.push({ ...own, measure: 'across-flats', value: reading.valueMm });
+        } else if (reading.check === 'section') {
+          points.push({ ...own, measure: 'air', value: 100 * reading.voidShare });
+        } else if (reading.check === 'joint' && end.lug) {
+          const milliohmPerM = reading.plain.milliohm / (reading.plain.lengthMm / 1000);
+          const value = jointIndex({ ...reading, barrelMm: end.lug.barrelMm, milliohmPerM });
+          points.push({ ...own, measure: 'joint', value });
+        }
+      }
+    }
+  }
+  for (const { at, by, dieId, acrossFlatsMm, voidShare, source } of shop.trials) {
+    if (source === 'simulated') continue;
+    const own = { at, by, dieId, where: say`trial` };
+    points.push({ ...own, measure: 'across-flats', value: acrossFlatsMm });
+    if (voidShare !== undefined) points.push({ ...own, measure: 'air', value: 100 * voidShare });
+  }
+  return points.sort((a, b) => a.at.localeCompare(b.at));
+}
+
+/** Fewer points than this say nothing of how a die usually works. */
+export const LEAST_POINTS = 8;
+/** The limits are set by so many of the oldest: how it worked before anything changed. */
+const BASELINE = 20;
+/** Individual values: three standard deviations, from the mean moving range. */
+const OF_MOVING_RANGE = 2.66;
+const RUN_ON_ONE_SIDE = 8;
+const RUN_ONE_WAY = 6;
+
+/** How a die usually works, and where its next crimps should lie. */
+export interface Control {
+  readonly mean: number;
+  readonly lower: number;
+  readonly upper: number;
+  readonly work: Work;
+}
+
+/** Something that does not happen by chance: which points, and in words. */
+export interface Signal {
+  readonly kind: 'outside' | 'one side' | 'one way';
+  readonly from: number;
+  readonly to: number;
+  readonly says: string;
+}
+
+/**
+ * Control limits of single values: mean ± 2.66 · mean moving range of the oldest twenty.
+ *
+ * Source: Shewhart's chart for individual values.
+ *
+ * @param values oldest first
+ * @returns null for fewer than eight values: they say nothing yet
+ * @example controlOf([14.1, 14.12, 14.08, 14.1, 14.11, 14.09, 14.1, 14.12]).mean // 14.1025
+ */
+export function controlOf(values: readonly number[]): Control | null {
+  if (values.length < LEAST_POINTS) return null;
+  const base = values.slice(0, BASELINE);
+  const mean = base.reduce((sum, own) => sum + own, 0) / base.length;
+  const ranges = base.slice(1).map((own, i) => Math.abs(own - (base[i] ?? own)));
+  const range = ranges.reduce((sum, own) => sum + own, 0) / ranges.length;
+  const reach = OF_MOVING_RANGE * range;
+  return {
+    mean,
+    lower: mean - reach,
+    upper: mean + reach,
+    work: {
+      formula: say`limits = mean ± 2.66 · mean moving range`,
+      substituted: [
+        say`${digits(mean, 3)} ± 2.66 · ${digits(range, 4)} = ${digits(mean - reach, 3)} to ${digits(mean + reach, 3)}, of the oldest ${base.length}`,
+      ],
+      source: say`chart for individual values after Shewhart: three standard deviations`,
+      assumes: say`the oldest crimps were made as the shop means them`,
+    },
+  };
+}
+
+/**
+ * What in a series does not happen by chance: a point outside the limits, eight running on one side of the mean, six
+ * steps running one way. The latest last.
+ *
+ * @param values oldest first
+ */
+export function signalsOf(values: readonly number[], control: Control): Signal[] {
+  const outside = values.flatMap((value, i): Signal[] =>
+    value > control.upper || value < control.lower
+      ? [
+          {
+            kind: 'outside',
+            from: i,
+            to: i,
+            says: say`One ${value > control.upper ? say`over` : say`under`} its limits: look at that crimp.`,
+          },
+        ]
+      : [],
+  );
+  const side = runs(values.map((value) => Math.sign(value - control.mean)))
+    .filter(({ sign, from, to }) => sign !== 0 && to - from + 1 >= RUN_ON_ONE_SIDE)
+    .map(({ sign, from, to }): Signal => ({
+      kind: 'one side',
+      from,
+      to,
+      says: say`${to - from + 1} running ${sign > 0 ? say`over` : say`under`} the mean: something has changed.`,
+    }));
+  const way = runs(values.slice(1).map((value, i) => Math.sign(value - (values[i] ?? value))))
+    .filter(({ sign, from, to }) => sign !== 0 && to - from + 1 >= RUN_ONE_WAY)
+    .map(({ sign, from, to }): Signal => ({
+      kind: 'one way',
+      from,
+      to: to + 1,
+      says: say`${to - from + 1} steps running ${sign > 0 ? say`up: look at the press and its dies` : say`down: look at the calliper and the lugs`}.`,
+    }));
+  return [...outside, ...side, ...way].sort((a, b) => a.to - b.to);
+}
+
+/** Stretches of the same sign. */
+function runs(signs: readonly number[]): { sign: number; from: number; to: number }[] {
+  const found: { sign: number; from: number; to: number }[] = [];
+  signs.forEach((sign, i) => {
+    const last = found.at(-1);
+    if (last && last.sign === sign) last.to = i;
+    else found.push({ sign, from: i, to: i });
+  });
+  return found;
+}
+
+/** The control limits as a finding, so that they open to how they came about. */
+export function controlFinding(measure: TrendMeasure, values: readonly number[], control: Control): Finding {
+  const { unit, decimals, title } = TREND_MEASURES[measure];
+  const last = values.at(-1) ?? control.mean;
+  const signals = signalsOf(values, control);
+  const fresh = signals.findLast(({ to }) => to === values.length - 1);
+  return {
+    id: `trend-${measure}`,
+    stage: 'prove',
+    title: say`${title}, the latest`,
+    value: last,
+    unit,
+    decimals,
+    limit: { kind: 'window', least: control.lower, most: control.upper },
+    state: fresh ? 'watch' : 'holds',
+    because: fresh?.says ?? say`As this die usually works.`,
+    work: control.work,
+  };
+}

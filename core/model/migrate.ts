@@ -1,0 +1,61 @@
+import { type Fields, isFields } from './fields.ts';
+import { VERSION } from './job.ts';
+import { CUSTOMARY_PRACTICE } from './housePractice.ts';
+
+const each = (list: unknown, fill: (item: Fields) => Fields): unknown =>
+  Array.isArray(list) ? list.map((item: unknown) => (isFields(item) ? fill(item) : item)) : list;
+
+/**
+ * Version 1 knew tube lugs, black sleeves, crimping alone, and no stud shared by two cables; version 2 nothing of
+ * fitting, keywords, corrections, waivers or instruments; version 3 nothing that is missing here where it is not given.
+ */
+const jobNow = (job: Fields): Fields => ({
+  ...job,
+  studs: job.studs ?? [],
+  heeded: job.heeded ?? [],
+  cables: each(job.cables, (cable) => ({
+    ...cable,
+    joins: cable.joins ?? [],
+    passed: cable.passed ?? [],
+    mishaps: cable.mishaps ?? [],
+    photos: cable.photos ?? [],
+    waivers: cable.waivers ?? [],
+    fitted: cable.fitted ?? [],
+    keywords: cable.keywords ?? [],
+    corrections: cable.corrections ?? [],
+  })),
+});
+const shopNow = (shop: Fields): Fields => ({
+  ...shop,
+  practice: isFields(shop.practice) ? { ...CUSTOMARY_PRACTICE, ...shop.practice } : shop.practice,
+  lugs: each(shop.lugs, (lug) => ({
+    form: 'tube',
+    flared: false,
+    offsetMm: 0,
+    angleDeg: 0,
+    drilledOut: false,
+    measured: false,
+    ...lug,
+  })),
+  sleeves: each(shop.sleeves, (sleeve) => ({ colour: 'black', ...sleeve })),
+  spools: shop.spools ?? [],
+  trials: shop.trials ?? [],
+  instruments: shop.instruments ?? [],
+});
+
+/** A job as this version keeps it, from whatever earlier version wrote it; checked by its schema afterwards. */
+export const migrateJob = (data: unknown): unknown => (isFields(data) ? jobNow(data) : data);
+
+/** A shop as this version keeps it, from whatever earlier version wrote it. */
+export const migrateShop = (data: unknown): unknown => (isFields(data) ? shopNow(data) : data);
+
+/**
+ * A job file as this version writes it. What an earlier version did not know is filled in by what it meant then;
+ * nothing that it said is changed. What was added to this version since a file of it was written is filled in too.
+ *
+ * @example migrateFile({ format, version: 1, job, shop }) // version 4: the same job, with no shared studs
+ */
+export function migrateFile(data: Fields): Fields {
+  if (![1, 2, 3, VERSION].includes(data.version as number)) return data;
+  return { ...data, version: VERSION, job: migrateJob(data.job), shop: migrateShop(data.shop) };
+}

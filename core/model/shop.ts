@@ -1,0 +1,217 @@
+import * as z from 'zod/mini';
+import { METRIC_SIZES, GAUGE_SIZES, type ConductorSize } from './tables/size.ts';
+import { POST_KINDS, type PostKind } from './tables/posts.ts';
+import { SLEEVE_KINDS } from './tables/sleeves.ts';
+import { STUD_NAMES } from './tables/studs.ts';
+import { type InstrumentKind, INSTRUMENTS } from './tables/instruments.ts';
+import { TOOL_KINDS, type ToolKind } from './tables/tools.ts';
+import { housePracticeSchema } from './housePractice.ts';
+import { MOST } from './limits.ts';
+import { day, id, mm, moment, name, text } from './text.ts';
+
+export const sizeSchema = z.discriminatedUnion('system', [
+  z.strictObject({ system: z.literal('metric'), name: z.enum(METRIC_SIZES) }),
+  z.strictObject({ system: z.enum(['awg', 'sae']), name: z.enum(GAUGE_SIZES) }),
+]) satisfies z.ZodMiniType<ConductorSize>;
+
+export const studSchema = z.enum(STUD_NAMES);
+
+/** Of a metre, in the shop's currency. */
+const price = z.number().check(z.gte(0), z.lte(1e4));
+
+/** A kind of cable as bought: its construction, and the sizes it comes in. */
+export const cableKindSchema = z.strictObject({
+  id,
+  title: name,
+  tinned: z.boolean(),
+  strands: z.enum(['coarse', 'fine', 'extra fine']),
+  insulation: z.enum(['pvc', 'thermoplastic', 'xlpe', 'rubber']),
+  /** The insulation's temperature rating, °C. */
+  limitC: z.number().check(z.gte(60), z.lte(200)),
+  /** Rated voltage, V. */
+  ratedV: z.number().check(z.gte(12), z.lte(2000)),
+  /** What the jacket stands. */
+  stands: z.strictObject({ oil: z.boolean(), sun: z.boolean(), flame: z.boolean() }),
+  /** Least bend radius, in outside diameters, lying still; when it flexes it asks for more. */
+  bend: z.number().check(z.gte(2), z.lte(20)),
+  sizes: z
+    .array(z.strictObject({ size: sizeSchema, outerMm: mm(2, 60), pricePerM: price }))
+    .check(z.minLength(1), z.maxLength(40)),
+});
+
+export const JACKETS = ['red', 'black', 'yellow', 'green'] as const;
+export const POLARITIES = ['positive', 'negative'] as const;
+
+/** A battery post, or the clamp bored for it: posts of one kind differ by polarity. */
+export const postSchema = z.strictObject({
+  kind: z.enum(Object.keys(POST_KINDS) as PostKind[]),
+  polarity: z.enum(POLARITIES),
+});
+
+/** What a lug is made as: only a tube is crimped, a casting is soldered, a screw clamp is for getting home. */
+export const LUG_FORMS = ['tube', 'cast clamp', 'screw clamp', 'butt'] as const;
+
+/** What a strand or conductor is put into: a ring lug, a clamp for a post, or an in-line connector. */
+export const lugSchema = z.strictObject({
+  id,
+  label: name,
+  family: name,
+  forSize: sizeSchema,
+  stud: studSchema,
+  holeMm: mm(2, 30),
+  boreMm: mm(1, 60),
+  outerMm: mm(2, 80),
+  barrelMm: mm(3, 120),
+  palmWidthMm: mm(4, 120),
+  palmThicknessMm: mm(0.5, 20),
+  /** From the hole's centre to the bottom of the barrel; of a butt connector, half its stop. */
+  studToBarrelMm: mm(0, 120),
+  form: z.enum(LUG_FORMS),
+  metal: z.enum(['copper', 'brass', 'lead']),
+  plating: z.enum(['tin', 'none']),
+  sightHole: z.boolean(),
+  /** A mouth that opens out helps the strands in. */
+  flared: z.boolean(),
+  /** The palm lies this far off the barrel's own line, mm. */
+  offsetMm: mm(0, 60),
+  /** Between palm and barrel: 0 is straight, degrees. */
+  angleDeg: z.number().check(z.gte(0), z.lte(90)),
+  /** Its hole was drilled out to pass a thicker stud. */
+  drilledOut: z.boolean(),
+  /** Its dimensions were measured here, not taken from a family. */
+  measured: z.boolean(),
+  /** The post a clamp is bored for, and how many cables it takes. */
+  clamp: z.optional(z.strictObject({ post: postSchema, cables: z.literal([1, 2]) })),
+  price: z.number().check(z.gte(0), z.lte(1e4)),
+  stock: z.int().check(z.gte(0), z.lte(1e5)),
+});
+
+export const toolSchema = z.strictObject({
+  id,
+  title: name,
+  kind: z.enum(Object.keys(TOOL_KINDS) as ToolKind[]),
+  /** The most copper it closes on, mm², where that is known. */
+  largestMm2: z.optional(z.number().check(z.gte(1), z.lte(1000))),
+  forceKn: z.optional(z.number().check(z.gte(1), z.lte(1000))),
+  /** Room to swing its handles or the hammer, where it differs from its kind, mm. */
+  swingMm: z.optional(mm(0, 3000)),
+  /** What tells that it is done: "dies touch", "plunger at the second ring", "dial at 4". */
+  mark: z.optional(text(60)),
+});
+
+export const dieSchema = z.strictObject({
+  id,
+  toolId: id,
+  /** What is stamped on it; empty when nothing is. A stamp decides nothing. */
+  stamp: text(12),
+  /** Measured across the flats with the die closed; of an indent, across it with the tool at its mark, mm. */
+  acrossFlatsMm: mm(2, 60),
+  widthMm: mm(2, 40),
+});
+
+export const SLEEVE_COLOURS = ['black', 'red', 'yellow', 'green', 'white', 'clear'] as const;
+
+export const sleeveSchema = z.strictObject({
+  id,
+  kind: z.enum(SLEEVE_KINDS),
+  suppliedMm: mm(1, 120),
+  recoveredMm: mm(0.3, 60),
+  wallMm: mm(0.2, 8),
+  colour: z.enum(SLEEVE_COLOURS),
+  stockMm: mm(),
+  /** Nothing where it is not known. */
+  pricePerM: z.optional(price),
+});
+
+/** A test crimp on a lug that was spent to learn what a die really does. */
+export const trialSchema = z.strictObject({
+  id,
+  at: moment,
+  by: text(60),
+  dieId: id,
+  lugId: id,
+  size: sizeSchema,
+  acrossFlatsMm: mm(1, 100),
+  earsMm: mm(0, 20),
+  /** Held for one minute, or slipped, at this force. */
+  pull: z.optional(z.strictObject({ forceN: z.number().check(z.gte(0), z.lte(50000)), held: z.boolean() })),
+  /** Air in the sawn section, as a share of its outline. */
+  voidShare: z.optional(z.number().check(z.gte(0), z.lte(0.6))),
+  source: z.enum(['typed', 'instrument', 'simulated']),
+});
+
+/** Cable on the shelf: a spool, or an offcut worth keeping. */
+export const spoolSchema = z.strictObject({
+  id,
+  label: name,
+  kindId: id,
+  size: sizeSchema,
+  colour: z.enum(JACKETS),
+  lengthMm: mm(1, 1e7),
+  offcut: z.boolean(),
+  /** What was paid for it; its kind's usual price unless said. */
+  pricePerM: z.optional(price),
+});
+
+/** What turns a line that an instrument sends into a figure; see `core/instrument/linePattern.ts`. */
+export const lineSchema = z.strictObject({
+  /** Its own words round the figure: "<skip>,<value> <unit>". */
+  pattern: text(200).check(z.minLength(7)),
+  /** The unit, where its lines do not say one. */
+  unit: text(12),
+  /** What is sent to ask for a reading; nothing where it sends by itself. */
+  ask: text(60),
+  baud: z.union([
+    z.literal(1200),
+    z.literal(2400),
+    z.literal(4800),
+    z.literal(9600),
+    z.literal(19200),
+    z.literal(38400),
+    z.literal(57600),
+    z.literal(115200),
+  ]),
+});
+
+/** A measuring instrument of the shop. */
+export const instrumentSchema = z.strictObject({
+  id,
+  title: name,
+  kind: z.enum(Object.keys(INSTRUMENTS) as InstrumentKind[]),
+  /** The least it can tell apart, in the unit of its kind. */
+  resolution: z.number().check(z.positive(), z.lte(1e4)),
+  /** The day until which its calibration holds. */
+  due: z.optional(day),
+  /** How it speaks over a serial line; read by eye and typed where it does not. */
+  line: z.optional(lineSchema),
+});
+
+/** Everything a shop owns and how it works. */
+export const shopSchema = z.strictObject({
+  name,
+  currency: z.string().check(z.minLength(1), z.maxLength(4)),
+  practice: housePracticeSchema,
+  cableKinds: z.array(cableKindSchema).check(z.minLength(1), z.maxLength(MOST.cableKinds)),
+  lugs: z.array(lugSchema).check(z.maxLength(MOST.lugs)),
+  tools: z.array(toolSchema).check(z.maxLength(MOST.tools)),
+  dies: z.array(dieSchema).check(z.maxLength(MOST.dies)),
+  sleeves: z.array(sleeveSchema).check(z.maxLength(MOST.sleeves)),
+  spools: z.array(spoolSchema).check(z.maxLength(MOST.spools)),
+  /** Test crimps, oldest first. */
+  trials: z.array(trialSchema).check(z.maxLength(MOST.trials)),
+  instruments: z.array(instrumentSchema).check(z.maxLength(MOST.instruments)),
+});
+
+export type CableKind = z.infer<typeof cableKindSchema>;
+export type CableSize = CableKind['sizes'][number];
+export type Lug = z.infer<typeof lugSchema>;
+export type Tool = z.infer<typeof toolSchema>;
+export type Die = z.infer<typeof dieSchema>;
+export type Sleeve = z.infer<typeof sleeveSchema>;
+export type Spool = z.infer<typeof spoolSchema>;
+export type Instrument = z.infer<typeof instrumentSchema>;
+export type InstrumentLine = z.infer<typeof lineSchema>;
+export type Trial = z.infer<typeof trialSchema>;
+export type Post = z.infer<typeof postSchema>;
+export type Polarity = Post['polarity'];
+export type Shop = z.infer<typeof shopSchema>;

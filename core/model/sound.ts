@@ -1,0 +1,71 @@
+import { huntSchema, type Hunt } from './hunt.ts';
+import { cableSchema } from './cable.ts';
+import { MOST } from './limits.ts';
+import { jobSchema, type Job } from './job.ts';
+import { issueSays, refusalSays } from './refusal.ts';
+import { shopSchema, type Shop } from './shop.ts';
+import { say } from '../words/say.ts';
+
+/** What was found sound: jobs, cables and shops are never changed in place, so once is enough. */
+const sound = new WeakSet<object>();
+
+/** What is kept. */
+export interface Pieces {
+  readonly jobs: readonly Job[];
+  readonly hunts: readonly Hunt[];
+  readonly shop: Shop;
+}
+
+/** Takes as sound what a reader has just read. */
+export function markSound({ jobs, hunts, shop }: Omit<Pieces, 'shop'> & { shop: Shop | null }): void {
+  for (const own of [...jobs, ...jobs.flatMap(({ cables }) => cables), ...hunts, ...(shop ? [shop] : [])])
+    sound.add(own);
+}
+
+function jobProblem(job: Job): string {
+  const shell = jobSchema.safeParse({ ...job, cables: [] });
+  if (!shell.success) return refusalSays(shell.error, { ...job, cables: [] });
+  if (job.cables.length > MOST.cables) return say`a job holds ${MOST.cables} cables at most`;
+  const ids = new Set<string>();
+  for (const [i, cable] of job.cables.entries()) {
+    if (ids.has(cable.id)) return say`two cables have the same id`;
+    ids.add(cable.id);
+    if (sound.has(cable)) continue;
+    const { error } = cableSchema.safeParse(cable);
+    const [issue] = error?.issues ?? [];
+    if (issue) return issueSays({ ...issue, path: ['cables', i, ...issue.path] }, job);
+    sound.add(cable);
+  }
+  return '';
+}
+
+function problemOf<T extends object>(value: T, find: (value: T) => string): string {
+  if (sound.has(value)) return '';
+  const problem = find(value);
+  if (problem === '') sound.add(value);
+  return problem;
+}
+
+/**
+ * Why a reader would refuse something that is about to be kept; empty where it would read it. Nothing is written that
+ * this refuses, so nothing is ever written that cannot be read again.
+ *
+ * @example unsoundness({ jobs: [jobWith21Devices], hunts: [], shop }) // "cable C-1, “devices” holds more than 20"
+ */
+export function unsoundness({ jobs, hunts, shop }: Pieces): string {
+  for (const job of jobs) {
+    const problem = problemOf(job, jobProblem);
+    if (problem) return problem;
+  }
+  for (const hunt of hunts) {
+    const problem = problemOf(hunt, (own) => {
+      const { error } = huntSchema.safeParse(own);
+      return error ? refusalSays(error, own) : '';
+    });
+    if (problem) return problem;
+  }
+  return problemOf(shop, (own) => {
+    const { error } = shopSchema.safeParse(own);
+    return error ? refusalSays(error, own) : '';
+  });
+}

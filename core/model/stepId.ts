@@ -1,0 +1,29 @@
+import type { Cable } from './cable.ts';
+import type { EndName } from './end.ts';
+
+/** Kinds of step that hold a lug for good: there is no way back from them. */
+export const HOLDS: readonly string[] = ['crimp', 'solder', 'slug', 'screw'];
+
+/** What kind of step an id names: "crimp" of "crimp-2.B", "join-cut" of "join-cut-x1". */
+export function kindOf(id: string): string {
+  const dot = id.indexOf('.');
+  const stem = dot < 0 ? id : id.slice(0, dot);
+  if (stem.startsWith('join-')) return stem.split('-', 2).join('-');
+  return stem.startsWith('crimp-') ? 'crimp' : stem;
+}
+
+const PRACTISING = 'practise-';
+/** The id of a step as it is done on a practice piece first. */
+export const practising = (id: string) => `${PRACTISING}${id}`;
+/** Whether a step is of a practice piece, not of the cable. */
+export const isPractising = ({ id }: { readonly id: string }) => id.startsWith(PRACTISING);
+/** What is done at a step, on the cable or on a practice piece: what the drawing shows. */
+export const actOf = ({ id }: { readonly id: string }) =>
+  kindOf(id.startsWith(PRACTISING) ? id.slice(PRACTISING.length) : id);
+
+/** Whether a step is ticked. */
+export const isDone = ({ done }: Pick<Cable, 'done'>, id: string) => done.some(({ step }) => step === id);
+
+/** Whether an end holds its lug, as far as is ticked. */
+export const isHeld = (name: EndName, done: Cable['done']) =>
+  done.some(({ step }) => HOLDS.includes(kindOf(step)) && step.endsWith(`.${name}`));

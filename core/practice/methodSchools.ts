@@ -1,0 +1,66 @@
+import type { CableWork } from '../cableWork.ts';
+import { type Finding, type State, worst, worstFirst } from '../finding/finding.ts';
+import type { Cable } from '../model/cable.ts';
+import type { EndName } from '../model/end.ts';
+import type { Shop } from '../model/shop.ts';
+import { type Method, METHODS } from '../model/housePractice.ts';
+import { endFindings } from '../termination/findings/endsFindings.ts';
+import { SOLDERED_END_C, usesSolder } from '../model/method.ts';
+import { resolveEnd } from '../termination/resolveEnd.ts';
+import type { ToolCase } from '../termination/dies/toolCase.ts';
+import { say } from '../words/say.ts';
+
+/** What one school of holding a lug would mean for one end of one cable. */
+export interface MethodSchool {
+  readonly method: Method;
+  readonly state: State;
+  /** What it costs or asks, the worst first. */
+  readonly consequences: readonly string[];
+}
+
+/** Findings that depend on how the lug is held. */
+const ABOUT_METHOD =
+  /^(packing|compaction|trial|tool|crimps|solder-|creep|torch|flux|tinned-first|cast|metal)/;
+
+/** Every school tried on this end, so that they can be seen side by side. */
+export function methodSchools(
+  name: EndName,
+  cable: Cable,
+  work: CableWork,
+  shop: Shop,
+  toolCase: ToolCase,
+): MethodSchool[] {
+  return METHODS.map((method) => {
+    const tried: Cable = {
+      ...cable,
+      ends: { ...cable.ends, [name]: { ...cable.ends[name], method } },
+    };
+    const end = resolveEnd(name, tried, work.conductor, shop, toolCase);
+    const findings = endFindings(name, {
+      cable: tried,
+      conductor: work.conductor,
+      kind: work.kind,
+      at: work.choice.taken.at,
+      shop,
+      ends: { ...work.ends, [name]: end },
+      cutMm: work.lengths?.cutMm ?? null,
+      stacks: work.stacks,
+      onPost: { A: 1, B: 1 },
+      today: null,
+    }).filter(({ id }) => ABOUT_METHOD.test(id));
+    return {
+      method,
+      state: worst(findings.map(({ state }) => state)),
+      consequences: [
+        ...worstFirst(findings.filter((finding) => isTold(finding, method))).map(({ because }) => because),
+        ...(usesSolder(method)
+          ? [say`Bolted to ${SOLDERED_END_C} °C at most; a short may heat it to 160 °C.`]
+          : []),
+      ],
+    };
+  });
+}
+
+/** What is worth saying: what does not hold, and the figures of the solder. */
+const isTold = ({ id, state }: Finding, method: Method) =>
+  state !== 'holds' || (method === 'crimp' ? /^packing/ : /^(solder-hold|solder-mass|torch)/).test(id);

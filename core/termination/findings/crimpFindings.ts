@@ -1,0 +1,233 @@
+import { trialsSay } from '../../words/counts.ts';
+import { TOOL_KINDS } from '../../model/tables/tools.ts';
+import { atLeast, atMost, type Finding, stated, type State } from '../../finding/finding.ts';
+import type { Lug } from '../../model/shop.ts';
+import { digits, figure } from '../../model/units/figure.ts';
+import { about } from './about.ts';
+import { CRIMP_SPACING } from '../dies/crimpLayout.ts';
+import { type DieOffer } from '../dies/dieOffers.ts';
+import { COMPACTION, hexagonMm2 } from '../dies/dieOnLug.ts';
+import type { OwnTrials } from '../dies/learned.ts';
+import { dieCalled } from '../lugOffers.ts';
+import { wallMm2 } from '../lugs/lugOnCable.ts';
+import type { ResolvedEnd } from '../resolveEnd.ts';
+import { bandSays, packingSays } from '../dies/packingSays.ts';
+import { say } from '../../words/say.ts';
+
+/** A die held against its lug: packing, compaction, and whether the crimps fit the barrel. */
+export function crimpFindings(end: ResolvedEnd, lug: Lug): Finding[] {
+  const { die } = end;
+  if (!die) return [noDie(end, lug)];
+  return [
+    ...(die.unfit ? [unfit(end, die)] : []),
+    ...(die.own ? [tried(end, die, die.own)] : die.verdict === 'untried' ? [untried(end, die)] : []),
+    ...(die.leaves === 'hexagon' ? compactionFindings(end, die) : []),
+    crimpsFitFinding(end, lug, die),
+  ];
+}
+
+const plain = (end: ResolvedEnd, key: string, title: string) => ({
+  ...about(end, key, title),
+  value: null,
+  unit: '' as const,
+  decimals: 0,
+});
+
+/** A tool that cannot be used on this size, or in this place. */
+function unfit(end: ResolvedEnd, { tool, unfit: why }: DieOffer): Finding {
+  const { title, hands, stop } = TOOL_KINDS[tool.kind];
+  return stated(
+    {
+      ...plain(end, 'tool', say`Tool`),
+      because: `${tool.title}: ${why}.`,
+      remedy: say`Take a tool that can work here.`,
+      work: {
+        formula: say`largest copper, room to swing, floor, bench`,
+        substituted: [`${title}: ${hands}${stop ? say`; done when ${stop}` : ''}`],
+        source: say`craft practice; the tool’s own sheet governs`,
+        assumes: end.spec.inPlace
+          ? say`${end.spec.inPlace.swingMm} mm of room, ${end.spec.inPlace.solidFloor ? say`a solid floor` : say`no solid floor`}`
+          : say`made on the bench`,
+      },
+    },
+    'fails',
+  );
+}
+
+/** Trials on this barrel and conductor outrank the figures. */
+function tried(end: ResolvedEnd, { verdict, die }: DieOffer, own: OwnTrials): Finding {
+  const state: State =
+    verdict === 'right' ? 'holds' : verdict === 'light' || verdict === 'tight' ? 'watch' : 'fails';
+  return stated(
+    {
+      ...about(end, 'trial', say`Trial crimps`),
+      value: own.count,
+      unit: '',
+      decimals: 0,
+      because: own.because,
+      ...(state !== 'holds' && { remedy: say`Take another die, and crimp a spare with it.` }),
+      work: {
+        formula: say`a trial of this die on this barrel and conductor outranks the prediction`,
+        substituted: [
+          say`${trialsSay(own.count)} with ${dieCalled(die)}; ears ${digits(own.earsMm, 2)} mm${own.kappa === null ? '' : say`; κ seen ${digits(own.kappa, 3)}`}`,
+        ],
+        source: say`the shop’s own test crimps`,
+        assumes: say`the same barrel, the same copper to 1 %`,
+      },
+    },
+    state,
+  );
+}
+
+function untried(end: ResolvedEnd, { tool }: DieOffer): Finding {
+  return stated(
+    {
+      ...plain(end, 'trial', say`Trial crimps`),
+      because: say`${tool.title} leaves an indent: figures cannot judge it, only a trial can.`,
+      remedy: say`Crimp a spare lug with it, pull it or saw it, and record the trial in the tool case.`,
+      work: {
+        formula: say`indent and plunger tools: by trial only`,
+        substituted: [say`no trial on this barrel and conductor`],
+        source: say`craft practice`,
+        assumes: '',
+      },
+    },
+    'unproved',
+  );
+}
+
+const DIE_SAYS: Readonly<Record<DieOffer['verdict'], string>> = {
+  untried: say`Not tried.`,
+  open: say`Open: air is left between the strands.`,
+  light: say`Light: hardly packed.`,
+  right: say`Packed without ears.`,
+  tight: say`Tight: expect ears and a longer barrel.`,
+  'will-not-close': say`This die will not close on so much copper.`,
+};
+
+function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
+  const { c, kappa, verdict, parts, standard, sure, learned, loosest, tightest, own: trials } = offer;
+  const wall = wallMm2(parts);
+  const hexagon = hexagonMm2(parts.acrossFlatsMm);
+  const right = verdict === 'right';
+  const stateOf = (own: boolean): State => {
+    if (right) return sure ? 'holds' : 'watch';
+    // What a trial found wrong is said by the trial; the figures stay as they are.
+    if (!own || trials) return 'holds';
+    return verdict === 'light' || verdict === 'tight' ? 'watch' : 'fails';
+  };
+  const isOpen = verdict === 'open' || verdict === 'light';
+  const because = standard && right ? say`The standard die for this very lug.` : DIE_SAYS[verdict];
+  const unsure =
+    right && !sure
+      ? { remedy: say`Measures could tip this either way: crimp a spare lug and measure it.` }
+      : {};
+  const another =
+    verdict === 'open' || verdict === 'will-not-close' ? { remedy: say`Take another die.` } : {};
+  const work = (formula: string, line: string, low: number, high: number) => ({
+    formula,
+    substituted: [line, say`band ${bandSays(low, high)}`],
+    source: say`area balance of a hexagon crimp; thresholds are shop practice`,
+    assumes:
+      learned.trials > 0
+        ? say`flats ${figure(parts.acrossFlatsMm, 'mm', 2)} from ${trialsSay(learned.trials)} (die ${figure(offer.die.acrossFlatsMm, 'mm', 2)}), ±${digits(learned.flatsToleranceMm, 2)} mm${learned.sections > 0 ? say`; κ × ${digits(learned.packing, 3)} as ${learned.sections} sections showed` : ''}`
+        : say`flats ${figure(parts.acrossFlatsMm, 'mm', 2)} as measured, not as stamped; ±0.1 mm, copper −10/+2 %`,
+  });
+  // A die inside the lug's own wall leaves no room at all: shown as packed twice over.
+  const packed = Number.isFinite(kappa) ? kappa : 2;
+  return [
+    atLeast(
+      {
+        ...about(end, 'packing', say`Packing, κ`),
+        value: packed,
+        unit: '',
+        decimals: 2,
+        because,
+        ...another,
+        ...unsure,
+        work: work(
+          'κ = A ÷ (A_die − A_wall)',
+          `= ${digits(parts.copperMm2, 1)} ÷ (${digits(hexagon, 1)} − ${digits(wall, 1)}) = ${packingSays(kappa, 2)}`,
+          loosest.kappa,
+          tightest.kappa,
+        ),
+      },
+      COMPACTION.rightKappa,
+      stateOf(isOpen),
+    ),
+    atMost(
+      {
+        ...about(end, 'compaction', say`Compaction, c`),
+        value: c,
+        unit: '',
+        decimals: 2,
+        because,
+        ...another,
+        ...unsure,
+        work: work(
+          'c = (A_wall + A) ÷ (√3/2 · F²)',
+          `= (${digits(wall, 1)} + ${digits(parts.copperMm2, 1)}) ÷ (0.866 × ${digits(parts.acrossFlatsMm, 2)}²) = ${digits(c, 3)}`,
+          loosest.c,
+          tightest.c,
+        ),
+      },
+      COMPACTION.rightC,
+      0.5,
+      stateOf(!isOpen),
+    ),
+  ];
+}
+
+function noDie(end: ResolvedEnd, lug: Lug): Finding {
+  return stated(
+    {
+      ...about(end, 'compaction', say`Die`),
+      value: null,
+      unit: '',
+      decimals: 0,
+      because: end.spec.inPlace
+        ? say`No tool that can work in that place closes right on ${lug.label}.`
+        : say`No die in the case closes right on ${lug.label}.`,
+      remedy: say`Take another lug, or buy the die its maker names.`,
+      work: {
+        formula: say`κ = A ÷ (A_die − A_wall) ≥ 0.90 and c = (A_wall + A) ÷ A_die ≤ 1.16`,
+        substituted: [say`every die owned was tried`],
+        source: say`area balance of a hexagon crimp`,
+        assumes: say`dies as measured across flats`,
+      },
+    },
+    'fails',
+  );
+}
+
+function crimpsFitFinding(end: ResolvedEnd, lug: Lug, { die, crimpsFit: fit }: DieOffer): Finding {
+  const { palmMm, mouthMm, betweenMm } = CRIMP_SPACING;
+  const needs = end.crimpsAsked * die.widthMm + palmMm + mouthMm + (end.crimpsAsked - 1) * betweenMm;
+  const words = [say`No crimp fits`, say`One crimp fits`, say`Two crimps fit`];
+  // One crimp where two were asked is a choice to look at, no crimp is a failure.
+  const state: State = fit >= end.crimpsAsked ? 'holds' : fit > 0 ? 'watch' : 'fails';
+  return atMost(
+    {
+      ...about(end, 'crimps', end.crimpsAsked === 2 ? say`Two crimps fit` : say`The crimp fits`),
+      value: needs,
+      unit: 'mm',
+      decimals: 1,
+      because: say`${words[Math.min(fit, 2)]} a barrel ${figure(lug.barrelMm, 'mm', 0)} deep.`,
+      ...(state !== 'holds' && {
+        remedy: fit > 0 ? say`Make one crimp, in the middle.` : say`Take a narrower die.`,
+      }),
+      work: {
+        formula: say`n · width + 2 at the palm + 2 at the mouth + 1.5 between`,
+        substituted: [
+          `= ${end.crimpsAsked} × ${digits(die.widthMm, 1)} + ${palmMm} + ${mouthMm} + ${digits((end.crimpsAsked - 1) * betweenMm, 1)} = ${figure(needs, 'mm', 1)}`,
+          say`middles from the mouth: ${end.crimps.map((mm) => digits(mm, 1)).join(say` and `) || say`none`}`,
+        ],
+        source: say`craft practice`,
+        assumes: say`spare barrel shared between mouth, gap and palm`,
+      },
+    },
+    lug.barrelMm,
+    0,
+    state,
+  );
+}

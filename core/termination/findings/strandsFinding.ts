@@ -1,0 +1,128 @@
+import { atLeast, atMost, type Finding, stated } from '../../finding/finding.ts';
+import { faultScale } from '../../sizing/fault.ts';
+import { countedAmps, strictestAmps } from '../../sizing/schoolFindings.ts';
+import { digits, figure } from '../../model/units/figure.ts';
+import { about } from './about.ts';
+import type { EndSubject } from '../endSubject.ts';
+import { usesDie } from '../../model/method.ts';
+import type { ResolvedEnd } from '../resolveEnd.ts';
+import { ampsWithStrandsCut } from '../strandsLeft.ts';
+import { say } from '../../words/say.ts';
+
+/** What cut strands cost: against the house, and against every limit of the size. Nothing while none is cut. */
+export function strandsFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
+  const tinned = tinnedFirst(end);
+  if (end.strands.cut === 0) return tinned;
+  return [...tinned, house(end, subject), ...amps(end, subject), short(end, subject)];
+}
+
+function house(end: ResolvedEnd, { shop }: EndSubject): Finding {
+  const { count, cut, allowed } = end.strands;
+  const { practice } = shop;
+  const none = practice.cutStrands === 'none';
+  return atMost(
+    {
+      ...about(end, 'strands', say`Strands cut`),
+      value: cut,
+      unit: '',
+      decimals: 0,
+      because: none
+        ? say`${cut} of ${count} cut: this house allows none.`
+        : say`${cut} of ${count} cut, ${digits((cut / count) * 100, 2)} %; ${allowed} may be plucked out.`,
+      ...(cut > allowed && { remedy: say`Cut back and strip again: the service loop pays for it.` }),
+      work: {
+        formula: say`cut ≤ what the workmanship class allows`,
+        substituted: [say`${cut} of ${count} strands, ${digits((1 - cut / count) * 100, 2)} % left`],
+        source: none
+          ? say`house practice: no strand cut; NASA-STD-8739.4 allows none`
+          : say`IPC/WHMA-A-620 strand table, ${practice.workmanship === 'class2' ? say`class 2` : say`class 3`}, recalled`,
+        assumes: end.spec.strands?.counted
+          ? say`strands counted`
+          : say`strands by the largest diameter of their class: count them for an exact figure`,
+      },
+    },
+    allowed,
+  );
+}
+
+function amps(end: ResolvedEnd, { at, shop }: EndSubject): Finding[] {
+  const allowed = strictestAmps(at, shop.practice);
+  if (allowed === null) return [];
+  const left = ampsWithStrandsCut(allowed, end.strands.share);
+  const { count, cut } = end.strands;
+  return [
+    atLeast(
+      {
+        ...about(end, 'strands-amps', say`Amps with what is left`),
+        value: left,
+        unit: 'A',
+        decimals: 1,
+        because: say`It may still carry ${figure(left, 'A', 1)} of ${figure(allowed, 'A', 0)}; the drop stays, as the loss is local.`,
+        work: {
+          formula: say`allowed · √(n_left ÷ n)`,
+          substituted: [
+            `= ${digits(allowed, 1)} × √(${count - cut} ÷ ${count}) = ${figure(left, 'A', 1)}`,
+            say`the load counts as ${figure(countedAmps(at), 'A', 1)}`,
+          ],
+          source: say`resistance over a short length; the strictest of the schools switched on`,
+          assumes: say`the loss lies at the mouth of the barrel`,
+        },
+      },
+      countedAmps(at),
+    ),
+  ];
+}
+
+/** A short heats the neck that is left: it lasts so much shorter. */
+function short(end: ResolvedEnd, { cable }: EndSubject): Finding {
+  const { count, cut, share } = end.strands;
+  const scale = faultScale(share);
+  return stated(
+    {
+      ...about(end, 'strands-short', say`Time in a short`),
+      value: scale * 100,
+      unit: '%',
+      decimals: 1,
+      because: say`In a short the neck lasts ${figure(scale * 100, '%', 1)} of the whole cable’s time.`,
+      work: {
+        formula: say`t ∝ S², so t_left = t · (n_left ÷ n)²`,
+        substituted: [`= (${count - cut} ÷ ${count})² = ${digits(scale, 3)}`],
+        source: say`adiabatic rule, IEC 60364-5-54`,
+        assumes:
+          cable.run.fuses.length > 0
+            ? say`the fuse clears within the shorter time: see “Outlives a fault” in Gauge`
+            : say`whatever opens the circuit`,
+      },
+    },
+    share < 0.9 ? 'watch' : 'holds',
+  );
+}
+
+/** Tin under a crimp creeps and the crimp loosens: all agree. */
+function tinnedFirst(end: ResolvedEnd): Finding[] {
+  if (!end.spec.strands?.tinnedFirst) return [];
+  const crimped = usesDie(end.method);
+  return [
+    stated(
+      {
+        ...about(end, 'tinned-first', say`Strands tinned first`),
+        value: null,
+        unit: '',
+        decimals: 0,
+        because: crimped
+          ? say`Solder under a crimp creeps, and the crimp loosens.`
+          : say`No die closes on this end: tinned strands do no harm.`,
+        ...(crimped && {
+          remedy: say`Cut the tinned strands off and strip again; never tin before crimping.`,
+        }),
+        work: {
+          formula: say`never tin before crimping`,
+          substituted: [],
+          source: say`craft practice, all schools`,
+          assumes: say`as said on this cable`,
+        },
+      },
+      crimped ? 'fails' : 'holds',
+    ),
+  ];
+}

@@ -1,0 +1,198 @@
+import { STUDS } from '../model/tables/studs.ts';
+import type { Lug } from '../model/shop.ts';
+import type { HousePractice } from '../model/housePractice.ts';
+import { remember } from '../lib/remember.ts';
+import { digits } from '../model/units/figure.ts';
+import { bestDie, type DieOffer, dieOffers, dieRank } from './dies/dieOffers.ts';
+import { boreFill, FILL, fillVerdict, type FillVerdict, LIGHT_WALL, wallMm2 } from './lugs/lugOnCable.ts';
+import { clearanceVerdict, type ClearanceVerdict, LEAST_WEB_SHARE, webMm } from './lugs/lugOnStud.ts';
+import type { LugMethod } from '../model/method.ts';
+import { type Meets, postTitle } from '../model/posts.ts';
+import type { Place, ToolCase } from './dies/toolCase.ts';
+import { say } from '../words/say.ts';
+import { word } from '../words/terms.ts';
+
+/** What an end asks of a lug. */
+export interface LugNeed {
+  /** All the copper that goes into its barrel, mm². */
+  readonly copperMm2: number;
+  readonly tinned: boolean;
+  readonly meets: Meets;
+  readonly crimpsAsked: number;
+  readonly method: LugMethod;
+  readonly dieStep: HousePractice['dieStep'];
+  readonly place?: Place;
+}
+
+/** One thing that speaks for a lug or against it. */
+export interface LugReason {
+  readonly about: 'fill' | 'stud' | 'web' | 'wall' | 'plating' | 'die' | 'mouth' | 'price' | 'stock' | 'form';
+  readonly good: boolean;
+  readonly words: string;
+}
+
+/** A lug on the shelf, held against what an end asks. */
+export interface LugOffer {
+  readonly lug: Lug;
+  readonly fill: number;
+  readonly fillVerdict: FillVerdict;
+  readonly clearanceMm: number;
+  readonly clearanceVerdict: ClearanceVerdict;
+  /** The best the owned dies do on it; not asked of a lug that is refused or not crimped. */
+  readonly die: DieOffer | null;
+  /** What decided its place among the others, what speaks against it first. */
+  readonly reasons: readonly LugReason[];
+  /** Why it is not offered; null where it may be used. */
+  readonly refused: string | null;
+  /** How far it is from what one would wish; the least is the best. */
+  readonly rank: number;
+}
+
+/** Why a lug's make forbids it here; null where it does not. */
+function refusedByForm({ form, metal, drilledOut, clamp }: Lug, { meets }: LugNeed): string | null {
+  if (form === 'butt') return say`an in-line connector, not an end`;
+  const isClamp = form === 'cast clamp' || form === 'screw clamp';
+  if (meets.kind === 'stud') {
+    if (isClamp) return say`a clamp for a battery post`;
+    if (drilledOut) return say`drilled out: it tears, bends, and loses plating and face`;
+    return metal === 'copper' ? null : say`${word(metal)} does not flow into the strands`;
+  }
+  if (!isClamp || !clamp) return say`a ring lug does not sit on a tapered post`;
+  const { kind, polarity } = meets.post;
+  if (clamp.post.kind !== kind) return say`bored for the ${postTitle(clamp.post)}`;
+  return clamp.post.polarity === polarity
+    ? null
+    : say`bored for the ${word(clamp.post.polarity)} post: ${clamp.post.polarity === 'positive' ? say`it will never grip the thinner one` : say`it will not go on the thicker one`}`;
+}
+
+function refusal(lug: Lug, need: LugNeed, fill: FillVerdict, clearance: ClearanceVerdict): string | null {
+  const byForm = refusedByForm(lug, need);
+  if (byForm !== null || lug.form === 'screw clamp') return byForm;
+  if (fill === 'cannot-enter') return say`too small: never cut strands to make a cable enter`;
+  if (fill === 'wrong-lug') return say`far too big for this cable`;
+  if (need.meets.kind === 'post') return null;
+  if (clearance === 'does-not-fit') return say`its hole does not pass the stud: never drill it out`;
+  return clearance === 'loose' ? say`its hole is loose on the stud` : null;
+}
+
+/** Whether an end holds its lug by a die. */
+const isCrimped = (lug: Lug, method: LugMethod) => lug.form === 'tube' && method !== 'solder';
+
+const COSTS = {
+  fill: 4,
+  stud: 4,
+  web: 1.5,
+  wall: 0.3,
+  plating: 0.8,
+  noDie: 8,
+  stock: 3,
+  temporary: 20,
+} as const;
+/** So much money weighs as much as the web does. */
+const PRICE_WEIGHT = 1 / 40;
+/** The middle of the right window of bore fill. */
+const AIM_FILL = (FILL.right + FILL.tight) / 2;
+
+function reasonsFor(lug: Lug, need: LugNeed, offer: Omit<LugOffer, 'reasons' | 'rank'>): LugReason[] {
+  const web = webMm(lug.palmWidthMm, lug.holeMm);
+  const light = wallMm2(lug) < LIGHT_WALL * need.copperMm2;
+  const onPost = need.meets.kind === 'post';
+  const reasons: (LugReason | false)[] = [
+    lug.form === 'screw clamp' && {
+      about: 'form',
+      good: false,
+      words: say`to get home only: give it a date`,
+    },
+    lug.form === 'cast clamp' && {
+      about: 'form',
+      good: true,
+      words: say`a casting: soldered, never crimped`,
+    },
+    lug.form !== 'screw clamp' && {
+      about: 'fill',
+      good: offer.fillVerdict === 'right',
+      words: say`fill ${digits(offer.fill, 2)}${offer.fillVerdict === 'right' ? '' : `, ${word(offer.fillVerdict)}`}`,
+    },
+    !onPost && {
+      about: 'stud',
+      good: offer.clearanceVerdict === 'right',
+      words: say`${digits(offer.clearanceMm, 1)} clear on its stud`,
+    },
+    !onPost &&
+      web < LEAST_WEB_SHARE * lug.holeMm && { about: 'web', good: false, words: say`thin beside the hole` },
+    light && lug.form === 'tube' && { about: 'wall', good: false, words: say`a light wall` },
+    need.tinned &&
+      lug.plating === 'none' && {
+        about: 'plating',
+        good: false,
+        words: say`bare copper against tinned strands`,
+      },
+    lug.flared && { about: 'mouth', good: true, words: say`flared mouth` },
+    isCrimped(lug, need.method) && {
+      about: 'die',
+      good: offer.die?.verdict === 'right' && offer.die.sure,
+      words: dieWords(offer.die),
+    },
+    lug.stock === 0 && { about: 'stock', good: false, words: say`none left` },
+  ];
+  return reasons.filter((reason) => reason !== false).sort((a, b) => Number(a.good) - Number(b.good));
+}
+
+/** A die by what is on it: "die 70", "the unmarked die". */
+export const dieCalled = ({ stamp }: { readonly stamp: string }) =>
+  stamp ? say`die ${stamp}` : say`the unmarked die`;
+
+function dieWords(die: DieOffer | null): string {
+  if (!die) return say`no die owned suits`;
+  return die.sure
+    ? say`${dieCalled(die.die)} ${word(die.verdict)}`
+    : say`${dieCalled(die.die)} ${word(die.verdict)}, unsure`;
+}
+
+/** One lug held against what an end asks, with the best of the dies. */
+export function lugOffer(lug: Lug, need: LugNeed, toolCase: ToolCase): LugOffer {
+  const { copperMm2, crimpsAsked } = need;
+  const fill = boreFill(copperMm2, lug.boreMm);
+  const verdict = fillVerdict(fill);
+  const { diameterMm } = STUDS[need.meets.kind === 'stud' ? need.meets.stud : lug.stud];
+  const clearance = clearanceVerdict(diameterMm, lug.holeMm);
+  const refused = refusal(lug, need, verdict, clearance);
+  const crimped = isCrimped(lug, need.method);
+  const die =
+    refused !== null || !crimped
+      ? null
+      : bestDie(dieOffers(lug, copperMm2, toolCase, need.place), crimpsAsked, need.dieStep);
+  const offer = {
+    lug,
+    fill,
+    fillVerdict: verdict,
+    clearanceMm: lug.holeMm - diameterMm,
+    clearanceVerdict: clearance,
+    die,
+    refused,
+  };
+  const reasons = reasonsFor(lug, need, offer);
+  const against = (about: LugReason['about']) =>
+    reasons.some((reason) => reason.about === about && !reason.good);
+  const rank =
+    (refused !== null ? 100 : 0) +
+    (lug.form === 'screw clamp' ? COSTS.temporary : 0) +
+    (against('fill') ? COSTS.fill : 0) +
+    (against('stud') ? COSTS.stud : 0) +
+    (against('web') ? COSTS.web : 0) +
+    (against('wall') ? COSTS.wall : 0) +
+    (against('plating') ? COSTS.plating : 0) +
+    (crimped ? (die ? dieRank(die, crimpsAsked) : COSTS.noDie) : 0) +
+    (lug.stock > 0 ? 0 : COSTS.stock) +
+    lug.price * PRICE_WEIGHT +
+    Math.abs(fill - AIM_FILL);
+  return { ...offer, reasons, rank };
+}
+
+const offered = remember<readonly LugOffer[]>();
+
+/** Lugs on the shelf, the best first, refused ones last. Most ends of a job ask the same, and are answered from memory. */
+export const lugOffers = (need: LugNeed, toolCase: ToolCase): readonly LugOffer[] =>
+  offered([toolCase], JSON.stringify(need), () =>
+    toolCase.lugs.map((lug) => lugOffer(lug, need, toolCase)).sort((a, b) => a.rank - b.rank),
+  );
