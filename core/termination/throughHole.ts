@@ -63,7 +63,11 @@ export interface Passage {
 }
 
 /** Decides which end is pulled through: the one said, else one that passes finished, else B, bare. */
-export function passageOf({ cable, conductor, ends }: EndSubject): Passage | null {
+export function passageOf({
+  cable,
+  conductor,
+  ends,
+}: Pick<EndSubject, 'cable' | 'conductor' | 'ends'>): Passage | null {
   const { holeMm, pulledEnd } = cable.run;
   if (holeMm === undefined) return null;
   const candidates = pulledEnd ? [pulledEnd] : END_NAMES;

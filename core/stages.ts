@@ -1,0 +1,218 @@
+import { circuitFindings } from './sizing/circuitFindings.ts';
+import { cutFindings, lengthsOf } from './cutting/findings.ts';
+import type { CableLengths } from './cutting/cutLength.ts';
+import { wayFindings } from './cutting/wayFindings.ts';
+import type { Finding } from './finding/finding.ts';
+import { fitFindings } from './fit/fitFindings.ts';
+import { ALONE, cablesOnPost, type JobContext, stackOf } from './jobContext.ts';
+import type { Cable } from './model/cable.ts';
+import { underItsName } from './model/catalogue/called.ts';
+import { isSoldered } from './model/method.ts';
+import type { CableKind, Shop } from './model/shop.ts';
+import { areaMm2, sizeLabel } from './model/tables/size.ts';
+import { proofFindings } from './proof/findings.ts';
+import type { ProofSubject } from './proof/subject.ts';
+import { askFindings, withSoundLoad } from './sizing/askFindings.ts';
+import type { FollowDuty } from './sizing/assess.ts';
+import { chooseSize, type SizeChoice } from './sizing/choose.ts';
+import { deadEndFindings } from './sizing/deadEnd.ts';
+import { dutyCycle } from './sizing/dutyCycle.ts';
+import { governingRun } from './sizing/governingRun.ts';
+import { jacketResistance } from './sizing/heatBalance.ts';
+import { heaviestStepA, nominalAmps } from './sizing/loadIn.ts';
+import { type Mate, thermalCable } from './sizing/loop.ts';
+import { runFindings } from './sizing/runFindings.ts';
+import { placesOf } from './sizing/upstream.ts';
+import { openCase, type ToolCase } from './termination/dies/toolCase.ts';
+import type { EndSubject } from './termination/endSubject.ts';
+import { endsFindings } from './termination/findings/endsFindings.ts';
+import { joinFindings } from './termination/findings/joinFindings.ts';
+import { resolveJoin, type ResolvedJoin } from './termination/join.ts';
+import { type EndConductor, type ResolvedEnd, resolveEnd } from './termination/resolveEnd.ts';
+import type { StudStack } from './termination/studs/studStack.ts';
+import { type Passage, passageOf } from './termination/throughHole.ts';
+import type { Step } from './traveller/step.ts';
+import { travellerSteps } from './traveller/steps.ts';
+import { word } from './words/terms.ts';
+
+/** One of a thing for each end. */
+interface Both<T> {
+  readonly A: T;
+  readonly B: T;
+}
+
+/** What a cable is worked up in. */
+export interface Around {
+  /** What its job says of it, see {@link contextOf}; on its own when not said. */
+  readonly context?: JobContext;
+  readonly today?: string | null;
+  /** How a duty cycle is followed; the application answers from a worker. */
+  readonly followDuty?: FollowDuty;
+  /** The shop's dies, opened once for many cables. */
+  readonly toolCase?: ToolCase;
+}
+
+/** A cable as it is asked for: what it is to carry and where, in which job, by which shop. */
+export interface Asked {
+  /** As it was given; `cable` is sized by the load that can be true. */
+  readonly given: Cable;
+  readonly cable: Cable;
+  readonly kind: CableKind;
+  readonly shop: Shop;
+  readonly context: JobContext;
+  readonly today: string | null;
+  readonly followDuty: FollowDuty;
+  readonly toolCase: ToolCase;
+  /** The other cables of its circuit, and whether an end is soldered. */
+  readonly around: { readonly mates: readonly Mate[]; readonly soldered: boolean };
+}
+
+/** The kind of a cable, as the shop calls it. */
+function kindIn({ gauge }: Cable, { cableKinds }: Shop): CableKind {
+  const owned = cableKinds.find(({ id }) => id === gauge.kindId) ?? cableKinds[0];
+  if (!owned) throw new RangeError('the shop has no cable');
+  return underItsName(owned);
+}
+
+/** What a cable of the same circuit adds to the loop. */
+function asMate(cable: Cable, shop: Shop): Mate {
+  const { tag, run: given, gauge } = cable;
+  const run = withSoundLoad(given);
+  return {
+    tag,
+    lengthMm: run.lengthMm + run.loopMm,
+    devices: run.devices,
+    fuses: run.fuses,
+    size: gauge.size ?? null,
+    kind: kindIn(cable, shop),
+    run,
+    places: placesOf(cable),
+    parallel: gauge.parallel ?? 1,
+    amps: nominalAmps(run.load),
+    heaviestA: heaviestStepA(run.duty),
+    systemV: run.systemV,
+  };
+}
+
+/**
+ * Run: what is asked of a cable.
+ *
+ * @throws RangeError when the shop has no cable kind of the id the cable names and none at all
+ */
+export function ask(
+  given: Cable,
+  shop: Shop,
+  { context = ALONE, today = null, followDuty = dutyCycle, toolCase = openCase(shop) }: Around,
+): Asked {
+  const cable = { ...given, run: withSoundLoad(governingRun(given.run)) };
+  const mates = context.mates.map((mate) => asMate(mate, shop));
+  const around = { mates, soldered: isSoldered(cable, shop) };
+  return { given, cable, kind: kindIn(cable, shop), shop, context, today, followDuty, toolCase, around };
+}
+
+/** A cable with the conductor that is taken for it. */
+export interface Sized extends Asked {
+  readonly choice: SizeChoice;
+  readonly conductor: EndConductor;
+}
+
+/** Gauge: the conductor. */
+export function size(asked: Asked): Sized {
+  const { cable, kind, shop, around, followDuty } = asked;
+  const choice = chooseSize(cable, kind, shop.practice, around, followDuty);
+  const { size: own, outerMm } = choice.taken.at;
+  const conductor = { copperMm2: areaMm2(own), outerMm, tinned: kind.tinned, strands: kind.strands };
+  return { ...asked, choice, conductor };
+}
+
+/** A cable with its lugs, dies, sleeves and joins, and what its ends share a stud or a post with. */
+export interface Terminated extends Sized {
+  readonly ends: Both<ResolvedEnd>;
+  readonly joins: readonly ResolvedJoin[];
+  readonly stacks: Both<StudStack | null>;
+  readonly onPost: Both<number>;
+}
+
+/** Ends: what is put on the conductor. */
+export function terminate(sized: Sized): Terminated {
+  const { cable, conductor, context, shop, toolCase } = sized;
+  const ends = {
+    A: resolveEnd('A', cable, conductor, shop, toolCase),
+    B: resolveEnd('B', cable, conductor, shop, toolCase),
+  };
+  return {
+    ...sized,
+    ends,
+    joins: cable.joins.map((join) => resolveJoin(join, conductor, shop, toolCase)),
+    stacks: {
+      A: stackOf(cable, 'A', ends.A.lug, context, shop),
+      B: stackOf(cable, 'B', ends.B.lug, context, shop),
+    },
+    onPost: { A: cablesOnPost(cable, 'A', context), B: cablesOnPost(cable, 'B', context) },
+  };
+}
+
+/** A cable with its lengths, and how it gets through the smallest hole of its route. */
+export interface LaidOut extends Terminated {
+  readonly lengths: CableLengths | null;
+  readonly passage: Passage | null;
+}
+
+/** Cut: how long, and which end goes through first. */
+export function layOut(terminated: Terminated): LaidOut {
+  const { cable, ends } = terminated;
+  return { ...terminated, lengths: lengthsOf(cable.run, ends.A, ends.B), passage: passageOf(terminated) };
+}
+
+/** Make: the steps, none while there is no length to cut. */
+export function stepsOf(laid: LaidOut): readonly Step[] {
+  const { cable, kind, choice, ends, joins, lengths, passage, shop } = laid;
+  if (!lengths) return [];
+  const conductorLabel = `${sizeLabel(choice.taken.at.size)} ${kind.title.toLowerCase()}, ${word(cable.jacket)}`;
+  return travellerSteps({ cable, conductorLabel, ends, joins, lengths, passage, practice: shop.practice });
+}
+
+const endSubjectOf = (laid: LaidOut): EndSubject => ({
+  ...laid,
+  at: laid.choice.taken.at,
+  cutMm: laid.lengths?.cutMm ?? null,
+});
+
+/** What is proved of a cable, as it is laid out. */
+export function proofSubjectOf({ cable, kind, choice, ends, joins, lengths, shop }: LaidOut): ProofSubject {
+  const { at } = choice.taken;
+  return {
+    cable,
+    size: at.size,
+    copperMm2: at.copperMm2,
+    tinned: kind.tinned,
+    ends,
+    joins,
+    lengths,
+    practice: shop.practice,
+    ratedA: at.currentA ? at.currentA / at.parallel : null,
+    jacketKmPerW: jacketResistance(thermalCable(kind, at)),
+    trials: shop.trials,
+  };
+}
+
+/** What each stage finds, in the order of the craft. What is waived is not yet told here. */
+export const STAGE_FINDINGS = {
+  run: ({ cable, given, choice, around }: LaidOut): Finding[] => [
+    ...runFindings(cable.run, choice.taken.at),
+    ...askFindings(governingRun(given.run)),
+    ...circuitFindings(cable.run, around),
+    ...wayFindings(cable, choice.taken.at),
+  ],
+  gauge: ({ cable, kind, shop, around, followDuty, choice }: LaidOut): Finding[] => [
+    ...choice.findings,
+    ...deadEndFindings(cable, kind, shop, around, followDuty, choice),
+  ],
+  ends: (laid: LaidOut): Finding[] => [
+    ...endsFindings(endSubjectOf(laid)),
+    ...laid.joins.flatMap((join) => joinFindings(join, laid.lengths?.finishedMm ?? laid.cable.run.lengthMm)),
+  ],
+  cut: ({ cable, ends }: LaidOut): Finding[] => cutFindings(cable.run, ends.A, ends.B),
+  prove: (laid: LaidOut): Finding[] => proofFindings(proofSubjectOf(laid)),
+  fit: (laid: LaidOut): Finding[] => fitFindings(proofSubjectOf(laid), laid),
+} as const;
