@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { STAGES } from '../core/model/cable.ts';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 /** A cable that waits to be made, and the stages where one that fails its proof looks different. */
 const LOOKED_AT = { th3: STAGES, in1: ['prove'] } as const;

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 const demo = readFileSync('demo/teasel.json', 'utf8');
 const altered = (change: (file: Record<string, unknown>) => void) => {

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { App, overlapsInDrawing } from './app.ts';
+import { test } from './test.ts';
 
 test.describe('the bench by keyboard', () => {
   test('stages, cables, new, duplicate, delete, undo and redo', async ({ page }) => {

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
-import { expect, type Locator, type Page, test } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 /** A cable of the demo at its ends, at one of their parts. */
 async function endsOf(page: Page, tag: string, part?: string): Promise<App> {

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
+import { alone, test } from './test.ts';
 
 /** Goes on by Tab until what has the focus is called so, as somebody without a mouse would. */
 async function tabTo(page: Page, name: RegExp, most = 60): Promise<void> {
@@ -76,10 +77,10 @@ test('from an empty job to a reading with the keyboard alone', async ({ page }) 
   await app.saved();
 });
 
-test.describe('at twice the size', () => {
+alone.describe('at twice the size', () => {
   // A window of 1280 by 800 enlarged twice over lays out as one of half of it.
-  test.use({ viewport: { width: 640, height: 400 }, reducedMotion: 'reduce' });
-  test('every view stays within the window, and nothing moves', async ({ page }) => {
+  alone.use({ viewport: { width: 640, height: 400 }, reducedMotion: 'reduce' });
+  alone('every view stays within the window, and nothing moves', async ({ page }) => {
     const app = new App(page);
     await app.openDemo(false);
     for (const path of [

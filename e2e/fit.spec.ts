@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 test('a cable is fitted: torque, checks in order, first load by stand-ins, and when to come back', async ({
   page,

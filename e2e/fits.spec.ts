@@ -1,6 +1,7 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
 import { VIEWS } from './views.ts';
+import { alone as test } from './test.ts';
 
 /** How much wider than its window the page is, px, and what sticks out of it. */
 const tooWide = (page: Page) =>

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 async function openCable(page: Page, path: string): Promise<App> {
   const app = new App(page);

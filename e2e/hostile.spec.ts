@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 const MARKUP = '<img src=x onerror="window.hit=1"><script>window.hit=1</script>';
 

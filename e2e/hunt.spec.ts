@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 test('the bad joint in the return is found within four probes, and its cable is made anew', async ({
   page,

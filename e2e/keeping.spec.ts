@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 /** Everything the browser keeps of jobs, hunts, bin and shop, as it is stored. */
 const stored = (page: Page) =>

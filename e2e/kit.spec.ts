@@ -1,8 +1,9 @@
 import { readFile } from 'node:fs/promises';
-import { type Download, expect, type Page, test } from '@playwright/test';
+import { type Download, expect, type Page } from '@playwright/test';
 import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 async function kitOfDemo(page: Page): Promise<App> {
   const app = new App(page);

@@ -1,9 +1,10 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import ICAL from 'ical.js';
 import JSZip from 'jszip';
 import QRCode from 'qrcode';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 const HB3 = `GA1
 tag: HB-3

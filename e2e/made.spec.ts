@@ -1,9 +1,10 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { App } from './app.ts';
 import { atTheBench, current, doing, gate, sign } from './makeBench.ts';
+import { test } from './test.ts';
 
-test('a cable is made from the first step to the last by keyboard alone, reloaded at every step', async ({
+test('a cable is made from the first step to the last by keyboard alone, reloaded on the way', async ({
   page,
 }) => {
   test.slow();
@@ -12,8 +13,11 @@ test('a cable is made from the first step to the last by keyboard alone, reloade
   const count = await page.getByRole('list', { name: 'Steps' }).getByRole('listitem').count();
   for (let i = 0; i < count; i += 1) {
     await expect(doing(page)).toContainText(`Step ${i + 1} of ${count}`);
-    await page.reload();
-    await expect(doing(page)).toContainText(`Step ${i + 1} of ${count}`);
+    // What every single step leaves behind is killed and read back by the slow tests.
+    if (i % 4 === 0) {
+      await page.reload();
+      await expect(doing(page)).toContainText(`Step ${i + 1} of ${count}`);
+    }
     await page.keyboard.press(i % 2 === 0 ? 'Space' : 'PageDown');
     if (await gate(page).isVisible()) {
       const list = gate(page).getByRole('button', { name: /gone through, for today/ });

@@ -1,7 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { App } from './app.ts';
 import { atTheBench, current, doing, gate, sign } from './makeBench.ts';
+import { test } from './test.ts';
 
 test('a crimp asks for the layers and the strands first, and a name before all', async ({ page }) => {
   await atTheBench(page, 'th2', 'crimp-1.A');

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 /** What is said of the whole cable. */
 const verdict = (page: Page) =>

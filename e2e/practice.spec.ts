@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 test('house practice says what each other answer changes on this job, and takes it', async ({ page }) => {
   const app = new App(page);

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 const checks = (page: Page) => page.getByRole('navigation', { name: 'Checks' });
 const ledgerRow = (app: App, name: RegExp) => app.ledger.getByRole('button', { name });

@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import JSZip from 'jszip';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 test('a test record is printed, kept as PDF and JSON, and the whole job as a zip', async ({ page }) => {
   const app = new App(page);

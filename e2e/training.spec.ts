@@ -1,7 +1,8 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { FAULTS, type FaultName, PLACES } from '../core/training/faults.ts';
 import { roundOf } from '../core/training/round.ts';
 import { App } from './app.ts';
+import { test } from './test.ts';
 
 const ROUND = 47;
 

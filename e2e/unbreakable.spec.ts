@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
 import { allStored, putStored } from './store.ts';
+import { test } from './test.ts';
 
 /** What the page could not catch. */
 function watch(page: Page): string[] {

@@ -8,6 +8,20 @@ export function run(command, args, options = {}) {
   return done.status ?? 1;
 }
 
+/** As {@link run}, passing on to the command the wish to end: whoever breaks a run off breaks all of it off. */
+export function runToEnd(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { stdio: ['ignore', 'inherit', 'inherit'] });
+    const pass = (signal) => child.kill(signal);
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, pass);
+    child.on('error', () => resolve(1));
+    child.on('close', (code) => {
+      for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.removeListener(signal, pass);
+      resolve(code ?? 1);
+    });
+  });
+}
+
 /** Runs a command with its output kept; answers its exit code and what it said. */
 export function runQuietly(command, args) {
   return new Promise((resolve) => {

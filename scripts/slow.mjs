@@ -1,4 +1,4 @@
-// npm run slow: what takes too long for every change. Properties with twenty times the cases, and in the browser the
+// npm run test:slow: what takes too long for every change. Properties with twenty times the cases, and in the browser the
 // monkey, the kills, the races of tabs, and five hundred cables. About an hour.
 import { ensureChromium, ensurePackages, must } from './setup.mjs';
 

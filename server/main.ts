@@ -98,17 +98,41 @@ function listen(app: express.Express, port: number): Promise<Server> {
   });
 }
 
+const LOOKS_EVERY_MS = 1000;
+/** Stops serving once another process is gone: one that was killed cannot say so. */
+function endWith(pid: number, server: Server): void {
+  const isThere = () => {
+    try {
+      return process.kill(pid, 0);
+    } catch {
+      return false;
+    }
+  };
+  const looking = setInterval(() => {
+    if (isThere()) return;
+    clearInterval(looking);
+    server.closeAllConnections();
+    server.close();
+  }, LOOKS_EVERY_MS);
+  server.on('close', () => clearInterval(looking));
+}
+
 /**
  * Starts the server on this machine only: the application, and the stand-ins for instruments.
  *
  * @param args `--port N` (another free port is taken when it is in use), `--exact` to fail instead, `--speed N` to let
- *   the clock of the stand-ins run N times as fast
+ *   the clock of the stand-ins run N times as fast, `--while PID` to end with that process, however it ended
  * @param root the folder the application was built into
  */
 export async function serve(args: string[], root = BUILT): Promise<{ url: string; server: Server }> {
   const { values } = parseArgs({
     args,
-    options: { port: { type: 'string' }, exact: { type: 'boolean' }, speed: { type: 'string' } },
+    options: {
+      port: { type: 'string' },
+      exact: { type: 'boolean' },
+      speed: { type: 'string' },
+      while: { type: 'string' },
+    },
   });
   const asked = values.port ?? String(DEFAULT_PORT);
   const port = Number(asked);
@@ -122,6 +146,7 @@ export async function serve(args: string[], root = BUILT): Promise<{ url: string
     if (error.code !== 'EADDRINUSE' || values.exact) throw error;
     return listen(app, 0);
   });
+  if (values.while !== undefined) endWith(Number(values.while), server);
   serveStandIns(server, { faults: readFaults(FAULTS), speed, seed: SEED });
   const { port: taken } = server.address() as AddressInfo;
   return { url: `http://${HOST}:${taken}/`, server };

@@ -153,7 +153,7 @@ export function valid<T>(schema: core.ZodMiniType<T>): fc.Arbitrary<T> {
   return drawn() as fc.Arbitrary<T>;
 }
 
-/** How many cases a property draws: hundreds with every test, thousands when there is time (`npm run slow`). */
+/** How many cases a property draws: hundreds with every test, thousands when there is time (`npm run test:slow`). */
 export const cases = (usual: number): number => usual * Number(process.env['CASES_TIMES'] ?? 1);
 
 /** Any job that the reader takes. */
