@@ -1,5 +1,6 @@
 import { sizeLabel } from './model/tables/size.ts';
 import { type Finding, worst } from './finding/finding.ts';
+import { isAbout } from './finding/topics.ts';
 import { type Cable, type Stage, STAGES } from './model/cable.ts';
 import { heaviestStepA } from './sizing/loadIn.ts';
 import { figure } from './model/units/figure.ts';
@@ -95,7 +96,7 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
   },
 
   fit(_, __, all) {
-    const own = all.filter(({ id }) => id.startsWith('torque.'));
+    const own = all.filter(isAbout('torque'));
     const torque = ({ value, limit }: Finding) =>
       value !== null ? figure(value, '', 0) : limit?.kind === 'window' ? `${limit.least}–${limit.most}` : '';
     return {

@@ -21,7 +21,7 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
       stated(
         {
           ...facts,
-          id: 'cut',
+          topic: 'cut',
           title: say`Cut length`,
           value: null,
           because: say`Each lug adds the distance from its hole to its barrel: choose both lugs first.`,
@@ -43,7 +43,7 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
   const ends = stated(
     {
       ...facts,
-      id: 'finished',
+      topic: 'finished',
       title: say`Finished, stud to stud`,
       value: lengths.finishedMm,
       because: say`The route as it lies, and the slack for the next remake.`,
@@ -67,7 +67,7 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
     stated(
       {
         ...facts,
-        id: 'cut',
+        topic: 'cut',
         title: say`Cut length`,
         value: lengths.cutMm,
         because: isTooShort
@@ -91,7 +91,7 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
     stated(
       {
         ...facts,
-        id: 'second-mark',
+        topic: 'second-mark',
         title: say`Cut for end ${second}, ${first} bolted on`,
         value: lengths.secondMarkMm,
         because: say`From the centre of stud ${first} along the laid cable to where ${second}’s barrel will end.`,

@@ -33,7 +33,7 @@ function bends(run: Run, at: Assessment): Finding[] {
   return [
     atLeast(
       {
-        id: 'bend',
+        topic: 'bend',
         stage: 'run',
         title: say`Tightest bend`,
         value: tight.radiusMm,
@@ -61,7 +61,7 @@ function supports(everyMm: number | undefined): Finding[] {
   return [
     atMost(
       {
-        id: 'supports',
+        topic: 'supports',
         stage: 'run',
         title: say`Supports apart`,
         value: everyMm,
@@ -84,7 +84,8 @@ function supports(everyMm: number | undefined): Finding[] {
 function rubs({ what, atMm }: { what: string; atMm: number }, i: number, braided: boolean): Finding {
   return stated(
     {
-      id: `rub-${i + 1}`,
+      topic: 'rub',
+      part: i + 1,
       stage: 'run',
       title: say`Rubs: ${what}`,
       value: atMm,
@@ -115,7 +116,7 @@ function zones(run: Run): Finding[] {
   return [
     stated(
       {
-        id: 'zone',
+        topic: 'zone',
         stage: 'run',
         title: say`Hottest: ${hottest.what}`,
         value: hottest.ambientC,
@@ -147,7 +148,7 @@ function measured(run: Run): Finding[] {
   return [
     stated(
       {
-        id: 'route',
+        topic: 'route',
         stage: 'run',
         title: say`Along the route`,
         value: computed,

@@ -13,7 +13,7 @@ import {
 } from './finding.ts';
 
 const facts = (value: number): Facts => ({
-  id: 'x',
+  topic: 'fill',
   stage: 'gauge',
   title: 'X',
   value,

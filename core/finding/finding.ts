@@ -1,7 +1,7 @@
-import type { EndName } from '../model/end.ts';
 import type { Stage } from '../model/cable.ts';
 import { figure, type Unit } from '../model/units/figure.ts';
 import { say } from '../words/say.ts';
+import { idOf, type Subject, type Topic } from './topics.ts';
 
 /** From bad to good the order is fails, unproved, watch, holds: the worst decides. */
 export type State = 'holds' | 'watch' | 'fails' | 'unproved';
@@ -30,10 +30,11 @@ export interface Needs {
 }
 
 /** One thing known, or not known, about a cable: a value, a limit, a margin and a reason. */
-export interface Finding {
+export interface Finding extends Subject {
+  /** Its name among the findings of its cable, see {@link idOf}: it is stored, and never taken apart. */
   readonly id: string;
+  readonly topic: Topic;
   readonly stage: Stage;
-  readonly end?: EndName;
   readonly title: string;
   /** Null where it is not known. */
   readonly value: number | null;
@@ -63,7 +64,10 @@ export interface Finding {
 }
 
 /** What every finding is given; the builders below add limit, use, margin and state. */
-export type Facts = Omit<Finding, 'value' | 'limit' | 'use' | 'margin' | 'state' | 'binds' | 'because'> & {
+export type Facts = Omit<
+  Finding,
+  'id' | 'value' | 'limit' | 'use' | 'margin' | 'state' | 'binds' | 'because'
+> & {
   readonly value: number;
   readonly because?: string;
 };
@@ -79,6 +83,7 @@ const useOfMost = (value: number, most: number, zero: number) =>
 /** What no formula can answer is not proved, whatever the limit: a verdict is never better than what is known. */
 const noAnswer = ({ because: _, ...facts }: Omit<Facts, 'value'>): Finding => ({
   ...facts,
+  id: idOf(facts),
   value: null,
   state: 'unproved',
   because: say`No figure follows from what is given here: something in it cannot be.`,
@@ -89,6 +94,7 @@ const judged = (facts: Facts, limit: Limit, use: number, because: string, state?
   const own = state ?? stateOf(use);
   return {
     ...facts,
+    id: idOf(facts),
     limit,
     use,
     margin: 1 - use,
@@ -149,7 +155,9 @@ export function stated(
   facts: Omit<Facts, 'because' | 'value'> & { value: number | null; because: string },
   state: State,
 ): Finding {
-  return facts.value === null || Number.isFinite(facts.value) ? { ...facts, state } : noAnswer(facts);
+  return facts.value === null || Number.isFinite(facts.value)
+    ? { ...facts, id: idOf(facts), state }
+    : noAnswer(facts);
 }
 
 /** What is missing: never a pass. */
@@ -157,7 +165,7 @@ export function notProved(
   facts: Omit<Facts, 'because' | 'value'> & { because: string },
   limit?: Limit,
 ): Finding {
-  return { ...facts, value: null, ...(limit && { limit }), state: 'unproved' };
+  return { ...facts, id: idOf(facts), value: null, ...(limit && { limit }), state: 'unproved' };
 }
 
 /** A simulated reading shows what it would mean, and counts as not proved. */
@@ -176,7 +184,7 @@ export function simulated(finding: Finding): Finding {
  * one is read.
  */
 export interface Judged {
-  readonly id: string;
+  readonly topic: Topic;
   readonly state: State;
   readonly binds: boolean;
   /** It is not proved because nothing is known to hold it against: no other size would change that. */
@@ -186,7 +194,7 @@ export interface Judged {
 
 /** What {@link atMost} would say of a value, judged now and written later. */
 export function judgeAtMost(
-  id: string,
+  topic: Topic,
   value: number,
   most: number,
   zero: number,
@@ -194,14 +202,14 @@ export function judgeAtMost(
 ): Judged {
   const use = useOfMost(value, most, zero);
   const state = Number.isFinite(use) ? stateOf(use) : 'unproved';
-  return { id, state, binds: bindsAt(use, state), write: () => atMost(facts(), most, zero) };
+  return { topic, state, binds: bindsAt(use, state), write: () => atMost(facts(), most, zero) };
 }
 
 /** A finding that is written already. */
 export function asJudged(finding: Finding): Judged {
   const isOpen = finding.state === 'unproved' && finding.limit === undefined;
   return {
-    id: finding.id,
+    topic: finding.topic,
     state: finding.state,
     binds: finding.binds ?? false,
     isOpen,

@@ -9,6 +9,7 @@ import { meetsWord } from '../model/posts.ts';
 import { capital } from '../words/capital.ts';
 import { digits, figure } from '../model/units/figure.ts';
 import { FUSE_PLACES, FUSES } from '../model/tables/fuses.ts';
+import { isAbout } from '../finding/topics.ts';
 import type { Finding } from '../finding/finding.ts';
 import { named } from '../proof/verdict.ts';
 import { supportPlan } from '../cutting/supports.ts';
@@ -256,7 +257,7 @@ const TIGHT = 'live.tight';
  * @param findings all of the cable, see `workUpCable`
  */
 export function standsAgainst(findings: readonly Finding[]): Finding[] {
-  const isTorque = ({ id }: Finding) => id.startsWith('torque.');
+  const isTorque = isAbout('torque');
   const own = findings.filter((finding) => finding.stage !== 'fit' || isTorque(finding));
   return [
     ...own.filter(({ state }) => state === 'fails'),
@@ -285,7 +286,7 @@ export function mayTick(
   if (missing) return say`In order: “${missing.title}” comes before it.`;
   const from = (first: string) => at >= plan.live.findIndex((check) => check.id === first);
   const against = standsAgainst(findings);
-  const loose = from(TIGHT) ? against.find((finding) => finding.id.startsWith('torque.')) : undefined;
+  const loose = from(TIGHT) ? against.find(isAbout('torque')) : undefined;
   if (loose) return say`Torque of end ${loose.end} first, measured on the stud: ${loose.because}`;
   const [first] = from(LIVE_FROM) ? against : [];
   if (!first) return null;

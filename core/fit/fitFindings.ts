@@ -26,7 +26,7 @@ function supportFinding(cable: Cable): Finding {
   // As planned it is never over, so there is no margin to watch.
   return stated(
     {
-      id: 'support-plan',
+      topic: 'support-plan',
       stage: 'fit',
       title: say`Between supports`,
       value: everyMm,
@@ -52,7 +52,7 @@ function listFinding({ cable }: ProofSubject, work: ToFit): Finding {
   const ticks = standingTicks(cable);
   const missing = checks.filter(({ id }) => !ticks.some(({ check }) => check === id));
   const facts = {
-    id: 'fit-list',
+    topic: 'fit-list' as const,
     stage: 'fit' as const,
     title: say`Checks while fitting`,
     unit: '' as const,

@@ -33,7 +33,7 @@ function contact(subject: ProofSubject, name: EndName): Finding {
   const last = readings.at(-1);
   const amps = last?.amps ?? subject.ratedA ?? 100;
   const check: Check = {
-    id: `face-drop.${name}`,
+    topic: 'face-drop' as const,
     title: say`Contact on the stud`,
     unit: 'mV',
     decimals: 2,
@@ -108,7 +108,7 @@ function wholeDrop(subject: ProofSubject): Finding {
   const copper = resistancePerMetre(size, tinned, copperC) * lengthMm;
   const should = copper + 2 * CONTACT;
   const facts = {
-    id: 'run-drop',
+    topic: 'run-drop' as const,
     stage: 'fit' as const,
     title: say`Stud to stud, rated load`,
     unit: 'mV' as const,

@@ -13,7 +13,7 @@ export function torqueFindings(subject: ProofSubject): Finding[] {
     const stud = end.meets.kind === 'stud' ? end.meets.stud : (end.lug?.stud ?? end.spec.stud);
     const [least, most] = STUDS[stud].torqueNm;
     const check: Check = {
-      id: `torque.${end.name}`,
+      topic: 'torque',
       title: say`Torque`,
       unit: 'N·m',
       decimals: 1,

@@ -16,7 +16,7 @@ export const huntFindings = (hunt: Hunt): Finding[] => [sumFinding(hunt), sagFin
 /** The two voltages against all that was read between them. */
 function sumFinding(hunt: Hunt): Finding {
   const facts = {
-    id: 'hunt-sum',
+    topic: 'hunt-sum' as const,
     stage: 'fit' as const,
     title: say`Sum is off by`,
     unit: 'mV' as const,
@@ -66,7 +66,7 @@ function sagFinding(hunt: Hunt): Finding {
   const share = SAG_SHARE[hunt.test];
   const { restV = 0, loaded } = hunt;
   const facts = {
-    id: 'hunt-sag',
+    topic: 'hunt-sag' as const,
     stage: 'fit' as const,
     title: say`Source sags by`,
     unit: 'V' as const,

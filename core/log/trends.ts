@@ -1,4 +1,5 @@
 import type { Finding, Work } from '../finding/finding.ts';
+import { idOf } from '../finding/topics.ts';
 import { END_NAMES } from '../model/end.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import type { Shop } from '../model/shop.ts';
@@ -172,8 +173,10 @@ export function controlFinding(measure: TrendMeasure, values: readonly number[],
   const last = values.at(-1) ?? control.mean;
   const signals = signalsOf(values, control);
   const fresh = signals.findLast(({ to }) => to === values.length - 1);
+  const subject = { topic: 'trend', part: measure } as const;
   return {
-    id: `trend-${measure}`,
+    ...subject,
+    id: idOf(subject),
     stage: 'prove',
     title: say`${title}, the latest`,
     value: last,

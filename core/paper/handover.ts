@@ -110,7 +110,7 @@ function endsDoc(job: Job, cables: readonly WorkedCable[]): ListDoc {
         rows: cables.flatMap(({ cable, work }) =>
           END_NAMES.map((name) => {
             const end = work.ends[name];
-            const torque = work.findings.find(({ id }) => id === `torque.${name}`);
+            const torque = work.findings.find(({ topic, end: of }) => topic === 'torque' && of === name);
             const limit = torque?.limit;
             return [
               `${cable.tag} ${name}`,

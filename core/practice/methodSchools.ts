@@ -1,3 +1,4 @@
+import { isAbout } from '../finding/topics.ts';
 import type { CableWork } from '../cableWork.ts';
 import { type Finding, type State, worst, worstFirst } from '../finding/finding.ts';
 import type { Cable } from '../model/cable.ts';
@@ -19,8 +20,21 @@ export interface MethodSchool {
 }
 
 /** Findings that depend on how the lug is held. */
-const ABOUT_METHOD =
-  /^(packing|compaction|trial|tool|crimps|solder-|creep|torch|flux|tinned-first|cast|metal)/;
+const isAboutMethod = isAbout(
+  ...([
+    'packing',
+    'compaction',
+    'trial',
+    'tool',
+    'crimps',
+    'creep',
+    'torch',
+    'flux',
+    'cast',
+    'metal',
+  ] as const),
+  ...(['solder-flex', 'solder-heat', 'solder-hold', 'solder-mass', 'tinned-first'] as const),
+);
 
 /** Every school tried on this end, so that they can be seen side by side. */
 export function methodSchools(
@@ -47,7 +61,7 @@ export function methodSchools(
       stacks: work.stacks,
       onPost: { A: 1, B: 1 },
       today: null,
-    }).filter(({ id }) => ABOUT_METHOD.test(id));
+    }).filter(isAboutMethod);
     return {
       method,
       state: worst(findings.map(({ state }) => state)),
@@ -62,5 +76,6 @@ export function methodSchools(
 }
 
 /** What is worth saying: what does not hold, and the figures of the solder. */
-const isTold = ({ id, state }: Finding, method: Method) =>
-  state !== 'holds' || (method === 'crimp' ? /^packing/ : /^(solder-hold|solder-mass|torch)/).test(id);
+const isSolderFigure = isAbout('solder-hold', 'solder-mass', 'torch');
+const isTold = (finding: Finding, method: Method) =>
+  finding.state !== 'holds' || (method === 'crimp' ? finding.topic === 'packing' : isSolderFigure(finding));

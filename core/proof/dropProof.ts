@@ -27,7 +27,7 @@ export function jointDrop(subject: ProofSubject, end: ResolvedEnd): Finding {
   const amps = last?.amps ?? subject.ratedA ?? 100;
   const span = ((perMetre(subject, 20) * barrelMm) / 1000) * amps * (WATCH_INDEX - GOOD_INDEX);
   const check: Check = {
-    id: `drop.${end.name}`,
+    topic: 'drop',
     title: say`Loaded drop`,
     unit: 'mV',
     decimals: 2,
@@ -75,7 +75,7 @@ export function lengthDrop(subject: ProofSubject): Finding {
     (perMetre(subject, copperC) * amps * spanMm) / 1000;
   const last = readings.at(-1);
   const check: Check = {
-    id: 'drop-length',
+    topic: 'drop-length',
     title: say`Loaded drop, conductor`,
     unit: 'mV',
     decimals: 1,

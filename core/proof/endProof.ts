@@ -23,7 +23,7 @@ function acrossFlats(subject: ProofSubject, end: ResolvedEnd): Finding {
   const window = die && acrossFlatsWindow(die.acrossFlatsMm);
   const asked = Math.max(end.crimps.length, 1);
   const check: Check = {
-    id: `across-flats.${end.name}`,
+    topic: 'across-flats',
     title: say`Across flats`,
     unit: 'mm',
     decimals: 2,
@@ -67,7 +67,7 @@ function acrossFlats(subject: ProofSubject, end: ResolvedEnd): Finding {
 
 function ears(subject: ProofSubject, end: ResolvedEnd): Finding {
   const check: Check = {
-    id: `ears.${end.name}`,
+    topic: 'ears',
     title: say`Ears, unfiled`,
     unit: 'mm',
     decimals: 2,
@@ -92,7 +92,7 @@ function ears(subject: ProofSubject, end: ResolvedEnd): Finding {
 function look(subject: ProofSubject, end: ResolvedEnd): Finding {
   const items = Object.keys(LOOK_ITEMS) as LookItem[];
   const check: Check = {
-    id: `look.${end.name}`,
+    topic: 'look',
     title: say`Look list`,
     unit: 'of 9',
     decimals: 0,

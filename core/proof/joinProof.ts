@@ -39,7 +39,9 @@ function sideProof(subject: ProofSubject, join: ResolvedJoin, side: EndName): Fi
   const window = join.die && acrossFlatsWindow(join.die.die.acrossFlatsMm);
   const towards = say`towards ${side}`;
   const flats: Check = {
-    id: `join-flats-${side}.${join.spec.id}`,
+    topic: 'join-flats',
+    part: side,
+    join: join.spec.id,
     title: say`${named(join)}, flats ${towards}`,
     unit: 'mm',
     decimals: 2,
@@ -56,7 +58,9 @@ function sideProof(subject: ProofSubject, join: ResolvedJoin, side: EndName): Fi
     },
   };
   const ears: Check = {
-    id: `join-ears-${side}.${join.spec.id}`,
+    topic: 'join-ears',
+    part: side,
+    join: join.spec.id,
     title: say`${named(join)}, ears ${towards}`,
     unit: 'mm',
     decimals: 2,
@@ -89,7 +93,8 @@ function sideProof(subject: ProofSubject, join: ResolvedJoin, side: EndName): Fi
 function pull(subject: ProofSubject, join: ResolvedJoin): Finding {
   const target = pullTargets(subject.copperMm2).leastN;
   const check: Check = {
-    id: `join-pull.${join.spec.id}`,
+    topic: 'join-pull',
+    join: join.spec.id,
     title: say`${named(join)}, pull`,
     unit: 'N',
     decimals: 0,

@@ -18,7 +18,7 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
   const readings = countingReadings(subject.cable, 'joint', end.name);
   const last = readings.at(-1);
   const check: Check = {
-    id: `joint.${end.name}`,
+    topic: 'joint',
     title: say`Joint index`,
     unit: '',
     decimals: 2,

@@ -8,19 +8,18 @@ import {
   stated,
   worstFirst,
 } from '../finding/finding.ts';
-import type { EndName } from '../model/end.ts';
+import type { Subject, Topic } from '../finding/topics.ts';
 import type { Reading } from '../model/reading.ts';
 import type { Unit } from '../model/units/figure.ts';
 import { resolutionWords } from './resolution.ts';
 import { say } from '../words/say.ts';
 
 /** One thing to be read: how it is called, what it may be, and what to say while it is missing. */
-export interface Check {
-  readonly id: string;
+export interface Check extends Subject {
+  readonly topic: Topic;
   readonly title: string;
   readonly unit: Unit;
   readonly decimals: number;
-  readonly end?: EndName;
   readonly limit?: Limit;
   /** The least an instrument must tell apart for its reading to say anything. */
   readonly needs?: Needs;

@@ -1,5 +1,5 @@
 import { areaMm2 } from '../model/tables/size.ts';
-import { type Finding, stated } from '../finding/finding.ts';
+import { type Facts, type Finding, stated } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { digits, figure } from '../model/units/figure.ts';
@@ -26,7 +26,7 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
   const hang = (force: number) => `${figure(force, 'N', 0)}, ${figure(kilogramsToHang(force), 'kg', 1)}`;
   const wantsSample = asked > targets.leastN + READ_N;
   const check: Check = {
-    id: `pull.${end.name}`,
+    topic: 'pull',
     title: say`Pull, one minute`,
     unit: 'N',
     decimals: 0,
@@ -70,7 +70,7 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
 /** What one pull says, against the force it was to hold. */
 export function pulled(
   { held, forceN, heldS = HOLD_S, sample }: Pick<ReadingOf<'pull'>, 'held' | 'forceN' | 'heldS' | 'sample'>,
-  facts: Omit<Finding, 'value' | 'state' | 'because'>,
+  facts: Omit<Facts, 'value'>,
   targetN: number,
 ): Finding {
   const judged = { ...facts, value: forceN };

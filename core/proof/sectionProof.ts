@@ -34,7 +34,7 @@ export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding |
     return outline > wall ? packingFromVoid(voidShare, outline, wall) : null;
   };
   const check: Check = {
-    id: `section.${end.name}`,
+    topic: 'section',
     title: say`Section, packing κ`,
     unit: '',
     decimals: 2,

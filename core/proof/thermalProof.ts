@@ -15,7 +15,7 @@ export function thermalProof(subject: ProofSubject, end: ResolvedEnd): Finding {
   const readings = countingReadings(subject.cable, 'thermal', end.name);
   const last = readings.at(-1);
   const check: Check = {
-    id: `thermal.${end.name}`,
+    topic: 'thermal',
     title: say`Warmth under load`,
     unit: 'K',
     decimals: 1,

@@ -29,7 +29,7 @@ function resistance(subject: ProofSubject): Finding {
   const expected = expectedAt(copperC);
   const most = expected.totalOhm * 1000;
   const check: Check = {
-    id: 'resistance',
+    topic: 'resistance',
     title: say`Resistance, whole`,
     unit: 'mΩ',
     decimals: 3,
@@ -72,7 +72,7 @@ function insulation(subject: ProofSubject): Finding {
   const { systemV } = subject.cable.run;
   const row = insulationRow(systemV);
   const check: Check = {
-    id: 'insulation',
+    topic: 'insulation',
     title: say`Insulation, whole`,
     unit: 'MΩ',
     decimals: 1,

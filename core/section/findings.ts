@@ -14,7 +14,7 @@ export interface SawnCrimp {
   readonly acrossFlatsMm: number;
 }
 
-const about = (id: string, title: string) => ({ id: `section-${id}`, stage: 'prove', title }) as const;
+const about = (part: string, title: string) => ({ topic: 'section', part, stage: 'prove', title }) as const;
 
 /**
  * What a measured section says: its air, the largest patch of it, and how tightly the strands are packed where lug

@@ -1,3 +1,4 @@
+import type { Subject, Topic } from '../finding/topics.ts';
 import { type Finding, stated } from '../finding/finding.ts';
 import type { Run } from '../model/run.ts';
 import { stretchesOf } from './governingRun.ts';
@@ -30,14 +31,14 @@ export function askFindings(run: Run): Finding[] {
 }
 
 const asked = (
-  id: string,
+  about: Subject & { readonly topic: Topic },
   title: string,
   state: 'unproved' | 'watch',
   says: { because: string; remedy: string; formula: string; figures: string },
 ): Finding =>
   stated(
     {
-      id,
+      ...about,
       stage: 'run',
       title,
       value: null,
@@ -64,7 +65,7 @@ function lowestBattery(run: Run): Finding[] {
   const title = say`Lowest battery voltage`;
   if (lowestV > volts) {
     return [
-      asked('asks-lowest', title, 'unproved', {
+      asked({ topic: 'asks-lowest' }, title, 'unproved', {
         because: say`${figure(lowestV, 'V', 1)} is above the ${figure(volts, 'V', 1)} that it is charged to: ${figure(systemV, 'V', 1)} is reckoned with until it is given.`,
         remedy: say`Give the voltage to which the battery may fall while the load must still run.`,
         formula: say`lowest ≤ highest charging volts`,
@@ -74,7 +75,7 @@ function lowestBattery(run: Run): Finding[] {
   }
   if (lowestV < LOW_SHARE * systemV) {
     return [
-      asked('asks-lowest', title, 'watch', {
+      asked({ topic: 'asks-lowest' }, title, 'watch', {
         because: say`${figure(lowestV, 'V', 1)} is a battery far beyond empty: the amps are as many as that makes them.`,
         remedy: say`Look at the figure, or at the system voltage.`,
         formula: say`lowest ≥ ${LOW_SHARE} × nominal`,
@@ -90,7 +91,7 @@ function engineAir(run: Run): Finding[] {
   if (!cool) return [];
   const { ambientC } = cool.run;
   return [
-    asked('asks-engine-air', say`Air of the engine space`, 'watch', {
+    asked({ topic: 'asks-engine-air' }, say`Air of the engine space`, 'watch', {
       because: say`${figure(ambientC, '°C', 0)} in an engine space: ${figure(ENGINE_SPACE_C, '°C', 0)} is reckoned with, as while the engine runs.`,
       remedy: say`Give the air there with the engine running, or say that it is no engine space.`,
       formula: say`air of an engine space ≥ ${figure(ENGINE_SPACE_C, '°C', 0)}`,
@@ -105,7 +106,7 @@ function cells(run: Run): Finding[] {
     const each = run.systemV / source.inSeries;
     if (each >= CELL_V.least && each <= CELL_V.most) return [];
     return [
-      asked(i === 0 ? 'asks-cells' : 'asks-cells-B', say`Cells in series`, 'unproved', {
+      asked({ topic: 'asks-cells', ...(i > 0 && { part: 'B' }) }, say`Cells in series`, 'unproved', {
         because: say`${source.inSeries} cells in series on ${figure(run.systemV, 'V', 1)} would be ${figure(each, 'V', 2)} each: no cell is.`,
         remedy: say`Give how many cells stand in series: six of lead or four of LFP make 12 V.`,
         formula: say`U_nominal ÷ cells between ${digits(CELL_V.least, 1)} and ${digits(CELL_V.most, 1)} V`,

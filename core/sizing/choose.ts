@@ -1,5 +1,6 @@
 import { areaMm2, sameSize, type ConductorSize } from '../model/tables/size.ts';
 import { type Finding, type Judged, type State, worst } from '../finding/finding.ts';
+import { isAbout } from '../finding/topics.ts';
 import type { Cable } from '../model/cable.ts';
 import { END_NAMES } from '../model/end.ts';
 import type { Fuse } from '../model/run.ts';
@@ -56,10 +57,10 @@ interface Tried {
 
 /** A duty that is still being worked out may yet burn any size. */
 const isPending = ({ limits }: Tried) =>
-  limits.some(({ id, state }) => id === 'duty-peak' && state === 'unproved');
+  limits.some(({ topic, state }) => topic === 'duty-peak' && state === 'unproved');
 
 /** Limits that a size must not merely not fail: its fuse must guard it, and its drop not be too much. */
-const MUST_HOLD = /^(guards|drop$|duty-drop$)/;
+const mustHold = isAbout('guards', 'drop', 'duty-drop');
 
 /**
  * Whether a size may be proposed: nothing fails, and its fuse protects it, or somebody answers for that. Where no
@@ -70,7 +71,7 @@ function passes(tried: Tried): boolean {
   return (
     candidate.state !== 'fails' &&
     !isPending(tried) &&
-    !limits.some(({ id, state, isOpen }) => MUST_HOLD.test(id) && state === 'unproved' && !isOpen)
+    !limits.some((limit) => mustHold(limit) && limit.state === 'unproved' && !limit.isOpen)
   );
 }
 const isProvable = (tried: Tried) => passes(tried) && tried.candidate.state !== 'unproved';
@@ -155,7 +156,7 @@ export function chooseSize(
     const at = assess(own, kind, cableSize, practice, followDuty);
     const limits = sizeLimits(at, own, kind, practice);
     // A fault that is not known does not make a size wrong.
-    const deciding = limits.filter(({ id, state }) => !id.startsWith('survives') || state === 'fails');
+    const deciding = limits.filter(({ topic, state }) => topic !== 'survives' || state === 'fails');
     const state = worst(deciding.map((limit) => limit.state));
     return { candidate: { at, state, binds: deciding.some(({ binds }) => binds) }, limits };
   };

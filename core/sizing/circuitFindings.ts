@@ -24,28 +24,28 @@ export function circuitFindings(given: Run, { mates }: Pick<RunContext, 'mates'>
   if (given.return.kind !== 'circuit' || mates.length === 0) return [];
   const compared = [
     {
-      id: 'circuit-amps',
+      topic: 'circuit-amps' as const,
       title: say`Amps of the circuit`,
       unit: 'A' as const,
       own: nominalAmps(given.load),
       of: (mate: Mate) => mate.amps,
     },
     {
-      id: 'circuit-duty',
+      topic: 'circuit-duty' as const,
       title: say`Heaviest step of the circuit`,
       unit: 'A' as const,
       own: heaviestStepA(given.duty),
       of: (mate: Mate) => mate.heaviestA,
     },
     {
-      id: 'circuit-volts',
+      topic: 'circuit-volts' as const,
       title: say`Volts of the circuit`,
       unit: 'V' as const,
       own: given.systemV,
       of: (mate: Mate) => mate.systemV,
     },
   ];
-  return compared.flatMap(({ id, title, unit, own, of }) => {
+  return compared.flatMap(({ topic, title, unit, own, of }) => {
     const values = mates.map((mate) => ({ tag: mate.tag, value: of(mate) }));
     const far = values.filter(({ value }) => Math.abs(value - own) > ALIKE_SHARE * Math.max(value, own));
     if (far.length === 0) return [];
@@ -54,7 +54,7 @@ export function circuitFindings(given: Run, { mates }: Pick<RunContext, 'mates'>
     return [
       atMost(
         {
-          id,
+          topic,
           stage: 'run',
           title,
           value: Math.max(...all),

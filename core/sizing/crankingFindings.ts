@@ -57,7 +57,7 @@ export function crankingLimits(at: Assessment, context: RunContext, kind: CableK
   const percent = ((amps * ohm) / run.systemV) * 100;
   return [
     judgeAtMost('cranking-drop', percent, duty.dropPercent, 0, () => ({
-      id: 'cranking-drop',
+      topic: 'cranking-drop',
       stage: 'gauge',
       title: say`Surge drop, cold`,
       value: percent,
@@ -102,7 +102,7 @@ function amps(at: Assessment, { run }: RunContext): Finding {
   const { coldestC } = run;
   const atC = coldestC ?? WARM_C;
   const facts: Facts = {
-    id: 'cranking-amps',
+    topic: 'cranking-amps',
     stage: 'gauge',
     title: say`Cranking, cold`,
     value: warmA * coldAt(atC).asks,
@@ -151,7 +151,7 @@ function volts(at: Assessment, context: RunContext, kind: CableKind): Finding[] 
   return [
     stated(
       {
-        id: 'cranking-volts',
+        topic: 'cranking-volts',
         stage: 'gauge',
         title: say`Volts at the starter, cold`,
         value: left,

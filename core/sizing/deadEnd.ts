@@ -138,7 +138,7 @@ export function deadEndFindings(
   return [
     stated(
       {
-        id: 'dead-end',
+        topic: 'dead-end',
         stage: 'gauge',
         title: say`What would do`,
         value: null,

@@ -83,7 +83,7 @@ function noOperatingPoint(at: Assessment, { run }: RunContext): Finding {
   const most = volts ** 2 / (4 * ohm);
   return stated(
     {
-      id: 'drop',
+      topic: 'drop',
       stage: 'gauge',
       title: say`Power at the load`,
       value: null,
@@ -134,7 +134,7 @@ function dropFacts(at: Assessment, context: RunContext, kind: CableKind, current
   }[run.return.kind]();
   const side = parallel > 1 ? say` ÷ ${parallel} side by side` : '';
   return {
-    id: 'drop',
+    topic: 'drop',
     stage: 'gauge',
     title: say`Drop at the load`,
     value: at.dropPercent,
@@ -154,7 +154,7 @@ function dropFacts(at: Assessment, context: RunContext, kind: CableKind, current
 }
 
 const LOAD_VOLTS = {
-  id: 'load-volts',
+  topic: 'load-volts',
   stage: 'gauge',
   title: say`Volts at the load`,
   unit: 'V',

@@ -1,3 +1,4 @@
+import type { Topic } from '../finding/topics.ts';
 import type { Finding } from '../finding/finding.ts';
 import type { EndName } from '../model/end.ts';
 import type { Fuse } from '../model/run.ts';
@@ -59,8 +60,8 @@ export const fusesOf = ({ run, places, mates }: RunContext): readonly Fuse[] =>
   run.fuses.length > 0 ? run.fuses : guardOf(places, mates);
 
 /** What every finding about one fuse starts with. */
-export const about = (fuse: Fuse, key: string, title: string) =>
-  ({ id: `${key}.${fuse.end}`, stage: 'gauge', end: fuse.end, title }) as const;
+export const about = (fuse: Fuse, key: Topic, title: string) =>
+  ({ topic: key, stage: 'gauge', end: fuse.end, title }) as const;
 
 /** Why nothing can be said of a short at an end. */
 export const whyNoView = ({ run }: RunContext, end: EndName | undefined, unknown: string): string =>

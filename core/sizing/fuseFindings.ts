@@ -60,7 +60,7 @@ function unfused(at: Assessment, context: RunContext, kind: CableKind): Finding 
   const { run } = context;
   const view = strongest(at, context, kind);
   const facts = {
-    id: 'short',
+    topic: 'short',
     stage: 'gauge',
     title: say`A short, no fuse`,
     unit: 's',

@@ -32,7 +32,7 @@ function settledFacts(
   const cable = thermalCable(kind, at);
   const side = parallel > 1 ? say` ÷ ${parallel} side by side` : '';
   return {
-    id: 'settled',
+    topic: 'settled',
     stage: 'gauge',
     title: say`Conductor, held`,
     unit: '°C',
@@ -103,7 +103,7 @@ function surgeDrop(at: Assessment, worked: DutyAssessment, systemV: number): Fac
   const { heaviestA, cycle, spenders, dropPercent } = worked;
   const ohm = totalOhm(spenders);
   return {
-    id: 'duty-drop',
+    topic: 'duty-drop',
     stage: 'gauge',
     title: say`Surge drop`,
     value: dropPercent,
@@ -136,7 +136,7 @@ function surgePeak(
   kind: CableKind,
 ): Omit<Facts, 'value'> {
   return {
-    id: 'duty-peak',
+    topic: 'duty-peak',
     stage: 'gauge',
     title: say`Surge, hottest`,
     unit: '°C',

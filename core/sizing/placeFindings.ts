@@ -66,7 +66,8 @@ interface Suits {
 function suits({ id, title, misfit, stands }: Suits, kind: CableKind): Finding {
   return stated(
     {
-      id: `suits-${id}`,
+      topic: 'suits',
+      part: id,
       stage: 'gauge',
       title: say`Suits: ${title}`,
       value: null,
@@ -90,7 +91,8 @@ function voltage(run: Run, kind: CableKind): Finding {
   const { volts, how } = chargedTo(run);
   return stated(
     {
-      id: 'suits-volts',
+      topic: 'suits',
+      part: 'volts',
       stage: 'gauge',
       title: say`Rated for the volts`,
       value: kind.ratedV,

@@ -14,7 +14,7 @@ export function runFindings(run: Run, at: Assessment): Finding[] {
 
 function current(run: Run, at: Assessment): Finding {
   const { load } = run;
-  const facts = { id: 'current', stage: 'run', title: say`Amps drawn`, unit: 'A', decimals: 1 } as const;
+  const facts = { topic: 'current', stage: 'run', title: say`Amps drawn`, unit: 'A', decimals: 1 } as const;
   if (load.kind === 'amps') {
     const isIdle = load.amps === 0 && !run.duty;
     const surgeA = load.amps === 0 ? heaviestStepA(run.duty) : 0;
@@ -69,7 +69,7 @@ function surroundings(run: Run, at: Assessment): Finding {
   const placing = PLACINGS[run.placing].title;
   return stated(
     {
-      id: 'placing',
+      topic: 'placing',
       stage: 'run',
       title: say`Amps left by its place`,
       value: at.placing * 100,

@@ -1,3 +1,4 @@
+import type { Topic } from '../finding/topics.ts';
 import { INCH_SMALL_CRAFT } from '../model/tables/inchSmallCraft.ts';
 import { METRIC_SMALL_CRAFT } from '../model/tables/metricSmallCraft.ts';
 import {
@@ -60,22 +61,24 @@ const nothingLeft = (allowed: number) =>
     : {};
 
 function table(school: 'inch' | 'metric', source: string, at: Assessment): Judged {
-  const id = `amps-${school}`;
+  const topic = `amps-${school}` as const;
   const allowed = allowedBy(at, school);
   if (allowed === null) {
     const because = say`Outside this table: it says nothing about this cable.`;
     return asJudged(
       stated(
-        { ...tableFacts(id, school, source, at, 0), because, remedy: say`Go by another school.` },
+        { ...tableFacts(topic, school, source, at, 0), because, remedy: say`Go by another school.` },
         'unproved',
       ),
     );
   }
-  return judgeAtMost(id, countedAmps(at), allowed, 0, () => tableFacts(id, school, source, at, allowed));
+  return judgeAtMost(topic, countedAmps(at), allowed, 0, () =>
+    tableFacts(topic, school, source, at, allowed),
+  );
 }
 
 function tableFacts(
-  id: string,
+  topic: Topic,
   school: 'inch' | 'metric',
   source: string,
   at: Assessment,
@@ -84,7 +87,7 @@ function tableFacts(
   const reading = at[school];
   const basis = reading?.columnC === 60 && school === 'metric' ? say`this column rests on 45 °C air; ` : '';
   return {
-    id,
+    topic,
     stage: 'gauge',
     title: say`By ${word(school)} table`,
     value: countedAmps(at),
@@ -108,7 +111,7 @@ function tableFacts(
 function heat(at: Assessment): Judged {
   const allowed = allowedBy(at, 'heat') ?? 0;
   return judgeAtMost('amps-heat', countedAmps(at), allowed, 0, () => ({
-    id: 'amps-heat',
+    topic: 'amps-heat',
     stage: 'gauge',
     title: say`By heat balance`,
     value: countedAmps(at),
@@ -129,7 +132,7 @@ function heat(at: Assessment): Judged {
 function quick(at: Assessment): Finding {
   return atLeast(
     {
-      id: 'quick',
+      topic: 'quick',
       stage: 'gauge',
       title: say`Printed 3/10 %`,
       value: at.copperMm2 * at.parallel,

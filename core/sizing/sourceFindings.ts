@@ -12,7 +12,7 @@ export function bothEnds({ run }: RunContext): Finding[] {
   return [
     stated(
       {
-        id: 'both-ends',
+        topic: 'both-ends',
         stage: 'gauge',
         title: say`A fuse at each source`,
         value: null,
@@ -50,7 +50,8 @@ export function stringFuses({ run }: RunContext): Finding[] {
     return [
       stated(
         {
-          id: i === 0 ? 'string-fuses' : 'string-fuses-B',
+          topic: 'string-fuses',
+          ...(i > 0 && { part: 'B' }),
           stage: 'gauge',
           title: say`A fuse to each string${where}`,
           value: stringFuseA ?? null,

@@ -47,7 +47,7 @@ export function inspect(made: MadeEnd): Readonly<Record<FaultName, Finding>> {
     const { value, unit, decimals, because } = said;
     const state: State = fails ? 'fails' : 'holds';
     const work = { formula, substituted, source, assumes };
-    const facts = { id: `spot.${name}`, stage: 'prove' as const, title: TITLES[name], unit, decimals };
+    const facts = { topic: 'spot', part: name, stage: 'prove', title: TITLES[name], unit, decimals } as const;
     return { ...stated({ ...facts, value, because, work }, state), ...(limit && { limit }) };
   };
   return {

@@ -36,7 +36,7 @@ function takesOf(kind: string, end: ResolvedEnd, practice: HousePractice): Findi
 }
 
 const about = (end: ResolvedEnd, key: string, title: string) =>
-  ({ id: `takes-${key}.${end.name}`, stage: 'make', end: end.name, title, unit: 's', decimals: 0 }) as const;
+  ({ topic: 'takes', part: key, stage: 'make', end: end.name, title, unit: 's', decimals: 0 }) as const;
 
 function shrinking(end: ResolvedEnd, practice: HousePractice): Finding | null {
   const seconds = shrinkSeconds(end, practice);

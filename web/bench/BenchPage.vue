@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isAbout } from '../../core/finding/topics.ts';
 import { STAGE_TITLES } from './stages.ts';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -84,6 +85,7 @@ const title = computed(() => {
 const verdictSays = computed(() =>
   cable.value && work.value ? `${cable.value.tag}: ${work.value.verdict.sentence}` : '',
 );
+const isMeasuredMaking = isAbout('strip', 'sleeve-cover', 'crimps');
 const LEDGER_TITLES: Readonly<Record<Stage, string>> = {
   run: say`What the run asks`,
   gauge: say`Limits on the size`,
@@ -95,9 +97,7 @@ const LEDGER_TITLES: Readonly<Record<Stage, string>> = {
 };
 const shownFindings = computed(() =>
   stage === 'make'
-    ? (work.value?.findings.filter(
-        ({ stage: of, id }) => of === 'cut' || /^(strip|sleeve-cover|crimps)/.test(id),
-      ) ?? [])
+    ? (work.value?.findings.filter((finding) => finding.stage === 'cut' || isMeasuredMaking(finding)) ?? [])
     : findings.value,
 );
 

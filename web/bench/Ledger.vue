@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { idOf } from '../../core/finding/topics.ts';
 import { computed } from 'vue';
 import { type Finding, worstFirst } from '../../core/finding/finding.ts';
 import LedgerRow from './LedgerRow.vue';
@@ -17,7 +18,7 @@ defineEmits<{ open: [id: string | null] }>();
 const groups = computed(() => {
   const byKey = new Map<string, Finding[]>();
   for (const finding of worstFirst(findings)) {
-    const key = finding.end ? finding.id.replace(/\.[AB]$/, '') : finding.id;
+    const key = finding.end ? idOf({ topic: finding.topic, part: finding.part }) : finding.id;
     byKey.set(
       key,
       [...(byKey.get(key) ?? []), finding].sort((a, b) => a.id.localeCompare(b.id)),

@@ -18,7 +18,7 @@ import {
 } from './display.ts';
 
 const facts = (value: number, unit: Facts['unit'] = 'mm', decimals = 1): Facts => ({
-  id: 'x',
+  topic: 'fill',
   stage: 'ends',
   title: 'X',
   value,

@@ -1,8 +1,9 @@
+import type { Topic } from '../../finding/topics.ts';
 import type { Stage } from '../../model/cable.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
 
 /** What every finding of an end starts with: its id with the end's letter, its stage, and its title. */
-export function about(end: ResolvedEnd, key: string, title: string) {
+export function about(end: ResolvedEnd, key: Topic, title: string) {
   const stage: Stage = 'ends';
-  return { id: `${key}.${end.name}`, stage, end: end.name, title };
+  return { topic: key, stage, end: end.name, title };
 }

@@ -15,7 +15,7 @@ export function clockingFindings({ cable, conductor, ends, cutMm }: EndSubject):
   return [
     stated(
       {
-        id: 'clocking',
+        topic: 'clocking',
         stage: 'ends',
         title: say`Palm to palm`,
         value: cable.palmAngleDeg,

@@ -1,3 +1,4 @@
+import type { Topic } from '../../finding/topics.ts';
 import { trialsSay } from '../../words/counts.ts';
 import { TOOL_KINDS } from '../../model/tables/tools.ts';
 import { atLeast, atMost, type Finding, stated, type State } from '../../finding/finding.ts';
@@ -26,7 +27,7 @@ export function crimpFindings(end: ResolvedEnd, lug: Lug): Finding[] {
   ];
 }
 
-const plain = (end: ResolvedEnd, key: string, title: string) => ({
+const plain = (end: ResolvedEnd, key: Topic, title: string) => ({
   ...about(end, key, title),
   value: null,
   unit: '' as const,

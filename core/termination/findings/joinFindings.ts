@@ -1,3 +1,4 @@
+import type { Topic } from '../../finding/topics.ts';
 import { atMost, type Finding, stated, type State, within } from '../../finding/finding.ts';
 import { digits, figure } from '../../model/units/figure.ts';
 import { COMPACTION } from '../dies/dieOnLug.ts';
@@ -14,8 +15,9 @@ export function joinFindings(join: ResolvedJoin, finishedMm: number): Finding[] 
   return [place(join, finishedMm), fill(join, connector.boreMm), die(join), sleeve(join)];
 }
 
-const facts = (join: ResolvedJoin, key: string, title: string) => ({
-  id: `${key}.${join.spec.id}`,
+const facts = (join: ResolvedJoin, key: Topic, title: string) => ({
+  topic: key,
+  join: join.spec.id,
   stage: 'ends' as const,
   title: say`${join.title} at ${digits(join.spec.atMm / 1000, 2)} m, ${title}`,
 });

@@ -1,3 +1,4 @@
+import type { Topic } from '../../finding/topics.ts';
 import { type StudName, STUDS } from '../../model/tables/studs.ts';
 import { atLeast, atMost, type Finding, stated, type State, within } from '../../finding/finding.ts';
 import type { Lug } from '../../model/shop.ts';
@@ -32,7 +33,7 @@ export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor)
 
 /** What a lug is made of and what was done to it, where that speaks against it. */
 function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Finding[] {
-  const said = (key: string, title: string, because: string, remedy: string, state: State) =>
+  const said = (key: Topic, title: string, because: string, remedy: string, state: State) =>
     stated(
       {
         ...about(end, key, title),

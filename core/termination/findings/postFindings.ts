@@ -1,3 +1,4 @@
+import type { Topic } from '../../finding/topics.ts';
 import { type Polarity } from '../../model/shop.ts';
 import { ADAPTERS, type AdapterFacts, POST_KINDS } from '../../model/tables/posts.ts';
 import { type Finding, stated, type State } from '../../finding/finding.ts';
@@ -21,7 +22,7 @@ export function postFindings(end: ResolvedEnd, { cable, onPost }: EndSubject): F
   ];
 }
 
-const facts = (end: ResolvedEnd, key: string, title: string, substituted: readonly string[]) => ({
+const facts = (end: ResolvedEnd, key: Topic, title: string, substituted: readonly string[]) => ({
   ...about(end, key, title),
   value: null,
   unit: '' as const,

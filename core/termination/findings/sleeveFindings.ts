@@ -1,3 +1,4 @@
+import type { Topic } from '../../finding/topics.ts';
 import { SLEEVES } from '../../model/tables/sleeves.ts';
 import { atLeast, atMost, type Facts, type Finding, stated } from '../../finding/finding.ts';
 import type { Lug, Sleeve } from '../../model/shop.ts';
@@ -26,10 +27,10 @@ function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor
   const { sleeve } = fit;
   const { ratio, title } = SLEEVES[sleeve.kind];
   const facts = (
-    key: string,
+    key: Topic,
     name: string,
     value: number,
-  ): Pick<Facts, 'id' | 'stage' | 'end' | 'title' | 'value' | 'unit' | 'decimals'> => ({
+  ): Pick<Facts, 'topic' | 'stage' | 'end' | 'title' | 'value' | 'unit' | 'decimals'> => ({
     ...about(end, key, name),
     value,
     unit: 'mm',

@@ -1,3 +1,4 @@
+import { type Topic, TOPICS } from '../../../core/finding/topics.ts';
 import { type Finding, type State, worst } from '../../../core/finding/finding.ts';
 import { say } from '../../../core/words/say.ts';
 
@@ -13,17 +14,9 @@ export const PART_TITLES: Readonly<Record<EndPart, string>> = {
   way: say`Way, joins`,
 };
 
-/** Findings of each part, by the beginnings of their ids. */
-const BEGINS: Readonly<Record<EndPart, RegExp>> = {
-  lug: /^(lug|fill|wall|web|clearance|metal|drilled|plating|packing|compaction|crimps|trial|tool|strip)\b/,
-  stud: /^(stack|contact|post|adapter)/,
-  method: /^(solder|creep|torch|flux|temporary|strands|tinned|cast)/,
-  layers: /^(sleeve|layers|band|ring|polarity)/,
-  way: /^(hole|clocking|join)/,
-};
-
 /** The part a finding of the stage belongs to. */
-export const partOf = ({ id }: Finding): EndPart => END_PARTS.find((part) => BEGINS[part].test(id)) ?? 'lug';
+export const partOf = ({ topic }: Finding): EndPart =>
+  END_PARTS.find((part) => (TOPICS[part] as readonly Topic[]).includes(topic)) ?? 'lug';
 
 /** The worst state of each part. */
 export function partStates(findings: readonly Finding[]): Readonly<Record<EndPart, State>> {

@@ -40,7 +40,8 @@ const ticks = computed(() => standingTicks(cable));
 /** Why it must not be made live yet: measured, mended, or answered for by name. */
 const against = computed(() => standsAgainst(work.findings));
 const refusal = ref('');
-const findingOf = (name: EndName) => work.findings.find(({ id }) => id === `torque.${name}`);
+const findingOf = (name: EndName) =>
+  work.findings.find(({ topic, end }) => topic === 'torque' && end === name);
 const count = computed(() => {
   const checks = allChecks(plan.value);
   return say`${checks.filter(({ id }) => ticks.value.some(({ check }) => check === id)).length} of ${checks.length} ticked`;
@@ -129,7 +130,7 @@ function tick(id: string): void {
               <b>{{ finding.title }}{{ finding.end ? say` of ${finding.end}` : '' }}</b>
               {{ finding.because }}
             </span>
-            <div v-if="finding.state === 'unproved' && !finding.id.startsWith('torque.')" class="[&>p]:mt-0">
+            <div v-if="finding.state === 'unproved' && finding.topic !== 'torque'" class="[&>p]:mt-0">
               <WaiveBox :finding="finding" :cable="cable" :job-id="jobId" />
             </div>
           </li>

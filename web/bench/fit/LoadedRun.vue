@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { Finding } from '../../../core/finding/finding.ts';
+import { isAbout } from '../../../core/finding/topics.ts';
 import { computed, ref, shallowRef } from 'vue';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { END_NAMES, type EndName } from '../../../core/model/end.ts';
@@ -133,9 +135,11 @@ function take(): void {
   }
 }
 
-const RUN_IDS = /^(face-drop\.|drop\.|drop-length|thermal\.|run-drop)/;
+const ofRun = isAbout('face-drop', 'drop-length', 'thermal', 'run-drop');
+const isOfRun = (finding: Finding) =>
+  ofRun(finding) || (finding.topic === 'drop' && finding.stage === 'prove');
 const opened = ref<string | null>(null);
-const shown = computed(() => work.findings.filter(({ id }) => RUN_IDS.test(id)));
+const shown = computed(() => work.findings.filter(isOfRun));
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Topic } from '../../../core/finding/topics.ts';
 import { computed, reactive, ref } from 'vue';
 import { END_NAMES, type EndName } from '../../../core/model/end.ts';
 import { kilogramsToHang } from '../../../core/termination/dies/pullForce.ts';
@@ -19,7 +20,8 @@ const { join, work, record } = defineProps<{
   record: (measured: Measured) => boolean;
 }>();
 
-const findingOf = (key: string) => work.findings.find(({ id }) => id === `${key}.${join.spec.id}`);
+const findingOf = (about: Topic, side?: EndName) =>
+  work.findings.find(({ topic, part, join: of }) => topic === about && part === side && of === join.spec.id);
 const typed = reactive<Record<EndName, { flats: number | null; ears: number | null }>>({
   A: { flats: null, ears: null },
   B: { flats: null, ears: null },
@@ -76,9 +78,9 @@ function take(side: EndName): void {
         {{ say`Record` }}<span class="sr-only">{{ ' ' }}{{ say`the crimp towards ${side}` }}</span>
       </button>
       <p class="col-span-full flex flex-wrap gap-x-4 text-[12.5px] text-ink2">
-        <span v-for="key in [`join-flats-${side}`, `join-ears-${side}`]" :key="key" class="flex gap-2">
-          <StateMark v-if="findingOf(key)" :state="findingOf(key)?.state ?? 'unproved'" />
-          {{ findingOf(key)?.because }}
+        <span v-for="about in ['join-flats', 'join-ears'] as const" :key="about" class="flex gap-2">
+          <StateMark v-if="findingOf(about, side)" :state="findingOf(about, side)?.state ?? 'unproved'" />
+          {{ findingOf(about, side)?.because }}
         </span>
       </p>
     </div>

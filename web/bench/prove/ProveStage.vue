@@ -74,7 +74,7 @@ const fails = computed(() =>
   proof.value.some(
     (finding) =>
       finding.state === 'fails' &&
-      (finding.end === end.value || finding.id.endsWith(`.${join.value?.spec.id}`)),
+      (finding.end === end.value || (join.value && finding.join === join.value.spec.id)),
   ),
 );
 const lastRecord = computed(() => cable.records.at(-1));

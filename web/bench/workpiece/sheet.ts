@@ -1,3 +1,4 @@
+import { kindOf } from '../../../core/model/stepId.ts';
 import type { Cable, Stage } from '../../../core/model/cable.ts';
 import type { EndName } from '../../../core/model/end.ts';
 import type { Lug } from '../../../core/model/shop.ts';
@@ -103,7 +104,7 @@ export function endSheet(
 /** How far an end is made, from the steps ticked. */
 export function progressOf(cable: Cable, end: EndName, work: CableWork): EndProgress {
   const done = new Set(cable.done.map(({ step }) => step));
-  const crimps = work.steps.filter((step) => step.end === end && step.id.startsWith('crimp'));
+  const crimps = work.steps.filter((step) => step.end === end && kindOf(step.id) === 'crimp');
   return {
     crimped: crimps.length > 0 && crimps.every(({ id }) => done.has(id)),
     shrunk: done.has(`shrink.${end}`),
