@@ -2,15 +2,10 @@
  * The rooms of core in the order of the craft: each may use those before it, none those after it. "work" is the files of
  * core itself: what is known of a whole cable, made of the rooms before it.
  */
-const ROOMS = [
-  ...['lib', 'words', 'model', 'finding', 'conductor', 'sizing', 'termination', 'cutting', 'traveller'],
-  ...['proof', 'fit', 'work', 'practice', 'paper', 'log', 'hunt', 'instrument', 'section', 'training'],
-];
+const plan = require('./scripts/rooms.json');
+const ROOMS = plan.rooms.map(({ name }) => name);
 /** The rooms within a room, lowest first. */
-const WITHIN = {
-  model: ['units', 'tables', '', 'catalogue'],
-  termination: ['lugs', 'dies', 'sleeves', 'studs', 'methods', '', 'findings'],
-};
+const WITHIN = plan.within;
 const isTest = '(\\.test|Fixture)\\.ts$';
 const pathOf = (room) => (room === 'work' ? '^core/[^/]+$' : `^core/${room}/`);
 const innerOf = (room, own) => (own === '' ? `^core/${room}/[^/]+$` : `^core/${room}/${own}/`);

@@ -1,3 +1,4 @@
+import { faultSays } from '../traveller/mishaps.ts';
 import { sizeLabel } from '../model/tables/size.ts';
 import type { Finding, State } from '../finding/finding.ts';
 import type { WorkedCable } from '../cableWork.ts';
@@ -134,7 +135,7 @@ export function testRecord({ cable, work }: WorkedCable, job: string, day: strin
     rows: [...other, ...proof, ...torque].map(rowOf),
     history: [
       ...cable.reworks.map(
-        ({ at, by, end, what }) => say`${at.slice(0, 10)} ${by}: end ${end} done again, ${what}`,
+        ({ at, by, end, what }) => say`${at.slice(0, 10)} ${by}: end ${end} done again, ${faultSays(what)}`,
       ),
       ...cable.waivers.map(
         ({ at, by, finding, why }) => say`${at.slice(0, 10)} ${by}: does without ${finding}, ${why}`,

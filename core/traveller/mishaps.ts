@@ -24,9 +24,45 @@ export interface WayOut {
   readonly over?: SleeveWay['over'];
 }
 
+/** What goes wrong, as it is kept in the file, and what it is called by the reader. */
+const FAULT_WORDS = {
+  'cut too short': say`cut too short`,
+  'a layer is missing': say`a layer is missing`,
+  'strands nicked by the blade': say`strands nicked by the blade`,
+  'stripped too long': say`stripped too long`,
+  'too many strands cut': say`too many strands cut`,
+  'strands black or green': say`strands black or green`,
+  'a strand stays outside': say`a strand stays outside`,
+  'not home to the bottom': say`not home to the bottom`,
+  'it will not turn that far': say`it will not turn that far`,
+  'dies not closed': say`dies not closed`,
+  'wrong die': say`wrong die`,
+  'slipped out while closing': say`slipped out while closing`,
+  'a strand was left outside': say`a strand was left outside`,
+  'dies did not close': say`dies did not close`,
+  'ears too large': say`ears too large`,
+  'it moved in the tug': say`it moved in the tug`,
+  'barrel cracked': say`barrel cracked`,
+  'solder did not run': say`solder did not run`,
+  'jacket browned': say`jacket browned`,
+  'moved while it set': say`moved while it set`,
+  'strands pushed out': say`strands pushed out`,
+  'sleeve on the palm': say`sleeve on the palm`,
+  'sleeve split or burnt': say`sleeve split or burnt`,
+  'no adhesive showed': say`no adhesive showed`,
+  'the sleeve was never put on': say`the sleeve was never put on`,
+  'it sticks in the hole': say`it sticks in the hole`,
+  'jacket torn': say`jacket torn`,
+  'cut in the wrong place': say`cut in the wrong place`,
+} as const;
+export type FaultCode = keyof typeof FAULT_WORDS;
+
+/** What went wrong, in words: what an earlier version or a person wrote stands as it was written. */
+export const faultSays = (what: string): string => FAULT_WORDS[what as FaultCode] ?? what;
+
 /** Something that goes wrong at a kind of step, and what can mend it. */
 interface Fault {
-  readonly what: string;
+  readonly what: FaultCode;
   /** From which kind of step to do it again; null where the end is lost. */
   readonly redoFrom: string | null;
   /** The sleeve is not there: it never was, or it is spoilt. */
@@ -34,63 +70,63 @@ interface Fault {
 }
 
 const FAULTS: Readonly<Record<string, readonly Fault[]>> = {
-  cut: [{ what: say`cut too short`, redoFrom: null }],
-  layers: [{ what: say`a layer is missing`, redoFrom: 'layers' }],
+  cut: [{ what: 'cut too short', redoFrom: null }],
+  layers: [{ what: 'a layer is missing', redoFrom: 'layers' }],
   strip: [
-    { what: say`strands nicked by the blade`, redoFrom: null },
-    { what: say`stripped too long`, redoFrom: null },
+    { what: 'strands nicked by the blade', redoFrom: null },
+    { what: 'stripped too long', redoFrom: null },
   ],
   strands: [
-    { what: say`too many strands cut`, redoFrom: null },
-    { what: say`strands black or green`, redoFrom: null },
+    { what: 'too many strands cut', redoFrom: null },
+    { what: 'strands black or green', redoFrom: null },
   ],
   home: [
-    { what: say`a strand stays outside`, redoFrom: 'home' },
-    { what: say`not home to the bottom`, redoFrom: 'home' },
+    { what: 'a strand stays outside', redoFrom: 'home' },
+    { what: 'not home to the bottom', redoFrom: 'home' },
   ],
-  clock: [{ what: say`it will not turn that far`, redoFrom: 'home' }],
+  clock: [{ what: 'it will not turn that far', redoFrom: 'home' }],
   crimp: [
-    { what: say`dies not closed`, redoFrom: 'crimp' },
-    { what: say`wrong die`, redoFrom: null },
-    { what: say`slipped out while closing`, redoFrom: null },
-    { what: say`a strand was left outside`, redoFrom: null },
+    { what: 'dies not closed', redoFrom: 'crimp' },
+    { what: 'wrong die', redoFrom: null },
+    { what: 'slipped out while closing', redoFrom: null },
+    { what: 'a strand was left outside', redoFrom: null },
   ],
   file: [
-    { what: say`dies did not close`, redoFrom: 'crimp' },
-    { what: say`ears too large`, redoFrom: null },
-    { what: say`it moved in the tug`, redoFrom: null },
-    { what: say`barrel cracked`, redoFrom: null },
+    { what: 'dies did not close', redoFrom: 'crimp' },
+    { what: 'ears too large', redoFrom: null },
+    { what: 'it moved in the tug', redoFrom: null },
+    { what: 'barrel cracked', redoFrom: null },
   ],
-  slug: [{ what: say`solder did not run`, redoFrom: 'slug' }],
+  slug: [{ what: 'solder did not run', redoFrom: 'slug' }],
   solder: [
-    { what: say`solder did not run`, redoFrom: 'solder' },
-    { what: say`jacket browned`, redoFrom: null },
+    { what: 'solder did not run', redoFrom: 'solder' },
+    { what: 'jacket browned', redoFrom: null },
   ],
-  cool: [{ what: say`moved while it set`, redoFrom: 'solder' }],
-  screw: [{ what: say`strands pushed out`, redoFrom: 'screw' }],
+  cool: [{ what: 'moved while it set', redoFrom: 'solder' }],
+  screw: [{ what: 'strands pushed out', redoFrom: 'screw' }],
   shrink: [
-    { what: say`sleeve on the palm`, redoFrom: 'shrink' },
-    { what: say`sleeve split or burnt`, redoFrom: null, lacksSleeve: true },
-    { what: say`no adhesive showed`, redoFrom: 'shrink' },
-    { what: say`the sleeve was never put on`, redoFrom: null, lacksSleeve: true },
+    { what: 'sleeve on the palm', redoFrom: 'shrink' },
+    { what: 'sleeve split or burnt', redoFrom: null, lacksSleeve: true },
+    { what: 'no adhesive showed', redoFrom: 'shrink' },
+    { what: 'the sleeve was never put on', redoFrom: null, lacksSleeve: true },
   ],
   'pull-through': [
-    { what: say`it sticks in the hole`, redoFrom: 'pull-through' },
-    { what: say`jacket torn`, redoFrom: null },
+    { what: 'it sticks in the hole', redoFrom: 'pull-through' },
+    { what: 'jacket torn', redoFrom: null },
   ],
-  'join-cut': [{ what: say`cut in the wrong place`, redoFrom: null }],
+  'join-cut': [{ what: 'cut in the wrong place', redoFrom: null }],
   'join-crimp': [
-    { what: say`dies not closed`, redoFrom: 'join-crimp' },
-    { what: say`wrong die`, redoFrom: null },
+    { what: 'dies not closed', redoFrom: 'join-crimp' },
+    { what: 'wrong die', redoFrom: null },
   ],
   'join-shrink': [
-    { what: say`no adhesive showed`, redoFrom: 'join-shrink' },
-    { what: say`sleeve split or burnt`, redoFrom: null },
+    { what: 'no adhesive showed', redoFrom: 'join-shrink' },
+    { what: 'sleeve split or burnt', redoFrom: null },
   ],
 };
 
-/** What can go wrong at a step, in the words of the bench. */
-export const faultsAt = (step: Step): string[] => (FAULTS[kindOf(step.id)] ?? []).map(({ what }) => what);
+/** What can go wrong at a step. */
+export const faultsAt = (step: Step): FaultCode[] => (FAULTS[kindOf(step.id)] ?? []).map(({ what }) => what);
 
 /** Cut past the mouth as well: the strands there have been bent and the jacket scored, mm. Shop practice. */
 const PAST_MOUTH_MM = 10;

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable } from '../../core/model/cable.ts';
-import { faultsAt, type WayOut, waysOut } from '../../core/traveller/mishaps.ts';
+import { faultSays, faultsAt, type WayOut, waysOut } from '../../core/traveller/mishaps.ts';
 import type { Step } from '../../core/traveller/steps.ts';
 import { useBench } from '../stores/bench.ts';
 import ModalBox from '../ui/ModalBox.vue';
@@ -19,7 +19,7 @@ const { step, cable, work, isLeavable } = defineProps<{
 }>();
 const emit = defineEmits<{ close: []; take: [what: string, out: WayOut]; leave: [] }>();
 
-const faults = computed(() => faultsAt(step));
+const faults = computed((): readonly string[] => faultsAt(step));
 const what = ref(faults.value[0] ?? '');
 const bench = useBench();
 const ways = computed(() => waysOut(what.value, step, cable, work, bench.shop));
@@ -37,7 +37,7 @@ const ways = computed(() => waysOut(what.value, step, cable, work, bench.shop));
         :aria-pressed="what === fault"
         @click="what = fault"
       >
-        {{ fault }}
+        {{ faultSays(fault) }}
       </button>
     </div>
     <div class="mt-2 max-w-sm">

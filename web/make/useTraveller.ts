@@ -8,7 +8,7 @@ import { askedReading, judgeAsk } from '../../core/traveller/asks.ts';
 import type { CautionId } from '../../core/model/cautions.ts';
 import { isHeeded } from '../../core/model/cautions.ts';
 import { type Ago, gateStates, hotEnds } from '../../core/traveller/gates.ts';
-import { afterMishap, type WayOut } from '../../core/traveller/mishaps.ts';
+import { afterMishap, faultSays, type WayOut } from '../../core/traveller/mishaps.ts';
 import { restingOn } from '../../core/traveller/order.ts';
 import { practiceBegins, practiceEnds } from '../../core/traveller/practise.ts';
 import { type Step } from '../../core/traveller/step.ts';
@@ -196,7 +196,7 @@ export function useTraveller(
   function mishap(what: string, out: WayOut): void {
     const step = current.value;
     if (!step) return;
-    edit(what, (draft) => {
+    edit(faultSays(what), (draft) => {
       take(draft as Cable, step);
       Object.assign(draft, afterMishap(draft as Cable, what, step, out, said()));
     });

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { faultSays } from '../../../core/traveller/mishaps.ts';
+import { word } from '../../../core/words/terms.ts';
 import { readersLocale } from '../../words.ts';
 import { onKeyStroke } from '@vueuse/core';
 import { Check, Maximize2, Printer, TriangleAlert } from '@lucide/vue';
@@ -186,7 +188,8 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
       <StepPhotos :cable="cable" :job-id="jobId" />
       <ul v-if="cable.mishaps.length > 0" class="mt-3 text-[15px]" :aria-label="say`What went wrong`">
         <li v-for="own in cable.mishaps" :key="own.id">
-          {{ own.what }}: {{ own.way }}{{ own.cutBackMm ? say`, ${own.cutBackMm} mm` : '' }}, {{ own.by }}
+          {{ faultSays(own.what) }}: {{ word(own.way) }}{{ own.cutBackMm ? say`, ${own.cutBackMm} mm` : '' }},
+          {{ own.by }}
         </li>
       </ul>
       <button type="button" class="button mt-4" @click="traveller.back">

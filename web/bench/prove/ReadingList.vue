@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { faultSays } from '../../../core/traveller/mishaps.ts';
 import { type Provenance } from '../../../core/finding/finding.ts';
 import { word } from '../../../core/words/terms.ts';
 import { readersLocale } from '../../words.ts';
@@ -54,7 +55,7 @@ const rows = computed(() =>
       at,
       by,
       end: end as string,
-      words: say`rework: ${what}`,
+      words: say`rework: ${faultSays(what)}`,
       source: '' as const,
       struck: undefined,
       isReading: false,
