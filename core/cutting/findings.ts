@@ -12,99 +12,107 @@ export function lengthsOf(run: Run, a: ResolvedEnd, b: ResolvedEnd): CableLength
   return cableLengths(run.lengthMm, run.loopMm, [a.lug.studToBarrelMm, b.lug.studToBarrelMm], run.laid?.on);
 }
 
+const FACTS = { stage: 'cut', unit: 'mm', decimals: 0 } as const;
+const SOURCE = say`geometry of the finished cable`;
+
+/** Both ends with their lugs, which give the lengths. */
+type Lugged = ResolvedEnd & { readonly lug: NonNullable<ResolvedEnd['lug']> };
+const isLugged = (end: ResolvedEnd): end is Lugged => end.lug !== null;
+
+/** The finished length, what to cut for it, and the mark for the end that is finished second. */
 export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[] {
   const lengths = lengthsOf(run, a, b);
-  const facts = { stage: 'cut', unit: 'mm', decimals: 0 } as const;
-  const source = say`geometry of the finished cable`;
-  if (!lengths || !a.lug || !b.lug) {
-    return [
-      stated(
-        {
-          ...facts,
-          topic: 'cut',
-          title: say`Cut length`,
-          value: null,
-          because: say`Each lug adds the distance from its hole to its barrel: choose both lugs first.`,
-          remedy: say`Choose the lugs in Ends.`,
-          work: {
-            formula: say`cut = L + loop − (a_A + a_B)`,
-            substituted: [say`a lug is missing`],
-            source,
-            assumes: '',
-          },
-        },
-        'unproved',
-      ),
-    ];
-  }
-  const [aA, aB] = [a.lug.studToBarrelMm, b.lug.studToBarrelMm];
-  const first = run.laid?.on ?? 'A';
-  const second = otherEnd(first);
-  const ends = stated(
+  if (!lengths || !isLugged(a) || !isLugged(b)) return [noLength()];
+  return [cutLength(lengths, a, b), finishedLength(lengths, run), secondMark(lengths, run, a, b)];
+}
+
+const noLength = (): Finding =>
+  stated(
     {
-      ...facts,
+      ...FACTS,
+      topic: 'cut',
+      title: say`Cut length`,
+      value: null,
+      because: say`Each lug adds the distance from its hole to its barrel: choose both lugs first.`,
+      remedy: say`Choose the lugs in Ends.`,
+      work: {
+        formula: say`cut = L + loop − (a_A + a_B)`,
+        substituted: [say`a lug is missing`],
+        source: SOURCE,
+        assumes: '',
+      },
+    },
+    'unproved',
+  );
+
+const finishedLength = ({ finishedMm }: CableLengths, { lengthMm, loopMm, laid }: Run): Finding =>
+  stated(
+    {
+      ...FACTS,
       topic: 'finished',
       title: say`Finished, stud to stud`,
-      value: lengths.finishedMm,
+      value: finishedMm,
       because: say`The route as it lies, and the slack for the next remake.`,
       work: {
         formula: say`finished = L + loop`,
-        substituted: [
-          `= ${digits(run.lengthMm, 0)} + ${digits(run.loopMm, 0)} = ${figure(lengths.finishedMm, 'mm', 0)}`,
-        ],
-        source,
-        assumes: run.laid
-          ? say`laid out: ${figure(run.laid.markMm, 'mm', 0)} from stud ${run.laid.on} to the mark at the other stud`
+        substituted: [`= ${digits(lengthMm, 0)} + ${digits(loopMm, 0)} = ${figure(finishedMm, 'mm', 0)}`],
+        source: SOURCE,
+        assumes: laid
+          ? say`laid out: ${figure(laid.markMm, 'mm', 0)} from stud ${laid.on} to the mark at the other stud`
           : say`the length was measured along the route, not in a straight line`,
       },
     },
     'holds',
   );
-  const isTooShort =
-    lengths.cutMm <
-    (a.stripMm ?? 0) + (b.stripMm ?? 0) + (a.sleeve?.onJacketMm ?? 0) + (b.sleeve?.onJacketMm ?? 0);
-  return [
-    stated(
-      {
-        ...facts,
-        topic: 'cut',
-        title: say`Cut length`,
-        value: lengths.cutMm,
-        because: isTooShort
-          ? say`The two ends meet: sleeves and strips need more cable than there is.`
-          : say`Square-cut, between the bottoms of the two barrels.`,
-        ...(isTooShort && {
-          remedy: say`Shorten the sleeves, or use a bus bar instead of so short a cable.`,
-        }),
-        work: {
-          formula: say`cut = L + loop − (a_A + a_B)`,
-          substituted: [
-            `= ${digits(lengths.finishedMm, 0)} − (${digits(aA, 1)} + ${digits(aB, 1)}) = ${figure(lengths.cutMm, 'mm', 0)}`,
-          ],
-          source,
-          assumes: say`cable pressed home to the bottom of both barrels`,
-        },
+
+function cutLength({ finishedMm, cutMm }: CableLengths, a: Lugged, b: Lugged): Finding {
+  const takenMm = ({ stripMm, sleeve }: Lugged) => (stripMm ?? 0) + (sleeve?.onJacketMm ?? 0);
+  const isTooShort = cutMm < takenMm(a) + takenMm(b);
+  return stated(
+    {
+      ...FACTS,
+      topic: 'cut',
+      title: say`Cut length`,
+      value: cutMm,
+      because: isTooShort
+        ? say`The two ends meet: sleeves and strips need more cable than there is.`
+        : say`Square-cut, between the bottoms of the two barrels.`,
+      ...(isTooShort && {
+        remedy: say`Shorten the sleeves, or use a bus bar instead of so short a cable.`,
+      }),
+      work: {
+        formula: say`cut = L + loop − (a_A + a_B)`,
+        substituted: [
+          `= ${digits(finishedMm, 0)} − (${digits(a.lug.studToBarrelMm, 1)} + ${digits(b.lug.studToBarrelMm, 1)}) = ${figure(cutMm, 'mm', 0)}`,
+        ],
+        source: SOURCE,
+        assumes: say`cable pressed home to the bottom of both barrels`,
       },
-      isTooShort ? 'fails' : 'holds',
-    ),
-    ends,
-    stated(
-      {
-        ...facts,
-        topic: 'second-mark',
-        title: say`Cut for end ${second}, ${first} bolted on`,
-        value: lengths.secondMarkMm,
-        because: say`From the centre of stud ${first} along the laid cable to where ${second}’s barrel will end.`,
-        work: {
-          formula: say`mark = finished − a_${second}`,
-          substituted: [
-            `= ${digits(lengths.finishedMm, 0)} − ${digits(first === 'A' ? aB : aA, 1)} = ${figure(lengths.secondMarkMm, 'mm', 0)}`,
-          ],
-          source,
-          assumes: say`end ${first} finished and on its stud`,
-        },
+    },
+    isTooShort ? 'fails' : 'holds',
+  );
+}
+
+function secondMark({ finishedMm, secondMarkMm }: CableLengths, run: Run, a: Lugged, b: Lugged): Finding {
+  const first = run.laid?.on ?? 'A';
+  const second = otherEnd(first);
+  const { studToBarrelMm } = (second === 'A' ? a : b).lug;
+  return stated(
+    {
+      ...FACTS,
+      topic: 'second-mark',
+      title: say`Cut for end ${second}, ${first} bolted on`,
+      value: secondMarkMm,
+      because: say`From the centre of stud ${first} along the laid cable to where ${second}’s barrel will end.`,
+      work: {
+        formula: say`mark = finished − a_${second}`,
+        substituted: [
+          `= ${digits(finishedMm, 0)} − ${digits(studToBarrelMm, 1)} = ${figure(secondMarkMm, 'mm', 0)}`,
+        ],
+        source: SOURCE,
+        assumes: say`end ${first} finished and on its stud`,
       },
-      'holds',
-    ),
-  ];
+    },
+    'holds',
+  );
 }

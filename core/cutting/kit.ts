@@ -11,7 +11,7 @@ import { usesSolder } from '../model/method.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
 import { capital } from '../words/capital.ts';
 import { digits, figure } from '../model/units/figure.ts';
-import { cutGroups, isCut, type ToCut } from './pieces.ts';
+import { type CutGroup, cutGroups, isCut, type ToCut } from './pieces.ts';
 import { say } from '../words/say.ts';
 
 /** One line of a kit: what is needed, what is on the shelf, what to buy. */
@@ -145,101 +145,28 @@ const AS_CUT = say`Σ as it is cut for each end still to be made`;
 /** Everything that is still to be cut, put on and shrunk, against what is on the shelf. */
 export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
   const uses = usesOf(cables, shop);
-  const of = (prefix: string) =>
-    [...uses].flatMap(([key, own]): [string, readonly Use[]][] =>
-      key.startsWith(prefix) ? [[key.slice(prefix.length), own]] : [],
+  /** What is taken of each thing of a group: "lug:…" without its group. */
+  const taken = (prefix: string) =>
+    [...uses].flatMap(([key, takers]): [string, readonly Use[]][] =>
+      key.startsWith(prefix) ? [[key.slice(prefix.length), takers]] : [],
     );
-  const { practice } = shop;
-  const ofCable = cutGroups(cables, shop)
-    .filter(({ pieces }) => pieces.length > 0)
-    .map((group) => {
-      const need = group.pieces.reduce((sum, { lengthMm }) => sum + lengthMm + practice.cutting.kerfMm, 0);
-      return line({
-        key: `cable:${group.key}`,
-        what: say`Cable ${group.title}`,
-        note: group.kindTitle.toLowerCase(),
-        group: 'cable',
-        unit: 'mm',
-        need,
-        have: group.spools.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
-        price: (need / 1000) * group.pricePerM,
-        massG: (need / 1000) * cableMassPerMetre(group.copperMm2, group.outerMm) * 1000,
-        work: workOf(
-          group.pieces.map(({ label, lengthMm }) => ({
-            who: label,
-            amount: lengthMm + practice.cutting.kerfMm,
-          })),
-          'mm',
-          say`Σ (cut length + ${figure(practice.cutting.kerfMm, 'mm', 1)} of kerf)`,
-          [],
-        ),
-      });
-    });
-  const ofLugs = of('lug:').flatMap(([id, own]) => {
-    const lug = shop.lugs.find((other) => other.id === id);
-    if (!lug) return [];
-    const spare = lug.form === 'tube' ? practice.practiceLugs : 0;
-    const n = total(own);
-    return line({
-      key: `lug:${id}`,
-      what: lug.form === 'butt' ? say`Connector ${lug.label}` : say`Lug ${lug.label}`,
-      note: spare > 0 ? say`${spare} of them to practise` : '',
-      group: 'lugs',
-      unit: '',
-      need: n + spare,
-      have: lug.stock,
-      price: lug.price > 0 ? (n + spare) * lug.price : null,
-      massG: n * lugMassG(lug),
-      work: workOf(own, '', PER_END, spare > 0 ? [{ who: say`to practise`, amount: spare }] : []),
-    });
-  });
-  const ofSleeves = of('sleeve:').flatMap(([id, own]) => {
-    const sleeve = shop.sleeves.find((other) => other.id === id);
-    return sleeve ? [sleeveLine(sleeve, own)] : [];
-  });
-  const notOnShelf = { have: null, price: null, massG: 0 } as const;
-  const ofLayers = of('layer:').map(([id, own]) => {
-    const layer = id as Layer;
-    const unit = layer === 'boot' ? '' : 'mm';
-    return line({
-      ...notOnShelf,
-      key: `layer:${layer}`,
-      what: capital(LAYERS[layer].title),
-      note: LAYERS[layer].why,
-      group: 'layers',
-      unit,
-      need: total(own),
-      work: workOf(own, unit, unit === '' ? PER_END : say`Σ cut length of each cable that wears it`, []),
-    });
-  });
-  const ofSolder = of('solder').map(([, own]) =>
-    line({
-      ...notOnShelf,
-      key: 'solder',
-      what: say`Solder wire ${practice.solder.wireMm} mm, rosin flux`,
-      note: say`as the bores leave room`,
-      group: 'solder',
-      unit: 'g',
-      need: total(own),
-      massG: total(own),
-      work: workOf(own, 'g', say`Σ room that bore and strands leave × density of solder`, []),
+  const groups = cutGroups(cables, shop).filter(({ pieces }) => pieces.length > 0);
+  const lines = [
+    ...groups.map((group) => cableLine(group, shop.practice.cutting.kerfMm)),
+    ...taken('lug:').flatMap(([id, takers]) => {
+      const lug = shop.lugs.find((owned) => owned.id === id);
+      return lug ? [lugLine(lug, takers, shop.practice.practiceLugs)] : [];
     }),
-  );
-  const ofLabels = of('labels').map(([, own]) =>
-    line({
-      ...notOnShelf,
-      key: 'labels',
-      what: say`Printed label`,
-      note: say`one at each end`,
-      group: 'labels',
-      unit: '',
-      need: total(own),
-      work: workOf(own, '', say`two to a cable`, []),
+    ...taken('sleeve:').flatMap(([id, takers]) => {
+      const sleeve = shop.sleeves.find((owned) => owned.id === id);
+      return sleeve ? [sleeveLine(sleeve, takers)] : [];
     }),
-  );
-  const lines = [...ofCable, ...ofLugs, ...ofSleeves, ...ofLayers, ...ofSolder, ...ofLabels];
-  const sum = (each: (own: KitLine) => number | null) =>
-    lines.reduce((all, own) => all + (each(own) ?? 0), 0);
+    ...taken('layer:').map(([id, takers]) => layerLine(id as Layer, takers)),
+    ...taken('solder').map(([, takers]) => solderLine(shop.practice.solder.wireMm, takers)),
+    ...taken('labels').map(([, takers]) => labelLine(takers)),
+  ];
+  const sum = (each: (kitLine: KitLine) => number | null) =>
+    lines.reduce((all, kitLine) => all + (each(kitLine) ?? 0), 0);
   return {
     lines,
     massG: sum(({ massG }) => massG),
@@ -247,6 +174,87 @@ export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
     buyPrice: sum(({ buyPrice }) => buyPrice),
   };
 }
+
+function cableLine(group: CutGroup, kerfMm: number): KitLine {
+  const need = group.pieces.reduce((sum, { lengthMm }) => sum + lengthMm + kerfMm, 0);
+  return line({
+    key: `cable:${group.key}`,
+    what: say`Cable ${group.title}`,
+    note: group.kindTitle.toLowerCase(),
+    group: 'cable',
+    unit: 'mm',
+    need,
+    have: group.spools.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
+    price: (need / 1000) * group.pricePerM,
+    massG: (need / 1000) * cableMassPerMetre(group.copperMm2, group.outerMm) * 1000,
+    work: workOf(
+      group.pieces.map(({ label, lengthMm }) => ({ who: label, amount: lengthMm + kerfMm })),
+      'mm',
+      say`Σ (cut length + ${figure(kerfMm, 'mm', 1)} of kerf)`,
+      [],
+    ),
+  });
+}
+
+/** @param practiceLugs how many of each tube lug are kept back to practise on */
+function lugLine(lug: Lug, takers: readonly Use[], practiceLugs: number): KitLine {
+  const spare = lug.form === 'tube' ? practiceLugs : 0;
+  const count = total(takers);
+  return line({
+    key: `lug:${lug.id}`,
+    what: lug.form === 'butt' ? say`Connector ${lug.label}` : say`Lug ${lug.label}`,
+    note: spare > 0 ? say`${spare} of them to practise` : '',
+    group: 'lugs',
+    unit: '',
+    need: count + spare,
+    have: lug.stock,
+    price: lug.price > 0 ? (count + spare) * lug.price : null,
+    massG: count * lugMassG(lug),
+    work: workOf(takers, '', PER_END, spare > 0 ? [{ who: say`to practise`, amount: spare }] : []),
+  });
+}
+
+/** The shop counts none of it, and knows neither its price nor its weight. */
+const NOT_ON_SHELF = { have: null, price: null, massG: 0 } as const;
+
+function layerLine(layer: Layer, takers: readonly Use[]): KitLine {
+  const unit = layer === 'boot' ? '' : 'mm';
+  return line({
+    ...NOT_ON_SHELF,
+    key: `layer:${layer}`,
+    what: capital(LAYERS[layer].title),
+    note: LAYERS[layer].why,
+    group: 'layers',
+    unit,
+    need: total(takers),
+    work: workOf(takers, unit, unit === '' ? PER_END : say`Σ cut length of each cable that wears it`, []),
+  });
+}
+
+const solderLine = (wireMm: number, takers: readonly Use[]): KitLine =>
+  line({
+    ...NOT_ON_SHELF,
+    key: 'solder',
+    what: say`Solder wire ${wireMm} mm, rosin flux`,
+    note: say`as the bores leave room`,
+    group: 'solder',
+    unit: 'g',
+    need: total(takers),
+    massG: total(takers),
+    work: workOf(takers, 'g', say`Σ room that bore and strands leave × density of solder`, []),
+  });
+
+const labelLine = (takers: readonly Use[]): KitLine =>
+  line({
+    ...NOT_ON_SHELF,
+    key: 'labels',
+    what: say`Printed label`,
+    note: say`one at each end`,
+    group: 'labels',
+    unit: '',
+    need: total(takers),
+    work: workOf(takers, '', say`two to a cable`, []),
+  });
 
 function sleeveLine(sleeve: Sleeve, uses: readonly Use[]): KitLine {
   const mm = total(uses);

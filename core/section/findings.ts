@@ -4,7 +4,7 @@ import { PACKING_SAYS, packingState } from '../proof/sectionProof.ts';
 import { COMPACTION } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { digits } from '../model/units/figure.ts';
-import { scaleSection, type SectionMeasure } from './measure.ts';
+import { scaleSection, type SectionMeasure, type SectionScaled } from './measure.ts';
 import { wallEvenness } from './wall.ts';
 import { say } from '../words/say.ts';
 
@@ -21,8 +21,18 @@ const about = (part: string, title: string) => ({ topic: 'section', part, stage:
  * and across flats are known.
  */
 export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null): Finding[] {
-  const { voidShare, largestShare } = section;
-  const share = stated(
+  const share = airShare(section);
+  const shape = [...evenness(section), ...stillRound(section)];
+  if (!sawn) return [share, ...shape];
+  const wall = wallMm2(sawn.lug);
+  const { outlineMm2 } = scaleSection(section, sawn.acrossFlatsMm, null);
+  if (outlineMm2 <= wall) return [share, otherLug(sawn, outlineMm2, wall), ...shape];
+  const scaled = scaleSection(section, sawn.acrossFlatsMm, wall);
+  return [packing(section, sawn, scaled, wall), share, largestVoid(section, scaled), ...shape];
+}
+
+const airShare = ({ voidShare, largestShare, voids }: SectionMeasure): Finding =>
+  stated(
     {
       ...about('void', say`Air in the outline`),
       value: 100 * voidShare,
@@ -35,7 +45,7 @@ export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null)
       work: {
         formula: say`dark area inside the outline ÷ area of the outline`,
         substituted: [
-          say`${digits(section.voids.voidPx, 0)} ÷ ${digits(section.voids.insidePx, 0)} pixels = ${digits(100 * voidShare, 2)} %`,
+          say`${digits(voids.voidPx, 0)} ÷ ${digits(voids.insidePx, 0)} pixels = ${digits(100 * voidShare, 2)} %`,
         ],
         source: say`measured in the picture: air is darker than 0.46 of the copper round it`,
         assumes: say`the cut is clean: burr and saw marks close air or draw some`,
@@ -43,56 +53,58 @@ export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null)
     },
     'holds',
   );
-  const shape = [...evenness(section), ...stillRound(section)];
-  if (!sawn) return [share, ...shape];
-  const wall = wallMm2(sawn.lug);
-  const scale = scaleSection(section, sawn.acrossFlatsMm, null);
-  if (scale.outlineMm2 <= wall) return [share, otherLug(sawn, scale.outlineMm2, wall), ...shape];
-  const { kappa, voidMm2, outlineMm2, largestMm2 } = scaleSection(section, sawn.acrossFlatsMm, wall);
-  const packing = kappa ?? 0;
-  const state = packingState(packing);
-  return [
-    atLeast(
-      {
-        ...about('kappa', say`Packing κ`),
-        value: packing,
-        unit: '',
-        decimals: 2,
-        because: PACKING_SAYS[state],
-        work: {
-          formula: say`κ = 1 − void·A_outline/(A_outline − A_wall)`,
-          substituted: [
-            `1 − ${digits(voidShare, 4)}·${digits(outlineMm2, 1)}/(${digits(outlineMm2, 1)} − ${digits(wall, 1)}) = ${digits(packing, 3)}`,
-          ],
-          source: say`area balance of the section; 0.90 and 0.85 are shop settings`,
-          assumes: say`scaled by ${digits(sawn.acrossFlatsMm, 2)} mm across flats; wall of ${sawn.lug.label} by its diameters`,
-        },
+
+function packing(
+  { voidShare }: SectionMeasure,
+  sawn: SawnCrimp,
+  { kappa, outlineMm2 }: SectionScaled,
+  wall: number,
+): Finding {
+  const value = kappa ?? 0;
+  const state = packingState(value);
+  return atLeast(
+    {
+      ...about('kappa', say`Packing κ`),
+      value,
+      unit: '',
+      decimals: 2,
+      because: PACKING_SAYS[state],
+      work: {
+        formula: say`κ = 1 − void·A_outline/(A_outline − A_wall)`,
+        substituted: [
+          `1 − ${digits(voidShare, 4)}·${digits(outlineMm2, 1)}/(${digits(outlineMm2, 1)} − ${digits(wall, 1)}) = ${digits(value, 3)}`,
+        ],
+        source: say`area balance of the section; 0.90 and 0.85 are shop settings`,
+        assumes: say`scaled by ${digits(sawn.acrossFlatsMm, 2)} mm across flats; wall of ${sawn.lug.label} by its diameters`,
       },
-      COMPACTION.rightKappa,
-      state,
-    ),
-    share,
-    stated(
-      {
-        ...about('largest', say`Largest void`),
-        value: largestMm2,
-        unit: 'mm²',
-        decimals: 2,
-        because: say`Of ${digits(voidMm2, 2)} mm² of air in all.`,
-        work: {
-          formula: say`largest patch · (mm per pixel)²`,
-          substituted: [
-            say`${digits(section.voids.largestPx, 0)} pixels · ${digits(scale.mmPerPx * section.factor, 4)}² = ${digits(largestMm2, 2)} mm²`,
-          ],
-          source: say`measured in the picture`,
-          assumes: say`patches that touch count as one`,
-        },
-      },
-      'holds',
-    ),
-    ...shape,
-  ];
+    },
+    COMPACTION.rightKappa,
+    state,
+  );
 }
+
+const largestVoid = (
+  { voids, factor }: SectionMeasure,
+  { voidMm2, largestMm2, mmPerPx }: SectionScaled,
+): Finding =>
+  stated(
+    {
+      ...about('largest', say`Largest void`),
+      value: largestMm2,
+      unit: 'mm²',
+      decimals: 2,
+      because: say`Of ${digits(voidMm2, 2)} mm² of air in all.`,
+      work: {
+        formula: say`largest patch · (mm per pixel)²`,
+        substituted: [
+          say`${digits(voids.largestPx, 0)} pixels · ${digits(mmPerPx * factor, 4)}² = ${digits(largestMm2, 2)} mm²`,
+        ],
+        source: say`measured in the picture`,
+        assumes: say`patches that touch count as one`,
+      },
+    },
+    'holds',
+  );
 
 /** Under this the barrel was pressed more on one side than on the other. Shop setting. */
 const LEAST_EVEN = 0.8;

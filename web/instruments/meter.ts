@@ -66,6 +66,7 @@ const snapshot = ({
   ...(due !== undefined && { due }),
 });
 
+// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
 function createMeter(kind: InstrumentKind): Meter {
   const state: Meter['state'] = shallowReactive({
     chosen: BY_EYE,

@@ -86,6 +86,7 @@ const curves = computed((): Curve[] => {
 });
 
 /** The allowed sizes as a band, the limit as a line, and the chosen size with its value. */
+// eslint-disable-next-line max-lines-per-function -- the chart, mark by mark, from back to front
 function marks(curve: Curve): Plugin<'line'> {
   return {
     id: `marks-${curve.id}`,
