@@ -1,3 +1,4 @@
+import { daysBetween } from '../../core/model/units/days.ts';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { dayAfter } from '../../core/model/units/days.ts';
@@ -15,10 +16,9 @@ import { say } from '../../core/words/say.ts';
 const OLD_DAYS = 14;
 /** And the reminder of it is put off for so long. */
 const PUT_OFF_DAYS = 7;
-const DAY_MS = 86_400_000;
 /** A clock that was put back makes nothing younger than made today. */
-const daysSince = (iso: string) =>
-  iso === '' ? Number.POSITIVE_INFINITY : Math.max(0, (Date.now() - Date.parse(iso)) / DAY_MS);
+const ageDays = (iso: string) =>
+  iso === '' ? Number.POSITIVE_INFINITY : Math.max(0, daysBetween(iso, new Date().toISOString()));
 /** A store that cannot be read is asked again after so long, ms, before that is said. */
 const READ_AGAIN_MS = [150, 600, 1500] as const;
 const waited = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
@@ -135,13 +135,13 @@ export const useKeeping = defineStore('keeping', () => {
     () =>
       !bench.isFollowing &&
       prefs.firstWorked !== '' &&
-      daysSince(prefs.backedUp || prefs.firstWorked) > OLD_DAYS &&
+      ageDays(prefs.backedUp || prefs.firstWorked) > OLD_DAYS &&
       prefs.backupPutOff < today(),
   );
   const backupAge = computed(() =>
     prefs.backedUp === ''
       ? say`There is no backup of this browser yet.`
-      : say`The last backup is ${Math.floor(daysSince(prefs.backedUp))} days old.`,
+      : say`The last backup is ${Math.floor(ageDays(prefs.backedUp))} days old.`,
   );
   function putOffBackup(): void {
     prefs.backupPutOff = dayAfter(today(), PUT_OFF_DAYS);

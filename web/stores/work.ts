@@ -1,3 +1,4 @@
+import { remember } from '../../core/lib/remember.ts';
 import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
@@ -21,7 +22,7 @@ interface Kept {
 
 /** Cables and shops are never changed in place, so work is done once for as long as all it rests on stays. */
 const kept = new WeakMap<Cable, Kept>();
-const cases = new WeakMap<Shop, ToolCase>();
+const cases = remember<ToolCase>();
 
 const sameList = (a: readonly unknown[], b: readonly unknown[]) =>
   a.length === b.length && a.every((item, i) => item === b[i]);
@@ -29,13 +30,7 @@ const sameContext = (a: JobContext, b: JobContext) =>
   sameList(a.mates, b.mates) && sameList(a.neighbours, b.neighbours) && sameList(a.studs, b.studs);
 
 /** The shop's dies with their tools and trials, opened once for each state of the shop. */
-export function caseOf(shop: Shop): ToolCase {
-  const known = cases.get(shop);
-  if (known) return known;
-  const opened = openCase(shop);
-  cases.set(shop, opened);
-  return opened;
-}
+export const caseOf = (shop: Shop): ToolCase => cases([shop], '', () => openCase(shop));
 
 /**
  * Everything computed about a cable of a job; from memory where neither it, those of its circuit and studs, the shop

@@ -1,4 +1,5 @@
 import { wrap } from 'comlink';
+import { latest } from '../../core/lib/latest.ts';
 import { shallowRef } from 'vue';
 import type { FollowDuty } from '../../core/sizing/assess.ts';
 import { dutyCycle, type DutyCycle } from '../../core/sizing/dutyCycle.ts';
@@ -11,7 +12,7 @@ const STEPS_AT_ONCE = 6;
 const KEPT = 2000;
 
 /** Results by what was asked, so that the same cable in the same duty is followed once. */
-const known = new Map<string, DutyCycle | null>();
+const { known, keep } = latest<DutyCycle | null>(KEPT);
 const pending = new Set<string>();
 /** Rises with each result that comes in: work that waited for it is then done again. */
 export const dutyTick = shallowRef(0);
@@ -20,13 +21,6 @@ let worker: ReturnType<typeof wrap<DutyWorker>> | undefined;
 function start() {
   worker ??= wrap<DutyWorker>(new Worker(new URL('./duty.worker.ts', import.meta.url), { type: 'module' }));
   return worker;
-}
-
-function keep(key: string, cycle: DutyCycle | null): DutyCycle | null {
-  const [oldest] = known.size >= KEPT ? known.keys() : [];
-  if (oldest !== undefined) known.delete(oldest);
-  known.set(key, cycle);
-  return cycle;
 }
 
 async function ask(key: string, asked: Asked): Promise<void> {
@@ -42,7 +36,7 @@ async function ask(key: string, asked: Asked): Promise<void> {
 /** Follows a duty: from memory, at once when it is short, else from the worker; null until that has answered. */
 export const followDuty: FollowDuty = (...asked) => {
   const key = JSON.stringify(asked);
-  const result = known.get(key);
+  const result = known(key);
   if (result !== undefined) return result;
   const [, , duty] = asked;
   if (duty.steps.length <= STEPS_AT_ONCE) return keep(key, dutyCycle(...asked));

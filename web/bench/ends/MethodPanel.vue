@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayAfter } from '../../../core/model/units/days.ts';
 import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { Cable } from '../../../core/model/cable.ts';
@@ -49,8 +50,10 @@ const isDay = (text: string) =>
   /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text))
     ? ''
     : say`Write the day as year-month-day, such as 2026-12-01.`;
+/** A screw clamp is for a fortnight, unless another day is given. Craft practice. */
+const TEMPORARY_DAYS = 14;
 function setTemporary(on: boolean): void {
-  const day = new Date(Date.parse(today()) + 14 * 86_400_000).toISOString().slice(0, 10);
+  const day = dayAfter(today(), TEMPORARY_DAYS);
   set(say`temporary`, { temporary: on ? { fitted: today(), replaceBy: day } : undefined });
 }
 const laterThanFitted = (text: string) =>
