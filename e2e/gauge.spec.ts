@@ -194,3 +194,24 @@ test('house practice decides which schools bind and how much is kept back', asyn
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
 });
+
+test('the charts say the figures of the cable that is shown, also after another was', async ({ page }) => {
+  await page.addInitScript(() => {
+    const drawn: string[] = [];
+    Object.assign(window, { drawn });
+    const original = CanvasRenderingContext2D.prototype.fillText;
+    CanvasRenderingContext2D.prototype.fillText = function (text, ...rest) {
+      drawn.push(text);
+      original.call(this, text, ...rest);
+    };
+  });
+  const app = new App(page);
+  await app.openDemo();
+  await app.stage('Gauge');
+  const drawn = () => page.evaluate(() => (window as unknown as { drawn: string[] }).drawn.join('\n'));
+  await expect.poll(drawn).toMatch(/^5\.00.%$/m);
+  await page.evaluate(() => (window as unknown as { drawn: string[] }).drawn.splice(0));
+  await app.cable('TH-1');
+  await expect.poll(drawn).toMatch(/^4\.86.%$/m);
+  expect(await drawn()).not.toMatch(/^5\.00.%$/m);
+});

@@ -20,6 +20,7 @@ import {
 } from '../../core/log/trends.ts';
 import { figure } from '../../core/model/units/figure.ts';
 import { CHART_FONT, useChartColours } from '../bench/gauge/chartColours.ts';
+import { lettered, levelBand, levelLine } from '../ui/chartMarks.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Crimps of one die in the order they were made, with the limits within which it usually works. */
@@ -124,35 +125,31 @@ const lines: Plugin<'line'> = {
           ]
         : []),
     ];
-    ctx.save();
-    if (control) {
-      ctx.fillStyle = colours.value.buff;
-      const top = y.getPixelForValue(control.upper);
-      ctx.fillRect(
-        chartArea.left,
-        top,
-        chartArea.right - chartArea.left,
-        y.getPixelForValue(control.lower) - top,
+    const field = { ctx, chartArea };
+    if (control)
+      levelBand(
+        field,
+        y.getPixelForValue(control.upper),
+        y.getPixelForValue(control.lower),
+        colours.value.buff,
       );
-    }
     let lastLabel = Number.NEGATIVE_INFINITY;
     for (const { value, word, dash, width } of own.toSorted((a, b) => b.value - a.value)) {
       const level = y.getPixelForValue(value);
-      ctx.strokeStyle = colours.value.ink;
-      ctx.lineWidth = width;
-      ctx.setLineDash(dash);
-      ctx.beginPath();
-      ctx.moveTo(chartArea.left, level);
-      ctx.lineTo(chartArea.right, level);
-      ctx.stroke();
+      levelLine(field, level, { colour: colours.value.ink, width, dash });
       // Words that would lie on each other stand one under the other.
-      const at = Math.max(level + 4, lastLabel + 15);
-      lastLabel = at;
-      ctx.font = '500 14px "Barlow Condensed"';
-      ctx.fillStyle = colours.value.ink2;
-      ctx.fillText(`${figure(value, '', facts.value.decimals)} ${word}`, chartArea.right + 8, at);
+      lastLabel = Math.max(level + 4, lastLabel + 15);
+      lettered(
+        field,
+        `${figure(value, '', facts.value.decimals)} ${word}`,
+        [chartArea.right + 8, lastLabel],
+        {
+          colour: colours.value.ink2,
+          weight: 500,
+          px: 14,
+        },
+      );
     }
-    ctx.restore();
   },
 };
 </script>

@@ -17,6 +17,7 @@ import type { Spender } from '../../../core/sizing/loop.ts';
 import { dropShares, governingDrop } from '../../../core/sizing/governing.ts';
 import { digits, figure } from '../../../core/model/units/figure.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
+import { uprightLine } from '../../ui/chartMarks.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** Who spends the drop: each part of the loop as a share of one bar, against what is allowed. */
@@ -75,15 +76,7 @@ const limitLine: Plugin<'bar'> = {
   id: 'limit',
   afterDatasetsDraw({ ctx, chartArea, scales }) {
     const x = scales['x']?.getPixelForValue(limit.value);
-    if (x === undefined) return;
-    ctx.save();
-    ctx.strokeStyle = colours.value.ink;
-    ctx.lineWidth = 1.8;
-    ctx.beginPath();
-    ctx.moveTo(x, chartArea.top);
-    ctx.lineTo(x, chartArea.bottom);
-    ctx.stroke();
-    ctx.restore();
+    if (x !== undefined) uprightLine({ ctx, chartArea }, x, { colour: colours.value.ink, width: 1.8 });
   },
 };
 const spoken = computed(

@@ -14,6 +14,7 @@ import { Line } from 'vue-chartjs';
 import type { Assessment } from '../../../core/sizing/assess.ts';
 import { digits, figure } from '../../../core/model/units/figure.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
+import { lettered, levelLine } from '../../ui/chartMarks.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** Conductor temperature over a duty, with its limit, its peak, and what it is worth in steady amps. */
@@ -72,28 +73,29 @@ const marks: Plugin<'line'> = {
     const { x, y } = scales;
     const own = cycle.value;
     if (!x || !y || !own) return;
-    ctx.save();
+    const field = { ctx, chartArea };
     const level = y.getPixelForValue(at.limitC);
-    ctx.strokeStyle = colours.value.ink;
-    ctx.lineWidth = 1.6;
-    ctx.beginPath();
-    ctx.moveTo(chartArea.left, level);
-    ctx.lineTo(chartArea.right, level);
-    ctx.stroke();
+    levelLine(field, level, { colour: colours.value.ink, width: 1.6 });
     const [px, py] = [x.getPixelForValue(own.peakAtS), y.getPixelForValue(own.peakC)];
+    ctx.save();
     ctx.fillStyle = colours.value.copperText;
     ctx.beginPath();
     ctx.arc(px, py, 4.5, 0, 2 * Math.PI);
     ctx.fill();
-    ctx.font = '600 17px "Barlow Condensed"';
-    const isRight = px > (chartArea.left + chartArea.right) / 2;
-    ctx.textAlign = isRight ? 'right' : 'left';
-    ctx.fillText(figure(own.peakC, '°C', 1), px + (isRight ? -8 : 8), py - 5);
-    ctx.font = '400 14px "Barlow Condensed"';
-    ctx.fillStyle = colours.value.ink2;
-    ctx.textAlign = 'right';
-    ctx.fillText(say`${digits(at.limitC, 0)} °C is the limit`, chartArea.right - 4, level - 5);
     ctx.restore();
+    const isRight = px > (chartArea.left + chartArea.right) / 2;
+    lettered(field, figure(own.peakC, '°C', 1), [px + (isRight ? -8 : 8), py - 5], {
+      colour: colours.value.copperText,
+      weight: 600,
+      px: 17,
+      align: isRight ? 'right' : 'left',
+    });
+    lettered(field, say`${digits(at.limitC, 0)} °C is the limit`, [chartArea.right - 4, level - 5], {
+      colour: colours.value.ink2,
+      weight: 400,
+      px: 14,
+      align: 'right',
+    });
   },
 };
 const worth = computed(() => {

@@ -18,6 +18,7 @@ import { governingDrop, hottestC } from '../../../core/sizing/governing.ts';
 import type { Candidate } from '../../../core/sizing/choose.ts';
 import { digits, figure } from '../../../core/model/units/figure.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
+import { bandFrom, lettered, levelLine, uprightLine } from '../../ui/chartMarks.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** Drop and temperature against size, each with its limit, the allowed sizes, and the chosen one. */
@@ -85,74 +86,52 @@ const curves = computed((): Curve[] => {
   ];
 });
 
-/** The allowed sizes as a band, the limit as a line, and the chosen size with its value. */
-// eslint-disable-next-line max-lines-per-function -- the chart, mark by mark, from back to front
-function marks(curve: Curve): Plugin<'line'> {
+/**
+ * The allowed sizes as a band, the limit as a line, and the chosen size with its value. A chart keeps the marks that it
+ * began with, so they look the curve up each time they are drawn.
+ */
+function marks(id: Curve['id']): Plugin<'line'> {
+  const now = () => curves.value.find((curve) => curve.id === id);
   return {
-    id: `marks-${curve.id}`,
-    beforeDatasetsDraw({ ctx, chartArea, scales }) {
-      const x = scales['x'];
-      const y = scales['y'];
-      if (!x || !y) return;
+    id: `marks-${id}`,
+    beforeDatasetsDraw({ ctx, chartArea, scales: { x, y } }) {
+      const curve = now();
+      if (!x || !y || !curve) return;
+      const field = { ctx, chartArea };
       const first = allowed.value.indexOf(true);
-      ctx.save();
-      if (first >= 0) {
-        const step = (x.getPixelForValue(1) - x.getPixelForValue(0)) / 2;
-        const from = Math.max(chartArea.left, x.getPixelForValue(first) - step);
-        ctx.fillStyle = colours.value.buff;
-        ctx.fillRect(from, chartArea.top, chartArea.right - from, chartArea.height);
-      }
-      const at = x.getPixelForValue(index.value);
-      ctx.strokeStyle = colours.value.teal;
-      ctx.lineWidth = 2;
-      ctx.beginPath();
-      ctx.moveTo(at, chartArea.top);
-      ctx.lineTo(at, chartArea.bottom);
-      ctx.stroke();
-      const level = y.getPixelForValue(curve.limit);
-      ctx.strokeStyle = colours.value.ink;
-      ctx.lineWidth = 1.6;
-      ctx.beginPath();
-      ctx.moveTo(chartArea.left, level);
-      ctx.lineTo(chartArea.right, level);
-      ctx.stroke();
-      ctx.restore();
+      const halfStep = (x.getPixelForValue(1) - x.getPixelForValue(0)) / 2;
+      if (first >= 0) bandFrom(field, x.getPixelForValue(first) - halfStep, colours.value.buff);
+      uprightLine(field, x.getPixelForValue(index.value), { colour: colours.value.teal, width: 2 });
+      levelLine(field, y.getPixelForValue(curve.limit), { colour: colours.value.ink, width: 1.6 });
     },
-    afterDatasetsDraw({ ctx, chartArea, scales }) {
-      const x = scales['x'];
-      const y = scales['y'];
-      if (!x || !y) return;
-      const isRight = index.value > candidates.length * 0.6;
-      ctx.save();
-      ctx.font = '400 14px "Barlow Condensed"';
-      ctx.fillStyle = colours.value.ink2;
+    afterDatasetsDraw({ ctx, chartArea, scales: { x, y } }) {
+      const curve = now();
+      if (!x || !y || !curve) return;
+      const field = { ctx, chartArea };
+      const limitY = y.getPixelForValue(curve.limit);
       // At the left, on the side of the limit's line where the falling curve is not.
       const startsAbove = (curve.values.find((value) => value !== null) ?? 0) > curve.limit;
-      ctx.textAlign = 'left';
-      ctx.fillText(
-        curve.limitText,
-        chartArea.left + 4,
-        y.getPixelForValue(curve.limit) + (startsAbove ? 14 : -5),
-      );
-      ctx.font = '600 17px "Barlow Condensed"';
-      ctx.fillStyle = curve.colour;
-      ctx.textAlign = isRight ? 'right' : 'left';
+      lettered(field, curve.limitText, [chartArea.left + 4, limitY + (startsAbove ? 14 : -5)], {
+        colour: colours.value.ink2,
+        weight: 400,
+        px: 14,
+      });
       const level = y.getPixelForValue(curve.values[index.value] ?? curve.limit);
-      const limitY = y.getPixelForValue(curve.limit);
       // Above its point, unless the limit's line runs there: then below.
       const above = level - 9;
       const isClear = above - 14 > limitY || above < limitY - 4;
+      const isRight = index.value > candidates.length * 0.6;
       const labelX = x.getPixelForValue(index.value) + (isRight ? -9 : 9);
       const labelY = isClear
         ? Math.max(chartArea.top + 14, above)
         : Math.min(chartArea.bottom - 4, level + 20);
-      // A halo keeps the figure clear of whatever line runs behind it.
-      ctx.strokeStyle = allowed.value[index.value] ? colours.value.buff : colours.value.paper;
-      ctx.lineWidth = 5;
-      ctx.lineJoin = 'round';
-      ctx.strokeText(curve.takenText, labelX, labelY);
-      ctx.fillText(curve.takenText, labelX, labelY);
-      ctx.restore();
+      lettered(field, curve.takenText, [labelX, labelY], {
+        colour: curve.colour,
+        weight: 600,
+        px: 17,
+        align: isRight ? 'right' : 'left',
+        halo: allowed.value[index.value] ? colours.value.buff : colours.value.paper,
+      });
     },
   };
 }
@@ -223,7 +202,7 @@ const spoken = (curve: Curve) =>
         <Line
           :data="dataOf(curve)"
           :options="optionsOf(curve)"
-          :plugins="[marks(curve)]"
+          :plugins="[marks(curve.id)]"
           :aria-label="spoken(curve)"
           role="img"
         />
