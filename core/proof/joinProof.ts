@@ -1,9 +1,9 @@
-import { atMost, type Finding, notProved, within } from '../finding/finding.ts';
+import type { Finding } from '../finding/finding.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
 import { digits, figure } from '../model/units/figure.ts';
-import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
+import { earsProof, flatsProof } from './crimpChecks.ts';
 import { type Check, judge } from './judge.ts';
 import { kilogramsToHang, pullTargets } from '../termination/dies/pullForce.ts';
 import { pulled } from './pullProof.ts';
@@ -35,59 +35,22 @@ function readings<Check extends 'join' | 'join-pull'>(
 }
 
 function sideProof(subject: ProofSubject, join: ResolvedJoin, side: EndName): Finding[] {
-  const own = readings(subject, join, 'join').filter((reading) => reading.side === side);
-  const window = join.die && acrossFlatsWindow(join.die.die.acrossFlatsMm);
+  const measured = readings(subject, join, 'join').filter((reading) => reading.side === side);
+  const of = { part: side, join: join.spec.id };
   const towards = say`towards ${side}`;
-  const flats: Check = {
-    topic: 'join-flats',
-    part: side,
-    join: join.spec.id,
-    title: say`${named(join)}, flats ${towards}`,
-    unit: 'mm',
-    decimals: 2,
-    ...(window && { limit: { kind: 'window', least: window.leastMm, most: window.mostMm } }),
-    missing: say`This crimp is not measured yet.`,
-    remedy: say`Measure across the flats with a calliper, die open.`,
-    work: {
-      formula: say`F_die − 0.1 ≤ F ≤ F_die · 1.02`,
-      substituted: window
-        ? [say`${figure(window.leastMm, 'mm', 2)} to ${figure(window.mostMm, 'mm', 2)}`]
-        : [say`no die is chosen`],
-      source: say`craft practice: spring-back up to 2 %, a calliper within 0.1 mm`,
-      assumes: say`the die’s own across flats was measured closed`,
-    },
-  };
-  const ears: Check = {
-    topic: 'join-ears',
-    part: side,
-    join: join.spec.id,
-    title: say`${named(join)}, ears ${towards}`,
-    unit: 'mm',
-    decimals: 2,
-    limit: { kind: 'most', most: MOST_EARS_MM },
-    missing: say`The flash at the parting line is not measured yet.`,
-    remedy: say`Measure the ears before filing; none is 0.`,
-    work: {
-      formula: say`ears ≤ 0.5 mm before filing`,
-      substituted: [],
-      source: say`craft practice, a shop setting`,
-      assumes: say`measured at the worst place`,
-    },
-  };
-  return [
-    window
-      ? judge<ReadingOf<'join'>>(flats, own, (reading, facts) =>
-          within({ ...facts, value: reading.acrossFlatsMm }, window.leastMm, window.mostMm),
-        )
-      : notProved({
-          ...flats,
-          stage: 'prove',
-          because: say`No die is chosen, so there is nothing to compare with.`,
-        }),
-    judge<ReadingOf<'join'>>(ears, own, (reading, facts) =>
-      atMost({ ...facts, value: reading.earsMm }, MOST_EARS_MM),
-    ),
-  ];
+  const flats = flatsProof(
+    { ...of, topic: 'join-flats', title: say`${named(join)}, flats ${towards}` },
+    join.die?.die,
+    say`This crimp is not measured yet.`,
+    measured,
+    ({ acrossFlatsMm }) => acrossFlatsMm,
+  );
+  const ears = earsProof(
+    { ...of, topic: 'join-ears', title: say`${named(join)}, ears ${towards}` },
+    measured,
+    ({ earsMm }) => earsMm,
+  );
+  return [flats.finding, ears];
 }
 
 function pull(subject: ProofSubject, join: ResolvedJoin): Finding {

@@ -1,0 +1,88 @@
+import { atMost, type Finding, notProved, within } from '../finding/finding.ts';
+import type { Subject, Topic } from '../finding/topics.ts';
+import type { Reading } from '../model/reading.ts';
+import type { Die } from '../model/shop.ts';
+import { figure } from '../model/units/figure.ts';
+import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
+import { say } from '../words/say.ts';
+import { type Check, judge } from './judge.ts';
+
+/** What a crimp's check is about, and what it is called there: of an end, or of one side of a join. */
+type Of = Subject & { readonly topic: Topic; readonly title: string };
+
+/**
+ * Across flats of a crimp against the die that closed on it: the same rule at an end and in a join.
+ *
+ * @param die null where none is chosen
+ * @param missing what is said while nothing is measured
+ * @param valueMm what a reading says, mm
+ */
+export function flatsProof<R extends Reading>(
+  of: Of,
+  die: Die | undefined,
+  missing: string,
+  readings: readonly R[],
+  valueMm: (reading: R) => number,
+): { check: Check; finding: Finding } {
+  const window = die && acrossFlatsWindow(die.acrossFlatsMm);
+  const check: Check = {
+    ...of,
+    unit: 'mm',
+    decimals: 2,
+    ...(window && { limit: { kind: 'window', least: window.leastMm, most: window.mostMm } }),
+    missing,
+    remedy: say`Measure across the flats with a calliper, die open.`,
+    work: {
+      formula: say`F_die − 0.1 ≤ F ≤ F_die · 1.02`,
+      substituted: window
+        ? [say`${figure(window.leastMm, 'mm', 2)} to ${figure(window.mostMm, 'mm', 2)}`]
+        : [say`no die is chosen`],
+      source: say`craft practice: spring-back up to 2 %, a calliper within 0.1 mm`,
+      assumes: say`the die’s own across flats was measured closed`,
+    },
+  };
+  if (!window) {
+    const because = say`No die is chosen, so there is nothing to compare with.`;
+    return { check, finding: notProved({ ...check, stage: 'prove', because }) };
+  }
+  const finding = judge(check, readings, (reading, facts) => {
+    const value = valueMm(reading);
+    const because =
+      value < window.leastMm
+        ? say`Under the die: it was another die.`
+        : value > window.mostMm
+          ? say`Over: the die did not shut.`
+          : say`The die shut.`;
+    return within({ ...facts, value, because }, window.leastMm, window.mostMm);
+  });
+  return { check, finding };
+}
+
+/**
+ * Flash at the parting line, unfiled: the same rule at an end and in a join.
+ *
+ * @param valueMm what a reading says, mm
+ */
+export const earsProof = <R extends Reading>(
+  of: Of,
+  readings: readonly R[],
+  valueMm: (reading: R) => number,
+): Finding =>
+  judge(
+    {
+      ...of,
+      unit: 'mm',
+      decimals: 2,
+      limit: { kind: 'most', most: MOST_EARS_MM },
+      missing: say`The flash at the parting line is not measured yet.`,
+      remedy: say`Measure the ears before filing; none is 0.`,
+      work: {
+        formula: say`ears ≤ 0.5 mm before filing`,
+        substituted: [],
+        source: say`craft practice, a shop setting`,
+        assumes: say`measured at the worst place`,
+      },
+    },
+    readings,
+    (reading, facts) => atMost({ ...facts, value: valueMm(reading) }, MOST_EARS_MM),
+  );
