@@ -8,7 +8,8 @@ type Doors = ReadonlyMap<string, number>;
 const ROW = 25;
 const LEFT = 372;
 const TOP = 118;
-const MOST = 40;
+/** A few imports, some, or many: finer than that the picture would change with every file. */
+const radius = (imports: number): number => (imports < 5 ? 3 : imports < 15 ? 5.5 : 8.5);
 
 const isOurs = (name: string) => name.endsWith('.ts') && !/(\.test|Fixture)\.ts$/.test(name);
 const roomOf = (path: string): string => {
@@ -44,10 +45,9 @@ export function roomsPicture(doors: Doors): string {
       const cx = LEFT + (column + 0.5) * ROW;
       const cy = y + ROW / 2;
       if (column === row) return `<rect x="${cx - 4}" y="${cy - 4}" width="8" height="8" fill="#0a5963"/>`;
-      const r = (2 + 8 * Math.sqrt(Math.min(count, MOST) / MOST)).toFixed(1);
       return count === 0
         ? ''
-        : `<circle cx="${cx}" cy="${cy}" r="${r}" fill="#0a5963" fill-opacity="0.55"><title>${name} uses ${to}: ${count}</title></circle>`;
+        : `<circle cx="${cx}" cy="${cy}" r="${radius(count)}" fill="#0a5963" fill-opacity="0.55"><title>${name} uses ${to}</title></circle>`;
     });
     return [
       `<path d="M16 ${y + ROW}H${LEFT + (row + 1) * ROW}" stroke="#d9d4c5"/>`,

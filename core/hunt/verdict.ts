@@ -1,5 +1,6 @@
 import { digits, figure } from '../model/units/figure.ts';
-import { type Hunt, isSimulated, loadedOf, type Piece } from '../model/hunt.ts';
+import { type Hunt, isSimulated, loadedOf } from '../model/hunt.ts';
+import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
 import { SAG_SHARE } from '../model/tables/sag.ts';
 import type { Contradiction, Known } from './known.ts';
 import type { Suspect } from './suspect.ts';
@@ -39,13 +40,6 @@ function isSourceWeak(hunt: Hunt): boolean | null {
   return sag === null ? null : sag > SAG_SHARE[hunt.test] * (hunt.restV ?? 0);
 }
 
-const kindOf = ({ kind }: Piece): 'cable' | 'device' | 'joint' =>
-  kind === 'cable'
-    ? 'cable'
-    : ['switch', 'fuse', 'breaker', 'shunt', 'other'].includes(kind)
-      ? 'device'
-      : 'joint';
-
 /** Says of a hunt: battery, joint, cable or device; or what is missing before that can be said. */
 export function verdictOf(hunt: Hunt, looked: Looked): HuntVerdict {
   const { suspects, contradictions, open, chief, known, isKnown, pieces } = looked;
@@ -76,7 +70,11 @@ export function verdictOf(hunt: Hunt, looked: Looked): HuntVerdict {
   if (top && top.milliohm !== null) {
     const battery = weak === null ? '' : weak ? say`The source sags, and ` : say`Not the battery: `;
     const says = say`${battery}${lower(top.piece.title, battery !== '')} wastes ${figure(top.wastedW, 'W', top.wastedW < 10 ? 1 : 0)}`;
-    return verdict(kindOf(top.piece), says, `${shareOf(top, looked)} ${atTheLoad(hunt, looked)}`.trim());
+    return verdict(
+      CHAIN_PIECES[top.piece.kind].sort,
+      says,
+      `${shareOf(top, looked)} ${atTheLoad(hunt, looked)}`.trim(),
+    );
   }
   if (weak && open.length === 0) {
     return verdict(

@@ -25,9 +25,15 @@ const jobNow = (job: Fields): Fields => ({
     corrections: cable.corrections ?? [],
   })),
 });
+/** A question that an earlier version did not ask is answered as is customary. */
+const practiceNow = (practice: Fields): Fields => ({
+  ...CUSTOMARY_PRACTICE,
+  ...practice,
+  ...(isFields(practice.schools) && { schools: { ...CUSTOMARY_PRACTICE.schools, ...practice.schools } }),
+});
 const shopNow = (shop: Fields): Fields => ({
   ...shop,
-  practice: isFields(shop.practice) ? { ...CUSTOMARY_PRACTICE, ...shop.practice } : shop.practice,
+  practice: isFields(shop.practice) ? practiceNow(shop.practice) : shop.practice,
   lugs: each(shop.lugs, (lug) => ({
     form: 'tube',
     flared: false,
@@ -56,6 +62,9 @@ export const migrateShop = (data: unknown): unknown => (isFields(data) ? shopNow
  * @example migrateFile({ format, version: 1, job, shop }) // version 4: the same job, with no shared studs
  */
 export function migrateFile(data: Fields): Fields {
-  if (![1, 2, 3, VERSION].includes(data.version as number)) return data;
+  const { version } = data;
+  const isKnown =
+    typeof version === 'number' && Number.isInteger(version) && version >= 1 && version <= VERSION;
+  if (!isKnown) return data;
   return { ...data, version: VERSION, job: migrateJob(data.job), shop: migrateShop(data.shop) };
 }
