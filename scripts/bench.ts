@@ -9,6 +9,7 @@ import { dutyCycle } from '../core/sizing/dutyCycle.ts';
 import { steadyTemperature } from '../core/sizing/heatBalance.ts';
 import { dieMap } from '../core/termination/dies/dieMap.ts';
 import { openCase } from '../core/termination/dies/toolCase.ts';
+import { ask, layOut, size, STAGE_FINDINGS, stepsOf, terminate } from '../core/stages.ts';
 import { workUpCable } from '../core/workup.ts';
 import { benchCutting } from './bench/cutting.ts';
 import { benchFrames } from './bench/frames.ts';
@@ -19,8 +20,8 @@ import { timed } from './bench/timed.ts';
 const shop = genericShop();
 const { practice } = shop;
 const [kind] = shop.cableKinds;
-const size = kind?.sizes.at(-3);
-if (!kind || !size) throw new Error('the generic shop has no cable');
+const thick = kind?.sizes.at(-3);
+if (!kind || !thick) throw new Error('the generic shop has no cable');
 
 /** Cables that differ in load and length, so that none repeats another. */
 function cables(count: number): Cable[] {
@@ -60,6 +61,30 @@ console.log(
   `whole work-up of a cable, ends, steps and proof too: ${(whole / (larger[0] ?? 1)).toFixed(1)} × its sizing`,
 );
 
+/** What each stage costs by itself, as a share of them all. */
+const asked = few.map((cable) => ask(cable, shop, { toolCase }));
+const sized = asked.map(size);
+const ended = sized.map(terminate);
+const laid = ended.map(layOut);
+const stages: Readonly<Record<string, () => unknown>> = {
+  ask: () => few.map((cable) => ask(cable, shop, { toolCase })),
+  size: () => asked.map(size),
+  terminate: () => sized.map(terminate),
+  'lay out': () => ended.map(layOut),
+  steps: () => laid.map(stepsOf),
+  ...Object.fromEntries(
+    Object.entries(STAGE_FINDINGS).map(([stage, findingsOf]) => [
+      `what ${stage} finds`,
+      () => laid.map((own) => findingsOf(own)),
+    ]),
+  ),
+};
+const costs = Object.entries(stages).map(([title, run]) => ({ title, ms: timed(() => void run()) }));
+const allStages = costs.reduce((sum, { ms }) => sum + ms, 0);
+console.log(
+  `  of which ${costs.map(({ title, ms }) => `${title} ${((100 * ms) / allStages).toFixed(0)} %`).join(', ')}`,
+);
+
 /** A duty of many steps, settled: what the worker does for one size. */
 const duty = (steps: number) => ({
   steps: Array.from({ length: steps }, (_, i) => ({ amps: 40 + ((i * 53) % 220), seconds: 20 })),
@@ -69,7 +94,7 @@ const duty = (steps: number) => ({
 const around = { ambientC: 30, sunWPerM2: 0 };
 const start = { conductorC: 30, currentA: 0 };
 const settle = (steps: number) =>
-  timed(() => dutyCycle(thermalCable(kind, size), around, duty(steps), start, 90, 1));
+  timed(() => dutyCycle(thermalCable(kind, thick), around, duty(steps), start, 90, 1));
 const [ten, hundred] = [settle(10), settle(100)];
 console.log(`a duty of 100 steps against one of 10: ${(hundred / ten).toFixed(1)} ×`);
 

@@ -2,10 +2,13 @@
 export type Remembered<T> = (things: readonly object[], asked: string, work: () => T) => T;
 
 interface Branch<T> {
-  readonly answers: Map<string, T>;
-  readonly further: WeakMap<object, Branch<T>>;
+  /** Answers by what was asked; made once there is one. */
+  answers: Map<string, T> | undefined;
+  /** The answer to a thing that is asked in one way only. */
+  answer: T | undefined;
+  further: WeakMap<object, Branch<T>> | undefined;
 }
-const branch = <T>(): Branch<T> => ({ answers: new Map(), further: new WeakMap() });
+const branch = <T>(): Branch<T> => ({ answers: undefined, answer: undefined, further: undefined });
 
 /**
  * A memory for what is worked out of things that are never changed in place: asked again of the very same things in
@@ -15,18 +18,21 @@ const branch = <T>(): Branch<T> => ({ answers: new Map(), further: new WeakMap()
  */
 export function remember<T extends object>(): Remembered<T> {
   const root = branch<T>();
+  // It stands in the hottest loops: nothing is made here that need not be.
   return (things, asked, work) => {
-    const { answers } = things.reduce<Branch<T>>((at, thing) => {
-      const known = at.further.get(thing);
-      if (known) return known;
-      const next = branch<T>();
-      at.further.set(thing, next);
-      return next;
-    }, root);
-    const known = answers.get(asked);
+    let place = root;
+    for (const thing of things) {
+      place.further ??= new WeakMap();
+      let next = place.further.get(thing);
+      if (!next) place.further.set(thing, (next = branch()));
+      place = next;
+    }
+    if (asked === '') return (place.answer ??= work());
+    place.answers ??= new Map();
+    const known = place.answers.get(asked);
     if (known !== undefined) return known;
     const answer = work();
-    answers.set(asked, answer);
+    place.answers.set(asked, answer);
     return answer;
   };
 }
