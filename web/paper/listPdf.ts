@@ -1,5 +1,5 @@
 import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import { breakTextIntoLines, PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
 import { type Paper, PAPER_MM } from '../../core/paper/label.ts';
 import type { ListDoc } from '../../core/paper/listDoc.ts';
 import { say } from '../../core/words/say.ts';
@@ -15,6 +15,8 @@ export const INK = rgb(0.1, 0.14, 0.16);
 const PALE = rgb(0.45, 0.47, 0.48);
 const MARGIN = 40;
 const LINE = 17;
+/** From one line of a row to its next. */
+const WRAPPED_LINE = 12.5;
 
 /** What a face lacks is written with what it has: paper never shows an empty box. */
 const LACKING: Readonly<Record<string, string>> = {
@@ -57,6 +59,25 @@ export function fitted(text: string, font: PDFFont, size: number, width: number)
   return `${short}...`;
 }
 
+/** A word longer than a whole line, broken where it must be. */
+function broken(word: string, font: PDFFont, size: number, width: number): string[] {
+  const parts = [''];
+  for (const letter of word) {
+    const longer = `${parts.at(-1)}${letter}`;
+    if (parts.at(-1) !== '' && font.widthOfTextAtSize(longer, size) > width) parts.push(letter);
+    else parts[parts.length - 1] = longer;
+  }
+  return parts;
+}
+
+/** A text in as many lines as it takes in a width: nothing of it is left out. At least one line. */
+export const wrapped = (text: string, font: PDFFont, size: number, width: number): string[] =>
+  breakTextIntoLines(printable(text), [' ', '/', ','], width, (line) =>
+    font.widthOfTextAtSize(line, size),
+  ).flatMap((line) =>
+    font.widthOfTextAtSize(line.trim(), size) > width ? broken(line.trim(), font, size, width) : line.trim(),
+  );
+
 /** A list as a PDF, as many pages as it takes, its head repeated on each. */
 export async function listPdf(doc: ListDoc, paper: Paper, fonts: PaperFonts): Promise<Uint8Array> {
   const into = await paperDocument(fonts);
@@ -78,13 +99,18 @@ export function drawList({ pdf, plain, strong }: PaperDocument, doc: ListDoc, pa
     x: MARGIN + inner * doc.columns.slice(0, i).reduce((sum, own) => sum + own.width, 0),
     px: inner * column.width - 6,
   }));
-  const cell = (text: string, i: number, font: PDFFont, at: number) => {
-    const column = columns[i];
-    if (!column) return;
-    const words = fitted(text, font, at, column.px);
-    const shift = column.right ? column.px - font.widthOfTextAtSize(words, at) : 0;
-    page.drawText(words, { x: column.x + shift, y, size: at, font, color: INK });
+  /** The cells of a row in the lines they take, and how many lines that is. */
+  const inLines = (texts: readonly string[], font: PDFFont, at: number) => {
+    const cells = columns.map(({ px }, i) => wrapped(texts[i] ?? '', font, at, px));
+    return { cells, lines: Math.max(1, ...cells.map(({ length }) => length)) };
   };
+  const draw = (cells: readonly (readonly string[])[], font: PDFFont, at: number) =>
+    columns.forEach(({ x, px, right }, i) =>
+      cells[i]?.forEach((words, line) => {
+        const shift = right ? px - font.widthOfTextAtSize(words, at) : 0;
+        page.drawText(words, { x: x + shift, y: y - line * WRAPPED_LINE, size: at, font, color: INK });
+      }),
+    );
   const head = () => {
     page.drawText(fitted(doc.title, strong, 20, inner), {
       x: MARGIN,
@@ -108,13 +134,19 @@ export function drawList({ pdf, plain, strong }: PaperDocument, doc: ListDoc, pa
       color: PALE,
     });
     y = size[1] - MARGIN - 54;
-    doc.columns.forEach(({ title }, i) => cell(title, i, plain, 10));
-    y -= 5;
+    const titles = inLines(
+      doc.columns.map(({ title }) => title),
+      plain,
+      10,
+    );
+    draw(titles.cells, plain, 10);
+    y -= (titles.lines - 1) * WRAPPED_LINE + 5;
     page.drawLine({ start: { x: MARGIN, y }, end: { x: size[0] - MARGIN, y }, thickness: 0.8, color: INK });
     y -= LINE;
   };
-  const room = () => {
-    if (y > MARGIN + 6) return;
+  /** A page of its own for what does not fit on this one. */
+  const room = (lines = 1) => {
+    if (y - (lines - 1) * WRAPPED_LINE > MARGIN + 6) return;
     page = pdf.addPage(size);
     head();
   };
@@ -132,8 +164,10 @@ export function drawList({ pdf, plain, strong }: PaperDocument, doc: ListDoc, pa
       y -= LINE;
     }
     for (const row of section.rows) {
-      room();
-      row.forEach((text, i) => cell(text, i, plain, 11));
+      const { cells, lines } = inLines(row, plain, 11);
+      room(lines);
+      draw(cells, plain, 11);
+      y -= (lines - 1) * WRAPPED_LINE;
       page.drawLine({
         start: { x: MARGIN, y: y - 4 },
         end: { x: size[0] - MARGIN, y: y - 4 },

@@ -18,12 +18,12 @@ export async function read(bytes: Uint8Array) {
     Array.from({ length: pdf.numPages }, async (_, i) => {
       const page = await pdf.getPage(i + 1);
       const { items } = await page.getTextContent();
+      const seen = items.flatMap((item) => ('str' in item && item.str.trim() !== '' ? item : []));
       const { width, height } = page.getViewport({ scale: 1 });
       return {
-        words: items.map((item) => ('str' in item ? item.str : '')).filter((text) => text.trim() !== ''),
-        places: items.flatMap((item) =>
-          'str' in item ? [{ x: item.transform[4] as number, y: item.transform[5] as number }] : [],
-        ),
+        words: seen.map(({ str }) => str),
+        /** Where each of the words stands, points from the lower left corner. */
+        places: seen.map(({ transform }) => ({ x: transform[4] as number, y: transform[5] as number })),
         width: width / POINTS_PER_MM,
         height: height / POINTS_PER_MM,
       };

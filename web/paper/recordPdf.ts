@@ -3,6 +3,7 @@ import { type Paper, PAPER_MM } from '../../core/paper/label.ts';
 import type { TestRecord } from '../../core/paper/testRecord.ts';
 import {
   fitted,
+  wrapped,
   type PaperDocument,
   paperDocument,
   type PaperFonts,
@@ -61,6 +62,14 @@ export async function drawRecord(
 
   const text = (words: string, x: number, size: number, font: PDFFont, room = inner, color = INK) =>
     page.drawText(fitted(words, font, size, room), { x, y, size, font, color });
+  /** A text in as many lines as it takes; answers how far below the first the last one stands. */
+  const texts = (words: string, x: number, size: number, font: PDFFont, room = inner, color = INK) => {
+    const lines = wrapped(words, font, size, room);
+    lines.forEach((line, i) => page.drawText(line, { x, y: y - i * (size + 2), size, font, color }));
+    return (lines.length - 1) * (size + 2);
+  };
+  const high = (words: string, size: number, font: PDFFont, room = inner) =>
+    wrapped(words, font, size, room).length * (size + 2);
   const rule = (thickness: number, color = INK) =>
     page.drawLine({ start: { x: MARGIN, y }, end: { x: w - MARGIN, y }, thickness, color });
   const turn = (needed: number) => {
@@ -93,14 +102,16 @@ export async function drawRecord(
   text(say`${record.job}: ${record.from} to ${record.to}`, MARGIN, 11, plain);
   for (const fact of record.facts) {
     down(12.5);
-    text(fact, MARGIN, 10, plain, inner, PALE);
+    down(texts(fact, MARGIN, 10, plain, inner, PALE));
   }
   down(8);
   rule(1.2);
   down(16);
-  text(record.verdict, MARGIN, 13, strong);
+  down(texts(record.verdict, MARGIN, 13, strong));
   down(13);
-  text(record.ends.map(({ end, verdict }) => say`End ${end}. ${verdict}.`).join('   '), MARGIN, 10, plain);
+  down(
+    texts(record.ends.map(({ end, verdict }) => say`End ${end}. ${verdict}.`).join('   '), MARGIN, 10, plain),
+  );
   down(8);
   if (drawing) {
     const picture = await pdf.embedPng(drawing);
@@ -117,31 +128,40 @@ export async function drawRecord(
     color = INK,
   ) => {
     let x = MARGIN;
+    let deepest = 0;
     for (const { key, share } of COLUMNS) {
       const room = inner * share;
       const words = of(key);
-      if (words) text(words, x, size, key === 'value' ? strong : font, room - 4, color);
+      if (words)
+        deepest = Math.max(deepest, texts(words, x, size, key === 'value' ? strong : font, room - 4, color));
       x += room;
     }
+    down(deepest);
   };
   cells((key) => COLUMNS.find((own) => own.key === key)?.title ?? '', 9, plain, PALE);
   down(4);
   rule(0.8);
   for (const row of record.rows) {
-    turn(LINE * 2);
+    const of = (key: (typeof COLUMNS)[number]['key']) =>
+      key === 'read' && row.simulated ? say`SIMULATED ${row.read}` : row[key];
+    const whyRoom = inner * (1 - COLUMNS[0].share);
+    const cellsHigh = Math.max(
+      ...COLUMNS.map(({ key, share }) => high(of(key), 9.5, plain, inner * share - 4)),
+    );
+    turn(LINE + cellsHigh + (row.why ? high(row.why, 8.5, plain, whyRoom) : 0));
     down(LINE - 2);
-    cells((key) => (key === 'read' && row.simulated ? say`SIMULATED ${row.read}` : row[key]), 9.5, plain);
+    cells(of, 9.5, plain);
     if (row.why) {
       down(10.5);
-      text(row.why, MARGIN + inner * COLUMNS[0].share, 8.5, plain, inner * (1 - COLUMNS[0].share), PALE);
+      down(texts(row.why, MARGIN + inner * COLUMNS[0].share, 8.5, plain, whyRoom, PALE));
     }
     down(4);
     rule(0.3, PALE);
   }
   for (const line of record.history) {
-    turn(LINE);
+    turn(LINE + high(line, 9, plain));
     down(LINE);
-    text(line, MARGIN, 9, plain);
+    down(texts(line, MARGIN, 9, plain));
   }
   await photographs();
   turn(70);
