@@ -58,7 +58,8 @@ const FAULT_WORDS = {
 export type FaultCode = keyof typeof FAULT_WORDS;
 
 /** What went wrong, in words: what an earlier version or a person wrote stands as it was written. */
-export const faultSays = (what: string): string => FAULT_WORDS[what as FaultCode] ?? what;
+export const faultSays = (what: string): string =>
+  Object.hasOwn(FAULT_WORDS, what) ? FAULT_WORDS[what as FaultCode] : what;
 
 /** Something that goes wrong at a kind of step, and what can mend it. */
 interface Fault {
