@@ -2,18 +2,18 @@
 import { computed } from 'vue';
 import type { ResolvedEnd } from '../../core/termination/resolveEnd.ts';
 import QuantityField from '../ui/QuantityField.vue';
-import type { TypedTrial } from './useTraveller.ts';
+import type { TrialFigures } from '../../core/traveller/following.ts';
 import { say } from '../../core/words/say.ts';
 
 /** What a practice piece measured: the flats of its worst crimp and its ears, kept as a trial of this die. */
 const { end, modelValue, problem } = defineProps<{
   end: ResolvedEnd;
-  modelValue: TypedTrial;
+  modelValue: TrialFigures;
   problem: string;
 }>();
-const emit = defineEmits<{ 'update:modelValue': [value: TypedTrial] }>();
+const emit = defineEmits<{ 'update:modelValue': [value: TrialFigures] }>();
 
-const set = (change: Partial<TypedTrial>) => emit('update:modelValue', { ...modelValue, ...change });
+const set = (change: Partial<TrialFigures>) => emit('update:modelValue', { ...modelValue, ...change });
 const across = computed(() =>
   end.die?.leaves === 'indent' ? say`Across the indent` : say`Across flats, the worst`,
 );

@@ -4,15 +4,24 @@ import { computed, ref, watch } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable } from '../../core/model/cable.ts';
 import type { EndName } from '../../core/model/end.ts';
-import { askedReading, judgeAsk } from '../../core/traveller/asks.ts';
+import { judgeAsk } from '../../core/traveller/asks.ts';
 import type { CautionId } from '../../core/model/cautions.ts';
 import { isHeeded } from '../../core/model/cautions.ts';
 import { type Ago, gateStates, hotEnds } from '../../core/traveller/gates.ts';
 import { afterMishap, faultSays, type WayOut } from '../../core/traveller/mishaps.ts';
-import { restingOn } from '../../core/traveller/order.ts';
-import { practiceBegins, practiceEnds } from '../../core/traveller/practise.ts';
+import {
+  asksTrial,
+  firstOpen,
+  isTrialWhole,
+  type TrialFigures,
+  trialOf,
+  withoutTick,
+  withTick,
+  withTyped,
+} from '../../core/traveller/following.ts';
+import { practiceBegins } from '../../core/traveller/practise.ts';
 import { type Step } from '../../core/traveller/step.ts';
-import { isPractising } from '../../core/model/stepId.ts';
+import { isDone as isTicked, isPractising } from '../../core/model/stepId.ts';
 import { useCableEdit } from '../bench/useCable.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
@@ -25,12 +34,7 @@ const agoFrom =
   (at) =>
     (now.getTime() - Date.parse(at)) / 1000;
 
-/** What is typed of a practice piece, before it is taken. */
-export interface TypedTrial {
-  readonly acrossFlatsMm: number | null;
-  readonly earsMm: number | null;
-}
-const NO_TRIAL: TypedTrial = { acrossFlatsMm: null, earsMm: null };
+const NO_TRIAL: TrialFigures = { acrossFlatsMm: null, earsMm: null };
 
 /**
  * Following the steps of one cable: which one is at hand, what its gates say now, and going on, back, past a gate or
@@ -50,9 +54,9 @@ export function useTraveller(
   const steps = computed(() => target().work.steps);
   const edit = useCableEdit(() => ({ jobId: target().jobId, cableId: cable.value.id }));
 
-  const isDone = (step: Step) => cable.value.done.some((own) => own.step === step.id);
-  const firstOpen = () => steps.value.find((step) => !isDone(step))?.id;
-  const begin = () => (steps.value.some(({ id }) => id === beginAt()) ? beginAt() : firstOpen());
+  const isDone = (step: Step) => isTicked(cable.value, step.id);
+  const begin = () =>
+    steps.value.some(({ id }) => id === beginAt()) ? beginAt() : firstOpen(steps.value, cable.value)?.id;
   const currentId = ref(begin());
   watch(
     () => cable.value.id,
@@ -82,7 +86,7 @@ export function useTraveller(
   const judged = computed(() =>
     current.value?.ask && typed.value !== null ? judgeAsk(current.value.ask, typed.value) : null,
   );
-  const trial = ref<TypedTrial>(NO_TRIAL);
+  const trial = ref<TrialFigures>(NO_TRIAL);
   /** Somebody wanted to go on while the trial was not whole. */
   const isTrialShort = ref(false);
   watch(currentId, () => {
@@ -90,45 +94,24 @@ export function useTraveller(
     isTrialShort.value = false;
   });
   /** Whether a step ends a practice piece, whose figures are then asked for. */
-  const asksTrial = (step: Step) =>
-    step.end !== undefined && step.id === practiceEnds(step.end) && !isDone(step);
-  const isTrialTyped = computed(() => trial.value.acrossFlatsMm !== null && trial.value.earsMm !== null);
+  const asksTrialAt = (step: Step) => asksTrial(step, cable.value);
+  const isTrialTyped = computed(() => isTrialWhole(trial.value));
   const trialProblem = computed(() =>
     isTrialShort.value && !isTrialTyped.value ? say`A trial needs its flats and its ears; no ears is 0.` : '',
   );
 
   const said = () => ({ id: nanoid(10), at: new Date().toISOString(), by: prefs.person.trim() });
 
-  /** Keeps what was typed: a reading of the proof, or the strands that are gone. */
-  function take(draft: Cable, step: Step): void {
-    const value = typed.value;
-    if (value === null || !step.end || !step.ask) return;
-    const reading = askedReading(step, value, { ...said(), source: 'typed' });
-    if (reading) draft.readings.push(reading);
-    else draft.ends[step.end].strands = { ...draft.ends[step.end].strands, cut: Math.round(value) };
-  }
-
   /** The practice piece is spent: its figures become a trial of the die, and the step is done, in one change. */
   function keepTrial(step: Step): void {
-    const end = step.end && target().work.ends[step.end];
-    const { acrossFlatsMm, earsMm } = trial.value;
-    if (!end?.lug || !end.die || acrossFlatsMm === null || earsMm === null) return;
-    const [lugId, dieId] = [end.lug.id, end.die.die.id];
-    const { size } = target().work.choice.taken.at;
+    const signed = said();
+    const own = trialOf(step, target().work, trial.value, signed);
+    if (!own) return;
     bench.edit(say`step ${step.short}`, (draft) => {
-      draft.shop.trials.push({
-        ...said(),
-        dieId,
-        lugId,
-        size: { ...size },
-        acrossFlatsMm,
-        earsMm,
-        source: 'typed',
-      });
-      const own = draft.jobs
-        .find(({ id }) => id === target().jobId)
-        ?.cables.find(({ id }) => id === cable.value.id);
-      own?.done.push({ step: step.id, at: new Date().toISOString(), by: prefs.person.trim() });
+      draft.shop.trials.push(own);
+      const job = draft.jobs.find(({ id }) => id === target().jobId);
+      const place = job?.cables.findIndex(({ id }) => id === cable.value.id) ?? -1;
+      if (job && place >= 0) job.cables[place] = withTick(cable.value, step, signed);
     });
   }
 
@@ -149,14 +132,14 @@ export function useTraveller(
     const step = current.value;
     if (!step) return false;
     if (isShut.value) return false;
-    if (asksTrial(step)) {
+    if (asksTrialAt(step)) {
       isTrialShort.value = !isTrialTyped.value;
       if (isTrialShort.value) return false;
       keepTrial(step);
     } else if (!isDone(step)) {
+      const signed = said();
       edit(say`step ${step.short}`, (draft) => {
-        take(draft as Cable, step);
-        draft.done.push({ step: step.id, at: new Date().toISOString(), by: prefs.person.trim() });
+        Object.assign(draft, withTick(withTyped(draft as Cable, step, typed.value, signed), step, signed));
       });
     }
     if (goesOn) currentId.value = steps.value[index.value + 1]?.id;
@@ -167,11 +150,9 @@ export function useTraveller(
   function back(): void {
     const before = steps.value[index.value < 0 ? steps.value.length - 1 : index.value - 1];
     if (!before) return;
-    if (restingOn(before, steps.value, cable.value).length === 0) {
-      edit(say`back to ${before.short}`, (draft) => {
-        draft.done = draft.done.filter(({ step }) => step !== before.id);
-      });
-    }
+    const taken = withoutTick(cable.value, before, steps.value);
+    if (taken !== cable.value)
+      edit(say`back to ${before.short}`, (draft) => void Object.assign(draft, { done: taken.done }));
     currentId.value = before.id;
   }
 
@@ -198,10 +179,11 @@ export function useTraveller(
     const step = current.value;
     if (!step) return;
     edit(faultSays(what), (draft) => {
-      take(draft as Cable, step);
-      Object.assign(draft, afterMishap(draft as Cable, what, step, out, said()));
+      const signed = said();
+      const measured = withTyped(draft as Cable, step, typed.value, signed);
+      Object.assign(draft, afterMishap(measured, what, step, out, said()));
     });
-    currentId.value = firstOpen();
+    currentId.value = firstOpen(steps.value, cable.value)?.id;
   }
 
   return {
@@ -218,7 +200,7 @@ export function useTraveller(
     judged,
     trial,
     trialProblem,
-    asksTrial,
+    asksTrial: asksTrialAt,
     practise,
     isDone,
     isHeededToday,
