@@ -41,5 +41,6 @@ export default tseslint.config(
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
     },
   },
+  { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   { files: ['scripts/**', 'server/main.ts'], rules: { 'no-console': 'off' } },
 );

@@ -92,5 +92,8 @@ export default defineConfig({
     },
     assetsInlineLimit: (file) => (file.endsWith('.json') ? false : undefined),
   },
-  server: { host: '127.0.0.1', proxy: { '/instruments': { target: process.env['STAND_INS'] ?? 'ws://127.0.0.1:4310', ws: true } } },
+  server: {
+    host: '127.0.0.1',
+    proxy: { '/instruments': { target: process.env['STAND_INS'] ?? 'ws://127.0.0.1:4310', ws: true } },
+  },
 });

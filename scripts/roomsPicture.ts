@@ -1,6 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, normalize } from 'node:path';
-import plan from './rooms.json' with { type: 'json' };
+
+/** The rooms of core in their order, and what each holds. */
+export const ROOMS = (
+  JSON.parse(readFileSync('scripts/rooms.json', 'utf8')) as {
+    readonly rooms: readonly { readonly name: string; readonly holds: string }[];
+  }
+).rooms;
 
 /** How many files of one room import from another, by "from to". */
 type Doors = ReadonlyMap<string, number>;
@@ -35,7 +41,7 @@ export function doorsOf(root = 'core'): Doors {
  * door it uses, the larger the more it does. Nothing stands to the right of the stair: no room uses one after it.
  */
 export function roomsPicture(doors: Doors): string {
-  const { rooms } = plan;
+  const rooms = ROOMS;
   const width = LEFT + rooms.length * ROW + 64;
   const height = TOP + rooms.length * ROW + 16;
   const parts = rooms.flatMap(({ name, holds }, row) => {
