@@ -12,11 +12,16 @@ export function run(command, args, options = {}) {
 export function runToEnd(command, args) {
   return new Promise((resolve) => {
     const child = spawn(command, args, { stdio: ['ignore', 'inherit', 'inherit'] });
-    const pass = (signal) => child.kill(signal);
+    let isBroken = false;
+    const pass = (signal) => {
+      isBroken = true;
+      child.kill(signal);
+    };
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, pass);
     child.on('error', () => resolve(1));
     child.on('close', (code) => {
       for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.removeListener(signal, pass);
+      if (isBroken) process.exit(130);
       resolve(code ?? 1);
     });
   });

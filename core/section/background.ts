@@ -1,7 +1,7 @@
-import type { Small } from './picture.ts';
+import type { Downsampled } from './picture.ts';
 
 /** How far each pixel is from what the bench would look like there, in the bench's own spread. */
-export type Strangeness = Float32Array;
+export type Residuals = Float32Array;
 
 /** A plane curved once each way: 1, x, y, x², xy, y². */
 const TERMS = 6;
@@ -19,7 +19,7 @@ const LEAST_SPREAD = [0.012, 0.012, 0.05] as const;
  *
  * @returns null where so much is strange that there is no bench to be seen
  */
-export function strangeness(small: Small): Strangeness | null {
+export function residuals(small: Downsampled): Residuals | null {
   const { width, height } = small;
   const count = width * height;
   const features = featuresOf(small);
@@ -52,7 +52,7 @@ export function strangeness(small: Small): Strangeness | null {
 }
 
 /** Two ratios of colour, and brightness, as logarithms: light and shade then move brightness alone. */
-function featuresOf({ red, green, blue }: Small): Float32Array[] {
+function featuresOf({ red, green, blue }: Downsampled): Float32Array[] {
   const log = (plane: Float32Array, i: number) => Math.log((plane[i] ?? 0) + 12);
   const [warm, cold, bright] = [
     new Float32Array(red.length),

@@ -1,5 +1,5 @@
 import { acrossFlatsPx, type Outline } from './hexagon.ts';
-import type { Picture, Spot } from './picture.ts';
+import type { Picture, Point } from './picture.ts';
 
 type Colour = [number, number, number];
 
@@ -11,9 +11,9 @@ const BESIDE = 3;
 /** From outside in, where the picture first stops looking like what lies outside, px along the normal. */
 export function crossing(
   picture: Picture,
-  [x, y]: Spot,
-  [nx, ny]: Spot,
-  [dx, dy]: Spot,
+  [x, y]: Point,
+  [nx, ny]: Point,
+  [dx, dy]: Point,
   reach: number,
   beside = BESIDE,
 ): number | null {
@@ -25,9 +25,9 @@ export function crossing(
 /** Colours along a normal from outside in, a pixel apart; null where it leaves the picture. */
 function profile(
   picture: Picture,
-  [x, y]: Spot,
-  [nx, ny]: Spot,
-  [dx, dy]: Spot,
+  [x, y]: Point,
+  [nx, ny]: Point,
+  [dx, dy]: Point,
   outwards: number,
   inwards: number,
   beside: number,
@@ -50,11 +50,11 @@ function profile(
 export function edgeWidthPx(outline: Outline, picture: Picture): number {
   const reach = Math.max(12, 0.06 * acrossFlatsPx(outline));
   const widths = outline.flatMap(([x, y], i) => {
-    const to = outline[(i + 1) % 6] as Spot;
+    const to = outline[(i + 1) % 6] as Point;
     const length = Math.hypot(to[0] - x, to[1] - y);
-    const along: Spot = [(to[0] - x) / length, (to[1] - y) / length];
+    const along: Point = [(to[0] - x) / length, (to[1] - y) / length];
     return [0.3, 0.5, 0.7].flatMap((share) => {
-      const at: Spot = [x + along[0] * length * share, y + along[1] * length * share];
+      const at: Point = [x + along[0] * length * share, y + along[1] * length * share];
       const rows = profile(picture, at, [along[1], -along[0]], along, reach, reach, 12);
       if (!rows) return [];
       const step = (a: Colour | undefined, b: Colour | undefined) =>

@@ -1,7 +1,7 @@
-import type { Spot } from './picture.ts';
+import type { Point } from './picture.ts';
 
 /** Six corners of the crimp's outline, in order round it, px. */
-export type Outline = readonly [Spot, Spot, Spot, Spot, Spot, Spot];
+export type Outline = readonly [Point, Point, Point, Point, Point, Point];
 
 /** A side of an outline as the line it lies on: its outward normal, and how far along it, px. */
 export interface Side {
@@ -11,8 +11,8 @@ export interface Side {
 }
 
 /** Where each side meets the next. */
-export function cornersOf(sides: readonly Side[]): Spot[] {
-  return sides.map((side, i): Spot => {
+export function cornersOf(sides: readonly Side[]): Point[] {
+  return sides.map((side, i): Point => {
     const next = sides[(i + 1) % sides.length] as Side;
     const det = side.nx * next.ny - side.ny * next.nx;
     return [
@@ -23,9 +23,9 @@ export function cornersOf(sides: readonly Side[]): Spot[] {
 }
 
 /** Area of a polygon, px². */
-export function polygonArea(corners: readonly Spot[]): number {
+export function polygonArea(corners: readonly Point[]): number {
   const twice = corners.reduce((sum, [x, y], i) => {
-    const [nextX, nextY] = corners[(i + 1) % corners.length] as Spot;
+    const [nextX, nextY] = corners[(i + 1) % corners.length] as Point;
     return sum + x * nextY - nextX * y;
   }, 0);
   return Math.abs(twice) / 2;
@@ -42,8 +42,8 @@ export const isEven = (outline: Outline) =>
 
 /** The three distances between opposite sides, px. */
 function flatsOf(outline: Outline): number[] {
-  const middle = (i: number): Spot => {
-    const [a, b] = [outline[i % 6] as Spot, outline[(i + 1) % 6] as Spot];
+  const middle = (i: number): Point => {
+    const [a, b] = [outline[i % 6] as Point, outline[(i + 1) % 6] as Point];
     return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
   };
   return [0, 1, 2].map((i) => {
@@ -53,12 +53,12 @@ function flatsOf(outline: Outline): number[] {
 }
 
 /** The outline with its corners taken off, px. */
-export function contourOf(outline: Outline, cutPx: number): Spot[] {
-  return outline.flatMap((corner, i): Spot[] => {
-    const before = outline[(i + 5) % 6] as Spot;
-    const after = outline[(i + 1) % 6] as Spot;
+export function contourOf(outline: Outline, cutPx: number): Point[] {
+  return outline.flatMap((corner, i): Point[] => {
+    const before = outline[(i + 5) % 6] as Point;
+    const after = outline[(i + 1) % 6] as Point;
     // At 120° a cut of depth d takes 2·d of each side.
-    return [before, after].map((to): Spot => {
+    return [before, after].map((to): Point => {
       const far = Math.hypot(to[0] - corner[0], to[1] - corner[1]);
       const share = Math.min(0.45, (2 * cutPx) / far);
       return [corner[0] + (to[0] - corner[0]) * share, corner[1] + (to[1] - corner[1]) * share];

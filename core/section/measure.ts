@@ -2,7 +2,7 @@ import { packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import { edgeWidthPx } from './edge.ts';
 import { acrossFlatsPx, contourOf, type Outline } from './hexagon.ts';
 import { findOutline, type Found, type Refusal } from './outline.ts';
-import { type Picture, reduced, type Spot } from './picture.ts';
+import { type Picture, reduced, type Point } from './picture.ts';
 import { isCopper } from './colours.ts';
 import { roundShare } from './round.ts';
 import { findVoids, type Voids } from './voids.ts';
@@ -46,7 +46,7 @@ const MEASURED_PX = 2000;
 function scaled({ outline, cutPx }: Found, by: number): Found {
   const move = (value: number) => (value + 0.5) * by - 0.5;
   return {
-    outline: outline.map(([x, y]): Spot => [move(x), move(y)]) as unknown as Outline,
+    outline: outline.map(([x, y]): Point => [move(x), move(y)]) as unknown as Outline,
     cutPx: cutPx * by,
   };
 }

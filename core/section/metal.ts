@@ -1,22 +1,22 @@
-import { strangeness } from './background.ts';
-import { type Blob, blobs, grown } from './blobs.ts';
-import type { Small } from './picture.ts';
+import { residuals } from './background.ts';
+import { type Component, connectedComponents, dilated } from './connectedComponents.ts';
+import type { Downsampled } from './picture.ts';
 
 /** A section must fill this share of the picture, and at most that. */
 const LEAST_SHARE = 0.03;
 const MOST_SHARE = 0.85;
 
 /** The largest patch that is not bench. */
-export function metalOf(small: Small): Blob | null {
-  const far = strangeness(small);
+export function metalOf(small: Downsampled): Component | null {
+  const far = residuals(small);
   if (!far) return null;
   const limit = splitAt(far);
   const { width, height } = small;
   const strange = Uint8Array.from(far, (value) => (value > limit ? 1 : 0));
   // Specks of bench go, cracks of metal close.
-  const opened = grown(grown(strange, width, height, 1, true), width, height, 1);
-  const closed = grown(grown(opened, width, height, 2), width, height, 2, true);
-  const [largest] = blobs(closed, width, height);
+  const opened = dilated(dilated(strange, width, height, 1, true), width, height, 1);
+  const closed = dilated(dilated(opened, width, height, 2), width, height, 2, true);
+  const [largest] = connectedComponents(closed, width, height);
   const share = (largest?.pixels.length ?? 0) / (width * height);
   return largest && share >= LEAST_SHARE && share <= MOST_SHARE ? largest : null;
 }

@@ -1,8 +1,8 @@
-import { filled } from './blobs.ts';
+import { filled } from './connectedComponents.ts';
 import { crossing } from './edge.ts';
 import { acrossFlatsPx, cornersOf, isEven, type Outline, polygonArea, type Side } from './hexagon.ts';
 import { metalOf } from './metal.ts';
-import { type Picture, shrink, type Spot } from './picture.ts';
+import { type Picture, downsample, type Point } from './picture.ts';
 
 /** An outline, and how much its corners are rounded off. */
 export interface Found {
@@ -22,17 +22,17 @@ const LEAST_FILL = 0.86;
 /** Finds the outline of a sawn crimp on a bench by itself, or says why it cannot. */
 export function findOutline(picture: Picture): Found | { refused: Refusal } {
   if (Math.min(picture.width, picture.height) < LEAST_ACROSS_PX) return { refused: 'too small' };
-  const small = shrink(picture, LOOK_PX);
-  const blob = metalOf(small);
-  if (!blob) return { refused: 'no metal' };
-  if (blob.touchesEdge) return { refused: 'cut off' };
-  const mask = filled(blob, small.width, small.height);
+  const small = downsample(picture, LOOK_PX);
+  const component = metalOf(small);
+  if (!component) return { refused: 'no metal' };
+  if (component.touchesEdge) return { refused: 'cut off' };
+  const mask = filled(component, small.width, small.height);
   const rough = hexagonRound(mask, small.width, small.height);
   if (!rough || rough.fill < LEAST_FILL || !isEven(rough.corners as unknown as Outline)) {
     return { refused: 'no outline' };
   }
   const half = (small.factor - 1) / 2;
-  const corners = rough.corners.map(([x, y]): Spot => [x * small.factor + half, y * small.factor + half]);
+  const corners = rough.corners.map(([x, y]): Point => [x * small.factor + half, y * small.factor + half]);
   // From afar first: what lies on the bench beside it may have pushed a side outwards.
   const near = refined(corners as unknown as Outline, picture, 3 * small.factor, 0.06);
   const outline = refined(near, picture, 8, 0.02);
@@ -42,9 +42,9 @@ export function findOutline(picture: Picture): Found | { refused: Refusal } {
 
 /** How far the outline's rounded corners stay from where its sides would meet, px: the middle of the six. */
 function cornerCut(outline: Outline, picture: Picture): number {
-  const centre: Spot = [0, 1].map(
+  const centre: Point = [0, 1].map(
     (c) => outline.reduce((sum, spot) => sum + (spot[c] ?? 0), 0) / 6,
-  ) as unknown as Spot;
+  ) as unknown as Point;
   const reach = 0.09 * acrossFlatsPx(outline);
   const cuts = outline.flatMap(([x, y]) => {
     const far = Math.hypot(x - centre[0], y - centre[1]);
@@ -68,8 +68,8 @@ function hexagonRound(
   mask: Uint8Array,
   width: number,
   height: number,
-): { corners: Spot[]; fill: number } | null {
-  const edge: Spot[] = [];
+): { corners: Point[]; fill: number } | null {
+  const edge: Point[] = [];
   let area = 0;
   for (let y = 0; y < height; y += 1) {
     let [first, last] = [-1, -1];
@@ -82,7 +82,7 @@ function hexagonRound(
     if (first >= 0) edge.push([first - 0.5, y], [last + 0.5, y]);
   }
   if (area === 0) return null;
-  let best: { corners: Spot[]; fill: number } | null = null;
+  let best: { corners: Point[]; fill: number } | null = null;
   for (let deg = 0; deg < 60; deg += 1) {
     const sides = [0, 60, 120, 180, 240, 300].map((turn) => {
       const angle = ((deg + turn) * Math.PI) / 180;
@@ -103,15 +103,15 @@ const ALONG = 36;
 function refined(rough: Outline, picture: Picture, leastPx: number, share: number): Outline {
   const reach = Math.max(leastPx, share * acrossFlatsPx(rough));
   const sides = rough.map((from, i): Side => {
-    const to = rough[(i + 1) % 6] as Spot;
+    const to = rough[(i + 1) % 6] as Point;
     return edgeLine(from, to, picture, reach);
   });
   // Side i runs from corner i to corner i + 1: the corner before it is where the one before meets it.
   const corners = cornersOf(sides);
-  return corners.map((_, i) => corners[(i + 5) % 6] as Spot) as unknown as Outline;
+  return corners.map((_, i) => corners[(i + 5) % 6] as Point) as unknown as Outline;
 }
 
-function edgeLine(from: Spot, to: Spot, picture: Picture, reach: number): Side {
+function edgeLine(from: Point, to: Point, picture: Picture, reach: number): Side {
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const [dx, dy] = [(to[0] - from[0]) / length, (to[1] - from[1]) / length];
   // Outwards, for corners that run round as the angle grows.
@@ -124,7 +124,7 @@ function edgeLine(from: Spot, to: Spot, picture: Picture, reach: number): Side {
   }
   const line = found.length >= ALONG / 3 ? steadyLine(found, length / 2) : { at: 0, slope: 0 };
   const offset = (along: number) => line.at + line.slope * (along - length / 2);
-  const spot = (along: number): Spot => [
+  const spot = (along: number): Point => [
     from[0] + dx * along + nx * offset(along),
     from[1] + dy * along + ny * offset(along),
   ];

@@ -6,10 +6,10 @@ export interface Picture {
 }
 
 /** A place in a picture, px from its top left corner; whole numbers are the middles of pixels. */
-export type Spot = readonly [x: number, y: number];
+export type Point = readonly [x: number, y: number];
 
 /** A picture made smaller: three planes of averages, 0–255. */
-export interface Small {
+export interface Downsampled {
   readonly width: number;
   readonly height: number;
   /** Pixels of the picture along each side of one of these. */
@@ -20,7 +20,7 @@ export interface Small {
 }
 
 /** Averages blocks of pixels so that the longer side comes to at most `longest`; what is left at the edges is dropped. */
-export function shrink({ width, height, data }: Picture, longest: number): Small {
+export function downsample({ width, height, data }: Picture, longest: number): Downsampled {
   const factor = Math.max(1, Math.ceil(Math.max(width, height) / longest));
   const [w, h] = [Math.floor(width / factor), Math.floor(height / factor)];
   const [red, green, blue] = [new Float32Array(w * h), new Float32Array(w * h), new Float32Array(w * h)];
@@ -51,7 +51,7 @@ export const luma = (red: number, green: number, blue: number) => 0.299 * red + 
 export function reduced(picture: Picture, longest: number): { picture: Picture; factor: number } {
   const factor = Math.max(1, Math.ceil(Math.max(picture.width, picture.height) / longest));
   if (factor === 1) return { picture, factor };
-  const { red, green, blue, width, height } = shrink(picture, longest);
+  const { red, green, blue, width, height } = downsample(picture, longest);
   const data = new Uint8ClampedArray(width * height * 4);
   for (let i = 0; i < red.length; i += 1) {
     data[i * 4] = red[i] ?? 0;

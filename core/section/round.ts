@@ -1,6 +1,6 @@
-import { blobs } from './blobs.ts';
+import { connectedComponents } from './connectedComponents.ts';
 import { acrossFlatsPx, type Outline } from './hexagon.ts';
-import type { Spot } from './picture.ts';
+import type { Point } from './picture.ts';
 import type { Seen } from './voids.ts';
 import type { WallPx } from './wall.ts';
 
@@ -40,7 +40,7 @@ export function roundShare(seen: Seen, outline: Outline, wall: WallPx): number |
   const core = new Uint8Array(deep.length);
   for (let i = 0; i < core.length; i += 1) core[i] = (deep[i] ?? 0) > WORN * radius ? 1 : 0;
   let [roundPx, count] = [0, 0];
-  for (const { pixels } of blobs(core, width, height)) {
+  for (const { pixels } of connectedComponents(core, width, height)) {
     const own = pixels.reduce((most, i) => Math.max(most, deep[i] ?? 0), 0);
     const circle = Math.PI * (own - WORN * radius + 0.5) ** 2;
     if (own < 1.6 * radius && pixels.length <= MOST_OVER_CIRCLE * circle) {
@@ -63,7 +63,7 @@ interface Strands {
 function strandsIn({ voids: { box, mask } }: Seen, outline: Outline, wall: WallPx): Strands | null {
   const seam = SEAM_SHARE * acrossFlatsPx(outline);
   const sides = outline.map(([x, y], i) => {
-    const to = outline[(i + 1) % 6] as Spot;
+    const to = outline[(i + 1) % 6] as Point;
     const length = Math.hypot(to[0] - x, to[1] - y);
     // Depth of a pixel under side i is linear in its place.
     const [nx, ny] = [-(to[1] - y) / length, (to[0] - x) / length];

@@ -1,4 +1,4 @@
-import { luma, type Picture, type Spot } from './picture.ts';
+import { luma, type Picture, type Point } from './picture.ts';
 
 /** Air in a section. */
 export interface Voids {
@@ -36,7 +36,7 @@ export interface Seen {
 }
 
 /** Measures how much of what is inside an outline is air: what is dark against the copper round it. */
-export function findVoids(picture: Picture, contour: readonly Spot[]): Seen {
+export function findVoids(picture: Picture, contour: readonly Point[]): Seen {
   const box = boxOf(contour, picture);
   const inside = insideOf(contour, box);
   const bright = brightness(picture, box);
@@ -72,7 +72,7 @@ export function findVoids(picture: Picture, contour: readonly Spot[]): Seen {
   };
 }
 
-function boxOf(contour: readonly Spot[], { width, height }: Picture): Voids['box'] {
+function boxOf(contour: readonly Point[], { width, height }: Picture): Voids['box'] {
   const xs = contour.map(([x]) => x);
   const ys = contour.map(([, y]) => y);
   const left = Math.max(0, Math.floor(Math.min(...xs)));
@@ -86,13 +86,13 @@ function boxOf(contour: readonly Spot[], { width, height }: Picture): Voids['box
 }
 
 /** 1 where the middle of a pixel lies inside the outline, by where each row crosses its sides. */
-function insideOf(contour: readonly Spot[], box: Voids['box']): Uint8Array {
+function insideOf(contour: readonly Point[], box: Voids['box']): Uint8Array {
   const mask = new Uint8Array(box.width * box.height);
   for (let row = 0; row < box.height; row += 1) {
     const y = row + box.top;
     const at = contour
       .flatMap(([x1, y1], i) => {
-        const [x2, y2] = contour[(i + 1) % contour.length] as Spot;
+        const [x2, y2] = contour[(i + 1) % contour.length] as Point;
         return y1 <= y === y2 <= y ? [] : [x1 + ((y - y1) * (x2 - x1)) / (y2 - y1)];
       })
       .sort((a, b) => a - b);

@@ -1,5 +1,5 @@
 import { acrossFlatsPx, type Outline } from './hexagon.ts';
-import type { Spot } from './picture.ts';
+import type { Point } from './picture.ts';
 import type { Seen } from './voids.ts';
 
 /** Thickness of the barrel at each side, px, in the order of the outline's corners. */
@@ -21,7 +21,7 @@ const LEAST_FOUND = PLACES / 2;
 /** Where the barrel's wall ends and strands begin, side by side; null where it shows on too few of them. */
 export function findWall(seen: Seen, outline: Outline): WallPx | null {
   const across = acrossFlatsPx(outline);
-  const sides = outline.map((from, i) => sideWall(seen, from, outline[(i + 1) % 6] as Spot, across));
+  const sides = outline.map((from, i) => sideWall(seen, from, outline[(i + 1) % 6] as Point, across));
   const known = sides.filter((side) => side !== null);
   if (known.length < 4) return null;
   // A side that does not show is taken as the middle of those that do.
@@ -32,15 +32,15 @@ export function findWall(seen: Seen, outline: Outline): WallPx | null {
 const medianOf = (values: readonly number[]) =>
   values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
-function sideWall(seen: Seen, from: Spot, to: Spot, across: number): number | null {
+function sideWall(seen: Seen, from: Point, to: Point, across: number): number | null {
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  const along: Spot = [(to[0] - from[0]) / length, (to[1] - from[1]) / length];
+  const along: Point = [(to[0] - from[0]) / length, (to[1] - from[1]) / length];
   // Inwards, for corners that run round as the angle grows.
-  const inwards: Spot = [-along[1], along[0]];
+  const inwards: Point = [-along[1], along[0]];
   const found: number[] = [];
   for (let k = 0; k < PLACES; k += 1) {
     const share = 0.3 + (0.4 * k) / (PLACES - 1);
-    const at: Spot = [from[0] + along[0] * length * share, from[1] + along[1] * length * share];
+    const at: Point = [from[0] + along[0] * length * share, from[1] + along[1] * length * share];
     const depth = depthAt(seen, at, along, inwards, across);
     if (depth !== null) found.push(depth);
   }
@@ -48,7 +48,7 @@ function sideWall(seen: Seen, from: Spot, to: Spot, across: number): number | nu
 }
 
 /** How deep the wall is at one place, px: where it first turns darker than itself and stays so. */
-function depthAt(seen: Seen, at: Spot, along: Spot, inwards: Spot, across: number): number | null {
+function depthAt(seen: Seen, at: Point, along: Point, inwards: Point, across: number): number | null {
   const first = Math.ceil(FROM_SHARE * across);
   const last = Math.floor(TO_SHARE * across);
   const level = (depth: number) => {
@@ -81,7 +81,7 @@ function depthAt(seen: Seen, at: Spot, along: Spot, inwards: Spot, across: numbe
   return null;
 }
 
-function relativeAt({ voids: { box }, relative }: Seen, [x, y]: Spot): number | null {
+function relativeAt({ voids: { box }, relative }: Seen, [x, y]: Point): number | null {
   const [column, row] = [Math.round(x) - box.left, Math.round(y) - box.top];
   if (column < 0 || row < 0 || column >= box.width || row >= box.height) return null;
   const value = relative[row * box.width + column] ?? 0;

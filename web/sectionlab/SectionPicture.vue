@@ -4,7 +4,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue';
 import type { SectionMeasure } from '../../core/section/measure.ts';
 import { contourOf, type Outline } from '../../core/section/hexagon.ts';
 import type { Found } from '../../core/section/outline.ts';
-import type { Spot } from '../../core/section/picture.ts';
+import type { Point } from '../../core/section/picture.ts';
 import type { ShownPicture } from '../workers/section.worker.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -71,7 +71,7 @@ watch(
     moved.value = null;
   },
 );
-const corners = computed<readonly Spot[]>(() => moved.value ?? section?.outline ?? []);
+const corners = computed<readonly Point[]>(() => moved.value ?? section?.outline ?? []);
 const cutPx = computed(() => section?.cutPx ?? 0);
 const contour = computed(() =>
   corners.value.length === 6
@@ -80,7 +80,7 @@ const contour = computed(() =>
         .join('L')
     : '',
 );
-function put(i: number, spot: Spot): void {
+function put(i: number, spot: Point): void {
   moved.value = corners.value.map((own, k) => (k === i ? spot : own)) as unknown as Outline;
 }
 const inside = (value: number, most: number) => Math.max(0, Math.min(most - 1, value));
@@ -104,7 +104,7 @@ function drag(i: number, event: PointerEvent): void {
     { once: true },
   );
 }
-const KEYS: Readonly<Record<string, Spot>> = {
+const KEYS: Readonly<Record<string, Point>> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
   ArrowUp: [0, -1],

@@ -1,13 +1,13 @@
 /** A connected patch of a mask. */
-export interface Blob {
+export interface Component {
   readonly pixels: readonly number[];
   readonly touchesEdge: boolean;
 }
 
 /** Connected patches of what is 1 in a mask, by their sides; the largest first. */
-export function blobs(mask: Uint8Array, width: number, height: number): Blob[] {
+export function connectedComponents(mask: Uint8Array, width: number, height: number): Component[] {
   const seen = new Uint8Array(mask.length);
-  const found: Blob[] = [];
+  const found: Component[] = [];
   const stack: number[] = [];
   for (let start = 0; start < mask.length; start += 1) {
     if (mask[start] === 0 || seen[start] === 1) continue;
@@ -35,26 +35,26 @@ export function blobs(mask: Uint8Array, width: number, height: number): Blob[] {
   return found.sort((a, b) => b.pixels.length - a.pixels.length);
 }
 
-/** A mask of one blob, with the holes in it filled. */
-export function filled(blob: Blob, width: number, height: number): Uint8Array {
+/** A mask of one component, with the holes in it filled. */
+export function filled(component: Component, width: number, height: number): Uint8Array {
   const outside = new Uint8Array(width * height).fill(1);
-  for (const i of blob.pixels) outside[i] = 0;
+  for (const i of component.pixels) outside[i] = 0;
   const mask = new Uint8Array(width * height).fill(1);
-  for (const own of blobs(outside, width, height)) {
+  for (const own of connectedComponents(outside, width, height)) {
     if (own.touchesEdge) for (const i of own.pixels) mask[i] = 0;
   }
   return mask;
 }
 
-/** Every pixel within `reach` of the mask, by a square; or with `shrinks`, only those that far inside it. */
-export function grown(
+/** Dilation by a square: every pixel within `reach` of the mask; or with `erodes` erosion, only those that far inside it. */
+export function dilated(
   mask: Uint8Array,
   width: number,
   height: number,
   reach: number,
-  shrinks = false,
+  erodes = false,
 ): Uint8Array {
-  const want = shrinks ? 0 : 1;
+  const want = erodes ? 0 : 1;
   const pass = (from: Uint8Array, stride: number, length: number, lines: number, lineStride: number) => {
     const to = new Uint8Array(from.length).fill(1 - want);
     for (let line = 0; line < lines; line += 1) {
