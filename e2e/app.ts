@@ -1,20 +1,19 @@
 import { readFile } from 'node:fs/promises';
 import { AxeBuilder } from '@axe-core/playwright';
-import { type BrowserContext, expect, type Locator, type Page } from '@playwright/test';
-import { allStored } from './store.ts';
+import { expect, type Locator, type Page } from '@playwright/test';
+import { allStored, putAll, type Stores, takeAll } from './store.ts';
+import { BARE } from './test.ts';
 
 /** The browser's store with the demo jobs in it: filled as a first visitor fills it, once for each process. */
-type Stored = Awaited<ReturnType<BrowserContext['storageState']>>;
-let demo: Stored | undefined;
+let demo: Stores | undefined;
 
-async function filledWithDemo(context: BrowserContext): Promise<Stored> {
-  const page = await context.newPage();
+async function filledWithDemo(page: Page): Promise<Stores> {
   await page.goto('/demo');
   await page.getByRole('button', { name: 'Look round' }).click();
   await expect(page.getByTestId('saved')).toContainText(/^Saved here/);
   await expect.poll(async () => (await allStored(page))['prefs']).toMatchObject({ guideSeen: true });
-  const filled = await context.storageState({ indexedDB: true });
-  await page.close();
+  const filled = await takeAll(page);
+  await page.goto(BARE);
   return filled;
 }
 
@@ -32,9 +31,8 @@ export class App {
    * @param withRack false on a phone, where the rack is behind its button
    */
   async openDemo(withRack = true): Promise<void> {
-    const context = this.page.context();
-    demo ??= await filledWithDemo(context);
-    await context.setStorageState(demo);
+    demo ??= await filledWithDemo(this.page);
+    await putAll(this.page, demo);
     await this.page.goto('/job/teasel/cable/th3/gauge');
     if (withRack) await expect(this.page.getByRole('heading', { name: 'Rack' })).toBeVisible();
   }

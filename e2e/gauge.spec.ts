@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
-import { test } from './test.ts';
+import { apart, test } from './test.ts';
 
 async function openCable(page: Page, path: string): Promise<App> {
   const app = new App(page);
@@ -195,7 +195,7 @@ test('house practice decides which schools bind and how much is kept back', asyn
   await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
 });
 
-test('the charts say the figures of the cable that is shown, also after another was', async ({ page }) => {
+apart('the charts say the figures of the cable that is shown, also after another was', async ({ page }) => {
   await page.addInitScript(() => {
     const drawn: string[] = [];
     Object.assign(window, { drawn });

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
-import { test } from './test.ts';
+import { apart, test } from './test.ts';
 
 /** Everything the browser keeps of jobs, hunts, bin and shop, as it is stored. */
 const stored = (page: Page) =>
@@ -42,7 +42,7 @@ const pictures = (page: Page, stray?: string) =>
     stray,
   );
 
-test('a tab that is killed loses at most the last half second', async ({ page, context }) => {
+apart('a tab that is killed loses at most the last half second', async ({ page, context }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/teasel/cable/th3/run');
@@ -162,7 +162,7 @@ test('what is deleted lies in the bin, and an earlier version can be had back', 
   await app.saved();
 });
 
-test('a store that is full says so, and a backup can still be made', async ({ page }) => {
+apart('a store that is full says so, and a backup can still be made', async ({ page }) => {
   // This browser does not hold IndexedDB to the quota its protocol sets: so the store itself refuses, as a full one does.
   await page.addInitScript(() => {
     const put = IDBObjectStore.prototype.put;
@@ -187,20 +187,21 @@ test('a store that is full says so, and a backup can still be made', async ({ pa
   await app.saved();
 });
 
-test('where nothing may be stored it is said at once, everything works, and export does', async ({
-  page,
-}) => {
-  await page.addInitScript(() => {
-    const refuse = () => {
-      throw new DOMException('denied', 'SecurityError');
-    };
-    Object.defineProperty(window, 'indexedDB', { get: refuse });
-    Object.defineProperty(window, 'localStorage', { get: refuse });
-  });
-  const app = new App(page);
-  await page.goto('/demo');
-  await page.getByRole('button', { name: 'Look round' }).click();
-  await expect(page.getByRole('alert').first()).toContainText(/keeps nothing here|could not save/);
-  await expect(app.ledger).toBeVisible();
-  expect(JSON.parse(await app.exported())).toMatchObject({ format: 'gruff-anchor-job' });
-});
+apart(
+  'where nothing may be stored it is said at once, everything works, and export does',
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      const refuse = () => {
+        throw new DOMException('denied', 'SecurityError');
+      };
+      Object.defineProperty(window, 'indexedDB', { get: refuse });
+      Object.defineProperty(window, 'localStorage', { get: refuse });
+    });
+    const app = new App(page);
+    await page.goto('/demo');
+    await page.getByRole('button', { name: 'Look round' }).click();
+    await expect(page.getByRole('alert').first()).toContainText(/keeps nothing here|could not save/);
+    await expect(app.ledger).toBeVisible();
+    expect(JSON.parse(await app.exported())).toMatchObject({ format: 'gruff-anchor-job' });
+  },
+);

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
-import { test } from './test.ts';
+import { apart, test } from './test.ts';
 
 const checks = (page: Page) => page.getByRole('navigation', { name: 'Checks' });
 const ledgerRow = (app: App, name: RegExp) => app.ledger.getByRole('button', { name });
@@ -134,43 +134,44 @@ test('doing without a reading takes a name and a reason, and is never called pro
   await expect(page.getByText(/^Not proved: insulation/)).toBeVisible();
 });
 
-test('a serial instrument speaks by its own pattern, and pulled out it gives no reading', async ({
-  page,
-}) => {
-  // A port in little, in place of the browser's: a calliper that answers when it is asked.
-  await page.addInitScript(() => {
-    let send: ReadableStreamDefaultController<Uint8Array> | undefined;
-    const port = {
-      readable: new ReadableStream<Uint8Array>({ start: (controller) => void (send = controller) }),
-      writable: new WritableStream<Uint8Array>({
-        write: (bytes) => {
-          if (new TextDecoder().decode(bytes).startsWith('?'))
-            send?.enqueue(new TextEncoder().encode('10.47 mm\r\n'));
-        },
-      }),
-      open: async () => {},
-      close: async () => {},
-    };
-    Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port } });
-    Object.assign(window, { pullOut: () => send?.error(new Error('device lost')) });
-  });
-  const app = new App(page);
-  await app.openDemo();
-  await app.cable('IN-1');
-  await app.stage('Prove');
-  await app.type('Who is measuring', 'R. Pell');
-  await checks(page)
-    .getByRole('button', { name: /^Across flats/ })
-    .click();
-  await page.getByRole('button', { name: /^Read with/ }).click();
-  await page.getByRole('option', { name: /Calliper 150/ }).click();
-  await expect(page.getByText('connected', { exact: true })).toBeVisible();
-  await measure(page, 'Across flats');
-  await expect(app.field('Across flats')).toHaveValue('10.47');
-  await page.getByRole('button', { name: 'Record Across flats' }).click();
-  await expect(page.getByRole('listitem').filter({ hasText: 'across flats 10.47' }).first()).toContainText(
-    'instrument',
-  );
-  await page.evaluate(() => (window as unknown as { pullOut: () => void }).pullOut());
-  await expect(page.getByRole('alert')).toContainText('The connection was lost');
-});
+apart(
+  'a serial instrument speaks by its own pattern, and pulled out it gives no reading',
+  async ({ page }) => {
+    // A port in little, in place of the browser's: a calliper that answers when it is asked.
+    await page.addInitScript(() => {
+      let send: ReadableStreamDefaultController<Uint8Array> | undefined;
+      const port = {
+        readable: new ReadableStream<Uint8Array>({ start: (controller) => void (send = controller) }),
+        writable: new WritableStream<Uint8Array>({
+          write: (bytes) => {
+            if (new TextDecoder().decode(bytes).startsWith('?'))
+              send?.enqueue(new TextEncoder().encode('10.47 mm\r\n'));
+          },
+        }),
+        open: async () => {},
+        close: async () => {},
+      };
+      Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port } });
+      Object.assign(window, { pullOut: () => send?.error(new Error('device lost')) });
+    });
+    const app = new App(page);
+    await app.openDemo();
+    await app.cable('IN-1');
+    await app.stage('Prove');
+    await app.type('Who is measuring', 'R. Pell');
+    await checks(page)
+      .getByRole('button', { name: /^Across flats/ })
+      .click();
+    await page.getByRole('button', { name: /^Read with/ }).click();
+    await page.getByRole('option', { name: /Calliper 150/ }).click();
+    await expect(page.getByText('connected', { exact: true })).toBeVisible();
+    await measure(page, 'Across flats');
+    await expect(app.field('Across flats')).toHaveValue('10.47');
+    await page.getByRole('button', { name: 'Record Across flats' }).click();
+    await expect(page.getByRole('listitem').filter({ hasText: 'across flats 10.47' }).first()).toContainText(
+      'instrument',
+    );
+    await page.evaluate(() => (window as unknown as { pullOut: () => void }).pullOut());
+    await expect(page.getByRole('alert')).toContainText('The connection was lost');
+  },
+);

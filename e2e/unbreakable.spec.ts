@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
 import { allStored, putStored } from './store.ts';
-import { test } from './test.ts';
+import { apart, test } from './test.ts';
 
 /** What the page could not catch. */
 function watch(page: Page): string[] {
@@ -77,7 +77,7 @@ test('a stage that fails says so in its place, with drawing, ledger and rack ali
   await expect(page.getByText('lug A to barrel').first()).toBeVisible();
 });
 
-test('where the last place fails twice, the list of jobs is opened', async ({ page }) => {
+apart('where the last place fails twice, the list of jobs is opened', async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.cable('BK-1');
@@ -134,35 +134,36 @@ test('what cannot be read is kept, listed, exported, salvaged, and written over 
   expect(await app.seriousProblems('main')).toEqual([]);
 });
 
-test('a store that cannot be read at the start is asked again, and nothing is written meanwhile', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.stage('Run');
-  await app.type('To, end B', 'Thruster plus');
-  await app.saved();
-  const before = JSON.stringify(await allStored(page));
-  await page.addInitScript(() => {
-    const real = IDBObjectStore.prototype.get;
-    IDBObjectStore.prototype.get = function (this: IDBObjectStore, key: IDBValidKey) {
-      if (this.name === 'library' && String(key).startsWith('job:') && !('isMended' in window))
-        throw new DOMException('unreadable', 'UnknownError');
-      return real.call(this, key);
-    } as typeof real;
-  });
-  await page.goto('/demo');
-  const main = page.getByRole('main');
-  await expect(main).toContainText('could not be read');
-  expect(JSON.stringify({ ...(await allStored(page)), writer: JSON.parse(before).writer })).toBe(before);
-  await page.evaluate(() => Object.assign(window, { isMended: true }));
-  await main.getByRole('button', { name: 'Read it again' }).click();
-  await main.getByRole('link', { name: /Teasel/ }).click();
-  await app.cable('TH-3');
-  await expect(app.field('To, end B')).toHaveValue('Thruster plus');
-  await app.type('To, end B', 'Thruster two');
-  await app.saved();
-});
+apart(
+  'a store that cannot be read at the start is asked again, and nothing is written meanwhile',
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.stage('Run');
+    await app.type('To, end B', 'Thruster plus');
+    await app.saved();
+    const before = JSON.stringify(await allStored(page));
+    await page.addInitScript(() => {
+      const real = IDBObjectStore.prototype.get;
+      IDBObjectStore.prototype.get = function (this: IDBObjectStore, key: IDBValidKey) {
+        if (this.name === 'library' && String(key).startsWith('job:') && !('isMended' in window))
+          throw new DOMException('unreadable', 'UnknownError');
+        return real.call(this, key);
+      } as typeof real;
+    });
+    await page.goto('/demo');
+    const main = page.getByRole('main');
+    await expect(main).toContainText('could not be read');
+    expect(JSON.stringify({ ...(await allStored(page)), writer: JSON.parse(before).writer })).toBe(before);
+    await page.evaluate(() => Object.assign(window, { isMended: true }));
+    await main.getByRole('button', { name: 'Read it again' }).click();
+    await main.getByRole('link', { name: /Teasel/ }).click();
+    await app.cable('TH-3');
+    await expect(app.field('To, end B')).toHaveValue('Thruster plus');
+    await app.type('To, end B', 'Thruster two');
+    await app.saved();
+  },
+);
 
 test('deleting the last job leaves the tool case as it is, and the demo does not come back by itself', async ({
   page,
@@ -185,7 +186,7 @@ test('deleting the last job leaves the tool case as it is, and the demo does not
   expect(await app.seriousProblems('main')).toEqual([]);
 });
 
-test('what is typed and not left yet is there after the page was killed', async ({ page, context }) => {
+apart('what is typed and not left yet is there after the page was killed', async ({ page, context }) => {
   const app = new App(page);
   await app.openDemo();
   await app.stage('Run');

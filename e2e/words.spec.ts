@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { App, overlapsInDrawing } from './app.ts';
-import { test } from './test.ts';
+import { apart as test } from './test.ts';
 
 const messages = Object.keys(JSON.parse(readFileSync('words/messages.json', 'utf8')) as object);
 
