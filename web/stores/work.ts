@@ -1,10 +1,8 @@
-import { remember } from '../../core/lib/remember.ts';
 import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
 import type { Shop } from '../../core/model/shop.ts';
 import { ALONE, contextOf, type JobContext } from '../../core/jobContext.ts';
-import { openCase, type ToolCase } from '../../core/termination/dies/toolCase.ts';
 import { workUpCable } from '../../core/workup.ts';
 import { today } from '../ui/today.ts';
 import { report } from '../trouble/faults.ts';
@@ -22,15 +20,11 @@ interface Kept {
 
 /** Cables and shops are never changed in place, so work is done once for as long as all it rests on stays. */
 const kept = new WeakMap<Cable, Kept>();
-const cases = remember<ToolCase>();
 
 const sameList = (a: readonly unknown[], b: readonly unknown[]) =>
   a.length === b.length && a.every((item, i) => item === b[i]);
 const sameContext = (a: JobContext, b: JobContext) =>
   sameList(a.mates, b.mates) && sameList(a.neighbours, b.neighbours) && sameList(a.studs, b.studs);
-
-/** The shop's dies with their tools and trials, opened once for each state of the shop. */
-export const caseOf = (shop: Shop): ToolCase => cases([shop], '', () => openCase(shop));
 
 /**
  * Everything computed about a cable of a job; from memory where neither it, those of its circuit and studs, the shop
@@ -46,7 +40,7 @@ export function workOf(cable: Cable, shop: Shop, job?: Job): CableWork {
   const work =
     isOfNow && sameContext(known.context, context)
       ? known.work
-      : workUpCable(cable, shop, { context, today: day, followDuty, toolCase: caseOf(shop) });
+      : workUpCable(cable, shop, { context, today: day, followDuty });
   kept.set(cable, { shop, job: job && new WeakRef(job), context, tick, day, work });
   return work;
 }

@@ -5,7 +5,7 @@ import { useRoute } from 'vue-router';
 import { dieMap } from '../../core/termination/dies/dieMap.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
-import { caseOf } from '../stores/work.ts';
+import { openCase } from '../../core/termination/dies/toolCase.ts';
 import DiesPanel from './DiesPanel.vue';
 import InstrumentsPanel from './InstrumentsPanel.vue';
 import LugsPanel from './LugsPanel.vue';
@@ -22,7 +22,7 @@ const { jobId } = defineProps<{ jobId: string }>();
 
 const bench = useBench();
 const route = useRoute();
-const toolCase = computed(() => caseOf(bench.shop));
+const toolCase = computed(() => openCase(bench.shop));
 const map = computed(() => dieMap(toolCase.value, bench.shop.practice));
 
 /** The row and column in hand: from the address at first, the recommended pair when only a lug is named. */

@@ -3,6 +3,7 @@ import type { End } from '../../model/end.ts';
 import type { Die, Shop, Tool, Trial } from '../../model/shop.ts';
 import { countingTrials, learn, type Learned } from './learned.ts';
 import { underItsName } from '../../model/catalogue/called.ts';
+import { remember } from '../../lib/remember.ts';
 import { say } from '../../words/say.ts';
 
 /** A die as it lies in the case: the tool it belongs to, and what its trials taught. */
@@ -20,8 +21,12 @@ export interface ToolCase {
   readonly lugs: Shop['lugs'];
 }
 
-/** Opens the case: each die with its tool and its trials. A die whose tool is gone is left out. */
-export function openCase({ dies, tools, lugs, trials }: Shop): ToolCase {
+const cases = remember<ToolCase>();
+/** Opens the case, once for each state of the shop: each die with its tool and its trials. */
+export const openCase = (shop: Shop): ToolCase => cases([shop], '', () => opened(shop));
+
+/** A die whose tool is gone is left out. */
+function opened({ dies, tools, lugs, trials }: Shop): ToolCase {
   const counting = countingTrials(trials);
   return {
     lugs,

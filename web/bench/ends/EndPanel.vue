@@ -13,7 +13,7 @@ import { meetsWord } from '../../../core/model/posts.ts';
 import { lugNeed } from '../../../core/termination/resolveEnd.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
-import { caseOf } from '../../stores/work.ts';
+import { openCase } from '../../../core/termination/dies/toolCase.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import CrimpPictures from './CrimpPictures.vue';
@@ -32,7 +32,7 @@ const { name, cable, work, jobId } = defineProps<{
 const bench = useBench();
 const set = useEndEdit(() => ({ jobId, cable, name }));
 const end = computed(() => work.ends[name]);
-const toolCase = computed(() => caseOf(bench.shop));
+const toolCase = computed(() => openCase(bench.shop));
 
 /** All that may be used, then the nearest of the refused with the reason. */
 const SHOWN_REFUSED = 8;

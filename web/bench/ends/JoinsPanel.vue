@@ -12,7 +12,7 @@ import { sleeveOffers, sleeveSuits } from '../../../core/termination/sleeves/sle
 import { digits } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
-import { caseOf } from '../../stores/work.ts';
+import { openCase } from '../../../core/termination/dies/toolCase.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import StageSection from '../StageSection.vue';
@@ -56,7 +56,7 @@ const connectors = ({ copperMm2 }: ResolvedJoin) =>
   }));
 const dies = ({ connector, copperMm2 }: ResolvedJoin) =>
   connector
-    ? dieOffers(connector, copperMm2, caseOf(bench.shop))
+    ? dieOffers(connector, copperMm2, openCase(bench.shop))
         .filter(({ verdict }) => verdict !== 'open' && verdict !== 'will-not-close')
         .map((offer) => ({
           value: offer.die.id,
