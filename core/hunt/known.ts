@@ -1,5 +1,4 @@
 import { type Hunt, loadedOf } from '../model/hunt.ts';
-import { say } from '../words/say.ts';
 
 /** Pieces whose resistance together is known from readings, and from nothing less. */
 export interface Known {
@@ -16,7 +15,8 @@ export interface Known {
 export interface Contradiction {
   readonly readings: readonly string[];
   readonly millivolt: number;
-  readonly says: string;
+  /** More volts at the load than at the posts; or parts and whole that do not agree, and which of them is over. */
+  readonly why: 'swapped' | 'parts over' | 'whole over';
 }
 
 /** A meter reads millivolts to this, and amps and volts to this share. */
@@ -104,10 +104,6 @@ function between(ties: Ties, start: number, end: number): Between | null {
   return seen.get(end) ?? null;
 }
 
-const SWAPPED = say`More volts at the load than at the posts: the leads are swapped, or it was another moment.`;
-const PARTS_OVER = say`The parts lose more than the whole of them: one of these readings is not true.`;
-const WHOLE_OVER = say`The whole loses more than all of its parts: one of these readings is not true.`;
-
 /** Ties nodes by readings, the shortest first; a reading that does not fit what is tied already contradicts it. */
 function tied(hunt: Hunt): { ties: Ties; contradictions: Contradiction[] } {
   const ties: Ties = new Map();
@@ -116,7 +112,7 @@ function tied(hunt: Hunt): { ties: Ties; contradictions: Contradiction[] } {
   const contradictions: Contradiction[] = [];
   for (const { from, to, milliohm, errorMilliohm, amps, id } of edges(hunt)) {
     if (milliohm < -errorMilliohm) {
-      contradictions.push({ readings: [id], millivolt: -milliohm * amps, says: SWAPPED });
+      contradictions.push({ readings: [id], millivolt: -milliohm * amps, why: 'swapped' });
       continue;
     }
     const known = between(ties, from, to);
@@ -126,7 +122,7 @@ function tied(hunt: Hunt): { ties: Ties; contradictions: Contradiction[] } {
         contradictions.push({
           readings: [id, ...known.from],
           millivolt: Math.abs(off) * amps,
-          says: off < 0 ? PARTS_OVER : WHOLE_OVER,
+          why: off < 0 ? 'parts over' : 'whole over',
         });
       continue;
     }
@@ -175,7 +171,7 @@ export function knownOf(hunt: Hunt): { known: Known[]; contradictions: Contradic
         readings: from,
         millivolt:
           Math.abs(milliohm) * Math.max(...hunt.spans.map(({ amps }) => amps), hunt.loaded.amps ?? 0),
-        says: milliohm < 0 ? PARTS_OVER : WHOLE_OVER,
+        why: milliohm < 0 ? 'parts over' : 'whole over',
       });
     } else if (places.length > 0) {
       known.push({ places, milliohm: Math.max(0, milliohm), errorMilliohm, from });

@@ -2,13 +2,11 @@ import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
 import type { Piece } from '../model/hunt.ts';
 import type { Known } from './known.ts';
 import type { Suspect } from './suspect.ts';
-import { say } from '../words/say.ts';
 
-/** Where to put the probes next: from the first of these pieces to the last. */
+/** Where to put the probes next: from the first of these pieces to the last. `probeSays` puts it into words. */
 export interface NextProbe {
   readonly first: Piece;
   readonly last: Piece;
-  readonly says: string;
 }
 
 const sum = (values: readonly number[]) => values.reduce((all, own) => all + own, 0);
@@ -60,12 +58,5 @@ export function nextProbe(
   }
   const [first, last] = [all[longest[0] ?? 0]?.piece, all[longest[count - 1] ?? 0]?.piece];
   if (!first || !last) return null;
-  return {
-    first,
-    last,
-    says:
-      first === last
-        ? say`Probe next across ${first.title}.`
-        : say`Probe next from ${first.title} to ${last.title}: it splits what is left.`,
-  };
+  return { first, last };
 }

@@ -1,20 +1,44 @@
-import { digits, figure } from '../model/units/figure.ts';
-import { type Hunt, isSimulated, loadedOf } from '../model/hunt.ts';
-import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
+import { type Hunt, isSimulated, loadedOf, type Piece } from '../model/hunt.ts';
+import { CHAIN_PIECES, type PieceSort } from '../model/tables/chainPieces.ts';
 import { SAG_SHARE } from '../model/tables/sag.ts';
 import type { Contradiction, Known } from './known.ts';
 import type { Suspect } from './suspect.ts';
-import { say } from '../words/say.ts';
 
-/** The end of a hunt: what it is, in a headline and a sentence. */
-export interface HuntVerdict {
-  readonly what:
-    'nothing read' | 'contradiction' | 'battery' | 'joint' | 'cable' | 'device' | 'nothing wrong' | 'not yet';
-  readonly says: string;
-  readonly more: string;
+/** What the load gets, and what it would get over sound pieces, V. */
+export interface AtLoad {
+  /** What it is, as a person names it. */
+  readonly load: string;
+  readonly volts: number;
+  readonly shouldV: number;
+}
+
+/** The end of a hunt: what it is, with the figures that it rests on. `verdictSays` puts it into words. */
+export type HuntVerdict = {
   /** Some of its readings came from a stand-in: nothing of it is proved. */
   readonly simulated: boolean;
-}
+} & (
+  | { readonly what: 'nothing read' }
+  | { readonly what: 'contradiction'; readonly contradiction: Contradiction }
+  | {
+      readonly what: PieceSort;
+      readonly piece: Piece;
+      readonly wastedW: number;
+      /** What every suspect wastes together; null where this is the only one. */
+      readonly circuitWastedW: number | null;
+      /** Null while that is not known. */
+      readonly isSourceWeak: boolean | null;
+      readonly atLoad: AtLoad | null;
+    }
+  | { readonly what: 'battery'; readonly sagV: number }
+  | { readonly what: 'nothing wrong'; readonly isSourceKnown: boolean }
+  /** Of so many pieces so many may still be the fault. */
+  | {
+      readonly what: 'not yet';
+      readonly mayBe: number;
+      readonly pieces: number;
+      readonly atLoad: AtLoad | null;
+    }
+);
 
 interface Looked {
   readonly pieces: readonly Suspect[];
@@ -40,83 +64,38 @@ function isSourceWeak(hunt: Hunt): boolean | null {
   return sag === null ? null : sag > SAG_SHARE[hunt.test] * (hunt.restV ?? 0);
 }
 
-/** Says of a hunt: battery, joint, cable or device; or what is missing before that can be said. */
+/** What a hunt comes to: battery, joint, cable or device; or what is missing before that can be said. */
 export function verdictOf(hunt: Hunt, looked: Looked): HuntVerdict {
-  const { suspects, contradictions, open, chief, known, isKnown, pieces } = looked;
+  const { suspects, contradictions, open, chief, known, isKnown, pieces, wastedW } = looked;
   const simulated = isSimulated(hunt);
   const [contradiction] = contradictions;
-  const verdict = (what: HuntVerdict['what'], says: string, more: string): HuntVerdict => ({
-    what,
-    says,
-    more,
-    simulated,
-  });
-  if (contradiction) {
-    return verdict(
-      'contradiction',
-      say`These readings cannot all be true`,
-      say`${contradiction.says} They disagree by ${figure(contradiction.millivolt, 'mV', 0)}: read them again, with the load as it was.`,
-    );
-  }
-  if (known.length === 0) {
-    return verdict(
-      'nothing read',
-      say`Nothing is read yet`,
-      say`Begin with the amps and the volts at the posts and at the load, in one moment under load. Then read across the pieces.`,
-    );
-  }
+  if (contradiction) return { simulated, what: 'contradiction', contradiction };
+  if (known.length === 0) return { simulated, what: 'nothing read' };
   const weak = isSourceWeak(hunt);
+  const atLoad = atTheLoad(hunt, looked);
   const [top] = suspects;
   if (top && top.milliohm !== null) {
-    const battery = weak === null ? '' : weak ? say`The source sags, and ` : say`Not the battery: `;
-    const says = say`${battery}${lower(top.piece.title, battery !== '')} wastes ${figure(top.wastedW, 'W', top.wastedW < 10 ? 1 : 0)}`;
-    return verdict(
-      CHAIN_PIECES[top.piece.kind].sort,
-      says,
-      `${shareOf(top, looked)} ${atTheLoad(hunt, looked)}`.trim(),
-    );
+    return {
+      simulated,
+      what: CHAIN_PIECES[top.piece.kind].sort,
+      piece: top.piece,
+      wastedW: top.wastedW,
+      circuitWastedW: suspects.length > 1 ? wastedW : null,
+      isSourceWeak: weak,
+      atLoad,
+    };
   }
-  if (weak && open.length === 0) {
-    return verdict(
-      'battery',
-      say`The battery itself: it falls by ${figure(sagOf(hunt) ?? 0, 'V', 2)} under load`,
-      say`The way to the load and back takes what it should. Charge it, test it, and look at its links.`,
-    );
-  }
-  if (isKnown && open.length === 0) {
-    return verdict(
-      'nothing wrong',
-      say`Every piece takes what it should`,
-      weak === null
-        ? say`Whether the source sags is not known: read its posts at rest and under load.`
-        : say`Neither the source nor the way is at fault at this load.`,
-    );
-  }
-  return verdict(
-    'not yet',
-    say`${chief.length} of ${pieces.length} pieces may still be the fault`,
-    atTheLoad(hunt, looked) || say`Read across more of them.`,
-  );
+  if (weak && open.length === 0) return { simulated, what: 'battery', sagV: sagOf(hunt) ?? 0 };
+  if (isKnown && open.length === 0) return { simulated, what: 'nothing wrong', isSourceKnown: weak !== null };
+  return { simulated, what: 'not yet', mayBe: chief.length, pieces: pieces.length, atLoad };
 }
 
-/** A title as it stands at the start of a sentence or inside one; "HB-4" stays as it is. */
-function lower(title: string, inside: boolean): string {
-  const [first = '', second = ''] = title;
-  if (!inside) return first.toUpperCase() + title.slice(1);
-  return /\p{Ll}/u.test(second) ? first.toLowerCase() + title.slice(1) : title;
-}
-
-function shareOf({ wastedW }: Suspect, { suspects, wastedW: all }: Looked): string {
-  return suspects.length > 1
-    ? say`${digits((wastedW / all) * 100, 0)} % of the ${figure(all, 'W', 0)} that this circuit loses for nothing.`
-    : say`Nothing else that was read takes too much.`;
-}
-
-/** What the load gets, and what it would get over sound pieces. */
-function atTheLoad(hunt: Hunt, { pieces }: Looked): string {
+/** Null while the volts at posts and load are not read in one moment. */
+function atTheLoad(hunt: Hunt, { pieces }: Looked): AtLoad | null {
   const loaded = loadedOf(hunt);
-  if (!loaded) return '';
-  const should =
-    loaded.postsV - (pieces.reduce((all, own) => all + own.shouldMilliohm, 0) * loaded.amps) / 1000;
-  return say`The ${hunt.load} gets ${figure(loaded.loadV, 'V', 2)} and should get ${figure(should, 'V', 2)}.`;
+  if (!loaded) return null;
+  const shouldV =
+    loaded.postsV -
+    (pieces.reduce((all, { shouldMilliohm }) => all + shouldMilliohm, 0) * loaded.amps) / 1000;
+  return { load: hunt.load, volts: loaded.loadV, shouldV };
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { verdictSays } from '../../core/hunt/says.ts';
 import { word } from '../../core/words/terms.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
@@ -83,7 +84,7 @@ function begin(): void {
   bench.keepHunt(hunt, say`new hunt`);
   void router.push(huntPlace(hunt.id, jobId));
 }
-const says = (hunt: Hunt) => huntFound(hunt).verdict.says;
+const says = (hunt: Hunt) => verdictSays(huntFound(hunt).verdict).says;
 const jobTitle = ({ jobId: of }: Hunt) => (of ? bench.jobById(of)?.title : undefined);
 const toggle = (id: string) => {
   picked.value = picked.value.includes(id) ? picked.value.filter((own) => own !== id) : [...picked.value, id];

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { contradictionSays, probeSays, verdictSays } from '../../core/hunt/says.ts';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import type { Hunt } from '../../core/model/hunt.ts';
@@ -22,6 +23,7 @@ const router = useRouter();
 const own = computed(() => bench.hunts.filter((hunt) => jobId === undefined || hunt.jobId === jobId));
 const hunt = computed(() => (huntId ? bench.huntById(huntId) : undefined));
 const { found, ladder, findings, guilty, remake } = useHunt(() => hunt.value);
+const told = computed(() => (found.value ? verdictSays(found.value.verdict) : { says: '', more: '' }));
 const isEditing = ref(false);
 const opened = ref<string | null>(null);
 /** The only hunt of a job is opened at once. */
@@ -85,14 +87,16 @@ const remakeWords = computed(() => {
             :class="isLow ? 'lg:bottom-1 lg:left-[52px]' : 'lg:right-3 lg:bottom-[138px] lg:text-right'"
             role="status"
           >
-            <p class="figure text-[23px] leading-7 font-semibold">{{ found.verdict.says }}</p>
+            <p class="figure text-[23px] leading-7 font-semibold">{{ told.says }}</p>
             <p class="text-ink2">
               <b
                 v-if="found.verdict.simulated"
                 class="figure mr-1.5 rounded-box border-[1.5px] border-ink px-1 text-[13px] text-ink"
-                >{{ say`SIMULATED, proves nothing` }}</b>{{ found.verdict.more }}
+                >{{ say`SIMULATED, proves nothing` }}</b>{{ told.more }}
             </p>
-            <p v-if="found.next" class="figure text-[16px] font-semibold text-teal">{{ found.next.says }}</p>
+            <p v-if="found.next" class="figure text-[16px] font-semibold text-teal">
+              {{ probeSays(found.next) }}
+            </p>
           </div>
         </div>
         <div class="lg:grid lg:min-h-0 lg:flex-1 lg:grid-cols-[minmax(0,1fr)_354px]">
@@ -100,12 +104,12 @@ const remakeWords = computed(() => {
             <SuspectTable :hunt="hunt" :found="found" />
             <ul v-if="found.contradictions.length > 0" class="px-3.5 pb-3">
               <li
-                v-for="({ says }, i) in found.contradictions"
+                v-for="(contradiction, i) in found.contradictions"
                 :key="i"
                 class="font-bold text-fails"
                 role="alert"
               >
-                {{ says }}
+                {{ contradictionSays(contradiction) }}
               </li>
             </ul>
           </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { verdictSays } from '../../core/hunt/says.ts';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { loadedOf } from '../../core/model/hunt.ts';
@@ -54,8 +55,8 @@ const print = () => window.print();
     <p v-if="found.verdict.simulated" class="my-2 w-fit border-2 border-ink px-2 font-bold">
       {{ say`SIMULATED READINGS: nothing here is proved.` }}
     </p>
-    <p class="figure mt-3 text-[20px] font-semibold">{{ found.verdict.says }}</p>
-    <p>{{ found.verdict.more }}</p>
+    <p class="figure mt-3 text-[20px] font-semibold">{{ verdictSays(found.verdict).says }}</p>
+    <p>{{ verdictSays(found.verdict).more }}</p>
     <div class="my-3 overflow-hidden" :style="{ zoom }" inert>
       <ChainDrawing :hunt="hunt" :found="found" :ladder="ladder" />
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { probeSays } from '../../core/hunt/says.ts';
 import { nanoid } from 'nanoid';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import type { Hunt, Span } from '../../core/model/hunt.ts';
@@ -84,7 +85,7 @@ async function measure(): Promise<void> {
 onScopeDispose(() => stop.value?.());
 const liveWords = computed(() => {
   const said = live.value;
-  if (!said) return 'waiting …';
+  if (!said) return say`waiting …`;
   if (said.kind === 'value') return inStep(said.value, 'millivolt');
   return said.kind === 'over' ? say`over its range` : say`a line left out`;
 });
@@ -93,7 +94,7 @@ const liveWords = computed(() => {
 <template>
   <section :aria-label="say`Probe`" class="px-3.5 py-2">
     <h2 class="figure text-[17px] font-semibold text-teal">
-      {{ found.next?.says ?? say`Probe where you like.` }}
+      {{ found.next ? probeSays(found.next) : say`Probe where you like.` }}
     </h2>
     <div class="mt-1 grid grid-cols-2 gap-2">
       <ChoiceField
