@@ -56,14 +56,14 @@ export function goldenOf(contents: string, wordy: boolean): unknown {
   return JSON.parse(
     JSON.stringify(
       {
-        cables: work.cables.map((own) => ({
-          id: own.cableId,
-          size: sizeLabel(own.choice.taken.at.size),
-          verdict: own.verdict.state,
-          lengths: own.lengths,
-          steps: own.steps.map(({ id }) => id),
-          findings: own.findings.map(bare),
-          unasked: own.unasked.map(bare),
+        cables: work.cables.map((cableWork) => ({
+          id: cableWork.cableId,
+          size: sizeLabel(cableWork.choice.taken.at.size),
+          verdict: cableWork.verdict.state,
+          lengths: cableWork.lengths,
+          steps: cableWork.steps.map(({ id }) => id),
+          findings: cableWork.findings.map(bare),
+          unasked: cableWork.unasked.map(bare),
         })),
         kit: kit.lines.map(({ key, need, buy, price, massG }) => [key, need, buy, price, massG].join(' ')),
         plans: plans.map(({ spools }) =>

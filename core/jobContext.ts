@@ -36,13 +36,13 @@ export function matesOf(cable: Cable, job: Job): Cable[] {
 /** What a cable needs to know of its job. */
 export function contextOf(cable: Cable, job: Job): JobContext {
   const ids = studIds(cable);
-  const own = posts(cable);
+  const ownPosts = posts(cable);
   const isBeside = (end: End) =>
-    (end.studId !== undefined && ids.includes(end.studId)) || own.some((post) => samePost(post, end));
+    (end.studId !== undefined && ids.includes(end.studId)) || ownPosts.some((post) => samePost(post, end));
   return {
     mates: matesOf(cable, job),
     neighbours:
-      ids.length + own.length === 0
+      ids.length + ownPosts.length === 0
         ? []
         : job.cables.filter(({ id, ends }) => id !== cable.id && (isBeside(ends.A) || isBeside(ends.B))),
     studs: ids.length === 0 ? [] : job.studs.filter(({ id }) => ids.includes(id)),
@@ -61,6 +61,7 @@ export function stackAmps({ load, duty }: Run): number {
  * @param lug this end's own, proposed or said; of the others only a said lug is known
  * @returns null where the end is on a tapered post
  */
+// eslint-disable-next-line max-lines-per-function -- one list of what stands on a stud, put together and then ordered
 export function stackOf(
   cable: Cable,
   name: EndName,
@@ -71,7 +72,7 @@ export function stackOf(
   const meets = endMeets(cable.ends[name]);
   if (meets.kind === 'post') return null;
   const shared = studs.find(({ id }) => id === cable.ends[name].studId);
-  const own: StackMember = {
+  const thisMember: StackMember = {
     key: `${cable.id}.${name}`,
     label: `${cable.tag} ${name}`,
     amps: stackAmps(cable.run),
@@ -80,7 +81,14 @@ export function stackOf(
   };
   if (!shared) {
     const at = cable.ends[name].at || say`its stud`;
-    return { stud: meets.stud, name: at, lengthMm: null, springWasher: false, members: [own], disagree: [] };
+    return {
+      stud: meets.stud,
+      name: at,
+      lengthMm: null,
+      springWasher: false,
+      members: [thisMember],
+      disagree: [],
+    };
   }
   const beside = [cable, ...neighbours].flatMap((other) =>
     END_NAMES.filter((end) => other.ends[end].studId === shared.id && !(other === cable && end === name)).map(
@@ -103,7 +111,7 @@ export function stackOf(
   }));
   const order = shared.order ?? [];
   const place = ({ key }: StackMember) => (order.includes(key) ? order.indexOf(key) : order.length);
-  const members = byAmps([own, ...ends, ...others]);
+  const members = byAmps([thisMember, ...ends, ...others]);
   const says = (other: Cable, end: EndName) => {
     const on = endMeets(other.ends[end]);
     return on.kind === 'stud' ? on.stud : null;

@@ -45,11 +45,11 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     };
   },
 
-  gauge({ gauge }, { choice, kind }, own) {
+  gauge({ gauge }, { choice, kind }, gaugeFindings) {
     const label = sizeLabel(choice.taken.at.size);
-    const [failed] = failing(own);
+    const [failed] = failing(gaugeFindings);
     if (failed) return { done: false, summary: say`${short(failed)} fails` };
-    const binding = own.find(({ binds }) => binds);
+    const binding = gaugeFindings.find(({ binds }) => binds);
     const detail = binding ? say`${short(binding)} binds` : kind.tinned ? say`tinned` : say`plain`;
     return {
       done: gauge.size !== undefined,
@@ -83,25 +83,25 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     };
   },
 
-  prove(_, { verdict }, own) {
-    const missing = own.filter(({ state, waived }) => state === 'unproved' && !waived).length;
-    const fails = failing(own).length;
+  prove(_, { verdict }, ownFindings) {
+    const missing = ownFindings.filter(({ state, waived }) => state === 'unproved' && !waived).length;
+    const fails = failing(ownFindings).length;
     const done = missing === 0 && (verdict.state === 'holds' || verdict.state === 'watch');
     if (fails > 0)
       return { done, summary: `${fails} ${fails === 1 ? say`reading fails` : say`readings fail`}` };
-    if (own.every(({ value }) => value === null)) return { done, summary: say`nothing measured` };
+    if (ownFindings.every(({ value }) => value === null)) return { done, summary: say`nothing measured` };
     if (missing > 0) return { done, summary: say`${missing} not proved` };
-    if (own.some(({ waived }) => waived)) return { done, summary: say`waived in part` };
+    if (ownFindings.some(({ waived }) => waived)) return { done, summary: say`waived in part` };
     return { done, summary: done ? say`proved` : say`readings hold` };
   },
 
   fit(_, __, all) {
-    const own = all.filter(isAbout('torque'));
+    const torques = all.filter(isAbout('torque'));
     const torque = ({ value, limit }: Finding) =>
       value !== null ? figure(value, '', 0) : limit?.kind === 'window' ? `${limit.least}–${limit.most}` : '';
     return {
       done: all.every(({ state }) => state === 'holds'),
-      summary: `${own.map(torque).join(', ')} N·m`,
+      summary: `${torques.map(torque).join(', ')} N·m`,
     };
   },
 };

@@ -180,18 +180,18 @@ const endSubjectOf = (laid: LaidOut): EndSubject => ({
 
 /** What is proved of a cable, as it is laid out. */
 export function proofSubjectOf({ cable, kind, choice, ends, joins, lengths, shop }: LaidOut): ProofSubject {
-  const { at } = choice.taken;
+  const { at: assessed } = choice.taken;
   return {
     cable,
-    size: at.size,
-    copperMm2: at.copperMm2,
+    size: assessed.size,
+    copperMm2: assessed.copperMm2,
     tinned: kind.tinned,
     ends,
     joins,
     lengths,
     practice: shop.practice,
-    ratedA: at.currentA ? at.currentA / at.parallel : null,
-    jacketKmPerW: jacketResistance(thermalCable(kind, at)),
+    ratedA: assessed.currentA ? assessed.currentA / assessed.parallel : null,
+    jacketKmPerW: jacketResistance(thermalCable(kind, assessed)),
     trials: shop.trials,
   };
 }

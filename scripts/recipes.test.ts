@@ -59,8 +59,8 @@ const RECIPES: Readonly<Record<string, () => void>> = {
     behind('core/finding/topics.ts', "'amps-heat'", ", 'amps-flat'");
     behind(
       'core/sizing/schoolFindings.ts',
-      '    ...(schools.quick ? [asJudged(quick(at))] : []),',
-      '\n    ...(schools.flat ? [asJudged(flat(at))] : []),',
+      '    ...(schools.quick ? [asJudged(quick(assessed))] : []),',
+      '\n    ...(schools.flat ? [asJudged(flat(assessed))] : []),',
     );
     behind(
       'core/sizing/schoolFindings.ts',

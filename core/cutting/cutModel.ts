@@ -67,11 +67,11 @@ function constraints({ kinds, stock, rules }: Model): string[] {
       (kind, i) =>
         ` d${i}: ${sum([...stock.flatMap((own, j) => (mostOf(kind, own, rules) > 0 ? [x(i, j)] : [])), `u${i}`])} = ${kind.pieces.length}`,
     ),
-    ...stock.map((own, j) => {
+    ...stock.map((stockLength, j) => {
       const terms = kinds.flatMap((kind, i) =>
-        mostOf(kind, own, rules) > 0 ? [`${kind.lengthMm + rules.kerfMm} ${x(i, j)}`] : [],
+        mostOf(kind, stockLength, rules) > 0 ? [`${kind.lengthMm + rules.kerfMm} ${x(i, j)}`] : [],
       );
-      return ` c${j}: ${sum(terms)} - ${roomMm(own, rules)} y${j} <= 0`;
+      return ` c${j}: ${sum(terms)} - ${roomMm(stockLength, rules)} y${j} <= 0`;
     }),
     ...stock.flatMap((own, j) => {
       const before = stock[j - 1];
@@ -121,12 +121,12 @@ export function leastStockModel(model: Model): string {
 /** Second question: of all plans with no more new stock, the one that leaves the longest useful offcut. */
 export function longestRestModel(model: Model, cost: number): string {
   const { kinds, stock, rules } = model;
-  const rests = stock.flatMap((own, j) => {
+  const rests = stock.flatMap((stockLength, j) => {
     const terms = kinds.flatMap((kind, i) =>
-      mostOf(kind, own, rules) > 0 ? [`${kind.lengthMm + rules.kerfMm} ${x(i, j)}`] : [],
+      mostOf(kind, stockLength, rules) > 0 ? [`${kind.lengthMm + rules.kerfMm} ${x(i, j)}`] : [],
     );
-    const counts = kinds.flatMap((kind, i) => (mostOf(kind, own, rules) > 0 ? [x(i, j)] : []));
-    const room = own.lengthMm - squareOf(own, rules);
+    const counts = kinds.flatMap((kind, i) => (mostOf(kind, stockLength, rules) > 0 ? [x(i, j)] : []));
+    const room = stockLength.lengthMm - squareOf(stockLength, rules);
     return [
       // What nothing is cut from leaves no offcut: it was there before.
       ` b${j}: y${j}${counts.map((name) => ` - ${name}`).join('')} <= 0`,

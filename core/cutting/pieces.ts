@@ -59,15 +59,15 @@ export function cutGroups(cables: readonly ToCut[], shop: Shop): CutGroup[] {
     string,
     { group: Omit<CutGroup, 'pieces' | 'cut'>; pieces: Piece[]; cut: Piece[] }
   >();
-  for (const own of cables) {
-    const { cable, work } = own;
+  for (const toCut of cables) {
+    const { cable, work } = toCut;
     if (!work.lengths) continue;
     const lengthMm = Math.ceil(work.lengths.cutMm);
     const { at } = work.choice.taken;
     const key = groupKey(work.kind.id, at.size, cable.jacket);
-    const known = groups.get(key) ?? newGroup(key, own, shop);
+    const known = groups.get(key) ?? newGroup(key, toCut, shop);
     groups.set(key, known);
-    const copies = pieceIds(own).map((id, n) => ({
+    const copies = pieceIds(toCut).map((id, n) => ({
       id,
       label: n === 0 ? cable.tag : `${cable.tag} ${n + 1}`,
       lengthMm,
@@ -86,22 +86,22 @@ function meanPrice(spools: readonly Spool[], usual: number): number {
 }
 
 function newGroup(key: string, { cable, work }: ToCut, shop: Shop) {
-  const { at } = work.choice.taken;
+  const { at: assessed } = work.choice.taken;
   const spools = shop.spools.filter((own) => groupKey(own.kindId, own.size, own.colour) === key);
-  const own = work.kind.sizes.find(
-    ({ size }) => size.system === at.size.system && size.name === at.size.name,
+  const kindSize = work.kind.sizes.find(
+    ({ size }) => size.system === assessed.size.system && size.name === assessed.size.name,
   );
   return {
     group: {
       key,
       kindId: work.kind.id,
       kindTitle: work.kind.title,
-      size: at.size,
+      size: assessed.size,
       colour: cable.jacket,
-      title: `${sizeLabel(at.size)} ${word(cable.jacket)}`,
-      outerMm: at.outerMm,
-      copperMm2: at.copperMm2,
-      pricePerM: meanPrice(spools, own?.pricePerM ?? 0),
+      title: `${sizeLabel(assessed.size)} ${word(cable.jacket)}`,
+      outerMm: assessed.outerMm,
+      copperMm2: assessed.copperMm2,
+      pricePerM: meanPrice(spools, kindSize?.pricePerM ?? 0),
       stock: spools.map(({ id, lengthMm, offcut }) => ({ id, lengthMm, offcut })),
       spools,
     },

@@ -11,13 +11,13 @@ import { say } from '../words/say.ts';
 const ROUTE_SHARE = 0.03;
 
 /** What the way asks: bends wide enough, supports close enough, nothing that rubs, and one length. */
-export function wayFindings(cable: Cable, at: Assessment): Finding[] {
+export function wayFindings(cable: Cable, assessed: Assessment): Finding[] {
   const { run } = cable;
   const { way } = run;
   if (!way) return [];
   const guardedByBraid = [cable.ends.A, cable.ends.B].some(({ layers }) => layers?.includes('braid'));
   return [
-    ...bends(run, at),
+    ...bends(run, assessed),
     ...supports(way.supportEveryMm),
     ...way.rubs.filter(({ guarded }) => !guarded).map((rub, i) => rubs(rub, i, guardedByBraid)),
     ...zones(run),
@@ -27,7 +27,7 @@ export function wayFindings(cable: Cable, at: Assessment): Finding[] {
 
 const SOURCE = say`small-craft and craft practice; shop settings`;
 
-function bends(run: Run, at: Assessment): Finding[] {
+function bends(run: Run, assessed: Assessment): Finding[] {
   const tight = run.way?.route && tightestBend(run.way.route);
   if (!tight) return [];
   return [
@@ -39,19 +39,19 @@ function bends(run: Run, at: Assessment): Finding[] {
         value: tight.radiusMm,
         unit: 'mm',
         decimals: 0,
-        ...(tight.radiusMm < at.bendMm && {
+        ...(tight.radiusMm < assessed.bendMm && {
           remedy: say`A wider bend, or a cable with finer strands.`,
         }),
         work: {
           formula: say`r ≥ the cable’s least radius`,
           substituted: [
-            say`${digits(at.bendMm / at.outerMm, 0)} × ${digits(at.outerMm, 1)} = ${figure(at.bendMm, 'mm', 0)}, at its centreline`,
+            say`${digits(assessed.bendMm / assessed.outerMm, 0)} × ${digits(assessed.outerMm, 1)} = ${figure(assessed.bendMm, 'mm', 0)}, at its centreline`,
           ],
           source: say`${SOURCE}: 6 × D lying still, 10 × flexing, 4 × for fine welding strands`,
           assumes: run.meets.includes('flexing') ? say`it flexes in use` : say`it lies still`,
         },
       },
-      at.bendMm,
+      assessed.bendMm,
     ),
   ];
 }

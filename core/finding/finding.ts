@@ -91,15 +91,15 @@ const noAnswer = ({ because: _, ...facts }: Omit<Facts, 'value'>): Finding => ({
 
 const judged = (facts: Facts, limit: Limit, use: number, because: string, state?: State): Finding => {
   if (!Number.isFinite(facts.value) || !Number.isFinite(use)) return noAnswer(facts);
-  const own = state ?? stateOf(use);
+  const judgedState = state ?? stateOf(use);
   return {
     ...facts,
     id: idOf(facts),
     limit,
     use,
     margin: 1 - use,
-    state: own,
-    ...(bindsAt(use, own) && { binds: true }),
+    state: judgedState,
+    ...(bindsAt(use, judgedState) && { binds: true }),
     because: facts.because ?? because,
   };
 };

@@ -72,7 +72,7 @@ function endChecks(name: EndName, cable: Cable, { ends, stacks }: ToFit): FitChe
   const stack = stacks[name];
   const at = cable.ends[name].at || say`end ${name}`;
   const pole = cable.polarity === 'link' ? say`a link` : word(cable.polarity);
-  const own: FitCheck[] = [
+  const checks: FitCheck[] = [
     {
       id: `polarity.${name}`,
       title: say`Polarity`,
@@ -86,7 +86,7 @@ function endChecks(name: EndName, cable: Cable, { ends, stacks }: ToFit): FitChe
   ];
   if (stack) {
     const { washerOuterMm, washerMm } = STUDS[stack.stud];
-    own.push(
+    checks.push(
       {
         id: `stack.${name}`,
         title: say`Order on the stud`,
@@ -102,14 +102,14 @@ function endChecks(name: EndName, cable: Cable, { ends, stacks }: ToFit): FitChe
       },
     );
   } else {
-    own.push({
+    checks.push({
       id: `post.${name}`,
       title: say`Post`,
       detail: say`On the ${meetsWord(end.meets)}: pushed fully down, no hammer, its bolt tightened.`,
     });
   }
   const boot = end.layers.includes('boot');
-  own.push({
+  checks.push({
     id: `boot.${name}`,
     title: say`Boot or cover`,
     detail: boot
@@ -119,7 +119,7 @@ function endChecks(name: EndName, cable: Cable, { ends, stacks }: ToFit): FitChe
         : say`No boot is on this cable: cover the stud, or it is one dropped spanner from a short.`,
     ...(cable.polarity !== 'negative' && { danger: !boot }),
   });
-  return own;
+  return checks;
 }
 
 function wayChecks(cable: Cable): FitCheck[] {
@@ -278,14 +278,14 @@ export function mayTick(
   id: string,
   findings: readonly Finding[],
 ): string | null {
-  const at = plan.live.findIndex((check) => check.id === id);
-  if (at < 0) return null;
+  const index = plan.live.findIndex((check) => check.id === id);
+  if (index < 0) return null;
   const done = (check: FitCheck) => fitted.some((own) => own.check === check.id);
   const before = [...plan.ends.A, ...plan.ends.B, ...plan.way].filter((check) => !done(check));
   if (before[0]) return say`First the ends and the way: “${before[0].title}” is not ticked yet.`;
-  const missing = plan.live.slice(0, at).find((check) => !done(check));
+  const missing = plan.live.slice(0, index).find((check) => !done(check));
   if (missing) return say`In order: “${missing.title}” comes before it.`;
-  const from = (first: string) => at >= plan.live.findIndex((check) => check.id === first);
+  const from = (first: string) => index >= plan.live.findIndex((check) => check.id === first);
   const against = standsAgainst(findings);
   const loose = from(TIGHT) ? against.find(isAbout('torque')) : undefined;
   if (loose) return say`Torque of end ${loose.end} first, measured on the stud: ${loose.because}`;

@@ -89,14 +89,14 @@ function between(ties: Ties, start: number, end: number): Between | null {
   const seen = new Map<number, Between>([[start, { milliohm: 0, errorMilliohm: 0, from: [] }]]);
   const open = [start];
   for (let node = open.pop(); node !== undefined; node = open.pop()) {
-    const own = seen.get(node);
-    if (node === end || !own) break;
+    const path = seen.get(node);
+    if (node === end || !path) break;
     for (const { to, milliohm, errorMilliohm, from } of ties.get(node) ?? []) {
       if (seen.has(to)) continue;
       seen.set(to, {
-        milliohm: own.milliohm + milliohm,
-        errorMilliohm: own.errorMilliohm + errorMilliohm,
-        from: [...own.from, ...from],
+        milliohm: path.milliohm + milliohm,
+        errorMilliohm: path.errorMilliohm + errorMilliohm,
+        from: [...path.from, ...from],
       });
       open.push(to);
     }

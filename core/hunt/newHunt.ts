@@ -97,13 +97,13 @@ function inLine(cables: readonly WalkedCable[]): WalkedCable[] {
  * them the device or the stud that they meet at.
  */
 export function chainOf(cables: readonly WalkedCable[], newId: () => string): Piece[] {
-  const side = (own: Piece['side'], members: readonly WalkedCable[]): Piece[] => {
+  const side = (direction: Piece['side'], members: readonly WalkedCable[]): Piece[] => {
     const line = inLine(members);
     const piece = (kind: ChainPieceKind, title: string): Piece => ({
       id: newId(),
       kind,
       title: title.slice(0, LONGEST_NAME),
-      side: own,
+      side: direction,
     });
     const meeting = (called: string): Piece[] => {
       const kind = kindOf(called);
@@ -115,14 +115,14 @@ export function chainOf(cables: readonly WalkedCable[], newId: () => string): Pi
     const first = line[0];
     const last = line.at(-1);
     return [
-      ...(first ? [terminal(first.cable.ends.A.at, own === 'out')] : []),
+      ...(first ? [terminal(first.cable.ends.A.at, direction === 'out')] : []),
       ...line.flatMap(({ cable, size, tinned, lengthMm }, i): Piece[] => [
         ...(i > 0 ? meeting(cable.ends.A.at) : []),
         { ...piece('lug', say`${cable.tag} lug A`), ofCable: cable.id, ofEnd: 'A' },
         { ...piece('cable', cable.tag), size, tinned, lengthMm, ofCable: cable.id },
         { ...piece('lug', say`${cable.tag} lug B`), ofCable: cable.id, ofEnd: 'B' },
       ]),
-      ...(last ? [terminal(last.cable.ends.B.at, own === 'back')] : []),
+      ...(last ? [terminal(last.cable.ends.B.at, direction === 'back')] : []),
     ];
   };
   return [

@@ -61,17 +61,17 @@ export function huntFound(hunt: Hunt): HuntFound {
   };
   const all = pieces.map((piece, place): Suspect => {
     const among = known.filter(({ places }) => places.includes(place));
-    const [own] = among.toSorted((a, b) => a.places.length - b.places.length);
+    const [narrowest] = among.toSorted((a, b) => a.places.length - b.places.length);
     const expected = should[place] ?? 0;
-    const excess = own ? excessOf(own, place, pieces, should) : 0;
+    const excess = narrowest ? excessOf(narrowest, place, pieces, should) : 0;
     return {
       piece,
       place,
-      milliohm: own?.places.length === 1 ? own.milliohm : null,
+      milliohm: narrowest?.places.length === 1 ? narrowest.milliohm : null,
       shouldMilliohm: expected,
       excessMilliohm: excess,
       mostMilliohm: bound(place),
-      among: own?.places ?? [],
+      among: narrowest?.places ?? [],
       wastedW: (Math.max(0, excess) / 1000) * amps ** 2,
       cause: CHAIN_PIECES[piece.kind].cause,
     };
@@ -143,9 +143,14 @@ export function totalOf(known: readonly Known[], count: number): number | null {
 }
 
 /** What of the excess of pieces known together one of them bears: by how likely its kind is to be bad. */
-function excessOf(own: Known, place: number, pieces: readonly Piece[], should: readonly number[]): number {
-  const excess = own.milliohm - sum(own.places.map((i) => should[i] ?? 0));
-  if (own.places.length === 1 || excess <= 0) return own.places.length === 1 ? excess : 0;
+function excessOf(
+  stretch: Known,
+  place: number,
+  pieces: readonly Piece[],
+  should: readonly number[],
+): number {
+  const excess = stretch.milliohm - sum(stretch.places.map((i) => should[i] ?? 0));
+  if (stretch.places.length === 1 || excess <= 0) return stretch.places.length === 1 ? excess : 0;
   const weight = (i: number) => CHAIN_PIECES[pieces[i]?.kind ?? 'other'].weight;
-  return (excess * weight(place)) / sum(own.places.map(weight));
+  return (excess * weight(place)) / sum(stretch.places.map(weight));
 }

@@ -71,11 +71,11 @@ export function badFact(cable: Cable, fact: Fact, now: string): string {
 export function withFact(cable: Cable, fact: Fact, now: string, said: Said): Cable {
   const bad = badFact(cable, fact, now);
   if (bad) throw new RangeError(bad);
-  const { title, of, put } = FACTS[fact];
+  const { title, of: factOf, put } = FACTS[fact];
   const correction: Correction = {
     ...said,
     what: title,
-    was: of(cable).slice(0, 300),
+    was: factOf(cable).slice(0, 300),
     now: now.slice(0, 300),
   };
   return { ...put(cable, now), corrections: [...cable.corrections, correction] };

@@ -40,15 +40,15 @@ export function trendPoints(worked: readonly WorkedCable[], shop: Shop): TrendPo
       for (const reading of cable.readings) {
         if (!('end' in reading) || reading.end !== name) continue;
         if (reading.struck || reading.source === 'simulated') continue;
-        const own = { ...base, at: reading.at, by: reading.by };
+        const counted = { ...base, at: reading.at, by: reading.by };
         if (reading.check === 'across-flats') {
-          points.push({ ...own, measure: 'across-flats', value: reading.valueMm });
+          points.push({ ...counted, measure: 'across-flats', value: reading.valueMm });
         } else if (reading.check === 'section') {
-          points.push({ ...own, measure: 'air', value: 100 * reading.voidShare });
+          points.push({ ...counted, measure: 'air', value: 100 * reading.voidShare });
         } else if (reading.check === 'joint' && end.lug) {
           const milliohmPerM = reading.plain.milliohm / (reading.plain.lengthMm / 1000);
           const value = jointIndex({ ...reading, barrelMm: end.lug.barrelMm, milliohmPerM });
-          points.push({ ...own, measure: 'joint', value });
+          points.push({ ...counted, measure: 'joint', value });
         }
       }
     }

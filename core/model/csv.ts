@@ -95,7 +95,7 @@ export function readCsv<T>(
   const rows = lines.flatMap((line, i) => {
     const row = i + 2;
     const fields: Record<string, unknown> = {};
-    const own: RowProblem[] = [];
+    const rowProblems: RowProblem[] = [];
     for (const { column, at } of known) {
       const text = unescaped(line[at] ?? '');
       if (text === '' && 'empty' in column) {
@@ -104,10 +104,10 @@ export function readCsv<T>(
       }
       const read: Read = text === '' ? { ok: false, sentence: say`This field is empty.` } : column.read(text);
       if (read.ok) fields[column.key] = read.value;
-      else own.push({ row, column: column.title, sentence: read.sentence });
+      else rowProblems.push({ row, column: column.title, sentence: read.sentence });
     }
-    problems.push(...own);
-    return own.length > 0 ? [] : [{ row, fields }];
+    problems.push(...rowProblems);
+    return rowProblems.length > 0 ? [] : [{ row, fields }];
   });
   return { rows, problems };
 }

@@ -42,13 +42,16 @@ const SILENT = new Set(['job', 'shop', 'ends', 'run', 'gauge', 'way', 'route']);
  */
 export function placeSays(path: readonly PropertyKey[], root: unknown): string {
   const said: string[] = [];
-  let at: unknown = root;
+  let reached: unknown = root;
   path.forEach((key, i) => {
-    at = typeof at === 'object' && at !== null ? (at as Record<PropertyKey, unknown>)[key] : undefined;
+    reached =
+      typeof reached === 'object' && reached !== null
+        ? (reached as Record<PropertyKey, unknown>)[key]
+        : undefined;
     const list = String(path[i - 1] ?? '');
     const isLast = i === path.length - 1;
     if (typeof key === 'number') {
-      const called = THINGS[list]?.(isFields(at) ? at : {}, key + 1);
+      const called = THINGS[list]?.(isFields(reached) ? reached : {}, key + 1);
       said.push(called ?? say`entry ${key + 1}`);
     } else if (list === 'ends') said.push(say`end ${String(key)}`);
     else if (isLast || (typeof path[i + 1] !== 'number' && !SILENT.has(String(key))))
@@ -77,7 +80,7 @@ const least = (origin: string, minimum: number): string => {
   return say`is less than ${digits(minimum, Number.isInteger(minimum) ? 0 : 2)}`;
 };
 
-const at = (path: readonly PropertyKey[], root: unknown): unknown =>
+const valueAt = (path: readonly PropertyKey[], root: unknown): unknown =>
   path.reduce<unknown>(
     (data, key) =>
       typeof data === 'object' && data !== null ? (data as Record<PropertyKey, unknown>)[key] : undefined,
@@ -86,7 +89,7 @@ const at = (path: readonly PropertyKey[], root: unknown): unknown =>
 
 /** What is wrong, without where: "is missing", "is more than 5 000". */
 function wrongSays(issue: z.core.$ZodIssue, root: unknown): string {
-  const value = at(issue.path, root);
+  const value = valueAt(issue.path, root);
   switch (issue.code) {
     case 'invalid_type':
       if (value === undefined) return say`is missing`;

@@ -169,14 +169,14 @@ export const NOT_FOR_READERS = /\bNaN\b|\bInfinity\b|\bundefined\b|\[object \w+\
 /**
  * Every text and number in something, with where it stands: what is wrong with it in a reader's eyes.
  *
- * @param own texts that a person wrote, which may hold anything
+ * @param written texts that a person wrote, which may hold anything
  */
-export function unreadable(data: unknown, own: ReadonlySet<string> = new Set(), path = ''): string[] {
+export function unreadable(data: unknown, written: ReadonlySet<string> = new Set(), path = ''): string[] {
   // How tightly strands lie where the wall fills the die is no figure; what is said of it is words.
   if (typeof data === 'number')
     return Number.isFinite(data) || path.endsWith('.kappa') ? [] : [`${path}: ${data}`];
   if (typeof data === 'string')
-    return !own.has(data) && NOT_FOR_READERS.test(data) ? [`${path}: ${data}`] : [];
+    return !written.has(data) && NOT_FOR_READERS.test(data) ? [`${path}: ${data}`] : [];
   if (typeof data !== 'object' || data === null) return [];
-  return Object.entries(data).flatMap(([key, value]) => unreadable(value, own, `${path}.${key}`));
+  return Object.entries(data).flatMap(([key, value]) => unreadable(value, written, `${path}.${key}`));
 }

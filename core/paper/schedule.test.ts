@@ -25,16 +25,16 @@ describe('a schedule out and in again', () => {
     expect(cables.map(({ tag }) => tag)).toEqual(job.cables.map(({ tag }) => tag));
     cables.forEach((cable, i) => {
       const before = job.cables[i];
-      const at = works[i]?.choice.taken.at;
+      const assessed = works[i]?.choice.taken.at;
       expect(cable).toMatchObject({
         polarity: before?.polarity,
         jacket: before?.jacket,
-        gauge: { size: at?.size },
+        gauge: { size: assessed?.size },
         ends: { A: { at: before?.ends.A.at, stud: before?.ends.A.stud } },
       });
       expect(cable.run.systemV).toBe(before?.run.systemV);
       expect(cable.run.lengthMm).toBe(Math.round(before?.run.lengthMm ?? NaN));
-      expect(cable.run.load).toEqual({ kind: 'amps', amps: Number((at?.currentA ?? 0).toFixed(1)) });
+      expect(cable.run.load).toEqual({ kind: 'amps', amps: Number((assessed?.currentA ?? 0).toFixed(1)) });
     });
   });
   test('has fresh ids, and works up', () => {

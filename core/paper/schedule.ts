@@ -200,13 +200,13 @@ export function readSchedule(
       return [];
     }
     seen.set(String(tag), row);
-    const own =
+    const owned =
       kind === undefined
         ? shop.cableKinds[0]
         : shop.cableKinds.find(({ title }) =>
             [title, called(title)].some((own) => fold(own) === fold(String(kind))),
           );
-    if (!own) {
+    if (!owned) {
       found.push({
         row,
         column: 'cable',
@@ -227,7 +227,7 @@ export function readSchedule(
         loopMm,
         return: { kind: 'cable', lengthMm },
       },
-      gauge: { kindId: own.id, ...(size !== undefined && { size }) },
+      gauge: { kindId: owned.id, ...(size !== undefined && { size }) },
       ends: { A: { at: from, stud: studA }, B: { at: to, stud: studB } },
     };
     const parsed = cableSchema.safeParse(data);

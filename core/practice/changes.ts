@@ -64,17 +64,21 @@ export function underPractice(
   practice: HousePractice,
   followDuty?: FollowDuty,
 ): UnderPractice {
-  const own = { ...shop, practice };
-  const toolCase = openCase(own);
+  const changedShop = { ...shop, practice };
+  const toolCase = openCase(changedShop);
   const works = job.cables.map((cable) =>
-    workUpCable(cable, own, { context: contextOf(cable, job), toolCase, ...(followDuty && { followDuty }) }),
+    workUpCable(cable, changedShop, {
+      context: contextOf(cable, job),
+      toolCase,
+      ...(followDuty && { followDuty }),
+    }),
   );
   const unmade = job.cables.map((cable, i) => ({
     key: cable.id,
     cable: { ...cable, done: [] },
     work: works[i] as CableWork,
   }));
-  const { price, massG } = kitOf(unmade, own);
+  const { price, massG } = kitOf(unmade, changedShop);
   return { works, price, massG };
 }
 

@@ -36,17 +36,17 @@ function readings<Check extends 'join' | 'join-pull'>(
 
 function sideProof(subject: ProofSubject, join: ResolvedJoin, side: EndName): Finding[] {
   const measured = readings(subject, join, 'join').filter((reading) => reading.side === side);
-  const of = { part: side, join: join.spec.id };
+  const about = { part: side, join: join.spec.id };
   const towards = say`towards ${side}`;
   const flats = flatsProof(
-    { ...of, topic: 'join-flats', title: say`${named(join)}, flats ${towards}` },
+    { ...about, topic: 'join-flats', title: say`${named(join)}, flats ${towards}` },
     join.die?.die,
     say`This crimp is not measured yet.`,
     measured,
     ({ acrossFlatsMm }) => acrossFlatsMm,
   );
   const ears = earsProof(
-    { ...of, topic: 'join-ears', title: say`${named(join)}, ears ${towards}` },
+    { ...about, topic: 'join-ears', title: say`${named(join)}, ears ${towards}` },
     measured,
     ({ earsMm }) => earsMm,
   );

@@ -69,7 +69,7 @@ function readBy({ by, at, instrument }: Reading): NonNullable<Finding['read']> {
  * What its instrument lets a reading say: one too coarse proves nothing that holds, and one past its due day is to be
  * watched. A reading that fails fails with any instrument.
  */
-function byInstrument(finding: Finding, { at, instrument }: Reading, { needs }: Check): Finding {
+function byInstrument(finding: Finding, { at: readAt, instrument }: Reading, { needs }: Check): Finding {
   if (!instrument || finding.state === 'fails' || finding.state === 'unproved') return finding;
   const { title, resolution, due } = instrument;
   if (needs !== undefined && resolution !== undefined && resolution > needs.least * (1 + 1e-9)) {
@@ -81,7 +81,7 @@ function byInstrument(finding: Finding, { at, instrument }: Reading, { needs }: 
       'unproved',
     );
   }
-  if (due !== undefined && at.slice(0, 10) > due) {
+  if (due !== undefined && readAt.slice(0, 10) > due) {
     const { binds: _, ...rest } = finding;
     return {
       ...rest,

@@ -85,7 +85,7 @@ function fitPlane(
   height: number,
 ): { terms: Terms; spread: number } | null {
   const normal = new Float64Array(TERMS * (TERMS + 1));
-  const own = new Float64Array(TERMS + 1);
+  const fitted = new Float64Array(TERMS + 1);
   let used = 0;
   // A third of the pixels tell a plane as well as all of them.
   for (let i = 0; i < plane.length; i += 3) {
@@ -93,17 +93,17 @@ function fitPlane(
     used += 1;
     const u = (2 * (i % width)) / width - 1;
     const v = (2 * Math.floor(i / width)) / height - 1;
-    own[0] = 1;
-    own[1] = u;
-    own[2] = v;
-    own[3] = u * u;
-    own[4] = u * v;
-    own[5] = v * v;
-    own[TERMS] = plane[i] ?? 0;
+    fitted[0] = 1;
+    fitted[1] = u;
+    fitted[2] = v;
+    fitted[3] = u * u;
+    fitted[4] = u * v;
+    fitted[5] = v * v;
+    fitted[TERMS] = plane[i] ?? 0;
     for (let a = 0; a < TERMS; a += 1) {
-      const share = own[a] ?? 0;
+      const share = fitted[a] ?? 0;
       const row = a * (TERMS + 1);
-      for (let b = a; b <= TERMS; b += 1) normal[row + b] = (normal[row + b] ?? 0) + share * (own[b] ?? 0);
+      for (let b = a; b <= TERMS; b += 1) normal[row + b] = (normal[row + b] ?? 0) + share * (fitted[b] ?? 0);
     }
   }
   const rows = Array.from({ length: TERMS }, (_, a) =>

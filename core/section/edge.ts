@@ -97,11 +97,11 @@ function colourAt({ width, height, data }: Picture, x: number, y: number): Colou
   const [left, top] = [Math.floor(x), Math.floor(y)];
   if (left < 0 || top < 0 || left + 1 >= width || top + 1 >= height) return null;
   const [u, v] = [x - left, y - top];
-  const at = (top * width + left) * 4;
-  const below = at + width * 4;
+  const index = (top * width + left) * 4;
+  const below = index + width * 4;
   const colour: Colour = [0, 0, 0];
   for (let c = 0; c < 3; c += 1) {
-    const upper = (data[at + c] ?? 0) * (1 - u) + (data[at + 4 + c] ?? 0) * u;
+    const upper = (data[index + c] ?? 0) * (1 - u) + (data[index + 4 + c] ?? 0) * u;
     const lower = (data[below + c] ?? 0) * (1 - u) + (data[below + 4 + c] ?? 0) * u;
     colour[c] = upper * (1 - v) + lower * v;
   }

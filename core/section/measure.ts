@@ -87,14 +87,14 @@ export function measureSection(
   const wall = findWall(seen, outline);
   tell('strands');
   const round = wall && roundShare(seen, outline, wall);
-  const own = scaled(found, small.factor);
-  const full = contourOf(own.outline, own.cutPx);
+  const foundOutline = scaled(found, small.factor);
+  const full = contourOf(foundOutline.outline, foundOutline.cutPx);
   const xs = full.map(([x]) => x);
   const ys = full.map(([, y]) => y);
   return {
     ok: true,
     section: {
-      ...own,
+      ...foundOutline,
       factor: small.factor,
       acrossFlatsPx: across * small.factor,
       voidShare: voids.voidPx / voids.insidePx,

@@ -48,7 +48,7 @@ function sideWall(seen: Seen, from: Point, to: Point, across: number): number | 
 }
 
 /** How deep the wall is at one place, px: where it first turns darker than itself and stays so. */
-function depthAt(seen: Seen, at: Point, along: Point, inwards: Point, across: number): number | null {
+function depthAt(seen: Seen, point: Point, along: Point, inwards: Point, across: number): number | null {
   const first = Math.ceil(FROM_SHARE * across);
   const last = Math.floor(TO_SHARE * across);
   const level = (depth: number) => {
@@ -56,8 +56,8 @@ function depthAt(seen: Seen, at: Point, along: Point, inwards: Point, across: nu
     for (let s = -ALONG; s <= ALONG; s += 1) {
       for (let d = -DEEP; d <= DEEP; d += 1) {
         const value = relativeAt(seen, [
-          at[0] + along[0] * s + inwards[0] * (depth + d),
-          at[1] + along[1] * s + inwards[1] * (depth + d),
+          point[0] + along[0] * s + inwards[0] * (depth + d),
+          point[1] + along[1] * s + inwards[1] * (depth + d),
         ]);
         if (value === null) continue;
         sum += value;

@@ -251,23 +251,29 @@ function dutyOf(
   context: RunContext,
   kind: CableKind,
   cableSize: CableSize,
-  at: Pick<Assessment, 'currentA' | 'settledC' | 'limitC' | 'placing'>,
+  assessed: Pick<Assessment, 'currentA' | 'settledC' | 'limitC' | 'placing'>,
   followDuty: FollowDuty,
 ): DutyAssessment | null {
   const { run, parallel } = context;
-  if (!run.duty || at.currentA === null || at.settledC === null) return null;
-  const share = at.placing * parallel;
-  const start = { conductorC: at.settledC, currentA: at.currentA / share };
+  if (!run.duty || assessed.currentA === null || assessed.settledC === null) return null;
+  const share = assessed.placing * parallel;
+  const start = { conductorC: assessed.settledC, currentA: assessed.currentA / share };
   const cycle = followDuty(
     thermalCable(kind, cableSize),
     surroundingsOf(run),
     run.duty,
     start,
-    at.limitC,
+    assessed.limitC,
     share,
   );
   const heaviestA = heaviestStepA(run.duty);
-  const spenders = spendersAt(context, kind, cableSize.size, cycle?.peakC ?? at.limitC, at.currentA);
+  const spenders = spendersAt(
+    context,
+    kind,
+    cableSize.size,
+    cycle?.peakC ?? assessed.limitC,
+    assessed.currentA,
+  );
   const dropV = voltageDrop(heaviestA, totalOhm(spenders));
   return { heaviestA, rmsA: rmsOf(run.duty), cycle, spenders, dropPercent: (dropV / run.systemV) * 100 };
 }

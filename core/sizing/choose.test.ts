@@ -296,14 +296,14 @@ describe('more is never worse', () => {
     fc.assert(
       fc.property(anyRun, (drawn) => {
         const all = choose(asRun(drawn)).candidates.map(({ at }) => at);
-        return all.slice(1).every((at, i) => {
+        return all.slice(1).every((assessed, i) => {
           const before = all[i];
           return (
             before !== undefined &&
-            areaMm2(at.size) > areaMm2(before.size) &&
-            at.dropPercent <= before.dropPercent + 1e-9 &&
-            (at.settledC ?? Infinity) <= (before.settledC ?? Infinity) + 1e-6 &&
-            at.heatA >= before.heatA
+            areaMm2(assessed.size) > areaMm2(before.size) &&
+            assessed.dropPercent <= before.dropPercent + 1e-9 &&
+            (assessed.settledC ?? Infinity) <= (before.settledC ?? Infinity) + 1e-6 &&
+            assessed.heatA >= before.heatA
           );
         });
       }),
@@ -315,13 +315,13 @@ describe('more is never worse', () => {
       fc.property(anyRun, (drawn) => {
         const cool = choose(asRun(drawn)).candidates;
         const hot = choose(asRun({ ...drawn, ambientC: drawn.ambientC + 15 })).candidates;
-        return hot.every(({ at }, i) => {
+        return hot.every(({ at: assessed }, i) => {
           const before = cool[i]?.at;
           return (
             before !== undefined &&
-            at.heatA <= before.heatA &&
-            (at.inch?.allowedA ?? 0) <= (before.inch?.allowedA ?? 0) &&
-            (at.metric?.allowedA ?? 0) <= (before.metric?.allowedA ?? 0)
+            assessed.heatA <= before.heatA &&
+            (assessed.inch?.allowedA ?? 0) <= (before.inch?.allowedA ?? 0) &&
+            (assessed.metric?.allowedA ?? 0) <= (before.metric?.allowedA ?? 0)
           );
         });
       }),

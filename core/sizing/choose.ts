@@ -93,11 +93,11 @@ function smallestOf(tried: readonly Tried[]): Tried | undefined {
 const isGlassed = ({ ends }: Cable) => END_NAMES.some((name) => ends[name].layers?.includes('glass'));
 
 /** The fuse that a cable is to get which has none in its circuit; null where it has one, or by custom carries none. */
-function fuseToCome(context: RunContext, at: Assessment, practice: HousePractice): Fuse | null {
+function fuseToCome(context: RunContext, assessed: Assessment, practice: HousePractice): Fuse | null {
   const { run } = context;
   const has = fusesOf(context).length > 0;
-  if (has || run.starter || at.currentA === null) return null;
-  const fuse = proposedFuse(run, heldAmps(at), practice.fuseOverLoad);
+  if (has || run.starter || assessed.currentA === null) return null;
+  const fuse = proposedFuse(run, heldAmps(assessed), practice.fuseOverLoad);
   // One that is listed as a device is the one to come.
   const listed = run.devices.find(({ kind }) => kind === 'fuse')?.ratingA;
   return listed === undefined ? fuse : { ...fuse, ratingA: listed };
@@ -209,14 +209,17 @@ function schoolAnswers(candidates: readonly Candidate[], practice: HousePractice
   };
   return (Object.keys(accepted) as School[]).map((school) => {
     const candidate = accepted[school];
-    const { at } = candidate ?? asked;
+    const { at: assessed } = candidate ?? asked;
     return {
       school,
       switchedOn: practice.schools[school],
       asks:
         school === 'quick'
-          ? { value: at.quickMm2, unit: 'mm²' }
-          : { value: countedAmps(at) / at.placing / at.kept / at.parallel, unit: 'A' },
+          ? { value: assessed.quickMm2, unit: 'mm²' }
+          : {
+              value: countedAmps(assessed) / assessed.placing / assessed.kept / assessed.parallel,
+              unit: 'A',
+            },
       candidate,
     };
   });

@@ -45,11 +45,13 @@ export function circuitFindings(given: Run, { mates }: Pick<RunContext, 'mates'>
       of: (mate: Mate) => mate.systemV,
     },
   ];
-  return compared.flatMap(({ topic, title, unit, own, of }) => {
+  return compared.flatMap(({ topic, title, unit, own: ownValue, of }) => {
     const values = mates.map((mate) => ({ tag: mate.tag, value: of(mate) }));
-    const far = values.filter(({ value }) => Math.abs(value - own) > ALIKE_SHARE * Math.max(value, own));
+    const far = values.filter(
+      ({ value }) => Math.abs(value - ownValue) > ALIKE_SHARE * Math.max(value, ownValue),
+    );
     if (far.length === 0) return [];
-    const all = [own, ...values.map(({ value }) => value)];
+    const all = [ownValue, ...values.map(({ value }) => value)];
     const others = far.map(({ tag, value }) => say`${tag} ${figure(value, unit, 1)}`).join(', ');
     return [
       atMost(
@@ -60,7 +62,7 @@ export function circuitFindings(given: Run, { mates }: Pick<RunContext, 'mates'>
           value: Math.max(...all),
           unit,
           decimals: 1,
-          because: say`One circuit, one current: this cable has ${figure(own, unit, 1)}, ${others}. The larger one counts until they agree.`,
+          because: say`One circuit, one current: this cable has ${figure(ownValue, unit, 1)}, ${others}. The larger one counts until they agree.`,
           remedy: say`Give every cable of the circuit the same load and voltage.`,
           work: {
             formula: say`alike for all cables of one circuit`,

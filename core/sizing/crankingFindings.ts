@@ -49,11 +49,11 @@ function givesOf(source: Run['source'], celsius: number): number {
 const SOURCE = say`handbook: against 27 °C an engine asks 1.55 × at 0 °C and 2.1 × at −18 °C, a lead battery gives 0.65 and 0.40; confidence low`;
 
 /** The drop while a cold engine is cranked: what it asks more there counts against the same limit as the surge. */
-export function crankingLimits(at: Assessment, context: RunContext, kind: CableKind): Judged[] {
+export function crankingLimits(assessed: Assessment, context: RunContext, kind: CableKind): Judged[] {
   const { run } = context;
   const { duty, coldestC } = run;
-  if (!run.starter || !duty || !at.duty || coldestC === undefined) return [];
-  const { amps, ohm } = coldStart(at, context, kind, coldestC);
+  if (!run.starter || !duty || !assessed.duty || coldestC === undefined) return [];
+  const { amps, ohm } = coldStart(assessed, context, kind, coldestC);
   const percent = ((amps * ohm) / run.systemV) * 100;
   return [
     judgeAtMost('cranking-drop', percent, duty.dropPercent, 0, () => ({
@@ -139,12 +139,12 @@ function amps(at: Assessment, { run }: RunContext): Finding {
   };
 }
 
-function volts(at: Assessment, context: RunContext, kind: CableKind): Finding[] {
+function volts(assessed: Assessment, context: RunContext, kind: CableKind): Finding[] {
   const { run } = context;
   const { coldestC, systemV } = run;
   const source = sourceResistance(run.source, systemV);
   if (coldestC === undefined || !source) return [];
-  const start = coldStart(at, context, kind, coldestC);
+  const start = coldStart(assessed, context, kind, coldestC);
   const sourceOhm = source.ohm / givesOf(run.source, coldestC);
   const left = Math.max(0, systemV - start.amps * (sourceOhm + start.ohm));
   const least = systemV * (1 - SAG_SHARE.cranking);

@@ -31,18 +31,18 @@ export function resistanceSource(at: Assessment, kind: CableKind): string {
 }
 
 /** The drop at the load, hot, and the voltage left to it; or why no current delivers its power. */
-export function dropFindings(at: Assessment, context: RunContext, kind: CableKind): Judged[] {
-  const { currentA } = at;
-  if (currentA === null) return [asJudged(noOperatingPoint(at, context))];
+export function dropFindings(assessed: Assessment, context: RunContext, kind: CableKind): Judged[] {
+  const { currentA } = assessed;
+  if (currentA === null) return [asJudged(noOperatingPoint(assessed, context))];
   return [
     overChassis(
-      judgeAtMost('drop', at.dropPercent, context.run.dropPercent, 0, () =>
-        dropFacts(at, context, kind, currentA),
+      judgeAtMost('drop', assessed.dropPercent, context.run.dropPercent, 0, () =>
+        dropFacts(assessed, context, kind, currentA),
       ),
       context.run,
-      { amps: currentA, percent: at.dropPercent, mostPercent: context.run.dropPercent },
+      { amps: currentA, percent: assessed.dropPercent, mostPercent: context.run.dropPercent },
     ),
-    ...voltageAtLoad(at, context, currentA).map(asJudged),
+    ...voltageAtLoad(assessed, context, currentA).map(asJudged),
   ];
 }
 
@@ -75,11 +75,11 @@ export function overChassis(
   };
 }
 
-function noOperatingPoint(at: Assessment, { run }: RunContext): Finding {
+function noOperatingPoint(assessed: Assessment, { run }: RunContext): Finding {
   const { load } = run;
   const watts = load.kind === 'watts' ? load.watts / (load.efficiencyPercent / 100) : 0;
   const volts = load.kind === 'watts' ? load.lowestV : run.systemV;
-  const ohm = totalOhm(at.spenders);
+  const ohm = totalOhm(assessed.spenders);
   const most = volts ** 2 / (4 * ohm);
   return stated(
     {
@@ -89,7 +89,7 @@ function noOperatingPoint(at: Assessment, { run }: RunContext): Finding {
       value: null,
       unit: 'W',
       decimals: 0,
-      because: say`No current through ${sizeLabel(at.size)} delivers this: at most ${figure(most, 'W', 0)} can arrive.`,
+      because: say`No current through ${sizeLabel(assessed.size)} delivers this: at most ${figure(most, 'W', 0)} can arrive.`,
       remedy: say`Use a thicker or shorter cable, or a higher system voltage.`,
       work: {
         formula: 'I · (U − I · R) = P ÷ η',
@@ -113,14 +113,14 @@ function customarySays({ run, mates }: RunContext): string {
     : say`; devices without a rating: ${count}, each ${digits(CUSTOMARY_MILLIOHM, 1)} mΩ, customary`;
 }
 
-function dropFacts(at: Assessment, context: RunContext, kind: CableKind, current: number): Facts {
+function dropFacts(assessed: Assessment, context: RunContext, kind: CableKind, current: number): Facts {
   const { run, parallel } = context;
   // What never settles is worked at the hottest that is followed: it drops at least this much.
-  const hot = at.settledC ?? HOTTEST_C;
+  const hot = assessed.settledC ?? HOTTEST_C;
   const lengthM = (run.lengthMm + run.loopMm) / 1000;
-  const perMetre = resistancePerMetre20(at.size, kind.tinned);
+  const perMetre = resistancePerMetre20(assessed.size, kind.tinned);
   const [cable, back, joints, devices] = (['cable', 'return', 'joints', 'device'] as const).map((own) =>
-    milliohm(sumOf(at.spenders, own)),
+    milliohm(sumOf(assessed.spenders, own)),
   );
   const returns = {
     cable: () => say`${digits(run.return.kind === 'cable' ? run.return.lengthMm / 1000 : 0, 2)} m back`,
@@ -137,18 +137,18 @@ function dropFacts(at: Assessment, context: RunContext, kind: CableKind, current
     topic: 'drop',
     stage: 'gauge',
     title: say`Drop at the load`,
-    value: at.dropPercent,
+    value: assessed.dropPercent,
     unit: '%',
     decimals: 2,
     work: {
       formula: say`ΔU = I · (R_cable + R_return + R_joints + R_devices)`,
       substituted: [
-        `= ${figure(current, 'A', 1)} × (${cable} + ${back} + ${joints} + ${devices}) mΩ = ${figure(at.dropV, 'V', 3)}`,
-        `= ${digits(at.dropV, 3)} ÷ ${figure(run.systemV, 'V', 1)} = ${figure(at.dropPercent, '%', 2)}`,
+        `= ${figure(current, 'A', 1)} × (${cable} + ${back} + ${joints} + ${devices}) mΩ = ${figure(assessed.dropV, 'V', 3)}`,
+        `= ${digits(assessed.dropV, 3)} ÷ ${figure(run.systemV, 'V', 1)} = ${figure(assessed.dropPercent, '%', 2)}`,
         say`R_cable = ${digits(perMetre * 1000, 3)} mΩ/m × ${digits(lengthM, 2)} m × [1 + 0.00393 × (${digits(hot, 1)} − 20)]${side}; ${returns}`,
       ],
-      source: resistanceSource(at, kind),
-      assumes: say`${at.joints} joints of its own, each as ${digits(at.barrelMm, 0)} mm of this conductor; each other cable of the loop as hot as it gets itself, one without a size like this one; the service loop is carried${customarySays(context)}`,
+      source: resistanceSource(assessed, kind),
+      assumes: say`${assessed.joints} joints of its own, each as ${digits(assessed.barrelMm, 0)} mm of this conductor; each other cable of the loop as hot as it gets itself, one without a size like this one; the service loop is carried${customarySays(context)}`,
     },
   };
 }
@@ -162,10 +162,10 @@ const LOAD_VOLTS = {
 } as const;
 
 /** A load that switches off under a voltage must be left that much. */
-function voltageAtLoad(at: Assessment, { run }: RunContext, current: number): Finding[] {
+function voltageAtLoad(assessed: Assessment, { run }: RunContext, current: number): Finding[] {
   const { load } = run;
   if (load.kind !== 'watts' || load.cutOutV === undefined) return [];
-  const left = load.lowestV - at.dropV;
+  const left = load.lowestV - assessed.dropV;
   if (load.cutOutV >= load.lowestV) return [offAtLowest(load.cutOutV, load.lowestV)];
   return [
     atLeast(
@@ -176,7 +176,7 @@ function voltageAtLoad(at: Assessment, { run }: RunContext, current: number): Fi
         work: {
           formula: say`U_load = U_lowest − ΔU ≥ U_cut-out`,
           substituted: [
-            say`= ${figure(load.lowestV, 'V', 2)} − ${figure(at.dropV, 'V', 3)} at ${figure(current, 'A', 1)}`,
+            say`= ${figure(load.lowestV, 'V', 2)} − ${figure(assessed.dropV, 'V', 3)} at ${figure(current, 'A', 1)}`,
           ],
           source: say`Ohm’s law; the cut-out is the load’s own`,
           assumes: say`the battery at its lowest when the load still runs`,

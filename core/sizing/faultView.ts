@@ -35,14 +35,14 @@ export interface FaultView {
  * @param end of the fuse that it is worked for: where both ends are live, each has its own source
  */
 export function faultView(
-  at: Assessment,
+  assessed: Assessment,
   { run, soldered }: RunContext,
   kind: CableKind,
   end?: EndName,
 ): FaultView | null {
   const source = sourceResistance(sourceAt(run, end), run.systemV);
   // From the hottest that any of its loads makes it.
-  const heldC = hottestC(at);
+  const heldC = hottestC(assessed);
   const insulationC = SHORT_CIRCUIT_LIMIT_C[kind.insulation];
   const finalC = soldered ? Math.min(insulationC, SOLDERED_SHORT_C) : insulationC;
   if (!source || heldC === null || heldC >= finalC) return null;
@@ -50,7 +50,7 @@ export function faultView(
     run.systemV,
     chargedTo(run).volts,
     source.ohm,
-    Math.max(totalOhm(at.spenders), totalOhm(at.duty?.spenders ?? [])),
+    Math.max(totalOhm(assessed.spenders), totalOhm(assessed.duty?.spenders ?? [])),
   );
   return { currents, source, k: adiabaticK(heldC, finalC), heldC, finalC };
 }
@@ -74,13 +74,13 @@ export const giveSource = ({ run }: RunContext, end?: EndName): string =>
   run.bothEndsLive ? say`Give the source at end ${end ?? 'A'} in Run.` : say`Give the source in Run.`;
 
 /** How long the conductor lasts at a current, worked. */
-export function survivalWork(at: Assessment, view: FaultView, currentA: number): Finding['work'] {
+export function survivalWork(assessed: Assessment, view: FaultView, currentA: number): Finding['work'] {
   const { currents, source, k, heldC, finalC } = view;
   return {
     formula: say`t = k² · S² ÷ I², k = 226 · √ln((234.5 + T_f) ÷ (234.5 + T_i))`,
     substituted: [
       `k = 226 · √ln((234.5 + ${finalC}) ÷ (234.5 + ${digits(heldC, 1)})) = ${digits(k, 1)}`,
-      `t = ${digits(k, 1)}² × ${digits(at.copperMm2, 1)}² ÷ ${digits(currentA, 0)}² = ${figure(survivalSeconds(k, at.copperMm2, currentA), 's', 2)}`,
+      `t = ${digits(k, 1)}² × ${digits(assessed.copperMm2, 1)}² ÷ ${digits(currentA, 0)}² = ${figure(survivalSeconds(k, assessed.copperMm2, currentA), 's', 2)}`,
       say`a short draws ${digits(currents.leastA, 0)} A (far end, half the source, hot) to ${digits(currents.mostA, 0)} A (at the fuse, charged)`,
     ],
     source: say`IEC 60364-5-54 and 60724`,

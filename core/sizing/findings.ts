@@ -13,30 +13,30 @@ import { schoolFindings } from './schoolFindings.ts';
 
 /** The limits that one size of cable is held against: what every size is tried by. */
 export function sizeLimits(
-  at: Assessment,
+  assessed: Assessment,
   context: RunContext,
   kind: CableKind,
   practice: HousePractice,
 ): Judged[] {
   return [
-    ...dropFindings(at, context, kind),
-    ...heatFindings(at, context, kind),
-    ...crankingLimits(at, context, kind),
-    ...schoolFindings(at, practice),
-    ...fuseLimits(at, context, kind, practice).map(asJudged),
+    ...dropFindings(assessed, context, kind),
+    ...heatFindings(assessed, context, kind),
+    ...crankingLimits(assessed, context, kind),
+    ...schoolFindings(assessed, practice),
+    ...fuseLimits(assessed, context, kind, practice).map(asJudged),
   ];
 }
 
 /** What is the same for all sizes: what the fuse is and where it stands, and what the jacket suits. */
 export function runLimits(
-  at: Assessment,
+  assessed: Assessment,
   context: RunContext,
   kind: CableKind,
   practice: HousePractice,
 ): Finding[] {
   return [
-    ...crankingFindings(at, context, kind),
-    ...fuseFindings(at, context, kind, practice),
+    ...crankingFindings(assessed, context, kind),
+    ...fuseFindings(assessed, context, kind, practice),
     ...placeFindings(context, kind),
   ];
 }

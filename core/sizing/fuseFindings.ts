@@ -25,22 +25,22 @@ import { say } from '../words/say.ts';
 
 /** What is asked of the fuse itself, whatever the size; or what a short does where there is none. */
 export function fuseFindings(
-  at: Assessment,
+  assessed: Assessment,
   context: RunContext,
   kind: CableKind,
   practice: HousePractice,
 ): Finding[] {
-  if (at.currentA === null) return [];
+  if (assessed.currentA === null) return [];
   const fuses = fusesOf(context);
   const strings = stringFuses(context);
-  if (fuses.length === 0) return [unfused(at, context, kind), ...bothEnds(context), ...strings];
+  if (fuses.length === 0) return [unfused(assessed, context, kind), ...bothEnds(context), ...strings];
   const isOwn = context.run.fuses.length > 0;
   return [
     ...fuses.flatMap((fuse) => {
-      const view = faultView(at, context, kind, fuse.end);
+      const view = faultView(assessed, context, kind, fuse.end);
       return [
         breaking(fuse, context, view),
-        carries(fuse, at, context, practice, view),
+        carries(fuse, assessed, context, practice, view),
         ...(isOwn ? [stands(fuse)] : []),
       ];
     }),
@@ -56,9 +56,9 @@ function strongest(at: Assessment, context: RunContext, kind: CableKind): FaultV
   return a && b && b.currents.mostA > a.currents.mostA ? b : a && b && a;
 }
 
-function unfused(at: Assessment, context: RunContext, kind: CableKind): Finding {
+function unfused(assessed: Assessment, context: RunContext, kind: CableKind): Finding {
   const { run } = context;
-  const view = strongest(at, context, kind);
+  const view = strongest(assessed, context, kind);
   const facts = {
     topic: 'short',
     stage: 'gauge',
@@ -87,10 +87,10 @@ function unfused(at: Assessment, context: RunContext, kind: CableKind): Finding 
       'unproved',
     );
   }
-  const survivesS = survivalSeconds(view.k, at.copperMm2, view.currents.leastA);
+  const survivesS = survivalSeconds(view.k, assessed.copperMm2, view.currents.leastA);
   const because = say`A short draws ${figure(view.currents.leastA, 'A', 0)} to ${figure(view.currents.mostA, 'A', 0)}; nothing opens, and the conductor is at ${view.finalC} °C in ${figure(survivesS, 's', 1)}.`;
   return stated(
-    { ...facts, value: survivesS, because, remedy, work: survivalWork(at, view, view.currents.leastA) },
+    { ...facts, value: survivesS, because, remedy, work: survivalWork(assessed, view, view.currents.leastA) },
     run.starter ? 'watch' : 'unproved',
   );
 }
@@ -153,18 +153,24 @@ function inrushes(fuse: Fuse, at: Assessment, duty: Duty | undefined): Inrush[] 
 
 function carries(
   fuse: Fuse,
-  at: Assessment,
+  assessed: Assessment,
   { run }: RunContext,
   { fuseOverLoad }: HousePractice,
   view: FaultView | null,
 ): Finding {
-  const continuous = heldAmps(at);
-  const heaviest = at.duty?.heaviestA ?? 0;
+  const continuous = heldAmps(assessed);
+  const heaviest = assessed.duty?.heaviestA ?? 0;
   const least = fuseOverLoad * continuous;
-  const over = inrushes(fuse, at, run.duty);
+  const over = inrushes(fuse, assessed, run.duty);
   const melts = over.find(({ seconds, notBeforeS }) => notBeforeS !== null && seconds >= notBeforeS);
   const unknown = over.find(({ notBeforeS }) => notBeforeS === null);
-  const remedy = fuseRemedy(run, continuous, at.duty ? (run.duty?.steps ?? []) : [], fuseOverLoad, view);
+  const remedy = fuseRemedy(
+    run,
+    continuous,
+    assessed.duty ? (run.duty?.steps ?? []) : [],
+    fuseOverLoad,
+    view,
+  );
   const facts = {
     ...about(fuse, 'carries', say`Fuse carries it`),
     value: fuse.ratingA,

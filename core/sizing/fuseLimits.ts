@@ -25,20 +25,20 @@ import { say } from '../words/say.ts';
 
 /** What a fuse asks of the size: that it outlives a fault, and that the fuse guards it. */
 export function fuseLimits(
-  at: Assessment,
+  assessed: Assessment,
   context: RunContext,
   kind: CableKind,
   practice: HousePractice,
 ): Finding[] {
   const fuses = fusesOf(context);
-  if (at.currentA === null || fuses.length === 0) return [];
+  if (assessed.currentA === null || fuses.length === 0) return [];
   return fuses.flatMap((fuse) => [
-    survives(fuse, at, faultView(at, context, kind, fuse.end), context),
-    guards(fuse, at, kind, context, practice),
+    survives(fuse, assessed, faultView(assessed, context, kind, fuse.end), context),
+    guards(fuse, assessed, kind, context, practice),
   ]);
 }
 
-function survives(fuse: Fuse, at: Assessment, view: FaultView | null, context: RunContext): Finding {
+function survives(fuse: Fuse, assessed: Assessment, view: FaultView | null, context: RunContext): Finding {
   const facts = { ...about(fuse, 'survives', say`Outlives a fault`), unit: 's', decimals: 2 } as const;
   const curve = fuse.curve ?? FUSES[fuse.kind].curve;
   if (!view) {
@@ -56,14 +56,14 @@ function survives(fuse: Fuse, at: Assessment, view: FaultView | null, context: R
   }
   if (curve.length === 0) {
     const because = say`How fast a ${FUSES[fuse.kind].title} fuse clears is not known here.`;
-    const work = survivalWork(at, view, view.currents.leastA);
+    const work = survivalWork(assessed, view, view.currents.leastA);
     return stated(
       { ...facts, value: null, because, remedy: say`Type its curve from the maker’s sheet.`, work },
       'unproved',
     );
   }
-  const worst = worstFault(curve, fuse.ratingA, view.currents, view.k, at.copperMm2);
-  const work = survivalWork(at, view, worst?.currentA ?? view.currents.leastA);
+  const worst = worstFault(curve, fuse.ratingA, view.currents, view.k, assessed.copperMm2);
+  const work = survivalWork(assessed, view, worst?.currentA ?? view.currents.leastA);
   if (!worst) {
     const because = say`A far short draws only ${figure(view.currents.leastA, 'A', 0)}: a ${digits(fuse.ratingA, 0)} A fuse may never open.`;
     return stated(
@@ -86,16 +86,16 @@ function survives(fuse: Fuse, at: Assessment, view: FaultView | null, context: R
 
 function guards(
   fuse: Fuse,
-  at: Assessment,
+  assessed: Assessment,
   kind: CableKind,
   context: RunContext,
   practice: HousePractice,
 ): Finding {
-  const allowed = strictestAmps(at, practice);
-  const cable = thermalCable(kind, at);
+  const allowed = strictestAmps(assessed, practice);
+  const cable = thermalCable(kind, assessed);
   // In parallel, the fuse must protect each on its own share; along the way, in the hottest stretch.
   const temperatures = stretchesOf(context.run).map(({ run }) =>
-    steadyTemperature(cable, surroundingsOf(run), fuse.ratingA / at.parallel / at.placing),
+    steadyTemperature(cable, surroundingsOf(run), fuse.ratingA / assessed.parallel / assessed.placing),
   );
   const atRating = temperatures.some((own) => own === null)
     ? null

@@ -13,20 +13,20 @@ export interface GoverningDrop {
 
 /** Whether the continuous load or the heaviest step of the duty uses up more of its allowed drop, and by how much. */
 export function governingDrop(
-  at: Pick<Assessment, 'dropPercent' | 'duty' | 'currentA'>,
+  assessed: Pick<Assessment, 'dropPercent' | 'duty' | 'currentA'>,
   run: Pick<Run, 'dropPercent' | 'duty'>,
 ): GoverningDrop {
   const load: GoverningDrop = {
     of: 'load',
-    amps: at.currentA ?? 0,
-    percent: at.dropPercent,
+    amps: assessed.currentA ?? 0,
+    percent: assessed.dropPercent,
     limitPercent: run.dropPercent,
   };
-  if (!at.duty || !run.duty) return load;
+  if (!assessed.duty || !run.duty) return load;
   const surge: GoverningDrop = {
     of: 'surge',
-    amps: at.duty.heaviestA,
-    percent: at.duty.dropPercent,
+    amps: assessed.duty.heaviestA,
+    percent: assessed.duty.dropPercent,
     limitPercent: run.duty.dropPercent,
   };
   return surge.percent / surge.limitPercent > load.percent / load.limitPercent ? surge : load;
@@ -46,10 +46,10 @@ export type DropShare = Spender & { readonly percent: number };
  * @example dropShares(at, run).map(({ label, percent }) => `${label} ${percent}`)
  */
 export function dropShares(
-  at: Pick<Assessment, 'dropPercent' | 'duty' | 'currentA' | 'spenders'>,
+  assessed: Pick<Assessment, 'dropPercent' | 'duty' | 'currentA' | 'spenders'>,
   run: Pick<Run, 'dropPercent' | 'duty' | 'systemV'>,
 ): DropShare[] {
-  const { of, amps } = governingDrop(at, run);
-  const spenders = of === 'surge' ? (at.duty?.spenders ?? []) : at.spenders;
+  const { of, amps } = governingDrop(assessed, run);
+  const spenders = of === 'surge' ? (assessed.duty?.spenders ?? []) : assessed.spenders;
   return spenders.map((spender) => ({ ...spender, percent: ((amps * spender.ohm) / run.systemV) * 100 }));
 }

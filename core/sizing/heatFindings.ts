@@ -9,27 +9,27 @@ import { jacketResistance } from './heatBalance.ts';
 import { say } from '../words/say.ts';
 
 /** How hot the conductor gets: held for ever, and at the peak of its duty. */
-export function heatFindings(at: Assessment, context: RunContext, kind: CableKind): Judged[] {
-  const { currentA, settledC } = at;
+export function heatFindings(assessed: Assessment, context: RunContext, kind: CableKind): Judged[] {
+  const { currentA, settledC } = assessed;
   if (currentA === null) return [];
-  const facts = () => settledFacts(at, context, kind, currentA);
+  const facts = () => settledFacts(assessed, context, kind, currentA);
   const held =
     settledC === null
       ? asJudged(neverSettles(facts()))
-      : judgeAtMost('settled', settledC, at.limitC, at.airC, () => ({
+      : judgeAtMost('settled', settledC, assessed.limitC, assessed.airC, () => ({
           ...facts(),
           value: settledC,
         }));
-  return [held, ...dutyFindings(at, context, kind)];
+  return [held, ...dutyFindings(assessed, context, kind)];
 }
 
 function settledFacts(
-  at: Assessment,
+  assessed: Assessment,
   { parallel }: RunContext,
   kind: CableKind,
   current: number,
 ): Omit<Facts, 'value'> {
-  const cable = thermalCable(kind, at);
+  const cable = thermalCable(kind, assessed);
   const side = parallel > 1 ? say` ÷ ${parallel} side by side` : '';
   return {
     topic: 'settled',
@@ -40,11 +40,11 @@ function settledFacts(
     work: {
       formula: say`I² · R(T) = (T − T_s) ÷ R_th = π·D·[h·(T_s − T_a) + ε·σ·(T_s⁴ − T_a⁴)]`,
       substituted: [
-        say`I = ${figure(current, 'A', 1)}${side} ÷ ${digits(at.placing, 2)} for placing = ${figure(current / parallel / at.placing, 'A', 1)}`,
-        say`R_th = ln(${digits(at.outerMm, 1)} ÷ ${digits(cable.bundleMm, 2)}) ÷ (2π × ${digits(cable.jacketConductivity, 2)}) = ${digits(jacketResistance(cable), 3)} K·m/W`,
-        at.settledC === null
+        say`I = ${figure(current, 'A', 1)}${side} ÷ ${digits(assessed.placing, 2)} for placing = ${figure(current / parallel / assessed.placing, 'A', 1)}`,
+        say`R_th = ln(${digits(assessed.outerMm, 1)} ÷ ${digits(cable.bundleMm, 2)}) ÷ (2π × ${digits(cable.jacketConductivity, 2)}) = ${digits(jacketResistance(cable), 3)} K·m/W`,
+        assessed.settledC === null
           ? say`no temperature under 1000 °C balances`
-          : say`T = ${figure(at.settledC, '°C', 1)} in air of ${figure(at.airC, '°C', 0)}${at.sun ? say`, sun 900 W/m²` : ''}${at.stretch ? say`, in the stretch “${at.stretch}”` : ''}`,
+          : say`T = ${figure(assessed.settledC, '°C', 1)} in air of ${figure(assessed.airC, '°C', 0)}${assessed.sun ? say`, sun 900 W/m²` : ''}${assessed.stretch ? say`, in the stretch “${assessed.stretch}”` : ''}`,
       ],
       source: say`Churchill and Chu for a horizontal cylinder; radiation with ε = 0.9`,
       assumes: say`one horizontal cable in still air; the limit is the lower of insulation and termination`,
@@ -57,25 +57,27 @@ function neverSettles(facts: Omit<Facts, 'value'>): Finding {
   return stated({ ...facts, value: null, because, remedy: say`Use a thicker cable.` }, 'fails');
 }
 
-function dutyFindings(at: Assessment, { run }: RunContext, kind: CableKind): Judged[] {
+function dutyFindings(assessed: Assessment, { run }: RunContext, kind: CableKind): Judged[] {
   const { duty } = run;
-  if (!duty || !at.duty) return [];
-  const worked = at.duty;
+  if (!duty || !assessed.duty) return [];
+  const worked = assessed.duty;
   const { dropPercent } = worked;
   return [
     overChassis(
-      judgeAtMost('duty-drop', dropPercent, duty.dropPercent, 0, () => surgeDrop(at, worked, run.systemV)),
+      judgeAtMost('duty-drop', dropPercent, duty.dropPercent, 0, () =>
+        surgeDrop(assessed, worked, run.systemV),
+      ),
       run,
       { amps: worked.heaviestA, percent: dropPercent, mostPercent: duty.dropPercent },
     ),
-    peakFinding(at, worked, duty, kind),
+    peakFinding(assessed, worked, duty, kind),
   ];
 }
 
 /** How hot the duty makes it: never a pass while it is not known, and a failure where it never settles. */
-function peakFinding(at: Assessment, worked: DutyAssessment, duty: Duty, kind: CableKind): Judged {
+function peakFinding(assessed: Assessment, worked: DutyAssessment, duty: Duty, kind: CableKind): Judged {
   const { cycle, heaviestA } = worked;
-  const facts = () => surgePeak(at, worked, duty, kind);
+  const facts = () => surgePeak(assessed, worked, duty, kind);
   if (!cycle)
     return asJudged(
       stated({ ...facts(), value: null, because: say`This duty is still being worked out.` }, 'unproved'),
@@ -90,16 +92,16 @@ function peakFinding(at: Assessment, worked: DutyAssessment, duty: Duty, kind: C
       cycle.secondsToLimit === null
         ? ''
         : say` after ${figure(cycle.secondsToLimit, 's', 0)}, and gets hotter each time`;
-    const because = say`This duty never settles: it passes ${figure(at.limitC, '°C', 0)}${when}.`;
+    const because = say`This duty never settles: it passes ${figure(assessed.limitC, '°C', 0)}${when}.`;
     return asJudged(stated({ ...facts(), value: cycle.peakC, because, remedy }, 'fails'));
   }
-  return judgeAtMost('duty-peak', cycle.peakC, at.limitC, at.airC, () => ({
+  return judgeAtMost('duty-peak', cycle.peakC, assessed.limitC, assessed.airC, () => ({
     ...facts(),
     value: cycle.peakC,
   }));
 }
 
-function surgeDrop(at: Assessment, worked: DutyAssessment, systemV: number): Facts {
+function surgeDrop(assessed: Assessment, worked: DutyAssessment, systemV: number): Facts {
   const { heaviestA, cycle, spenders, dropPercent } = worked;
   const ohm = totalOhm(spenders);
   return {
@@ -115,7 +117,7 @@ function surgeDrop(at: Assessment, worked: DutyAssessment, systemV: number): Fac
         `= ${figure(heaviestA, 'A', 0)} × ${digits(ohm * 1000, 3)} mΩ = ${figure(heaviestA * ohm, 'V', 3)}`,
         say`= ${figure(dropPercent, '%', 2)} of ${figure(systemV, 'V', 1)}`,
       ],
-      source: say`resistance as for the drop at the load, copper at ${figure(cycle?.peakC ?? at.limitC, '°C', 1)}`,
+      source: say`resistance as for the drop at the load, copper at ${figure(cycle?.peakC ?? assessed.limitC, '°C', 1)}`,
       assumes: say`the heaviest step drops most`,
     },
   };
@@ -130,7 +132,7 @@ function dutySays({ steps, repeats }: Duty): string {
 }
 
 function surgePeak(
-  at: Assessment,
+  assessed: Assessment,
   { heaviestA, cycle }: DutyAssessment,
   duty: Duty,
   kind: CableKind,
@@ -155,7 +157,7 @@ function surgePeak(
             ]
           : []),
       ],
-      source: say`copper 385 J/kgK, jacket 2.0 MJ/m³K and ${digits(thermalCable(kind, at).jacketConductivity, 2)} W/mK; backward Euler, strides growing from 0.05 s`,
+      source: say`copper 385 J/kgK, jacket 2.0 MJ/m³K and ${digits(thermalCable(kind, assessed).jacketConductivity, 2)} W/mK; backward Euler, strides growing from 0.05 s`,
       assumes: duty.repeats
         ? say`the cycle has come again until its temperatures repeat; a step’s amps are the whole current of that step`
         : say`it starts from the settled temperature of the continuous load; a step’s amps are the whole current of that step`,

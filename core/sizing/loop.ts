@@ -111,12 +111,12 @@ const BARRELS = Object.entries(LUG_FAMILIES['compression-metric'].sizes)
  * tried where it has no size of its own.
  */
 function mateC({ size, kind, run, parallel }: Mate, amps: number, copperC: number): number {
-  const own = size && kind.sizes.find((listed) => sameSize(listed.size, size));
-  if (!own) return copperC;
+  const ownSize = size && kind.sizes.find((listed) => sameSize(listed.size, size));
+  if (!ownSize) return copperC;
   const share = parallel * placingFactor(run.placing, run.bundled);
   const temperatures = stretchesOf(run).map(
     (stretch) =>
-      steadyTemperature(thermalCable(kind, own), surroundingsOf(stretch.run), amps / share) ?? HOTTEST_C,
+      steadyTemperature(thermalCable(kind, ownSize), surroundingsOf(stretch.run), amps / share) ?? HOTTEST_C,
   );
   return Math.max(...temperatures);
 }
@@ -143,7 +143,7 @@ export function spendersAt(
       kind: 'device',
       ohm: deviceMilliohm(device) / 1000,
     }));
-  const own: Spender[] = [
+  const ownSpenders: Spender[] = [
     { label: say`this cable`, kind: 'cable', ohm: cable(run.lengthMm + run.loopMm) },
     { label: say`joints`, kind: 'joints', ohm: perMetre * jointM * jointsOf(context) },
     ...devices(onLoop(run)),
@@ -151,10 +151,10 @@ export function spendersAt(
   const back = run.return;
   switch (back.kind) {
     case 'cable':
-      return [...own, { label: say`return`, kind: 'return', ohm: cable(back.lengthMm) }];
+      return [...ownSpenders, { label: say`return`, kind: 'return', ohm: cable(back.lengthMm) }];
     case 'chassis':
       return [
-        ...own,
+        ...ownSpenders,
         {
           label: say`chassis`,
           kind: 'return',
@@ -162,10 +162,10 @@ export function spendersAt(
         },
       ];
     case 'none':
-      return own;
+      return ownSpenders;
     case 'circuit':
       return [
-        ...own,
+        ...ownSpenders,
         ...mates.flatMap((mate): Spender[] => {
           const hotC = mateC(mate, heldA, copperC);
           const matePerMetre = resistancePerMetre(mate.size ?? size, mate.kind.tinned, hotC) / mate.parallel;

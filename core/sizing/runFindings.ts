@@ -12,7 +12,7 @@ export function runFindings(run: Run, at: Assessment): Finding[] {
   return [current(run, at), surroundings(run, at)];
 }
 
-function current(run: Run, at: Assessment): Finding {
+function current(run: Run, assessed: Assessment): Finding {
   const { load } = run;
   const facts = { topic: 'current', stage: 'run', title: say`Amps drawn`, unit: 'A', decimals: 1 } as const;
   if (load.kind === 'amps') {
@@ -43,12 +43,12 @@ function current(run: Run, at: Assessment): Finding {
     formula: say`I · (U − I · R) = P ÷ η, the smaller root`,
     substituted: [
       `P ÷ η = ${digits(load.watts, 0)} ÷ ${digits(load.efficiencyPercent / 100, 2)} = ${figure(watts, 'W', 0)}`,
-      say`U = ${figure(load.lowestV, 'V', 1)}, R = ${figure(totalOhm(at.spenders) * 1000, 'mΩ', 3)} hot`,
+      say`U = ${figure(load.lowestV, 'V', 1)}, R = ${figure(totalOhm(assessed.spenders) * 1000, 'mΩ', 3)} hot`,
     ],
     source: say`Ohm’s law, with the cable’s own drop included`,
     assumes: say`the lowest battery voltage at which it must still run`,
   };
-  return at.currentA === null
+  return assessed.currentA === null
     ? stated(
         {
           ...facts,
@@ -60,26 +60,26 @@ function current(run: Run, at: Assessment): Finding {
         'fails',
       )
     : stated(
-        { ...facts, value: at.currentA, because: say`For ${figure(load.watts, 'W', 0)} out.`, work },
+        { ...facts, value: assessed.currentA, because: say`For ${figure(load.watts, 'W', 0)} out.`, work },
         'holds',
       );
 }
 
-function surroundings(run: Run, at: Assessment): Finding {
+function surroundings(run: Run, assessed: Assessment): Finding {
   const placing = PLACINGS[run.placing].title;
   return stated(
     {
       topic: 'placing',
       stage: 'run',
       title: say`Amps left by its place`,
-      value: at.placing * 100,
+      value: assessed.placing * 100,
       unit: '%',
       decimals: 0,
       because: `${placing.charAt(0).toUpperCase()}${placing.slice(1)}, ${figure(run.ambientC, '°C', 0)}${run.engineSpace ? say`, engine space` : ''}${run.sun ? say`, in the sun` : ''}.`,
       work: {
         formula: say`f_placing multiplies the amps of every school`,
         substituted: [
-          `${placing}${run.placing === 'bundle' ? say`, ${run.bundled} loaded` : ''}: ${digits(at.placing, 2)}`,
+          `${placing}${run.placing === 'bundle' ? say`, ${run.bundled} loaded` : ''}: ${digits(assessed.placing, 2)}`,
         ],
         source: say`heat balance and customary practice; bundles from the small-craft table`,
         assumes: say`conductors that run together over 600 mm count; conduit and bundle are not multiplied`,

@@ -36,14 +36,14 @@ export function strictestAmps(at: Assessment, practice: HousePractice): number |
 }
 
 /** What each school that is switched on holds against this size. */
-export function schoolFindings(at: Assessment, practice: HousePractice): Judged[] {
-  if (at.currentA === null) return [];
+export function schoolFindings(assessed: Assessment, practice: HousePractice): Judged[] {
+  if (assessed.currentA === null) return [];
   const { schools } = practice;
   return [
-    ...(schools.inch ? [table('inch', INCH_SMALL_CRAFT.source, at)] : []),
-    ...(schools.metric ? [table('metric', METRIC_SMALL_CRAFT.source, at)] : []),
-    ...(schools.heat ? [heat(at)] : []),
-    ...(schools.quick ? [asJudged(quick(at))] : []),
+    ...(schools.inch ? [table('inch', INCH_SMALL_CRAFT.source, assessed)] : []),
+    ...(schools.metric ? [table('metric', METRIC_SMALL_CRAFT.source, assessed)] : []),
+    ...(schools.heat ? [heat(assessed)] : []),
+    ...(schools.quick ? [asJudged(quick(assessed))] : []),
   ];
 }
 
@@ -60,20 +60,20 @@ const nothingLeft = (allowed: number) =>
       }
     : {};
 
-function table(school: 'inch' | 'metric', source: string, at: Assessment): Judged {
+function table(school: 'inch' | 'metric', source: string, assessed: Assessment): Judged {
   const topic = `amps-${school}` as const;
-  const allowed = allowedBy(at, school);
+  const allowed = allowedBy(assessed, school);
   if (allowed === null) {
     const because = say`Outside this table: it says nothing about this cable.`;
     return asJudged(
       stated(
-        { ...tableFacts(topic, school, source, at, 0), because, remedy: say`Go by another school.` },
+        { ...tableFacts(topic, school, source, assessed, 0), because, remedy: say`Go by another school.` },
         'unproved',
       ),
     );
   }
-  return judgeAtMost(topic, countedAmps(at), allowed, 0, () =>
-    tableFacts(topic, school, source, at, allowed),
+  return judgeAtMost(topic, countedAmps(assessed), allowed, 0, () =>
+    tableFacts(topic, school, source, assessed, allowed),
   );
 }
 
@@ -81,16 +81,16 @@ function tableFacts(
   topic: Topic,
   school: 'inch' | 'metric',
   source: string,
-  at: Assessment,
+  assessed: Assessment,
   allowed: number,
 ): Facts {
-  const reading = at[school];
+  const reading = assessed[school];
   const basis = reading?.columnC === 60 && school === 'metric' ? say`this column rests on 45 °C air; ` : '';
   return {
     topic,
     stage: 'gauge',
     title: say`By ${word(school)} table`,
-    value: countedAmps(at),
+    value: countedAmps(assessed),
     unit: 'A',
     decimals: 0,
     ...(reading && nothingLeft(allowed)),
@@ -99,29 +99,31 @@ function tableFacts(
       substituted: reading
         ? [
             say`row ${reading.row}, ${reading.columnC} °C column: ${figure(reading.tableA, 'A', 0)}`,
-            `× ${digits(reading.ambientFactor, 3)} × ${digits(at.placing, 2)}${shares(at)} = ${figure(allowed, 'A', 0)}`,
+            `× ${digits(reading.ambientFactor, 3)} × ${digits(assessed.placing, 2)}${shares(assessed)} = ${figure(allowed, 'A', 0)}`,
           ]
-        : [say`no row for ${digits(at.copperMm2, 1)} mm² or no column for ${figure(at.limitC, '°C', 0)}`],
+        : [
+            say`no row for ${digits(assessed.copperMm2, 1)} mm² or no column for ${figure(assessed.limitC, '°C', 0)}`,
+          ],
       source,
-      assumes: say`limit ${figure(at.limitC, '°C', 0)}; ${basis}the row is the largest not above this copper; a duty counts as the steady amps that are as hot`,
+      assumes: say`limit ${figure(assessed.limitC, '°C', 0)}; ${basis}the row is the largest not above this copper; a duty counts as the steady amps that are as hot`,
     },
   };
 }
 
-function heat(at: Assessment): Judged {
-  const allowed = allowedBy(at, 'heat') ?? 0;
-  return judgeAtMost('amps-heat', countedAmps(at), allowed, 0, () => ({
+function heat(assessed: Assessment): Judged {
+  const allowed = allowedBy(assessed, 'heat') ?? 0;
+  return judgeAtMost('amps-heat', countedAmps(assessed), allowed, 0, () => ({
     topic: 'amps-heat',
     stage: 'gauge',
     title: say`By heat balance`,
-    value: countedAmps(at),
+    value: countedAmps(assessed),
     unit: 'A',
     decimals: 0,
     ...nothingLeft(allowed),
     work: {
       formula: say`I = √(Q(T_lim) ÷ R(T_lim)) · f_placing`,
       substituted: [
-        say`at ${figure(at.limitC, '°C', 0)}: ${figure(at.heatA, 'A', 1)} × ${digits(at.placing, 2)}${shares(at)} = ${figure(allowed, 'A', 0)}`,
+        say`at ${figure(assessed.limitC, '°C', 0)}: ${figure(assessed.heatA, 'A', 1)} × ${digits(assessed.placing, 2)}${shares(assessed)} = ${figure(allowed, 'A', 0)}`,
       ],
       source: say`one metre in still air, Churchill and Chu, ε = 0.9`,
       assumes: say`more generous than the tables outside 70–105 °C and 16–120 mm²`,
@@ -129,24 +131,24 @@ function heat(at: Assessment): Judged {
   }));
 }
 
-function quick(at: Assessment): Finding {
+function quick(assessed: Assessment): Finding {
   return atLeast(
     {
       topic: 'quick',
       stage: 'gauge',
       title: say`Printed 3/10 %`,
-      value: at.copperMm2 * at.parallel,
+      value: assessed.copperMm2 * assessed.parallel,
       unit: 'mm²',
       decimals: 1,
       work: {
         formula: say`CM = 10.75 · I · L_ft ÷ ΔU`,
         substituted: [
-          say`asks ${figure(at.quickMm2, 'mm²', 1)} for the loop at 3 % of nominal held, 10 % in a surge`,
+          say`asks ${figure(assessed.quickMm2, 'mm²', 1)} for the loop at 3 % of nominal held, 10 % in a surge`,
         ],
         source: say`the customary rule behind printed charts; 1 CM = 0.0005067 mm²`,
         assumes: say`copper at about 30 °C, no joints, feet there and back`,
       },
     },
-    at.quickMm2,
+    assessed.quickMm2,
   );
 }

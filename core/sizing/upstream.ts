@@ -41,15 +41,15 @@ const touches = (reached: ReadonlySet<string>, { A, B }: Places) =>
  * it, so that it does not; or not to be told from the names.
  */
 function standing(
-  own: Places,
-  of: Fused,
+  ownPlaces: Places,
+  fused: Fused,
   { end }: Fuse,
   others: readonly Places[],
 ): 'before' | 'behind' | null {
-  const [source, far] = [of.places[end], of.places[otherEnd(end)]];
+  const [source, far] = [fused.places[end], fused.places[otherEnd(end)]];
   if (source === null || far === null || source === far) return null;
-  const rest = [own, ...others];
-  const [onSource, onFar] = [source, far].map((place) => touches(reachedFrom(place, rest), own));
+  const rest = [ownPlaces, ...others];
+  const [onSource, onFar] = [source, far].map((place) => touches(reachedFrom(place, rest), ownPlaces));
   if (onSource === onFar) return null;
   return onFar ? 'before' : 'behind';
 }
@@ -67,12 +67,12 @@ const worst = (fuses: readonly Fuse[]) => {
  * @param mates the other cables of its circuit
  * @returns none, or one
  */
-export function guardOf(own: Places, mates: readonly Fused[]): readonly Fuse[] {
+export function guardOf(ownPlaces: Places, mates: readonly Fused[]): readonly Fuse[] {
   const all = mates.flatMap((mate) =>
     mate.fuses.map((fuse) => ({
       fuse,
       at: standing(
-        own,
+        ownPlaces,
         mate,
         fuse,
         mates.filter((other) => other !== mate).map(({ places }) => places),

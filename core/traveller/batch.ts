@@ -42,20 +42,20 @@ interface Block {
   readonly steps: readonly Step[];
 }
 
-function blocksOf(of: ToMake): Block[] {
+function blocksOf(toMake: ToMake): Block[] {
   const blocks: (Omit<Block, 'steps'> & { steps: Step[] })[] = [];
-  for (const step of of.work.steps) {
+  for (const step of toMake.work.steps) {
     const kind = kindOf(step.id);
     const isApart = AT_ONCE.includes(kind);
     const stem = isPractising(step) ? 'practise' : isApart ? kind : 'hold';
     const last = blocks.at(-1);
-    const isClosed = !isApart && step.end && of.work.ends[step.end].die;
-    const tool = isClosed && step.end ? dieName(of.work.ends[step.end]) : '';
+    const isClosed = !isApart && step.end && toMake.work.ends[step.end].die;
+    const tool = isClosed && step.end ? dieName(toMake.work.ends[step.end]) : '';
     const key = `${stem}.${step.end ?? ''}`;
     if (!isApart && last?.key === key) last.steps.push(step);
     else {
       blocks.push({
-        of,
+        of: toMake,
         key,
         title: `${TITLES[stem] ?? stem}${step.end ? ` ${isApart ? '' : 'end '}${step.end}` : ''}`,
         tool,

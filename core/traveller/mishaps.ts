@@ -197,12 +197,12 @@ function redo(from: string, step: Step, cable: Cable, work: Making, shop: Shop):
       ),
     ];
   }
-  const own = ofEnd(steps, end);
-  const here = own.findIndex(({ id }) => id === step.id);
+  const ownSteps = ofEnd(steps, end);
+  const here = ownSteps.findIndex(({ id }) => id === step.id);
   // "From the crimp" is from this very crimp, or from the last one before.
-  const first = own.slice(0, here + 1).findLastIndex(({ id }) => kindOf(id) === from);
-  const begin = own[first] ?? step;
-  const behind = own.slice(own.indexOf(begin) + 1).filter(({ id }) => kindOf(id) !== from);
+  const first = ownSteps.slice(0, here + 1).findLastIndex(({ id }) => kindOf(id) === from);
+  const begin = ownSteps[first] ?? step;
+  const behind = ownSteps.slice(ownSteps.indexOf(begin) + 1).filter(({ id }) => kindOf(id) !== from);
   const held = behind.find(({ id }) => HOLDS.includes(kindOf(id)) && isDone(cable, id));
   if (held)
     return [plain([], say`“${held.short}” is done on top of it: only cutting it off undoes that.`, begin)];
@@ -294,11 +294,11 @@ export function afterMishap(cable: Cable, what: string, step: Step, out: WayOut,
     run: { ...cable.run, loopMm: isNew ? loopAsked(cable) : cable.run.loopMm - out.cutBackMm },
     reworks: [
       ...cable.reworks,
-      ...remade.map((own, i) => ({
+      ...remade.map((remadePart, i) => ({
         id: i === 0 ? said.id : `${said.id}-${i}`,
         at: said.at,
         by: said.by,
-        ...own,
+        ...remadePart,
         what,
       })),
     ],

@@ -69,12 +69,12 @@ function fromOtherEnd(end: EndName, cable: Cable, work: Making): SleeveWay {
 }
 
 function overThePalm(end: EndName, cable: Cable, work: Making, shop: Shop): SleeveWay {
-  const own = work.ends[end];
+  const thisEnd = work.ends[end];
   const says = say`Bring a wide one on over the palm`;
-  if (!own.lug) return { says, because: say`Choose the lug first.`, possible: false, reopens: [] };
+  if (!thisEnd.lug) return { says, because: say`Choose the lug first.`, possible: false, reopens: [] };
   const { outerMm } = work.conductor;
-  const spec = { ...own.spec, sleeveAfterLug: true };
-  const task = sleeveTaskOf(spec, own.lug, own.die, overLayersMm(outerMm, own.layers), outerMm);
+  const spec = { ...thisEnd.spec, sleeveAfterLug: true };
+  const task = sleeveTaskOf(spec, thisEnd.lug, thisEnd.die, overLayersMm(outerMm, thisEnd.layers), outerMm);
   const owned = sleevesFor(shop.sleeves, cable.polarity);
   const sleeve = bestSleeve(sleeveOffers(owned, task, shop.practice.seal));
   if (!sleeve) {

@@ -6,14 +6,14 @@ import { HOLDS, isPractising, kindOf, isDone, isHeld } from '../model/stepId.ts'
 type Id = Pick<Step, 'id' | 'end'>;
 
 /** Steps that are done at a practice piece or an end, in their order: each rests on the one before. */
-const chainOf = <T extends Id>(steps: readonly T[], own: T) =>
+const chainOf = <T extends Id>(steps: readonly T[], target: T) =>
   steps.filter(
     (step) =>
-      step.end === own.end &&
-      isPractising(step) === isPractising(own) &&
+      step.end === target.end &&
+      isPractising(step) === isPractising(target) &&
       kindOf(step.id) !== 'layers' &&
       // An angle is a judgement, asked by a gate of its own: nothing rests on it.
-      (kindOf(step.id) !== 'clock' || step === own),
+      (kindOf(step.id) !== 'clock' || step === target),
   );
 
 /**
@@ -61,16 +61,16 @@ export function predecessors(
     if (kind === 'layers') return ['pull-through'];
     const chain = chainOf(steps, step);
     const previous = chain[chain.indexOf(step) - 1];
-    const own = previous ? [previous.id] : [];
-    if (isPractising(step)) return own;
+    const needed = previous ? [previous.id] : [];
+    if (isPractising(step)) return needed;
     if (!previous) {
-      if (end !== laidOn) own.push('cut');
+      if (end !== laidOn) needed.push('cut');
       // An end that is made behind the hole is pulled through it bare.
-      if (place(step.id) > place('pull-through')) own.push('pull-through');
+      if (place(step.id) > place('pull-through')) needed.push('pull-through');
     }
-    if (HOLDS.includes(kind) || kind === 'shrink') own.push('layers', `layers.${end}`);
-    if (kind === 'clock') own.push(...holdsOf(otherEnd(end)));
-    return own;
+    if (HOLDS.includes(kind) || kind === 'shrink') needed.push('layers', `layers.${end}`);
+    if (kind === 'clock') needed.push(...holdsOf(otherEnd(end)));
+    return needed;
   };
   return new Map(steps.map((step) => [step.id, before(step).filter(has)]));
 }

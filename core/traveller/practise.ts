@@ -65,7 +65,7 @@ export const practiceEnds = (end: EndName) => `${practising('trial')}.${end}`;
 export function practiceSteps(end: ReadyEnd, practice: HousePractice): PlainStep[] {
   const { name, lug, die, stripMm } = end;
   if (!die) return [];
-  const own = terminate(end, practice).map((step): PlainStep => ({
+  const ownSteps = terminate(end, practice).map((step): PlainStep => ({
     ...step,
     id: practising(step.id),
     short: say`Try: ${step.short}`,
@@ -81,7 +81,7 @@ export function practiceSteps(end: ReadyEnd, practice: HousePractice): PlainStep
       why: say`What goes wrong now costs a lug; on the cable it costs the cable.`,
       lit: ['barrel'],
     },
-    ...own,
+    ...ownSteps,
     {
       id: practiceEnds(name),
       short: say`Try: trial ${name}`,

@@ -96,7 +96,7 @@ export type HiddenFault = z.infer<typeof hiddenFaultSchema>;
 /** A cable for a stand-in to be put on; null while its ends or its length are not decided. */
 export function specimenOf({ cableId, choice, kind, ends, lengths }: CableWork): CableSpecimen | null {
   if (!lengths || !ends.A.lug || !ends.B.lug) return null;
-  const { at } = choice.taken;
+  const { at: assessed } = choice.taken;
   const end = (name: 'A' | 'B') => ({
     barrelMm: ends[name].lug?.barrelMm ?? 0,
     dieMm: ends[name].die?.die.acrossFlatsMm ?? null,
@@ -104,9 +104,9 @@ export function specimenOf({ cableId, choice, kind, ends, lengths }: CableWork):
   const [A, B] = [end('A'), end('B')];
   return {
     cableId,
-    milliohmPerM: resistancePerMetre(at.size, kind.tinned, 20) * 1000,
+    milliohmPerM: resistancePerMetre(assessed.size, kind.tinned, 20) * 1000,
     betweenMouthsMm: Math.max(0, lengths.cutMm - A.barrelMm - B.barrelMm),
-    slipsAtN: 1.8 * pullTargets(at.copperMm2).usualN || 1000,
+    slipsAtN: 1.8 * pullTargets(assessed.copperMm2).usualN || 1000,
     ends: { A, B },
   };
 }

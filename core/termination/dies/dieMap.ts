@@ -147,16 +147,21 @@ interface Entry {
  */
 const known = new WeakMap<Lug, WeakMap<Die, Entry>>();
 
-function entryOf(lug: Lug, barrel: BarrelAreas, { own, areas, claims }: Column, lugs: readonly Lug[]): Entry {
+function entryOf(
+  lug: Lug,
+  barrel: BarrelAreas,
+  { own: caseDie, areas, claims }: Column,
+  lugs: readonly Lug[],
+): Entry {
   const row = known.get(lug) ?? new WeakMap<Die, Entry>();
   known.set(lug, row);
-  const before = row.get(own.die);
-  if (before && before.tool === own.tool && own.trials.length === 0) return before;
-  const cell = cellOf(lug, barrel, own, areas, lugs);
+  const before = row.get(caseDie.die);
+  if (before && before.tool === caseDie.tool && caseDie.trials.length === 0) return before;
+  const cell = cellOf(lug, barrel, caseDie, areas, lugs);
   const misleads =
-    cell.verdict === 'untried' ? '' : stampMisleads(own.die, claims, lug, cell.verdict === 'right');
-  const entry: Entry = { tool: own.tool, cell, misleads };
-  if (own.trials.length === 0) row.set(own.die, entry);
+    cell.verdict === 'untried' ? '' : stampMisleads(caseDie.die, claims, lug, cell.verdict === 'right');
+  const entry: Entry = { tool: caseDie.tool, cell, misleads };
+  if (caseDie.trials.length === 0) row.set(caseDie.die, entry);
   return entry;
 }
 

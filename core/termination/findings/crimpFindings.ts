@@ -56,21 +56,21 @@ function unfit(end: ResolvedEnd, { tool, unfit: why }: DieOffer): Finding {
 }
 
 /** Trials on this barrel and conductor outrank the figures. */
-function tried(end: ResolvedEnd, { verdict, die }: DieOffer, own: OwnTrials): Finding {
+function tried(end: ResolvedEnd, { verdict, die }: DieOffer, ownTrials: OwnTrials): Finding {
   const state: State =
     verdict === 'right' ? 'holds' : verdict === 'light' || verdict === 'tight' ? 'watch' : 'fails';
   return stated(
     {
       ...about(end, 'trial', say`Trial crimps`),
-      value: own.count,
+      value: ownTrials.count,
       unit: '',
       decimals: 0,
-      because: own.because,
+      because: ownTrials.because,
       ...(state !== 'holds' && { remedy: say`Take another die, and crimp a spare with it.` }),
       work: {
         formula: say`a trial of this die on this barrel and conductor outranks the prediction`,
         substituted: [
-          say`${trialsSay(own.count)} with ${dieCalled(die)}; ears ${digits(own.earsMm, 2)} mm${own.kappa === null ? '' : say`; κ seen ${digits(own.kappa, 3)}`}`,
+          say`${trialsSay(ownTrials.count)} with ${dieCalled(die)}; ears ${digits(ownTrials.earsMm, 2)} mm${ownTrials.kappa === null ? '' : say`; κ seen ${digits(ownTrials.kappa, 3)}`}`,
         ],
         source: say`the shop’s own test crimps`,
         assumes: say`the same barrel, the same copper to 1 %`,

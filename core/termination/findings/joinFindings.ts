@@ -136,20 +136,23 @@ function die(join: ResolvedJoin): Finding {
   );
 }
 
-function sleeve({ sleeveTask, sleeve: own, ...join }: ResolvedJoin): Finding {
+function sleeve({ sleeveTask, sleeve: chosen, ...join }: ResolvedJoin): Finding {
   const needs = sleeveTask && sleeveWindow(sleeveTask);
   const ok =
-    own && needs && own.suppliedMm >= needs.suppliedLeastMm && own.recoveredMm <= needs.recoveredMostMm;
+    chosen &&
+    needs &&
+    chosen.suppliedMm >= needs.suppliedLeastMm &&
+    chosen.recoveredMm <= needs.recoveredMostMm;
   return stated(
     {
-      ...facts({ ...join, sleeveTask, sleeve: own }, 'join-sleeve', 'sleeve'),
+      ...facts({ ...join, sleeveTask, sleeve: chosen }, 'join-sleeve', 'sleeve'),
       value: null,
       unit: '',
       decimals: 0,
-      because: own
+      because: chosen
         ? ok
-          ? say`${own.suppliedMm}/${own.recoveredMm} passes the connector and grips the cable.`
-          : say`${own.suppliedMm}/${own.recoveredMm} does not pass and grip.`
+          ? say`${chosen.suppliedMm}/${chosen.recoveredMm} passes the connector and grips the cable.`
+          : say`${chosen.suppliedMm}/${chosen.recoveredMm} does not pass and grip.`
         : say`No sleeve owned passes the connector and grips the cable.`,
       ...(!ok && { remedy: say`A 4:1 adhesive sleeve spans most.` }),
       work: {

@@ -80,14 +80,14 @@ function matches(end: ResolvedEnd, polarity: Polarity | 'link'): Finding {
 
 function between(end: ResolvedEnd): Finding {
   const { post, adapter } = end.spec;
-  const own: AdapterFacts | undefined = adapter && ADAPTERS[adapter];
-  const fits = own !== undefined && own.from === post?.kind;
+  const adapterFacts: AdapterFacts | undefined = adapter && ADAPTERS[adapter];
+  const fits = adapterFacts !== undefined && adapterFacts.from === post?.kind;
   return stated(
     {
-      ...facts(end, 'adapter', say`Adapter`, own ? [own.title] : []),
+      ...facts(end, 'adapter', say`Adapter`, adapterFacts ? [adapterFacts.title] : []),
       because: fits
-        ? say`${own.title}, in its ${word(post?.polarity)} make.`
-        : say`${own?.title} does not fit a ${post && POST_KINDS[post.kind].title}.`,
+        ? say`${adapterFacts.title}, in its ${word(post?.polarity)} make.`
+        : say`${adapterFacts?.title} does not fit a ${post && POST_KINDS[post.kind].title}.`,
       ...(!fits && { remedy: say`Take the adapter that starts from this post.` }),
     },
     fits ? 'holds' : 'fails',

@@ -45,8 +45,8 @@ function house(end: ResolvedEnd, { shop }: EndSubject): Finding {
   );
 }
 
-function amps(end: ResolvedEnd, { at, shop }: EndSubject): Finding[] {
-  const allowed = strictestAmps(at, shop.practice);
+function amps(end: ResolvedEnd, { at: assessed, shop }: EndSubject): Finding[] {
+  const allowed = strictestAmps(assessed, shop.practice);
   if (allowed === null) return [];
   const left = ampsWithStrandsCut(allowed, end.strands.share);
   const { count, cut } = end.strands;
@@ -62,13 +62,13 @@ function amps(end: ResolvedEnd, { at, shop }: EndSubject): Finding[] {
           formula: say`allowed · √(n_left ÷ n)`,
           substituted: [
             `= ${digits(allowed, 1)} × √(${count - cut} ÷ ${count}) = ${figure(left, 'A', 1)}`,
-            say`the load counts as ${figure(countedAmps(at), 'A', 1)}`,
+            say`the load counts as ${figure(countedAmps(assessed), 'A', 1)}`,
           ],
           source: say`resistance over a short length; the strictest of the schools switched on`,
           assumes: say`the loss lies at the mouth of the barrel`,
         },
       },
-      countedAmps(at),
+      countedAmps(assessed),
     ),
   ];
 }
