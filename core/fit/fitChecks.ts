@@ -70,13 +70,13 @@ export const allChecks = ({ ends, way, live }: FitPlan): FitCheck[] => [
 function endChecks(name: EndName, cable: Cable, { ends, stacks }: ToFit): FitCheck[] {
   const end = ends[name];
   const stack = stacks[name];
-  const at = cable.ends[name].at || say`end ${name}`;
+  const landing = cable.ends[name].at || say`end ${name}`;
   const pole = cable.polarity === 'link' ? say`a link` : word(cable.polarity);
   const checks: FitCheck[] = [
     {
       id: `polarity.${name}`,
       title: say`Polarity`,
-      detail: say`${at} is ${cable.polarity === 'link' ? say`where the link ends` : say`marked ${pole}`}; the cable is ${pole}, ${word(cable.jacket)}.`,
+      detail: say`${landing} is ${cable.polarity === 'link' ? say`where the link ends` : say`marked ${pole}`}; the cable is ${pole}, ${word(cable.jacket)}.`,
     },
     {
       id: `face.${name}`,

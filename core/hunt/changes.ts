@@ -53,9 +53,9 @@ export const withoutPiece = (hunt: Hunt, id: string): Hunt => ({
  * several pieces that the move would change are taken out; those across one piece stay.
  */
 export function movedPiece(hunt: Hunt, id: string, by: 1 | -1): Hunt {
-  const at = hunt.pieces.findIndex((piece) => piece.id === id);
-  const piece = hunt.pieces[at];
-  const other = hunt.pieces[at + by];
+  const index = hunt.pieces.findIndex((piece) => piece.id === id);
+  const piece = hunt.pieces[index];
+  const other = hunt.pieces[index + by];
   if (!piece) return hunt;
   if (!other || other.side !== piece.side) {
     const side = by === 1 ? 'back' : 'out';
@@ -64,8 +64,8 @@ export function movedPiece(hunt: Hunt, id: string, by: 1 | -1): Hunt {
     return { ...hunt, pieces: inOrder(hunt.pieces.map((own) => (own.id === id ? over : own))) };
   }
   const pieces = [...hunt.pieces];
-  pieces.splice(at, 1);
-  pieces.splice(at + by, 0, piece);
+  pieces.splice(index, 1);
+  pieces.splice(index + by, 0, piece);
   const before = spansOver(hunt.pieces, hunt.spans);
   const after = spansOver(pieces, hunt.spans);
   return {

@@ -44,7 +44,7 @@ export function edges(hunt: Hunt): Edge[] {
   const { pieces, spans } = hunt;
   const loaded = loadedOf(hunt);
   const place = (id: string) => pieces.findIndex((piece) => piece.id === id);
-  const own = spans.flatMap((span): Edge[] => {
+  const readEdges = spans.flatMap((span): Edge[] => {
     const [a, b] = [place(span.first), place(span.last)];
     if (a < 0 || b < 0) return [];
     return [
@@ -71,7 +71,7 @@ export function edges(hunt: Hunt): Edge[] {
         },
       ]
     : [];
-  return [...own, ...whole].sort((a, b) => a.to - a.from - (b.to - b.from));
+  return [...readEdges, ...whole].sort((a, b) => a.to - a.from - (b.to - b.from));
 }
 
 /** What lies between two nodes: by one reading, or by several one after the other. */

@@ -45,15 +45,16 @@ export function ladderOf(hunt: Hunt, found: HuntFound): Ladder | null {
   const startV = hunt.loaded.postsV ?? hunt.restV;
   if (!(amps > 0) || startV === undefined || hunt.pieces.length === 0) return null;
   let [left, should] = [startV, startV];
-  const rungs = found.pieces.map((own): Rung => {
-    const millivolt = sharedMilliohm(own) * amps;
-    const shouldMillivolt = own.shouldMilliohm * amps;
+  const rungs = found.pieces.map((highest): Rung => {
+    const millivolt = sharedMilliohm(highest) * amps;
+    const shouldMillivolt = highest.shouldMilliohm * amps;
     const [from, shouldFrom] = [left, should];
     left -= millivolt / 1000;
     should -= shouldMillivolt / 1000;
-    const known = own.among.length === 0 ? 'not at all' : own.among.length === 1 ? 'alone' : 'together';
+    const known =
+      highest.among.length === 0 ? 'not at all' : highest.among.length === 1 ? 'alone' : 'together';
     return {
-      place: own.place,
+      place: highest.place,
       millivolt,
       shouldMillivolt,
       from,

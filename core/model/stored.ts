@@ -138,17 +138,17 @@ function mend(whole: Record<string, unknown>, issue: z.core.$ZodIssue): boolean 
   // The least part round it that may be absent: an entry of a list, or a field that need not be there.
   for (let i = path.length - 1; i >= 0; i -= 1) {
     const holder = parents[i];
-    const own = path[i];
-    if (Array.isArray(holder) && typeof own === 'number') {
-      holder.splice(own, 1);
+    const lastKey = path[i];
+    if (Array.isArray(holder) && typeof lastKey === 'number') {
+      holder.splice(lastKey, 1);
       return true;
     }
-    if (isFields(holder) && own !== undefined && own in holder && OPTIONAL.has(String(own))) {
-      Reflect.deleteProperty(holder, own);
+    if (isFields(holder) && lastKey !== undefined && lastKey in holder && OPTIONAL.has(String(lastKey))) {
+      Reflect.deleteProperty(holder, lastKey);
       return true;
     }
-    if (isFields(holder) && own !== undefined && own in PLAIN) {
-      (holder as Record<PropertyKey, unknown>)[own] = structuredClone(PLAIN[String(own)]);
+    if (isFields(holder) && lastKey !== undefined && lastKey in PLAIN) {
+      (holder as Record<PropertyKey, unknown>)[lastKey] = structuredClone(PLAIN[String(lastKey)]);
       return true;
     }
   }

@@ -18,7 +18,7 @@ type Of = Subject & { readonly topic: Topic; readonly title: string };
  * @param valueMm what a reading says, mm
  */
 export function flatsProof<R extends Reading>(
-  of: Of,
+  crimpSubject: Of,
   die: Die | undefined,
   missing: string,
   readings: readonly R[],
@@ -26,7 +26,7 @@ export function flatsProof<R extends Reading>(
 ): { check: Check; finding: Finding } {
   const window = die && acrossFlatsWindow(die.acrossFlatsMm);
   const check: Check = {
-    ...of,
+    ...crimpSubject,
     unit: 'mm',
     decimals: 2,
     ...(window && { limit: { kind: 'window', least: window.leastMm, most: window.mostMm } }),
@@ -64,13 +64,13 @@ export function flatsProof<R extends Reading>(
  * @param valueMm what a reading says, mm
  */
 export const earsProof = <R extends Reading>(
-  of: Of,
+  crimpSubject: Of,
   readings: readonly R[],
   valueMm: (reading: R) => number,
 ): Finding =>
   judge(
     {
-      ...of,
+      ...crimpSubject,
       unit: 'mm',
       decimals: 2,
       limit: { kind: 'most', most: MOST_EARS_MM },

@@ -94,12 +94,12 @@ export function pulled(
 
 /** Whether a sample of this end, or a trial of its die on its lug and cable, held the force. */
 function sampleHeld({ cable, copperMm2, trials }: ProofSubject, end: ResolvedEnd, asked: number): boolean {
-  const own = countingReadings(cable, 'pull', end.name).some(
+  const ownSampleHeld = countingReadings(cable, 'pull', end.name).some(
     ({ sample, held, forceN, heldS = HOLD_S, source }) =>
       sample && held && heldS >= HOLD_S && source !== 'simulated' && forceN >= asked - READ_N,
   );
   return (
-    own ||
+    ownSampleHeld ||
     trials.some(
       ({ dieId, lugId, size, pull, source }) =>
         source !== 'simulated' &&

@@ -128,20 +128,20 @@ function fitPlane(
 /** Solves a small system by elimination with the largest pivot; null where it has no one answer. */
 function solve(rows: number[][]): number[] | null {
   const n = rows.length;
-  const own = rows.map((row) => [...row]);
+  const matrix = rows.map((row) => [...row]);
   for (let i = 0; i < n; i += 1) {
-    const best = own
+    const best = matrix
       .slice(i)
-      .reduce((top, row, k) => (Math.abs(row[i] ?? 0) > Math.abs(own[top]?.[i] ?? 0) ? i + k : top), i);
-    [own[i], own[best]] = [own[best] as number[], own[i] as number[]];
-    const pivot = own[i]?.[i] ?? 0;
+      .reduce((top, row, k) => (Math.abs(row[i] ?? 0) > Math.abs(matrix[top]?.[i] ?? 0) ? i + k : top), i);
+    [matrix[i], matrix[best]] = [matrix[best] as number[], matrix[i] as number[]];
+    const pivot = matrix[i]?.[i] ?? 0;
     if (Math.abs(pivot) < 1e-12) return null;
     for (let k = 0; k < n; k += 1) {
       if (k === i) continue;
-      const row = own[k] as number[];
+      const row = matrix[k] as number[];
       const factor = (row[i] ?? 0) / pivot;
-      for (let j = i; j <= n; j += 1) row[j] = (row[j] ?? 0) - factor * (own[i]?.[j] ?? 0);
+      for (let j = i; j <= n; j += 1) row[j] = (row[j] ?? 0) - factor * (matrix[i]?.[j] ?? 0);
     }
   }
-  return own.map((row, i) => (row[n] ?? 0) / (row[i] ?? 1));
+  return matrix.map((row, i) => (row[n] ?? 0) / (row[i] ?? 1));
 }

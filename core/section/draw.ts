@@ -102,11 +102,11 @@ export function drawSection(spec: DrawnSection, random: Random, width: number): 
     if (inside[i] === 1) {
       const depth = acrossPx / 2 - far(x - centre.x, y - centre.y);
       const under = innerPx / 2 - far(x - middle.x, y - middle.y);
-      const own = reach[i] ?? -1;
-      if (own >= radius) {
+      const reached = reach[i] ?? -1;
+      if (reached >= radius) {
         colour = AIR;
         airPx += 1;
-      } else if (own >= 0) colour = COPPER;
+      } else if (reached >= 0) colour = COPPER;
       else if (under > -SEAM_SHARE * acrossPx) colour = SEAM;
       else colour = spec.tinned && depth < 0.012 * acrossPx ? TIN : COPPER;
     }
@@ -172,11 +172,11 @@ function strandPlaces(
     const { indexOf } = nearestPlace(places, innerPx);
     const sums = places.map(() => ({ x: 0, y: 0, count: 0 }));
     for (const [x, y] of spots) {
-      const own = sums[indexOf(x, y)];
-      if (!own) continue;
-      own.x += x;
-      own.y += y;
-      own.count += 1;
+      const cellSum = sums[indexOf(x, y)];
+      if (!cellSum) continue;
+      cellSum.x += x;
+      cellSum.y += y;
+      cellSum.count += 1;
     }
     places = places.map((place, i): Place => {
       const { x, y, count } = sums[i] ?? { x: 0, y: 0, count: 0 };

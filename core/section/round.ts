@@ -115,11 +115,11 @@ function depths(mask: Uint8Array, width: number, height: number): Float32Array {
   const deep = new Float32Array(mask.length);
   for (let y = height - 2; y > 0; y -= 1) {
     for (let i = (y + 1) * width - 2; i > y * width; i -= 1) {
-      const own = far[i] as number;
-      if (own === 0) continue;
+      const depthHere = far[i] as number;
+      if (depthHere === 0) continue;
       const down = i + width;
       const least = Math.min(
-        own,
+        depthHere,
         (far[i + 1] as number) + STRAIGHT,
         (far[down] as number) + STRAIGHT,
         (far[down + 1] as number) + ACROSS,
@@ -145,12 +145,12 @@ function circlesIn(deep: Float32Array, width: number, height: number): { at: num
   }
   tops.sort((a, b) => b.radius - a.radius);
   const taken = new Uint8Array(deep.length);
-  return tops.filter(({ at, radius }) => {
-    if (taken[at] === 1) return false;
+  return tops.filter(({ at: summit, radius }) => {
+    if (taken[summit] === 1) return false;
     const reach = Math.floor(radius);
     for (let dy = -reach; dy <= reach; dy += 1) {
       const half = Math.floor(Math.sqrt(reach * reach - dy * dy));
-      taken.fill(1, at + dy * width - half, at + dy * width + half + 1);
+      taken.fill(1, summit + dy * width - half, summit + dy * width + half + 1);
     }
     return true;
   });

@@ -90,15 +90,15 @@ function insideOf(contour: readonly Point[], box: Voids['box']): Uint8Array {
   const mask = new Uint8Array(box.width * box.height);
   for (let row = 0; row < box.height; row += 1) {
     const y = row + box.top;
-    const at = contour
+    const crossings = contour
       .flatMap(([x1, y1], i) => {
         const [x2, y2] = contour[(i + 1) % contour.length] as Point;
         return y1 <= y === y2 <= y ? [] : [x1 + ((y - y1) * (x2 - x1)) / (y2 - y1)];
       })
       .sort((a, b) => a - b);
-    for (let k = 0; k + 1 < at.length; k += 2) {
-      const from = Math.max(0, Math.ceil((at[k] ?? 0) - box.left));
-      const to = Math.min(box.width - 1, Math.floor((at[k + 1] ?? 0) - box.left));
+    for (let k = 0; k + 1 < crossings.length; k += 2) {
+      const from = Math.max(0, Math.ceil((crossings[k] ?? 0) - box.left));
+      const to = Math.min(box.width - 1, Math.floor((crossings[k + 1] ?? 0) - box.left));
       if (to >= from) mask.fill(1, row * box.width + from, row * box.width + to + 1);
     }
   }

@@ -29,12 +29,12 @@ export interface Marked {
  *
  * @example markEnd(soundEnd, []).points // 10
  */
-export function markEnd(own: Exercise, marks: readonly FaultName[]): Marked {
-  const findings = inspect(own.made);
-  const found = own.faults.filter((name) => marks.includes(name));
-  const missed = own.faults.filter((name) => !marks.includes(name));
-  const wrong = [...new Set(marks)].filter((name) => !own.faults.includes(name));
-  const share = END_POINTS / Math.max(1, own.faults.length);
+export function markEnd(drawnEnd: Exercise, marks: readonly FaultName[]): Marked {
+  const findings = inspect(drawnEnd.made);
+  const found = drawnEnd.faults.filter((name) => marks.includes(name));
+  const missed = drawnEnd.faults.filter((name) => !marks.includes(name));
+  const wrong = [...new Set(marks)].filter((name) => !drawnEnd.faults.includes(name));
+  const share = END_POINTS / Math.max(1, drawnEnd.faults.length);
   const lost = missed.length * share + wrong.length * Math.max(share / 2, END_POINTS / 4);
   return { found, missed, wrong, points: Math.max(0, Math.round(END_POINTS - lost)), findings };
 }

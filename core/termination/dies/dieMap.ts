@@ -101,7 +101,7 @@ function cellOf(
   lugs: readonly Lug[],
 ): MapCell {
   const standard = isStandardPair(lug, die, learned.flatsMm);
-  const own = trials.length > 0 ? ownTrials(trials, lug, copperMm2, lugs) : null;
+  const trialsOfOwn = trials.length > 0 ? ownTrials(trials, lug, copperMm2, lugs) : null;
   const [few, many] = [copperMm2 * COPPER_SHARE.least, copperMm2 * COPPER_SHARE.most];
   const c = (wall + copperMm2) / room;
   const kappa = packed(copperMm2, room - wall) * learned.packing;
@@ -111,7 +111,7 @@ function cellOf(
     verdictAt((thickWall + many) / least, packed(many, least - thickWall) * learned.packing),
     kind.leaves,
     standard,
-    own,
+    trialsOfOwn,
   );
   return {
     verdict,
@@ -120,8 +120,8 @@ function cellOf(
     crimpsFit: crimpsThatFit(lug.barrelMm, die.widthMm),
     unfit: cannotUse(tool, copperMm2, undefined),
     c,
-    kappa: own?.kappa ?? kappa,
-    tried: own !== null,
+    kappa: trialsOfOwn?.kappa ?? kappa,
+    tried: trialsOfOwn !== null,
   };
 }
 

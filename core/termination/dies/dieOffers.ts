@@ -94,7 +94,7 @@ export function dieOffer(
   place?: Place,
 ): DieOffer {
   const standard = isStandardPair(lug, die, learned.flatsMm);
-  const own = trials.length > 0 ? ownTrials(trials, lug, copperMm2, lugs) : null;
+  const trialsOfOwn = trials.length > 0 ? ownTrials(trials, lug, copperMm2, lugs) : null;
   const parts: CrimpParts = {
     boreMm: lug.boreMm,
     outerMm: lug.outerMm,
@@ -111,7 +111,7 @@ export function dieOffer(
     dieVerdict(tightest),
     kind.leaves,
     standard,
-    own,
+    trialsOfOwn,
   );
   return {
     die,
@@ -119,13 +119,13 @@ export function dieOffer(
     leaves: kind.leaves,
     parts,
     c: centre.c,
-    kappa: own?.kappa ?? centre.kappa,
+    kappa: trialsOfOwn?.kappa ?? centre.kappa,
     loosest,
     tightest,
     verdict,
     sure,
     learned,
-    own,
+    own: trialsOfOwn,
     standard,
     crimpsFit: crimpsThatFit(lug.barrelMm, die.widthMm),
     unfit: cannotUse(tool, copperMm2, place),

@@ -108,18 +108,18 @@ export function ownTrials(
   copperMm2: number,
   lugs: readonly Lug[],
 ): OwnTrials | null {
-  const own = trials.filter((trial) => {
+  const dieTrials = trials.filter((trial) => {
     const on = lugs.find(({ id }) => id === trial.lugId);
     return on && sameBarrel(on, lug) && Math.abs(areaMm2(trial.size) / copperMm2 - 1) <= SAME_COPPER;
   });
-  if (own.length === 0) return null;
-  const packings = own.flatMap((trial) => packingSeen(trial, lug) ?? []);
+  if (dieTrials.length === 0) return null;
+  const packings = dieTrials.flatMap((trial) => packingSeen(trial, lug) ?? []);
   const kappa = packings.length > 0 ? Math.min(...packings) : null;
-  const earsMm = Math.max(0, ...own.map((trial) => trial.earsMm));
-  const pulls = own.flatMap(({ pull }) => pull ?? []);
+  const earsMm = Math.max(0, ...dieTrials.map((trial) => trial.earsMm));
+  const pulls = dieTrials.flatMap(({ pull }) => pull ?? []);
   const asked = pullTargets(copperMm2).usualN;
   const slipped = pulls.find(({ held, forceN }) => !held && forceN < asked);
-  const base = { count: own.length, kappa, earsMm };
+  const base = { count: dieTrials.length, kappa, earsMm };
   if (slipped) {
     return { ...base, verdict: 'open', because: say`A trial slipped at ${digits(slipped.forceN, 0)} N.` };
   }
