@@ -153,12 +153,12 @@ export function chooseSize(
   // By their copper, whatever the order of the file.
   const sizes = kind.sizes.toSorted((a, b) => areaMm2(a.size) - areaMm2(b.size));
   const tryIn = (own: RunContext) => (cableSize: CableSize) => {
-    const at = assess(own, kind, cableSize, practice, followDuty);
-    const limits = sizeLimits(at, own, kind, practice);
+    const assessed = assess(own, kind, cableSize, practice, followDuty);
+    const limits = sizeLimits(assessed, own, kind, practice);
     // A fault that is not known does not make a size wrong.
     const deciding = limits.filter(({ topic, state }) => topic !== 'survives' || state === 'fails');
     const state = worst(deciding.map((limit) => limit.state));
-    return { candidate: { at, state, binds: deciding.some(({ binds }) => binds) }, limits };
+    return { candidate: { at: assessed, state, binds: deciding.some(({ binds }) => binds) }, limits };
   };
   const tried = sizes.map(tryIn(context));
   const candidates = tried.map(({ candidate }) => candidate);

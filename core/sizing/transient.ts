@@ -6,7 +6,7 @@ import {
   surfaceLossPerMetre,
   type ThermalCable,
 } from './heatBalance.ts';
-import { at, solveChain } from './tridiagonal.ts';
+import { entry, solveChain } from './tridiagonal.ts';
 
 /** A stretch of constant current. */
 export interface DutyStep {
@@ -96,27 +96,27 @@ function advance(
   strideS: number,
 ): Profile {
   const made20 = currentA ** 2 * cable.ohmPerMetre20;
-  const lost = lossFrom(at(profile, RINGS), chain.toSurface, cable, around);
+  const lost = lossFrom(entry(profile, RINGS), chain.toSurface, cable, around);
   const right: number[] = [];
   const diagonal: number[] = [];
-  let into = made20 * resistanceGrowth(at(profile, 0));
+  let into = made20 * resistanceGrowth(entry(profile, 0));
   for (let i = 0; i <= RINGS; i += 1) {
-    const link = at(chain.links, i);
-    const out = i === RINGS ? lost.watts : link * (at(profile, i) - at(profile, i + 1));
+    const link = entry(chain.links, i);
+    const out = i === RINGS ? lost.watts : link * (entry(profile, i) - entry(profile, i + 1));
     const made = i === 0 ? made20 * COPPER.temperatureCoefficient : 0;
     const outwards = i === RINGS ? lost.perKelvin : link;
     right.push(into - out);
-    diagonal.push(at(chain.capacity, i) / strideS + at(chain.links, i - 1) + outwards - made);
+    diagonal.push(entry(chain.capacity, i) / strideS + entry(chain.links, i - 1) + outwards - made);
     into = out;
   }
   const rises = solveChain(diagonal, chain.links, right);
-  return profile.map((was, i) => was + at(rises, i));
+  return profile.map((was, i) => was + entry(rises, i));
 }
 
 /** Every part at the temperature that a conductor settled at `conductorC`, losing `watts` a metre, gives it. */
 function settledProfile(chain: Chain, conductorC: number, watts: number): Profile {
   return chain.links.reduce<number[]>(
-    (profile, link) => [...profile, at(profile, profile.length - 1) - watts / link],
+    (profile, link) => [...profile, entry(profile, profile.length - 1) - watts / link],
     [conductorC],
   );
 }
@@ -124,7 +124,7 @@ function settledProfile(chain: Chain, conductorC: number, watts: number): Profil
 /** A quarter of the time in which a current would raise the resistance of the copper without end, s. */
 function longestStrideS({ capacity }: Chain, { ohmPerMetre20 }: ThermalCable, currentA: number): number {
   const growth = currentA ** 2 * ohmPerMetre20 * COPPER.temperatureCoefficient;
-  return growth > 0 ? at(capacity, 0) / (4 * growth) : Number.POSITIVE_INFINITY;
+  return growth > 0 ? entry(capacity, 0) / (4 * growth) : Number.POSITIVE_INFINITY;
 }
 
 /** Runs steps from a profile, up to a temperature where one is given: the samples passed, and the profile at the end. */
@@ -138,19 +138,19 @@ function run(
 ): { samples: ThermalSample[]; end: Profile } {
   let profile = start;
   let seconds = 0;
-  const samples: ThermalSample[] = [{ seconds, conductorC: at(profile, 0) }];
+  const samples: ThermalSample[] = [{ seconds, conductorC: entry(profile, 0) }];
   for (const step of steps) {
     // Copper heated faster resists more faster still: a stride never outruns that, or the equations would turn over.
     const fastest = longestStrideS(chain, cable, step.currentA);
     let stride = Math.min(FIRST_STRIDE_S, fastest);
     let isStill = false;
-    for (let left = step.seconds; left > 1e-9 && at(profile, 0) <= stopAboveC; left -= stride) {
+    for (let left = step.seconds; left > 1e-9 && entry(profile, 0) <= stopAboveC; left -= stride) {
       stride = Math.min(stride * STRIDE_GROWTH, isStill ? left : LONGEST_STRIDE_S, fastest, left);
       const next = advance(profile, chain, cable, around, step.currentA, stride);
-      isStill = next.every((temperature, i) => Math.abs(temperature - at(profile, i)) < STILL_K);
+      isStill = next.every((temperature, i) => Math.abs(temperature - entry(profile, i)) < STILL_K);
       profile = next;
       seconds += stride;
-      samples.push({ seconds, conductorC: at(profile, 0) });
+      samples.push({ seconds, conductorC: entry(profile, 0) });
     }
   }
   return { samples, end: profile };
@@ -221,11 +221,11 @@ export function settleCycle(
   let before: Profile | null = null;
   for (let cycle = 0; cycle < MOST_CYCLES; cycle += 1) {
     const { samples, end } = run(chain, cable, around, steps, profile);
-    if (at(end, 0) > COPPER_MELTS_C) return null;
-    const moved = end.map((temperature, i) => temperature - at(profile, i));
+    if (entry(end, 0) > COPPER_MELTS_C) return null;
+    const moved = end.map((temperature, i) => temperature - entry(profile, i));
     if (Math.max(...moved.map(Math.abs)) < SETTLED_K) return samples;
     const ahead: number | null = before && stepAhead(before, moved);
-    profile = end.map((temperature, i) => temperature + (ahead ?? 0) * at(moved, i));
+    profile = end.map((temperature, i) => temperature + (ahead ?? 0) * entry(moved, i));
     // A move that was stretched is no measure of how the next one shrinks.
     before = ahead === null ? moved : null;
   }
@@ -237,7 +237,7 @@ export function settleCycle(
  * `r/(1 − r)`. Null where they do not shrink so.
  */
 function stepAhead(before: Profile, moved: Profile): number | null {
-  const dot = (a: Profile, b: Profile) => a.reduce((sum, value, i) => sum + value * at(b, i), 0);
+  const dot = (a: Profile, b: Profile) => a.reduce((sum, value, i) => sum + value * entry(b, i), 0);
   const share = dot(moved, before) / dot(before, before);
   return share > 0 && share < 0.99 ? share / (1 - share) : null;
 }

@@ -16,20 +16,20 @@ export function solveChain(
   let [pivot, carried, link] = [1, 0, 0];
   for (let i = 0; i < diagonal.length; i += 1) {
     const factor = link / pivot;
-    pivot = at(diagonal, i) - factor * link;
-    carried = at(right, i) + factor * carried;
-    link = at(links, i);
+    pivot = entry(diagonal, i) - factor * link;
+    carried = entry(right, i) + factor * carried;
+    link = entry(links, i);
     pivots.push(pivot);
     reduced.push(carried);
   }
   const solution = [...reduced];
   for (let i = diagonal.length - 1; i >= 0; i -= 1) {
-    solution[i] = (at(reduced, i) + at(links, i) * at(solution, i + 1)) / at(pivots, i);
+    solution[i] = (entry(reduced, i) + entry(links, i) * entry(solution, i + 1)) / entry(pivots, i);
   }
   return solution;
 }
 
 /** The i-th number, or 0 beyond either end: a chain has nothing there. */
-export function at(numbers: readonly number[], i: number): number {
+export function entry(numbers: readonly number[], i: number): number {
   return numbers[i] ?? 0;
 }
