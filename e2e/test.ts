@@ -44,7 +44,7 @@ export const apart = alone.extend<object, PerWorker>({
   },
   page: async ({ context, lasting, baseURL }, use) => {
     // Of two pages of the application only one may write.
-    await lasting.page?.goto('about:blank');
+    if (lasting.page && !lasting.page.isClosed()) await lasting.page.goto(BARE);
     const page = await context.newPage();
     await emptied(page, baseURL ?? '');
     await use(page);
@@ -66,6 +66,7 @@ export const test = apart.extend({
     await page.unrouteAll({ behavior: 'ignoreErrors' });
     await page.emulateMedia({ media: null, colorScheme: null, reducedMotion: null, forcedColors: null });
     if (viewport) await page.setViewportSize(viewport);
-    await page.goto('about:blank');
+    // Not to a blank page: another address would be opened by another process.
+    await page.goto(BARE);
   },
 });
