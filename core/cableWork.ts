@@ -1,3 +1,4 @@
+import type { Both } from './model/end.ts';
 import type { CableLengths } from './cutting/cutLength.ts';
 import type { Finding, State } from './finding/finding.ts';
 import type { Cable, Stage } from './model/cable.ts';
@@ -27,10 +28,10 @@ export interface CableWork {
   readonly kind: CableKind;
   readonly conductor: EndConductor;
   readonly choice: SizeChoice;
-  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly ends: Both<ResolvedEnd>;
   readonly joins: readonly ResolvedJoin[];
   /** Everything on the stud of each end; null where it ends on a tapered post. */
-  readonly stacks: { readonly A: StudStack | null; readonly B: StudStack | null };
+  readonly stacks: Both<StudStack | null>;
   /** How it gets through the smallest hole of its route; null where there is none. */
   readonly passage: Passage | null;
   readonly lengths: CableLengths | null;
@@ -40,7 +41,7 @@ export interface CableWork {
   readonly unasked: readonly Finding[];
   readonly verdict: Verdict;
   /** What may be said of each end by itself: its findings alone. */
-  readonly endVerdicts: { readonly A: Verdict; readonly B: Verdict };
+  readonly endVerdicts: Both<Verdict>;
   readonly stages: Readonly<Record<Stage, StageReport>>;
 }
 

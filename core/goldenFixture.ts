@@ -1,3 +1,4 @@
+import { plainJson } from './lib/plainJson.ts';
 import { sizeLabel } from './model/tables/size.ts';
 import { kitOf } from './cutting/kit.ts';
 import { cutGroups, type ToCut } from './cutting/pieces.ts';
@@ -27,10 +28,6 @@ const bare = ({ id, state, value, unit, limit, use, binds, would }: Finding): st
     .filter((part) => part !== undefined && part !== false)
     .join(' ');
 
-/** An infinite figure is a word in JSON, never null. */
-const plain = (_key: string, value: unknown) =>
-  typeof value === 'number' && !Number.isFinite(value) ? String(value) : value;
-
 /**
  * All that is computed of a job file.
  *
@@ -52,7 +49,7 @@ export function goldenOf(contents: string, wordy: boolean): unknown {
     bestFitDecreasing(group.pieces, group.stock, shop.practice.cutting),
   );
   const hunted = (hunts ?? []).map((hunt) => ({ found: huntFound(hunt), findings: huntFindings(hunt) }));
-  if (wordy) return JSON.parse(JSON.stringify({ work, kit, plans, hunted }, plain));
+  if (wordy) return JSON.parse(JSON.stringify({ work, kit, plans, hunted }, plainJson));
   return JSON.parse(
     JSON.stringify(
       {
@@ -79,7 +76,7 @@ export function goldenOf(contents: string, wordy: boolean): unknown {
           findings: findings.map(bare),
         })),
       },
-      plain,
+      plainJson,
     ),
   );
 }

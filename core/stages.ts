@@ -6,6 +6,7 @@ import type { Finding } from './finding/finding.ts';
 import { fitFindings } from './fit/fitFindings.ts';
 import { ALONE, cablesOnPost, type JobContext, stackOf } from './jobContext.ts';
 import type { Cable } from './model/cable.ts';
+import type { Both } from './model/end.ts';
 import { underItsName } from './model/catalogue/called.ts';
 import { isSoldered } from './model/method.ts';
 import type { CableKind, Shop } from './model/shop.ts';
@@ -23,7 +24,6 @@ import { heaviestStepA, nominalAmps } from './sizing/loadIn.ts';
 import { type Mate, thermalCable } from './sizing/loop.ts';
 import { runFindings } from './sizing/runFindings.ts';
 import { placesOf } from './sizing/upstream.ts';
-import { openCase, type ToolCase } from './termination/dies/toolCase.ts';
 import type { EndSubject } from './termination/endSubject.ts';
 import { endsFindings } from './termination/findings/endsFindings.ts';
 import { joinFindings } from './termination/findings/joinFindings.ts';
@@ -35,12 +35,6 @@ import type { Step } from './traveller/step.ts';
 import { travellerSteps } from './traveller/steps.ts';
 import { word } from './words/terms.ts';
 
-/** One of a thing for each end. */
-interface Both<T> {
-  readonly A: T;
-  readonly B: T;
-}
-
 /** What a cable is worked up in. */
 export interface Around {
   /** What its job says of it, see {@link contextOf}; on its own when not said. */
@@ -48,8 +42,6 @@ export interface Around {
   readonly today?: string | null;
   /** How a duty cycle is followed; the application answers from a worker. */
   readonly followDuty?: FollowDuty;
-  /** The shop's dies, opened once for many cables. */
-  readonly toolCase?: ToolCase;
 }
 
 /** A cable as it is asked for: what it is to carry and where, in which job, by which shop. */
@@ -62,7 +54,6 @@ export interface Asked {
   readonly context: JobContext;
   readonly today: string | null;
   readonly followDuty: FollowDuty;
-  readonly toolCase: ToolCase;
   /** The other cables of its circuit, and whether an end is soldered. */
   readonly around: { readonly mates: readonly Mate[]; readonly soldered: boolean };
 }
@@ -102,12 +93,12 @@ function asMate(cable: Cable, shop: Shop): Mate {
 export function ask(
   given: Cable,
   shop: Shop,
-  { context = ALONE, today = null, followDuty = dutyCycle, toolCase = openCase(shop) }: Around,
+  { context = ALONE, today = null, followDuty = dutyCycle }: Around,
 ): Asked {
   const cable = { ...given, run: withSoundLoad(governingRun(given.run)) };
   const mates = context.mates.map((mate) => asMate(mate, shop));
   const around = { mates, soldered: isSoldered(cable, shop) };
-  return { given, cable, kind: kindIn(cable, shop), shop, context, today, followDuty, toolCase, around };
+  return { given, cable, kind: kindIn(cable, shop), shop, context, today, followDuty, around };
 }
 
 /** A cable with the conductor that is taken for it. */
@@ -135,15 +126,15 @@ export interface Terminated extends Sized {
 
 /** Ends: what is put on the conductor. */
 export function terminate(sized: Sized): Terminated {
-  const { cable, conductor, context, shop, toolCase } = sized;
+  const { cable, conductor, context, shop } = sized;
   const ends = {
-    A: resolveEnd('A', cable, conductor, shop, toolCase),
-    B: resolveEnd('B', cable, conductor, shop, toolCase),
+    A: resolveEnd('A', cable, conductor, shop),
+    B: resolveEnd('B', cable, conductor, shop),
   };
   return {
     ...sized,
     ends,
-    joins: cable.joins.map((join) => resolveJoin(join, conductor, shop, toolCase)),
+    joins: cable.joins.map((join) => resolveJoin(join, conductor, shop)),
     stacks: {
       A: stackOf(cable, 'A', ends.A.lug, context, shop),
       B: stackOf(cable, 'B', ends.B.lug, context, shop),
@@ -156,12 +147,20 @@ export function terminate(sized: Sized): Terminated {
 export interface LaidOut extends Terminated {
   readonly lengths: CableLengths | null;
   readonly passage: Passage | null;
+  /** What is proved of it. */
+  readonly proof: ProofSubject;
 }
 
 /** Cut: how long, and which end goes through first. */
 export function layOut(terminated: Terminated): LaidOut {
   const { cable, ends } = terminated;
-  return { ...terminated, lengths: lengthsOf(cable.run, ends.A, ends.B), passage: passageOf(terminated) };
+  const lengths = lengthsOf(cable.run, ends.A, ends.B);
+  return {
+    ...terminated,
+    lengths,
+    passage: passageOf(terminated),
+    proof: proofSubjectOf(terminated, lengths),
+  };
 }
 
 /** Make: the steps, none while there is no length to cut. */
@@ -178,8 +177,11 @@ const endSubjectOf = (laid: LaidOut): EndSubject => ({
   cutMm: laid.lengths?.cutMm ?? null,
 });
 
-/** What is proved of a cable, as it is laid out. */
-export function proofSubjectOf({ cable, kind, choice, ends, joins, lengths, shop }: LaidOut): ProofSubject {
+/** What is proved of a cable. */
+function proofSubjectOf(
+  { cable, kind, choice, ends, joins, shop }: Terminated,
+  lengths: CableLengths | null,
+): ProofSubject {
   const { at: assessed } = choice.taken;
   return {
     cable,
@@ -213,6 +215,6 @@ export const STAGE_FINDINGS = {
     ...laid.joins.flatMap((join) => joinFindings(join, laid.lengths?.finishedMm ?? laid.cable.run.lengthMm)),
   ],
   cut: ({ cable, ends }: LaidOut): Finding[] => cutFindings(cable.run, ends.A, ends.B),
-  prove: (laid: LaidOut): Finding[] => proofFindings(proofSubjectOf(laid)),
-  fit: (laid: LaidOut): Finding[] => fitFindings(proofSubjectOf(laid), laid),
+  prove: ({ proof }: LaidOut): Finding[] => proofFindings(proof),
+  fit: (laid: LaidOut): Finding[] => fitFindings(laid.proof, laid),
 } as const;

@@ -7,17 +7,7 @@ import { stageReports } from './progress.ts';
 import { unaskedProof } from './proof/further.ts';
 import { verdictOf } from './proof/verdict.ts';
 import { withWaivers } from './proof/waivers.ts';
-import {
-  type Around,
-  ask,
-  layOut,
-  proofSubjectOf,
-  size,
-  STAGE_FINDINGS,
-  stepsOf,
-  terminate,
-} from './stages.ts';
-import { openCase } from './termination/dies/toolCase.ts';
+import { type Around, ask, layOut, size, STAGE_FINDINGS, stepsOf, terminate } from './stages.ts';
 
 /** Everything computed about a job, and what its cables come to. */
 export interface JobWork {
@@ -35,10 +25,9 @@ export interface JobWork {
  * @param today the day it is looked at, ISO 8601: what is temporary is due from its day on; nothing is due without it
  */
 export function workUp(job: Job, shop: Shop, today: string | null = null): JobWork {
-  const toolCase = openCase(shop);
   return summarise(
     job.id,
-    job.cables.map((cable) => workUpCable(cable, shop, { context: contextOf(cable, job), today, toolCase })),
+    job.cables.map((cable) => workUpCable(cable, shop, { context: contextOf(cable, job), today })),
   );
 }
 
@@ -76,7 +65,7 @@ export function workUpCable(given: Cable, shop: Shop, around: Around = {}): Cabl
     ...{ cableId: cable.id, kind, conductor, choice, ends, joins, stacks, passage, lengths },
     steps: stepsOf(laid),
     findings,
-    unasked: unaskedProof(proofSubjectOf(laid)),
+    unasked: unaskedProof(laid.proof),
     verdict: verdictOf(judged),
     endVerdicts: {
       A: verdictOf(judged.filter(({ end }) => end === 'A')),

@@ -20,27 +20,6 @@ export const putStored = (page: Page, store: string, key: string, value: unknown
     [store, key, value] as const,
   );
 
-/** All entries of one of the browser's stores. */
-export const allStored = (page: Page, store = 'library'): Promise<Record<string, unknown>> =>
-  page.evaluate(
-    (name) =>
-      new Promise<Record<string, unknown>>((resolve, reject) => {
-        const opening = indexedDB.open('gruff-anchor');
-        opening.onerror = () => reject(new Error('no store'));
-        opening.onsuccess = () => {
-          const own = opening.result.transaction(name).objectStore(name);
-          const [keys, values] = [own.getAllKeys(), own.getAll()];
-          values.onsuccess = () => {
-            opening.result.close();
-            resolve(
-              Object.fromEntries(keys.result.map((key, i) => [String(key), values.result[i] as unknown])),
-            );
-          };
-        };
-      }),
-    store,
-  );
-
 /** Everything in the browser's database: its version, and the entries of each store by their keys. */
 export interface Stores {
   readonly version: number;
@@ -107,3 +86,7 @@ export async function putAll(page: Page, stores: Stores): Promise<void> {
     stores,
   );
 }
+
+/** All entries of one of the browser's stores. */
+export const allStored = async (page: Page, store = 'library'): Promise<Record<string, unknown>> =>
+  Object.fromEntries((await takeAll(page)).entries[store] ?? []);

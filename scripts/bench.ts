@@ -55,19 +55,18 @@ larger.forEach((each, i) =>
 console.log(`  against the heat-balance roots alone: ${((larger[0] ?? 0) / rootsEach).toFixed(1)} ×`);
 
 const few = cables(100);
-const toolCase = openCase(shop);
-const whole = timed(() => few.forEach((cable) => workUpCable(cable, shop, { toolCase }))) / few.length;
+const whole = timed(() => few.forEach((cable) => workUpCable(cable, shop))) / few.length;
 console.log(
   `whole work-up of a cable, ends, steps and proof too: ${(whole / (larger[0] ?? 1)).toFixed(1)} × its sizing`,
 );
 
 /** What each stage costs by itself, as a share of them all. */
-const asked = few.map((cable) => ask(cable, shop, { toolCase }));
+const asked = few.map((cable) => ask(cable, shop, {}));
 const sized = asked.map(size);
 const ended = sized.map(terminate);
 const laid = ended.map(layOut);
 const stages: Readonly<Record<string, () => unknown>> = {
-  ask: () => few.map((cable) => ask(cable, shop, { toolCase })),
+  ask: () => few.map((cable) => ask(cable, shop, {})),
   size: () => asked.map(size),
   terminate: () => sized.map(terminate),
   'lay out': () => ended.map(layOut),

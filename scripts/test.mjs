@@ -53,7 +53,13 @@ function flakyOf({ suites = [], specs = [] }) {
 
 // The longest first, so that neither processor waits for the other at the end.
 const { build } = await checks([
-  ...['types:web', 'lint:rules', 'lint:layout', 'types:node', 'build', 'types:core', 'lint:walls'],
+  'types:web',
+  'lint:rules',
+  'lint:layout',
+  'types:node',
+  'build',
+  'types:core',
+  'lint:walls',
 ]);
 await suite(
   'unit tests',

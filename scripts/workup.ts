@@ -1,5 +1,6 @@
 // npm run --silent workup -- FILE: prints everything computed of a job file, as JSON.
 import { readFileSync } from 'node:fs';
+import { plainJson } from '../core/lib/plainJson.ts';
 import { readJobFile } from '../core/model/file.ts';
 import { workUp } from '../core/workup.ts';
 
@@ -21,7 +22,4 @@ if (!parsed.ok) {
   process.exit(1);
 }
 const today = new Date().toISOString().slice(0, 10);
-// An infinite packing (a die inside the lug's wall) is a word in JSON, never null.
-const plain = (_key: string, value: unknown) =>
-  typeof value === 'number' && !Number.isFinite(value) ? String(value) : value;
-console.log(JSON.stringify(workUp(parsed.value.job, parsed.value.shop, today), plain, 1));
+console.log(JSON.stringify(workUp(parsed.value.job, parsed.value.shop, today), plainJson, 1));

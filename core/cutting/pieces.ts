@@ -1,6 +1,8 @@
+import type { Both } from '../model/end.ts';
 import { word } from '../words/terms.ts';
 import { type ConductorSize, sizeLabel } from '../model/tables/size.ts';
 import type { Cable, Jacket } from '../model/cable.ts';
+import { isDone } from '../model/stepId.ts';
 import type { CableKind, Shop, Spool } from '../model/shop.ts';
 import type { SizeChoice } from '../sizing/choose.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
@@ -19,7 +21,7 @@ export interface ToCut {
 export interface Takes {
   readonly kind: CableKind;
   readonly choice: SizeChoice;
-  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly ends: Both<ResolvedEnd>;
   readonly joins: readonly ResolvedJoin[];
   readonly lengths: CableLengths | null;
 }
@@ -47,7 +49,7 @@ export const groupKey = (kindId: string, size: ConductorSize, colour: Jacket) =>
   `${kindId}|${size.system} ${size.name}|${colour}`;
 
 /** Whether a cable has been cut to length. */
-export const isCut = ({ done }: Cable) => done.some(({ step }) => step === 'cut');
+export const isCut = (cable: Cable) => isDone(cable, 'cut');
 
 /** Ids of the pieces of a cable: one, or as many as run side by side. */
 export const pieceIds = ({ key, work }: ToCut): string[] =>

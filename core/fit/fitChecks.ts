@@ -1,7 +1,7 @@
 import { STUDS } from '../model/tables/studs.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
 import type { Cable, Fitted } from '../model/cable.ts';
-import type { EndName } from '../model/end.ts';
+import type { EndName, Both } from '../model/end.ts';
 import type { SizeChoice } from '../sizing/choose.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import type { StudStack } from '../termination/studs/studStack.ts';
@@ -39,8 +39,8 @@ export interface FitPlan {
 /** What is worked out of a cable, as far as fitting looks at it. */
 export interface ToFit {
   readonly choice: SizeChoice;
-  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
-  readonly stacks: { readonly A: StudStack | null; readonly B: StudStack | null };
+  readonly ends: Both<ResolvedEnd>;
+  readonly stacks: Both<StudStack | null>;
   readonly lengths: CableLengths | null;
 }
 

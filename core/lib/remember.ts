@@ -2,13 +2,10 @@
 export type Remembered<T> = (things: readonly object[], asked: string, work: () => T) => T;
 
 interface Branch<T> {
-  /** Answers by what was asked; made once there is one. */
-  answers: Map<string, T> | undefined;
-  /** The answer to a thing that is asked in one way only. */
-  answer: T | undefined;
-  further: WeakMap<object, Branch<T>> | undefined;
+  readonly answers: Map<string, T>;
+  readonly further: WeakMap<object, Branch<T>>;
 }
-const branch = <T>(): Branch<T> => ({ answers: undefined, answer: undefined, further: undefined });
+const branch = <T>(): Branch<T> => ({ answers: new Map(), further: new WeakMap() });
 
 /**
  * A memory for what is worked out of things that are never changed in place: asked again of the very same things in
@@ -18,21 +15,18 @@ const branch = <T>(): Branch<T> => ({ answers: undefined, answer: undefined, fur
  */
 export function remember<T extends object>(): Remembered<T> {
   const root = branch<T>();
-  // It stands in the hottest loops: nothing is made here that need not be.
   return (things, asked, work) => {
-    let place = root;
-    for (const thing of things) {
-      place.further ??= new WeakMap();
-      let next = place.further.get(thing);
-      if (!next) place.further.set(thing, (next = branch()));
-      place = next;
-    }
-    if (asked === '') return (place.answer ??= work());
-    place.answers ??= new Map();
-    const known = place.answers.get(asked);
+    const { answers } = things.reduce<Branch<T>>((place, thing) => {
+      const known = place.further.get(thing);
+      if (known) return known;
+      const next = branch<T>();
+      place.further.set(thing, next);
+      return next;
+    }, root);
+    const known = answers.get(asked);
     if (known !== undefined) return known;
     const answer = work();
-    place.answers.set(asked, answer);
+    answers.set(asked, answer);
     return answer;
   };
 }

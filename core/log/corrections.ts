@@ -1,3 +1,4 @@
+import type { Signed } from '../model/people.ts';
 import type { Cable, Correction, Jacket } from '../model/cable.ts';
 import type { EndName } from '../model/end.ts';
 import type { Reading } from '../model/reading.ts';
@@ -46,10 +47,7 @@ export const FACTS = {
 export type Fact = keyof typeof FACTS;
 
 /** Who puts something right, when and why. */
-export interface Said {
-  readonly id: string;
-  readonly at: string;
-  readonly by: string;
+export interface Said extends Signed {
   readonly why: string;
 }
 

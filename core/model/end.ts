@@ -8,6 +8,11 @@ import { day, id, mm, text } from './text.ts';
 
 export const END_NAMES = ['A', 'B'] as const;
 export type EndName = (typeof END_NAMES)[number];
+/** One of a thing for each end. */
+export interface Both<T> {
+  readonly A: T;
+  readonly B: T;
+}
 export const otherEnd = (name: EndName): EndName => (name === 'A' ? 'B' : 'A');
 
 export const endSchema = z.strictObject({

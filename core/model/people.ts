@@ -1,5 +1,13 @@
 import type { Job } from './job.ts';
 
+/** Who does something, when, and the id under which it is kept. */
+export interface Signed {
+  readonly id: string;
+  /** ISO 8601. */
+  readonly at: string;
+  readonly by: string;
+}
+
 /**
  * Everybody who did or measured something on a job, the last one first.
  *

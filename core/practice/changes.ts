@@ -11,7 +11,6 @@ import type { Shop } from '../model/shop.ts';
 import { contextOf } from '../jobContext.ts';
 import type { FollowDuty } from '../sizing/assess.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { openCase } from '../termination/dies/toolCase.ts';
 import { dieName } from '../traveller/step.ts';
 import { kindOf } from '../model/stepId.ts';
 import { workUpCable } from '../workup.ts';
@@ -65,11 +64,9 @@ export function underPractice(
   followDuty?: FollowDuty,
 ): UnderPractice {
   const changedShop = { ...shop, practice };
-  const toolCase = openCase(changedShop);
   const works = job.cables.map((cable) =>
     workUpCable(cable, changedShop, {
       context: contextOf(cable, job),
-      toolCase,
       ...(followDuty && { followDuty }),
     }),
   );

@@ -8,7 +8,6 @@ import { type Method, METHODS } from '../model/housePractice.ts';
 import { endFindings } from '../termination/findings/endsFindings.ts';
 import { SOLDERED_END_C, usesSolder } from '../model/method.ts';
 import { resolveEnd } from '../termination/resolveEnd.ts';
-import type { ToolCase } from '../termination/dies/toolCase.ts';
 import { say } from '../words/say.ts';
 
 /** What one school of holding a lug would mean for one end of one cable. */
@@ -37,19 +36,13 @@ const isAboutMethod = isAbout(
 );
 
 /** Every school tried on this end, so that they can be seen side by side. */
-export function methodSchools(
-  name: EndName,
-  cable: Cable,
-  work: CableWork,
-  shop: Shop,
-  toolCase: ToolCase,
-): MethodSchool[] {
+export function methodSchools(name: EndName, cable: Cable, work: CableWork, shop: Shop): MethodSchool[] {
   return METHODS.map((method) => {
     const tried: Cable = {
       ...cable,
       ends: { ...cable.ends, [name]: { ...cable.ends[name], method } },
     };
-    const end = resolveEnd(name, tried, work.conductor, shop, toolCase);
+    const end = resolveEnd(name, tried, work.conductor, shop);
     const findings = endFindings(name, {
       cable: tried,
       conductor: work.conductor,

@@ -1,3 +1,4 @@
+import type { Both } from '../model/end.ts';
 import type { ConductorSize } from '../model/tables/size.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
 import type { Cable } from '../model/cable.ts';
@@ -12,7 +13,7 @@ export interface ProofSubject {
   readonly size: ConductorSize;
   readonly copperMm2: number;
   readonly tinned: boolean;
-  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly ends: Both<ResolvedEnd>;
   readonly joins: readonly ResolvedJoin[];
   readonly lengths: CableLengths | null;
   readonly practice: HousePractice;

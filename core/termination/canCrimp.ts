@@ -4,11 +4,9 @@ import { END_NAMES } from '../model/end.ts';
 import type { CableKind, Shop } from '../model/shop.ts';
 import { usesDie } from '../model/method.ts';
 import { resolveEnd } from './resolveEnd.ts';
-import { openCase } from './dies/toolCase.ts';
 
 /** Whether the shop can put both ends on a size: a lug that suits cable and stud, and a die that suits the lug. */
 export function canCrimp(size: ConductorSize, kind: CableKind, cable: Cable, shop: Shop): boolean {
-  const toolCase = openCase(shop);
   const outerMm = kind.sizes.find((own) => areaMm2(own.size) === areaMm2(size))?.outerMm ?? 0;
   const conductor = { copperMm2: areaMm2(size), outerMm, tinned: kind.tinned, strands: kind.strands };
   // The lug and die said are for the size said: another size is offered its own.
@@ -19,7 +17,7 @@ export function canCrimp(size: ConductorSize, kind: CableKind, cable: Cable, sho
     }),
   ) as unknown as Cable['ends'];
   return END_NAMES.every((name) => {
-    const { lug, method, die } = resolveEnd(name, { ...cable, ends }, conductor, shop, toolCase);
+    const { lug, method, die } = resolveEnd(name, { ...cable, ends }, conductor, shop);
     return lug !== null && (!usesDie(method) || die !== null);
   });
 }

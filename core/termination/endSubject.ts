@@ -1,3 +1,4 @@
+import type { Both } from '../model/end.ts';
 import type { Cable } from '../model/cable.ts';
 import type { CableKind, Shop } from '../model/shop.ts';
 import type { Assessment } from '../sizing/assess.ts';
@@ -11,13 +12,13 @@ export interface EndSubject {
   readonly kind: CableKind;
   readonly at: Assessment;
   readonly shop: Shop;
-  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly ends: Both<ResolvedEnd>;
   /** Length to cut, mm; null while an end has no lug. */
   readonly cutMm: number | null;
   /** Everything on its stud; null where it ends on a tapered post. */
-  readonly stacks: { readonly A: StudStack | null; readonly B: StudStack | null };
+  readonly stacks: Both<StudStack | null>;
   /** How many cables of the job share its post. */
-  readonly onPost: { readonly A: number; readonly B: number };
+  readonly onPost: Both<number>;
   /** The day it is looked at, ISO 8601; null where nobody says: then nothing is due. */
   readonly today: string | null;
 }

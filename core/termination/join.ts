@@ -6,7 +6,7 @@ import { boreFill, fillVerdict } from './lugs/lugOnCable.ts';
 import type { EndConductor } from './resolveEnd.ts';
 import type { SleeveTask } from './sleeves/sleeve.ts';
 import { bestSleeve, sleeveOffers } from './sleeves/sleeveOffers.ts';
-import { openCase, type ToolCase } from './dies/toolCase.ts';
+import { openCase } from './dies/toolCase.ts';
 import { say } from '../words/say.ts';
 
 /** A join with everything decided or proposed: a connector, one die for its two crimps, a sleeve over all. */
@@ -37,12 +37,8 @@ export function connectorsFor(lugs: readonly Lug[], copperMm2: number): Lug[] {
 }
 
 /** Decides a join: what is said, else the best the shop has. A branch lies in one barrel with the cable. */
-export function resolveJoin(
-  spec: Join,
-  conductor: EndConductor,
-  shop: Shop,
-  toolCase: ToolCase = openCase(shop),
-): ResolvedJoin {
+export function resolveJoin(spec: Join, conductor: EndConductor, shop: Shop): ResolvedJoin {
+  const toolCase = openCase(shop);
   const copperMm2 = conductor.copperMm2 + (spec.kind === 'branch' ? (spec.branchMm2 ?? 0) : 0);
   const connector =
     shop.lugs.find(({ id }) => id === spec.connectorId) ?? connectorsFor(shop.lugs, copperMm2)[0] ?? null;

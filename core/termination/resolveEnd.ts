@@ -104,9 +104,9 @@ export function resolveEnd(
   cable: Pick<Cable, 'ends' | 'polarity' | 'jacket'>,
   conductor: EndConductor,
   shop: Shop,
-  toolCase: ToolCase = openCase(shop),
 ): ResolvedEnd {
   const { practice } = shop;
+  const toolCase = openCase(shop);
   const spec = cable.ends[name];
   const counted = spec.strands?.counted ?? strandCount(conductor.strands, conductor.copperMm2);
   const strands = strandsLeft(counted, Math.min(spec.strands?.cut ?? 0, counted), practice);

@@ -8,7 +8,6 @@ import { acrossFlatsWindow, MOST_EARS_MM, SPRING_BACK } from '../termination/die
 import { between, pick, type Random, seeded, shuffled } from '../lib/random.ts';
 import { MOST_CLEARANCE_MM } from '../termination/lugs/lugOnStud.ts';
 import { resolveEnd } from '../termination/resolveEnd.ts';
-import { openCase } from '../termination/dies/toolCase.ts';
 import { FAULT_NAMES, type FaultName, goesWith } from './faults.ts';
 
 export const LEVELS = [1, 2, 3] as const;
@@ -98,7 +97,6 @@ export function exercise(seed: number, level: Level, number: number): Exercise {
 /** An end that the shop can make as it should be: lug, die and sleeve as the rules propose them. */
 function askedEnd(random: Random, number: number): AskedEnd {
   const shop = genericShop();
-  const toolCase = openCase(shop);
   const metric = shop.cableKinds.filter(({ sizes }) => sizes.some(({ size }) => size.system === 'metric'));
   for (const name of shuffled(random, SIZES)) {
     const kind = pick(random, metric);
@@ -112,7 +110,7 @@ function askedEnd(random: Random, number: number): AskedEnd {
     for (const stud of shuffled(random, STUD_NAMES)) {
       const bare = newCable(tag, tag, shop);
       const ends = { A: { at: '', stud }, B: { at: '', stud } };
-      const end = resolveEnd('A', { ...bare, polarity, ends }, conductor, shop, toolCase);
+      const end = resolveEnd('A', { ...bare, polarity, ends }, conductor, shop);
       const { lug, die, sleeve, crimps } = end;
       if (!lug || !die || !sleeve || die.leaves !== 'hexagon' || crimps.length < 2) continue;
       return {

@@ -1,3 +1,4 @@
+import type { Both } from '../model/end.ts';
 import type { Reading } from '../model/reading.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
 import { usesDie } from '../model/method.ts';
@@ -8,10 +9,7 @@ import { kindOf } from '../model/stepId.ts';
 import { say } from '../words/say.ts';
 
 /** What each step asks to be typed: what is measured while it can still be put right. */
-export function withAsks(
-  steps: readonly Step[],
-  ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd },
-): Step[] {
+export function withAsks(steps: readonly Step[], ends: Both<ResolvedEnd>): Step[] {
   return steps.map((step) => {
     const ask = step.end && askOf(kindOf(step.id), ends[step.end]);
     return ask ? { ...step, ask } : step;

@@ -1,4 +1,5 @@
 import type { Cable } from '../model/cable.ts';
+import type { Signed } from '../model/people.ts';
 import type { Trial } from '../model/shop.ts';
 import { isDone } from '../model/stepId.ts';
 import type { SizeChoice } from '../sizing/choose.ts';
@@ -7,14 +8,6 @@ import type { Making } from './making.ts';
 import { restingOn } from './order.ts';
 import { practiceEnds } from './practise.ts';
 import type { Step } from './step.ts';
-
-/** Who does something, when, and the id under which it is kept. */
-export interface Signed {
-  readonly id: string;
-  /** ISO 8601. */
-  readonly at: string;
-  readonly by: string;
-}
 
 /** What is measured on a practice piece; null where it is not measured yet. */
 export interface TrialFigures {

@@ -1,7 +1,7 @@
 import { SOLDER } from '../model/tables/solder.ts';
 import type { Making } from './making.ts';
 import type { Cable } from '../model/cable.ts';
-import { END_NAMES, type EndName, otherEnd } from '../model/end.ts';
+import { END_NAMES, type EndName, otherEnd, type Both } from '../model/end.ts';
 import { coolSeconds } from '../termination/methods/cooling.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
@@ -17,7 +17,7 @@ import { say } from '../words/say.ts';
 /** Kinds of step that bring heat. */
 const HEATS = ['solder', 'slug', 'shrink', 'join-shrink'];
 
-type Ends = { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+type Ends = Both<ResolvedEnd>;
 
 /**
  * Puts before each step what must be true first. What the work itself asks, and what is refused as things are, cannot

@@ -1,3 +1,4 @@
+import type { Both } from '../model/end.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
 import type { ToCut } from '../cutting/pieces.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
@@ -7,7 +8,7 @@ import type { Step } from './step.ts';
 /** What is worked out of a cable, as far as it is looked at while it is made. */
 export interface Making {
   readonly conductor: EndConductor;
-  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly ends: Both<ResolvedEnd>;
   readonly joins: readonly ResolvedJoin[];
   readonly lengths: CableLengths | null;
   readonly steps: readonly Step[];

@@ -2,6 +2,7 @@ import { digits } from '../model/units/figure.ts';
 import type { Making } from './making.ts';
 import type { Cable, Mishap } from '../model/cable.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
+import type { Signed } from '../model/people.ts';
 import type { Shop } from '../model/shop.ts';
 import { layersStep, newSleeveWays, notFromOtherEnd, type SleeveWay } from './newSleeve.ts';
 import { restingOn } from './order.ts';
@@ -252,13 +253,6 @@ function withWholeStrands({ ends }: Cable, names: readonly EndName[]): Cable['en
   return { A: whole('A'), B: whole('B') };
 }
 
-/** Who says so, and when. */
-export interface Said {
-  readonly id: string;
-  readonly at: string;
-  readonly by: string;
-}
-
 /** The loop that was asked for: what was cut back of this piece had been taken from it. */
 const loopAsked = ({ run, mishaps }: Cable) =>
   mishaps
@@ -276,7 +270,7 @@ function endsAfter(cable: Cable, { way, over }: WayOut, remade: readonly EndName
  * The cable once a way out is taken: its steps stand open again, what was measured there no longer counts, and what
  * happened stays in its record. A new piece has the loop again that was asked for.
  */
-export function afterMishap(cable: Cable, what: string, step: Step, out: WayOut, said: Said): Cable {
+export function afterMishap(cable: Cable, what: string, step: Step, out: WayOut, said: Signed): Cable {
   const reopened = new Set(out.reopens);
   const isHeldAnew = out.reopens.some((id) => HOLDS.includes(kindOf(id)));
   const isNew = out.way === 'scrap';

@@ -1,6 +1,6 @@
 import { digits } from '../model/units/figure.ts';
 import type { Cable } from '../model/cable.ts';
-import { otherEnd } from '../model/end.ts';
+import { otherEnd, type Both } from '../model/end.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import { type Passage, joinMm, passesUnshrunk } from '../termination/throughHole.ts';
@@ -23,7 +23,7 @@ export { dieName, type Feature, type Step } from './step.ts';
 export interface TravellerInput {
   readonly cable: Cable;
   readonly conductorLabel: string;
-  readonly ends: { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+  readonly ends: Both<ResolvedEnd>;
   readonly joins: readonly ResolvedJoin[];
   readonly lengths: CableLengths;
   /** How it gets through the smallest hole of its route; null where there is none. */

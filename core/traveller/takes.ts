@@ -1,3 +1,4 @@
+import type { Both } from '../model/end.ts';
 import { SOLDER } from '../model/tables/solder.ts';
 import { type Finding, stated } from '../finding/finding.ts';
 import type { HousePractice } from '../model/housePractice.ts';
@@ -11,7 +12,7 @@ import { kindOf } from '../model/stepId.ts';
 import { say } from '../words/say.ts';
 import { word } from '../words/terms.ts';
 
-type Ends = { readonly A: ResolvedEnd; readonly B: ResolvedEnd };
+type Ends = Both<ResolvedEnd>;
 
 /** Puts to each step that takes its time how long it takes: shrinking, soldering, cooling. */
 export function withTakes(steps: readonly Step[], ends: Ends, practice: HousePractice): Step[] {

@@ -20,7 +20,7 @@ import {
 } from '../../core/log/trends.ts';
 import { figure } from '../../core/model/units/figure.ts';
 import { CHART_FONT, useChartColours } from '../bench/gauge/chartColours.ts';
-import { lettered, levelBand, levelLine } from '../ui/chartMarks.ts';
+import { lettered, band, levelLine } from '../ui/chartMarks.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Crimps of one die in the order they were made, with the limits within which it usually works. */
@@ -127,10 +127,9 @@ const lines: Plugin<'line'> = {
     ];
     const field = { ctx, chartArea };
     if (control)
-      levelBand(
+      band(
         field,
-        y.getPixelForValue(control.upper),
-        y.getPixelForValue(control.lower),
+        { top: y.getPixelForValue(control.upper), bottom: y.getPixelForValue(control.lower) },
         colours.value.buff,
       );
     let lastLabel = Number.NEGATIVE_INFINITY;

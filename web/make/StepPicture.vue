@@ -6,7 +6,7 @@ import { bundleDiameterMm } from '../../core/conductor/geometry.ts';
 import type { Cable } from '../../core/model/cable.ts';
 import type { EndName } from '../../core/model/end.ts';
 import { type Step } from '../../core/traveller/step.ts';
-import { actOf, kindOf } from '../../core/model/stepId.ts';
+import { actOf, kindOf, isDone as isTicked } from '../../core/model/stepId.ts';
 import EndPicture from '../bench/workpiece/EndPicture.vue';
 import { palmTipMm } from '../bench/workpiece/lugShape.ts';
 import { type EndProgress, endSheet, SHEET, studOffset, tagWidth } from '../bench/workpiece/sheet.ts';
@@ -27,7 +27,7 @@ const name = computed<EndName>(() => step.end ?? 'A');
 const end = computed(() => work.ends[name.value]);
 const outerMm = computed(() => work.choice.taken.at.outerMm);
 const bundleMm = computed(() => bundleDiameterMm(work.choice.taken.at.copperMm2));
-const isDone = (id: string) => cable.done.some((own) => own.step === id);
+const isDone = (id: string) => isTicked(cable, id);
 /** Crimps show as pressed once all of them are. */
 const progress = computed<EndProgress>(() => {
   const crimps = work.steps.filter(({ id, end: of }) => of === name.value && kindOf(id) === 'crimp');

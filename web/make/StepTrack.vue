@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isDone as isTicked } from '../../core/model/stepId.ts';
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import type { Cable } from '../../core/model/cable.ts';
 import type { Step } from '../../core/traveller/steps.ts';
@@ -13,7 +14,7 @@ const { steps, currentId, cable } = defineProps<{
 defineEmits<{ go: [stepId: string] }>();
 
 const host = useTemplateRef<HTMLElement>('host');
-const isDone = (id: string) => cable.done.some((own) => own.step === id);
+const isDone = (id: string) => isTicked(cable, id);
 /** One gate is named where there are several: the one that is this step's own. */
 const named = computed(() =>
   steps.map(({ gates }) => {

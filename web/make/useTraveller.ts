@@ -117,9 +117,10 @@ export function useTraveller(
 
   /** Puts a practice piece of an end before everything else, and goes to it. */
   function practise(end: EndName): void {
-    edit(say`practice piece`, (draft) => {
-      draft.done.push({ step: practiceBegins(end), at: new Date().toISOString(), by: prefs.person.trim() });
-    });
+    edit(
+      say`practice piece`,
+      (draft) => void Object.assign(draft, withTick(draft as Cable, { id: practiceBegins(end) }, said())),
+    );
     currentId.value = steps.value.find((step) => isPractising(step) && !isDone(step))?.id;
   }
 
@@ -179,8 +180,7 @@ export function useTraveller(
     const step = current.value;
     if (!step) return;
     edit(faultSays(what), (draft) => {
-      const signed = said();
-      const measured = withTyped(draft as Cable, step, typed.value, signed);
+      const measured = withTyped(draft as Cable, step, typed.value, said());
       Object.assign(draft, afterMishap(measured, what, step, out, said()));
     });
     currentId.value = firstOpen(steps.value, cable.value)?.id;

@@ -40,20 +40,16 @@ export const uprightLine = ({ ctx, chartArea }: Field, x: number, stroke: Stroke
     ctx.lineTo(x, chartArea.bottom);
   });
 
-/** A band across the field between two heights, px. */
-export function levelBand({ ctx, chartArea }: Field, top: number, bottom: number, colour: string): void {
+/** A band of the field, px; to its edges where nothing is said. */
+export function band(
+  { ctx, chartArea }: Field,
+  edges: Partial<Pick<ChartArea, 'left' | 'top' | 'bottom'>>,
+  colour: string,
+): void {
+  const { left, top, bottom, right } = { ...chartArea, ...edges };
   ctx.save();
   ctx.fillStyle = colour;
-  ctx.fillRect(chartArea.left, top, chartArea.right - chartArea.left, bottom - top);
-  ctx.restore();
-}
-
-/** A band from an upright line, px, to the right edge of the field. */
-export function bandFrom({ ctx, chartArea }: Field, left: number, colour: string): void {
-  const from = Math.max(chartArea.left, left);
-  ctx.save();
-  ctx.fillStyle = colour;
-  ctx.fillRect(from, chartArea.top, chartArea.right - from, chartArea.height);
+  ctx.fillRect(left, top, right - left, bottom - top);
   ctx.restore();
 }
 

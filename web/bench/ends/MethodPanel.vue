@@ -8,7 +8,6 @@ import { methodSchools } from '../../../core/practice/methodSchools.ts';
 import { digits } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
-import { openCase } from '../../../core/termination/dies/toolCase.ts';
 import CheckField from '../../ui/CheckField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import StateMark from '../../ui/StateMark.vue';
@@ -29,7 +28,7 @@ const bench = useBench();
 const set = useEndEdit(() => ({ jobId, cable, name }));
 const end = computed(() => cable.ends[name]);
 const resolved = computed(() => work.ends[name]);
-const schools = computed(() => methodSchools(name, cable, work, bench.shop, openCase(bench.shop)));
+const schools = computed(() => methodSchools(name, cable, work, bench.shop));
 /** A casting or a screw clamp leaves no choice. */
 const isForced = computed(() => resolved.value.lug !== null && resolved.value.lug.form !== 'tube');
 

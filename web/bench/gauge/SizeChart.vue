@@ -18,7 +18,7 @@ import { governingDrop, hottestC } from '../../../core/sizing/governing.ts';
 import type { Candidate } from '../../../core/sizing/choose.ts';
 import { digits, figure } from '../../../core/model/units/figure.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
-import { bandFrom, lettered, levelLine, uprightLine } from '../../ui/chartMarks.ts';
+import { band, lettered, levelLine, uprightLine } from '../../ui/chartMarks.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** Drop and temperature against size, each with its limit, the allowed sizes, and the chosen one. */
@@ -100,7 +100,8 @@ function marks(id: Curve['id']): Plugin<'line'> {
       const field = { ctx, chartArea };
       const first = allowed.value.indexOf(true);
       const halfStep = (x.getPixelForValue(1) - x.getPixelForValue(0)) / 2;
-      if (first >= 0) bandFrom(field, x.getPixelForValue(first) - halfStep, colours.value.buff);
+      const left = Math.max(chartArea.left, x.getPixelForValue(first) - halfStep);
+      if (first >= 0) band(field, { left }, colours.value.buff);
       uprightLine(field, x.getPixelForValue(index.value), { colour: colours.value.teal, width: 2 });
       levelLine(field, y.getPixelForValue(curve.limit), { colour: colours.value.ink, width: 1.6 });
     },
