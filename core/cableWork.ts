@@ -1,3 +1,4 @@
+import type { Message } from './words/message.ts';
 import type { Both } from './model/end.ts';
 import type { CableLengths } from './cutting/cutLength.ts';
 import type { Finding, State } from './finding/finding.ts';
@@ -19,7 +20,7 @@ export interface StageReport {
   readonly binds: boolean;
   /** Whether the stage has nothing left to decide or do. */
   readonly done: boolean;
-  readonly summary: string;
+  readonly summary: Message;
 }
 
 /** Everything computed about one cable. Plain data: it crosses a worker and goes into a file unchanged. */

@@ -1,4 +1,5 @@
 import { plainJson } from './lib/plainJson.ts';
+import { told } from './words/message.ts';
 import { sizeLabel } from './model/tables/size.ts';
 import { kitOf } from './cutting/kit.ts';
 import { cutGroups, type ToCut } from './cutting/pieces.ts';
@@ -49,7 +50,10 @@ export function goldenOf(contents: string, wordy: boolean): unknown {
     bestFitDecreasing(group.pieces, group.stock, shop.practice.cutting),
   );
   const hunted = (hunts ?? []).map((hunt) => ({ found: huntFound(hunt), findings: huntFindings(hunt) }));
-  if (wordy) return JSON.parse(JSON.stringify({ work, kit, plans, hunted }, plainJson));
+  if (wordy)
+    return JSON.parse(
+      JSON.stringify({ work, kit, plans, hunted }, (key, value) => plainJson(key, told(key, value))),
+    );
   return JSON.parse(
     JSON.stringify(
       {

@@ -7,7 +7,7 @@ import type { Lug, Shop } from './model/shop.ts';
 import { heaviestStepA, nominalAmps } from './sizing/loadIn.ts';
 import { byAmps, type StackMember, type StudStack } from './termination/studs/studStack.ts';
 import { endMeets } from './model/posts.ts';
-import { say } from './words/say.ts';
+import { msg } from './words/message.ts';
 
 /** What a cable needs to know of its job: the other cables of its circuit, those on its studs, and those studs. */
 export interface JobContext {
@@ -80,7 +80,7 @@ export function stackOf(
     isThis: true,
   };
   if (!shared) {
-    const at = cable.ends[name].at || say`its stud`;
+    const at = cable.ends[name].at || msg`its stud`;
     return {
       stud: meets.stud,
       name: at,

@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from './words/message.ts';
+import { inWords } from './words/inWordsFixture.ts';
 import { genericShop } from './model/catalogue/genericShop.ts';
 import type { Cable } from './model/cable.ts';
 import { newCable } from './model/newCable.ts';
@@ -23,14 +25,14 @@ describe('how far a cable is', () => {
     const stages = reports(fresh);
     expect(Object.values(stages).filter(({ done }) => done)).toEqual([]);
     expect(stages.run.state).toBe('unproved');
-    expect(stages.run.summary.replaceAll('\u2009', ' ')).toBe('0 A, 1.00 m');
-    expect(stages.gauge.summary).toMatch(/proposed$/);
-    expect(stages.prove.summary).toBe('nothing measured');
+    expect(tell(stages.run.summary).replaceAll('\u2009', ' ')).toBe('0 A, 1.00 m');
+    expect(tell(stages.gauge.summary)).toMatch(/proposed$/);
+    expect(tell(stages.prove.summary)).toBe('nothing measured');
   });
   test('a load is a run; a size said is a gauge', () => {
     expect(reports(loaded).run.done).toBe(true);
     const said = { ...loaded, gauge: { ...loaded.gauge, size: { system: 'metric', name: '50' } as const } };
-    expect(reports(said).gauge).toMatchObject({ done: true, summary: '50 mm², tinned' });
+    expect(inWords(reports(said).gauge)).toMatchObject({ done: true, summary: '50 mm², tinned' });
   });
   test('a size said that fails is not done', () => {
     const thin = { ...loaded, gauge: { ...loaded.gauge, size: { system: 'metric', name: '10' } as const } };
@@ -44,7 +46,7 @@ describe('how far a cable is', () => {
       dieId: ends[name].die?.die.id,
       sleeveId: ends[name].sleeve?.sleeve.id,
     });
-    expect(reports(loaded).ends).toMatchObject({ done: false, summary: 'proposed' });
+    expect(inWords(reports(loaded).ends)).toMatchObject({ done: false, summary: 'proposed' });
     expect(reports({ ...loaded, ends: { A: say('A'), B: say('B') } }).ends.done).toBe(true);
   });
   test('cut and make go by the steps ticked', () => {
@@ -54,7 +56,7 @@ describe('how far a cable is', () => {
       done: ids.map((step) => ({ step, at: '2026-11-20T10:00:00.000Z', by: '' })),
     });
     expect(reports(tick(['lay-out', 'cut'])).cut.done).toBe(true);
-    expect(reports(tick(['lay-out', 'cut'])).make).toMatchObject({
+    expect(inWords(reports(tick(['lay-out', 'cut'])).make)).toMatchObject({
       done: false,
       summary: `2 of ${steps.length} steps`,
     });
@@ -62,8 +64,8 @@ describe('how far a cable is', () => {
   });
   test('without a lug nothing is cut and nothing is made', () => {
     const bare = workUpCable(loaded, { ...shop, lugs: [] });
-    expect(bare.stages.cut.summary).toBe('needs both lugs');
-    expect(bare.stages.make).toMatchObject({ done: false, summary: 'needs both ends' });
+    expect(tell(bare.stages.cut.summary)).toBe('needs both lugs');
+    expect(inWords(bare.stages.make)).toMatchObject({ done: false, summary: 'needs both ends' });
     expect(bare.lengths).toBeNull();
   });
   test('a cable too short for its own sleeves says so', () => {
@@ -154,7 +156,7 @@ describe('circuits', () => {
       workUpCable(own, shop, among(mates)).choice.candidates[5]?.at.dropPercent ?? 0;
     expect(drop([mate])).toBeGreaterThan(drop([]) * 4);
     const labels = workUpCable(own, shop, among([mate])).choice.taken.at.spenders.map(({ label }) => label);
-    expect(labels).toEqual(['this cable', 'joints', 'b', 'isolator']);
+    expect(labels.map(tell)).toEqual(['this cable', 'joints', 'b', 'isolator']);
   });
 });
 
@@ -164,7 +166,7 @@ describe('a sealed record', () => {
     const record = sealRecord(loaded, work, 'R. Alder', '2026-11-20T12:00:00.000Z');
     expect(record.lines).toHaveLength(work.findings.length);
     expect(record).toMatchObject({ verdict: 'unproved', simulated: false, finishedMm: 2000 });
-    expect(record.conductor).toMatch(/mm² tinned marine, red, positive$/);
+    expect(tell(record.conductor)).toMatch(/mm² tinned marine, red, positive$/);
     expect(record.lines.every(({ value, because }) => value !== '' && because !== '')).toBe(true);
   });
   test('says limits and values in words', () => {
@@ -172,9 +174,9 @@ describe('a sealed record', () => {
     const flats = work.findings.find(({ id }) => id === 'across-flats.A');
     const strip = work.findings.find(({ id }) => id === 'strip.A');
     if (!drop || !flats || !strip) throw new Error('a finding is missing');
-    expect(limitWords(drop).replaceAll('\u2009', ' ')).toBe('at most 3.00 %');
-    expect(limitWords(flats)).toMatch(/^[\d.]+ to [\d.]+\u2009mm$/);
-    expect(limitWords(strip)).toBe('');
-    expect(valueWords(flats)).toBe('not known');
+    expect(tell(limitWords(drop)).replaceAll('\u2009', ' ')).toBe('at most 3.00 %');
+    expect(tell(limitWords(flats))).toMatch(/^[\d.]+ to [\d.]+\u2009mm$/);
+    expect(tell(limitWords(strip))).toBe('');
+    expect(tell(valueWords(flats))).toBe('not known');
   });
 });

@@ -1,12 +1,11 @@
 import { sizeLabel } from './model/tables/size.ts';
 import { type Finding, worst } from './finding/finding.ts';
-import { isAbout } from './finding/topics.ts';
+import { isAbout, type Topic } from './finding/topics.ts';
 import { type Cable, type Stage, STAGES } from './model/cable.ts';
 import { heaviestStepA } from './sizing/loadIn.ts';
-import { figure } from './model/units/figure.ts';
+import { amount, msg, verbatim, listed, head, type Message } from './words/message.ts';
 import { meetsWord } from './model/posts.ts';
 import type { CableWork, StageReport } from './cableWork.ts';
-import { say } from './words/say.ts';
 
 type Work = Omit<CableWork, 'stages'>;
 
@@ -25,35 +24,41 @@ type Progress = (
   cable: Cable,
   work: Work,
   own: readonly Finding[],
-) => { readonly done: boolean; readonly summary: string };
+) => { readonly done: boolean; readonly summary: Message };
 
 const failing = (findings: readonly Finding[]) => findings.filter(({ state }) => state === 'fails');
-const short = ({ title }: Finding) => (title.split(',')[0] ?? title).toLowerCase().replace('by ', '');
+/** What a table or a balance is called where its finding binds or fails. */
+const SCHOOLS: Partial<Readonly<Record<Topic, Message>>> = {
+  'amps-inch': msg`inch table`,
+  'amps-metric': msg`metric table`,
+  'amps-heat': msg`heat balance`,
+};
+const short = ({ topic, title }: Finding): Message => SCHOOLS[topic] ?? head(title);
 
 const PROGRESS: Readonly<Record<Stage, Progress>> = {
   run({ run }, { choice }) {
     const amps = choice.taken.at.currentA;
     const load =
       amps === null
-        ? say`cannot deliver`
+        ? msg`cannot deliver`
         : amps === 0 && run.duty
-          ? say`${figure(heaviestStepA(run.duty), 'A', 0)} surge`
-          : figure(amps, 'A', 0);
+          ? msg`${amount(heaviestStepA(run.duty), 'A', 0)} surge`
+          : amount(amps, 'A', 0);
     return {
       done: amps !== null && (amps > 0 || run.duty !== undefined),
-      summary: `${load}, ${figure(run.lengthMm / 1000, '', 2)} m`,
+      summary: verbatim`${load}, ${amount(run.lengthMm / 1000, '', 2)} m`,
     };
   },
 
   gauge({ gauge }, { choice, kind }, gaugeFindings) {
     const label = sizeLabel(choice.taken.at.size);
     const [failed] = failing(gaugeFindings);
-    if (failed) return { done: false, summary: say`${short(failed)} fails` };
+    if (failed) return { done: false, summary: msg`${short(failed)} fails` };
     const binding = gaugeFindings.find(({ binds }) => binds);
-    const detail = binding ? say`${short(binding)} binds` : kind.tinned ? say`tinned` : say`plain`;
+    const detail = binding ? msg`${short(binding)} binds` : kind.tinned ? msg`tinned` : msg`plain`;
     return {
       done: gauge.size !== undefined,
-      summary: choice.isProposed ? say`${label} proposed` : `${label}, ${detail}`,
+      summary: choice.isProposed ? msg`${label} proposed` : verbatim`${label}, ${detail}`,
     };
   },
 
@@ -61,17 +66,22 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const both = [ends.A, ends.B];
     const isSaid = both.every(({ proposed }) => !proposed.lug && !proposed.die && !proposed.sleeve);
     const fails = failing(own).length;
-    if (fails > 0) return { done: false, summary: fails === 1 ? say`1 fails` : say`${fails} fail` };
+    if (fails > 0) return { done: false, summary: fails === 1 ? msg`1 fails` : msg`${fails} fail` };
     return {
       done: isSaid,
-      summary: isSaid ? both.map(({ meets }) => meetsWord(meets)).join(', ') : say`proposed`,
+      summary: isSaid
+        ? listed(
+            both.map(({ meets }) => meetsWord(meets)),
+            ', ',
+          )
+        : msg`proposed`,
     };
   },
 
   cut({ done }, { lengths }) {
     return {
       done: done.some(({ step }) => step === 'cut'),
-      summary: lengths ? figure(lengths.cutMm, 'mm', 0) : say`needs both lugs`,
+      summary: lengths ? amount(lengths.cutMm, 'mm', 0) : msg`needs both lugs`,
     };
   },
 
@@ -79,7 +89,7 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const count = steps.filter(({ id }) => done.some(({ step }) => step === id)).length;
     return {
       done: steps.length > 0 && count === steps.length,
-      summary: steps.length > 0 ? say`${count} of ${steps.length} steps` : say`needs both ends`,
+      summary: steps.length > 0 ? msg`${count} of ${steps.length} steps` : msg`needs both ends`,
     };
   },
 
@@ -88,20 +98,24 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const fails = failing(ownFindings).length;
     const done = missing === 0 && (verdict.state === 'holds' || verdict.state === 'watch');
     if (fails > 0)
-      return { done, summary: `${fails} ${fails === 1 ? say`reading fails` : say`readings fail`}` };
-    if (ownFindings.every(({ value }) => value === null)) return { done, summary: say`nothing measured` };
-    if (missing > 0) return { done, summary: say`${missing} not proved` };
-    if (ownFindings.some(({ waived }) => waived)) return { done, summary: say`waived in part` };
-    return { done, summary: done ? say`proved` : say`readings hold` };
+      return { done, summary: verbatim`${fails} ${fails === 1 ? msg`reading fails` : msg`readings fail`}` };
+    if (ownFindings.every(({ value }) => value === null)) return { done, summary: msg`nothing measured` };
+    if (missing > 0) return { done, summary: msg`${missing} not proved` };
+    if (ownFindings.some(({ waived }) => waived)) return { done, summary: msg`waived in part` };
+    return { done, summary: done ? msg`proved` : msg`readings hold` };
   },
 
   fit(_, __, all) {
     const torques = all.filter(isAbout('torque'));
     const torque = ({ value, limit }: Finding) =>
-      value !== null ? figure(value, '', 0) : limit?.kind === 'window' ? `${limit.least}–${limit.most}` : '';
+      value !== null
+        ? amount(value, '', 0)
+        : limit?.kind === 'window'
+          ? verbatim`${limit.least}–${limit.most}`
+          : '';
     return {
       done: all.every(({ state }) => state === 'holds'),
-      summary: `${torques.map(torque).join(', ')} N·m`,
+      summary: verbatim`${listed(torques.map(torque), ', ')} N·m`,
     };
   },
 };

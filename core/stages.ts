@@ -1,3 +1,4 @@
+import { verbatim } from './words/message.ts';
 import { circuitFindings } from './sizing/circuitFindings.ts';
 import { cutFindings, lengthsOf } from './cutting/findings.ts';
 import type { CableLengths } from './cutting/cutLength.ts';
@@ -33,7 +34,7 @@ import type { StudStack } from './termination/studs/studStack.ts';
 import { type Passage, passageOf } from './termination/throughHole.ts';
 import type { Step } from './traveller/step.ts';
 import { travellerSteps } from './traveller/steps.ts';
-import { word } from './words/terms.ts';
+import { term } from './words/terms.ts';
 
 /** What a cable is worked up in. */
 export interface Around {
@@ -167,7 +168,7 @@ export function layOut(terminated: Terminated): LaidOut {
 export function stepsOf(laid: LaidOut): readonly Step[] {
   const { cable, kind, choice, ends, joins, lengths, passage, shop } = laid;
   if (!lengths) return [];
-  const conductorLabel = `${sizeLabel(choice.taken.at.size)} ${kind.title.toLowerCase()}, ${word(cable.jacket)}`;
+  const conductorLabel = verbatim`${sizeLabel(choice.taken.at.size)} ${kind.title.toLowerCase()}, ${term(cable.jacket)}`;
   return travellerSteps({ cable, conductorLabel, ends, joins, lengths, passage, practice: shop.practice });
 }
 

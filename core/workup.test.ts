@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { tell } from './words/message.ts';
 import { describe, expect, test } from '@jest/globals';
 import { build } from 'esbuild';
 import fc from 'fast-check';
@@ -42,9 +43,9 @@ describe('every finding of every cable', () => {
   const findings = work.cables.flatMap((cable) => cable.findings);
   test('can be opened to formula and source, and says why', () => {
     for (const { work: shown, because } of findings) {
-      expect(shown.formula).not.toBe('');
-      expect(shown.source).not.toBe('');
-      expect(because).not.toBe('');
+      expect(tell(shown.formula)).not.toBe('');
+      expect(tell(shown.source)).not.toBe('');
+      expect(tell(because)).not.toBe('');
     }
   });
   test('holds no NaN and no endless figure', () => {
@@ -61,7 +62,7 @@ describe('every finding of every cable', () => {
   });
   test('that fails says what to do, or holds both figures in its reason', () => {
     for (const { state, remedy, because } of findings.filter((finding) => finding.state === 'fails')) {
-      expect(state === 'fails' && ((remedy ?? '') !== '' || because.length > 8)).toBe(true);
+      expect(state === 'fails' && (tell(remedy) !== '' || tell(because).length > 8)).toBe(true);
     }
   });
 });

@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { tell } from '../core/words/message.ts';
 import { FAULTS, type FaultName, PLACES } from '../core/training/faults.ts';
 import { roundOf } from '../core/training/round.ts';
 import { App } from './app.ts';
@@ -9,9 +10,9 @@ const ROUND = 47;
 const place = (page: Page, name: FaultName) =>
   page
     .getByRole('group', { name: 'The end to look at' })
-    .getByRole('button', { name: new RegExp(`^${PLACES[FAULTS[name].at]}`) });
+    .getByRole('button', { name: new RegExp(`^${tell(PLACES[FAULTS[name].at])}`) });
 const mark = (page: Page, name: FaultName) =>
-  page.getByRole('button', { name: FAULTS[name].title, exact: true });
+  page.getByRole('button', { name: tell(FAULTS[name].title), exact: true });
 
 test('a round of ends is looked at by keyboard, outlives a reload, and comes out on paper', async ({
   page,
@@ -29,7 +30,7 @@ test('a round of ends is looked at by keyboard, outlives a reload, and comes out
     for (const name of faults) {
       await place(page, name).focus();
       await page.keyboard.press('Enter');
-      await expect(page.getByRole('heading', { name: PLACES[FAULTS[name].at] })).toBeVisible();
+      await expect(page.getByRole('heading', { name: tell(PLACES[FAULTS[name].at]) })).toBeVisible();
       await mark(page, name).focus();
       await page.keyboard.press('Space');
       await expect(mark(page, name)).toHaveAttribute('aria-pressed', 'true');
@@ -75,11 +76,11 @@ test('what was missed and what was not there are told apart, with their figures'
 
   const answer = page.getByRole('region', { name: 'The answer' });
   expect(await app.seriousProblems('main')).toEqual([]);
-  await expect(answer.getByRole('button', { name: /^missed/ })).toContainText(FAULTS[missed].title);
+  await expect(answer.getByRole('button', { name: /^missed/ })).toContainText(tell(FAULTS[missed].title));
   await expect(answer.getByRole('button', { name: /^not there/ })).toContainText(
     'The jacket has its colour.',
   );
-  await expect(answer.getByRole('button', { name: /^found/ })).toContainText(FAULTS[found].title);
+  await expect(answer.getByRole('button', { name: /^found/ })).toContainText(tell(FAULTS[found].title));
   await answer.getByRole('button', { name: /^missed/ }).click();
   await expect(answer).toContainText('Source: craft practice');
   await answer.getByRole('button', { name: /points that hold/ }).click();

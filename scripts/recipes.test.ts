@@ -27,7 +27,7 @@ const instead = (path: string, place: string, put: string) => {
   );
 };
 
-const WORK = "work: { formula: say`a ≤ b`, substituted: [], source: say`a trial`, assumes: '' }";
+const WORK = "work: { formula: msg`a ≤ b`, substituted: [], source: msg`a trial`, assumes: '' }";
 
 const RECIPES: Readonly<Record<string, () => void>> = {
   'a cable kind': () =>
@@ -64,12 +64,12 @@ const RECIPES: Readonly<Record<string, () => void>> = {
     );
     behind(
       'core/sizing/schoolFindings.ts',
-      "import { word } from '../words/terms.ts';\n",
+      "import { term } from '../words/terms.ts';\n",
       `
 const flat = (at: Assessment): Finding =>
   atLeast(
     {
-      topic: 'amps-flat', stage: 'gauge', title: say\`At 4 A/mm²\`, value: at.copperMm2 * at.parallel, unit: 'mm²', decimals: 1,
+      topic: 'amps-flat', stage: 'gauge', title: msg\`At 4 A/mm²\`, value: at.copperMm2 * at.parallel, unit: 'mm²', decimals: 1,
       ${WORK},
     },
     countedAmps(at) / 4,
@@ -84,7 +84,7 @@ const flat = (at: Assessment): Finding =>
     behind(
       'core/practice/questions.ts',
       'export const QUESTIONS: readonly Question[] = [',
-      '\n  ofSchool(`flat`, say`At 4 A/mm²`, say`One figure for all.`, say`A second opinion.`),',
+      '\n  ofSchool(`flat`, msg`At 4 A/mm²`, msg`One figure for all.`, msg`A second opinion.`),',
     );
     behind('web/bench/gauge/GaugeStage.vue', '  heat: say`Heat balance`,', '\n  flat: say`At 4 A/mm²`,');
   },
@@ -98,10 +98,10 @@ const flat = (at: Assessment): Finding =>
     );
     behind(
       'core/cutting/findings.ts',
-      'const SOURCE = say`geometry of the finished cable`;\n',
+      'const SOURCE = msg`geometry of the finished cable`;\n',
       `
 const longCut = ({ cutMm }: CableLengths): Finding =>
-  atMost({ ...FACTS, topic: 'long-cut', title: say\`Measured in one go\`, value: cutMm, ${WORK} }, 5000);
+  atMost({ ...FACTS, topic: 'long-cut', title: msg\`Measured in one go\`, value: cutMm, ${WORK} }, 5000);
 `,
     );
     instead(
@@ -115,14 +115,14 @@ const longCut = ({ cutMm }: CableLengths): Finding =>
     behind(
       'core/traveller/steps.ts',
       'function label({ tag }: Cable): PlainStep {\n  return {',
-      "\n    // Tried by the recipe.\n    caution: { of: 'burns', says: say`It is still warm.` },",
+      "\n    // Tried by the recipe.\n    caution: { of: 'burns', says: msg`It is still warm.` },",
     ),
 
   'a piece of a fault hunt': () =>
     behind(
       'core/model/tables/chainPieces.ts',
       'export const CHAIN_PIECES = {',
-      "\n  relay: { sort: 'device', title: say`relay`, milliohm: 0.3, weight: 2, cause: say`burnt contacts` },",
+      "\n  relay: { sort: 'device', title: msg`relay`, milliohm: 0.3, weight: 2, cause: msg`burnt contacts` },",
     ),
 
   'a die': () => behind('core/model/tables/lowCostDies.ts', "  '120': 16.2,", "\n  '150': 18.1,"),
@@ -149,10 +149,11 @@ const longCut = ({ cutMm }: CableLengths): Finding =>
 /** What the copied house answers, asked in one go by its own code. */
 const QUESTIONS = `
 import { readFileSync } from 'node:fs';
-import { speak } from './core/words/say.ts';
+import { speak } from './core/words/language.ts';
 const { genericShop } = await import('./core/model/catalogue/genericShop.ts');
 const { newCable } = await import('./core/model/newCable.ts');
 const { readJobFile } = await import('./core/model/file.ts');
+const { tell } = await import('./core/words/message.ts');
 const { workUpCable } = await import('./core/workup.ts');
 const { QUESTIONS } = await import('./core/practice/questions.ts');
 const { pieceSchema } = await import('./core/model/hunt.ts');
@@ -166,7 +167,7 @@ const old = readJobFile(readFileSync('core/model/fixtures/job-v4.json', 'utf8'))
 const before = readJobFile(readFileSync('core/model/fixtures/job-v1.json', 'utf8'));
 const messages = JSON.parse(readFileSync('words/xx.json', 'utf8'));
 speak({ code: 'xx', messages });
-const spoken = workUpCable(cable, shop).findings.find(({ topic }) => topic === 'drop').title;
+const spoken = tell(workUpCable(cable, shop).findings.find(({ topic }) => topic === 'drop').title);
 console.log(JSON.stringify({
   kind: work.kind.title,
   flat: topics.includes('amps-flat') && work.choice.schools.some(({ school }) => school === 'flat'),

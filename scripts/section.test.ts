@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import { tell } from '../core/words/message.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import { type Measured, measureSection, scaleSection, type SectionMeasure } from '../core/section/measure.ts';
@@ -38,7 +39,7 @@ function quarterOf(file: string): Picture {
   return reduced(picture, 350).picture;
 }
 const sectionOf = (measured: Measured): SectionMeasure => {
-  if (!measured.ok) throw new Error(measured.sentence);
+  if (!measured.ok) throw new Error(tell(measured.sentence));
   return measured.section;
 };
 const refusedOf = (picture: Picture) => {

@@ -2,12 +2,15 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { parse } from 'vue/compiler-sfc';
 import ts from 'typescript';
-import { messageOf } from '../core/words/say.ts';
+import { messageOf } from '../core/words/language.ts';
 
 /**
  * Finds every message that the code says and writes them, with what is inserted and where each is said, to
  * `words/messages.json`: the one place to translate from. `npm run words` also tells what a language still lacks.
  */
+
+/** The tags of what is said: at once, or as a message to be told later. */
+const TAGS = ['say', 'msg'] as const;
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 
@@ -28,7 +31,7 @@ function codeOf(path: string): string {
     const { content, props, children, exp } = node as Record<string, unknown>;
     for (const own of [content, exp]) {
       const source = (own as { loc?: { source: string } } | undefined)?.loc?.source;
-      if (source?.includes('say`'))
+      if (source !== undefined && TAGS.some((tag) => source.includes(`${tag}\``)))
         expressions.push(`(${source.startsWith('{{') ? source.slice(2, -2) : source})`);
     }
     for (const list of [props, children]) if (Array.isArray(list)) list.forEach(walk);
@@ -42,7 +45,10 @@ function codeOf(path: string): string {
 function saidIn(path: string, found: Map<string, { parts: string[]; in: Set<string> }>): void {
   const source = ts.createSourceFile(path, codeOf(path), ts.ScriptTarget.Latest, true);
   const visit = (node: ts.Node): void => {
-    if (ts.isTaggedTemplateExpression(node) && node.tag.getText(source) === 'say') {
+    if (
+      ts.isTaggedTemplateExpression(node) &&
+      (TAGS as readonly string[]).includes(node.tag.getText(source))
+    ) {
       const { template } = node;
       const spans = ts.isTemplateExpression(template) ? template.templateSpans : [];
       const texts = ts.isTemplateExpression(template)

@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { plainJson } from '../core/lib/plainJson.ts';
 import { readJobFile } from '../core/model/file.ts';
+import { told } from '../core/words/message.ts';
 import { workUp } from '../core/workup.ts';
 
 const [path] = process.argv.slice(2);
@@ -22,4 +23,5 @@ if (!parsed.ok) {
   process.exit(1);
 }
 const today = new Date().toISOString().slice(0, 10);
-console.log(JSON.stringify(workUp(parsed.value.job, parsed.value.shop, today), plainJson, 1));
+const work = workUp(parsed.value.job, parsed.value.shop, today);
+console.log(JSON.stringify(work, (key, value) => plainJson(key, told(key, value)), 1));

@@ -1,4 +1,4 @@
-import type { DecimalMark } from '../core/words/say.ts';
+import type { DecimalMark } from '../core/words/language.ts';
 
 /** The languages of the application, each by its own name. */
 export const LANGUAGES = { en: 'English', nl: 'Nederlands' } as const;

@@ -1,4 +1,4 @@
-import { type Language, speak, spoken, writeDecimalsWith } from '../core/words/say.ts';
+import { type Language, speak, spoken, writeDecimalsWith } from '../core/words/language.ts';
 import { isOurs, localeOf, type Reading } from './locale.ts';
 import dutch from '../words/nl.json?url';
 

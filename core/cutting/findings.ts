@@ -2,9 +2,8 @@ import { type Finding, stated } from '../finding/finding.ts';
 import { otherEnd } from '../model/end.ts';
 import type { Run } from '../model/run.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { amount, msg, numeral, verbatim } from '../words/message.ts';
 import { type CableLengths, cableLengths } from './cutLength.ts';
-import { say } from '../words/say.ts';
 
 /** Lengths of one cable; null while an end has no lug, since a lug's own length decides the cut. */
 export function lengthsOf(run: Run, a: ResolvedEnd, b: ResolvedEnd): CableLengths | null {
@@ -13,7 +12,7 @@ export function lengthsOf(run: Run, a: ResolvedEnd, b: ResolvedEnd): CableLength
 }
 
 const FACTS = { stage: 'cut', unit: 'mm', decimals: 0 } as const;
-const SOURCE = say`geometry of the finished cable`;
+const SOURCE = msg`geometry of the finished cable`;
 
 /** Both ends with their lugs, which give the lengths. */
 type Lugged = ResolvedEnd & { readonly lug: NonNullable<ResolvedEnd['lug']> };
@@ -31,13 +30,13 @@ const noLength = (): Finding =>
     {
       ...FACTS,
       topic: 'cut',
-      title: say`Cut length`,
+      title: msg`Cut length`,
       value: null,
-      because: say`Each lug adds the distance from its hole to its barrel: choose both lugs first.`,
-      remedy: say`Choose the lugs in Ends.`,
+      because: msg`Each lug adds the distance from its hole to its barrel: choose both lugs first.`,
+      remedy: msg`Choose the lugs in Ends.`,
       work: {
-        formula: say`cut = L + loop − (a_A + a_B)`,
-        substituted: [say`a lug is missing`],
+        formula: msg`cut = L + loop − (a_A + a_B)`,
+        substituted: [msg`a lug is missing`],
         source: SOURCE,
         assumes: '',
       },
@@ -50,16 +49,18 @@ const finishedLength = ({ finishedMm }: CableLengths, { lengthMm, loopMm, laid }
     {
       ...FACTS,
       topic: 'finished',
-      title: say`Finished, stud to stud`,
+      title: msg`Finished, stud to stud`,
       value: finishedMm,
-      because: say`The route as it lies, and the slack for the next remake.`,
+      because: msg`The route as it lies, and the slack for the next remake.`,
       work: {
-        formula: say`finished = L + loop`,
-        substituted: [`= ${digits(lengthMm, 0)} + ${digits(loopMm, 0)} = ${figure(finishedMm, 'mm', 0)}`],
+        formula: msg`finished = L + loop`,
+        substituted: [
+          verbatim`= ${numeral(lengthMm, 0)} + ${numeral(loopMm, 0)} = ${amount(finishedMm, 'mm', 0)}`,
+        ],
         source: SOURCE,
         assumes: laid
-          ? say`laid out: ${figure(laid.markMm, 'mm', 0)} from stud ${laid.on} to the mark at the other stud`
-          : say`the length was measured along the route, not in a straight line`,
+          ? msg`laid out: ${amount(laid.markMm, 'mm', 0)} from stud ${laid.on} to the mark at the other stud`
+          : msg`the length was measured along the route, not in a straight line`,
       },
     },
     'holds',
@@ -72,21 +73,21 @@ function cutLength({ finishedMm, cutMm }: CableLengths, a: Lugged, b: Lugged): F
     {
       ...FACTS,
       topic: 'cut',
-      title: say`Cut length`,
+      title: msg`Cut length`,
       value: cutMm,
       because: isTooShort
-        ? say`The two ends meet: sleeves and strips need more cable than there is.`
-        : say`Square-cut, between the bottoms of the two barrels.`,
+        ? msg`The two ends meet: sleeves and strips need more cable than there is.`
+        : msg`Square-cut, between the bottoms of the two barrels.`,
       ...(isTooShort && {
-        remedy: say`Shorten the sleeves, or use a bus bar instead of so short a cable.`,
+        remedy: msg`Shorten the sleeves, or use a bus bar instead of so short a cable.`,
       }),
       work: {
-        formula: say`cut = L + loop − (a_A + a_B)`,
+        formula: msg`cut = L + loop − (a_A + a_B)`,
         substituted: [
-          `= ${digits(finishedMm, 0)} − (${digits(a.lug.studToBarrelMm, 1)} + ${digits(b.lug.studToBarrelMm, 1)}) = ${figure(cutMm, 'mm', 0)}`,
+          verbatim`= ${numeral(finishedMm, 0)} − (${numeral(a.lug.studToBarrelMm, 1)} + ${numeral(b.lug.studToBarrelMm, 1)}) = ${amount(cutMm, 'mm', 0)}`,
         ],
         source: SOURCE,
-        assumes: say`cable pressed home to the bottom of both barrels`,
+        assumes: msg`cable pressed home to the bottom of both barrels`,
       },
     },
     isTooShort ? 'fails' : 'holds',
@@ -101,16 +102,16 @@ function secondMark({ finishedMm, secondMarkMm }: CableLengths, run: Run, a: Lug
     {
       ...FACTS,
       topic: 'second-mark',
-      title: say`Cut for end ${second}, ${first} bolted on`,
+      title: msg`Cut for end ${second}, ${first} bolted on`,
       value: secondMarkMm,
-      because: say`From the centre of stud ${first} along the laid cable to where ${second}’s barrel will end.`,
+      because: msg`From the centre of stud ${first} along the laid cable to where ${second}’s barrel will end.`,
       work: {
-        formula: say`mark = finished − a_${second}`,
+        formula: msg`mark = finished − a_${second}`,
         substituted: [
-          `= ${digits(finishedMm, 0)} − ${digits(studToBarrelMm, 1)} = ${figure(secondMarkMm, 'mm', 0)}`,
+          verbatim`= ${numeral(finishedMm, 0)} − ${numeral(studToBarrelMm, 1)} = ${amount(secondMarkMm, 'mm', 0)}`,
         ],
         source: SOURCE,
-        assumes: say`end ${first} finished and on its stud`,
+        assumes: msg`end ${first} finished and on its stud`,
       },
     },
     'holds',

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { tell } from '../words/message.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import Papa from 'papaparse';
@@ -7,7 +8,7 @@ import { type Job, jobFileSchema } from '../model/job.ts';
 import type { Shop, Spool } from '../model/shop.ts';
 import { workUp } from '../workup.ts';
 import { bestFitDecreasing, type Piece } from './cutPlan.ts';
-import { kitOf, lugMassG, priceOf, shareNeeded } from './kit.ts';
+import { type KitLine, kitOf, lugMassG, priceOf, shareNeeded } from './kit.ts';
 import { writeCuttingListCsv, writeKitCsv } from './listsCsv.ts';
 import { makeOrBuy, scrapPrice } from './makeOrBuy.ts';
 import { cutGroups, isCut, spoolsAfterCut, type ToCut } from './pieces.ts';
@@ -144,7 +145,7 @@ describe('the kit', () => {
     for (const { need, unit, work } of kitOf(made, shop).lines) {
       const figures = work.substituted.map((line) =>
         Number(
-          line
+          tell(line)
             .replace(/^.*[:=]/, '')
             .replace(/[\u2009\s]|mm|g/gu, '')
             .replace('\u2212', '-'),
@@ -155,13 +156,13 @@ describe('the kit', () => {
       expect(sum).toBeCloseTo(need, unit === '' ? 5 : 0);
       // Each part is written to its own decimals.
       expect(Math.abs(parts.reduce((all, own) => all + own, 0) - sum)).toBeLessThanOrEqual(parts.length);
-      expect(work.source).not.toBe('');
+      expect(tell(work.source)).not.toBe('');
     }
   });
   test('the ends that take a lug are named, and those to practise on', () => {
     const [lug] = lineOf(made, /^lug:/);
-    expect(lug?.work.substituted.some((line) => /^[A-Z]+-\d+ [AB]: 1$/.test(line))).toBe(true);
-    expect(lug?.work.substituted.at(-1)).toBe(`= ${lug?.need}`);
+    expect(lug?.work.substituted.some((line) => /^[A-Z]+-\d+ [AB]: 1$/.test(tell(line)))).toBe(true);
+    expect(tell(lug?.work.substituted.at(-1))).toBe(`= ${lug?.need}`);
   });
   test('who takes of it is summed up where it is a long list', () => {
     const [one] = made;
@@ -169,8 +170,8 @@ describe('the kit', () => {
     const many = Array.from({ length: 30 }, (_, i) => ({ ...one, cable: { ...one.cable, tag: `C-${i}` } }));
     const labels = kitOf(many, shop).lines.find(({ key }) => key === 'labels');
     expect(labels?.work.substituted).toHaveLength(25);
-    expect(labels?.work.substituted.at(-2)).toBe('7 more: 14');
-    expect(labels?.work.substituted.at(-1)).toBe('= 60');
+    expect(tell(labels?.work.substituted.at(-2))).toBe('7 more: 14');
+    expect(tell(labels?.work.substituted.at(-1))).toBe('= 60');
   });
   test('what is bought costs its share, and a shelf without any is short of all', () => {
     expect(priceOf({ price: 12, need: 4 }, 3)).toBe(9);
@@ -193,7 +194,7 @@ describe('the kit', () => {
       fc.property(fc.subarray(made), (some) => {
         const rest = made.filter((own) => !some.includes(own));
         const need = (lot: readonly ToCut[]) => {
-          const spare = (line: { note: string; group: string }) =>
+          const spare = (line: Pick<KitLine, 'note' | 'group'>) =>
             line.group === 'lugs' && line.note !== '' ? shop.practice.practiceLugs : 0;
           return new Map(kitOf(lot, shop).lines.map((line) => [line.key, line.need - spare(line)]));
         };

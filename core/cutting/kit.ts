@@ -1,4 +1,5 @@
-import { word } from '../words/terms.ts';
+import { term } from '../words/terms.ts';
+import { type Message, amount, capitalised, msg, verbatim } from '../words/message.ts';
 import { LAYERS, type Layer } from '../model/tables/layers.ts';
 import { SLEEVES } from '../model/tables/sleeves.ts';
 import { COPPER } from '../conductor/copper.ts';
@@ -9,16 +10,14 @@ import type { Lug, Shop, Sleeve } from '../model/shop.ts';
 import { circleMm2, wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { usesSolder } from '../model/method.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
-import { capital } from '../words/capital.ts';
-import { digits, figure } from '../model/units/figure.ts';
+
 import { type CutGroup, cutGroups, isCut, type ToCut } from './pieces.ts';
-import { say } from '../words/say.ts';
 
 /** One line of a kit: what is needed, what is on the shelf, what to buy. */
 export interface KitLine {
   readonly key: string;
-  readonly what: string;
-  readonly note: string;
+  readonly what: Message;
+  readonly note: Message;
   readonly group: 'cable' | 'lugs' | 'sleeves' | 'layers' | 'solder' | 'labels';
   /** Pieces, or mm, or g. */
   readonly unit: '' | 'mm' | 'g';
@@ -56,7 +55,7 @@ const LABEL_MM = 40;
 
 /** So much that one end or cable takes of a thing. */
 interface Use {
-  readonly who: string;
+  readonly who: Message;
   readonly amount: number;
 }
 /** What is taken of each thing, by its key. */
@@ -67,7 +66,7 @@ function usesOf(cables: readonly ToCut[], shop: Shop): Uses {
   const uses = new Map<string, Use[]>();
   for (const { cable, work } of cables) {
     const times = work.choice.taken.at.parallel;
-    const take = (key: string, who: string, amount: number): void => {
+    const take = (key: string, who: Message, amount: number): void => {
       const own = uses.get(key) ?? [];
       own.push({ who, amount: amount * times });
       uses.set(key, own);
@@ -78,7 +77,7 @@ function usesOf(cables: readonly ToCut[], shop: Shop): Uses {
       if (cable.done.some(({ step }) => step === `home.${name}`)) continue;
       if (end.lug) take(`lug:${end.lug.id}`, who, 1);
       if (end.sleeve) take(`sleeve:${end.sleeve.sleeve.id}`, who, end.sleeve.cutMm);
-      if (end.band && end.sleeve) take(`sleeve:${end.band.id}`, say`${who}, its colour`, LABEL_MM);
+      if (end.band && end.sleeve) take(`sleeve:${end.band.id}`, msg`${who}, its colour`, LABEL_MM);
       if (end.lug && usesSolder(end.method))
         take('solder', who, solderNeed(end, end.lug, shop.practice).massG);
       if (end.layers.includes('boot')) take('layer:boot', who, 1);
@@ -91,7 +90,7 @@ function usesOf(cables: readonly ToCut[], shop: Shop): Uses {
     }
     take('labels', cable.tag, 2);
     work.joins.forEach(({ connector, sleeve }, i) => {
-      const who = say`${cable.tag}, join ${i + 1}`;
+      const who = msg`${cable.tag}, join ${i + 1}`;
       if (connector) take(`lug:${connector.id}`, who, 1);
       if (sleeve && connector) take(`sleeve:${sleeve.id}`, who, Math.ceil(4 * connector.barrelMm));
     });
@@ -100,25 +99,24 @@ function usesOf(cables: readonly ToCut[], shop: Shop): Uses {
 }
 
 const total = (uses: readonly Use[]) => uses.reduce((sum, { amount }) => sum + amount, 0);
-const inUnit = (amount: number, unit: KitLine['unit']) =>
-  unit === '' ? digits(amount, 0) : figure(amount, unit, unit === 'g' ? 1 : 0);
+const inUnit = (quantity: number, unit: KitLine['unit']) => amount(quantity, unit, unit === 'g' ? 1 : 0);
 
 /** More than this many who take of a thing are summed up in one line. */
 const MOST_SHOWN = 24;
 
-function workOf(uses: readonly Use[], unit: KitLine['unit'], formula: string, extra: readonly Use[]): Work {
+function workOf(uses: readonly Use[], unit: KitLine['unit'], formula: Message, extra: readonly Use[]): Work {
   const all = [...uses, ...extra];
   const shown = all.length > MOST_SHOWN ? all.slice(0, MOST_SHOWN - 1) : all;
   const rest = all.slice(shown.length);
   return {
     formula,
     substituted: [
-      ...shown.map(({ who, amount }) => `${who}: ${inUnit(amount, unit)}`),
-      ...(rest.length > 0 ? [say`${rest.length} more: ${inUnit(total(rest), unit)}`] : []),
-      `= ${inUnit(total(all), unit)}`,
+      ...shown.map(({ who, amount }) => verbatim`${who}: ${inUnit(amount, unit)}`),
+      ...(rest.length > 0 ? [msg`${rest.length} more: ${inUnit(total(rest), unit)}`] : []),
+      verbatim`= ${inUnit(total(all), unit)}`,
     ],
-    source: say`what each end is decided to be, counted over what is still to be made`,
-    assumes: say`nothing is spoilt`,
+    source: msg`what each end is decided to be, counted over what is still to be made`,
+    assumes: msg`nothing is spoilt`,
   };
 }
 
@@ -139,8 +137,8 @@ export const priceOf = ({ price, need }: Pick<KitLine, 'price' | 'need'>, buy: n
 export const shareNeeded = ({ need, have }: Pick<KitLine, 'need' | 'have'>): number =>
   have === null ? 1 : have > 0 ? need / have : Number.POSITIVE_INFINITY;
 
-const PER_END = say`one for each end still to be made`;
-const AS_CUT = say`Σ as it is cut for each end still to be made`;
+const PER_END = msg`one for each end still to be made`;
+const AS_CUT = msg`Σ as it is cut for each end still to be made`;
 
 /** Everything that is still to be cut, put on and shrunk, against what is on the shelf. */
 export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
@@ -179,7 +177,7 @@ function cableLine(group: CutGroup, kerfMm: number): KitLine {
   const need = group.pieces.reduce((sum, { lengthMm }) => sum + lengthMm + kerfMm, 0);
   return line({
     key: `cable:${group.key}`,
-    what: say`Cable ${group.title}`,
+    what: msg`Cable ${group.title}`,
     note: group.kindTitle.toLowerCase(),
     group: 'cable',
     unit: 'mm',
@@ -190,7 +188,7 @@ function cableLine(group: CutGroup, kerfMm: number): KitLine {
     work: workOf(
       group.pieces.map(({ label, lengthMm }) => ({ who: label, amount: lengthMm + kerfMm })),
       'mm',
-      say`Σ (cut length + ${figure(kerfMm, 'mm', 1)} of kerf)`,
+      msg`Σ (cut length + ${amount(kerfMm, 'mm', 1)} of kerf)`,
       [],
     ),
   });
@@ -202,15 +200,15 @@ function lugLine(lug: Lug, takers: readonly Use[], practiceLugs: number): KitLin
   const count = total(takers);
   return line({
     key: `lug:${lug.id}`,
-    what: lug.form === 'butt' ? say`Connector ${lug.label}` : say`Lug ${lug.label}`,
-    note: spare > 0 ? say`${spare} of them to practise` : '',
+    what: lug.form === 'butt' ? msg`Connector ${lug.label}` : msg`Lug ${lug.label}`,
+    note: spare > 0 ? msg`${spare} of them to practise` : '',
     group: 'lugs',
     unit: '',
     need: count + spare,
     have: lug.stock,
     price: lug.price > 0 ? (count + spare) * lug.price : null,
     massG: count * lugMassG(lug),
-    work: workOf(takers, '', PER_END, spare > 0 ? [{ who: say`to practise`, amount: spare }] : []),
+    work: workOf(takers, '', PER_END, spare > 0 ? [{ who: msg`to practise`, amount: spare }] : []),
   });
 }
 
@@ -222,12 +220,12 @@ function layerLine(layer: Layer, takers: readonly Use[]): KitLine {
   return line({
     ...NOT_ON_SHELF,
     key: `layer:${layer}`,
-    what: capital(LAYERS[layer].title),
+    what: capitalised(LAYERS[layer].title),
     note: LAYERS[layer].why,
     group: 'layers',
     unit,
     need: total(takers),
-    work: workOf(takers, unit, unit === '' ? PER_END : say`Σ cut length of each cable that wears it`, []),
+    work: workOf(takers, unit, unit === '' ? PER_END : msg`Σ cut length of each cable that wears it`, []),
   });
 }
 
@@ -235,25 +233,25 @@ const solderLine = (wireMm: number, takers: readonly Use[]): KitLine =>
   line({
     ...NOT_ON_SHELF,
     key: 'solder',
-    what: say`Solder wire ${wireMm} mm, rosin flux`,
-    note: say`as the bores leave room`,
+    what: msg`Solder wire ${wireMm} mm, rosin flux`,
+    note: msg`as the bores leave room`,
     group: 'solder',
     unit: 'g',
     need: total(takers),
     massG: total(takers),
-    work: workOf(takers, 'g', say`Σ room that bore and strands leave × density of solder`, []),
+    work: workOf(takers, 'g', msg`Σ room that bore and strands leave × density of solder`, []),
   });
 
 const labelLine = (takers: readonly Use[]): KitLine =>
   line({
     ...NOT_ON_SHELF,
     key: 'labels',
-    what: say`Printed label`,
-    note: say`one at each end`,
+    what: msg`Printed label`,
+    note: msg`one at each end`,
     group: 'labels',
     unit: '',
     need: total(takers),
-    work: workOf(takers, '', say`two to a cable`, []),
+    work: workOf(takers, '', msg`two to a cable`, []),
   });
 
 function sleeveLine(sleeve: Sleeve, uses: readonly Use[]): KitLine {
@@ -261,8 +259,8 @@ function sleeveLine(sleeve: Sleeve, uses: readonly Use[]): KitLine {
   const { ratio, title } = SLEEVES[sleeve.kind];
   return line({
     key: `sleeve:${sleeve.id}`,
-    what: say`Sleeve ${sleeve.suppliedMm} / ${sleeve.recoveredMm}${sleeve.colour === 'black' ? '' : ` ${word(sleeve.colour)}`}`,
-    note: `${ratio}, ${title}`,
+    what: msg`Sleeve ${sleeve.suppliedMm} / ${sleeve.recoveredMm}${sleeve.colour === 'black' ? '' : verbatim` ${term(sleeve.colour)}`}`,
+    note: verbatim`${ratio}, ${title}`,
     group: 'sleeves',
     unit: 'mm',
     need: mm,

@@ -1,3 +1,4 @@
+import { type Message, tell, verbatim } from '../words/message.ts';
 import { type Column, textField, writeCsv } from '../model/csv.ts';
 import type { CutPlan } from './cutPlan.ts';
 import type { Kit, KitLine } from './kit.ts';
@@ -10,11 +11,11 @@ interface CutLine {
   readonly from: string;
 }
 
-const out = <T>(title: string, write: (item: T) => string): Column<T> => ({
+const out = <T>(title: string, write: (item: T) => Message): Column<T> => ({
   key: title,
   title,
   read: textField(200),
-  write,
+  write: (item) => tell(write(item)),
 });
 
 /** The cutting list: every piece, what it is of, and the spool it comes from, in the order of cutting. */
@@ -34,7 +35,7 @@ export function writeCuttingListCsv(
   ]);
   return writeCsv<CutLine>(
     [
-      out('cable', ({ group }) => `${group.title} ${group.kindTitle.toLowerCase()}`),
+      out('cable', ({ group }) => verbatim`${group.title} ${group.kindTitle.toLowerCase()}`),
       out('from', ({ from }) => from),
       out('tag', ({ label }) => label),
       out('cut mm', ({ lengthMm }) => String(lengthMm)),

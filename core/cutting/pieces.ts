@@ -1,5 +1,6 @@
+import { type Message, tell, verbatim } from '../words/message.ts';
 import type { Both } from '../model/end.ts';
-import { word } from '../words/terms.ts';
+import { term } from '../words/terms.ts';
 import { type ConductorSize, sizeLabel } from '../model/tables/size.ts';
 import type { Cable, Jacket } from '../model/cable.ts';
 import { isDone } from '../model/stepId.ts';
@@ -33,7 +34,7 @@ export interface CutGroup {
   readonly kindTitle: string;
   readonly size: ConductorSize;
   readonly colour: Jacket;
-  readonly title: string;
+  readonly title: Message;
   readonly outerMm: number;
   readonly copperMm2: number;
   /** What was paid for the cable on the shelf, by its length; its kind's usual price where none is said. */
@@ -78,7 +79,7 @@ export function cutGroups(cables: readonly ToCut[], shop: Shop): CutGroup[] {
   }
   return [...groups.values()]
     .map(({ group, pieces, cut }) => ({ ...group, pieces, cut }))
-    .sort((a, b) => b.copperMm2 - a.copperMm2 || a.title.localeCompare(b.title));
+    .sort((a, b) => b.copperMm2 - a.copperMm2 || tell(a.title).localeCompare(tell(b.title)));
 }
 
 function meanPrice(spools: readonly Spool[], usual: number): number {
@@ -100,7 +101,7 @@ function newGroup(key: string, { cable, work }: ToCut, shop: Shop) {
       kindTitle: work.kind.title,
       size: assessed.size,
       colour: cable.jacket,
-      title: `${sizeLabel(assessed.size)} ${word(cable.jacket)}`,
+      title: verbatim`${sizeLabel(assessed.size)} ${term(cable.jacket)}`,
       outerMm: assessed.outerMm,
       copperMm2: assessed.copperMm2,
       pricePerM: meanPrice(spools, kindSize?.pricePerM ?? 0),

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
 import type { Cable } from '../model/cable.ts';
@@ -19,7 +20,7 @@ const worked: NonNullable<Way['route']> = {
 };
 const read = (text: string) => {
   const entry = parseRoute(text, 100);
-  if (!entry.ok) throw new Error(entry.sentence);
+  if (!entry.ok) throw new Error(tell(entry.sentence));
   return entry.route;
 };
 const sentence = (text: string) => {
@@ -57,7 +58,7 @@ describe('a way of legs and bends', () => {
     ['fast, 90° r80, 500', /“fast”/],
     ['100, 90° r300, 500', /Leg 1 is 100 mm, but its bends need 300/],
     ['-5', /longer than nothing|“-5”/],
-  ])('%s is refused with a sentence', (text, pattern) => expect(sentence(text)).toMatch(pattern));
+  ])('%s is refused with a sentence', (text, pattern) => expect(tell(sentence(text))).toMatch(pattern));
   const routes = fc
     .array(
       fc.record({
@@ -160,7 +161,7 @@ describe('what lies on the way governs the cable', () => {
     });
     const allowed = (cable: Cable) => workUpCable(cable, shop).choice.taken.at.heatA;
     expect(allowed(hot)).toBeLessThan(allowed(cool));
-    expect(finding(hot, 'zone')?.because).toMatch(/sized for it/);
+    expect(tell(finding(hot, 'zone')?.because)).toMatch(/sized for it/);
   });
   test('a bend tighter than the cable allows fails, tighter still when it flexes', () => {
     const bend = (radiusMm: number, meets: Cable['run']['meets'] = []) =>
@@ -184,10 +185,10 @@ describe('what lies on the way governs the cable', () => {
     expect(finding(on({ route: worked }), 'route')?.state).toBe('holds');
     expect(finding(on({ route: worked }, { lengthMm: 2700 }), 'route')?.state).toBe('watch');
     const laid = on({ route: worked }, { lengthMm: 2500, laid: { on: 'B', markMm: 2500 } });
-    expect(finding(laid, 'route')?.because).toMatch(/Laid out/);
+    expect(tell(finding(laid, 'route')?.because)).toMatch(/Laid out/);
     const { lengths, ends } = workUpCable(laid, shop);
     expect(lengths?.secondMarkMm).toBeCloseTo(2500 - (ends.A.lug?.studToBarrelMm ?? 0), 9);
-    expect(finding(laid, 'second-mark')?.title).toBe('Cut for end A, B bolted on');
+    expect(tell(finding(laid, 'second-mark')?.title)).toBe('Cut for end A, B bolted on');
   });
 });
 

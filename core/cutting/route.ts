@@ -1,7 +1,6 @@
 import { parseQuantity } from '../model/units/quantity.ts';
 import { MOST_BEND_DEG, RUN_LENGTH_MM } from '../model/limits.ts';
-import { brief, digits } from '../model/units/figure.ts';
-import { say } from '../words/say.ts';
+import { type Message, msg, numeral, shortest } from '../words/message.ts';
 
 /** A turn between two legs: by how much it leaves the straight way, and how tightly. */
 export interface Bend {
@@ -57,7 +56,7 @@ export function tightestBend({ bends }: Route): Bend | null {
 }
 
 export type RouteEntry =
-  { readonly ok: true; readonly route: Route } | { readonly ok: false; readonly sentence: string };
+  { readonly ok: true; readonly route: Route } | { readonly ok: false; readonly sentence: Message };
 
 const BEND = /^([+-]?)\s*(\d+(?:\.\d+)?)\s*(?:°|deg)\s*(l|r(?!\s*\d)|left|right)?\s*(?:r\s*(.+))?$/i;
 
@@ -73,39 +72,39 @@ export function parseRoute(text: string, usualRadiusMm: number): RouteEntry {
     .split(/[,;\n]/)
     .map((part) => part.trim())
     .filter((part) => part !== '');
-  const refuse = (sentence: string): RouteEntry => ({ ok: false, sentence });
-  if (parts.length === 0) return refuse(say`Write legs and bends, such as 850, 90° r80, 1240.`);
-  if (parts.length > 60) return refuse(say`At most 60 legs and bends.`);
+  const refuse = (sentence: Message): RouteEntry => ({ ok: false, sentence });
+  if (parts.length === 0) return refuse(msg`Write legs and bends, such as 850, 90° r80, 1240.`);
+  if (parts.length > 60) return refuse(msg`At most 60 legs and bends.`);
   const legsMm: number[] = [];
   const bends: Bend[] = [];
   for (const [i, part] of parts.entries()) {
     const match = BEND.exec(part);
     const wantsBend = i % 2 === 1;
-    if (match && !wantsBend) return refuse(say`“${part}” is a bend; a leg comes before and after each bend.`);
-    if (!match && wantsBend) return refuse(say`“${part}”: between two legs write a bend, such as 90° r80.`);
+    if (match && !wantsBend) return refuse(msg`“${part}” is a bend; a leg comes before and after each bend.`);
+    if (!match && wantsBend) return refuse(msg`“${part}”: between two legs write a bend, such as 90° r80.`);
     if (!match) {
       const leg = parseQuantity(part, 'length', 'mm', '.');
       if (!leg.ok) return refuse(`“${part}”: ${leg.sentence}`);
-      if (leg.value <= 0) return refuse(say`“${part}”: a leg is longer than nothing.`);
+      if (leg.value <= 0) return refuse(msg`“${part}”: a leg is longer than nothing.`);
       legsMm.push(leg.value);
       continue;
     }
     const [, sign = '', degrees = '', hand = '', radius] = match;
     const deg = Number(degrees);
     if (deg < 1 || deg > MOST_BEND_DEG)
-      return refuse(say`A bend turns by 1° to ${MOST_BEND_DEG}°, not ${degrees}°.`);
+      return refuse(msg`A bend turns by 1° to ${MOST_BEND_DEG}°, not ${degrees}°.`);
     const read = radius === undefined ? null : parseQuantity(radius, 'length', 'mm', '.');
     if (read && !read.ok) return refuse(`“${part}”: ${read.sentence}`);
     const radiusMm = read ? read.value : usualRadiusMm;
-    if (radiusMm <= 0) return refuse(say`“${part}”: a radius is longer than nothing.`);
+    if (radiusMm <= 0) return refuse(msg`“${part}”: a radius is longer than nothing.`);
     bends.push({ deg, radiusMm, side: sign === '-' || /^l/i.test(hand) ? 'left' : 'right' });
   }
-  if (bends.length === legsMm.length) return refuse(say`A leg is missing after the last bend.`);
+  if (bends.length === legsMm.length) return refuse(msg`A leg is missing after the last bend.`);
   const route = { legsMm, bends };
   const [short] = shortLegs(route);
   return short
     ? refuse(
-        say`Leg ${short.leg + 1} is ${digits(short.mm, 0)} mm, but its bends need ${digits(Math.ceil(short.needsMm), 0)}.`,
+        msg`Leg ${short.leg + 1} is ${numeral(short.mm, 0)} mm, but its bends need ${numeral(Math.ceil(short.needsMm), 0)}.`,
       )
     : { ok: true, route };
 }
@@ -128,10 +127,10 @@ export function writeRoute({ legsMm, bends }: Route): string {
  *
  * @example lengthProblem(3.5) // "3.5 mm in all is no cable: bare figures are mm, so write 3.5 m."
  */
-export function lengthProblem(lengthMm: number): string {
+export function lengthProblem(lengthMm: number): Message {
   if (lengthMm < RUN_LENGTH_MM.least)
-    return say`${brief(lengthMm, 1)} mm in all is no cable: bare figures are mm, so write ${brief(lengthMm, 1)} m where metres are meant.`;
+    return msg`${shortest(lengthMm, 1)} mm in all is no cable: bare figures are mm, so write ${shortest(lengthMm, 1)} m where metres are meant.`;
   return lengthMm > RUN_LENGTH_MM.most
-    ? say`${brief(lengthMm / 1000, 1)} m in all is longer than any run: ${brief(RUN_LENGTH_MM.most / 1000, 0)} m is the most.`
+    ? msg`${shortest(lengthMm / 1000, 1)} m in all is longer than any run: ${shortest(RUN_LENGTH_MM.most / 1000, 0)} m is the most.`
     : '';
 }

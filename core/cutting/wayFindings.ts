@@ -3,9 +3,8 @@ import { atLeast, atMost, type Finding, stated } from '../finding/finding.ts';
 import type { Cable } from '../model/cable.ts';
 import type { Run } from '../model/run.ts';
 import type { Assessment } from '../sizing/assess.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { amount, msg, numeral, verbatim, listed } from '../words/message.ts';
 import { routeLengthMm, tightestBend } from './route.ts';
-import { say } from '../words/say.ts';
 
 /** A laid cable that differs from its measured route by more than this share was measured wrong somewhere. */
 const ROUTE_SHARE = 0.03;
@@ -25,7 +24,7 @@ export function wayFindings(cable: Cable, assessed: Assessment): Finding[] {
   ];
 }
 
-const SOURCE = say`small-craft and craft practice; shop settings`;
+const SOURCE = msg`small-craft and craft practice; shop settings`;
 
 function bends(run: Run, assessed: Assessment): Finding[] {
   const tight = run.way?.route && tightestBend(run.way.route);
@@ -35,20 +34,20 @@ function bends(run: Run, assessed: Assessment): Finding[] {
       {
         topic: 'bend',
         stage: 'run',
-        title: say`Tightest bend`,
+        title: msg`Tightest bend`,
         value: tight.radiusMm,
         unit: 'mm',
         decimals: 0,
         ...(tight.radiusMm < assessed.bendMm && {
-          remedy: say`A wider bend, or a cable with finer strands.`,
+          remedy: msg`A wider bend, or a cable with finer strands.`,
         }),
         work: {
-          formula: say`r ≥ the cable’s least radius`,
+          formula: msg`r ≥ the cable’s least radius`,
           substituted: [
-            say`${digits(assessed.bendMm / assessed.outerMm, 0)} × ${digits(assessed.outerMm, 1)} = ${figure(assessed.bendMm, 'mm', 0)}, at its centreline`,
+            msg`${numeral(assessed.bendMm / assessed.outerMm, 0)} × ${numeral(assessed.outerMm, 1)} = ${amount(assessed.bendMm, 'mm', 0)}, at its centreline`,
           ],
-          source: say`${SOURCE}: 6 × D lying still, 10 × flexing, 4 × for fine welding strands`,
-          assumes: run.meets.includes('flexing') ? say`it flexes in use` : say`it lies still`,
+          source: msg`${SOURCE}: 6 × D lying still, 10 × flexing, 4 × for fine welding strands`,
+          assumes: run.meets.includes('flexing') ? msg`it flexes in use` : msg`it lies still`,
         },
       },
       assessed.bendMm,
@@ -63,15 +62,15 @@ function supports(everyMm: number | undefined): Finding[] {
       {
         topic: 'supports',
         stage: 'run',
-        title: say`Supports apart`,
+        title: msg`Supports apart`,
         value: everyMm,
         unit: 'mm',
         decimals: 0,
         work: {
-          formula: say`spacing ≤ 457 mm`,
-          substituted: [say`${figure(everyMm, 'mm', 0)} apart`],
-          source: say`small-craft practice, 18 in between supports`,
-          assumes: say`clear of bends and studs; a conduit counts as support`,
+          formula: msg`spacing ≤ 457 mm`,
+          substituted: [msg`${amount(everyMm, 'mm', 0)} apart`],
+          source: msg`small-craft practice, 18 in between supports`,
+          assumes: msg`clear of bends and studs; a conduit counts as support`,
         },
       },
       MOST_SUPPORT_MM,
@@ -87,19 +86,19 @@ function rubs({ what, atMm }: { what: string; atMm: number }, i: number, braided
       topic: 'rub',
       part: i + 1,
       stage: 'run',
-      title: say`Rubs: ${what}`,
+      title: msg`Rubs: ${what}`,
       value: atMm,
       unit: 'mm',
       decimals: 0,
       because: braided
-        ? say`At ${figure(atMm, 'mm', 0)}; braided sleeve takes it.`
-        : say`At ${figure(atMm, 'mm', 0)} nothing is between jacket and edge.`,
-      ...(!braided && { remedy: say`Braided sleeve, a bushing, or another way.` }),
+        ? msg`At ${amount(atMm, 'mm', 0)}; braided sleeve takes it.`
+        : msg`At ${amount(atMm, 'mm', 0)} nothing is between jacket and edge.`,
+      ...(!braided && { remedy: msg`Braided sleeve, a bushing, or another way.` }),
       work: {
-        formula: say`a jacket that rubs wears through`,
+        formula: msg`a jacket that rubs wears through`,
         substituted: [],
-        source: say`craft practice: on the positive it matters far more`,
-        assumes: say`as said of this way`,
+        source: msg`craft practice: on the positive it matters far more`,
+        assumes: msg`as said of this way`,
       },
     },
     braided ? 'holds' : 'watch',
@@ -118,19 +117,19 @@ function zones(run: Run): Finding[] {
       {
         topic: 'zone',
         stage: 'run',
-        title: say`Hottest: ${hottest.what}`,
+        title: msg`Hottest: ${hottest.what}`,
         value: hottest.ambientC,
         unit: '°C',
         decimals: 0,
-        because: say`The whole cable is sized for it, ${digits(hottest.fromMm, 0)} to ${digits(hottest.toMm, 0)} mm from stud A.`,
+        because: msg`The whole cable is sized for it, ${numeral(hottest.fromMm, 0)} to ${numeral(hottest.toMm, 0)} mm from stud A.`,
         work: {
-          formula: say`air = the hottest zone’s`,
+          formula: msg`air = the hottest zone’s`,
           substituted: all.map(
             ({ what, ambientC, engineSpace, sun }) =>
-              `${what}: ${figure(ambientC, '°C', 0)}${engineSpace ? say`, engine space` : ''}${sun ? ', sun' : ''}`,
+              verbatim`${what}: ${amount(ambientC, '°C', 0)}${engineSpace ? msg`, engine space` : ''}${sun ? ', sun' : ''}`,
           ),
-          source: say`a conductor is as warm as its warmest stretch; heat hardly runs along it`,
-          assumes: say`zones longer than some thirty diameters`,
+          source: msg`a conductor is as warm as its warmest stretch; heat hardly runs along it`,
+          assumes: msg`zones longer than some thirty diameters`,
         },
       },
       'holds',
@@ -150,25 +149,28 @@ function measured(run: Run): Finding[] {
       {
         topic: 'route',
         stage: 'run',
-        title: say`Along the route`,
+        title: msg`Along the route`,
         value: computed,
         unit: 'mm',
         decimals: 0,
         because: run.laid
-          ? say`Laid out it is ${figure(run.lengthMm, 'mm', 0)}, ${figure(Math.abs(off), 'mm', 0)} ${off < 0 ? say`shorter` : say`longer`}: the laid length is used.`
+          ? msg`Laid out it is ${amount(run.lengthMm, 'mm', 0)}, ${amount(Math.abs(off), 'mm', 0)} ${off < 0 ? msg`shorter` : msg`longer`}: the laid length is used.`
           : far
-            ? say`The length in use, ${figure(run.lengthMm, 'mm', 0)}, is not the route’s.`
-            : say`Legs, less what the bends cut off their corners.`,
-        ...(far && { remedy: say`Measure again which of the two is right.` }),
+            ? msg`The length in use, ${amount(run.lengthMm, 'mm', 0)}, is not the route’s.`
+            : msg`Legs, less what the bends cut off their corners.`,
+        ...(far && { remedy: msg`Measure again which of the two is right.` }),
         work: {
-          formula: say`L = Σ legs − Σ(2 · r · tan(θ ÷ 2) − r · θ)`,
+          formula: msg`L = Σ legs − Σ(2 · r · tan(θ ÷ 2) − r · θ)`,
           substituted: [
-            say`legs ${route.legsMm.map((mm) => digits(mm, 0)).join(' + ')}`,
-            ...route.bends.map(({ deg, radiusMm }) => say`bend ${digits(deg, 0)}° r${digits(radiusMm, 0)}`),
-            `= ${figure(computed, 'mm', 1)}`,
+            msg`legs ${listed(
+              route.legsMm.map((mm) => numeral(mm, 0)),
+              ' + ',
+            )}`,
+            ...route.bends.map(({ deg, radiusMm }) => msg`bend ${numeral(deg, 0)}° r${numeral(radiusMm, 0)}`),
+            verbatim`= ${amount(computed, 'mm', 1)}`,
           ],
-          source: say`geometry of the centreline`,
-          assumes: say`bends lie flat, one after the other`,
+          source: msg`geometry of the centreline`,
+          assumes: msg`bends lie flat, one after the other`,
         },
       },
       far ? 'watch' : 'holds',

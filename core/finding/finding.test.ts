@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import {
   atLeast,
@@ -34,7 +35,7 @@ describe('a limit from above', () => {
   test('past it fails, and says both figures', () => {
     const finding = atMost(facts(6), 5);
     expect(finding.state).toBe('fails');
-    expect(finding.because).toContain('over');
+    expect(tell(finding.because)).toContain('over');
     expect(finding.binds).toBeUndefined();
   });
   test('a rise is counted from the air, not from zero', () =>

@@ -1,6 +1,7 @@
 import type { Stage } from '../model/cable.ts';
-import { figure, type Unit } from '../model/units/figure.ts';
-import { say } from '../words/say.ts';
+import type { Unit } from '../model/units/figure.ts';
+import { type Message, amount, msg, verbatim } from '../words/message.ts';
+
 import { idOf, type Subject, type Topic } from './topics.ts';
 
 /** From bad to good the order is fails, unproved, watch, holds: the worst decides. */
@@ -16,11 +17,11 @@ export type Limit =
 
 /** How a figure came about, so that it can be checked by hand. */
 export interface Work {
-  readonly formula: string;
+  readonly formula: Message;
   /** The formula with this cable's numbers, a line each. */
-  readonly substituted: readonly string[];
-  readonly source: string;
-  readonly assumes: string;
+  readonly substituted: readonly Message[];
+  readonly source: Message;
+  readonly assumes: Message;
 }
 
 /** The least an instrument must tell apart for its reading to say anything. */
@@ -35,7 +36,7 @@ export interface Finding extends Subject {
   readonly id: string;
   readonly topic: Topic;
   readonly stage: Stage;
-  readonly title: string;
+  readonly title: Message;
   /** Null where it is not known. */
   readonly value: number | null;
   readonly unit: Unit;
@@ -57,9 +58,9 @@ export interface Finding extends Subject {
   readonly needs?: Needs;
   /** What a simulated reading would mean if it were real. */
   readonly would?: State;
-  readonly because: string;
+  readonly because: Message;
   /** What to do about it. */
-  readonly remedy?: string;
+  readonly remedy?: Message;
   readonly work: Work;
 }
 
@@ -69,7 +70,7 @@ export type Facts = Omit<
   'id' | 'value' | 'limit' | 'use' | 'margin' | 'state' | 'binds' | 'because'
 > & {
   readonly value: number;
-  readonly because?: string;
+  readonly because?: Message;
 };
 
 /** Under this much left, what holds binds. */
@@ -86,10 +87,10 @@ const noAnswer = ({ because: _, ...facts }: Omit<Facts, 'value'>): Finding => ({
   id: idOf(facts),
   value: null,
   state: 'unproved',
-  because: say`No figure follows from what is given here: something in it cannot be.`,
+  because: msg`No figure follows from what is given here: something in it cannot be.`,
 });
 
-const judged = (facts: Facts, limit: Limit, use: number, because: string, state?: State): Finding => {
+const judged = (facts: Facts, limit: Limit, use: number, because: Message, state?: State): Finding => {
   if (!Number.isFinite(facts.value) || !Number.isFinite(use)) return noAnswer(facts);
   const judgedState = state ?? stateOf(use);
   return {
@@ -104,7 +105,7 @@ const judged = (facts: Facts, limit: Limit, use: number, because: string, state?
   };
 };
 
-const said = (facts: Facts, value: number) => figure(value, facts.unit, facts.decimals);
+const said = (facts: Facts, value: number) => amount(value, facts.unit, facts.decimals);
 
 /**
  * A finding whose value may be at most `most`.
@@ -113,12 +114,12 @@ const said = (facts: Facts, value: number) => figure(value, facts.unit, facts.de
  */
 export function atMost(facts: Facts, most: number, zero = 0, state?: State): Finding {
   const use = useOfMost(facts.value, most, zero);
-  const relation = facts.value <= most ? say`is within` : say`is over`;
+  const relation = facts.value <= most ? msg`is within` : msg`is over`;
   return judged(
     facts,
     { kind: 'most', most },
     use,
-    `${said(facts, facts.value)} ${relation} ${said(facts, most)}.`,
+    verbatim`${said(facts, facts.value)} ${relation} ${said(facts, most)}.`,
     state,
   );
 }
@@ -126,12 +127,12 @@ export function atMost(facts: Facts, most: number, zero = 0, state?: State): Fin
 /** A finding whose value must be at least `least`. */
 export function atLeast(facts: Facts, least: number, state?: State): Finding {
   const use = facts.value > 0 ? least / facts.value : least > 0 ? 2 : 0;
-  const relation = facts.value >= least ? say`reaches` : say`is under`;
+  const relation = facts.value >= least ? msg`reaches` : msg`is under`;
   return judged(
     facts,
     { kind: 'least', least },
     use,
-    `${said(facts, facts.value)} ${relation} ${said(facts, least)}.`,
+    verbatim`${said(facts, facts.value)} ${relation} ${said(facts, least)}.`,
     state,
   );
 }
@@ -139,20 +140,20 @@ export function atLeast(facts: Facts, least: number, state?: State): Finding {
 /** A finding whose value must lie between two limits; use is 0 in the middle and 1 at either edge. */
 export function within(facts: Facts, least: number, most: number, state?: State): Finding {
   const use = Math.abs(facts.value - (least + most) / 2) / ((most - least) / 2);
-  const relation = use <= 1 + 1e-9 ? say`lies in` : say`lies outside`;
-  const window = say`${said(facts, least)} to ${said(facts, most)}`;
+  const relation = use <= 1 + 1e-9 ? msg`lies in` : msg`lies outside`;
+  const window = msg`${said(facts, least)} to ${said(facts, most)}`;
   return judged(
     facts,
     { kind: 'window', least, most },
     use,
-    `${said(facts, facts.value)} ${relation} ${window}.`,
+    verbatim`${said(facts, facts.value)} ${relation} ${window}.`,
     state,
   );
 }
 
 /** A finding with no limit to come up to: it holds, is watched or fails for the reason given. */
 export function stated(
-  facts: Omit<Facts, 'because' | 'value'> & { value: number | null; because: string },
+  facts: Omit<Facts, 'because' | 'value'> & { value: number | null; because: Message },
   state: State,
 ): Finding {
   return facts.value === null || Number.isFinite(facts.value)
@@ -162,7 +163,7 @@ export function stated(
 
 /** What is missing: never a pass. */
 export function notProved(
-  facts: Omit<Facts, 'because' | 'value'> & { because: string },
+  facts: Omit<Facts, 'because' | 'value'> & { because: Message },
   limit?: Limit,
 ): Finding {
   return { ...facts, id: idOf(facts), value: null, ...(limit && { limit }), state: 'unproved' };
@@ -175,7 +176,7 @@ export function simulated(finding: Finding): Finding {
     ...rest,
     would: finding.state,
     state: 'unproved',
-    because: say`Simulated, so it proves nothing. ${finding.because}`,
+    because: msg`Simulated, so it proves nothing. ${finding.because}`,
   };
 }
 

@@ -1,11 +1,11 @@
 import type { State } from './finding.ts';
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 
 /** How each state is said, and its base form after "would". */
-export const STATE_WORDS: Readonly<Record<State | 'binds', { says: string; base: string }>> = {
-  holds: { says: say`holds`, base: say`hold` },
-  binds: { says: say`binds`, base: say`bind` },
-  watch: { says: say`watch`, base: say`watch` },
-  fails: { says: say`fails`, base: say`fail` },
-  unproved: { says: say`not proved`, base: say`not prove` },
+export const STATE_WORDS: Readonly<Record<State | 'binds', { says: Message; base: Message }>> = {
+  holds: { says: msg`holds`, base: msg`hold` },
+  binds: { says: msg`binds`, base: msg`bind` },
+  watch: { says: msg`watch`, base: msg`watch` },
+  fails: { says: msg`fails`, base: msg`fail` },
+  unproved: { says: msg`not proved`, base: msg`not prove` },
 };

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { tell } from '../words/message.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readJobFile } from '../model/file.ts';
@@ -69,7 +70,7 @@ describe('the checks while fitting', () => {
   test('are each there once, and say this cable’s own figures', () => {
     expect(new Set(ids).size).toBe(ids.length);
     const words = allChecks(plan)
-      .map(({ detail }) => detail)
+      .map(({ detail }) => tell(detail))
       .join(' ')
       .replaceAll('\u2009', ' ');
     expect(words).toContain('M8, 16.0 × 1.6 mm');
@@ -78,10 +79,10 @@ describe('the checks while fitting', () => {
   });
   test('making it live comes after the ends and the way, and in its order', () => {
     expect(mayTick(plan, [], 'washer.B', [])).toBeNull();
-    expect(mayTick(plan, [], 'live.isolated', [])).toMatch(/ends and the way/);
+    expect(tell(mayTick(plan, [], 'live.isolated', []))).toMatch(/ends and the way/);
     const before = ids.filter((id) => !id.startsWith('live.'));
     expect(mayTick(plan, ticked(before), 'live.isolated', [])).toBeNull();
-    expect(mayTick(plan, ticked(before), 'live.fuse-in', [])).toMatch(/Isolated and tagged/);
+    expect(tell(mayTick(plan, ticked(before), 'live.fuse-in', []))).toMatch(/Isolated and tagged/);
     expect(mayTick(plan, ticked([...before, 'live.isolated']), 'live.tight', [])).toBeNull();
   });
   test('made live, in whatever order it is tried: only tight, proved or answered for, and not failing', () => {
@@ -195,8 +196,10 @@ test('supports stand as planned and never bind; the finding opens to how the spa
   // 1 600 mm less 150 at either end: 1 300 mm in three gaps.
   expect(supports).toMatchObject({ value: 1300 / 3, state: 'holds' });
   expect(supports?.binds).toBeUndefined();
-  expect(supports?.because.replaceAll('\u2009', ' ')).toMatch(/^4 supports.*at most 457 mm is asked/);
-  expect(supports?.work.substituted.join(' ').replaceAll('\u2009', ' ')).toContain('= 3, so 433 mm apart');
+  expect(tell(supports?.because).replaceAll('\u2009', ' ')).toMatch(/^4 supports.*at most 457 mm is asked/);
+  expect(supports?.work.substituted.map(tell).join(' ').replaceAll('\u2009', ' ')).toContain(
+    '= 3, so 433 mm apart',
+  );
 });
 
 describe('the first loaded run', () => {
@@ -213,7 +216,7 @@ describe('the first loaded run', () => {
     const one = withRun([contact('A', 1.2)]);
     expect(state(one, 'face-drop.A')).toBe('holds');
     expect(state(one, 'face-drop.B')).toBe('unproved');
-    expect(findings(one).find(({ id }) => id === 'run-drop')?.because).toContain('contact B');
+    expect(tell(findings(one).find(({ id }) => id === 'run-drop')?.because)).toContain('contact B');
   });
   test('is scaled to the rated load and judged against copper and two sound faces', () => {
     const run = findings(withRun(good)).find(({ id }) => id === 'run-drop');
@@ -228,7 +231,7 @@ describe('the first loaded run', () => {
     const painted = withRun([contact('B', 240), ...good.filter((own) => own.id !== good[1]?.id)]);
     expect(state(painted, 'face-drop.B')).toBe('fails');
     expect(state(painted, 'run-drop')).toBe('fails');
-    expect(findings(painted).find(({ id }) => id === 'face-drop.B')?.because).toMatch(/W for nothing/);
+    expect(tell(findings(painted).find(({ id }) => id === 'face-drop.B')?.because)).toMatch(/W for nothing/);
   });
   test('simulated readings prove none of it', () => {
     const simulated = withRun(good.map((own): Reading => ({ ...own, source: 'simulated' })));
@@ -280,15 +283,18 @@ describe('when a fitted cable is due', () => {
   });
   test('each day says in words what is due, and opens to how it came about', () => {
     const [tighten, look] = duesOf(fitted, practice);
-    expect([tighten, look].map((due) => due && dueSays(due))).toEqual([
+    expect([tighten, look].map((due) => due && dueSays(due)).map(tell)).toEqual([
       'tighten both studs again',
       'look at it, and tighten to torque',
     ]);
-    expect(tighten?.work.substituted).toEqual(['2026-03-04 + 30 days = 2026-04-03']);
-    expect(look?.work.substituted).toEqual(['fitted 2026-03-04', '2026-03-04 + 12 months = 2027-03-04']);
+    expect(tighten?.work.substituted.map(tell)).toEqual(['2026-03-04 + 30 days = 2026-04-03']);
+    expect(look?.work.substituted.map(tell)).toEqual([
+      'fitted 2026-03-04',
+      '2026-03-04 + 12 months = 2027-03-04',
+    ]);
     const temporary = { fitted: '2026-10-02', replaceBy: '2026-11-16' };
     const home: Cable = { ...fresh, ends: { ...fresh.ends, B: { ...fresh.ends.B, temporary } } };
-    expect(duesOf(home, practice)[0]?.work.substituted[0]).toBe(
+    expect(tell(duesOf(home, practice)[0]?.work.substituted[0])).toBe(
       'end B: fitted 2026-10-02, to be gone by 2026-11-16',
     );
   });

@@ -6,24 +6,24 @@ import type { SizeChoice } from '../sizing/choose.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import type { StudStack } from '../termination/studs/studStack.ts';
 import { meetsWord } from '../model/posts.ts';
-import { capital } from '../words/capital.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { type Message, amount, capitalised, msg, numeral, verbatim, listed } from '../words/message.ts';
+
 import { FUSE_PLACES, FUSES } from '../model/tables/fuses.ts';
 import { isAbout } from '../finding/topics.ts';
 import type { Finding } from '../finding/finding.ts';
 import { named } from '../proof/verdict.ts';
 import { supportPlan } from '../cutting/supports.ts';
-import { say } from '../words/say.ts';
-import { word } from '../words/terms.ts';
+
+import { term } from '../words/terms.ts';
 
 /** Something to look at or do while a cable is fitted. */
 export interface FitCheck {
   /** "washer.A", "supports", "live.fuse-out". */
   readonly id: string;
   /** What is done, in a few words. */
-  readonly title: string;
+  readonly title: Message;
   /** With this cable's own figures. */
-  readonly detail: string;
+  readonly detail: Message;
   /** It can hurt: it is shown with the caution mark. */
   readonly danger?: boolean;
 }
@@ -70,18 +70,18 @@ export const allChecks = ({ ends, way, live }: FitPlan): FitCheck[] => [
 function endChecks(name: EndName, cable: Cable, { ends, stacks }: ToFit): FitCheck[] {
   const end = ends[name];
   const stack = stacks[name];
-  const landing = cable.ends[name].at || say`end ${name}`;
-  const pole = cable.polarity === 'link' ? say`a link` : word(cable.polarity);
+  const landing = cable.ends[name].at || msg`end ${name}`;
+  const pole = cable.polarity === 'link' ? msg`a link` : term(cable.polarity);
   const checks: FitCheck[] = [
     {
       id: `polarity.${name}`,
-      title: say`Polarity`,
-      detail: say`${landing} is ${cable.polarity === 'link' ? say`where the link ends` : say`marked ${pole}`}; the cable is ${pole}, ${word(cable.jacket)}.`,
+      title: msg`Polarity`,
+      detail: msg`${landing} is ${cable.polarity === 'link' ? msg`where the link ends` : msg`marked ${pole}`}; the cable is ${pole}, ${term(cable.jacket)}.`,
     },
     {
       id: `face.${name}`,
-      title: say`Faces`,
-      detail: say`Bright and dry, no paint, no washer and no heat shrink between what carries current.`,
+      title: msg`Faces`,
+      detail: msg`Bright and dry, no paint, no washer and no heat shrink between what carries current.`,
     },
   ];
   if (stack) {
@@ -89,34 +89,37 @@ function endChecks(name: EndName, cable: Cable, { ends, stacks }: ToFit): FitChe
     checks.push(
       {
         id: `stack.${name}`,
-        title: say`Order on the stud`,
+        title: msg`Order on the stud`,
         detail:
           stack.members.length > 1
-            ? say`From the face: ${stack.members.map(({ label, amps }) => `${label} (${figure(amps, 'A', 0)})`).join(', ')}.`
-            : say`This lug alone, palm flat on the face.`,
+            ? msg`From the face: ${listed(
+                stack.members.map(({ label, amps }) => verbatim`${label} (${amount(amps, 'A', 0)})`),
+                ', ',
+              )}.`
+            : msg`This lug alone, palm flat on the face.`,
       },
       {
         id: `washer.${name}`,
-        title: say`Washer`,
-        detail: say`${stack.stud}, ${digits(washerOuterMm, 1)} × ${figure(washerMm, 'mm', 1)}, above the lugs, never between them; ${stack.springWasher ? say`spring washer, then nut` : say`then the nut`}, a thread and a half beyond it.`,
+        title: msg`Washer`,
+        detail: msg`${stack.stud}, ${numeral(washerOuterMm, 1)} × ${amount(washerMm, 'mm', 1)}, above the lugs, never between them; ${stack.springWasher ? msg`spring washer, then nut` : msg`then the nut`}, a thread and a half beyond it.`,
       },
     );
   } else {
     checks.push({
       id: `post.${name}`,
-      title: say`Post`,
-      detail: say`On the ${meetsWord(end.meets)}: pushed fully down, no hammer, its bolt tightened.`,
+      title: msg`Post`,
+      detail: msg`On the ${meetsWord(end.meets)}: pushed fully down, no hammer, its bolt tightened.`,
     });
   }
   const boot = end.layers.includes('boot');
   checks.push({
     id: `boot.${name}`,
-    title: say`Boot or cover`,
+    title: msg`Boot or cover`,
     detail: boot
-      ? say`The boot that is on the cable is pulled over the lug.`
+      ? msg`The boot that is on the cable is pulled over the lug.`
       : cable.polarity === 'negative'
-        ? say`Not asked on a negative; covered where a spanner can bridge it to a positive.`
-        : say`No boot is on this cable: cover the stud, or it is one dropped spanner from a short.`,
+        ? msg`Not asked on a negative; covered where a spanner can bridge it to a positive.`
+        : msg`No boot is on this cable: cover the stud, or it is one dropped spanner from a short.`,
     ...(cable.polarity !== 'negative' && { danger: !boot }),
   });
   return checks;
@@ -130,50 +133,53 @@ function wayChecks(cable: Cable): FitCheck[] {
   return [
     {
       id: 'supports',
-      title: say`Supports`,
-      detail: say`${plan.atMm.length}, ${figure(plan.everyMm, 'mm', 0)} apart (at most ${digits(plan.mostMm, 0)}): the first ${digits(plan.atMm[0] ?? 0, 0)} mm from stud A, the last ${digits(run.lengthMm - (plan.atMm.at(-1) ?? 0), 0)} mm before stud B.`,
+      title: msg`Supports`,
+      detail: msg`${plan.atMm.length}, ${amount(plan.everyMm, 'mm', 0)} apart (at most ${numeral(plan.mostMm, 0)}): the first ${numeral(plan.atMm[0] ?? 0, 0)} mm from stud A, the last ${numeral(run.lengthMm - (plan.atMm.at(-1) ?? 0), 0)} mm before stud B.`,
     },
     {
       id: 'drip-loop',
-      title: say`Drip loop`,
+      title: msg`Drip loop`,
       detail: run.meets.includes('wet')
-        ? say`It meets water: before each end the cable hangs lower than the lug, so that what runs along it drips off.`
-        : say`Where water could ever run along it, it hangs lower than the lug before each end.`,
+        ? msg`It meets water: before each end the cable hangs lower than the lug, so that what runs along it drips off.`
+        : msg`Where water could ever run along it, it hangs lower than the lug before each end.`,
     },
     {
       id: 'chafe',
-      title: say`Chafe`,
-      detail: [
-        ...rubs.map(
-          ({ what, atMm, guarded }) =>
-            say`${capital(what)} at ${figure(atMm, 'mm', 0)}: ${guarded ? say`its guard is on` : say`NOT guarded yet`}.`,
-        ),
-        ...holes.map(
-          ({ what, atMm, mm }) =>
-            say`${capital(what)} at ${figure(atMm, 'mm', 0)}: bushed, ${figure(mm, 'mm', 0)} wide.`,
-        ),
-        say`Nothing ${rubs.length + holes.length > 0 ? say`else ` : ''}touches an edge when it is pulled and shaken.`,
-      ].join(' '),
+      title: msg`Chafe`,
+      detail: listed(
+        [
+          ...rubs.map(
+            ({ what, atMm, guarded }) =>
+              msg`${capitalised(what)} at ${amount(atMm, 'mm', 0)}: ${guarded ? msg`its guard is on` : msg`NOT guarded yet`}.`,
+          ),
+          ...holes.map(
+            ({ what, atMm, mm }) =>
+              msg`${capitalised(what)} at ${amount(atMm, 'mm', 0)}: bushed, ${amount(mm, 'mm', 0)} wide.`,
+          ),
+          msg`Nothing ${rubs.length + holes.length > 0 ? msg`else ` : ''}touches an edge when it is pulled and shaken.`,
+        ],
+        ' ',
+      ),
       ...(rubs.some(({ guarded }) => !guarded) && { danger: true }),
     },
     {
       id: 'bends',
-      title: say`Bends`,
-      detail: say`No bend tighter than the cable allows, none within a lug’s length of the lug; nothing hangs on the stud.`,
+      title: msg`Bends`,
+      detail: msg`No bend tighter than the cable allows, none within a lug’s length of the lug; nothing hangs on the stud.`,
     },
     ...(run.fuses.length > 0
       ? run.fuses.map((fuse): FitCheck => ({
           id: `fuse.${fuse.end}`,
-          title: say`Fuse, end ${fuse.end}`,
-          detail: say`${FUSES[fuse.kind].title} ${figure(fuse.ratingA, 'A', 0)}, ${figure(fuse.distanceMm, 'mm', 0)} from the source along the cable; at most ${digits(FUSE_PLACES[fuse.place].mostMm, 0)} mm ${FUSE_PLACES[fuse.place].title}.`,
+          title: msg`Fuse, end ${fuse.end}`,
+          detail: msg`${FUSES[fuse.kind].title} ${amount(fuse.ratingA, 'A', 0)}, ${amount(fuse.distanceMm, 'mm', 0)} from the source along the cable; at most ${numeral(FUSE_PLACES[fuse.place].mostMm, 0)} mm ${FUSE_PLACES[fuse.place].title}.`,
         }))
       : [
           {
             id: 'fuse',
-            title: say`Fuse`,
+            title: msg`Fuse`,
             detail: run.starter
-              ? say`A starter circuit carries none by custom: so its whole way is guarded and booted.`
-              : say`None stands on this cable itself: the one that guards it is in its place, and of the rating asked.`,
+              ? msg`A starter circuit carries none by custom: so its whole way is guarded and booted.`
+              : msg`None stands on this cable itself: the one that guards it is in its place, and of the rating asked.`,
             ...(run.starter && { danger: true }),
           },
         ]),
@@ -188,60 +194,60 @@ function liveChecks({ run, polarity }: Cable, { choice }: ToFit): FitCheck[] {
   return [
     {
       id: 'live.isolated',
-      title: say`Isolated and tagged`,
-      detail: say`Isolator open and tagged, fuses out, chargers and solar off at their own switches; rings and watch off, tools insulated. A battery cannot be switched off.`,
+      title: msg`Isolated and tagged`,
+      detail: msg`Isolator open and tagged, fuses out, chargers and solar off at their own switches; rings and watch off, tools insulated. A battery cannot be switched off.`,
       danger: true,
     },
     {
       id: 'live.tight',
-      title: say`Nothing loose`,
-      detail: say`Every stud tightened to its torque and marked across nut and stud; nothing metal left lying.`,
+      title: msg`Nothing loose`,
+      detail: msg`Every stud tightened to its torque and marked across nut and stud; nothing metal left lying.`,
     },
     {
       id: 'live.no-short',
-      title: say`No short`,
-      detail: say`Ohms from + to − on the load’s side, load off: not near nothing${hasCapacitors ? say` (an inverter’s capacitors charge up through the meter: wait)` : ''}.`,
+      title: msg`No short`,
+      detail: msg`Ohms from + to − on the load’s side, load off: not near nothing${hasCapacitors ? msg` (an inverter’s capacitors charge up through the meter: wait)` : ''}.`,
     },
     {
       id: 'live.polarity',
-      title: say`Polarity by meter`,
-      detail: say`${figure(run.systemV, 'V', 0)} the right way round at the fuse, before it goes in: reversed, electronics are gone at once.`,
+      title: msg`Polarity by meter`,
+      detail: msg`${amount(run.systemV, 'V', 0)} the right way round at the fuse, before it goes in: reversed, electronics are gone at once.`,
       danger: true,
     },
     {
       id: 'live.negative-last',
-      title: say`Negative last`,
+      title: msg`Negative last`,
       detail:
         polarity === 'negative'
-          ? say`This cable goes on the battery’s negative last of all, in one movement.`
-          : say`The battery’s negative goes on last of all, in one movement.`,
+          ? msg`This cable goes on the battery’s negative last of all, in one movement.`
+          : msg`The battery’s negative goes on last of all, in one movement.`,
       danger: true,
     },
     ...(hasCapacitors
       ? [
           {
             id: 'live.charge-up',
-            title: say`Charge up`,
-            detail: say`The load’s capacitors are charged through a resistor or a lamp for some seconds before the isolator is shut: else it arcs and can weld.`,
+            title: msg`Charge up`,
+            detail: msg`The load’s capacitors are charged through a resistor or a lamp for some seconds before the isolator is shut: else it arcs and can weld.`,
             danger: true,
           },
         ]
       : []),
     {
       id: 'live.fuse-in',
-      title: say`Fuse in, isolator shut`,
-      detail: say`From the side, not over it, face turned away.`,
+      title: msg`Fuse in, isolator shut`,
+      detail: msg`From the side, not over it, face turned away.`,
       danger: true,
     },
     {
       id: 'live.no-load',
-      title: say`No load`,
-      detail: say`Volts at the load as at the posts; nothing warm, nothing smells, nothing hums.`,
+      title: msg`No load`,
+      detail: msg`Volts at the load as at the posts; nothing warm, nothing smells, nothing hums.`,
     },
     {
       id: 'live.small-load',
-      title: say`A small load`,
-      detail: say`${amps > 0 ? say`About ${figure(amps / 10, 'A', 0)}` : say`A tenth of the rated amps`} for a minute; the back of a hand near every joint.`,
+      title: msg`A small load`,
+      detail: msg`${amps > 0 ? msg`About ${amount(amps / 10, 'A', 0)}` : msg`A tenth of the rated amps`} for a minute; the back of a hand near every joint.`,
     },
   ];
 }
@@ -277,23 +283,23 @@ export function mayTick(
   fitted: readonly Fitted[],
   id: string,
   findings: readonly Finding[],
-): string | null {
+): Message | null {
   const index = plan.live.findIndex((check) => check.id === id);
   if (index < 0) return null;
   const done = (check: FitCheck) => fitted.some((own) => own.check === check.id);
   const before = [...plan.ends.A, ...plan.ends.B, ...plan.way].filter((check) => !done(check));
-  if (before[0]) return say`First the ends and the way: “${before[0].title}” is not ticked yet.`;
+  if (before[0]) return msg`First the ends and the way: “${before[0].title}” is not ticked yet.`;
   const missing = plan.live.slice(0, index).find((check) => !done(check));
-  if (missing) return say`In order: “${missing.title}” comes before it.`;
+  if (missing) return msg`In order: “${missing.title}” comes before it.`;
   const from = (first: string) => index >= plan.live.findIndex((check) => check.id === first);
   const against = standsAgainst(findings);
   const loose = from(TIGHT) ? against.find(isAbout('torque')) : undefined;
-  if (loose) return say`Torque of end ${loose.end} first, measured on the stud: ${loose.because}`;
+  if (loose) return msg`Torque of end ${loose.end} first, measured on the stud: ${loose.because}`;
   const [first] = from(LIVE_FROM) ? against : [];
   if (!first) return null;
   return first.state === 'fails'
-    ? say`It is not made live while it fails: ${named(first)}. ${first.because}`
-    : say`It is not made live while this is not proved: ${named(first)}. Measure it, or answer for doing without it.`;
+    ? msg`It is not made live while it fails: ${named(first)}. ${first.because}`
+    : msg`It is not made live while this is not proved: ${named(first)}. Measure it, or answer for doing without it.`;
 }
 
 /**

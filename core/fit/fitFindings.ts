@@ -1,12 +1,11 @@
 import { type Finding, notProved, stated } from '../finding/finding.ts';
 import type { Cable } from '../model/cable.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { amount, msg, numeral, small } from '../words/message.ts';
 import type { ProofSubject } from '../proof/subject.ts';
 import { allChecks, fitPlan, standingTicks, type ToFit } from './fitChecks.ts';
 import { loadedRunFindings } from './loadedRun.ts';
 import { supportPlan } from '../cutting/supports.ts';
 import { torqueFindings } from './torque.ts';
-import { say } from '../words/say.ts';
 
 /** What fitting asks: torque, the list of checks, and the loaded run once it was begun. No part of the cable's verdict. */
 export function fitFindings(subject: ProofSubject, work: ToFit): Finding[] {
@@ -28,19 +27,19 @@ function supportFinding(cable: Cable): Finding {
     {
       topic: 'support-plan',
       stage: 'fit',
-      title: say`Between supports`,
+      title: msg`Between supports`,
       value: everyMm,
       unit: 'mm',
       decimals: 0,
-      because: say`${atMm.length} supports, the first ${figure(first, 'mm', 0)} from stud A, the last ${figure(cable.run.lengthMm - last, 'mm', 0)} before stud B; at most ${figure(mostMm, 'mm', 0)} is asked.`,
+      because: msg`${atMm.length} supports, the first ${amount(first, 'mm', 0)} from stud A, the last ${amount(cable.run.lengthMm - last, 'mm', 0)} before stud B; at most ${amount(mostMm, 'mm', 0)} is asked.`,
       work: {
-        formula: say`gaps = ⌈(L − first − last) ÷ farthest⌉, apart = (L − first − last) ÷ gaps`,
+        formula: msg`gaps = ⌈(L − first − last) ÷ farthest⌉, apart = (L − first − last) ÷ gaps`,
         substituted: [
-          say`between first and last ${figure(spread, 'mm', 0)}`,
-          say`⌈${digits(spread, 0)} ÷ ${digits(mostMm, 0)}⌉ = ${atMm.length - 1}, so ${figure(everyMm, 'mm', 0)} apart`,
+          msg`between first and last ${amount(spread, 'mm', 0)}`,
+          msg`⌈${numeral(spread, 0)} ÷ ${numeral(mostMm, 0)}⌉ = ${atMm.length - 1}, so ${amount(everyMm, 'mm', 0)} apart`,
         ],
-        source: say`small-craft practice, 457 mm (18 in) at most, or closer where the way says so`,
-        assumes: say`the first and the last as near their lugs as each end says, else 150 mm`,
+        source: msg`small-craft practice, 457 mm (18 in) at most, or closer where the way says so`,
+        assumes: msg`the first and the last as near their lugs as each end says, else 150 mm`,
       },
     },
     'holds',
@@ -54,25 +53,25 @@ function listFinding({ cable }: ProofSubject, work: ToFit): Finding {
   const facts = {
     topic: 'fit-list' as const,
     stage: 'fit' as const,
-    title: say`Checks while fitting`,
+    title: msg`Checks while fitting`,
     unit: '' as const,
     decimals: 0,
     work: {
-      formula: say`every check ticked, those of the first energising in order`,
-      substituted: [say`${checks.length - missing.length} of ${checks.length} ticked`],
-      source: say`small-craft and craft practice`,
-      assumes: say`a rework of an end takes the ticks back`,
+      formula: msg`every check ticked, those of the first energising in order`,
+      substituted: [msg`${checks.length - missing.length} of ${checks.length} ticked`],
+      source: msg`small-craft and craft practice`,
+      assumes: msg`a rework of an end takes the ticks back`,
     },
   };
   const [first] = missing;
   if (first) {
     return notProved({
       ...facts,
-      because: say`${missing.length} of ${checks.length} not looked at yet, the first “${first.title.toLowerCase()}”.`,
+      because: msg`${missing.length} of ${checks.length} not looked at yet, the first “${small(first.title)}”.`,
     });
   }
   return stated(
-    { ...facts, value: checks.length, because: say`Every check was ticked, with who and when.` },
+    { ...facts, value: checks.length, because: msg`Every check was ticked, with who and when.` },
     'holds',
   );
 }

@@ -7,8 +7,7 @@ import { type Check, judge } from '../proof/judge.ts';
 import { countingReadings } from '../proof/readings.ts';
 import { resolutionNeeded } from '../proof/resolution.ts';
 import type { ProofSubject } from '../proof/subject.ts';
-import { digits, figure } from '../model/units/figure.ts';
-import { say } from '../words/say.ts';
+import { type Message, amount, msg, numeral, verbatim, listed } from '../words/message.ts';
 
 /** A sound face on a stud takes so much, mΩ. */
 const CONTACT = CHAIN_PIECES.stud.milliohm;
@@ -34,21 +33,21 @@ function contact(subject: ProofSubject, name: EndName): Finding {
   const amps = last?.amps ?? subject.ratedA ?? 100;
   const check: Check = {
     topic: 'face-drop' as const,
-    title: say`Contact on the stud`,
+    title: msg`Contact on the stud`,
     unit: 'mV',
     decimals: 2,
     end: name,
     limit: { kind: 'most', most: CONTACT * amps },
     needs: { least: resolutionNeeded(CONTACT * amps), unit: 'mV' },
-    missing: say`Not measured under load yet: palm to stud, with the amps.`,
-    remedy: say`Off with it: paint, a washer between the faces, or a nut never tightened. Clean, tighten, read again.`,
+    missing: msg`Not measured under load yet: palm to stud, with the amps.`,
+    remedy: msg`Off with it: paint, a washer between the faces, or a nut never tightened. Clean, tighten, read again.`,
     work: {
-      formula: say`mV ≤ R_contact · I`,
+      formula: msg`mV ≤ R_contact · I`,
       substituted: [
-        `${digits(CONTACT, 3)} mΩ · ${figure(amps, 'A', 0)} = ${figure(CONTACT * amps, 'mV', 2)}`,
+        verbatim`${numeral(CONTACT, 3)} mΩ · ${amount(amps, 'A', 0)} = ${amount(CONTACT * amps, 'mV', 2)}`,
       ],
-      source: say`milliohms customary for a sound contact on a stud; the maker’s figure governs`,
-      assumes: say`up to ${digits(CONTACT_TIMES, 1)} times it is watched, a shop setting`,
+      source: msg`milliohms customary for a sound contact on a stud; the maker’s figure governs`,
+      assumes: msg`up to ${numeral(CONTACT_TIMES, 1)} times it is watched, a shop setting`,
     },
   };
   const finding = judge<ReadingOf<'contact'>>(check, readings, (reading, facts) => {
@@ -57,8 +56,8 @@ function contact(subject: ProofSubject, name: EndName): Finding {
     const wastedW = (Math.max(0, reading.millivolt - CONTACT * reading.amps) / 1000) * reading.amps;
     const because =
       state === 'holds'
-        ? say`No more than a clean, tight face takes.`
-        : say`${figure(wastedW * ratedShare(subject, reading.amps), 'W', 1)} for nothing at the rated load.`;
+        ? msg`No more than a clean, tight face takes.`
+        : msg`${amount(wastedW * ratedShare(subject, reading.amps), 'W', 1)} for nothing at the rated load.`;
     return atMost({ ...facts, value: reading.millivolt, because }, CONTACT * reading.amps, 0, state);
   });
   return { ...finding, stage: 'fit' };
@@ -68,7 +67,7 @@ function contact(subject: ProofSubject, name: EndName): Finding {
 const ratedShare = ({ ratedA }: ProofSubject, amps: number) => ((ratedA ?? amps) / amps) ** 2;
 
 interface Part {
-  readonly title: string;
+  readonly title: Message;
   readonly milliohm: number | null;
 }
 
@@ -87,15 +86,15 @@ function partsOf(subject: ProofSubject): Part[] {
       .filter(({ source }) => source !== 'simulated')
       .at(-1);
     return [
-      { title: say`contact ${name}`, milliohm: face ? face.millivolt / face.amps : null },
-      { title: say`joint ${name}`, milliohm: reading ? reading.millivolt / reading.amps : null },
+      { title: msg`contact ${name}`, milliohm: face ? face.millivolt / face.amps : null },
+      { title: msg`joint ${name}`, milliohm: reading ? reading.millivolt / reading.amps : null },
     ];
   });
   const barrels = (ends.A.lug?.barrelMm ?? 0) + (ends.B.lug?.barrelMm ?? 0);
   const plainMm = Math.max(0, (lengths?.cutMm ?? cable.run.lengthMm) - barrels - beyondMm);
   return [
     ...joints,
-    { title: say`conductor`, milliohm: milliohmPerMm === null ? null : milliohmPerMm * plainMm },
+    { title: msg`conductor`, milliohm: milliohmPerMm === null ? null : milliohmPerMm * plainMm },
   ];
 }
 
@@ -110,29 +109,29 @@ function wholeDrop(subject: ProofSubject): Finding {
   const facts = {
     topic: 'run-drop' as const,
     stage: 'fit' as const,
-    title: say`Stud to stud, rated load`,
+    title: msg`Stud to stud, rated load`,
     unit: 'mV' as const,
     decimals: 0,
-    remedy: say`Hunt for the piece that takes it: read across each of them.`,
+    remedy: msg`Hunt for the piece that takes it: read across each of them.`,
     work: {
-      formula: say`Σ (mV ÷ A) · I_rated ≤ (r(T) · L + 2 · R_contact) · I_rated`,
+      formula: msg`Σ (mV ÷ A) · I_rated ≤ (r(T) · L + 2 · R_contact) · I_rated`,
       substituted: parts.map(({ title, milliohm }) =>
-        milliohm === null ? say`${title}: not read` : `${title}: ${figure(milliohm, 'mΩ', 4)}`,
+        milliohm === null ? msg`${title}: not read` : verbatim`${title}: ${amount(milliohm, 'mΩ', 4)}`,
       ),
-      source: say`readings of the loaded run, scaled by their amps; conductor table at the copper’s temperature`,
-      assumes: say`the table’s resistance is a maximum`,
+      source: msg`readings of the loaded run, scaled by their amps; conductor table at the copper’s temperature`,
+      assumes: msg`the table’s resistance is a maximum`,
     },
   };
   const missing = parts.filter(({ milliohm }) => milliohm === null).map(({ title }) => title);
   if (!ratedA) {
     return notProved({
       ...facts,
-      because: say`Its load says no amps that flow for long, so there is nothing to scale to.`,
+      because: msg`Its load says no amps that flow for long, so there is nothing to scale to.`,
     });
   }
   const limit = { kind: 'most' as const, most: should * ratedA };
   if (missing.length > 0) {
-    return notProved({ ...facts, because: say`Not read under load yet: ${missing.join(', ')}.` }, limit);
+    return notProved({ ...facts, because: msg`Not read under load yet: ${listed(missing, ', ')}.` }, limit);
   }
   const milliohm = parts.reduce((sum, part) => sum + (part.milliohm ?? 0), 0);
   const { remedy, ...rest } = facts;
@@ -146,8 +145,8 @@ function wholeDrop(subject: ProofSubject): Finding {
         ...facts.work,
         substituted: [
           ...facts.work.substituted,
-          `Σ = ${figure(milliohm, 'mΩ', 4)} · ${figure(ratedA, 'A', 0)} = ${figure(value, 'mV', 0)}`,
-          `(${digits(copper, 4)} + 2 · ${digits(CONTACT, 3)}) mΩ · ${figure(ratedA, 'A', 0)} = ${figure(limit.most, 'mV', 0)}`,
+          verbatim`Σ = ${amount(milliohm, 'mΩ', 4)} · ${amount(ratedA, 'A', 0)} = ${amount(value, 'mV', 0)}`,
+          verbatim`(${numeral(copper, 4)} + 2 · ${numeral(CONTACT, 3)}) mΩ · ${amount(ratedA, 'A', 0)} = ${amount(limit.most, 'mV', 0)}`,
         ],
       },
     },

@@ -4,7 +4,7 @@ import type { Cable } from '../model/cable.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import { countingReadings } from '../proof/readings.ts';
 import { dayAfter, monthsAfter } from '../model/units/days.ts';
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 
 type Temporary = NonNullable<End['temporary']>;
 
@@ -18,13 +18,13 @@ export interface Due {
   readonly work: Work;
 }
 
-const SAYS: Readonly<Record<Due['what'], string>> = {
-  'tighten again': say`tighten both studs again`,
-  'look again': say`look at it, and tighten to torque`,
-  replace: say`replace the get-you-home repair`,
+const SAYS: Readonly<Record<Due['what'], Message>> = {
+  'tighten again': msg`tighten both studs again`,
+  'look again': msg`look at it, and tighten to torque`,
+  replace: msg`replace the get-you-home repair`,
 };
 /** What is to be done, in words. */
-export const dueSays = ({ what }: Pick<Due, 'what'>): string => SAYS[what];
+export const dueSays = ({ what }: Pick<Due, 'what'>): Message => SAYS[what];
 
 /** A second tightening counts once this many days have gone by: the same evening proves nothing. */
 const SETTLING_DAYS = 7;
@@ -72,9 +72,9 @@ function replaceDue(name: EndName, { fitted, replaceBy }: Temporary): Due {
     by: replaceBy,
     since: fitted,
     work: {
-      formula: say`the day that was promised when it was fitted`,
-      substituted: [say`end ${name}: fitted ${fitted}, to be gone by ${replaceBy}`],
-      source: say`said on the end, in Ends`,
+      formula: msg`the day that was promised when it was fitted`,
+      substituted: [msg`end ${name}: fitted ${fitted}, to be gone by ${replaceBy}`],
+      source: msg`said on the end, in Ends`,
       assumes: '',
     },
   };
@@ -87,10 +87,10 @@ function tightenDue(since: string, days: number): Due {
     by,
     since,
     work: {
-      formula: say`the day both studs were first tightened + the first period`,
-      substituted: [say`${since} + ${days} days = ${by}`],
-      source: say`house practice: copper and washers settle`,
-      assumes: say`a torque recorded within ${SETTLING_DAYS} days does not count as the second`,
+      formula: msg`the day both studs were first tightened + the first period`,
+      substituted: [msg`${since} + ${days} days = ${by}`],
+      source: msg`house practice: copper and washers settle`,
+      assumes: msg`a torque recorded within ${SETTLING_DAYS} days does not count as the second`,
     },
   };
 }
@@ -104,10 +104,10 @@ function lookDue(cable: Cable, fitted: string, months: number): Due {
     by,
     since,
     work: {
-      formula: say`the later of the day it was fitted and the last look that found it fine + the period`,
-      substituted: [say`fitted ${fitted}`, say`${since} + ${months} months = ${by}`],
-      source: say`house practice`,
-      assumes: say`a look that found something wrong puts nothing off`,
+      formula: msg`the later of the day it was fitted and the last look that found it fine + the period`,
+      substituted: [msg`fitted ${fitted}`, msg`${since} + ${months} months = ${by}`],
+      source: msg`house practice`,
+      assumes: msg`a look that found something wrong puts nothing off`,
     },
   };
 }

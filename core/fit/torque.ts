@@ -4,7 +4,7 @@ import type { ReadingOf } from '../model/reading.ts';
 import { type Check, judge } from '../proof/judge.ts';
 import { countingReadings } from '../proof/readings.ts';
 import type { ProofSubject } from '../proof/subject.ts';
-import { say } from '../words/say.ts';
+import { msg } from '../words/message.ts';
 
 /** Torque on both studs, once fitted. Not part of the verdict on the cable itself. */
 export function torqueFindings(subject: ProofSubject): Finding[] {
@@ -14,18 +14,18 @@ export function torqueFindings(subject: ProofSubject): Finding[] {
     const [least, most] = STUDS[stud].torqueNm;
     const check: Check = {
       topic: 'torque',
-      title: say`Torque`,
+      title: msg`Torque`,
       unit: 'N·m',
       decimals: 1,
       end: end.name,
       limit: { kind: 'window', least, most },
-      missing: say`Not tightened yet: ${least} to ${most} N·m.`,
-      remedy: say`The equipment maker’s figure governs. Washer above, nothing between the faces that carry current.`,
+      missing: msg`Not tightened yet: ${least} to ${most} N·m.`,
+      remedy: msg`The equipment maker’s figure governs. Washer above, nothing between the faces that carry current.`,
       work: {
-        formula: say`customary range for the stud`,
-        substituted: [say`${stud}: ${least} to ${most} N·m`],
-        source: say`customary for copper-alloy and stainless studs on DC gear`,
-        assumes: say`clean dry threads, palm flat on the current face`,
+        formula: msg`customary range for the stud`,
+        substituted: [msg`${stud}: ${least} to ${most} N·m`],
+        source: msg`customary for copper-alloy and stainless studs on DC gear`,
+        assumes: msg`clean dry threads, palm flat on the current face`,
       },
     };
     const finding = judge<ReadingOf<'torque'>>(

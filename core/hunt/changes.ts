@@ -1,4 +1,4 @@
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 import type { ChainPieceKind } from '../model/tables/chainPieces.ts';
 import type { Hunt, Piece, Span } from '../model/hunt.ts';
 
@@ -90,32 +90,32 @@ function spansOver(pieces: readonly Piece[], spans: readonly Span[]): Map<string
 /** A circuit to begin from. */
 export const CHAIN_PATTERNS = {
   circuit: {
-    title: say`a load on its own two cables`,
+    title: msg`a load on its own two cables`,
     test: 'steady',
-    load: say`load`,
+    load: msg`load`,
     out: ['post', 'lug', 'cable', 'lug', 'fuse', 'switch', 'lug', 'cable', 'lug', 'stud'],
     back: ['stud', 'lug', 'cable', 'lug', 'post'],
   },
   chassis: {
-    title: say`a load that returns through chassis or hull`,
+    title: msg`a load that returns through chassis or hull`,
     test: 'steady',
-    load: say`load`,
+    load: msg`load`,
     out: ['post', 'lug', 'cable', 'fuse', 'switch', 'cable', 'lug', 'stud'],
     back: ['stud', 'chassis', 'stud', 'lug', 'cable', 'lug', 'post'],
   },
   starter: {
-    title: say`a starter, cranking`,
+    title: msg`a starter, cranking`,
     test: 'cranking',
-    load: say`starter`,
+    load: msg`starter`,
     out: ['post', 'clamp', 'cable', 'lug', 'switch', 'lug', 'cable', 'lug', 'stud'],
     back: ['chassis', 'stud', 'lug', 'cable', 'clamp', 'post'],
   },
 } as const satisfies Record<
   string,
   {
-    title: string;
+    title: Message;
     test: Hunt['test'];
-    load: string;
+    load: Message;
     out: readonly ChainPieceKind[];
     back: readonly ChainPieceKind[];
   }

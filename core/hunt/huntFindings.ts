@@ -1,14 +1,13 @@
 import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
 import { atMost, type Finding, notProved, type Work } from '../finding/finding.ts';
 import { sizeLabel } from '../model/tables/size.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import { type Hunt, loadedOf } from '../model/hunt.ts';
 import { knownOf, wholeErrorMillivolt } from './known.ts';
 import type { Suspect } from './suspect.ts';
 import { GUILTY_TIMES, type HuntFound, huntAmps, totalOf } from './suspects.ts';
 import { sagOf } from './verdict.ts';
 import { SAG_SHARE } from '../model/tables/sag.ts';
-import { say } from '../words/say.ts';
 
 /** Whether the readings add up, and whether the source holds: what is known of a hunt beside its suspects. */
 export const huntFindings = (hunt: Hunt): Finding[] => [sumFinding(hunt), sagFinding(hunt)];
@@ -18,27 +17,27 @@ function sumFinding(hunt: Hunt): Finding {
   const facts = {
     topic: 'hunt-sum' as const,
     stage: 'fit' as const,
-    title: say`Sum is off by`,
+    title: msg`Sum is off by`,
     unit: 'mV' as const,
     decimals: 0,
     work: {
-      formula: say`ΔU = U_posts − U_load; ΔU − Σ U_pieces ≤ what the meters may be off by`,
+      formula: msg`ΔU = U_posts − U_load; ΔU − Σ U_pieces ≤ what the meters may be off by`,
       substituted: [] as string[],
-      source: say`Kirchhoff: what is lost between posts and load is lost in the pieces between them`,
-      assumes: say`both voltages read to 0.01 V, every reading to 1 % and 0.5 mV, at the amps of its own moment`,
+      source: msg`Kirchhoff: what is lost between posts and load is lost in the pieces between them`,
+      assumes: msg`both voltages read to 0.01 V, every reading to 1 % and 0.5 mV, at the amps of its own moment`,
     },
   };
   const loaded = loadedOf(hunt);
   if (!loaded) {
     return notProved({
       ...facts,
-      because: say`Without the volts at posts and load in one moment, and their amps, there is nothing to add up to.`,
+      because: msg`Without the volts at posts and load in one moment, and their amps, there is nothing to add up to.`,
     });
   }
   const { known } = knownOf({ ...hunt, loaded: {} });
   const total = totalOf(known, hunt.pieces.length);
   if (total === null) {
-    return notProved({ ...facts, because: say`Not every piece is read, so the sum cannot be checked yet.` });
+    return notProved({ ...facts, because: msg`Not every piece is read, so the sum cannot be checked yet.` });
   }
   const lost = (loaded.postsV - loaded.loadV) * 1000;
   const pieces = total * loaded.amps;
@@ -51,8 +50,8 @@ function sumFinding(hunt: Hunt): Finding {
       work: {
         ...facts.work,
         substituted: [
-          say`ΔU = ${digits(loaded.postsV, 2)} − ${digits(loaded.loadV, 2)} = ${figure(lost, 'mV', 0)} between posts and load`,
-          say`Σ U_pieces = ${digits(total, 3)} mΩ · ${figure(loaded.amps, 'A', 1)} = ${figure(pieces, 'mV', 0)} in ${hunt.pieces.length} pieces`,
+          msg`ΔU = ${numeral(loaded.postsV, 2)} − ${numeral(loaded.loadV, 2)} = ${amount(lost, 'mV', 0)} between posts and load`,
+          msg`Σ U_pieces = ${numeral(total, 3)} mΩ · ${amount(loaded.amps, 'A', 1)} = ${amount(pieces, 'mV', 0)} in ${hunt.pieces.length} pieces`,
         ],
       },
     },
@@ -68,23 +67,23 @@ function sagFinding(hunt: Hunt): Finding {
   const facts = {
     topic: 'hunt-sag' as const,
     stage: 'fit' as const,
-    title: say`Source sags by`,
+    title: msg`Source sags by`,
     unit: 'V' as const,
     decimals: 2,
     work: {
-      formula: say`U_rest − U_posts ≤ share · U_rest`,
+      formula: msg`U_rest − U_posts ≤ share · U_rest`,
       substituted:
         sag === null
           ? []
           : [
-              say`${digits(restV, 2)} − ${digits(loaded.postsV ?? 0, 2)} = ${figure(sag, 'V', 2)}; ${digits(share * 100, 0)} % of ${digits(restV, 2)} = ${figure(share * restV, 'V', 2)}`,
+              msg`${numeral(restV, 2)} − ${numeral(loaded.postsV ?? 0, 2)} = ${amount(sag, 'V', 2)}; ${numeral(share * 100, 0)} % of ${numeral(restV, 2)} = ${amount(share * restV, 'V', 2)}`,
             ],
-      source: say`customary for a ${hunt.test === 'cranking' ? say`cranking test` : say`steady load`}; a shop setting`,
-      assumes: say`charged, rested and not cold; the battery maker’s own curve governs`,
+      source: msg`customary for a ${hunt.test === 'cranking' ? msg`cranking test` : msg`steady load`}; a shop setting`,
+      assumes: msg`charged, rested and not cold; the battery maker’s own curve governs`,
     },
   };
   if (sag === null)
-    return notProved({ ...facts, because: say`Read at the posts at rest, and again under load.` });
+    return notProved({ ...facts, because: msg`Read at the posts at rest, and again under load.` });
   return atMost({ ...facts, value: sag }, share * restV);
 }
 
@@ -96,35 +95,32 @@ export function suspectWork(hunt: Hunt, suspect: Suspect, { pieces }: Pick<HuntF
   const read =
     milliohm === null
       ? among.length === 0
-        ? [say`R is not known: nothing was read across it`]
+        ? [msg`R is not known: nothing was read across it`]
         : [
-            say`R is known only together with ${named(
+            msg`R is known only together with ${named(
               among
                 .filter((place) => place !== suspect.place)
                 .map((place) => pieces[place]?.piece.title ?? ''),
             )}`,
-            say`its likely part of what they take too much: ${figure(excessMilliohm, 'mΩ', 3)}`,
+            msg`its likely part of what they take too much: ${amount(excessMilliohm, 'mΩ', 3)}`,
           ]
       : [
           span
-            ? `R = ${figure(span.millivolt, 'mV', 1)} / ${figure(span.amps, 'A', 1)} = ${figure(milliohm, 'mΩ', 3)}`
-            : say`R = ${figure(milliohm, 'mΩ', 3)}, from readings around it`,
+            ? verbatim`R = ${amount(span.millivolt, 'mV', 1)} / ${amount(span.amps, 'A', 1)} = ${amount(milliohm, 'mΩ', 3)}`
+            : msg`R = ${amount(milliohm, 'mΩ', 3)}, from readings around it`,
         ];
   return {
-    formula:
-      say`R = U / I; it fails past ` +
-      digits(GUILTY_TIMES, 1) +
-      say` · R_should; waste = (R − R_should) · I²`,
+    formula: msg`R = U / I; it fails past ${numeral(GUILTY_TIMES, 1)} · R_should; waste = (R − R_should) · I²`,
     substituted: [
       ...read,
-      say`R_should = ${shouldWords(hunt, suspect)}`,
-      say`waste = ${digits(Math.max(0, excessMilliohm), 3)} mΩ · (${figure(amps, 'A', 1)})² = ${figure(wastedW, 'W', 1)}`,
+      msg`R_should = ${shouldWords(hunt, suspect)}`,
+      msg`waste = ${numeral(Math.max(0, excessMilliohm), 3)} mΩ · (${amount(amps, 'A', 1)})² = ${amount(wastedW, 'W', 1)}`,
     ],
     source:
       piece.kind === 'cable'
-        ? say`conductor table, warmed by 0.393 % a kelvin`
-        : say`milliohms customary for such a piece; its own sheet governs`,
-    assumes: say`copper at ${figure(hunt.copperC, '°C', 0)}; the share of each piece known only with others goes by how often such a piece is the fault`,
+        ? msg`conductor table, warmed by 0.393 % a kelvin`
+        : msg`milliohms customary for such a piece; its own sheet governs`,
+    assumes: msg`copper at ${amount(hunt.copperC, '°C', 0)}; the share of each piece known only with others goes by how often such a piece is the fault`,
   };
 }
 
@@ -133,12 +129,12 @@ const MOST_NAMED = 3;
 const named = (names: readonly string[]) =>
   names.length <= MOST_NAMED + 1
     ? names.join(', ')
-    : say`${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more`;
+    : msg`${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more`;
 
-function shouldWords(hunt: Hunt, { piece, shouldMilliohm }: Suspect): string {
-  const value = figure(shouldMilliohm, 'mΩ', 3);
-  if (piece.milliohm !== undefined) return say`${value}, as typed`;
+function shouldWords(hunt: Hunt, { piece, shouldMilliohm }: Suspect): Message {
+  const value = amount(shouldMilliohm, 'mΩ', 3);
+  if (piece.milliohm !== undefined) return msg`${value}, as typed`;
   if (piece.size && piece.lengthMm !== undefined)
-    return `r(${sizeLabel(piece.size)}, ${figure(hunt.copperC, '°C', 0)}) · ${digits(piece.lengthMm / 1000, 2)} m = ${value}`;
-  return say`${value}, customary for a ${CHAIN_PIECES[piece.kind].title}`;
+    return verbatim`r(${sizeLabel(piece.size)}, ${amount(hunt.copperC, '°C', 0)}) · ${numeral(piece.lengthMm / 1000, 2)} m = ${value}`;
+  return msg`${value}, customary for a ${CHAIN_PIECES[piece.kind].title}`;
 }

@@ -2,6 +2,8 @@ import { CHAIN_PIECES, type ChainPieceKind } from '../model/tables/chainPieces.t
 import type { Cable } from '../model/cable.ts';
 import type { ConductorSize } from '../model/tables/size.ts';
 import { CHAIN_PATTERNS, type ChainPattern } from './changes.ts';
+import { capital } from '../words/capital.ts';
+import { tell } from '../words/message.ts';
 import type { Hunt, Piece } from '../model/hunt.ts';
 import { say } from '../words/say.ts';
 
@@ -22,10 +24,10 @@ export function newHunt(id: string, pattern: ChainPattern, systemV: number, newI
   };
   return {
     id,
-    title: title.charAt(0).toUpperCase() + title.slice(1),
+    title: capital(tell(title)),
     systemV,
     test,
-    load,
+    load: tell(load),
     loaded: {},
     copperC: USUAL_COPPER_C,
     pieces: [...pieces(out, 'out'), ...pieces(back, 'back')],
@@ -41,7 +43,7 @@ function titleOf(
   kinds: readonly ChainPieceKind[],
 ): string {
   const { title } = CHAIN_PIECES[kind];
-  const word = title.charAt(0).toUpperCase() + title.slice(1);
+  const word = capital(tell(title));
   const pole = kind === 'post' ? (side === 'out' ? ' +' : ' −') : side === 'back' ? ' back' : '';
   return kinds.filter((own) => own === kind).length > 1 ? `${word} ${n}${pole}` : `${word}${pole}`;
 }

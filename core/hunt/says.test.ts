@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { type Message, tell } from '../words/message.ts';
+import { inWords } from '../words/inWordsFixture.ts';
 import type { Piece } from '../model/hunt.ts';
 import { contradictionSays, probeSays, verdictSays } from './says.ts';
 import type { HuntVerdict } from './verdict.ts';
@@ -15,7 +17,7 @@ const bad: HuntVerdict = {
   isSourceWeak: false,
   atLoad,
 };
-const plain = (text: string) => text.replaceAll('\u2009', ' ');
+const plain = (message: Message) => tell(message).replaceAll('\u2009', ' ');
 
 describe('the end of a hunt, in words', () => {
   test('a piece that wastes, the source cleared, and what the load gets', () => {
@@ -31,17 +33,17 @@ describe('the end of a hunt, in words', () => {
     expect(plain(more)).toBe('50 % of the 57 W that this circuit loses for nothing.');
   });
   test('a name in capitals stays as it is inside a sentence', () =>
-    expect(verdictSays({ ...bad, piece: piece('h', 'HB-4'), isSourceWeak: true }).says).toContain(
+    expect(tell(verdictSays({ ...bad, piece: piece('h', 'HB-4'), isSourceWeak: true }).says)).toContain(
       'The source sags, and HB-4 wastes',
     ));
   test('what is not known yet, and what was read that cannot be', () => {
     const open = { simulated: false, what: 'not yet', mayBe: 3, pieces: 15, atLoad: null } as const;
-    expect(verdictSays(open)).toEqual({
+    expect(inWords(verdictSays(open))).toEqual({
       says: '3 of 15 pieces may still be the fault',
       more: 'Read across more of them.',
     });
     const contradiction = { readings: ['a', 'b'], millivolt: 40, why: 'parts over' } as const;
-    expect(contradictionSays(contradiction)).toMatch(/^The parts lose more/);
+    expect(tell(contradictionSays(contradiction))).toMatch(/^The parts lose more/);
     expect(plain(verdictSays({ simulated: false, what: 'contradiction', contradiction }).more)).toContain(
       'They disagree by 40 mV',
     );
@@ -51,14 +53,14 @@ describe('the end of a hunt, in words', () => {
       'falls by 2.10 V',
     );
     const sound = { simulated: false, what: 'nothing wrong' } as const;
-    expect(verdictSays({ ...sound, isSourceKnown: true }).more).not.toBe(
+    expect(tell(verdictSays({ ...sound, isSourceKnown: true }).more)).not.toBe(
       verdictSays({ ...sound, isSourceKnown: false }).more,
     );
-    expect(verdictSays({ simulated: false, what: 'nothing read' }).more).not.toBe('');
+    expect(tell(verdictSays({ simulated: false, what: 'nothing read' }).more)).not.toBe('');
   });
 });
 
 test('a probe across one piece, and one over several', () => {
-  expect(probeSays({ first: stud, last: stud })).toBe('Probe next across Stud, hull side.');
-  expect(probeSays({ first: stud, last: piece('l', 'Lug') })).toContain('from Stud, hull side to Lug');
+  expect(tell(probeSays({ first: stud, last: stud }))).toBe('Probe next across Stud, hull side.');
+  expect(tell(probeSays({ first: stud, last: piece('l', 'Lug') }))).toContain('from Stud, hull side to Lug');
 });

@@ -1,3 +1,4 @@
+import type { Message } from '../words/message.ts';
 import type { Piece } from '../model/hunt.ts';
 
 /** A piece that may be the fault. */
@@ -15,5 +16,5 @@ export interface Suspect {
   readonly among: readonly number[];
   /** Watts wasted at the load's amps. */
   readonly wastedW: number;
-  readonly cause: string;
+  readonly cause: Message;
 }

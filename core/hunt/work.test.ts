@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
 import { chainSpecimenOf, type HiddenFault } from '../instrument/standIn/specimen.ts';
@@ -177,7 +178,7 @@ describe('figures of a hunt', () => {
     const [top] = found.suspects;
     if (!top) throw new Error('no suspect');
     const { substituted } = suspectWork(read, top, found);
-    const plain = substituted.map((line) => line.replaceAll('\u2009', ' '));
+    const plain = substituted.map((line) => tell(line).replaceAll('\u2009', ' '));
     expect(plain[0]).toBe('R = 330.0 mV / 100.0 A = 3.300 mΩ');
     expect(plain.at(-1)).toBe('waste = 3.000 mΩ · (100.0 A)² = 30.0 W');
   });

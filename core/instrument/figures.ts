@@ -1,6 +1,6 @@
 import { baseUnitOf } from './units.ts';
 import { INSTRUMENTS, type InstrumentKind } from '../model/tables/instruments.ts';
-import { digits, THIN } from '../model/units/figure.ts';
+import { digits, THIN } from '../words/numerals.ts';
 
 /**
  * A figure as an instrument of a kind shows it, in steps of what it tells apart.

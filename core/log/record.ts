@@ -1,14 +1,15 @@
-import { word } from '../words/terms.ts';
+import { term } from '../words/terms.ts';
 import { sizeLabel } from '../model/tables/size.ts';
 import { limitWords, valueWords } from '../finding/says.ts';
-import { type Cable, type CableRecord, LONGEST_LINE, type RecordLine } from '../model/cable.ts';
+import { type Cable, type CableRecord, type RecordLine } from '../model/cable.ts';
 import type { CableWork } from '../cableWork.ts';
-import { say } from '../words/say.ts';
+import { type Message, msg, tell, verbatim } from '../words/message.ts';
+import { type KeptMessage, LONGEST_MESSAGE, messageSchema } from '../model/message.ts';
 
-/** A text that fits its line of the record: one that is too long ends in dots. */
-function fitting(part: keyof typeof LONGEST_LINE, text: string): string {
-  const longest = LONGEST_LINE[part];
-  return text.length <= longest ? text : `${text.slice(0, longest - 1)}…`;
+/** A message as a record keeps it: one that is longer than any line is kept as it is told now, ending in dots. */
+function fitting(message: Message): KeptMessage {
+  const { success, data } = messageSchema.safeParse(JSON.parse(JSON.stringify(message)));
+  return success ? data : `${tell(message).slice(0, LONGEST_MESSAGE - 1)}…`;
 }
 
 /**
@@ -26,21 +27,19 @@ export function sealRecord(cable: Cable, work: CableWork, by: string, at: string
     by,
     verdict: work.verdict.state,
     conductor: fitting(
-      'conductor',
-      `${sizeLabel(size)} ${work.kind.title.toLowerCase()}, ${word(cable.jacket)}, ${word(cable.polarity)}`,
+      verbatim`${sizeLabel(size)} ${work.kind.title.toLowerCase()}, ${term(cable.jacket)}, ${term(cable.polarity)}`,
     ),
     finishedMm: work.lengths?.finishedMm ?? cable.run.lengthMm + cable.run.loopMm,
     simulated: work.findings.some(({ provenance }) => provenance === 'simulated'),
     lines: work.findings.map((finding): RecordLine => ({
-      title: fitting('title', finding.title),
+      title: fitting(finding.title),
       ...(finding.end && { end: finding.end }),
-      value: fitting('value', valueWords(finding)),
-      limit: fitting('limit', limitWords(finding)),
+      value: fitting(valueWords(finding)),
+      limit: fitting(limitWords(finding)),
       state: finding.state,
       because: fitting(
-        'because',
         finding.waived
-          ? say`${finding.because} Waived by ${finding.waived.by}: ${finding.waived.why}`
+          ? msg`${finding.because} Waived by ${finding.waived.by}: ${finding.waived.why}`
           : finding.because,
       ),
       ...(finding.provenance && { source: finding.provenance }),

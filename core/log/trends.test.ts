@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { tell } from '../words/message.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { jobFileSchema } from '../model/job.ts';
@@ -86,7 +87,7 @@ describe('points of a die', () => {
       ],
     };
     const points = trendPoints([{ cable, work: workUpCable(cable, shop) }], shop);
-    expect(points.map(({ measure, where }) => `${measure} ${where}`).sort()).toEqual([
+    expect(points.map(({ measure, where }) => `${measure} ${tell(where)}`).sort()).toEqual([
       'across-flats C-1 A',
       'air C-1 B',
       'joint C-1 B',

@@ -3,15 +3,15 @@ import { idOf } from '../finding/topics.ts';
 import { END_NAMES } from '../model/end.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import type { Shop } from '../model/shop.ts';
-import { digits } from '../model/units/figure.ts';
+import { digits } from '../words/numerals.ts';
 import { jointIndex } from '../proof/jointIndex.ts';
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 
 /** What is followed over time. */
 export const TREND_MEASURES = {
-  'across-flats': { title: say`Across flats`, unit: 'mm', decimals: 2 },
-  joint: { title: say`Joint index`, unit: '', decimals: 2 },
-  air: { title: say`Air in sections`, unit: '%', decimals: 1 },
+  'across-flats': { title: msg`Across flats`, unit: 'mm', decimals: 2 },
+  joint: { title: msg`Joint index`, unit: '', decimals: 2 },
+  air: { title: msg`Air in sections`, unit: '%', decimals: 1 },
 } as const;
 export type TrendMeasure = keyof typeof TREND_MEASURES;
 
@@ -23,7 +23,7 @@ export interface TrendPoint {
   readonly measure: TrendMeasure;
   readonly value: number;
   /** "IN-1 B", or "trial". */
-  readonly where: string;
+  readonly where: Message;
 }
 
 /**
@@ -55,7 +55,7 @@ export function trendPoints(worked: readonly WorkedCable[], shop: Shop): TrendPo
   }
   for (const { at, by, dieId, acrossFlatsMm, voidShare, source } of shop.trials) {
     if (source === 'simulated') continue;
-    const own = { at, by, dieId, where: say`trial` };
+    const own = { at, by, dieId, where: msg`trial` };
     points.push({ ...own, measure: 'across-flats', value: acrossFlatsMm });
     if (voidShare !== undefined) points.push({ ...own, measure: 'air', value: 100 * voidShare });
   }
@@ -84,7 +84,7 @@ export interface Signal {
   readonly kind: 'outside' | 'one side' | 'one way';
   readonly from: number;
   readonly to: number;
-  readonly says: string;
+  readonly says: Message;
 }
 
 /**
@@ -108,12 +108,12 @@ export function controlOf(values: readonly number[]): Control | null {
     lower: mean - reach,
     upper: mean + reach,
     work: {
-      formula: say`limits = mean ± 2.66 · mean moving range`,
+      formula: msg`limits = mean ± 2.66 · mean moving range`,
       substituted: [
-        say`${digits(mean, 3)} ± 2.66 · ${digits(range, 4)} = ${digits(mean - reach, 3)} to ${digits(mean + reach, 3)}, of the oldest ${base.length}`,
+        msg`${digits(mean, 3)} ± 2.66 · ${digits(range, 4)} = ${digits(mean - reach, 3)} to ${digits(mean + reach, 3)}, of the oldest ${base.length}`,
       ],
-      source: say`chart for individual values after Shewhart: three standard deviations`,
-      assumes: say`the oldest crimps were made as the shop means them`,
+      source: msg`chart for individual values after Shewhart: three standard deviations`,
+      assumes: msg`the oldest crimps were made as the shop means them`,
     },
   };
 }
@@ -132,7 +132,7 @@ export function signalsOf(values: readonly number[], control: Control): Signal[]
             kind: 'outside',
             from: i,
             to: i,
-            says: say`One ${value > control.upper ? say`over` : say`under`} its limits: look at that crimp.`,
+            says: msg`One ${value > control.upper ? msg`over` : msg`under`} its limits: look at that crimp.`,
           },
         ]
       : [],
@@ -143,7 +143,7 @@ export function signalsOf(values: readonly number[], control: Control): Signal[]
       kind: 'one side',
       from,
       to,
-      says: say`${to - from + 1} running ${sign > 0 ? say`over` : say`under`} the mean: something has changed.`,
+      says: msg`${to - from + 1} running ${sign > 0 ? msg`over` : msg`under`} the mean: something has changed.`,
     }));
   const way = runs(values.slice(1).map((value, i) => Math.sign(value - (values[i] ?? value))))
     .filter(({ sign, from, to }) => sign !== 0 && to - from + 1 >= RUN_ONE_WAY)
@@ -151,7 +151,7 @@ export function signalsOf(values: readonly number[], control: Control): Signal[]
       kind: 'one way',
       from,
       to: to + 1,
-      says: say`${to - from + 1} steps running ${sign > 0 ? say`up: look at the press and its dies` : say`down: look at the calliper and the lugs`}.`,
+      says: msg`${to - from + 1} steps running ${sign > 0 ? msg`up: look at the press and its dies` : msg`down: look at the calliper and the lugs`}.`,
     }));
   return [...outside, ...side, ...way].sort((a, b) => a.to - b.to);
 }
@@ -178,13 +178,13 @@ export function controlFinding(measure: TrendMeasure, values: readonly number[],
     ...subject,
     id: idOf(subject),
     stage: 'prove',
-    title: say`${title}, the latest`,
+    title: msg`${title}, the latest`,
     value: last,
     unit,
     decimals,
     limit: { kind: 'window', least: control.lower, most: control.upper },
     state: fresh ? 'watch' : 'holds',
-    because: fresh?.says ?? say`As this die usually works.`,
+    because: fresh?.says ?? msg`As this die usually works.`,
     work: control.work,
   };
 }

@@ -4,6 +4,7 @@ import { readingSchema, reworkSchema, waiverSchema } from './reading.ts';
 import { runSchema } from './run.ts';
 import { JACKETS, sizeSchema } from './shop.ts';
 import { MOST } from './limits.ts';
+import { messageSchema } from './message.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
 
 export const STAGES = ['run', 'gauge', 'ends', 'cut', 'make', 'prove', 'fit'] as const;
@@ -62,17 +63,14 @@ export const correctionSchema = z.strictObject({
   why: text(200).check(z.minLength(3)),
 });
 
-/** Letters of what one line of a sealed record may say. */
-export const LONGEST_LINE = { title: 200, value: 60, limit: 60, because: 800, conductor: 200 } as const;
-
-/** One line of a sealed record: the finding as it stood. */
+/** One line of a sealed record: the finding as it stood, told in the language of whoever reads it. */
 export const recordLineSchema = z.strictObject({
-  title: text(LONGEST_LINE.title),
+  title: messageSchema,
   end: z.optional(endName),
-  value: text(LONGEST_LINE.value),
-  limit: text(LONGEST_LINE.limit),
+  value: messageSchema,
+  limit: messageSchema,
   state: z.enum(['holds', 'watch', 'fails', 'unproved']),
-  because: text(LONGEST_LINE.because),
+  because: messageSchema,
   /** Of a reading: where it came from, who took it, when, with what, and until when that is calibrated. */
   source: z.optional(z.enum(['typed', 'instrument', 'simulated'])),
   by: z.optional(text(60)),
@@ -85,7 +83,7 @@ export const recordSchema = z.strictObject({
   at: moment,
   by: name,
   verdict: z.enum(['holds', 'watch', 'fails', 'unproved']),
-  conductor: text(LONGEST_LINE.conductor),
+  conductor: messageSchema,
   /** The longest there is, with its loop. */
   finishedMm: mm(0, 2e6),
   simulated: z.boolean(),

@@ -1,4 +1,4 @@
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 
 /**
  * What can hurt at the bench, each with the list that a careful person goes through before it. A professional says once
@@ -6,34 +6,34 @@ import { say } from '../words/say.ts';
  */
 export const CAUTIONS = {
   live: {
-    title: say`Battery`,
+    title: msg`Battery`,
     items: [
-      say`Isolated at the switch, and tagged: a battery itself cannot be switched off`,
-      say`Negative off first; it goes on last`,
-      say`Rings, watch and chain off; tools insulated`,
-      say`Nothing metal lies where it can fall across the terminals`,
+      msg`Isolated at the switch, and tagged: a battery itself cannot be switched off`,
+      msg`Negative off first; it goes on last`,
+      msg`Rings, watch and chain off; tools insulated`,
+      msg`Nothing metal lies where it can fall across the terminals`,
     ],
   },
   'hot work': {
-    title: say`Hot work`,
+    title: msg`Hot work`,
     items: [
-      say`No fuel vapour: locker and bilge smelled and aired`,
-      say`No battery on charge near the flame: it gives off hydrogen`,
-      say`Extinguisher within reach`,
-      say`Eyes covered; what can burn is taken away or shielded`,
+      msg`No fuel vapour: locker and bilge smelled and aired`,
+      msg`No battery on charge near the flame: it gives off hydrogen`,
+      msg`Extinguisher within reach`,
+      msg`Eyes covered; what can burn is taken away or shielded`,
     ],
   },
   tools: {
-    title: say`Tools that close`,
+    title: msg`Tools that close`,
     items: [
-      say`Fingers out before the foot or hand goes down`,
-      say`Eyes covered: a die can chip, a cut end can fly`,
-      say`Nothing improvised: no jack, no welded frame`,
+      msg`Fingers out before the foot or hand goes down`,
+      msg`Eyes covered: a die can chip, a cut end can fly`,
+      msg`Nothing improvised: no jack, no welded frame`,
     ],
   },
-  blades: { title: say`Blades`, items: [say`Cut away from the hand that holds the cable`] },
-  burns: { title: say`Hot ends`, items: [say`A soldered or shrunk end burns long after it looks cold`] },
-} as const satisfies Record<string, { readonly title: string; readonly items: readonly string[] }>;
+  blades: { title: msg`Blades`, items: [msg`Cut away from the hand that holds the cable`] },
+  burns: { title: msg`Hot ends`, items: [msg`A soldered or shrunk end burns long after it looks cold`] },
+} as const satisfies Record<string, { readonly title: Message; readonly items: readonly Message[] }>;
 
 export type CautionId = keyof typeof CAUTIONS;
 export const CAUTION_IDS = Object.keys(CAUTIONS) as [CautionId, ...CautionId[]];

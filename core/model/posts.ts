@@ -1,4 +1,5 @@
-import { word } from '../words/terms.ts';
+import { type Message, verbatim } from '../words/message.ts';
+import { term } from '../words/terms.ts';
 import {
   ADAPTERS,
   type AdapterFacts,
@@ -16,12 +17,12 @@ export type Meets =
   { readonly kind: 'stud'; readonly stud: StudName } | { readonly kind: 'post'; readonly post: Post };
 
 /** Post and polarity in words: "large taper, positive". */
-export const postTitle = ({ kind, polarity }: Post) => `${POST_KINDS[kind].title}, ${word(polarity)}`;
+export const postTitle = ({ kind, polarity }: Post) => verbatim`${POST_KINDS[kind].title}, ${term(polarity)}`;
 
 /** What an end meets, in a word or two: "M10", "large taper +". */
-export function meetsWord(meets: Meets): string {
+export function meetsWord(meets: Meets): Message {
   if (meets.kind === 'stud') return meets.stud;
-  return `${POST_KINDS[meets.post.kind].title} ${meets.post.polarity === 'positive' ? '+' : '\u2212'}`;
+  return verbatim`${POST_KINDS[meets.post.kind].title} ${meets.post.polarity === 'positive' ? '+' : '\u2212'}`;
 }
 
 /** Adapters that fit a kind of post. */

@@ -1,19 +1,19 @@
-import { say } from '../words/say.ts';
+import { msg } from '../words/message.ts';
 import * as z from 'zod/mini';
 import { END_NAMES } from './end.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
 
 /** What one looks for on a finished end. Each is right, wrong, or not yet looked at. */
 export const LOOK_ITEMS = {
-  hexagon: say`hexagon even all round`,
-  strands: say`no strand outside the barrel`,
-  home: say`copper seen in the sight hole or felt at the bottom`,
-  gap: say`gap at the mouth as asked`,
-  ears: say`ears filed, barrel not cracked`,
-  palm: say`palm flat, clean, not bent`,
-  sleeve: say`sleeve stops short of the palm`,
-  seal: say`bead of adhesive at both ends`,
-  jacket: say`jacket not browned or bubbled`,
+  hexagon: msg`hexagon even all round`,
+  strands: msg`no strand outside the barrel`,
+  home: msg`copper seen in the sight hole or felt at the bottom`,
+  gap: msg`gap at the mouth as asked`,
+  ears: msg`ears filed, barrel not cracked`,
+  palm: msg`palm flat, clean, not bent`,
+  sleeve: msg`sleeve stops short of the palm`,
+  seal: msg`bead of adhesive at both ends`,
+  jacket: msg`jacket not browned or bubbled`,
 } as const;
 export type LookItem = keyof typeof LOOK_ITEMS;
 

@@ -1,6 +1,6 @@
 import type * as z from 'zod/mini';
 import { type Fields, isFields } from './fields.ts';
-import { digits } from './units/figure.ts';
+import { digits } from '../words/numerals.ts';
 import { say } from '../words/say.ts';
 
 const textOf = (data: unknown): string => (typeof data === 'string' ? data.slice(0, 40) : '');

@@ -5,6 +5,7 @@ import { PLACINGS, type Placing } from './tables/placings.ts';
 import { END_NAMES } from './end.ts';
 import { mm, moment, name } from './text.ts';
 import { MOST, MOST_BEND_DEG, RUN_LENGTH_MM } from './limits.ts';
+import { msg } from '../words/message.ts';
 import { say } from '../words/say.ts';
 
 export const loadSchema = z.discriminatedUnion('kind', [
@@ -105,10 +106,10 @@ export const fuseSchema = z.strictObject({
 
 /** What a cable meets on its way. */
 export const MEETS = {
-  wet: say`wet or salt`,
-  oil: say`oil or fuel`,
-  flexing: say`flexing in use`,
-  exhaust: say`near an exhaust`,
+  wet: msg`wet or salt`,
+  oil: msg`oil or fuel`,
+  flexing: msg`flexing in use`,
+  exhaust: msg`near an exhaust`,
 } as const;
 export type Meets = keyof typeof MEETS;
 

@@ -17,6 +17,7 @@ interface Def {
   readonly valueType?: core.ZodMiniType;
   readonly entries?: Readonly<Record<string, string>>;
   readonly values?: readonly unknown[];
+  readonly getter?: () => core.ZodMiniType;
 }
 interface CheckDef {
   readonly check: string;
@@ -95,11 +96,17 @@ function texts(def: Def): fc.Arbitrary<string> {
   return fc.oneof(fc.constantFrom(...fit), fc.string({ minLength: least, maxLength: Math.min(most, 12) }));
 }
 
+/** So often what holds itself is drawn within itself; from there on the simplest of it. */
+const DEEPEST = 2;
+
 /**
  * Values that a schema takes, its extremes first: every number at its limits, every option, every list empty and full.
  * Refinements of whole objects are not known to it: see {@link validJob}.
+ *
+ * @param within how deep it is in a schema that holds itself
  */
-export function valid<T>(schema: core.ZodMiniType<T>): fc.Arbitrary<T> {
+export function valid<T>(schema: core.ZodMiniType<T>, within = 0): fc.Arbitrary<T> {
+  const inner = (own: core.ZodMiniType) => valid(own, within);
   const def = (schema as unknown as { _zod: { def: Def } })._zod.def;
   const drawn = (): fc.Arbitrary<unknown> => {
     switch (def.type) {
@@ -107,14 +114,14 @@ export function valid<T>(schema: core.ZodMiniType<T>): fc.Arbitrary<T> {
         const shape = def.shape ?? {};
         const isOptional = (key: string) =>
           (shape[key] as unknown as { _zod: { def: Def } } | undefined)?._zod.def.type === 'optional';
-        return fc.record(Object.fromEntries(Object.entries(shape).map(([key, own]) => [key, valid(own)])), {
+        return fc.record(Object.fromEntries(Object.entries(shape).map(([key, own]) => [key, inner(own)])), {
           requiredKeys: Object.keys(shape).filter((key) => !isOptional(key)),
         });
       }
       case 'array': {
         const least = checksOf(def).find(({ check }) => check === 'min_length')?.minimum ?? 0;
         const most = checksOf(def).find(({ check }) => check === 'max_length')?.maximum ?? LONGEST_LIST;
-        return fc.array(valid(def.element as core.ZodMiniType), {
+        return fc.array(inner(def.element as core.ZodMiniType), {
           minLength: least,
           maxLength: Math.max(least, Math.min(most, LONGEST_LIST)),
         });
@@ -130,11 +137,11 @@ export function valid<T>(schema: core.ZodMiniType<T>): fc.Arbitrary<T> {
       case 'literal':
         return fc.constantFrom(...(def.values ?? []));
       case 'union':
-        return fc.oneof(...(def.options ?? []).map((option) => valid(option)));
+        return fc.oneof(...(def.options ?? []).map((option) => inner(option)));
       case 'optional':
-        return valid(def.innerType as core.ZodMiniType);
+        return inner(def.innerType as core.ZodMiniType);
       case 'nullable':
-        return fc.option(valid(def.innerType as core.ZodMiniType));
+        return fc.option(inner(def.innerType as core.ZodMiniType));
       case 'record': {
         const entries = (def.keyType as unknown as { _zod: { def: Def } })._zod.def;
         const keys = entries.type === 'enum' ? Object.values(entries.entries ?? {}) : [...IDS];
@@ -142,9 +149,17 @@ export function valid<T>(schema: core.ZodMiniType<T>): fc.Arbitrary<T> {
           .uniqueArray(fc.constantFrom(...keys))
           .chain((chosen) =>
             fc.record(
-              Object.fromEntries(chosen.map((key) => [key, valid(def.valueType as core.ZodMiniType)])),
+              Object.fromEntries(chosen.map((key) => [key, inner(def.valueType as core.ZodMiniType)])),
             ),
           );
+      }
+      case 'null':
+        return fc.constant(null);
+      case 'lazy': {
+        const own = def.getter?.();
+        if (!own) throw new RangeError('a lazy schema of nothing');
+        const [plain = own] = (own as unknown as { _zod: { def: Def } })._zod.def.options ?? [];
+        return within < DEEPEST ? valid(own, within + 1) : valid(plain, within);
       }
       default:
         throw new RangeError(`no values are drawn of a ${def.type}`);

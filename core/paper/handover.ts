@@ -1,3 +1,5 @@
+import { cautionsTold } from './cautionsTold.ts';
+import { small, tell } from '../words/message.ts';
 import { cablesSay } from '../words/counts.ts';
 import { STUDS } from '../model/tables/studs.ts';
 import { duesOf, dueSays } from '../fit/service.ts';
@@ -7,8 +9,9 @@ import type { WorkedCable } from '../cableWork.ts';
 import type { Shop } from '../model/shop.ts';
 import { meetsWord } from '../model/posts.ts';
 import type { StudStack } from '../termination/studs/studStack.ts';
-import { CAUTIONS, type CautionId } from '../model/cautions.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import type { CautionId } from '../model/cautions.ts';
+import { figure } from '../model/units/figure.ts';
+import { digits } from '../words/numerals.ts';
 import { type ListDoc, scheduleDoc } from './listDoc.ts';
 import { say } from '../words/say.ts';
 
@@ -64,7 +67,7 @@ export function handover(job: Job, cables: readonly WorkedCable[], shop: Shop, d
     ends: endsDoc(job, cables),
     dues: duesDoc(job, cables, shop),
     stacks: stackSheets(cables),
-    cautions: CAUTIONS_HANDED.map((id) => CAUTIONS[id]),
+    cautions: cautionsTold(CAUTIONS_HANDED),
     foot: FOOT,
   };
 }
@@ -77,7 +80,7 @@ function openPoints(cables: readonly WorkedCable[]): string[] {
     return [
       ...(verdict.state === 'fails' || verdict.state === 'unproved'
         ? [
-            `${cable.tag} ${verdict.state === 'fails' ? say`fails` : say`is not proved`}${first ? `: ${first.title.toLowerCase()}${first.end ? say` of ${first.end}` : ''}` : ''}.`,
+            `${cable.tag} ${verdict.state === 'fails' ? say`fails` : say`is not proved`}${first ? `: ${tell(small(first.title))}${first.end ? say` of ${first.end}` : ''}` : ''}.`,
           ]
         : []),
       ...(simulated ? [say`${cable.tag} has SIMULATED readings: they prove nothing.`] : []),
@@ -115,7 +118,7 @@ function endsDoc(job: Job, cables: readonly WorkedCable[]): ListDoc {
             return [
               `${cable.tag} ${name}`,
               cable.ends[name].at,
-              meetsWord(end.meets),
+              tell(meetsWord(end.meets)),
               end.lug?.label ?? say`not decided`,
               limit?.kind === 'window' ? say`${digits(limit.least, 0)} to ${digits(limit.most, 0)}` : '',
               torque?.read && torque.value !== null
@@ -147,7 +150,7 @@ function duesDoc(job: Job, cables: readonly WorkedCable[], { practice }: Shop): 
     sections: [
       {
         title: rows.length === 0 ? say`Nothing is due before the first cable is fitted.` : '',
-        rows: rows.map(({ cable, due }) => [due.by, cable.tag, dueSays(due), due.since, '[  ]']),
+        rows: rows.map(({ cable, due }) => [due.by, cable.tag, tell(dueSays(due)), due.since, '[  ]']),
       },
     ],
     foot: FOOT,
@@ -168,7 +171,7 @@ function stackSheets(cables: readonly WorkedCable[]): StackSheet[] {
       if (found.has(key)) continue;
       const [least, most] = STUDS[stack.stud].torqueNm;
       found.set(key, {
-        name: stack.name,
+        name: tell(stack.name),
         stack,
         lines: [
           ...stack.members.map(

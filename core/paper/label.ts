@@ -1,3 +1,4 @@
+import { tell } from '../words/message.ts';
 import { word } from '../words/terms.ts';
 import { sizeLabel } from '../model/tables/size.ts';
 import { meetsWord } from '../model/posts.ts';
@@ -35,8 +36,8 @@ export function labelOf({ cable, work }: WorkedCable, day: string): Label {
     tag: cable.tag,
     pole: cable.polarity,
     cable: `${sizeLabel(size)} ${work.kind.title}, ${cable.jacket}`,
-    from: `${cable.ends.A.at}, ${meetsWord(A.meets)}`,
-    to: `${cable.ends.B.at}, ${meetsWord(B.meets)}`,
+    from: `${cable.ends.A.at}, ${tell(meetsWord(A.meets))}`,
+    to: `${cable.ends.B.at}, ${tell(meetsWord(B.meets))}`,
     length,
     lugs: `${A.lug?.label ?? say`none`} / ${B.lug?.label ?? say`none`}`,
     die: [A, B].map(({ die }) => (die ? die.die.stamp || say`unmarked` : say`none`)).join(' / '),

@@ -1,10 +1,11 @@
+import { tell } from '../words/message.ts';
 import { word } from '../words/terms.ts';
 import { sizeLabel } from '../model/tables/size.ts';
 import type { CutPlan } from '../cutting/cutPlan.ts';
 import type { Kit } from '../cutting/kit.ts';
 import type { CutGroup } from '../cutting/pieces.ts';
 import type { WorkedCable } from '../cableWork.ts';
-import { digits } from '../model/units/figure.ts';
+import { digits } from '../words/numerals.ts';
 import { say } from '../words/say.ts';
 
 /** A list to be printed: the same for the screen, the page and the PDF. */
@@ -43,7 +44,7 @@ export function cuttingListDoc(
     sections: plans
       .filter(({ group }) => group.pieces.length > 0)
       .map(({ group, plan }) => ({
-        title: `${group.title}, ${group.kindTitle.toLowerCase()}`,
+        title: `${tell(group.title)}, ${group.kindTitle.toLowerCase()}`,
         rows: [
           ...plan.spools.flatMap(({ stock, pieces, restMm }) =>
             pieces.map(({ label, lengthMm }, i) => [
@@ -90,8 +91,8 @@ export function kitDoc(jobTitle: string, { lines, massG }: Kit): ListDoc {
         rows: lines
           .filter((line) => line.group === group)
           .map(({ what, note, need, have, buy, unit }) => [
-            what,
-            note,
+            tell(what),
+            tell(note),
             amount(need, unit),
             have === null ? say`not counted` : amount(have, unit),
             buy > 0 ? amount(buy, unit) : '',

@@ -1,6 +1,7 @@
 import { STATE_SAYS } from './stateSays.ts';
 import type { TestRecord } from './testRecord.ts';
-import { say, spoken } from '../words/say.ts';
+import { say } from '../words/say.ts';
+import { spoken } from '../words/language.ts';
 
 const ESCAPES: Readonly<Record<string, string>> = {
   '&': '&amp;',

@@ -1,3 +1,4 @@
+import { tell } from '../words/message.ts';
 import { sizeLabel } from '../model/tables/size.ts';
 import { STUD_NAMES } from '../model/tables/studs.ts';
 import type { WorkedCable } from '../cableWork.ts';
@@ -114,7 +115,12 @@ const OUT: readonly Column<WorkedCable>[] = [
   },
   { key: 'lugA', title: 'lug A', read: textField(80), write: ({ work }) => work.ends.A.lug?.label ?? '' },
   { key: 'lugB', title: 'lug B', read: textField(80), write: ({ work }) => work.ends.B.lug?.label ?? '' },
-  { key: 'verdict', title: 'verdict', read: textField(200), write: ({ work }) => work.verdict.sentence },
+  {
+    key: 'verdict',
+    title: 'verdict',
+    read: textField(200),
+    write: ({ work }) => tell(work.verdict.sentence),
+  },
 ];
 
 export const writeScheduleCsv = (cables: readonly WorkedCable[]) => writeCsv(OUT, cables);

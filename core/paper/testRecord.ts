@@ -1,10 +1,12 @@
+import { tell } from '../words/message.ts';
 import { faultSays } from '../traveller/mishaps.ts';
 import { sizeLabel } from '../model/tables/size.ts';
 import type { Finding, State } from '../finding/finding.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import { limitWords, valueWords } from '../finding/says.ts';
 import { meetsWord } from '../model/posts.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { figure } from '../model/units/figure.ts';
+import { digits } from '../words/numerals.ts';
 import { STATE_WORDS } from '../finding/states.ts';
 import { STATE_SAYS } from './stateSays.ts';
 import { say } from '../words/say.ts';
@@ -65,10 +67,10 @@ function rowOf(finding: Finding): RecordRow {
   const { title, end, state, would, waived, read, provenance, margin, value, because } = finding;
   const extra = [would && WOULD[would], waived && say`waived`].filter(Boolean).join(', ');
   return {
-    title,
+    title: tell(title),
     end: end ?? '',
-    value: valueWords(finding),
-    limit: limitWords(finding),
+    value: tell(valueWords(finding)),
+    limit: tell(limitWords(finding)),
     left:
       margin === undefined || value === null || state === 'unproved' || finding.limit?.kind === 'window'
         ? ''
@@ -76,7 +78,7 @@ function rowOf(finding: Finding): RecordRow {
           ? say`${digits(100 * margin, 0)} % left`
           : say`${digits(-100 * margin, 0)} % over`,
     state,
-    says: [STATE_WORDS[state].says, extra].filter(Boolean).join(', '),
+    says: [tell(STATE_WORDS[state].says), extra].filter(Boolean).join(', '),
     read: read
       ? [
           `${read.by || say`nobody named`}, ${read.at.slice(0, 10)}`,
@@ -88,7 +90,11 @@ function rowOf(finding: Finding): RecordRow {
       : '',
     simulated: provenance === 'simulated',
     why:
-      state === 'holds' ? '' : waived ? say`${because} ${waived.by} answers for it: ${waived.why}` : because,
+      state === 'holds'
+        ? ''
+        : waived
+          ? say`${tell(because)} ${waived.by} answers for it: ${waived.why}`
+          : tell(because),
   };
 }
 
@@ -112,14 +118,14 @@ export function testRecord({ cable, work }: WorkedCable, job: string, day: strin
     day,
     job,
     tag: cable.tag,
-    from: `${cable.ends.A.at || say`not said`}, ${meetsWord(ends.A.meets)}`,
-    to: `${cable.ends.B.at || say`not said`}, ${meetsWord(ends.B.meets)}`,
+    from: `${cable.ends.A.at || say`not said`}, ${tell(meetsWord(ends.A.meets))}`,
+    to: `${cable.ends.B.at || say`not said`}, ${tell(meetsWord(ends.B.meets))}`,
     state: verdict.state,
-    verdict: verdict.sentence,
+    verdict: tell(verdict.sentence),
     ends: (['A', 'B'] as const).map((end) => ({
       end,
       state: work.endVerdicts[end].state,
-      verdict: work.endVerdicts[end].sentence,
+      verdict: tell(work.endVerdicts[end].sentence),
     })),
     simulated: findings.some(({ provenance }) => provenance === 'simulated'),
     facts: [
@@ -135,7 +141,8 @@ export function testRecord({ cable, work }: WorkedCable, job: string, day: strin
     rows: [...other, ...proof, ...torque].map(rowOf),
     history: [
       ...cable.reworks.map(
-        ({ at, by, end, what }) => say`${at.slice(0, 10)} ${by}: end ${end} done again, ${faultSays(what)}`,
+        ({ at, by, end, what }) =>
+          say`${at.slice(0, 10)} ${by}: end ${end} done again, ${tell(faultSays(what))}`,
       ),
       ...cable.waivers.map(
         ({ at, by, finding, why }) => say`${at.slice(0, 10)} ${by}: does without ${finding}, ${why}`,

@@ -1,3 +1,5 @@
+import { cautionsTold } from './cautionsTold.ts';
+import { tell } from '../words/message.ts';
 import { word } from '../words/terms.ts';
 import { sizeLabel } from '../model/tables/size.ts';
 import type { WorkedCable } from '../cableWork.ts';
@@ -46,17 +48,17 @@ export function travellerDoc({ cable, work }: WorkedCable, jobTitle: string): Tr
       ),
       say`palms at ${cable.palmAngleDeg}°`,
     ],
-    cautions: order.filter((id) => met.includes(id)).map((id) => CAUTIONS[id]),
+    cautions: cautionsTold(order.filter((id) => met.includes(id))),
     lines: steps.map((step, i) => ({
       number: i + 1,
-      order: step.end ? `${step.end}: ${step.order}` : step.order,
-      detail: step.detail,
+      order: step.end ? `${step.end}: ${tell(step.order)}` : tell(step.order),
+      detail: tell(step.detail),
       figure: step.figure
-        ? `${step.figure.unit === '°' ? `${step.figure.value}°` : figure(step.figure.value, step.figure.unit, step.figure.decimals)} ${step.figure.means}`
+        ? `${step.figure.unit === '°' ? `${step.figure.value}°` : figure(step.figure.value, step.figure.unit, step.figure.decimals)} ${tell(step.figure.means)}`
         : '',
       gates: step.gates
         .filter(({ id }) => id !== 'order')
-        .map(({ says }) => says)
+        .map(({ says }) => tell(says))
         .join('; '),
       limit: step.ask
         ? `${step.ask.least > 0 ? say`${figure(step.ask.least, '', step.ask.decimals)} to ` : say`at most `}${figure(step.ask.most, step.ask.unit, step.ask.decimals)}`

@@ -1,4 +1,6 @@
 import { readFileSync } from 'node:fs';
+import { tell } from '../words/message.ts';
+import { inWords } from '../words/inWordsFixture.ts';
 import { describe, expect, test } from '@jest/globals';
 import { areaMm2 } from '../model/tables/size.ts';
 import { jobFileSchema } from '../model/job.ts';
@@ -44,7 +46,7 @@ describe('what another practice changes on the canal boat', () => {
     expect(count).toBeGreaterThan(0);
     expect(price).toBeGreaterThan(0);
     expect(massG).toBeGreaterThan(0);
-    expect(cables[0]?.instead[0]).toMatchObject({ what: 'size', from: '70 mm²', to: '95 mm²' });
+    expect(inWords(cables[0]?.instead[0])).toMatchObject({ what: 'size', from: '70 mm²', to: '95 mm²' });
     const thicker = under({ oneSizeUp: true }).works;
     now.works.forEach(({ choice }, i) => {
       const then = thicker[i]?.choice.taken.at.size;
@@ -64,19 +66,19 @@ describe('what another practice changes on the canal boat', () => {
     expect(steps).toBe(-2 * count);
     expect(cables.length).toBeLessThan(count);
     expect(cables.flatMap(({ tags }) => tags)).toHaveLength(count);
-    expect(cables[0]?.instead[0]?.what).toBe('crimps A and B');
+    expect(tell(cables[0]?.instead[0]?.what)).toBe('crimps A and B');
   });
 
   test('a torch for a gun: the step says so, where no part of the cable tells it', () => {
     const { cables, price } = changeTo({ shrinkBy: 'torch' });
     expect(price).toBe(0);
-    expect(cables[0]?.instead[0]?.from).toContain('heat gun');
-    expect(cables[0]?.instead[0]?.to).toContain('torch');
+    expect(tell(cables[0]?.instead[0]?.from)).toContain('heat gun');
+    expect(tell(cables[0]?.instead[0]?.to)).toContain('torch');
   });
 
   test('a heavier pull: what was proved by the least is not proved by it', () => {
     const { cables } = changeTo({ pull: 'heaviest' });
-    expect(cables.flatMap(({ instead }) => instead)).toContainEqual(
+    expect(inWords(cables.flatMap(({ instead }) => instead))).toContainEqual(
       expect.objectContaining({ from: 'holds', to: 'not proved' }),
     );
   });

@@ -1,6 +1,7 @@
 import { LAYERS } from '../model/tables/layers.ts';
-import { word } from '../words/terms.ts';
-import { digits } from '../model/units/figure.ts';
+import { term } from '../words/terms.ts';
+import { isSame, listed, type Message, msg, numeral, small, verbatim } from '../words/message.ts';
+
 import type { CableWork } from '../cableWork.ts';
 import { sizeLabel } from '../model/tables/size.ts';
 import { kitOf } from '../cutting/kit.ts';
@@ -11,18 +12,18 @@ import type { Shop } from '../model/shop.ts';
 import { contextOf } from '../jobContext.ts';
 import type { FollowDuty } from '../sizing/assess.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { dieName } from '../traveller/step.ts';
+import { dieName, type Gate } from '../traveller/step.ts';
 import { kindOf } from '../model/stepId.ts';
 import { workUpCable } from '../workup.ts';
 import type { HousePractice } from '../model/housePractice.ts';
-import { say } from '../words/say.ts';
+
 import { STATE_WORDS } from '../finding/states.ts';
 
 /** One thing that a cable would have, or be asked, instead of another. */
 export interface Instead {
-  readonly what: string;
-  readonly from: string;
-  readonly to: string;
+  readonly what: Message;
+  readonly from: Message;
+  readonly to: Message;
 }
 
 /** What another practice makes of one cable, or of several alike. */
@@ -80,46 +81,55 @@ export function underPractice(
 }
 
 /** What is drawn, bought and closed on one end, in words, part by part. */
-function endSays(end: ResolvedEnd): Readonly<Record<string, string>> {
-  return {
-    [say`method`]: word(end.method),
-    [say`lug`]: end.lug?.label ?? say`none`,
-    [say`die`]: dieName(end),
-    [say`crimps`]: end.crimpsInOrder.map(mm).join(say` then `) || say`none`,
-    [say`sleeve`]: end.sleeve
-      ? say`${end.sleeve.sleeve.suppliedMm}/${end.sleeve.sleeve.recoveredMm}, cut ${end.sleeve.cutMm} mm`
-      : say`none`,
-    [say`layers`]: end.layers.map((layer) => LAYERS[layer].title).join(', ') || say`none`,
-    [say`strip`]: end.stripMm === null ? say`none` : mm(end.stripMm),
-    [say`strands that may go`]: String(end.strands.allowed),
-  };
+function endSays(end: ResolvedEnd): readonly (readonly [what: Message, says: Message])[] {
+  return [
+    [msg`method`, term(end.method)],
+    [msg`lug`, end.lug?.label ?? msg`none`],
+    [msg`die`, dieName(end)],
+    [msg`crimps`, listed(end.crimpsInOrder.map(mm), msg` then `) || msg`none`],
+    [
+      msg`sleeve`,
+      end.sleeve
+        ? msg`${end.sleeve.sleeve.suppliedMm}/${end.sleeve.sleeve.recoveredMm}, cut ${end.sleeve.cutMm} mm`
+        : msg`none`,
+    ],
+    [
+      msg`layers`,
+      listed(
+        end.layers.map((layer) => LAYERS[layer].title),
+        ', ',
+      ) || msg`none`,
+    ],
+    [msg`strip`, end.stripMm === null ? msg`none` : mm(end.stripMm)],
+    [msg`strands that may go`, String(end.strands.allowed)],
+  ];
 }
 
 /** What is different on the ends; said once where it is the same on both. */
 function endsInstead(before: CableWork, after: CableWork): Instead[] {
   const [a, b] = END_NAMES.map((name) => {
     const [was, is] = [endSays(before.ends[name]), endSays(after.ends[name])];
-    return Object.entries(is).flatMap(([what, to]): Instead[] => {
-      const from = was[what] ?? '';
-      return from === to ? [] : [{ what, from, to }];
+    return is.flatMap(([what, to], i): Instead[] => {
+      const from = was[i]?.[1] ?? '';
+      return isSame(from, to) ? [] : [{ what, from, to }];
     });
   });
   const same = (own: Instead, list: readonly Instead[] = []) =>
-    list.some(({ what, from, to }) => what === own.what && from === own.from && to === own.to);
+    list.some(({ what, from, to }) => isSame(what, own.what) && isSame(from, own.from) && isSame(to, own.to));
   return [
-    ...(a ?? []).map((own) => ({ ...own, what: `${own.what} ${same(own, b) ? say`A and B` : 'A'}` })),
-    ...(b ?? []).filter((own) => !same(own, a)).map((own) => ({ ...own, what: `${own.what} B` })),
+    ...(a ?? []).map((own) => ({ ...own, what: verbatim`${own.what} ${same(own, b) ? msg`A and B` : 'A'}` })),
+    ...(b ?? []).filter((own) => !same(own, a)).map((own) => ({ ...own, what: verbatim`${own.what} B` })),
   ];
 }
 
-const mm = (value: number) => say`${digits(value, 1)} mm`;
+const mm = (value: number) => msg`${numeral(value, 1)} mm`;
 
 /** Findings that end in another state. */
 function judgedInstead(before: CableWork, after: CableWork): Instead[] {
   return after.findings.flatMap((is) => {
     const was = before.findings.find(({ id }) => id === is.id);
     if (!was || was.state === is.state) return [];
-    const what = is.end ? `${is.title.toLowerCase()} ${is.end}` : is.title.toLowerCase();
+    const what = is.end ? verbatim`${small(is.title)} ${is.end}` : small(is.title);
     return [{ what, from: STATE_WORDS[was.state].says, to: STATE_WORDS[is.state].says }];
   });
 }
@@ -130,13 +140,13 @@ function stepsInstead(before: CableWork, after: CableWork): Instead[] {
   return after.steps.flatMap((is) => {
     const was = before.steps.find(({ id }) => id === is.id);
     const kind = kindOf(is.id);
-    if (!was || seen.has(kind) || (was.order === is.order && sameGates(was.gates, is.gates))) return [];
+    if (!was || seen.has(kind) || (isSame(was.order, is.order) && sameGates(was.gates, is.gates))) return [];
     seen.add(kind);
-    return [{ what: say`step “${is.short}”`, from: was.order, to: is.order }];
+    return [{ what: msg`step “${is.short}”`, from: was.order, to: is.order }];
   });
 }
-const sameGates = (a: readonly { readonly says: string }[], b: readonly { readonly says: string }[]) =>
-  a.length === b.length && a.every(({ says }, i) => says === b[i]?.says);
+const sameGates = (a: readonly Gate[], b: readonly Gate[]) =>
+  a.length === b.length && a.every(({ says }, i) => isSame(says, b[i]?.says ?? ''));
 
 const isMade = ({ done }: Cable) => done.some(({ step }) => kindOf(step) === 'home');
 
@@ -147,12 +157,14 @@ function cableChange(cable: Cable, before: CableWork, after: CableWork): CableCh
   });
   const [from = '', to = ''] = sizes;
   const least = [before, after].map(({ choice }) =>
-    choice.smallest ? sizeLabel(choice.smallest.at.size) : say`none of its kind`,
+    choice.smallest ? sizeLabel(choice.smallest.at.size) : msg`none of its kind`,
   );
   const [leastFrom = '', leastTo = ''] = least;
   const ofSize = [
-    ...(from === to ? [] : [{ what: say`size`, from, to }]),
-    ...(leastFrom === leastTo ? [] : [{ what: say`smallest that passes`, from: leastFrom, to: leastTo }]),
+    ...(from === to ? [] : [{ what: msg`size`, from, to }]),
+    ...(isSame(leastFrom, leastTo)
+      ? []
+      : [{ what: msg`smallest that passes`, from: leastFrom, to: leastTo }]),
   ];
   const made = [...ofSize, ...endsInstead(before, after)];
   return {

@@ -8,14 +8,14 @@ import { type Method, METHODS } from '../model/housePractice.ts';
 import { endFindings } from '../termination/findings/endsFindings.ts';
 import { SOLDERED_END_C, usesSolder } from '../model/method.ts';
 import { resolveEnd } from '../termination/resolveEnd.ts';
-import { say } from '../words/say.ts';
+import { msg, type Message } from '../words/message.ts';
 
 /** What one school of holding a lug would mean for one end of one cable. */
 export interface MethodSchool {
   readonly method: Method;
   readonly state: State;
   /** What it costs or asks, the worst first. */
-  readonly consequences: readonly string[];
+  readonly consequences: readonly Message[];
 }
 
 /** Findings that depend on how the lug is held. */
@@ -61,7 +61,7 @@ export function methodSchools(name: EndName, cable: Cable, work: CableWork, shop
       consequences: [
         ...worstFirst(findings.filter((finding) => isTold(finding, method))).map(({ because }) => because),
         ...(usesSolder(method)
-          ? [say`Bolted to ${SOLDERED_END_C} °C at most; a short may heat it to 160 °C.`]
+          ? [msg`Bolted to ${SOLDERED_END_C} °C at most; a short may heat it to 160 °C.`]
           : []),
       ],
     };

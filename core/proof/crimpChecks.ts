@@ -2,13 +2,13 @@ import { atMost, type Finding, notProved, within } from '../finding/finding.ts';
 import type { Subject, Topic } from '../finding/topics.ts';
 import type { Reading } from '../model/reading.ts';
 import type { Die } from '../model/shop.ts';
-import { figure } from '../model/units/figure.ts';
+import { type Message, amount, msg } from '../words/message.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
-import { say } from '../words/say.ts';
+
 import { type Check, judge } from './judge.ts';
 
 /** What a crimp's check is about, and what it is called there: of an end, or of one side of a join. */
-type Of = Subject & { readonly topic: Topic; readonly title: string };
+type Of = Subject & { readonly topic: Topic; readonly title: Message };
 
 /**
  * Across flats of a crimp against the die that closed on it: the same rule at an end and in a join.
@@ -20,7 +20,7 @@ type Of = Subject & { readonly topic: Topic; readonly title: string };
 export function flatsProof<R extends Reading>(
   crimpSubject: Of,
   die: Die | undefined,
-  missing: string,
+  missing: Message,
   readings: readonly R[],
   valueMm: (reading: R) => number,
 ): { check: Check; finding: Finding } {
@@ -31,28 +31,28 @@ export function flatsProof<R extends Reading>(
     decimals: 2,
     ...(window && { limit: { kind: 'window', least: window.leastMm, most: window.mostMm } }),
     missing,
-    remedy: say`Measure across the flats with a calliper, die open.`,
+    remedy: msg`Measure across the flats with a calliper, die open.`,
     work: {
-      formula: say`F_die − 0.1 ≤ F ≤ F_die · 1.02`,
+      formula: msg`F_die − 0.1 ≤ F ≤ F_die · 1.02`,
       substituted: window
-        ? [say`${figure(window.leastMm, 'mm', 2)} to ${figure(window.mostMm, 'mm', 2)}`]
-        : [say`no die is chosen`],
-      source: say`craft practice: spring-back up to 2 %, a calliper within 0.1 mm`,
-      assumes: say`the die’s own across flats was measured closed`,
+        ? [msg`${amount(window.leastMm, 'mm', 2)} to ${amount(window.mostMm, 'mm', 2)}`]
+        : [msg`no die is chosen`],
+      source: msg`craft practice: spring-back up to 2 %, a calliper within 0.1 mm`,
+      assumes: msg`the die’s own across flats was measured closed`,
     },
   };
   if (!window) {
-    const because = say`No die is chosen, so there is nothing to compare with.`;
+    const because = msg`No die is chosen, so there is nothing to compare with.`;
     return { check, finding: notProved({ ...check, stage: 'prove', because }) };
   }
   const finding = judge(check, readings, (reading, facts) => {
     const value = valueMm(reading);
     const because =
       value < window.leastMm
-        ? say`Under the die: it was another die.`
+        ? msg`Under the die: it was another die.`
         : value > window.mostMm
-          ? say`Over: the die did not shut.`
-          : say`The die shut.`;
+          ? msg`Over: the die did not shut.`
+          : msg`The die shut.`;
     return within({ ...facts, value, because }, window.leastMm, window.mostMm);
   });
   return { check, finding };
@@ -74,13 +74,13 @@ export const earsProof = <R extends Reading>(
       unit: 'mm',
       decimals: 2,
       limit: { kind: 'most', most: MOST_EARS_MM },
-      missing: say`The flash at the parting line is not measured yet.`,
-      remedy: say`Measure the ears before filing; none is 0.`,
+      missing: msg`The flash at the parting line is not measured yet.`,
+      remedy: msg`Measure the ears before filing; none is 0.`,
       work: {
-        formula: say`ears ≤ 0.5 mm before filing`,
+        formula: msg`ears ≤ 0.5 mm before filing`,
         substituted: [],
-        source: say`craft practice, a shop setting`,
-        assumes: say`measured at the worst place`,
+        source: msg`craft practice, a shop setting`,
+        assumes: msg`measured at the worst place`,
       },
     },
     readings,

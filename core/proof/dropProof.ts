@@ -2,13 +2,12 @@ import { resistancePerMetre } from '../conductor/resistance.ts';
 import { atMost, type Finding, notProved, type State } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { amount, msg, numeral, verbatim } from '../words/message.ts';
 import { GOOD_INDEX, jointIndex, WATCH_INDEX } from './jointIndex.ts';
 import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import { resolutionNeeded, resolutionWords } from './resolution.ts';
 import type { ProofSubject } from './subject.ts';
-import { say } from '../words/say.ts';
 
 /** Resistance of one metre of the cable's conductor, mΩ, by its table at a temperature. */
 const perMetre = ({ size, tinned }: ProofSubject, copperC: number) =>
@@ -28,27 +27,27 @@ export function jointDrop(subject: ProofSubject, end: ResolvedEnd): Finding {
   const span = ((perMetre(subject, 20) * barrelMm) / 1000) * amps * (WATCH_INDEX - GOOD_INDEX);
   const check: Check = {
     topic: 'drop',
-    title: say`Loaded drop`,
+    title: msg`Loaded drop`,
     unit: 'mV',
     decimals: 2,
     end: end.name,
     ...(last && { limit: { kind: 'most', most: expectedOf(last) } }),
     ...(span > 0 && { needs: { least: resolutionNeeded(span), unit: 'mV' } }),
-    missing: say`Not measured under load yet: shoulder of the lug to a point beyond the mouth, with the amps.`,
-    remedy: say`At ${figure(amps, 'A', 0)} it needs a meter that tells ${resolutionWords(resolutionNeeded(Math.max(span, 1e-6)), 'mV')} apart. Probes insulated, hands clear of the other pole.`,
+    missing: msg`Not measured under load yet: shoulder of the lug to a point beyond the mouth, with the amps.`,
+    remedy: msg`At ${amount(amps, 'A', 0)} it needs a meter that tells ${resolutionWords(resolutionNeeded(Math.max(span, 1e-6)), 'mV')} apart. Probes insulated, hands clear of the other pole.`,
     work: {
-      formula: say`mV ≤ r(T) · (L_barrel + x) · I`,
+      formula: msg`mV ≤ r(T) · (L_barrel + x) · I`,
       substituted: last
         ? [
-            `${digits(perMetre(subject, last.copperC), 4)} mΩ/m · ${digits((barrelMm + last.spanMm) / 1000, 3)} m · ${figure(last.amps, 'A', 0)} = ${figure(expectedOf(last), 'mV', 2)}`,
+            verbatim`${numeral(perMetre(subject, last.copperC), 4)} mΩ/m · ${numeral((barrelMm + last.spanMm) / 1000, 3)} m · ${amount(last.amps, 'A', 0)} = ${amount(expectedOf(last), 'mV', 2)}`,
           ]
         : [],
-      source: say`conductor table at the copper’s temperature; up to 1.5 barrels is watched, a shop setting`,
-      assumes: say`the table’s resistance is a maximum, so a joint that just passes may be a little worse`,
+      source: msg`conductor table at the copper’s temperature; up to 1.5 barrels is watched, a shop setting`,
+      assumes: msg`the table’s resistance is a maximum, so a joint that just passes may be a little worse`,
     },
   };
   if (barrelMm <= 0)
-    return notProved({ ...check, stage: 'prove', because: say`Without a lug there is no barrel.` });
+    return notProved({ ...check, stage: 'prove', because: msg`Without a lug there is no barrel.` });
   return judge<ReadingOf<'drop'>>(check, readings, (reading, facts) => {
     const milliohm = reading.millivolt / reading.amps;
     const index = jointIndex({
@@ -62,8 +61,8 @@ export function jointDrop(subject: ProofSubject, end: ResolvedEnd): Finding {
     const over = wattsLost(Math.max(0, milliohm - most / reading.amps), subject.ratedA ?? reading.amps);
     const because =
       state === 'holds'
-        ? say`No more than its own copper loses.`
-        : say`${figure(over, 'W', 1)} more than its own copper would be lost here at full load.`;
+        ? msg`No more than its own copper loses.`
+        : msg`${amount(over, 'W', 1)} more than its own copper would be lost here at full load.`;
     return atMost({ ...facts, value: reading.millivolt, because }, most, 0, state);
   });
 }
@@ -76,29 +75,29 @@ export function lengthDrop(subject: ProofSubject): Finding {
   const last = readings.at(-1);
   const check: Check = {
     topic: 'drop-length',
-    title: say`Loaded drop, conductor`,
+    title: msg`Loaded drop, conductor`,
     unit: 'mV',
     decimals: 1,
     ...(last && { limit: { kind: 'most', most: expectedOf(last) } }),
-    missing: say`Not measured under load yet: two probes on the conductor, their distance, and the amps.`,
-    remedy: say`Probes well clear of the lugs, insulated, hands clear of the other pole.`,
+    missing: msg`Not measured under load yet: two probes on the conductor, their distance, and the amps.`,
+    remedy: msg`Probes well clear of the lugs, insulated, hands clear of the other pole.`,
     work: {
-      formula: say`mV ≤ r(T) · length · I`,
+      formula: msg`mV ≤ r(T) · length · I`,
       substituted: last
         ? [
-            `${digits(perMetre(subject, last.copperC), 4)} mΩ/m · ${digits(last.spanMm / 1000, 3)} m · ${figure(last.amps, 'A', 0)} = ${figure(expectedOf(last), 'mV', 1)}`,
+            verbatim`${numeral(perMetre(subject, last.copperC), 4)} mΩ/m · ${numeral(last.spanMm / 1000, 3)} m · ${amount(last.amps, 'A', 0)} = ${amount(expectedOf(last), 'mV', 1)}`,
           ]
         : [],
-      source: say`conductor table at the copper’s temperature`,
-      assumes: say`the table’s resistance is a maximum`,
+      source: msg`conductor table at the copper’s temperature`,
+      assumes: msg`the table’s resistance is a maximum`,
     },
   };
   return judge<ReadingOf<'drop'>>(check, readings, (reading, facts) => {
     const most = expectedOf(reading);
     const because =
       reading.millivolt <= most
-        ? say`The copper is what it is sold as.`
-        : say`More than its table allows: thinner copper, damage, or it is warmer than said.`;
+        ? msg`The copper is what it is sold as.`
+        : msg`More than its table allows: thinner copper, damage, or it is warmer than said.`;
     return atMost({ ...facts, value: reading.millivolt, because }, most);
   });
 }

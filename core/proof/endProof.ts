@@ -8,7 +8,7 @@ import { furtherProof } from './further.ts';
 import { pullProof } from './pullProof.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
-import { say } from '../words/say.ts';
+import { msg, listed } from '../words/message.ts';
 
 /** What proves one end: across flats and ears where a die closed on it, pull, and the look list. */
 export function endProof(subject: ProofSubject, end: ResolvedEnd): Finding[] {
@@ -20,16 +20,16 @@ function acrossFlats(subject: ProofSubject, end: ResolvedEnd): Finding {
   const readings = countingReadings(subject.cable, 'across-flats', end.name);
   const asked = Math.max(end.crimps.length, 1);
   const { check, finding } = flatsProof(
-    { topic: 'across-flats', end: end.name, title: say`Across flats` },
+    { topic: 'across-flats', end: end.name, title: msg`Across flats` },
     end.die?.die,
-    asked > 1 ? say`No crimp is measured yet: measure both.` : say`The crimp is not measured yet.`,
+    asked > 1 ? msg`No crimp is measured yet: measure both.` : msg`The crimp is not measured yet.`,
     readings,
     ({ valueMm }) => valueMm,
   );
   const measured = readings.filter(({ source }) => source !== 'simulated').length;
   return finding.state === 'holds' && measured < asked
     ? notProved(
-        { ...check, stage: 'prove', because: say`${measured} of ${asked} crimps measured.` },
+        { ...check, stage: 'prove', because: msg`${measured} of ${asked} crimps measured.` },
         check.limit,
       )
     : finding;
@@ -37,7 +37,7 @@ function acrossFlats(subject: ProofSubject, end: ResolvedEnd): Finding {
 
 const ears = (subject: ProofSubject, end: ResolvedEnd): Finding =>
   earsProof(
-    { topic: 'ears', end: end.name, title: say`Ears, unfiled` },
+    { topic: 'ears', end: end.name, title: msg`Ears, unfiled` },
     countingReadings(subject.cable, 'ears', end.name),
     ({ valueMm }) => valueMm,
   );
@@ -46,17 +46,17 @@ function look(subject: ProofSubject, end: ResolvedEnd): Finding {
   const items = Object.keys(LOOK_ITEMS) as LookItem[];
   const check: Check = {
     topic: 'look',
-    title: say`Look list`,
+    title: msg`Look list`,
     unit: 'of 9',
     decimals: 0,
     end: end.name,
-    missing: say`Not looked at yet.`,
-    remedy: say`Go down the list with the end in your hand.`,
+    missing: msg`Not looked at yet.`,
+    remedy: msg`Go down the list with the end in your hand.`,
     work: {
-      formula: say`nine things right`,
+      formula: msg`nine things right`,
       substituted: [],
-      source: say`craft practice`,
-      assumes: say`looked at in good light, sleeve and all`,
+      source: msg`craft practice`,
+      assumes: msg`looked at in good light, sleeve and all`,
     },
   };
   return judge<ReadingOf<'look'>>(
@@ -65,14 +65,18 @@ function look(subject: ProofSubject, end: ResolvedEnd): Finding {
     ({ marks }, facts) => {
       const wrong = items.filter((item) => marks[item] === false);
       const open = items.filter((item) => marks[item] === undefined);
-      const says = (list: LookItem[]) => list.map((item) => LOOK_ITEMS[item]).join('; ');
+      const says = (list: LookItem[]) =>
+        listed(
+          list.map((item) => LOOK_ITEMS[item]),
+          '; ',
+        );
       const state: State = wrong.length > 0 ? 'fails' : open.length > 0 ? 'unproved' : 'holds';
       const because =
         wrong.length > 0
-          ? say`Not so: ${says(wrong)}.`
+          ? msg`Not so: ${says(wrong)}.`
           : open.length > 0
-            ? say`${open.length} still to look at.`
-            : say`All nine right.`;
+            ? msg`${open.length} still to look at.`
+            : msg`All nine right.`;
       return stated({ ...facts, value: items.filter((item) => marks[item]).length, because }, state);
     },
   );

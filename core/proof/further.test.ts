@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { inWords } from '../words/inWordsFixture.ts';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import type { State } from '../finding/finding.ts';
 import type { Cable } from '../model/cable.ts';
@@ -28,9 +30,9 @@ describe('figures to check by hand', () => {
   test('strands under a jacket are warmer by watts times resistance', () =>
     expect(underJacket(48, 10, 0.3)).toBeCloseTo(51, 9));
   test('one barrel of 70 mm² asks for half a microohm', () => {
-    expect(resolutionWords(resolutionNeeded(0.0078), 'mΩ')).toBe('0.39\u2009µΩ');
-    expect(resolutionWords(0.5, 'mV')).toBe('0.5\u2009mV');
-    expect(resolutionWords(10, 'mΩ')).toBe('10\u2009mΩ');
+    expect(tell(resolutionWords(resolutionNeeded(0.0078), 'mΩ'))).toBe('0.39\u2009µΩ');
+    expect(tell(resolutionWords(0.5, 'mV'))).toBe('0.5\u2009mV');
+    expect(tell(resolutionWords(10, 'mΩ'))).toBe('10\u2009mΩ');
   });
   test('a joint without a barrel, an excess without a current, are broken contracts', () => {
     expect(() => jointIndex({ milliohm: 1, beyondMm: 0, barrelMm: 0, milliohmPerM: 1 })).toThrow(RangeError);
@@ -133,7 +135,7 @@ describe('what a reading was taken with', () => {
       copperC: 20,
       instrument: { title, resolution: 10 },
     });
-    expect(found(prove([coarse(0.5)]), 'resistance').because).toContain('is needed to say anything');
+    expect(tell(found(prove([coarse(0.5)]), 'resistance').because)).toContain('is needed to say anything');
     expect(state([coarse(0.5)], 'resistance')).toBe('unproved');
     expect(state([coarse(20)], 'resistance')).toBe('fails');
   });
@@ -146,7 +148,7 @@ describe('what a reading was taken with', () => {
     const dated = (due: string) => GOOD.map((reading) => ({ ...reading, instrument: { title, due } }));
     expect(prove(dated('2026-11-20')).verdict.state).toBe('holds');
     expect(prove(dated('2026-11-19')).verdict.state).toBe('watch');
-    expect(found(prove(dated('2026-11-19')), 'ears.A').because).toContain('due for calibration');
+    expect(tell(found(prove(dated('2026-11-19')), 'ears.A').because)).toContain('due for calibration');
   });
   test('who read it, when and with what goes along with the figure', () =>
     expect(found(prove(GOOD), 'pull.A').read).toMatchObject({ by: 'R. Alder' }));
@@ -194,7 +196,7 @@ describe('doing without a reading', () => {
   const missing = GOOD.filter((reading) => !(reading.check === 'pull' && reading.end === 'B'));
   test('needs somebody who answers for it, and is never called proved', () => {
     const { verdict, findings } = prove(missing, { waivers: [waiver] });
-    expect(verdict).toMatchObject({
+    expect(inWords(verdict)).toMatchObject({
       state: 'watch',
       sentence: 'Not all proved: S. Wren answers for doing without pull of end B',
     });

@@ -2,20 +2,19 @@ import type { Finding } from '../finding/finding.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { amount, msg, numeral } from '../words/message.ts';
 import { earsProof, flatsProof } from './crimpChecks.ts';
 import { type Check, judge } from './judge.ts';
 import { kilogramsToHang, pullTargets } from '../termination/dies/pullForce.ts';
 import { pulled } from './pullProof.ts';
 import type { ProofSubject } from './subject.ts';
-import { say } from '../words/say.ts';
 
 /** What proves a join: both of its crimps measured, and one pull through the two of them. */
 export function joinProof(subject: ProofSubject, join: ResolvedJoin): Finding[] {
   return [...END_NAMES.flatMap((side) => sideProof(subject, join, side)), pull(subject, join)];
 }
 
-const named = ({ title, spec }: ResolvedJoin) => say`${title} at ${digits(spec.atMm / 1000, 2)} m`;
+const named = ({ title, spec }: ResolvedJoin) => msg`${title} at ${numeral(spec.atMm / 1000, 2)} m`;
 
 function readings<Check extends 'join' | 'join-pull'>(
   subject: ProofSubject,
@@ -37,16 +36,16 @@ function readings<Check extends 'join' | 'join-pull'>(
 function sideProof(subject: ProofSubject, join: ResolvedJoin, side: EndName): Finding[] {
   const measured = readings(subject, join, 'join').filter((reading) => reading.side === side);
   const about = { part: side, join: join.spec.id };
-  const towards = say`towards ${side}`;
+  const towards = msg`towards ${side}`;
   const flats = flatsProof(
-    { ...about, topic: 'join-flats', title: say`${named(join)}, flats ${towards}` },
+    { ...about, topic: 'join-flats', title: msg`${named(join)}, flats ${towards}` },
     join.die?.die,
-    say`This crimp is not measured yet.`,
+    msg`This crimp is not measured yet.`,
     measured,
     ({ acrossFlatsMm }) => acrossFlatsMm,
   );
   const ears = earsProof(
-    { ...about, topic: 'join-ears', title: say`${named(join)}, ears ${towards}` },
+    { ...about, topic: 'join-ears', title: msg`${named(join)}, ears ${towards}` },
     measured,
     ({ earsMm }) => earsMm,
   );
@@ -58,17 +57,17 @@ function pull(subject: ProofSubject, join: ResolvedJoin): Finding {
   const check: Check = {
     topic: 'join-pull',
     join: join.spec.id,
-    title: say`${named(join)}, pull`,
+    title: msg`${named(join)}, pull`,
     unit: 'N',
     decimals: 0,
     limit: { kind: 'least', least: target },
-    missing: say`Not pulled yet: ${figure(target, 'N', 0)}, ${figure(kilogramsToHang(target), 'kg', 1)} to hang.`,
-    remedy: say`One pull through the join tries both crimps. Over 100 kg: a load cell and a guarded rig.`,
+    missing: msg`Not pulled yet: ${amount(target, 'N', 0)}, ${amount(kilogramsToHang(target), 'kg', 1)} to hang.`,
+    remedy: msg`One pull through the join tries both crimps. Over 100 kg: a load cell and a guarded rig.`,
     work: {
-      formula: say`as an end of this size`,
-      substituted: [say`${figure(target, 'N', 0)}, held one minute`],
-      source: say`ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A`,
-      assumes: say`pulled along the cable`,
+      formula: msg`as an end of this size`,
+      substituted: [msg`${amount(target, 'N', 0)}, held one minute`],
+      source: msg`ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A`,
+      assumes: msg`pulled along the cable`,
     },
   };
   return judge<ReadingOf<'join-pull'>>(check, readings(subject, join, 'join-pull'), (reading, facts) =>

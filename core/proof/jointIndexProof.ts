@@ -2,13 +2,12 @@ import { resistancePerMetre } from '../conductor/resistance.ts';
 import { atMost, type Finding, notProved, stated, type State } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { digits } from '../model/units/figure.ts';
+import { type Message, msg, numeral } from '../words/message.ts';
 import { barrelOf, GOOD_INDEX, jointIndex, LEAST_PLAIN_MM, WATCH_INDEX } from './jointIndex.ts';
 import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import { resolutionNeeded, resolutionWords } from './resolution.ts';
 import type { ProofSubject } from './subject.ts';
-import { say } from '../words/say.ts';
 
 /** One crimp by four wires, against its own barrel length of the same cable. */
 export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Finding {
@@ -19,26 +18,26 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
   const last = readings.at(-1);
   const check: Check = {
     topic: 'joint',
-    title: say`Joint index`,
+    title: msg`Joint index`,
     unit: '',
     decimals: 2,
     end: end.name,
     limit: { kind: 'most', most: GOOD_INDEX },
     ...(span > 0 && { needs: { least: resolutionNeeded(span), unit: 'mΩ' } }),
-    missing: say`Not probed yet: shoulder of the lug to a point beyond the mouth, and a plain stretch beside it.`,
+    missing: msg`Not probed yet: shoulder of the lug to a point beyond the mouth, and a plain stretch beside it.`,
     remedy:
       span > 0
-        ? say`Needs a four-wire meter that tells ${resolutionWords(resolutionNeeded(span), 'mΩ')} apart; a hand multimeter cannot see it.`
-        : say`Choose the lug first: its barrel is what the crimp is held against.`,
+        ? msg`Needs a four-wire meter that tells ${resolutionWords(resolutionNeeded(span), 'mΩ')} apart; a hand multimeter cannot see it.`
+        : msg`Choose the lug first: its barrel is what the crimp is held against.`,
     work: {
-      formula: say`index = (R − r·x)/(r·L_barrel)`,
+      formula: msg`index = (R − r·x)/(r·L_barrel)`,
       substituted: last && barrelMm > 0 ? [substituted(last, barrelMm)] : [],
-      source: say`four wires, the same cable as its own standard; 1.0 and 1.5 are shop settings`,
-      assumes: say`crimp and plain stretch at one temperature, the plain stretch at least ${LEAST_PLAIN_MM} mm`,
+      source: msg`four wires, the same cable as its own standard; 1.0 and 1.5 are shop settings`,
+      assumes: msg`crimp and plain stretch at one temperature, the plain stretch at least ${LEAST_PLAIN_MM} mm`,
     },
   };
   if (barrelMm <= 0)
-    return notProved({ ...check, stage: 'prove', because: say`Without a lug there is no barrel.` });
+    return notProved({ ...check, stage: 'prove', because: msg`Without a lug there is no barrel.` });
   return judge<ReadingOf<'joint'>>(check, readings, (reading, facts) => {
     const milliohmPerM = reading.plain.milliohm / (reading.plain.lengthMm / 1000);
     const index = jointIndex({ ...reading, barrelMm, milliohmPerM });
@@ -47,14 +46,14 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
       return stated(
         {
           ...judged,
-          because: say`The plain stretch is ${digits(reading.plain.lengthMm, 0)} mm; ${LEAST_PLAIN_MM} mm is the least.`,
+          because: msg`The plain stretch is ${numeral(reading.plain.lengthMm, 0)} mm; ${LEAST_PLAIN_MM} mm is the least.`,
         },
         'unproved',
       );
     }
     if (index <= 0) {
       return stated(
-        { ...judged, because: say`Less than the cable alone must have: a probe or a length is wrong.` },
+        { ...judged, because: msg`Less than the cable alone must have: a probe or a length is wrong.` },
         'unproved',
       );
     }
@@ -63,15 +62,15 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
   });
 }
 
-const SAYS: Readonly<Record<State, string>> = {
-  holds: say`Conducts as well as its own length of cable.`,
-  watch: say`A little worse than its own length of cable: watch it under load.`,
-  fails: say`Far worse than its own length of cable: the strands are not gripped.`,
+const SAYS: Readonly<Record<State, Message>> = {
+  holds: msg`Conducts as well as its own length of cable.`,
+  watch: msg`A little worse than its own length of cable: watch it under load.`,
+  fails: msg`Far worse than its own length of cable: the strands are not gripped.`,
   unproved: '',
 };
 
-function substituted({ milliohm, beyondMm, plain }: ReadingOf<'joint'>, barrelMm: number): string {
+function substituted({ milliohm, beyondMm, plain }: ReadingOf<'joint'>, barrelMm: number): Message {
   const r = plain.milliohm / (plain.lengthMm / 1000);
   const index = jointIndex({ milliohm, beyondMm, barrelMm, milliohmPerM: r });
-  return say`(${digits(milliohm * 1000, 2)} − ${digits(r, 4)}·${digits(beyondMm, 0)})/(${digits(r, 4)}·${digits(barrelMm, 1)}) = ${digits(index, 2)}, in µΩ and mm`;
+  return msg`(${numeral(milliohm * 1000, 2)} − ${numeral(r, 4)}·${numeral(beyondMm, 0)})/(${numeral(r, 4)}·${numeral(barrelMm, 1)}) = ${numeral(index, 2)}, in µΩ and mm`;
 }

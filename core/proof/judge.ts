@@ -11,20 +11,20 @@ import {
 import type { Subject, Topic } from '../finding/topics.ts';
 import type { Reading } from '../model/reading.ts';
 import type { Unit } from '../model/units/figure.ts';
+import { type Message, msg } from '../words/message.ts';
 import { resolutionWords } from './resolution.ts';
-import { say } from '../words/say.ts';
 
 /** One thing to be read: how it is called, what it may be, and what to say while it is missing. */
 export interface Check extends Subject {
   readonly topic: Topic;
-  readonly title: string;
+  readonly title: Message;
   readonly unit: Unit;
   readonly decimals: number;
   readonly limit?: Limit;
   /** The least an instrument must tell apart for its reading to say anything. */
   readonly needs?: Needs;
-  readonly missing: string;
-  readonly remedy: string;
+  readonly missing: Message;
+  readonly remedy: Message;
   readonly work: Finding['work'];
 }
 
@@ -76,7 +76,7 @@ function byInstrument(finding: Finding, { at: readAt, instrument }: Reading, { n
     return stated(
       {
         ...finding,
-        because: say`${title} tells ${resolutionWords(resolution, needs.unit)} apart; ${resolutionWords(needs.least, needs.unit)} is needed to say anything.`,
+        because: msg`${title} tells ${resolutionWords(resolution, needs.unit)} apart; ${resolutionWords(needs.least, needs.unit)} is needed to say anything.`,
       },
       'unproved',
     );
@@ -86,7 +86,7 @@ function byInstrument(finding: Finding, { at: readAt, instrument }: Reading, { n
     return {
       ...rest,
       state: 'watch',
-      because: say`${finding.because} But ${title} was due for calibration on ${due}.`,
+      because: msg`${finding.because} But ${title} was due for calibration on ${due}.`,
     };
   }
   return finding;

@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { inWords } from '../words/inWordsFixture.ts';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import { areaMm2 } from '../model/tables/size.ts';
 import type { State } from '../finding/finding.ts';
@@ -45,15 +47,15 @@ describe('a cable nobody measured', () => {
   test('is not proved, and says what is missing', () => {
     const { verdict, stages } = prove([]);
     expect(verdict.state).toBe('unproved');
-    expect(verdict.sentence).toMatch(/^Not proved/);
-    expect(stages.prove.summary).toBe('nothing measured');
+    expect(tell(verdict.sentence)).toMatch(/^Not proved/);
+    expect(tell(stages.prove.summary)).toBe('nothing measured');
   });
 });
 
 describe('a cable with every reading good', () => {
   test('is proved', () => {
     const work = prove(GOOD);
-    expect(work.verdict).toMatchObject({ state: 'holds', sentence: 'Proved: every figure holds' });
+    expect(inWords(work.verdict)).toMatchObject({ state: 'holds', sentence: 'Proved: every figure holds' });
     expect(work.stages.prove.done).toBe(true);
   });
   test.each(['across-flats', 'ears', 'pull', 'look', 'resistance', 'insulation'] as const)(
@@ -65,7 +67,7 @@ describe('a cable with every reading good', () => {
 describe('a crimp that did not shut', () => {
   test('fails across flats, and the verdict with it', () => {
     const readings = [...GOOD, flats('B', DIE * 1.04)];
-    expect(finding(readings, 'across-flats.B')).toMatchObject({
+    expect(inWords(finding(readings, 'across-flats.B'))).toMatchObject({
       state: 'fails',
       because: 'Over: the die did not shut.',
     });
@@ -95,7 +97,7 @@ describe('a crimp that did not shut', () => {
     expect(finding([...GOOD, bad], 'across-flats.B').state).toBe('holds');
   });
   test('one of two crimps measured is not both', () =>
-    expect(finding([flats('A', DIE + 0.1)], 'across-flats.A')).toMatchObject({
+    expect(inWords(finding([flats('A', DIE + 0.1)], 'across-flats.A'))).toMatchObject({
       state: 'unproved',
       because: '1 of 2 crimps measured.',
     }));
@@ -116,7 +118,7 @@ describe('pull', () => {
   test('a heavy pull asks for a rig and never for a person', () => {
     const heavy = { ...shop, practice: { ...shop.practice, pull: 'heaviest' as const } };
     const asked = workUpCable(base, heavy).findings.find(({ id }) => id === 'pull.A');
-    expect(asked?.remedy).toMatch(/Never hang a person/);
+    expect(tell(asked?.remedy)).toMatch(/Never hang a person/);
   });
 });
 
@@ -137,7 +139,7 @@ describe('insulation', () => {
     ['good against foil', {}, 'holds'],
   ])('%s', (_, change, state) => expect(finding([one(change)], 'insulation').state).toBe(state));
   test('a 110 V system is tested at 500 V', () =>
-    expect(finding([], 'insulation', { run: { ...base.run, systemV: 110 } }).because).toContain('500'));
+    expect(tell(finding([], 'insulation', { run: { ...base.run, systemV: 110 } }).because)).toContain('500'));
   test('over 500 V is tested at 1 000 V: a test at 500 V proves nothing there', () => {
     const run = { ...base.run, systemV: 600 };
     expect(finding([one({ testV: 500, megohm: 900 })], 'insulation', { run }).state).toBe('unproved');

@@ -2,13 +2,13 @@ import { areaMm2 } from '../model/tables/size.ts';
 import { type Facts, type Finding, stated } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { amount, msg, numeral, verbatim } from '../words/message.ts';
 import { type Check, judge } from './judge.ts';
 import { HANG_LIMIT_KG, kilogramsToHang, pullAsked, pullTargets } from '../termination/dies/pullForce.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
-import { say } from '../words/say.ts';
-import { word } from '../words/terms.ts';
+
+import { term } from '../words/terms.ts';
 
 /** A pull is held so long, s. */
 export const HOLD_S = 60;
@@ -23,29 +23,30 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
   const targets = pullTargets(subject.copperMm2);
   const { pull: school } = subject.practice;
   const asked = pullAsked(subject.copperMm2, school);
-  const hang = (force: number) => `${figure(force, 'N', 0)}, ${figure(kilogramsToHang(force), 'kg', 1)}`;
+  const hang = (force: number) =>
+    verbatim`${amount(force, 'N', 0)}, ${amount(kilogramsToHang(force), 'kg', 1)}`;
   const wantsSample = asked > targets.leastN + READ_N;
   const check: Check = {
     topic: 'pull',
-    title: say`Pull, one minute`,
+    title: msg`Pull, one minute`,
     unit: 'N',
     decimals: 0,
     end: end.name,
     limit: { kind: 'least', least: targets.leastN },
-    missing: say`Not pulled yet: ${hang(targets.leastN)} to hang.`,
+    missing: msg`Not pulled yet: ${hang(targets.leastN)} to hang.`,
     remedy:
       kilogramsToHang(asked) > HANG_LIMIT_KG
-        ? say`${wantsSample ? say`And a sample with ${hang(asked)}. ` : ''}Over 100 kg: use a load cell and a guarded rig. Never hang a person.`
-        : say`Hang ${figure(kilogramsToHang(targets.leastN), 'kg', 1)} for one minute, feet clear of the load.${wantsSample ? say` And a sample made alike with ${figure(kilogramsToHang(asked), 'kg', 1)}.` : ''}`,
+        ? msg`${wantsSample ? msg`And a sample with ${hang(asked)}. ` : ''}Over 100 kg: use a load cell and a guarded rig. Never hang a person.`
+        : msg`Hang ${amount(kilogramsToHang(targets.leastN), 'kg', 1)} for one minute, feet clear of the load.${wantsSample ? msg` And a sample made alike with ${amount(kilogramsToHang(asked), 'kg', 1)}.` : ''}`,
     work: {
-      formula: say`the greater of the small-craft row by gauge and the metric row`,
+      formula: msg`the greater of the small-craft row by gauge and the metric row`,
       substituted: [
-        say`least ${figure(targets.leastN, 'N', 0)} = ${figure(kilogramsToHang(targets.leastN), 'kg', 1)}`,
-        say`usual ${figure(targets.usualN, 'N', 0)} = ${figure(kilogramsToHang(targets.usualN), 'kg', 1)}; heaviest ${figure(targets.heaviestN, 'N', 0)} = ${figure(kilogramsToHang(targets.heaviestN), 'kg', 1)}`,
-        say`this shop asks the ${word(school)}`,
+        msg`least ${amount(targets.leastN, 'N', 0)} = ${amount(kilogramsToHang(targets.leastN), 'kg', 1)}`,
+        msg`usual ${amount(targets.usualN, 'N', 0)} = ${amount(kilogramsToHang(targets.usualN), 'kg', 1)}; heaviest ${amount(targets.heaviestN, 'N', 0)} = ${amount(kilogramsToHang(targets.heaviestN), 'kg', 1)}`,
+        msg`this shop asks the ${term(school)}`,
       ],
-      source: say`ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A`,
-      assumes: say`held one minute; a cable that will be used is pulled no harder than the least, harder pulls are for samples`,
+      source: msg`ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A`,
+      assumes: msg`held one minute; a cable that will be used is pulled no harder than the least, harder pulls are for samples`,
     },
   };
   const readings = countingReadings(subject.cable, 'pull', end.name);
@@ -56,12 +57,12 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
   const real = readings.filter(({ source }) => source !== 'simulated');
   const isHeld = real.some(({ sample, forceN }) => !sample && forceN >= targets.leastN - READ_N);
   if (!isHeld)
-    return stated({ ...proof, because: say`A sample held; this end itself is not pulled yet.` }, 'unproved');
+    return stated({ ...proof, because: msg`A sample held; this end itself is not pulled yet.` }, 'unproved');
   if (!wantsSample || sampleHeld(subject, end, asked)) return proof;
   return stated(
     {
       ...proof,
-      because: say`It held the least; a sample made alike must hold ${hang(asked)}, and none did yet.`,
+      because: msg`It held the least; a sample made alike must hold ${hang(asked)}, and none did yet.`,
     },
     'unproved',
   );
@@ -74,20 +75,20 @@ export function pulled(
   targetN: number,
 ): Finding {
   const judged = { ...facts, value: forceN };
-  const which = sample ? say`A sample made alike` : 'It';
+  const which = sample ? msg`A sample made alike` : 'It';
   if (!held)
-    return stated({ ...judged, because: say`${which} slipped at ${figure(forceN, 'N', 0)}.` }, 'fails');
+    return stated({ ...judged, because: msg`${which} slipped at ${amount(forceN, 'N', 0)}.` }, 'fails');
   if (heldS < HOLD_S) {
     return stated(
-      { ...judged, because: say`${which} held for ${digits(heldS, 0)} s; a minute is asked.` },
+      { ...judged, because: msg`${which} held for ${numeral(heldS, 0)} s; a minute is asked.` },
       'unproved',
     );
   }
   // A pull that reached its force has no margin to show: it was not pulled to breaking.
   return forceN >= targetN - READ_N
-    ? stated({ ...judged, because: say`${which} held ${figure(forceN, 'N', 0)} for a minute.` }, 'holds')
+    ? stated({ ...judged, because: msg`${which} held ${amount(forceN, 'N', 0)} for a minute.` }, 'holds')
     : stated(
-        { ...judged, because: say`${which} held, but ${figure(targetN, 'N', 0)} is asked.` },
+        { ...judged, because: msg`${which} held, but ${amount(targetN, 'N', 0)} is asked.` },
         'unproved',
       );
 }

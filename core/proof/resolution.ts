@@ -1,4 +1,6 @@
-import { brief, THIN, type Unit } from '../model/units/figure.ts';
+import type { Unit } from '../model/units/figure.ts';
+import { THIN } from '../words/numerals.ts';
+import { type Message, shortest, verbatim } from '../words/message.ts';
 
 /** A reading must tell apart a twentieth of what lies between good and bad. Shop practice. */
 const TWENTIETH = 0.05;
@@ -18,11 +20,11 @@ export function resolutionNeeded(span: number): number {
  *
  * @example resolutionWords(0.00039, 'mΩ') // "0.39 µΩ"
  */
-export function resolutionWords(value: number, unit: Unit): string {
-  if (unit === 'mΩ' && value < 0.1) return `${twoFigures(value * 1000)}${THIN}µΩ`;
-  if (unit === 'mV' && value < 0.1) return `${twoFigures(value * 1000)}${THIN}µV`;
-  return `${twoFigures(value)}${THIN}${unit}`;
+export function resolutionWords(value: number, unit: Unit): Message {
+  if (unit === 'mΩ' && value < 0.1) return verbatim`${twoFigures(value * 1000)}${THIN}µΩ`;
+  if (unit === 'mV' && value < 0.1) return verbatim`${twoFigures(value * 1000)}${THIN}µV`;
+  return verbatim`${twoFigures(value)}${THIN}${unit}`;
 }
 
 const twoFigures = (value: number) =>
-  brief(value, Math.max(0, 1 - Math.floor(Math.log10(Math.max(value, 1e-9)))));
+  shortest(value, Math.max(0, 1 - Math.floor(Math.log10(Math.max(value, 1e-9)))));

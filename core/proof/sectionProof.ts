@@ -4,21 +4,20 @@ import { COMPACTION, hexagonMm2, packingFromVoid } from '../termination/dies/die
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { usesDie } from '../model/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { digits } from '../model/units/figure.ts';
+import { type Message, msg, numeral, verbatim } from '../words/message.ts';
 import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
-import { say } from '../words/say.ts';
 
 /** How tightly a packing is: good, to be watched, or open. */
 export const packingState = (kappa: number): State =>
   kappa >= COMPACTION.rightKappa ? 'holds' : kappa >= COMPACTION.openKappa ? 'watch' : 'fails';
 
 /** What a packing says in a sentence. */
-export const PACKING_SAYS: Readonly<Record<State, string>> = {
-  holds: say`The strands are packed: good.`,
-  watch: say`A little air is left: watch it, and try the next die down.`,
-  fails: say`Too much air between the strands: the die is too open, or did not shut.`,
+export const PACKING_SAYS: Readonly<Record<State, Message>> = {
+  holds: msg`The strands are packed: good.`,
+  watch: msg`A little air is left: watch it, and try the next die down.`,
+  fails: msg`Too much air between the strands: the die is too open, or did not shut.`,
   unproved: '',
 };
 
@@ -35,27 +34,27 @@ export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding |
   };
   const check: Check = {
     topic: 'section',
-    title: say`Section, packing κ`,
+    title: msg`Section, packing κ`,
     unit: '',
     decimals: 2,
     end: end.name,
     limit: { kind: 'least', least: COMPACTION.rightKappa },
-    missing: say`No crimp made alike was sawn yet: same lug, die, press and cable.`,
-    remedy: say`Saw one through and photograph it: the section lab measures the air.`,
+    missing: msg`No crimp made alike was sawn yet: same lug, die, press and cable.`,
+    remedy: msg`Saw one through and photograph it: the section lab measures the air.`,
     work: {
-      formula: say`κ = 1 − void·A_outline/(A_outline − A_wall)`,
+      formula: msg`κ = 1 − void·A_outline/(A_outline − A_wall)`,
       substituted:
         last && lug
           ? [
-              `1 − ${digits(last.voidShare, 4)}·${digits(hexagonMm2(last.acrossFlatsMm), 1)}/(${digits(hexagonMm2(last.acrossFlatsMm), 1)} − ${digits(wallMm2(lug), 1)}) = ${digits(kappaOf(last) ?? 0, 3)}`,
+              verbatim`1 − ${numeral(last.voidShare, 4)}·${numeral(hexagonMm2(last.acrossFlatsMm), 1)}/(${numeral(hexagonMm2(last.acrossFlatsMm), 1)} − ${numeral(wallMm2(lug), 1)}) = ${numeral(kappaOf(last) ?? 0, 3)}`,
             ]
           : [],
-      source: say`area balance of the section; 0.90 and 0.85 are shop settings`,
-      assumes: say`the sample was made alike; a sawn crimp is spent`,
+      source: msg`area balance of the section; 0.90 and 0.85 are shop settings`,
+      assumes: msg`the sample was made alike; a sawn crimp is spent`,
     },
   };
   if (!lug)
-    return notProved({ ...check, stage: 'prove', because: say`Without a lug its wall is not known.` });
+    return notProved({ ...check, stage: 'prove', because: msg`Without a lug its wall is not known.` });
   return judge<ReadingOf<'section'>>(check, readings, (reading, facts) => {
     const kappa = kappaOf(reading);
     if (kappa === null) {
@@ -63,7 +62,7 @@ export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding |
         {
           ...facts,
           value: null,
-          because: say`The outline holds less than the wall of this lug: it was another.`,
+          because: msg`The outline holds less than the wall of this lug: it was another.`,
         },
         'unproved',
       );

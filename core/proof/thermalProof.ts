@@ -2,12 +2,11 @@ import { resistancePerMetre } from '../conductor/resistance.ts';
 import { atMost, type Finding, stated, type State } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
 import { EXCESS_K, excessAtRated, LEAST_LOAD_SHARE, STEADY, underJacket } from './thermalExcess.ts';
-import { say } from '../words/say.ts';
 
 /** A lug under load: how much warmer it is than its own conductor, brought to rated amps. */
 export function thermalProof(subject: ProofSubject, end: ResolvedEnd): Finding {
@@ -16,23 +15,23 @@ export function thermalProof(subject: ProofSubject, end: ResolvedEnd): Finding {
   const last = readings.at(-1);
   const check: Check = {
     topic: 'thermal',
-    title: say`Warmth under load`,
+    title: msg`Warmth under load`,
     unit: 'K',
     decimals: 1,
     end: end.name,
     limit: { kind: 'most', most: EXCESS_K.good },
-    missing: say`Not taken yet: at least ${STEADY.minutes} min under load, ${ratedA ? figure(ratedA * LEAST_LOAD_SHARE, 'A', 0) : say`40 % of the amps`} or more.`,
-    remedy: say`Matte tape on the bright metal, lug and jacket beside it, then the lug again after ten minutes. Do not touch.`,
+    missing: msg`Not taken yet: at least ${STEADY.minutes} min under load, ${ratedA ? amount(ratedA * LEAST_LOAD_SHARE, 'A', 0) : msg`40 % of the amps`} or more.`,
+    remedy: msg`Matte tape on the bright metal, lug and jacket beside it, then the lug again after ten minutes. Do not touch.`,
     work: {
-      formula: say`ΔT = (T_lug − T_conductor) · (I_rated/I)^1.8`,
+      formula: msg`ΔT = (T_lug − T_conductor) · (I_rated/I)^1.8`,
       substituted: last && ratedA ? substituted(subject, last, ratedA) : [],
-      source: say`maintenance-testing practice: under 1, 4 and 15 K over a like part at the same load`,
-      assumes: say`strands are warmer than their jacket by W·R_th; exponent 1.8, 1.6 to 2.0 in practice`,
+      source: msg`maintenance-testing practice: under 1, 4 and 15 K over a like part at the same load`,
+      assumes: msg`strands are warmer than their jacket by W·R_th; exponent 1.8, 1.6 to 2.0 in practice`,
     },
   };
   return judge<ReadingOf<'thermal'>>(check, readings, (reading, facts) => {
     if (!ratedA) {
-      return stated({ ...facts, value: null, because: say`What it carries is not known.` }, 'unproved');
+      return stated({ ...facts, value: null, because: msg`What it carries is not known.` }, 'unproved');
     }
     const excess = excessAtRated(excessNow(subject, reading), reading.amps, ratedA);
     const judged = { ...facts, value: excess };
@@ -40,12 +39,12 @@ export function thermalProof(subject: ProofSubject, end: ResolvedEnd): Finding {
     const unfit = unfitBecause(reading, ratedA);
     if (unfit && state !== 'fails') return stated({ ...judged, because: unfit }, 'unproved');
     const because = {
-      holds: say`As cool as its own conductor.`,
-      watch: say`A little warmer than its conductor: look again soon.`,
+      holds: msg`As cool as its own conductor.`,
+      watch: msg`A little warmer than its conductor: look again soon.`,
       fails:
         excess >= EXCESS_K.repairNow
-          ? say`Far warmer than its conductor: repair it now.`
-          : say`Warmer than its conductor: plan its repair.`,
+          ? msg`Far warmer than its conductor: repair it now.`
+          : msg`Warmer than its conductor: plan its repair.`,
       unproved: '',
     }[state];
     return atMost({ ...judged, because }, EXCESS_K.good, 0, state);
@@ -66,27 +65,27 @@ function conductorC({ size, tinned, jacketKmPerW }: ProofSubject, reading: Readi
 function unfitBecause(
   { amps, minutes, matte, lugC, earlierC }: ReadingOf<'thermal'>,
   ratedA: number,
-): string | null {
+): Message | null {
   if (amps < LEAST_LOAD_SHARE * ratedA)
-    return say`${figure(amps, 'A', 0)} is under 40 % of ${figure(ratedA, 'A', 0)}: too little load to tell.`;
+    return msg`${amount(amps, 'A', 0)} is under 40 % of ${amount(ratedA, 'A', 0)}: too little load to tell.`;
   if (minutes < STEADY.minutes)
-    return say`Under load for ${digits(minutes, 0)} min; ${STEADY.minutes} is the least.`;
+    return msg`Under load for ${numeral(minutes, 0)} min; ${STEADY.minutes} is the least.`;
   if (Math.abs(lugC - earlierC) >= STEADY.driftK)
-    return say`Not steady: it changed by ${figure(Math.abs(lugC - earlierC), 'K', 1)} in ten minutes.`;
-  return matte ? null : say`Bright metal shows too cool: put matte tape on it.`;
+    return msg`Not steady: it changed by ${amount(Math.abs(lugC - earlierC), 'K', 1)} in ten minutes.`;
+  return matte ? null : msg`Bright metal shows too cool: put matte tape on it.`;
 }
 
-function substituted(subject: ProofSubject, reading: ReadingOf<'thermal'>, ratedA: number): string[] {
+function substituted(subject: ProofSubject, reading: ReadingOf<'thermal'>, ratedA: number): Message[] {
   const base = reading.against === 'lug' ? reading.againstC : conductorC(subject, reading);
   const under =
     reading.against === 'lug'
       ? []
       : [
-          say`T_conductor = ${digits(reading.againstC, 1)} + W·${digits(subject.jacketKmPerW, 3)} = ${figure(base, '°C', 1)}`,
+          msg`T_conductor = ${numeral(reading.againstC, 1)} + W·${numeral(subject.jacketKmPerW, 3)} = ${amount(base, '°C', 1)}`,
         ];
   const excess = reading.lugC - base;
   return [
     ...under,
-    `(${digits(reading.lugC, 1)} − ${digits(base, 1)}) · (${digits(ratedA, 0)}/${digits(reading.amps, 0)})^1.8 = ${figure(excessAtRated(excess, reading.amps, ratedA), 'K', 1)}`,
+    verbatim`(${numeral(reading.lugC, 1)} − ${numeral(base, 1)}) · (${numeral(ratedA, 0)}/${numeral(reading.amps, 0)})^1.8 = ${amount(excessAtRated(excess, reading.amps, ratedA), 'K', 1)}`,
   ];
 }

@@ -1,21 +1,20 @@
 import { type Finding, type State, worst, worstFirst } from '../finding/finding.ts';
-import { say } from '../words/say.ts';
+import { head, listed, type Message, msg, verbatim } from '../words/message.ts';
 
 /** What may be said of a cable, and why, the worst reason first. */
 export interface Verdict {
   readonly state: State;
-  readonly sentence: string;
+  readonly sentence: Message;
   readonly reasons: readonly Finding[];
 }
 
 /** A finding as it is named in a sentence: "pull of end B". */
-export const named = ({ title, end }: Finding) =>
-  `${(title.split(',')[0] ?? title).toLowerCase()}${end ? say` of end ${end}` : ''}`;
+export const named = ({ title, end }: Finding) => verbatim`${head(title)}${end ? msg` of end ${end}` : ''}`;
 
-const listed = (findings: readonly Finding[]): string => {
+const several = (findings: readonly Finding[]): Message => {
   const names = findings.map(named);
-  const shown = names.length > 3 ? [...names.slice(0, 2), say`${names.length - 2} more`] : names;
-  return shown.length > 1 ? say`${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}` : (shown[0] ?? '');
+  const shown = names.length > 3 ? [...names.slice(0, 2), msg`${names.length - 2} more`] : names;
+  return shown.length > 1 ? msg`${listed(shown.slice(0, -1), ', ')} and ${shown.at(-1)}` : (shown[0] ?? '');
 };
 
 /** What a finding counts for: doing without a reading, and answering for it, is never more than to be watched. */
@@ -34,15 +33,15 @@ export function verdictOf(findings: readonly Finding[]): Verdict {
   return { state, sentence: SENTENCES[state](decisive), reasons };
 }
 
-const SENTENCES: Readonly<Record<State, (decisive: readonly Finding[]) => string>> = {
-  fails: (decisive) => say`Fails: ${listed(decisive)}`,
+const SENTENCES: Readonly<Record<State, (decisive: readonly Finding[]) => Message>> = {
+  fails: (decisive) => msg`Fails: ${several(decisive)}`,
   unproved: (decisive) =>
-    say`Not proved: ${listed(decisive)} ${decisive.length > 1 ? say`are` : say`is`} missing`,
+    msg`Not proved: ${several(decisive)} ${decisive.length > 1 ? msg`are` : msg`is`} missing`,
   watch: (decisive) => {
     const waived = decisive.filter((finding) => finding.waived);
-    if (waived.length === 0) return say`Holds, to be watched: ${listed(decisive)}`;
+    if (waived.length === 0) return msg`Holds, to be watched: ${several(decisive)}`;
     const by = [...new Set(waived.map((finding) => finding.waived?.by))].join(', ');
-    return say`Not all proved: ${by} answers for doing without ${listed(waived)}`;
+    return msg`Not all proved: ${by} answers for doing without ${several(waived)}`;
   },
-  holds: () => say`Proved: every figure holds`,
+  holds: () => msg`Proved: every figure holds`,
 };

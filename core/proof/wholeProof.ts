@@ -1,14 +1,13 @@
 import { insulationRow, NEW_CABLE_MEGOHM } from '../model/tables/insulationLimits.ts';
 import { atLeast, atMost, type Finding, notProved, stated } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { amount, msg, numeral } from '../words/message.ts';
 import { expectedResistance } from './cableResistance.ts';
 import { furtherWhole } from './further.ts';
 import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import { resolutionNeeded, resolutionWords } from './resolution.ts';
 import type { ProofSubject } from './subject.ts';
-import { say } from '../words/say.ts';
 
 /** What proves the cable as a whole: resistance from palm to palm, and insulation. */
 export function wholeProof(subject: ProofSubject): Finding[] {
@@ -30,23 +29,23 @@ function resistance(subject: ProofSubject): Finding {
   const most = expected.totalOhm * 1000;
   const check: Check = {
     topic: 'resistance',
-    title: say`Resistance, whole`,
+    title: msg`Resistance, whole`,
     unit: 'mΩ',
     decimals: 3,
     ...(lengths && { limit: { kind: 'most', most }, needs: { least: resolutionNeeded(most), unit: 'mΩ' } }),
-    missing: say`Not measured yet: at most ${figure(most, 'mΩ', 3)} at 20 °C is expected.`,
-    remedy: say`Four wires, current both ways and averaged, on a meter that tells ${resolutionWords(resolutionNeeded(Math.max(most, 1e-6)), 'mΩ')} apart. A hand multimeter cannot see this.`,
+    missing: msg`Not measured yet: at most ${amount(most, 'mΩ', 3)} at 20 °C is expected.`,
+    remedy: msg`Four wires, current both ways and averaged, on a meter that tells ${resolutionWords(resolutionNeeded(Math.max(most, 1e-6)), 'mΩ')} apart. A hand multimeter cannot see this.`,
     work: {
-      formula: say`R = R(T) · (length between mouths) + 2 · R_joint`,
+      formula: msg`R = R(T) · (length between mouths) + 2 · R_joint`,
       substituted: [
-        say`= ${digits(expected.conductorOhm * 1000, 3)} + ${digits(expected.jointsOhm * 1000, 3)} = ${figure(most, 'mΩ', 3)} at ${figure(copperC, '°C', 0)}`,
+        msg`= ${numeral(expected.conductorOhm * 1000, 3)} + ${numeral(expected.jointsOhm * 1000, 3)} = ${amount(most, 'mΩ', 3)} at ${amount(copperC, '°C', 0)}`,
       ],
-      source: say`conductor table at the copper’s temperature`,
-      assumes: say`each joint as its own barrel of conductor. The table is a maximum, so this alone never proves a joint`,
+      source: msg`conductor table at the copper’s temperature`,
+      assumes: msg`each joint as its own barrel of conductor. The table is a maximum, so this alone never proves a joint`,
     },
   };
   if (!lengths)
-    return notProved({ ...check, stage: 'prove', because: say`Without both lugs its length is not known.` });
+    return notProved({ ...check, stage: 'prove', because: msg`Without both lugs its length is not known.` });
   return judge<ReadingOf<'resistance'>>(check, readings, (reading, facts) => {
     const limit = expectedAt(reading.copperC).totalOhm * 1000;
     const judged = { ...facts, value: reading.milliohm };
@@ -54,7 +53,7 @@ function resistance(subject: ProofSubject): Finding {
       return atMost(
         {
           ...judged,
-          because: say`Far under what this length must have: are the leads touching, is the length right?`,
+          because: msg`Far under what this length must have: are the leads touching, is the length right?`,
         },
         limit,
         0,
@@ -74,19 +73,19 @@ function insulation(subject: ProofSubject): Finding {
   const row = insulationRow(systemV);
   const check: Check = {
     topic: 'insulation',
-    title: say`Insulation, whole`,
+    title: msg`Insulation, whole`,
     unit: 'MΩ',
     decimals: 1,
     limit: { kind: 'least', least: row.leastMegohm },
-    missing: say`Not measured yet: at least ${figure(row.leastMegohm, 'MΩ', 1)} at ${figure(row.testV, 'V', 0)}, 60 s.`,
-    remedy: say`Disconnect electronics first, discharge the cable after. Test against the structure, or foil round the jacket.`,
+    missing: msg`Not measured yet: at least ${amount(row.leastMegohm, 'MΩ', 1)} at ${amount(row.testV, 'V', 0)}, 60 s.`,
+    remedy: msg`Disconnect electronics first, discharge the cable after. Test against the structure, or foil round the jacket.`,
     work: {
-      formula: say`R_insulation at the test voltage, 60 s value`,
+      formula: msg`R_insulation at the test voltage, 60 s value`,
       substituted: [
-        say`${row.title}: ${figure(row.testV, 'V', 0)}, at least ${figure(row.leastMegohm, 'MΩ', 1)}`,
+        msg`${row.title}: ${amount(row.testV, 'V', 0)}, at least ${amount(row.leastMegohm, 'MΩ', 1)}`,
       ],
-      source: say`IEC 60364-6 table 6.1`,
-      assumes: say`a second electrode: the structure, or foil to 50 mm from the ends; without one nothing is tested`,
+      source: msg`IEC 60364-6 table 6.1`,
+      assumes: msg`a second electrode: the structure, or foil to 50 mm from the ends; without one nothing is tested`,
     },
   };
   return judge<ReadingOf<'insulation'>>(
@@ -97,7 +96,7 @@ function insulation(subject: ProofSubject): Finding {
       if (reading.megohm < row.leastMegohm) return atLeast(judged, row.leastMegohm);
       if (reading.electrode === 'none') {
         return stated(
-          { ...judged, because: say`No second electrode: the jacket was not tested.` },
+          { ...judged, because: msg`No second electrode: the jacket was not tested.` },
           'unproved',
         );
       }
@@ -105,7 +104,7 @@ function insulation(subject: ProofSubject): Finding {
         return stated(
           {
             ...judged,
-            because: say`Tested at ${figure(reading.testV, 'V', 0)}; ${figure(row.testV, 'V', 0)} is asked.`,
+            because: msg`Tested at ${amount(reading.testV, 'V', 0)}; ${amount(row.testV, 'V', 0)} is asked.`,
           },
           'unproved',
         );
@@ -114,7 +113,7 @@ function insulation(subject: ProofSubject): Finding {
         return atLeast(
           {
             ...judged,
-            because: say`It fell from ${figure(reading.at15Megohm, 'MΩ', 0)} at 15 s while the voltage stood: damp or a track.`,
+            because: msg`It fell from ${amount(reading.at15Megohm, 'MΩ', 0)} at 15 s while the voltage stood: damp or a track.`,
           },
           row.leastMegohm,
           'watch',
@@ -122,7 +121,7 @@ function insulation(subject: ProofSubject): Finding {
       }
       if (reading.megohm < NEW_CABLE_MEGOHM && reading.electrode === 'foil') {
         return atLeast(
-          { ...judged, because: say`Enough, but a new dry cable reads far above: look for a nick or damp.` },
+          { ...judged, because: msg`Enough, but a new dry cable reads far above: look for a nick or damp.` },
           row.leastMegohm,
           'watch',
         );

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
 import { hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
@@ -58,7 +59,7 @@ describe('what a section says', () => {
   test('packing by its formula: 3 % air at 14.0 across', () => {
     const finding = kappaOf(0.03);
     expect(finding?.value).toBeCloseTo(packingFromVoid(0.03, hexagonMm2(flats), wallMm2(lug)), 6);
-    expect(finding?.work.substituted[0]).toContain('0.0300');
+    expect(tell(finding?.work.substituted[0])).toContain('0.0300');
   });
 
   test('good from 0.90, to watch from 0.85, else it fails', () => {
@@ -90,6 +91,6 @@ describe('what a section says', () => {
   test('an outline that holds less than the wall was another lug: not proved, never a figure', () => {
     const [, packing] = sectionFindings(sectionWith(0.05), { lug, acrossFlatsMm: 3 });
     expect(packing).toMatchObject({ id: 'section-kappa', state: 'unproved', value: null });
-    expect(packing?.because).toContain('another lug');
+    expect(tell(packing?.because)).toContain('another lug');
   });
 });

@@ -3,10 +3,9 @@ import type { Lug } from '../model/shop.ts';
 import { PACKING_SAYS, packingState } from '../proof/sectionProof.ts';
 import { COMPACTION } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
-import { digits } from '../model/units/figure.ts';
+import { type Message, msg, numeral, verbatim } from '../words/message.ts';
 import { scaleSection, type SectionMeasure, type SectionScaled } from './measure.ts';
 import { wallEvenness } from './wall.ts';
-import { say } from '../words/say.ts';
 
 /** What a section was sawn from: its lug, and the across flats of the crimp. */
 export interface SawnCrimp {
@@ -14,7 +13,7 @@ export interface SawnCrimp {
   readonly acrossFlatsMm: number;
 }
 
-const about = (part: string, title: string) => ({ topic: 'section', part, stage: 'prove', title }) as const;
+const about = (part: string, title: Message) => ({ topic: 'section', part, stage: 'prove', title }) as const;
 
 /**
  * What a measured section says: its air, the largest patch of it, and how tightly the strands are packed where lug
@@ -34,21 +33,21 @@ export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null)
 const airShare = ({ voidShare, largestShare, voids }: SectionMeasure): Finding =>
   stated(
     {
-      ...about('void', say`Air in the outline`),
+      ...about('void', msg`Air in the outline`),
       value: 100 * voidShare,
       unit: '%',
       decimals: 1,
       because:
         voidShare === 0
-          ? say`No air is to be seen between the strands.`
-          : say`The largest patch of it is ${digits(100 * largestShare, 2)} % of the outline.`,
+          ? msg`No air is to be seen between the strands.`
+          : msg`The largest patch of it is ${numeral(100 * largestShare, 2)} % of the outline.`,
       work: {
-        formula: say`dark area inside the outline ÷ area of the outline`,
+        formula: msg`dark area inside the outline ÷ area of the outline`,
         substituted: [
-          say`${digits(voids.voidPx, 0)} ÷ ${digits(voids.insidePx, 0)} pixels = ${digits(100 * voidShare, 2)} %`,
+          msg`${numeral(voids.voidPx, 0)} ÷ ${numeral(voids.insidePx, 0)} pixels = ${numeral(100 * voidShare, 2)} %`,
         ],
-        source: say`measured in the picture: air is darker than 0.46 of the copper round it`,
-        assumes: say`the cut is clean: burr and saw marks close air or draw some`,
+        source: msg`measured in the picture: air is darker than 0.46 of the copper round it`,
+        assumes: msg`the cut is clean: burr and saw marks close air or draw some`,
       },
     },
     'holds',
@@ -64,18 +63,18 @@ function packing(
   const state = packingState(value);
   return atLeast(
     {
-      ...about('kappa', say`Packing κ`),
+      ...about('kappa', msg`Packing κ`),
       value,
       unit: '',
       decimals: 2,
       because: PACKING_SAYS[state],
       work: {
-        formula: say`κ = 1 − void·A_outline/(A_outline − A_wall)`,
+        formula: msg`κ = 1 − void·A_outline/(A_outline − A_wall)`,
         substituted: [
-          `1 − ${digits(voidShare, 4)}·${digits(outlineMm2, 1)}/(${digits(outlineMm2, 1)} − ${digits(wall, 1)}) = ${digits(value, 3)}`,
+          verbatim`1 − ${numeral(voidShare, 4)}·${numeral(outlineMm2, 1)}/(${numeral(outlineMm2, 1)} − ${numeral(wall, 1)}) = ${numeral(value, 3)}`,
         ],
-        source: say`area balance of the section; 0.90 and 0.85 are shop settings`,
-        assumes: say`scaled by ${digits(sawn.acrossFlatsMm, 2)} mm across flats; wall of ${sawn.lug.label} by its diameters`,
+        source: msg`area balance of the section; 0.90 and 0.85 are shop settings`,
+        assumes: msg`scaled by ${numeral(sawn.acrossFlatsMm, 2)} mm across flats; wall of ${sawn.lug.label} by its diameters`,
       },
     },
     COMPACTION.rightKappa,
@@ -89,18 +88,18 @@ const largestVoid = (
 ): Finding =>
   stated(
     {
-      ...about('largest', say`Largest void`),
+      ...about('largest', msg`Largest void`),
       value: largestMm2,
       unit: 'mm²',
       decimals: 2,
-      because: say`Of ${digits(voidMm2, 2)} mm² of air in all.`,
+      because: msg`Of ${numeral(voidMm2, 2)} mm² of air in all.`,
       work: {
-        formula: say`largest patch · (mm per pixel)²`,
+        formula: msg`largest patch · (mm per pixel)²`,
         substituted: [
-          say`${digits(voids.largestPx, 0)} pixels · ${digits(mmPerPx * factor, 4)}² = ${digits(largestMm2, 2)} mm²`,
+          msg`${numeral(voids.largestPx, 0)} pixels · ${numeral(mmPerPx * factor, 4)}² = ${numeral(largestMm2, 2)} mm²`,
         ],
-        source: say`measured in the picture`,
-        assumes: say`patches that touch count as one`,
+        source: msg`measured in the picture`,
+        assumes: msg`patches that touch count as one`,
       },
     },
     'holds',
@@ -117,21 +116,21 @@ function evenness({ wallPx }: SectionMeasure): Finding[] {
   return [
     atLeast(
       {
-        ...about('wall', say`Wall, thin to thick`),
+        ...about('wall', msg`Wall, thin to thick`),
         value,
         unit: '',
         decimals: 2,
         because:
           value >= LEAST_EVEN
-            ? say`The barrel is pressed evenly all round.`
-            : say`The strands lie to one side: the lug sat askew in the die, or was turned between crimps.`,
+            ? msg`The barrel is pressed evenly all round.`
+            : msg`The strands lie to one side: the lug sat askew in the die, or was turned between crimps.`,
         work: {
-          formula: say`thinnest side ÷ thickest side`,
+          formula: msg`thinnest side ÷ thickest side`,
           substituted: [
-            say`${digits(Math.min(...wallPx), 0)} ÷ ${digits(Math.max(...wallPx), 0)} pixels = ${digits(value, 2)}`,
+            msg`${numeral(Math.min(...wallPx), 0)} ÷ ${numeral(Math.max(...wallPx), 0)} pixels = ${numeral(value, 2)}`,
           ],
-          source: say`measured in the picture: where the wall turns darker than itself; 0.80 is a shop setting`,
-          assumes: say`the seam between wall and strands shows on four sides at least`,
+          source: msg`measured in the picture: where the wall turns darker than itself; 0.80 is a shop setting`,
+          assumes: msg`the seam between wall and strands shows on four sides at least`,
         },
       },
       LEAST_EVEN,
@@ -146,19 +145,19 @@ function stillRound({ roundShare }: SectionMeasure): Finding[] {
   return [
     atMost(
       {
-        ...about('round', say`Strands still round`),
+        ...about('round', msg`Strands still round`),
         value,
         unit: '%',
         decimals: 0,
         because:
           value <= MOST_ROUND_PERCENT
-            ? say`The strands are pressed against each other.`
-            : say`Strands stand as they were before the crimp: they are not gripped.`,
+            ? msg`The strands are pressed against each other.`
+            : msg`Strands stand as they were before the crimp: they are not gripped.`,
         work: {
-          formula: say`copper of strands that stand apart as discs ÷ copper of all strands`,
-          substituted: [`= ${digits(value, 0)} %`],
-          source: say`measured in the picture: copper worn down by half a strand’s radius; 30 % is a shop setting`,
-          assumes: say`an estimate: strands at the seam are left out`,
+          formula: msg`copper of strands that stand apart as discs ÷ copper of all strands`,
+          substituted: [verbatim`= ${numeral(value, 0)} %`],
+          source: msg`measured in the picture: copper worn down by half a strand’s radius; 30 % is a shop setting`,
+          assumes: msg`an estimate: strands at the seam are left out`,
         },
       },
       MOST_ROUND_PERCENT,
@@ -171,16 +170,16 @@ function stillRound({ roundShare }: SectionMeasure): Finding[] {
 const otherLug = ({ lug, acrossFlatsMm }: SawnCrimp, outlineMm2: number, wall: number): Finding =>
   stated(
     {
-      ...about('kappa', say`Packing κ`),
+      ...about('kappa', msg`Packing κ`),
       value: null,
       unit: '',
       decimals: 2,
-      because: say`At ${digits(acrossFlatsMm, 2)} mm across flats the outline holds ${digits(outlineMm2, 1)} mm², less than the wall of ${lug.label} alone: it was another lug, or another figure.`,
+      because: msg`At ${numeral(acrossFlatsMm, 2)} mm across flats the outline holds ${numeral(outlineMm2, 1)} mm², less than the wall of ${lug.label} alone: it was another lug, or another figure.`,
       work: {
-        formula: say`A_outline > A_wall`,
-        substituted: [say`${digits(outlineMm2, 1)} ≤ ${digits(wall, 1)} mm²`],
-        source: say`the lug’s own diameters`,
-        assumes: say`the across flats was measured on this crimp`,
+        formula: msg`A_outline > A_wall`,
+        substituted: [msg`${numeral(outlineMm2, 1)} ≤ ${numeral(wall, 1)} mm²`],
+        source: msg`the lug’s own diameters`,
+        assumes: msg`the across flats was measured on this crimp`,
       },
     },
     'unproved',

@@ -1,11 +1,11 @@
-import { say } from '../words/say.ts';
+import { msg } from '../words/message.ts';
 import type { State } from '../finding/finding.ts';
 import { packingState } from '../proof/sectionProof.ts';
 import { hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import type { DrawnSection } from './draw.ts';
 
 /** What a section may look like to the eye. */
-export const LOOKS = { holds: say`packed`, watch: say`a little air`, fails: say`open` } as const;
+export const LOOKS = { holds: msg`packed`, watch: msg`a little air`, fails: msg`open` } as const;
 export type Look = keyof typeof LOOKS;
 
 /** How a drawn section really is: its packing and what that is called. */

@@ -1,3 +1,4 @@
+import type { Message } from '../words/message.ts';
 import { packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import { edgeWidthPx } from './edge.ts';
 import { acrossFlatsPx, contourOf, type Outline } from './hexagon.ts';
@@ -35,7 +36,7 @@ export interface SectionMeasure {
 
 export type Measured =
   | { readonly ok: true; readonly section: SectionMeasure }
-  | { readonly ok: false; readonly refused: Refusal; readonly sentence: string };
+  | { readonly ok: false; readonly refused: Refusal; readonly sentence: Message };
 
 const refuse = (refused: Refusal): Measured => ({ ok: false, refused, sentence: REFUSALS[refused] });
 

@@ -2,10 +2,9 @@ import type { Subject, Topic } from '../finding/topics.ts';
 import { type Finding, stated } from '../finding/finding.ts';
 import type { Run } from '../model/run.ts';
 import { stretchesOf } from './governingRun.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { type Message, amount, msg, numeral } from '../words/message.ts';
 import { ENGINE_SPACE_C } from './loop.ts';
 import { chargedTo, sourcesOf } from './source.ts';
-import { say } from '../words/say.ts';
 
 /** Air so far under that of an engine space was not meant for one, °C. */
 const COOL_FOR_ENGINE_C = 25;
@@ -32,9 +31,9 @@ export function askFindings(run: Run): Finding[] {
 
 const asked = (
   about: Subject & { readonly topic: Topic },
-  title: string,
+  title: Message,
   state: 'unproved' | 'watch',
-  says: { because: string; remedy: string; formula: string; figures: string },
+  says: { because: Message; remedy: Message; formula: Message; figures: Message },
 ): Finding =>
   stated(
     {
@@ -49,7 +48,7 @@ const asked = (
       work: {
         formula: says.formula,
         substituted: [says.figures],
-        source: say`what is given for this cable, one thing held against another`,
+        source: msg`what is given for this cable, one thing held against another`,
         assumes: '',
       },
     },
@@ -61,14 +60,14 @@ function lowestBattery(run: Run): Finding[] {
   if (load.kind !== 'watts') return [];
   const { volts, how } = chargedTo(run);
   const { lowestV } = load;
-  const figures = say`lowest ${figure(lowestV, 'V', 1)}, nominal ${figure(systemV, 'V', 1)}, charged to ${figure(volts, 'V', 1)} (${how})`;
-  const title = say`Lowest battery voltage`;
+  const figures = msg`lowest ${amount(lowestV, 'V', 1)}, nominal ${amount(systemV, 'V', 1)}, charged to ${amount(volts, 'V', 1)} (${how})`;
+  const title = msg`Lowest battery voltage`;
   if (lowestV > volts) {
     return [
       asked({ topic: 'asks-lowest' }, title, 'unproved', {
-        because: say`${figure(lowestV, 'V', 1)} is above the ${figure(volts, 'V', 1)} that it is charged to: ${figure(systemV, 'V', 1)} is reckoned with until it is given.`,
-        remedy: say`Give the voltage to which the battery may fall while the load must still run.`,
-        formula: say`lowest ≤ highest charging volts`,
+        because: msg`${amount(lowestV, 'V', 1)} is above the ${amount(volts, 'V', 1)} that it is charged to: ${amount(systemV, 'V', 1)} is reckoned with until it is given.`,
+        remedy: msg`Give the voltage to which the battery may fall while the load must still run.`,
+        formula: msg`lowest ≤ highest charging volts`,
         figures,
       }),
     ];
@@ -76,9 +75,9 @@ function lowestBattery(run: Run): Finding[] {
   if (lowestV < LOW_SHARE * systemV) {
     return [
       asked({ topic: 'asks-lowest' }, title, 'watch', {
-        because: say`${figure(lowestV, 'V', 1)} is a battery far beyond empty: the amps are as many as that makes them.`,
-        remedy: say`Look at the figure, or at the system voltage.`,
-        formula: say`lowest ≥ ${LOW_SHARE} × nominal`,
+        because: msg`${amount(lowestV, 'V', 1)} is a battery far beyond empty: the amps are as many as that makes them.`,
+        remedy: msg`Look at the figure, or at the system voltage.`,
+        formula: msg`lowest ≥ ${LOW_SHARE} × nominal`,
         figures,
       }),
     ];
@@ -91,11 +90,11 @@ function engineAir(run: Run): Finding[] {
   if (!cool) return [];
   const { ambientC } = cool.run;
   return [
-    asked({ topic: 'asks-engine-air' }, say`Air of the engine space`, 'watch', {
-      because: say`${figure(ambientC, '°C', 0)} in an engine space: ${figure(ENGINE_SPACE_C, '°C', 0)} is reckoned with, as while the engine runs.`,
-      remedy: say`Give the air there with the engine running, or say that it is no engine space.`,
-      formula: say`air of an engine space ≥ ${figure(ENGINE_SPACE_C, '°C', 0)}`,
-      figures: say`given ${figure(ambientC, '°C', 0)}`,
+    asked({ topic: 'asks-engine-air' }, msg`Air of the engine space`, 'watch', {
+      because: msg`${amount(ambientC, '°C', 0)} in an engine space: ${amount(ENGINE_SPACE_C, '°C', 0)} is reckoned with, as while the engine runs.`,
+      remedy: msg`Give the air there with the engine running, or say that it is no engine space.`,
+      formula: msg`air of an engine space ≥ ${amount(ENGINE_SPACE_C, '°C', 0)}`,
+      figures: msg`given ${amount(ambientC, '°C', 0)}`,
     }),
   ];
 }
@@ -106,11 +105,11 @@ function cells(run: Run): Finding[] {
     const each = run.systemV / source.inSeries;
     if (each >= CELL_V.least && each <= CELL_V.most) return [];
     return [
-      asked({ topic: 'asks-cells', ...(i > 0 && { part: 'B' }) }, say`Cells in series`, 'unproved', {
-        because: say`${source.inSeries} cells in series on ${figure(run.systemV, 'V', 1)} would be ${figure(each, 'V', 2)} each: no cell is.`,
-        remedy: say`Give how many cells stand in series: six of lead or four of LFP make 12 V.`,
-        formula: say`U_nominal ÷ cells between ${digits(CELL_V.least, 1)} and ${digits(CELL_V.most, 1)} V`,
-        figures: say`${figure(run.systemV, 'V', 1)} ÷ ${source.inSeries} = ${figure(each, 'V', 2)}`,
+      asked({ topic: 'asks-cells', ...(i > 0 && { part: 'B' }) }, msg`Cells in series`, 'unproved', {
+        because: msg`${source.inSeries} cells in series on ${amount(run.systemV, 'V', 1)} would be ${amount(each, 'V', 2)} each: no cell is.`,
+        remedy: msg`Give how many cells stand in series: six of lead or four of LFP make 12 V.`,
+        formula: msg`U_nominal ÷ cells between ${numeral(CELL_V.least, 1)} and ${numeral(CELL_V.most, 1)} V`,
+        figures: msg`${amount(run.systemV, 'V', 1)} ÷ ${source.inSeries} = ${amount(each, 'V', 2)}`,
       }),
     ];
   });

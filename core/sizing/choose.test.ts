@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { inWords } from '../words/inWordsFixture.ts';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
 import { areaMm2, sameSize } from '../model/tables/size.ts';
@@ -92,12 +94,12 @@ describe('a run no size can serve', () => {
     );
     expect(taken.at.currentA).toBeNull();
     expect(findings[0]).toMatchObject({ state: 'fails', value: null });
-    expect(findings[0]?.because).toMatch(/No current through 10 mm² delivers this/);
+    expect(tell(findings[0]?.because)).toMatch(/No current through 10 mm² delivers this/);
   });
   test('air as hot as the termination leaves no amps, and says so', () => {
     const { smallest, findings } = choose({ load: { kind: 'amps', amps: 20 }, ambientC: 92 });
     expect(smallest).toBeNull();
-    expect(findings.find(({ id }) => id === 'amps-metric')?.because).toBe(
+    expect(tell(findings.find(({ id }) => id === 'amps-metric')?.because)).toBe(
       'Air this hot leaves this cable nothing.',
     );
   });
@@ -140,7 +142,7 @@ describe('a surge on top', () => {
   });
   test('a chassis return is counted as its milliohms', () => {
     const { at } = choose(STARTER).taken;
-    expect(at.spenders.find(({ label }) => label === 'chassis')?.ohm).toBeCloseTo(0.0006, 9);
+    expect(at.spenders.find(({ label }) => tell(label) === 'chassis')?.ohm).toBeCloseTo(0.0006, 9);
     expect(at.joints).toBe(2);
   });
 });
@@ -208,7 +210,7 @@ describe('fault and fuse', () => {
   test('too small for the load, it names the next rating', () => {
     const fuse = { ...(FUSED.fuses ?? [])[0], ratingA: 250 } as Run['fuses'][number];
     const finding = found({ ...FUSED, fuses: [fuse] }, 'carries.A');
-    expect(finding).toMatchObject({
+    expect(inWords(finding)).toMatchObject({
       state: 'fails',
       remedy: 'A class T cartridge of 300 A would do, and breaks 20\u2009000\u2009A.',
     });
@@ -239,7 +241,7 @@ describe('fault and fuse', () => {
       'short',
     );
     expect(finding).toMatchObject({ state: 'watch' });
-    expect(finding?.because).toMatch(/nothing opens/);
+    expect(tell(finding?.because)).toMatch(/nothing opens/);
     expect(found(THRUSTER, 'short')).toMatchObject({ state: 'unproved', value: null });
   });
   test('a size is proposed that its fuse guards', () => {
@@ -260,10 +262,10 @@ describe('a cable kind and its place', () => {
   test('says why it does not suit', () => {
     expect(
       suits('battery', ['flexing', 'oil'])
-        .map(({ because }) => because)
+        .map(({ because }) => tell(because))
         .join(' '),
     ).toMatch(/coarse strands.*oil/);
-    expect(suits('welding', ['wet'])[0]?.because).toMatch(/plain copper corrodes/);
+    expect(tell(suits('welding', ['wet'])[0]?.because)).toMatch(/plain copper corrodes/);
     expect(suits('tinned-marine', ['wet', 'oil'])).toEqual([]);
   });
   test('flexing asks for a wider bend, fine welding strands less', () => {

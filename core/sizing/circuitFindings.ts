@@ -1,7 +1,7 @@
 import { atMost, type Finding } from '../finding/finding.ts';
 import type { Load, Run } from '../model/run.ts';
-import { figure } from '../model/units/figure.ts';
-import { say } from '../words/say.ts';
+import { amount, msg, listed, verbatim } from '../words/message.ts';
+
 import type { Mate, RunContext } from './loop.ts';
 import { heaviestStepA, nominalAmps } from './loadIn.ts';
 
@@ -25,21 +25,21 @@ export function circuitFindings(given: Run, { mates }: Pick<RunContext, 'mates'>
   const compared = [
     {
       topic: 'circuit-amps' as const,
-      title: say`Amps of the circuit`,
+      title: msg`Amps of the circuit`,
       unit: 'A' as const,
       own: nominalAmps(given.load),
       of: (mate: Mate) => mate.amps,
     },
     {
       topic: 'circuit-duty' as const,
-      title: say`Heaviest step of the circuit`,
+      title: msg`Heaviest step of the circuit`,
       unit: 'A' as const,
       own: heaviestStepA(given.duty),
       of: (mate: Mate) => mate.heaviestA,
     },
     {
       topic: 'circuit-volts' as const,
-      title: say`Volts of the circuit`,
+      title: msg`Volts of the circuit`,
       unit: 'V' as const,
       own: given.systemV,
       of: (mate: Mate) => mate.systemV,
@@ -52,7 +52,7 @@ export function circuitFindings(given: Run, { mates }: Pick<RunContext, 'mates'>
     );
     if (far.length === 0) return [];
     const all = [ownValue, ...values.map(({ value }) => value)];
-    const others = far.map(({ tag, value }) => say`${tag} ${figure(value, unit, 1)}`).join(', ');
+    const others = far.map(({ tag, value }) => msg`${tag} ${amount(value, unit, 1)}`);
     return [
       atMost(
         {
@@ -62,13 +62,13 @@ export function circuitFindings(given: Run, { mates }: Pick<RunContext, 'mates'>
           value: Math.max(...all),
           unit,
           decimals: 1,
-          because: say`One circuit, one current: this cable has ${figure(ownValue, unit, 1)}, ${others}. The larger one counts until they agree.`,
-          remedy: say`Give every cable of the circuit the same load and voltage.`,
+          because: msg`One circuit, one current: this cable has ${amount(ownValue, unit, 1)}, ${listed(others, ', ')}. The larger one counts until they agree.`,
+          remedy: msg`Give every cable of the circuit the same load and voltage.`,
           work: {
-            formula: say`alike for all cables of one circuit`,
-            substituted: values.map(({ tag, value }) => `${tag}: ${figure(value, unit, 1)}`),
-            source: say`one loop carries one current`,
-            assumes: say`2 % for rounding`,
+            formula: msg`alike for all cables of one circuit`,
+            substituted: values.map(({ tag, value }) => verbatim`${tag}: ${amount(value, unit, 1)}`),
+            source: msg`one loop carries one current`,
+            assumes: msg`2 % for rounding`,
           },
         },
         Math.min(...all),

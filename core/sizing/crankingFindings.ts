@@ -3,11 +3,10 @@ import { atMost, type Facts, type Finding, judgeAtMost, type Judged, stated } fr
 import { SAG_SHARE } from '../model/tables/sag.ts';
 import type { Run } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { amount, msg, numeral, verbatim } from '../words/message.ts';
 import type { Assessment } from './assess.ts';
 import { type RunContext, spendersAt, totalOhm } from './loop.ts';
 import { sourceResistance } from './source.ts';
-import { say } from '../words/say.ts';
 
 /** What cold does to a start: how many times the amps an engine asks, and how much of its own a lead battery gives. */
 export interface Cold {
@@ -46,7 +45,7 @@ function givesOf(source: Run['source'], celsius: number): number {
   return coldAt(celsius).gives / coldAt(rated).gives;
 }
 
-const SOURCE = say`handbook: against 27 °C an engine asks 1.55 × at 0 °C and 2.1 × at −18 °C, a lead battery gives 0.65 and 0.40; confidence low`;
+const SOURCE = msg`handbook: against 27 °C an engine asks 1.55 × at 0 °C and 2.1 × at −18 °C, a lead battery gives 0.65 and 0.40; confidence low`;
 
 /** The drop while a cold engine is cranked: what it asks more there counts against the same limit as the surge. */
 export function crankingLimits(assessed: Assessment, context: RunContext, kind: CableKind): Judged[] {
@@ -59,18 +58,18 @@ export function crankingLimits(assessed: Assessment, context: RunContext, kind: 
     judgeAtMost('cranking-drop', percent, duty.dropPercent, 0, () => ({
       topic: 'cranking-drop',
       stage: 'gauge',
-      title: say`Surge drop, cold`,
+      title: msg`Surge drop, cold`,
       value: percent,
       unit: '%',
       decimals: 2,
       work: {
-        formula: say`ΔU = I_cold · R_loop, the copper as cold as the engine`,
+        formula: msg`ΔU = I_cold · R_loop, the copper as cold as the engine`,
         substituted: [
-          say`I_cold = ${figure(amps, 'A', 0)} at ${figure(coldestC, '°C', 0)}`,
-          `= ${figure(amps, 'A', 0)} × ${digits(ohm * 1000, 3)} mΩ = ${figure(amps * ohm, 'V', 3)} = ${figure(percent, '%', 2)}`,
+          msg`I_cold = ${amount(amps, 'A', 0)} at ${amount(coldestC, '°C', 0)}`,
+          verbatim`= ${amount(amps, 'A', 0)} × ${numeral(ohm * 1000, 3)} mΩ = ${amount(amps * ohm, 'V', 3)} = ${amount(percent, '%', 2)}`,
         ],
         source: SOURCE,
-        assumes: say`the duty’s heaviest step is what it asks at 27 °C`,
+        assumes: msg`the duty’s heaviest step is what it asks at 27 °C`,
       },
     })),
   ];
@@ -94,40 +93,40 @@ function amps(at: Assessment, { run }: RunContext): Finding {
   const line = (celsius: number) => {
     const { asks } = coldAt(celsius);
     const gives = givesOf(run.source, celsius);
-    const asked = say`at ${figure(celsius, '°C', 0)} asks ${digits(asks, 2)} × ${digits(warmA, 0)} = ${figure(warmA * asks, 'A', 0)}`;
+    const asked = msg`at ${amount(celsius, '°C', 0)} asks ${numeral(asks, 2)} × ${numeral(warmA, 0)} = ${amount(warmA * asks, 'A', 0)}`;
     return ratedA === null
       ? asked
-      : say`${asked}, gives ${digits(gives, 2)} × ${digits(ratedA, 0)} = ${figure(ratedA * gives, 'A', 0)}`;
+      : msg`${asked}, gives ${numeral(gives, 2)} × ${numeral(ratedA, 0)} = ${amount(ratedA * gives, 'A', 0)}`;
   };
   const { coldestC } = run;
   const atC = coldestC ?? WARM_C;
   const facts: Facts = {
     topic: 'cranking-amps',
     stage: 'gauge',
-    title: say`Cranking, cold`,
+    title: msg`Cranking, cold`,
     value: warmA * coldAt(atC).asks,
     unit: 'A',
     decimals: 0,
     work: {
-      formula: say`I_engine · asks(T) ≤ I_label · gives(T) ÷ gives(T_label)`,
+      formula: msg`I_engine · asks(T) ≤ I_label · gives(T) ÷ gives(T_label)`,
       substituted: [
         ...(coldestC === undefined ? [] : [coldestC]),
         ...COLD_CRANKING.map(({ atC }) => atC),
       ].map(line),
       source: SOURCE,
-      assumes: say`the duty’s heaviest step is what it asks at 27 °C; a lead battery, charged, its label for ${figure(run.source.kind === 'cranking' ? (run.source.ratedC ?? WARM_C) : WARM_C, '°C', 0)}`,
+      assumes: msg`the duty’s heaviest step is what it asks at 27 °C; a lead battery, charged, its label for ${amount(run.source.kind === 'cranking' ? (run.source.ratedC ?? WARM_C) : WARM_C, '°C', 0)}`,
     },
   };
   if (ratedA === null) {
-    const because = say`What the battery gives in the cold is not known.`;
-    return stated({ ...facts, because, remedy: say`Give its cranking amps under Source.` }, 'unproved');
+    const because = msg`What the battery gives in the cold is not known.`;
+    return stated({ ...facts, because, remedy: msg`Give its cranking amps under Source.` }, 'unproved');
   }
   if (coldestC === undefined) {
-    const because = say`Cold asks more of it and leaves the battery less: at −18 °C ${figure(warmA * coldAt(-18).asks, 'A', 0)} of ${figure(ratedA * givesOf(run.source, -18), 'A', 0)}.`;
-    return stated({ ...facts, because, remedy: say`Give the coldest that it must start in.` }, 'watch');
+    const because = msg`Cold asks more of it and leaves the battery less: at −18 °C ${amount(warmA * coldAt(-18).asks, 'A', 0)} of ${amount(ratedA * givesOf(run.source, -18), 'A', 0)}.`;
+    return stated({ ...facts, because, remedy: msg`Give the coldest that it must start in.` }, 'watch');
   }
   const { binds: _, ...finding } = atMost(
-    { ...facts, remedy: say`Take a battery of more cranking amps, or two side by side.` },
+    { ...facts, remedy: msg`Take a battery of more cranking amps, or two side by side.` },
     ratedA * givesOf(run.source, atC),
   );
   if (finding.state !== 'holds') return finding;
@@ -135,7 +134,7 @@ function amps(at: Assessment, { run }: RunContext): Finding {
   return {
     ...rest,
     state: 'watch',
-    because: say`${finding.because} By a handbook’s figures, of low confidence.`,
+    because: msg`${finding.because} By a handbook’s figures, of low confidence.`,
   };
 }
 
@@ -153,22 +152,22 @@ function volts(assessed: Assessment, context: RunContext, kind: CableKind): Find
       {
         topic: 'cranking-volts',
         stage: 'gauge',
-        title: say`Volts at the starter, cold`,
+        title: msg`Volts at the starter, cold`,
         value: left,
         unit: 'V',
         decimals: 2,
         because:
           left < least
-            ? say`Under the customary ${figure(least, 'V', 1)}: it may not turn fast enough to start.`
-            : say`Over the customary ${figure(least, 'V', 1)}.`,
-        ...(left < least && { remedy: say`A larger battery does most for it, then a thicker cable.` }),
+            ? msg`Under the customary ${amount(least, 'V', 1)}: it may not turn fast enough to start.`
+            : msg`Over the customary ${amount(least, 'V', 1)}.`,
+        ...(left < least && { remedy: msg`A larger battery does most for it, then a thicker cable.` }),
         work: {
-          formula: say`U = U_n − I_cold · (R_source ÷ gives + R_loop)`,
+          formula: msg`U = U_n − I_cold · (R_source ÷ gives + R_loop)`,
           substituted: [
-            `= ${figure(systemV, 'V', 1)} − ${figure(start.amps, 'A', 0)} × (${digits(sourceOhm * 1000, 2)} + ${digits(start.ohm * 1000, 2)}) mΩ = ${figure(left, 'V', 2)}`,
+            verbatim`= ${amount(systemV, 'V', 1)} − ${amount(start.amps, 'A', 0)} × (${numeral(sourceOhm * 1000, 2)} + ${numeral(start.ohm * 1000, 2)}) mΩ = ${amount(left, 'V', 2)}`,
           ],
           source: SOURCE,
-          assumes: say`a source of ${digits(source.ohm * 1000, 2)} mΩ, ${source.how}, that resists more the less it gives`,
+          assumes: msg`a source of ${numeral(source.ohm * 1000, 2)} mΩ, ${source.how}, that resists more the less it gives`,
         },
       },
       left < least ? 'watch' : 'holds',

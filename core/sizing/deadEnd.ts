@@ -3,11 +3,10 @@ import { type Finding, stated } from '../finding/finding.ts';
 import type { Cable } from '../model/cable.ts';
 import type { Run } from '../model/run.ts';
 import type { CableKind, Shop } from '../model/shop.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { type Message, amount, msg, numeral, listed } from '../words/message.ts';
 import type { FollowDuty } from './assess.ts';
 import type { Mate, RunContext } from './loop.ts';
 import { chooseSize, type SizeChoice } from './choose.ts';
-import { say } from '../words/say.ts';
 
 type Around = Pick<RunContext, 'mates' | 'soldered'>;
 
@@ -59,7 +58,7 @@ const shortened = (run: Run, share: number): Run => ({
 
 /** Something that would do: in words, and the cable as it would be. */
 export interface WayOn {
-  readonly says: string;
+  readonly says: Message;
   readonly cable: Cable;
   readonly kind: CableKind;
   readonly mates: readonly Mate[];
@@ -82,7 +81,7 @@ export function waysOn(
   const { systemV, lengthMm } = cable.run;
   /** The way, where some size does once something is changed; null where none does. */
   const way = (
-    says: (size: string) => string,
+    says: (size: string) => Message,
     { run = cable.run, parallel = side, kind: other = kind, mates = around.mates }: Change,
   ): WayOn | null => {
     const tried = { ...cable, run, gauge: { kindId: other.id, parallel } };
@@ -93,22 +92,22 @@ export function waysOn(
   };
   return [
     firstOf(counts(side + 1, MOST_PARALLEL), (parallel) =>
-      way((size) => say`${parallel} side by side of ${size}`, { parallel }),
+      way((size) => msg`${parallel} side by side of ${size}`, { parallel }),
     ),
     firstOf(
       shop.cableKinds.filter(({ id }) => id !== kind.id),
-      (other) => way((size) => say`${size} of “${other.title}”`, { kind: other }),
+      (other) => way((size) => msg`${size} of “${other.title}”`, { kind: other }),
     ),
     firstOf(
       TIMES_VOLTS.filter((times) => systemV * times <= MOST_VOLTS),
       (times) =>
-        way((size) => say`${size} at ${figure(systemV * times, 'V', 0)}`, {
+        way((size) => msg`${size} at ${amount(systemV * times, 'V', 0)}`, {
           run: atVolts(cable.run, times),
           mates: around.mates.map((mate) => mateAtVolts(mate, times)),
         }),
     ),
     longest((share) =>
-      way((size) => say`${size}, ${digits(Math.floor((lengthMm * share) / 100) / 10, 1)} m long at most`, {
+      way((size) => msg`${size}, ${numeral(Math.floor((lengthMm * share) / 100) / 10, 1)} m long at most`, {
         run: shortened(cable.run, share),
       }),
     ),
@@ -140,20 +139,20 @@ export function deadEndFindings(
       {
         topic: 'dead-end',
         stage: 'gauge',
-        title: say`What would do`,
+        title: msg`What would do`,
         value: null,
         unit: '',
         decimals: 0,
         because:
           ways.length > 0
-            ? say`No size of “${kind.title}” does as it is. What would: ${ways.join('; ')}.`
-            : say`No size of “${kind.title}” does, nor four side by side, nor another kind owned, a higher voltage or a tenth of the length.`,
-        remedy: say`Choose one of them, or look again at what is asked of it.`,
+            ? msg`No size of “${kind.title}” does as it is. What would: ${listed(ways, '; ')}.`
+            : msg`No size of “${kind.title}” does, nor four side by side, nor another kind owned, a higher voltage or a tenth of the length.`,
+        remedy: msg`Choose one of them, or look again at what is asked of it.`,
         work: {
-          formula: say`each change alone, worked through like the cable itself`,
+          formula: msg`each change alone, worked through like the cable itself`,
           substituted: ways,
-          source: say`the same limits as for this cable`,
-          assumes: say`at a higher voltage the same watts, and a fuse chosen anew; what it feeds must be made for it`,
+          source: msg`the same limits as for this cable`,
+          assumes: msg`at a higher voltage the same watts, and a fuse chosen anew; what it feeds must be made for it`,
         },
       },
       'fails',

@@ -11,23 +11,22 @@ import {
 } from '../finding/finding.ts';
 import type { Run } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import type { Assessment } from './assess.ts';
 import { type RunContext, type Spender, totalOhm } from './loop.ts';
 import { CUSTOMARY_CHASSIS_MILLIOHM, CUSTOMARY_MILLIOHM } from '../model/tables/sources.ts';
 import { isCustomary, onLoop } from './devices.ts';
 import { HOTTEST_C } from './heatBalance.ts';
-import { say } from '../words/say.ts';
 
-const milliohm = (ohm: number) => digits(ohm * 1000, 3);
+const milliohm = (ohm: number) => numeral(ohm * 1000, 3);
 const sumOf = (spenders: readonly Spender[], kind: Spender['kind']) =>
   totalOhm(spenders.filter((spender) => spender.kind === kind));
 
 /** Where the resistance comes from, and how sure it is. */
-export function resistanceSource(at: Assessment, kind: CableKind): string {
+export function resistanceSource(at: Assessment, kind: CableKind): Message {
   return at.size.system === 'metric'
-    ? say`IEC 60228 class 5, ${kind.tinned ? say`tinned` : say`plain`}: maxima, so real cable may drop less`
-    : say`ASTM B258 or SAE area, ρ/A with 2 % for lay${kind.tinned ? say` and 2 % for tin` : ''}`;
+    ? msg`IEC 60228 class 5, ${kind.tinned ? msg`tinned` : msg`plain`}: maxima, so real cable may drop less`
+    : msg`ASTM B258 or SAE area, ρ/A with 2 % for lay${kind.tinned ? msg` and 2 % for tin` : ''}`;
 }
 
 /** The drop at the load, hot, and the voltage left to it; or why no current delivers its power. */
@@ -68,8 +67,8 @@ export function overChassis(
       return {
         ...finding,
         state: 'unproved',
-        because: say`The chassis is not given: with the customary ${digits(CUSTOMARY_CHASSIS_MILLIOHM, 0)} mΩ of a sound one it is ${figure(drop.percent, '%', 2)}.`,
-        remedy: say`Measure it with its straps, or take the customary figure in Run.`,
+        because: msg`The chassis is not given: with the customary ${numeral(CUSTOMARY_CHASSIS_MILLIOHM, 0)} mΩ of a sound one it is ${amount(drop.percent, '%', 2)}.`,
+        remedy: msg`Measure it with its straps, or take the customary figure in Run.`,
       };
     },
   };
@@ -85,20 +84,20 @@ function noOperatingPoint(assessed: Assessment, { run }: RunContext): Finding {
     {
       topic: 'drop',
       stage: 'gauge',
-      title: say`Power at the load`,
+      title: msg`Power at the load`,
       value: null,
       unit: 'W',
       decimals: 0,
-      because: say`No current through ${sizeLabel(assessed.size)} delivers this: at most ${figure(most, 'W', 0)} can arrive.`,
-      remedy: say`Use a thicker or shorter cable, or a higher system voltage.`,
+      because: msg`No current through ${sizeLabel(assessed.size)} delivers this: at most ${amount(most, 'W', 0)} can arrive.`,
+      remedy: msg`Use a thicker or shorter cable, or a higher system voltage.`,
       work: {
         formula: 'I · (U − I · R) = P ÷ η',
         substituted: [
-          `P ÷ η = ${figure(watts, 'W', 0)}, U = ${figure(volts, 'V', 1)}, R = ${milliohm(ohm)} mΩ`,
-          say`U² ÷ 4R = ${figure(most, 'W', 0)}: less than is asked`,
+          verbatim`P ÷ η = ${amount(watts, 'W', 0)}, U = ${amount(volts, 'V', 1)}, R = ${milliohm(ohm)} mΩ`,
+          msg`U² ÷ 4R = ${amount(most, 'W', 0)}: less than is asked`,
         ],
-        source: say`Ohm’s law, the smaller root`,
-        assumes: say`a conductor too hot to settle`,
+        source: msg`Ohm’s law, the smaller root`,
+        assumes: msg`a conductor too hot to settle`,
       },
     },
     'fails',
@@ -106,11 +105,11 @@ function noOperatingPoint(assessed: Assessment, { run }: RunContext): Finding {
 }
 
 /** What of the loop counts with a customary figure, because nothing is known of it. */
-function customarySays({ run, mates }: RunContext): string {
+function customarySays({ run, mates }: RunContext): Message {
   const count = [run, ...mates].flatMap((own) => onLoop(own)).filter(isCustomary).length;
   return count === 0
     ? ''
-    : say`; devices without a rating: ${count}, each ${digits(CUSTOMARY_MILLIOHM, 1)} mΩ, customary`;
+    : msg`; devices without a rating: ${count}, each ${numeral(CUSTOMARY_MILLIOHM, 1)} mΩ, customary`;
 }
 
 function dropFacts(assessed: Assessment, context: RunContext, kind: CableKind, current: number): Facts {
@@ -123,32 +122,32 @@ function dropFacts(assessed: Assessment, context: RunContext, kind: CableKind, c
     milliohm(sumOf(assessed.spenders, own)),
   );
   const returns = {
-    cable: () => say`${digits(run.return.kind === 'cable' ? run.return.lengthMm / 1000 : 0, 2)} m back`,
+    cable: () => msg`${numeral(run.return.kind === 'cable' ? run.return.lengthMm / 1000 : 0, 2)} m back`,
     chassis: () =>
       run.return.kind === 'chassis' && run.return.milliohm === undefined
-        ? say`chassis not given: customary`
-        : say`chassis as typed`,
+        ? msg`chassis not given: customary`
+        : msg`chassis as typed`,
     circuit: () =>
-      say`the rest of the circuit: ${context.mates.map(({ tag }) => tag).join(', ') || say`no other cable yet`}`,
-    none: () => say`no return counted`,
+      msg`the rest of the circuit: ${context.mates.map(({ tag }) => tag).join(', ') || msg`no other cable yet`}`,
+    none: () => msg`no return counted`,
   }[run.return.kind]();
-  const side = parallel > 1 ? say` ÷ ${parallel} side by side` : '';
+  const side = parallel > 1 ? msg` ÷ ${parallel} side by side` : '';
   return {
     topic: 'drop',
     stage: 'gauge',
-    title: say`Drop at the load`,
+    title: msg`Drop at the load`,
     value: assessed.dropPercent,
     unit: '%',
     decimals: 2,
     work: {
-      formula: say`ΔU = I · (R_cable + R_return + R_joints + R_devices)`,
+      formula: msg`ΔU = I · (R_cable + R_return + R_joints + R_devices)`,
       substituted: [
-        `= ${figure(current, 'A', 1)} × (${cable} + ${back} + ${joints} + ${devices}) mΩ = ${figure(assessed.dropV, 'V', 3)}`,
-        `= ${digits(assessed.dropV, 3)} ÷ ${figure(run.systemV, 'V', 1)} = ${figure(assessed.dropPercent, '%', 2)}`,
-        say`R_cable = ${digits(perMetre * 1000, 3)} mΩ/m × ${digits(lengthM, 2)} m × [1 + 0.00393 × (${digits(hot, 1)} − 20)]${side}; ${returns}`,
+        verbatim`= ${amount(current, 'A', 1)} × (${cable} + ${back} + ${joints} + ${devices}) mΩ = ${amount(assessed.dropV, 'V', 3)}`,
+        verbatim`= ${numeral(assessed.dropV, 3)} ÷ ${amount(run.systemV, 'V', 1)} = ${amount(assessed.dropPercent, '%', 2)}`,
+        msg`R_cable = ${numeral(perMetre * 1000, 3)} mΩ/m × ${numeral(lengthM, 2)} m × [1 + 0.00393 × (${numeral(hot, 1)} − 20)]${side}; ${returns}`,
       ],
       source: resistanceSource(assessed, kind),
-      assumes: say`${assessed.joints} joints of its own, each as ${digits(assessed.barrelMm, 0)} mm of this conductor; each other cable of the loop as hot as it gets itself, one without a size like this one; the service loop is carried${customarySays(context)}`,
+      assumes: msg`${assessed.joints} joints of its own, each as ${numeral(assessed.barrelMm, 0)} mm of this conductor; each other cable of the loop as hot as it gets itself, one without a size like this one; the service loop is carried${customarySays(context)}`,
     },
   };
 }
@@ -156,7 +155,7 @@ function dropFacts(assessed: Assessment, context: RunContext, kind: CableKind, c
 const LOAD_VOLTS = {
   topic: 'load-volts',
   stage: 'gauge',
-  title: say`Volts at the load`,
+  title: msg`Volts at the load`,
   unit: 'V',
   decimals: 2,
 } as const;
@@ -172,14 +171,14 @@ function voltageAtLoad(assessed: Assessment, { run }: RunContext, current: numbe
       {
         ...LOAD_VOLTS,
         value: left,
-        ...(left < load.cutOutV && { remedy: say`Use a thicker or shorter cable, or a lower cut-out.` }),
+        ...(left < load.cutOutV && { remedy: msg`Use a thicker or shorter cable, or a lower cut-out.` }),
         work: {
-          formula: say`U_load = U_lowest − ΔU ≥ U_cut-out`,
+          formula: msg`U_load = U_lowest − ΔU ≥ U_cut-out`,
           substituted: [
-            say`= ${figure(load.lowestV, 'V', 2)} − ${figure(assessed.dropV, 'V', 3)} at ${figure(current, 'A', 1)}`,
+            msg`= ${amount(load.lowestV, 'V', 2)} − ${amount(assessed.dropV, 'V', 3)} at ${amount(current, 'A', 1)}`,
           ],
-          source: say`Ohm’s law; the cut-out is the load’s own`,
-          assumes: say`the battery at its lowest when the load still runs`,
+          source: msg`Ohm’s law; the cut-out is the load’s own`,
+          assumes: msg`the battery at its lowest when the load still runs`,
         },
       },
       load.cutOutV,
@@ -193,12 +192,12 @@ function offAtLowest(cutOutV: number, lowestV: number): Finding {
     {
       ...LOAD_VOLTS,
       value: null,
-      because: say`It switches off at ${figure(cutOutV, 'V', 1)}, before the battery is down at ${figure(lowestV, 'V', 1)}: whatever the cable, it is off by then.`,
-      remedy: say`Give the voltage down to which it must run, above ${figure(cutOutV, 'V', 1)}, or set its cut-out under ${figure(lowestV, 'V', 1)}.`,
+      because: msg`It switches off at ${amount(cutOutV, 'V', 1)}, before the battery is down at ${amount(lowestV, 'V', 1)}: whatever the cable, it is off by then.`,
+      remedy: msg`Give the voltage down to which it must run, above ${amount(cutOutV, 'V', 1)}, or set its cut-out under ${amount(lowestV, 'V', 1)}.`,
       work: {
-        formula: say`U_cut-out < U_lowest`,
-        substituted: [`${figure(cutOutV, 'V', 2)} ≥ ${figure(lowestV, 'V', 2)}`],
-        source: say`what is given for this cable, one thing held against another`,
+        formula: msg`U_cut-out < U_lowest`,
+        substituted: [verbatim`${amount(cutOutV, 'V', 2)} ≥ ${amount(lowestV, 'V', 2)}`],
+        source: msg`what is given for this cable, one thing held against another`,
         assumes: '',
       },
     },

@@ -1,14 +1,14 @@
 import type { Duty } from '../model/run.ts';
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 
 /** Duties met again and again: a place to start from, to be replaced by what the machine's plate says. */
-export const DUTY_PRESETS: Readonly<Record<string, { readonly title: string; readonly duty: Duty }>> = {
+export const DUTY_PRESETS: Readonly<Record<string, { readonly title: Message; readonly duty: Duty }>> = {
   cranking: {
-    title: say`Cranking`,
+    title: msg`Cranking`,
     duty: { steps: [{ amps: 500, seconds: 12 }], repeats: false, dropPercent: 6 },
   },
   winch: {
-    title: say`Winch`,
+    title: msg`Winch`,
     duty: {
       steps: [
         { amps: 320, seconds: 60 },
@@ -20,7 +20,7 @@ export const DUTY_PRESETS: Readonly<Record<string, { readonly title: string; rea
     },
   },
   windlass: {
-    title: say`Windlass`,
+    title: msg`Windlass`,
     duty: {
       steps: [
         { amps: 110, seconds: 180 },
@@ -31,7 +31,7 @@ export const DUTY_PRESETS: Readonly<Record<string, { readonly title: string; rea
     },
   },
   thruster: {
-    title: say`Bow thruster`,
+    title: msg`Bow thruster`,
     duty: {
       steps: [
         { amps: 300, seconds: 180 },
@@ -42,7 +42,7 @@ export const DUTY_PRESETS: Readonly<Record<string, { readonly title: string; rea
     },
   },
   inverter: {
-    title: say`Inverter surge`,
+    title: msg`Inverter surge`,
     duty: { steps: [{ amps: 260, seconds: 10 }], repeats: false, dropPercent: 8 },
   },
 };

@@ -3,7 +3,7 @@ import type { Finding } from '../finding/finding.ts';
 import type { EndName } from '../model/end.ts';
 import type { Fuse } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import { SOLDERED_SHORT_C } from '../model/method.ts';
 import type { Assessment } from './assess.ts';
 import { type RunContext, totalOhm } from './loop.ts';
@@ -18,7 +18,6 @@ import {
 import { hottestC } from './governing.ts';
 import { chargedTo, sourceAt, type SourceResistance, sourceResistance } from './source.ts';
 import { guardOf } from './upstream.ts';
-import { say } from '../words/say.ts';
 
 /** What a short would draw, and what the cable stands of it. */
 export interface FaultView {
@@ -60,31 +59,31 @@ export const fusesOf = ({ run, places, mates }: RunContext): readonly Fuse[] =>
   run.fuses.length > 0 ? run.fuses : guardOf(places, mates);
 
 /** What every finding about one fuse starts with. */
-export const about = (fuse: Fuse, key: Topic, title: string) =>
+export const about = (fuse: Fuse, key: Topic, title: Message) =>
   ({ topic: key, stage: 'gauge', end: fuse.end, title }) as const;
 
 /** Why nothing can be said of a short at an end. */
-export const whyNoView = ({ run }: RunContext, end: EndName | undefined, unknown: string): string =>
+export const whyNoView = ({ run }: RunContext, end: EndName | undefined, unknown: Message): Message =>
   sourceAt(run, end).kind === 'unknown'
     ? unknown
-    : say`It never settles, so what a short would do is not known.`;
+    : msg`It never settles, so what a short would do is not known.`;
 
 /** What is to be given where a source is not known. */
-export const giveSource = ({ run }: RunContext, end?: EndName): string =>
-  run.bothEndsLive ? say`Give the source at end ${end ?? 'A'} in Run.` : say`Give the source in Run.`;
+export const giveSource = ({ run }: RunContext, end?: EndName): Message =>
+  run.bothEndsLive ? msg`Give the source at end ${end ?? 'A'} in Run.` : msg`Give the source in Run.`;
 
 /** How long the conductor lasts at a current, worked. */
 export function survivalWork(assessed: Assessment, view: FaultView, currentA: number): Finding['work'] {
   const { currents, source, k, heldC, finalC } = view;
   return {
-    formula: say`t = k² · S² ÷ I², k = 226 · √ln((234.5 + T_f) ÷ (234.5 + T_i))`,
+    formula: msg`t = k² · S² ÷ I², k = 226 · √ln((234.5 + T_f) ÷ (234.5 + T_i))`,
     substituted: [
-      `k = 226 · √ln((234.5 + ${finalC}) ÷ (234.5 + ${digits(heldC, 1)})) = ${digits(k, 1)}`,
-      `t = ${digits(k, 1)}² × ${digits(assessed.copperMm2, 1)}² ÷ ${digits(currentA, 0)}² = ${figure(survivalSeconds(k, assessed.copperMm2, currentA), 's', 2)}`,
-      say`a short draws ${digits(currents.leastA, 0)} A (far end, half the source, hot) to ${digits(currents.mostA, 0)} A (at the fuse, charged)`,
+      verbatim`k = 226 · √ln((234.5 + ${finalC}) ÷ (234.5 + ${numeral(heldC, 1)})) = ${numeral(k, 1)}`,
+      verbatim`t = ${numeral(k, 1)}² × ${numeral(assessed.copperMm2, 1)}² ÷ ${numeral(currentA, 0)}² = ${amount(survivalSeconds(k, assessed.copperMm2, currentA), 's', 2)}`,
+      msg`a short draws ${numeral(currents.leastA, 0)} A (far end, half the source, hot) to ${numeral(currents.mostA, 0)} A (at the fuse, charged)`,
     ],
-    source: say`IEC 60364-5-54 and 60724`,
-    assumes: say`source ${digits(source.ohm * 1000, 2)} mΩ, ${source.how}${source.confidence === 'low' ? say` (low confidence)` : ''}; over ${ADIABATIC_S} s the cable also cools, so it errs to the safe side`,
+    source: msg`IEC 60364-5-54 and 60724`,
+    assumes: msg`source ${numeral(source.ohm * 1000, 2)} mΩ, ${source.how}${source.confidence === 'low' ? msg` (low confidence)` : ''}; over ${ADIABATIC_S} s the cable also cools, so it errs to the safe side`,
   };
 }
 
@@ -95,7 +94,7 @@ export function guessed(finding: Finding, view: FaultView): Finding {
   return {
     ...rest,
     state: 'watch',
-    because: say`${finding.because} The source is only estimated.`,
-    remedy: say`Type the source’s resistance from its sheet.`,
+    because: msg`${finding.because} The source is only estimated.`,
+    remedy: msg`Type the source’s resistance from its sheet.`,
   };
 }

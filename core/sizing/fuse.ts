@@ -2,7 +2,7 @@ import { type ClearingPoint, type FuseKind, FUSE_RATINGS_A, FUSES } from '../mod
 import type { Fuse, Run } from '../model/run.ts';
 import { nominalAmps } from './loadIn.ts';
 import { chargedTo } from './source.ts';
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 import { clearingSeconds } from './fault.ts';
 
 /** Above the cable's allowed amps it guards against a short only; above this multiple not at all. */
@@ -42,7 +42,7 @@ const LONGEST_OVER_SHORTEST = 15;
 export function meltsNotBefore(
   fuse: Pick<Fuse, 'kind' | 'ratingA' | 'curve' | 'melts'>,
   multiple: number,
-): { readonly notBeforeS: number | null; readonly how: string; readonly isTyped: boolean } {
+): { readonly notBeforeS: number | null; readonly how: Message; readonly isTyped: boolean } {
   const typed = fuse.melts ?? [];
   const first = typed[0];
   if (first) {
@@ -51,7 +51,7 @@ export function meltsNotBefore(
     const within = Math.max(multiple, first.multiple);
     return {
       notBeforeS: beyond ? null : clearingSeconds(typed, within),
-      how: beyond ? say`beyond its melting curve` : say`its shortest melting curve`,
+      how: beyond ? msg`beyond its melting curve` : msg`its shortest melting curve`,
       isTyped: true,
     };
   }
@@ -61,21 +61,21 @@ export function meltsNotBefore(
 function customaryMelting(
   fuse: Pick<Fuse, 'kind' | 'curve'>,
   multiple: number,
-): { readonly notBeforeS: number | null; readonly how: string } {
+): { readonly notBeforeS: number | null; readonly how: Message } {
   if (fuse.curve && fuse.curve.length > 0) {
     const longest =
       multiple > (fuse.curve.at(-1)?.multiple ?? 0) ? null : clearingSeconds(fuse.curve, multiple);
     return longest === null
-      ? { notBeforeS: null, how: say`beyond its curve` }
-      : { notBeforeS: longest / LONGEST_OVER_SHORTEST, how: say`a fifteenth of its curve` };
+      ? { notBeforeS: null, how: msg`beyond its curve` }
+      : { notBeforeS: longest / LONGEST_OVER_SHORTEST, how: msg`a fifteenth of its curve` };
   }
   if (fuse.kind !== 'strip' && fuse.kind !== 'link')
-    return { notBeforeS: null, how: say`its melting curve is not given` };
+    return { notBeforeS: null, how: msg`its melting curve is not given` };
   // Between the rating and twice it, it takes at least as long as at twice.
   const within = Math.max(multiple, MELTS_NOT_BEFORE[0]?.multiple ?? 2);
   const last = MELTS_NOT_BEFORE.at(-1);
   const seconds = last && within > last.multiple ? null : clearingSeconds(MELTS_NOT_BEFORE, within);
-  return { notBeforeS: seconds, how: say`customary band of bolt-in fuses` };
+  return { notBeforeS: seconds, how: msg`customary band of bolt-in fuses` };
 }
 
 /** What a fuse has to carry: amps that are held, and steps for their time. */

@@ -4,7 +4,7 @@ import { END_NAMES } from '../model/end.ts';
 import type { Duty, Fuse, Run } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
 import type { HousePractice } from '../model/housePractice.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import { type Assessment, heldAmps } from './assess.ts';
 import type { RunContext } from './loop.ts';
 import { survivalSeconds } from './fault.ts';
@@ -21,7 +21,6 @@ import {
 import { breakingAmps, meltsNotBefore, smallestFuse } from './fuse.ts';
 import { chargedTo, sourceAt } from './source.ts';
 import { bothEnds, stringFuses } from './sourceFindings.ts';
-import { say } from '../words/say.ts';
 
 /** What is asked of the fuse itself, whatever the size; or what a short does where there is none. */
 export function fuseFindings(
@@ -62,33 +61,33 @@ function unfused(assessed: Assessment, context: RunContext, kind: CableKind): Fi
   const facts = {
     topic: 'short',
     stage: 'gauge',
-    title: say`A short, no fuse`,
+    title: msg`A short, no fuse`,
     unit: 's',
     decimals: 2,
   } as const;
   const remedy = run.starter
-    ? say`Protect it by its path: short, sheathed, clear of anything that can chafe through.`
-    : say`Say which fuse guards it, or mark it as a starter cable.`;
+    ? msg`Protect it by its path: short, sheathed, clear of anything that can chafe through.`
+    : msg`Say which fuse guards it, or mark it as a starter cable.`;
   if (!view) {
     const missing = END_NAMES.find((end) => sourceAt(run, end).kind === 'unknown');
     const because = whyNoView(
       context,
       missing,
-      say`No fuse is said, and nothing of the source: what a short would do is not known.`,
+      msg`No fuse is said, and nothing of the source: what a short would do is not known.`,
     );
     const work = {
       formula: 't = k² · S² ÷ I²',
-      substituted: [say`the source’s resistance is missing`],
-      source: say`IEC 60364-5-54`,
+      substituted: [msg`the source’s resistance is missing`],
+      source: msg`IEC 60364-5-54`,
       assumes: '',
     };
     return stated(
-      { ...facts, value: null, because, remedy: `${remedy} ${giveSource(context, missing)}`, work },
+      { ...facts, value: null, because, remedy: verbatim`${remedy} ${giveSource(context, missing)}`, work },
       'unproved',
     );
   }
   const survivesS = survivalSeconds(view.k, assessed.copperMm2, view.currents.leastA);
-  const because = say`A short draws ${figure(view.currents.leastA, 'A', 0)} to ${figure(view.currents.mostA, 'A', 0)}; nothing opens, and the conductor is at ${view.finalC} °C in ${figure(survivesS, 's', 1)}.`;
+  const because = msg`A short draws ${amount(view.currents.leastA, 'A', 0)} to ${amount(view.currents.mostA, 'A', 0)}; nothing opens, and the conductor is at ${view.finalC} °C in ${amount(survivesS, 's', 1)}.`;
   return stated(
     { ...facts, value: survivesS, because, remedy, work: survivalWork(assessed, view, view.currents.leastA) },
     run.starter ? 'watch' : 'unproved',
@@ -101,29 +100,29 @@ function breaking(fuse: Fuse, context: RunContext, view: FaultView | null): Find
   const customary = breakingAmps(fuse.kind, volts, run.systemV);
   // A fuse over its voltage does not open at all, whatever it is said to break.
   const breaks = customary === null ? null : (fuse.breakingA ?? customary);
-  const facts = { ...about(fuse, 'breaking', say`Fuse can break`), unit: 'A', decimals: 0 } as const;
+  const facts = { ...about(fuse, 'breaking', msg`Fuse can break`), unit: 'A', decimals: 0 } as const;
   const work = {
-    formula: say`I_breaking ≥ I_most = U_charging ÷ R_source`,
+    formula: msg`I_breaking ≥ I_most = U_charging ÷ R_source`,
     substituted: [
       view
-        ? `${figure(volts, 'V', 1)} ÷ ${digits(view.source.ohm * 1000, 2)} mΩ = ${figure(view.currents.mostA, 'A', 0)}`
-        : say`the source is not known`,
+        ? verbatim`${amount(volts, 'V', 1)} ÷ ${numeral(view.source.ohm * 1000, 2)} mΩ = ${amount(view.currents.mostA, 'A', 0)}`
+        : msg`the source is not known`,
     ],
     source:
       fuse.breakingA === undefined
-        ? say`customary for a ${FUSES[fuse.kind].title} fuse; its own sheet governs`
-        : say`its own sheet`,
-    assumes: say`charged to ${figure(volts, 'V', 1)} (${how}), all strings, fault right at the fuse`,
+        ? msg`customary for a ${FUSES[fuse.kind].title} fuse; its own sheet governs`
+        : msg`its own sheet`,
+    assumes: msg`charged to ${amount(volts, 'V', 1)} (${how}), all strings, fault right at the fuse`,
   };
   if (breaks === null) {
-    const because = say`A ${FUSES[fuse.kind].title} fuse is not made for ${figure(volts, 'V', 1)}.`;
+    const because = msg`A ${FUSES[fuse.kind].title} fuse is not made for ${amount(volts, 'V', 1)}.`;
     return stated(
-      { ...facts, value: null, because, remedy: say`Take a kind made for this voltage.`, work },
+      { ...facts, value: null, because, remedy: msg`Take a kind made for this voltage.`, work },
       'fails',
     );
   }
   if (!view) {
-    const because = say`What a short can draw is not known: say what the source is.`;
+    const because = msg`What a short can draw is not known: say what the source is.`;
     return stated(
       { ...facts, value: null, because, remedy: giveSource(context, fuse.end), work },
       'unproved',
@@ -139,7 +138,7 @@ interface Inrush {
   readonly seconds: number;
   /** Before this it does not melt, s; null where nothing is known of it. */
   readonly notBeforeS: number | null;
-  readonly how: string;
+  readonly how: Message;
   readonly isTyped: boolean;
 }
 
@@ -172,22 +171,22 @@ function carries(
     view,
   );
   const facts = {
-    ...about(fuse, 'carries', say`Fuse carries it`),
+    ...about(fuse, 'carries', msg`Fuse carries it`),
     value: fuse.ratingA,
     unit: 'A',
     decimals: 0,
     work: {
-      formula: say`rating ≥ ${fuseOverLoad} · I; each step shorter than the shortest melting time at its amps`,
+      formula: msg`rating ≥ ${fuseOverLoad} · I; each step shorter than the shortest melting time at its amps`,
       substituted: [
-        `${fuseOverLoad} × ${digits(continuous, 0)} = ${figure(least, 'A', 0)}${heaviest > 0 ? say`, heaviest step ${digits(heaviest, 0)} A` : ''}`,
+        verbatim`${fuseOverLoad} × ${numeral(continuous, 0)} = ${amount(least, 'A', 0)}${heaviest > 0 ? msg`, heaviest step ${numeral(heaviest, 0)} A` : ''}`,
         ...over.map(({ amps, seconds, notBeforeS, how }) =>
           notBeforeS === null
-            ? say`${digits(amps, 0)} A for ${digits(seconds, 1)} s: ${how}`
-            : say`${digits(amps, 0)} A for ${digits(seconds, 1)} s: melts not before ${digits(notBeforeS, 2)} s, ${how}`,
+            ? msg`${numeral(amps, 0)} A for ${numeral(seconds, 1)} s: ${how}`
+            : msg`${numeral(amps, 0)} A for ${numeral(seconds, 1)} s: melts not before ${numeral(notBeforeS, 2)} s, ${how}`,
         ),
       ],
-      source: say`customary rating rule, by house practice`,
-      assumes: say`melting times are of low confidence unless the maker’s curve gives them`,
+      source: msg`customary rating rule, by house practice`,
+      assumes: msg`melting times are of low confidence unless the maker’s curve gives them`,
     },
   } as const;
   // A rating is taken just over what is asked: that it comes close is the rule, not a warning.
@@ -195,15 +194,15 @@ function carries(
   if (finding.state === 'fails' || over.length === 0) return finding;
   const isSure = over.every(({ isTyped }) => isTyped);
   if (melts) {
-    const because = say`${figure(melts.amps, 'A', 0)} for ${figure(melts.seconds, 's', 1)} may melt it: at that current it melts from ${figure(melts.notBeforeS ?? 0, 's', 2)} on.`;
+    const because = msg`${amount(melts.amps, 'A', 0)} for ${amount(melts.seconds, 's', 1)} may melt it: at that current it melts from ${amount(melts.notBeforeS ?? 0, 's', 2)} on.`;
     return { ...finding, state: 'fails', because, remedy };
   }
   if (unknown) {
-    const because = say`${figure(unknown.amps, 'A', 0)} for ${figure(unknown.seconds, 's', 1)} is over its rating, and how soon it melts is not known.`;
+    const because = msg`${amount(unknown.amps, 'A', 0)} for ${amount(unknown.seconds, 's', 1)} is over its rating, and how soon it melts is not known.`;
     return { ...finding, state: 'unproved', because, remedy };
   }
   const [first] = over;
-  const because = say`${figure(first?.amps ?? 0, 'A', 0)} is over its rating for ${figure(first?.seconds ?? 0, 's', 1)}, shorter than it takes to melt.`;
+  const because = msg`${amount(first?.amps ?? 0, 'A', 0)} is over its rating for ${amount(first?.seconds ?? 0, 's', 1)}, shorter than it takes to melt.`;
   return isSure ? { ...finding, because } : { ...finding, state: 'watch', because };
 }
 
@@ -214,30 +213,30 @@ function fuseRemedy(
   steps: readonly { readonly amps: number; readonly seconds: number }[],
   overLoad: number,
   view: FaultView | null,
-): string {
+): Message {
   const carried = { heldA: continuousA, steps };
   const does = smallestFuse(carried, overLoad, chargedTo(run).volts, run.systemV, view?.currents.mostA ?? 0);
   return does
-    ? say`A ${FUSES[does.kind].title} of ${does.ratingA} A would do, and breaks ${figure(does.breaksA, 'A', 0)}.`
-    : say`No standard rating is that large.`;
+    ? msg`A ${FUSES[does.kind].title} of ${does.ratingA} A would do, and breaks ${amount(does.breaksA, 'A', 0)}.`
+    : msg`No standard rating is that large.`;
 }
 
 function stands(fuse: Fuse): Finding {
   const { title, mostMm } = FUSE_PLACES[fuse.place];
   return atMost(
     {
-      ...about(fuse, 'fuse-place', say`Fuse from source`),
+      ...about(fuse, 'fuse-place', msg`Fuse from source`),
       value: fuse.distanceMm,
       unit: 'mm',
       decimals: 0,
       ...(fuse.distanceMm > mostMm && {
-        remedy: say`Move the fuse nearer to its source, or sheath the stretch before it.`,
+        remedy: msg`Move the fuse nearer to its source, or sheath the stretch before it.`,
       }),
       work: {
-        formula: say`distance along the cable ≤ the placement rule`,
-        substituted: [say`${title}: at most ${figure(mostMm, 'mm', 0)}`],
-        source: say`small-craft practice`,
-        assumes: say`measured along the conductor from the source’s terminal`,
+        formula: msg`distance along the cable ≤ the placement rule`,
+        substituted: [msg`${title}: at most ${amount(mostMm, 'mm', 0)}`],
+        source: msg`small-craft practice`,
+        assumes: msg`measured along the conductor from the source’s terminal`,
       },
     },
     mostMm,

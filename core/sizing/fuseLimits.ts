@@ -3,7 +3,7 @@ import { atMost, type Facts, type Finding, stated } from '../finding/finding.ts'
 import type { Fuse } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
 import type { HousePractice } from '../model/housePractice.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { amount, msg, numeral, verbatim } from '../words/message.ts';
 import type { Assessment } from './assess.ts';
 import { type RunContext, surroundingsOf, thermalCable } from './loop.ts';
 import { worstFault } from './fault.ts';
@@ -21,7 +21,6 @@ import { HOTTEST_AT_RATING_C, SHORT_ONLY_UP_TO } from './fuse.ts';
 import { steadyTemperature } from './heatBalance.ts';
 import { strictestAmps } from './schoolFindings.ts';
 import { stretchesOf } from './governingRun.ts';
-import { say } from '../words/say.ts';
 
 /** What a fuse asks of the size: that it outlives a fault, and that the fuse guards it. */
 export function fuseLimits(
@@ -39,46 +38,46 @@ export function fuseLimits(
 }
 
 function survives(fuse: Fuse, assessed: Assessment, view: FaultView | null, context: RunContext): Finding {
-  const facts = { ...about(fuse, 'survives', say`Outlives a fault`), unit: 's', decimals: 2 } as const;
+  const facts = { ...about(fuse, 'survives', msg`Outlives a fault`), unit: 's', decimals: 2 } as const;
   const curve = fuse.curve ?? FUSES[fuse.kind].curve;
   if (!view) {
     const work = {
-      formula: say`clears in t ≤ k² · S² ÷ I²`,
-      substituted: [say`the source is not known`],
-      source: say`IEC 60364-5-54`,
+      formula: msg`clears in t ≤ k² · S² ÷ I²`,
+      substituted: [msg`the source is not known`],
+      source: msg`IEC 60364-5-54`,
       assumes: '',
     };
-    const because = whyNoView(context, fuse.end, say`What a short can draw is not known.`);
+    const because = whyNoView(context, fuse.end, msg`What a short can draw is not known.`);
     return stated(
       { ...facts, value: null, because, remedy: giveSource(context, fuse.end), work },
       'unproved',
     );
   }
   if (curve.length === 0) {
-    const because = say`How fast a ${FUSES[fuse.kind].title} fuse clears is not known here.`;
+    const because = msg`How fast a ${FUSES[fuse.kind].title} fuse clears is not known here.`;
     const work = survivalWork(assessed, view, view.currents.leastA);
     return stated(
-      { ...facts, value: null, because, remedy: say`Type its curve from the maker’s sheet.`, work },
+      { ...facts, value: null, because, remedy: msg`Type its curve from the maker’s sheet.`, work },
       'unproved',
     );
   }
   const worst = worstFault(curve, fuse.ratingA, view.currents, view.k, assessed.copperMm2);
   const work = survivalWork(assessed, view, worst?.currentA ?? view.currents.leastA);
   if (!worst) {
-    const because = say`A far short draws only ${figure(view.currents.leastA, 'A', 0)}: a ${digits(fuse.ratingA, 0)} A fuse may never open.`;
+    const because = msg`A far short draws only ${amount(view.currents.leastA, 'A', 0)}: a ${numeral(fuse.ratingA, 0)} A fuse may never open.`;
     return stated(
-      { ...facts, value: null, because, remedy: say`Take a smaller fuse or a thicker cable.`, work },
+      { ...facts, value: null, because, remedy: msg`Take a smaller fuse or a thicker cable.`, work },
       'fails',
     );
   }
   const finding = atMost({ ...facts, value: worst.clearsS, work }, worst.survivesS);
   if (finding.state === 'fails' && worst.beyondCurve) {
-    const because = say`At ${figure(worst.currentA, 'A', 0)} the curve only says “within ${digits(worst.clearsS, 2)} s”; the cable lasts ${figure(worst.survivesS, 's', 2)}.`;
+    const because = msg`At ${amount(worst.currentA, 'A', 0)} the curve only says “within ${numeral(worst.clearsS, 2)} s”; the cable lasts ${amount(worst.survivesS, 's', 2)}.`;
     return {
       ...finding,
       state: 'unproved',
       because,
-      remedy: say`Type more of its curve from the maker’s sheet.`,
+      remedy: msg`Type more of its curve from the maker’s sheet.`,
     };
   }
   return guessed(finding, view);
@@ -101,43 +100,43 @@ function guards(
     ? null
     : Math.max(...temperatures.filter((own) => own !== null));
   const facts: Facts = {
-    ...about(fuse, 'guards', say`Fuse guards it`),
+    ...about(fuse, 'guards', msg`Fuse guards it`),
     value: fuse.ratingA,
     unit: 'A',
     decimals: 0,
     work: {
-      formula: say`rating ≤ allowed amps; to 1.5 × it guards against a short only`,
+      formula: msg`rating ≤ allowed amps; to 1.5 × it guards against a short only`,
       substituted: [
         allowed === null
-          ? say`no school switched on allows an amperage`
-          : say`allowed ${figure(allowed, 'A', 0)}, rating ${digits(fuse.ratingA, 0)} A`,
+          ? msg`no school switched on allows an amperage`
+          : msg`allowed ${amount(allowed, 'A', 0)}, rating ${numeral(fuse.ratingA, 0)} A`,
         atRating === null
-          ? say`at its rating the conductor never settles`
-          : say`at its rating the conductor is at ${figure(atRating, '°C', 0)}`,
+          ? msg`at its rating the conductor never settles`
+          : msg`at its rating the conductor is at ${amount(atRating, '°C', 0)}`,
       ],
-      source: say`small-craft practice; the strictest of the schools switched on`,
-      assumes: say`the fuse carries its rating for ever`,
+      source: msg`small-craft practice; the strictest of the schools switched on`,
+      assumes: msg`the fuse carries its rating for ever`,
     },
   };
   if (allowed === null)
     return stated(
-      { ...facts, because: say`No school that is switched on says what it may carry.` },
+      { ...facts, because: msg`No school that is switched on says what it may carry.` },
       'unproved',
     );
   if (fuse.ratingA <= allowed) return atMost(facts, allowed);
   if (fuse.ratingA > SHORT_ONLY_UP_TO * allowed || atRating === null || atRating > HOTTEST_AT_RATING_C) {
     return {
-      ...atMost({ ...facts, remedy: say`Take a smaller fuse or a thicker cable.` }, allowed),
-      because: say`This fuse lets the cable burn before it opens.`,
+      ...atMost({ ...facts, remedy: msg`Take a smaller fuse or a thicker cable.` }, allowed),
+      because: msg`This fuse lets the cable burn before it opens.`,
     };
   }
-  const because = say`Guards against a short only: at ${digits(fuse.ratingA, 0)} A the conductor is at ${figure(atRating, '°C', 0)}.`;
+  const because = msg`Guards against a short only: at ${numeral(fuse.ratingA, 0)} A the conductor is at ${amount(atRating, '°C', 0)}.`;
   if (!fuse.waiver) {
-    const remedy = say`Needs a name and a reason to stand, a smaller fuse, or a thicker cable.`;
+    const remedy = msg`Needs a name and a reason to stand, a smaller fuse, or a thicker cable.`;
     return atMost({ ...facts, because, remedy }, allowed, 0, 'unproved');
   }
   return atMost(
-    { ...facts, because: `${because} ${fuse.waiver.by}: ${fuse.waiver.why}` },
+    { ...facts, because: verbatim`${because} ${fuse.waiver.by}: ${fuse.waiver.why}` },
     allowed,
     0,
     'watch',

@@ -11,7 +11,7 @@ import { deviceMilliohm, onLoop } from './devices.ts';
 import { HOTTEST_C, steadyTemperature, type Surroundings, type ThermalCable } from './heatBalance.ts';
 import { placingFactor } from './placing.ts';
 import type { Places } from './upstream.ts';
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 
 /** Sun on a jacket, W/m². Shop practice. */
 const SUN_W_PER_M2 = 900;
@@ -50,7 +50,7 @@ export interface RunContext {
 
 /** One who spends of the loop's drop, Ω, with the copper as hot as it gets. */
 export interface Spender {
-  readonly label: string;
+  readonly label: Message;
   readonly kind: 'cable' | 'return' | 'joints' | 'device';
   readonly ohm: number;
 }
@@ -144,19 +144,19 @@ export function spendersAt(
       ohm: deviceMilliohm(device) / 1000,
     }));
   const ownSpenders: Spender[] = [
-    { label: say`this cable`, kind: 'cable', ohm: cable(run.lengthMm + run.loopMm) },
-    { label: say`joints`, kind: 'joints', ohm: perMetre * jointM * jointsOf(context) },
+    { label: msg`this cable`, kind: 'cable', ohm: cable(run.lengthMm + run.loopMm) },
+    { label: msg`joints`, kind: 'joints', ohm: perMetre * jointM * jointsOf(context) },
     ...devices(onLoop(run)),
   ];
   const back = run.return;
   switch (back.kind) {
     case 'cable':
-      return [...ownSpenders, { label: say`return`, kind: 'return', ohm: cable(back.lengthMm) }];
+      return [...ownSpenders, { label: msg`return`, kind: 'return', ohm: cable(back.lengthMm) }];
     case 'chassis':
       return [
         ...ownSpenders,
         {
-          label: say`chassis`,
+          label: msg`chassis`,
           kind: 'return',
           ohm: (back.milliohm ?? CUSTOMARY_CHASSIS_MILLIOHM) / 1000,
         },

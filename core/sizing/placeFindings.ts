@@ -1,24 +1,24 @@
 import { type Finding, stated } from '../finding/finding.ts';
 import { MEETS, type Meets, type Run } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import type { RunContext } from './loop.ts';
 import { chargedTo } from './source.ts';
 import { stretchesOf } from './governingRun.ts';
-import { say } from '../words/say.ts';
-import { word } from '../words/terms.ts';
+
+import { term } from '../words/terms.ts';
 
 /** Why a kind of cable does not suit what it meets; null where it does. */
-const MISFITS: Readonly<Record<Meets, (kind: CableKind) => string | null>> = {
+const MISFITS: Readonly<Record<Meets, (kind: CableKind) => Message | null>> = {
   wet: (kind) =>
-    kind.tinned ? null : say`plain copper corrodes in salt: seal both ends, or take tinned strands`,
-  oil: (kind) => (kind.stands.oil ? null : say`this jacket swells and softens in oil`),
+    kind.tinned ? null : msg`plain copper corrodes in salt: seal both ends, or take tinned strands`,
+  oil: (kind) => (kind.stands.oil ? null : msg`this jacket swells and softens in oil`),
   flexing: (kind) =>
-    kind.strands === 'coarse' ? say`coarse strands break where they flex: take fine ones` : null,
+    kind.strands === 'coarse' ? msg`coarse strands break where they flex: take fine ones` : null,
   exhaust: (kind) =>
     kind.limitC >= 125
       ? null
-      : say`a ${kind.limitC} °C jacket near an exhaust wants a glass sleeve, or a cross-linked kind`,
+      : msg`a ${kind.limitC} °C jacket near an exhaust wants a glass sleeve, or a cross-linked kind`,
 };
 
 /** Whether a kind of cable suits the place it runs through, one finding for each thing it meets. */
@@ -29,14 +29,14 @@ export function placeFindings({ run, glassed }: RunContext, kind: CableKind): Fi
       id: meets as string,
       title: MEETS[meets],
       misfit: meets === 'exhaust' && glassed ? null : MISFITS[meets](kind),
-      ...(meets === 'exhaust' && glassed && { stands: say`A glass sleeve keeps the heat off it.` }),
+      ...(meets === 'exhaust' && glassed && { stands: msg`A glass sleeve keeps the heat off it.` }),
     })),
     ...(stretches.some((own) => own.run.sun)
       ? [
           {
             id: 'sun',
-            title: say`in the sun`,
-            misfit: kind.stands.sun ? null : say`sunlight makes this jacket brittle`,
+            title: msg`in the sun`,
+            misfit: kind.stands.sun ? null : msg`sunlight makes this jacket brittle`,
           },
         ]
       : []),
@@ -44,10 +44,10 @@ export function placeFindings({ run, glassed }: RunContext, kind: CableKind): Fi
       ? [
           {
             id: 'flame',
-            title: say`in an engine space`,
+            title: msg`in an engine space`,
             misfit: kind.stands.flame
               ? null
-              : say`this jacket feeds a flame: sleeve it, or take another kind`,
+              : msg`this jacket feeds a flame: sleeve it, or take another kind`,
           },
         ]
       : []),
@@ -57,10 +57,10 @@ export function placeFindings({ run, glassed }: RunContext, kind: CableKind): Fi
 
 interface Suits {
   readonly id: string;
-  readonly title: string;
-  readonly misfit: string | null;
+  readonly title: Message;
+  readonly misfit: Message | null;
   /** Why it stands it, where that is not its own doing. */
-  readonly stands?: string;
+  readonly stands?: Message;
 }
 
 function suits({ id, title, misfit, stands }: Suits, kind: CableKind): Finding {
@@ -69,18 +69,18 @@ function suits({ id, title, misfit, stands }: Suits, kind: CableKind): Finding {
       topic: 'suits',
       part: id,
       stage: 'gauge',
-      title: say`Suits: ${title}`,
+      title: msg`Suits: ${title}`,
       value: null,
       unit: '',
       decimals: 0,
-      because: misfit ? `${kind.title}: ${misfit}.` : (stands ?? say`${kind.title} stands it.`),
+      because: misfit ? verbatim`${kind.title}: ${misfit}.` : (stands ?? msg`${kind.title} stands it.`),
       work: {
-        formula: say`the kind’s construction against what it meets`,
+        formula: msg`the kind’s construction against what it meets`,
         substituted: [
-          say`${kind.tinned ? say`tinned` : say`plain`}, ${word(kind.strands)} strands, ${word(kind.insulation)}, ${kind.limitC} °C`,
+          msg`${kind.tinned ? msg`tinned` : msg`plain`}, ${term(kind.strands)} strands, ${term(kind.insulation)}, ${kind.limitC} °C`,
         ],
-        source: say`craft practice; the cable’s data sheet governs`,
-        assumes: say`generic properties of the kind`,
+        source: msg`craft practice; the cable’s data sheet governs`,
+        assumes: msg`generic properties of the kind`,
       },
     },
     misfit ? 'watch' : 'holds',
@@ -94,17 +94,17 @@ function voltage(run: Run, kind: CableKind): Finding {
       topic: 'suits',
       part: 'volts',
       stage: 'gauge',
-      title: say`Rated for the volts`,
+      title: msg`Rated for the volts`,
       value: kind.ratedV,
       unit: 'V',
       decimals: 0,
-      because: say`Rated ${digits(kind.ratedV, 0)} V; charging brings ${figure(volts, 'V', 1)}.`,
-      ...(kind.ratedV < volts && { remedy: say`Take a kind rated above the charging voltage.` }),
+      because: msg`Rated ${numeral(kind.ratedV, 0)} V; charging brings ${amount(volts, 'V', 1)}.`,
+      ...(kind.ratedV < volts && { remedy: msg`Take a kind rated above the charging voltage.` }),
       work: {
-        formula: say`U_rated ≥ U_charging`,
-        substituted: [say`${digits(kind.ratedV, 0)} against ${digits(volts, 1)}`],
-        source: say`typical of the kind; the print on the jacket governs`,
-        assumes: say`charging: ${how}`,
+        formula: msg`U_rated ≥ U_charging`,
+        substituted: [msg`${numeral(kind.ratedV, 0)} against ${numeral(volts, 1)}`],
+        source: msg`typical of the kind; the print on the jacket governs`,
+        assumes: msg`charging: ${how}`,
       },
     },
     kind.ratedV >= volts ? 'holds' : 'fails',

@@ -1,11 +1,10 @@
 import { type Finding, stated } from '../finding/finding.ts';
 import type { Run } from '../model/run.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { amount, msg, numeral, verbatim, capitalised } from '../words/message.ts';
 import type { Assessment } from './assess.ts';
 import { totalOhm } from './loop.ts';
 import { heaviestStepA } from './loadIn.ts';
 import { PLACINGS } from '../model/tables/placings.ts';
-import { say } from '../words/say.ts';
 
 /** What the run asks, before any limit: the amps drawn and what the surroundings do. */
 export function runFindings(run: Run, at: Assessment): Finding[] {
@@ -14,7 +13,7 @@ export function runFindings(run: Run, at: Assessment): Finding[] {
 
 function current(run: Run, assessed: Assessment): Finding {
   const { load } = run;
-  const facts = { topic: 'current', stage: 'run', title: say`Amps drawn`, unit: 'A', decimals: 1 } as const;
+  const facts = { topic: 'current', stage: 'run', title: msg`Amps drawn`, unit: 'A', decimals: 1 } as const;
   if (load.kind === 'amps') {
     const isIdle = load.amps === 0 && !run.duty;
     const surgeA = load.amps === 0 ? heaviestStepA(run.duty) : 0;
@@ -23,15 +22,15 @@ function current(run: Run, assessed: Assessment): Finding {
         ...facts,
         value: surgeA > 0 ? surgeA : load.amps,
         because: isIdle
-          ? say`Nothing is drawn: say what the cable carries.`
+          ? msg`Nothing is drawn: say what the cable carries.`
           : surgeA > 0
-            ? say`The heaviest step of its duty; nothing is held for ever.`
-            : say`As said, continuous.`,
-        ...(isIdle && { remedy: say`Give continuous amps, watts, or a surge.` }),
+            ? msg`The heaviest step of its duty; nothing is held for ever.`
+            : msg`As said, continuous.`,
+        ...(isIdle && { remedy: msg`Give continuous amps, watts, or a surge.` }),
         work: {
           formula: 'I',
-          substituted: [`= ${figure(surgeA > 0 ? surgeA : load.amps, 'A', 1)}`],
-          source: say`typed`,
+          substituted: [verbatim`= ${amount(surgeA > 0 ? surgeA : load.amps, 'A', 1)}`],
+          source: msg`typed`,
           assumes: '',
         },
       },
@@ -40,27 +39,27 @@ function current(run: Run, assessed: Assessment): Finding {
   }
   const watts = load.watts / (load.efficiencyPercent / 100);
   const work = {
-    formula: say`I · (U − I · R) = P ÷ η, the smaller root`,
+    formula: msg`I · (U − I · R) = P ÷ η, the smaller root`,
     substituted: [
-      `P ÷ η = ${digits(load.watts, 0)} ÷ ${digits(load.efficiencyPercent / 100, 2)} = ${figure(watts, 'W', 0)}`,
-      say`U = ${figure(load.lowestV, 'V', 1)}, R = ${figure(totalOhm(assessed.spenders) * 1000, 'mΩ', 3)} hot`,
+      verbatim`P ÷ η = ${numeral(load.watts, 0)} ÷ ${numeral(load.efficiencyPercent / 100, 2)} = ${amount(watts, 'W', 0)}`,
+      msg`U = ${amount(load.lowestV, 'V', 1)}, R = ${amount(totalOhm(assessed.spenders) * 1000, 'mΩ', 3)} hot`,
     ],
-    source: say`Ohm’s law, with the cable’s own drop included`,
-    assumes: say`the lowest battery voltage at which it must still run`,
+    source: msg`Ohm’s law, with the cable’s own drop included`,
+    assumes: msg`the lowest battery voltage at which it must still run`,
   };
   return assessed.currentA === null
     ? stated(
         {
           ...facts,
           value: null,
-          because: say`No current delivers this power through this cable.`,
-          remedy: say`Use a thicker or shorter cable, or a higher system voltage.`,
+          because: msg`No current delivers this power through this cable.`,
+          remedy: msg`Use a thicker or shorter cable, or a higher system voltage.`,
           work,
         },
         'fails',
       )
     : stated(
-        { ...facts, value: assessed.currentA, because: say`For ${figure(load.watts, 'W', 0)} out.`, work },
+        { ...facts, value: assessed.currentA, because: msg`For ${amount(load.watts, 'W', 0)} out.`, work },
         'holds',
       );
 }
@@ -71,18 +70,18 @@ function surroundings(run: Run, assessed: Assessment): Finding {
     {
       topic: 'placing',
       stage: 'run',
-      title: say`Amps left by its place`,
+      title: msg`Amps left by its place`,
       value: assessed.placing * 100,
       unit: '%',
       decimals: 0,
-      because: `${placing.charAt(0).toUpperCase()}${placing.slice(1)}, ${figure(run.ambientC, '°C', 0)}${run.engineSpace ? say`, engine space` : ''}${run.sun ? say`, in the sun` : ''}.`,
+      because: verbatim`${capitalised(placing)}, ${amount(run.ambientC, '°C', 0)}${run.engineSpace ? msg`, engine space` : ''}${run.sun ? msg`, in the sun` : ''}.`,
       work: {
-        formula: say`f_placing multiplies the amps of every school`,
+        formula: msg`f_placing multiplies the amps of every school`,
         substituted: [
-          `${placing}${run.placing === 'bundle' ? say`, ${run.bundled} loaded` : ''}: ${digits(assessed.placing, 2)}`,
+          verbatim`${placing}${run.placing === 'bundle' ? msg`, ${run.bundled} loaded` : ''}: ${numeral(assessed.placing, 2)}`,
         ],
-        source: say`heat balance and customary practice; bundles from the small-craft table`,
-        assumes: say`conductors that run together over 600 mm count; conduit and bundle are not multiplied`,
+        source: msg`heat balance and customary practice; bundles from the small-craft table`,
+        assumes: msg`conductors that run together over 600 mm count; conduit and bundle are not multiplied`,
       },
     },
     'holds',

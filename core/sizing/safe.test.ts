@@ -1,4 +1,6 @@
 import { readFileSync } from 'node:fs';
+import { inWords } from '../words/inWordsFixture.ts';
+import { tell } from '../words/message.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
@@ -98,7 +100,7 @@ describe('a duty', () => {
       },
       { size: { system: 'metric', name: '10' } },
     );
-    expect(found(huge, 'duty-peak')).toMatchObject({
+    expect(inWords(found(huge, 'duty-peak'))).toMatchObject({
       state: 'fails',
       because: expect.stringMatching(/melts the copper after 0\.\d+/),
     });
@@ -268,7 +270,7 @@ describe('a fuse', () => {
       { size: plain.choice.taken.at.size },
     );
     expect(four.choice.taken.at.dropV - plain.choice.taken.at.dropV).toBeCloseTo(64 * 0.004, 9);
-    expect(found(four, 'drop')?.work.assumes).toContain(
+    expect(tell(found(four, 'drop')?.work.assumes)).toContain(
       'devices without a rating: 4, each 1.0 mΩ, customary',
     );
   });
@@ -319,7 +321,7 @@ describe('a fuse', () => {
         'carries.A',
       );
     expect(of(0.5)?.state).toBe('watch');
-    expect(of(1.5)).toMatchObject({
+    expect(inWords(of(1.5))).toMatchObject({
       state: 'fails',
       remedy: expect.stringMatching(/of \d+ A would do, and breaks/),
     });

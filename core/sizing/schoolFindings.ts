@@ -11,10 +11,10 @@ import {
   stated,
 } from '../finding/finding.ts';
 import type { HousePractice } from '../model/housePractice.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import { type Assessment, heldAmps } from './assess.ts';
-import { say } from '../words/say.ts';
-import { word } from '../words/terms.ts';
+
+import { term } from '../words/terms.ts';
 
 /** Amps that count against a cable: its continuous load, the effective amps of its duty, or what that is as hot as. */
 export function countedAmps(at: Assessment): number {
@@ -49,25 +49,25 @@ export function schoolFindings(assessed: Assessment, practice: HousePractice): J
 
 /** What else multiplies the amps, in words. */
 const shares = (at: Assessment) =>
-  `${at.kept < 1 ? say` × ${digits(at.kept, 2)} kept back` : ''}${at.parallel > 1 ? say` × ${at.parallel} side by side` : ''}`;
+  verbatim`${at.kept < 1 ? msg` × ${numeral(at.kept, 2)} kept back` : ''}${at.parallel > 1 ? msg` × ${at.parallel} side by side` : ''}`;
 
 /** Air as hot as the limit leaves nothing: said in words, with what would help. */
 const nothingLeft = (allowed: number) =>
   allowed === 0
     ? {
-        because: say`Air this hot leaves this cable nothing.`,
-        remedy: say`A cooler way, a cable of a higher rating, or terminations that stand more.`,
+        because: msg`Air this hot leaves this cable nothing.`,
+        remedy: msg`A cooler way, a cable of a higher rating, or terminations that stand more.`,
       }
     : {};
 
-function table(school: 'inch' | 'metric', source: string, assessed: Assessment): Judged {
+function table(school: 'inch' | 'metric', source: Message, assessed: Assessment): Judged {
   const topic = `amps-${school}` as const;
   const allowed = allowedBy(assessed, school);
   if (allowed === null) {
-    const because = say`Outside this table: it says nothing about this cable.`;
+    const because = msg`Outside this table: it says nothing about this cable.`;
     return asJudged(
       stated(
-        { ...tableFacts(topic, school, source, assessed, 0), because, remedy: say`Go by another school.` },
+        { ...tableFacts(topic, school, source, assessed, 0), because, remedy: msg`Go by another school.` },
         'unproved',
       ),
     );
@@ -80,32 +80,32 @@ function table(school: 'inch' | 'metric', source: string, assessed: Assessment):
 function tableFacts(
   topic: Topic,
   school: 'inch' | 'metric',
-  source: string,
+  source: Message,
   assessed: Assessment,
   allowed: number,
 ): Facts {
   const reading = assessed[school];
-  const basis = reading?.columnC === 60 && school === 'metric' ? say`this column rests on 45 °C air; ` : '';
+  const basis = reading?.columnC === 60 && school === 'metric' ? msg`this column rests on 45 °C air; ` : '';
   return {
     topic,
     stage: 'gauge',
-    title: say`By ${word(school)} table`,
+    title: msg`By ${term(school)} table`,
     value: countedAmps(assessed),
     unit: 'A',
     decimals: 0,
     ...(reading && nothingLeft(allowed)),
     work: {
-      formula: say`I ≤ I_table · f_air · f_placing`,
+      formula: msg`I ≤ I_table · f_air · f_placing`,
       substituted: reading
         ? [
-            say`row ${reading.row}, ${reading.columnC} °C column: ${figure(reading.tableA, 'A', 0)}`,
-            `× ${digits(reading.ambientFactor, 3)} × ${digits(assessed.placing, 2)}${shares(assessed)} = ${figure(allowed, 'A', 0)}`,
+            msg`row ${reading.row}, ${reading.columnC} °C column: ${amount(reading.tableA, 'A', 0)}`,
+            verbatim`× ${numeral(reading.ambientFactor, 3)} × ${numeral(assessed.placing, 2)}${shares(assessed)} = ${amount(allowed, 'A', 0)}`,
           ]
         : [
-            say`no row for ${digits(assessed.copperMm2, 1)} mm² or no column for ${figure(assessed.limitC, '°C', 0)}`,
+            msg`no row for ${numeral(assessed.copperMm2, 1)} mm² or no column for ${amount(assessed.limitC, '°C', 0)}`,
           ],
       source,
-      assumes: say`limit ${figure(assessed.limitC, '°C', 0)}; ${basis}the row is the largest not above this copper; a duty counts as the steady amps that are as hot`,
+      assumes: msg`limit ${amount(assessed.limitC, '°C', 0)}; ${basis}the row is the largest not above this copper; a duty counts as the steady amps that are as hot`,
     },
   };
 }
@@ -115,18 +115,18 @@ function heat(assessed: Assessment): Judged {
   return judgeAtMost('amps-heat', countedAmps(assessed), allowed, 0, () => ({
     topic: 'amps-heat',
     stage: 'gauge',
-    title: say`By heat balance`,
+    title: msg`By heat balance`,
     value: countedAmps(assessed),
     unit: 'A',
     decimals: 0,
     ...nothingLeft(allowed),
     work: {
-      formula: say`I = √(Q(T_lim) ÷ R(T_lim)) · f_placing`,
+      formula: msg`I = √(Q(T_lim) ÷ R(T_lim)) · f_placing`,
       substituted: [
-        say`at ${figure(assessed.limitC, '°C', 0)}: ${figure(assessed.heatA, 'A', 1)} × ${digits(assessed.placing, 2)}${shares(assessed)} = ${figure(allowed, 'A', 0)}`,
+        msg`at ${amount(assessed.limitC, '°C', 0)}: ${amount(assessed.heatA, 'A', 1)} × ${numeral(assessed.placing, 2)}${shares(assessed)} = ${amount(allowed, 'A', 0)}`,
       ],
-      source: say`one metre in still air, Churchill and Chu, ε = 0.9`,
-      assumes: say`more generous than the tables outside 70–105 °C and 16–120 mm²`,
+      source: msg`one metre in still air, Churchill and Chu, ε = 0.9`,
+      assumes: msg`more generous than the tables outside 70–105 °C and 16–120 mm²`,
     },
   }));
 }
@@ -136,17 +136,17 @@ function quick(assessed: Assessment): Finding {
     {
       topic: 'quick',
       stage: 'gauge',
-      title: say`Printed 3/10 %`,
+      title: msg`Printed 3/10 %`,
       value: assessed.copperMm2 * assessed.parallel,
       unit: 'mm²',
       decimals: 1,
       work: {
-        formula: say`CM = 10.75 · I · L_ft ÷ ΔU`,
+        formula: msg`CM = 10.75 · I · L_ft ÷ ΔU`,
         substituted: [
-          say`asks ${figure(assessed.quickMm2, 'mm²', 1)} for the loop at 3 % of nominal held, 10 % in a surge`,
+          msg`asks ${amount(assessed.quickMm2, 'mm²', 1)} for the loop at 3 % of nominal held, 10 % in a surge`,
         ],
-        source: say`the customary rule behind printed charts; 1 CM = 0.0005067 mm²`,
-        assumes: say`copper at about 30 °C, no joints, feet there and back`,
+        source: msg`the customary rule behind printed charts; 1 CM = 0.0005067 mm²`,
+        assumes: msg`copper at about 30 °C, no joints, feet there and back`,
       },
     },
     assessed.quickMm2,

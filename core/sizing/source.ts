@@ -1,14 +1,14 @@
 import { CELLS, SHORT_AMPS_PER_AH, SHORT_PER_CRANKING_AMP } from '../model/tables/sources.ts';
 import type { EndName } from '../model/end.ts';
 import type { Source } from '../model/run.ts';
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 
 /** The source's own resistance, and whether it is more than an estimate. */
 export interface SourceResistance {
   readonly ohm: number;
   readonly confidence: 'good' | 'low';
   /** How it was found, for the work shown. */
-  readonly how: string;
+  readonly how: Message;
 }
 
 /**
@@ -24,26 +24,26 @@ export function sourceResistance(source: Source, nominalV: number): SourceResist
     case 'unknown':
       return null;
     case 'typed':
-      return { ohm: source.milliohm / 1000, confidence: 'good', how: say`as typed` };
+      return { ohm: source.milliohm / 1000, confidence: 'good', how: msg`as typed` };
     case 'cells':
       return {
         ohm: (source.cellMilliohm * source.inSeries) / source.strings / 1000,
         confidence: 'good',
-        how: say`${source.inSeries} cells of ${source.cellMilliohm} mΩ, ${source.strings} strings`,
+        how: msg`${source.inSeries} cells of ${source.cellMilliohm} mΩ, ${source.strings} strings`,
       };
     case 'battery': {
       const perAh = SHORT_AMPS_PER_AH[source.chemistry];
       return {
         ohm: nominalV / (perAh * source.ampHours),
         confidence: 'low',
-        how: say`about ${perAh} A per Ah`,
+        how: msg`about ${perAh} A per Ah`,
       };
     }
     case 'cranking':
       return {
         ohm: nominalV / (SHORT_PER_CRANKING_AMP * source.crankingA),
         confidence: 'low',
-        how: say`about ${SHORT_PER_CRANKING_AMP} × cranking amps`,
+        how: msg`about ${SHORT_PER_CRANKING_AMP} × cranking amps`,
       };
   }
 }
@@ -80,7 +80,7 @@ export const sourcesOf = (run: Fed): readonly Source[] =>
  * @example chargedTo({ systemV: 12, source: { kind: 'unknown' }, bothEndsLive: false }).volts // 14.6
  */
 export function chargedTo(run: Fed): ChargingVolts {
-  if (run.chargingV !== undefined) return { volts: run.chargingV, how: say`as typed` };
+  if (run.chargingV !== undefined) return { volts: run.chargingV, how: msg`as typed` };
   return sourcesOf(run)
     .map((source) => chargingVolts(source, run.systemV))
     .reduce((most, own) => (own.volts > most.volts ? own : most));
@@ -89,7 +89,7 @@ export function chargedTo(run: Fed): ChargingVolts {
 /** Highest voltage a source is charged to, and how that is known. */
 export interface ChargingVolts {
   readonly volts: number;
-  readonly how: string;
+  readonly how: Message;
 }
 
 /**
@@ -103,7 +103,7 @@ export interface ChargingVolts {
 export function chargingVolts(source: Source, nominalV: number): ChargingVolts {
   const by = (kind: keyof typeof CELLS, cells: number): ChargingVolts => ({
     volts: cells * CELLS[kind].chargingV,
-    how: say`${cells} cells at ${CELLS[kind].chargingV} V`,
+    how: msg`${cells} cells at ${CELLS[kind].chargingV} V`,
   });
   if (source.kind === 'battery') {
     const kind = source.chemistry === 'lfp' ? 'lfp' : 'lead';

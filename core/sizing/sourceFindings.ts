@@ -1,9 +1,8 @@
 import { type Finding, stated } from '../finding/finding.ts';
 import { END_NAMES } from '../model/end.ts';
-import { digits, figure } from '../model/units/figure.ts';
+import { amount, msg, numeral, listed } from '../words/message.ts';
 import type { RunContext } from './loop.ts';
 import { chargedTo, sourcesOf } from './source.ts';
-import { say } from '../words/say.ts';
 
 /** Where both ends are live, each wants its own fuse. */
 export function bothEnds({ run }: RunContext): Finding[] {
@@ -14,21 +13,26 @@ export function bothEnds({ run }: RunContext): Finding[] {
       {
         topic: 'both-ends',
         stage: 'gauge',
-        title: say`A fuse at each source`,
+        title: msg`A fuse at each source`,
         value: null,
         unit: '',
         decimals: 0,
         because:
           missing.length === 0
-            ? say`Both ends are live and each has its own.`
-            : say`Both ends are live: end ${missing.join(say` and `)} has no fuse.`,
-        ...(missing.length > 0 && { remedy: say`Put a fuse at every end that a source can feed.` }),
+            ? msg`Both ends are live and each has its own.`
+            : msg`Both ends are live: end ${listed(missing, msg` and `)} has no fuse.`,
+        ...(missing.length > 0 && { remedy: msg`Put a fuse at every end that a source can feed.` }),
         work: {
-          formula: say`a fuse at every end that can feed a fault`,
+          formula: msg`a fuse at every end that can feed a fault`,
           substituted: [
-            say`fuses at ${run.fuses.map(({ end }) => end).join(say` and `) || say`neither end`}`,
+            msg`fuses at ${
+              listed(
+                run.fuses.map(({ end }) => end),
+                msg` and `,
+              ) || msg`neither end`
+            }`,
           ],
-          source: say`small-craft practice`,
+          source: msg`small-craft practice`,
           assumes: '',
         },
       },
@@ -46,31 +50,31 @@ export function stringFuses({ run }: RunContext): Finding[] {
     const stringOhm = (cellMilliohm * inSeries) / 1000;
     const others = strings - 1;
     const intoOneA = (others * volts) / stringOhm;
-    const where = run.bothEndsLive ? say`, end ${END_NAMES[i]}` : '';
+    const where = run.bothEndsLive ? msg`, end ${END_NAMES[i]}` : '';
     return [
       stated(
         {
           topic: 'string-fuses',
           ...(i > 0 && { part: 'B' }),
           stage: 'gauge',
-          title: say`A fuse to each string${where}`,
+          title: msg`A fuse to each string${where}`,
           value: stringFuseA ?? null,
           unit: 'A',
           decimals: 0,
           because:
             stringFuseA === undefined
-              ? say`${strings} strings: the others feed ${figure(intoOneA, 'A', 0)} into a short in one of them.`
-              : say`Each of ${strings} strings has its own; the others feed ${figure(intoOneA, 'A', 0)} into a short in one.`,
+              ? msg`${strings} strings: the others feed ${amount(intoOneA, 'A', 0)} into a short in one of them.`
+              : msg`Each of ${strings} strings has its own; the others feed ${amount(intoOneA, 'A', 0)} into a short in one.`,
           ...(stringFuseA === undefined && {
-            remedy: say`Say in Run which fuse each string has; without one, put one in.`,
+            remedy: msg`Say in Run which fuse each string has; without one, put one in.`,
           }),
           work: {
-            formula: say`I_string = (n − 1) · U_charging ÷ R_string`,
+            formula: msg`I_string = (n − 1) · U_charging ÷ R_string`,
             substituted: [
-              say`n = ${strings}, R_string = ${inSeries} × ${digits(cellMilliohm, 2)} mΩ: ${figure(intoOneA, 'A', 0)}`,
+              msg`n = ${strings}, R_string = ${inSeries} × ${numeral(cellMilliohm, 2)} mΩ: ${amount(intoOneA, 'A', 0)}`,
             ],
-            source: say`small-craft practice: banks in parallel are fused each`,
-            assumes: say`a dead short across one string, all alike; it must break that current`,
+            source: msg`small-craft practice: banks in parallel are fused each`,
+            assumes: msg`a dead short across one string, all alike; it must break that current`,
           },
         },
         stringFuseA === undefined ? 'unproved' : 'holds',

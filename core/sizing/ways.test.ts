@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
 import type { Cable } from '../model/cable.ts';
@@ -46,7 +47,7 @@ describe('where no size does', () => {
         const ways = waysOn(cable, first, shop, around, dutyCycle);
         for (const way of ways) {
           named += 1;
-          expect(finding.because).toContain(way.says);
+          expect(tell(finding.because)).toContain(tell(way.says));
           const again = chooseSize(way.cable, way.kind, shop.practice, { ...around, mates: way.mates });
           expect(again.smallest).not.toBeNull();
           expect(again.smallest?.state).not.toBe('fails');
@@ -81,7 +82,7 @@ describe('what cannot all be true is asked about, and never makes a cable thinne
   test('a load that is off before its battery is at its lowest: no cable is blamed', () => {
     const finding = found(cableOf(watts(10.5, 11)), 'load-volts');
     expect(finding?.state).toBe('unproved');
-    expect(finding?.remedy).toMatch(/above 11\.0\sV/);
+    expect(tell(finding?.remedy)).toMatch(/above 11\.0\sV/);
     expect(found(cableOf(watts(11, 10.5)), 'load-volts')?.value).not.toBeNull();
   });
   test('cool air in an engine space, and cells that no cell is', () => {
@@ -107,7 +108,7 @@ describe('a chassis that is not given', () => {
   test('is not proved, offers what is customary, and gives no thinner a cable than that', () => {
     const finding = found(cableOf(back()), 'drop');
     expect(finding?.state).toBe('unproved');
-    expect(finding?.because).toMatch(/customary 2 mΩ/);
+    expect(tell(finding?.because)).toMatch(/customary 2 mΩ/);
     const area = (own: Partial<Run>) => workUpCable(cableOf(own), shop).choice.smallest?.at.copperMm2;
     expect(area(back())).toBe(area(back(2)));
     expect(found(cableOf(back(0.5)), 'drop')?.state).not.toBe('unproved');
@@ -168,7 +169,7 @@ describe('a source at each end', () => {
       );
     expect(bank(1)).toBeUndefined();
     expect(bank(3)?.state).toBe('unproved');
-    expect(bank(3)?.because).toMatch(/14\s600\sA/);
+    expect(tell(bank(3)?.because)).toMatch(/14\s600\sA/);
     expect(bank(3, 200)?.state).toBe('holds');
   });
   test('typed charging volts stand before the chemistry', () => {

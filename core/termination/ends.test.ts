@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
+import { inWords } from '../words/inWordsFixture.ts';
 import fc from 'fast-check';
 import { LAYERS } from '../model/tables/layers.ts';
 import type { Cable } from '../model/cable.ts';
@@ -25,7 +27,7 @@ describe('through the hole of the route', () => {
   test('a narrow one: pulled bare, finished in place, in that order', () => {
     const before = through(20);
     expect(before.passage).toEqual({ pulled: 'B', finished: false });
-    expect(found(before.findings, 'hole.B')).toMatchObject({
+    expect(inWords(found(before.findings, 'hole.B'))).toMatchObject({
       state: 'fails',
       remedy: 'Way out: pull it bare, crimp B in place.',
     });
@@ -74,7 +76,7 @@ describe('through the hole of the route', () => {
     expect(ids(60)).not.toContain('layers.B');
   });
   test('a hole thinner than the cable says so', () =>
-    expect(found(through(12).findings, 'hole.B').because).toMatch(/The cable itself/));
+    expect(tell(found(through(12).findings, 'hole.B').because)).toMatch(/The cable itself/));
 });
 
 describe('layers', () => {
@@ -83,7 +85,7 @@ describe('layers', () => {
     expect(ends.A.nesting.map(({ layer }) => layer)).toEqual(['braid', 'label', 'boot', 'sleeve']);
     const after = Object.fromEntries(ends.A.nesting.map(({ layer, afterLug }) => [layer, afterLug]));
     expect(after).toMatchObject({ braid: true, label: false, boot: true });
-    expect(found(findings, 'layers.A').because).toMatch(/before the lug, or never/);
+    expect(tell(found(findings, 'layers.A').because)).toMatch(/before the lug, or never/);
   });
   test('braid under the sleeve makes it pass more', () => {
     const plain = work(cableWith()).ends.A.sleeveTask;

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import { genericLug } from '../model/catalogue/lugs.ts';
 import { strandCount } from '../conductor/strands.ts';
@@ -118,12 +119,12 @@ describe('a lug made of tube', () => {
     const lug = tubeLug(15, 2, 70, 'M8');
     expect(lug.palmThicknessMm).toBe(4);
     expect(lug.palmWidthMm).toBeCloseTo((Math.PI * 11) / 2 + 4, 9);
-    expect(lug.problems).toEqual([]);
+    expect(lug.problems.map(tell)).toEqual([]);
   });
   test('thin tube, a wide bore, a narrow bore and a thick stud each say what stands against it', () => {
-    expect(tubeLug(15, 1, 95, 'M8').problems.join(' ')).toMatch(/thick-walled/);
-    expect(tubeLug(20, 2, 35, 'M8').problems.join(' ')).toMatch(/too wide/);
-    expect(tubeLug(10, 1.5, 70, 'M6').problems.join(' ')).toMatch(/never cut strands/);
-    expect(tubeLug(12, 2, 35, 'M12').problems.join(' ')).toMatch(/beside the hole/);
+    expect(tubeLug(15, 1, 95, 'M8').problems.map(tell).join(' ')).toMatch(/thick-walled/);
+    expect(tubeLug(20, 2, 35, 'M8').problems.map(tell).join(' ')).toMatch(/too wide/);
+    expect(tubeLug(10, 1.5, 70, 'M6').problems.map(tell).join(' ')).toMatch(/never cut strands/);
+    expect(tubeLug(12, 2, 35, 'M12').problems.map(tell).join(' ')).toMatch(/beside the hole/);
   });
 });

@@ -7,12 +7,12 @@ import type { EndConductor } from './resolveEnd.ts';
 import type { SleeveTask } from './sleeves/sleeve.ts';
 import { bestSleeve, sleeveOffers } from './sleeves/sleeveOffers.ts';
 import { openCase } from './dies/toolCase.ts';
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 
 /** A join with everything decided or proposed: a connector, one die for its two crimps, a sleeve over all. */
 export interface ResolvedJoin {
   readonly spec: Join;
-  readonly title: string;
+  readonly title: Message;
   /** Copper that the fuller of its two barrels takes, mm². */
   readonly copperMm2: number;
   readonly connector: Lug | null;
@@ -55,7 +55,7 @@ export function resolveJoin(spec: Join, conductor: EndConductor, shop: Shop): Re
   const sleeve =
     shop.sleeves.find(({ id }) => id === spec.sleeveId) ??
     (sleeveTask ? bestSleeve(sleeveOffers(shop.sleeves, sleeveTask)) : null);
-  const title = spec.kind === 'butt' ? say`In-line butt` : say`Branch`;
+  const title = spec.kind === 'butt' ? msg`In-line butt` : msg`Branch`;
   return { spec, title, copperMm2, connector, die, sleeveTask, sleeve };
 }
 

@@ -2,15 +2,15 @@ import { STUDS } from '../model/tables/studs.ts';
 import type { Lug } from '../model/shop.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import { remember } from '../lib/remember.ts';
-import { digits } from '../model/units/figure.ts';
+import { type Message, msg, numeral, verbatim } from '../words/message.ts';
 import { bestDie, type DieOffer, dieOffers, dieRank } from './dies/dieOffers.ts';
 import { boreFill, FILL, fillVerdict, type FillVerdict, LIGHT_WALL, wallMm2 } from './lugs/lugOnCable.ts';
 import { clearanceVerdict, type ClearanceVerdict, LEAST_WEB_SHARE, webMm } from './lugs/lugOnStud.ts';
 import type { LugMethod } from '../model/method.ts';
 import { type Meets, postTitle } from '../model/posts.ts';
 import type { Place, ToolCase } from './dies/toolCase.ts';
-import { say } from '../words/say.ts';
-import { word } from '../words/terms.ts';
+
+import { term } from '../words/terms.ts';
 
 /** What an end asks of a lug. */
 export interface LugNeed {
@@ -28,7 +28,7 @@ export interface LugNeed {
 export interface LugReason {
   readonly about: 'fill' | 'stud' | 'web' | 'wall' | 'plating' | 'die' | 'mouth' | 'price' | 'stock' | 'form';
   readonly good: boolean;
-  readonly words: string;
+  readonly words: Message;
 }
 
 /** A lug on the shelf, held against what an end asks. */
@@ -43,36 +43,36 @@ export interface LugOffer {
   /** What decided its place among the others, what speaks against it first. */
   readonly reasons: readonly LugReason[];
   /** Why it is not offered; null where it may be used. */
-  readonly refused: string | null;
+  readonly refused: Message | null;
   /** How far it is from what one would wish; the least is the best. */
   readonly rank: number;
 }
 
 /** Why a lug's make forbids it here; null where it does not. */
-function refusedByForm({ form, metal, drilledOut, clamp }: Lug, { meets }: LugNeed): string | null {
-  if (form === 'butt') return say`an in-line connector, not an end`;
+function refusedByForm({ form, metal, drilledOut, clamp }: Lug, { meets }: LugNeed): Message | null {
+  if (form === 'butt') return msg`an in-line connector, not an end`;
   const isClamp = form === 'cast clamp' || form === 'screw clamp';
   if (meets.kind === 'stud') {
-    if (isClamp) return say`a clamp for a battery post`;
-    if (drilledOut) return say`drilled out: it tears, bends, and loses plating and face`;
-    return metal === 'copper' ? null : say`${word(metal)} does not flow into the strands`;
+    if (isClamp) return msg`a clamp for a battery post`;
+    if (drilledOut) return msg`drilled out: it tears, bends, and loses plating and face`;
+    return metal === 'copper' ? null : msg`${term(metal)} does not flow into the strands`;
   }
-  if (!isClamp || !clamp) return say`a ring lug does not sit on a tapered post`;
+  if (!isClamp || !clamp) return msg`a ring lug does not sit on a tapered post`;
   const { kind, polarity } = meets.post;
-  if (clamp.post.kind !== kind) return say`bored for the ${postTitle(clamp.post)}`;
+  if (clamp.post.kind !== kind) return msg`bored for the ${postTitle(clamp.post)}`;
   return clamp.post.polarity === polarity
     ? null
-    : say`bored for the ${word(clamp.post.polarity)} post: ${clamp.post.polarity === 'positive' ? say`it will never grip the thinner one` : say`it will not go on the thicker one`}`;
+    : msg`bored for the ${term(clamp.post.polarity)} post: ${clamp.post.polarity === 'positive' ? msg`it will never grip the thinner one` : msg`it will not go on the thicker one`}`;
 }
 
-function refusal(lug: Lug, need: LugNeed, fill: FillVerdict, clearance: ClearanceVerdict): string | null {
+function refusal(lug: Lug, need: LugNeed, fill: FillVerdict, clearance: ClearanceVerdict): Message | null {
   const byForm = refusedByForm(lug, need);
   if (byForm !== null || lug.form === 'screw clamp') return byForm;
-  if (fill === 'cannot-enter') return say`too small: never cut strands to make a cable enter`;
-  if (fill === 'wrong-lug') return say`far too big for this cable`;
+  if (fill === 'cannot-enter') return msg`too small: never cut strands to make a cable enter`;
+  if (fill === 'wrong-lug') return msg`far too big for this cable`;
   if (need.meets.kind === 'post') return null;
-  if (clearance === 'does-not-fit') return say`its hole does not pass the stud: never drill it out`;
-  return clearance === 'loose' ? say`its hole is loose on the stud` : null;
+  if (clearance === 'does-not-fit') return msg`its hole does not pass the stud: never drill it out`;
+  return clearance === 'loose' ? msg`its hole is loose on the stud` : null;
 }
 
 /** Whether an end holds its lug by a die. */
@@ -101,52 +101,52 @@ function reasonsFor(lug: Lug, need: LugNeed, offer: Omit<LugOffer, 'reasons' | '
     lug.form === 'screw clamp' && {
       about: 'form',
       good: false,
-      words: say`to get home only: give it a date`,
+      words: msg`to get home only: give it a date`,
     },
     lug.form === 'cast clamp' && {
       about: 'form',
       good: true,
-      words: say`a casting: soldered, never crimped`,
+      words: msg`a casting: soldered, never crimped`,
     },
     lug.form !== 'screw clamp' && {
       about: 'fill',
       good: offer.fillVerdict === 'right',
-      words: say`fill ${digits(offer.fill, 2)}${offer.fillVerdict === 'right' ? '' : `, ${word(offer.fillVerdict)}`}`,
+      words: msg`fill ${numeral(offer.fill, 2)}${offer.fillVerdict === 'right' ? '' : verbatim`, ${term(offer.fillVerdict)}`}`,
     },
     !onPost && {
       about: 'stud',
       good: offer.clearanceVerdict === 'right',
-      words: say`${digits(offer.clearanceMm, 1)} clear on its stud`,
+      words: msg`${numeral(offer.clearanceMm, 1)} clear on its stud`,
     },
     !onPost &&
-      web < LEAST_WEB_SHARE * lug.holeMm && { about: 'web', good: false, words: say`thin beside the hole` },
-    light && lug.form === 'tube' && { about: 'wall', good: false, words: say`a light wall` },
+      web < LEAST_WEB_SHARE * lug.holeMm && { about: 'web', good: false, words: msg`thin beside the hole` },
+    light && lug.form === 'tube' && { about: 'wall', good: false, words: msg`a light wall` },
     need.tinned &&
       lug.plating === 'none' && {
         about: 'plating',
         good: false,
-        words: say`bare copper against tinned strands`,
+        words: msg`bare copper against tinned strands`,
       },
-    lug.flared && { about: 'mouth', good: true, words: say`flared mouth` },
+    lug.flared && { about: 'mouth', good: true, words: msg`flared mouth` },
     isCrimped(lug, need.method) && {
       about: 'die',
       good: offer.die?.verdict === 'right' && offer.die.sure,
       words: dieWords(offer.die),
     },
-    lug.stock === 0 && { about: 'stock', good: false, words: say`none left` },
+    lug.stock === 0 && { about: 'stock', good: false, words: msg`none left` },
   ];
   return reasons.filter((reason) => reason !== false).sort((a, b) => Number(a.good) - Number(b.good));
 }
 
 /** A die by what is on it: "die 70", "the unmarked die". */
 export const dieCalled = ({ stamp }: { readonly stamp: string }) =>
-  stamp ? say`die ${stamp}` : say`the unmarked die`;
+  stamp ? msg`die ${stamp}` : msg`the unmarked die`;
 
-function dieWords(die: DieOffer | null): string {
-  if (!die) return say`no die owned suits`;
+function dieWords(die: DieOffer | null): Message {
+  if (!die) return msg`no die owned suits`;
   return die.sure
-    ? say`${dieCalled(die.die)} ${word(die.verdict)}`
-    : say`${dieCalled(die.die)} ${word(die.verdict)}, unsure`;
+    ? msg`${dieCalled(die.die)} ${term(die.verdict)}`
+    : msg`${dieCalled(die.die)} ${term(die.verdict)}, unsure`;
 }
 
 /** One lug held against what an end asks, with the best of the dies. */

@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
+import { inWords } from '../words/inWordsFixture.ts';
 import fc from 'fast-check';
 import { genericLug } from '../model/catalogue/lugs.ts';
 import type { End } from '../model/end.ts';
@@ -31,7 +33,7 @@ describe('what the shelf offers', () => {
     const offers = lugOffers(need, toolCase);
     const firstRefused = offers.findIndex(({ refused }) => refused !== null);
     expect(firstRefused).toBeGreaterThan(0);
-    expect(offers.slice(firstRefused).every(({ refused }) => (refused ?? '').length > 10)).toBe(true);
+    expect(offers.slice(firstRefused).every(({ refused }) => tell(refused).length > 10)).toBe(true);
   });
   test.each([
     ['brass', { metal: 'brass' as const }, /brass does not flow/],
@@ -42,7 +44,7 @@ describe('what the shelf offers', () => {
     ['a small hole', { holeMm: 8.4 }, /never drill/],
     ['a clamp', { form: 'cast clamp' as const }, /clamp for a battery post/],
     ['an in-line connector', { form: 'butt' as const }, /not an end/],
-  ])('%s is refused with its reason', (_, more, reason) => expect(offer(more).refused).toMatch(reason));
+  ])('%s is refused with its reason', (_, more, reason) => expect(tell(offer(more).refused)).toMatch(reason));
   test('a lug refused as too small is refused for every larger conductor', () => {
     fc.assert(
       fc.property(
@@ -53,7 +55,7 @@ describe('what the shelf offers', () => {
           const ask = (copper: number) =>
             lugOffer(lug, { ...need, copperMm2: copper, meets: { kind: 'stud', stud: lug.stud } }, toolCase)
               .refused;
-          return !/too small/.test(ask(copperMm2) ?? '') || /too small/.test(ask(copperMm2 * times) ?? '');
+          return !/too small/.test(tell(ask(copperMm2))) || /too small/.test(tell(ask(copperMm2 * times)));
         },
       ),
     );
@@ -81,7 +83,7 @@ describe('an end decided', () => {
       cableWith({ stud: 'M8', lugId: 'compression-metric-70-m10', dieId: 'hand-95' }),
     );
     expect(ends.A.lug?.label).toBe('70-10 heavy');
-    expect(found(findings, 'clearance.A')).toMatchObject({
+    expect(inWords(found(findings, 'clearance.A'))).toMatchObject({
       state: 'fails',
       remedy: 'Buy the hole you need.',
     });
@@ -89,7 +91,7 @@ describe('an end decided', () => {
   test('without a lug that suits, it says what to buy and never what to cut', () => {
     const { findings } = work(cableWith(), { ...shop, lugs: [] });
     expect(found(findings, 'lug.A')).toMatchObject({ state: 'fails', value: null });
-    expect(found(findings, 'lug.A').remedy).toMatch(/Never cut strands/);
+    expect(tell(found(findings, 'lug.A').remedy)).toMatch(/Never cut strands/);
   });
   test('without a sleeve or a die it fails and says so', () => {
     const { findings } = work(cableWith(), { ...shop, sleeves: [], dies: [] });
@@ -104,9 +106,9 @@ describe('an end decided', () => {
     const { findings } = work(busy);
     expect(findings.length).toBeGreaterThan(40);
     for (const { work: own, because } of findings) {
-      expect(own.formula).not.toBe('');
-      expect(own.source).not.toBe('');
-      expect(because).not.toBe('');
+      expect(tell(own.formula)).not.toBe('');
+      expect(tell(own.source)).not.toBe('');
+      expect(tell(because)).not.toBe('');
     }
   });
 });
@@ -125,7 +127,7 @@ describe('cut strands', () => {
     expect(ends.A.copperMm2).toBeCloseTo(63, 9);
     expect(found(findings, 'fill.A').value).toBe(found(work(cableWith()).findings, 'fill.A').value);
     expect(ends.A.die?.c).not.toBe(whole.die?.c);
-    expect(found(findings, 'strands-amps.A').because).toMatch(/the drop stays/);
+    expect(tell(found(findings, 'strands-amps.A').because)).toMatch(/the drop stays/);
     expect(found(findings, 'strands-short.A').value).toBeCloseTo(81, 9);
   });
   test('strands tinned before a crimp fail it; where solder alone holds they do no harm', () => {

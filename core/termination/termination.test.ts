@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
 import { STUDS } from '../model/tables/studs.ts';
@@ -225,12 +226,12 @@ describe('no sleeve that does it', () => {
   const narrow = shop.sleeves.filter(({ suppliedMm }) => suppliedMm < 15);
   test('says which dimension prevents it, and what would do it', () => {
     const task = { passMm: 15.6, gripMm: 13.9 };
-    expect(whyNoSleeve(narrow, task, false).because.replaceAll('\u2009', ' ')).toBe(
+    expect(tell(whyNoSleeve(narrow, task, false).because).replaceAll('\u2009', ' ')).toBe(
       'No sleeve owned passes 17.2 mm.',
     );
-    expect(whyNoSleeve(narrow, task, true).remedy).toMatch(/before the lug/);
+    expect(tell(whyNoSleeve(narrow, task, true).remedy)).toMatch(/before the lug/);
     const steep = { passMm: 30, gripMm: 6 };
-    expect(whyNoSleeve(shop.sleeves, steep, false).remedy).toMatch(/Build the smaller side up/);
-    expect(whyNoSleeve(shop.sleeves, { passMm: 20, gripMm: 7 }, false).remedy).toMatch(/4:1/);
+    expect(tell(whyNoSleeve(shop.sleeves, steep, false).remedy)).toMatch(/Build the smaller side up/);
+    expect(tell(whyNoSleeve(shop.sleeves, { passMm: 20, gripMm: 7 }, false).remedy)).toMatch(/4:1/);
   });
 });

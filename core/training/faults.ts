@@ -1,32 +1,32 @@
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 
 /** Places of a finished end that one looks at, from the stud back. */
 export const PLACES = {
-  hole: say`Hole and stud`,
-  sight: say`Sight hole`,
-  crimps: say`Crimps`,
-  mouth: say`Mouth of the barrel`,
-  front: say`Front of the sleeve`,
-  back: say`Back of the sleeve`,
-  jacket: say`Jacket`,
-  colour: say`Colour`,
+  hole: msg`Hole and stud`,
+  sight: msg`Sight hole`,
+  crimps: msg`Crimps`,
+  mouth: msg`Mouth of the barrel`,
+  front: msg`Front of the sleeve`,
+  back: msg`Back of the sleeve`,
+  jacket: msg`Jacket`,
+  colour: msg`Colour`,
 } as const;
 export type PlaceName = keyof typeof PLACES;
 
 /** What can be wrong with a finished end, and where it is seen. */
 export const FAULTS = {
-  'loose hole': { title: say`hole too large for the stud`, at: 'hole' },
-  'not home': { title: say`cable not home`, at: 'sight' },
-  'wrong die': { title: say`another die than asked`, at: 'crimps' },
-  'one crimp short': { title: say`a crimp is missing`, at: 'crimps' },
-  ears: { title: say`ears left on`, at: 'crimps' },
-  'jacket under barrel': { title: say`insulation under the barrel`, at: 'mouth' },
-  'strand outside': { title: say`strands outside the barrel`, at: 'mouth' },
-  'sleeve on palm': { title: say`sleeve on the palm`, at: 'front' },
-  'no bead': { title: say`no bead of adhesive`, at: 'back' },
-  browned: { title: say`jacket browned`, at: 'jacket' },
-  'wrong colour': { title: say`colour says the other pole`, at: 'colour' },
-} as const satisfies Readonly<Record<string, { title: string; at: PlaceName }>>;
+  'loose hole': { title: msg`hole too large for the stud`, at: 'hole' },
+  'not home': { title: msg`cable not home`, at: 'sight' },
+  'wrong die': { title: msg`another die than asked`, at: 'crimps' },
+  'one crimp short': { title: msg`a crimp is missing`, at: 'crimps' },
+  ears: { title: msg`ears left on`, at: 'crimps' },
+  'jacket under barrel': { title: msg`insulation under the barrel`, at: 'mouth' },
+  'strand outside': { title: msg`strands outside the barrel`, at: 'mouth' },
+  'sleeve on palm': { title: msg`sleeve on the palm`, at: 'front' },
+  'no bead': { title: msg`no bead of adhesive`, at: 'back' },
+  browned: { title: msg`jacket browned`, at: 'jacket' },
+  'wrong colour': { title: msg`colour says the other pole`, at: 'colour' },
+} as const satisfies Readonly<Record<string, { title: Message; at: PlaceName }>>;
 export type FaultName = keyof typeof FAULTS;
 export const FAULT_NAMES = Object.keys(FAULTS) as FaultName[];
 

@@ -3,18 +3,19 @@ import { type Finding, type Limit, stated, type State } from '../finding/finding
 import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
 import { compaction, dieVerdict, type DieVerdict, expectedVoidShare } from '../termination/dies/dieOnLug.ts';
 import { clearanceVerdict, MOST_CLEARANCE_MM } from '../termination/lugs/lugOnStud.ts';
-import { digits, figure, type Unit } from '../model/units/figure.ts';
+import type { Unit } from '../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import { HOME_MM, type MadeEnd } from './exercise.ts';
 import type { FaultName } from './faults.ts';
-import { say } from '../words/say.ts';
-import { word } from '../words/terms.ts';
 
-const DIE_WORDS: Readonly<Record<DieVerdict, string>> = {
-  open: say`open: air stays between the strands`,
-  light: say`light: too little is moved`,
-  right: say`right by its figures, but the record would name another die`,
-  tight: say`tight: ears and a thin barrel`,
-  'will-not-close': say`too tight to close: a split or thinned barrel`,
+import { term } from '../words/terms.ts';
+
+const DIE_WORDS: Readonly<Record<DieVerdict, Message>> = {
+  open: msg`open: air stays between the strands`,
+  light: msg`light: too little is moved`,
+  right: msg`right by its figures, but the record would name another die`,
+  tight: msg`tight: ears and a thin barrel`,
+  'will-not-close': msg`too tight to close: a split or thinned barrel`,
 };
 
 interface Said {
@@ -23,11 +24,11 @@ interface Said {
   readonly decimals: number;
   readonly limit?: Limit;
   readonly fails: boolean;
-  readonly because: string;
-  readonly formula: string;
-  readonly substituted: readonly string[];
-  readonly source: string;
-  readonly assumes?: string;
+  readonly because: Message;
+  readonly formula: Message;
+  readonly substituted: readonly Message[];
+  readonly source: Message;
+  readonly assumes?: Message;
 }
 
 /**
@@ -42,7 +43,7 @@ export function inspect(made: MadeEnd): Readonly<Record<FaultName, Finding>> {
       formula,
       substituted,
       source,
-      assumes = say`measured with a calliper to 0.05 mm`,
+      assumes = msg`measured with a calliper to 0.05 mm`,
     } = said;
     const { value, unit, decimals, because } = said;
     const state: State = fails ? 'fails' : 'holds';
@@ -66,23 +67,23 @@ export function inspect(made: MadeEnd): Readonly<Record<FaultName, Finding>> {
 }
 
 /** What is looked at, neither good nor bad. */
-const TITLES: Readonly<Record<FaultName, string>> = {
-  'loose hole': say`Hole over stud`,
-  'not home': say`Copper from the bottom of the barrel`,
-  'wrong die': say`Across flats`,
-  'one crimp short': say`Crimps`,
-  ears: say`Ears`,
-  'jacket under barrel': say`Copper at the mouth`,
-  'strand outside': say`Strands outside`,
-  'sleeve on palm': say`Sleeve from the shoulder`,
-  'no bead': say`Beads of adhesive`,
-  browned: say`Browned jacket`,
-  'wrong colour': say`Colour`,
+const TITLES: Readonly<Record<FaultName, Message>> = {
+  'loose hole': msg`Hole over stud`,
+  'not home': msg`Copper from the bottom of the barrel`,
+  'wrong die': msg`Across flats`,
+  'one crimp short': msg`Crimps`,
+  ears: msg`Ears`,
+  'jacket under barrel': msg`Copper at the mouth`,
+  'strand outside': msg`Strands outside`,
+  'sleeve on palm': msg`Sleeve from the shoulder`,
+  'no bead': msg`Beads of adhesive`,
+  browned: msg`Browned jacket`,
+  'wrong colour': msg`Colour`,
 };
 
 const most = (value: number): Limit => ({ kind: 'most', most: value });
 const least = (value: number): Limit => ({ kind: 'least', least: value });
-const mm = (value: number, decimals = 1) => figure(value, 'mm', decimals);
+const mm = (value: number, decimals = 1) => amount(value, 'mm', decimals);
 
 function looseHole({ asked, holeMm }: MadeEnd): Said {
   const { diameterMm } = STUDS[asked.stud];
@@ -95,11 +96,11 @@ function looseHole({ asked, holeMm }: MadeEnd): Said {
     limit: most(MOST_CLEARANCE_MM),
     fails,
     because: fails
-      ? say`The hole is ${mm(clearance)} wider than ${asked.stud}: the palm loses face and works free. Buy the hole you need.`
-      : say`${mm(clearance)} over ${asked.stud}: it sits.`,
-    formula: say`hole − stud`,
-    substituted: [`${digits(holeMm, 1)} − ${digits(diameterMm, 1)} = ${mm(clearance)}`],
-    source: say`craft practice, a shop setting`,
+      ? msg`The hole is ${mm(clearance)} wider than ${asked.stud}: the palm loses face and works free. Buy the hole you need.`
+      : msg`${mm(clearance)} over ${asked.stud}: it sits.`,
+    formula: msg`hole − stud`,
+    substituted: [verbatim`${numeral(holeMm, 1)} − ${numeral(diameterMm, 1)} = ${mm(clearance)}`],
+    source: msg`craft practice, a shop setting`,
   };
 }
 
@@ -114,14 +115,14 @@ function notHome({ asked, shortMm }: MadeEnd): Said {
     limit: most(HOME_MM),
     fails,
     because: fails
-      ? say`The copper stops ${mm(shortMm)} short: no copper in the sight hole, and ${digits(100 * held, 0)} % of the barrel holds.`
-      : say`Copper shows in the sight hole.`,
-    formula: say`held = (barrel − short) ÷ barrel`,
+      ? msg`The copper stops ${mm(shortMm)} short: no copper in the sight hole, and ${numeral(100 * held, 0)} % of the barrel holds.`
+      : msg`Copper shows in the sight hole.`,
+    formula: msg`held = (barrel − short) ÷ barrel`,
     substituted: [
-      `(${digits(barrelMm, 0)} − ${digits(shortMm, 1)}) ÷ ${digits(barrelMm, 0)} = ${digits(100 * held, 0)} %`,
+      verbatim`(${numeral(barrelMm, 0)} − ${numeral(shortMm, 1)}) ÷ ${numeral(barrelMm, 0)} = ${numeral(100 * held, 0)} %`,
     ],
-    source: say`craft practice: see copper in the hole`,
-    assumes: say`the cut is square, so that all strands end together`,
+    source: msg`craft practice: see copper in the hole`,
+    assumes: msg`the cut is square, so that all strands end together`,
   };
 }
 
@@ -142,15 +143,15 @@ function wrongDie({ asked, crimps }: MadeEnd): Said {
     limit: { kind: 'window', least: leastMm, most: mostMm },
     fails,
     because: fails
-      ? say`${mm(value, 2)} where the die leaves ${digits(leastMm, 2)} to ${mm(mostMm, 2)}. This hexagon is ${DIE_WORDS[dieVerdict(both)]}.`
-      : say`The die asked for made it, and shut.`,
-    formula: say`κ = A ÷ (A_hexagon − A_wall); c = (A_wall + A) ÷ A_hexagon`,
+      ? msg`${mm(value, 2)} where the die leaves ${numeral(leastMm, 2)} to ${mm(mostMm, 2)}. This hexagon is ${DIE_WORDS[dieVerdict(both)]}.`
+      : msg`The die asked for made it, and shut.`,
+    formula: msg`κ = A ÷ (A_hexagon − A_wall); c = (A_wall + A) ÷ A_hexagon`,
     substituted: [
-      `κ = ${digits(Math.min(both.kappa, 9.99), 2)}, c = ${digits(both.c, 2)}`,
-      say`air in the section: ${digits(100 * air, 1)} %`,
+      verbatim`κ = ${numeral(Math.min(both.kappa, 9.99), 2)}, c = ${numeral(both.c, 2)}`,
+      msg`air in the section: ${numeral(100 * air, 1)} %`,
     ],
-    source: say`area balance of the crimp; window by craft practice`,
-    assumes: say`nominal copper, and the lug’s own diameters`,
+    source: msg`area balance of the crimp; window by craft practice`,
+    assumes: msg`nominal copper, and the lug’s own diameters`,
   };
 }
 
@@ -163,11 +164,11 @@ function oneShort({ asked, crimps }: MadeEnd): Said {
     limit: least(asked.crimps),
     fails,
     because: fails
-      ? say`The card asks ${asked.crimps}, ${crimps.length === 1 ? say`one is` : say`${crimps.length} are`} there: ${digits((100 * crimps.length) / asked.crimps, 0)} % of the length pressed.`
-      : say`All of them are there.`,
-    formula: say`crimps made ÷ crimps asked`,
-    substituted: [say`${crimps.length} of ${asked.crimps}, each ${digits(asked.die.widthMm, 0)} mm wide`],
-    source: say`house practice, and the barrel’s length`,
+      ? msg`The card asks ${asked.crimps}, ${crimps.length === 1 ? msg`one is` : msg`${crimps.length} are`} there: ${numeral((100 * crimps.length) / asked.crimps, 0)} % of the length pressed.`
+      : msg`All of them are there.`,
+    formula: msg`crimps made ÷ crimps asked`,
+    substituted: [msg`${crimps.length} of ${asked.crimps}, each ${numeral(asked.die.widthMm, 0)} mm wide`],
+    source: msg`house practice, and the barrel’s length`,
   };
 }
 
@@ -180,11 +181,11 @@ function ears({ earsMm }: MadeEnd): Said {
     limit: most(MOST_EARS_MM),
     fails,
     because: fails
-      ? say`${mm(earsMm, 2)} of flash at the parting line: it cuts the sleeve, and says the die was too tight or never turned.`
-      : say`They do not count.`,
-    formula: say`ears ≤ 0.5 mm`,
-    substituted: [say`${digits(earsMm, 2)} against ${digits(MOST_EARS_MM, 2)}`],
-    source: say`craft practice, a shop setting`,
+      ? msg`${mm(earsMm, 2)} of flash at the parting line: it cuts the sleeve, and says the die was too tight or never turned.`
+      : msg`They do not count.`,
+    formula: msg`ears ≤ 0.5 mm`,
+    substituted: [msg`${numeral(earsMm, 2)} against ${numeral(MOST_EARS_MM, 2)}`],
+    source: msg`craft practice, a shop setting`,
   };
 }
 
@@ -199,13 +200,13 @@ function jacketUnder({ asked, bareMm }: MadeEnd): Said {
     limit: least(0),
     fails,
     because: fails
-      ? say`${mm(-bareMm)} of jacket is in the barrel: it holds nothing, and ${digits(100 * held, 0)} % of the barrel is on copper.`
-      : say`${mm(bareMm)} of copper shows: no jacket is under the barrel.`,
-    formula: say`held = (barrel − jacket inside) ÷ barrel`,
+      ? msg`${mm(-bareMm)} of jacket is in the barrel: it holds nothing, and ${numeral(100 * held, 0)} % of the barrel is on copper.`
+      : msg`${mm(bareMm)} of copper shows: no jacket is under the barrel.`,
+    formula: msg`held = (barrel − jacket inside) ÷ barrel`,
     substituted: [
-      `(${digits(barrelMm, 0)} − ${digits(Math.max(0, -bareMm), 1)}) ÷ ${digits(barrelMm, 0)} = ${digits(100 * held, 0)} %`,
+      verbatim`(${numeral(barrelMm, 0)} − ${numeral(Math.max(0, -bareMm), 1)}) ÷ ${numeral(barrelMm, 0)} = ${numeral(100 * held, 0)} %`,
     ],
-    source: say`craft practice: never insulation under the barrel`,
+    source: msg`craft practice: never insulation under the barrel`,
   };
 }
 
@@ -220,14 +221,14 @@ function strandOutside({ asked, strandsOutside }: MadeEnd): Said {
     limit: most(0),
     fails,
     because: fails
-      ? say`${strandsOutside} of about ${strandCount} strands ${strandsOutside === 1 ? say`is` : say`are`} outside: ${strandsOutside === 1 ? say`it carries` : say`they carry`} nothing and pierce the sleeve.`
-      : say`Every strand is in the barrel.`,
-    formula: say`amps left = √(strands in ÷ strands)`,
+      ? msg`${strandsOutside} of about ${strandCount} strands ${strandsOutside === 1 ? msg`is` : msg`are`} outside: ${strandsOutside === 1 ? msg`it carries` : msg`they carry`} nothing and pierce the sleeve.`
+      : msg`Every strand is in the barrel.`,
+    formula: msg`amps left = √(strands in ÷ strands)`,
     substituted: [
-      `√(${strandCount - strandsOutside} ÷ ${strandCount}) = ${digits(100 * Math.sqrt(share), 1)} %`,
+      verbatim`√(${strandCount - strandsOutside} ÷ ${strandCount}) = ${numeral(100 * Math.sqrt(share), 1)} %`,
     ],
-    source: say`craft practice: gather every strand`,
-    assumes: say`counted by the cable’s usual strand`,
+    source: msg`craft practice: gather every strand`,
+    assumes: msg`counted by the cable’s usual strand`,
   };
 }
 
@@ -243,13 +244,13 @@ function sleeveOnPalm({ asked, sleeveFrontMm }: MadeEnd): Said {
     limit: least(0),
     fails,
     because: fails
-      ? say`It reaches ${mm(-sleeveFrontMm)} onto the palm, ${faceMm < washerMm ? say`under the washer itself: the joint clamps plastic` : say`which must lie flat metal to metal`}.`
-      : say`It stops short of the palm.`,
-    formula: say`clear face = stud to shoulder + front of the sleeve`,
+      ? msg`It reaches ${mm(-sleeveFrontMm)} onto the palm, ${faceMm < washerMm ? msg`under the washer itself: the joint clamps plastic` : msg`which must lie flat metal to metal`}.`
+      : msg`It stops short of the palm.`,
+    formula: msg`clear face = stud to shoulder + front of the sleeve`,
     substituted: [
-      say`${digits(studToBarrelMm, 1)} ${sleeveFrontMm < 0 ? '−' : '+'} ${digits(Math.abs(sleeveFrontMm), 1)} = ${mm(faceMm)}; half the washer is ${mm(washerMm)}`,
+      msg`${numeral(studToBarrelMm, 1)} ${sleeveFrontMm < 0 ? '−' : '+'} ${numeral(Math.abs(sleeveFrontMm), 1)} = ${mm(faceMm)}; half the washer is ${mm(washerMm)}`,
     ],
-    source: say`craft practice: end it where the barrel turns into the palm`,
+    source: msg`craft practice: end it where the barrel turns into the palm`,
   };
 }
 
@@ -263,11 +264,11 @@ function noBead({ beads }: MadeEnd): Said {
     limit: least(2),
     fails,
     because: fails
-      ? say`No adhesive came out at the back: that end was not hot enough, and water will find it.`
-      : say`A bead at both ends: sealed.`,
-    formula: say`beads seen, of 2`,
-    substituted: [say`front ${beads.front ? say`yes` : say`no`}, back ${beads.back ? say`yes` : say`no`}`],
-    source: say`craft practice: a bead of adhesive at both ends`,
+      ? msg`No adhesive came out at the back: that end was not hot enough, and water will find it.`
+      : msg`A bead at both ends: sealed.`,
+    formula: msg`beads seen, of 2`,
+    substituted: [msg`front ${beads.front ? msg`yes` : msg`no`}, back ${beads.back ? msg`yes` : msg`no`}`],
+    source: msg`craft practice: a bead of adhesive at both ends`,
   };
 }
 
@@ -280,11 +281,11 @@ function browned({ asked, brownedMm }: MadeEnd): Said {
     limit: most(0),
     fails,
     because: fails
-      ? say`${mm(brownedMm, 0)} of jacket is browned: it was hotter than its ${digits(asked.kind.limitC, 0)} °C, is brittle there, and cracks when it bends.`
-      : say`The jacket has its colour.`,
-    formula: say`no browning or bubbles`,
-    substituted: [say`the jacket is rated ${digits(asked.kind.limitC, 0)} °C`],
-    source: say`craft practice: brown or bubbled is too hot`,
+      ? msg`${mm(brownedMm, 0)} of jacket is browned: it was hotter than its ${numeral(asked.kind.limitC, 0)} °C, is brittle there, and cracks when it bends.`
+      : msg`The jacket has its colour.`,
+    formula: msg`no browning or bubbles`,
+    substituted: [msg`the jacket is rated ${numeral(asked.kind.limitC, 0)} °C`],
+    source: msg`craft practice: brown or bubbled is too hot`,
   };
 }
 
@@ -297,10 +298,10 @@ function wrongColour({ asked, colour }: MadeEnd): Said {
     decimals: 0,
     fails,
     because: fails
-      ? say`The card says ${word(asked.polarity)}, the cable is ${word(colour)}: the next person trusts the colour.`
-      : say`${asked.polarity === 'positive' ? say`Red for positive` : say`Black for negative`}, as the card says.`,
-    formula: say`red positive, black negative`,
-    substituted: [say`asked ${word(wanted)}, made ${word(colour)}`],
-    source: say`house practice: red and black cable`,
+      ? msg`The card says ${term(asked.polarity)}, the cable is ${term(colour)}: the next person trusts the colour.`
+      : msg`${asked.polarity === 'positive' ? msg`Red for positive` : msg`Black for negative`}, as the card says.`,
+    formula: msg`red positive, black negative`,
+    substituted: [msg`asked ${term(wanted)}, made ${term(colour)}`],
+    source: msg`house practice: red and black cable`,
   };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
 import { exercise, type Level, type MadeEnd } from './exercise.ts';
 import { PLACES, type PlaceName } from './faults.ts';
 import { readout } from './readout.ts';
@@ -12,14 +13,14 @@ const sound = (): MadeEnd => {
 };
 const made = sound();
 const says = (place: PlaceName, change: Partial<MadeEnd> = {}, level: Level = 1) =>
-  readout({ ...made, ...change }, place, level).map(({ says: own }) => own.replaceAll('\u2009', ' '));
+  readout({ ...made, ...change }, place, level).map(({ says: own }) => tell(own).replaceAll('\u2009', ' '));
 
 describe('what one sees or measures at a place', () => {
   test('every place of the first level says something, with what is asked beside what is measured', () => {
     for (const place of Object.keys(PLACES) as PlaceName[]) {
       expect(readout(made, place, 1).length).toBeGreaterThan(0);
     }
-    expect(readout(made, 'hole', 1)[0]?.asked).toContain(made.asked.stud);
+    expect(tell(readout(made, 'hole', 1)[0]?.asked)).toContain(made.asked.stud);
   });
 
   test('later levels give figures alone, and what must be seen is left to the drawing', () => {

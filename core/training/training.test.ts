@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { inWords } from '../words/inWordsFixture.ts';
+import { tell } from '../words/message.ts';
 import * as fc from 'fast-check';
 import { STUDS } from '../model/tables/studs.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
@@ -95,7 +97,7 @@ describe('what each fault is told by', () => {
     const finding = inspect(made)['loose hole'];
     expect(finding.value).toBeCloseTo(made.holeMm - STUDS[made.asked.stud].diameterMm, 6);
     expect(finding.value).toBeGreaterThan(1.2);
-    expect(finding.because).toContain('Buy the hole you need');
+    expect(tell(finding.because)).toContain('Buy the hole you need');
   });
 
   test('another die by a hexagon outside the window of the die asked, with its packing', () => {
@@ -103,21 +105,21 @@ describe('what each fault is told by', () => {
     const { leastMm, mostMm } = acrossFlatsWindow(made.asked.die.acrossFlatsMm);
     const { value, work } = inspect(made)['wrong die'];
     expect((value ?? 0) < leastMm || (value ?? 0) > mostMm).toBe(true);
-    expect(work.substituted[0]).toMatch(/^κ = \d\.\d\d, c = \d\.\d\d$/);
+    expect(tell(work.substituted[0])).toMatch(/^κ = \d\.\d\d, c = \d\.\d\d$/);
   });
 
   test('a short cable by the dark sight hole, and the share of the barrel that holds', () => {
     const { made } = endWith('not home');
     const { barrelMm } = made.asked.lug;
     const held = Math.round((100 * (barrelMm - made.shortMm)) / barrelMm);
-    expect(inspect(made)['not home'].because).toContain(`${held} % of the barrel holds`);
-    expect(readout(made, 'sight', 1)).toEqual([{ what: 'in the hole', says: 'dark: no copper' }]);
+    expect(tell(inspect(made)['not home'].because)).toContain(`${held} % of the barrel holds`);
+    expect(inWords(readout(made, 'sight', 1))).toEqual([{ what: 'in the hole', says: 'dark: no copper' }]);
   });
 
   test('strands outside by their count and the amps left', () => {
     const { made } = endWith('strand outside');
     const left = made.asked.strandCount - made.strandsOutside;
-    expect(inspect(made)['strand outside'].work.substituted).toEqual([
+    expect(inspect(made)['strand outside'].work.substituted.map(tell)).toEqual([
       `√(${left} ÷ ${made.asked.strandCount}) = ${(100 * Math.sqrt(left / made.asked.strandCount)).toFixed(1)} %`,
     ]);
   });
@@ -125,9 +127,9 @@ describe('what each fault is told by', () => {
   test('every finding names its source and shows its numbers', () => {
     for (const name of FAULT_NAMES) {
       const { work, because } = inspect(endWith(name).made)[name];
-      expect(work.source).not.toBe('');
+      expect(tell(work.source)).not.toBe('');
       expect(work.substituted.length).toBeGreaterThan(0);
-      expect(because).toMatch(/\.$/);
+      expect(tell(because)).toMatch(/\.$/);
     }
   });
 });
@@ -135,9 +137,9 @@ describe('what each fault is told by', () => {
 describe('what a place tells', () => {
   test('the plain level names what is asked; the others leave the looking to the drawing', () => {
     const { made } = endWith('no bead');
-    expect(readout(made, 'back', 1)[0]?.says).toBe('none');
+    expect(tell(readout(made, 'back', 1)[0]?.says)).toBe('none');
     expect(readout(made, 'back', 2)).toEqual([]);
-    expect(readout(made, 'crimps', 1)[0]?.asked).toContain('die ');
+    expect(tell(readout(made, 'crimps', 1)[0]?.asked)).toContain('die ');
     expect(readout(made, 'crimps', 3)[0]).not.toHaveProperty('asked');
   });
 

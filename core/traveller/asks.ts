@@ -3,10 +3,9 @@ import type { Reading } from '../model/reading.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
 import { usesDie } from '../model/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { figure } from '../model/units/figure.ts';
+import { type Message, amount, msg } from '../words/message.ts';
 import { type Ask, type Step } from './step.ts';
 import { kindOf } from '../model/stepId.ts';
-import { say } from '../words/say.ts';
 
 /** What each step asks to be typed: what is measured while it can still be put right. */
 export function withAsks(steps: readonly Step[], ends: Both<ResolvedEnd>): Step[] {
@@ -20,7 +19,7 @@ function askOf(kind: string, end: ResolvedEnd): Ask | null {
   if (kind === 'strands') {
     return {
       what: 'strands',
-      words: say`Strands cut or nicked through`,
+      words: msg`Strands cut or nicked through`,
       unit: '',
       decimals: 0,
       least: 0,
@@ -34,7 +33,7 @@ function askOf(kind: string, end: ResolvedEnd): Ask | null {
     const { leastMm, mostMm } = acrossFlatsWindow(die.die.acrossFlatsMm);
     return {
       what: 'across flats',
-      words: say`Open the die, then measure across flats`,
+      words: msg`Open the die, then measure across flats`,
       unit: 'mm',
       decimals: 2,
       least: leastMm,
@@ -45,7 +44,7 @@ function askOf(kind: string, end: ResolvedEnd): Ask | null {
   return kind === 'file'
     ? {
         what: 'ears',
-        words: say`Ears before filing`,
+        words: msg`Ears before filing`,
         unit: 'mm',
         decimals: 2,
         least: 0,
@@ -58,14 +57,14 @@ function askOf(kind: string, end: ResolvedEnd): Ask | null {
 /** What a typed figure says at once. */
 export interface Judged {
   readonly holds: boolean;
-  readonly sentence: string;
+  readonly sentence: Message;
 }
 
 const OVER = {
-  strands: say`More than the house allows: cut back and strip again.`,
-  'across flats': say`Over: the die did not shut.`,
-  ears: say`Too much flash: too tight a die, or the tool overfilled.`,
-} as const satisfies Record<Ask['what'], string>;
+  strands: msg`More than the house allows: cut back and strip again.`,
+  'across flats': msg`Over: the die did not shut.`,
+  ears: msg`Too much flash: too tight a die, or the tool overfilled.`,
+} as const satisfies Record<Ask['what'], Message>;
 
 /**
  * Judges a figure against the limits of its ask, those of the proof.
@@ -74,14 +73,14 @@ const OVER = {
  */
 export function judgeAsk({ what, unit, decimals, least, most }: Ask, value: number): Judged {
   if (value > most + 1e-9) return { holds: false, sentence: OVER[what] };
-  if (value < least - 1e-9) return { holds: false, sentence: say`Under the die: it was another die.` };
+  if (value < least - 1e-9) return { holds: false, sentence: msg`Under the die: it was another die.` };
   if (what === 'strands') {
     return {
       holds: true,
-      sentence: value === 0 ? say`Every strand is whole.` : say`${most} may be plucked out.`,
+      sentence: value === 0 ? msg`Every strand is whole.` : msg`${most} may be plucked out.`,
     };
   }
-  return { holds: true, sentence: say`${figure(most - value, unit, decimals)} under the limit.` };
+  return { holds: true, sentence: msg`${amount(most - value, unit, decimals)} under the limit.` };
 }
 
 /** The reading that a typed figure becomes; strands are no reading, they belong to the end. */

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import { batchOf, dieChanges, oneByOne } from './batch.ts';
 import { toPractise } from './practise.ts';
@@ -27,7 +28,7 @@ describe('a batch', () => {
           const own = items.filter(({ of }) => of.key === key).map(({ step }) => step.id);
           return own.join() === steps.map(({ id }) => id).join();
         });
-        return kept && dieChanges(phases.map(({ tool }) => tool)) <= dieChanges(oneByOne(cables));
+        return kept && dieChanges(phases.map(({ dieId }) => dieId)) <= dieChanges(oneByOne(cables));
       }),
       { numRuns: 12 },
     );
@@ -37,7 +38,7 @@ describe('a batch', () => {
     const work = worked(cable);
     const ten = Array.from({ length: 10 }, (_, i) => ({ key: `k${i}`, cable, work }));
     const phases = batchOf(ten);
-    expect(phases.map(({ title }) => title)).toEqual([
+    expect(phases.map(({ title }) => title).map(tell)).toEqual([
       'Lay out',
       'Cut',
       'Layers on',
@@ -52,7 +53,7 @@ describe('a batch', () => {
       'Label',
     ]);
     expect(phases.every(({ items }) => new Set(items.map(({ of }) => of.key)).size === 10)).toBe(true);
-    expect(dieChanges(phases.map(({ tool }) => tool))).toBe(0);
+    expect(dieChanges(phases.map(({ dieId }) => dieId))).toBe(0);
   });
 });
 

@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { inWords } from '../words/inWordsFixture.ts';
+import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import type { CableWork } from '../cableWork.ts';
 import type { Cable } from '../model/cable.ts';
@@ -119,8 +121,8 @@ describe('what is refused as things are', () => {
       for (const id of ['strip.A', 'strands.A', 'home.A']) {
         const state = refused(own, id, pressed(cable, own));
         expect(state).toMatchObject({ open: false, passed: false });
-        expect(state?.gate.stop?.because).toMatch(/cannot enter/);
-        expect(state?.gate.stop?.remedy).toMatch(/made for this cable/);
+        expect(tell(state?.gate.stop?.because)).toMatch(/cannot enter/);
+        expect(tell(state?.gate.stop?.remedy)).toMatch(/made for this cable/);
       }
       expect(refused(own, 'home.B', cable)).toBeUndefined();
     }
@@ -134,7 +136,7 @@ describe('what is refused as things are', () => {
     for (const id of ['crimp-1.A', 'practise-crimp-1.A']) {
       const state = refused(own, id, pressed(cable, own));
       expect(state).toMatchObject({ open: false });
-      expect(state?.gate.stop?.because).toMatch(/will not close/);
+      expect(tell(state?.gate.stop?.because)).toMatch(/will not close/);
     }
     expect(refused(own, 'strip.A', cable)).toBeUndefined();
   });
@@ -151,7 +153,7 @@ describe('what is refused as things are', () => {
     };
     const cable = cableWith({ dieId: 'weld' });
     const state = refused(worked(cable, own), 'crimp-1.A', cable);
-    expect(state?.gate.stop?.because).toMatch(/enough energy to injure/);
+    expect(tell(state?.gate.stop?.because)).toMatch(/enough energy to injure/);
     const tight = cableWith({ dieId: right.id, inPlace: { swingMm: 0, solidFloor: false } });
     expect(refused(worked(tight), 'crimp-1.A', tight)?.open).toBe(false);
   });
@@ -165,11 +167,11 @@ describe('figures asked for at a step', () => {
   const base = { id: 'r', at: NOW.toISOString(), by: 'Ada', source: 'typed' as const };
   test('across flats are judged against the die at once', () => {
     expect(judgeAsk(flats, die * 1.01)).toMatchObject({ holds: true });
-    expect(judgeAsk(flats, die * 1.03)).toMatchObject({
+    expect(inWords(judgeAsk(flats, die * 1.03))).toMatchObject({
       holds: false,
       sentence: 'Over: the die did not shut.',
     });
-    expect(judgeAsk(flats, die - 0.2)).toMatchObject({
+    expect(inWords(judgeAsk(flats, die - 0.2))).toMatchObject({
       holds: false,
       sentence: 'Under the die: it was another die.',
     });
@@ -195,7 +197,7 @@ describe('figures asked for at a step', () => {
     expect(ears && judgeAsk(ears, 0.4).holds).toBe(true);
     expect(ears && judgeAsk(ears, 0.6).holds).toBe(false);
     const strands = stepOf(work, 'strands.A');
-    expect(strands.ask && judgeAsk(strands.ask, 0)).toEqual({
+    expect(inWords(strands.ask && judgeAsk(strands.ask, 0))).toEqual({
       holds: true,
       sentence: 'Every strand is whole.',
     });

@@ -12,7 +12,7 @@ import { practiceEnds } from './practise.ts';
 import { type Gate, type Step } from './step.ts';
 import { actOf, HOLDS, kindOf } from '../model/stepId.ts';
 import { stopOf, stopOfJoin } from './stops.ts';
-import { say } from '../words/say.ts';
+import { type Message, msg } from '../words/message.ts';
 
 /** Kinds of step that bring heat. */
 const HEATS = ['solder', 'slug', 'shrink', 'join-shrink'];
@@ -41,30 +41,30 @@ export function withGates(
     const stop = end
       ? stopOf(step, ends[end])
       : joins.flatMap((join) => (step.id === `${kind}-${join.spec.id}` ? stopOfJoin(kind, join) : null))[0];
-    if (stop) gates.push({ id: 'refused', says: say`another choice in Ends`, needs: [], stop });
+    if (stop) gates.push({ id: 'refused', says: msg`another choice in Ends`, needs: [], stop });
     // What the work asks, each by its name; the rest is the order.
     const left = allBefore(step.id, before);
-    const asks = (id: Gate['id'], says: string, ...kinds: string[]) => {
+    const asks = (id: Gate['id'], says: Message, ...kinds: string[]) => {
       const needs = left.filter((own) => kinds.includes(kindOf(own)));
       for (const own of needs) left.splice(left.indexOf(own), 1);
       if (needs.length > 0) gates.push({ id, says, needs });
     };
-    const judges = (id: Gate['id'], says: string, needs: readonly string[], once?: readonly string[]) => {
+    const judges = (id: Gate['id'], says: Message, needs: readonly string[], once?: readonly string[]) => {
       const own = needs.filter(has);
       if (own.length > 0) gates.push({ id, says, needs: own, isJudgement: true, ...(once && { once }) });
     };
     if (kind === 'cut' || kind === 'join-cut') {
-      judges('measured', say`measured where it will lie`, ['lay-out']);
+      judges('measured', msg`measured where it will lie`, ['lay-out']);
     }
     const holds = HOLDS.includes(kind);
-    if (holds || kind === 'join-crimp') asks('layers', say`layers are on the cable`, 'layers');
+    if (holds || kind === 'join-crimp') asks('layers', msg`layers are on the cable`, 'layers');
     if (end && holds && firstHold(step)) {
-      judges('tried', say`tried on a spare`, [practiceEnds(end)]);
-      asks('home', say`every strand is home`, 'strip', 'strands', 'home');
+      judges('tried', msg`tried on a spare`, [practiceEnds(end)]);
+      asks('home', msg`every strand is home`, 'strip', 'strands', 'home');
       const other = steps.filter((own) => own.end === otherEnd(end) && HOLDS.includes(kindOf(own.id)));
       judges(
         'clocked',
-        say`palms are at their angle`,
+        msg`palms are at their angle`,
         [`clock.${end}`],
         other.map(({ id }) => id),
       );
@@ -73,19 +73,19 @@ export function withGates(
       const seconds = cooling(ends[end], SOLDER.liquidusC, SOLDER.softensC);
       gates.push({
         id: 'set',
-        says: say`the solder has set`,
+        says: msg`the solder has set`,
         needs: [],
         wait: { after: `slug.${end}`, seconds },
       });
     }
     if (end && kind === 'shrink') {
-      asks('kept', say`ears filed, flats kept`, 'file');
+      asks('kept', msg`ears filed, flats kept`, 'file');
       const heat = [`solder.${end}`, `slug.${end}`].find(has);
       if (heat !== undefined) {
         const seconds = cooling(ends[end], SOLDER.liquidusC);
         gates.push({
           id: 'cool',
-          says: say`cool from the solder`,
+          says: msg`cool from the solder`,
           needs: [],
           wait: { after: heat, seconds },
           isJudgement: true,
@@ -93,12 +93,12 @@ export function withGates(
       }
     }
     if (left.length > 0) {
-      gates.push({ id: 'order', says: say`what it rests on is done`, needs: left });
+      gates.push({ id: 'order', says: msg`what it rests on is done`, needs: left });
     }
     if (HEATS.includes(actOf(step)))
-      gates.push({ id: 'hot work', says: say`hot-work list`, needs: [], list: 'hot work' });
+      gates.push({ id: 'hot work', says: msg`hot-work list`, needs: [], list: 'hot work' });
     if (kind === 'pull-through')
-      gates.push({ id: 'live', says: say`battery isolated`, needs: [], list: 'live' });
+      gates.push({ id: 'live', says: msg`battery isolated`, needs: [], list: 'live' });
     return gates;
   };
   return steps.map((step) => ({ ...step, gates: gatesOf(step) }));

@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
+import { inWords } from '../words/inWordsFixture.ts';
 import type { Cable } from '../model/cable.ts';
 import type { Sleeve } from '../model/shop.ts';
 import { afterMishap, cutBackMm, faultsAt, waysOut } from './mishaps.ts';
@@ -31,8 +33,8 @@ describe('when a step goes wrong', () => {
   test('a crimp under its sleeve: the sleeve is slit off, and a new one has to get on', () => {
     const [along, over] = waysOut('dies not closed', crimp, all, work, shop);
     // B is made: nothing comes along from there.
-    expect(along).toMatchObject({ possible: false, because: 'End B holds its lug as well.' });
-    expect(over?.says).toMatch(/Slit the sleeve off.*over the palm/);
+    expect(inWords(along)).toMatchObject({ possible: false, because: 'End B holds its lug as well.' });
+    expect(tell(over?.says)).toMatch(/Slit the sleeve off.*over the palm/);
   });
   test('a forgotten sleeve comes from the other end while that is free, and asks for the layers again', () => {
     const shrink = stepOf(work, 'shrink.A');
@@ -89,7 +91,7 @@ describe('when a step goes wrong', () => {
     const bare = { ...all, run: { ...all.run, loopMm: 5 } };
     const [cutBack] = waysOut('wrong die', crimp, bare, worked(bare), shop);
     expect(cutBack).toMatchObject({ possible: false });
-    expect(cutBack?.because).toMatch(/mm too few/);
+    expect(tell(cutBack?.because)).toMatch(/mm too few/);
   });
   test('a new piece begins at the beginning, and is cut from a spool again', () => {
     const scrap = waysOut('wrong die', crimp, all, work, shop).at(-1);
@@ -112,7 +114,7 @@ describe('when a step goes wrong', () => {
         expect(faults.length).toBeGreaterThan(0);
       for (const what of faults) {
         for (const way of waysOut(what, step, all, work, shop)) {
-          expect(way.because).not.toBe('');
+          expect(tell(way.because)).not.toBe('');
           expect(way.reopens.length > 0).toBe(way.possible || way.way === 'cut back');
           expect(way.reopens.every((id) => kindOf(id) === 'clock' || at(work.steps, id) >= 0)).toBe(true);
           if (way.way === 'redo' && way.possible) expect(way.reopens).toContain(step.id);

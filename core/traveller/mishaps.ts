@@ -1,4 +1,4 @@
-import { digits } from '../model/units/figure.ts';
+import { type Message, msg, numeral } from '../words/message.ts';
 import type { Making } from './making.ts';
 import type { Cable, Mishap } from '../model/cable.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
@@ -8,15 +8,14 @@ import { layersStep, newSleeveWays, notFromOtherEnd, type SleeveWay } from './ne
 import { restingOn } from './order.ts';
 import { isDone, isHeld, HOLDS, isPractising, kindOf } from '../model/stepId.ts';
 import { type ReadyEnd, type Step } from './step.ts';
-import { say } from '../words/say.ts';
 
 /** A way on from a step that went wrong. */
 export interface WayOut {
   readonly way: Mishap['way'];
   /** What to do, as an order. */
-  readonly says: string;
+  readonly says: Message;
   /** What it takes, or why it cannot be done. */
-  readonly because: string;
+  readonly because: Message;
   /** Steps that stand open again. */
   readonly reopens: readonly string[];
   readonly cutBackMm: number;
@@ -27,39 +26,39 @@ export interface WayOut {
 
 /** What goes wrong, as it is kept in the file, and what it is called by the reader. */
 const FAULT_WORDS = {
-  'cut too short': say`cut too short`,
-  'a layer is missing': say`a layer is missing`,
-  'strands nicked by the blade': say`strands nicked by the blade`,
-  'stripped too long': say`stripped too long`,
-  'too many strands cut': say`too many strands cut`,
-  'strands black or green': say`strands black or green`,
-  'a strand stays outside': say`a strand stays outside`,
-  'not home to the bottom': say`not home to the bottom`,
-  'it will not turn that far': say`it will not turn that far`,
-  'dies not closed': say`dies not closed`,
-  'wrong die': say`wrong die`,
-  'slipped out while closing': say`slipped out while closing`,
-  'a strand was left outside': say`a strand was left outside`,
-  'dies did not close': say`dies did not close`,
-  'ears too large': say`ears too large`,
-  'it moved in the tug': say`it moved in the tug`,
-  'barrel cracked': say`barrel cracked`,
-  'solder did not run': say`solder did not run`,
-  'jacket browned': say`jacket browned`,
-  'moved while it set': say`moved while it set`,
-  'strands pushed out': say`strands pushed out`,
-  'sleeve on the palm': say`sleeve on the palm`,
-  'sleeve split or burnt': say`sleeve split or burnt`,
-  'no adhesive showed': say`no adhesive showed`,
-  'the sleeve was never put on': say`the sleeve was never put on`,
-  'it sticks in the hole': say`it sticks in the hole`,
-  'jacket torn': say`jacket torn`,
-  'cut in the wrong place': say`cut in the wrong place`,
+  'cut too short': msg`cut too short`,
+  'a layer is missing': msg`a layer is missing`,
+  'strands nicked by the blade': msg`strands nicked by the blade`,
+  'stripped too long': msg`stripped too long`,
+  'too many strands cut': msg`too many strands cut`,
+  'strands black or green': msg`strands black or green`,
+  'a strand stays outside': msg`a strand stays outside`,
+  'not home to the bottom': msg`not home to the bottom`,
+  'it will not turn that far': msg`it will not turn that far`,
+  'dies not closed': msg`dies not closed`,
+  'wrong die': msg`wrong die`,
+  'slipped out while closing': msg`slipped out while closing`,
+  'a strand was left outside': msg`a strand was left outside`,
+  'dies did not close': msg`dies did not close`,
+  'ears too large': msg`ears too large`,
+  'it moved in the tug': msg`it moved in the tug`,
+  'barrel cracked': msg`barrel cracked`,
+  'solder did not run': msg`solder did not run`,
+  'jacket browned': msg`jacket browned`,
+  'moved while it set': msg`moved while it set`,
+  'strands pushed out': msg`strands pushed out`,
+  'sleeve on the palm': msg`sleeve on the palm`,
+  'sleeve split or burnt': msg`sleeve split or burnt`,
+  'no adhesive showed': msg`no adhesive showed`,
+  'the sleeve was never put on': msg`the sleeve was never put on`,
+  'it sticks in the hole': msg`it sticks in the hole`,
+  'jacket torn': msg`jacket torn`,
+  'cut in the wrong place': msg`cut in the wrong place`,
 } as const;
 export type FaultCode = keyof typeof FAULT_WORDS;
 
 /** What went wrong, in words: what an earlier version or a person wrote stands as it was written. */
-export const faultSays = (what: string): string =>
+export const faultSays = (what: string): Message =>
   Object.hasOwn(FAULT_WORDS, what) ? FAULT_WORDS[what as FaultCode] : what;
 
 /** Something that goes wrong at a kind of step, and what can mend it. */
@@ -155,8 +154,8 @@ export function waysOut(what: string, step: Step, cable: Cable, work: Making, sh
   if (end && kindOf(step.id) !== 'layers') ways.push(cutBack(end, fault?.lacksSleeve === true, cable, work));
   ways.push({
     way: 'scrap',
-    says: say`Begin again with a new piece`,
-    because: say`${digits(work.lengths?.cutMm ?? 0, 0)} mm of cable, and what is on it already, are lost.`,
+    says: msg`Begin again with a new piece`,
+    because: msg`${numeral(work.lengths?.cutMm ?? 0, 0)} mm of cable, and what is on it already, are lost.`,
     reopens: [
       ...work.steps.filter((own) => !isPractising(own)).map(({ id }) => id),
       ...END_NAMES.map(angleOf),
@@ -178,10 +177,10 @@ const again = (way: SleeveWay, reopens = way.reopens): WayOut => ({
 function redo(from: string, step: Step, cable: Cable, work: Making, shop: Shop): WayOut[] {
   const { steps } = work;
   const { end } = step;
-  const plain = (reopens: readonly string[], why: string | null, begin = step): WayOut => ({
+  const plain = (reopens: readonly string[], why: Message | null, begin = step): WayOut => ({
     way: 'redo',
-    says: begin.id !== step.id ? say`Do it again from “${begin.short}”` : say`Do this step again`,
-    because: why ?? say`Nothing of the cable is lost.`,
+    says: begin.id !== step.id ? msg`Do it again from “${begin.short}”` : msg`Do this step again`,
+    because: why ?? msg`Nothing of the cable is lost.`,
     reopens: why === null ? [...new Set(reopens)] : [],
     cutBackMm: 0,
     possible: why === null,
@@ -189,7 +188,7 @@ function redo(from: string, step: Step, cable: Cable, work: Making, shop: Shop):
   if (from === 'layers') return [plain([step.id], layersBlocked(step, cable, work))];
   if (!end) {
     const [behind] = from === 'pull-through' ? restingOn(step, steps, cable) : [];
-    if (behind) return [plain([], say`“${behind.short}” is done behind it.`)];
+    if (behind) return [plain([], msg`“${behind.short}” is done behind it.`)];
     const over = (own: Step) => kindOf(own.id) === 'join-shrink' && own.after.includes(step.id);
     return [
       plain(
@@ -206,19 +205,19 @@ function redo(from: string, step: Step, cable: Cable, work: Making, shop: Shop):
   const behind = ownSteps.slice(ownSteps.indexOf(begin) + 1).filter(({ id }) => kindOf(id) !== from);
   const held = behind.find(({ id }) => HOLDS.includes(kindOf(id)) && isDone(cable, id));
   if (held)
-    return [plain([], say`“${held.short}” is done on top of it: only cutting it off undoes that.`, begin)];
+    return [plain([], msg`“${held.short}” is done on top of it: only cutting it off undoes that.`, begin)];
   const reopens = [begin, ...behind].map(({ id }) => id);
   const isCovered = begin.id !== `shrink.${end}` && isDone(cable, `shrink.${end}`);
   if (!isCovered) return [plain(reopens, null, begin)];
   // What lies under a shrunk sleeve is reached by slitting the sleeve off: a new one has to get on.
   return newSleeveWays(end, cable, work, shop).map((way) => ({
     ...again(way, way.possible ? [...new Set([...reopens, ...way.reopens])] : []),
-    says: say`Slit the sleeve off and do it again from “${begin.short}”. ${way.says}.`,
+    says: msg`Slit the sleeve off and do it again from “${begin.short}”. ${way.says}.`,
   }));
 }
 
 /** Why a missing layer cannot be put on any more; null where it can. */
-function layersBlocked({ end }: Step, cable: Cable, work: Making): string | null {
+function layersBlocked({ end }: Step, cable: Cable, work: Making): Message | null {
   const held = (end ? [end] : END_NAMES).filter((name) => isHeld(name, cable.done));
   return held.map((name) => notFromOtherEnd(name, cable, work)).find((why) => why !== null) ?? null;
 }
@@ -233,11 +232,11 @@ function cutBack(end: EndName, lacksSleeve: boolean, cable: Cable, work: Making)
   const layers = lacksSleeve || isDone(cable, `shrink.${end}`) ? [layersStep(end, work)] : [];
   return {
     way: 'cut back',
-    says: say`Cut end ${end} off and make it again`,
+    says: msg`Cut end ${end} off and make it again`,
     because:
       short > 0
-        ? say`${lost} mm come off, and the service loop has ${digits(run.loopMm, 0)}: ${digits(short, 0)} mm too few.`
-        : say`${lost} mm come off; of the service loop ${digits(run.loopMm - lost, 0)} mm stay.${isHeld(end, done) ? say` The lug is spent.` : ''}`,
+        ? msg`${lost} mm come off, and the service loop has ${numeral(run.loopMm, 0)}: ${numeral(short, 0)} mm too few.`
+        : msg`${lost} mm come off; of the service loop ${numeral(run.loopMm - lost, 0)} mm stay.${isHeld(end, done) ? msg` The lug is spent.` : ''}`,
     reopens: [...layers, ...ofEnd(steps, end).map(({ id }) => id), angleOf(end)],
     cutBackMm: lost,
     possible: short <= 0,

@@ -1,4 +1,4 @@
-import { digits, figure } from '../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import type { Making } from './making.ts';
 import type { Cable } from '../model/cable.ts';
 import { type EndName, otherEnd } from '../model/end.ts';
@@ -9,13 +9,12 @@ import { SLEEVE_ROOM } from '../termination/sleeves/sleeve.ts';
 import { bestSleeve, sleeveOffers, whyNoSleeve } from '../termination/sleeves/sleeveOffers.ts';
 import { joinMm, unshrunkMm } from '../termination/throughHole.ts';
 import { isDone, isHeld } from '../model/stepId.ts';
-import { say } from '../words/say.ts';
 
 /** How a sleeve gets onto an end that holds its lug already, or why it does not. */
 export interface SleeveWay {
   /** What is done, in a few words. */
-  readonly says: string;
-  readonly because: string;
+  readonly says: Message;
+  readonly because: Message;
   readonly possible: boolean;
   /** Steps that stand open again. */
   readonly reopens: readonly string[];
@@ -36,21 +35,23 @@ export const newSleeveWays = (end: EndName, cable: Cable, work: Making, shop: Sh
 ];
 
 /** Why a sleeve cannot be slid along from the other end; null where it can. */
-export function notFromOtherEnd(end: EndName, cable: Cable, work: Making): string | null {
+export function notFromOtherEnd(end: EndName, cable: Cable, work: Making): Message | null {
   const other = otherEnd(end);
-  if (isHeld(other, cable.done)) return say`End ${other} holds its lug as well.`;
+  if (isHeld(other, cable.done)) return msg`End ${other} holds its lug as well.`;
   const sleeve = work.ends[end].sleeve?.sleeve;
   if (!sleeve) return null;
   const { holeMm } = cable.run;
   const outsideMm = unshrunkMm(sleeve);
   if (isDone(cable, 'pull-through') && holeMm !== undefined && outsideMm > holeMm) {
-    return say`Unshrunk it is ${figure(outsideMm, 'mm', 1)} across, and the hole is ${figure(holeMm, 'mm', 1)}.`;
+    return msg`Unshrunk it is ${amount(outsideMm, 'mm', 1)} across, and the hole is ${amount(holeMm, 'mm', 1)}.`;
   }
   const blocking = work.joins.find(
     (join) =>
       isDone(cable, `join-crimp-${join.spec.id}`) && !slidesOver(sleeve, join.spec.kind, joinMm(join)),
   );
-  return blocking ? say`It does not slide over the join at ${digits(blocking.spec.atMm / 1000, 2)} m.` : null;
+  return blocking
+    ? msg`It does not slide over the join at ${numeral(blocking.spec.atMm / 1000, 2)} m.`
+    : null;
 }
 
 const slidesOver = ({ suppliedMm }: Sleeve, kind: 'butt' | 'branch', mm: number) =>
@@ -58,11 +59,11 @@ const slidesOver = ({ suppliedMm }: Sleeve, kind: 'butt' | 'branch', mm: number)
 
 function fromOtherEnd(end: EndName, cable: Cable, work: Making): SleeveWay {
   const why = notFromOtherEnd(end, cable, work);
-  const says = say`Slide one along from end ${otherEnd(end)}`;
+  const says = msg`Slide one along from end ${otherEnd(end)}`;
   if (why !== null) return { says, because: why, possible: false, reopens: [] };
   return {
     says,
-    because: say`End ${otherEnd(end)} is still free: what waits there comes off, and goes on again after it.`,
+    because: msg`End ${otherEnd(end)} is still free: what waits there comes off, and goes on again after it.`,
     possible: true,
     reopens: [layersStep(end, work), `shrink.${end}`],
   };
@@ -70,8 +71,8 @@ function fromOtherEnd(end: EndName, cable: Cable, work: Making): SleeveWay {
 
 function overThePalm(end: EndName, cable: Cable, work: Making, shop: Shop): SleeveWay {
   const thisEnd = work.ends[end];
-  const says = say`Bring a wide one on over the palm`;
-  if (!thisEnd.lug) return { says, because: say`Choose the lug first.`, possible: false, reopens: [] };
+  const says = msg`Bring a wide one on over the palm`;
+  if (!thisEnd.lug) return { says, because: msg`Choose the lug first.`, possible: false, reopens: [] };
   const { outerMm } = work.conductor;
   const spec = { ...thisEnd.spec, sleeveAfterLug: true };
   const task = sleeveTaskOf(spec, thisEnd.lug, thisEnd.die, overLayersMm(outerMm, thisEnd.layers), outerMm);
@@ -79,11 +80,11 @@ function overThePalm(end: EndName, cable: Cable, work: Making, shop: Shop): Slee
   const sleeve = bestSleeve(sleeveOffers(owned, task, shop.practice.seal));
   if (!sleeve) {
     const { because, remedy } = whyNoSleeve(owned, task, false);
-    return { says, because: `${because} ${remedy}`, possible: false, reopens: [] };
+    return { says, because: verbatim`${because} ${remedy}`, possible: false, reopens: [] };
   }
   return {
     says,
-    because: say`${sleeve.suppliedMm}/${sleeve.recoveredMm} passes the folded palm and grips the cable.`,
+    because: msg`${sleeve.suppliedMm}/${sleeve.recoveredMm} passes the folded palm and grips the cable.`,
     possible: true,
     reopens: [`shrink.${end}`],
     over: { end, sleeveId: sleeve.id },

@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../words/message.ts';
+import { inWords } from '../words/inWordsFixture.ts';
 import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
 import type { Cable } from '../model/cable.ts';
@@ -69,7 +71,7 @@ describe('a practice piece', () => {
         .steps.find(({ id }) => id === 'crimp-1.A')
         ?.gates.filter(({ id }) => id === 'tried');
     expect(gates([])).toEqual([]);
-    expect(gates([practiceBegins('A')])).toEqual([
+    expect(inWords(gates([practiceBegins('A')]))).toEqual([
       { id: 'tried', says: 'tried on a spare', needs: [practiceEnds('A')], isJudgement: true },
     ]);
   });
@@ -100,8 +102,8 @@ describe('a practice piece', () => {
   test('in a batch it is made in one go with its die, before anything is cut', () => {
     const cable = cableBy('crimp', [practiceBegins('A')]);
     const phases = batchOf([{ key: 'c', cable, work: workOf(cable) }]);
-    expect(phases[0]?.title).toBe('Try on a spare, end A');
-    expect(phases[0]?.tool).not.toBe('');
+    expect(tell(phases[0]?.title)).toBe('Try on a spare, end A');
+    expect(tell(phases[0]?.tool)).not.toBe('');
     expect(phases[0]?.items.every(({ step }) => isPractising(step))).toBe(true);
     expect(
       phases
@@ -142,9 +144,9 @@ describe('how long a step takes', () => {
 
   test('its work opens to formula, numbers and source', () => {
     for (const { own } of takes('crimp then solder', 'torch')) {
-      expect(own.work.formula).toContain('t');
-      expect(own.work.substituted.at(-1)).toMatch(/t = \d/);
-      expect(own.work.source).toContain('confidence low');
+      expect(tell(own.work.formula)).toContain('t');
+      expect(tell(own.work.substituted.at(-1))).toMatch(/t = \d/);
+      expect(tell(own.work.source)).toContain('confidence low');
     }
   });
 });

@@ -7,7 +7,7 @@ import { countingTrials, sameBarrel } from '../termination/dies/learned.ts';
 import { dieName, type PlainStep, type ReadyEnd } from './step.ts';
 import { HOLDS, kindOf, practising } from '../model/stepId.ts';
 import { terminate } from './terminate.ts';
-import { say } from '../words/say.ts';
+import { msg } from '../words/message.ts';
 
 /** A lug and a die that were never brought together here. */
 export interface Untried {
@@ -68,28 +68,28 @@ export function practiceSteps(end: ReadyEnd, practice: HousePractice): PlainStep
   const ownSteps = terminate(end, practice).map((step): PlainStep => ({
     ...step,
     id: practising(step.id),
-    short: say`Try: ${step.short}`,
+    short: msg`Try: ${step.short}`,
   }));
   return [
     {
       id: practiceBegins(name),
-      short: say`Try: piece ${name}`,
-      order: say`Take a spare ${lug.label} and an offcut of the same cable`,
+      short: msg`Try: piece ${name}`,
+      order: msg`Take a spare ${lug.label} and an offcut of the same cable`,
       end: name,
-      figure: { value: Math.ceil(stripMm + TO_HOLD_MM), unit: 'mm', decimals: 0, means: say`of offcut` },
-      detail: say`For ${dieName(end)}. A cracked, odd or drilled one will do: its barrel is what is tried.`,
-      why: say`What goes wrong now costs a lug; on the cable it costs the cable.`,
+      figure: { value: Math.ceil(stripMm + TO_HOLD_MM), unit: 'mm', decimals: 0, means: msg`of offcut` },
+      detail: msg`For ${dieName(end)}. A cracked, odd or drilled one will do: its barrel is what is tried.`,
+      why: msg`What goes wrong now costs a lug; on the cable it costs the cable.`,
       lit: ['barrel'],
     },
     ...ownSteps,
     {
       id: practiceEnds(name),
-      short: say`Try: trial ${name}`,
-      order: say`Write the trial down`,
+      short: msg`Try: trial ${name}`,
+      order: msg`Write the trial down`,
       end: name,
-      detail: say`The worst of its crimps across the flats, and its ears before they were filed. Saw it through to see the air, and add that in the tool case.`,
-      why: say`A trial outranks every figure: from now on this die is known on this lug.`,
-      caution: { of: 'blades', says: say`Clamp it to saw it: never in the hand.` },
+      detail: msg`The worst of its crimps across the flats, and its ears before they were filed. Saw it through to see the air, and add that in the tool case.`,
+      why: msg`A trial outranks every figure: from now on this die is known on this lug.`,
+      caution: { of: 'blades', says: msg`Clamp it to saw it: never in the hand.` },
       lit: ['crimp'],
     },
   ];

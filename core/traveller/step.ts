@@ -1,11 +1,10 @@
-import { digits } from '../model/units/figure.ts';
+import { type Message, msg, numeral } from '../words/message.ts';
 import type { Finding } from '../finding/finding.ts';
 import type { EndName } from '../model/end.ts';
 import type { CautionId } from '../model/cautions.ts';
 import type { ResolvedEnd, SleeveFit } from '../termination/resolveEnd.ts';
 import { usesDie } from '../model/method.ts';
 import type { Unit } from '../model/units/figure.ts';
-import { say } from '../words/say.ts';
 
 /** Parts of the workpiece that a step is about: the drawing lights them and leaves the rest pale. */
 export type Feature =
@@ -27,7 +26,7 @@ export interface Gate {
     | 'hot work'
     | 'live';
   /** What must be true, in a few words. */
-  readonly says: string;
+  readonly says: Message;
   /** Steps that make it true. */
   readonly needs: readonly string[];
   /** It counts only once one of these is done. */
@@ -44,14 +43,14 @@ export interface Gate {
 
 /** Why a step cannot be done with what is chosen, and the way out. */
 export interface Stop {
-  readonly because: string;
-  readonly remedy: string;
+  readonly because: Message;
+  readonly remedy: Message;
 }
 
 /** A figure to be typed before going on, and between what it may lie. */
 export interface Ask {
   readonly what: 'strands' | 'across flats' | 'ears';
-  readonly words: string;
+  readonly words: Message;
   readonly unit: Unit;
   readonly decimals: number;
   readonly least: number;
@@ -64,22 +63,22 @@ export interface Ask {
 export interface Step {
   readonly id: string;
   /** Two or three words for the list. */
-  readonly short: string;
+  readonly short: Message;
   /** What to do, as an order. */
-  readonly order: string;
+  readonly order: Message;
   readonly end?: EndName;
   /** The number one would otherwise look up. */
   readonly figure?: {
     readonly value: number;
     readonly unit: Unit;
     readonly decimals: number;
-    readonly means: string;
+    readonly means: Message;
   };
-  readonly detail: string;
+  readonly detail: Message;
   /** Why it matters, in one line. */
-  readonly why: string;
+  readonly why: Message;
   /** The usual caution, where the danger is, and the list it belongs to. */
-  readonly caution?: { readonly of: CautionId; readonly says: string };
+  readonly caution?: { readonly of: CautionId; readonly says: Message };
   readonly lit: readonly Feature[];
   /** Steps that stand directly before it: it cannot be done without them, see `predecessors`. */
   readonly after: readonly string[];
@@ -105,8 +104,8 @@ export const isReady = (end: ResolvedEnd): end is ReadyEnd =>
   (!usesDie(end.method) || (end.die !== null && end.crimps.length > 0));
 
 /** A die as one looks for it in the case: by its stamp, and by the flats that tell what it is. */
-export function dieName({ die: offer }: Pick<ResolvedEnd, 'die'>): string {
-  if (!offer) return say`no die`;
+export function dieName({ die: offer }: Pick<ResolvedEnd, 'die'>): Message {
+  if (!offer) return msg`no die`;
   const { stamp, acrossFlatsMm } = offer.die;
-  return say`${stamp ? say`die ${stamp}` : say`the unmarked die`}, ${digits(acrossFlatsMm, 1)} across flats`;
+  return msg`${stamp ? msg`die ${stamp}` : msg`the unmarked die`}, ${numeral(acrossFlatsMm, 1)} across flats`;
 }

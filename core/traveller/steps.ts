@@ -1,4 +1,4 @@
-import { digits } from '../model/units/figure.ts';
+import { type Message, msg, numeral, listed, small, verbatim, isSame } from '../words/message.ts';
 import type { Cable } from '../model/cable.ts';
 import { otherEnd, type Both } from '../model/end.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
@@ -14,15 +14,15 @@ import { practiceBegins, practiceSteps } from './practise.ts';
 import { dieName, isReady, type PlainStep, type ReadyEnd, type Step } from './step.ts';
 import { withTakes } from './takes.ts';
 import { terminate } from './terminate.ts';
-import { say } from '../words/say.ts';
-import { word } from '../words/terms.ts';
+
+import { term } from '../words/terms.ts';
 
 export { dieName, type Feature, type Step } from './step.ts';
 
 /** What the traveller is written from. */
 export interface TravellerInput {
   readonly cable: Cable;
-  readonly conductorLabel: string;
+  readonly conductorLabel: Message;
   readonly ends: Both<ResolvedEnd>;
   readonly joins: readonly ResolvedJoin[];
   readonly lengths: CableLengths;
@@ -74,7 +74,7 @@ function plainSteps(input: TravellerInput): PlainStep[] {
       ...joins
         .filter((join) => !passing.includes(join))
         .flatMap((join) =>
-          joinSteps(join, lengths, say`It does not pass the hole: slide its sleeve on now.`),
+          joinSteps(join, lengths, msg`It does not pass the hole: slide its sleeve on now.`),
         ),
       ...(isBlocked ? [{ ...layersOn([last], []), ...behindTheHole(last) }] : []),
       ...made(last),
@@ -95,10 +95,10 @@ function plainSteps(input: TravellerInput): PlainStep[] {
 /** Layers that are put on once an end is through the hole that they do not pass. */
 const behindTheHole = ({ name }: ReadyEnd) => ({
   id: `layers.${name}`,
-  short: say`Layers on ${name}`,
-  order: say`Now slide the layers of end ${name} on, in this order`,
+  short: msg`Layers on ${name}`,
+  order: msg`Now slide the layers of end ${name} on, in this order`,
   end: name,
-  why: say`They do not pass the hole: they go on behind it, before the lug.`,
+  why: msg`They do not pass the hole: they go on behind it, before the lug.`,
 });
 
 function layOut({ conductorLabel, ends, joins }: TravellerInput): PlainStep {
@@ -106,18 +106,25 @@ function layOut({ conductorLabel, ends, joins }: TravellerInput): PlainStep {
   const dies = [A, B].filter(({ method }) => usesDie(method)).map(dieName);
   const things = [
     conductorLabel,
-    say`lugs ${A.lug?.label} and ${B.lug?.label}`,
-    ...(dies.length > 0 ? [[...new Set(dies)].join(say` and `)] : []),
-    ...joins.map(({ connector }) => say`connector ${connector?.label ?? say`missing`}`),
-    say`sleeves`,
-    say`cutter, stripper, calliper`,
+    msg`lugs ${A.lug?.label} and ${B.lug?.label}`,
+    ...(dies.length > 0
+      ? [
+          listed(
+            dies.filter((die, i) => !dies.slice(0, i).some((own) => isSame(own, die))),
+            msg` and `,
+          ),
+        ]
+      : []),
+    ...joins.map(({ connector }) => msg`connector ${connector?.label ?? msg`missing`}`),
+    msg`sleeves`,
+    msg`cutter, stripper, calliper`,
   ];
   return {
     id: 'lay-out',
-    short: say`Lay out`,
-    order: say`Lay everything out`,
-    detail: `${things.join('; ')}.`,
-    why: say`A missing sleeve is found now, not after the lug is on.`,
+    short: msg`Lay out`,
+    order: msg`Lay everything out`,
+    detail: verbatim`${listed(things, '; ')}.`,
+    why: msg`A missing sleeve is found now, not after the lug is on.`,
     lit: [],
   };
 }
@@ -125,85 +132,88 @@ function layOut({ conductorLabel, ends, joins }: TravellerInput): PlainStep {
 function cut({ lengths }: TravellerInput): PlainStep {
   return {
     id: 'cut',
-    short: say`Cut`,
-    order: say`Cut to length, square`,
-    figure: { value: lengths.cutMm, unit: 'mm', decimals: 0, means: say`cut length` },
-    detail: say`Finished, stud to stud, it will be ${digits(lengths.finishedMm, 0)} mm.`,
-    why: say`A torn end will not enter a barrel.`,
-    caution: { of: 'blades', says: say`Cutters close hard: hold the cable well behind the jaws.` },
+    short: msg`Cut`,
+    order: msg`Cut to length, square`,
+    figure: { value: lengths.cutMm, unit: 'mm', decimals: 0, means: msg`cut length` },
+    detail: msg`Finished, stud to stud, it will be ${numeral(lengths.finishedMm, 0)} mm.`,
+    why: msg`A torn end will not enter a barrel.`,
+    caution: { of: 'blades', says: msg`Cutters close hard: hold the cable well behind the jaws.` },
     lit: ['cut'],
   };
 }
 
 /** What goes on from one end, in order. */
 const ordered = ({ name, nesting }: ReadyEnd) =>
-  `${name}: ${nesting.map(({ title }) => title).join(say`, then `) || 'nothing'}`;
+  verbatim`${name}: ${
+    listed(
+      nesting.map(({ title }) => title),
+      msg`, then `,
+    ) || msg`nothing`
+  }`;
 
 function layersOn(ends: readonly ReadyEnd[], joins: readonly ResolvedJoin[]): PlainStep {
   const [first, second] = ends.flatMap(({ name, sleeve }) => (sleeve ? [{ name, cutMm: sleeve.cutMm }] : []));
   const joinSleeves = joins.flatMap(({ sleeve }) =>
-    sleeve ? [say`${sleeve.suppliedMm}/${sleeve.recoveredMm} for the join`] : [],
+    sleeve ? [msg`${sleeve.suppliedMm}/${sleeve.recoveredMm} for the join`] : [],
   );
   return {
     id: 'layers',
-    short: say`Layers on`,
-    order: say`Slide every layer onto the cable, in this order`,
+    short: msg`Layers on`,
+    order: msg`Slide every layer onto the cable, in this order`,
     ...(first && {
       figure: {
         value: first.cutMm,
         unit: 'mm',
         decimals: 0,
-        means: say`sleeve for ${first.name}${second ? say`; for ${second.name} ${second.cutMm} mm` : ''}`,
+        means: msg`sleeve for ${first.name}${second ? msg`; for ${second.name} ${second.cutMm} mm` : ''}`,
       },
     }),
-    detail: say`${[...ends.map(ordered), ...joinSleeves].join('. ')}. Push them to the middle, clear of any heat.`,
-    why: say`Once a lug is on, a sleeve that grips cannot pass it.`,
+    detail: msg`${listed([...ends.map(ordered), ...joinSleeves], '. ')}. Push them to the middle, clear of any heat.`,
+    why: msg`Once a lug is on, a sleeve that grips cannot pass it.`,
     lit: ['layers', 'tag', 'sleeve'],
   };
 }
 
-function joinSteps(join: ResolvedJoin, lengths: CableLengths, sleeveNow = ''): PlainStep[] {
+function joinSteps(join: ResolvedJoin, lengths: CableLengths, sleeveNow: Message = ''): PlainStep[] {
   const { spec, connector, die, title, sleeve } = join;
   if (!connector || !die) return [];
-  const name = title.toLowerCase();
+  const name = small(title);
   return [
     {
       id: `join-cut-${spec.id}`,
-      short: say`${title}, cut`,
-      order: say`Cut the cable for the ${name} and strip both sides`,
-      figure: { value: spec.atMm, unit: 'mm', decimals: 0, means: say`from the centre of stud A` },
-      detail:
-        say`Strip ${connector.barrelMm} mm on each side. The cable is ${digits(lengths.cutMm, 0)} mm in all.` +
-        (sleeveNow && ` ${sleeveNow}`),
-      why: say`A join is a last resort: two more crimps to prove.`,
-      caution: { of: 'blades', says: say`Cut away from the hand that holds the cable.` },
+      short: msg`${title}, cut`,
+      order: msg`Cut the cable for the ${name} and strip both sides`,
+      figure: { value: spec.atMm, unit: 'mm', decimals: 0, means: msg`from the centre of stud A` },
+      detail: msg`Strip ${connector.barrelMm} mm on each side. The cable is ${numeral(lengths.cutMm, 0)} mm in all.${sleeveNow && verbatim` ${sleeveNow}`}`,
+      why: msg`A join is a last resort: two more crimps to prove.`,
+      caution: { of: 'blades', says: msg`Cut away from the hand that holds the cable.` },
       lit: ['cut', 'strip'],
     },
     {
       id: `join-crimp-${spec.id}`,
-      short: say`${title}, crimp`,
-      order: say`Crimp both sides of ${connector.label}`,
+      short: msg`${title}, crimp`,
+      order: msg`Crimp both sides of ${connector.label}`,
       figure: {
         value: die.die.acrossFlatsMm,
         unit: 'mm',
         decimals: 2,
-        means: say`across flats, ${Math.min(1, crimpsASide(connector, die))} crimp a side`,
+        means: msg`across flats, ${Math.min(1, crimpsASide(connector, die))} crimp a side`,
       },
-      detail: say`${dieName({ die })}. Measure both, and enter them in Prove.`,
-      why: say`Each side is proved like an end.`,
-      caution: { of: 'tools', says: say`Fingers out, eyes covered, before the tool closes.` },
+      detail: msg`${dieName({ die })}. Measure both, and enter them in Prove.`,
+      why: msg`Each side is proved like an end.`,
+      caution: { of: 'tools', says: msg`Fingers out, eyes covered, before the tool closes.` },
       lit: ['crimp'],
     },
     {
       id: `join-shrink-${spec.id}`,
-      short: say`${title}, seal`,
-      order: say`Shrink ${sleeve ? say`the ${sleeve.suppliedMm}/${sleeve.recoveredMm} sleeve` : say`a sleeve`} over the join`,
+      short: msg`${title}, seal`,
+      order: msg`Shrink ${sleeve ? msg`the ${sleeve.suppliedMm}/${sleeve.recoveredMm} sleeve` : msg`a sleeve`} over the join`,
       detail:
         spec.kind === 'branch'
-          ? say`While it is hot, nip it between the two cables with pliers until it seals.`
-          : say`From the middle out, until adhesive shows at both ends.`,
-      why: say`Water in a join works along both cables.`,
-      caution: { of: 'burns', says: say`Hot until it has cooled: hands off.` },
+          ? msg`While it is hot, nip it between the two cables with pliers until it seals.`
+          : msg`From the middle out, until adhesive shows at both ends.`,
+      why: msg`Water in a join works along both cables.`,
+      caution: { of: 'burns', says: msg`Hot until it has cooled: hands off.` },
       lit: ['sleeve'],
     },
   ];
@@ -212,14 +222,14 @@ function joinSteps(join: ResolvedJoin, lengths: CableLengths, sleeveNow = ''): P
 function pull({ name, lug }: ReadyEnd, { run }: Cable): PlainStep {
   return {
     id: 'pull-through',
-    short: say`Pull through`,
-    order: say`Pull end ${name}, still bare, through the smallest hole`,
+    short: msg`Pull through`,
+    order: msg`Pull end ${name}, still bare, through the smallest hole`,
     ...(run.holeMm !== undefined && {
-      figure: { value: run.holeMm, unit: 'mm', decimals: 0, means: say`across, at the smallest` },
+      figure: { value: run.holeMm, unit: 'mm', decimals: 0, means: msg`across, at the smallest` },
     }),
-    detail: say`Tape the strands closed. ${lug.label} does not pass: end ${name} is made where it lies.`,
-    why: say`A finished end would have to be cut off again.`,
-    caution: { of: 'live', says: say`Battery isolated and tagged before a tool goes near it.` },
+    detail: msg`Tape the strands closed. ${lug.label} does not pass: end ${name} is made where it lies.`,
+    why: msg`A finished end would have to be cut off again.`,
+    caution: { of: 'live', says: msg`Battery isolated and tagged before a tool goes near it.` },
     lit: ['cut'],
   };
 }
@@ -227,26 +237,26 @@ function pull({ name, lug }: ReadyEnd, { run }: Cable): PlainStep {
 function clock({ palmAngleDeg }: Cable, { name }: ReadyEnd): PlainStep {
   return {
     id: `clock.${name}`,
-    short: say`Clock ${name}`,
-    order: say`Set the angle between the palms`,
+    short: msg`Clock ${name}`,
+    order: msg`Set the angle between the palms`,
     end: name,
-    figure: { value: palmAngleDeg, unit: '°', decimals: 0, means: say`palm to palm, ± 5°` },
-    detail: say`Let the cable lie in its natural curve, sight along it from ${name}, and turn the lug. Mark lug and jacket with one line.`,
-    why: say`A stiff cable will not twist once both lugs are on.`,
+    figure: { value: palmAngleDeg, unit: '°', decimals: 0, means: msg`palm to palm, ± 5°` },
+    detail: msg`Let the cable lie in its natural curve, sight along it from ${name}, and turn the lug. Mark lug and jacket with one line.`,
+    why: msg`A stiff cable will not twist once both lugs are on.`,
     lit: ['clock', 'palm'],
   };
 }
 
 const SHRINK_WORDS: Readonly<
-  Record<HousePractice['shrinkBy'], { readonly tool: string; readonly how: string }>
+  Record<HousePractice['shrinkBy'], { readonly tool: Message; readonly how: Message }>
 > = {
   'heat gun': {
-    tool: say`with the heat gun`,
-    how: say`Reflector nozzle on, a battery gun lacks the power for thick wall.`,
+    tool: msg`with the heat gun`,
+    how: msg`Reflector nozzle on, a battery gun lacks the power for thick wall.`,
   },
   torch: {
-    tool: say`with the torch`,
-    how: say`Always moving, the soft yellow end of the flame, never the blue.`,
+    tool: msg`with the torch`,
+    how: msg`Always moving, the soft yellow end of the flame, never the blue.`,
   },
 };
 
@@ -254,29 +264,32 @@ function shrink(end: ReadyEnd, { shrinkBy }: HousePractice): PlainStep[] {
   const { sleeve, layers, bandColour, spec } = end;
   if (!sleeve) return [];
   const after = [
-    ...(layers.includes('band') ? [say`Then the ${word(bandColour)} band over it.`] : []),
-    ...(layers.includes('boot') ? [say`The boot goes over all, last.`] : []),
+    ...(layers.includes('band') ? [msg`Then the ${term(bandColour)} band over it.`] : []),
+    ...(layers.includes('boot') ? [msg`The boot goes over all, last.`] : []),
     ...(layers.some((layer) => layer === 'braid' || layer === 'glass')
-      ? [say`Catch the end of the braid under it.`]
+      ? [msg`Catch the end of the braid under it.`]
       : []),
-    ...(spec.sleeveAfterLug ? [say`It comes on over the palm.`] : []),
+    ...(spec.sleeveAfterLug ? [msg`It comes on over the palm.`] : []),
   ];
   return [
     {
       id: `shrink.${end.name}`,
-      short: say`Shrink ${end.name}`,
-      order: say`Slide the sleeve to the shoulder of ${end.name} and shrink it ${SHRINK_WORDS[shrinkBy].tool}`,
+      short: msg`Shrink ${end.name}`,
+      order: msg`Slide the sleeve to the shoulder of ${end.name} and shrink it ${SHRINK_WORDS[shrinkBy].tool}`,
       end: end.name,
-      figure: { value: sleeve.coverMm, unit: 'mm', decimals: 0, means: say`covered, from the shoulder back` },
-      detail: [
-        say`From the palm end back, all round, until a bead of adhesive shows at both ends. Never on the palm.`,
-        SHRINK_WORDS[shrinkBy].how,
-        ...after,
-      ].join(' '),
-      why: say`It seals, and takes the strain off the last strand.`,
+      figure: { value: sleeve.coverMm, unit: 'mm', decimals: 0, means: msg`covered, from the shoulder back` },
+      detail: listed(
+        [
+          msg`From the palm end back, all round, until a bead of adhesive shows at both ends. Never on the palm.`,
+          SHRINK_WORDS[shrinkBy].how,
+          ...after,
+        ],
+        ' ',
+      ),
+      why: msg`It seals, and takes the strain off the last strand.`,
       caution: {
         of: 'hot work',
-        says: say`No fuel vapour, no charging battery near a flame. Hot until it has cooled: hands off.`,
+        says: msg`No fuel vapour, no charging battery near a flame. Hot until it has cooled: hands off.`,
       },
       lit: ['sleeve'],
     },
@@ -286,10 +299,10 @@ function shrink(end: ReadyEnd, { shrinkBy }: HousePractice): PlainStep[] {
 function label({ tag }: Cable): PlainStep {
   return {
     id: 'label',
-    short: say`Label`,
-    order: say`Label it ${tag}`,
-    detail: say`Let it cool, then slide the tag to the sleeve and shrink it where it can be read in place.`,
-    why: say`The next person trusts what has a name and a record.`,
+    short: msg`Label`,
+    order: msg`Label it ${tag}`,
+    detail: msg`Let it cool, then slide the tag to the sleeve and shrink it where it can be read in place.`,
+    why: msg`The next person trusts what has a name and a record.`,
     lit: ['tag'],
   };
 }

@@ -1,12 +1,10 @@
-import { digits } from '../model/units/figure.ts';
+import { capitalised, msg, numeral, verbatim } from '../words/message.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
 import type { DieOffer } from '../termination/dies/dieOffers.ts';
 import { boreFill, fillVerdict } from '../termination/lugs/lugOnCable.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { dieName, type Step, type Stop } from './step.ts';
 import { actOf, isPractising } from '../model/stepId.ts';
-import { capital } from '../words/capital.ts';
-import { say } from '../words/say.ts';
 
 /** Steps that put strands into a barrel, or make them ready for it. */
 const ENTERS = ['strip', 'strands', 'home', 'slug'];
@@ -25,8 +23,8 @@ export function stopOf(step: Pick<Step, 'id' | 'end'>, end: ResolvedEnd): Stop |
   if (act !== 'crimp' || !die) return null;
   if (lug.form === 'cast clamp') {
     return {
-      because: say`${lug.label} is a casting: it cracks in a die.`,
-      remedy: say`Solder this end, or take a tube lug.`,
+      because: msg`${lug.label} is a casting: it cracks in a die.`,
+      remedy: msg`Solder this end, or take a tube lug.`,
     };
   }
   return closing(die, isPractising(step));
@@ -43,8 +41,8 @@ function entry(label: string, copperMm2: number, boreMm: number): Stop | null {
   const fill = boreFill(copperMm2, boreMm);
   return fillVerdict(fill) === 'cannot-enter'
     ? {
-        because: say`The cable cannot enter ${label}: its strands fill ${digits(fill, 2)} of the bore.`,
-        remedy: say`Take the lug made for this cable. Strands are never cut to make one fit.`,
+        because: msg`The cable cannot enter ${label}: its strands fill ${numeral(fill, 2)} of the bore.`,
+        remedy: msg`Take the lug made for this cable. Strands are never cut to make one fit.`,
       }
     : null;
 }
@@ -52,13 +50,16 @@ function entry(label: string, copperMm2: number, boreMm: number): Stop | null {
 /** On a practice piece a die may be tried that is only perhaps too small. */
 function closing(die: DieOffer, isTrial: boolean): Stop | null {
   if (die.unfit !== '')
-    return { because: `${die.tool.title}: ${die.unfit}.`, remedy: say`Take a tool that can work here.` };
+    return {
+      because: verbatim`${die.tool.title}: ${die.unfit}.`,
+      remedy: msg`Take a tool that can work here.`,
+    };
   return die.verdict === 'will-not-close' && (die.sure || !isTrial)
     ? {
-        because: say`${capital(dieName({ die }))}: it will not close on so much copper, c ${digits(die.c, 2)}.`,
+        because: msg`${capitalised(dieName({ die }))}: it will not close on so much copper, c ${numeral(die.c, 2)}.`,
         remedy: die.sure
-          ? say`Take the next wider die.`
-          : say`Take the next wider die, or crimp a spare first to see.`,
+          ? msg`Take the next wider die.`
+          : msg`Take the next wider die, or crimp a spare first to see.`,
       }
     : null;
 }

@@ -6,11 +6,11 @@ import { coolSeconds, TOUCH_C } from '../termination/methods/cooling.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { shrinkHeatJ, shrinkInW, SHRUNK_C, shrinkSeconds } from '../termination/shrinkTime.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
-import { digits } from '../model/units/figure.ts';
+import { type Message, msg, numeral, verbatim } from '../words/message.ts';
 import { type Step } from './step.ts';
 import { kindOf } from '../model/stepId.ts';
-import { say } from '../words/say.ts';
-import { word } from '../words/terms.ts';
+
+import { term } from '../words/terms.ts';
 
 type Ends = Both<ResolvedEnd>;
 
@@ -36,7 +36,7 @@ function takesOf(kind: string, end: ResolvedEnd, practice: HousePractice): Findi
   }
 }
 
-const about = (end: ResolvedEnd, key: string, title: string) =>
+const about = (end: ResolvedEnd, key: string, title: Message) =>
   ({ topic: 'takes', part: key, stage: 'make', end: end.name, title, unit: 's', decimals: 0 }) as const;
 
 function shrinking(end: ResolvedEnd, practice: HousePractice): Finding | null {
@@ -46,18 +46,18 @@ function shrinking(end: ResolvedEnd, practice: HousePractice): Finding | null {
   const inW = shrinkInW(end.lug.outerMm, end.sleeve.coverMm, practice.shrinkBy);
   return stated(
     {
-      ...about(end, 'shrink', say`Shrinking`),
+      ...about(end, 'shrink', msg`Shrinking`),
       value: seconds,
-      because: say`Until the barrel under it is at ${SHRUNK_C} °C too: then the adhesive wets the metal.`,
-      remedy: say`The bead at both ends says when it is done, not the clock.`,
+      because: msg`Until the barrel under it is at ${SHRUNK_C} °C too: then the adhesive wets the metal.`,
+      remedy: msg`The bead at both ends says when it is done, not the clock.`,
       work: {
-        formula: say`E + 2·k·A·ΔT·√(t/(π·α)) = P·t; P = h·π·D·L·(T_air − T_mean)`,
+        formula: msg`E + 2·k·A·ΔT·√(t/(π·α)) = P·t; P = h·π·D·L·(T_air − T_mean)`,
         substituted: [
-          say`E = ${digits(heatJ, 0)} J, A = ${digits(end.copperMm2, 0)} mm², P = ${digits(inW, 0)} W by ${word(practice.shrinkBy)}`,
-          `t = ${digits(seconds, 0)} s`,
+          msg`E = ${numeral(heatJ, 0)} J, A = ${numeral(end.copperMm2, 0)} mm², P = ${numeral(inW, 0)} W by ${term(practice.shrinkBy)}`,
+          verbatim`t = ${numeral(seconds, 0)} s`,
         ],
-        source: say`lumped barrel and sleeve on a half-infinite conductor; confidence low`,
-        assumes: say`from 20 °C, the whole sleeve in the heat`,
+        source: msg`lumped barrel and sleeve on a half-infinite conductor; confidence low`,
+        assumes: msg`from 20 °C, the whole sleeve in the heat`,
       },
     },
     'holds',
@@ -69,17 +69,17 @@ function soldering(end: ResolvedEnd, practice: HousePractice): Finding | null {
   const { seconds, massG } = solderNeed(end, end.lug, practice);
   return stated(
     {
-      ...about(end, 'solder', say`Heating`),
+      ...about(end, 'solder', msg`Heating`),
       value: seconds,
-      because: say`Until the tin of the lug runs and the solder follows it.`,
+      because: msg`Until the tin of the lug runs and the solder follows it.`,
       work: {
         formula: 'E + 2·k·A·ΔT·√(t/(π·α)) = 0.15·P·t',
         substituted: [
-          say`A = ${digits(end.copperMm2, 0)} mm², ${digits(massG, 1)} g of solder, P = ${digits(practice.solder.torchW, 0)} W`,
-          `t = ${digits(seconds, 0)} s`,
+          msg`A = ${numeral(end.copperMm2, 0)} mm², ${numeral(massG, 1)} g of solder, P = ${numeral(practice.solder.torchW, 0)} W`,
+          verbatim`t = ${numeral(seconds, 0)} s`,
         ],
-        source: say`lumped joint on a half-infinite conductor; confidence low`,
-        assumes: say`from 20 °C to 40 K over the liquidus, and 0.15 of the flame enters`,
+        source: msg`lumped joint on a half-infinite conductor; confidence low`,
+        assumes: msg`from 20 °C to 40 K over the liquidus, and 0.15 of the flame enters`,
       },
     },
     'holds',
@@ -91,14 +91,14 @@ function cooling(end: ResolvedEnd): Finding | null {
   const seconds = coolSeconds(end.lug, end.copperMm2, SOLDER.liquidusC);
   return stated(
     {
-      ...about(end, 'cool', say`Cooling`),
+      ...about(end, 'cool', msg`Cooling`),
       value: seconds,
-      because: say`Until it can be touched, at ${TOUCH_C} °C, and a sleeve may go over it.`,
+      because: msg`Until it can be touched, at ${TOUCH_C} °C, and a sleeve may go over it.`,
       work: {
-        formula: say`t = (m·c ÷ h·A)·ln((T₀ − T_air) ÷ (50 − T_air))`,
-        substituted: [say`from ${SOLDER.liquidusC} °C in still air at 20 °C: t = ${digits(seconds, 0)} s`],
-        source: say`cooling of a lump in air; confidence low`,
-        assumes: say`nothing runs off along the cable, which is the safe side`,
+        formula: msg`t = (m·c ÷ h·A)·ln((T₀ − T_air) ÷ (50 − T_air))`,
+        substituted: [msg`from ${SOLDER.liquidusC} °C in still air at 20 °C: t = ${numeral(seconds, 0)} s`],
+        source: msg`cooling of a lump in air; confidence low`,
+        assumes: msg`nothing runs off along the cable, which is the safe side`,
       },
     },
     'holds',

@@ -1,3 +1,4 @@
+import { tell } from '../words/message.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { CableWork } from '../cableWork.ts';
@@ -84,8 +85,8 @@ describe('in every traveller', () => {
           kindOf(id),
         );
         return (
-          why !== '' &&
-          order !== '' &&
+          tell(why) !== '' &&
+          tell(order) !== '' &&
           (!dangerous || (caution !== undefined && CAUTION_IDS.includes(caution.of)))
         );
       }),

@@ -1,65 +1,7 @@
-/** Another language than that of the code: what it says for each English message, and how it writes numbers. */
-export interface Language {
-  /** As BCP 47 has it: "nl". */
-  readonly code: string;
-  /** By the English message, its inserted parts numbered: "{0} of {1} ticked". */
-  readonly messages: Readonly<Record<string, string>>;
-}
+import { keyOf, said } from './language.ts';
+import { type Part, tell } from './message.ts';
 
-export type DecimalMark = '.' | ',';
-
-let messages: Readonly<Record<string, string>> | null = null;
-let code = 'en';
-let mark: DecimalMark = '.';
-
-/**
- * Chooses the language of everything that is said from now on. The rooms of the house say some things as they are
- * loaded: so this comes before them, and another language is had by loading anew.
- *
- * @param language null for the English that the code is written in
- */
-export function speak(language: Language | null): void {
-  messages = language?.messages ?? null;
-  code = language?.code ?? 'en';
-}
-
-/** Chooses how the reader writes "two and a half": with a point or with a comma. */
-export function writeDecimalsWith(chosen: DecimalMark): void {
-  mark = chosen;
-}
-
-/** The language that is spoken now, as BCP 47 has it. */
-export const spoken = (): string => code;
-
-/** How decimals are parted from the whole. */
-export const decimalMark = (): DecimalMark => mark;
-
-const keys = new WeakMap<TemplateStringsArray, string>();
-
-/**
- * A message as translators know it: its inserted parts numbered.
- *
- * @example messageOf(['', ' of ', ' ticked']) // "{0} of {1} ticked"
- */
-export const messageOf = (texts: readonly string[]): string =>
-  texts.reduce((all, text, i) => `${all}{${i - 1}}${text}`);
-
-function keyOf(texts: TemplateStringsArray): string {
-  const known = keys.get(texts);
-  if (known !== undefined) return known;
-  const key = messageOf(texts);
-  keys.set(texts, key);
-  return key;
-}
-
-/** What tells two like messages apart to a translator is not said: "plain‖of a level". */
-const withoutContext = (text: string): string => {
-  const at = text.indexOf('‖');
-  return at < 0 ? text : text.slice(0, at);
-};
-
-const written = (part: string | number | null | undefined): string =>
-  typeof part === 'number' ? String(part).replace('.', mark) : (part ?? '');
+const partOf = (part: Part) => (typeof part === 'object' ? tell(part) : part);
 
 /**
  * Says something to the reader in their language: the tag of every text that a person sees. The English in the code is
@@ -67,17 +9,9 @@ const written = (part: string | number | null | undefined): string =>
  *
  * Where one English message means two things, what follows a ‖ tells them apart and is not said.
  *
- * @param parts inserted as they are, a number with the reader's decimal mark; one that is absent is left out
+ * @param parts inserted as they are, a number with the reader's decimal mark, a message told; one that is absent is left
+ *   out
  * @example say`${4} of ${14} ticked` // "4 of 14 ticked", or "4 van 14 afgevinkt"
  */
-export function say(
-  texts: TemplateStringsArray,
-  ...parts: readonly (string | number | null | undefined)[]
-): string {
-  const other = messages?.[keyOf(texts)];
-  if (other !== undefined) return other.replace(/\{(\d+)\}/g, (_, i: string) => written(parts[Number(i)]));
-  // English is said thousands of times for one cable: no more is done for it than must be.
-  let all = '';
-  for (let i = 0; i < parts.length; i += 1) all += (texts[i] ?? '') + written(parts[i]);
-  return all + withoutContext(texts[parts.length] ?? '');
-}
+export const say = (texts: TemplateStringsArray, ...parts: readonly Part[]): string =>
+  said(keyOf(texts), parts.map(partOf));

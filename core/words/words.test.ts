@@ -2,9 +2,11 @@ import { readFileSync } from 'node:fs';
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import fc from 'fast-check';
 import { messagesOfTheCode, writtenMessages } from '../../scripts/words.ts';
-import { brief, digits, figure } from '../model/units/figure.ts';
+import { figure } from '../model/units/figure.ts';
+import { brief, digits } from '../words/numerals.ts';
 import { parseQuantity } from '../model/units/quantity.ts';
-import { decimalMark, messageOf, say, speak, spoken, writeDecimalsWith } from './say.ts';
+import { say } from './say.ts';
+import { decimalMark, messageOf, speak, spoken, writeDecimalsWith } from './language.ts';
 
 const dutch = JSON.parse(readFileSync('words/nl.json', 'utf8')) as Record<string, string>;
 const messages = messagesOfTheCode();
@@ -103,7 +105,7 @@ describe('the decimal sign', () => {
 /** All that is computed of the demo jobs and is no wording: figures, states, choices and their order. */
 async function figuresIn(language: string | null): Promise<string[]> {
   jest.resetModules();
-  const words = await import('./say.ts');
+  const words = await import('./language.ts');
   words.speak(language === null ? null : { code: language, messages: dutch });
   words.writeDecimalsWith(language === null ? '.' : ',');
   const { jobFileSchema } = await import('../model/job.ts');

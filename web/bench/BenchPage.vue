@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { isAbout } from '../../core/finding/topics.ts';
 import { STAGE_TITLES } from './stages.ts';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
@@ -83,7 +84,7 @@ const title = computed(() => {
 });
 /** Said to whoever does not see it change. */
 const verdictSays = computed(() =>
-  cable.value && work.value ? `${cable.value.tag}: ${work.value.verdict.sentence}` : '',
+  cable.value && work.value ? `${cable.value.tag}: ${tell(work.value.verdict.sentence)}` : '',
 );
 const isMeasuredMaking = isAbout('strip', 'sleeve-cover', 'crimps');
 const LEDGER_TITLES: Readonly<Record<Stage, string>> = {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { ChevronDown, ChevronUp } from '@lucide/vue';
 import { computed, useTemplateRef, watch } from 'vue';
 import type { Finding } from '../../core/finding/finding.ts';
@@ -38,7 +39,7 @@ const limits = computed(() => limitText(findings, prefs.lengths));
       @click="emit('open', isOpen ? null : first.id)"
     >
       <span class="min-w-0">
-        <span class="block leading-4">{{ first.title }}</span>
+        <span class="block leading-4">{{ tell(first.title) }}</span>
         <span class="figure block text-[13.5px] leading-4 text-ink2">{{ limits }}</span>
       </span>
       <span class="min-w-0">

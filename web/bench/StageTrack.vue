@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { RouterLink } from 'vue-router';
 import { type Stage, STAGES } from '../../core/model/cable.ts';
 import type { CableWork } from '../../core/cableWork.ts';
@@ -52,7 +53,7 @@ defineProps<{ jobId: string; cableId: string; stage: Stage; work: CableWork }>()
           :word="false"
         />
         <span class="figure truncate text-[15px] leading-[18px]" :class="stage === name ? '' : 'text-ink2'">{{
-          work.stages[name].summary
+          tell(work.stages[name].summary)
         }}</span>
       </span>
     </RouterLink>

@@ -4,7 +4,7 @@ import { computed, useTemplateRef } from 'vue';
 import { type Hunt, loadedOf, type Piece } from '../../core/model/hunt.ts';
 import type { Ladder } from '../../core/hunt/ladder.ts';
 import type { HuntFound } from '../../core/hunt/suspects.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { withoutReading } from '../../core/hunt/changes.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { sizeText } from '../ui/display.ts';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { ArrowDown, ArrowUp, Plus, Trash2 } from '@lucide/vue';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
@@ -7,7 +8,7 @@ import { sizeLabel } from '../../core/model/tables/size.ts';
 import { type Hunt, HUNT_TESTS, type Piece } from '../../core/model/hunt.ts';
 import { expectedMilliohm } from '../../core/hunt/expected.ts';
 import { movedPiece, withoutPiece, withPiece } from '../../core/hunt/changes.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
 import CheckField from '../ui/CheckField.vue';
 import ChoiceField from '../ui/ChoiceField.vue';
@@ -20,7 +21,7 @@ import { say } from '../../core/words/say.ts';
 const { hunt } = defineProps<{ hunt: Hunt }>();
 const emit = defineEmits<{ change: [hunt: Hunt, what: string]; done: [] }>();
 
-const kinds = CHAIN_PIECE_KINDS.map((kind) => ({ value: kind, title: CHAIN_PIECES[kind].title }));
+const kinds = CHAIN_PIECE_KINDS.map((kind) => ({ value: kind, title: tell(CHAIN_PIECES[kind].title) }));
 const sides = computed(() =>
   (['out', 'back'] as const).map((side) => ({
     side,

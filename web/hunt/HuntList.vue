@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { verdictSays } from '../../core/hunt/says.ts';
 import { word } from '../../core/words/terms.ts';
 import { nanoid } from 'nanoid';
@@ -47,7 +48,7 @@ const choices = computed(() => [
     : []),
   ...(Object.keys(CHAIN_PATTERNS) as ChainPattern[]).map((value) => ({
     value,
-    title: CHAIN_PATTERNS[value].title,
+    title: tell(CHAIN_PATTERNS[value].title),
   })),
 ]);
 const newId = () => nanoid(8);
@@ -104,7 +105,8 @@ const toggle = (id: string) => {
         <RouterLink :to="huntPlace(hunt.id, jobId)" class="block min-w-0 flex-1 px-1 py-2 hover:bg-teal-tint">
           <span class="figure block text-[17px] font-semibold">{{ hunt.title }}</span>
           <span class="note"
-            >{{ says(hunt) }}<template v-if="!jobId && jobTitle(hunt)">, {{ jobTitle(hunt) }}</template></span
+            >{{ tell(says(hunt))
+            }}<template v-if="!jobId && jobTitle(hunt)">, {{ jobTitle(hunt) }}</template></span
           >
         </RouterLink>
         <button type="button" class="button" @click="bench.removeHunt(hunt.id)">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { contradictionSays, probeSays, verdictSays } from '../../core/hunt/says.ts';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
@@ -87,15 +88,15 @@ const remakeWords = computed(() => {
             :class="isLow ? 'lg:bottom-1 lg:left-[52px]' : 'lg:right-3 lg:bottom-[138px] lg:text-right'"
             role="status"
           >
-            <p class="figure text-[23px] leading-7 font-semibold">{{ told.says }}</p>
+            <p class="figure text-[23px] leading-7 font-semibold">{{ tell(told.says) }}</p>
             <p class="text-ink2">
               <b
                 v-if="found.verdict.simulated"
                 class="figure mr-1.5 rounded-box border-[1.5px] border-ink px-1 text-[13px] text-ink"
-                >{{ say`SIMULATED, proves nothing` }}</b>{{ told.more }}
+                >{{ say`SIMULATED, proves nothing` }}</b>{{ tell(told.more) }}
             </p>
             <p v-if="found.next" class="figure text-[16px] font-semibold text-teal">
-              {{ probeSays(found.next) }}
+              {{ tell(probeSays(found.next)) }}
             </p>
           </div>
         </div>
@@ -109,7 +110,7 @@ const remakeWords = computed(() => {
                 class="font-bold text-fails"
                 role="alert"
               >
-                {{ contradictionSays(contradiction) }}
+                {{ tell(contradictionSays(contradiction)) }}
               </li>
             </ul>
           </div>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { verdictSays } from '../../core/hunt/says.ts';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { loadedOf } from '../../core/model/hunt.ts';
 import { suspectWork } from '../../core/hunt/huntFindings.ts';
-import { digits, figure } from '../../core/model/units/figure.ts';
+import { figure } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { useBench } from '../stores/bench.ts';
 import ChainDrawing from './ChainDrawing.vue';
 import { leastWidth } from './layout.ts';
@@ -55,8 +57,8 @@ const print = () => window.print();
     <p v-if="found.verdict.simulated" class="my-2 w-fit border-2 border-ink px-2 font-bold">
       {{ say`SIMULATED READINGS: nothing here is proved.` }}
     </p>
-    <p class="figure mt-3 text-[20px] font-semibold">{{ verdictSays(found.verdict).says }}</p>
-    <p>{{ verdictSays(found.verdict).more }}</p>
+    <p class="figure mt-3 text-[20px] font-semibold">{{ tell(verdictSays(found.verdict).says) }}</p>
+    <p>{{ tell(verdictSays(found.verdict).more) }}</p>
     <div class="my-3 overflow-hidden" :style="{ zoom }" inert>
       <ChainDrawing :hunt="hunt" :found="found" :ladder="ladder" />
     </div>
@@ -78,7 +80,7 @@ const print = () => window.print();
           <td class="pr-2">{{ own.milliohm === null ? say`not read alone` : digits(own.milliohm, 3) }}</td>
           <td class="pr-2">{{ digits(own.shouldMilliohm, 3) }}</td>
           <td class="pr-2">{{ digits(own.wastedW, 1) }}</td>
-          <td>{{ suspectWork(hunt, own, found).substituted[0] }}</td>
+          <td>{{ tell(suspectWork(hunt, own, found).substituted[0]) }}</td>
         </tr>
       </tbody>
     </table>
@@ -86,9 +88,9 @@ const print = () => window.print();
       {{ say`${own.piece.title}: likely ${own.cause}.` }}
     </p>
     <p v-for="finding in findings" :key="finding.id" class="mt-1">
-      {{ finding.title }}:
+      {{ tell(finding.title) }}:
       {{ finding.value === null ? say`not known` : figure(finding.value, finding.unit, finding.decimals) }}.
-      {{ finding.because }}
+      {{ tell(finding.because) }}
     </p>
     <p v-if="hunt.notes" class="mt-2">{{ hunt.notes }}</p>
     <p class="mt-4 text-[12px]">

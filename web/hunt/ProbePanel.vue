@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { probeSays } from '../../core/hunt/says.ts';
 import { nanoid } from 'nanoid';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
@@ -94,7 +95,7 @@ const liveWords = computed(() => {
 <template>
   <section :aria-label="say`Probe`" class="px-3.5 py-2">
     <h2 class="figure text-[17px] font-semibold text-teal">
-      {{ found.next ? probeSays(found.next) : say`Probe where you like.` }}
+      {{ tell(found.next ? probeSays(found.next) : say`Probe where you like.`) }}
     </h2>
     <div class="mt-1 grid grid-cols-2 gap-2">
       <ChoiceField

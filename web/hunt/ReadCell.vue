@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import { brief } from '../../core/model/units/figure.ts';
+import { brief } from '../../core/words/numerals.ts';
 import type { QuantityKind } from '../../core/model/units/entryUnits.ts';
 import { parseQuantity } from '../../core/model/units/quantity.ts';
 import { say } from '../../core/words/say.ts';

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { ChevronDown, ChevronUp } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import type { Hunt } from '../../core/model/hunt.ts';
 import { suspectWork } from '../../core/hunt/huntFindings.ts';
 import type { Suspect } from '../../core/hunt/suspect.ts';
 import { GUILTY_TIMES, type HuntFound } from '../../core/hunt/suspects.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import FormulaText from '../ui/FormulaText.vue';
 import StateMark from '../ui/StateMark.vue';
 import { say } from '../../core/words/say.ts';
@@ -57,7 +58,7 @@ const isWhole = ref(false);
               <td class="py-1.5 pr-2">
                 <span class="figure block text-[16px] leading-[18px] font-semibold">{{
                   own.piece.title
-                }}</span><span class="note leading-4">{{ own.cause }}</span>
+                }}</span><span class="note leading-4">{{ tell(own.cause) }}</span>
               </td>
               <td class="figure text-right text-[16px]">
                 {{ own.milliohm === null ? '–' : digits(own.milliohm, 3) }}
@@ -91,7 +92,7 @@ const isWhole = ref(false);
               <td />
               <td colspan="7" class="py-2">
                 <p><FormulaText :line="work(own).formula" /></p>
-                <p v-for="line in work(own).substituted" :key="line"><FormulaText :line="line" /></p>
+                <p v-for="(line, n) in work(own).substituted" :key="n"><FormulaText :line="line" /></p>
                 <p class="note mt-1">
                   {{ say`Source: ${work(own).source}. Assumes: ${work(own).assumes}.` }}
                 </p>

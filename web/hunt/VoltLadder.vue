@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { Hunt } from '../../core/model/hunt.ts';
 import type { Ladder } from '../../core/hunt/ladder.ts';
 import type { HuntFound } from '../../core/hunt/suspects.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { type ChainLayout, voltScale } from './layout.ts';
 import { say } from '../../core/words/say.ts';
 

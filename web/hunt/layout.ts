@@ -1,4 +1,4 @@
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import type { Hunt } from '../../core/model/hunt.ts';
 import type { Ladder } from '../../core/hunt/ladder.ts';
 

@@ -4,7 +4,7 @@ import { readersLocale } from '../words.ts';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import { MOST_BINNED } from '../../core/model/bin.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { placeOf } from '../places.ts';
 import { addFrom, backUp, type OpenedBackup, openBackup, replaceWith } from '../storage/everything.ts';

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { computed, ref } from 'vue';
 import { toBuyMm } from '../../core/cutting/cutPlan.ts';
 import { type Kit, type KitLine, priceOf, shareNeeded } from '../../core/cutting/kit.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { useBench } from '../stores/bench.ts';
 import WorkLines from '../ui/WorkLines.vue';
 import type { GroupPlan } from './useCutPlan.ts';
@@ -65,7 +66,7 @@ const turn = (key: string) => (opened.value = opened.value === key ? '' : key);
           @click="turn(line.key)"
         >
           <span class="min-w-0 leading-4">
-            {{ line.what }}<span class="note block">{{ line.note }}</span>
+            {{ tell(line.what) }}<span class="note block">{{ tell(line.note) }}</span>
           </span>
           <span class="figure text-right text-[17px] font-semibold">{{ amount(line.need, line.unit) }}</span>
           <svg :viewBox="`0 0 58 14`" aria-hidden="true">
@@ -102,8 +103,10 @@ const turn = (key: string) => (opened.value = opened.value === key ? '' : key);
             @click="turn(line.key)"
           >
             <span class="min-w-0 leading-4"
-              ><span class="block truncate">{{ line.what }}</span
-              ><span v-if="line.group === 'cable'" class="note block truncate">{{ line.note }}</span></span
+              ><span class="block truncate">{{ tell(line.what) }}</span
+              ><span v-if="line.group === 'cable'" class="note block truncate">{{
+                tell(line.note)
+              }}</span></span
             >
             <span class="figure text-right text-[16px] font-semibold">{{
               amount(line.need, line.unit)

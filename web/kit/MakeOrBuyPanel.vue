@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import type { Kit } from '../../core/cutting/kit.ts';
 import { makeOrBuy, scrapPrice } from '../../core/cutting/makeOrBuy.ts';
 import type { Job } from '../../core/model/job.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { useBench } from '../stores/bench.ts';
 import QuantityField from '../ui/QuantityField.vue';
 import type { GroupPlan } from './useCutPlan.ts';

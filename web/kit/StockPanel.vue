@@ -6,7 +6,7 @@ import { nanoid } from 'nanoid';
 import { computed } from 'vue';
 import { type ConductorSize, sizeLabel } from '../../core/model/tables/size.ts';
 import { JACKETS, type Spool } from '../../core/model/shop.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Piece } from '../../core/cutting/cutPlan.ts';
 import { isCut, pieceIds, spoolsAfterCut } from '../../core/cutting/pieces.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { usePersonNeeded } from '../bench/usePersonNeeded.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { word } from '../../core/words/terms.ts';
 import { nanoid } from 'nanoid';
 import { X } from '@lucide/vue';
@@ -131,7 +132,7 @@ const history = computed(() =>
         <b v-if="record.simulated" class="figure ml-1 rounded-box border border-ink px-1 text-[13px]">{{
           say`SIMULATED`
         }}</b>
-        <span class="note block">{{ record.conductor }}</span>
+        <span class="note block">{{ tell(record.conductor) }}</span>
       </li>
     </ul>
     <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">{{ say`Keywords` }}</h3>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import {
   Chart,
   type ChartData,
@@ -160,7 +161,7 @@ const lines: Plugin<'line'> = {
     :plugins="[lines]"
     role="img"
     :aria-label="
-      say`${facts.title} of ${points.length} crimps, oldest first. ${signals.map(({ says }) => says).join(' ') || say`Nothing out of the way.`}`
+      say`${facts.title} of ${points.length} crimps, oldest first. ${signals.map(({ says }) => tell(says)).join(' ') || say`Nothing out of the way.`}`
     "
   />
 </template>

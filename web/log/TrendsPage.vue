@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { computed, ref } from 'vue';
 import {
   controlFinding,
@@ -10,7 +11,8 @@ import {
   trendPoints,
 } from '../../core/log/trends.ts';
 import { acrossFlatsWindow } from '../../core/termination/dies/dieClosed.ts';
-import { digits, figure } from '../../core/model/units/figure.ts';
+import { figure } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
 import { useMade } from '../kit/made.ts';
@@ -32,7 +34,7 @@ const points = computed(() => trendPoints(made.value, bench.shop));
 const measure = ref<TrendMeasure>('across-flats');
 const measures = (Object.keys(TREND_MEASURES) as TrendMeasure[]).map((value) => ({
   value,
-  title: TREND_MEASURES[value].title,
+  title: tell(TREND_MEASURES[value].title),
 }));
 const EVERYBODY = '';
 const person = ref(EVERYBODY);
@@ -109,7 +111,7 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
           </p>
           <p v-if="chosen.finding" class="mb-2 flex items-center gap-2 text-[15px]" role="status">
             <StateMark :state="chosen.finding.state" />
-            {{ chosen.finding.because }}
+            {{ tell(chosen.finding.because) }}
           </p>
           <p v-else class="mb-2 text-[15px]" role="status">
             {{
@@ -173,7 +175,7 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
             <span class="figure w-20 text-[16px] font-semibold">{{
               figure(point.value, facts.unit, facts.decimals)
             }}</span>
-            <span class="min-w-0 flex-1 truncate">{{ point.where }}</span>
+            <span class="min-w-0 flex-1 truncate">{{ tell(point.where) }}</span>
             <span class="note">{{ point.by || say`nobody named` }}, {{ point.at.slice(0, 10) }}</span>
           </li>
         </ul>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { cablesSay } from '../../core/words/counts.ts';
 import { Check } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { kitOf } from '../../core/cutting/kit.ts';
 import { batchOf, type BatchPhase, dieChanges, oneByOne } from '../../core/traveller/batch.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { type Made, useMade } from '../kit/made.ts';
 import { useBench } from '../stores/bench.ts';
@@ -36,7 +37,7 @@ function choose(id: string, on: boolean): void {
   left.value = on ? [...now, id] : now.filter((other) => other !== id);
 }
 const phases = computed(() => batchOf(chosen.value));
-const changes = computed(() => dieChanges(phases.value.map(({ tool }) => tool)));
+const changes = computed(() => dieChanges(phases.value.map(({ dieId }) => dieId)));
 const apart = computed(() => dieChanges(oneByOne(chosen.value)));
 const times = (n: number) =>
   n === 0 ? say`the die is never changed` : n === 1 ? say`one change of die` : say`${n} changes of die`;
@@ -68,7 +69,7 @@ function rowsOf({ items }: BatchPhase): Row[] {
       tag: cable?.tag ?? '',
       jacket: cable?.jacket ?? 'red',
       cableId: cable?.id ?? '',
-      words: own.length > 1 ? own.map(({ step }) => step.short).join(', ') : (figure?.means ?? ''),
+      words: own.length > 1 ? own.map(({ step }) => tell(step.short)).join(', ') : tell(figure?.means),
       figure: said ? `${said.value}${said.unit ? ` ${said.unit}` : ''}` : '',
       openStep: open?.step.id ?? null,
       done: by.join(', '),
@@ -136,8 +137,8 @@ const amount = (value: number, unit: string) =>
         <ol class="bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto" :aria-label="say`Order of work`">
           <li v-for="(phase, i) in drawn" :key="i" class="border-b border-hairline px-3.5 py-2">
             <h2 class="figure flex items-baseline gap-3 text-[19px] font-semibold">
-              {{ i + 1 }} {{ phase.title }}
-              <span v-if="phase.tool" class="text-[15px] font-normal text-ink2">{{ phase.tool }}</span>
+              {{ i + 1 }} {{ tell(phase.title) }}
+              <span v-if="phase.tool" class="text-[15px] font-normal text-ink2">{{ tell(phase.tool) }}</span>
             </h2>
             <ul class="mt-1 grid grid-cols-[minmax(0,1fr)] gap-1.5 sm:grid-cols-2 xl:grid-cols-3">
               <li v-for="row in phase.rows" :key="row.key">
@@ -181,7 +182,7 @@ const amount = (value: number, unit: string) =>
             :key="line.key"
             class="flex items-baseline gap-2 border-t border-hairline py-1"
           >
-            <span class="flex-1">{{ line.what }}</span>
+            <span class="flex-1">{{ tell(line.what) }}</span>
             <b class="figure text-[17px] font-semibold whitespace-nowrap">{{
               amount(line.need, line.unit)
             }}</b>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { onKeyStroke, useWakeLock } from '@vueuse/core';
 import { computed, onMounted, onScopeDispose, ref, watch } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
@@ -101,7 +102,9 @@ onScopeDispose(() => void wakeLock.release().catch(() => undefined));
 const next = computed(() => {
   const after = nextOfBatch.value;
   if (after)
-    return after.of.cable.id === cableId ? after.step.short : `${after.of.cable.tag}, ${after.step.short}`;
+    return after.of.cable.id === cableId
+      ? tell(after.step.short)
+      : `${after.of.cable.tag}, ${tell(after.step.short)}`;
   return steps.value[index.value + 1]?.short;
 });
 function turnTo(id: string): void {

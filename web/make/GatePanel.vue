@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { computed, ref } from 'vue';
 import { type RouteLocationRaw, RouterLink } from 'vue-router';
 import { CAUTIONS } from '../../core/model/cautions.ts';
@@ -48,16 +49,16 @@ function pass(): void {
     <div v-for="{ gate, missing, waitS, list } in shut" :key="gate.id" class="mb-3">
       <h3 class="figure text-[22px] leading-6 font-semibold">{{ say`Shut until: ${gate.says}` }}</h3>
       <template v-if="gate.stop">
-        <p class="mt-1 text-[16px] font-bold text-fails">{{ gate.stop.because }}</p>
+        <p class="mt-1 text-[16px] font-bold text-fails">{{ tell(gate.stop.because) }}</p>
         <p class="text-[16px]">
-          <span class="figure text-ink2">{{ say`Way out` }}</span> {{ gate.stop.remedy }}
+          <span class="figure text-ink2">{{ say`Way out` }}</span> {{ tell(gate.stop.remedy) }}
         </p>
         <RouterLink :to="endsPlace" class="button mt-2 min-h-11">{{ say`To Ends` }}</RouterLink>
       </template>
       <p v-if="missing.length > 0" class="mt-1 flex flex-wrap items-center gap-2 text-[15px]">
         {{ say`Still to do:` }}
         <button v-for="id in missing" :key="id" type="button" class="button min-h-11" @click="emit('go', id)">
-          {{ stepOf(id)?.short ?? id }}
+          {{ tell(stepOf(id)?.short ?? id) }}
         </button>
       </p>
       <p v-if="waitS > 0" class="figure text-[44px] leading-[46px] font-semibold" role="timer">
@@ -66,7 +67,7 @@ function pass(): void {
       </p>
       <template v-if="list">
         <ul class="mt-1 list-disc pl-5 text-[16px] leading-6">
-          <li v-for="item in CAUTIONS[list].items" :key="item">{{ item }}</li>
+          <li v-for="(item, i) in CAUTIONS[list].items" :key="i">{{ tell(item) }}</li>
         </ul>
         <button type="button" class="button filled mt-2 min-h-14 px-5" @click="emit('heed', list)">
           {{ say`All of it gone through, for today` }}

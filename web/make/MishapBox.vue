@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { computed, ref } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable } from '../../core/model/cable.ts';
@@ -37,7 +38,7 @@ const ways = computed(() => waysOut(what.value, step, cable, work, bench.shop));
         :aria-pressed="what === fault"
         @click="what = fault"
       >
-        {{ faultSays(fault) }}
+        {{ tell(faultSays(fault)) }}
       </button>
     </div>
     <div class="mt-2 max-w-sm">
@@ -50,10 +51,10 @@ const ways = computed(() => waysOut(what.value, step, cable, work, bench.shop));
     </div>
     <h3 class="figure mt-3 text-[18px] font-semibold">{{ say`Ways on from here` }}</h3>
     <ul>
-      <li v-for="out in ways" :key="out.says" class="flex items-center gap-3 border-t border-hairline py-2">
+      <li v-for="(out, i) in ways" :key="i" class="flex items-center gap-3 border-t border-hairline py-2">
         <div class="flex-1">
-          <p class="text-[16px] font-bold">{{ out.says }}</p>
-          <p :class="out.possible ? 'text-ink2' : 'font-bold text-fails'">{{ out.because }}</p>
+          <p class="text-[16px] font-bold">{{ tell(out.says) }}</p>
+          <p :class="out.possible ? 'text-ink2' : 'font-bold text-fails'">{{ tell(out.because) }}</p>
         </div>
         <button
           type="button"
@@ -61,7 +62,7 @@ const ways = computed(() => waysOut(what.value, step, cable, work, bench.shop));
           :disabled="!out.possible || what === ''"
           @click="emit('take', what, out)"
         >
-          {{ say`Do this` }}<span class="sr-only">: {{ out.says }}</span>
+          {{ say`Do this` }}<span class="sr-only">: {{ tell(out.says) }}</span>
         </button>
       </li>
       <li v-if="isLeavable" class="flex items-center gap-3 border-t border-hairline py-2">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { TriangleAlert } from '@lucide/vue';
 import { CAUTIONS } from '../../core/model/cautions.ts';
 import type { Step } from '../../core/traveller/step.ts';
@@ -13,7 +14,7 @@ defineEmits<{ heed: [] }>();
   <div class="flex items-center gap-3 border-b border-hairline bg-lamp px-6 py-2.5 text-fails">
     <TriangleAlert :size="isHeeded ? 20 : 36" class="shrink-0" aria-hidden="true" />
     <p class="flex-1" :class="isHeeded ? 'text-[15px]' : 'figure text-[25px] leading-7 font-semibold'">
-      {{ caution.says }}
+      {{ tell(caution.says) }}
     </p>
     <button
       v-if="!isHeeded"
@@ -22,7 +23,7 @@ defineEmits<{ heed: [] }>();
       @click="$emit('heed')"
     >
       {{ say`I know: smaller` }}<br />{{ say`for today` }}
-      <span class="sr-only">, {{ CAUTIONS[caution.of].title }}</span>
+      <span class="sr-only">, {{ tell(CAUTIONS[caution.of].title) }}</span>
     </button>
   </div>
 </template>

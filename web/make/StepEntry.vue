@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { computed, ref, watch } from 'vue';
 import type { Judged } from '../../core/traveller/asks.ts';
 import type { Ask } from '../../core/traveller/step.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { parseQuantity } from '../../core/model/units/quantity.ts';
 import StateMark from '../ui/StateMark.vue';
 import { say } from '../../core/words/say.ts';
@@ -76,7 +77,7 @@ const ENDS: Readonly<Record<Ask['what'], readonly [string, string]>> = {
 
 <template>
   <div>
-    <label :for="`ask-${ask.what}`" class="figure block text-[17px] text-ink2">{{ ask.words }}</label>
+    <label :for="`ask-${ask.what}`" class="figure block text-[17px] text-ink2">{{ tell(ask.words) }}</label>
     <div class="mt-1 flex flex-wrap items-center gap-2">
       <button type="button" class="button size-16 text-[26px]" :aria-label="say`Less`" @click="nudge(-1)">
         −
@@ -111,7 +112,7 @@ const ENDS: Readonly<Record<Ask['what'], readonly [string, string]>> = {
           <span class="figure flex items-center gap-2 text-[22px] font-semibold"
             ><StateMark :state="judged.holds ? 'holds' : 'fails'"
           /></span>
-          <span class="text-[15px]">{{ judged.sentence }}</span>
+          <span class="text-[15px]">{{ tell(judged.sentence) }}</span>
         </template>
       </p>
     </div>

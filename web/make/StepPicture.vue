@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
@@ -126,7 +127,7 @@ const cut = computed(() => {
       :width="width"
       :height="height"
       role="img"
-      :aria-label="`${step.short}: ${step.order}`"
+      :aria-label="`${tell(step.short)}: ${tell(step.order)}`"
     >
       <defs>
         <pattern id="bench-grid" width="50" height="50" patternUnits="userSpaceOnUse">

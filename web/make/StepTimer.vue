@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { computed, ref } from 'vue';
 import type { Finding } from '../../core/finding/finding.ts';
 import ModalBox from '../ui/ModalBox.vue';
@@ -29,7 +30,7 @@ const isOpen = ref(false);
       >
         {{ say`of about ${clock(about)}` }}
       </button>
-      <ModalBox :open="isOpen" :title="takes.title" @close="isOpen = false">
+      <ModalBox :open="isOpen" :title="tell(takes.title)" @close="isOpen = false">
         <ShowWork :finding="takes" />
       </ModalBox>
     </template>

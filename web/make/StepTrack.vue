@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { isDone as isTicked } from '../../core/model/stepId.ts';
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import type { Cable } from '../../core/model/cable.ts';
@@ -45,7 +46,7 @@ watch(
         @click="$emit('go', step.id)"
       >
         <span class="block whitespace-nowrap"
-          ><span :class="step.id === currentId ? '' : 'text-ink2'">{{ i + 1 }}</span> {{ step.short
+          ><span :class="step.id === currentId ? '' : 'text-ink2'">{{ i + 1 }}</span> {{ tell(step.short)
           }}<span class="sr-only">{{ isDone(step.id) ? say`, done` : '' }}</span></span
         >
         <span
@@ -62,7 +63,7 @@ watch(
           v-if="named[i]"
           class="block max-w-[120px] truncate text-[13px]"
           :class="step.id === currentId ? '' : 'text-ink2'"
-          >{{ isDone(step.id) ? '⟨' : '=' }} {{ named[i]?.says }}</span
+          >{{ isDone(step.id) ? '⟨' : '=' }} {{ tell(named[i]?.says) }}</span
         >
       </button>
     </li>

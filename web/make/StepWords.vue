@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { computed } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
 import { type Step } from '../../core/traveller/step.ts';
@@ -39,7 +40,7 @@ const crimps = computed(() => {
       {{ say`Step ${index + 1} of ${steps.length}`
       }}<template v-if="step.end">{{ say`, end ${step.end}` }}</template>
     </p>
-    <h2 class="figure text-[34px] leading-[37px] font-semibold">{{ step.order }}</h2>
+    <h2 class="figure text-[34px] leading-[37px] font-semibold">{{ tell(step.order) }}</h2>
     <template v-if="shown">
       <p
         class="figure mt-3 leading-[0.95] font-semibold whitespace-nowrap"
@@ -47,7 +48,7 @@ const crimps = computed(() => {
       >
         {{ shown.value }}<span class="text-[42px] font-medium text-ink2"> {{ shown.unit }}</span>
       </p>
-      <p class="figure text-[21px]">{{ step.figure?.means }}</p>
+      <p class="figure text-[21px]">{{ tell(step.figure?.means) }}</p>
     </template>
     <div v-if="crimps" class="mt-3 flex items-center gap-4 border-t border-hairline pt-3">
       <svg viewBox="-34 -30 68 60" class="w-16 shrink-0" aria-hidden="true">
@@ -75,9 +76,9 @@ const crimps = computed(() => {
         {{ crimps.text }}<span class="block text-[16px] font-normal text-ink2">{{ say`crimps` }}</span>
       </p>
     </div>
-    <p class="mt-3 text-[16px] leading-[22px]">{{ step.detail }}</p>
+    <p class="mt-3 text-[16px] leading-[22px]">{{ tell(step.detail) }}</p>
     <p class="mt-auto border-t border-hairline pt-3 text-[16px]">
-      <span class="figure text-ink2">{{ say`Why` }}</span> {{ step.why }}
+      <span class="figure text-ink2">{{ say`Why` }}</span> {{ tell(step.why) }}
     </p>
   </section>
 </template>

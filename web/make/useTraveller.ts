@@ -1,3 +1,4 @@
+import { tell } from '../../core/words/message.ts';
 import { useNow } from '@vueuse/core';
 import { nanoid } from 'nanoid';
 import { computed, ref, watch } from 'vue';
@@ -179,7 +180,7 @@ export function useTraveller(
   function mishap(what: string, out: WayOut): void {
     const step = current.value;
     if (!step) return;
-    edit(faultSays(what), (draft) => {
+    edit(tell(faultSays(what)), (draft) => {
       const measured = withTyped(draft as Cable, step, typed.value, said());
       Object.assign(draft, afterMishap(measured, what, step, out, said()));
     });

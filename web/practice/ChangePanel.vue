@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import type { PracticeChange } from '../../core/practice/changes.ts';
 import type { Answer, Question } from '../../core/practice/questions.ts';
 import { changeSays } from './changeWords.ts';
@@ -11,9 +12,9 @@ defineEmits<{ take: [] }>();
 
 <template>
   <section :aria-label="say`What it changes`" class="px-4 py-3">
-    <p class="note">{{ question.title }}</p>
-    <h2 class="figure text-[22px] leading-6 font-semibold">{{ answer.title }}</h2>
-    <p class="mt-1 text-[14px]">{{ answer.says }}</p>
+    <p class="note">{{ tell(question.title) }}</p>
+    <h2 class="figure text-[22px] leading-6 font-semibold">{{ tell(answer.title) }}</h2>
+    <p class="mt-1 text-[14px]">{{ tell(answer.says) }}</p>
     <p class="figure mt-2 text-[20px] leading-6 font-semibold">
       {{ change ? changeSays(change, currency) : say`being worked out` }}
     </p>
@@ -33,10 +34,11 @@ defineEmits<{ take: [] }>();
           }}</span>
         </p>
         <dl class="text-[13px] leading-[18px]">
-          <div v-for="{ what, from, to } in own.instead" :key="what" class="mt-0.5">
-            <dt class="text-ink2">{{ what }}</dt>
+          <div v-for="({ what, from, to }, i) in own.instead" :key="i" class="mt-0.5">
+            <dt class="text-ink2">{{ tell(what) }}</dt>
             <dd>
-              {{ from }} <span class="text-teal" :aria-label="say`becomes`">→</span> <b>{{ to }}</b>
+              {{ tell(from) }} <span class="text-teal" :aria-label="say`becomes`">→</span>
+              <b>{{ tell(to) }}</b>
             </dd>
           </div>
         </dl>

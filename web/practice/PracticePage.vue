@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { small, tell } from '../../core/words/message.ts';
 import { computed, ref } from 'vue';
 import type { HousePractice } from '../../core/model/housePractice.ts';
 import { QUESTION_GROUPS, QUESTIONS } from '../../core/practice/questions.ts';
@@ -65,8 +66,10 @@ const isDesk = useIsDesk();
           </p>
         </header>
         <div class="bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
-          <section v-for="{ title, questions } in GROUPS" :key="title" :aria-label="title">
-            <h2 class="figure border-b border-line bg-chalk px-4 py-1 text-[16px] text-ink2">{{ title }}</h2>
+          <section v-for="({ title, questions }, i) in GROUPS" :key="i" :aria-label="tell(title)">
+            <h2 class="figure border-b border-line bg-chalk px-4 py-1 text-[16px] text-ink2">
+              {{ tell(title) }}
+            </h2>
             <ul>
               <QuestionRow
                 v-for="question in questions"
@@ -76,7 +79,7 @@ const isDesk = useIsDesk();
                 :changes="changes"
                 :opened="isDesk ? (opened?.answer.id ?? null) : openedId"
                 :currency="bench.shop.currency"
-                @take="set(question.title.toLowerCase(), $event)"
+                @take="set(tell(small(question.title)), $event)"
                 @open="openedId = $event"
               />
             </ul>
@@ -96,7 +99,7 @@ const isDesk = useIsDesk();
           :answer="opened.answer"
           :change="changes.get(opened.answer.id)"
           :currency="bench.shop.currency"
-          @take="set(opened.question.title.toLowerCase(), opened.answer.take(practice))"
+          @take="set(tell(small(opened.question.title)), opened.answer.take(practice))"
         />
         <p v-else class="p-4 text-[14px] text-ink2">
           {{

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { computed } from 'vue';
 import type { PracticeChange } from '../../core/practice/changes.ts';
 import type { HousePractice } from '../../core/model/housePractice.ts';
@@ -29,9 +30,9 @@ function take(id: string): void {
 <template>
   <li class="grid gap-x-5 gap-y-1 border-b border-hairline px-4 py-2.5 sm:grid-cols-[minmax(0,1fr)_330px]">
     <div class="min-w-0">
-      <h3 class="figure text-[18px] leading-6 font-semibold">{{ question.title }}</h3>
-      <p class="text-[13.5px]">{{ taken?.says }}</p>
-      <p v-if="question.caution" class="text-[13.5px] font-bold text-fails">{{ question.caution }}</p>
+      <h3 class="figure text-[18px] leading-6 font-semibold">{{ tell(question.title) }}</h3>
+      <p class="text-[13.5px]">{{ tell(taken?.says) }}</p>
+      <p v-if="question.caution" class="text-[13.5px] font-bold text-fails">{{ tell(question.caution) }}</p>
       <ul class="mt-0.5">
         <li v-for="answer in others" :key="answer.id">
           <button
@@ -53,10 +54,10 @@ function take(id: string): void {
     </div>
     <SegmentedField
       class="self-start"
-      :label="question.title"
+      :label="tell(question.title)"
       hide-label
       :model-value="taken?.id ?? ''"
-      :choices="question.answers.map(({ id, title }) => ({ value: id, title }))"
+      :choices="question.answers.map(({ id, title }) => ({ value: id, title: tell(title) }))"
       @update:model-value="take"
     />
   </li>

@@ -1,6 +1,6 @@
 import { cablesSay } from '../../core/words/counts.ts';
 import type { PracticeChange } from '../../core/practice/changes.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { say } from '../../core/words/say.ts';
 
 const signed = (value: number, decimals: number) => `${value > 0 ? '+' : ''}${digits(value, decimals)}`;

@@ -3,7 +3,7 @@ import { BookOpen, BriefcaseBusiness, Ruler, TrendingDown } from '@lucide/vue';
 import { computedAsync } from '@vueuse/core';
 import { RouterLink } from 'vue-router';
 import type { HuntFound } from '../../core/hunt/suspects.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { useBench } from '../stores/bench.ts';
 import { say } from '../../core/words/say.ts';
 

@@ -7,7 +7,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable, Stage } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { useBench } from '../stores/bench.ts';
 import { triedWork } from '../stores/work.ts';
 import JobSheets from './JobSheets.vue';

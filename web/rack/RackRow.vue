@@ -3,7 +3,7 @@ import { word } from '../../core/words/terms.ts';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { type Cable, type Stage, STAGES } from '../../core/model/cable.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import type { CableWork } from '../../core/cableWork.ts';
 import { placeOf } from '../places.ts';
 import { usePrefs } from '../stores/prefs.ts';

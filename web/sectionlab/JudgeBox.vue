@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { type Message, tell } from '../../core/words/message.ts';
 import { computed, ref, watch } from 'vue';
 import type { DrawnSection } from '../../core/section/draw.ts';
 import { type Look, LOOKS, truthOf } from '../../core/section/judgeByEye.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { say } from '../../core/words/say.ts';
 
 /** A drawn section is judged by eye first; then what was drawn is told, and it is measured. */
@@ -24,7 +25,7 @@ function judge(look: Look): void {
   };
   emit('judged');
 }
-const looks = Object.entries(LOOKS) as [Look, string][];
+const looks = Object.entries(LOOKS) as [Look, Message][];
 </script>
 
 <template>
@@ -33,13 +34,13 @@ const looks = Object.entries(LOOKS) as [Look, string][];
       <p class="figure mb-2 text-[22px] leading-6 font-semibold">{{ say`What does the eye say?` }}</p>
       <div class="grid grid-cols-3 gap-2">
         <button v-for="[look, words] in looks" :key="look" type="button" class="button" @click="judge(look)">
-          {{ words }}
+          {{ tell(words) }}
         </button>
       </div>
     </template>
     <template v-else>
       <p class="figure text-[22px] leading-6 font-semibold" role="status">
-        {{ said === truth.look ? say`Right` : say`Not so` }}: {{ LOOKS[truth.look as Look] }}
+        {{ said === truth.look ? say`Right` : say`Not so` }}: {{ tell(LOOKS[truth.look as Look]) }}
       </p>
       <p class="mt-1">
         {{

@@ -6,7 +6,7 @@ import { END_NAMES, type EndName } from '../../core/model/end.ts';
 import type { SectionMeasure } from '../../core/section/measure.ts';
 import { wallEvenness } from '../../core/section/wall.ts';
 import { usesDie } from '../../core/model/method.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { takenReading } from '../bench/prove/readings.ts';
 import { usePersonNeeded } from '../bench/usePersonNeeded.ts';
 import { keptOrWhy, takePhoto } from '../storage/photos.ts';

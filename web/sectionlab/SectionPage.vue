@@ -7,7 +7,7 @@ import { countingReadings } from '../../core/proof/readings.ts';
 import { seeded } from '../../core/lib/random.ts';
 import { anySection, sectionFor } from '../../core/section/drawable.ts';
 import { sectionFindings } from '../../core/section/findings.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import LedgerRow from '../bench/LedgerRow.vue';
 import { useBench } from '../stores/bench.ts';

@@ -1,3 +1,4 @@
+import { tell } from '../../core/words/message.ts';
 import { proxy, type Remote, wrap } from 'comlink';
 import { onScopeDispose, shallowRef } from 'vue';
 import type { DrawnSection } from '../../core/section/draw.ts';
@@ -38,15 +39,15 @@ export function useSection() {
     stage.value = 'outline';
     let isAnswered = false;
     // What is told comes by a way of its own, and may come after the answer.
-    const tell = proxy((now: MeasureStage) => {
+    const onStage = proxy((now: MeasureStage) => {
       if (own === run && !isAnswered) stage.value = now;
     });
-    const answer = await start().measure(given && (JSON.parse(JSON.stringify(given)) as Found), tell);
+    const answer = await start().measure(given && (JSON.parse(JSON.stringify(given)) as Found), onStage);
     isAnswered = true;
     if (own !== run) return;
     stage.value = null;
     section.value = answer.ok ? answer.section : null;
-    sentence.value = answer.ok ? '' : REFUSALS[answer.refused];
+    sentence.value = answer.ok ? '' : tell(REFUSALS[answer.refused]);
   }
 
   function show(picture: ShownPicture | null, called: string): void {

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { tell } from '../../core/words/message.ts';
 import { createPinia, setActivePinia } from 'pinia';
 import { genericShop } from '../../core/model/catalogue/genericShop.ts';
 import type { Draft } from 'immer';
@@ -222,9 +223,9 @@ describe('work is done once', () => {
     } as unknown as WeakRefConstructor;
     try {
       const inJob = workOf(cable, shop, { ...job, cables: [cable, mate] });
-      expect(inJob.choice.taken.at.spenders.map(({ label }) => label)).toContain(mate.tag);
+      expect(inJob.choice.taken.at.spenders.map(({ label }) => label).map(tell)).toContain(mate.tag);
       const alone = workOf(cable, shop);
-      expect(alone.choice.taken.at.spenders.map(({ label }) => label)).not.toContain(mate.tag);
+      expect(alone.choice.taken.at.spenders.map(({ label }) => label).map(tell)).not.toContain(mate.tag);
     } finally {
       globalThis.WeakRef = weak;
     }

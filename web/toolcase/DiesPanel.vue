@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { word } from '../../core/words/terms.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
@@ -28,7 +29,7 @@ const bench = useBench();
 const tools = computed(() => bench.shop.tools);
 const kinds = (Object.keys(TOOL_KINDS) as ToolKind[]).map((kind) => ({
   value: kind,
-  title: TOOL_KINDS[kind].title,
+  title: tell(TOOL_KINDS[kind].title),
   note: TOOL_KINDS[kind].refused ? say`never used: it injures` : say`until ${TOOL_KINDS[kind].stop}`,
 }));
 const diesOf = (tool: Tool) => toolCase.dies.filter(({ die }) => die.toolId === tool.id);
@@ -110,7 +111,7 @@ function setLargest(id: string, largest: number | undefined): void {
         />
         <TextField
           :label="say`Done when`"
-          :model-value="tool.mark ?? facts(tool).stop"
+          :model-value="tool.mark ?? tell(facts(tool).stop)"
           @update:model-value="
             (mark) =>
               editTool(tool.id, say`mark`, (own) => {

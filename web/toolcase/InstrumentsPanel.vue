@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
 import { INSTRUMENT_KINDS, INSTRUMENTS, type InstrumentKind } from '../../core/model/tables/instruments.ts';
@@ -20,7 +21,7 @@ import { say } from '../../core/words/say.ts';
 const bench = useBench();
 const kinds = INSTRUMENT_KINDS.map((kind) => ({
   value: kind,
-  title: INSTRUMENTS[kind].title,
+  title: tell(INSTRUMENTS[kind].title),
   note: say`reads ${INSTRUMENTS[kind].unit}`,
 }));
 

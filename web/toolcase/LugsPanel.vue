@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import { readLugsCsv, writeLugsCsv } from '../../core/model/catalogue/catalogueCsv.ts';
 import { sizeLabel } from '../../core/model/tables/size.ts';
 import type { Lug } from '../../core/model/shop.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { useBench } from '../stores/bench.ts';
 import CsvBox from './CsvBox.vue';
 import LugForm from './LugForm.vue';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { capitalised, tell } from '../../core/words/message.ts';
 import { trialsSay } from '../../core/words/counts.ts';
 import { word } from '../../core/words/terms.ts';
 import { familySays } from '../../core/model/catalogue/lugs.ts';
@@ -9,7 +10,8 @@ import type { MapRow } from '../../core/termination/dies/dieMap.ts';
 import { dieCalled } from '../../core/termination/lugOffers.ts';
 import { forecast } from '../../core/termination/dies/sectionView.ts';
 import type { CaseDie, ToolCase } from '../../core/termination/dies/toolCase.ts';
-import { digits, figure } from '../../core/model/units/figure.ts';
+import { figure } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import SectionPair from '../bench/ends/SectionPair.vue';
 import { useBench } from '../stores/bench.ts';
 import FormulaText from '../ui/FormulaText.vue';
@@ -56,7 +58,6 @@ const ranked = computed(() => {
     .sort((a, b) => dieRank(a, bench.shop.practice.crimps) - dieRank(b, bench.shop.practice.crimps))
     .slice(0, 4);
 });
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect ears` } as const;
 </script>
 
@@ -64,7 +65,7 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
   <section :aria-label="say`This die on this lug`" class="bg-paper p-3.5">
     <template v-if="row">
       <h2 class="figure text-[20px] leading-6 font-semibold">
-        {{ column ? say`${capital(dieCalled(column.die))} on ` : ''
+        {{ column ? say`${capitalised(dieCalled(column.die))} on ` : ''
         }}{{ row.lug.label.replace(/^(\S+?)-\S+ /, '$1 ') }}
       </h2>
       <p class="note">
@@ -129,10 +130,10 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
             say`, packing × ${digits(offer.learned.packing, 3)}`
           }}</template
           >.
-          <template v-if="offer.own">{{ offer.own.because }}</template>
+          <template v-if="offer.own">{{ tell(offer.own.because) }}</template>
         </p>
       </template>
-      <p v-for="words in row.misleads" :key="words" class="mt-1 font-bold text-binds">{{ words }}</p>
+      <p v-for="(words, i) in row.misleads" :key="i" class="mt-1 font-bold text-binds">{{ tell(words) }}</p>
       <h3 class="figure mt-3 text-[16px] font-semibold">{{ say`Dies that would do, best first` }}</h3>
       <ol>
         <li v-for="own in ranked" :key="own.die.id">
@@ -141,7 +142,7 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
             class="flex compact w-full items-center gap-2 border-b border-hairline text-left hover:bg-teal-tint"
             @click="emit('choose', { rowKey: row.key, dieId: own.die.id })"
           >
-            <span class="flex-1">{{ dieCalled(own.die) }}, {{ own.tool.title.split(',')[0] }}</span>
+            <span class="flex-1">{{ tell(dieCalled(own.die)) }}, {{ own.tool.title.split(',')[0] }}</span>
             <span class="figure text-[15px]">{{
               own.leaves === 'indent' ? say`indent` : digits(own.c, 2)
             }}</span>

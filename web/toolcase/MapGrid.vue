@@ -4,7 +4,7 @@ import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue';
 import { sizeLabel } from '../../core/model/tables/size.ts';
 import type { DieMap, MapCell, MapRow } from '../../core/termination/dies/dieMap.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import type { Chosen } from './chosen.ts';
 import { say } from '../../core/words/say.ts';
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { choicesOf } from '../ui/choicesOf.ts';
 import { word } from '../../core/words/terms.ts';
 import { X } from '@lucide/vue';
@@ -17,7 +18,7 @@ import { say } from '../../core/words/say.ts';
 const bench = useBench();
 const kinds = SLEEVE_KINDS.map((value) => ({
   value,
-  title: `${SLEEVES[value].ratio}, ${SLEEVES[value].title}`,
+  title: `${SLEEVES[value].ratio}, ${tell(SLEEVES[value].title)}`,
 }));
 const colours = choicesOf(SLEEVE_COLOURS);
 const called = ({ suppliedMm, recoveredMm, colour }: Sleeve) =>

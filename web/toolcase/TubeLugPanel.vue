@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { word } from '../../core/words/terms.ts';
 import { Check, X } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { STUD_NAMES, type StudName } from '../../core/model/tables/studs.ts';
 import { areaMm2 } from '../../core/model/tables/size.ts';
 import { tubeLug } from '../../core/termination/lugs/tubeLug.ts';
-import { digits, figure } from '../../core/model/units/figure.ts';
+import { figure } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import FormulaText from '../ui/FormulaText.vue';
@@ -84,11 +86,11 @@ const palm = computed(() => {
       </p>
       <ul class="my-2">
         <li
-          v-for="problem in lug.problems"
-          :key="problem"
+          v-for="(problem, i) in lug.problems"
+          :key="i"
           class="flex items-center gap-2 font-bold text-fails"
         >
-          <X :size="16" aria-hidden="true" /> {{ problem }}
+          <X :size="16" aria-hidden="true" /> {{ tell(problem) }}
         </li>
         <li v-if="lug.problems.length === 0" class="flex items-center gap-2">
           <Check :size="16" class="text-holds" aria-hidden="true" />

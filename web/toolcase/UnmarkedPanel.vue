@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { word } from '../../core/words/terms.ts';
 import { computed, ref } from 'vue';
 import { sizeLabel } from '../../core/model/tables/size.ts';
 import { looseDie, usesOf } from '../../core/termination/dies/dieMap.ts';
 import type { ToolCase } from '../../core/termination/dies/toolCase.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import SectionPair from '../bench/ends/SectionPair.vue';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
@@ -102,7 +103,7 @@ const uses = computed(() => (die.value ? usesOf(die.value, toolCase, bench.shop.
             >{{ word(offer.verdict) }}{{ offer.sure ? '' : say`, unsure` }}</span
           >
           <span class="note block"
-            >c {{ digits(offer.c, 2) }}, κ {{ packingSays(offer.kappa, 2) }};
+            >c {{ digits(offer.c, 2) }}, κ {{ tell(packingSays(offer.kappa, 2)) }};
             {{ lugs.map(({ stud }) => stud).join(', ') }}</span
           >
         </p>

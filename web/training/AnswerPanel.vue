@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue';
 import { computed } from 'vue';
 import { FAULT_NAMES, type FaultName, FAULTS } from '../../core/training/faults.ts';
 import { END_POINTS, type Marked } from '../../core/training/round.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import ShowWork from '../ui/ShowWork.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -41,7 +42,7 @@ const rest = computed(() => FAULT_NAMES.filter((name) => !rows.value.some((row) 
         >
           <b class="figure w-16 shrink-0 text-[17px]" :class="colour">{{ word }}</b>
           <span class="min-w-0 flex-1 text-[14px]"
-            ><b>{{ FAULTS[name].title }}.</b> {{ answer.findings[name].because }}</span
+            ><b>{{ tell(FAULTS[name].title) }}.</b> {{ tell(answer.findings[name].because) }}</span
           >
           <span class="shrink-0 text-[13px] text-teal underline">{{
             open ? say`close` : say`the work`
@@ -56,7 +57,7 @@ const rest = computed(() => FAULT_NAMES.filter((name) => !rows.value.some((row) 
         <DisclosurePanel>
           <ul class="text-[13.5px]">
             <li v-for="name in rest" :key="name" class="py-0.5">
-              <b>{{ answer.findings[name].title }}.</b> {{ answer.findings[name].because }}
+              <b>{{ tell(answer.findings[name].title) }}.</b> {{ tell(answer.findings[name].because) }}
             </li>
           </ul>
         </DisclosurePanel>

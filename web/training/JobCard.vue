@@ -2,7 +2,7 @@
 import { word } from '../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { AskedEnd } from '../../core/training/exercise.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { say } from '../../core/words/say.ts';
 
 /** What the end was to be: the card that the person at the bench worked from. */

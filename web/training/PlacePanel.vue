@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { computed } from 'vue';
 import type { Exercise } from '../../core/training/exercise.ts';
 import { type FaultName, FAULTS, faultsOf, type PlaceName, PLACES } from '../../core/training/faults.ts';
@@ -20,12 +21,12 @@ const readings = computed(() => (place ? readout(own.made, place, own.level) : [
 <template>
   <section :aria-label="say`The place in hand`" class="px-4 py-2.5">
     <template v-if="place">
-      <h3 class="figure text-[22px] leading-7 font-semibold">{{ PLACES[place] }}</h3>
+      <h3 class="figure text-[22px] leading-7 font-semibold">{{ tell(PLACES[place]) }}</h3>
       <dl v-if="readings.length > 0" class="mt-1 flex flex-wrap gap-x-8 gap-y-1">
-        <div v-for="{ what, says, asked } in readings" :key="what">
-          <dt class="text-[13px] text-ink2">{{ what }}</dt>
+        <div v-for="({ what, says, asked }, i) in readings" :key="i">
+          <dt class="text-[13px] text-ink2">{{ tell(what) }}</dt>
           <dd class="figure text-[26px] leading-8 font-semibold">
-            {{ says
+            {{ tell(says)
             }}<span v-if="asked" class="text-[16px] font-medium text-ink2"
               >{{ ' ' }}{{ say`asked ${asked}` }}</span
             >
@@ -45,7 +46,7 @@ const readings = computed(() => (place ? readout(own.made, place, own.level) : [
           :aria-pressed="marks.includes(name)"
           @click="$emit('mark', name, !marks.includes(name))"
         >
-          {{ FAULTS[name].title }}
+          {{ tell(FAULTS[name].title) }}
         </button>
       </div>
     </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import type { Exercise } from '../../core/training/exercise.ts';
 import { type FaultName, FAULTS } from '../../core/training/faults.ts';
 import type { Marked, RoundResult } from '../../core/training/round.ts';
-import { digits } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { say } from '../../core/words/say.ts';
 
 /** What a round came to, end by end: on the screen and on paper. */
@@ -47,8 +48,8 @@ const listed = (names: readonly FaultName[]) => names.map((name) => FAULTS[name]
     <ul class="mt-4 max-w-prose text-[14px]">
       <template v-for="(own, i) in exercises" :key="own.number">
         <li v-for="name in marked[i]?.missed ?? []" :key="name" class="py-0.5">
-          <b>{{ own.made.asked.tag }}, {{ FAULTS[name].title }}.</b>
-          {{ marked[i]?.findings[name].because }}
+          <b>{{ own.made.asked.tag }}, {{ tell(FAULTS[name].title) }}.</b>
+          {{ tell(marked[i]?.findings[name].because) }}
         </li>
       </template>
     </ul>

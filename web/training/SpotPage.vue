@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { computed, ref, watch } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { type Level, LEVELS } from '../../core/training/exercise.ts';
@@ -141,7 +142,7 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
             :class="place === chosen ? 'filled' : ''"
             @click="chosen = place"
           >
-            {{ title }}
+            {{ tell(title) }}
           </button>
         </div>
         <div class="bg-paper lg:grid lg:h-[226px] lg:shrink-0 lg:grid-cols-[minmax(0,1fr)_356px_150px]">

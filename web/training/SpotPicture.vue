@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { word } from '../../core/words/terms.ts';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
@@ -88,8 +89,8 @@ const COLOURS: Readonly<Record<Verdict, string>> = {
 };
 const spoken = (place: PlaceName, here: readonly FaultName[]) =>
   [
-    PLACES[place],
-    ...readout(own.made, place, 1).map(({ what, says }) => `${what}: ${says}`),
+    tell(PLACES[place]),
+    ...readout(own.made, place, 1).map(({ what, says }) => `${tell(what)}: ${tell(says)}`),
     ...here.map((name) => say`marked: ${FAULTS[name].title}`),
   ].join('; ');
 const VIEW_WORDS: Readonly<Record<View, string>> = { bare: say`before the sleeve`, finished: say`finished` };

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { capitalised, tell } from '../../core/words/message.ts';
 import { ref } from 'vue';
 import { type Due, dueSays } from '../../core/fit/service.ts';
-import { capital } from '../../core/words/capital.ts';
 import { say } from '../../core/words/say.ts';
 import { today } from './today.ts';
 import WorkLines from './WorkLines.vue';
@@ -19,7 +19,9 @@ const isOpen = ref(false);
       :aria-expanded="isOpen"
       @click="isOpen = !isOpen"
     >
-      <span class="underline decoration-hairline underline-offset-4">{{ capital(dueSays(due)) }}</span>
+      <span class="underline decoration-hairline underline-offset-4">{{
+        tell(capitalised(dueSays(due)))
+      }}</span>
       <b class="figure ml-auto text-[17px]" :class="due.by < today() ? 'text-fails' : ''">{{ due.by }}</b>
       <b v-if="due.by < today()" class="text-fails">{{ say`overdue` }}</b>
     </button>

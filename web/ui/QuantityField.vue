@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useId, useTemplateRef, watch } from 'vue';
-import { brief } from '../../core/model/units/figure.ts';
+import { brief } from '../../core/words/numerals.ts';
 import { baseUnit, type QuantityKind } from '../../core/model/units/entryUnits.ts';
 import { parseQuantity } from '../../core/model/units/quantity.ts';
 import { usePrefs } from '../stores/prefs.ts';

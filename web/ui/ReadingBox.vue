@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { type DecimalMark, say } from '../../core/words/say.ts';
+import { say } from '../../core/words/say.ts';
+import type { DecimalMark } from '../../core/words/language.ts';
 import { useBench } from '../stores/bench.ts';
 import { LANGUAGES, type LanguageCode } from '../locale.ts';
 import { readAs, readingKept, readingNow } from '../words.ts';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import type { Finding } from '../../core/finding/finding.ts';
 import { readText } from './display.ts';
 import WorkLines from './WorkLines.vue';
@@ -10,8 +11,8 @@ defineProps<{ finding: Finding }>();
 
 <template>
   <div class="bg-paper px-3.5 py-2.5">
-    <p class="text-[13px]">{{ finding.because }}</p>
-    <p v-if="finding.remedy" class="mt-0.5 text-[13px] font-bold">{{ finding.remedy }}</p>
+    <p class="text-[13px]">{{ tell(finding.because) }}</p>
+    <p v-if="finding.remedy" class="mt-0.5 text-[13px] font-bold">{{ tell(finding.remedy) }}</p>
     <p v-if="finding.waived" class="mt-0.5">
       {{ say`Done without: ${finding.waived.by} answers for it. ${finding.waived.why}` }}
     </p>

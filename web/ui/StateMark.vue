@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../core/words/message.ts';
 import { computed } from 'vue';
 import type { State } from '../../core/finding/finding.ts';
 import { STATE_WORDS } from '../../core/finding/states.ts';
@@ -54,7 +55,7 @@ const colour = computed(() =>
         <path d="M13 0V12" stroke-width="1.8" />
       </g>
     </svg>
-    <span v-if="word" class="font-text text-[12px] font-bold">{{ text }}</span>
-    <span v-else class="sr-only">{{ text }}</span>
+    <span v-if="word" class="font-text text-[12px] font-bold">{{ tell(text) }}</span>
+    <span v-else class="sr-only">{{ tell(text) }}</span>
   </span>
 </template>

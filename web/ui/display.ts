@@ -6,7 +6,8 @@ import {
   sizeLabel,
 } from '../../core/model/tables/size.ts';
 import type { Finding, Limit } from '../../core/finding/finding.ts';
-import { digits, figure, type Unit, unitSays } from '../../core/model/units/figure.ts';
+import { figure, type Unit, unitSays } from '../../core/model/units/figure.ts';
+import { digits } from '../../core/words/numerals.ts';
 import type { Prefs } from '../storage/prefs.ts';
 import { say } from '../../core/words/say.ts';
 

@@ -1,3 +1,4 @@
+import { tell } from '../../words/message.ts';
 import { INSTRUMENTS, type InstrumentKind } from '../../model/tables/instruments.ts';
 import { type Random, scattered } from '../../lib/random.ts';
 import { type Identity, putOnSchema, readCommand, type Trouble, TROUBLES, writeValue } from './protocol.ts';
@@ -59,7 +60,7 @@ export function standIn(kind: InstrumentKind, random: Random, faults: readonly H
   let shown = 0;
 
   const say = (...lines: string[]): Answer => ({ lines, hangsUp: false });
-  const identity: Identity = { kind, title: `${title}, stand-in`, resolution, simulated: true };
+  const identity: Identity = { kind, title: `${tell(title)}, stand-in`, resolution, simulated: true };
 
   function reading(nowS: number): string {
     const atS = on ? nowS - on.sinceS : nowS;

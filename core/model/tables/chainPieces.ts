@@ -1,4 +1,4 @@
-import { say } from '../../words/say.ts';
+import { type Message, msg } from '../../words/message.ts';
 
 /** What a fault in it is called: the cable itself, a joint, or a device that has a sheet of its own. */
 export type PieceSort = 'cable' | 'joint' | 'device';
@@ -10,75 +10,75 @@ export type PieceSort = 'cable' | 'joint' | 'device';
  * bad, and of what, is craft practice. Confidence: low to medium.
  */
 export const CHAIN_PIECES = {
-  post: { sort: 'joint', title: say`post`, milliohm: 0.05, weight: 2, cause: say`oxide on the post` },
+  post: { sort: 'joint', title: msg`post`, milliohm: 0.05, weight: 2, cause: msg`oxide on the post` },
   clamp: {
     sort: 'joint',
-    title: say`clamp`,
+    title: msg`clamp`,
     milliohm: 0.1,
     weight: 4,
-    cause: say`oxide under the clamp, or its screw biting a few strands`,
+    cause: msg`oxide under the clamp, or its screw biting a few strands`,
   },
   lug: {
     sort: 'joint',
-    title: say`lug`,
+    title: msg`lug`,
     milliohm: 0.012,
     weight: 4,
-    cause: say`a light crimp, or strands not pressed home`,
+    cause: msg`a light crimp, or strands not pressed home`,
   },
   stud: {
     sort: 'joint',
-    title: say`stud`,
+    title: msg`stud`,
     milliohm: 0.03,
     weight: 3,
-    cause: say`paint or a washer under the palm, or a nut never tightened`,
+    cause: msg`paint or a washer under the palm, or a nut never tightened`,
   },
   cable: {
     sort: 'cable',
-    title: say`cable`,
+    title: msg`cable`,
     milliohm: null,
     weight: 1.5,
-    cause: say`too thin, corroded inside, or cut strands`,
+    cause: msg`too thin, corroded inside, or cut strands`,
   },
   switch: {
     sort: 'device',
-    title: say`switch`,
+    title: msg`switch`,
     milliohm: 0.2,
     weight: 2,
-    cause: say`burnt or weak contacts`,
+    cause: msg`burnt or weak contacts`,
   },
   fuse: {
     sort: 'device',
-    title: say`fuse`,
+    title: msg`fuse`,
     milliohm: 0.3,
     weight: 2,
-    cause: say`a loose fuse, or one of the wrong rating`,
+    cause: msg`a loose fuse, or one of the wrong rating`,
   },
-  breaker: { sort: 'device', title: say`breaker`, milliohm: 0.5, weight: 2, cause: say`worn contacts` },
+  breaker: { sort: 'device', title: msg`breaker`, milliohm: 0.5, weight: 2, cause: msg`worn contacts` },
   shunt: {
     sort: 'device',
-    title: say`shunt`,
+    title: msg`shunt`,
     milliohm: 0.1,
     weight: 1,
-    cause: say`a loose bolt at the shunt`,
+    cause: msg`a loose bolt at the shunt`,
   },
   busbar: {
     sort: 'joint',
-    title: say`bus bar`,
+    title: msg`bus bar`,
     milliohm: 0.03,
     weight: 2,
-    cause: say`a loose bolt on the bar`,
+    cause: msg`a loose bolt on the bar`,
   },
   chassis: {
     sort: 'joint',
-    title: say`chassis or hull`,
+    title: msg`chassis or hull`,
     milliohm: 2,
     weight: 3,
-    cause: say`rust or paint where the return is bonded`,
+    cause: msg`rust or paint where the return is bonded`,
   },
-  other: { sort: 'device', title: say`other`, milliohm: 0.1, weight: 1.5, cause: say`see its own sheet` },
+  other: { sort: 'device', title: msg`other`, milliohm: 0.1, weight: 1.5, cause: msg`see its own sheet` },
 } as const satisfies Record<
   string,
-  { sort: PieceSort; title: string; milliohm: number | null; weight: number; cause: string }
+  { sort: PieceSort; title: Message; milliohm: number | null; weight: number; cause: Message }
 >;
 
 export type ChainPieceKind = keyof typeof CHAIN_PIECES;

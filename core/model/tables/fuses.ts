@@ -1,4 +1,4 @@
-import { say } from '../../words/say.ts';
+import { type Message, msg } from '../../words/message.ts';
 /** A point of a fuse's curve: at this multiple of its rating it has cleared within these seconds at the latest. */
 export interface ClearingPoint {
   readonly multiple: number;
@@ -7,7 +7,7 @@ export interface ClearingPoint {
 
 /** A generic kind of DC fuse. A device's own data sheet governs rating, curve and breaking capacity. */
 export interface FuseKindData {
-  readonly title: string;
+  readonly title: Message;
   /** Highest system voltage and the current it can break there, most demanding last. */
   readonly breaking: readonly { readonly upToV: number; readonly amps: number }[];
   /** Longest clearing times; empty where they must be typed from the maker's sheet. */
@@ -22,9 +22,9 @@ export type FuseKind = 'strip' | 'link' | 'post-block' | 'class-t' | 'blade-nh';
  * Source: customary figures of the kinds. Confidence: medium; the link's curve medium, the others' not known.
  */
 export const FUSES: Readonly<Record<FuseKind, FuseKindData>> = {
-  strip: { title: say`bolt-down strip`, breaking: [{ upToV: 32, amps: 6000 }], curve: [] },
+  strip: { title: msg`bolt-down strip`, breaking: [{ upToV: 32, amps: 6000 }], curve: [] },
   link: {
-    title: say`bolt-down link`,
+    title: msg`bolt-down link`,
     breaking: [{ upToV: 32, amps: 2000 }],
     curve: [
       { multiple: 1.35, seconds: 1800 },
@@ -34,7 +34,7 @@ export const FUSES: Readonly<Record<FuseKind, FuseKindData>> = {
     ],
   },
   'post-block': {
-    title: say`battery-post block`,
+    title: msg`battery-post block`,
     breaking: [
       { upToV: 14, amps: 10000 },
       { upToV: 32, amps: 5000 },
@@ -42,8 +42,8 @@ export const FUSES: Readonly<Record<FuseKind, FuseKindData>> = {
     ],
     curve: [],
   },
-  'class-t': { title: say`class T cartridge`, breaking: [{ upToV: 125, amps: 20000 }], curve: [] },
-  'blade-nh': { title: say`knife-blade cartridge`, breaking: [{ upToV: 250, amps: 25000 }], curve: [] },
+  'class-t': { title: msg`class T cartridge`, breaking: [{ upToV: 125, amps: 20000 }], curve: [] },
+  'blade-nh': { title: msg`knife-blade cartridge`, breaking: [{ upToV: 250, amps: 25000 }], curve: [] },
 };
 
 /** Ratings made, A. */
@@ -53,9 +53,9 @@ export const FUSE_RATINGS_A = [
 
 /** How far a fuse may stand from its source, mm. Source: small-craft practice. */
 export const FUSE_PLACES = {
-  near: { title: say`unsheathed`, mostMm: 175 },
-  'battery-sheathed': { title: say`at a battery, in a sheath`, mostMm: 1830 },
-  sheathed: { title: say`elsewhere, in a sheath`, mostMm: 1020 },
+  near: { title: msg`unsheathed`, mostMm: 175 },
+  'battery-sheathed': { title: msg`at a battery, in a sheath`, mostMm: 1830 },
+  sheathed: { title: msg`elsewhere, in a sheath`, mostMm: 1020 },
 } as const;
 
 export type FusePlace = keyof typeof FUSE_PLACES;

@@ -1,4 +1,4 @@
-import { say } from '../../words/say.ts';
+import { msg } from '../../words/message.ts';
 
 /**
  * Allowed continuous amps by inch gauge: single conductors outside engine spaces, 30 °C air, systems under 50 V.
@@ -7,7 +7,7 @@ import { say } from '../../words/say.ts';
  * Confidence: good. Rows are AWG gauges; columns are insulation ratings, °C.
  */
 export const INCH_SMALL_CRAFT = {
-  source: say`ABYC E-11, conductors outside engine spaces, 30 °C air, under 50 V`,
+  source: msg`ABYC E-11, conductors outside engine spaces, 30 °C air, under 50 V`,
   referenceC: 30,
   insulationC: [60, 75, 80, 90, 105, 125, 200],
   rows: {

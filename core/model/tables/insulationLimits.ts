@@ -1,4 +1,4 @@
-import { say } from '../../words/say.ts';
+import { msg } from '../../words/message.ts';
 
 /**
  * Insulation resistance between conductor and everything else, electronics disconnected.
@@ -6,9 +6,9 @@ import { say } from '../../words/say.ts';
  * Source: IEC 60364-6 table 6.1. Confidence: good.
  */
 export const INSULATION_LIMITS = [
-  { title: say`extra-low voltage (most DC under 60 V)`, upToV: 60, testV: 250, leastMegohm: 0.5 },
-  { title: say`up to 500 V`, upToV: 500, testV: 500, leastMegohm: 1.0 },
-  { title: say`over 500 V`, upToV: 1500, testV: 1000, leastMegohm: 1.0 },
+  { title: msg`extra-low voltage (most DC under 60 V)`, upToV: 60, testV: 250, leastMegohm: 0.5 },
+  { title: msg`up to 500 V`, upToV: 500, testV: 500, leastMegohm: 1.0 },
+  { title: msg`over 500 V`, upToV: 1500, testV: 1000, leastMegohm: 1.0 },
 ] as const;
 
 /** A new dry cable reads far above the least; under this on the bench asks for a look, MΩ. */

@@ -1,15 +1,15 @@
-import { say } from '../../words/say.ts';
+import { type Message, msg } from '../../words/message.ts';
 
 /** What slides onto a cable besides the heat shrink that seals its end. */
 export interface LayerFacts {
-  readonly title: string;
+  readonly title: Message;
   /** Wall on one side, mm, as it lies on the cable. */
   readonly wallMm: number;
   /** How much wider than the cable it opens by hand; 1 is not at all. */
   readonly opens: number;
   /** Whether its end is caught under the heat shrink. */
   readonly caught: boolean;
-  readonly why: string;
+  readonly why: Message;
 }
 
 /**
@@ -18,39 +18,39 @@ export interface LayerFacts {
  */
 export const LAYERS = {
   braid: {
-    title: say`braided sleeve`,
+    title: msg`braided sleeve`,
     wallMm: 0.6,
     opens: 2,
     caught: true,
-    why: say`against rubbing; its ends are caught under the heat shrink`,
+    why: msg`against rubbing; its ends are caught under the heat shrink`,
   },
   glass: {
-    title: say`glass sleeve`,
+    title: msg`glass sleeve`,
     wallMm: 0.8,
     opens: 1.2,
     caught: true,
-    why: say`against heat near an exhaust`,
+    why: msg`against heat near an exhaust`,
   },
   label: {
-    title: say`printed label`,
+    title: msg`printed label`,
     wallMm: 0.65,
     opens: 1,
     caught: false,
-    why: say`thin wall, so a tube of its own: it marks, it does not seal`,
+    why: msg`thin wall, so a tube of its own: it marks, it does not seal`,
   },
   boot: {
-    title: say`rubber boot`,
+    title: msg`rubber boot`,
     wallMm: 2,
     opens: 1.3,
     caught: false,
-    why: say`over a live stud; it is pushed over everything at the end`,
+    why: msg`over a live stud; it is pushed over everything at the end`,
   },
   band: {
-    title: say`coloured band`,
+    title: msg`coloured band`,
     wallMm: 0.65,
     opens: 1,
     caught: false,
-    why: say`thin coloured sleeve over the black one: it marks polarity`,
+    why: msg`thin coloured sleeve over the black one: it marks polarity`,
   },
 } as const satisfies Record<string, LayerFacts>;
 

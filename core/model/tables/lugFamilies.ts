@@ -1,5 +1,5 @@
 import type { SizeSystem } from './size.ts';
-import { say } from '../../words/say.ts';
+import { type Message, msg } from '../../words/message.ts';
 
 /** One size of a lug family: bore, outside diameter and depth of its barrel, mm. */
 export interface LugBarrel {
@@ -12,7 +12,7 @@ export interface LugBarrel {
 export interface LugFamily {
   /** As the shop's files name it: a standard die is known by it, in whatever language it is read. */
   readonly title: string;
-  readonly source: string;
+  readonly source: Message;
   readonly system: SizeSystem;
   readonly sizes: Readonly<Record<string, LugBarrel>>;
   /** Standard die code of each size, where the family has one. */
@@ -30,7 +30,7 @@ export type LugFamilyId = 'compression-metric' | 'tube-metric' | 'heavy-inch' | 
 export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
   'compression-metric': {
     title: 'heavy metric compression lug',
-    source: say`DIN 46235 dimensions d1 bore, d4 outside, barrel length`,
+    source: msg`DIN 46235 dimensions d1 bore, d4 outside, barrel length`,
     system: 'metric',
     sizes: {
       '10': { boreMm: 4.5, outerMm: 6, barrelMm: 10 },
@@ -49,7 +49,7 @@ export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
   },
   'tube-metric': {
     title: 'light metric tube lug',
-    source: say`typical of the family`,
+    source: msg`typical of the family`,
     system: 'metric',
     sizes: {
       '10': { boreMm: 4.5, outerMm: 6, barrelMm: 10 },
@@ -65,7 +65,7 @@ export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
   },
   'heavy-inch': {
     title: 'heavy-wall inch-gauge lug',
-    source: say`typical of the family`,
+    source: msg`typical of the family`,
     system: 'awg',
     sizes: {
       '8': { boreMm: 4.2, outerMm: 6.6, barrelMm: 16 },
@@ -81,7 +81,7 @@ export const LUG_FAMILIES: Readonly<Record<LugFamilyId, LugFamily>> = {
   },
   'light-inch': {
     title: 'light inch-gauge lug',
-    source: say`typical of the family`,
+    source: msg`typical of the family`,
     system: 'awg',
     sizes: {
       '8': { boreMm: 4.2, outerMm: 5.8, barrelMm: 13 },

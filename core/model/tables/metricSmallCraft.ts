@@ -1,4 +1,4 @@
-import { say } from '../../words/say.ts';
+import { msg } from '../../words/message.ts';
 
 /**
  * Allowed continuous amps by metric area: single conductors, 30 °C air.
@@ -8,7 +8,7 @@ import { say } from '../../words/say.ts';
  * Rows are mm²; columns are insulation ratings, °C.
  */
 export const METRIC_SMALL_CRAFT = {
-  source: say`ISO 10133 / ISO 13297 annex, single conductors, 30 °C air`,
+  source: msg`ISO 10133 / ISO 13297 annex, single conductors, 30 °C air`,
   referenceC: 30,
   /** The 60 °C column alone is tabulated for warmer air. */
   referenceOf60ColumnC: 45,

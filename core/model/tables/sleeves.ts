@@ -1,4 +1,4 @@
-import { say } from '../../words/say.ts';
+import { type Message, msg } from '../../words/message.ts';
 /** A heat-shrink sleeve as sold: what it passes before shrinking, what it grips after, and its wall then, mm. */
 export interface SleeveSize {
   readonly suppliedMm: number;
@@ -18,7 +18,7 @@ export const SLEEVES: Readonly<
   Record<
     SleeveKind,
     {
-      title: string;
+      title: Message;
       ratio: string;
       adhesive: boolean;
       shorteningPercent: number;
@@ -27,7 +27,7 @@ export const SLEEVES: Readonly<
   >
 > = {
   'dual-3': {
-    title: say`dual wall with adhesive`,
+    title: msg`dual wall with adhesive`,
     ratio: '3:1',
     adhesive: true,
     shorteningPercent: 12,
@@ -43,7 +43,7 @@ export const SLEEVES: Readonly<
     ],
   },
   'dual-4': {
-    title: say`dual wall with adhesive`,
+    title: msg`dual wall with adhesive`,
     ratio: '4:1',
     adhesive: true,
     shorteningPercent: 12,
@@ -58,7 +58,7 @@ export const SLEEVES: Readonly<
     ],
   },
   'medium-3': {
-    title: say`medium wall with adhesive`,
+    title: msg`medium wall with adhesive`,
     ratio: '3:1',
     adhesive: true,
     shorteningPercent: 12,
@@ -70,7 +70,7 @@ export const SLEEVES: Readonly<
     ],
   },
   'thin-2': {
-    title: say`thin wall`,
+    title: msg`thin wall`,
     ratio: '2:1',
     adhesive: false,
     shorteningPercent: 10,

@@ -1,4 +1,4 @@
-import { say } from '../../words/say.ts';
+import { msg } from '../../words/message.ts';
 
 /**
  * Amps a battery gives into a short, by the ampere-hour. Source: customary estimates. Confidence: low: a typed
@@ -40,12 +40,12 @@ export const COLD_CRANKING = [
 
 /** Typical resistance of devices on a loop. Source: typical drops at rating; the device's sheet governs. */
 export const DEVICES = {
-  fuse: { title: say`fuse`, voltsAtRating: 0.09, milliohm: null },
-  breaker: { title: say`breaker`, voltsAtRating: 0.1, milliohm: null },
-  shunt: { title: say`shunt`, voltsAtRating: 0.05, milliohm: null },
-  isolator: { title: say`isolator`, voltsAtRating: null, milliohm: 0.2 },
-  busbar: { title: say`bus bar joint`, voltsAtRating: null, milliohm: 0.03 },
-  other: { title: say`other`, voltsAtRating: null, milliohm: null },
+  fuse: { title: msg`fuse`, voltsAtRating: 0.09, milliohm: null },
+  breaker: { title: msg`breaker`, voltsAtRating: 0.1, milliohm: null },
+  shunt: { title: msg`shunt`, voltsAtRating: 0.05, milliohm: null },
+  isolator: { title: msg`isolator`, voltsAtRating: null, milliohm: 0.2 },
+  busbar: { title: msg`bus bar joint`, voltsAtRating: null, milliohm: 0.03 },
+  other: { title: msg`other`, voltsAtRating: null, milliohm: null },
 } as const;
 
 export type DeviceKind = keyof typeof DEVICES;

@@ -1,29 +1,29 @@
-import { say } from '../../words/say.ts';
+import { type Message, msg } from '../../words/message.ts';
 /** What a kind of crimping tool does to a lug, and what it needs round it. */
 export interface ToolKindFacts {
-  readonly title: string;
+  readonly title: Message;
   /** A hexagon is judged by its figures; an indent only by trial. */
   readonly leaves: 'hexagon' | 'indent';
   /** How one knows that it is done. */
-  readonly stop: string;
+  readonly stop: Message;
   /** Room for its handles or for the hammer, mm. */
   readonly swingMm: number;
   /** Whether it must be struck against something that does not give. */
   readonly solidFloor: boolean;
   readonly benchOnly: boolean;
   /** Hands, vice or helper. */
-  readonly hands: string;
+  readonly hands: Message;
   /** The most copper its kind usually closes on, mm². */
   readonly largestMm2: number;
   /** Why it is never used or guided; empty where it may be. */
-  readonly refused: string;
+  readonly refused: Message;
 }
 
 const tool = (facts: Partial<ToolKindFacts> & Pick<ToolKindFacts, 'title' | 'stop' | 'swingMm'>) => ({
   leaves: 'hexagon' as const,
   solidFloor: false,
   benchOnly: false,
-  hands: say`two hands`,
+  hands: msg`two hands`,
   largestMm2: 150,
   refused: '',
   ...facts,
@@ -32,47 +32,47 @@ const tool = (facts: Partial<ToolKindFacts> & Pick<ToolKindFacts, 'title' | 'sto
 /** Kinds of crimping tool. Source: craft practice; a tool's own sheet governs. Confidence: medium. */
 export const TOOL_KINDS = {
   'hand lever': tool({
-    title: say`hand lever, indent`,
+    title: msg`hand lever, indent`,
     leaves: 'indent',
-    stop: say`the handles meet at the dial mark`,
+    stop: msg`the handles meet at the dial mark`,
     swingMm: 600,
-    hands: say`a vice, or a helper to hold the cable`,
+    hands: msg`a vice, or a helper to hold the cable`,
     largestMm2: 120,
   }),
   hammer: tool({
-    title: say`hammer-struck plunger`,
+    title: msg`hammer-struck plunger`,
     leaves: 'indent',
-    stop: say`the plunger reaches its mark`,
+    stop: msg`the plunger reaches its mark`,
     swingMm: 450,
     solidFloor: true,
-    hands: say`both hands free; force depends on the blow`,
+    hands: msg`both hands free; force depends on the blow`,
   }),
   'hand hydraulic': tool({
-    title: say`hand hydraulic`,
-    stop: say`the dies touch`,
+    title: msg`hand hydraulic`,
+    stop: msg`the dies touch`,
     swingMm: 350,
-    hands: say`one hand pumps, one holds the cable home`,
+    hands: msg`one hand pumps, one holds the cable home`,
   }),
   'bench hydraulic': tool({
-    title: say`bench hydraulic, foot switch`,
-    stop: say`the dies touch`,
+    title: msg`bench hydraulic, foot switch`,
+    stop: msg`the dies touch`,
     swingMm: 0,
     benchOnly: true,
-    hands: say`both hands hold the cable`,
+    hands: msg`both hands hold the cable`,
     largestMm2: 400,
   }),
   ratchet: tool({
-    title: say`ratchet, small terminals`,
-    stop: say`the ratchet lets go`,
+    title: msg`ratchet, small terminals`,
+    stop: msg`the ratchet lets go`,
     swingMm: 250,
-    hands: say`one hand`,
+    hands: msg`one hand`,
     largestMm2: 16,
   }),
   improvised: tool({
-    title: say`improvised press`,
+    title: msg`improvised press`,
     stop: '',
     swingMm: 0,
-    refused: say`a press made from a jack or a welded frame stores enough energy to injure when something slips: use a made tool`,
+    refused: msg`a press made from a jack or a welded frame stores enough energy to injure when something slips: use a made tool`,
   }),
 } as const satisfies Record<string, ToolKindFacts>;
 

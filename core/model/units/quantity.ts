@@ -1,4 +1,5 @@
-import { type DecimalMark, decimalMark, say } from '../../words/say.ts';
+import { say } from '../../words/say.ts';
+import { type DecimalMark, decimalMark } from '../../words/language.ts';
 import { baseUnit, EntryError, type QuantityKind, UNITS, unitNamed, type UnitOfEntry } from './entryUnits.ts';
 
 export type Entry =

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { digits, figure, NO_FIGURE, THIN } from './figure.ts';
+import { figure } from './figure.ts';
+import { digits, NO_FIGURE, THIN } from '../../words/numerals.ts';
 import { parseSize } from '../parseSize.ts';
 import type { QuantityKind } from './entryUnits.ts';
 import { parseQuantity } from './quantity.ts';

@@ -1,3 +1,4 @@
+import type { Message } from '../../words/message.ts';
 import { areaMm2 } from '../../model/tables/size.ts';
 import type { Die, Lug, Tool } from '../../model/shop.ts';
 import type { HousePractice } from '../../model/housePractice.ts';
@@ -31,7 +32,7 @@ export interface MapRow {
   /** Column of the die to use; null where none suits. */
   readonly best: number | null;
   /** What the stamps of this row lead one to believe and is not so. */
-  readonly misleads: readonly string[];
+  readonly misleads: readonly Message[];
 }
 
 /** Every lug owned against every die owned: what one would write inside the lid of the case. */
@@ -137,7 +138,7 @@ interface Entry {
   readonly tool: Tool;
   readonly cell: MapCell;
   /** Empty where it does not. */
-  readonly misleads: string;
+  readonly misleads: Message;
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { Message } from '../../words/message.ts';
 import { LUG_FAMILIES } from '../../model/tables/lugFamilies.ts';
 import { codeDieAcrossFlats } from '../../model/tables/lowCostDies.ts';
 import type { Die, Lug, Tool } from '../../model/shop.ts';
@@ -36,7 +37,7 @@ export interface DieOffer extends Compaction {
   /** Crimps of this die that the barrel takes. */
   readonly crimpsFit: number;
   /** Why its tool cannot be used here; empty where it can. */
-  readonly unfit: string;
+  readonly unfit: Message;
 }
 
 /** How far a crimp's flats may be from its code's: it opens by so much when the tool lets go, as a share. */

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../../words/message.ts';
 import fc from 'fast-check';
 import { genericShop } from '../../model/catalogue/genericShop.ts';
 import { genericLug } from '../../model/catalogue/lugs.ts';
@@ -110,7 +111,7 @@ describe('trials on the very barrel outrank the figures', () => {
   test('one that slipped is open, whatever c says', () => {
     const offer = verdict(trial({ pull: { forceN: 300, held: false } }));
     expect(offer).toMatchObject({ verdict: 'open', sure: true });
-    expect(offer.own?.because).toBe('A trial slipped at 300 N.');
+    expect(tell(offer.own?.because)).toBe('A trial slipped at 300 N.');
   });
   test('one that held the usual pull is right and sure', () =>
     expect(verdict(trial({ pull: { forceN: 1400, held: true } }))).toMatchObject({
@@ -182,16 +183,16 @@ describe('a tool in its place', () => {
     return found;
   };
   test('a bench press stays on the bench; a hammer wants a floor and room', () => {
-    expect(cannotUse(tool('bench-press'), 50, undefined)).toBe('');
-    expect(cannotUse(tool('bench-press'), 50, { swingMm: 2000, solidFloor: true })).toMatch(/bench/);
-    expect(cannotUse(tool('hammer'), 50, { swingMm: 2000, solidFloor: false })).toMatch(/floor/);
-    expect(cannotUse(tool('hammer'), 50, { swingMm: 200, solidFloor: true })).toMatch(/450 mm/);
-    expect(cannotUse(tool('hand-press'), 50, { swingMm: 400, solidFloor: false })).toBe('');
+    expect(tell(cannotUse(tool('bench-press'), 50, undefined))).toBe('');
+    expect(tell(cannotUse(tool('bench-press'), 50, { swingMm: 2000, solidFloor: true }))).toMatch(/bench/);
+    expect(tell(cannotUse(tool('hammer'), 50, { swingMm: 2000, solidFloor: false }))).toMatch(/floor/);
+    expect(tell(cannotUse(tool('hammer'), 50, { swingMm: 200, solidFloor: true }))).toMatch(/450 mm/);
+    expect(tell(cannotUse(tool('hand-press'), 50, { swingMm: 400, solidFloor: false }))).toBe('');
   });
   test('too much copper, and anything improvised, is refused with a reason', () => {
-    expect(cannotUse(tool('hand-lever'), 150, undefined)).toMatch(/120 mm²/);
+    expect(tell(cannotUse(tool('hand-lever'), 150, undefined))).toMatch(/120 mm²/);
     const press = { ...tool('hand-press'), kind: 'improvised' as const };
-    expect(cannotUse(press, 10, undefined)).toMatch(/injure/);
+    expect(tell(cannotUse(press, 10, undefined))).toMatch(/injure/);
   });
 });
 
@@ -259,8 +260,8 @@ describe('the map inside the lid', () => {
   test('recommends the standard die for the standard lug, and tells where a stamp misleads', () => {
     const row = map.rows.find(({ lug }) => lug.label.startsWith('70-') && lug.label.endsWith('heavy'));
     expect(map.columns[row?.best ?? -1]?.die.stamp).toBe('K16');
-    expect(row?.misleads.join(' ')).toMatch(/Stamped 70, but not right on this 70 mm² lug/);
-    expect(row?.misleads.filter((words) => words.startsWith('Stamped 70'))).toHaveLength(1);
+    expect(row?.misleads.map(tell).join(' ')).toMatch(/Stamped 70, but not right on this 70 mm² lug/);
+    expect(row?.misleads.filter((words) => tell(words).startsWith('Stamped 70'))).toHaveLength(1);
   });
   test('a bigger die is never tighter, on any lug', () => {
     fc.assert(
@@ -309,9 +310,9 @@ describe('what a stamp says', () => {
   });
   test('misleads when it names the lug and is not right, or serves it under another name', () => {
     const { die } = caseDie('hand-70');
-    expect(stampMisleads(die, stampClaims('70'), heavy70, false)).toMatch(/not right/);
-    expect(stampMisleads(die, stampClaims('70'), heavy70, true)).toBe('');
+    expect(tell(stampMisleads(die, stampClaims('70'), heavy70, false))).toMatch(/not right/);
+    expect(tell(stampMisleads(die, stampClaims('70'), heavy70, true))).toBe('');
     const light50 = genericLug('tube-metric', '50', 'M8', 1);
-    expect(stampMisleads(die, stampClaims('70'), light50, true)).toMatch(/yet it serves/);
+    expect(tell(stampMisleads(die, stampClaims('70'), light50, true))).toMatch(/yet it serves/);
   });
 });

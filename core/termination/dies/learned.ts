@@ -1,4 +1,4 @@
-import { digits } from '../../model/units/figure.ts';
+import { type Message, msg, numeral } from '../../words/message.ts';
 import { areaMm2 } from '../../model/tables/size.ts';
 import type { Die, Lug, Trial } from '../../model/shop.ts';
 import { MOST_EARS_MM } from './dieClosed.ts';
@@ -12,7 +12,6 @@ import {
   packingFromVoid,
 } from './dieOnLug.ts';
 import { wallMm2 } from '../lugs/lugOnCable.ts';
-import { say } from '../../words/say.ts';
 
 /** What a die's test crimps have taught about it, whatever lug they were made on. */
 export interface Learned {
@@ -29,7 +28,7 @@ export interface Learned {
 export interface OwnTrials {
   readonly count: number;
   readonly verdict: DieVerdict;
-  readonly because: string;
+  readonly because: Message;
   /** The loosest packing seen in its sections; null where none was sawn. */
   readonly kappa: number | null;
   readonly earsMm: number;
@@ -121,23 +120,23 @@ export function ownTrials(
   const slipped = pulls.find(({ held, forceN }) => !held && forceN < asked);
   const base = { count: dieTrials.length, kappa, earsMm };
   if (slipped) {
-    return { ...base, verdict: 'open', because: say`A trial slipped at ${digits(slipped.forceN, 0)} N.` };
+    return { ...base, verdict: 'open', because: msg`A trial slipped at ${numeral(slipped.forceN, 0)} N.` };
   }
   if (kappa !== null && kappa < COMPACTION.rightKappa) {
     const isOpen = kappa < COMPACTION.openKappa;
     return {
       ...base,
       verdict: isOpen ? 'open' : 'light',
-      because: say`The sawn trial shows air between the strands.`,
+      because: msg`The sawn trial shows air between the strands.`,
     };
   }
   if (earsMm > MOST_EARS_MM)
-    return { ...base, verdict: 'tight', because: say`A trial raised ears of ${earsMm} mm.` };
+    return { ...base, verdict: 'tight', because: msg`A trial raised ears of ${earsMm} mm.` };
   const held = pulls.some((pull) => pull.held && pull.forceN >= asked) || pulls.some((pull) => !pull.held);
   if (kappa === null && !held) return null;
   return {
     ...base,
     verdict: 'right',
-    because: kappa === null ? say`A trial held the usual pull.` : say`The sawn trial is packed.`,
+    because: kappa === null ? msg`A trial held the usual pull.` : msg`The sawn trial is packed.`,
   };
 }

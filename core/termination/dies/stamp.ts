@@ -1,4 +1,4 @@
-import { say } from '../../words/say.ts';
+import { type Message, msg } from '../../words/message.ts';
 import { LUG_FAMILIES } from '../../model/tables/lugFamilies.ts';
 import { areaMm2, type ConductorSize, sizeLabel } from '../../model/tables/size.ts';
 import type { Die, Lug } from '../../model/shop.ts';
@@ -37,9 +37,9 @@ export function stampMisleads(
   claim: ConductorSize | null,
   { forSize }: Lug,
   isRight: boolean,
-): string {
+): Message {
   if (claim === null) return '';
   const names = Math.abs(areaMm2(claim) / areaMm2(forSize) - 1) <= SAME_CLAIM;
-  if (names && !isRight) return say`Stamped ${stamp}, but not right on this ${sizeLabel(forSize)} lug.`;
-  return !names && isRight ? say`Stamped ${stamp}, yet it serves this ${sizeLabel(forSize)} lug.` : '';
+  if (names && !isRight) return msg`Stamped ${stamp}, but not right on this ${sizeLabel(forSize)} lug.`;
+  return !names && isRight ? msg`Stamped ${stamp}, yet it serves this ${sizeLabel(forSize)} lug.` : '';
 }

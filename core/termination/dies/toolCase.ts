@@ -4,7 +4,7 @@ import type { Die, Shop, Tool, Trial } from '../../model/shop.ts';
 import { countingTrials, learn, type Learned } from './learned.ts';
 import { underItsName } from '../../model/catalogue/called.ts';
 import { remember } from '../../lib/remember.ts';
-import { say } from '../../words/say.ts';
+import { type Message, msg } from '../../words/message.ts';
 
 /** A die as it lies in the case: the tool it belongs to, and what its trials taught. */
 export interface CaseDie {
@@ -48,15 +48,15 @@ export type Place = End['inPlace'];
  *
  * @example cannotUse(benchPress, 50, { swingMm: 900, solidFloor: true }) // 'it stays on the bench'
  */
-export function cannotUse(tool: Tool, copperMm2: number, place: Place): string {
+export function cannotUse(tool: Tool, copperMm2: number, place: Place): Message {
   const kind: ToolKindFacts = TOOL_KINDS[tool.kind];
   if (kind.refused) return kind.refused;
   const largest = tool.largestMm2 ?? kind.largestMm2;
   // The largest size is named by its nominal area; a real conductor of that name may hold a little more.
-  if (copperMm2 > largest * 1.05) return say`it closes on ${largest} mm² at most`;
+  if (copperMm2 > largest * 1.05) return msg`it closes on ${largest} mm² at most`;
   if (!place) return '';
-  if (kind.benchOnly) return say`it stays on the bench`;
-  if (kind.solidFloor && !place.solidFloor) return say`it wants a solid floor to strike on`;
+  if (kind.benchOnly) return msg`it stays on the bench`;
+  if (kind.solidFloor && !place.solidFloor) return msg`it wants a solid floor to strike on`;
   const swing = tool.swingMm ?? kind.swingMm;
-  return place.swingMm < swing ? say`it wants ${swing} mm of room to swing` : '';
+  return place.swingMm < swing ? msg`it wants ${swing} mm of room to swing` : '';
 }

@@ -3,7 +3,7 @@ import { trialsSay } from '../../words/counts.ts';
 import { TOOL_KINDS } from '../../model/tables/tools.ts';
 import { atLeast, atMost, type Finding, stated, type State } from '../../finding/finding.ts';
 import type { Lug } from '../../model/shop.ts';
-import { digits, figure } from '../../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim, listed } from '../../words/message.ts';
 import { about } from './about.ts';
 import { CRIMP_SPACING } from '../dies/crimpLayout.ts';
 import { type DieOffer } from '../dies/dieOffers.ts';
@@ -13,7 +13,6 @@ import { dieCalled } from '../lugOffers.ts';
 import { wallMm2 } from '../lugs/lugOnCable.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
 import { bandSays, packingSays } from '../dies/packingSays.ts';
-import { say } from '../../words/say.ts';
 
 /** A die held against its lug: packing, compaction, and whether the crimps fit the barrel. */
 export function crimpFindings(end: ResolvedEnd, lug: Lug): Finding[] {
@@ -27,7 +26,7 @@ export function crimpFindings(end: ResolvedEnd, lug: Lug): Finding[] {
   ];
 }
 
-const plain = (end: ResolvedEnd, key: Topic, title: string) => ({
+const plain = (end: ResolvedEnd, key: Topic, title: Message) => ({
   ...about(end, key, title),
   value: null,
   unit: '' as const,
@@ -39,16 +38,16 @@ function unfit(end: ResolvedEnd, { tool, unfit: why }: DieOffer): Finding {
   const { title, hands, stop } = TOOL_KINDS[tool.kind];
   return stated(
     {
-      ...plain(end, 'tool', say`Tool`),
-      because: `${tool.title}: ${why}.`,
-      remedy: say`Take a tool that can work here.`,
+      ...plain(end, 'tool', msg`Tool`),
+      because: verbatim`${tool.title}: ${why}.`,
+      remedy: msg`Take a tool that can work here.`,
       work: {
-        formula: say`largest copper, room to swing, floor, bench`,
-        substituted: [`${title}: ${hands}${stop ? say`; done when ${stop}` : ''}`],
-        source: say`craft practice; the tool’s own sheet governs`,
+        formula: msg`largest copper, room to swing, floor, bench`,
+        substituted: [verbatim`${title}: ${hands}${stop ? msg`; done when ${stop}` : ''}`],
+        source: msg`craft practice; the tool’s own sheet governs`,
         assumes: end.spec.inPlace
-          ? say`${end.spec.inPlace.swingMm} mm of room, ${end.spec.inPlace.solidFloor ? say`a solid floor` : say`no solid floor`}`
-          : say`made on the bench`,
+          ? msg`${end.spec.inPlace.swingMm} mm of room, ${end.spec.inPlace.solidFloor ? msg`a solid floor` : msg`no solid floor`}`
+          : msg`made on the bench`,
       },
     },
     'fails',
@@ -61,19 +60,19 @@ function tried(end: ResolvedEnd, { verdict, die }: DieOffer, ownTrials: OwnTrial
     verdict === 'right' ? 'holds' : verdict === 'light' || verdict === 'tight' ? 'watch' : 'fails';
   return stated(
     {
-      ...about(end, 'trial', say`Trial crimps`),
+      ...about(end, 'trial', msg`Trial crimps`),
       value: ownTrials.count,
       unit: '',
       decimals: 0,
       because: ownTrials.because,
-      ...(state !== 'holds' && { remedy: say`Take another die, and crimp a spare with it.` }),
+      ...(state !== 'holds' && { remedy: msg`Take another die, and crimp a spare with it.` }),
       work: {
-        formula: say`a trial of this die on this barrel and conductor outranks the prediction`,
+        formula: msg`a trial of this die on this barrel and conductor outranks the prediction`,
         substituted: [
-          say`${trialsSay(ownTrials.count)} with ${dieCalled(die)}; ears ${digits(ownTrials.earsMm, 2)} mm${ownTrials.kappa === null ? '' : say`; κ seen ${digits(ownTrials.kappa, 3)}`}`,
+          msg`${trialsSay(ownTrials.count)} with ${dieCalled(die)}; ears ${numeral(ownTrials.earsMm, 2)} mm${ownTrials.kappa === null ? '' : msg`; κ seen ${numeral(ownTrials.kappa, 3)}`}`,
         ],
-        source: say`the shop’s own test crimps`,
-        assumes: say`the same barrel, the same copper to 1 %`,
+        source: msg`the shop’s own test crimps`,
+        assumes: msg`the same barrel, the same copper to 1 %`,
       },
     },
     state,
@@ -83,13 +82,13 @@ function tried(end: ResolvedEnd, { verdict, die }: DieOffer, ownTrials: OwnTrial
 function untried(end: ResolvedEnd, { tool }: DieOffer): Finding {
   return stated(
     {
-      ...plain(end, 'trial', say`Trial crimps`),
-      because: say`${tool.title} leaves an indent: figures cannot judge it, only a trial can.`,
-      remedy: say`Crimp a spare lug with it, pull it or saw it, and record the trial in the tool case.`,
+      ...plain(end, 'trial', msg`Trial crimps`),
+      because: msg`${tool.title} leaves an indent: figures cannot judge it, only a trial can.`,
+      remedy: msg`Crimp a spare lug with it, pull it or saw it, and record the trial in the tool case.`,
       work: {
-        formula: say`indent and plunger tools: by trial only`,
-        substituted: [say`no trial on this barrel and conductor`],
-        source: say`craft practice`,
+        formula: msg`indent and plunger tools: by trial only`,
+        substituted: [msg`no trial on this barrel and conductor`],
+        source: msg`craft practice`,
         assumes: '',
       },
     },
@@ -97,13 +96,13 @@ function untried(end: ResolvedEnd, { tool }: DieOffer): Finding {
   );
 }
 
-const DIE_SAYS: Readonly<Record<DieOffer['verdict'], string>> = {
-  untried: say`Not tried.`,
-  open: say`Open: air is left between the strands.`,
-  light: say`Light: hardly packed.`,
-  right: say`Packed without ears.`,
-  tight: say`Tight: expect ears and a longer barrel.`,
-  'will-not-close': say`This die will not close on so much copper.`,
+const DIE_SAYS: Readonly<Record<DieOffer['verdict'], Message>> = {
+  untried: msg`Not tried.`,
+  open: msg`Open: air is left between the strands.`,
+  light: msg`Light: hardly packed.`,
+  right: msg`Packed without ears.`,
+  tight: msg`Tight: expect ears and a longer barrel.`,
+  'will-not-close': msg`This die will not close on so much copper.`,
 };
 
 // eslint-disable-next-line max-lines-per-function -- two findings that share their figures
@@ -119,28 +118,28 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
     return verdict === 'light' || verdict === 'tight' ? 'watch' : 'fails';
   };
   const isOpen = verdict === 'open' || verdict === 'light';
-  const because = standard && right ? say`The standard die for this very lug.` : DIE_SAYS[verdict];
+  const because = standard && right ? msg`The standard die for this very lug.` : DIE_SAYS[verdict];
   const unsure =
     right && !sure
-      ? { remedy: say`Measures could tip this either way: crimp a spare lug and measure it.` }
+      ? { remedy: msg`Measures could tip this either way: crimp a spare lug and measure it.` }
       : {};
   const another =
-    verdict === 'open' || verdict === 'will-not-close' ? { remedy: say`Take another die.` } : {};
-  const work = (formula: string, line: string, low: number, high: number) => ({
+    verdict === 'open' || verdict === 'will-not-close' ? { remedy: msg`Take another die.` } : {};
+  const work = (formula: string, line: Message, low: number, high: number) => ({
     formula,
-    substituted: [line, say`band ${bandSays(low, high)}`],
-    source: say`area balance of a hexagon crimp; thresholds are shop practice`,
+    substituted: [line, msg`band ${bandSays(low, high)}`],
+    source: msg`area balance of a hexagon crimp; thresholds are shop practice`,
     assumes:
       learned.trials > 0
-        ? say`flats ${figure(parts.acrossFlatsMm, 'mm', 2)} from ${trialsSay(learned.trials)} (die ${figure(offer.die.acrossFlatsMm, 'mm', 2)}), ±${digits(learned.flatsToleranceMm, 2)} mm${learned.sections > 0 ? say`; κ × ${digits(learned.packing, 3)} as ${learned.sections} sections showed` : ''}`
-        : say`flats ${figure(parts.acrossFlatsMm, 'mm', 2)} as measured, not as stamped; ±0.1 mm, copper −10/+2 %`,
+        ? msg`flats ${amount(parts.acrossFlatsMm, 'mm', 2)} from ${trialsSay(learned.trials)} (die ${amount(offer.die.acrossFlatsMm, 'mm', 2)}), ±${numeral(learned.flatsToleranceMm, 2)} mm${learned.sections > 0 ? msg`; κ × ${numeral(learned.packing, 3)} as ${learned.sections} sections showed` : ''}`
+        : msg`flats ${amount(parts.acrossFlatsMm, 'mm', 2)} as measured, not as stamped; ±0.1 mm, copper −10/+2 %`,
   });
   // A die inside the lug's own wall leaves no room at all: shown as packed twice over.
   const packed = Number.isFinite(kappa) ? kappa : 2;
   return [
     atLeast(
       {
-        ...about(end, 'packing', say`Packing, κ`),
+        ...about(end, 'packing', msg`Packing, κ`),
         value: packed,
         unit: '',
         decimals: 2,
@@ -149,7 +148,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
         ...unsure,
         work: work(
           'κ = A ÷ (A_die − A_wall)',
-          `= ${digits(parts.copperMm2, 1)} ÷ (${digits(hexagon, 1)} − ${digits(wall, 1)}) = ${packingSays(kappa, 2)}`,
+          verbatim`= ${numeral(parts.copperMm2, 1)} ÷ (${numeral(hexagon, 1)} − ${numeral(wall, 1)}) = ${packingSays(kappa, 2)}`,
           loosest.kappa,
           tightest.kappa,
         ),
@@ -159,7 +158,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
     ),
     atMost(
       {
-        ...about(end, 'compaction', say`Compaction, c`),
+        ...about(end, 'compaction', msg`Compaction, c`),
         value: c,
         unit: '',
         decimals: 2,
@@ -168,7 +167,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
         ...unsure,
         work: work(
           'c = (A_wall + A) ÷ (√3/2 · F²)',
-          `= (${digits(wall, 1)} + ${digits(parts.copperMm2, 1)}) ÷ (0.866 × ${digits(parts.acrossFlatsMm, 2)}²) = ${digits(c, 3)}`,
+          verbatim`= (${numeral(wall, 1)} + ${numeral(parts.copperMm2, 1)}) ÷ (0.866 × ${numeral(parts.acrossFlatsMm, 2)}²) = ${numeral(c, 3)}`,
           loosest.c,
           tightest.c,
         ),
@@ -183,19 +182,19 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
 function noDie(end: ResolvedEnd, lug: Lug): Finding {
   return stated(
     {
-      ...about(end, 'compaction', say`Die`),
+      ...about(end, 'compaction', msg`Die`),
       value: null,
       unit: '',
       decimals: 0,
       because: end.spec.inPlace
-        ? say`No tool that can work in that place closes right on ${lug.label}.`
-        : say`No die in the case closes right on ${lug.label}.`,
-      remedy: say`Take another lug, or buy the die its maker names.`,
+        ? msg`No tool that can work in that place closes right on ${lug.label}.`
+        : msg`No die in the case closes right on ${lug.label}.`,
+      remedy: msg`Take another lug, or buy the die its maker names.`,
       work: {
-        formula: say`κ = A ÷ (A_die − A_wall) ≥ 0.90 and c = (A_wall + A) ÷ A_die ≤ 1.16`,
-        substituted: [say`every die owned was tried`],
-        source: say`area balance of a hexagon crimp`,
-        assumes: say`dies as measured across flats`,
+        formula: msg`κ = A ÷ (A_die − A_wall) ≥ 0.90 and c = (A_wall + A) ÷ A_die ≤ 1.16`,
+        substituted: [msg`every die owned was tried`],
+        source: msg`area balance of a hexagon crimp`,
+        assumes: msg`dies as measured across flats`,
       },
     },
     'fails',
@@ -205,27 +204,32 @@ function noDie(end: ResolvedEnd, lug: Lug): Finding {
 function crimpsFitFinding(end: ResolvedEnd, lug: Lug, { die, crimpsFit: fit }: DieOffer): Finding {
   const { palmMm, mouthMm, betweenMm } = CRIMP_SPACING;
   const needs = end.crimpsAsked * die.widthMm + palmMm + mouthMm + (end.crimpsAsked - 1) * betweenMm;
-  const words = [say`No crimp fits`, say`One crimp fits`, say`Two crimps fit`];
+  const words = [msg`No crimp fits`, msg`One crimp fits`, msg`Two crimps fit`];
   // One crimp where two were asked is a choice to look at, no crimp is a failure.
   const state: State = fit >= end.crimpsAsked ? 'holds' : fit > 0 ? 'watch' : 'fails';
   return atMost(
     {
-      ...about(end, 'crimps', end.crimpsAsked === 2 ? say`Two crimps fit` : say`The crimp fits`),
+      ...about(end, 'crimps', end.crimpsAsked === 2 ? msg`Two crimps fit` : msg`The crimp fits`),
       value: needs,
       unit: 'mm',
       decimals: 1,
-      because: say`${words[Math.min(fit, 2)]} a barrel ${figure(lug.barrelMm, 'mm', 0)} deep.`,
+      because: msg`${words[Math.min(fit, 2)]} a barrel ${amount(lug.barrelMm, 'mm', 0)} deep.`,
       ...(state !== 'holds' && {
-        remedy: fit > 0 ? say`Make one crimp, in the middle.` : say`Take a narrower die.`,
+        remedy: fit > 0 ? msg`Make one crimp, in the middle.` : msg`Take a narrower die.`,
       }),
       work: {
-        formula: say`n · width + 2 at the palm + 2 at the mouth + 1.5 between`,
+        formula: msg`n · width + 2 at the palm + 2 at the mouth + 1.5 between`,
         substituted: [
-          `= ${end.crimpsAsked} × ${digits(die.widthMm, 1)} + ${palmMm} + ${mouthMm} + ${digits((end.crimpsAsked - 1) * betweenMm, 1)} = ${figure(needs, 'mm', 1)}`,
-          say`middles from the mouth: ${end.crimps.map((mm) => digits(mm, 1)).join(say` and `) || say`none`}`,
+          verbatim`= ${end.crimpsAsked} × ${numeral(die.widthMm, 1)} + ${palmMm} + ${mouthMm} + ${numeral((end.crimpsAsked - 1) * betweenMm, 1)} = ${amount(needs, 'mm', 1)}`,
+          msg`middles from the mouth: ${
+            listed(
+              end.crimps.map((mm) => numeral(mm, 1)),
+              msg` and `,
+            ) || msg`none`
+          }`,
         ],
-        source: say`craft practice`,
-        assumes: say`spare barrel shared between mouth, gap and palm`,
+        source: msg`craft practice`,
+        assumes: msg`spare barrel shared between mouth, gap and palm`,
       },
     },
     lug.barrelMm,

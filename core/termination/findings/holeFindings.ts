@@ -1,10 +1,9 @@
 import { atMost, type Finding, type State } from '../../finding/finding.ts';
-import { digits, figure } from '../../model/units/figure.ts';
+import { amount, msg, numeral, verbatim } from '../../words/message.ts';
 import { about } from './about.ts';
 import type { EndSubject } from '../endSubject.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
 import { dressedMm, finishedPassesMm, passageOf } from '../throughHole.ts';
-import { say } from '../../words/say.ts';
 
 /** Whether a finished end passes the hole; if not, that it is pulled bare and finished in place. */
 export function holeFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
@@ -19,21 +18,21 @@ export function holeFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
   const fits = value <= holeMm;
   const because = fits
     ? bare
-      ? say`The bare cable passes; this end is finished in place.`
-      : say`The finished end passes.`
+      ? msg`The bare cable passes; this end is finished in place.`
+      : msg`The finished end passes.`
     : passage.pulled === null
-      ? say`The cable itself, ${figure(outerMm, 'mm', 1)}, does not pass ${figure(holeMm, 'mm', 1)}.`
-      : say`The finished end does not pass.`;
+      ? msg`The cable itself, ${amount(outerMm, 'mm', 1)}, does not pass ${amount(holeMm, 'mm', 1)}.`
+      : msg`The finished end does not pass.`;
   const remedy = fits
     ? undefined
     : passage.pulled === null
-      ? say`A larger hole, or a thinner cable.`
-      : say`Way out: pull it bare, crimp ${end.name} in place.`;
+      ? msg`A larger hole, or a thinner cable.`
+      : msg`Way out: pull it bare, crimp ${end.name} in place.`;
   const state: State = fits ? 'holds' : 'fails';
   return [
     atMost(
       {
-        ...about(end, 'hole', say`Through the hole`),
+        ...about(end, 'hole', msg`Through the hole`),
         value,
         unit: 'mm',
         decimals: 1,
@@ -41,15 +40,15 @@ export function holeFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
         ...(remedy && { remedy }),
         work: {
           formula: bare
-            ? say`outside of the cable ≤ hole`
-            : say`max(√(w² + t²), barrel + 2 · sleeve, jacket and all that is on it) ≤ hole`,
+            ? msg`outside of the cable ≤ hole`
+            : msg`max(√(w² + t²), barrel + 2 · sleeve, jacket and all that is on it) ≤ hole`,
           substituted: bare
-            ? [`${figure(outerMm, 'mm', 1)} ≤ ${figure(holeMm, 'mm', 1)}`]
+            ? [verbatim`${amount(outerMm, 'mm', 1)} ≤ ${amount(holeMm, 'mm', 1)}`]
             : [
-                say`= max(√(${digits(palmWidthMm, 1)}² + ${digits(palmThicknessMm, 1)}²), ${digits(barrelMm, 1)} + 2 × ${digits(end.sleeve?.wallMm ?? 0, 1)}, ${digits(dressedMm(end, outerMm), 1)}) = ${figure(value, 'mm', 1)}`,
+                msg`= max(√(${numeral(palmWidthMm, 1)}² + ${numeral(palmThicknessMm, 1)}²), ${numeral(barrelMm, 1)} + 2 × ${numeral(end.sleeve?.wallMm ?? 0, 1)}, ${numeral(dressedMm(end, outerMm), 1)}) = ${amount(value, 'mm', 1)}`,
               ],
-          source: say`geometry: the lug is turned and tilted, palm and barrel go one after the other`,
-          assumes: say`a round hole, its edges bushed`,
+          source: msg`geometry: the lug is turned and tilted, palm and barrel go one after the other`,
+          assumes: msg`a round hole, its edges bushed`,
         },
       },
       holeMm,

@@ -1,12 +1,12 @@
 import type { Topic } from '../../finding/topics.ts';
 import { atMost, type Finding, stated, type State, within } from '../../finding/finding.ts';
-import { digits, figure } from '../../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim } from '../../words/message.ts';
 import { COMPACTION } from '../dies/dieOnLug.ts';
 import { crimpsASide, type ResolvedJoin } from '../join.ts';
 import { boreFill, circleMm2, FILL, fillVerdict } from '../lugs/lugOnCable.ts';
 import { sleeveWindow } from '../sleeves/sleeve.ts';
-import { say } from '../../words/say.ts';
-import { word } from '../../words/terms.ts';
+
+import { term } from '../../words/terms.ts';
 
 /** What a join is held against before it is made: its connector, its die, its sleeve. */
 export function joinFindings(join: ResolvedJoin, finishedMm: number): Finding[] {
@@ -15,13 +15,13 @@ export function joinFindings(join: ResolvedJoin, finishedMm: number): Finding[] 
   return [place(join, finishedMm), fill(join, connector.boreMm), die(join), sleeve(join)];
 }
 
-const facts = (join: ResolvedJoin, key: Topic, title: string) => ({
+const facts = (join: ResolvedJoin, key: Topic, title: Message) => ({
   topic: key,
   join: join.spec.id,
   stage: 'ends' as const,
-  title: say`${join.title} at ${digits(join.spec.atMm / 1000, 2)} m, ${title}`,
+  title: msg`${join.title} at ${numeral(join.spec.atMm / 1000, 2)} m, ${title}`,
 });
-const SOURCE = say`craft practice: a join is a last resort, two more crimps to prove`;
+const SOURCE = msg`craft practice: a join is a last resort, two more crimps to prove`;
 
 function noConnector(join: ResolvedJoin): Finding {
   return stated(
@@ -30,11 +30,11 @@ function noConnector(join: ResolvedJoin): Finding {
       value: null,
       unit: '',
       decimals: 0,
-      because: say`No copper in-line connector owned takes ${figure(join.copperMm2, 'mm²', 1)}.`,
-      remedy: say`Buy one for this copper, or run the cable in one piece.`,
+      because: msg`No copper in-line connector owned takes ${amount(join.copperMm2, 'mm²', 1)}.`,
+      remedy: msg`Buy one for this copper, or run the cable in one piece.`,
       work: {
-        formula: say`fill = A ÷ A_bore`,
-        substituted: [say`every connector was tried`],
+        formula: msg`fill = A ÷ A_bore`,
+        substituted: [msg`every connector was tried`],
         source: SOURCE,
         assumes: '',
       },
@@ -52,12 +52,12 @@ function place(join: ResolvedJoin, finishedMm: number): Finding {
       value: atMm,
       unit: 'mm',
       decimals: 0,
-      ...(atMm > finishedMm && { because: say`Beyond the end of the cable.` }),
+      ...(atMm > finishedMm && { because: msg`Beyond the end of the cable.` }),
       work: {
-        formula: say`clear of both ends by 100 mm`,
-        substituted: [say`the cable is ${figure(finishedMm, 'mm', 0)} stud to stud`],
-        source: say`room for two sleeves that do not meet`,
-        assumes: say`measured along the cable from stud A`,
+        formula: msg`clear of both ends by 100 mm`,
+        substituted: [msg`the cable is ${amount(finishedMm, 'mm', 0)} stud to stud`],
+        source: msg`room for two sleeves that do not meet`,
+        assumes: msg`measured along the cable from stud A`,
       },
     },
     least,
@@ -72,18 +72,18 @@ function fill(join: ResolvedJoin, boreMm: number): Finding {
     verdict === 'right' ? 'holds' : verdict === 'tight' || verdict === 'loose' ? 'watch' : 'fails';
   return within(
     {
-      ...facts(join, 'join-fill', say`bore fill`),
+      ...facts(join, 'join-fill', msg`bore fill`),
       value,
       unit: '',
       decimals: 2,
       work: {
-        formula: say`fill = n · A ÷ (π/4 · bore²)`,
+        formula: msg`fill = n · A ÷ (π/4 · bore²)`,
         substituted: [
-          `= ${digits(join.copperMm2, 1)} ÷ ${digits(circleMm2(boreMm), 1)} = ${digits(value, 3)}`,
+          verbatim`= ${numeral(join.copperMm2, 1)} ÷ ${numeral(circleMm2(boreMm), 1)} = ${numeral(value, 3)}`,
         ],
-        source: say`craft practice: 0.53–0.72 right`,
+        source: msg`craft practice: 0.53–0.72 right`,
         assumes:
-          join.spec.kind === 'branch' ? say`cable and branch in one barrel` : say`one cable in each barrel`,
+          join.spec.kind === 'branch' ? msg`cable and branch in one barrel` : msg`one cable in each barrel`,
       },
     },
     FILL.right,
@@ -102,9 +102,9 @@ function die(join: ResolvedJoin): Finding {
         value: null,
         unit: '',
         decimals: 0,
-        because: say`No die in the case closes right on this connector.`,
-        remedy: say`Another connector, or its maker’s own die.`,
-        work: { formula: say`κ ≥ 0.90 and c ≤ 1.16`, substituted: [], source: SOURCE, assumes: '' },
+        because: msg`No die in the case closes right on this connector.`,
+        remedy: msg`Another connector, or its maker’s own die.`,
+        work: { formula: msg`κ ≥ 0.90 and c ≤ 1.16`, substituted: [], source: SOURCE, assumes: '' },
       },
       'fails',
     );
@@ -117,17 +117,17 @@ function die(join: ResolvedJoin): Finding {
       unit: '',
       decimals: 2,
       because: good
-        ? say`${offer.die.stamp ? say`Die ${offer.die.stamp}` : say`The unmarked die`} packs it; one crimp a side.`
+        ? msg`${offer.die.stamp ? msg`Die ${offer.die.stamp}` : msg`The unmarked die`} packs it; one crimp a side.`
         : crimpsASide(connector, offer) === 0
-          ? say`The die is wider than a side of the connector.`
-          : say`This die is ${word(offer.verdict)} on it.`,
+          ? msg`The die is wider than a side of the connector.`
+          : msg`This die is ${term(offer.verdict)} on it.`,
       work: {
-        formula: say`c = (A_wall + n · A) ÷ A_die, κ = n · A ÷ (A_die − A_wall)`,
+        formula: msg`c = (A_wall + n · A) ÷ A_die, κ = n · A ÷ (A_die − A_wall)`,
         substituted: [
-          say`c ${digits(offer.c, 3)}, κ ${Number.isFinite(offer.kappa) ? digits(offer.kappa, 3) : say`no room`}, flats ${digits(offer.parts.acrossFlatsMm, 2)}`,
+          msg`c ${numeral(offer.c, 3)}, κ ${Number.isFinite(offer.kappa) ? numeral(offer.kappa, 3) : msg`no room`}, flats ${numeral(offer.parts.acrossFlatsMm, 2)}`,
         ],
-        source: say`area balance of a hexagon crimp`,
-        assumes: say`connector as measured`,
+        source: msg`area balance of a hexagon crimp`,
+        assumes: msg`connector as measured`,
       },
     },
     COMPACTION.rightC,
@@ -151,22 +151,22 @@ function sleeve({ sleeveTask, sleeve: chosen, ...join }: ResolvedJoin): Finding 
       decimals: 0,
       because: chosen
         ? ok
-          ? say`${chosen.suppliedMm}/${chosen.recoveredMm} passes the connector and grips the cable.`
-          : say`${chosen.suppliedMm}/${chosen.recoveredMm} does not pass and grip.`
-        : say`No sleeve owned passes the connector and grips the cable.`,
-      ...(!ok && { remedy: say`A 4:1 adhesive sleeve spans most.` }),
+          ? msg`${chosen.suppliedMm}/${chosen.recoveredMm} passes the connector and grips the cable.`
+          : msg`${chosen.suppliedMm}/${chosen.recoveredMm} does not pass and grip.`
+        : msg`No sleeve owned passes the connector and grips the cable.`,
+      ...(!ok && { remedy: msg`A 4:1 adhesive sleeve spans most.` }),
       work: {
-        formula: say`supplied ≥ 1.1 × connector, recovered ≤ 0.9 × cable`,
+        formula: msg`supplied ≥ 1.1 × connector, recovered ≤ 0.9 × cable`,
         substituted: needs
           ? [
-              say`pass ${figure(needs.suppliedLeastMm, 'mm', 1)}, grip ${figure(needs.recoveredMostMm, 'mm', 1)}`,
+              msg`pass ${amount(needs.suppliedLeastMm, 'mm', 1)}, grip ${amount(needs.recoveredMostMm, 'mm', 1)}`,
             ]
           : [],
-        source: say`customary sizes`,
+        source: msg`customary sizes`,
         assumes:
           join.spec.kind === 'branch'
-            ? say`a branch is sealed by nipping a large adhesive sleeve with pliers while it is hot`
-            : say`slid on before the second side is crimped`,
+            ? msg`a branch is sealed by nipping a large adhesive sleeve with pliers while it is hot`
+            : msg`slid on before the second side is crimped`,
       },
     },
     ok ? 'holds' : 'fails',

@@ -2,7 +2,7 @@ import type { Topic } from '../../finding/topics.ts';
 import { type StudName, STUDS } from '../../model/tables/studs.ts';
 import { atLeast, atMost, type Finding, stated, type State, within } from '../../finding/finding.ts';
 import type { Lug } from '../../model/shop.ts';
-import { digits, figure } from '../../model/units/figure.ts';
+import { type Message, amount, msg, numeral, verbatim } from '../../words/message.ts';
 import { about } from './about.ts';
 import { usesDie } from '../../model/method.ts';
 import { postTitle } from '../../model/posts.ts';
@@ -15,8 +15,8 @@ import {
   webMm,
 } from '../lugs/lugOnStud.ts';
 import type { EndConductor, ResolvedEnd } from '../resolveEnd.ts';
-import { say } from '../../words/say.ts';
-import { word } from '../../words/terms.ts';
+
+import { term } from '../../words/terms.ts';
 
 /** A lug held against its cable and its stud. */
 export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor): Finding[] {
@@ -34,7 +34,7 @@ export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor)
 /** What a lug is made of and what was done to it, where that speaks against it. */
 // eslint-disable-next-line max-lines-per-function -- a list of findings, an entry each
 function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Finding[] {
-  const said = (key: Topic, title: string, because: string, remedy: string, state: State) =>
+  const said = (key: Topic, title: Message, because: Message, remedy: Message, state: State) =>
     stated(
       {
         ...about(end, key, title),
@@ -44,10 +44,10 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
         because,
         remedy,
         work: {
-          formula: say`seamless, pure copper, tin plated, thick walled, its own hole`,
+          formula: msg`seamless, pure copper, tin plated, thick walled, its own hole`,
           substituted: [lug.label],
-          source: say`craft practice`,
-          assumes: say`as the shop has it down`,
+          source: msg`craft practice`,
+          assumes: msg`as the shop has it down`,
         },
       },
       state,
@@ -58,9 +58,9 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
       ? [
           said(
             'metal',
-            say`Metal`,
-            say`${word(lug.metal)} does not flow into the strands when crimped.`,
-            say`Take a copper lug.`,
+            msg`Metal`,
+            msg`${term(lug.metal)} does not flow into the strands when crimped.`,
+            msg`Take a copper lug.`,
             'fails',
           ),
         ]
@@ -69,9 +69,9 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
       ? [
           said(
             'drilled',
-            say`Hole`,
-            say`Drilled out: it tears, bends, and loses plating and face.`,
-            say`Buy the hole you need.`,
+            msg`Hole`,
+            msg`Drilled out: it tears, bends, and loses plating and face.`,
+            msg`Buy the hole you need.`,
             'fails',
           ),
         ]
@@ -80,9 +80,9 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
       ? [
           said(
             'plating',
-            say`Plating`,
-            say`Bare copper against tinned strands: it greens first.`,
-            say`Take a tinned lug, or seal it well.`,
+            msg`Plating`,
+            msg`Bare copper against tinned strands: it greens first.`,
+            msg`Take a tinned lug, or seal it well.`,
             'watch',
           ),
         ]
@@ -92,8 +92,8 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
           said(
             'cast',
             'A casting',
-            say`A casting cracks in a die: it is soldered, not “${word(method)}”.`,
-            say`Choose solder for this end.`,
+            msg`A casting cracks in a die: it is soldered, not “${term(method)}”.`,
+            msg`Choose solder for this end.`,
             'fails',
           ),
         ]
@@ -105,17 +105,17 @@ export function noLug(end: ResolvedEnd): Finding {
   const { wholeMm2: copperMm2, meets } = end;
   return stated(
     {
-      ...about(end, 'lug', say`Lug`),
+      ...about(end, 'lug', msg`Lug`),
       value: null,
       unit: '',
       decimals: 0,
-      because: say`No lug on the shelf suits ${figure(copperMm2, 'mm²', 1)} on ${meets.kind === 'stud' ? meets.stud : postTitle(meets.post)}.`,
-      remedy: say`Buy the lug made for this cable and this stud. Never cut strands, never drill a lug out.`,
+      because: msg`No lug on the shelf suits ${amount(copperMm2, 'mm²', 1)} on ${meets.kind === 'stud' ? meets.stud : postTitle(meets.post)}.`,
+      remedy: msg`Buy the lug made for this cable and this stud. Never cut strands, never drill a lug out.`,
       work: {
-        formula: say`fill = A ÷ A_bore between 0.53 and 0.76, hole clearance 0 to 1.2 mm`,
-        substituted: [say`every lug owned was tried`],
-        source: say`craft practice; thresholds are shop settings`,
-        assumes: say`lugs as measured in the shop`,
+        formula: msg`fill = A ÷ A_bore between 0.53 and 0.76, hole clearance 0 to 1.2 mm`,
+        substituted: [msg`every lug owned was tried`],
+        source: msg`craft practice; thresholds are shop settings`,
+        assumes: msg`lugs as measured in the shop`,
       },
     },
     'fails',
@@ -127,27 +127,29 @@ function fillFinding(end: ResolvedEnd, lug: Lug): Finding {
   const fill = boreFill(copperMm2, lug.boreMm);
   const verdict = fillVerdict(fill);
   const says = {
-    'cannot-enter': say`The cable cannot enter without cutting strands: refuse this lug.`,
-    tight: say`Tight: a flared mouth and a gentle twist help it in.`,
-    right: say`The strands fill the bore as they should.`,
-    loose: say`Loose: only the right die makes this good.`,
-    'wrong-lug': say`Far too big: this is another cable’s lug.`,
+    'cannot-enter': msg`The cable cannot enter without cutting strands: refuse this lug.`,
+    tight: msg`Tight: a flared mouth and a gentle twist help it in.`,
+    right: msg`The strands fill the bore as they should.`,
+    loose: msg`Loose: only the right die makes this good.`,
+    'wrong-lug': msg`Far too big: this is another cable’s lug.`,
   }[verdict];
   const state: State =
     verdict === 'right' ? 'holds' : verdict === 'tight' || verdict === 'loose' ? 'watch' : 'fails';
   return within(
     {
-      ...about(end, 'fill', say`Bore fill`),
+      ...about(end, 'fill', msg`Bore fill`),
       value: fill,
       unit: '',
       decimals: 2,
       because: says,
-      ...(state === 'fails' && { remedy: say`Take the lug made for this cable.` }),
+      ...(state === 'fails' && { remedy: msg`Take the lug made for this cable.` }),
       work: {
-        formula: say`fill = n · A ÷ (π/4 · bore²)`,
-        substituted: [`= ${digits(copperMm2, 1)} ÷ ${digits(circleMm2(lug.boreMm), 1)} = ${digits(fill, 3)}`],
-        source: say`craft practice: 0.53–0.72 right, to 0.76 tight, to 0.45 loose`,
-        assumes: say`bore ${figure(lug.boreMm, 'mm', 1)} as measured; every strand counts, cut or not`,
+        formula: msg`fill = n · A ÷ (π/4 · bore²)`,
+        substituted: [
+          verbatim`= ${numeral(copperMm2, 1)} ÷ ${numeral(circleMm2(lug.boreMm), 1)} = ${numeral(fill, 3)}`,
+        ],
+        source: msg`craft practice: 0.53–0.72 right, to 0.76 tight, to 0.45 loose`,
+        assumes: msg`bore ${amount(lug.boreMm, 'mm', 1)} as measured; every strand counts, cut or not`,
       },
     },
     FILL.right,
@@ -163,25 +165,25 @@ function clearanceFinding(end: ResolvedEnd, lug: Lug, stud: StudName): Finding {
   const state: State = verdict === 'right' ? 'holds' : verdict === 'acceptable' ? 'watch' : 'fails';
   return atMost(
     {
-      ...about(end, 'clearance', say`Stud clearance`),
+      ...about(end, 'clearance', msg`Stud clearance`),
       value: clearance,
       unit: 'mm',
       decimals: 2,
       because: {
-        'does-not-fit': say`The hole does not pass ${stud}. Do not drill it out.`,
-        right: say`A close hole on ${stud}.`,
-        acceptable: say`A little loose on ${stud}: centre it before tightening.`,
-        loose: say`Loose on ${stud}: it loses face and works free.`,
+        'does-not-fit': msg`The hole does not pass ${stud}. Do not drill it out.`,
+        right: msg`A close hole on ${stud}.`,
+        acceptable: msg`A little loose on ${stud}: centre it before tightening.`,
+        loose: msg`Loose on ${stud}: it loses face and works free.`,
       }[verdict],
-      ...(state === 'fails' && { remedy: say`Buy the hole you need.` }),
+      ...(state === 'fails' && { remedy: msg`Buy the hole you need.` }),
       work: {
-        formula: say`clearance = hole − d, right up to max(0.6, 0.09 · d)`,
+        formula: msg`clearance = hole − d, right up to max(0.6, 0.09 · d)`,
         substituted: [
-          `= ${digits(lug.holeMm, 1)} − ${digits(diameterMm, 2)} = ${figure(clearance, 'mm', 2)}`,
-          say`right to ${figure(rightClearanceMm(diameterMm), 'mm', 2)}, acceptable to ${figure(MOST_CLEARANCE_MM, 'mm', 1)}`,
+          verbatim`= ${numeral(lug.holeMm, 1)} − ${numeral(diameterMm, 2)} = ${amount(clearance, 'mm', 2)}`,
+          msg`right to ${amount(rightClearanceMm(diameterMm), 'mm', 2)}, acceptable to ${amount(MOST_CLEARANCE_MM, 'mm', 1)}`,
         ],
-        source: say`craft practice; stud diameters as customary`,
-        assumes: say`the hole as measured`,
+        source: msg`craft practice; stud diameters as customary`,
+        assumes: msg`the hole as measured`,
       },
     },
     rightClearanceMm(diameterMm),
@@ -197,22 +199,22 @@ function wallFinding(end: ResolvedEnd, lug: Lug): Finding {
   const light = ratio < LIGHT_WALL;
   return atLeast(
     {
-      ...about(end, 'wall', say`Wall copper`),
+      ...about(end, 'wall', msg`Wall copper`),
       value: ratio,
       unit: '',
       decimals: 2,
       because:
         wall === 0
-          ? say`The bore is as wide as the barrel’s outside: no lug is made so.`
+          ? msg`The bore is as wide as the barrel’s outside: no lug is made so.`
           : light
-            ? say`A light lug: less copper than the cable brings.`
-            : say`The barrel carries as much as the cable.`,
-      ...(wall === 0 && { remedy: say`Measure the lug again in the tool case.` }),
+            ? msg`A light lug: less copper than the cable brings.`
+            : msg`The barrel carries as much as the cable.`,
+      ...(wall === 0 && { remedy: msg`Measure the lug again in the tool case.` }),
       work: {
-        formula: say`A_wall ÷ A, at least 0.80`,
-        substituted: [`= ${digits(wall, 1)} ÷ ${digits(copperMm2, 1)} = ${digits(ratio, 2)}`],
-        source: say`craft practice: thick wall, long barrel`,
-        assumes: say`${digits(lug.outerMm, 1)} over ${digits(lug.boreMm, 1)} as measured`,
+        formula: msg`A_wall ÷ A, at least 0.80`,
+        substituted: [verbatim`= ${numeral(wall, 1)} ÷ ${numeral(copperMm2, 1)} = ${numeral(ratio, 2)}`],
+        source: msg`craft practice: thick wall, long barrel`,
+        assumes: msg`${numeral(lug.outerMm, 1)} over ${numeral(lug.boreMm, 1)} as measured`,
       },
     },
     LIGHT_WALL,
@@ -224,17 +226,17 @@ function webFinding(end: ResolvedEnd, lug: Lug): Finding {
   const web = webMm(lug.palmWidthMm, lug.holeMm);
   return atLeast(
     {
-      ...about(end, 'web', say`Web at the hole`),
+      ...about(end, 'web', msg`Web at the hole`),
       value: web,
       unit: 'mm',
       decimals: 1,
       work: {
-        formula: say`web = (palm − hole) ÷ 2, at least half the hole`,
+        formula: msg`web = (palm − hole) ÷ 2, at least half the hole`,
         substituted: [
-          `= (${digits(lug.palmWidthMm, 1)} − ${digits(lug.holeMm, 1)}) ÷ 2 = ${figure(web, 'mm', 1)}`,
+          verbatim`= (${numeral(lug.palmWidthMm, 1)} − ${numeral(lug.holeMm, 1)}) ÷ 2 = ${amount(web, 'mm', 1)}`,
         ],
-        source: say`craft practice`,
-        assumes: say`the hole in the middle of the palm`,
+        source: msg`craft practice`,
+        assumes: msg`the hole in the middle of the palm`,
       },
     },
     LEAST_WEB_SHARE * lug.holeMm,

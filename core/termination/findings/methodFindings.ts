@@ -3,7 +3,7 @@ import { bundleDiameterMm } from '../../conductor/geometry.ts';
 import { atLeast, atMost, type Finding, stated, type State, within } from '../../finding/finding.ts';
 import type { Lug } from '../../model/shop.ts';
 import { hottestC } from '../../sizing/governing.ts';
-import { digits, figure } from '../../model/units/figure.ts';
+import { amount, msg, numeral, verbatim } from '../../words/message.ts';
 import { about } from './about.ts';
 import type { EndSubject } from '../endSubject.ts';
 import { circleMm2 } from '../lugs/lugOnCable.ts';
@@ -11,7 +11,6 @@ import { usesSolder } from '../../model/method.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
 import { solderNeed } from '../solderNeed.ts';
 import { SOLDER_ONLY_DIAMETERS, TORCH_S } from '../methods/solder.ts';
-import { say } from '../../words/say.ts';
 
 /** What the method of an end means for this very cable: hold, heat, flexing, solder, flame and flux. */
 export function methodFindings(end: ResolvedEnd, lug: Lug, subject: EndSubject): Finding[] {
@@ -33,24 +32,24 @@ function solderOnly(end: ResolvedEnd, lug: Lug, { conductor }: EndSubject): Find
   const bundle = bundleDiameterMm(conductor.copperMm2);
   return atLeast(
     {
-      ...about(end, 'solder-hold', say`Soldered length`),
+      ...about(end, 'solder-hold', msg`Soldered length`),
       value: lug.barrelMm,
       unit: 'mm',
       decimals: 1,
       because:
         lug.barrelMm >= SOLDER_ONLY_DIAMETERS * bundle
-          ? say`Long enough to be the only hold, by small-craft practice.`
-          : say`Too short for solder to be the only hold.`,
+          ? msg`Long enough to be the only hold, by small-craft practice.`
+          : msg`Too short for solder to be the only hold.`,
       ...(lug.barrelMm < SOLDER_ONLY_DIAMETERS * bundle && {
-        remedy: say`Crimp it as well, or take a lug with a longer barrel.`,
+        remedy: msg`Crimp it as well, or take a lug with a longer barrel.`,
       }),
       work: {
-        formula: say`soldered length ≥ 1.5 · d_b`,
+        formula: msg`soldered length ≥ 1.5 · d_b`,
         substituted: [
-          say`1.5 × ${digits(bundle, 1)} = ${figure(SOLDER_ONLY_DIAMETERS * bundle, 'mm', 1)}; the barrel is ${figure(lug.barrelMm, 'mm', 1)}`,
+          msg`1.5 × ${numeral(bundle, 1)} = ${amount(SOLDER_ONLY_DIAMETERS * bundle, 'mm', 1)}; the barrel is ${amount(lug.barrelMm, 'mm', 1)}`,
         ],
-        source: say`ABYC E-11, battery lugs held by solder alone`,
-        assumes: say`the barrel is filled to its mouth`,
+        source: msg`ABYC E-11, battery lugs held by solder alone`,
+        assumes: msg`the barrel is filled to its mouth`,
       },
     },
     SOLDER_ONLY_DIAMETERS * bundle,
@@ -60,17 +59,17 @@ function solderOnly(end: ResolvedEnd, lug: Lug, { conductor }: EndSubject): Find
 function creeps(end: ResolvedEnd): Finding {
   return stated(
     {
-      ...about(end, 'creep', say`Crimp over solder`),
+      ...about(end, 'creep', msg`Crimp over solder`),
       value: null,
       unit: '',
       decimals: 0,
-      because: say`Solder under a crimp creeps with the years: the crimp relaxes and only the solder holds.`,
-      remedy: say`Crimp first and solder after, or pull it again at the yearly look.`,
+      because: msg`Solder under a crimp creeps with the years: the crimp relaxes and only the solder holds.`,
+      remedy: msg`Crimp first and solder after, or pull it again at the yearly look.`,
       work: {
-        formula: say`solder flows slowly under lasting pressure`,
+        formula: msg`solder flows slowly under lasting pressure`,
         substituted: [],
-        source: say`craft practice: practised by some, with this cost`,
-        assumes: say`soft solder`,
+        source: msg`craft practice: practised by some, with this cost`,
+        assumes: msg`soft solder`,
       },
     },
     'watch',
@@ -81,23 +80,23 @@ function creeps(end: ResolvedEnd): Finding {
 function softens(end: ResolvedEnd, { at }: EndSubject): Finding {
   const hottest = hottestC(at);
   const facts = {
-    ...about(end, 'solder-heat', say`Heat at the solder`),
+    ...about(end, 'solder-heat', msg`Heat at the solder`),
     unit: '°C',
     decimals: 0,
     work: {
-      formula: say`hottest conductor ≤ where solder softens`,
+      formula: msg`hottest conductor ≤ where solder softens`,
       substituted: [
         hottest === null
-          ? say`the conductor never settles`
-          : say`${figure(hottest, '°C', 0)} against ${figure(SOLDER.softensC, '°C', 0)}; it melts at ${figure(SOLDER.liquidusC, '°C', 0)}`,
+          ? msg`the conductor never settles`
+          : msg`${amount(hottest, '°C', 0)} against ${amount(SOLDER.softensC, '°C', 0)}; it melts at ${amount(SOLDER.liquidusC, '°C', 0)}`,
       ],
-      source: say`handbook values of soft solder; a short is held to 160 °C at a soldered end`,
-      assumes: say`the lug is no hotter than the conductor`,
+      source: msg`handbook values of soft solder; a short is held to 160 °C at a soldered end`,
+      assumes: msg`the lug is no hotter than the conductor`,
     },
   } as const;
   return hottest === null
     ? stated(
-        { ...facts, value: null, because: say`The conductor never settles: solder would soften.` },
+        { ...facts, value: null, because: msg`The conductor never settles: solder would soften.` },
         'fails',
       )
     : atMost({ ...facts, value: hottest }, SOLDER.softensC, 20);
@@ -106,27 +105,27 @@ function softens(end: ResolvedEnd, { at }: EndSubject): Finding {
 function flexes(end: ResolvedEnd): Finding {
   const { support } = end.spec;
   const facts = {
-    ...about(end, 'solder-flex', say`Flex at the step`),
+    ...about(end, 'solder-flex', msg`Flex at the step`),
     value: support?.distanceMm ?? null,
     unit: 'mm',
     decimals: 0,
     work: {
-      formula: say`solder wicks up the strands and ends in a brittle step: nothing may flex there`,
+      formula: msg`solder wicks up the strands and ends in a brittle step: nothing may flex there`,
       substituted: support
         ? [
-            say`first support at ${figure(support.distanceMm, 'mm', 0)}; ${support.flexes ? say`it flexes` : say`it does not flex`}, ${support.vibrates ? say`it shakes` : say`it does not shake`}`,
+            msg`first support at ${amount(support.distanceMm, 'mm', 0)}; ${support.flexes ? msg`it flexes` : msg`it does not flex`}, ${support.vibrates ? msg`it shakes` : msg`it does not shake`}`,
           ]
-        : [say`how it is supported is not said`],
-      source: say`craft practice`,
-      assumes: say`solder wicks about two bundle diameters under the jacket`,
+        : [msg`how it is supported is not said`],
+      source: msg`craft practice`,
+      assumes: msg`solder wicks about two bundle diameters under the jacket`,
     },
   } as const;
   if (!support) {
     return stated(
       {
         ...facts,
-        because: say`Not said whether anything moves between lug and first support.`,
-        remedy: say`Say where the first support is.`,
+        because: msg`Not said whether anything moves between lug and first support.`,
+        remedy: msg`Say where the first support is.`,
       },
       'unproved',
     );
@@ -135,8 +134,8 @@ function flexes(end: ResolvedEnd): Finding {
     return stated(
       {
         ...facts,
-        because: say`It flexes between lug and support: the step at the solder breaks strand by strand.`,
-        remedy: say`Clamp the cable beside the lug, so that it flexes further on; or crimp only.`,
+        because: msg`It flexes between lug and support: the step at the solder breaks strand by strand.`,
+        remedy: msg`Clamp the cable beside the lug, so that it flexes further on; or crimp only.`,
       },
       'fails',
     );
@@ -145,12 +144,12 @@ function flexes(end: ResolvedEnd): Finding {
     ? stated(
         {
           ...facts,
-          because: say`It shakes: look at it every year, and support it close to the lug.`,
-          remedy: say`A support within a few diameters of the lug keeps the step still.`,
+          because: msg`It shakes: look at it every year, and support it close to the lug.`,
+          remedy: msg`A support within a few diameters of the lug keeps the step still.`,
         },
         'watch',
       )
-    : stated({ ...facts, because: say`Nothing moves at the step.` }, 'holds');
+    : stated({ ...facts, because: msg`Nothing moves at the step.` }, 'holds');
 }
 
 function solderMass(end: ResolvedEnd, lug: Lug, { shop }: EndSubject): Finding {
@@ -158,21 +157,21 @@ function solderMass(end: ResolvedEnd, lug: Lug, { shop }: EndSubject): Finding {
   const free = circleMm2(lug.boreMm) - end.copperMm2;
   return stated(
     {
-      ...about(end, 'solder-mass', say`Solder`),
+      ...about(end, 'solder-mass', msg`Solder`),
       value: need.massG,
       unit: 'g',
       decimals: 1,
-      because: say`${figure(need.wireMm, 'mm', 0)} of ${digits(shop.practice.solder.wireMm, 1)} mm wire, or a slug of ${figure(need.massG, 'g', 1)}.`,
+      because: msg`${amount(need.wireMm, 'mm', 0)} of ${numeral(shop.practice.solder.wireMm, 1)} mm wire, or a slug of ${amount(need.massG, 'g', 1)}.`,
       work: {
         formula: need.afterCrimp
-          ? say`V = (A_bore − A) · uncrimped barrel + air in the crimps + fillet`
-          : say`V = (A_bore − A) · depth + fillet`,
+          ? msg`V = (A_bore − A) · uncrimped barrel + air in the crimps + fillet`
+          : msg`V = (A_bore − A) · depth + fillet`,
         substituted: [
-          say`= ${digits(free, 1)} × ${digits(need.depthMm, 1)} + ${digits(need.extraMm3, 0)} = ${digits(need.volumeMm3, 0)} mm³`,
-          `× ${digits(SOLDER.densityGPerCm3, 1)} g/cm³ = ${figure(need.massG, 'g', 1)}`,
+          msg`= ${numeral(free, 1)} × ${numeral(need.depthMm, 1)} + ${numeral(need.extraMm3, 0)} = ${numeral(need.volumeMm3, 0)} mm³`,
+          verbatim`× ${numeral(SOLDER.densityGPerCm3, 1)} g/cm³ = ${amount(need.massG, 'g', 1)}`,
         ],
-        source: say`volume of what the strands leave; density of tin-lead, tin-copper is an eighth lighter`,
-        assumes: say`the barrel filled to its mouth, none lost`,
+        source: msg`volume of what the strands leave; density of tin-lead, tin-copper is an eighth lighter`,
+        assumes: msg`the barrel filled to its mouth, none lost`,
       },
     },
     'holds',
@@ -185,27 +184,27 @@ function torch(end: ResolvedEnd, lug: Lug, { shop }: EndSubject): Finding {
   const state: State = seconds > TORCH_S.tooWeak ? 'fails' : seconds < TORCH_S.scorches ? 'watch' : 'holds';
   const says =
     seconds > TORCH_S.tooWeak
-      ? say`Too weak: the jacket cooks before the solder runs.`
+      ? msg`Too weak: the jacket cooks before the solder runs.`
       : seconds < TORCH_S.scorches
-        ? say`Fierce: it scorches before it soaks through.`
-        : say`About ${figure(seconds, 's', 0)} on the lug, not on the cable, the blue cone off the tin.`;
+        ? msg`Fierce: it scorches before it soaks through.`
+        : msg`About ${amount(seconds, 's', 0)} on the lug, not on the cable, the blue cone off the tin.`;
   return within(
     {
-      ...about(end, 'torch', say`Time under the flame`),
+      ...about(end, 'torch', msg`Time under the flame`),
       value: seconds,
       unit: 's',
       decimals: 0,
       because: says,
       ...(state !== 'holds' && {
-        remedy: state === 'fails' ? say`Take a larger flame.` : say`Take a smaller flame, or hold it off.`,
+        remedy: state === 'fails' ? msg`Take a larger flame.` : msg`Take a smaller flame, or hold it off.`,
       }),
       work: {
         formula: 'E + 2·k·A·ΔT·√(t ÷ (π·α)) = 0.15·P·t',
         substituted: [
-          say`P ${figure(solder.torchW, 'W', 0)}, A ${digits(end.copperMm2, 1)} mm²: t = ${figure(seconds, 's', 0)}`,
+          msg`P ${amount(solder.torchW, 'W', 0)}, A ${numeral(end.copperMm2, 1)} mm²: t = ${amount(seconds, 's', 0)}`,
         ],
-        source: say`lumped joint on a long conductor`,
-        assumes: say`low confidence: 15 % of the flame enters the lug; try a spare first`,
+        source: msg`lumped joint on a long conductor`,
+        assumes: msg`low confidence: 15 % of the flame enters the lug; try a spare first`,
       },
     },
     TORCH_S.scorches,
@@ -218,19 +217,19 @@ function flux(end: ResolvedEnd, { shop }: EndSubject): Finding {
   const acid = shop.practice.solder.flux === 'acid';
   return stated(
     {
-      ...about(end, 'flux', say`Flux`),
+      ...about(end, 'flux', msg`Flux`),
       value: null,
       unit: '',
       decimals: 0,
       because: acid
-        ? say`Acid flux creeps under the jacket and eats the strands for years.`
-        : say`Rosin: clean the rest off once it is cold.`,
-      ...(acid && { remedy: say`Rosin flux only.` }),
+        ? msg`Acid flux creeps under the jacket and eats the strands for years.`
+        : msg`Rosin: clean the rest off once it is cold.`,
+      ...(acid && { remedy: msg`Rosin flux only.` }),
       work: {
-        formula: say`rosin flux only`,
+        formula: msg`rosin flux only`,
         substituted: [],
-        source: say`craft practice, all schools`,
-        assumes: say`as house practice says`,
+        source: msg`craft practice, all schools`,
+        assumes: msg`as house practice says`,
       },
     },
     acid ? 'fails' : 'holds',
@@ -241,25 +240,25 @@ function flux(end: ResolvedEnd, { shop }: EndSubject): Finding {
 function temporary(end: ResolvedEnd, { today }: EndSubject): Finding {
   const dates = end.spec.temporary;
   const facts = {
-    ...about(end, 'temporary', say`Temporary`),
+    ...about(end, 'temporary', msg`Temporary`),
     value: null,
     unit: '',
     decimals: 0,
     work: {
-      formula: say`today ≤ replace by`,
+      formula: msg`today ≤ replace by`,
       substituted: dates
-        ? [say`fitted ${dates.fitted}, replace by ${dates.replaceBy}${today ? say`, today ${today}` : ''}`]
-        : [say`no date is set`],
-      source: say`craft practice: a screw-down clamp is for a get-you-home repair only`,
-      assumes: say`the date as set here`,
+        ? [msg`fitted ${dates.fitted}, replace by ${dates.replaceBy}${today ? msg`, today ${today}` : ''}`]
+        : [msg`no date is set`],
+      source: msg`craft practice: a screw-down clamp is for a get-you-home repair only`,
+      assumes: msg`the date as set here`,
     },
   } as const;
   if (!dates) {
     return stated(
       {
         ...facts,
-        because: say`A screw clamp gets you home; it has no date to be gone by.`,
-        remedy: say`Set the day by which a proper end replaces it.`,
+        because: msg`A screw clamp gets you home; it has no date to be gone by.`,
+        remedy: msg`Set the day by which a proper end replaces it.`,
       },
       'fails',
     );
@@ -269,9 +268,9 @@ function temporary(end: ResolvedEnd, { today }: EndSubject): Finding {
     {
       ...facts,
       because: isDue
-        ? say`Due: it was to be gone by ${dates.replaceBy}.`
-        : say`To be gone by ${dates.replaceBy}.`,
-      remedy: say`Cut it off and put a proper end on.`,
+        ? msg`Due: it was to be gone by ${dates.replaceBy}.`
+        : msg`To be gone by ${dates.replaceBy}.`,
+      remedy: msg`Cut it off and put a proper end on.`,
     },
     isDue ? 'fails' : 'watch',
   );

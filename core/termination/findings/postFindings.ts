@@ -2,13 +2,13 @@ import type { Topic } from '../../finding/topics.ts';
 import { type Polarity } from '../../model/shop.ts';
 import { ADAPTERS, type AdapterFacts, POST_KINDS } from '../../model/tables/posts.ts';
 import { type Finding, stated, type State } from '../../finding/finding.ts';
-import { digits } from '../../model/units/figure.ts';
+import { type Message, msg, numeral } from '../../words/message.ts';
 import { about } from './about.ts';
 import type { EndSubject } from '../endSubject.ts';
 import { postTitle, postTopMm } from '../../model/posts.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
-import { say } from '../../words/say.ts';
-import { word } from '../../words/terms.ts';
+
+import { term } from '../../words/terms.ts';
 
 /** A battery post and what is put on it: kind, polarity, adapter, and how many cables. */
 export function postFindings(end: ResolvedEnd, { cable, onPost }: EndSubject): Finding[] {
@@ -22,16 +22,16 @@ export function postFindings(end: ResolvedEnd, { cable, onPost }: EndSubject): F
   ];
 }
 
-const facts = (end: ResolvedEnd, key: Topic, title: string, substituted: readonly string[]) => ({
+const facts = (end: ResolvedEnd, key: Topic, title: Message, substituted: readonly Message[]) => ({
   ...about(end, key, title),
   value: null,
   unit: '' as const,
   decimals: 0,
   work: {
-    formula: say`kind and polarity of post, adapter and clamp are the same`,
+    formula: msg`kind and polarity of post, adapter and clamp are the same`,
     substituted,
-    source: say`customary tapered posts, 1:9: the positive is the fatter one`,
-    assumes: say`the battery’s own sheet governs`,
+    source: msg`customary tapered posts, 1:9: the positive is the fatter one`,
+    assumes: msg`the battery’s own sheet governs`,
   },
 });
 
@@ -40,41 +40,41 @@ function matches(end: ResolvedEnd, polarity: Polarity | 'link'): Finding {
   if (!post) throw new RangeError('no post');
   const top = postTopMm(post);
   const substituted = [
-    top === null ? postTitle(post) : say`${postTitle(post)}: ${digits(top, 1)} mm at the top`,
-    ...(end.lug?.clamp ? [say`clamp bored for ${postTitle(end.lug.clamp.post)}`] : []),
+    top === null ? postTitle(post) : msg`${postTitle(post)}: ${numeral(top, 1)} mm at the top`,
+    ...(end.lug?.clamp ? [msg`clamp bored for ${postTitle(end.lug.clamp.post)}`] : []),
   ];
-  const said = (state: State, because: string, remedy?: string) =>
+  const said = (state: State, because: Message, remedy?: Message) =>
     stated(
-      { ...facts(end, 'post', say`On the post`, substituted), because, ...(remedy && { remedy }) },
+      { ...facts(end, 'post', msg`On the post`, substituted), because, ...(remedy && { remedy }) },
       state,
     );
   if (polarity !== 'link' && polarity !== post.polarity) {
     return said(
       'fails',
-      say`A ${word(polarity)} cable on the ${word(post.polarity)} post.`,
-      say`Look at the battery again.`,
+      msg`A ${term(polarity)} cable on the ${term(post.polarity)} post.`,
+      msg`Look at the battery again.`,
     );
   }
   const { lug, meets } = end;
   if (meets.kind === 'stud') {
     return lug?.clamp
-      ? said('fails', say`A clamp cannot grip a stud.`, say`Take a ring lug.`)
-      : said('holds', say`A ring lug on ${meets.stud} at the ${POST_KINDS[post.kind].title}.`);
+      ? said('fails', msg`A clamp cannot grip a stud.`, msg`Take a ring lug.`)
+      : said('holds', msg`A ring lug on ${meets.stud} at the ${POST_KINDS[post.kind].title}.`);
   }
   if (!lug?.clamp) {
     return said(
       'fails',
-      say`A ring lug does not sit on a tapered post.`,
-      say`Take a clamp, or an adapter to a stud.`,
+      msg`A ring lug does not sit on a tapered post.`,
+      msg`Take a clamp, or an adapter to a stud.`,
     );
   }
   const fits = lug.clamp.post.kind === meets.post.kind && lug.clamp.post.polarity === meets.post.polarity;
   return fits
-    ? said('holds', say`The clamp is bored for this post.`)
+    ? said('holds', msg`The clamp is bored for this post.`)
     : said(
         'fails',
-        say`Bored for ${postTitle(lug.clamp.post)}: it does not fit this one.`,
-        say`Clamps are not interchangeable: take the other.`,
+        msg`Bored for ${postTitle(lug.clamp.post)}: it does not fit this one.`,
+        msg`Clamps are not interchangeable: take the other.`,
       );
 }
 
@@ -84,11 +84,11 @@ function between(end: ResolvedEnd): Finding {
   const fits = adapterFacts !== undefined && adapterFacts.from === post?.kind;
   return stated(
     {
-      ...facts(end, 'adapter', say`Adapter`, adapterFacts ? [adapterFacts.title] : []),
+      ...facts(end, 'adapter', msg`Adapter`, adapterFacts ? [adapterFacts.title] : []),
       because: fits
-        ? say`${adapterFacts.title}, in its ${word(post?.polarity)} make.`
-        : say`${adapterFacts?.title} does not fit a ${post && POST_KINDS[post.kind].title}.`,
-      ...(!fits && { remedy: say`Take the adapter that starts from this post.` }),
+        ? msg`${adapterFacts.title}, in its ${term(post?.polarity)} make.`
+        : msg`${adapterFacts?.title} does not fit a ${post && POST_KINDS[post.kind].title}.`,
+      ...(!fits && { remedy: msg`Take the adapter that starts from this post.` }),
     },
     fits ? 'holds' : 'fails',
   );
@@ -98,14 +98,14 @@ function shared(end: ResolvedEnd, cables: number): Finding {
   const takes = end.lug?.clamp?.cables ?? 1;
   return stated(
     {
-      ...facts(end, 'post-shared', say`Cables on one post`, [
-        say`${cables} cables, the clamp takes ${takes}`,
+      ...facts(end, 'post-shared', msg`Cables on one post`, [
+        msg`${cables} cables, the clamp takes ${takes}`,
       ]),
       because:
         cables <= takes
-          ? say`A clamp made for ${takes} cables.`
-          : say`${cables} cables on one post want a clamp made for them, not a pile of lugs.`,
-      ...(cables > takes && { remedy: say`Take the clamp for two cables, or a bus bar.` }),
+          ? msg`A clamp made for ${takes} cables.`
+          : msg`${cables} cables on one post want a clamp made for them, not a pile of lugs.`,
+      ...(cables > takes && { remedy: msg`Take the clamp for two cables, or a bus bar.` }),
     },
     cables <= takes ? 'holds' : 'fails',
   );

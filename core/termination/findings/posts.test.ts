@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tell } from '../../words/message.ts';
 import { STUDS } from '../../model/tables/studs.ts';
 import type { Cable } from '../../model/cable.ts';
 import type { End } from '../../model/end.ts';
@@ -20,7 +21,7 @@ describe('battery posts', () => {
       ({ clamp, form }) => clamp?.post.polarity === 'negative' && form === 'cast clamp',
     );
     const wrong = work(cableWith({ post: positive, lugId: negative?.id }));
-    expect(found(wrong.findings, 'post.A').because).toMatch(/Bored for large taper, negative/);
+    expect(tell(found(wrong.findings, 'post.A').because)).toMatch(/Bored for large taper, negative/);
     const black = work(cableWith({ post: positive }, { polarity: 'negative' }));
     expect(found(black.findings, 'post.A').state).toBe('fails');
   });

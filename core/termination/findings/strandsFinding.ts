@@ -1,13 +1,12 @@
 import { atLeast, atMost, type Finding, stated } from '../../finding/finding.ts';
 import { faultScale } from '../../sizing/fault.ts';
 import { countedAmps, strictestAmps } from '../../sizing/schoolFindings.ts';
-import { digits, figure } from '../../model/units/figure.ts';
+import { amount, msg, numeral, verbatim } from '../../words/message.ts';
 import { about } from './about.ts';
 import type { EndSubject } from '../endSubject.ts';
 import { usesDie } from '../../model/method.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
 import { ampsWithStrandsCut } from '../strandsLeft.ts';
-import { say } from '../../words/say.ts';
 
 /** What cut strands cost: against the house, and against every limit of the size. Nothing while none is cut. */
 export function strandsFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
@@ -22,23 +21,23 @@ function house(end: ResolvedEnd, { shop }: EndSubject): Finding {
   const none = practice.cutStrands === 'none';
   return atMost(
     {
-      ...about(end, 'strands', say`Strands cut`),
+      ...about(end, 'strands', msg`Strands cut`),
       value: cut,
       unit: '',
       decimals: 0,
       because: none
-        ? say`${cut} of ${count} cut: this house allows none.`
-        : say`${cut} of ${count} cut, ${digits((cut / count) * 100, 2)} %; ${allowed} may be plucked out.`,
-      ...(cut > allowed && { remedy: say`Cut back and strip again: the service loop pays for it.` }),
+        ? msg`${cut} of ${count} cut: this house allows none.`
+        : msg`${cut} of ${count} cut, ${numeral((cut / count) * 100, 2)} %; ${allowed} may be plucked out.`,
+      ...(cut > allowed && { remedy: msg`Cut back and strip again: the service loop pays for it.` }),
       work: {
-        formula: say`cut ≤ what the workmanship class allows`,
-        substituted: [say`${cut} of ${count} strands, ${digits((1 - cut / count) * 100, 2)} % left`],
+        formula: msg`cut ≤ what the workmanship class allows`,
+        substituted: [msg`${cut} of ${count} strands, ${numeral((1 - cut / count) * 100, 2)} % left`],
         source: none
-          ? say`house practice: no strand cut; NASA-STD-8739.4 allows none`
-          : say`IPC/WHMA-A-620 strand table, ${practice.workmanship === 'class2' ? say`class 2` : say`class 3`}, recalled`,
+          ? msg`house practice: no strand cut; NASA-STD-8739.4 allows none`
+          : msg`IPC/WHMA-A-620 strand table, ${practice.workmanship === 'class2' ? msg`class 2` : msg`class 3`}, recalled`,
         assumes: end.spec.strands?.counted
-          ? say`strands counted`
-          : say`strands by the largest diameter of their class: count them for an exact figure`,
+          ? msg`strands counted`
+          : msg`strands by the largest diameter of their class: count them for an exact figure`,
       },
     },
     allowed,
@@ -53,19 +52,19 @@ function amps(end: ResolvedEnd, { at: assessed, shop }: EndSubject): Finding[] {
   return [
     atLeast(
       {
-        ...about(end, 'strands-amps', say`Amps with what is left`),
+        ...about(end, 'strands-amps', msg`Amps with what is left`),
         value: left,
         unit: 'A',
         decimals: 1,
-        because: say`It may still carry ${figure(left, 'A', 1)} of ${figure(allowed, 'A', 0)}; the drop stays, as the loss is local.`,
+        because: msg`It may still carry ${amount(left, 'A', 1)} of ${amount(allowed, 'A', 0)}; the drop stays, as the loss is local.`,
         work: {
-          formula: say`allowed · √(n_left ÷ n)`,
+          formula: msg`allowed · √(n_left ÷ n)`,
           substituted: [
-            `= ${digits(allowed, 1)} × √(${count - cut} ÷ ${count}) = ${figure(left, 'A', 1)}`,
-            say`the load counts as ${figure(countedAmps(assessed), 'A', 1)}`,
+            verbatim`= ${numeral(allowed, 1)} × √(${count - cut} ÷ ${count}) = ${amount(left, 'A', 1)}`,
+            msg`the load counts as ${amount(countedAmps(assessed), 'A', 1)}`,
           ],
-          source: say`resistance over a short length; the strictest of the schools switched on`,
-          assumes: say`the loss lies at the mouth of the barrel`,
+          source: msg`resistance over a short length; the strictest of the schools switched on`,
+          assumes: msg`the loss lies at the mouth of the barrel`,
         },
       },
       countedAmps(assessed),
@@ -79,19 +78,19 @@ function short(end: ResolvedEnd, { cable }: EndSubject): Finding {
   const scale = faultScale(share);
   return stated(
     {
-      ...about(end, 'strands-short', say`Time in a short`),
+      ...about(end, 'strands-short', msg`Time in a short`),
       value: scale * 100,
       unit: '%',
       decimals: 1,
-      because: say`In a short the neck lasts ${figure(scale * 100, '%', 1)} of the whole cable’s time.`,
+      because: msg`In a short the neck lasts ${amount(scale * 100, '%', 1)} of the whole cable’s time.`,
       work: {
-        formula: say`t ∝ S², so t_left = t · (n_left ÷ n)²`,
-        substituted: [`= (${count - cut} ÷ ${count})² = ${digits(scale, 3)}`],
-        source: say`adiabatic rule, IEC 60364-5-54`,
+        formula: msg`t ∝ S², so t_left = t · (n_left ÷ n)²`,
+        substituted: [verbatim`= (${count - cut} ÷ ${count})² = ${numeral(scale, 3)}`],
+        source: msg`adiabatic rule, IEC 60364-5-54`,
         assumes:
           cable.run.fuses.length > 0
-            ? say`the fuse clears within the shorter time: see “Outlives a fault” in Gauge`
-            : say`whatever opens the circuit`,
+            ? msg`the fuse clears within the shorter time: see “Outlives a fault” in Gauge`
+            : msg`whatever opens the circuit`,
       },
     },
     share < 0.9 ? 'watch' : 'holds',
@@ -105,21 +104,21 @@ function tinnedFirst(end: ResolvedEnd): Finding[] {
   return [
     stated(
       {
-        ...about(end, 'tinned-first', say`Strands tinned first`),
+        ...about(end, 'tinned-first', msg`Strands tinned first`),
         value: null,
         unit: '',
         decimals: 0,
         because: crimped
-          ? say`Solder under a crimp creeps, and the crimp loosens.`
-          : say`No die closes on this end: tinned strands do no harm.`,
+          ? msg`Solder under a crimp creeps, and the crimp loosens.`
+          : msg`No die closes on this end: tinned strands do no harm.`,
         ...(crimped && {
-          remedy: say`Cut the tinned strands off and strip again; never tin before crimping.`,
+          remedy: msg`Cut the tinned strands off and strip again; never tin before crimping.`,
         }),
         work: {
-          formula: say`never tin before crimping`,
+          formula: msg`never tin before crimping`,
           substituted: [],
-          source: say`craft practice, all schools`,
-          assumes: say`as said on this cable`,
+          source: msg`craft practice, all schools`,
+          assumes: msg`as said on this cable`,
         },
       },
       crimped ? 'fails' : 'holds',

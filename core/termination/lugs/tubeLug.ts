@@ -1,7 +1,7 @@
 import { STUDS, type StudName } from '../../model/tables/studs.ts';
 import { boreFill, fillVerdict, type FillVerdict, wallMm2 } from './lugOnCable.ts';
 import { webMm } from './lugOnStud.ts';
-import { say } from '../../words/say.ts';
+import { type Message, msg } from '../../words/message.ts';
 
 /** A lug made in the field from a length of annealed copper tube, flattened and drilled. */
 export interface TubeLug {
@@ -16,7 +16,7 @@ export interface TubeLug {
   /** Tube to cut, mm: barrel, neck, and a palm with half a hole's width beyond the hole. */
   readonly cutMm: number;
   /** What stands against it, a sentence each; empty where it can do. */
-  readonly problems: readonly string[];
+  readonly problems: readonly Message[];
 }
 
 /** The barrel of a made lug is this many bores deep. Craft practice. */
@@ -45,10 +45,10 @@ export function tubeLug(
   const { holeMm } = STUDS[stud];
   const web = webMm(palmWidthMm, holeMm);
   const problems = [
-    verdict === 'cannot-enter' && say`The cable cannot enter: never cut strands.`,
-    (verdict === 'wrong-lug' || verdict === 'loose') && say`The bore is too wide for this cable.`,
-    tubeMm2 < copperMm2 && say`The tube holds less copper than the cable: take the thick-walled kind.`,
-    web < holeMm / 2 && say`Too little metal beside the hole for this stud.`,
+    verdict === 'cannot-enter' && msg`The cable cannot enter: never cut strands.`,
+    (verdict === 'wrong-lug' || verdict === 'loose') && msg`The bore is too wide for this cable.`,
+    tubeMm2 < copperMm2 && msg`The tube holds less copper than the cable: take the thick-walled kind.`,
+    web < holeMm / 2 && msg`Too little metal beside the hole for this stud.`,
   ].filter((problem) => problem !== false);
   return {
     fill,

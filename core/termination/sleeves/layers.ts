@@ -5,17 +5,17 @@ import type { End } from '../../model/end.ts';
 import type { Lug, Sleeve } from '../../model/shop.ts';
 import type { HousePractice } from '../../model/housePractice.ts';
 import { SLEEVE_ROOM, wallOnMm } from './sleeve.ts';
-import { say } from '../../words/say.ts';
+import { type Message, msg } from '../../words/message.ts';
 
 /** One thing that slides onto the cable, in the order in which it goes on. */
 export interface LayerOn {
   readonly layer: Layer | 'sleeve';
-  readonly title: string;
+  readonly title: Message;
   /** Largest outside it must pass on its way to its place, mm. */
   readonly mustPassMm: number;
   /** Whether it could still be slid on once the lug is on. */
   readonly afterLug: boolean;
-  readonly why: string;
+  readonly why: Message;
 }
 
 const IN_ORDER = Object.keys(LAYERS) as Layer[];
@@ -77,10 +77,10 @@ export function nesting(
     ...on,
     {
       layer: 'sleeve',
-      title: say`${sleeve.suppliedMm}/${sleeve.recoveredMm} heat shrink, ${ratio}`,
+      title: msg`${sleeve.suppliedMm}/${sleeve.recoveredMm} heat shrink, ${ratio}`,
       mustPassMm: over,
       afterLug: sleeve.suppliedMm >= SLEEVE_ROOM.pass * palm,
-      why: say`seals the end and takes the strain off the last strand`,
+      why: msg`seals the end and takes the strain off the last strand`,
     },
   ];
 }

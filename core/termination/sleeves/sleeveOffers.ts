@@ -1,9 +1,8 @@
 import { SLEEVES } from '../../model/tables/sleeves.ts';
 import type { Sleeve } from '../../model/shop.ts';
 import type { HousePractice } from '../../model/housePractice.ts';
-import { figure, digits } from '../../model/units/figure.ts';
+import { type Message, amount, msg, numeral } from '../../words/message.ts';
 import { grips, passes, type SleeveTask, sleeveWindow } from './sleeve.ts';
-import { say } from '../../words/say.ts';
 
 /** A sleeve in the drawer, held against its task. */
 export interface SleeveOffer {
@@ -52,23 +51,23 @@ export function whyNoSleeve(
   sleeves: readonly Sleeve[],
   task: SleeveTask,
   afterLug: boolean,
-): { because: string; remedy: string } {
+): { because: Message; remedy: Message } {
   const { suppliedLeastMm, recoveredMostMm } = sleeveWindow(task);
-  const pass = figure(suppliedLeastMm, 'mm', 1);
-  const grip = figure(recoveredMostMm, 'mm', 1);
+  const pass = amount(suppliedLeastMm, 'mm', 1);
+  const grip = amount(recoveredMostMm, 'mm', 1);
   const passing = sleeves.filter((sleeve) => passes(sleeve, task));
   if (passing.length === 0) {
     const remedy = afterLug
-      ? say`Put the sleeve on before the lug: then the palm does not have to pass.`
-      : say`Buy a wider sleeve.`;
-    return { because: say`No sleeve owned passes ${pass}.`, remedy };
+      ? msg`Put the sleeve on before the lug: then the palm does not have to pass.`
+      : msg`Buy a wider sleeve.`;
+    return { because: msg`No sleeve owned passes ${pass}.`, remedy };
   }
   const ratio = suppliedLeastMm / recoveredMostMm;
-  const asks = say`It asks for a ratio of ${digits(ratio, 1)} to 1`;
+  const asks = msg`It asks for a ratio of ${numeral(ratio, 1)} to 1`;
   const remedy = afterLug
-    ? say`Put the sleeve on before the lug, or buy a 4:1 sleeve.`
+    ? msg`Put the sleeve on before the lug, or buy a 4:1 sleeve.`
     : ratio > 4
-      ? say`Build the smaller side up with a first sleeve, or take a lug nearer the cable’s size.`
-      : say`Buy a 4:1 sleeve.`;
-  return { because: say`What passes ${pass} does not grip ${grip}. ${asks}.`, remedy };
+      ? msg`Build the smaller side up with a first sleeve, or take a lug nearer the cable’s size.`
+      : msg`Buy a 4:1 sleeve.`;
+  return { because: msg`What passes ${pass} does not grip ${grip}. ${asks}.`, remedy };
 }

@@ -1,3 +1,4 @@
+import type { Message } from '../../words/message.ts';
 import { type Stud, STUDS, type StudName } from '../../model/tables/studs.ts';
 import { circleMm2 } from '../lugs/lugOnCable.ts';
 
@@ -15,7 +16,7 @@ export interface StackMember {
 /** Everything on one stud, from the face outwards. */
 export interface StudStack {
   readonly stud: StudName;
-  readonly name: string;
+  readonly name: Message;
   readonly lengthMm: number | null;
   readonly springWasher: boolean;
   readonly members: readonly StackMember[];

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { DieOffer } from '../../../core/termination/dies/dieOffers.ts';
 import type { DieZones } from '../../../core/termination/dies/dieOnLug.ts';
-import { digits } from '../../../core/model/units/figure.ts';
+import { digits } from '../../../core/words/numerals.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** Dies near the right one by what they measure, and where each falls between open and will not close. */
@@ -65,7 +66,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
         role="radio"
         :aria-checked="isChosen(offer)"
         :aria-label="
-          say`die ${offer.die.stamp || say`without a mark`}, ${digits(offer.parts.acrossFlatsMm, 1)} across flats: ${word(offer.verdict)}${offer.unfit ? `, ${offer.unfit}` : ''}`
+          say`die ${offer.die.stamp || say`without a mark`}, ${digits(offer.parts.acrossFlatsMm, 1)} across flats: ${word(offer.verdict)}${offer.unfit ? `, ${tell(offer.unfit)}` : ''}`
         "
         class="relative min-w-0 flex-1 rounded-box border pt-1"
         :class="[
@@ -172,7 +173,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
             : 'border-hairline bg-paper hover:bg-teal-tint'
         "
         :aria-pressed="isChosen(offer)"
-        :title="offer.unfit"
+        :title="tell(offer.unfit)"
         @click="$emit('choose', offer.die.id)"
       >
         {{ offer.tool.kind === 'hammer' ? say`plunger` : say`lever ${offer.die.stamp}` }}
@@ -180,7 +181,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
       </button>
     </p>
     <p v-if="chosen?.unfit" class="mt-1 text-[12.5px] font-bold text-fails">
-      {{ chosen.tool.title }}: {{ chosen.unfit }}.
+      {{ chosen.tool.title }}: {{ tell(chosen.unfit) }}.
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { Check, TriangleAlert } from '@lucide/vue';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -50,7 +51,7 @@ const lugs = computed(() => {
     title: offer.lug.label,
     note:
       offer.refused === null
-        ? say`${offer.lug.stock} left, ${offer.reasons.map(({ words }) => words).join(', ')}`
+        ? say`${offer.lug.stock} left, ${offer.reasons.map(({ words }) => tell(words)).join(', ')}`
         : say`refused: ${offer.refused}`,
     disabled: offer.refused !== null,
   }));
@@ -90,7 +91,7 @@ const meets = computed(() => end.value.meets);
         :choices="studs"
         @update:model-value="(stud) => set(say`stud`, { stud, lugId: undefined })"
       />
-      <p v-else class="note self-center leading-4">{{ meetsWord(meets) }}</p>
+      <p v-else class="note self-center leading-4">{{ tell(meetsWord(meets)) }}</p>
       <SegmentedField
         v-if="isCrimped"
         :label="say`Crimps of ${name}`"
@@ -118,7 +119,7 @@ const meets = computed(() => end.value.meets);
           :class="reason.good ? 'text-ink2' : 'font-bold text-binds'"
         >
           <Check v-if="reason.good" :size="13" class="text-holds" :aria-label="say`for it:`" />
-          <TriangleAlert v-else :size="13" :aria-label="say`against it:`" />{{ reason.words }}
+          <TriangleAlert v-else :size="13" :aria-label="say`against it:`" />{{ tell(reason.words) }}
         </li>
       </ul>
       <template v-if="isCrimped">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { word } from '../../../core/words/terms.ts';
 import { X } from '@lucide/vue';
 import { nanoid } from 'nanoid';
@@ -9,7 +10,7 @@ import { dieOffers } from '../../../core/termination/dies/dieOffers.ts';
 import { connectorsFor, type ResolvedJoin } from '../../../core/termination/join.ts';
 import { dieCalled } from '../../../core/termination/lugOffers.ts';
 import { sleeveOffers, sleeveSuits } from '../../../core/termination/sleeves/sleeveOffers.ts';
-import { digits } from '../../../core/model/units/figure.ts';
+import { digits } from '../../../core/words/numerals.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import { openCase } from '../../../core/termination/dies/toolCase.ts';
@@ -60,7 +61,7 @@ const dies = ({ connector, copperMm2 }: ResolvedJoin) =>
         .filter(({ verdict }) => verdict !== 'open' && verdict !== 'will-not-close')
         .map((offer) => ({
           value: offer.die.id,
-          title: dieCalled(offer.die),
+          title: tell(dieCalled(offer.die)),
           note: say`${digits(offer.parts.acrossFlatsMm, 1)} flats, c ${digits(offer.c, 2)}, ${word(offer.verdict)}`,
         }))
     : [];
@@ -77,7 +78,7 @@ const joins = computed(() => work.joins);
   <StageSection :title="say`Joins along the way`">
     <div v-for="join in joins" :key="join.spec.id" class="mb-3 border-b border-hairline pb-3">
       <div class="mb-1 flex items-center gap-2">
-        <h4 class="figure text-[16px] font-semibold">{{ join.title }}</h4>
+        <h4 class="figure text-[16px] font-semibold">{{ tell(join.title) }}</h4>
         <button
           type="button"
           class="ml-auto flex size-9 items-center justify-center text-teal"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { choicesOf } from '../../ui/choicesOf.ts';
 import { computed } from 'vue';
 import { LAYERS, type Layer } from '../../../core/model/tables/layers.ts';
@@ -146,7 +147,7 @@ const colours = choicesOf(SLEEVE_COLOURS.filter((colour) => colour !== 'clear'))
         <CheckField
           v-for="layer in kinds"
           :key="layer"
-          :label="LAYERS[layer].title"
+          :label="tell(LAYERS[layer].title)"
           :model-value="end.layers.includes(layer)"
           @update:model-value="(on) => setLayer(layer, on)"
         />

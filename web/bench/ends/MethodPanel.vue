@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { dayAfter } from '../../../core/model/units/days.ts';
 import { word } from '../../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { Cable } from '../../../core/model/cable.ts';
 import type { End, EndName } from '../../../core/model/end.ts';
 import { methodSchools } from '../../../core/practice/methodSchools.ts';
-import { digits } from '../../../core/model/units/figure.ts';
+import { digits } from '../../../core/words/numerals.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';
@@ -88,10 +89,10 @@ const laterThanFitted = (text: string) =>
           <StateMark :state="school.state" />
         </span>
         <span
-          v-for="words in school.consequences"
-          :key="words"
+          v-for="(words, i) in school.consequences"
+          :key="i"
           class="block text-[12.5px] leading-4 text-ink2"
-          >{{ words }}</span
+          >{{ tell(words) }}</span
         >
       </button>
     </div>

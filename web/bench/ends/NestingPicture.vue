@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { computed } from 'vue';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import { usePrefs } from '../../stores/prefs.ts';
@@ -93,8 +94,8 @@ const fillOf = (layer: string) =>
       >
         <span class="figure w-4 text-[15px] font-semibold">{{ i + 1 }}</span>
         <span class="min-w-0 flex-1">
-          {{ layer.title }}
-          <span class="note block leading-4">{{ layer.why }}</span>
+          {{ tell(layer.title) }}
+          <span class="note block leading-4">{{ tell(layer.why) }}</span>
         </span>
         <span class="figure text-[15px]">{{ sized(layer.mustPassMm) }}</span>
         <span

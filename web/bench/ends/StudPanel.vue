@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
 import { ADAPTERS, POST_KINDS, type PostKind } from '../../../core/model/tables/posts.ts';
@@ -35,13 +36,13 @@ const torque = computed(() => (stack.value ? STUDS[stack.value.stud].torqueNm : 
 const studs = STUD_NAMES.map((stud) => ({ value: stud, title: stud }));
 const kinds = (Object.keys(POST_KINDS) as PostKind[]).map((kind) => ({
   value: kind,
-  title: POST_KINDS[kind].title,
+  title: tell(POST_KINDS[kind].title),
 }));
 const NONE = 'none';
 const adapters = computed(() => [
   { value: NONE, title: say`nothing between` },
   ...(end.value.post
-    ? adaptersFor(end.value.post.kind).map((id) => ({ value: id as string, title: ADAPTERS[id].title }))
+    ? adaptersFor(end.value.post.kind).map((id) => ({ value: id as string, title: tell(ADAPTERS[id].title) }))
     : []),
 ]);
 const NEW = 'new';
@@ -132,7 +133,7 @@ function setShared(choice: string): void {
           "
         />
         <p class="col-span-2">
-          {{ postTitle(end.post)
+          {{ tell(postTitle(end.post))
           }}<template v-if="postTopMm(end.post)">{{
             say`: ${postTopMm(end.post)} mm at the top, taper 1:9`
           }}</template

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { computed } from 'vue';
 import type { Cable } from '../../../core/model/cable.ts';
 import { END_NAMES, type EndName } from '../../../core/model/end.ts';
@@ -132,14 +133,14 @@ const toolsAt = (name: EndName) =>
           <ul :aria-label="say`Tools at ${name}`">
             <li v-for="{ tool, why } in toolsAt(name)" :key="tool.id" class="leading-5">
               <span :class="why ? 'text-ink3 line-through' : 'font-bold'">{{ tool.title }}</span>
-              <span v-if="why" class="note"> {{ why }}</span>
+              <span v-if="why" class="note"> {{ tell(why) }}</span>
             </li>
           </ul>
         </div>
       </div>
     </StageSection>
 
-    <StageSection :title="say`Palm to palm`" :note="clocking?.because ?? ''">
+    <StageSection :title="say`Palm to palm`" :note="tell(clocking?.because)">
       <div class="max-w-56">
         <QuantityField
           :label="say`Angle from palm A to palm B`"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { TriangleAlert } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -61,7 +62,7 @@ const recordOne = (measured: Measured, what: string) => record([{ measured, from
 function tick(id: string): void {
   if (nameNeeded()) return;
   const isTicked = ticks.value.some(({ check }) => check === id);
-  refusal.value = isTicked ? '' : (mayTick(plan.value, ticks.value, id, work.findings) ?? '');
+  refusal.value = isTicked ? '' : tell(mayTick(plan.value, ticks.value, id, work.findings));
   if (refusal.value) return;
   edit(isTicked ? say`tick taken back` : say`tick`, (draft) => {
     const own = { check: id, at: new Date().toISOString(), by: prefs.person };
@@ -127,8 +128,8 @@ function tick(id: string): void {
             class="flex flex-wrap items-center justify-between gap-x-4 border-t border-hairline py-1 first:border-t-0"
           >
             <span>
-              <b>{{ finding.title }}{{ finding.end ? say` of ${finding.end}` : '' }}</b>
-              {{ finding.because }}
+              <b>{{ tell(finding.title) }}{{ finding.end ? say` of ${finding.end}` : '' }}</b>
+              {{ tell(finding.because) }}
             </span>
             <div v-if="finding.state === 'unproved' && finding.topic !== 'torque'" class="[&>p]:mt-0">
               <WaiveBox :finding="finding" :cable="cable" :job-id="jobId" />

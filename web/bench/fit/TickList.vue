@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { Check, TriangleAlert } from '@lucide/vue';
 import type { FitCheck } from '../../../core/fit/fitChecks.ts';
 import type { Fitted } from '../../../core/model/cable.ts';
@@ -33,7 +34,7 @@ const nextId = () => checks.find(({ id }) => !tickOf(id))?.id;
         type="button"
         role="checkbox"
         :aria-checked="tickOf(check.id) !== undefined"
-        :aria-label="check.title"
+        :aria-label="tell(check.title)"
         class="flex min-h-11 w-11 shrink-0 items-center justify-center"
         @click="$emit('tick', check.id)"
       >
@@ -46,7 +47,7 @@ const nextId = () => checks.find(({ id }) => !tickOf(id))?.id;
       </button>
       <p class="min-w-0 flex-1 py-1.5">
         <b class="figure mr-1.5 text-[16px]"
-          ><template v-if="ordered">{{ i + 1 }}. </template>{{ check.title }}</b
+          ><template v-if="ordered">{{ i + 1 }}. </template>{{ tell(check.title) }}</b
         >
         <TriangleAlert
           v-if="check.danger"
@@ -54,7 +55,7 @@ const nextId = () => checks.find(({ id }) => !tickOf(id))?.id;
           class="mr-1 inline align-[-2px] text-fails"
           :aria-label="say`danger`"
         />
-        <span>{{ check.detail }}</span>
+        <span>{{ tell(check.detail) }}</span>
         <span v-if="tickOf(check.id)" class="note block">
           {{ tickOf(check.id)?.by }}, {{ tickOf(check.id)?.at.slice(0, 10) }}
         </span>

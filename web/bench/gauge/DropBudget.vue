@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import {
   BarController,
   BarElement,
@@ -15,7 +16,8 @@ import type { Run } from '../../../core/model/run.ts';
 import type { Assessment } from '../../../core/sizing/assess.ts';
 import type { Spender } from '../../../core/sizing/loop.ts';
 import { dropShares, governingDrop } from '../../../core/sizing/governing.ts';
-import { digits, figure } from '../../../core/model/units/figure.ts';
+import { figure } from '../../../core/model/units/figure.ts';
+import { digits } from '../../../core/words/numerals.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
 import { uprightLine } from '../../ui/chartMarks.ts';
 import { say } from '../../../core/words/say.ts';
@@ -42,7 +44,7 @@ const colourOf = (kind: Spender['kind']) =>
 const data = computed((): ChartData<'bar', number[]> => ({
   labels: [''],
   datasets: shares.value.map(({ label, percent, kind }) => ({
-    label,
+    label: tell(label),
     data: [percent],
     backgroundColor: colourOf(kind),
     borderColor: colours.value.paper,
@@ -81,7 +83,7 @@ const limitLine: Plugin<'bar'> = {
 };
 const spoken = computed(
   () =>
-    say`Drop budget: ${shares.value.map(({ label, percent }) => `${label} ${digits(percent, 2)} %`).join(', ')}; ${digits(limit.value, 1)} % is allowed`,
+    say`Drop budget: ${shares.value.map(({ label, percent }) => `${tell(label)} ${digits(percent, 2)} %`).join(', ')}; ${digits(limit.value, 1)} % is allowed`,
 );
 </script>
 
@@ -103,7 +105,7 @@ const spoken = computed(
           :style="{ background: colourOf(share.kind) }"
           aria-hidden="true"
         />
-        <span class="min-w-0 flex-1 truncate">{{ share.label }}</span>
+        <span class="min-w-0 flex-1 truncate">{{ tell(share.label) }}</span>
         <span class="text-ink2">{{ digits(share.ohm * 1000, 3) }} mΩ</span>
         <span class="w-14 text-right font-semibold">{{ figure(share.percent, '%', 2) }}</span>
       </li>

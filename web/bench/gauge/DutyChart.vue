@@ -12,7 +12,8 @@ import {
 import { computed } from 'vue';
 import { Line } from 'vue-chartjs';
 import type { Assessment } from '../../../core/sizing/assess.ts';
-import { digits, figure } from '../../../core/model/units/figure.ts';
+import { figure } from '../../../core/model/units/figure.ts';
+import { digits } from '../../../core/words/numerals.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
 import { lettered, levelLine } from '../../ui/chartMarks.ts';
 import { say } from '../../../core/words/say.ts';

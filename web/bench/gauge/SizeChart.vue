@@ -16,7 +16,8 @@ import { type ConductorSize, sizeLabel } from '../../../core/model/tables/size.t
 import type { Run } from '../../../core/model/run.ts';
 import { governingDrop, hottestC } from '../../../core/sizing/governing.ts';
 import type { Candidate } from '../../../core/sizing/choose.ts';
-import { digits, figure } from '../../../core/model/units/figure.ts';
+import { figure } from '../../../core/model/units/figure.ts';
+import { digits } from '../../../core/words/numerals.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
 import { band, lettered, levelLine, uprightLine } from '../../ui/chartMarks.ts';
 import { say } from '../../../core/words/say.ts';

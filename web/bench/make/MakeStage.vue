@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { faultSays } from '../../../core/traveller/mishaps.ts';
 import { word } from '../../../core/words/terms.ts';
 import { readersLocale } from '../../words.ts';
@@ -90,7 +91,7 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
           <span
             class="figure min-w-0 flex-1 truncate text-[16px]"
             :class="step.id === currentId ? 'font-semibold' : ''"
-            >{{ step.short }}</span
+            >{{ tell(step.short) }}</span
           >
           <span v-if="isDone(step)" class="figure flex items-center gap-1 text-[13px]">
             {{ timeOfDay.format(new Date(doneAt(step)?.at ?? ''))
@@ -123,12 +124,12 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
           }}</span></RouterLink
         >
       </p>
-      <h3 class="figure text-[30px] leading-8 font-semibold">{{ current.order }}</h3>
+      <h3 class="figure text-[30px] leading-8 font-semibold">{{ tell(current.order) }}</h3>
       <template v-if="current.figure && shown">
         <p class="figure mt-3 text-[112px] leading-[96px] font-semibold">
           {{ shown.value }}<span class="text-[36px] font-medium text-ink2"> {{ shown.unit }}</span>
         </p>
-        <p class="figure text-[19px]">{{ current.figure.means }}</p>
+        <p class="figure text-[19px]">{{ tell(current.figure.means) }}</p>
       </template>
       <PractiseFirst
         v-if="untried.length > 0 && !current.ask"
@@ -136,7 +137,7 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
         :untried="untried"
         @practise="traveller.practise"
       />
-      <p class="mt-3 max-w-prose text-[15px]">{{ current.detail }}</p>
+      <p class="mt-3 max-w-prose text-[15px]">{{ tell(current.detail) }}</p>
       <TrialEntry
         v-if="current.end && traveller.asksTrial(current)"
         v-model="trial"
@@ -145,10 +146,10 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
         :problem="trialProblem"
       />
       <p class="mt-2 text-[15px]">
-        <span class="figure text-ink2">{{ say`Why` }}</span> {{ current.why }}
+        <span class="figure text-ink2">{{ say`Why` }}</span> {{ tell(current.why) }}
       </p>
       <p v-if="current.caution" class="mt-3 flex items-start gap-2 text-[16px] font-bold text-fails">
-        <TriangleAlert :size="22" class="shrink-0" aria-hidden="true" />{{ current.caution.says }}
+        <TriangleAlert :size="22" class="shrink-0" aria-hidden="true" />{{ tell(current.caution.says) }}
       </p>
       <GatePanel
         v-if="isAsking && isClosed"
@@ -188,7 +189,8 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
       <StepPhotos :cable="cable" :job-id="jobId" />
       <ul v-if="cable.mishaps.length > 0" class="mt-3 text-[15px]" :aria-label="say`What went wrong`">
         <li v-for="own in cable.mishaps" :key="own.id">
-          {{ faultSays(own.what) }}: {{ word(own.way) }}{{ own.cutBackMm ? say`, ${own.cutBackMm} mm` : '' }},
+          {{ tell(faultSays(own.what)) }}: {{ word(own.way)
+          }}{{ own.cutBackMm ? say`, ${own.cutBackMm} mm` : '' }},
           {{ own.by }}
         </li>
       </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { Cable } from '../../../core/model/cable.ts';
@@ -67,10 +68,10 @@ const limits = computed(() => (finding.value ? limitText([finding.value], prefs.
           <span v-if="finding.waived" class="ml-1 font-bold">{{ say`waived` }}</span>
           <span v-if="limits" class="figure ml-2 text-[15px] text-ink2">{{ limits }}</span>
           <span class="block text-[14px] leading-[18px]">{{
-            asked ? finding.because : say`Not asked here. Once it is read it counts, and stays asked.`
+            tell(asked ? finding.because : say`Not asked here. Once it is read it counts, and stays asked.`)
           }}</span>
           <span v-if="finding.remedy && finding.state !== 'holds'" class="note block">{{
-            finding.remedy
+            tell(finding.remedy)
           }}</span>
         </template>
       </p>

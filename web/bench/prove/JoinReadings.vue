@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import type { Topic } from '../../../core/finding/topics.ts';
 import { computed, reactive, ref } from 'vue';
 import { END_NAMES, type EndName } from '../../../core/model/end.ts';
@@ -44,7 +45,7 @@ function take(side: EndName): void {
 
 <template>
   <StageSection
-    :title="`${join.title}, ${join.connector?.label ?? say`no connector`}`"
+    :title="`${tell(join.title)}, ${join.connector?.label ?? say`no connector`}`"
     :note="say`die ${join.die?.die.acrossFlatsMm ?? '–'} across flats, one crimp a side`"
   >
     <div
@@ -80,7 +81,7 @@ function take(side: EndName): void {
       <p class="col-span-full flex flex-wrap gap-x-4 text-[12.5px] text-ink2">
         <span v-for="about in ['join-flats', 'join-ears'] as const" :key="about" class="flex gap-2">
           <StateMark v-if="findingOf(about, side)" :state="findingOf(about, side)?.state ?? 'unproved'" />
-          {{ findingOf(about, side)?.because }}
+          {{ tell(findingOf(about, side)?.because) }}
         </span>
       </p>
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell, type Message } from '../../../core/words/message.ts';
 import { Check, X } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import type { Cable } from '../../../core/model/cable.ts';
@@ -11,7 +12,7 @@ import { say } from '../../../core/words/say.ts';
 /** The look list of one end: nine things, each right or wrong. */
 const { name, cable, record } = defineProps<{ name: EndName; cable: Cable; record: TakeReading }>();
 
-const items = Object.entries(LOOK_ITEMS) as [LookItem, string][];
+const items = Object.entries(LOOK_ITEMS) as [LookItem, Message][];
 /** The list as it was last gone through. */
 const marks = computed<Partial<Record<LookItem, boolean>>>(
   () => countingReadings(cable, 'look', name).at(-1)?.marks ?? {},
@@ -31,7 +32,7 @@ const allRight = () => {
         :key="item"
         class="flex min-h-11 items-center gap-2 border-b border-hairline"
       >
-        <span class="flex-1">{{ words }}</span>
+        <span class="flex-1">{{ tell(words) }}</span>
         <button
           v-for="right in [true, false]"
           :key="String(right)"
@@ -45,7 +46,7 @@ const allRight = () => {
               : 'border-hairline bg-paper text-ink2'
           "
           :aria-pressed="draft[item] === right"
-          :aria-label="`${words}: ${right ? say`right` : say`wrong`}`"
+          :aria-label="`${tell(words)}: ${right ? say`right` : say`wrong`}`"
           @click="draft = { ...draft, [item]: right }"
         >
           <Check v-if="right" :size="18" aria-hidden="true" /><X v-else :size="18" aria-hidden="true" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { word } from '../../../core/words/terms.ts';
 import { readersLocale } from '../../words.ts';
 import { nanoid } from 'nanoid';
@@ -128,7 +129,9 @@ const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', tim
   <div>
     <div class="flex flex-wrap items-center gap-3 border-b border-line bg-paper px-3.5 py-2.5" role="status">
       <StateMark :state="work.verdict.state" :word="false" />
-      <p class="figure min-w-0 flex-1 text-[20px] leading-6 font-semibold">{{ work.verdict.sentence }}</p>
+      <p class="figure min-w-0 flex-1 text-[20px] leading-6 font-semibold">
+        {{ tell(work.verdict.sentence) }}
+      </p>
       <p
         v-if="hasSimulated"
         class="figure rounded-box border-[1.5px] border-ink px-1.5 text-[14px] font-semibold"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { ref } from 'vue';
 import type { Finding } from '../../../core/finding/finding.ts';
 import type { QuantityKind } from '../../../core/model/units/entryUnits.ts';
@@ -61,7 +62,7 @@ function take(): void {
         :binds="finding.binds ?? false"
         :would="finding.would !== undefined"
       />
-      <span>{{ finding.because }}</span>
+      <span>{{ tell(finding.because) }}</span>
     </p>
   </div>
 </template>

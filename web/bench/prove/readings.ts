@@ -2,7 +2,8 @@ import { nanoid } from 'nanoid';
 import { kilogramsToHang } from '../../../core/termination/dies/pullForce.ts';
 import { type ReadWith, TYPED } from '../../../core/proof/source.ts';
 import type { Reading } from '../../../core/model/reading.ts';
-import { digits, figure } from '../../../core/model/units/figure.ts';
+import { figure } from '../../../core/model/units/figure.ts';
+import { digits } from '../../../core/words/numerals.ts';
 import { say } from '../../../core/words/say.ts';
 import { word } from '../../../core/words/terms.ts';
 

@@ -3,7 +3,7 @@ import type { Draft } from 'immer';
 import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import type { Duty } from '../../../core/model/run.ts';
-import { digits } from '../../../core/model/units/figure.ts';
+import { digits } from '../../../core/words/numerals.ts';
 import CheckField from '../../ui/CheckField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import AddButton from '../../ui/AddButton.vue';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { computed } from 'vue';
 import type { Cable } from '../../../core/model/cable.ts';
 import type { Load } from '../../../core/model/run.ts';
@@ -38,7 +39,7 @@ const PURPOSES = [
 ] as const;
 const presets = Object.entries(DUTY_PRESETS).map(([value, { title, duty }]) => ({
   value,
-  title,
+  title: tell(title),
   note:
     duty.steps.map(({ amps, seconds }) => `${amps} A ${seconds} s`).join(', ') +
     (duty.repeats ? say`, repeating` : ''),

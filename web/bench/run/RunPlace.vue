@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { capitalised, type Message, tell } from '../../../core/words/message.ts';
 import { computed } from 'vue';
 import type { Cable } from '../../../core/model/cable.ts';
 import { MEETS, type Meets } from '../../../core/model/run.ts';
@@ -18,18 +19,17 @@ const bench = useBench();
 const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
 const run = computed(() => cable.run);
 
-const placings = (Object.entries(PLACINGS) as [Placing, { title: string; factor: number }][]).map(
+const placings = (Object.entries(PLACINGS) as [Placing, { title: Message; factor: number }][]).map(
   ([value, { title, factor }]) => ({
     value,
-    title,
+    title: tell(title),
     note:
       value === 'bundle' ? say`by how many are loaded` : say`keeps ${Math.round(factor * 100)} % of the amps`,
   }),
 );
-const meets = Object.entries(MEETS) as [Meets, string][];
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+const meets = Object.entries(MEETS) as [Meets, Message][];
 const setMeets = (one: Meets, on: boolean) =>
-  editRun(MEETS[one], (draft) => {
+  editRun(tell(MEETS[one]), (draft) => {
     draft.meets = on ? [...draft.meets, one] : draft.meets.filter((other) => other !== one);
   });
 </script>
@@ -89,7 +89,7 @@ const setMeets = (one: Meets, on: boolean) =>
       <CheckField
         v-for="[one, title] in meets"
         :key="one"
-        :label="capital(title)"
+        :label="tell(capitalised(title))"
         :model-value="run.meets.includes(one)"
         @update:model-value="(on) => setMeets(one, on)"
       />

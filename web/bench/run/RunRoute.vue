@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { Trash2 } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { computed, ref } from 'vue';
@@ -81,7 +82,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
       :label="say`Route, legs and bends`"
       :model-value="way.route ? writeRoute(way.route) : ''"
       :longest="600"
-      :check="check"
+      :check="(text) => tell(check(text))"
       :hint="say`850, 90° r80, 1240, 45° L r100, 420; without a radius ${usualRadius} is taken`"
       @update:model-value="setRoute"
       @input="typed = ($event.target as HTMLInputElement).value"

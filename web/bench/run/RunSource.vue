@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { type Message, tell } from '../../../core/words/message.ts';
 import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { type FuseKind, FUSE_PLACES, type FusePlace, FUSES } from '../../../core/model/tables/fuses.ts';
@@ -9,7 +10,7 @@ import type { Fuse } from '../../../core/model/run.ts';
 import { heldAmps } from '../../../core/sizing/assess.ts';
 import { proposedFuse } from '../../../core/sizing/fuse.ts';
 import { chargedTo } from '../../../core/sizing/source.ts';
-import { digits } from '../../../core/model/units/figure.ts';
+import { digits } from '../../../core/words/numerals.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
@@ -36,15 +37,15 @@ const run = computed(() => cable.run);
 const clearCharging = () => editRun(say`charging volts`, (draft) => void delete draft.chargingV);
 const clearColdest = () => editRun(say`coldest start`, (draft) => void delete draft.coldestC);
 
-const FUSE_KINDS = (Object.entries(FUSES) as [FuseKind, { title: string; curve: readonly unknown[] }][]).map(
+const FUSE_KINDS = (Object.entries(FUSES) as [FuseKind, { title: Message; curve: readonly unknown[] }][]).map(
   ([value, { title, curve }]) => ({
     value,
-    title,
+    title: tell(title),
     note: curve.length > 0 ? say`curve known` : say`curve from its sheet`,
   }),
 );
-const PLACES = (Object.entries(FUSE_PLACES) as [FusePlace, { title: string; mostMm: number }][]).map(
-  ([value, { title, mostMm }]) => ({ value, title, note: say`within ${mostMm} mm` }),
+const PLACES = (Object.entries(FUSE_PLACES) as [FusePlace, { title: Message; mostMm: number }][]).map(
+  ([value, { title, mostMm }]) => ({ value, title: tell(title), note: say`within ${mostMm} mm` }),
 );
 const ENDS = END_NAMES.map((value) => ({ value, title: value }));
 function addFuse(): void {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { type Message, tell } from '../../../core/words/message.ts';
 import { Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { CUSTOMARY_CHASSIS_MILLIOHM, type DeviceKind, DEVICES } from '../../../core/model/tables/sources.ts';
@@ -54,9 +55,9 @@ function setReturn(kind: Run['return']['kind']): void {
   });
 }
 
-const kinds = (Object.entries(DEVICES) as [DeviceKind, { title: string }][]).map(([value, { title }]) => ({
+const kinds = (Object.entries(DEVICES) as [DeviceKind, { title: Message }][]).map(([value, { title }]) => ({
   value,
-  title,
+  title: tell(title),
 }));
 const addDevice = () =>
   editRun(say`device`, ({ devices }) => void devices.push({ kind: 'fuse', ratingA: 300 }));

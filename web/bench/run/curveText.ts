@@ -1,6 +1,7 @@
 import type { ClearingPoint } from '../../../core/model/tables/fuses.ts';
 import { parseQuantity } from '../../../core/model/units/quantity.ts';
-import { decimalMark, say } from '../../../core/words/say.ts';
+import { say } from '../../../core/words/say.ts';
+import { decimalMark } from '../../../core/words/language.ts';
 
 type Curve =
   | { readonly ok: true; readonly points: readonly ClearingPoint[]; readonly sentence: '' }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { computed } from 'vue';
 import type { Stage } from '../../../core/model/cable.ts';
 import { meetsWord } from '../../../core/model/posts.ts';
@@ -44,7 +45,7 @@ const extensions = computed(() => {
 
 const caption = computed(() => {
   const { at } = resolved.spec;
-  const stud = meetsWord(resolved.meets);
+  const stud = tell(meetsWord(resolved.meets));
   const whole = [at || say`not said where`, stud, palmWords(angleDeg)].join(', ');
   if (textWidth(whole, SHEET.noteSize) <= room) return whole;
   const letters = Math.max(4, Math.floor(room / 7) - stud.length - 3);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tell } from '../../../core/words/message.ts';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useId, useTemplateRef } from 'vue';
 import type { Cable, Stage } from '../../../core/model/cable.ts';
@@ -236,7 +237,7 @@ const spoken = computed(() => {
         :class="part === name ? 'border-t-2 border-t-teal bg-paper font-semibold' : 'bg-chalk text-ink2'"
         @click="part = name"
       >
-        {{ name === 'middle' ? say`middle` : `${name} ${meetsWord(work.ends[name].meets)}` }}
+        {{ name === 'middle' ? say`middle` : `${name} ${tell(meetsWord(work.ends[name].meets))}` }}
       </button>
     </div>
   </div>

@@ -4,7 +4,7 @@ import type { EndName } from '../../../core/model/end.ts';
 import type { Lug } from '../../../core/model/shop.ts';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import { wallOnMm } from '../../../core/termination/sleeves/sleeve.ts';
-import { digits } from '../../../core/model/units/figure.ts';
+import { digits } from '../../../core/words/numerals.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { type Dimension, placeRow, type PlacedDimension, textWidth } from './dimensions.ts';
 import { palmTipMm, palmView, type CrimpShape } from './lugShape.ts';

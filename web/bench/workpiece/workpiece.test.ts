@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { genericShop } from '../../../core/model/catalogue/genericShop.ts';
 import { newCable } from '../../../core/model/newCable.ts';
-import { digits } from '../../../core/model/units/figure.ts';
+import { digits } from '../../../core/words/numerals.ts';
 import { workUpCable } from '../../../core/workup.ts';
 import { placeRow, shortened, textWidth } from './dimensions.ts';
 import { hexagonView, lugOutline, palmView } from './lugShape.ts';

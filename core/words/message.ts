@@ -1,0 +1,129 @@
+import { brief, digits, NO_FIGURE, THIN } from './numerals.ts';
+import { keyOf, said } from './language.ts';
+
+/** A number with its unit, to be written as the reader writes numbers. */
+export interface Amount {
+  readonly figure: number;
+  /** Decimals that are always written; the most that are, where it is `brief`. */
+  readonly decimals: number;
+  readonly unit?: string | undefined;
+  readonly brief?: true | undefined;
+}
+
+/** A message of the code, by its English text with its parts numbered, and what is put in their places. */
+export interface Sentence {
+  readonly say: string;
+  readonly with?: readonly Part[] | undefined;
+}
+
+/** Messages one after the other. */
+export interface Listed {
+  readonly list: readonly Message[];
+  readonly by: Message;
+}
+
+/** A message in another shape: its first letter a capital, all small, or small and only up to its first comma. */
+export interface Shaped {
+  readonly shape: 'capital' | 'small' | 'head';
+  readonly of: Message;
+}
+
+/**
+ * What is to be told, in no language yet: plain data, so that it crosses a worker, stays in a file, and is read in any
+ * language later. A plain string is told as it is: a name, a sign, a formula.
+ */
+export type Message = string | Sentence | Amount | Listed | Shaped;
+
+/** What may be put into a message. */
+export type Part = Message | number | null | undefined;
+
+/**
+ * A message that the reader's language has words for: the tag of every sentence that core makes. The English in the
+ * code is the message; what a language says for it stands in `words/`, as for `say`.
+ *
+ * @param parts a number is written with the reader's decimal mark; one that is absent is left out
+ * @example tell(msg`${4} of ${14} ticked`) // "4 of 14 ticked", or "4 van 14 afgevinkt"
+ */
+export const msg = (texts: TemplateStringsArray, ...parts: readonly Part[]): Message =>
+  parts.length === 0 ? { say: keyOf(texts) } : { say: keyOf(texts), with: parts };
+
+/** A message with no words of its own to put into another language: a formula, or messages side by side. */
+export const verbatim = msg;
+
+/** A number with its unit, as a part of a message. @example amount(69.8, '°C', 1) */
+export const amount = (value: number, unit: string, decimals: number): Message =>
+  Number.isFinite(value) ? { figure: value, decimals, ...(unit !== '' && { unit }) } : NO_FIGURE;
+
+/** A number alone. @example numeral(6349, 0) */
+export const numeral = (value: number, decimals: number): Message => amount(value, '', decimals);
+
+/** A number with no more decimals than it needs. @example shortest(24, 1) */
+export const shortest = (value: number, most: number): Message =>
+  Number.isFinite(value) ? { figure: value, decimals: most, brief: true } : NO_FIGURE;
+
+/** Messages one after the other; nothing where there is none. @example listed(['A', 'B'], msg` and `) */
+export const listed = (list: readonly Message[], by: Message): Message =>
+  list.length === 0 ? '' : { list, by };
+
+/** As a sentence begins: its first letter a capital. */
+export const capitalised = (of: Message): Message => ({ shape: 'capital', of });
+
+/** As a title stands inside a sentence: in small letters. */
+export const small = (of: Message): Message => ({ shape: 'small', of });
+
+/** What a title says before its first comma, in small letters. */
+export const head = (of: Message): Message => ({ shape: 'head', of });
+
+/** Whether two messages say the same. */
+export const isSame = (a: Message, b: Message): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
+
+const SHAPES: Readonly<Record<Shaped['shape'], (text: string) => string>> = {
+  capital: (text) => text.charAt(0).toUpperCase() + text.slice(1),
+  small: (text) => text.toLowerCase(),
+  head: (text) => (text.split(',')[0] ?? text).toLowerCase(),
+};
+
+function written({ figure, decimals, unit, brief: isBrief }: Amount): string {
+  const number = isBrief ? brief(figure, decimals) : digits(figure, decimals);
+  return unit === undefined ? number : `${number}${THIN}${said(unit, [])}`;
+}
+
+/**
+ * Tells a message in the reader's language, with the reader's decimal mark. A sentence that the language lacks is told
+ * in English.
+ *
+ * @example tell(amount(0.5, 'V', 2)) // "0.50 V", or "0,50 V" in Dutch
+ */
+export function tell(message: Part): string {
+  if (message === null || message === undefined) return '';
+  if (typeof message === 'string') return message;
+  if (typeof message === 'number') return said('{0}', [message]);
+  if ('say' in message) {
+    return said(
+      message.say,
+      (message.with ?? []).map((part) => (typeof part === 'number' ? part : tell(part))),
+    );
+  }
+  if ('figure' in message) return written(message);
+  if ('list' in message) return message.list.map(tell).join(tell(message.by));
+  return SHAPES[message.shape](tell(message.of));
+}
+
+const KEYS: readonly (readonly string[])[] = [
+  ['say', 'with'],
+  ['figure', 'decimals', 'unit', 'brief'],
+  ['list', 'by'],
+  ['shape', 'of'],
+];
+
+/**
+ * Tells every message on the way into JSON: the words of what is computed for somebody who has only the text.
+ *
+ * @example JSON.stringify({ because: msg`Not tried.` }, told) // '{"because":"Not tried."}'
+ */
+export function told(_key: string, value: unknown): unknown {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
+  const own = Object.keys(value);
+  const isMessage = KEYS.some(([first = '', ...rest]) => first in value && own.every((key) => key === first || rest.includes(key)));
+  return isMessage ? tell(value as Message) : value;
+}

@@ -1,0 +1,35 @@
+import { decimalMark } from './language.ts';
+
+/** Thin space: between thousands, and between a figure and its unit. */
+export const THIN = '\u2009';
+const MINUS = '\u2212';
+
+/** What stands where a formula gave no figure: nothing computed is ever shown as NaN, and nothing throws for it. */
+export const NO_FIGURE = '\u2014';
+
+/**
+ * A number as it is written: fixed decimals after the reader's decimal mark, thousands apart
+ * by a thin space, a real minus. {@link NO_FIGURE} for one that is not finite.
+ *
+ * @example digits(6349, 0) // "6 349"
+ */
+export function digits(value: number, decimals: number): string {
+  if (!Number.isFinite(value)) return NO_FIGURE;
+  const written = Math.abs(value).toFixed(decimals);
+  const sign = value < 0 && Number(written) !== 0 ? MINUS : '';
+  if (Math.abs(value) < 999) return sign + written.replace('.', decimalMark());
+  const [whole = '', fraction] = written.split('.');
+  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN);
+  return `${sign}${grouped}${fraction === undefined ? '' : decimalMark() + fraction}`;
+}
+
+/**
+ * A number with no more decimals than it needs.
+ *
+ * @example brief(0.05, 3) // "0.05"
+ * @example brief(24, 1) // "24"
+ */
+export const brief = (value: number, most: number): string => {
+  const written = digits(value, most);
+  return written.includes(decimalMark()) ? written.replace(/[.,]?0+$/, '') : written;
+};
