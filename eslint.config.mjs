@@ -50,16 +50,16 @@ export default tseslint.config(
     // A longer function says why it is one, beside the rule it breaks.
     files: ['core/**/*.ts', 'web/**/*.ts', 'web/**/*.vue', 'server/**/*.ts'],
     ignores: ['**/*.test.ts', '**/*Fixture.ts'],
+    plugins: { house: { rules: { 'in-sight': inSight } } },
     rules: {
+      'house/in-sight': 'error',
       'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
     },
   },
   {
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts', 'core/**/*Fixture.ts'],
-    plugins: { house: { rules: { 'in-sight': inSight } } },
     rules: {
-      'house/in-sight': 'error',
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'Date', 'setTimeout', 'fetch'],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
     },

@@ -55,7 +55,7 @@ export function serveStandIns(server: Server, { faults, speed, seed }: StandInSe
   });
 }
 
-function run(peer: WebSocket, own: StandIn, speed: number): void {
+function run(peer: WebSocket, device: StandIn, speed: number): void {
   const began = performance.now();
   const nowS = () => ((performance.now() - began) / 1000) * speed;
   const take = lineSplitter();
@@ -63,10 +63,10 @@ function run(peer: WebSocket, own: StandIn, speed: number): void {
     for (const line of lines) peer.send(`${line}\n`);
     if (hangsUp) peer.terminate();
   };
-  const timer = setInterval(() => answer(own.tick(nowS())), TICK_MS);
+  const timer = setInterval(() => answer(device.tick(nowS())), TICK_MS);
   peer.on('message', (data, isBinary) => {
     if (isBinary) return peer.close(1003);
-    for (const line of take(`${(data as Buffer).toString('utf8')}\n`)) answer(own.hear(line, nowS()));
+    for (const line of take(`${(data as Buffer).toString('utf8')}\n`)) answer(device.hear(line, nowS()));
   });
   peer.on('error', () => peer.terminate());
   peer.on('close', () => clearInterval(timer));

@@ -29,13 +29,13 @@ const groups = computed(() => {
 
 const counts = computed(() => {
   const binds = findings.filter((finding) => finding.binds).length;
-  const of = (state: Finding['state']) => findings.filter((finding) => finding.state === state).length;
+  const inState = (state: Finding['state']) => findings.filter((finding) => finding.state === state).length;
   const parts = [
-    [of('fails'), say`fails`, say`fail`],
-    [of('unproved'), say`not proved`, say`not proved`],
-    [of('watch'), say`to watch`, say`to watch`],
+    [inState('fails'), say`fails`, say`fail`],
+    [inState('unproved'), say`not proved`, say`not proved`],
+    [inState('watch'), say`to watch`, say`to watch`],
     [binds, say`binds`, say`bind`],
-    [of('holds') - binds, say`holds`, say`hold`],
+    [inState('holds') - binds, say`holds`, say`hold`],
   ] as const;
   return parts
     .filter(([count]) => count > 0)

@@ -21,7 +21,7 @@ const { jobId, huntId } = defineProps<{ jobId?: string; huntId?: string }>();
 
 const bench = useBench();
 const router = useRouter();
-const own = computed(() => bench.hunts.filter((hunt) => jobId === undefined || hunt.jobId === jobId));
+const hunts = computed(() => bench.hunts.filter((hunt) => jobId === undefined || hunt.jobId === jobId));
 const hunt = computed(() => (huntId ? bench.huntById(huntId) : undefined));
 const { found, ladder, findings, guilty, remake } = useHunt(() => hunt.value);
 const told = computed(() => (found.value ? verdictSays(found.value.verdict) : { says: '', more: '' }));
@@ -29,10 +29,10 @@ const isEditing = ref(false);
 const opened = ref<string | null>(null);
 /** The only hunt of a job is opened at once. */
 watch(
-  [() => huntId, own],
+  [() => huntId, hunts],
   () => {
-    const [only] = own.value;
-    if (!huntId && only && own.value.length === 1 && jobId) void router.replace(huntPlace(only.id, jobId));
+    const [only] = hunts.value;
+    if (!huntId && only && hunts.value.length === 1 && jobId) void router.replace(huntPlace(only.id, jobId));
   },
   { immediate: true },
 );
@@ -145,6 +145,6 @@ const remakeWords = computed(() => {
         </div>
       </template>
     </main>
-    <HuntList v-else :job-id="jobId" :hunts="own" />
+    <HuntList v-else :job-id="jobId" :hunts="hunts" />
   </BenchFrame>
 </template>

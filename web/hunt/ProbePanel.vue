@@ -39,11 +39,11 @@ watch(
   },
   { immediate: true },
 );
-const at = computed(() => (hunt.test === 'cranking' ? amps.value : (hunt.loaded.amps ?? null)));
+const loadAmps = computed(() => (hunt.test === 'cranking' ? amps.value : (hunt.loaded.amps ?? null)));
 const isOn = computed(() => meter.state.status === 'on');
 
 function keep(millivolt: number, source: Span['source']): boolean {
-  if (at.value === null) {
+  if (loadAmps.value === null) {
     problem.value =
       hunt.test === 'cranking'
         ? say`Say the amps of this very moment: the current falls while it cranks.`
@@ -57,7 +57,7 @@ function keep(millivolt: number, source: Span['source']): boolean {
     first: a ?? '',
     last: b ?? '',
     millivolt: Math.abs(millivolt),
-    amps: at.value,
+    amps: loadAmps.value,
     at: new Date().toISOString(),
     by: prefs.person,
     source,
@@ -71,12 +71,12 @@ function type(value: number): void {
   if (keep(value, 'typed')) typed.value = null;
 }
 async function measure(): Promise<void> {
-  if (at.value === null) {
+  if (loadAmps.value === null) {
     keep(0, 'typed');
     return;
   }
   const { source } = meter.readWith();
-  const probe = { at: 'chain' as const, amps: at.value, first: first.value, last: last.value };
+  const probe = { at: 'chain' as const, amps: loadAmps.value, first: first.value, last: last.value };
   const measuring = meter.measure({ specimen: chainSpecimenOf(hunt), probe }, (said) => (live.value = said));
   stop.value = measuring.stop;
   const value = await measuring.value;

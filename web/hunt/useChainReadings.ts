@@ -33,8 +33,8 @@ export function useChainReadings(hunt: () => Hunt, change: (hunt: Hunt, what: st
     const isCranking = hunt().test === 'cranking';
     const span = ownSpan(piece);
     const { millivolt = span?.millivolt, amps = span?.amps } = { ...waiting.value[piece.id], ...part };
-    const at = isCranking ? amps : hunt().loaded.amps;
-    if (millivolt === undefined || at === undefined) {
+    const loadAmps = isCranking ? amps : hunt().loaded.amps;
+    if (millivolt === undefined || loadAmps === undefined) {
       waiting.value = { ...waiting.value, [piece.id]: { ...waiting.value[piece.id], ...part } };
       tell(
         piece,
@@ -48,7 +48,7 @@ export function useChainReadings(hunt: () => Hunt, change: (hunt: Hunt, what: st
       first: piece.id,
       last: piece.id,
       millivolt,
-      amps: at,
+      amps: loadAmps,
       at: new Date().toISOString(),
       by: prefs.person,
       source: 'typed',

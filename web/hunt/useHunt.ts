@@ -44,12 +44,12 @@ export function useHunt(hunt: () => Hunt | undefined) {
 
   /** Makes the cable of a piece anew in the hunt's job, or in a new one, and goes there. */
   function remake(piece: Piece): void {
-    const own = hunt();
-    if (!own) return;
-    const job = (own.jobId ? bench.jobById(own.jobId) : undefined) ?? bench.addEmptyJob(own.title);
-    if (own.jobId !== job.id) bench.keepHunt({ ...own, jobId: job.id }, say`hunt put into its job`);
+    const hunted = hunt();
+    if (!hunted) return;
+    const job = (hunted.jobId ? bench.jobById(hunted.jobId) : undefined) ?? bench.addEmptyJob(hunted.title);
+    if (hunted.jobId !== job.id) bench.keepHunt({ ...hunted, jobId: job.id }, say`hunt put into its job`);
     const old = job.cables.find(({ id }) => id === piece.ofCable);
-    const made = old ? copyOf(job, old, own) : fresh(job, piece, own);
+    const made = old ? copyOf(job, old, hunted) : fresh(job, piece, hunted);
     void router.push(placeOf(job.id, made.id, 'run'));
   }
   function copyOf(job: Job, old: Cable, own: Hunt): Cable {

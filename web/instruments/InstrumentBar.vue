@@ -15,12 +15,12 @@ const { kind, needs } = defineProps<{ kind: InstrumentKind; needs?: Needs | unde
 const bench = useBench();
 const meter = computed(() => meterOf(kind));
 const state = computed(() => meter.value.state);
-const own = computed(() => bench.shop.instruments.filter((instrument) => instrument.kind === kind));
-const chosen = computed(() => own.value.find(({ id }) => id === state.value.chosen));
+const owned = computed(() => bench.shop.instruments.filter((instrument) => instrument.kind === kind));
+const chosen = computed(() => owned.value.find(({ id }) => id === state.value.chosen));
 
 const choices = computed(() => [
   { value: BY_EYE, title: say`read by eye`, note: say`typed; its instrument is not said` },
-  ...own.value.map(({ id, title, resolution, due, line }) => ({
+  ...owned.value.map(({ id, title, resolution, due, line }) => ({
     value: id,
     title,
     note: [
@@ -35,7 +35,7 @@ const choices = computed(() => [
 const choose = (what: string) =>
   void meter.value.choose(
     what,
-    own.value.find(({ id }) => id === what),
+    owned.value.find(({ id }) => id === what),
   );
 
 /** What speaks against the instrument in hand, before anything is read with it. */

@@ -91,12 +91,12 @@ function createMeter(kind: InstrumentKind): Meter {
     Object.assign(state, { status: 'off', said: null, trouble: 'none' });
   }
 
-  async function connected(what: string, own: OwnInstrument | undefined): Promise<Instrument | null> {
+  async function connected(what: string, meter: OwnInstrument | undefined): Promise<Instrument | null> {
     if (what === STAND_IN) {
       standIn = await standInOn(await openSocket(standInAddress(kind)), kind);
       return standIn;
     }
-    if (!own?.line) return null;
+    if (!meter?.line) return null;
     const port = await chooseSerial();
     if (!port) {
       state.sentence = hasSerial()
@@ -104,18 +104,18 @@ function createMeter(kind: InstrumentKind): Meter {
         : say`This browser has no serial ports: type the figure.`;
       return null;
     }
-    return serialOn(await openSerial(port, own.line.baud), own, () => performance.now());
+    return serialOn(await openSerial(port, meter.line.baud), meter, () => performance.now());
   }
 
-  async function choose(what: string, own?: OwnInstrument): Promise<void> {
+  async function choose(what: string, meter?: OwnInstrument): Promise<void> {
     disconnect();
     const mine = run;
     Object.assign(state, { chosen: what, sentence: '' });
-    owned = own;
-    if (what === BY_EYE || (what !== STAND_IN && !own?.line)) return;
+    owned = meter;
+    if (what === BY_EYE || (what !== STAND_IN && !meter?.line)) return;
     state.status = 'connecting';
     try {
-      const found = await connected(what, own);
+      const found = await connected(what, meter);
       if (mine !== run) return found?.shut();
       if (!found) return void (state.status = 'off');
       instrument = found;
@@ -163,13 +163,13 @@ function createMeter(kind: InstrumentKind): Meter {
       return null;
     }
     listener = hear;
-    const own = instrument;
+    const running = instrument;
     state.said = null;
-    own.begin(specimen as Specimen, probe);
+    running.begin(specimen as Specimen, probe);
     const stop = () => {
       if (stopped !== stop) return;
       listener = stopped = null;
-      own.stop();
+      running.stop();
       onEnd();
     };
     stopped = stop;
@@ -197,13 +197,13 @@ function createMeter(kind: InstrumentKind): Meter {
           }
           if (forward !== null && said.way === 'forward') return;
           values.push(said);
-          const own = instrument;
+          const running = instrument;
           const settled = settledValue(values, state.resolution);
           if (settled === null) return;
-          if (own?.turns && forward === null) {
+          if (running?.turns && forward === null) {
             forward = settled;
             values.length = 0;
-            own.turn();
+            running.turn();
             return;
           }
           resolve(forward === null ? settled : bothWays(forward, settled).milliohm);

@@ -53,15 +53,15 @@ async function choose(event: Event): Promise<void> {
   else problem.value = read?.sentence ?? say`This file could not be read.`;
 }
 async function restore(how: 'replace' | 'add'): Promise<void> {
-  const own = opened.value;
+  const backup = opened.value;
   opened.value = null;
-  if (!own) return;
+  if (!backup) return;
   try {
     if (how === 'replace') {
-      await replaceWith(own);
+      await replaceWith(backup);
       done.value = say`Restored: this browser now holds exactly what the backup held.`;
     } else {
-      const { count, lacks } = await addFrom(own);
+      const { count, lacks } = await addFrom(backup);
       problem.value = lacks;
       done.value = say`${count} ${count === 1 ? say`job was` : say`jobs were`} added to those that were here.`;
     }

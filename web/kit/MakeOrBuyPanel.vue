@@ -33,7 +33,7 @@ const result = computed(() => makeOrBuy(terms.value, kit, scrap.value, cables));
 const money = (value: number) => `${bench.shop.currency}${digits(value, 0)}`;
 const scale = computed(() => 320 / Math.max(1, result.value.made, result.value.bought));
 const bars = computed(() => {
-  let at = 0;
+  let reached = 0;
   return [
     { what: say`materials`, onCopper: true, value: result.value.materials, fill: 'var(--copper)' },
     { what: say`scrap`, onCopper: false, value: result.value.scrap, fill: 'var(--chalk)' },
@@ -42,8 +42,8 @@ const bars = computed(() => {
   ]
     .filter(({ value }) => value > 0)
     .map((part) => {
-      const x = at;
-      at += part.value * scale.value;
+      const x = reached;
+      reached += part.value * scale.value;
       return { ...part, x, width: part.value * scale.value };
     });
 });

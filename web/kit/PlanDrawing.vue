@@ -95,12 +95,12 @@ const placed = computed(() => {
   return rows.value.map((row) => {
     const top = y;
     const bars = row.bars.map((bar) => {
-      const own = y;
+      const top = y;
       y += BAR;
       const shownMm = Math.min(bar.lengthMm, Math.max(longest.value, 0));
       const half = Math.min(13, Math.max(6, row.group.outerMm * 0.72));
       const end = bar.pieces.reduce((most, { fromMm, mm }) => Math.max(most, fromMm + mm), 0);
-      return { ...bar, y: own + 18, half, shownMm, endMm: end, isBroken: bar.lengthMm > shownMm + 1 };
+      return { ...bar, y: top + 18, half, shownMm, endMm: end, isBroken: bar.lengthMm > shownMm + 1 };
     });
     y += row.whole.length > 0 ? 24 : 8;
     return { ...row, top, bars, bottom: y };

@@ -25,7 +25,7 @@ const { problem, nameNeeded } = usePersonNeeded();
 const sized = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
 
 interface Card {
-  readonly own: Made;
+  readonly toCut: Made;
   readonly tag: string;
   readonly mm: number;
   readonly from: string;
@@ -47,15 +47,15 @@ const placed = computed(
       ),
     ),
 );
-function cardOf(own: Made): Card {
-  const ids = pieceIds(own);
+function cardOf(toCut: Made): Card {
+  const ids = pieceIds(toCut);
   const cuts = ids.flatMap((id) => placed.value.get(id) ?? []);
-  const done = isCut(own.cable);
+  const done = isCut(toCut.cable);
   const isReady = !done && cuts.length === ids.length;
   return {
-    own,
-    tag: ids.length > 1 ? `${own.cable.tag} ×${ids.length}` : own.cable.tag,
-    mm: Math.ceil(own.work.lengths?.cutMm ?? 0),
+    toCut,
+    tag: ids.length > 1 ? `${toCut.cable.tag} ×${ids.length}` : toCut.cable.tag,
+    mm: Math.ceil(toCut.work.lengths?.cutMm ?? 0),
     from: done
       ? say`cut`
       : isReady
@@ -75,7 +75,7 @@ const cards = computed((): Card[] => {
       (a, b) =>
         Number(a.done) - Number(b.done) ||
         Number(!a.cuts) - Number(!b.cuts) ||
-        order.indexOf(a.own.key) - order.indexOf(b.own.key),
+        order.indexOf(a.toCut.key) - order.indexOf(b.toCut.key),
     );
 });
 const summary = computed(() => {
@@ -84,13 +84,13 @@ const summary = computed(() => {
   return say`${cut} of ${made.length} cut. ${digits(finished / 1000, 2)} m finished, ${digits(mass, 1)} kg.`;
 });
 
-function tick({ own, cuts }: Card): void {
+function tick({ toCut, cuts }: Card): void {
   if (!cuts || nameNeeded()) return;
   const rules = bench.shop.practice.cutting;
-  bench.edit(say`cut ${own.cable.tag}`, (draft) => {
+  bench.edit(say`cut ${toCut.cable.tag}`, (draft) => {
     const cable = draft.jobs
-      .find(({ id }) => id === own.job.id)
-      ?.cables.find(({ id }) => id === own.cable.id);
+      .find(({ id }) => id === toCut.job.id)
+      ?.cables.find(({ id }) => id === toCut.cable.id);
     if (!cable) return;
     cable.done.push({ step: 'cut', at: new Date().toISOString(), by: prefs.person });
     const ids = cuts.map(({ piece }) => piece.id);
@@ -117,7 +117,7 @@ function tick({ own, cuts }: Card): void {
     </header>
     <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ say`Say who is cutting first.` }}</p>
     <ul class="grid max-h-[176px] grid-cols-2 gap-2 overflow-y-auto sm:grid-cols-5">
-      <li v-for="(card, i) in cards" :key="card.own.key">
+      <li v-for="(card, i) in cards" :key="card.toCut.key">
         <button
           type="button"
           class="flex h-[72px] w-full flex-col justify-center border border-hairline bg-paper pr-2 pl-3 text-left"
@@ -125,7 +125,7 @@ function tick({ own, cuts }: Card): void {
             card.done ? '' : card.cuts ? 'hover:bg-teal-tint' : 'border-dashed',
             i === 0 && card.cuts ? 'border-2 border-teal bg-teal-tint' : '',
           ]"
-          :style="{ borderLeft: `5px solid var(--${card.own.cable.jacket})` }"
+          :style="{ borderLeft: `5px solid var(--${card.toCut.cable.jacket})` }"
           :aria-pressed="card.done"
           :disabled="card.done || !card.cuts"
           @click="tick(card)"

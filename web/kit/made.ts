@@ -58,16 +58,16 @@ export function useMade(asked: () => { readonly jobs: readonly Job[]; readonly s
       all.value = cables.length;
       if (cables.length <= AT_ONCE) return finish(madeOf(jobs, shop));
       const found: Made[] = [];
-      let [at, shownAt] = [0, performance.now()];
+      let [next, shownAt] = [0, performance.now()];
       worked.value = 0;
       const slice = () => {
         const began = performance.now();
-        for (; at < cables.length && performance.now() - began < SLICE_MS; at += 1) {
-          const own = cables[at];
+        for (; next < cables.length && performance.now() - began < SLICE_MS; next += 1) {
+          const own = cables[next];
           if (own) found.push(...madeOne(own.job, own.cable, shop));
         }
-        if (at >= cables.length) return finish(found);
-        worked.value = at;
+        if (next >= cables.length) return finish(found);
+        worked.value = next;
         if (performance.now() - shownAt > SHOWN_EVERY_MS) {
           made.value = [...found];
           shownAt = performance.now();

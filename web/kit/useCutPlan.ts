@@ -54,7 +54,7 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
 
   async function solve(): Promise<void> {
     cancel();
-    const own = run;
+    const started = run;
     isBroken.value = false;
     const open = groups().filter((group) => group.pieces.length > 0 && !solved.value.has(inputOf(group)));
     if (open.length === 0) return;
@@ -66,11 +66,11 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
         solving.value = group.key;
         // Plain copies: what comes from the store may be frozen, and crosses to the worker.
         const answer = await remote.solve([...group.pieces], [...group.stock], { ...rules() }, SECONDS);
-        if (own !== run) return;
+        if (started !== run) return;
         if (answer) solved.value = new Map([...solved.value, [inputOf(group), answer]]);
       }
     } catch {
-      if (own !== run) return;
+      if (started !== run) return;
       cancel();
       isBroken.value = true;
       return;

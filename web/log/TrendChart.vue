@@ -111,7 +111,7 @@ const lines: Plugin<'line'> = {
   id: 'trend-lines',
   beforeDatasetsDraw({ ctx, chartArea, scales: { y } }) {
     if (!y) return;
-    const own = [
+    const levels = [
       ...(allowed
         ? [
             { value: allowed.most, word: say`allowed`, dash: [] as number[], width: 1.8 },
@@ -134,7 +134,7 @@ const lines: Plugin<'line'> = {
         colours.value.buff,
       );
     let lastLabel = Number.NEGATIVE_INFINITY;
-    for (const { value, word, dash, width } of own.toSorted((a, b) => b.value - a.value)) {
+    for (const { value, word, dash, width } of levels.toSorted((a, b) => b.value - a.value)) {
       const level = y.getPixelForValue(value);
       levelLine(field, level, { colour: colours.value.ink, width, dash });
       // Words that would lie on each other stand one under the other.

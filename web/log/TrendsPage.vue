@@ -55,9 +55,9 @@ const ofMeasure = computed(() =>
 const dies = computed(() =>
   bench.shop.dies
     .flatMap((die) => {
-      const own = ofMeasure.value.filter(({ dieId }) => dieId === die.id);
-      if (own.length === 0) return [];
-      const values = own.map(({ value }) => value);
+      const ofDie = ofMeasure.value.filter(({ dieId }) => dieId === die.id);
+      if (ofDie.length === 0) return [];
+      const values = ofDie.map(({ value }) => value);
       const control = controlOf(values);
       const finding = control && controlFinding(measure.value, values, control);
       const tool = called(bench.shop.tools.find(({ id }) => id === die.toolId)?.title ?? say`no tool`);
@@ -65,7 +65,7 @@ const dies = computed(() =>
         {
           die,
           tool,
-          points: own,
+          points: ofDie,
           control,
           finding,
           signals: control ? signalsOf(values, control) : [],

@@ -55,21 +55,22 @@ interface Row {
 }
 function rowsOf({ items }: BatchPhase): Row[] {
   return [...new Set(items.map(({ of }) => of.key))].map((key): Row => {
-    const own = items.filter(({ of }) => of.key === key);
-    const cable = own[0]?.of.cable;
-    const open = own.find(({ step }) => !cable?.done.some((done) => done.step === step.id));
+    const ofCable = items.filter(({ of }) => of.key === key);
+    const cable = ofCable[0]?.of.cable;
+    const open = ofCable.find(({ step }) => !cable?.done.some((done) => done.step === step.id));
     const by = [
-      ...new Set(own.flatMap(({ step }) => cable?.done.find((done) => done.step === step.id)?.by || [])),
+      ...new Set(ofCable.flatMap(({ step }) => cable?.done.find((done) => done.step === step.id)?.by || [])),
     ];
-    const [first] = own;
-    const figure = own.length === 1 ? first?.step.figure : undefined;
+    const [first] = ofCable;
+    const figure = ofCable.length === 1 ? first?.step.figure : undefined;
     const said = figure && inReadersUnit(figure.value, figure.unit, figure.decimals, prefs.lengths);
     return {
       key,
       tag: cable?.tag ?? '',
       jacket: cable?.jacket ?? 'red',
       cableId: cable?.id ?? '',
-      words: own.length > 1 ? own.map(({ step }) => tell(step.short)).join(', ') : tell(figure?.means),
+      words:
+        ofCable.length > 1 ? ofCable.map(({ step }) => tell(step.short)).join(', ') : tell(figure?.means),
       figure: said ? `${said.value}${said.unit ? ` ${said.unit}` : ''}` : '',
       openStep: open?.step.id ?? null,
       done: by.join(', '),

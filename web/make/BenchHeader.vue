@@ -28,22 +28,30 @@ const bench = useBench();
 /** Another cable that is begun and not finished: a second one may be in progress while this one cools. */
 const other = computed(() => {
   const job = bench.jobById(jobId);
-  const begun = (job?.cables ?? []).flatMap((own) => {
-    if (own.id === cable.id || own.done.length === 0) return [];
-    const its = triedWork(own, bench.shop, job);
+  const begun = (job?.cables ?? []).flatMap((waiting) => {
+    if (waiting.id === cable.id || waiting.done.length === 0) return [];
+    const its = triedWork(waiting, bench.shop, job);
     if (!its) return [];
-    const left = its.steps.filter(({ id }) => !own.done.some(({ step }) => step === id));
-    const [burning] = hotEnds(own, its, ago);
+    const left = its.steps.filter(({ id }) => !waiting.done.some(({ step }) => step === id));
+    const [burning] = hotEnds(waiting, its, ago);
     return left.length > 0 || burning
-      ? [{ own, left: left[0], count: its.steps.length - left.length, all: its.steps.length, burning }]
+      ? [
+          {
+            cable: waiting,
+            left: left[0],
+            count: its.steps.length - left.length,
+            all: its.steps.length,
+            burning,
+          },
+        ]
       : [];
   });
-  const last = (of: (typeof begun)[number]) => of.own.done.at(-1)?.at ?? '';
+  const last = (waiting: (typeof begun)[number]) => waiting.cable.done.at(-1)?.at ?? '';
   return begun.sort((a, b) => last(b).localeCompare(last(a)))[0];
 });
 onKeyStroke('o', () => {
   if (document.activeElement?.matches('input, textarea, [role=dialog] *')) return;
-  if (other.value) emit('turn', other.value.own.id);
+  if (other.value) emit('turn', other.value.cable.id);
 });
 </script>
 
@@ -74,9 +82,9 @@ onKeyStroke('o', () => {
       v-if="other"
       type="button"
       class="flex min-h-14 items-center gap-4 border-l border-hairline bg-lamp px-5 text-left hover:bg-teal-tint"
-      @click="$emit('turn', other.own.id)"
+      @click="$emit('turn', other.cable.id)"
     >
-      <b class="figure text-[21px] font-semibold">{{ other.own.tag }}</b>
+      <b class="figure text-[21px] font-semibold">{{ other.cable.tag }}</b>
       <span class="leading-5 text-ink2">
         {{
           say`${other.count} of ${other.all}${other.left ? say`, then ${other.left.short}` : say`, all done`}`

@@ -46,8 +46,8 @@ const lists = computed(() => (pack.value ? [pack.value.schedule, pack.value.ends
 async function parts() {
   busy.value = say`waiting for every sheet`;
   await ready();
-  const [own, at] = [pack.value, host.value];
-  if (!own || !at) return null;
+  const [packed, onSheets] = [pack.value, host.value];
+  if (!packed || !onSheets) return null;
   const [{ handoverPdf }, { paperFonts }] = await Promise.all([
     import('./handoverPdf.ts'),
     import('./fonts.ts'),
@@ -57,15 +57,15 @@ async function parts() {
   const unreadable: string[] = [];
   for (const [i, { record }] of sheets.value.entries()) {
     busy.value = say`drawing ${i + 1} of ${sheets.value.length}`;
-    const { missing, ...drawing } = await picturesFor(at, i, fonts);
+    const { missing, ...drawing } = await picturesFor(onSheets, i, fonts);
     cables.push({ record, ...drawing });
     if (missing > 0) unreadable.push(say`${record.tag} (${missing})`);
   }
   damaged.value = unreadable;
   const stacks = [];
-  for (const svg of at.querySelectorAll<SVGSVGElement>('.stack-sheet svg'))
+  for (const svg of onSheets.querySelectorAll<SVGSVGElement>('.stack-sheet svg'))
     stacks.push(await drawingPng(svg, fonts, STACK_PX).catch(() => null));
-  const pdf = await handoverPdf(own, cables, paper.value, fonts, stacks, (done) => {
+  const pdf = await handoverPdf(packed, cables, paper.value, fonts, stacks, (done) => {
     busy.value = say`record ${done} of ${cables.length}`;
   });
   return { pdf, cables, fonts };
@@ -78,25 +78,25 @@ const savePdf = () =>
   });
 const saveZip = () =>
   keep(say`making the zip`, async () => {
-    const own = job.value;
+    const handed = job.value;
     const made = await parts();
-    if (!own || !made) return;
+    if (!handed || !made) return;
     const [{ jobZip }, { dueCalendar }] = await Promise.all([
       import('./jobZip.ts'),
       import('../log/calendar.ts'),
     ]);
     const now = new Date();
-    const due = dueCalendar(dueEvents(dueList(logOf([own], bench.shop))), own.title, now);
+    const due = dueCalendar(dueEvents(dueList(logOf([handed], bench.shop))), handed.title, now);
     const zipped = await jobZip(
-      own,
+      handed,
       bench.shop,
       made.cables,
       paper.value,
       made.fonts,
       now.toISOString(),
-      await picturesOf(own),
+      await picturesOf(handed),
       {
-        hunts: huntsOf(own.id),
+        hunts: huntsOf(handed.id),
         files: { 'handover.pdf': made.pdf, 'due.ics': new TextEncoder().encode(due) },
       },
     );

@@ -46,8 +46,8 @@ function saveJson(): void {
 }
 const saveZip = () =>
   keep(say`making the zip`, async () => {
-    const own = job.value;
-    if (!own || !host.value) return;
+    const printed = job.value;
+    if (!printed || !host.value) return;
     const [{ jobZip }, { paperFonts }] = await Promise.all([import('./jobZip.ts'), import('./fonts.ts')]);
     const fonts = await paperFonts();
     busy.value = say`waiting for every sheet`;
@@ -62,19 +62,19 @@ const saveZip = () =>
     }
     damaged.value = unreadable;
     const zipped = await jobZip(
-      own,
+      printed,
       bench.shop,
       cables,
       paper.value,
       fonts,
       new Date().toISOString(),
-      await picturesOf(own),
+      await picturesOf(printed),
       {
-        hunts: huntsOf(own.id),
+        hunts: huntsOf(printed.id),
         told: (done) => (busy.value = say`record ${done} of ${cables.length}`),
       },
     );
-    saveFile(`${tagFileName(own.title)}.zip`, zipped, 'application/zip');
+    saveFile(`${tagFileName(printed.title)}.zip`, zipped, 'application/zip');
   });
 const print = () =>
   keep(say`waiting for every sheet`, async () => {

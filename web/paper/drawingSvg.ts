@@ -20,17 +20,17 @@ export function standaloneSvg(svg: SVGSVGElement): string {
   const originals = [svg, ...svg.querySelectorAll<SVGElement>('*')];
   const copies = [copy, ...copy.querySelectorAll<SVGElement>('*')];
   originals.forEach((original, i) => {
-    const own = copies[i];
-    if (!own) return;
+    const copy = copies[i];
+    if (!copy) return;
     const style = getComputedStyle(original);
     for (const property of PROPERTIES) {
       const value = style.getPropertyValue(property);
-      if (value && value !== 'none' && value !== 'auto') own.setAttribute(property, value);
+      if (value && value !== 'none' && value !== 'auto') copy.setAttribute(property, value);
       else if (value === 'none' && (property === 'fill' || property === 'stroke'))
-        own.setAttribute(property, 'none');
+        copy.setAttribute(property, 'none');
     }
     for (const name of ['class', 'style', 'tabindex', 'role', 'aria-label', 'aria-labelledby'])
-      own.removeAttribute(name);
+      copy.removeAttribute(name);
   });
   copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
   return `${new XMLSerializer().serializeToString(copy)}\n`;

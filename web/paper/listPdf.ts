@@ -100,15 +100,15 @@ export function drawList({ pdf, plain, strong }: PaperDocument, doc: ListDoc, pa
     px: inner * column.width - 6,
   }));
   /** The cells of a row in the lines they take, and how many lines that is. */
-  const inLines = (texts: readonly string[], font: PDFFont, at: number) => {
-    const cells = columns.map(({ px }, i) => wrapped(texts[i] ?? '', font, at, px));
+  const inLines = (texts: readonly string[], font: PDFFont, sizePt: number) => {
+    const cells = columns.map(({ px }, i) => wrapped(texts[i] ?? '', font, sizePt, px));
     return { cells, lines: Math.max(1, ...cells.map(({ length }) => length)) };
   };
-  const draw = (cells: readonly (readonly string[])[], font: PDFFont, at: number) =>
+  const draw = (cells: readonly (readonly string[])[], font: PDFFont, sizePt: number) =>
     columns.forEach(({ x, px, right }, i) =>
       cells[i]?.forEach((words, line) => {
-        const shift = right ? px - font.widthOfTextAtSize(words, at) : 0;
-        page.drawText(words, { x: x + shift, y: y - line * WRAPPED_LINE, size: at, font, color: INK });
+        const shift = right ? px - font.widthOfTextAtSize(words, sizePt) : 0;
+        page.drawText(words, { x: x + shift, y: y - line * WRAPPED_LINE, size: sizePt, font, color: INK });
       }),
     );
   const head = () => {

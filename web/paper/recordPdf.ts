@@ -122,7 +122,7 @@ export async function drawRecord(
   }
   down(14);
   const cells = (
-    of: (key: (typeof COLUMNS)[number]['key']) => string,
+    textOf: (key: (typeof COLUMNS)[number]['key']) => string,
     size: number,
     font: PDFFont,
     color = INK,
@@ -131,7 +131,7 @@ export async function drawRecord(
     let deepest = 0;
     for (const { key, share } of COLUMNS) {
       const room = inner * share;
-      const words = of(key);
+      const words = textOf(key);
       if (words)
         deepest = Math.max(deepest, texts(words, x, size, key === 'value' ? strong : font, room - 4, color));
       x += room;
@@ -142,15 +142,15 @@ export async function drawRecord(
   down(4);
   rule(0.8);
   for (const row of record.rows) {
-    const of = (key: (typeof COLUMNS)[number]['key']) =>
+    const textOf = (key: (typeof COLUMNS)[number]['key']) =>
       key === 'read' && row.simulated ? say`SIMULATED ${row.read}` : row[key];
     const whyRoom = inner * (1 - COLUMNS[0].share);
     const cellsHigh = Math.max(
-      ...COLUMNS.map(({ key, share }) => high(of(key), 9.5, plain, inner * share - 4)),
+      ...COLUMNS.map(({ key, share }) => high(textOf(key), 9.5, plain, inner * share - 4)),
     );
     turn(LINE + cellsHigh + (row.why ? high(row.why, 8.5, plain, whyRoom) : 0));
     down(LINE - 2);
-    cells(of, 9.5, plain);
+    cells(textOf, 9.5, plain);
     if (row.why) {
       down(10.5);
       down(texts(row.why, MARGIN + inner * COLUMNS[0].share, 8.5, plain, whyRoom, PALE));
@@ -206,12 +206,12 @@ export async function drawRecord(
     const high = Math.max(...pictures.map((own) => (wide * own.height) / own.width));
     turn(high + 30);
     down(high + 8);
-    pictures.forEach((own, i) =>
-      page.drawImage(own, {
+    pictures.forEach((picture, i) =>
+      page.drawImage(picture, {
         x: MARGIN + i * (wide + 8),
         y,
         width: wide,
-        height: (wide * own.height) / own.width,
+        height: (wide * picture.height) / picture.width,
       }),
     );
     if (photos.length > shown.length) {

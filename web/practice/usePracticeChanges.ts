@@ -27,21 +27,21 @@ export function usePracticeChanges(asked: () => { job: Job; shop: Shop } | null)
     changes.value = new Map();
     const input = asked();
     if (!input) return;
-    const own = new Worker(new URL('../workers/practice.worker.ts', import.meta.url), {
+    const started = new Worker(new URL('../workers/practice.worker.ts', import.meta.url), {
       type: 'module',
       name: spokenHere(),
     });
-    worker = own;
+    worker = started;
     const found = (id: string, change: PracticeChange): Promise<void> => {
-      if (worker === own) {
+      if (worker === started) {
         changes.value = new Map([...changes.value, [id, change]]);
       }
       return Promise.resolve();
     };
     // A plain copy: what comes from the store may be frozen or followed.
     const copy = JSON.parse(JSON.stringify(input)) as { job: Job; shop: Shop };
-    await wrap<PracticeWorker>(own).compare(copy.job, copy.shop, proxy(found));
-    if (worker === own) stop();
+    await wrap<PracticeWorker>(started).compare(copy.job, copy.shop, proxy(found));
+    if (worker === started) stop();
   }
 
   watch(asked, () => void compare(), { immediate: true });

@@ -41,13 +41,13 @@ export function useTotals(asked: () => { job: Job; shop: Shop }) {
 
   function inSlices(job: Job, shop: Shop, works: CableWork[], from: number): void {
     const began = performance.now();
-    let at = from;
-    for (; at < job.cables.length && performance.now() - began < SLICE_MS; at += 1) {
-      const cable = job.cables[at];
+    let next = from;
+    for (; next < job.cables.length && performance.now() - began < SLICE_MS; next += 1) {
+      const cable = job.cables[next];
       const work = cable && triedWork(cable, shop, job);
       if (work) works.push(work);
     }
-    if (at < job.cables.length) timer = setTimeout(() => inSlices(job, shop, works, at), 0);
+    if (next < job.cables.length) timer = setTimeout(() => inSlices(job, shop, works, next), 0);
     else totals.value = summed(job, shop, works);
   }
 

@@ -40,10 +40,10 @@ watch(
 watch(
   [() => section, mask],
   () => {
-    const own = mask.value;
-    if (!own) return;
-    own.width = shown.width;
-    own.height = shown.height;
+    const canvas = mask.value;
+    if (!canvas) return;
+    canvas.width = shown.width;
+    canvas.height = shown.height;
     if (!section) return;
     const { voids } = section;
     const pixels = new ImageData(voids.box.width, voids.box.height);
@@ -51,7 +51,7 @@ watch(
     voids.mask.forEach((share, i) => {
       pixels.data.set(share > 0 ? [10, 89, 99, Math.max(120, share)] : [255, 254, 251, 150], i * 4);
     });
-    const context = own.getContext('2d');
+    const context = canvas.getContext('2d');
     if (!context) return;
     context.putImageData(pixels, voids.box.left, voids.box.top);
     // The bench keeps its colour: only what is inside the outline is veiled.
@@ -112,11 +112,11 @@ const KEYS: Readonly<Record<string, Point>> = {
 };
 function nudge(i: number, event: KeyboardEvent): void {
   const [dx, dy] = KEYS[event.key] ?? [0, 0];
-  const own = corners.value[i];
-  if (!own || (dx === 0 && dy === 0)) return;
+  const corner = corners.value[i];
+  if (!corner || (dx === 0 && dy === 0)) return;
   event.preventDefault();
   const far = event.shiftKey ? 10 : 1;
-  put(i, [inside(own[0] + dx * far, shown.width), inside(own[1] + dy * far, shown.height)]);
+  put(i, [inside(corner[0] + dx * far, shown.width), inside(corner[1] + dy * far, shown.height)]);
   letGo();
 }
 function letGo(): void {

@@ -35,16 +35,16 @@ export function useSection() {
   }
 
   async function measure(given?: Found): Promise<void> {
-    const own = ++run;
+    const started = ++run;
     stage.value = 'outline';
     let isAnswered = false;
-    // What is told comes by a way of its own, and may come after the answer.
+    // What is told comes by a way of its started, and may come after the answer.
     const onStage = proxy((now: MeasureStage) => {
-      if (own === run && !isAnswered) stage.value = now;
+      if (started === run && !isAnswered) stage.value = now;
     });
     const answer = await start().measure(given && (JSON.parse(JSON.stringify(given)) as Found), onStage);
     isAnswered = true;
-    if (own !== run) return;
+    if (started !== run) return;
     stage.value = null;
     section.value = answer.ok ? answer.section : null;
     sentence.value = answer.ok ? '' : tell(REFUSALS[answer.refused]);
@@ -58,7 +58,7 @@ export function useSection() {
   }
 
   async function open(from: File): Promise<void> {
-    const own = ++run;
+    const started = ++run;
     sentence.value = '';
     if (from.size > LARGEST_BYTES) {
       sentence.value = say`This file is far larger than any photograph; it was not read.`;
@@ -69,7 +69,7 @@ export function useSection() {
     const answer = await start()
       .open(from)
       .catch(() => null);
-    if (own !== run) return;
+    if (started !== run) return;
     show(answer, from.name);
     drawn.value = null;
     file.value = answer ? from : null;
@@ -80,11 +80,11 @@ export function useSection() {
 
   /** Draws a section; it is measured when that is asked. */
   async function draw(spec: DrawnSection, seed: number): Promise<void> {
-    const own = ++run;
+    const started = ++run;
     sentence.value = '';
     stage.value = 'drawing';
     const answer = await start().draw(spec, seed);
-    if (own !== run) return;
+    if (started !== run) return;
     stage.value = null;
     show(answer.shown, say`drawn, not photographed`);
     file.value = null;

@@ -41,12 +41,18 @@ const crimp = computed(() =>
 );
 /** What the same die was called before its trials; null where they changed nothing. */
 const before = computed(() => {
-  const { value: own } = column;
-  if (!row || !own || own.learned.trials === 0 || own.kind.leaves === 'indent') return null;
+  const { value: chosenDie } = column;
+  if (!row || !chosenDie || chosenDie.learned.trials === 0 || chosenDie.kind.leaves === 'indent') return null;
   const fresh: CaseDie = {
-    ...own,
+    ...chosenDie,
     trials: [],
-    learned: { ...own.learned, trials: 0, flatsMm: own.die.acrossFlatsMm, flatsToleranceMm: 0.1, packing: 1 },
+    learned: {
+      ...chosenDie.learned,
+      trials: 0,
+      flatsMm: chosenDie.die.acrossFlatsMm,
+      flatsToleranceMm: 0.1,
+      packing: 1,
+    },
   };
   return dieOffer(row.lug, row.copperMm2, fresh, toolCase.lugs);
 });

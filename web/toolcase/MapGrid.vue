@@ -78,7 +78,7 @@ watch(
 );
 
 function move(event: KeyboardEvent): void {
-  const at = map.rows.findIndex(({ key }) => key === chosen?.rowKey);
+  const rowIndex = map.rows.findIndex(({ key }) => key === chosen?.rowKey);
   const column = order.value.findIndex(({ column: own }) => own.die.id === chosen?.dieId);
   const steps: Readonly<Record<string, readonly [number, number]>> = {
     ArrowUp: [-1, 0],
@@ -89,7 +89,7 @@ function move(event: KeyboardEvent): void {
   const step = steps[event.key];
   if (!step) return;
   event.preventDefault();
-  const row = map.rows[Math.min(Math.max(at + step[0], 0), map.rows.length - 1)];
+  const row = map.rows[Math.min(Math.max(rowIndex + step[0], 0), map.rows.length - 1)];
   const next = order.value[Math.min(Math.max(column + step[1], 0), order.value.length - 1)];
   if (!row) return;
   virtual.value.scrollToIndex(map.rows.indexOf(row));

@@ -37,11 +37,11 @@ const SCALE = 5;
 const CENTRE = 70;
 /** The palm from above: flattened end, hole, and the tube behind it. */
 const palm = computed(() => {
-  const { value: own } = lug;
-  if (!own) return null;
-  const half = (own.palmWidthMm / 2) * SCALE;
-  const length = 2 * own.holeMm * SCALE;
-  return { half, length, tube: (outer.value / 2) * SCALE, hole: (own.holeMm / 2) * SCALE };
+  const { value: drawn } = lug;
+  if (!drawn) return null;
+  const half = (drawn.palmWidthMm / 2) * SCALE;
+  const length = 2 * drawn.holeMm * SCALE;
+  return { half, length, tube: (outer.value / 2) * SCALE, hole: (drawn.holeMm / 2) * SCALE };
 });
 </script>
 

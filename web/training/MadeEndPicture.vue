@@ -95,14 +95,14 @@ const ears = computed(() =>
 );
 const sleeve = computed(() => sheet.value.sleeve);
 const beads = computed(() => {
-  const own = sleeve.value;
-  if (!own) return [];
+  const shrunk = sleeve.value;
+  if (!shrunk) return [];
   const { asked, beads: has } = made;
-  const onJacket = asked.outerMm / 2 + own.wallMm;
-  const onBarrel = asked.lug.outerMm / 2 + own.wallMm;
+  const onJacket = asked.outerMm / 2 + shrunk.wallMm;
+  const onBarrel = asked.lug.outerMm / 2 + shrunk.wallMm;
   return [
-    ...(has.front ? [{ u: own.fromU, half: onBarrel, turn: -1 }] : []),
-    ...(has.back ? [{ u: own.toU, half: onJacket, turn: 1 }] : []),
+    ...(has.front ? [{ u: shrunk.fromU, half: onBarrel, turn: -1 }] : []),
+    ...(has.back ? [{ u: shrunk.toU, half: onJacket, turn: 1 }] : []),
   ].map(({ u, half, turn }) =>
     path([
       ['M', [u, -half + 0.3]],

@@ -8,14 +8,18 @@ import { LEVEL_WORDS } from './levels.ts';
 import { say } from '../../core/words/say.ts';
 
 /** One place of the end: what calliper and lamp tell, and what can be marked there. */
-const { own, place, marks } = defineProps<{
+const {
+  own: exercise,
+  place,
+  marks,
+} = defineProps<{
   own: Exercise;
   place: PlaceName | null;
   marks: readonly FaultName[];
 }>();
 defineEmits<{ mark: [name: FaultName, on: boolean] }>();
 
-const readings = computed(() => (place ? readout(own.made, place, own.level) : []));
+const readings = computed(() => (place ? readout(exercise.made, place, exercise.level) : []));
 </script>
 
 <template>
@@ -57,7 +61,7 @@ const readings = computed(() => (place ? readout(own.made, place, own.level) : [
           say`This end may have nothing wrong with it, or up to three faults. Measure, hold it against the card, mark what is wrong, and hand it in.`
         }}
       </p>
-      <p class="mt-1 max-w-prose text-[15px] text-ink2">{{ LEVEL_WORDS[own.level].says }}</p>
+      <p class="mt-1 max-w-prose text-[15px] text-ink2">{{ LEVEL_WORDS[exercise.level].says }}</p>
     </template>
   </section>
 </template>

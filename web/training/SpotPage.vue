@@ -51,22 +51,22 @@ const { kept, isLoaded, exercises, marked, isOver, result, mark, handIn, sign, a
   round: round.value ?? 1,
 }));
 
-const at = ref(0);
+const endIndex = ref(0);
 /** The first end that is not handed in; past the last one, the result. */
 watch(isLoaded, (loaded) => {
   if (!loaded) return;
   const open = kept.value.ends.findIndex(({ handedIn }) => !handedIn);
-  at.value = open === -1 ? kept.value.ends.length : open;
+  endIndex.value = open === -1 ? kept.value.ends.length : open;
 });
-const own = computed(() => exercises.value[at.value]);
-const end = computed(() => kept.value.ends[at.value]);
-const answer = computed(() => (end.value?.handedIn ? (marked.value[at.value] ?? null) : null));
+const own = computed(() => exercises.value[endIndex.value]);
+const end = computed(() => kept.value.ends[endIndex.value]);
+const answer = computed(() => (end.value?.handedIn ? (marked.value[endIndex.value] ?? null) : null));
 const chosen = ref<PlaceName | null>(null);
-watch([at, round, level], () => {
+watch([endIndex, round, level], () => {
   chosen.value = null;
 });
 function finish(): void {
-  handIn(at.value);
+  handIn(endIndex.value);
   chosen.value = null;
 }
 
@@ -89,11 +89,13 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
               type="button"
               class="figure flex size-11 items-center justify-center rounded-box border border-teal text-[18px]"
               :class="
-                i === at ? 'bg-teal font-semibold text-on-teal' : 'bg-paper text-teal hover:bg-teal-tint'
+                i === endIndex
+                  ? 'bg-teal font-semibold text-on-teal'
+                  : 'bg-paper text-teal hover:bg-teal-tint'
               "
-              :aria-current="i === at ? 'step' : undefined"
+              :aria-current="i === endIndex ? 'step' : undefined"
               :aria-label="say`End ${exercise.number}${stateOf(i) ? say`, ${stateOf(i)} points` : ''}`"
-              @click="at = i"
+              @click="endIndex = i"
             >
               {{ stateOf(i) || '–' }}
             </button>
@@ -102,8 +104,8 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
             <button
               type="button"
               class="button"
-              :class="at === exercises.length ? 'filled' : ''"
-              @click="at = exercises.length"
+              :class="endIndex === exercises.length ? 'filled' : ''"
+              @click="endIndex = exercises.length"
             >
               {{ say`Result` }}
             </button>
@@ -152,7 +154,7 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
             :own="own"
             :place="chosen"
             :marks="end.marks"
-            @mark="(name, on) => mark(at, name, on)"
+            @mark="(name, on) => mark(endIndex, name, on)"
           />
           <JobCard :asked="own.made.asked" class="border-hairline max-lg:border-t lg:border-l" />
           <div class="flex flex-col justify-end gap-2 border-hairline p-3 lg:border-l">
@@ -162,8 +164,8 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
             <button v-if="!answer" type="button" class="button filled min-h-16 text-[18px]" @click="finish">
               {{ say`Hand in` }}
             </button>
-            <button v-else type="button" class="button filled min-h-16 text-[18px]" @click="at += 1">
-              {{ at + 1 < exercises.length ? say`Next end` : say`Result` }}
+            <button v-else type="button" class="button filled min-h-16 text-[18px]" @click="endIndex += 1">
+              {{ endIndex + 1 < exercises.length ? say`Next end` : say`Result` }}
             </button>
           </div>
         </div>
@@ -175,7 +177,7 @@ const stateOf = (i: number) => (kept.value.ends[i]?.handedIn ? `${marked.value[i
           <button type="button" class="button filled min-h-14 px-6 text-[17px]" @click="take({})">
             {{ say`Another round` }}
           </button>
-          <button type="button" class="button min-h-14 px-5" @click="(again(), (at = 0))">
+          <button type="button" class="button min-h-14 px-5" @click="(again(), (endIndex = 0))">
             {{ say`The same again` }}
           </button>
           <RouterLink

@@ -13,7 +13,12 @@ import MadeEndPicture from './MadeEndPicture.vue';
 import { say } from '../../core/words/say.ts';
 
 /** The end to be looked at, before its sleeve and with it; each place of it can be pointed at. */
-const { own, marks, chosen, answer } = defineProps<{
+const {
+  own: exercise,
+  marks,
+  chosen,
+  answer,
+} = defineProps<{
   own: Exercise;
   marks: readonly FaultName[];
   chosen: PlaceName | null;
@@ -27,7 +32,7 @@ const { width, height } = useElementSize(host);
 const LABEL = 26;
 const LARGEST = 7;
 const row = computed(() => height.value / VIEWS.length);
-const extent = computed(() => madeExtent(own.made));
+const extent = computed(() => madeExtent(exercise.made));
 const scale = computed(() =>
   Math.max(
     0.8,
@@ -39,13 +44,13 @@ const scale = computed(() =>
   ),
 );
 const centreOf = (view: View) => VIEWS.indexOf(view) * row.value + LABEL + (row.value - LABEL) / 2;
-const studX = computed(() => studOffset(madeSheet(own.made, 'bare'), scale.value));
+const studX = computed(() => studOffset(madeSheet(exercise.made, 'bare'), scale.value));
 
 /** px. */
 const FINGERTIP = 44;
 /** Places side by side share the sheet: a target reaches 44 px where its neighbours leave it. */
 const targets = computed(() => {
-  const along = placesAlong(own.made);
+  const along = placesAlong(exercise.made);
   const high = Math.max(52, extent.value.across * scale.value + 10);
   return (Object.keys(PLACES) as PlaceName[]).map((place) => {
     const { view, fromU, toU } = along[place];
@@ -65,13 +70,13 @@ const targets = computed(() => {
 });
 
 function press(event: MouseEvent, place: PlaceName): void {
-  const own = targets.value.find((other) => other.place === place);
+  const pressed = targets.value.find((other) => other.place === place);
   const left = host.value?.getBoundingClientRect().left ?? 0;
-  if (!own || event.detail === 0) return emit('choose', place);
-  const away = ({ box }: typeof own) => Math.abs(left + box.x + box.width / 2 - event.clientX);
+  if (!pressed || event.detail === 0) return emit('choose', place);
+  const away = ({ box }: typeof pressed) => Math.abs(left + box.x + box.width / 2 - event.clientX);
   const near = targets.value
-    .filter(({ view }) => view === own.view)
-    .reduce((best, next) => (away(next) < away(best) ? next : best), own);
+    .filter(({ view }) => view === pressed.view)
+    .reduce((best, next) => (away(next) < away(best) ? next : best), pressed);
   emit('choose', near.place);
 }
 
@@ -90,7 +95,7 @@ const COLOURS: Readonly<Record<Verdict, string>> = {
 const spoken = (place: PlaceName, here: readonly FaultName[]) =>
   [
     tell(PLACES[place]),
-    ...readout(own.made, place, 1).map(({ what, says }) => `${tell(what)}: ${tell(says)}`),
+    ...readout(exercise.made, place, 1).map(({ what, says }) => `${tell(what)}: ${tell(says)}`),
     ...here.map((name) => say`marked: ${FAULTS[name].title}`),
   ].join('; ');
 const VIEW_WORDS: Readonly<Record<View, string>> = { bare: say`before the sleeve`, finished: say`finished` };
@@ -115,12 +120,12 @@ const VIEW_WORDS: Readonly<Record<View, string>> = { bare: say`before the sleeve
           stroke-dasharray="11 3 2 3"
         />
         <MadeEndPicture
-          :made="own.made"
+          :made="exercise.made"
           :view="view"
           :scale="scale"
           :centre-y="centreOf(view)"
           :break-x="width - 14"
-          :through="own.level < 3"
+          :through="exercise.level < 3"
         />
       </g>
       <g

@@ -44,12 +44,12 @@ const x = (mm: number) => {
 const noMark = say`no mark`.split(' ');
 const edges = computed(() => {
   const { openMm, lightMm, tightMm, willNotCloseMm } = zones;
-  const at = [0, x(openMm), x(lightMm), x(tightMm), x(willNotCloseMm), WIDTH];
+  const edges = [0, x(openMm), x(lightMm), x(tightMm), x(willNotCloseMm), WIDTH];
   return (['open', 'light', 'right', 'tight', 'will-not-close'] as const).map((zone, i) => ({
     zone,
     title: zone === 'will-not-close' ? say`won’t close` : word(zone),
-    from: at[i] ?? 0,
-    to: at[i + 1] ?? WIDTH,
+    from: edges[i] ?? 0,
+    to: edges[i + 1] ?? WIDTH,
   }));
 });
 const cardX = (i: number) => ((i + 0.5) / near.value.length) * WIDTH;

@@ -48,15 +48,15 @@ const sleeves = computed(() => {
   const offers = sleeveOffers(bench.shop.sleeves, task, bench.shop.practice.seal).filter(
     ({ sleeve }) => sleeve.colour === 'black' || sleeve.id === end.value.sleeve?.sleeve.id,
   );
-  const at = offers.findIndex(({ sleeve }) => sleeve.id === end.value.sleeve?.sleeve.id);
+  const chosen = offers.findIndex(({ sleeve }) => sleeve.id === end.value.sleeve?.sleeve.id);
   const others = offers
-    .filter((_, i) => i !== at)
+    .filter((_, i) => i !== chosen)
     .sort(
       (a, b) =>
         Number(sleeveSuits(b)) - Number(sleeveSuits(a)) ||
-        Math.abs(offers.indexOf(a) - at) - Math.abs(offers.indexOf(b) - at),
+        Math.abs(offers.indexOf(a) - chosen) - Math.abs(offers.indexOf(b) - chosen),
     );
-  const shown = [...(at >= 0 ? [offers[at] as SleeveOffer] : []), ...others].slice(0, 3);
+  const shown = [...(chosen >= 0 ? [offers[chosen] as SleeveOffer] : []), ...others].slice(0, 3);
   return shown.sort((a, b) => a.sleeve.suppliedMm - b.sleeve.suppliedMm);
 });
 /** Millimetres of bore to px of the little bar. */

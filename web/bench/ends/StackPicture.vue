@@ -37,12 +37,12 @@ const faceY = computed(() => height.value - FACE);
 
 /** From the face outwards: where each thing begins and how thick it is, px. */
 const layers = computed(() => {
-  let at = 0;
+  let below = 0;
   const place = (mm: number) => {
-    const from = at;
-    at += mm;
+    const from = below;
+    below += mm;
     return {
-      y: faceY.value - at * scale.value,
+      y: faceY.value - below * scale.value,
       height: mm * scale.value,
       middle: faceY.value - (from + mm / 2) * scale.value,
     };

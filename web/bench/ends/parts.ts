@@ -20,11 +20,11 @@ export const partOf = ({ topic }: Finding): EndPart =>
 
 /** The worst state of each part. */
 export function partStates(findings: readonly Finding[]): Readonly<Record<EndPart, State>> {
-  const own = findings.filter(({ stage }) => stage === 'ends');
+  const ofEnds = findings.filter(({ stage }) => stage === 'ends');
   return Object.fromEntries(
     END_PARTS.map((part) => [
       part,
-      worst(own.filter((finding) => partOf(finding) === part).map(({ state }) => state)),
+      worst(ofEnds.filter((finding) => partOf(finding) === part).map(({ state }) => state)),
     ]),
   ) as Record<EndPart, State>;
 }

@@ -34,34 +34,34 @@ const warm = shallowRef<Record<string, Measure>>({});
 const isWarm = ref(false);
 
 const rows = computed(() => {
-  const at = amps.value ?? 1;
+  const ampsOn = amps.value ?? 1;
   return [
     ...END_NAMES.map((end) => ({
       key: `contact.${end}`,
       label: say`Palm to stud ${end}`,
-      probe: { at: 'contact', end, amps: at } as Probe,
+      probe: { at: 'contact', end, amps: ampsOn } as Probe,
     })),
     ...END_NAMES.map((end) => ({
       key: `joint.${end}`,
       label: say`Lug ${end} to cable`,
-      probe: { at: 'loaded joint', end, amps: at, beyondMm: beyondMm.value } as Probe,
+      probe: { at: 'loaded joint', end, amps: ampsOn, beyondMm: beyondMm.value } as Probe,
     })),
     {
       key: 'length',
       label: say`Along the cable`,
-      probe: { at: 'loaded length', amps: at, lengthMm: spanMm.value } as Probe,
+      probe: { at: 'loaded length', amps: ampsOn, lengthMm: spanMm.value } as Probe,
     },
   ];
 });
 const warmth = (key: string): Probe => {
-  const at = amps.value ?? 1;
+  const ampsOn = amps.value ?? 1;
   const [what, end] = key.split('.');
   return what === 'jacket'
-    ? { at: 'jacket warmth', amps: at, minutes: minutes.value }
+    ? { at: 'jacket warmth', amps: ampsOn, minutes: minutes.value }
     : {
         at: 'lug warmth',
         end: end as EndName,
-        amps: at,
+        amps: ampsOn,
         minutes: what === 'before' ? Math.max(0, minutes.value - 10) : minutes.value,
       };
 };
@@ -73,7 +73,7 @@ const warmRows = [
   { key: 'jacket', label: say`Jacket, mid cable` },
 ];
 
-function voltReadings(at: number): { measured: Measured; from: ReadWith }[] {
+function voltReadings(ampsOn: number): { measured: Measured; from: ReadWith }[] {
   return rows.value.flatMap(({ key }) => {
     const measure = volts.value[key];
     if (!measure) return [];
@@ -81,19 +81,19 @@ function voltReadings(at: number): { measured: Measured; from: ReadWith }[] {
     const millivolt = measure.value;
     const measured: Measured =
       what === 'contact'
-        ? { check: 'contact', end, millivolt, amps: at }
+        ? { check: 'contact', end, millivolt, amps: ampsOn }
         : {
             check: 'drop',
             ...(what === 'joint' && { end }),
             millivolt,
-            amps: at,
+            amps: ampsOn,
             spanMm: what === 'joint' ? beyondMm.value : spanMm.value,
             copperC: copperC.value,
           };
     return [{ measured, from: measure.from }];
   });
 }
-function warmReadings(at: number): { measured: Measured; from: ReadWith }[] {
+function warmReadings(ampsOn: number): { measured: Measured; from: ReadWith }[] {
   const jacket = warm.value['jacket'];
   return END_NAMES.flatMap((end) => {
     const [before, lug] = [warm.value[`before.${end}`], warm.value[`lug.${end}`]];
@@ -105,7 +105,7 @@ function warmReadings(at: number): { measured: Measured; from: ReadWith }[] {
       lugC: lug.value,
       againstC: jacket.value,
       earlierC: before.value,
-      amps: at,
+      amps: ampsOn,
       minutes: minutes.value,
       matte: matte.value,
     };

@@ -23,15 +23,15 @@ import { uprightLine } from '../../ui/chartMarks.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** Who spends the drop: each part of the loop as a share of one bar, against what is allowed. */
-const { at, run } = defineProps<{ at: Assessment; run: Run }>();
+const { at: assessed, run } = defineProps<{ at: Assessment; run: Run }>();
 
 Chart.register(BarController, BarElement, LinearScale, CategoryScale);
 
 const colours = useChartColours();
 /** The load or the heaviest step, whichever comes nearer to its limit. */
-const drop = computed(() => governingDrop(at, run));
+const drop = computed(() => governingDrop(assessed, run));
 const limit = computed(() => drop.value.limitPercent);
-const shares = computed(() => dropShares(at, run));
+const shares = computed(() => dropShares(assessed, run));
 const total = computed(() => drop.value.percent);
 const colourOf = (kind: Spender['kind']) =>
   ({

@@ -19,12 +19,12 @@ import { lettered, levelLine } from '../../ui/chartMarks.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** Conductor temperature over a duty, with its limit, its peak, and what it is worth in steady amps. */
-const { at, ambientC } = defineProps<{ at: Assessment; ambientC: number }>();
+const { at: assessed, ambientC } = defineProps<{ at: Assessment; ambientC: number }>();
 
 Chart.register(LineController, LineElement, PointElement, LinearScale);
 
 const colours = useChartColours();
-const cycle = computed(() => at.duty?.cycle ?? null);
+const cycle = computed(() => assessed.duty?.cycle ?? null);
 const data = computed((): ChartData<'line', { x: number; y: number }[]> => ({
   datasets: [
     {
@@ -56,7 +56,7 @@ const options = computed((): ChartOptions<'line'> => ({
     },
     y: {
       min: Math.floor(ambientC / 10) * 10,
-      max: Math.ceil((Math.max(at.limitC, cycle.value?.peakC ?? 0) + 8) / 10) * 10,
+      max: Math.ceil((Math.max(assessed.limitC, cycle.value?.peakC ?? 0) + 8) / 10) * 10,
       grid: { color: colours.value.grid },
       ticks: {
         font: CHART_FONT,
@@ -72,12 +72,12 @@ const marks: Plugin<'line'> = {
   id: 'duty-marks',
   afterDatasetsDraw({ ctx, chartArea, scales }) {
     const { x, y } = scales;
-    const own = cycle.value;
-    if (!x || !y || !own) return;
+    const shown = cycle.value;
+    if (!x || !y || !shown) return;
     const field = { ctx, chartArea };
-    const level = y.getPixelForValue(at.limitC);
+    const level = y.getPixelForValue(assessed.limitC);
     levelLine(field, level, { colour: colours.value.ink, width: 1.6 });
-    const [px, py] = [x.getPixelForValue(own.peakAtS), y.getPixelForValue(own.peakC)];
+    const [px, py] = [x.getPixelForValue(shown.peakAtS), y.getPixelForValue(shown.peakC)];
     ctx.save();
     ctx.fillStyle = colours.value.copperText;
     ctx.beginPath();
@@ -85,13 +85,13 @@ const marks: Plugin<'line'> = {
     ctx.fill();
     ctx.restore();
     const isRight = px > (chartArea.left + chartArea.right) / 2;
-    lettered(field, figure(own.peakC, '°C', 1), [px + (isRight ? -8 : 8), py - 5], {
+    lettered(field, figure(shown.peakC, '°C', 1), [px + (isRight ? -8 : 8), py - 5], {
       colour: colours.value.copperText,
       weight: 600,
       px: 17,
       align: isRight ? 'right' : 'left',
     });
-    lettered(field, say`${digits(at.limitC, 0)} °C is the limit`, [chartArea.right - 4, level - 5], {
+    lettered(field, say`${digits(assessed.limitC, 0)} °C is the limit`, [chartArea.right - 4, level - 5], {
       colour: colours.value.ink2,
       weight: 400,
       px: 14,
@@ -100,13 +100,13 @@ const marks: Plugin<'line'> = {
   },
 };
 const worth = computed(() => {
-  const own = cycle.value;
-  if (!own) return '';
+  const shown = cycle.value;
+  if (!shown) return '';
   const held =
-    own.secondsToLimit === null
+    shown.secondsToLimit === null
       ? say`it may be held for ever`
-      : say`the heaviest step may last ${figure(own.secondsToLimit, 's', 0)}`;
-  return say`As hot as ${figure(own.equivalentA, 'A', 0)} held; ${held}.`;
+      : say`the heaviest step may last ${figure(shown.secondsToLimit, 's', 0)}`;
+  return say`As hot as ${figure(shown.equivalentA, 'A', 0)} held; ${held}.`;
 });
 </script>
 

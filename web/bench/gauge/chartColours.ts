@@ -7,18 +7,18 @@ export function useChartColours() {
   return computed(() => {
     void prefs.isDark;
     const style = getComputedStyle(document.documentElement);
-    const of = (name: string) => style.getPropertyValue(`--${name}`).trim();
+    const colour = (name: string) => style.getPropertyValue(`--${name}`).trim();
     return {
-      ink: of('ink'),
-      ink2: of('ink2'),
-      ink3: of('ink3'),
-      grid: of('grid'),
-      buff: of('buff'),
-      teal: of('teal'),
-      paper: of('paper'),
-      copperText: of('copper-text'),
-      copper: of('copper'),
-      crimp: of('crimp'),
+      ink: colour('ink'),
+      ink2: colour('ink2'),
+      ink3: colour('ink3'),
+      grid: colour('grid'),
+      buff: colour('buff'),
+      teal: colour('teal'),
+      paper: colour('paper'),
+      copperText: colour('copper-text'),
+      copper: colour('copper'),
+      crimp: colour('crimp'),
     };
   });
 }

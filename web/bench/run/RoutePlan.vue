@@ -59,12 +59,12 @@ const figures = computed(() =>
 const LETTER_PX = 6.4;
 /** Words beside a place on the way, on the side where more of the sheet is free. */
 function beside(mm: number, words: string, reach: number) {
-  const at = pointAlong(stretches.value, Math.min(mm, totalMm.value));
-  const [x, y] = place(at);
+  const point = pointAlong(stretches.value, Math.min(mm, totalMm.value));
+  const [x, y] = place(point);
   const half = (words.length * LETTER_PX) / 2;
   const sides = [1, -1].map((side) => {
-    const dx = -Math.sin(at.heading) * reach * side;
-    const dy = Math.cos(at.heading) * reach * side;
+    const dx = -Math.sin(point.heading) * reach * side;
+    const dy = Math.cos(point.heading) * reach * side;
     const anchor = Math.abs(dx) < 6 ? 'middle' : dx > 0 ? 'start' : 'end';
     const middle = x + dx + (anchor === 'middle' ? 0 : Math.sign(dx) * half);
     const free = Math.min(

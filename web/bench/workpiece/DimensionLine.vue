@@ -34,7 +34,7 @@ const line = computed(() =>
 
 /** Where targets lie over one another, the one that was meant is the one whose figure is nearest. */
 function press({ clientX, clientY, currentTarget, detail }: MouseEvent): void {
-  const own = currentTarget as SVGGElement;
+  const pressed = currentTarget as SVGGElement;
   // A press that was no pointer's names its target itself.
   if (detail === 0) return emit('open');
   const away = (group: Element) => {
@@ -42,9 +42,9 @@ function press({ clientX, clientY, currentTarget, detail }: MouseEvent): void {
     const beside = Math.max(0, box.left - clientX, clientX - box.right);
     return beside + Math.abs((box.top + box.bottom) / 2 - clientY);
   };
-  const all = [...(own.ownerSVGElement?.querySelectorAll('.dimension') ?? [])];
-  const nearest = all.reduce<Element>((best, next) => (away(next) < away(best) ? next : best), own);
-  if (nearest === own) emit('open');
+  const all = [...(pressed.ownerSVGElement?.querySelectorAll('.dimension') ?? [])];
+  const nearest = all.reduce<Element>((best, next) => (away(next) < away(best) ? next : best), pressed);
+  if (nearest === pressed) emit('open');
   else nearest.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
 }
 </script>

@@ -44,12 +44,12 @@ const extensions = computed(() => {
 });
 
 const caption = computed(() => {
-  const { at } = resolved.spec;
+  const { at: where } = resolved.spec;
   const stud = tell(meetsWord(resolved.meets));
-  const whole = [at || say`not said where`, stud, palmWords(angleDeg)].join(', ');
+  const whole = [where || say`not said where`, stud, palmWords(angleDeg)].join(', ');
   if (textWidth(whole, SHEET.noteSize) <= room) return whole;
   const letters = Math.max(4, Math.floor(room / 7) - stud.length - 3);
-  return `${at.length > letters ? `${at.slice(0, letters)}…` : at}, ${stud}`;
+  return `${where.length > letters ? `${where.slice(0, letters)}…` : where}, ${stud}`;
 });
 const at = (px: number) => end.edgeX + end.direction * px;
 </script>
