@@ -28,8 +28,9 @@ export function predecessors(
   steps: readonly Id[],
   laidOn: EndName | undefined,
 ): ReadonlyMap<string, readonly string[]> {
-  const has = (id: string) => steps.some((step) => step.id === id);
-  const place = (id: string) => steps.findIndex((step) => step.id === id);
+  const places = new Map(steps.map(({ id }, i) => [id, i]));
+  const has = (id: string) => places.has(id);
+  const place = (id: string) => places.get(id) ?? -1;
   const lastOf = (name: EndName) =>
     steps.findLast((step) => step.end === name && !isPractising(step))?.id ?? '';
   const holdsOf = (name: EndName) =>

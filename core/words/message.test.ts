@@ -5,7 +5,7 @@ import { sealRecord } from '../log/record.ts';
 import { jobFileSchema } from '../model/job.ts';
 import { messageSchema } from '../model/message.ts';
 import { valid } from '../model/validFixture.ts';
-import { workUp } from '../workup.ts';
+import { workUpCable } from '../workup.ts';
 import { speak, writeDecimalsWith } from './language.ts';
 import {
   amount,
@@ -96,21 +96,18 @@ describe('kept messages', () => {
   });
   test('a record sealed in one language is read in another, line by line', () => {
     const { job, shop } = jobFileSchema.parse(JSON.parse(readFileSync('demo/teasel.json', 'utf8')));
-    const sealed = (at: number) => {
-      const cable = job.cables[at];
-      const work = workUp(job, shop).cables[at];
-      if (!cable || !work) throw new Error('no such cable');
-      return { work, record: sealRecord(cable, work, 'N. Sorrel', '2026-01-02T10:00:00.000Z') };
-    };
-    for (const at of job.cables.keys()) {
-      inDutch();
-      const { record } = sealed(at);
-      speak(null);
-      writeDecimalsWith('.');
-      const { record: english } = sealed(at);
-      expect(record).toEqual(english);
-      expect(messageSchema.safeParse(record.conductor).success).toBe(true);
-      for (const { because } of record.lines) expect(typeof because === 'object' || because === '').toBe(true);
-    }
+    const sealed = () =>
+      job.cables.slice(0, 4).map((cable) => {
+        const work = workUpCable(cable, shop);
+        return sealRecord(cable, work, 'N. Sorrel', '2026-01-02T10:00:00.000Z');
+      });
+    const english = sealed();
+    inDutch();
+    expect(sealed()).toEqual(english);
+    const told = english.flatMap(({ lines }) => lines.map(({ because }) => tell(because)));
+    speak(null);
+    writeDecimalsWith('.');
+    const inEnglish = english.flatMap(({ lines }) => lines.map(({ because }) => tell(because)));
+    expect(told.filter((text, i) => text.length > 40 && text === inEnglish[i])).toEqual([]);
   });
 });

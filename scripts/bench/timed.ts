@@ -8,3 +8,18 @@ export function timed(work: () => void, runs = 5): number {
   });
   return times.sort((a, b) => a - b)[Math.floor(runs / 2)] ?? 0;
 }
+
+/**
+ * How many times longer one piece of work takes than another: the median over rounds in which both are run, so that a
+ * machine that slows down slows both, and after both are warm.
+ */
+export function timesAs(work: () => void, base: () => void, rounds = 15): number {
+  const once = (run: () => void) => {
+    const start = performance.now();
+    run();
+    return performance.now() - start;
+  };
+  for (let i = 0; i < rounds; i += 1) [work, base].forEach(once);
+  const ratios = Array.from({ length: rounds }, () => once(work) / once(base));
+  return ratios.sort((a, b) => a - b)[Math.floor(rounds / 2)] ?? 0;
+}
