@@ -15,6 +15,7 @@ import { benchCutting } from './bench/cutting.ts';
 import { benchFrames } from './bench/frames.ts';
 import { benchSection } from './bench/section.ts';
 import { benchStart } from './bench/start.ts';
+import { benchHunt } from './bench/hunt.ts';
 import { timed, timesAs } from './bench/timed.ts';
 
 const shop = genericShop();
@@ -60,7 +61,9 @@ const whole = timesAs(
   () => few.forEach((cable) => workUpCable({ ...cable }, shop)),
   sizing(few),
 );
-console.log(`whole work-up of a cable, ends, steps and proof too: ${whole.toFixed(1)} × its sizing (at most 8)`);
+console.log(
+  `whole work-up of a cable, ends, steps and proof too: ${whole.toFixed(1)} × its sizing (at most 8)`,
+);
 
 /** What each stage costs by itself, as a share of them all. */
 const asked = few.map((cable) => ask(cable, shop, {}));
@@ -131,6 +134,7 @@ console.log(
   `the map of 400 lugs and 60 dies, opened: ${((opened / cells) * 1e6).toFixed(0)} ns a cell, one cell ${(opened / cells / (rootsEach / kind.sizes.length)).toFixed(4)} of one heat-balance root; while a dimension is edited: ${((edited / cells) * 1e6).toFixed(0)} ns a cell, ${(edited / FRAME_MS).toFixed(2)} of a frame`,
 );
 
+benchHunt();
 benchCutting();
 
 benchSection();

@@ -3,9 +3,11 @@ import { atMost, type Finding, notProved, type Work } from '../finding/finding.t
 import { sizeLabel } from '../model/tables/size.ts';
 import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import { type Hunt, loadedOf } from '../model/hunt.ts';
-import { knownOf, wholeErrorMillivolt } from './known.ts';
+import { wholeErrorMillivolt } from './errors.ts';
+import { knownOf } from './known.ts';
 import type { Suspect } from './suspect.ts';
-import { GUILTY_TIMES, type HuntFound, huntAmps, totalOf } from './suspects.ts';
+import { GUILTY_TIMES } from './prior.ts';
+import { type HuntFound, huntAmps, totalOf } from './suspects.ts';
 import { sagOf } from './verdict.ts';
 import { SAG_SHARE } from '../model/tables/sag.ts';
 
@@ -89,7 +91,7 @@ function sagFinding(hunt: Hunt): Finding {
 
 /** How the figures of one piece came about. */
 export function suspectWork(hunt: Hunt, suspect: Suspect, { pieces }: Pick<HuntFound, 'pieces'>): Work {
-  const { piece, milliohm, excessMilliohm, among, wastedW } = suspect;
+  const { piece, milliohm, excessMilliohm, among, wastedW, probability } = suspect;
   const amps = huntAmps(hunt);
   const span = hunt.spans.find(({ first, last }) => first === piece.id && last === piece.id);
   const read =
@@ -113,6 +115,7 @@ export function suspectWork(hunt: Hunt, suspect: Suspect, { pieces }: Pick<HuntF
     formula: msg`R = U / I; it fails past ${numeral(GUILTY_TIMES, 1)} · R_should; waste = (R − R_should) · I²`,
     substituted: [
       ...read,
+      msg`P(fault | readings) = ${amount(100 * probability, '%', 1)}`,
       msg`R_should = ${shouldWords(hunt, suspect)}`,
       msg`waste = ${numeral(Math.max(0, excessMilliohm), 3)} mΩ · (${amount(amps, 'A', 1)})² = ${amount(wastedW, 'W', 1)}`,
     ],
@@ -120,7 +123,7 @@ export function suspectWork(hunt: Hunt, suspect: Suspect, { pieces }: Pick<HuntF
       piece.kind === 'cable'
         ? msg`conductor table, warmed by 0.393 % a kelvin`
         : msg`milliohms customary for such a piece; its own sheet governs`,
-    assumes: msg`copper at ${amount(hunt.copperC, '°C', 0)}; the share of each piece known only with others goes by how often such a piece is the fault`,
+    assumes: msg`copper at ${amount(hunt.copperC, '°C', 0)}; sound pieces scatter about what they should take, and what is known only with others is shared by Bayes’ rule`,
   };
 }
 

@@ -1,4 +1,5 @@
 import { type Hunt, loadedOf } from '../model/hunt.ts';
+import { readingErrorMillivolt, wholeErrorMillivolt } from './errors.ts';
 
 /** Pieces whose resistance together is known from readings, and from nothing less. */
 export interface Known {
@@ -18,16 +19,6 @@ export interface Contradiction {
   /** More volts at the load than at the posts; or parts and whole that do not agree, and which of them is over. */
   readonly why: 'swapped' | 'parts over' | 'whole over';
 }
-
-/** A meter reads millivolts to this, and amps and volts to this share. */
-const METER_MILLIVOLT = 0.5;
-const METER_SHARE = 0.01;
-/** Two voltages at posts and load are each read to this, V. */
-const METER_VOLT = 0.01;
-
-/** How far posts less load may be off, mV, as two readings of volts. @example wholeErrorMillivolt(1330) // 33.3 */
-export const wholeErrorMillivolt = (lostMillivolt: number): number =>
-  2 * METER_VOLT * 1000 + METER_SHARE * Math.abs(lostMillivolt);
 
 /** A reading as the resistance between two nodes: node n lies before piece n, the last one after the last piece. */
 export interface Edge {
@@ -52,7 +43,7 @@ export function edges(hunt: Hunt): Edge[] {
         from: Math.min(a, b),
         to: Math.max(a, b) + 1,
         milliohm: span.millivolt / span.amps,
-        errorMilliohm: (METER_MILLIVOLT + METER_SHARE * span.millivolt) / span.amps,
+        errorMilliohm: readingErrorMillivolt(span.millivolt) / span.amps,
         amps: span.amps,
         id: span.id,
       },

@@ -12,6 +12,9 @@ const bad: HuntVerdict = {
   simulated: false,
   what: 'joint',
   piece: stud,
+  probability: 0.999,
+  also: [],
+  isAll: true,
   wastedW: 28.4,
   circuitWastedW: null,
   isSourceWeak: false,
@@ -24,13 +27,22 @@ describe('the end of a hunt, in words', () => {
     const { says, more } = verdictSays(bad);
     expect(plain(says)).toBe('Not the battery: stud, hull side wastes 28 W');
     expect(plain(more)).toBe(
-      'Nothing else that was read takes too much. The bow thruster gets 21.20 V and should get 23.10 V.',
+      'Nothing else takes too much. The bow thruster gets 21.20 V and should get 23.10 V.',
     );
   });
   test('one of several says its share; a source that is not known is not spoken of', () => {
-    const { says, more } = verdictSays({ ...bad, circuitWastedW: 56.8, isSourceWeak: null, atLoad: null });
+    const { says, more } = verdictSays({
+      ...bad,
+      also: [piece('f', 'Fuse')],
+      isAll: false,
+      circuitWastedW: 56.8,
+      isSourceWeak: null,
+      atLoad: null,
+    });
     expect(plain(says)).toBe('Stud, hull side wastes 28 W');
-    expect(plain(more)).toBe('50 % of the 57 W that this circuit loses for nothing.');
+    expect(plain(more)).toBe(
+      'So does fuse. 50 % of the 57 W that this circuit loses for nothing. Whether anything else takes too much is not shown yet.',
+    );
   });
   test('a name in capitals stays as it is inside a sentence', () =>
     expect(tell(verdictSays({ ...bad, piece: piece('h', 'HB-4'), isSourceWeak: true }).says)).toContain(

@@ -1,4 +1,4 @@
-import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
+import { amount, listed, type Message, msg, numeral, verbatim } from '../words/message.ts';
 
 import type { Contradiction } from './known.ts';
 import type { NextProbe } from './nextProbe.ts';
@@ -14,7 +14,7 @@ const CONTRADICTIONS: Readonly<Record<Contradiction['why'], Message>> = {
 export const contradictionSays = ({ why }: Contradiction): Message => CONTRADICTIONS[why];
 
 /** Where to probe next, in a sentence. */
-export const probeSays = ({ first, last }: NextProbe): Message =>
+export const probeSays = ({ first, last }: Pick<NextProbe, 'first' | 'last'>): Message =>
   first === last
     ? msg`Probe next across ${first.title}.`
     : msg`Probe next from ${first.title} to ${last.title}: it splits what is left.`;
@@ -32,6 +32,7 @@ const atLoadSays = (at: AtLoad | null): Message =>
     : '';
 
 /** The end of a hunt as the reader is told it: a headline, and what more there is to say. */
+// eslint-disable-next-line max-lines-per-function -- a list of ends, a sentence each
 export function verdictSays(verdict: HuntVerdict): { readonly says: Message; readonly more: Message } {
   switch (verdict.what) {
     case 'contradiction':
@@ -47,16 +48,26 @@ export function verdictSays(verdict: HuntVerdict): { readonly says: Message; rea
     case 'cable':
     case 'joint':
     case 'device': {
-      const { piece, wastedW, circuitWastedW, isSourceWeak, atLoad } = verdict;
+      const { piece, also, wastedW, circuitWastedW, isAll, isSourceWeak, atLoad } = verdict;
       const battery =
         isSourceWeak === null ? '' : isSourceWeak ? msg`The source sags, and ` : msg`Not the battery: `;
+      const others =
+        also.length === 0
+          ? ''
+          : msg`So does ${listed(
+              also.map(({ title }) => lower(title, true)),
+              ', ',
+            )}. `;
       const share =
         circuitWastedW === null
-          ? msg`Nothing else that was read takes too much.`
-          : msg`${numeral((wastedW / circuitWastedW) * 100, 0)} % of the ${amount(circuitWastedW, 'W', 0)} that this circuit loses for nothing.`;
+          ? ''
+          : msg`${numeral((wastedW / circuitWastedW) * 100, 0)} % of the ${amount(circuitWastedW, 'W', 0)} that this circuit loses for nothing. `;
+      const rest = isAll
+        ? msg`Nothing else takes too much.`
+        : msg`Whether anything else takes too much is not shown yet.`;
       return {
         says: msg`${battery}${lower(piece.title, battery !== '')} wastes ${amount(wastedW, 'W', wastedW < 10 ? 1 : 0)}`,
-        more: atLoad ? verbatim`${share} ${atLoadSays(atLoad)}` : share,
+        more: verbatim`${others}${share}${rest}${atLoad && verbatim` ${atLoadSays(atLoad)}`}`,
       };
     }
     case 'battery':
@@ -70,6 +81,11 @@ export function verdictSays(verdict: HuntVerdict): { readonly says: Message; rea
         more: verdict.isSourceKnown
           ? msg`Neither the source nor the way is at fault at this load.`
           : msg`Whether the source sags is not known: read its posts at rest and under load.`,
+      };
+    case 'cannot tell':
+      return {
+        says: msg`${verdict.mayBe} of ${verdict.pieces} pieces may still be the fault`,
+        more: msg`No reading with this meter tells them apart: take more amps, or a meter that tells finer.`,
       };
     case 'not yet':
       return {

@@ -1,9 +1,12 @@
+import { remember } from '../lib/remember.ts';
 import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
-import { type Hunt, loadedOf, type Piece } from '../model/hunt.ts';
-import { expectedMilliohm } from './expected.ts';
+import type { HousePractice } from '../model/housePractice.ts';
+import type { Hunt } from '../model/hunt.ts';
+import { type Belief, beliefOf } from './belief.ts';
 import { mostOf } from './bounds.ts';
 import { type Contradiction, type Known, knownOf } from './known.ts';
-import { type NextProbe, nextProbe } from './nextProbe.ts';
+import { mostTelling, type NextProbe, probeAcross } from './nextProbe.ts';
+import { GUILTY_TIMES, LEAST_MILLIVOLT, priorsOf } from './prior.ts';
 import type { Suspect } from './suspect.ts';
 import { type HuntVerdict, verdictOf } from './verdict.ts';
 
@@ -11,13 +14,15 @@ import { type HuntVerdict, verdictOf } from './verdict.ts';
 export interface HuntFound {
   /** Every piece, in the order of the chain, with what it takes. */
   readonly pieces: readonly Suspect[];
-  /** Those that take too much, the worst first. */
+  /** Those that take too much, or may by what was read over them, the worst first. */
   readonly suspects: readonly Suspect[];
+  /** Those of them that are at fault with the certainty asked, read by themselves. */
+  readonly named: readonly Suspect[];
   readonly contradictions: readonly Contradiction[];
   /** Sum of what is known of the chain, mΩ; null while part of it is not known at all. */
   readonly totalMilliohm: number | null;
   readonly shouldMilliohm: number;
-  /** Share of the chain that can be ruled out: 1 where one piece is left, or nothing is wrong. */
+  /** How likely the likeliest explanation is: these pieces are at fault and no other. */
   readonly certainty: number;
   readonly next: NextProbe | null;
   /** All that are no suspects, together; their resistance is null while one of them is not known. */
@@ -32,10 +37,17 @@ export interface HuntFound {
   readonly verdict: HuntVerdict;
 }
 
-/** A piece takes too much past this many times what it should. Shop setting. */
-export const GUILTY_TIMES = 1.5;
-/** And by at least so many millivolts at the load's amps. */
-const LEAST_MILLIVOLT = 10;
+/** A piece is named, and a circuit called sound, from this certainty on, %, where a shop does not say. */
+export const USUAL_CERTAIN_PERCENT = 95;
+const CERTAIN = USUAL_CERTAIN_PERCENT / 100;
+
+/** From which certainty on a shop names a piece. @example certainOf({ certainPercent: 99, … }) // 0.99 */
+export const certainOf = ({ certainPercent }: Pick<HousePractice, 'certainPercent'>): number =>
+  (certainPercent ?? USUAL_CERTAIN_PERCENT) / 100;
+/** A piece that is not read by itself and less likely than this is no suspect. */
+const SUSPECT = 0.02;
+/** Amps that thresholds are counted at until some are read. */
+const USUAL_AMPS = 100;
 
 const sum = (values: readonly number[]) => values.reduce((all, own) => all + own, 0);
 
@@ -44,79 +56,116 @@ export const huntAmps = ({ loaded, spans }: Hunt): number =>
   loaded.amps ?? Math.max(0, ...spans.map(({ amps }) => amps));
 
 /**
- * Finds where the volts go: what each piece takes against what it should, who is the worst, what cannot be told yet,
- * and where to probe next.
+ * Finds where the volts go: what each piece takes against what it should, which are at fault and how sure that is, what
+ * cannot be told yet, and where to probe next.
  *
+ * @param certain from which certainty on a piece is named, and a circuit called sound
  * @example huntFound(hunt).suspects[0] // the return stud at the hull side, 4.03 mΩ too much, 58 W
  */
-export function huntFound(hunt: Hunt): HuntFound {
-  const { pieces, copperC } = hunt;
+export const huntFound = (hunt: Hunt, certain = CERTAIN): HuntFound =>
+  remembered([hunt], String(certain), () => lookedInto(hunt, certain));
+const remembered = remember<HuntFound>();
+
+function lookedInto(hunt: Hunt, certain: number): HuntFound {
+  const { pieces } = hunt;
   const amps = huntAmps(hunt);
-  const should = pieces.map((piece) => expectedMilliohm(piece, copperC));
+  const counted = amps > 0 ? amps : USUAL_AMPS;
+  const should = priorsOf(hunt, counted).map(({ shouldMilliohm }) => shouldMilliohm);
   const { known, contradictions } = knownOf(hunt);
-  const most = mostOf(hunt);
-  const bound = (place: number) => {
-    const own = most[place] ?? null;
-    return own === null ? null : own - (should[place] ?? 0);
-  };
-  const all = pieces.map((piece, place): Suspect => {
-    const among = known.filter(({ places }) => places.includes(place));
-    const [narrowest] = among.toSorted((a, b) => a.places.length - b.places.length);
-    const expected = should[place] ?? 0;
-    const excess = narrowest ? excessOf(narrowest, place, pieces, should) : 0;
-    return {
-      piece,
-      place,
-      milliohm: narrowest?.places.length === 1 ? narrowest.milliohm : null,
-      shouldMilliohm: expected,
-      excessMilliohm: excess,
-      mostMilliohm: bound(place),
-      among: narrowest?.places ?? [],
-      wastedW: (Math.max(0, excess) / 1000) * amps ** 2,
-      cause: CHAIN_PIECES[piece.kind].cause,
-    };
-  });
+  const belief = beliefOf(hunt, counted);
+  const all = suspectsOf(hunt, { known, belief, should, amps });
   const isGuilty = ({ excessMilliohm, shouldMilliohm }: Suspect) =>
-    excessMilliohm > (GUILTY_TIMES - 1) * shouldMilliohm && excessMilliohm * amps > LEAST_MILLIVOLT;
-  /** Whether a piece may still be the fault. */
-  const mayBe = ({ mostMilliohm, shouldMilliohm }: Suspect) =>
-    mostMilliohm === null ||
-    (mostMilliohm > (GUILTY_TIMES - 1) * shouldMilliohm && mostMilliohm * amps > LEAST_MILLIVOLT);
-  const open = all.filter(mayBe);
-  const chief = chiefOf(hunt, open, amps);
-  const suspects = all.filter(isGuilty).sort((a, b) => b.excessMilliohm - a.excessMilliohm);
+    excessMilliohm > (GUILTY_TIMES - 1) * shouldMilliohm && excessMilliohm * counted > LEAST_MILLIVOLT;
+  const suspects = all
+    .filter((own) =>
+      own.milliohm === null ? isGuilty(own) && own.probability >= SUSPECT : own.probability >= 0.5,
+    )
+    .sort((a, b) => b.excessMilliohm - a.excessMilliohm);
+  const named = suspects.filter(({ probability, milliohm }) => milliohm !== null && probability >= certain);
   const isKnown = pieces.every((_, i) => known.some(({ places }) => places.includes(i)));
-  const certainty = pieces.length <= 1 ? 1 : Math.min(1, 1 - (open.length - 1) / (pieces.length - 1));
-  const next = nextProbe(chief, all, known);
+  const [likeliest] = belief.explanations;
+  const isTold =
+    likeliest !== undefined &&
+    likeliest.probability >= certain &&
+    likeliest.places.every((place) => all[place]?.milliohm !== null);
+  const next = isTold ? null : nextProbe(hunt, all, belief, counted, certain);
   const wastedW = sum(suspects.map((own) => own.wastedW));
   return {
     pieces: all,
     suspects,
+    named,
     contradictions,
     totalMilliohm: isKnown ? totalOf(known, pieces.length) : null,
     shouldMilliohm: sum(should),
-    certainty,
+    certainty: likeliest?.probability ?? 1,
     next,
     others: othersOf(all, suspects),
     wastedW,
-    verdict: verdictOf(hunt, { pieces: all, suspects, contradictions, open, chief, known, isKnown, wastedW }),
+    verdict: verdictOf(hunt, { pieces: all, named, contradictions, known, isTold, next, wastedW, certain }),
   };
 }
 
-/** A piece is the chief fault where it takes at least this share of all that is lost for nothing. */
-const CHIEF_SHARE = 0.5;
+/** Every piece with what is known of it. */
+function suspectsOf(
+  hunt: Hunt,
+  {
+    known,
+    belief,
+    should,
+    amps,
+  }: {
+    readonly known: readonly Known[];
+    readonly belief: Belief;
+    readonly should: readonly number[];
+    readonly amps: number;
+  },
+): Suspect[] {
+  const most = mostOf(hunt);
+  return hunt.pieces.map((piece, place): Suspect => {
+    const [narrowest] = known
+      .filter(({ places }) => places.includes(place))
+      .toSorted((a, b) => a.places.length - b.places.length);
+    const milliohm = narrowest?.places.length === 1 ? narrowest.milliohm : null;
+    const shouldMilliohm = should[place] ?? 0;
+    const excess = narrowest ? (milliohm ?? belief.milliohm[place] ?? 0) - shouldMilliohm : 0;
+    const excessMilliohm = milliohm === null ? Math.max(0, excess) : excess;
+    const bound = most[place] ?? null;
+    return {
+      piece,
+      place,
+      milliohm,
+      shouldMilliohm,
+      excessMilliohm,
+      mostMilliohm: bound === null ? null : bound - shouldMilliohm,
+      among: narrowest?.places ?? [],
+      probability: belief.faulty[place] ?? 0,
+      wastedW: (Math.max(0, excessMilliohm) / 1000) * amps ** 2,
+      cause: CHAIN_PIECES[piece.kind].cause,
+    };
+  });
+}
 
-/** Of the pieces that may be at fault, those that alone may explain most of what is lost between posts and load. */
-function chiefOf(hunt: Hunt, open: readonly Suspect[], amps: number): readonly Suspect[] {
-  const loaded = loadedOf(hunt);
-  if (!loaded) return open;
-  const should = sum(hunt.pieces.map((piece) => expectedMilliohm(piece, hunt.copperC)));
-  const excess = ((loaded.postsV - loaded.loadV) * 1000) / loaded.amps - should;
-  if (excess * amps < 2 * LEAST_MILLIVOLT) return open;
-  const chief = open.filter(
-    ({ mostMilliohm }) => mostMilliohm === null || mostMilliohm >= CHIEF_SHARE * excess,
-  );
-  return chief.length > 0 ? chief : open;
+/**
+ * Where to probe next. What is as good as found is read across itself before it is named; else the reading that tells
+ * most; else, where none tells anything, the likeliest piece that was not read by itself.
+ */
+function nextProbe(
+  hunt: Hunt,
+  all: readonly Suspect[],
+  belief: Belief,
+  amps: number,
+  certain: number,
+): NextProbe | null {
+  const unread = all
+    .filter(({ piece }) => !hunt.spans.some(({ first, last }) => first === piece.id && last === piece.id))
+    .toSorted((a, b) => b.probability - a.probability);
+  const [likeliest] = unread.filter(({ milliohm }) => milliohm === null);
+  const across = ({ place }: Suspect, bits: number) => probeAcross(hunt, { from: place, to: place }, bits);
+  if (likeliest && likeliest.probability >= certain) return across(likeliest, 0);
+  const telling = mostTelling(hunt, belief, amps);
+  if (telling) return telling;
+  const [open] = unread.filter(({ probability }) => probability > 1 - certain);
+  return open ? across(open, 0) : null;
 }
 
 function othersOf(all: readonly Suspect[], suspects: readonly Suspect[]): HuntFound['others'] {
@@ -140,17 +189,4 @@ export function totalOf(known: readonly Known[], count: number): number | null {
     total += milliohm;
   }
   return taken.size === count ? total : null;
-}
-
-/** What of the excess of pieces known together one of them bears: by how likely its kind is to be bad. */
-function excessOf(
-  stretch: Known,
-  place: number,
-  pieces: readonly Piece[],
-  should: readonly number[],
-): number {
-  const excess = stretch.milliohm - sum(stretch.places.map((i) => should[i] ?? 0));
-  if (stretch.places.length === 1 || excess <= 0) return stretch.places.length === 1 ? excess : 0;
-  const weight = (i: number) => CHAIN_PIECES[pieces[i]?.kind ?? 'other'].weight;
-  return (excess * weight(place)) / sum(stretch.places.map(weight));
 }

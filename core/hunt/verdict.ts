@@ -2,6 +2,7 @@ import { type Hunt, isSimulated, loadedOf, type Piece } from '../model/hunt.ts';
 import { CHAIN_PIECES, type PieceSort } from '../model/tables/chainPieces.ts';
 import { SAG_SHARE } from '../model/tables/sag.ts';
 import type { Contradiction, Known } from './known.ts';
+import type { NextProbe } from './nextProbe.ts';
 import type { Suspect } from './suspect.ts';
 
 /** What the load gets, and what it would get over sound pieces, V. */
@@ -23,17 +24,23 @@ export type HuntVerdict = {
       readonly what: PieceSort;
       readonly piece: Piece;
       readonly wastedW: number;
+      /** How likely it is at fault. */
+      readonly probability: number;
+      /** Those that are at fault as well, the worst first. */
+      readonly also: readonly Piece[];
       /** What every suspect wastes together; null where this is the only one. */
       readonly circuitWastedW: number | null;
+      /** Nothing else takes too much, with the certainty asked. */
+      readonly isAll: boolean;
       /** Null while that is not known. */
       readonly isSourceWeak: boolean | null;
       readonly atLoad: AtLoad | null;
     }
   | { readonly what: 'battery'; readonly sagV: number }
   | { readonly what: 'nothing wrong'; readonly isSourceKnown: boolean }
-  /** Of so many pieces so many may still be the fault. */
+  /** Of so many pieces so many may still be the fault; and whether any reading could tell more. */
   | {
-      readonly what: 'not yet';
+      readonly what: 'not yet' | 'cannot tell';
       readonly mayBe: number;
       readonly pieces: number;
       readonly atLoad: AtLoad | null;
@@ -42,15 +49,15 @@ export type HuntVerdict = {
 
 interface Looked {
   readonly pieces: readonly Suspect[];
-  readonly suspects: readonly Suspect[];
+  /** Those at fault with the certainty asked, the worst first. */
+  readonly named: readonly Suspect[];
   readonly contradictions: readonly Contradiction[];
-  /** Those that may still be the fault. */
-  readonly open: readonly Suspect[];
-  /** Those of them that alone may explain most of what is lost. */
-  readonly chief: readonly Suspect[];
   readonly known: readonly Known[];
-  readonly isKnown: boolean;
+  /** The likeliest explanation is certain, and what it names is read by itself. */
+  readonly isTold: boolean;
+  readonly next: NextProbe | null;
   readonly wastedW: number;
+  readonly certain: number;
 }
 
 /** How far the source falls, V; null while its voltages are not known. @example sagOf({ restV: 24.96, … }) // 0.76 */
@@ -66,28 +73,32 @@ function isSourceWeak(hunt: Hunt): boolean | null {
 
 /** What a hunt comes to: battery, joint, cable or device; or what is missing before that can be said. */
 export function verdictOf(hunt: Hunt, looked: Looked): HuntVerdict {
-  const { suspects, contradictions, open, chief, known, isKnown, pieces, wastedW } = looked;
+  const { named, contradictions, known, isTold, next, pieces, wastedW, certain } = looked;
   const simulated = isSimulated(hunt);
   const [contradiction] = contradictions;
   if (contradiction) return { simulated, what: 'contradiction', contradiction };
   if (known.length === 0) return { simulated, what: 'nothing read' };
   const weak = isSourceWeak(hunt);
   const atLoad = atTheLoad(hunt, looked);
-  const [top] = suspects;
-  if (top && top.milliohm !== null) {
+  const [top, ...also] = named;
+  if (top) {
     return {
       simulated,
       what: CHAIN_PIECES[top.piece.kind].sort,
       piece: top.piece,
+      probability: top.probability,
+      also: also.map(({ piece }) => piece),
       wastedW: top.wastedW,
-      circuitWastedW: suspects.length > 1 ? wastedW : null,
+      circuitWastedW: also.length > 0 ? wastedW : null,
+      isAll: isTold,
       isSourceWeak: weak,
       atLoad,
     };
   }
-  if (weak && open.length === 0) return { simulated, what: 'battery', sagV: sagOf(hunt) ?? 0 };
-  if (isKnown && open.length === 0) return { simulated, what: 'nothing wrong', isSourceKnown: weak !== null };
-  return { simulated, what: 'not yet', mayBe: chief.length, pieces: pieces.length, atLoad };
+  if (isTold && weak) return { simulated, what: 'battery', sagV: sagOf(hunt) ?? 0 };
+  if (isTold) return { simulated, what: 'nothing wrong', isSourceKnown: weak !== null };
+  const mayBe = pieces.filter(({ probability }) => probability > (1 - certain) / pieces.length).length;
+  return { simulated, what: next ? 'not yet' : 'cannot tell', mayBe, pieces: pieces.length, atLoad };
 }
 
 /** Null while the volts at posts and load are not read in one moment. */

@@ -69,6 +69,8 @@ export const housePracticeSchema = z.strictObject({
   pull: z.enum(['least', 'usual', 'heaviest']),
   /** What is read of every cable beyond look, callipers, pull, resistance and insulation. */
   alsoProve: z.array(z.enum(FURTHER_PROOFS)).check(z.maxLength(4)),
+  /** A fault hunt names a piece, and calls a circuit sound, from this certainty on, %; 95 where nothing is said. */
+  certainPercent: z.optional(z.number().check(z.gte(50), z.lte(99.9))),
   /** When a fitted cable is tightened again, days after, and how often it is looked at, months. */
   service: z.strictObject({
     retorqueDays: z.int().check(z.gte(1), z.lte(1000)),

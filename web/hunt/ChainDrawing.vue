@@ -39,8 +39,7 @@ const note = ({ size, lengthMm }: Piece) =>
   size && lengthMm !== undefined
     ? `${sizeText(size, prefs.sizes)} ${digits(lengthMm / 1000, lengthMm < 1000 ? 2 : 1)} m`
     : '';
-const isGuilty = (id: string) =>
-  found.suspects.some(({ piece, milliohm }) => piece.id === id && milliohm !== null);
+const isGuilty = (id: string) => found.named.some(({ piece }) => piece.id === id);
 
 /** Readings over several pieces, each on a line of its own where they would lie on one another. */
 const brackets = computed(() => {

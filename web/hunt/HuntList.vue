@@ -8,7 +8,7 @@ import { RouterLink, useRouter } from 'vue-router';
 import { CHAIN_PATTERNS, type ChainPattern } from '../../core/hunt/changes.ts';
 import type { Hunt } from '../../core/model/hunt.ts';
 import { chainOf, newHunt } from '../../core/hunt/newHunt.ts';
-import { huntFound } from '../../core/hunt/suspects.ts';
+import { certainOf, huntFound } from '../../core/hunt/suspects.ts';
 import { useBench } from '../stores/bench.ts';
 import { triedWork } from '../stores/work.ts';
 import CheckField from '../ui/CheckField.vue';
@@ -85,7 +85,7 @@ function begin(): void {
   bench.keepHunt(hunt, say`new hunt`);
   void router.push(huntPlace(hunt.id, jobId));
 }
-const says = (hunt: Hunt) => verdictSays(huntFound(hunt).verdict).says;
+const says = (hunt: Hunt) => verdictSays(huntFound(hunt, certainOf(bench.shop.practice)).verdict).says;
 const jobTitle = ({ jobId: of }: Hunt) => (of ? bench.jobById(of)?.title : undefined);
 const toggle = (id: string) => {
   picked.value = picked.value.includes(id) ? picked.value.filter((own) => own !== id) : [...picked.value, id];

@@ -27,11 +27,14 @@ const { found, ladder, findings, guilty, remake } = useHunt(() => hunt.value);
 const told = computed(() => (found.value ? verdictSays(found.value.verdict) : { says: '', more: '' }));
 const isEditing = ref(false);
 const opened = ref<string | null>(null);
-/** The only hunt of a job is opened at once. */
+/** The only hunt of a job is opened at once when somebody comes; who goes back to the list finds the list. */
+let hasCome = false;
 watch(
   [() => huntId, hunts],
   () => {
     const [only] = hunts.value;
+    if (hasCome || (!huntId && !only)) return;
+    hasCome = true;
     if (!huntId && only && hunts.value.length === 1 && jobId) void router.replace(huntPlace(only.id, jobId));
   },
   { immediate: true },

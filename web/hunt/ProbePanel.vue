@@ -2,7 +2,7 @@
 import { tell } from '../../core/words/message.ts';
 import { probeSays } from '../../core/hunt/says.ts';
 import { nanoid } from 'nanoid';
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Hunt, Span } from '../../core/model/hunt.ts';
 import { withReading } from '../../core/hunt/changes.ts';
 import type { HuntFound } from '../../core/hunt/suspects.ts';
@@ -39,6 +39,7 @@ watch(
   },
   { immediate: true },
 );
+const sideOf = (id: string) => hunt.pieces.find((piece) => piece.id === id)?.side;
 const loadAmps = computed(() => (hunt.test === 'cranking' ? amps.value : (hunt.loaded.amps ?? null)));
 const isOn = computed(() => meter.state.status === 'on');
 
@@ -48,6 +49,10 @@ function keep(millivolt: number, source: Span['source']): boolean {
       hunt.test === 'cranking'
         ? say`Say the amps of this very moment: the current falls while it cranks.`
         : say`Say the load current first: millivolts mean nothing without their amps.`;
+    return false;
+  }
+  if (place(first.value) < 0 || sideOf(first.value) !== sideOf(last.value)) {
+    problem.value = say`The load lies between these two: read the way out and the way back by themselves.`;
     return false;
   }
   problem.value = '';
@@ -65,11 +70,9 @@ function keep(millivolt: number, source: Span['source']): boolean {
   emit('change', withReading(hunt, reading), say`reading`);
   return true;
 }
-const typed = ref<number | null>(null);
-function type(value: number): void {
-  typed.value = value;
-  if (keep(value, 'typed')) typed.value = null;
-}
+/** A reading typed once is one reading: Enter hands it over, and the field is empty for the next. */
+const take = (millivolt: number) => keep(millivolt, 'typed');
+const reads = useTemplateRef<InstanceType<typeof QuantityField>>('reads');
 async function measure(): Promise<void> {
   if (loadAmps.value === null) {
     keep(0, 'typed');
@@ -113,16 +116,17 @@ const liveWords = computed(() => {
     </div>
     <div class="mt-2 flex items-start gap-2">
       <QuantityField
+        ref="reads"
         class="flex-1"
         :label="say`Reads`"
         kind="millivolt"
-        :model-value="typed"
+        :model-value="null"
         :least="0"
         :most="1e5"
         :decimals="1"
-        :hint="say`millivolts, either way round`"
+        :hint="say`millivolts, either way round; Enter records them`"
         optional
-        @update:model-value="type"
+        :take="take"
       />
       <QuantityField
         v-if="hunt.test === 'cranking'"
@@ -136,10 +140,13 @@ const liveWords = computed(() => {
         :hint="say`that moment`"
         @update:model-value="amps = $event"
       />
-      <button v-if="isOn && stop" type="button" class="button mt-[22px]" @click="stop()">
+      <button v-if="!isOn" type="button" class="button mt-[22px]" @click="reads?.hand()">
+        {{ say`Record` }}
+      </button>
+      <button v-else-if="stop" type="button" class="button mt-[22px]" @click="stop()">
         {{ say`Stop` }}
       </button>
-      <button v-else-if="isOn" type="button" class="button filled mt-[22px]" @click="measure">
+      <button v-else type="button" class="button filled mt-[22px]" @click="measure">
         {{ say`Measure` }}
       </button>
     </div>

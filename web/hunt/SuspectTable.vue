@@ -5,7 +5,8 @@ import { computed, ref } from 'vue';
 import type { Hunt } from '../../core/model/hunt.ts';
 import { suspectWork } from '../../core/hunt/huntFindings.ts';
 import type { Suspect } from '../../core/hunt/suspect.ts';
-import { GUILTY_TIMES, type HuntFound } from '../../core/hunt/suspects.ts';
+import { GUILTY_TIMES } from '../../core/hunt/prior.ts';
+import type { HuntFound } from '../../core/hunt/suspects.ts';
 import { digits } from '../../core/words/numerals.ts';
 import FormulaText from '../ui/FormulaText.vue';
 import StateMark from '../ui/StateMark.vue';
@@ -16,7 +17,9 @@ const { hunt, found } = defineProps<{ hunt: Hunt; found: HuntFound }>();
 
 const opened = ref<string | null>(null);
 const most = computed(() => Math.max(1e-9, ...found.suspects.map(({ wastedW }) => wastedW)));
-const isAlone = ({ milliohm }: Suspect) => milliohm !== null;
+const isNamed = (own: Suspect) => found.named.includes(own);
+const sure = ({ probability }: Suspect) =>
+  digits(Math.min(99.9, 100 * probability), probability > 0.995 ? 1 : 0);
 const work = (own: Suspect) => suspectWork(hunt, own, found);
 const rows = computed(() =>
   isWhole.value
@@ -68,12 +71,13 @@ const isWhole = ref(false);
               <td class="px-2 max-sm:hidden">
                 <span
                   class="block h-2.5"
-                  :class="isAlone(own) ? 'bg-fails' : 'border border-dashed border-ink2'"
+                  :class="isNamed(own) ? 'bg-fails' : 'border border-dashed border-ink2'"
                   :style="{ width: `${Math.max(2, (own.wastedW / most) * 100)}%` }"
                 />
               </td>
               <td>
-                <StateMark :state="isAlone(own) ? 'fails' : 'unproved'" />
+                <StateMark :state="isNamed(own) ? 'fails' : 'unproved'" />
+                <span class="note block">{{ say`${sure(own)} % likely` }}</span>
               </td>
               <td>
                 <button

@@ -55,8 +55,8 @@ const parts = computed(() => {
   return [...all, { d: load, isRead: true }];
 });
 const guilty = computed(() =>
-  found.suspects
-    .filter(({ milliohm, piece }) => milliohm !== null && piece.kind !== 'cable')
+  found.named
+    .filter(({ piece }) => piece.kind !== 'cable')
     .flatMap(({ place }) => {
       const own = ladder.rungs[place];
       return own ? [{ place, x: layout.x(place) + layout.columnPx / 2, own }] : [];

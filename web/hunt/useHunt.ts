@@ -5,7 +5,7 @@ import type { Hunt, Piece } from '../../core/model/hunt.ts';
 import { cableOfPiece, inPlaceOf, remadeCable } from '../../core/hunt/newHunt.ts';
 import { huntFindings } from '../../core/hunt/huntFindings.ts';
 import { ladderOf } from '../../core/hunt/ladder.ts';
-import { huntFound } from '../../core/hunt/suspects.ts';
+import { certainOf, huntFound } from '../../core/hunt/suspects.ts';
 import type { Cable } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
 import { duplicateCable, newCable, nextTag } from '../../core/model/newCable.ts';
@@ -23,7 +23,7 @@ export function useHunt(hunt: () => Hunt | undefined) {
   const router = useRouter();
   const found = computed(() => {
     const own = hunt();
-    return own ? huntFound(own) : null;
+    return own ? huntFound(own, certainOf(bench.shop.practice)) : null;
   });
   const ladder = computed(() => {
     const own = hunt();
@@ -37,7 +37,7 @@ export function useHunt(hunt: () => Hunt | undefined) {
   /** The cable to make anew: that of the worst piece. */
   const guilty = computed(() => {
     const own = hunt();
-    const top = found.value?.suspects.find(({ milliohm }) => milliohm !== null);
+    const top = found.value?.named[0];
     const piece = own && top ? cableOfPiece(own, top.piece) : null;
     return piece && top ? { piece, top } : null;
   });

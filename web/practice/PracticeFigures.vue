@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { TORCHES } from '../../core/model/tables/solder.ts';
 import type { HousePractice } from '../../core/model/housePractice.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
+import { USUAL_CERTAIN_PERCENT } from '../../core/hunt/suspects.ts';
 import QuantityField from '../ui/QuantityField.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import { say } from '../../core/words/say.ts';
@@ -32,6 +33,15 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :least="0"
       :most="50"
       @update:model-value="emit('set', say`amps kept back`, { ampsMarginPercent: $event })"
+    />
+    <QuantityField
+      :label="say`A fault is named from`"
+      kind="percent"
+      :model-value="practice.certainPercent ?? USUAL_CERTAIN_PERCENT"
+      :least="50"
+      :most="99.9"
+      :hint="say`how sure a hunt must be`"
+      @update:model-value="emit('set', say`certainty of a hunt`, { certainPercent: $event })"
     />
     <QuantityField
       :label="say`Fuse over the load, ×`"

@@ -11,14 +11,13 @@ import { say } from '../../core/words/say.ts';
 const { jobId } = defineProps<{ jobId: string; cables: number; cut: number | undefined; overdue: number }>();
 
 const bench = useBench();
-const foundW = ({ suspects }: HuntFound) =>
-  suspects.reduce((sum, { milliohm, wastedW }) => sum + (milliohm === null ? 0 : wastedW), 0);
+const foundW = ({ named }: HuntFound) => named.reduce((sum, { wastedW }) => sum + wastedW, 0);
 /** What the worst of the job's hunts has come to. */
 const hunted = computedAsync(async () => {
   const own = bench.hunts.filter((hunt) => hunt.jobId === jobId);
   if (own.length === 0) return '';
-  const { huntFound } = await import('../../core/hunt/suspects.ts');
-  const wastedW = Math.max(0, ...own.map((hunt) => foundW(huntFound(hunt))));
+  const { certainOf, huntFound } = await import('../../core/hunt/suspects.ts');
+  const wastedW = Math.max(0, ...own.map((hunt) => foundW(huntFound(hunt, certainOf(bench.shop.practice)))));
   return wastedW > 0 ? say`${digits(wastedW, 0)} W found` : say`looking`;
 }, '');
 </script>

@@ -22,6 +22,7 @@ const {
   placeholder = '',
   optional = false,
   shownIn,
+  take,
 } = defineProps<{
   label: string;
   kind: QuantityKind;
@@ -36,6 +37,11 @@ const {
   optional?: boolean;
   /** Another unit of the kind to read and write it in; `decimals` are of that unit. */
   shownIn?: string;
+  /**
+   * Takes a figure that is handed over and not kept here, and says whether it was taken: then the field is empty for the
+   * next. Only Enter hands over; who leaves the field hands nothing over and loses nothing.
+   */
+  take?: (value: number) => boolean;
 }>();
 const emit = defineEmits<{ 'update:modelValue': [value: number]; clear: [] }>();
 
@@ -77,7 +83,8 @@ watch(
 
 const range = computed(() => say`${written(least)} to ${written(most)} ${unit.value}`.trim());
 
-function commit(): void {
+/** @param isHanded by Enter or its button, not by leaving the field */
+function commit(isHanded: boolean): void {
   if (optional && typed.value.trim() === '') {
     problem.value = '';
     if (modelValue !== null) emit('clear');
@@ -93,14 +100,18 @@ function commit(): void {
     typed.value = written(entry.value);
     // What rounding let through the gate is no farther than the gate.
     const value = Math.min(most, Math.max(least, entry.value));
-    if (value !== modelValue) emit('update:modelValue', value);
+    if (take) {
+      if (isHanded && take(value)) typed.value = '';
+    } else if (value !== modelValue) emit('update:modelValue', value);
   }
 }
 
 function leave(): void {
   isEditing.value = false;
-  commit();
+  commit(false);
 }
+
+defineExpose({ hand: () => commit(true) });
 
 function cancel(event: KeyboardEvent): void {
   if (typed.value === shownValue()) return;
@@ -132,7 +143,7 @@ function cancel(event: KeyboardEvent): void {
           ($event.target as HTMLInputElement).select();
         "
         @blur="leave"
-        @keydown.enter="commit"
+        @keydown.enter="commit(true)"
         @keydown.esc="cancel"
       />
       <span
