@@ -176,3 +176,24 @@ test('a job with one hunt can begin a second', async ({ page }) => {
   await page.getByRole('button', { name: 'Other hunts' }).click();
   await expect(page.getByRole('button', { name: /^Delete/ })).toHaveCount(2);
 });
+
+test('what is mended is read again, and what was read before is kept', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/hunt');
+  await app.choose('Begin with', /on its own two cables/);
+  await page.getByRole('button', { name: 'Begin the hunt' }).click();
+  await app.type('Load current', '100');
+  const fuse = page.getByRole('textbox', { name: 'Millivolts across Fuse', exact: true });
+  await fuse.fill('400');
+  await fuse.press('Enter');
+  const verdict = page.getByRole('status').filter({ hasText: /wastes|fault|should|read yet/ });
+  await expect(verdict).toContainText(/fuse wastes 37\sW/i);
+  await expect(verdict).toContainText('Whether anything else takes too much is not shown yet');
+  await page.getByRole('button', { name: 'It is mended' }).click();
+  await expect(fuse).toHaveValue('');
+  await expect(page.getByText(/^Mended: Fuse/)).toContainText('Read the volts at posts and load again');
+  await expect(verdict).toContainText('Nothing is read yet');
+  await page.getByRole('link', { name: 'Print the hunt' }).click();
+  await expect(page.getByText(/Mended on .*: Fuse; 1 reading from before is kept/)).toBeVisible();
+});

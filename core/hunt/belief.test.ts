@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { between, seeded } from '../lib/random.ts';
 import type { Hunt } from '../model/hunt.ts';
 import { beliefOf, sizesOf } from './belief.ts';
+import { withMended } from './changes.ts';
 import { circuitOf, followed } from './circuitFixture.ts';
 import { readingErrorMillivolt, sigmaOf } from './errors.ts';
 import { FAULTS_PRIOR, priorsOf, worstMilliohm } from './prior.ts';
@@ -167,6 +168,27 @@ describe('circuits of fifteen pieces, read within the meters’ errors', () => {
       });
     }
     expect(asked).toBeGreaterThan(0);
+  });
+  test('what was mended is closed by three readings more, and its old readings are kept', () => {
+    for (const seed of seeds(8)) {
+      const circuit = circuitOf(seeded(seed), [400]);
+      const { hunt, found } = followed(seeded(seed + 1), circuit);
+      const place = circuit.faults[0] ?? 0;
+      const piece = found.named[0]?.piece.id ?? '';
+      const real = circuit.real.map((own, i) => (i === place ? (found.pieces[i]?.shouldMilliohm ?? 0) : own));
+      const mended = withMended(hunt, piece, 'N. Sorrel', '2026-11-02T16:00:00.000Z');
+      const [kept] = mended.mended ?? [];
+      expect([...mended.spans, ...(kept?.spans ?? [])].map(({ id }) => id).sort()).toEqual(
+        hunt.spans.map(({ id }) => id).sort(),
+      );
+      expect(huntFound(mended).named).toEqual([]);
+      const lost = (real.reduce((sum, own) => sum + own, 0) * circuit.amps) / 1000;
+      const { postsV = 0, amps = 0 } = hunt.loaded;
+      const again = { ...mended, loaded: { postsV, loadV: postsV - lost, amps } };
+      const closed = followed(seeded(seed + 2), { ...circuit, real, faults: [], hunt: again });
+      expect([seed, closed.found.verdict.what]).toEqual([seed, 'nothing wrong']);
+      expect(closed.probes).toBeLessThanOrEqual(3);
+    }
   });
   test('a shop that asks for more certainty asks for no fewer readings', () => {
     const { hunt } = hunted(402, [300]);

@@ -16,6 +16,24 @@ export const withoutReading = (hunt: Hunt, id: string): Hunt => ({
   spans: hunt.spans.filter((own) => own.id !== id),
 });
 
+/**
+ * A hunt with a piece mended: what was read over it, and the volts of the whole, no longer hold. They are kept with who
+ * mended it and when, and are read again; readings elsewhere stay.
+ */
+export function withMended(hunt: Hunt, piece: string, by: string, moment: string): Hunt {
+  const over = spansOver(hunt.pieces, hunt.spans);
+  const isAcross = ({ id }: Span) => over.get(id)?.split(' ').includes(piece) ?? false;
+  return {
+    ...hunt,
+    loaded: {},
+    spans: hunt.spans.filter((span) => !isAcross(span)),
+    mended: [
+      ...(hunt.mended ?? []),
+      { piece, at: moment, by, loaded: hunt.loaded, spans: hunt.spans.filter(isAcross) },
+    ],
+  };
+}
+
 /** A hunt at other amps. Under a steady load every reading was taken at those; in a cranking test each keeps its own. */
 export const withAmps = (hunt: Hunt, amps: number): Hunt => ({
   ...hunt,

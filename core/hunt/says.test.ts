@@ -64,10 +64,11 @@ describe('the end of a hunt, in words', () => {
     expect(plain(verdictSays({ simulated: false, what: 'battery', sagV: 2.1 }).says)).toContain(
       'falls by 2.10 V',
     );
-    const sound = { simulated: false, what: 'nothing wrong' } as const;
+    const sound = { simulated: false, what: 'nothing wrong', isMended: false } as const;
     expect(tell(verdictSays({ ...sound, isSourceKnown: true }).more)).not.toBe(
       verdictSays({ ...sound, isSourceKnown: false }).more,
     );
+    expect(tell(verdictSays({ ...sound, isSourceKnown: true, isMended: true }).says)).toMatch(/^Mended/);
     expect(tell(verdictSays({ simulated: false, what: 'nothing read' }).more)).not.toBe('');
   });
 });

@@ -77,7 +77,9 @@ export function verdictSays(verdict: HuntVerdict): { readonly says: Message; rea
       };
     case 'nothing wrong':
       return {
-        says: msg`Every piece takes what it should`,
+        says: verdict.isMended
+          ? msg`Mended: every piece takes what it should`
+          : msg`Every piece takes what it should`,
         more: verdict.isSourceKnown
           ? msg`Neither the source nor the way is at fault at this load.`
           : msg`Whether the source sags is not known: read its posts at rest and under load.`,

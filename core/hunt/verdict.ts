@@ -37,7 +37,7 @@ export type HuntVerdict = {
       readonly atLoad: AtLoad | null;
     }
   | { readonly what: 'battery'; readonly sagV: number }
-  | { readonly what: 'nothing wrong'; readonly isSourceKnown: boolean }
+  | { readonly what: 'nothing wrong'; readonly isSourceKnown: boolean; readonly isMended: boolean }
   /** Of so many pieces so many may still be the fault; and whether any reading could tell more. */
   | {
       readonly what: 'not yet' | 'cannot tell';
@@ -96,7 +96,13 @@ export function verdictOf(hunt: Hunt, looked: Looked): HuntVerdict {
     };
   }
   if (isTold && weak) return { simulated, what: 'battery', sagV: sagOf(hunt) ?? 0 };
-  if (isTold) return { simulated, what: 'nothing wrong', isSourceKnown: weak !== null };
+  if (isTold)
+    return {
+      simulated,
+      what: 'nothing wrong',
+      isSourceKnown: weak !== null,
+      isMended: hunt.mended !== undefined,
+    };
   const mayBe = pieces.filter(({ probability }) => probability > (1 - certain) / pieces.length).length;
   return { simulated, what: next ? 'not yet' : 'cannot tell', mayBe, pieces: pieces.length, atLoad };
 }

@@ -35,6 +35,21 @@ export const spanSchema = z.strictObject({
   source: z.enum(['typed', 'instrument', 'simulated']),
 });
 
+const loadedSchema = z.strictObject({
+  postsV: z.optional(z.number().check(z.gte(0), z.lte(1000))),
+  loadV: z.optional(z.number().check(z.gte(0), z.lte(1000))),
+  amps: z.optional(z.number().check(z.gte(0.1), z.lte(20000))),
+});
+
+/** A piece that was mended: who and when, and what was read before, which no longer holds. */
+export const mendedSchema = z.strictObject({
+  piece: id,
+  at: moment,
+  by: text(60),
+  loaded: loadedSchema,
+  spans: z.array(spanSchema).check(z.maxLength(MOST.spans)),
+});
+
 /** A steady load holds its current; a cranking test falls from reading to reading, so each goes with its own amps. */
 export const HUNT_TESTS = ['steady', 'cranking'] as const;
 
@@ -52,15 +67,13 @@ export const huntSchema = z
     /** At the posts, nothing flowing. */
     restV: z.optional(z.number().check(z.gte(0), z.lte(1000))),
     /** At the posts and at the load's own terminals, in one moment under load, and the amps of that moment. */
-    loaded: z.strictObject({
-      postsV: z.optional(z.number().check(z.gte(0), z.lte(1000))),
-      loadV: z.optional(z.number().check(z.gte(0), z.lte(1000))),
-      amps: z.optional(z.number().check(z.gte(0.1), z.lte(20000))),
-    }),
+    loaded: loadedSchema,
     /** How warm the copper is taken to be. */
     copperC: z.number().check(z.gte(-40), z.lte(150)),
     pieces: z.array(pieceSchema).check(z.maxLength(MOST.pieces)),
     spans: z.array(spanSchema).check(z.maxLength(MOST.spans)),
+    /** Pieces mended while it went on, the oldest first. */
+    mended: z.optional(z.array(mendedSchema).check(z.maxLength(MOST.pieces))),
     notes: text(2000),
   })
   .check(

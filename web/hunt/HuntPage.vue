@@ -3,7 +3,9 @@ import { tell } from '../../core/words/message.ts';
 import { contradictionSays, probeSays, verdictSays } from '../../core/hunt/says.ts';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import type { Hunt } from '../../core/model/hunt.ts';
+import type { Hunt, Piece } from '../../core/model/hunt.ts';
+import { withMended } from '../../core/hunt/changes.ts';
+import { usePrefs } from '../stores/prefs.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import LedgerRow from '../bench/LedgerRow.vue';
 import { useBench } from '../stores/bench.ts';
@@ -20,6 +22,7 @@ import { say } from '../../core/words/say.ts';
 const { jobId, huntId } = defineProps<{ jobId?: string; huntId?: string }>();
 
 const bench = useBench();
+const { prefs } = usePrefs();
 const router = useRouter();
 const hunts = computed(() => bench.hunts.filter((hunt) => jobId === undefined || hunt.jobId === jobId));
 const hunt = computed(() => (huntId ? bench.huntById(huntId) : undefined));
@@ -51,6 +54,18 @@ watch(
 );
 
 const keep = (next: Hunt, what: string) => bench.keepHunt(next, what);
+/** What was read over a mended piece, and at posts and load, no longer holds: it is asked again. */
+function mend(piece: Piece): void {
+  if (hunt.value)
+    keep(withMended(hunt.value, piece.id, prefs.person, new Date().toISOString()), say`piece mended`);
+}
+const titleOf = (id: string) => hunt.value?.pieces.find((piece) => piece.id === id)?.title ?? say`a piece`;
+const mendedWords = computed(() => {
+  const names = (hunt.value?.mended ?? []).map(({ piece, at, by }) =>
+    [titleOf(piece), at.slice(0, 10), by].filter(Boolean).join(', '),
+  );
+  return say`Mended: ${names.join('; ')}. Read the volts at posts and load again, then across it. What was read before is kept.`;
+});
 /** The sentence stands where the ladder is not: low on the left while it falls late, high on the right once it fell early. */
 const isLow = computed(() => {
   const rungs = ladder.value?.rungs ?? [];
@@ -118,11 +133,22 @@ const remakeWords = computed(() => {
             </ul>
           </div>
           <div ref="side" class="border-line bg-paper max-lg:border-t lg:overflow-y-auto lg:border-l">
-            <div v-if="guilty" class="flex flex-wrap gap-2 border-b border-hairline px-3.5 py-2">
-              <button type="button" class="button filled flex-1" @click="remake(guilty.piece)">
+            <div v-if="found.named[0]" class="flex flex-wrap gap-2 border-b border-hairline px-3.5 py-2">
+              <button v-if="guilty" type="button" class="button filled flex-1" @click="remake(guilty.piece)">
                 {{ remakeWords }}
               </button>
+              <button
+                type="button"
+                class="button"
+                :class="guilty ? '' : 'flex-1'"
+                @click="mend(found.named[0].piece)"
+              >
+                {{ say`It is mended` }}
+              </button>
             </div>
+            <p v-if="hunt.mended" class="note border-b border-hairline px-3.5 py-2">
+              {{ mendedWords }}
+            </p>
             <ProbePanel :hunt="hunt" :found="found" @change="keep" />
             <section :aria-label="say`The readings add up`" class="border-t border-line">
               <h2 class="figure px-3.5 pt-2 text-[17px] font-semibold">{{ say`The readings add up` }}</h2>

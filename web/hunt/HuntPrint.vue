@@ -27,6 +27,7 @@ const day = computed(
       .sort()
       .at(-1) ?? '',
 );
+const titleOf = (id: string) => hunt.value?.pieces.find((piece) => piece.id === id)?.title ?? '';
 const people = computed(() => [...new Set(hunt.value?.spans.flatMap(({ by }) => by || []))].join(', '));
 /** The whole chain stands on the sheet, however long it is. */
 const SHEET_PX = 690;
@@ -53,6 +54,13 @@ const print = () => window.print();
     <p v-if="day">
       {{ say`Read on ${day}` }}<template v-if="people">{{ ' ' }}{{ say`by ${people}` }}</template
       >.
+    </p>
+    <p v-for="own in hunt.mended" :key="own.at">
+      {{
+        own.spans.length === 1
+          ? say`Mended on ${own.at.slice(0, 10)}: ${titleOf(own.piece)}; 1 reading from before is kept.`
+          : say`Mended on ${own.at.slice(0, 10)}: ${titleOf(own.piece)}; ${own.spans.length} readings from before are kept.`
+      }}
     </p>
     <p v-if="found.verdict.simulated" class="my-2 w-fit border-2 border-ink px-2 font-bold">
       {{ say`SIMULATED READINGS: nothing here is proved.` }}

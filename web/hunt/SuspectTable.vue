@@ -17,6 +17,15 @@ const { hunt, found } = defineProps<{ hunt: Hunt; found: HuntFound }>();
 
 const opened = ref<string | null>(null);
 const most = computed(() => Math.max(1e-9, ...found.suspects.map(({ wastedW }) => wastedW)));
+/** What is left is shown to be sound, alone or together. */
+const isCleared = computed(() => {
+  const { verdict } = found;
+  return verdict.what === 'nothing wrong' || ('isAll' in verdict && verdict.isAll);
+});
+const othersSay = computed(() => {
+  if (found.others.milliohm !== null) return say`nothing to find`;
+  return isCleared.value ? say`sound, by what was read over them` : say`not all of them are read`;
+});
 const isNamed = (own: Suspect) => found.named.includes(own);
 const sure = ({ probability }: Suspect) =>
   digits(Math.min(99.9, 100 * probability), probability > 0.995 ? 1 : 0);
@@ -114,9 +123,7 @@ const isWhole = ref(false);
               >
                 {{ found.suspects.length > 0 ? say`The other` : say`All` }} {{ found.others.count }}
               </button>
-              <span class="note ml-2">{{
-                found.others.milliohm === null ? say`not all of them are read` : say`nothing to find`
-              }}</span>
+              <span class="note ml-2">{{ othersSay }}</span>
             </td>
             <td class="figure text-right text-[16px]">
               {{ found.others.milliohm === null ? '–' : digits(found.others.milliohm, 3) }}
@@ -128,7 +135,7 @@ const isWhole = ref(false);
               {{ digits(found.others.wastedW, 1) }}
             </td>
             <td class="max-sm:hidden" />
-            <td><StateMark :state="found.others.milliohm === null ? 'unproved' : 'holds'" /></td>
+            <td><StateMark :state="isCleared || found.others.milliohm !== null ? 'holds' : 'unproved'" /></td>
             <td />
           </tr>
           <tr v-for="own in rows" :key="own.piece.id" class="border-b border-hairline">
