@@ -90,6 +90,19 @@ describe('ten pictures of sawn crimps, by themselves', () => {
   });
 });
 
+describe('the same out of focus', () => {
+  const fine = pictures.filter(({ voidShare }) => voidShare > 0.02 && voidShare < 0.13);
+  test('by two pixels none reads 1.5 points too low and is not refused', () => {
+    const soft = printed('--blur', '2', ...fine.map(({ file }) => DIR + file));
+    for (const [i, { file, voidShare, refused }] of soft.entries())
+      expect([file, refused !== undefined || voidShare > (fine[i]?.voidShare ?? 0) - 0.015]).toEqual([
+        file,
+        true,
+      ]);
+    expect(soft.filter(({ refused }) => refused === 'not sharp').length).toBeGreaterThan(3);
+  });
+});
+
 describe('drawn sections, whose air and shape are known', () => {
   const cases = JSON.parse(
     execFileSync(process.execPath, ['--import', 'tsx', 'scripts/drawnSections.ts'], { encoding: 'utf8' }),

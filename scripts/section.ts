@@ -1,10 +1,16 @@
-// npm run --silent section -- FILES…: measures photographs of sawn crimps and prints what it finds as JSON.
+// npm run --silent section -- [--blur PIXELS] FILES…: measures photographs of sawn crimps and prints what it finds as
+// JSON. With --blur each is first put so far out of focus: to see what a soft picture would have hidden.
 import { readFileSync } from 'node:fs';
-import { measureSection } from '../core/section/measure.ts';
+import { blurred } from '../core/section/blurFixture.ts';
+import { isSharp, measureSection } from '../core/section/measure.ts';
 import { wallEvenness } from '../core/section/wall.ts';
+import { tell } from '../core/words/message.ts';
 import { decodePicture } from './decodePicture.ts';
 
-const files = process.argv.slice(2);
+const given = process.argv.slice(2);
+const isBlurred = given[0] === '--blur';
+const blurPx = isBlurred ? Number(given[1]) : 0;
+const files = isBlurred ? given.slice(2) : given;
 if (files.length === 0) {
   console.error('Name one or more pictures of sawn crimps, JPEG or PNG.');
   process.exit(2);
@@ -13,8 +19,15 @@ const found = files.map((file) => {
   const picture = decodePicture(readFileSync(file));
   if (!picture)
     return { file, refused: 'no picture', sentence: 'This file is no JPEG or PNG that can be read.' };
-  const measured = measureSection(picture);
-  if (!measured.ok) return { file, refused: measured.refused, sentence: measured.sentence };
+  const measured = measureSection(blurPx > 0 ? blurred(picture, blurPx) : picture);
+  if (!measured.ok) return { file, refused: measured.refused, sentence: tell(measured.sentence) };
+  if (!isSharp(measured.section))
+    return {
+      file,
+      refused: 'not sharp',
+      sentence: 'Not sharp enough to tell: gaps between fine strands do not show.',
+      seenShare: measured.section.voidShare,
+    };
   const { voidShare, largestShare, outlineBox, outline, wallPx, roundShare } = measured.section;
   const round = (value: number) => Math.round(value * 1e5) / 1e5;
   return {

@@ -20,6 +20,7 @@ function sectionWith(voidShare: number): SectionMeasure {
     outline,
     cutPx: 0,
     acrossFlatsPx: acrossFlatsPx(outline),
+    edgeShare: 0.006,
     voidShare,
     largestShare: voidShare / 4,
     outlineBox: [100, 154, 900, 846],
@@ -88,6 +89,15 @@ describe('what a section says', () => {
     ]);
   });
 
+  test('a soft picture proves nothing that is good, and clears nothing that is bad', () => {
+    const soft = (voidShare: number) =>
+      sectionFindings({ ...sectionWith(voidShare), edgeShare: 0.011 }, { lug, acrossFlatsMm: flats });
+    for (const voidShare of [0, 0.01, 0.03])
+      for (const { id, state, binds } of soft(voidShare).slice(0, 2))
+        expect([id, state, binds]).toEqual([id, 'unproved', undefined]);
+    expect(soft(0.2)[0]?.state).toBe('fails');
+    expect(tell(soft(0)[0]?.because)).toContain('Not sharp enough to tell');
+  });
   test('an outline that holds less than the wall was another lug: not proved, never a figure', () => {
     const [, packing] = sectionFindings(sectionWith(0.05), { lug, acrossFlatsMm: 3 });
     expect(packing).toMatchObject({ id: 'section-kappa', state: 'unproved', value: null });

@@ -4,7 +4,7 @@ import { PACKING_SAYS, packingState } from '../proof/sectionProof.ts';
 import { COMPACTION } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { type Message, msg, numeral, verbatim } from '../words/message.ts';
-import { scaleSection, type SectionMeasure, type SectionScaled } from './measure.ts';
+import { isSharp, scaleSection, type SectionMeasure, type SectionScaled } from './measure.ts';
 import { wallEvenness } from './wall.ts';
 
 /** What a section was sawn from: its lug, and the across flats of the crimp. */
@@ -20,14 +20,31 @@ const about = (part: string, title: Message) => ({ topic: 'section', part, stage
  * and across flats are known.
  */
 export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null): Finding[] {
-  const share = airShare(section);
+  const share = asSharpAs(section, airShare(section));
   const shape = [...evenness(section), ...stillRound(section)];
   if (!sawn) return [share, ...shape];
   const wall = wallMm2(sawn.lug);
   const { outlineMm2 } = scaleSection(section, sawn.acrossFlatsMm, null);
   if (outlineMm2 <= wall) return [share, otherLug(sawn, outlineMm2, wall), ...shape];
   const scaled = scaleSection(section, sawn.acrossFlatsMm, wall);
-  return [packing(section, sawn, scaled, wall), share, largestVoid(section, scaled), ...shape];
+  return [
+    asSharpAs(section, packing(section, sawn, scaled, wall)),
+    share,
+    largestVoid(section, scaled),
+    ...shape,
+  ];
+}
+
+/** What a soft picture says of air is not proved: more of it may be there than shows. What fails as it is fails. */
+function asSharpAs(section: SectionMeasure, finding: Finding): Finding {
+  if (isSharp(section) || finding.state === 'fails') return finding;
+  const { binds: _, ...rest } = finding;
+  return {
+    ...rest,
+    state: 'unproved',
+    because: msg`Not sharp enough to tell: the edge is ${numeral(100 * section.edgeShare, 1)} % of the across flats wide, and gaps between fine strands do not show.`,
+    remedy: msg`Take it again: nearer, steadier, focused on the cut, in more light.`,
+  };
 }
 
 const airShare = ({ voidShare, largestShare, voids }: SectionMeasure): Finding =>

@@ -19,6 +19,8 @@ export interface SectionMeasure {
   readonly outline: Outline;
   readonly cutPx: number;
   readonly acrossFlatsPx: number;
+  /** How wide its edge is in the picture, as a share of the across flats: how soft the picture is. */
+  readonly edgeShare: number;
   /** Air as a share of all inside the outline. */
   readonly voidShare: number;
   /** The largest patch of air, as a share of the same. */
@@ -76,8 +78,8 @@ export function measureSection(
   if ('refused' in found) return refuse(found.refused);
   const { outline, cutPx } = found;
   const across = acrossFlatsPx(outline);
-  if (edgeWidthPx(outline, small.picture) > Math.max(4, MOST_BLUR_SHARE * across))
-    return refuse('too blurred');
+  const edgePx = edgeWidthPx(outline, small.picture);
+  if (edgePx > Math.max(4, MOST_BLUR_SHARE * across)) return refuse('too blurred');
   const contour = contourOf(outline, cutPx);
   tell('air');
   const seen = findVoids(small.picture, contour);
@@ -98,6 +100,7 @@ export function measureSection(
       ...foundOutline,
       factor: small.factor,
       acrossFlatsPx: across * small.factor,
+      edgeShare: edgePx / across,
       voidShare: voids.voidPx / voids.insidePx,
       largestShare: voids.largestPx / voids.insidePx,
       outlineBox: [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)].map(
@@ -109,6 +112,18 @@ export function measureSection(
     },
   };
 }
+
+/**
+ * The widest an edge may be and the gaps between fine strands still show, as a share of the across flats: past it they
+ * are grey, and a section full of air can look packed.
+ *
+ * Source: ten drawn sections of 37 to 420 strands, blurred step by step; fine ones lose 2 points of air at 0.0085.
+ */
+const FINE_EDGE_SHARE = 0.0084;
+
+/** Whether a picture is sharp enough to tell that there is no air between fine strands. */
+export const isSharp = ({ edgeShare }: Pick<SectionMeasure, 'edgeShare'>): boolean =>
+  edgeShare <= FINE_EDGE_SHARE;
 
 /** What a section means for a crimp of known size. */
 export interface SectionScaled {
