@@ -37,8 +37,8 @@ defineEmits<{ take: [] }>();
           <div v-for="({ what, from, to }, i) in own.instead" :key="i" class="mt-0.5">
             <dt class="text-ink2">{{ tell(what) }}</dt>
             <dd>
-              {{ tell(from) }} <span class="text-teal" :aria-label="say`becomes`">→</span>
-              <b>{{ tell(to) }}</b>
+              {{ tell(from) }} <span class="text-teal" :aria-label="say`becomes`">→</span>{{ ' '
+              }}<b>{{ tell(to) }}</b>
             </dd>
           </div>
         </dl>
