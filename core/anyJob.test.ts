@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { cases } from './lib/casesFixture.ts';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import type { Cable } from './model/cable.ts';
@@ -34,7 +35,7 @@ import { stillToPractise } from './traveller/practise.ts';
 import { huntFindings, suspectWork } from './hunt/huntFindings.ts';
 import { ladderOf } from './hunt/ladder.ts';
 import { huntFound } from './hunt/suspects.ts';
-import { cases, unreadable, validHunt, validJob, validShop } from './model/validFixture.ts';
+import { unreadable, validHunt, validJob, validShop } from './model/validFixture.ts';
 import { workUp } from './workup.ts';
 
 const TODAY = '2026-11-29';

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { tell } from './words/message.ts';
 import { describe, expect, test } from '@jest/globals';
+import { cases } from './lib/casesFixture.ts';
 import { build } from 'esbuild';
 import fc from 'fast-check';
 import { genericShop } from './model/catalogue/genericShop.ts';
@@ -101,7 +102,7 @@ describe('the steps of making a cable', () => {
           new Set(steps.map(({ id }) => id)).size === steps.length
         );
       }),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     );
   });
   test('carry this cable’s own figures', () => {

@@ -2,7 +2,8 @@
 // JSON. With --blur each is first put so far out of focus: to see what a soft picture would have hidden.
 import { readFileSync } from 'node:fs';
 import { blurred } from '../core/section/blurFixture.ts';
-import { isSharp, measureSection } from '../core/section/measure.ts';
+import { sectionFindings } from '../core/section/findings.ts';
+import { hidesAir, measureSection } from '../core/section/measure.ts';
 import { wallEvenness } from '../core/section/wall.ts';
 import { tell } from '../core/words/message.ts';
 import { decodePicture } from './decodePicture.ts';
@@ -21,13 +22,12 @@ const found = files.map((file) => {
     return { file, refused: 'no picture', sentence: 'This file is no JPEG or PNG that can be read.' };
   const measured = measureSection(blurPx > 0 ? blurred(picture, blurPx) : picture);
   if (!measured.ok) return { file, refused: measured.refused, sentence: tell(measured.sentence) };
-  if (!isSharp(measured.section))
-    return {
-      file,
-      refused: 'not sharp',
-      sentence: 'Not sharp enough to tell: gaps between fine strands do not show.',
-      seenShare: measured.section.voidShare,
-    };
+  const hidden = hidesAir(measured.section);
+  if (hidden !== null) {
+    const [air] = sectionFindings(measured.section, null);
+    const refused = hidden === 'soft' ? 'not sharp' : 'glare';
+    return { file, refused, sentence: tell(air?.because), seenShare: measured.section.voidShare };
+  }
   const { voidShare, largestShare, outlineBox, outline, wallPx, roundShare } = measured.section;
   const round = (value: number) => Math.round(value * 1e5) / 1e5;
   return {

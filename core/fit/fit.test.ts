@@ -1,13 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { tell } from '../words/message.ts';
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import fc from 'fast-check';
 import { readJobFile } from '../model/file.ts';
 import type { Cable } from '../model/cable.ts';
 import { newCable } from '../model/newCable.ts';
 import type { Reading } from '../model/reading.ts';
 import { CUSTOMARY_PRACTICE } from '../model/housePractice.ts';
-import { cases } from '../model/validFixture.ts';
+
 import { workUpCable } from '../workup.ts';
 import { allChecks, fitPlan, mayTick, standingTicks, withTick } from './fitChecks.ts';
 import { dayAfter, monthsAfter } from '../model/units/days.ts';

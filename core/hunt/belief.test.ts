@@ -130,14 +130,14 @@ describe('circuits of fifteen pieces, read within the meters’ errors', () => {
     return { circuit, ...followed(seeded(seed + 1), circuit) };
   };
   test('sound ones are called sound, and nobody is named', () => {
-    for (const seed of seeds(16)) {
+    for (const seed of seeds(8)) {
       const { found, probes } = hunted(seed, []);
       expect([seed, found.named, found.verdict.what]).toEqual([seed, [], 'nothing wrong']);
       expect(probes).toBeLessThanOrEqual(9);
     }
   });
   test('one fault is named and nothing else, two faults both', () => {
-    for (const seed of seeds(12)) {
+    for (const seed of seeds(6)) {
       const random = seeded(seed);
       for (const faults of [
         [between(random, 120, 700)],
@@ -153,7 +153,7 @@ describe('circuits of fifteen pieces, read within the meters’ errors', () => {
   });
   test('what is likely and not read by itself is not named: it is what is asked next', () => {
     let asked = 0;
-    for (const seed of seeds(12)) {
+    for (const seed of seeds(6)) {
       const circuit = circuitOf(seeded(seed), [300]);
       followed(seeded(seed + 1), circuit, ({ pieces, named, next }) => {
         const [likely] = pieces.filter(
@@ -170,7 +170,7 @@ describe('circuits of fifteen pieces, read within the meters’ errors', () => {
     expect(asked).toBeGreaterThan(0);
   });
   test('what was mended is closed by three readings more, and its old readings are kept', () => {
-    for (const seed of seeds(8)) {
+    for (const seed of seeds(5)) {
       const circuit = circuitOf(seeded(seed), [400]);
       const { hunt, found } = followed(seeded(seed + 1), circuit);
       const place = circuit.faults[0] ?? 0;

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import fc from 'fast-check';
 import type { ChainPieceKind } from '../model/tables/chainPieces.ts';
 import { type Hunt, huntSchema, type Piece, type Span } from '../model/hunt.ts';
@@ -222,7 +223,7 @@ describe('what always holds', () => {
         const more = drawn.milliohm > 0.5 * (pieces[drawn.bad]?.shouldMilliohm ?? 0);
         return named.every(({ place }) => place === drawn.bad) && !(more && verdict.what === 'nothing wrong');
       }),
-      { numRuns: 150 },
+      { numRuns: cases(150) },
     ));
   test('each next probe stays on one side of the load, and was not read before', () =>
     fc.assert(
@@ -235,7 +236,7 @@ describe('what always holds', () => {
             !hunt.spans.some(({ first, last }) => first === next.first.id && last === next.last.id))
         );
       }),
-      { numRuns: 150 },
+      { numRuns: cases(150) },
     ));
   test('a hunt is plain data that its own schema takes', () =>
     expect(huntSchema.parse(JSON.parse(JSON.stringify(everyPiece(sound))))).toEqual(everyPiece(sound)));

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import { tell } from '../words/message.ts';
 import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
@@ -144,7 +145,7 @@ describe('changing a hunt', () => {
         const ordered = firstBack < 0 || own.pieces.slice(firstBack).every(({ side }) => side === 'back');
         return ordered && huntSchema.safeParse(own).success;
       }),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     ));
 });
 

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import fc from 'fast-check';
 import { INSTRUMENT_KINDS, INSTRUMENTS, type InstrumentKind } from '../model/tables/instruments.ts';
 import { chargeOf } from './charge.ts';
@@ -63,7 +64,7 @@ describe('a line as an instrument writes it', () => {
           return said.kind !== 'value' || Number.isFinite(said.value);
         },
       ),
-      { numRuns: 400 },
+      { numRuns: cases(400) },
     ));
 });
 

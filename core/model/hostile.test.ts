@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import fc from 'fast-check';
 import { readDiesCsv, readLugsCsv } from './catalogue/catalogueCsv.ts';
 import { genericShop } from './catalogue/genericShop.ts';
@@ -43,12 +44,12 @@ describe('a job file that somebody tampered with', () => {
         workUp(read.value.job, read.value.shop, '2026-11-27');
         return jobFileSchema.safeParse(read.value).success;
       }),
-      { numRuns: 250 },
+      { numRuns: cases(250) },
     ));
   test('cut off anywhere it is refused', () =>
     fc.assert(
       fc.property(fc.nat(good.length - 3), (at) => !readJobFile(good.slice(0, at)).ok),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     ));
   test('keys that reach for the prototype change nothing and are refused', () => {
     for (const key of ['__proto__', 'constructor', 'prototype']) {
@@ -86,7 +87,7 @@ describe('whatever text it is given, no reader throws', () => {
         const { cables, problems } = readSchedule(contents, guessMapping(contents), shop, () => 'new');
         return Array.isArray(cables) && problems.every(({ sentence }) => sentence !== '');
       }),
-      { numRuns: 300 },
+      { numRuns: cases(300) },
     ));
   test('a list of lugs, a list of dies', () =>
     fc.assert(
@@ -98,7 +99,7 @@ describe('whatever text it is given, no reader throws', () => {
           readDiesCsv(all, shop.dies, shop.tools).problems.every(({ sentence }) => sentence !== '')
         );
       }),
-      { numRuns: 200 },
+      { numRuns: cases(200) },
     ));
   test('a label, a quantity, a size, a line of an instrument', () =>
     fc.assert(
@@ -114,6 +115,6 @@ describe('whatever text it is given, no reader throws', () => {
           ['value', 'refused', 'over', 'heard', 'identity'].includes(said.kind)
         );
       }),
-      { numRuns: 500 },
+      { numRuns: cases(500) },
     ));
 });

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import fc from 'fast-check';
 import { genericShop } from './catalogue/genericShop.ts';
 import { readJobFile, writeJobFile } from './file.ts';
@@ -97,7 +98,7 @@ describe('a file that is no job file is refused with one sentence', () => {
         fc.string({ minLength: 1, maxLength: 1 }),
         (at, letter) => typeof readJobFile(good.slice(0, at) + letter + good.slice(at + 1)).ok === 'boolean',
       ),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     );
   });
 });

@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import fc from 'fast-check';
-import { cases, validHunt, validJob, validShop } from './validFixture.ts';
+import { validHunt, validJob, validShop } from './validFixture.ts';
 import { readJobFile } from './file.ts';
 import { type Job, jobSchema } from './job.ts';
 import { placeSays } from './refusal.ts';

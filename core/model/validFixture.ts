@@ -168,9 +168,6 @@ export function valid<T>(schema: core.ZodMiniType<T>, within = 0): fc.Arbitrary<
   return drawn() as fc.Arbitrary<T>;
 }
 
-/** How many cases a property draws: hundreds with every test, thousands when there is time (`npm run test:slow`). */
-export const cases = (usual: number): number => usual * Number(process.env['CASES_TIMES'] ?? 1);
-
 /** Any job that the reader takes. */
 export const validJob: fc.Arbitrary<Job> = valid(jobSchema).filter((job) => jobSchema.safeParse(job).success);
 /** Any shop that the reader takes. */

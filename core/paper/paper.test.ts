@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import fc from 'fast-check';
 import { bestFitDecreasing } from '../cutting/cutPlan.ts';
@@ -103,7 +104,7 @@ describe('sheets of labels', () => {
           return apart && sheets.flat().length === 2 * count;
         },
       ),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     );
   });
 });

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import { inWords } from '../words/inWordsFixture.ts';
 import { tell } from '../words/message.ts';
 import fc from 'fast-check';
@@ -244,7 +245,7 @@ describe('the verdict with everything asked', () => {
         fc.constantFrom(...worse),
         (some, one) => rank([...some, one]) >= rank(some),
       ),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     ));
   test('simulated, the worst and the best of them change nothing', () =>
     fc.assert(
@@ -253,6 +254,6 @@ describe('the verdict with everything asked', () => {
         fc.constantFrom(...worse, ...all),
         (some, one) => rank([...some, { ...one, source: 'simulated' }]) === rank(some),
       ),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     ));
 });

@@ -21,6 +21,7 @@ function sectionWith(voidShare: number): SectionMeasure {
     cutPx: 0,
     acrossFlatsPx: acrossFlatsPx(outline),
     edgeShare: 0.006,
+    glareShare: 0,
     voidShare,
     largestShare: voidShare / 4,
     outlineBox: [100, 154, 900, 846],
@@ -95,6 +96,8 @@ describe('what a section says', () => {
     for (const voidShare of [0, 0.01, 0.03])
       for (const { id, state, binds } of soft(voidShare).slice(0, 2))
         expect([id, state, binds]).toEqual([id, 'unproved', undefined]);
+    const glary = sectionFindings({ ...sectionWith(0), glareShare: 0.1 }, { lug, acrossFlatsMm: flats });
+    expect(glary.slice(0, 2).map(({ state }) => state)).toEqual(['unproved', 'unproved']);
     expect(soft(0.2)[0]?.state).toBe('fails');
     expect(tell(soft(0)[0]?.because)).toContain('Not sharp enough to tell');
   });

@@ -4,7 +4,7 @@ import { PACKING_SAYS, packingState } from '../proof/sectionProof.ts';
 import { COMPACTION } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { type Message, msg, numeral, verbatim } from '../words/message.ts';
-import { isSharp, scaleSection, type SectionMeasure, type SectionScaled } from './measure.ts';
+import { hidesAir, scaleSection, type SectionMeasure, type SectionScaled } from './measure.ts';
 import { wallEvenness } from './wall.ts';
 
 /** What a section was sawn from: its lug, and the across flats of the crimp. */
@@ -35,15 +35,23 @@ export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null)
   ];
 }
 
-/** What a soft picture says of air is not proved: more of it may be there than shows. What fails as it is fails. */
+/** What a picture that hides air says of it is not proved: more may be there than shows. What fails as it is fails. */
 function asSharpAs(section: SectionMeasure, finding: Finding): Finding {
-  if (isSharp(section) || finding.state === 'fails') return finding;
+  const hidden = hidesAir(section);
+  if (hidden === null || finding.state === 'fails') return finding;
   const { binds: _, ...rest } = finding;
   return {
     ...rest,
     state: 'unproved',
-    because: msg`Not sharp enough to tell: the edge is ${numeral(100 * section.edgeShare, 1)} % of the across flats wide, and gaps between fine strands do not show.`,
-    remedy: msg`Take it again: nearer, steadier, focused on the cut, in more light.`,
+    ...(hidden === 'soft'
+      ? {
+          because: msg`Not sharp enough to tell: the edge is ${numeral(100 * section.edgeShare, 1)} % of the across flats wide, and gaps between fine strands do not show.`,
+          remedy: msg`Take it again: nearer, steadier, focused on the cut, in more light.`,
+        }
+      : {
+          because: msg`Glare hides ${numeral(100 * section.glareShare, 1)} % of the section: what lies under it is not seen.`,
+          remedy: msg`Take it again with the lamp to one side, or a sheet of paper before it.`,
+        }),
   };
 }
 

@@ -21,6 +21,8 @@ export interface SectionMeasure {
   readonly acrossFlatsPx: number;
   /** How wide its edge is in the picture, as a share of the across flats: how soft the picture is. */
   readonly edgeShare: number;
+  /** How much of it is blown out by glare, as a share of all inside the outline. */
+  readonly glareShare: number;
   /** Air as a share of all inside the outline. */
   readonly voidShare: number;
   /** The largest patch of air, as a share of the same. */
@@ -101,6 +103,7 @@ export function measureSection(
       factor: small.factor,
       acrossFlatsPx: across * small.factor,
       edgeShare: edgePx / across,
+      glareShare: seen.glarePx / voids.insidePx,
       voidShare: voids.voidPx / voids.insidePx,
       largestShare: voids.largestPx / voids.insidePx,
       outlineBox: [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)].map(
@@ -121,9 +124,17 @@ export function measureSection(
  */
 const FINE_EDGE_SHARE = 0.0084;
 
-/** Whether a picture is sharp enough to tell that there is no air between fine strands. */
-export const isSharp = ({ edgeShare }: Pick<SectionMeasure, 'edgeShare'>): boolean =>
-  edgeShare <= FINE_EDGE_SHARE;
+/** As much as this may be blown out: no more air could lie under it than the reading may be off. */
+const MOST_GLARE_SHARE = 0.015;
+
+/** What keeps a picture from telling how much air there is between fine strands; null where nothing does. */
+export function hidesAir({
+  edgeShare,
+  glareShare,
+}: Pick<SectionMeasure, 'edgeShare' | 'glareShare'>): 'soft' | 'glare' | null {
+  if (edgeShare > FINE_EDGE_SHARE) return 'soft';
+  return glareShare > MOST_GLARE_SHARE ? 'glare' : null;
+}
 
 /** What a section means for a crimp of known size. */
 export interface SectionScaled {

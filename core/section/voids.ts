@@ -25,12 +25,16 @@ const COPPER_RANK = 0.72;
 const AIR_UNDER = 0.46;
 /** What is this dark is air through and through, at most. */
 const DARKEST = 0.3;
+/** What is this bright, of 255, is glare: nothing is seen under it. */
+const GLARE_OVER = 250;
 /** Smaller specks than this share of the section are grain, not air. */
 const LEAST_SPECK = 4e-6;
 
 /** A section seen pixel by pixel within its box, rows from its top. */
 export interface Seen {
   readonly voids: Voids;
+  /** Pixels inside it that are blown out. */
+  readonly glarePx: number;
   /** How bright each pixel inside the outline is, against the copper round it; 0 outside. */
   readonly relative: Float32Array;
 }
@@ -42,7 +46,7 @@ export function findVoids(picture: Picture, contour: readonly Point[]): Seen {
   const bright = brightness(picture, box);
   const copper = copperLevels(bright, inside, box);
   const share = new Float32Array(bright.length);
-  let insidePx = 0;
+  let [insidePx, glarePx] = [0, 0];
   const ranks = new Uint32Array(256);
   const level = new Float32Array(box.width);
   for (let y = 0; y < box.height; y += 1) {
@@ -51,6 +55,7 @@ export function findVoids(picture: Picture, contour: readonly Point[]): Seen {
       const i = y * box.width + x;
       if (inside[i] === 0) continue;
       insidePx += 1;
+      if ((bright[i] ?? 0) > GLARE_OVER) glarePx += 1;
       const relative = (bright[i] ?? 0) / (level[x] ?? 1);
       share[i] = relative;
       const rank = Math.min(255, Math.floor(relative * 128));
@@ -68,6 +73,7 @@ export function findVoids(picture: Picture, contour: readonly Point[]): Seen {
       mask: Uint8Array.from(air, (value) => Math.round(255 * value)),
       box,
     },
+    glarePx,
     relative: share,
   };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import { inWords } from '../words/inWordsFixture.ts';
 import { tell } from '../words/message.ts';
 import fc from 'fast-check';
@@ -309,7 +310,7 @@ describe('more is never worse', () => {
           );
         });
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     );
   });
   test('hotter air never allows more amps', () => {
@@ -327,7 +328,7 @@ describe('more is never worse', () => {
           );
         });
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     );
   });
   test('a worse place never proposes a thinner cable, with the fuse that is to come', () => {
@@ -346,7 +347,7 @@ describe('more is never worse', () => {
           mm2({ ...own, placing: 'bundle', bundled: 1 }),
         );
       }),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     );
   });
   test('the chosen size is the smallest that passes, and its fuse does not turn it over', () => {
@@ -373,7 +374,7 @@ describe('more is never worse', () => {
           expect(fused(smallest.at).smallest?.at.size).toEqual(smallest.at.size);
         }
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     );
   });
 });

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { inWords } from '../words/inWordsFixture.ts';
 import { tell } from '../words/message.ts';
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
 import { areaMm2 } from '../model/tables/size.ts';
@@ -11,7 +12,7 @@ import type { Job } from '../model/job.ts';
 import { emptyJob, newCable } from '../model/newCable.ts';
 import type { Duty, Fuse, Run, Source } from '../model/run.ts';
 import { parseQuantity } from '../model/units/quantity.ts';
-import { cases } from '../model/validFixture.ts';
+
 import { workUp } from '../workup.ts';
 import { followSteps } from './transient.ts';
 import { thermalCable } from './loop.ts';

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import fc from 'fast-check';
 import type { EndName } from '../model/end.ts';
 import type { Fuse } from '../model/run.ts';
@@ -56,7 +57,7 @@ describe('the fuse that guards a cable which has none', () => {
         // Turned end for end, it is the same cable.
         expect(guardOf({ A: own.places.B, B: own.places.A }, mates)[0]?.ratingA).toBe(before);
       }),
-      { numRuns: 200 },
+      { numRuns: cases(200) },
     );
   });
 });

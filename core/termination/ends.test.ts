@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import { tell } from '../words/message.ts';
 import { inWords } from '../words/inWordsFixture.ts';
 import fc from 'fast-check';
@@ -65,7 +66,7 @@ describe('through the hole of the route', () => {
           expect(Math.max(...outsides)).toBeLessThanOrEqual(holeMm + 1e-9);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     ));
   test('what waits on the cable and does not pass goes on behind the hole', () => {
     const ids = (holeMm: number) =>

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import { inWords } from '../words/inWordsFixture.ts';
 import { tell } from '../words/message.ts';
 import * as fc from 'fast-check';
@@ -59,7 +60,7 @@ describe('an end to look at', () => {
       fc.property(anyEnd, (own) => {
         expect(failing(own)).toEqual([...own.faults].sort());
       }),
-      { numRuns: 150 },
+      { numRuns: cases(150) },
     );
   });
 
@@ -71,7 +72,7 @@ describe('an end to look at', () => {
         expect(own.faults.length).toBeLessThanOrEqual(own.level === 1 ? 2 : 3);
         own.faults.forEach((name, i) => expect(goesWith(name, own.faults.toSpliced(i, 1))).toBe(true));
       }),
-      { numRuns: 100 },
+      { numRuns: cases(100) },
     );
     expect([...counts].sort()).toEqual([0, 1, 2, 3]);
   });
@@ -173,7 +174,7 @@ describe('points', () => {
         expect(markEnd(own, own.faults).points).toBe(END_POINTS);
         expect(markEnd(own, FAULT_NAMES).points).toBe(0);
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     );
   });
 
@@ -188,7 +189,7 @@ describe('points', () => {
         if (own.faults.includes(name)) expect(withIt).toBeGreaterThanOrEqual(without);
         else expect(withIt).toBeLessThanOrEqual(without);
       }),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     );
   });
 

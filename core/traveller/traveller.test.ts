@@ -1,5 +1,6 @@
 import { tell } from '../words/message.ts';
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../lib/casesFixture.ts';
 import fc from 'fast-check';
 import type { CableWork } from '../cableWork.ts';
 import type { Cable } from '../model/cable.ts';
@@ -18,7 +19,7 @@ describe('in every traveller', () => {
         if (work.steps.length > 0) made += 1;
         return work.steps.length === 0 || holds(work, cable);
       }),
-      { numRuns: 70 },
+      { numRuns: cases(70) },
     );
     // A property that nothing reaches says nothing.
     expect(made).toBeGreaterThan(20);

@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid';
 import { computed, ref, watch } from 'vue';
 import type { Cable } from '../../core/model/cable.ts';
 import { END_NAMES, type EndName } from '../../core/model/end.ts';
-import { isSharp, type SectionMeasure } from '../../core/section/measure.ts';
+import { hidesAir, type SectionMeasure } from '../../core/section/measure.ts';
 import { wallEvenness } from '../../core/section/wall.ts';
 import { usesDie } from '../../core/model/method.ts';
 import { digits } from '../../core/words/numerals.ts';
@@ -102,8 +102,8 @@ async function keep(): Promise<void> {
       : say`Say which lug and die it was, what it measured across the flats, and its ears; no ears is 0.`;
     return;
   }
-  if (section && !isSharp(section) && !isDrawn) {
-    problem.value = say`Not sharp enough to tell: it would prove air that is not seen. Take it again, nearer and steadier.`;
+  if (section && hidesAir(section) !== null && !isDrawn) {
+    problem.value = say`This picture hides air, see beside it: what it does not show is not proved. Take it again.`;
     return;
   }
   if (withEnd.value) await keepWithEnd(withEnd.value.cable, withEnd.value.name, flats);

@@ -1,12 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../../core/lib/casesFixture.ts';
 import fc from 'fast-check';
 import { unzipSync, zipSync } from 'fflate';
 import JSZip from 'jszip';
 import { jobFileSchema } from '../../core/model/job.ts';
 import { thinned } from './thinning.ts';
 import { BACKUP_VERSION, type Everything, readBackup, writeBackup } from './backup.ts';
-import { cases } from '../../core/model/validFixture.ts';
+
 import { prefsSchema } from './prefs.ts';
 import { troubleSays } from './trouble.ts';
 
@@ -146,7 +147,7 @@ describe('what is no backup is refused in a sentence', () => {
         }
         return true;
       }),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     ));
 });
 

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { cases } from '../../core/lib/casesFixture.ts';
 import fc from 'fast-check';
 import { genericShop } from '../../core/model/catalogue/genericShop.ts';
 import { newHunt } from '../../core/hunt/newHunt.ts';
@@ -225,7 +226,7 @@ describe('what cannot be read', () => {
           expect((await loadLibrary()).jobs).toEqual([a, b]);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     ));
 });
 

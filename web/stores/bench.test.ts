@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { cases } from '../../core/lib/casesFixture.ts';
 import { tell } from '../../core/words/message.ts';
 import { createPinia, setActivePinia } from 'pinia';
 import { genericShop } from '../../core/model/catalogue/genericShop.ts';
@@ -9,7 +10,7 @@ import { binSchema } from '../../core/model/bin.ts';
 import type { Cable } from '../../core/model/cable.ts';
 import { jobSchema, type Job } from '../../core/model/job.ts';
 import { shopSchema } from '../../core/model/shop.ts';
-import { cases, validJob, validShop } from '../../core/model/validFixture.ts';
+import { validJob, validShop } from '../../core/model/validFixture.ts';
 import { newCable } from '../../core/model/newCable.ts';
 import { prefsSchema } from '../storage/prefs.ts';
 
@@ -329,7 +330,9 @@ describe('whoever types on without a pause', () => {
     const bench = opened();
     const kept: string[] = [];
     saveDifference.mockImplementation(async (_, after) => {
-      kept.push((after as { jobs: Job[] }).jobs[0]?.cables[0]?.tag ?? '');
+      const tag = (after as { jobs: Job[] }).jobs[0]?.cables[0]?.tag ?? '';
+      // A store of a test before may have something left to save.
+      if (tag.startsWith('T-')) kept.push(tag);
     });
     for (let i = 1; i <= 40; i += 1) {
       bench.editCable('j', 'a', 'tag', (cable) => void (cable.tag = `T-${i}`));

@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
+import { cases } from '../../core/lib/casesFixture.ts';
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { SAME_OFFCUT_MM, type Solve, solvePlan } from '../../core/cutting/cutModel.ts';
@@ -70,7 +71,7 @@ describe('too little stock', () => {
           expect(boundMm).toBeLessThanOrEqual(newStockMm(plan) + 1);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     );
   });
   test('a solver stopped at its time says no less than plain arithmetic', () => {
@@ -154,7 +155,7 @@ describe('every plan', () => {
         const hand = bestFitDecreasing(list, stock, rules);
         return isWhole(hand, list, rules) && isWhole(solved(list, stock, rules).plan, list, rules);
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     );
   });
   test('solved is never worse than by hand but for an offcut of the same worth, nor better than its bound', () => {
@@ -169,7 +170,7 @@ describe('every plan', () => {
         const offcutKept = !comparable || longestRestMm(plan) > longestRestMm(hand) - SAME_OFFCUT_MM;
         return boundMm <= newStockMm(plan) + 1 && (newStockMm(plan) < newStockMm(hand) || offcutKept);
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     );
   });
 });

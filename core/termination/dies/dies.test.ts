@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../../lib/casesFixture.ts';
 import { tell } from '../../words/message.ts';
 import fc from 'fast-check';
 import { genericShop } from '../../model/catalogue/genericShop.ts';
@@ -278,7 +279,7 @@ describe('the map inside the lid', () => {
           return small !== null && big !== null && big.c < small.c && big.kappa <= small.kappa;
         },
       ),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     );
   });
 });

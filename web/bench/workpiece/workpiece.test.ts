@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { cases } from '../../../core/lib/casesFixture.ts';
 import fc from 'fast-check';
 import { genericShop } from '../../../core/model/catalogue/genericShop.ts';
 import { newCable } from '../../../core/model/newCable.ts';
@@ -113,7 +114,7 @@ describe('dimensions that never collide', () => {
           return apart && clear;
         });
       }),
-      { numRuns: 300 },
+      { numRuns: cases(300) },
     );
   });
 
@@ -127,7 +128,7 @@ describe('dimensions that never collide', () => {
         const half = (scale * Math.max(sheet.lug.palmWidthMm, outerMm)) / 2;
         return scale > 0.8 && end <= frame.endWidth && half <= 34;
       }),
-      { numRuns: 300 },
+      { numRuns: cases(300) },
     );
   });
 
