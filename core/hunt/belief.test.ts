@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { between, seeded } from '../lib/random.ts';
 import type { Hunt } from '../model/hunt.ts';
-import { beliefOf, sizesOf } from './belief.ts';
+import { beliefOf } from './belief.ts';
+import { sizesOf } from './guesses.ts';
 import { withMended } from './changes.ts';
 import { circuitOf, followed } from './circuitFixture.ts';
 import { readingErrorMillivolt, sigmaOf } from './errors.ts';

@@ -2,8 +2,7 @@ import { CHAIN_PIECES, type ChainPieceKind } from '../model/tables/chainPieces.t
 import type { Cable } from '../model/cable.ts';
 import type { ConductorSize } from '../model/tables/size.ts';
 import { CHAIN_PATTERNS, type ChainPattern } from './changes.ts';
-import { capital } from '../words/capital.ts';
-import { tell } from '../words/message.ts';
+import { capitalised, tell } from '../words/message.ts';
 import type { Hunt, Piece } from '../model/hunt.ts';
 import { say } from '../words/say.ts';
 
@@ -24,7 +23,7 @@ export function newHunt(id: string, pattern: ChainPattern, systemV: number, newI
   };
   return {
     id,
-    title: capital(tell(title)),
+    title: tell(capitalised(title)),
     systemV,
     test,
     load: tell(load),
@@ -43,7 +42,7 @@ function titleOf(
   kinds: readonly ChainPieceKind[],
 ): string {
   const { title } = CHAIN_PIECES[kind];
-  const word = capital(tell(title));
+  const word = tell(capitalised(title));
   const pole = kind === 'post' ? (side === 'out' ? ' +' : ' −') : side === 'back' ? ' back' : '';
   return kinds.filter((own) => own === kind).length > 1 ? `${word} ${n}${pole}` : `${word}${pole}`;
 }

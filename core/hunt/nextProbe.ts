@@ -1,14 +1,13 @@
 import type { Hunt, Piece } from '../model/hunt.ts';
-import type { Belief, Guess } from './belief.ts';
-import { effectOn } from './belief.ts';
+import type { Belief } from './belief.ts';
+import { effectOn } from './evidence.ts';
+import type { Guess } from './guesses.ts';
 import { readingErrorMillivolt, sigmaOf } from './errors.ts';
 
 /** Where to put the probes next: from the first of these pieces to the last. `probeSays` puts it into words. */
 export interface NextProbe {
   readonly first: Piece;
   readonly last: Piece;
-  /** What it is expected to tell of where the fault is, bits. */
-  readonly bits: number;
 }
 
 /** Pieces from one place to another, both among them. */
@@ -38,19 +37,19 @@ const ONE_STAYS = 0.05;
  */
 export function mostTelling(hunt: Hunt, belief: Belief, amps: number): NextProbe | null {
   const guesses = belief.guesses.filter(({ weight }) => weight > LEAST_WEIGHT);
-  let best: { across: Across; bits: number; worth: number } | null = null;
+  let best: { across: Across; worth: number } | null = null;
   for (const across of spansOf(hunt)) {
     const bits = bitsOf(across, belief, guesses, amps);
     const worth = bits / effortOf(hunt, across);
-    if (bits > LEAST_BITS && worth > (best?.worth ?? 0)) best = { across, bits, worth };
+    if (bits > LEAST_BITS && worth > (best?.worth ?? 0)) best = { across, worth };
   }
-  return best && probeAcross(hunt, best.across, best.bits);
+  return best && probeAcross(hunt, best.across);
 }
 
 /** A probe across some pieces. */
-export function probeAcross({ pieces }: Hunt, { from, to }: Across, bits: number): NextProbe | null {
+export function probeAcross({ pieces }: Hunt, { from, to }: Across): NextProbe | null {
   const [first, last] = [pieces[from], pieces[to]];
-  return first && last ? { first, last, bits } : null;
+  return first && last ? { first, last } : null;
 }
 
 /** Everything that can be read at once and was not yet. */

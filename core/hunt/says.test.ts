@@ -12,7 +12,6 @@ const bad: HuntVerdict = {
   simulated: false,
   what: 'joint',
   piece: stud,
-  probability: 0.999,
   also: [],
   isAll: true,
   wastedW: 28.4,

@@ -14,7 +14,7 @@ const CONTRADICTIONS: Readonly<Record<Contradiction['why'], Message>> = {
 export const contradictionSays = ({ why }: Contradiction): Message => CONTRADICTIONS[why];
 
 /** Where to probe next, in a sentence. */
-export const probeSays = ({ first, last }: Pick<NextProbe, 'first' | 'last'>): Message =>
+export const probeSays = ({ first, last }: NextProbe): Message =>
   first === last
     ? msg`Probe next across ${first.title}.`
     : msg`Probe next from ${first.title} to ${last.title}: it splits what is left.`;

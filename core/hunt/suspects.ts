@@ -3,10 +3,9 @@ import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import type { Hunt } from '../model/hunt.ts';
 import { type Belief, beliefOf } from './belief.ts';
-import { mostOf } from './bounds.ts';
 import { type Contradiction, type Known, knownOf } from './known.ts';
 import { mostTelling, type NextProbe, probeAcross } from './nextProbe.ts';
-import { GUILTY_TIMES, LEAST_MILLIVOLT, priorsOf } from './prior.ts';
+import { GUILTY_TIMES, LEAST_MILLIVOLT } from './prior.ts';
 import type { Suspect } from './suspect.ts';
 import { type HuntVerdict, verdictOf } from './verdict.ts';
 
@@ -70,10 +69,9 @@ function lookedInto(hunt: Hunt, certain: number): HuntFound {
   const { pieces } = hunt;
   const amps = huntAmps(hunt);
   const counted = amps > 0 ? amps : USUAL_AMPS;
-  const should = priorsOf(hunt, counted).map(({ shouldMilliohm }) => shouldMilliohm);
   const { known, contradictions } = knownOf(hunt);
   const belief = beliefOf(hunt, counted);
-  const all = suspectsOf(hunt, { known, belief, should, amps });
+  const all = suspectsOf(hunt, known, belief, amps);
   const isGuilty = ({ excessMilliohm, shouldMilliohm }: Suspect) =>
     excessMilliohm > (GUILTY_TIMES - 1) * shouldMilliohm && excessMilliohm * counted > LEAST_MILLIVOLT;
   const suspects = all
@@ -96,7 +94,7 @@ function lookedInto(hunt: Hunt, certain: number): HuntFound {
     named,
     contradictions,
     totalMilliohm: isKnown ? totalOf(known, pieces.length) : null,
-    shouldMilliohm: sum(should),
+    shouldMilliohm: sum(all.map((own) => own.shouldMilliohm)),
     certainty: likeliest?.probability ?? 1,
     next,
     others: othersOf(all, suspects),
@@ -106,30 +104,16 @@ function lookedInto(hunt: Hunt, certain: number): HuntFound {
 }
 
 /** Every piece with what is known of it. */
-function suspectsOf(
-  hunt: Hunt,
-  {
-    known,
-    belief,
-    should,
-    amps,
-  }: {
-    readonly known: readonly Known[];
-    readonly belief: Belief;
-    readonly should: readonly number[];
-    readonly amps: number;
-  },
-): Suspect[] {
-  const most = mostOf(hunt);
+function suspectsOf(hunt: Hunt, known: readonly Known[], belief: Belief, amps: number): Suspect[] {
   return hunt.pieces.map((piece, place): Suspect => {
     const [narrowest] = known
       .filter(({ places }) => places.includes(place))
       .toSorted((a, b) => a.places.length - b.places.length);
     const milliohm = narrowest?.places.length === 1 ? narrowest.milliohm : null;
-    const shouldMilliohm = should[place] ?? 0;
+    const shouldMilliohm = belief.priors[place]?.shouldMilliohm ?? 0;
     const excess = narrowest ? (milliohm ?? belief.milliohm[place] ?? 0) - shouldMilliohm : 0;
     const excessMilliohm = milliohm === null ? Math.max(0, excess) : excess;
-    const bound = most[place] ?? null;
+    const bound = belief.most[place] ?? null;
     return {
       piece,
       place,
@@ -160,12 +144,12 @@ function nextProbe(
     .filter(({ piece }) => !hunt.spans.some(({ first, last }) => first === piece.id && last === piece.id))
     .toSorted((a, b) => b.probability - a.probability);
   const [likeliest] = unread.filter(({ milliohm }) => milliohm === null);
-  const across = ({ place }: Suspect, bits: number) => probeAcross(hunt, { from: place, to: place }, bits);
-  if (likeliest && likeliest.probability >= certain) return across(likeliest, 0);
+  const across = ({ place }: Suspect) => probeAcross(hunt, { from: place, to: place });
+  if (likeliest && likeliest.probability >= certain) return across(likeliest);
   const telling = mostTelling(hunt, belief, amps);
   if (telling) return telling;
   const [open] = unread.filter(({ probability }) => probability > 1 - certain);
-  return open ? across(open, 0) : null;
+  return open ? across(open) : null;
 }
 
 function othersOf(all: readonly Suspect[], suspects: readonly Suspect[]): HuntFound['others'] {

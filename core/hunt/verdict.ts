@@ -24,8 +24,6 @@ export type HuntVerdict = {
       readonly what: PieceSort;
       readonly piece: Piece;
       readonly wastedW: number;
-      /** How likely it is at fault. */
-      readonly probability: number;
       /** Those that are at fault as well, the worst first. */
       readonly also: readonly Piece[];
       /** What every suspect wastes together; null where this is the only one. */
@@ -86,7 +84,6 @@ export function verdictOf(hunt: Hunt, looked: Looked): HuntVerdict {
       simulated,
       what: CHAIN_PIECES[top.piece.kind].sort,
       piece: top.piece,
-      probability: top.probability,
       also: also.map(({ piece }) => piece),
       wastedW: top.wastedW,
       circuitWastedW: also.length > 0 ? wastedW : null,

@@ -93,7 +93,7 @@ function rowOf(finding: Finding): RecordRow {
       state === 'holds'
         ? ''
         : waived
-          ? say`${tell(because)} ${waived.by} answers for it: ${waived.why}`
+          ? say`${because} ${waived.by} answers for it: ${waived.why}`
           : tell(because),
   };
 }
@@ -141,8 +141,7 @@ export function testRecord({ cable, work }: WorkedCable, job: string, day: strin
     rows: [...other, ...proof, ...torque].map(rowOf),
     history: [
       ...cable.reworks.map(
-        ({ at, by, end, what }) =>
-          say`${at.slice(0, 10)} ${by}: end ${end} done again, ${tell(faultSays(what))}`,
+        ({ at, by, end, what }) => say`${at.slice(0, 10)} ${by}: end ${end} done again, ${faultSays(what)}`,
       ),
       ...cable.waivers.map(
         ({ at, by, finding, why }) => say`${at.slice(0, 10)} ${by}: does without ${finding}, ${why}`,
