@@ -115,7 +115,7 @@ export function suspectWork(hunt: Hunt, suspect: Suspect, { pieces }: Pick<HuntF
     formula: msg`R = U / I; it fails past ${numeral(GUILTY_TIMES, 1)} · R_should; waste = (R − R_should) · I²`,
     substituted: [
       ...read,
-      msg`P(fault | readings) = ${amount(100 * probability, '%', 1)}`,
+      msg`P(fault | readings) = Σ P · L of what has it at fault ÷ Σ P · L of all = ${amount(100 * probability, '%', 1)}`,
       msg`R_should = ${shouldWords(hunt, suspect)}`,
       msg`waste = ${numeral(Math.max(0, excessMilliohm), 3)} mΩ · (${amount(amps, 'A', 1)})² = ${amount(wastedW, 'W', 1)}`,
     ],

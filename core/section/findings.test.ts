@@ -100,6 +100,10 @@ describe('what a section says', () => {
     expect(glary.slice(0, 2).map(({ state }) => state)).toEqual(['unproved', 'unproved']);
     expect(soft(0.2)[0]?.state).toBe('fails');
     expect(tell(soft(0)[0]?.because)).toContain('Not sharp enough to tell');
+    expect(tell(soft(0)[0]?.work.substituted.at(-1))).toBe(
+      'edge ÷ across flats = 1.10 %, at most 0.84 % for fine strands',
+    );
+    expect(tell(glary[0]?.work.substituted.at(-1))).toBe('blown out ÷ outline = 10.0 %, at most 1.5 %');
   });
   test('an outline that holds less than the wall was another lug: not proved, never a figure', () => {
     const [, packing] = sectionFindings(sectionWith(0.05), { lug, acrossFlatsMm: 3 });

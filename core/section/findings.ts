@@ -4,7 +4,14 @@ import { PACKING_SAYS, packingState } from '../proof/sectionProof.ts';
 import { COMPACTION } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { type Message, msg, numeral, verbatim } from '../words/message.ts';
-import { hidesAir, scaleSection, type SectionMeasure, type SectionScaled } from './measure.ts';
+import {
+  FINE_EDGE_SHARE,
+  hidesAir,
+  MOST_GLARE_SHARE,
+  scaleSection,
+  type SectionMeasure,
+  type SectionScaled,
+} from './measure.ts';
 import { wallEvenness } from './wall.ts';
 
 /** What a section was sawn from: its lug, and the across flats of the crimp. */
@@ -43,6 +50,15 @@ function asSharpAs(section: SectionMeasure, finding: Finding): Finding {
   return {
     ...rest,
     state: 'unproved',
+    work: {
+      ...finding.work,
+      substituted: [
+        ...finding.work.substituted,
+        hidden === 'soft'
+          ? msg`edge ÷ across flats = ${numeral(100 * section.edgeShare, 2)} %, at most ${numeral(100 * FINE_EDGE_SHARE, 2)} % for fine strands`
+          : msg`blown out ÷ outline = ${numeral(100 * section.glareShare, 1)} %, at most ${numeral(100 * MOST_GLARE_SHARE, 1)} %`,
+      ],
+    },
     ...(hidden === 'soft'
       ? {
           because: msg`Not sharp enough to tell: the edge is ${numeral(100 * section.edgeShare, 1)} % of the across flats wide, and gaps between fine strands do not show.`,

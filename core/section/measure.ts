@@ -122,10 +122,10 @@ export function measureSection(
  *
  * Source: ten drawn sections of 37 to 420 strands, blurred step by step; fine ones lose 2 points of air at 0.0085.
  */
-const FINE_EDGE_SHARE = 0.0084;
+export const FINE_EDGE_SHARE = 0.0084;
 
 /** As much as this may be blown out: no more air could lie under it than the reading may be off. */
-const MOST_GLARE_SHARE = 0.015;
+export const MOST_GLARE_SHARE = 0.015;
 
 /** What keeps a picture from telling how much air there is between fine strands; null where nothing does. */
 export function hidesAir({
