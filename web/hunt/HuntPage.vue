@@ -74,6 +74,13 @@ const isLow = computed(() => {
   if (!first || !last || !middle) return true;
   return first.from - middle.from < 0.6 * (first.from - last.to);
 });
+/** Without a ladder there is no room beside it: the sentence stands under the drawing. */
+const place = computed(() => {
+  if (!ladder.value) return '';
+  return isLow.value
+    ? 'lg:absolute lg:bottom-1 lg:left-[52px]'
+    : 'lg:absolute lg:right-3 lg:bottom-[138px] lg:text-right';
+});
 const remakeWords = computed(() => {
   const at = guilty.value;
   if (!at) return '';
@@ -101,11 +108,7 @@ const remakeWords = computed(() => {
       <template v-else>
         <div class="relative shrink-0 border-b border-line">
           <ChainDrawing :hunt="hunt" :found="found" :ladder="ladder" @change="keep" />
-          <div
-            class="max-w-[560px] bg-paper/90 px-3.5 py-1 lg:absolute"
-            :class="isLow ? 'lg:bottom-1 lg:left-[52px]' : 'lg:right-3 lg:bottom-[138px] lg:text-right'"
-            role="status"
-          >
+          <div class="max-w-[560px] bg-paper/90 px-3.5 py-1" :class="place" role="status">
             <p class="figure text-[23px] leading-7 font-semibold">{{ tell(told.says) }}</p>
             <p class="text-ink2">
               <b
