@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
-import { alone, test } from './test.ts';
+import { test } from './test.ts';
 
 /** Goes on by Tab until what has the focus is called so, as somebody without a mouse would. */
 async function tabTo(page: Page, name: RegExp, most = 60): Promise<void> {
@@ -75,38 +75,4 @@ test('from an empty job to a reading with the keyboard alone', async ({ page }) 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Log', exact: true })).toBeVisible();
   await app.saved();
-});
-
-alone.describe('at twice the size', () => {
-  // A window of 1280 by 800 enlarged twice over lays out as one of half of it.
-  alone.use({ viewport: { width: 640, height: 400 }, reducedMotion: 'reduce' });
-  alone('every view stays within the window, and nothing moves', async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo(false);
-    for (const path of [
-      'teasel/cable/th3/run',
-      'teasel/cable/th3/gauge',
-      'teasel/cable/th3/ends',
-      'teasel/cable/in1/prove',
-      'hut/cable/hb3/fit',
-      'teasel/kit',
-      'hut/hunt',
-      'hut/log',
-      'hut/keeping',
-    ]) {
-      await app.go(`/job/${path}`);
-      await expect(page.getByRole('heading').first()).toBeAttached();
-      await page.waitForTimeout(300);
-      expect(
-        await page.evaluate(
-          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-        ),
-        path,
-      ).toBeLessThanOrEqual(0);
-    }
-    const moving = await page.evaluate(
-      () => document.getAnimations().filter(({ playState }) => playState === 'running').length,
-    );
-    expect(moving).toBe(0);
-  });
 });

@@ -62,8 +62,9 @@ export const takeAll = (page: Page): Promise<Stores> =>
 export async function putAll(page: Page, stores: Stores): Promise<void> {
   if (!page.url().endsWith(BARE)) await page.goto(BARE);
   await page.evaluate(
-    ({ version, entries }) =>
+    (text) =>
       new Promise<void>((resolve, reject) => {
+        const { version, entries } = JSON.parse(text) as Stores;
         const deleting = indexedDB.deleteDatabase('gruff-anchor');
         deleting.onerror = () => reject(new Error('the store stays'));
         deleting.onsuccess = () => {
@@ -83,7 +84,8 @@ export async function putAll(page: Page, stores: Stores): Promise<void> {
           };
         };
       }),
-    stores,
+    // As one text: value by value it takes longer to hand over than the page takes to open.
+    JSON.stringify(stores),
   );
 }
 

@@ -13,6 +13,7 @@ interface PerWorker {
 export const BARE = '/anchor.svg';
 
 async function emptied(page: Page, origin: string): Promise<void> {
+  // Not to a blank page: another address would be opened by another process.
   await page.goto(BARE);
   const session = await page.context().newCDPSession(page);
   await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
@@ -66,7 +67,5 @@ export const test = apart.extend({
     await page.unrouteAll({ behavior: 'ignoreErrors' });
     await page.emulateMedia({ media: null, colorScheme: null, reducedMotion: null, forcedColors: null });
     if (viewport) await page.setViewportSize(viewport);
-    // Not to a blank page: another address would be opened by another process.
-    await page.goto(BARE);
   },
 });

@@ -7,7 +7,20 @@ ensureChromium();
 const env = { ...process.env, CASES_TIMES: process.env.CASES_TIMES ?? '20' };
 must(
   'npm',
-  ['run', '--silent', 'unit', '--', '--testTimeout=1200000', 'anyJob', 'stored', 'backup', 'stores/bench'],
+  [
+    'run',
+    '--silent',
+    'unit',
+    '--',
+    '--testTimeout=1200000',
+    'anyJob',
+    'stored',
+    'hostile',
+    'backup',
+    'stores/bench',
+    'sizing',
+    'hunt',
+  ],
   { env },
 );
 must('npm', ['run', '--silent', 'build']);

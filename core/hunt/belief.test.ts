@@ -38,6 +38,8 @@ const short = (ab: number, bc: number): Hunt => ({
   notes: '',
 });
 
+type Three = [inA: number, inB: number, inC: number];
+
 /** The same by trying every size of every fault in small steps, with the density of both readings written out. */
 function enumerated(hunt: Hunt): Map<string, number> {
   const priors = priorsOf(hunt, AMPS);
@@ -49,16 +51,13 @@ function enumerated(hunt: Hunt): Map<string, number> {
   const [a, b, c] = priors.map(({ sigmaMilliohm }) => sigmaMilliohm ** 2) as [number, number, number];
   const [first, second, both] = [a + b + (errors[0] ?? 0) ** 2, b + c + (errors[1] ?? 0) ** 2, b];
   const determinant = first * second - both ** 2;
-  const density = (adds: readonly number[]) => {
-    const takes = priors.map(({ meanMilliohm }, i) => meanMilliohm + (adds[i] ?? 0)) as [
-      number,
-      number,
-      number,
-    ];
-    const [x, y] = [(readings[0] ?? 0) - takes[0] - takes[1], (readings[1] ?? 0) - takes[1] - takes[2]];
+  const [m0, m1, m2] = priors.map(({ meanMilliohm }) => meanMilliohm) as [number, number, number];
+  const [sound0, sound1] = [(readings[0] ?? 0) - m0 - m1, (readings[1] ?? 0) - m1 - m2];
+  const density = ([inA, inB, inC]: Three) => {
+    const [x, y] = [sound0 - inA - inB, sound1 - inB - inC];
     return Math.exp(-(second * x * x - 2 * both * x * y + first * y * y) / (2 * determinant));
   };
-  const STEPS = 240;
+  const STEPS = 160;
   /** Sizes of a fault and how much of the prior lies about each. */
   const sizes = priors.map((prior) => {
     const buckets = sizesOf(prior, worst);
@@ -76,7 +75,7 @@ function enumerated(hunt: Hunt): Map<string, number> {
   const pairs = [0, 1, 2].flatMap((i) => [0, 1, 2].flatMap((j) => (j > i ? [[i, j] as const] : [])));
   const twice = pairs.reduce((sum, [i, j]) => sum + (share[i] ?? 0) * (share[j] ?? 0), 0);
   const added = (...faults: readonly (readonly [number, number])[]) =>
-    [0, 1, 2].map((i) => faults.find(([place]) => place === i)?.[1] ?? 0);
+    [0, 1, 2].map((i) => faults.find(([place]) => place === i)?.[1] ?? 0) as Three;
   const found = new Map<string, number>([['', none * density(added())]]);
   for (const i of [0, 1, 2])
     found.set(

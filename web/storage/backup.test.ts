@@ -43,6 +43,18 @@ async function changed(change: Readonly<Record<string, string | Uint8Array | nul
   return zip.generateAsync({ type: 'uint8array' });
 }
 
+/** A zip of one file whose heads, before it and in the directory, give another length for what is in it. */
+function saysItIs(bytes: number, zip: Uint8Array): Uint8Array {
+  const claims = zip.slice();
+  const view = new DataView(claims.buffer);
+  for (let i = 0; i + 28 < claims.length; i += 1) {
+    const head = view.getUint32(i, true);
+    if (head === 0x04034b50) view.setUint32(i + 22, bytes, true);
+    if (head === 0x02014b50) view.setUint32(i + 24, bytes, true);
+  }
+  return claims;
+}
+
 /** As an earlier version wrote it, with no checksums; some of its files changed. */
 const older = (change: Readonly<Record<string, string | Uint8Array | null>>) =>
   changed({
@@ -132,8 +144,7 @@ describe('what is no backup is refused in a sentence', () => {
     expect(read.ok && Object.keys(read.value.photos)).toEqual(['p1']);
   });
   test('a zip that says it unpacks to far too much is not unpacked', async () => {
-    const bomb = zipSync({ 'manifest.json': [new Uint8Array(210_000_000), { level: 9 }] });
-    expect(bomb.length).toBeLessThan(1_000_000);
+    const bomb = saysItIs(210_000_000, zipSync({ 'manifest.json': new Uint8Array(100) }));
     expect(await sentence(bomb)).toMatch(/far larger/);
   });
   test('whatever bytes it is given, it answers with a sentence and never throws', () =>
