@@ -1,6 +1,7 @@
+import { readFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
 import { App } from './app.ts';
-import { test } from './test.ts';
+import { apart, test } from './test.ts';
 
 const DIR = 'demo/sections/';
 
@@ -121,3 +122,65 @@ test('a drawn section is judged by eye, measured, and stays simulated', async ({
   await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
   await expect(page.getByText('Kept, as simulated: it teaches nothing.')).toBeVisible();
 });
+
+apart(
+  'a camera says what to do, takes the picture, and several of one crimp are told together',
+  async ({ page }) => {
+    await page.addInitScript(
+      (picture) => {
+        const state = { denied: true, blurPx: 8 };
+        Object.assign(window, { cameraState: state });
+        navigator.mediaDevices.getUserMedia = async () => {
+          if (state.denied) throw new DOMException('no camera', 'NotFoundError');
+          const canvas = Object.assign(document.createElement('canvas'), { width: 1400, height: 1050 });
+          const image = new Image();
+          image.src = picture;
+          await image.decode();
+          setInterval(() => {
+            const context = canvas.getContext('2d');
+            if (context) context.filter = state.blurPx > 0 ? `blur(${state.blurPx}px)` : 'none';
+            context?.drawImage(image, 0, 0);
+          }, 50);
+          return canvas.captureStream(20);
+        };
+      },
+      `data:image/jpeg;base64,${readFileSync(`${DIR}section-06.jpg`).toString('base64')}`,
+    );
+    const camera = (change: object) =>
+      page.evaluate(
+        (to) => Object.assign((window as unknown as { cameraState: object }).cameraState, to),
+        change,
+      );
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/section');
+    await page.getByRole('button', { name: 'Camera', exact: true }).click();
+    await expect(page.getByRole('alert')).toContainText('The camera cannot be used here');
+    await camera({ denied: false });
+    await page.getByRole('button', { name: 'Camera', exact: true }).click();
+    const advice = page.getByTestId('live-camera').getByRole('status');
+    await expect(advice).toHaveText('Hold still, and focus on the cut');
+    await camera({ blurPx: 0 });
+    await expect(advice).toHaveText('Good: take it now');
+    await page.getByRole('button', { name: 'Take it', exact: true }).click();
+    const says = page.getByRole('region', { name: 'What it says' });
+    await expect(says).toContainText(/between 5\.\d and [67]\.\d %/);
+    const add = async (file: string) => {
+      const chooser = page.waitForEvent('filechooser');
+      await says.getByRole('button', { name: 'Add a picture of this crimp' }).click();
+      await (await chooser).setFiles(`${DIR}${file}`);
+    };
+    await add('section-06.jpg');
+    await expect(says).toContainText('air in the outline, by 2 pictures');
+    await add('section-10.jpg');
+    await expect(says.getByRole('alert')).toContainText('The pictures disagree');
+    await app.type('Who sawed it', 'R. Pell');
+    await app.choose(/^Lug which/, /^50-8/);
+    await app.choose(/^Die which/, /^K14/);
+    await app.type('Across flats of the crimp', '12.2');
+    await app.type('Ears before filing', '0');
+    await expect(says.getByRole('button', { name: /^Packing/ })).toContainText('not proved');
+    await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
+    await expect(says.getByRole('alert').last()).toContainText('Put one away');
+  },
+);

@@ -14,6 +14,7 @@ import { workUpCable } from '../core/workup.ts';
 import { benchCutting } from './bench/cutting.ts';
 import { benchFrames } from './bench/frames.ts';
 import { benchSection } from './bench/section.ts';
+import { benchSpoilt } from './bench/spoilt.ts';
 import { benchStart } from './bench/start.ts';
 import { benchHunt } from './bench/hunt.ts';
 import { timed, timesAs } from './bench/timed.ts';
@@ -138,5 +139,6 @@ benchHunt();
 benchCutting();
 
 benchSection();
+benchSpoilt();
 await benchFrames();
 await benchStart();

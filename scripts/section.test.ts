@@ -103,6 +103,23 @@ describe('the same out of focus', () => {
   });
 });
 
+describe('pictures as cameras spoil them', () => {
+  const all = JSON.parse(
+    execFileSync(process.execPath, ['--import', 'tsx', 'scripts/spoiltSections.ts', '3', '4', '1200'], {
+      encoding: 'utf8',
+    }),
+  ) as { kind: string; seed: number; drawn: number; refused: string | null; least: number; most: number }[];
+  test('what is answered lies between its bounds, and what hides air is refused', () => {
+    const answered = all.filter(({ refused }) => refused === null);
+    for (const { seed, drawn, least, most } of answered)
+      expect([seed, drawn >= least && drawn <= most]).toEqual([seed, true]);
+    expect(answered.length).toBeGreaterThanOrEqual(3);
+    expect(answered.length).toBeLessThan(all.length);
+  });
+  test('those of a phone are answered', () =>
+    expect(all.filter(({ kind, refused }) => kind === 'phone' && refused !== null)).toEqual([]));
+});
+
 describe('drawn sections, whose air and shape are known', () => {
   const cases = JSON.parse(
     execFileSync(process.execPath, ['--import', 'tsx', 'scripts/drawnSections.ts'], { encoding: 'utf8' }),

@@ -1,17 +1,20 @@
 // npm run --silent section -- [--blur PIXELS] FILES…: measures photographs of sawn crimps and prints what it finds as
 // JSON. With --blur each is first put so far out of focus: to see what a soft picture would have hidden.
 import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
 import { blurred } from '../core/section/blurFixture.ts';
 import { sectionFindings } from '../core/section/findings.ts';
-import { hidesAir, measureSection } from '../core/section/measure.ts';
+import { airBounds } from '../core/section/bounds.ts';
+import { measureSection } from '../core/section/measure.ts';
 import { wallEvenness } from '../core/section/wall.ts';
 import { tell } from '../core/words/message.ts';
 import { decodePicture } from './decodePicture.ts';
 
-const given = process.argv.slice(2);
-const isBlurred = given[0] === '--blur';
-const blurPx = isBlurred ? Number(given[1]) : 0;
-const files = isBlurred ? given.slice(2) : given;
+const { values, positionals: files } = parseArgs({
+  allowPositionals: true,
+  options: { blur: { type: 'string' } },
+});
+const blurPx = Number(values.blur ?? 0);
 if (files.length === 0) {
   console.error('Name one or more pictures of sawn crimps, JPEG or PNG.');
   process.exit(2);
@@ -22,10 +25,10 @@ const found = files.map((file) => {
     return { file, refused: 'no picture', sentence: 'This file is no JPEG or PNG that can be read.' };
   const measured = measureSection(blurPx > 0 ? blurred(picture, blurPx) : picture);
   if (!measured.ok) return { file, refused: measured.refused, sentence: tell(measured.sentence) };
-  const hidden = hidesAir(measured.section);
+  const { least, most, hidden } = airBounds(measured.section);
   if (hidden !== null) {
     const [air] = sectionFindings(measured.section, null);
-    const refused = hidden === 'soft' ? 'not sharp' : 'glare';
+    const refused = hidden === 'soft' ? 'not sharp' : hidden;
     return { file, refused, sentence: tell(air?.because), seenShare: measured.section.voidShare };
   }
   const { voidShare, largestShare, outlineBox, outline, wallPx, roundShare } = measured.section;
@@ -33,6 +36,8 @@ const found = files.map((file) => {
   return {
     file,
     voidShare: round(voidShare),
+    voidLeast: round(least),
+    voidMost: round(most),
     largestShare: round(largestShare),
     outlineBox,
     wallEvenness: wallPx && round(wallEvenness(wallPx)),

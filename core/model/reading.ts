@@ -71,6 +71,8 @@ export const readingSchema = z.discriminatedUnion('check', [
     check: z.literal('section'),
     end: endName,
     voidShare: z.number().check(z.gte(0), z.lte(0.6)),
+    /** As much as it may be, with all that the picture may hide. */
+    mostVoidShare: z.optional(z.number().check(z.gte(0), z.lte(1))),
     /** The largest patch of air, as a share of the outline. */
     largestShare: z.number().check(z.gte(0), z.lte(0.6)),
     acrossFlatsMm: mm(1, 100),

@@ -21,13 +21,29 @@ export const PACKING_SAYS: Readonly<Record<State, Message>> = {
   unproved: '',
 };
 
+/**
+ * What a packing means that is only known to lie between two: judged by its worse end. Where that would fail and the
+ * better one would not, nothing is proved.
+ *
+ * @param kappa as measured
+ * @param worst with all the air that its picture may hide
+ */
+export function packingVerdict(kappa: number, worst: number): { state: State; because: Message } {
+  const [state, atWorst] = [packingState(kappa), packingState(worst)];
+  if (state === atWorst || state === 'fails') return { state, because: PACKING_SAYS[state] };
+  const range = msg`κ lies between ${numeral(worst, 2)} and ${numeral(kappa, 2)} with all that the picture may hide`;
+  return atWorst === 'fails'
+    ? { state: 'unproved', because: msg`Too near its limit to tell: ${range}.` }
+    : { state: 'watch', because: msg`Close to its limit: ${range}.` };
+}
+
 /** A crimp made like this end's, sawn through: how tightly its strands are packed. Null where no die closed on it. */
 export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding | null {
   if (!usesDie(end.method)) return null;
   const readings = countingReadings(subject.cable, 'section', end.name);
   const { lug } = end;
   const last = readings.at(-1);
-  const kappaOf = ({ voidShare, acrossFlatsMm }: ReadingOf<'section'>) => {
+  const kappaOf = ({ acrossFlatsMm }: ReadingOf<'section'>, voidShare: number) => {
     const outline = hexagonMm2(acrossFlatsMm);
     const wall = lug ? wallMm2(lug) : outline;
     return outline > wall ? packingFromVoid(voidShare, outline, wall) : null;
@@ -46,7 +62,7 @@ export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding |
       substituted:
         last && lug
           ? [
-              verbatim`1 − ${numeral(last.voidShare, 4)}·${numeral(hexagonMm2(last.acrossFlatsMm), 1)}/(${numeral(hexagonMm2(last.acrossFlatsMm), 1)} − ${numeral(wallMm2(lug), 1)}) = ${numeral(kappaOf(last) ?? 0, 3)}`,
+              verbatim`1 − ${numeral(last.voidShare, 4)}·${numeral(hexagonMm2(last.acrossFlatsMm), 1)}/(${numeral(hexagonMm2(last.acrossFlatsMm), 1)} − ${numeral(wallMm2(lug), 1)}) = ${numeral(kappaOf(last, last.voidShare) ?? 0, 3)}`,
             ]
           : [],
       source: msg`area balance of the section; 0.90 and 0.85 are shop settings`,
@@ -56,7 +72,7 @@ export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding |
   if (!lug)
     return notProved({ ...check, stage: 'prove', because: msg`Without a lug its wall is not known.` });
   return judge<ReadingOf<'section'>>(check, readings, (reading, facts) => {
-    const kappa = kappaOf(reading);
+    const kappa = kappaOf(reading, reading.voidShare);
     if (kappa === null) {
       return stated(
         {
@@ -67,7 +83,8 @@ export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding |
         'unproved',
       );
     }
-    const state = packingState(kappa);
-    return atLeast({ ...facts, value: kappa, because: PACKING_SAYS[state] }, COMPACTION.rightKappa, state);
+    const worst = kappaOf(reading, Math.max(reading.voidShare, reading.mostVoidShare ?? 0)) ?? kappa;
+    const { state, because } = packingVerdict(kappa, worst);
+    return atLeast({ ...facts, value: kappa, because }, COMPACTION.rightKappa, state);
   });
 }

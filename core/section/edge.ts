@@ -46,22 +46,31 @@ function profile(
   return rows;
 }
 
+/** So much of a profile from outside in lies on the bench for certain. */
+const BENCH_SHARE = 0.3;
+
 /** How wide the edge of a section is from bench to metal, px: the middle of several places on its sides. */
 export function edgeWidthPx(outline: Outline, picture: Picture): number {
-  const reach = Math.max(12, 0.06 * acrossFlatsPx(outline));
+  const across = acrossFlatsPx(outline);
+  const reach = Math.max(12, 0.06 * across);
+  // Over a stretch of the side, so that grain is not taken for sharpness.
+  const beside = Math.round(Math.max(8, 0.08 * across));
   const widths = outline.flatMap(([x, y], i) => {
     const to = outline[(i + 1) % 6] as Point;
     const length = Math.hypot(to[0] - x, to[1] - y);
     const along: Point = [(to[0] - x) / length, (to[1] - y) / length];
     return [0.3, 0.5, 0.7].flatMap((share) => {
       const at: Point = [x + along[0] * length * share, y + along[1] * length * share];
-      const rows = profile(picture, at, [along[1], -along[0]], along, reach, reach, 12);
+      const rows = profile(picture, at, [along[1], -along[0]], along, reach, reach, beside);
       if (!rows) return [];
       const step = (a: Colour | undefined, b: Colour | undefined) =>
         a && b ? Math.hypot(...a.map((value, c) => value - (b[c] ?? 0))) : 0;
-      const sharpest = Math.max(...rows.map((row, k) => step(rows[k - 1], row)));
+      const steps = rows.map((row, k) => step(rows[k - 1], row));
+      // On the bench before the edge there is grain alone.
+      const grain = Math.max(...steps.slice(0, Math.round(BENCH_SHARE * steps.length)));
+      const sharpest = Math.sqrt(Math.max(0, Math.max(...steps) ** 2 - grain ** 2));
       const whole = Math.max(...rows.map((row) => step(rows[0], row)));
-      return sharpest > 0 ? [whole / sharpest] : [];
+      return [sharpest > 0 ? whole / sharpest : Number.POSITIVE_INFINITY];
     });
   });
   return widths.sort((a, b) => a - b)[Math.floor(widths.length / 2)] ?? Number.POSITIVE_INFINITY;

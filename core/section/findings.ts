@@ -1,24 +1,30 @@
 import { atLeast, atMost, type Finding, stated } from '../finding/finding.ts';
 import type { Lug } from '../model/shop.ts';
-import { PACKING_SAYS, packingState } from '../proof/sectionProof.ts';
-import { COMPACTION } from '../termination/dies/dieOnLug.ts';
+import { packingVerdict } from '../proof/sectionProof.ts';
+import { COMPACTION, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { type Message, msg, numeral, verbatim } from '../words/message.ts';
 import {
-  FINE_EDGE_SHARE,
-  hidesAir,
-  MOST_GLARE_SHARE,
-  scaleSection,
-  type SectionMeasure,
-  type SectionScaled,
-} from './measure.ts';
+  type AirBounds,
+  airBounds,
+  type CombinedAir,
+  MOST_BLUR_OF_STRAND,
+  MOST_HIDDEN_SHARE,
+} from './bounds.ts';
+import { scaleSection, type SectionMeasure, type SectionScaled } from './measure.ts';
 import { wallEvenness } from './wall.ts';
 
 /** What a section was sawn from: its lug, and the across flats of the crimp. */
 export interface SawnCrimp {
   readonly lug: Pick<Lug, 'boreMm' | 'outerMm' | 'label'>;
   readonly acrossFlatsMm: number;
+  /** Diameter of a strand of its cable, mm; fine cable where it is not said. */
+  readonly strandMm?: number;
 }
+
+/** Between what and what the air of a section lies, by the strands of the cable it was made with. */
+export const boundsOf = (section: SectionMeasure, sawn: SawnCrimp | null): AirBounds =>
+  airBounds(section, sawn?.strandMm === undefined ? undefined : sawn.strandMm / sawn.acrossFlatsMm);
 
 const about = (part: string, title: Message) => ({ topic: 'section', part, stage: 'prove', title }) as const;
 
@@ -26,8 +32,13 @@ const about = (part: string, title: Message) => ({ topic: 'section', part, stage
  * What a measured section says: its air, the largest patch of it, and how tightly the strands are packed where lug
  * and across flats are known.
  */
-export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null): Finding[] {
-  const share = asSharpAs(section, airShare(section));
+export function sectionFindings(
+  section: SectionMeasure,
+  sawn: SawnCrimp | null,
+  together: CombinedAir | null = null,
+): Finding[] {
+  const bounds = boundsOf(section, sawn);
+  const share = asFarAsSeen(bounds, airShare(section, bounds));
   const shape = [...evenness(section), ...stillRound(section)];
   if (!sawn) return [share, ...shape];
   const wall = wallMm2(sawn.lug);
@@ -35,43 +46,61 @@ export function sectionFindings(section: SectionMeasure, sawn: SawnCrimp | null)
   if (outlineMm2 <= wall) return [share, otherLug(sawn, outlineMm2, wall), ...shape];
   const scaled = scaleSection(section, sawn.acrossFlatsMm, wall);
   return [
-    asSharpAs(section, packing(section, sawn, scaled, wall)),
+    together
+      ? asFarAsAgreed(together, packing(together, sawn, scaled, wall))
+      : asFarAsSeen(bounds, packing({ voidShare: section.voidShare, most: bounds.most }, sawn, scaled, wall)),
     share,
     largestVoid(section, scaled),
     ...shape,
   ];
 }
 
-/** What a picture that hides air says of it is not proved: more may be there than shows. What fails as it is fails. */
-function asSharpAs(section: SectionMeasure, finding: Finding): Finding {
-  const hidden = hidesAir(section);
-  if (hidden === null || finding.state === 'fails') return finding;
+/** Pictures that cannot be of one crimp prove nothing of it. */
+function asFarAsAgreed({ disagree }: CombinedAir, finding: Finding): Finding {
+  if (!disagree) return finding;
   const { binds: _, ...rest } = finding;
-  return {
-    ...rest,
-    state: 'unproved',
-    work: {
-      ...finding.work,
-      substituted: [
-        ...finding.work.substituted,
-        hidden === 'soft'
-          ? msg`edge ÷ across flats = ${numeral(100 * section.edgeShare, 2)} %, at most ${numeral(100 * FINE_EDGE_SHARE, 2)} % for fine strands`
-          : msg`blown out ÷ outline = ${numeral(100 * section.glareShare, 1)} %, at most ${numeral(100 * MOST_GLARE_SHARE, 1)} %`,
-      ],
-    },
-    ...(hidden === 'soft'
-      ? {
-          because: msg`Not sharp enough to tell: the edge is ${numeral(100 * section.edgeShare, 1)} % of the across flats wide, and gaps between fine strands do not show.`,
-          remedy: msg`Take it again: nearer, steadier, focused on the cut, in more light.`,
-        }
-      : {
-          because: msg`Glare hides ${numeral(100 * section.glareShare, 1)} % of the section: what lies under it is not seen.`,
-          remedy: msg`Take it again with the lamp to one side, or a sheet of paper before it.`,
-        }),
-  };
+  const because = msg`The pictures disagree: they are not of one crimp, or an outline is wrong.`;
+  return { ...rest, state: 'unproved', because };
 }
 
-const airShare = ({ voidShare, largestShare, voids }: SectionMeasure): Finding =>
+/** What is said of a picture that hides air. */
+const HIDDEN_SAYS: Readonly<
+  Record<
+    NonNullable<AirBounds['hidden']>,
+    (bounds: AirBounds) => { shown: Message; because: Message; remedy: Message }
+  >
+> = {
+  soft: ({ blurOfStrand }) => ({
+    shown: msg`blur ÷ strand = ${numeral(100 * blurOfStrand, 1)} %, at most ${numeral(100 * MOST_BLUR_OF_STRAND, 1)} %`,
+    because: msg`Not sharp enough to tell: its blur is ${numeral(100 * blurOfStrand, 0)} % of a strand, and gaps between strands do not show.`,
+    remedy: msg`Take it again: nearer, steadier, focused on the cut, in more light. If its strands are thick, say so.`,
+  }),
+  glare: ({ glare }) => ({
+    shown: msg`blown out ÷ outline = ${numeral(100 * glare, 1)} %, at most ${numeral(100 * MOST_HIDDEN_SHARE, 1)} %`,
+    because: msg`Glare hides ${numeral(100 * glare, 1)} % of the section: what lies under it is not seen.`,
+    remedy: msg`Take it again with the lamp to one side, or a sheet of paper before it.`,
+  }),
+  pale: ({ pale }) => ({
+    shown: msg`paler than its copper ÷ looked at = ${numeral(100 * pale, 1)} %, at most ${numeral(100 * MOST_HIDDEN_SHARE, 1)} %`,
+    because: msg`Something pale covers ${numeral(100 * pale, 1)} % of the section: a shine, dust or solder. Air under it is not seen.`,
+    remedy: msg`Brush the cut clean and put the lamp to one side. Solder between the strands is no air: judge such a crimp by pull.`,
+  }),
+};
+
+/** What a picture that hides air says of it is not proved: more may be there than shows. What fails as it is fails. */
+function asFarAsSeen(bounds: AirBounds, finding: Finding): Finding {
+  if (bounds.hidden === null || finding.state === 'fails') return finding;
+  const { binds: _, ...rest } = finding;
+  const { shown, because, remedy } = HIDDEN_SAYS[bounds.hidden](bounds);
+  const work = { ...finding.work, substituted: [...finding.work.substituted, shown] };
+  return { ...rest, state: 'unproved', work, because, remedy };
+}
+
+/** How the bounds of the air came about, in a line. */
+const boundsWork = ({ least, most, soft, glare, pale }: AirBounds): Message =>
+  msg`between ${numeral(100 * least, 1)} and ${numeral(100 * most, 1)} %: the method is off by up to 0.4 % and 2 % of the air; blur may hide ${numeral(100 * soft, 1)} %, glare ${numeral(100 * glare, 1)} %, what is pale ${numeral(100 * pale, 1)} %`;
+
+const airShare = ({ voidShare, largestShare, voids }: SectionMeasure, bounds: AirBounds): Finding =>
   stated(
     {
       ...about('void', msg`Air in the outline`),
@@ -86,6 +115,7 @@ const airShare = ({ voidShare, largestShare, voids }: SectionMeasure): Finding =
         formula: msg`dark area inside the outline ÷ area of the outline`,
         substituted: [
           msg`${numeral(voids.voidPx, 0)} ÷ ${numeral(voids.insidePx, 0)} pixels = ${numeral(100 * voidShare, 2)} %`,
+          boundsWork(bounds),
         ],
         source: msg`measured in the picture: air is darker than 0.46 of the copper round it`,
         assumes: msg`the cut is clean: burr and saw marks close air or draw some`,
@@ -95,24 +125,26 @@ const airShare = ({ voidShare, largestShare, voids }: SectionMeasure): Finding =
   );
 
 function packing(
-  { voidShare }: SectionMeasure,
+  { voidShare, most }: Pick<CombinedAir, 'voidShare' | 'most'>,
   sawn: SawnCrimp,
-  { kappa, outlineMm2 }: SectionScaled,
+  { outlineMm2 }: SectionScaled,
   wall: number,
 ): Finding {
-  const value = kappa ?? 0;
-  const state = packingState(value);
+  const value = packingFromVoid(voidShare, outlineMm2, wall);
+  const worst = packingFromVoid(most, outlineMm2, wall);
+  const { state, because } = packingVerdict(value, worst);
   return atLeast(
     {
       ...about('kappa', msg`Packing κ`),
       value,
       unit: '',
       decimals: 2,
-      because: PACKING_SAYS[state],
+      because,
       work: {
         formula: msg`κ = 1 − void·A_outline/(A_outline − A_wall)`,
         substituted: [
           verbatim`1 − ${numeral(voidShare, 4)}·${numeral(outlineMm2, 1)}/(${numeral(outlineMm2, 1)} − ${numeral(wall, 1)}) = ${numeral(value, 3)}`,
+          msg`with ${numeral(most, 4)}, as much air as there may be: ${numeral(worst, 3)}`,
         ],
         source: msg`area balance of the section; 0.90 and 0.85 are shop settings`,
         assumes: msg`scaled by ${numeral(sawn.acrossFlatsMm, 2)} mm across flats; wall of ${sawn.lug.label} by its diameters`,

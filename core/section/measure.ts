@@ -9,6 +9,8 @@ import { roundShare } from './round.ts';
 import { findVoids, type Voids } from './voids.ts';
 import { findWall, type WallPx } from './wall.ts';
 import { REFUSALS } from './refusals.ts';
+import { paleShare } from './pale.ts';
+import { innerEdgePx } from './sharpness.ts';
 
 /** What is done one after the other to a picture. */
 export const MEASURE_STAGES = ['outline', 'air', 'wall', 'strands'] as const;
@@ -19,10 +21,12 @@ export interface SectionMeasure {
   readonly outline: Outline;
   readonly cutPx: number;
   readonly acrossFlatsPx: number;
-  /** How wide its edge is in the picture, as a share of the across flats: how soft the picture is. */
+  /** How wide edges are in the picture, of the outline and of air, as a share of the across flats: how soft it is. */
   readonly edgeShare: number;
   /** How much of it is blown out by glare, as a share of all inside the outline. */
   readonly glareShare: number;
+  /** How much of it is paler than its copper: a shine, dust, resin or solder, as a share of what was looked at. */
+  readonly paleShare: number;
   /** Air as a share of all inside the outline. */
   readonly voidShare: number;
   /** The largest patch of air, as a share of the same. */
@@ -58,6 +62,15 @@ function scaled({ outline, cutPx }: Found, by: number): Found {
 
 /** The widest an edge of the outline may be and air still be seen, as a share of the across flats. */
 const MOST_BLUR_SHARE = 0.022;
+/** Corners more rounded than this, as a share of the across flats, are no corners: a circle’s would be 0.077. */
+const MOST_CUT_SHARE = 0.06;
+/** Edges of air this many times as wide as the outline’s are shaded, not soft. */
+const SHADED_TIMES = 3;
+
+/** How wide edges are: of the outline, and of air where it has any, the middle of both as they multiply. */
+function edgeOf(outerPx: number, innerPx: number): number {
+  return innerPx > SHADED_TIMES * outerPx ? outerPx : Math.sqrt(outerPx * innerPx);
+}
 
 /**
  * Measures a photograph of a sawn crimp: finds its outline by itself and says how much of it is air.
@@ -80,8 +93,9 @@ export function measureSection(
   if ('refused' in found) return refuse(found.refused);
   const { outline, cutPx } = found;
   const across = acrossFlatsPx(outline);
-  const edgePx = edgeWidthPx(outline, small.picture);
-  if (edgePx > Math.max(4, MOST_BLUR_SHARE * across)) return refuse('too blurred');
+  const outerPx = edgeWidthPx(outline, small.picture);
+  if (outerPx > Math.max(4, MOST_BLUR_SHARE * across)) return refuse('too blurred');
+  if (!given && cutPx > MOST_CUT_SHARE * across) return refuse('round');
   const contour = contourOf(outline, cutPx);
   tell('air');
   const seen = findVoids(small.picture, contour);
@@ -102,8 +116,9 @@ export function measureSection(
       ...foundOutline,
       factor: small.factor,
       acrossFlatsPx: across * small.factor,
-      edgeShare: edgePx / across,
+      edgeShare: edgeOf(outerPx, innerEdgePx(seen)) / across,
       glareShare: seen.glarePx / voids.insidePx,
+      paleShare: paleShare(small.picture, seen, outline),
       voidShare: voids.voidPx / voids.insidePx,
       largestShare: voids.largestPx / voids.insidePx,
       outlineBox: [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)].map(
@@ -114,26 +129,6 @@ export function measureSection(
       roundShare: round,
     },
   };
-}
-
-/**
- * The widest an edge may be and the gaps between fine strands still show, as a share of the across flats: past it they
- * are grey, and a section full of air can look packed.
- *
- * Source: ten drawn sections of 37 to 420 strands, blurred step by step; fine ones lose 2 points of air at 0.0085.
- */
-export const FINE_EDGE_SHARE = 0.0084;
-
-/** As much as this may be blown out: no more air could lie under it than the reading may be off. */
-export const MOST_GLARE_SHARE = 0.015;
-
-/** What keeps a picture from telling how much air there is between fine strands; null where nothing does. */
-export function hidesAir({
-  edgeShare,
-  glareShare,
-}: Pick<SectionMeasure, 'edgeShare' | 'glareShare'>): 'soft' | 'glare' | null {
-  if (edgeShare > FINE_EDGE_SHARE) return 'soft';
-  return glareShare > MOST_GLARE_SHARE ? 'glare' : null;
 }
 
 /** What a section means for a crimp of known size. */

@@ -91,8 +91,8 @@ function boxOf(contour: readonly Point[], { width, height }: Picture): Voids['bo
   };
 }
 
-/** 1 where the middle of a pixel lies inside the outline, by where each row crosses its sides. */
-function insideOf(contour: readonly Point[], box: Voids['box']): Uint8Array {
+/** 1 where the middle of a pixel of a box lies inside an outline, by where each row crosses its sides. */
+export function insideOf(contour: readonly Point[], box: Voids['box']): Uint8Array {
   const mask = new Uint8Array(box.width * box.height);
   for (let row = 0; row < box.height; row += 1) {
     const y = row + box.top;

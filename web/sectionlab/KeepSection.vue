@@ -3,7 +3,9 @@ import { nanoid } from 'nanoid';
 import { computed, ref, watch } from 'vue';
 import type { Cable } from '../../core/model/cable.ts';
 import { END_NAMES, type EndName } from '../../core/model/end.ts';
-import { hidesAir, type SectionMeasure } from '../../core/section/measure.ts';
+import { strandMm } from '../../core/conductor/strands.ts';
+import { areaMm2 } from '../../core/model/tables/size.ts';
+import type { SectionMeasure } from '../../core/section/measure.ts';
 import { wallEvenness } from '../../core/section/wall.ts';
 import { usesDie } from '../../core/model/method.ts';
 import { digits } from '../../core/words/numerals.ts';
@@ -17,12 +19,16 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import type { Sawn } from './sawn.ts';
+import type { CableKind } from '../../core/model/shop.ts';
 import { say } from '../../core/words/say.ts';
+import { word } from '../../core/words/terms.ts';
 
 /** What was sawn, and where the section is kept: as a trial of its die, or with the end that it was made like. */
-const { jobId, section, file, isDrawn, isBusy } = defineProps<{
+const { jobId, section, air, file, isDrawn, isBusy } = defineProps<{
   jobId: string;
   section: SectionMeasure | null;
+  /** Its air, by all pictures of it that tell; null where none does. */
+  air: { readonly voidShare: number; readonly most: number; readonly disagree: boolean } | null;
   /** The photograph itself, kept with the cable; null where the section was drawn. */
   file: File | null;
   isDrawn: boolean;
@@ -61,6 +67,7 @@ const ends = computed(() =>
       cable,
       name,
       end: work.ends[name],
+      conductor: work.conductor,
     }));
   }),
 );
@@ -73,19 +80,32 @@ const PLACES = computed(() => [
   })),
 ]);
 const withEnd = computed(() => ends.value.find(({ key }) => key === sawn.value.with));
-/** An end says which lug and die its sample was made with. */
+/** An end says which lug and die its sample was made with, and what strands. */
 const madeWith = computed(() => {
-  const own = withEnd.value?.end;
-  return own ? `${own.lug?.id ?? ''}|${own.die?.die.id ?? ''}` : null;
+  const found = withEnd.value;
+  if (!found) return null;
+  const { end, conductor } = found;
+  return {
+    lugId: end.lug?.id ?? '',
+    dieId: end.die?.die.id ?? '',
+    strands: conductor.strands,
+    strandMm: strandMm(conductor.strands, conductor.copperMm2),
+  };
 });
 watch(
   madeWith,
-  (ids) => {
-    const [lugId = '', dieId = ''] = ids?.split('|') ?? [];
-    if (ids !== null) set({ lugId, dieId });
+  (made, before) => {
+    if (made && JSON.stringify(made) !== JSON.stringify(before)) set(made);
   },
   { immediate: true },
 );
+
+const STRANDS = (['extra fine', 'fine', 'coarse'] as const).map((value) => ({ value, title: word(value) }));
+/** A trial says its strands by how finely its cable is stranded, and the size that its lug is for. */
+function setStrands(strands: CableKind['strands'] | null, lugId: string): void {
+  const lug = bench.shop.lugs.find(({ id }) => id === lugId);
+  set({ lugId, strands, strandMm: strands && lug ? strandMm(strands, areaMm2(lug.forSize)) : null });
+}
 
 const kept = ref('');
 watch([() => section, sawn], () => {
@@ -102,8 +122,12 @@ async function keep(): Promise<void> {
       : say`Say which lug and die it was, what it measured across the flats, and its ears; no ears is 0.`;
     return;
   }
-  if (section && hidesAir(section) !== null && !isDrawn) {
+  if (!air) {
     problem.value = say`This picture hides air, see beside it: what it does not show is not proved. Take it again.`;
+    return;
+  }
+  if (air.disagree) {
+    problem.value = say`The pictures disagree: they are not of one crimp, or an outline is wrong. Put one away.`;
     return;
   }
   if (withEnd.value) await keepWithEnd(withEnd.value.cable, withEnd.value.name, flats);
@@ -112,8 +136,8 @@ async function keep(): Promise<void> {
 
 function keepAsTrial(acrossFlatsMm: number, earsMm: number): void {
   const lug = bench.shop.lugs.find(({ id }) => id === sawn.value.lugId);
-  if (!section || !lug) return;
-  const { voidShare } = section;
+  if (!section || !air || !lug) return;
+  const { voidShare } = air;
   const { dieId } = sawn.value;
   bench.edit(say`section kept as a trial`, (draft) => {
     draft.shop.trials.push({
@@ -135,13 +159,14 @@ function keepAsTrial(acrossFlatsMm: number, earsMm: number): void {
 }
 
 async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): Promise<void> {
-  if (!section) return;
-  const { voidShare, largestShare, wallPx, roundShare } = section;
+  if (!section || !air) return;
+  const { largestShare, wallPx, roundShare } = section;
   const reading = takenReading(
     {
       check: 'section',
       end,
-      voidShare: Math.min(0.6, voidShare),
+      voidShare: Math.min(0.6, air.voidShare),
+      mostVoidShare: air.most,
       largestShare: Math.min(0.6, largestShare),
       acrossFlatsMm,
       ...(wallPx && { wallEvenness: wallEvenness(wallPx) }),
@@ -186,7 +211,7 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
         :model-value="sawn.lugId || undefined"
         :choices="LUGS"
         :empty="say`which one`"
-        @update:model-value="set({ lugId: $event })"
+        @update:model-value="setStrands(sawn.strands, $event)"
       />
       <ChoiceField
         :label="say`Die`"
@@ -194,6 +219,14 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
         :choices="DIES"
         :empty="say`which one`"
         @update:model-value="set({ dieId: $event })"
+      />
+      <ChoiceField
+        class="col-span-2"
+        :label="say`Strands of its cable`"
+        :model-value="sawn.strands ?? undefined"
+        :choices="STRANDS"
+        :empty="say`not said: taken for fine`"
+        @update:model-value="setStrands($event, sawn.lugId)"
       />
     </template>
     <QuantityField

@@ -1,18 +1,21 @@
 <script setup lang="ts">
 import { useDropZone } from '@vueuse/core';
-import { computed, onMounted, ref, useTemplateRef } from 'vue';
+import { computed, onMounted, ref, shallowRef, useTemplateRef } from 'vue';
 import { useRoute } from 'vue-router';
 import { END_NAMES } from '../../core/model/end.ts';
 import { countingReadings } from '../../core/proof/readings.ts';
 import { seeded } from '../../core/lib/random.ts';
 import { anySection, sectionFor } from '../../core/section/drawable.ts';
-import { sectionFindings } from '../../core/section/findings.ts';
+import { combinedAir } from '../../core/section/bounds.ts';
+import { boundsOf, sectionFindings } from '../../core/section/findings.ts';
 import { digits } from '../../core/words/numerals.ts';
+import type { SectionMeasure } from '../../core/section/measure.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import LedgerRow from '../bench/LedgerRow.vue';
 import { useBench } from '../stores/bench.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
 import JudgeBox from './JudgeBox.vue';
+import LiveCamera from './LiveCamera.vue';
 import KeepSection from './KeepSection.vue';
 import type { Sawn } from './sawn.ts';
 import SectionPicture from './SectionPicture.vue';
@@ -37,12 +40,39 @@ const shownSlots = computed(() => (isPair.value ? (['first', 'second'] as const)
 
 const fileField = useTemplateRef<HTMLInputElement>('fileField');
 const dropOn = useTemplateRef<HTMLElement>('dropOn');
-useDropZone(dropOn, { onDrop: (files) => files?.[0] && void slot.value.open(files[0]) });
+useDropZone(dropOn, { onDrop: (files) => files?.[0] && takeFile(files[0], false) });
+/** The next picture is of the crimp that is shown. */
+let isSameCrimp = false;
+function askFor(sameCrimp: boolean): void {
+  isSameCrimp = sameCrimp;
+  fileField.value?.click();
+}
 function take(event: Event): void {
   const field = event.target as HTMLInputElement;
   const file = field.files?.[0];
   field.value = '';
-  if (file) void slot.value.open(file);
+  if (file) takeFile(file, isSameCrimp);
+}
+/** Whether the camera is in hand, and for which crimp. */
+const camera = ref<'another' | 'same' | null>(null);
+const noCamera = ref('');
+function fromCamera(file: File): void {
+  const isSame = camera.value === 'same';
+  camera.value = null;
+  takeFile(file, isSame);
+}
+function openCamera(which: 'another' | 'same'): void {
+  noCamera.value = '';
+  camera.value = which;
+}
+function withoutCamera(sentence: string): void {
+  camera.value = null;
+  noCamera.value = sentence;
+}
+function takeFile(file: File, sameCrimp: boolean): void {
+  noCamera.value = '';
+  before.value = { ...before.value, [active.value]: sameCrimp ? seen.value : [] };
+  void slot.value.open(file);
 }
 function compare(): void {
   isPair.value = true;
@@ -62,30 +92,73 @@ function sawnAtFirst(): Sawn {
     with: cable && end ? `${cable.id}.${end}` : '',
     lugId: asked('lug'),
     dieId: asked('die'),
+    strands: null,
+    strandMm: null,
     flats: flats ?? null,
     ears: null,
   };
 }
 const sawn = ref<Record<'first' | 'second', Sawn>>({ first: sawnAtFirst(), second: sawnAtFirst() });
-const findingsOf = (which: 'first' | 'second') => {
-  const { section, drawn } = slots[which];
-  const { lugId, flats } = sawn.value[which];
+/** What the picture in a slot was sawn from, as far as it is said. */
+const sawnCrimpOf = (which: 'first' | 'second') => {
+  const { lugId, flats, strandMm } = sawn.value[which];
   const lug = bench.shop.lugs.find(({ id }) => id === lugId);
-  if (!section.value) return [];
-  const at = drawn.value ? null : lug && flats !== null ? { lug, acrossFlatsMm: flats } : null;
-  return sectionFindings(section.value, at);
+  return slots[which].drawn.value || !lug || flats === null
+    ? null
+    : { lug, acrossFlatsMm: flats, ...(strandMm !== null && { strandMm }) };
 };
-const findings = computed(() => findingsOf(active.value));
+const findings = computed(() => {
+  const section = slot.value.section.value;
+  return section
+    ? sectionFindings(section, sawnCrimpOf(active.value), isCombined.value ? air.value : null)
+    : [];
+});
 const opened = ref<string | null>(null);
 const share = (which: 'first' | 'second') => {
   const { section } = slots[which];
   return section.value ? digits(100 * section.value.voidShare, 1) : null;
 };
 
+/** What a picture tells of the air. */
+interface Seen {
+  readonly name: string;
+  readonly voidShare: number;
+  readonly section: SectionMeasure;
+}
+/** Pictures of the same crimp that were measured before the one in the slot: what one hides another may show. */
+const before = shallowRef<Readonly<Record<'first' | 'second', readonly Seen[]>>>({ first: [], second: [] });
+const seen = computed((): readonly Seen[] => {
+  const section = slot.value.section.value;
+  const now = section ? [{ name: slot.value.name.value, voidShare: section.voidShare, section }] : [];
+  return [...before.value[active.value], ...now];
+});
+const air = computed(() =>
+  combinedAir(
+    seen.value.map(({ voidShare, section }) => ({
+      voidShare,
+      bounds: boundsOf(section, sawnCrimpOf(active.value)),
+    })),
+  ),
+);
+const isCombined = computed(() => seen.value.length > 1);
+function putAway(index: number): void {
+  const which = active.value;
+  before.value = { ...before.value, [which]: before.value[which].filter((_, i) => i !== index) };
+}
+/** What a drawn section shows is known: its picture hides nothing. */
+const keptAir = computed(() => {
+  const section = slot.value.section.value;
+  if (slot.value.drawn.value && section)
+    return { voidShare: section.voidShare, most: section.voidShare, disagree: false };
+  return air.value;
+});
+const percent = (value: number) => digits(100 * value, 1);
+
 /** A section of the lug and die in hand, or of any pair that the shop has. */
 const noneToDraw = ref(false);
 let drawnSoFar = 0;
 function draw(): void {
+  before.value = { ...before.value, [active.value]: [] };
   const seed = Date.now() + (drawnSoFar += 1);
   const { lugId, dieId } = sawn.value[active.value];
   const lug = bench.shop.lugs.find(({ id }) => id === lugId);
@@ -135,14 +208,17 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           >
             {{ say`Find the outline again` }}
           </button>
-          <button type="button" class="button" @click="draw">
+          <button v-if="!slot.shown.value || slot.drawn.value" type="button" class="button" @click="draw">
             {{ slot.drawn.value ? say`Draw another` : say`Draw one to judge` }}
+          </button>
+          <button v-if="!camera" type="button" class="button" @click="openCamera('another')">
+            {{ say`Camera` }}
           </button>
           <button
             type="button"
             class="button"
             :class="slot.shown.value ? '' : 'filled'"
-            @click="fileField?.click()"
+            @click="askFor(false)"
           >
             {{ slot.shown.value ? say`Another picture` : say`Open a picture` }}
           </button>
@@ -179,8 +255,15 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
                 >{{ share(which) }}<span class="text-[15px] text-ink2">{{ ' ' }}{{ say`% air` }}</span></span
               >
             </div>
+            <LiveCamera
+              v-if="camera && which === active"
+              class="h-[70vh] lg:h-auto lg:flex-1"
+              @taken="fromCamera"
+              @close="camera = null"
+              @refused="withoutCamera"
+            />
             <SectionPicture
-              v-if="slots[which].shown.value"
+              v-else-if="slots[which].shown.value"
               :shown="slots[which].shown.value!"
               :section="slots[which].section.value"
               class="h-[60vh] lg:h-auto lg:min-h-0 lg:flex-1"
@@ -205,12 +288,13 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           </section>
         </div>
         <p
-          v-if="slot.sentence.value || noneToDraw"
+          v-if="slot.sentence.value || noneToDraw || noCamera"
           class="border-t border-line bg-paper px-4 py-3 text-[16px] font-bold text-fails"
           role="alert"
         >
           {{
             slot.sentence.value ||
+            noCamera ||
             say`No section can be drawn of these: the die does not suit the lug at all.`
           }}
         </p>
@@ -237,12 +321,66 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           @judged="slot.measure()"
         />
         <div v-if="!slot.drawn.value || slot.section.value" class="border-b border-line px-4 py-3">
-          <p class="note">{{ say`air in the outline` }}</p>
+          <p class="note">
+            {{
+              isCombined && air
+                ? say`air in the outline, by ${air.count} pictures`
+                : share(active) !== null && !air && !slot.drawn.value
+                  ? say`air that shows: there is at least so much`
+                  : say`air in the outline`
+            }}
+          </p>
           <p class="figure text-[64px] leading-[60px] font-semibold" role="status">
-            <template v-if="share(active) !== null"
-              >{{ share(active) }}<span class="text-[30px] font-medium text-ink2"> %</span></template
+            <template v-if="isCombined && air"
+              >{{ air.disagree ? '–' : percent(air.voidShare)
+              }}<span class="text-[30px] font-medium text-ink2"> %</span></template
+            ><template v-else-if="share(active) !== null"
+              ><span v-if="!air && !slot.drawn.value" class="text-[40px] text-ink2">≥ </span>{{ share(active)
+              }}<span class="text-[30px] font-medium text-ink2"> %</span></template
             ><template v-else>{{ slot.stage.value ? '…' : '–' }}</template>
           </p>
+          <p v-if="air && share(active) !== null && !slot.drawn.value" class="figure text-[19px] text-ink2">
+            {{ say`between ${percent(air.least)} and ${percent(air.most)} %` }}
+          </p>
+          <p v-if="isCombined && air?.disagree" class="mt-1 font-bold text-fails" role="alert">
+            {{ say`The pictures disagree: they are not of one crimp, or an outline is wrong.` }}
+          </p>
+          <ul v-if="isCombined" class="mt-1 text-[14px]">
+            <li
+              v-for="({ name, voidShare }, i) in before[active]"
+              :key="i"
+              class="flex items-center justify-between gap-2"
+            >
+              <span class="min-w-0 truncate">{{ name }}</span>
+              <span class="figure ml-auto">{{ percent(voidShare) }} %</span>
+              <button
+                type="button"
+                class="button compact"
+                :aria-label="say`Put ${name} away`"
+                @click="putAway(i)"
+              >
+                {{ say`put away` }}
+              </button>
+            </li>
+          </ul>
+          <button
+            v-if="slot.section.value && !slot.drawn.value"
+            type="button"
+            class="button mt-2"
+            :disabled="slot.stage.value !== null"
+            @click="askFor(true)"
+          >
+            {{ say`Add a picture of this crimp` }}
+          </button>
+          <button
+            v-if="slot.section.value && !slot.drawn.value && !camera"
+            type="button"
+            class="button mt-2 ml-2"
+            :disabled="slot.stage.value !== null"
+            @click="openCamera('same')"
+          >
+            {{ say`by camera` }}
+          </button>
         </div>
         <div v-if="slot.stage.value" class="border-b border-line px-4 py-2">
           <p class="note">{{ STAGE_SAYS[slot.stage.value] }}</p>
@@ -267,6 +405,7 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           v-model="sawn[active]"
           :job-id="jobId"
           :section="slot.section.value"
+          :air="keptAir"
           :file="slot.file.value"
           :is-drawn="slot.drawn.value !== null"
           :is-busy="slot.stage.value !== null"

@@ -1,5 +1,6 @@
 import { expose, transfer } from 'comlink';
 import { seeded } from '../../core/lib/random.ts';
+import { type Advice, adviceFor } from '../../core/section/coach.ts';
 import { type DrawnSection, drawSection } from '../../core/section/draw.ts';
 import { type Measured, measureSection, type MeasureStage } from '../../core/section/measure.ts';
 import type { Found } from '../../core/section/outline.ts';
@@ -53,6 +54,10 @@ const lab = {
     canvas.getContext('2d')?.putImageData(pixels, 0, 0);
     const shown = await shownOf(drawn.picture, canvas);
     return transfer({ shown, voidShare: drawn.voidShare }, [shown.bitmap]);
+  },
+  /** What to do next, by one view of a camera; what is open stays open. */
+  look(view: Picture): Advice {
+    return adviceFor(measureSection(view), view);
   },
   /** Measures the picture that is open, within an outline put by hand or one it finds by itself. */
   measure(given: Found | undefined, tell: (stage: MeasureStage) => void): Measured {
