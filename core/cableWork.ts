@@ -17,7 +17,7 @@ export interface StageReport {
   readonly stage: Stage;
   /** The worst of the stage's findings. */
   readonly state: State;
-  readonly binds: boolean;
+  readonly close: boolean;
   /** Whether the stage has nothing left to decide or do. */
   readonly done: boolean;
   readonly summary: Message;

@@ -24,8 +24,8 @@ export const GOLDEN_FILES = [
 const TODAY = '2026-11-29';
 
 /** A finding without its words, on one line: what must stay to the last digit. */
-const bare = ({ id, state, value, unit, limit, use, binds, would }: Finding): string =>
-  [id, state, value, unit, limit && JSON.stringify(limit), use, binds && 'binds', would && `would ${would}`]
+const bare = ({ id, state, value, unit, limit, use, close, would }: Finding): string =>
+  [id, state, value, unit, limit && JSON.stringify(limit), use, close && 'close', would && `would ${would}`]
     .filter((part) => part !== undefined && part !== false)
     .join(' ');
 

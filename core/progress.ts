@@ -15,7 +15,7 @@ export function stageReports(cable: Cable, work: Work): CableWork['stages'] {
     const own = work.findings.filter((finding) => finding.stage === stage);
     const state = worst(own.map((finding) => finding.state));
     const { done, summary } = PROGRESS[stage](cable, work, own);
-    return { stage, state, binds: own.some(({ binds }) => binds), done: done && state !== 'fails', summary };
+    return { stage, state, close: own.some(({ close }) => close), done: done && state !== 'fails', summary };
   };
   return Object.fromEntries(STAGES.map((stage) => [stage, report(stage)])) as CableWork['stages'];
 }
@@ -27,7 +27,7 @@ type Progress = (
 ) => { readonly done: boolean; readonly summary: Message };
 
 const failing = (findings: readonly Finding[]) => findings.filter(({ state }) => state === 'fails');
-/** What a table or a balance is called where its finding binds or fails. */
+/** What a table or a balance is called where its finding is close or fails. */
 const SCHOOLS: Partial<Readonly<Record<Topic, Message>>> = {
   'amps-inch': msg`inch table`,
   'amps-metric': msg`metric table`,
@@ -54,8 +54,12 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const label = sizeLabel(choice.taken.at.size);
     const [failed] = failing(gaugeFindings);
     if (failed) return { done: false, summary: msg`${short(failed)} fails` };
-    const binding = gaugeFindings.find(({ binds }) => binds);
-    const detail = binding ? msg`${short(binding)} binds` : kind.tinned ? msg`tinned` : msg`plain`;
+    const binding = gaugeFindings.find(({ close }) => close);
+    const detail = binding
+      ? msg`${short(binding)} close to its limit`
+      : kind.tinned
+        ? msg`tinned`
+        : msg`plain`;
     return {
       done: gauge.size !== undefined,
       summary: choice.isProposed ? msg`${label} proposed` : verbatim`${label}, ${detail}`,

@@ -239,7 +239,7 @@ describe('the recipes of CONTRIBUTING, followed to the letter', () => {
     expect([status, stdout]).toEqual([0, '']);
   });
   test('a cable kind is on offer and is worked up', () => expect(answers.kind).toBe('Trial flex'));
-  test('a school of sizing binds, answers alone, is asked for, and older files have it', () =>
+  test('a school of sizing close, answers alone, is asked for, and older files have it', () =>
     expect([answers.flat, answers.asked, answers.schools]).toEqual([true, true, true]));
   test('a check of a stage stands in the ledger', () => expect(answers.longCut).toBe('fails'));
   test('a step of making shows what was written for it', () => expect(answers.caution).toBe('burns'));

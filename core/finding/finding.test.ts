@@ -1,10 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import { tell } from '../words/message.ts';
+import { msg, tell } from '../words/message.ts';
 import fc from 'fast-check';
 import {
   atLeast,
   atMost,
+  type Doubt,
   type Facts,
+  judgeAtMost,
   notProved,
   simulated,
   type State,
@@ -26,23 +28,23 @@ const facts = (value: number): Facts => ({
 describe('a limit from above', () => {
   test('half used holds with half left', () =>
     expect(atMost(facts(2.5), 5)).toMatchObject({ state: 'holds', use: 0.5, margin: 0.5 }));
-  test('exactly at the limit holds, and binds', () =>
-    expect(atMost(facts(5), 5)).toMatchObject({ state: 'holds', binds: true }));
-  test('nine tenths used does not bind; a little more does', () => {
-    expect(atMost(facts(4.4), 5).binds).toBeUndefined();
-    expect(atMost(facts(4.6), 5).binds).toBe(true);
+  test('exactly at the limit holds, and is close', () =>
+    expect(atMost(facts(5), 5)).toMatchObject({ state: 'holds', close: true }));
+  test('nine tenths used is not close; a little more is', () => {
+    expect(atMost(facts(4.4), 5).close).toBeUndefined();
+    expect(atMost(facts(4.6), 5).close).toBe(true);
   });
   test('past it fails, and says both figures', () => {
     const finding = atMost(facts(6), 5);
     expect(finding.state).toBe('fails');
     expect(tell(finding.because)).toContain('over');
-    expect(finding.binds).toBeUndefined();
+    expect(finding.close).toBeUndefined();
   });
   test('a rise is counted from the air, not from zero', () =>
     expect(atMost(facts(60), 90, 30).use).toBeCloseTo(0.5, 9));
   test('a limit no higher than the air is already used up', () => {
     expect(atMost(facts(95), 90, 95)).toMatchObject({ state: 'fails' });
-    expect(atMost(facts(90), 90, 90)).toMatchObject({ state: 'holds', binds: true });
+    expect(atMost(facts(90), 90, 90)).toMatchObject({ state: 'holds', close: true });
   });
 });
 
@@ -56,7 +58,7 @@ describe('a limit from below', () => {
 describe('a window', () => {
   test('its middle is unused, its edges are used up, outside fails', () => {
     expect(within(facts(5), 4, 6)).toMatchObject({ state: 'holds', use: 0 });
-    expect(within(facts(6), 4, 6)).toMatchObject({ state: 'holds', binds: true });
+    expect(within(facts(6), 4, 6)).toMatchObject({ state: 'holds', close: true });
     expect(within(facts(3.9), 4, 6).state).toBe('fails');
   });
 });
@@ -64,10 +66,52 @@ describe('a window', () => {
 describe('what is not known or not real', () => {
   test('missing has no value and is not proved', () =>
     expect(notProved({ ...facts(0), because: 'missing' })).toMatchObject({ value: null, state: 'unproved' }));
-  test('simulated shows what it would mean, binds nothing, and is not proved', () => {
+  describe('known only to so much', () => {
+    const doubts: Doubt[] = [
+      { what: msg`length + 2 %`, off: 0.3, settle: msg`measure it` },
+      { what: msg`air + 5 °C`, off: 0.4, settle: msg`feel the air` },
+    ];
+    test('nearer to its limit than that, it is close and does not hold, and says what would settle it', () => {
+      const finding = atMost({ ...facts(4.6), doubts }, 5);
+      expect(finding).toMatchObject({ state: 'watch', close: true, uncertainty: 0.5 });
+      expect(tell(finding.remedy)).toBe('To be sure: feel the air.');
+      expect(tell(finding.because)).toMatch(/It may be off by 0\.5.* so it is close\.$/);
+      expect(tell(finding.work.substituted.at(-1))).toMatch(
+        /^may be off by 0\.50.*air \+ 5 °C = 0\.40, length \+ 2 % = 0\.30$/,
+      );
+    });
+    test('farther from it it holds, past it it fails, and its work says what it may be off', () => {
+      expect(atMost({ ...facts(4.4), doubts }, 5)).toMatchObject({ state: 'holds', uncertainty: 0.5 });
+      expect(atMost({ ...facts(5.1), doubts }, 5)).toMatchObject({ state: 'fails', uncertainty: 0.5 });
+      expect(atLeast({ ...facts(5.4), doubts }, 5).state).toBe('watch');
+      expect(within({ ...facts(5.8), doubts }, 4, 6).state).toBe('watch');
+    });
+    test('a size that is close is proposed all the same, and shown as close', () => {
+      const judged = judgeAtMost('drop', 4.4, 5, 0, () => facts(4.4), 0.7);
+      expect(judged).toMatchObject({ state: 'holds', close: true });
+    });
+    test('more doubt never makes a better verdict', () => {
+      const ORDER = ['fails', 'unproved', 'watch', 'holds'];
+      const off = fc.double({ min: 0, max: 5, noNaN: true });
+      fc.assert(
+        fc.property(fc.double({ min: 0, max: 10, noNaN: true }), off, off, (value, one, more) => {
+          const at = (offs: readonly number[]) =>
+            ORDER.indexOf(
+              atMost(
+                { ...facts(value), doubts: offs.map((own) => ({ what: 'x', off: own, settle: 'y' })) },
+                5,
+              ).state,
+            );
+          expect(at([one, more])).toBeLessThanOrEqual(at([one]));
+          expect(at([one])).toBeLessThanOrEqual(at([]));
+        }),
+      );
+    });
+  });
+  test('simulated shows what it would mean, is close to nothing, and is not proved', () => {
     const shown = simulated(atMost(facts(4.9), 5));
     expect(shown).toMatchObject({ would: 'holds', state: 'unproved' });
-    expect(shown.binds).toBeUndefined();
+    expect(shown.close).toBeUndefined();
   });
 });
 

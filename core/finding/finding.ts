@@ -1,6 +1,6 @@
 import type { Stage } from '../model/cable.ts';
 import type { Unit } from '../model/units/figure.ts';
-import { type Message, amount, msg, verbatim } from '../words/message.ts';
+import { type Message, amount, listed, msg, numeral, verbatim } from '../words/message.ts';
 
 import { idOf, type Subject, type Topic } from './topics.ts';
 
@@ -30,6 +30,16 @@ export interface Needs {
   readonly unit: Unit;
 }
 
+/** Something that a value goes by and that is not known exactly. */
+export interface Doubt {
+  /** With how much of it is reckoned: "length + 2 %". */
+  readonly what: Message;
+  /** How far the value moves with it towards its limit, in its own unit, at least 0. */
+  readonly off: number;
+  /** What would settle it, to be put after "To be sure:". */
+  readonly settle: Message;
+}
+
 /** One thing known, or not known, about a cable: a value, a limit, a margin and a reason. */
 export interface Finding extends Subject {
   /** Its name among the findings of its cable, see {@link idOf}: it is stored, and never taken apart. */
@@ -47,8 +57,10 @@ export interface Finding extends Subject {
   /** What is left of the limit, as a share; negative past it. */
   readonly margin?: number;
   readonly state: State;
-  /** Holds with under a tenth left. A flag, not a verdict. */
-  readonly binds?: boolean;
+  /** Holds with under a tenth left, or is nearer to its limit than it is known. A flag, not a verdict. */
+  readonly close?: boolean;
+  /** How far the value may be off towards its limit, in its unit; absent where nothing is reckoned of it. */
+  readonly uncertainty?: number;
   readonly provenance?: Provenance;
   /** Who read it, when and with what. */
   readonly read?: { readonly by: string; readonly at: string; readonly with?: string; readonly due?: string };
@@ -67,17 +79,21 @@ export interface Finding extends Subject {
 /** What every finding is given; the builders below add limit, use, margin and state. */
 export type Facts = Omit<
   Finding,
-  'id' | 'value' | 'limit' | 'use' | 'margin' | 'state' | 'binds' | 'because'
+  'id' | 'value' | 'limit' | 'use' | 'margin' | 'state' | 'close' | 'uncertainty' | 'because'
 > & {
   readonly value: number;
   readonly because?: Message;
+  /** What it goes by that is not known exactly. */
+  readonly doubts?: readonly Doubt[];
+  /** It is known otherwise that its doubts could tip it. */
+  readonly couldTip?: boolean;
 };
 
-/** Under this much left, what holds binds. */
-const BINDS_UNDER = 0.1;
+/** Under this much left, what holds is close. */
+const CLOSE_UNDER = 0.1;
 
 const stateOf = (use: number): State => (1 - use >= -1e-9 ? 'holds' : 'fails');
-const bindsAt = (use: number, state: State) => state === 'holds' && 1 - use < BINDS_UNDER;
+const closeAt = (use: number, state: State) => state === 'holds' && 1 - use < CLOSE_UNDER;
 const useOfMost = (value: number, most: number, zero: number) =>
   most > zero ? (value - zero) / (most - zero) : value > most ? 2 : 1;
 
@@ -90,20 +106,58 @@ const noAnswer = ({ because: _, ...facts }: Omit<Facts, 'value'>): Finding => ({
   because: msg`No figure follows from what is given here: something in it cannot be.`,
 });
 
-const judged = (facts: Facts, limit: Limit, use: number, because: Message, state?: State): Finding => {
+function judged(given: Facts, limit: Limit, use: number, because: Message, state?: State): Finding {
+  const { doubts = [], couldTip = false, ...facts } = given;
   if (!Number.isFinite(facts.value) || !Number.isFinite(use)) return noAnswer(facts);
   const judgedState = state ?? stateOf(use);
-  return {
+  const finding: Finding = {
     ...facts,
     id: idOf(facts),
     limit,
     use,
     margin: 1 - use,
     state: judgedState,
-    ...(bindsAt(use, judgedState) && { binds: true }),
+    ...(closeAt(use, judgedState) && { close: true }),
     because: facts.because ?? because,
   };
-};
+  return doubts.length > 0 ? doubted(finding, doubts, couldTip) : finding;
+}
+
+/** How far all doubts together move a value: they are independent of each other. */
+export const allDoubts = (doubts: readonly Doubt[]): number => Math.hypot(...doubts.map(({ off }) => off));
+
+/** How far a value is from its limit, in its unit. */
+const roomTo = (value: number, limit: Limit): number =>
+  Math.min(
+    limit.kind === 'least' ? Number.POSITIVE_INFINITY : limit.most - value,
+    limit.kind === 'most' ? Number.POSITIVE_INFINITY : value - limit.least,
+  );
+
+/**
+ * What is nearer to its limit than it is known does not hold: it is close, to be watched, and says what would settle
+ * it. What it may be off stands in its work in any case.
+ */
+function doubted(finding: Finding, doubts: readonly Doubt[], couldTip: boolean): Finding {
+  const { value, limit, unit, decimals, work, state } = finding;
+  const uncertainty = allDoubts(doubts);
+  const parts = doubts.filter(({ off }) => off > 0).sort((a, b) => b.off - a.off);
+  const [largest] = parts;
+  if (value === null || !limit || !largest) return finding;
+  const digitsShown = Math.max(decimals, 2);
+  const line = msg`may be off by ${amount(uncertainty, unit, digitsShown)}: ${listed(
+    parts.map(({ what, off }) => verbatim`${what} = ${numeral(off, digitsShown)}`),
+    ', ',
+  )}`;
+  const known = { ...finding, uncertainty, work: { ...work, substituted: [...work.substituted, line] } };
+  if (state !== 'holds' || !(couldTip || roomTo(value, limit) < uncertainty)) return known;
+  return {
+    ...known,
+    state: 'watch',
+    close: true,
+    because: msg`${finding.because} It may be off by ${amount(uncertainty, unit, Math.max(decimals, 1))}, so it is close.`,
+    remedy: finding.remedy ?? msg`To be sure: ${largest.settle}.`,
+  };
+}
 
 const said = (facts: Facts, value: number) => amount(value, facts.unit, facts.decimals);
 
@@ -171,7 +225,7 @@ export function notProved(
 
 /** A simulated reading shows what it would mean, and counts as not proved. */
 export function simulated(finding: Finding): Finding {
-  const { binds: _, ...rest } = finding;
+  const { close: _, ...rest } = finding;
   return {
     ...rest,
     would: finding.state,
@@ -187,23 +241,27 @@ export function simulated(finding: Finding): Finding {
 export interface Judged {
   readonly topic: Topic;
   readonly state: State;
-  readonly binds: boolean;
+  readonly close: boolean;
   /** It is not proved because nothing is known to hold it against: no other size would change that. */
   readonly isOpen?: boolean;
   readonly write: () => Finding;
 }
 
-/** What {@link atMost} would say of a value, judged now and written later. */
+/** What {@link atMost} would say of a value, judged now and written later. *
+ * @param uncertainty what the doubts among its facts come to together: a size that is close is proposed all the same
+ */
 export function judgeAtMost(
   topic: Topic,
   value: number,
   most: number,
   zero: number,
   facts: () => Facts,
+  uncertainty = 0,
 ): Judged {
   const use = useOfMost(value, most, zero);
   const state = Number.isFinite(use) ? stateOf(use) : 'unproved';
-  return { topic, state, binds: bindsAt(use, state), write: () => atMost(facts(), most, zero) };
+  const isNear = state === 'holds' && most - value < uncertainty;
+  return { topic, state, close: isNear || closeAt(use, state), write: () => atMost(facts(), most, zero) };
 }
 
 /** A finding that is written already. */
@@ -212,7 +270,7 @@ export function asJudged(finding: Finding): Judged {
   return {
     topic: finding.topic,
     state: finding.state,
-    binds: finding.binds ?? false,
+    close: finding.close ?? false,
     isOpen,
     write: () => finding,
   };
@@ -227,6 +285,6 @@ export function worst(states: readonly State[]): State {
 
 /** Worst first; among equals the one with least left. */
 export function worstFirst(findings: readonly Finding[]): Finding[] {
-  const order = (finding: Finding) => BADNESS[finding.state] + (finding.binds ? 0.5 : 0);
+  const order = (finding: Finding) => BADNESS[finding.state] + (finding.close ? 0.5 : 0);
   return [...findings].sort((a, b) => order(b) - order(a) || (b.use ?? 0) - (a.use ?? 0));
 }

@@ -196,7 +196,7 @@ test('supports stand as planned and never bind; the finding opens to how the spa
   const supports = findings.find(({ id }) => id === 'support-plan');
   // 1 600 mm less 150 at either end: 1 300 mm in three gaps.
   expect(supports).toMatchObject({ value: 1300 / 3, state: 'holds' });
-  expect(supports?.binds).toBeUndefined();
+  expect(supports?.close).toBeUndefined();
   expect(tell(supports?.because).replaceAll('\u2009', ' ')).toMatch(/^4 supports.*at most 457 mm is asked/);
   expect(supports?.work.substituted.map(tell).join(' ').replaceAll('\u2009', ' ')).toContain(
     '= 3, so 433 mm apart',

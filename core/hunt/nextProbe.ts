@@ -1,4 +1,4 @@
-import type { Hunt, Piece } from '../model/hunt.ts';
+import type { Hunt, Piece, Span } from '../model/hunt.ts';
 import type { Belief } from './belief.ts';
 import { effectOn } from './evidence.ts';
 import type { Guess } from './guesses.ts';
@@ -24,12 +24,14 @@ const LEAST_BITS = 1e-4;
 const EFFORT_A_METRE = 0.08;
 const LEADS_M = 1.5;
 const MOST_EFFORT = 0.6;
+/** What opening a panel costs, in probes; it is open once something behind it was read. */
+const EFFORT_A_PANEL = 0.7;
 /** What is spared where one probe stays. */
 const ONE_STAYS = 0.05;
 
 /**
- * The reading that is expected to tell most of where the fault is, for its effort: a reading over a long run costs more,
- * one for which a probe may stay costs less. The load's own volts are no drop, so the probes stay on one side of it.
+ * The reading that is expected to tell most of where the fault is, for its effort: a reading over a long run or behind a
+ * panel costs more, one for which a probe may stay costs less. The load's own volts are no drop, so the probes stay on one side of it.
  *
  * Source: mutual information of the reading and the explanations, the readings told apart in bins.
  *
@@ -75,9 +77,16 @@ function effortOf({ pieces, spans }: Hunt, { from, to }: Across): number {
     [pieces[from]?.id === last.first, pieces[to]?.id === last.last, pieces[from - 1]?.id === last.last].some(
       Boolean,
     );
+  const closed = [pieces[from], pieces[to]].filter(
+    (piece, i, both) => piece?.behindPanel && !isOpened(piece, spans) && both.indexOf(piece) === i,
+  ).length;
   const reach = Math.min(MOST_EFFORT, EFFORT_A_METRE * Math.max(0, metres - LEADS_M));
-  return 1 + reach - (stays ? ONE_STAYS : 0);
+  return 1 + reach + closed * EFFORT_A_PANEL - (stays ? ONE_STAYS : 0);
 }
+
+/** Whether a probe was at a piece before: what hid it is open. */
+const isOpened = ({ id }: Piece, spans: readonly Span[]): boolean =>
+  spans.some(({ first, last }) => first === id || last === id);
 
 /** A normal distribution in equal steps, from −2.4 to 2.4 standard deviations, with the weight of each. */
 const STEPS = Array.from({ length: 7 }, (_, n) => 0.8 * (n - 3));

@@ -18,6 +18,8 @@ export const pieceSchema = z.strictObject({
   tinned: z.optional(z.boolean()),
   /** What it should take, mΩ, where that is known better than by its kind. */
   milliohm: z.optional(z.number().check(z.gte(0), z.lte(1e4))),
+  /** Something has to be opened or taken off to reach its ends. */
+  behindPanel: z.optional(z.boolean()),
   /** The cable of the job that it belongs to, and which end of it. */
   ofCable: z.optional(id),
   ofEnd: z.optional(z.enum(END_NAMES)),

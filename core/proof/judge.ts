@@ -82,7 +82,7 @@ function byInstrument(finding: Finding, { at: readAt, instrument }: Reading, { n
     );
   }
   if (due !== undefined && readAt.slice(0, 10) > due) {
-    const { binds: _, ...rest } = finding;
+    const { close: _, ...rest } = finding;
     return {
       ...rest,
       state: 'watch',

@@ -134,8 +134,8 @@ describe('what a section says', () => {
     const soft = (voidShare: number) =>
       sectionFindings({ ...sectionWith(voidShare), edgeShare: 0.011 }, { lug, acrossFlatsMm: flats });
     for (const voidShare of [0, 0.01, 0.03])
-      for (const { id, state, binds } of soft(voidShare).slice(0, 2))
-        expect([id, state, binds]).toEqual([id, 'unproved', undefined]);
+      for (const { id, state, close } of soft(voidShare).slice(0, 2))
+        expect([id, state, close]).toEqual([id, 'unproved', undefined]);
     const with10 = (what: 'glareShare' | 'paleShare') =>
       sectionFindings({ ...sectionWith(0), [what]: 0.1 }, { lug, acrossFlatsMm: flats });
     const [glary, pale] = [with10('glareShare'), with10('paleShare')];

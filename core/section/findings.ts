@@ -58,7 +58,7 @@ export function sectionFindings(
 /** Pictures that cannot be of one crimp prove nothing of it. */
 function asFarAsAgreed({ disagree }: CombinedAir, finding: Finding): Finding {
   if (!disagree) return finding;
-  const { binds: _, ...rest } = finding;
+  const { close: _, ...rest } = finding;
   const because = msg`The pictures disagree: they are not of one crimp, or an outline is wrong.`;
   return { ...rest, state: 'unproved', because };
 }
@@ -90,7 +90,7 @@ const HIDDEN_SAYS: Readonly<
 /** What a picture that hides air says of it is not proved: more may be there than shows. What fails as it is fails. */
 function asFarAsSeen(bounds: AirBounds, finding: Finding): Finding {
   if (bounds.hidden === null || finding.state === 'fails') return finding;
-  const { binds: _, ...rest } = finding;
+  const { close: _, ...rest } = finding;
   const { shown, because, remedy } = HIDDEN_SAYS[bounds.hidden](bounds);
   const work = { ...finding.work, substituted: [...finding.work.substituted, shown] };
   return { ...rest, state: 'unproved', work, because, remedy };

@@ -20,7 +20,7 @@ import { placesOf } from './upstream.ts';
 export interface Candidate {
   readonly at: Assessment;
   readonly state: State;
-  readonly binds: boolean;
+  readonly close: boolean;
 }
 
 /** What one school, asked alone, would take. */
@@ -158,7 +158,7 @@ export function chooseSize(
     // A fault that is not known does not make a size wrong.
     const deciding = limits.filter(({ topic, state }) => topic !== 'survives' || state === 'fails');
     const state = worst(deciding.map((limit) => limit.state));
-    return { candidate: { at: assessed, state, binds: deciding.some(({ binds }) => binds) }, limits };
+    return { candidate: { at: assessed, state, close: deciding.some(({ close }) => close) }, limits };
   };
   const tried = sizes.map(tryIn(context));
   const candidates = tried.map(({ candidate }) => candidate);

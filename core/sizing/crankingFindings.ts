@@ -125,7 +125,7 @@ function amps(at: Assessment, { run }: RunContext): Finding {
     const because = msg`Cold asks more of it and leaves the battery less: at −18 °C ${amount(warmA * coldAt(-18).asks, 'A', 0)} of ${amount(ratedA * givesOf(run.source, -18), 'A', 0)}.`;
     return stated({ ...facts, because, remedy: msg`Give the coldest that it must start in.` }, 'watch');
   }
-  const { binds: _, ...finding } = atMost(
+  const { close: _, ...finding } = atMost(
     { ...facts, remedy: msg`Take a battery of more cranking amps, or two side by side.` },
     ratedA * givesOf(run.source, atC),
   );

@@ -1,8 +1,10 @@
 import { resistancePerMetre20 } from '../conductor/resistance.ts';
 import { sizeLabel } from '../model/tables/size.ts';
 import {
+  allDoubts,
   asJudged,
   atLeast,
+  type Doubt,
   type Facts,
   type Finding,
   judgeAtMost,
@@ -16,6 +18,7 @@ import type { Assessment } from './assess.ts';
 import { type RunContext, type Spender, totalOhm } from './loop.ts';
 import { CUSTOMARY_CHASSIS_MILLIOHM, CUSTOMARY_MILLIOHM } from '../model/tables/sources.ts';
 import { isCustomary, onLoop } from './devices.ts';
+import { dropDoubts } from './doubts.ts';
 import { HOTTEST_C } from './heatBalance.ts';
 
 const milliohm = (ohm: number) => numeral(ohm * 1000, 3);
@@ -35,8 +38,13 @@ export function dropFindings(assessed: Assessment, context: RunContext, kind: Ca
   if (currentA === null) return [asJudged(noOperatingPoint(assessed, context))];
   return [
     overChassis(
-      judgeAtMost('drop', assessed.dropPercent, context.run.dropPercent, 0, () =>
-        dropFacts(assessed, context, kind, currentA),
+      judgeAtMost(
+        'drop',
+        assessed.dropPercent,
+        context.run.dropPercent,
+        0,
+        () => dropFacts(assessed, context, kind, currentA),
+        allDoubts(doubtsOf(assessed, context, assessed.dropPercent)),
       ),
       context.run,
       { amps: currentA, percent: assessed.dropPercent, mostPercent: context.run.dropPercent },
@@ -44,6 +52,10 @@ export function dropFindings(assessed: Assessment, context: RunContext, kind: Ca
     ...voltageAtLoad(assessed, context, currentA).map(asJudged),
   ];
 }
+
+/** What the drop goes by that is not known exactly; it may be in per cent or in volts. */
+const doubtsOf = (assessed: Assessment, context: RunContext, drop: number): Doubt[] =>
+  dropDoubts(drop, assessed.spenders, assessed.settledC ?? HOTTEST_C, assessed, context);
 
 /**
  * A drop over a chassis whose resistance is not given is worked with what is customary, and so not proved; what fails
@@ -60,10 +72,10 @@ export function overChassis(
   return {
     ...judged,
     state: 'unproved',
-    binds: false,
+    close: false,
     isOpen: drop.percent <= drop.mostPercent,
     write: () => {
-      const { binds: _, ...finding } = judged.write();
+      const { close: _, ...finding } = judged.write();
       return {
         ...finding,
         state: 'unproved',
@@ -139,6 +151,7 @@ function dropFacts(assessed: Assessment, context: RunContext, kind: CableKind, c
     value: assessed.dropPercent,
     unit: '%',
     decimals: 2,
+    doubts: doubtsOf(assessed, context, assessed.dropPercent),
     work: {
       formula: msg`ΔU = I · (R_cable + R_return + R_joints + R_devices)`,
       substituted: [
@@ -161,8 +174,8 @@ const LOAD_VOLTS = {
 } as const;
 
 /** A load that switches off under a voltage must be left that much. */
-function voltageAtLoad(assessed: Assessment, { run }: RunContext, current: number): Finding[] {
-  const { load } = run;
+function voltageAtLoad(assessed: Assessment, context: RunContext, current: number): Finding[] {
+  const { load } = context.run;
   if (load.kind !== 'watts' || load.cutOutV === undefined) return [];
   const left = load.lowestV - assessed.dropV;
   if (load.cutOutV >= load.lowestV) return [offAtLowest(load.cutOutV, load.lowestV)];
@@ -171,6 +184,7 @@ function voltageAtLoad(assessed: Assessment, { run }: RunContext, current: numbe
       {
         ...LOAD_VOLTS,
         value: left,
+        doubts: doubtsOf(assessed, context, assessed.dropV),
         ...(left < load.cutOutV && { remedy: msg`Use a thicker or shorter cable, or a lower cut-out.` }),
         work: {
           formula: msg`U_load = U_lowest − ΔU ≥ U_cut-out`,

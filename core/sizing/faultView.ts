@@ -90,7 +90,7 @@ export function survivalWork(assessed: Assessment, view: FaultView, currentA: nu
 /** What holds only by an estimate is watched, and says so. */
 export function guessed(finding: Finding, view: FaultView): Finding {
   if (finding.state !== 'holds' || view.source.confidence === 'good') return finding;
-  const { binds: _, ...rest } = finding;
+  const { close: _, ...rest } = finding;
   return {
     ...rest,
     state: 'watch',

@@ -190,7 +190,7 @@ function carries(
     },
   } as const;
   // A rating is taken just over what is asked: that it comes close is the rule, not a warning.
-  const { binds: _, ...finding } = atLeast({ ...facts, ...(fuse.ratingA < least && { remedy }) }, least);
+  const { close: _, ...finding } = atLeast({ ...facts, ...(fuse.ratingA < least && { remedy }) }, least);
   if (finding.state === 'fails' || over.length === 0) return finding;
   const isSure = over.every(({ isTyped }) => isTyped);
   if (melts) {

@@ -1,9 +1,18 @@
-import { asJudged, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding/finding.ts';
+import {
+  allDoubts,
+  asJudged,
+  type Facts,
+  type Finding,
+  judgeAtMost,
+  type Judged,
+  stated,
+} from '../finding/finding.ts';
 import type { Duty } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
 import { type Message, amount, msg, numeral, verbatim, listed } from '../words/message.ts';
 import type { Assessment, DutyAssessment } from './assess.ts';
 import { type RunContext, thermalCable, totalOhm } from './loop.ts';
+import { dropDoubts, heatDoubts } from './doubts.ts';
 import { overChassis } from './dropFindings.ts';
 import { jacketResistance } from './heatBalance.ts';
 
@@ -15,10 +24,14 @@ export function heatFindings(assessed: Assessment, context: RunContext, kind: Ca
   const held =
     settledC === null
       ? asJudged(neverSettles(facts()))
-      : judgeAtMost('settled', settledC, assessed.limitC, assessed.airC, () => ({
-          ...facts(),
-          value: settledC,
-        }));
+      : judgeAtMost(
+          'settled',
+          settledC,
+          assessed.limitC,
+          assessed.airC,
+          () => ({ ...facts(), value: settledC, doubts: heatDoubts(settledC, assessed.airC) }),
+          allDoubts(heatDoubts(settledC, assessed.airC)),
+        );
   return [held, ...dutyFindings(assessed, context, kind)];
 }
 
@@ -56,15 +69,23 @@ function neverSettles(facts: Omit<Facts, 'value'>): Finding {
   return stated({ ...facts, value: null, because, remedy: msg`Use a thicker cable.` }, 'fails');
 }
 
-function dutyFindings(assessed: Assessment, { run }: RunContext, kind: CableKind): Judged[] {
+function dutyFindings(assessed: Assessment, context: RunContext, kind: CableKind): Judged[] {
+  const { run } = context;
   const { duty } = run;
   if (!duty || !assessed.duty) return [];
   const worked = assessed.duty;
   const { dropPercent } = worked;
+  const hotC = worked.cycle?.peakC ?? assessed.limitC;
+  const doubts = dropDoubts(dropPercent, worked.spenders, hotC, assessed, context);
   return [
     overChassis(
-      judgeAtMost('duty-drop', dropPercent, duty.dropPercent, 0, () =>
-        surgeDrop(assessed, worked, run.systemV),
+      judgeAtMost(
+        'duty-drop',
+        dropPercent,
+        duty.dropPercent,
+        0,
+        () => ({ ...surgeDrop(assessed, worked, run.systemV), doubts }),
+        allDoubts(doubts),
       ),
       run,
       { amps: worked.heaviestA, percent: dropPercent, mostPercent: duty.dropPercent },
@@ -94,10 +115,15 @@ function peakFinding(assessed: Assessment, worked: DutyAssessment, duty: Duty, k
     const because = msg`This duty never settles: it passes ${amount(assessed.limitC, '°C', 0)}${when}.`;
     return asJudged(stated({ ...facts(), value: cycle.peakC, because, remedy }, 'fails'));
   }
-  return judgeAtMost('duty-peak', cycle.peakC, assessed.limitC, assessed.airC, () => ({
-    ...facts(),
-    value: cycle.peakC,
-  }));
+  const doubts = heatDoubts(cycle.peakC, assessed.airC);
+  return judgeAtMost(
+    'duty-peak',
+    cycle.peakC,
+    assessed.limitC,
+    assessed.airC,
+    () => ({ ...facts(), value: cycle.peakC, doubts }),
+    allDoubts(doubts),
+  );
 }
 
 function surgeDrop(assessed: Assessment, worked: DutyAssessment, systemV: number): Facts {

@@ -76,7 +76,7 @@ function openFigure(id: string): void {
 const title = computed(() => {
   const { value: at } = work;
   if (!at) return '';
-  const binding = findings.value.find(({ binds }) => binds);
+  const binding = findings.value.find(({ close }) => close);
   const failed = findings.value.find(({ state }) => state === 'fails');
   if (failed) return say`${failed.title}${failed.end ? say` of ${failed.end}` : ''} fails`;
   if (stage === 'gauge' && binding) return say`${binding.title} set the size`;

@@ -28,14 +28,15 @@ const groups = computed(() => {
 });
 
 const counts = computed(() => {
-  const binds = findings.filter((finding) => finding.binds).length;
-  const inState = (state: Finding['state']) => findings.filter((finding) => finding.state === state).length;
+  const close = findings.filter((finding) => finding.close).length;
+  const inState = (state: Finding['state']) =>
+    findings.filter((finding) => finding.state === state && !finding.close).length;
   const parts = [
     [inState('fails'), say`fails`, say`fail`],
     [inState('unproved'), say`not proved`, say`not proved`],
     [inState('watch'), say`to watch`, say`to watch`],
-    [binds, say`binds`, say`bind`],
-    [inState('holds') - binds, say`holds`, say`hold`],
+    [close, say`close‖near its limit`, say`close‖near its limit`],
+    [inState('holds'), say`holds`, say`hold`],
   ] as const;
   return parts
     .filter(([count]) => count > 0)

@@ -61,7 +61,7 @@ const limits = computed(() => limitText(findings, prefs.lengths));
                 finding.limit || finding.value === null || finding.provenance || finding.state !== 'holds'
               "
               :state="finding.would ?? finding.state"
-              :binds="finding.binds ?? false"
+              :close="finding.close ?? false"
               :would="finding.would !== undefined"
             />
             <span v-if="finding.waived" class="ml-1 text-[12px] font-bold text-ink2">{{ say`waived` }}</span>

@@ -49,7 +49,7 @@ defineProps<{ jobId: string; cableId: string; stage: Stage; work: CableWork }>()
         <StateMark
           v-if="stage !== name && work.stages[name].state !== 'unproved'"
           :state="work.stages[name].state"
-          :binds="work.stages[name].binds"
+          :close="work.stages[name].close"
           :word="false"
         />
         <span class="figure truncate text-[15px] leading-[18px]" :class="stage === name ? '' : 'text-ink2'">{{

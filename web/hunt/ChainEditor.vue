@@ -177,6 +177,12 @@ function setSize(piece: Piece, text: string): void {
             @update:model-value="change(piece, { milliohm: $event })"
             @clear="without(piece, 'milliohm')"
           />
+          <CheckField
+            class="h-11"
+            :label="say`behind a panel`"
+            :model-value="piece.behindPanel ?? false"
+            @update:model-value="change(piece, { behindPanel: $event })"
+          />
           <button
             type="button"
             class="flex size-11 items-center justify-center text-teal hover:bg-teal-tint"

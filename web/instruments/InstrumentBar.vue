@@ -75,7 +75,7 @@ const STATUS = {
         </button>
       </p>
     </div>
-    <p v-if="against" class="mt-1 font-bold text-binds">{{ against }}</p>
+    <p v-if="against" class="mt-1 font-bold text-close">{{ against }}</p>
     <p v-else-if="needs && state.chosen === BY_EYE" class="note mt-1">
       {{ say`Needs an instrument that tells ${resolutionWords(needs.least, needs.unit)} apart.` }}
     </p>

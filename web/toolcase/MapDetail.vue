@@ -139,7 +139,7 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
           <template v-if="offer.own">{{ tell(offer.own.because) }}</template>
         </p>
       </template>
-      <p v-for="(words, i) in row.misleads" :key="i" class="mt-1 font-bold text-binds">{{ tell(words) }}</p>
+      <p v-for="(words, i) in row.misleads" :key="i" class="mt-1 font-bold text-close">{{ tell(words) }}</p>
       <h3 class="figure mt-3 text-[16px] font-semibold">{{ say`Dies that would do, best first` }}</h3>
       <ol>
         <li v-for="own in ranked" :key="own.die.id">

@@ -18,7 +18,7 @@ interface Row {
 }
 const rows = computed((): Row[] => [
   ...answer.missed.map((name) => ({ name, word: say`missed`, colour: 'text-fails' })),
-  ...answer.wrong.map((name) => ({ name, word: say`not there`, colour: 'text-binds' })),
+  ...answer.wrong.map((name) => ({ name, word: say`not there`, colour: 'text-close' })),
   ...answer.found.map((name) => ({ name, word: say`found`, colour: 'text-holds' })),
 ]);
 const rest = computed(() => FAULT_NAMES.filter((name) => !rows.value.some((row) => row.name === name)));

@@ -90,7 +90,7 @@ function verdictAt(place: PlaceName, { found, missed, wrong }: Marked): Verdict 
 const COLOURS: Readonly<Record<Verdict, string>> = {
   found: 'var(--holds)',
   missed: 'var(--fails)',
-  'not there': 'var(--binds)',
+  'not there': 'var(--close)',
 };
 const spoken = (place: PlaceName, here: readonly FaultName[]) =>
   [

@@ -8,17 +8,17 @@ import { say } from '../../core/words/say.ts';
 /** A state by shape, colour and word: a bar short of its limit line, touching it, past it, or dashed. */
 const {
   state,
-  binds = false,
+  close = false,
   word = true,
   would = false,
 } = defineProps<{
   state: State;
-  binds?: boolean;
+  close?: boolean;
   word?: boolean;
   would?: boolean;
 }>();
 
-const shown = computed(() => (binds && state === 'holds' ? 'binds' : state));
+const shown = computed(() => (close && (state === 'holds' || state === 'watch') ? 'close' : state));
 const text = computed(() =>
   would ? say`would ${STATE_WORDS[shown.value].base}` : STATE_WORDS[shown.value].says,
 );
@@ -29,7 +29,7 @@ const colour = computed(() =>
       ? 'text-fails'
       : shown.value === 'holds'
         ? 'text-holds'
-        : 'text-binds',
+        : 'text-close',
 );
 </script>
 
@@ -38,7 +38,7 @@ const colour = computed(() =>
     <svg width="16" height="12" viewBox="0 0 18 12" aria-hidden="true" class="shrink-0">
       <g fill="currentColor">
         <rect v-if="shown === 'holds'" x="0" y="3" width="8" height="6" />
-        <rect v-else-if="shown === 'binds'" x="0" y="3" width="13" height="6" />
+        <rect v-else-if="shown === 'close'" x="0" y="3" width="13" height="6" />
         <rect v-else-if="shown === 'fails'" x="0" y="3" width="18" height="6" />
       </g>
       <g fill="none" stroke="currentColor">

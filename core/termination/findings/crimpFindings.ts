@@ -7,6 +7,7 @@ import { type Message, amount, msg, numeral, verbatim, listed } from '../../word
 import { about } from './about.ts';
 import { CRIMP_SPACING } from '../dies/crimpLayout.ts';
 import { type DieOffer } from '../dies/dieOffers.ts';
+import { dieDoubts } from '../dies/dieDoubts.ts';
 import { COMPACTION, hexagonMm2 } from '../dies/dieOnLug.ts';
 import type { OwnTrials } from '../dies/learned.ts';
 import { dieCalled } from '../lugOffers.ts';
@@ -112,17 +113,18 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
   const hexagon = hexagonMm2(parts.acrossFlatsMm);
   const right = verdict === 'right';
   const stateOf = (own: boolean): State => {
-    if (right) return sure ? 'holds' : 'watch';
+    if (right) return 'holds';
     // What a trial found wrong is said by the trial; the figures stay as they are.
     if (!own || trials) return 'holds';
     return verdict === 'light' || verdict === 'tight' ? 'watch' : 'fails';
   };
   const isOpen = verdict === 'open' || verdict === 'light';
   const because = standard && right ? msg`The standard die for this very lug.` : DIE_SAYS[verdict];
-  const unsure =
-    right && !sure
-      ? { remedy: msg`Measures could tip this either way: crimp a spare lug and measure it.` }
-      : {};
+  // What a trial or the standard has settled is not doubted.
+  const doubtsOf = (what: 'c' | 'kappa') =>
+    standard || trials ? [] : dieDoubts(parts, learned.flatsToleranceMm, what);
+  const couldTip = (what: 'c' | 'kappa') =>
+    right && !sure && (what === 'c' ? tightest.c > COMPACTION.rightC : loosest.kappa < COMPACTION.rightKappa);
   const another =
     verdict === 'open' || verdict === 'will-not-close' ? { remedy: msg`Take another die.` } : {};
   const work = (formula: string, line: Message, low: number, high: number) => ({
@@ -145,7 +147,8 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
         decimals: 2,
         because,
         ...another,
-        ...unsure,
+        doubts: doubtsOf('kappa'),
+        couldTip: couldTip('kappa'),
         work: work(
           'κ = A ÷ (A_die − A_wall)',
           verbatim`= ${numeral(parts.copperMm2, 1)} ÷ (${numeral(hexagon, 1)} − ${numeral(wall, 1)}) = ${packingSays(kappa, 2)}`,
@@ -164,7 +167,8 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
         decimals: 2,
         because,
         ...another,
-        ...unsure,
+        doubts: doubtsOf('c'),
+        couldTip: couldTip('c'),
         work: work(
           'c = (A_wall + A) ÷ (√3/2 · F²)',
           verbatim`= (${numeral(wall, 1)} + ${numeral(parts.copperMm2, 1)}) ÷ (0.866 × ${numeral(parts.acrossFlatsMm, 2)}²) = ${numeral(c, 3)}`,

@@ -116,7 +116,7 @@ const meets = computed(() => end.value.meets);
           v-for="reason in reasons"
           :key="reason.about"
           class="flex items-center gap-1 text-[12.5px]"
-          :class="reason.good ? 'text-ink2' : 'font-bold text-binds'"
+          :class="reason.good ? 'text-ink2' : 'font-bold text-close'"
         >
           <Check v-if="reason.good" :size="13" class="text-holds" :aria-label="say`for it:`" />
           <TriangleAlert v-else :size="13" :aria-label="say`against it:`" />{{ tell(reason.words) }}

@@ -100,7 +100,7 @@ const fillOf = (layer: string) =>
         <span class="figure text-[15px]">{{ sized(layer.mustPassMm) }}</span>
         <span
           class="w-[90px] text-right whitespace-nowrap text-[12px] font-bold"
-          :class="layer.afterLug ? 'text-ink2' : 'text-binds'"
+          :class="layer.afterLug ? 'text-ink2' : 'text-close'"
           >{{ layer.afterLug ? say`passes the lug` : say`before the lug` }}</span
         >
       </li>

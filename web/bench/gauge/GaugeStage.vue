@@ -201,7 +201,7 @@ const short = (size: ConductorSize) =>
         </p>
         <p v-if="answer.candidate" class="flex items-center justify-between gap-1">
           <span class="figure text-[15px]">{{ figure(dropOf(answer.candidate), '%', 2) }}</span>
-          <StateMark :state="answer.candidate.state" :binds="answer.candidate.binds" />
+          <StateMark :state="answer.candidate.state" :close="answer.candidate.close" />
         </p>
       </div>
       <div class="bg-buff px-1.5 py-1 max-sm:col-span-2">
@@ -214,7 +214,7 @@ const short = (size: ConductorSize) =>
         </p>
         <p v-if="choice.smallest" class="flex items-center justify-between gap-1">
           <span class="figure text-[15px]">{{ figure(dropOf(choice.smallest), '%', 2) }}</span>
-          <StateMark :state="choice.smallest.state" :binds="choice.smallest.binds" />
+          <StateMark :state="choice.smallest.state" :close="choice.smallest.close" />
         </p>
       </div>
     </div>
@@ -266,7 +266,7 @@ const short = (size: ConductorSize) =>
               <td>{{ digits(candidate.at.price, 0) }}</td>
               <td>{{ digits(candidate.at.kilowattHoursPerYear, 0) }}</td>
               <td>{{ digits(candidate.at.bendMm, 0) }}</td>
-              <td class="pl-2 text-left"><StateMark :state="candidate.state" :binds="candidate.binds" /></td>
+              <td class="pl-2 text-left"><StateMark :state="candidate.state" :close="candidate.close" /></td>
             </tr>
           </tbody>
         </table>

@@ -42,7 +42,7 @@ const groups = computed(() => {
             <StateMark
               v-if="findingOf(row)"
               :state="findingOf(row)?.would ?? findingOf(row)?.state ?? 'unproved'"
-              :binds="findingOf(row)?.binds ?? false"
+              :close="findingOf(row)?.close ?? false"
               :would="findingOf(row)?.would !== undefined"
               :word="false"
             />

@@ -62,7 +62,7 @@ const limits = computed(() => (finding.value ? limitText([finding.value], prefs.
           <StateMark
             v-if="asked"
             :state="finding.would ?? finding.state"
-            :binds="finding.binds ?? false"
+            :close="finding.close ?? false"
             :would="finding.would !== undefined"
           />
           <span v-if="finding.waived" class="ml-1 font-bold">{{ say`waived` }}</span>

@@ -59,7 +59,7 @@ function take(): void {
     <p v-if="finding" class="mt-0.5 flex flex-wrap items-center gap-x-2 text-[12.5px] text-ink2">
       <StateMark
         :state="finding.would ?? finding.state"
-        :binds="finding.binds ?? false"
+        :close="finding.close ?? false"
         :would="finding.would !== undefined"
       />
       <span>{{ tell(finding.because) }}</span>

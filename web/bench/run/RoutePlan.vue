@@ -157,7 +157,7 @@ const studs = computed(() => [
     <g v-for="mark in marks" :key="`${mark.words} ${mark.atMm}`">
       <path
         :d="across(Math.min(mark.atMm, totalMm), 11)"
-        :stroke="mark.rub ? 'var(--binds)' : 'var(--teal)'"
+        :stroke="mark.rub ? 'var(--close)' : 'var(--teal)'"
         stroke-width="2.5"
       />
       <text
@@ -213,7 +213,7 @@ const studs = computed(() => [
   fill: var(--teal);
 }
 .route-plan .rub {
-  fill: var(--binds);
+  fill: var(--close);
 }
 .route-plan .zone {
   fill: var(--copper-text);
