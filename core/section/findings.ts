@@ -90,10 +90,11 @@ const HIDDEN_SAYS: Readonly<
 /** What a picture that hides air says of it is not proved: more may be there than shows. What fails as it is fails. */
 function asFarAsSeen(bounds: AirBounds, finding: Finding): Finding {
   if (bounds.hidden === null || finding.state === 'fails') return finding;
-  const { close: _, ...rest } = finding;
+  const { close: _, use: __, margin: ___, ...rest } = finding;
   const { shown, because, remedy } = HIDDEN_SAYS[bounds.hidden](bounds);
   const work = { ...finding.work, substituted: [...finding.work.substituted, shown] };
-  return { ...rest, state: 'unproved', work, because, remedy };
+  // Never a figure that could be taken for an answer, and least of all none.
+  return { ...rest, value: null, state: 'unproved', work, because, remedy };
 }
 
 /** How the bounds of the air came about, in a line. */

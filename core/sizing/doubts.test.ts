@@ -3,6 +3,7 @@ import { genericShop } from '../model/catalogue/genericShop.ts';
 import { newCable } from '../model/newCable.ts';
 import { tell } from '../words/message.ts';
 import { workUpCable } from '../workup.ts';
+import { ampsDoubts } from './doubts.ts';
 
 const shop = genericShop();
 /** A cable of 100 A over so many metres and back, where so much drop is allowed. */
@@ -57,6 +58,16 @@ describe('a drop and what it goes by', () => {
   test('no size proposed is another because it is close', () => {
     const proposed = (dropPercent: number) => worked(2, dropPercent).choice.smallest?.at.size.name;
     expect(proposed(value + 0.001)).toBe(proposed(value + 0.9 * off));
+  });
+});
+
+describe('amps against a school', () => {
+  test('in air five degrees hotter are worth more, the more the nearer the air is to the limit', () => {
+    const off = (airC: number) => ampsDoubts(100, airC, 90)[0]?.off ?? 0;
+    expect(off(30)).toBeCloseTo(100 * (Math.sqrt(60 / 55) - 1), 9);
+    expect(off(70)).toBeGreaterThan(off(30));
+    // Air as hot as the limit leaves nothing to doubt.
+    expect(ampsDoubts(100, 88, 90)).toEqual([]);
   });
 });
 

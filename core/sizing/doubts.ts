@@ -62,6 +62,15 @@ export function dropDoubts(
   ];
 }
 
+/**
+ * The same of amps held against what a school allows: in hotter air the same amps are worth more, as the square root of
+ * what is left to the limit.
+ */
+export function ampsDoubts(amps: number, airC: number, limitC: number): Doubt[] {
+  const left = limitC - airC;
+  return left > AIR_K ? [{ ...AIR, off: amps * (Math.sqrt(left / (left - AIR_K)) - 1) }] : [];
+}
+
 /** The same of a temperature: the air as given, and the heat balance itself, °C. */
 export const heatDoubts = (hotC: number, airC: number): Doubt[] => [
   { ...AIR, off: AIR_K },

@@ -2,8 +2,10 @@ import type { Topic } from '../finding/topics.ts';
 import { INCH_SMALL_CRAFT } from '../model/tables/inchSmallCraft.ts';
 import { METRIC_SMALL_CRAFT } from '../model/tables/metricSmallCraft.ts';
 import {
+  allDoubts,
   asJudged,
   atLeast,
+  type Doubt,
   type Facts,
   type Finding,
   judgeAtMost,
@@ -13,6 +15,7 @@ import {
 import type { HousePractice } from '../model/housePractice.ts';
 import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import { type Assessment, heldAmps } from './assess.ts';
+import { ampsDoubts } from './doubts.ts';
 
 import { term } from '../words/terms.ts';
 
@@ -47,6 +50,10 @@ export function schoolFindings(assessed: Assessment, practice: HousePractice): J
   ];
 }
 
+/** What hotter air would make of the amps. */
+const airDoubts = (assessed: Assessment): Doubt[] =>
+  ampsDoubts(countedAmps(assessed), assessed.airC, assessed.limitC);
+
 /** What else multiplies the amps, in words. */
 const shares = (at: Assessment) =>
   verbatim`${at.kept < 1 ? msg` × ${numeral(at.kept, 2)} kept back` : ''}${at.parallel > 1 ? msg` × ${at.parallel} side by side` : ''}`;
@@ -72,8 +79,14 @@ function table(school: 'inch' | 'metric', source: Message, assessed: Assessment)
       ),
     );
   }
-  return judgeAtMost(topic, countedAmps(assessed), allowed, 0, () =>
-    tableFacts(topic, school, source, assessed, allowed),
+  const doubts = airDoubts(assessed);
+  return judgeAtMost(
+    topic,
+    countedAmps(assessed),
+    allowed,
+    0,
+    () => ({ ...tableFacts(topic, school, source, assessed, allowed), doubts }),
+    allDoubts(doubts),
   );
 }
 
@@ -112,7 +125,9 @@ function tableFacts(
 
 function heat(assessed: Assessment): Judged {
   const allowed = allowedBy(assessed, 'heat') ?? 0;
-  return judgeAtMost('amps-heat', countedAmps(assessed), allowed, 0, () => ({
+  const doubts = airDoubts(assessed);
+  const facts = (): Facts => ({
+    doubts,
     topic: 'amps-heat',
     stage: 'gauge',
     title: msg`By heat balance`,
@@ -128,7 +143,8 @@ function heat(assessed: Assessment): Judged {
       source: msg`one metre in still air, Churchill and Chu, ε = 0.9`,
       assumes: msg`more generous than the tables outside 70–105 °C and 16–120 mm²`,
     },
-  }));
+  });
+  return judgeAtMost('amps-heat', countedAmps(assessed), allowed, 0, facts, allDoubts(doubts));
 }
 
 function quick(assessed: Assessment): Finding {

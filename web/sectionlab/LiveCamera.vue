@@ -12,7 +12,7 @@ const emit = defineEmits<{ taken: [picture: File]; close: []; refused: [sentence
 
 /** A view is looked at this wide: as sharp as the picture will be, and not slower than a hand moves. */
 const LOOK_PX = 1000;
-const LOOK_MS = 150;
+const LOOK_MS = 300;
 
 const video = useTemplateRef<HTMLVideoElement>('video');
 const advice = ref<Advice | null>(null);

@@ -152,6 +152,15 @@ const keptAir = computed(() => {
     return { voidShare: section.voidShare, most: section.voidShare, disagree: false };
   return air.value;
 });
+/** The picture hides air, and no other of this crimp tells. */
+const isHiding = computed(
+  () => slot.value.section.value !== null && air.value === null && slot.value.drawn.value === null,
+);
+/** So much of its air shows all the same; null where hardly any does. */
+const shownAir = computed(() => {
+  const { voidShare = 0 } = slot.value.section.value ?? {};
+  return voidShare >= 0.005 ? percent(voidShare) : null;
+});
 const percent = (value: number) => digits(100 * value, 1);
 
 /** A section of the lug and die in hand, or of any pair that the shop has. */
@@ -325,18 +334,24 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
             {{
               isCombined && air
                 ? say`air in the outline, by ${air.count} pictures`
-                : share(active) !== null && !air && !slot.drawn.value
+                : isHiding && shownAir
                   ? say`air that shows: there is at least so much`
-                  : say`air in the outline`
+                  : isHiding
+                    ? say`air in the outline: not to be told from this picture`
+                    : say`air in the outline`
             }}
           </p>
           <p class="figure text-[64px] leading-[60px] font-semibold" role="status">
             <template v-if="isCombined && air"
               >{{ air.disagree ? '–' : percent(air.voidShare)
               }}<span class="text-[30px] font-medium text-ink2"> %</span></template
+            ><template v-else-if="isHiding">
+              <template v-if="shownAir"
+                ><span class="text-[40px] text-ink2">≥ </span>{{ shownAir
+                }}<span class="text-[30px] font-medium text-ink2"> %</span></template
+              ><template v-else>–</template></template
             ><template v-else-if="share(active) !== null"
-              ><span v-if="!air && !slot.drawn.value" class="text-[40px] text-ink2">≥ </span>{{ share(active)
-              }}<span class="text-[30px] font-medium text-ink2"> %</span></template
+              >{{ share(active) }}<span class="text-[30px] font-medium text-ink2"> %</span></template
             ><template v-else>{{ slot.stage.value ? '…' : '–' }}</template>
           </p>
           <p v-if="air && share(active) !== null && !slot.drawn.value" class="figure text-[19px] text-ink2">
