@@ -4,7 +4,7 @@ import { airBounds, combinedAir } from './bounds.ts';
 import { adviceFor } from './coach.ts';
 import type { Measured } from './measure.ts';
 
-const sharp = { voidShare: 0.03, edgeShare: 0.002, glareShare: 0, paleShare: 0 };
+const sharp = { voidShare: 0.03, edgeShare: 0.002, glareShare: 0, paleShare: 0, strandShare: null };
 const seen = (voidShare: number, edgeShare = 0.002) => ({
   voidShare,
   bounds: airBounds({ ...sharp, voidShare, edgeShare }),
@@ -20,7 +20,7 @@ describe('between what and what the air lies', () => {
     const share = fc.double({ min: 0, max: 0.1, noNaN: true });
     fc.assert(
       fc.property(share, share, share, share, (voidShare, edgeShare, glareShare, paleShare) => {
-        const bounds = airBounds({ voidShare, edgeShare, glareShare, paleShare });
+        const bounds = airBounds({ ...sharp, voidShare, edgeShare, glareShare, paleShare });
         expect(bounds.least).toBeLessThanOrEqual(voidShare);
         expect(bounds.most).toBeGreaterThanOrEqual(Math.min(1, voidShare + glareShare + paleShare));
         if (edgeShare > 0.011 || glareShare > 0.015 || paleShare > 0.015)
@@ -32,6 +32,21 @@ describe('between what and what the air lies', () => {
     const at = (strandShare: number) => airBounds({ ...sharp, edgeShare: 0.006 }, strandShare);
     expect(at(0.02).most).toBeGreaterThan(at(0.05).most);
     expect([at(0.02).hidden, at(0.05).hidden]).toEqual(['soft', null]);
+  });
+});
+
+describe('how thick a strand is taken to be', () => {
+  const blur = (strandShare: number | null, said?: number) =>
+    airBounds({ ...sharp, edgeShare: 0.006, strandShare }, said).blurOfStrand;
+  test('as said, else as seen round where that is thicker than fine cable, else as fine cable', () => {
+    expect(blur(null, 0.09)).toBeLessThan(blur(0.08));
+    expect(blur(0.08)).toBeLessThan(blur(null));
+    // What stands round measures less than it is: a little finer than fine is fine.
+    expect(blur(0.03)).toBe(blur(null));
+  });
+  test('never thicker than twice what is seen: then it was another cable', () => {
+    expect(blur(0.02, 0.09)).toBe(blur(null, 0.02));
+    expect(blur(0.012)).toBeGreaterThan(blur(null));
   });
 });
 

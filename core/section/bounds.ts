@@ -35,16 +35,17 @@ export interface AirBounds {
  * Between what and what the air of a section lies: what was measured, less and more what the method may be off, and
  * more what blur, glare and dust may hide.
  *
- * Source: 200 drawn sections of 37 to 420 strands, spoilt at random; of those that it answers none lies outside. See
+ * Source: 233 drawn sections of 37 to 420 strands, spoilt at random: none that it answers holds more. See
  * `docs/method.md`.
  *
- * @param strandShare diameter of a strand as a share of the across flats; fine cable where it is not known
+ * @param saidShare diameter of a strand of its cable as a share of the across flats, where that is known
  * @example airBounds(section) // { least: 0.028, most: 0.041, hidden: null, … }
  */
 export function airBounds(
-  { voidShare, edgeShare, glareShare, paleShare }: Sight,
-  strandShare: number = FINE_STRAND_SHARE,
+  { voidShare, edgeShare, glareShare, paleShare, strandShare: seenShare }: Sight,
+  saidShare?: number,
 ): AirBounds {
+  const strandShare = strandOf(saidShare, seenShare);
   const blurOfStrand = edgeShare / EDGE_SIGMAS / strandShare;
   const soft = Math.min(1, LOST_TO_BLUR * blurOfStrand ** 2);
   const off = METHOD_SHARE + METHOD_OF_AIR * voidShare;
@@ -60,7 +61,19 @@ export function airBounds(
 }
 
 /** What of a section tells how much of its air is seen. */
-export type Sight = Pick<SectionMeasure, 'voidShare' | 'edgeShare' | 'glareShare' | 'paleShare'>;
+export type Sight = Pick<
+  SectionMeasure,
+  'voidShare' | 'edgeShare' | 'glareShare' | 'paleShare' | 'strandShare'
+>;
+
+/** Strands seen round measure from 0.58 of what they are to 0.97: less than this of what is said, and it was another. */
+const LEAST_SEEN_OF_SAID = 0.5;
+
+/** How thick its strands are: as said, else as seen where some stand round, else as in fine cable. */
+function strandOf(said: number | undefined, seen: number | null): number {
+  const taken = said ?? Math.max(FINE_STRAND_SHARE, seen ?? 0);
+  return seen !== null && seen < LEAST_SEEN_OF_SAID * taken ? seen : taken;
+}
 
 function hiddenBy(
   blurOfStrand: number,

@@ -29,6 +29,7 @@ function sectionWith(voidShare: number): SectionMeasure {
     factor: 1,
     wallPx: [100, 101, 99, 100, 100, 100],
     roundShare: 0.1,
+    strandShare: null,
     voids: {
       insidePx: area,
       voidPx: voidShare * area,

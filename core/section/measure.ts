@@ -5,7 +5,7 @@ import { acrossFlatsPx, contourOf, type Outline } from './hexagon.ts';
 import { findOutline, type Found, type Refusal } from './outline.ts';
 import { type Picture, reduced, type Point } from './picture.ts';
 import { isCopper } from './colours.ts';
-import { roundShare } from './round.ts';
+import { roundStrands } from './round.ts';
 import { findVoids, type Voids } from './voids.ts';
 import { findWall, type WallPx } from './wall.ts';
 import { REFUSALS } from './refusals.ts';
@@ -40,6 +40,8 @@ export interface SectionMeasure {
   readonly wallPx: WallPx | null;
   /** Share of the strands' copper that still stands as round strands; null where they are too fine to see. */
   readonly roundShare: number | null;
+  /** Diameter of the strands that stand round, as a share of the across flats; null where too few do. */
+  readonly strandShare: number | null;
 }
 
 export type Measured =
@@ -105,7 +107,7 @@ export function measureSection(
   tell('wall');
   const wall = findWall(seen, outline);
   tell('strands');
-  const round = wall && roundShare(seen, outline, wall);
+  const round = wall && roundStrands(seen, outline, wall);
   const foundOutline = scaled(found, small.factor);
   const full = contourOf(foundOutline.outline, foundOutline.cutPx);
   const xs = full.map(([x]) => x);
@@ -126,7 +128,8 @@ export function measureSection(
       ) as unknown as [number, number, number, number],
       voids,
       wallPx: wall && (wall.map((own) => own * small.factor) as unknown as WallPx),
-      roundShare: round,
+      roundShare: round && round.share,
+      strandShare: round?.strandPx ? round.strandPx / across : null,
     },
   };
 }

@@ -16,18 +16,29 @@ const WORN = 0.5;
 const MOST_OVER_CIRCLE = 1.5;
 /** Strands thinner than this are too fine to see, px. */
 const LEAST_RADIUS_PX = 4;
+/** With this share of them round, the round ones are the strands, and not chance. */
+const ENOUGH_ROUND = 0.25;
+const NONE_ROUND: RoundStrands = { share: 0, strandPx: null };
 /** Steps of the distance: straight and across, in thirds of a pixel. */
 const [STRAIGHT, ACROSS] = [3, 4];
+
+/** Strands that stand round. */
+export interface RoundStrands {
+  /** Copper of them as a share of all strands' copper. */
+  readonly share: number;
+  /** How thick one is, px; null where too few stand round to say. */
+  readonly strandPx: number | null;
+}
 
 /**
  * Share of the strands' copper that still stands as round strands: worn down by part of a strand's radius, a round one
  * is left as a small disc by itself, while strands pressed flat against each other stay together.
  *
- * @returns 0 where they are pressed into one; null where strands are too fine to be seen
+ * @returns none where they are pressed into one; null where strands are too fine to be seen
  */
-export function roundShare(seen: Seen, outline: Outline, wall: WallPx): number | null {
+export function roundStrands(seen: Seen, outline: Outline, wall: WallPx): RoundStrands | null {
   const { voidPx, insidePx } = seen.voids;
-  if (voidPx < LEAST_AIR * insidePx) return 0;
+  if (voidPx < LEAST_AIR * insidePx) return NONE_ROUND;
   const strands = strandsIn(seen, outline, wall);
   if (!strands) return null;
   const { mask, width, height } = strands;
@@ -35,7 +46,7 @@ export function roundShare(seen: Seen, outline: Outline, wall: WallPx): number |
   for (const own of mask) copperPx += own;
   const deep = depths(mask, width, height);
   const radius = strandRadius(deep, width, height);
-  if (copperPx === 0 || radius === null) return copperPx === 0 ? null : 0;
+  if (copperPx === 0 || radius === null) return copperPx === 0 ? null : NONE_ROUND;
   if (radius < LEAST_RADIUS_PX) return null;
   const core = new Uint8Array(deep.length);
   for (let i = 0; i < core.length; i += 1) core[i] = (deep[i] ?? 0) > WORN * radius ? 1 : 0;
@@ -48,7 +59,9 @@ export function roundShare(seen: Seen, outline: Outline, wall: WallPx): number |
       count += 1;
     }
   }
-  return count < LEAST_DISCS ? 0 : Math.min(1, roundPx / copperPx);
+  if (count < LEAST_DISCS) return NONE_ROUND;
+  const share = Math.min(1, roundPx / copperPx);
+  return { share, strandPx: share < ENOUGH_ROUND ? null : 2 * Math.sqrt(roundPx / count / Math.PI) };
 }
 
 /** Copper of strands, pixel by pixel. */

@@ -1,24 +1,24 @@
 <script setup lang="ts">
 import { useDropZone } from '@vueuse/core';
-import { computed, onMounted, ref, shallowRef, useTemplateRef } from 'vue';
+import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import { useRoute } from 'vue-router';
 import { END_NAMES } from '../../core/model/end.ts';
 import { countingReadings } from '../../core/proof/readings.ts';
 import { seeded } from '../../core/lib/random.ts';
 import { anySection, sectionFor } from '../../core/section/drawable.ts';
-import { combinedAir } from '../../core/section/bounds.ts';
-import { boundsOf, sectionFindings } from '../../core/section/findings.ts';
+import { sectionFindings } from '../../core/section/findings.ts';
 import { digits } from '../../core/words/numerals.ts';
-import type { SectionMeasure } from '../../core/section/measure.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import LedgerRow from '../bench/LedgerRow.vue';
 import { useBench } from '../stores/bench.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
+import AirSaid from './AirSaid.vue';
 import JudgeBox from './JudgeBox.vue';
 import LiveCamera from './LiveCamera.vue';
 import KeepSection from './KeepSection.vue';
 import type { Sawn } from './sawn.ts';
 import SectionPicture from './SectionPicture.vue';
+import { type CrimpAir, useAir } from './useAir.ts';
 import { type SectionSlot, useSection } from './useSection.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -71,7 +71,7 @@ function withoutCamera(sentence: string): void {
 }
 function takeFile(file: File, sameCrimp: boolean): void {
   noCamera.value = '';
-  before.value = { ...before.value, [active.value]: sameCrimp ? seen.value : [] };
+  air.value.goOn(sameCrimp);
   void slot.value.open(file);
 }
 function compare(): void {
@@ -107,10 +107,16 @@ const sawnCrimpOf = (which: 'first' | 'second') => {
     ? null
     : { lug, acrossFlatsMm: flats, ...(strandMm !== null && { strandMm }) };
 };
+const airs: Readonly<Record<'first' | 'second', CrimpAir>> = {
+  first: useAir(first, () => sawnCrimpOf('first')),
+  second: useAir(second, () => sawnCrimpOf('second')),
+};
+const air = computed(() => airs[active.value]);
 const findings = computed(() => {
   const section = slot.value.section.value;
+  const { isCombined, told } = air.value;
   return section
-    ? sectionFindings(section, sawnCrimpOf(active.value), isCombined.value ? air.value : null)
+    ? sectionFindings(section, sawnCrimpOf(active.value), isCombined.value ? told.value : null)
     : [];
 });
 const opened = ref<string | null>(null);
@@ -119,55 +125,11 @@ const share = (which: 'first' | 'second') => {
   return section.value ? digits(100 * section.value.voidShare, 1) : null;
 };
 
-/** What a picture tells of the air. */
-interface Seen {
-  readonly name: string;
-  readonly voidShare: number;
-  readonly section: SectionMeasure;
-}
-/** Pictures of the same crimp that were measured before the one in the slot: what one hides another may show. */
-const before = shallowRef<Readonly<Record<'first' | 'second', readonly Seen[]>>>({ first: [], second: [] });
-const seen = computed((): readonly Seen[] => {
-  const section = slot.value.section.value;
-  const now = section ? [{ name: slot.value.name.value, voidShare: section.voidShare, section }] : [];
-  return [...before.value[active.value], ...now];
-});
-const air = computed(() =>
-  combinedAir(
-    seen.value.map(({ voidShare, section }) => ({
-      voidShare,
-      bounds: boundsOf(section, sawnCrimpOf(active.value)),
-    })),
-  ),
-);
-const isCombined = computed(() => seen.value.length > 1);
-function putAway(index: number): void {
-  const which = active.value;
-  before.value = { ...before.value, [which]: before.value[which].filter((_, i) => i !== index) };
-}
-/** What a drawn section shows is known: its picture hides nothing. */
-const keptAir = computed(() => {
-  const section = slot.value.section.value;
-  if (slot.value.drawn.value && section)
-    return { voidShare: section.voidShare, most: section.voidShare, disagree: false };
-  return air.value;
-});
-/** The picture hides air, and no other of this crimp tells. */
-const isHiding = computed(
-  () => slot.value.section.value !== null && air.value === null && slot.value.drawn.value === null,
-);
-/** So much of its air shows all the same; null where hardly any does. */
-const shownAir = computed(() => {
-  const { voidShare = 0 } = slot.value.section.value ?? {};
-  return voidShare >= 0.005 ? percent(voidShare) : null;
-});
-const percent = (value: number) => digits(100 * value, 1);
-
 /** A section of the lug and die in hand, or of any pair that the shop has. */
 const noneToDraw = ref(false);
 let drawnSoFar = 0;
 function draw(): void {
-  before.value = { ...before.value, [active.value]: [] };
+  air.value.goOn(false);
   const seed = Date.now() + (drawnSoFar += 1);
   const { lugId, dieId } = sawn.value[active.value];
   const lug = bench.shop.lugs.find(({ id }) => id === lugId);
@@ -329,74 +291,14 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           :void-share="slot.drawn.value.voidShare"
           @judged="slot.measure()"
         />
-        <div v-if="!slot.drawn.value || slot.section.value" class="border-b border-line px-4 py-3">
-          <p class="note">
-            {{
-              isCombined && air
-                ? say`air in the outline, by ${air.count} pictures`
-                : isHiding && shownAir
-                  ? say`air that shows: there is at least so much`
-                  : isHiding
-                    ? say`air in the outline: not to be told from this picture`
-                    : say`air in the outline`
-            }}
-          </p>
-          <p class="figure text-[64px] leading-[60px] font-semibold" role="status">
-            <template v-if="isCombined && air"
-              >{{ air.disagree ? '–' : percent(air.voidShare)
-              }}<span class="text-[30px] font-medium text-ink2"> %</span></template
-            ><template v-else-if="isHiding">
-              <template v-if="shownAir"
-                ><span class="text-[40px] text-ink2">≥ </span>{{ shownAir
-                }}<span class="text-[30px] font-medium text-ink2"> %</span></template
-              ><template v-else>–</template></template
-            ><template v-else-if="share(active) !== null"
-              >{{ share(active) }}<span class="text-[30px] font-medium text-ink2"> %</span></template
-            ><template v-else>{{ slot.stage.value ? '…' : '–' }}</template>
-          </p>
-          <p v-if="air && share(active) !== null && !slot.drawn.value" class="figure text-[19px] text-ink2">
-            {{ say`between ${percent(air.least)} and ${percent(air.most)} %` }}
-          </p>
-          <p v-if="isCombined && air?.disagree" class="mt-1 font-bold text-fails" role="alert">
-            {{ say`The pictures disagree: they are not of one crimp, or an outline is wrong.` }}
-          </p>
-          <ul v-if="isCombined" class="mt-1 text-[14px]">
-            <li
-              v-for="({ name, voidShare }, i) in before[active]"
-              :key="i"
-              class="flex items-center justify-between gap-2"
-            >
-              <span class="min-w-0 truncate">{{ name }}</span>
-              <span class="figure ml-auto">{{ percent(voidShare) }} %</span>
-              <button
-                type="button"
-                class="button compact"
-                :aria-label="say`Put ${name} away`"
-                @click="putAway(i)"
-              >
-                {{ say`put away` }}
-              </button>
-            </li>
-          </ul>
-          <button
-            v-if="slot.section.value && !slot.drawn.value"
-            type="button"
-            class="button mt-2"
-            :disabled="slot.stage.value !== null"
-            @click="askFor(true)"
-          >
-            {{ say`Add a picture of this crimp` }}
-          </button>
-          <button
-            v-if="slot.section.value && !slot.drawn.value && !camera"
-            type="button"
-            class="button mt-2 ml-2"
-            :disabled="slot.stage.value !== null"
-            @click="openCamera('same')"
-          >
-            {{ say`by camera` }}
-          </button>
-        </div>
+        <AirSaid
+          v-if="!slot.drawn.value || slot.section.value"
+          :picture="slot"
+          :air="air"
+          :camera="camera !== null"
+          @add="askFor(true)"
+          @camera="openCamera('same')"
+        />
         <div v-if="slot.stage.value" class="border-b border-line px-4 py-2">
           <p class="note">{{ STAGE_SAYS[slot.stage.value] }}</p>
           <progress
@@ -420,7 +322,7 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           v-model="sawn[active]"
           :job-id="jobId"
           :section="slot.section.value"
-          :air="keptAir"
+          :air="air.kept.value"
           :file="slot.file.value"
           :is-drawn="slot.drawn.value !== null"
           :is-busy="slot.stage.value !== null"
