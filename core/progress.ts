@@ -1,5 +1,5 @@
 import { sizeLabel } from './model/tables/size.ts';
-import { type Finding, worst } from './finding/finding.ts';
+import { type Finding, isOnlyClose, worst } from './finding/finding.ts';
 import { isAbout, type Topic } from './finding/topics.ts';
 import { type Cable, type Stage, STAGES } from './model/cable.ts';
 import { heaviestStepA } from './sizing/loadIn.ts';
@@ -15,7 +15,7 @@ export function stageReports(cable: Cable, work: Work): CableWork['stages'] {
     const own = work.findings.filter((finding) => finding.stage === stage);
     const state = worst(own.map((finding) => finding.state));
     const { done, summary } = PROGRESS[stage](cable, work, own);
-    return { stage, state, close: own.some(({ close }) => close), done: done && state !== 'fails', summary };
+    return { stage, state, close: isOnlyClose(own, state), done: done && state !== 'fails', summary };
   };
   return Object.fromEntries(STAGES.map((stage) => [stage, report(stage)])) as CableWork['stages'];
 }

@@ -6,6 +6,7 @@ import {
   atMost,
   type Doubt,
   type Facts,
+  isOnlyClose,
   judgeAtMost,
   notProved,
   simulated,
@@ -89,6 +90,15 @@ describe('what is not known or not real', () => {
     test('a size that is close is proposed all the same, and shown as close', () => {
       const judged = judgeAtMost('drop', 4.4, 5, 0, () => facts(4.4), 0.7);
       expect(judged).toMatchObject({ state: 'holds', close: true });
+    });
+    test('what is close stands behind what is to be watched for another reason, and never for it', () => {
+      const near = atMost({ ...facts(4.6), doubts }, 5);
+      const watched = atMost({ ...facts(4), topic: 'drop' }, 5, 0, 'watch');
+      const sound = atMost({ ...facts(1), topic: 'quick' }, 5);
+      expect(worstFirst([sound, near, watched])).toEqual([watched, near, sound]);
+      expect(isOnlyClose([near, sound], 'watch')).toBe(true);
+      expect(isOnlyClose([near, watched], 'watch')).toBe(false);
+      expect(isOnlyClose([sound], 'holds')).toBe(false);
     });
     test('more doubt never makes a better verdict', () => {
       const ORDER = ['fails', 'unproved', 'watch', 'holds'];

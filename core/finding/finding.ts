@@ -283,8 +283,17 @@ export function worst(states: readonly State[]): State {
   return states.reduce<State>((bad, next) => (BADNESS[next] > BADNESS[bad] ? next : bad), 'holds');
 }
 
+/** Whether findings of so bad a state are only close: what is to be watched for another reason is not. */
+export const isOnlyClose = (findings: readonly Finding[], state: State): boolean =>
+  state === 'watch'
+    ? findings.every((finding) => finding.state !== 'watch' || finding.close === true)
+    : findings.some(({ close }) => close);
+
+/** Where what is close stands: before what holds, behind what is to be watched for another reason. */
+const closeness = ({ close, state }: Finding) => (!close ? 0 : state === 'holds' ? 0.5 : -0.25);
+
 /** Worst first; among equals the one with least left. */
 export function worstFirst(findings: readonly Finding[]): Finding[] {
-  const order = (finding: Finding) => BADNESS[finding.state] + (finding.close ? 0.5 : 0);
+  const order = (finding: Finding) => BADNESS[finding.state] + closeness(finding);
   return [...findings].sort((a, b) => order(b) - order(a) || (b.use ?? 0) - (a.use ?? 0));
 }
