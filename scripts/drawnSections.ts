@@ -1,6 +1,7 @@
 // Draws sections with known air and shape, measures them, and prints both: what the measurement is tested with.
 import { seeded } from '../core/lib/random.ts';
 import { drawSection, type DrawnSection } from '../core/section/draw.ts';
+import { airBounds } from '../core/section/bounds.ts';
 import { MEASURE_STAGES, measureSection, type MeasureStage } from '../core/section/measure.ts';
 import type { Picture } from '../core/section/picture.ts';
 import { wallEvenness } from '../core/section/wall.ts';
@@ -14,6 +15,10 @@ const BASE: DrawnSection = {
   tinned: false,
 };
 type Recolour = (rgb: readonly number[]) => readonly number[];
+/** Gaps full of something of that colour: what is dark is it. */
+function filledWith(filling: readonly number[]): Recolour {
+  return (rgb) => ((rgb[0] ?? 0) < 70 && (rgb[2] ?? 0) < 60 ? filling : rgb);
+}
 const CASES: readonly { name: string; change: Partial<DrawnSection>; recolour?: Recolour }[] = [
   { name: 'no air', change: { voidShare: 0 } },
   { name: 'little air', change: {} },
@@ -21,6 +26,8 @@ const CASES: readonly { name: string; change: Partial<DrawnSection>; recolour?: 
   { name: 'some air, fine strands, tinned', change: { voidShare: 0.06, strands: 240, tinned: true } },
   { name: 'open', change: { voidShare: 0.15 } },
   { name: 'red alone', change: {}, recolour: ([r = 0]) => [r, 0, 0] },
+  { name: 'solder in the gaps', change: { voidShare: 0.07 }, recolour: filledWith([190, 190, 195]) },
+  { name: 'dust in the gaps', change: { voidShare: 0.07, strands: 240 }, recolour: filledWith([95, 88, 80]) },
   { name: 'blue light', change: {}, recolour: ([r = 0, g = 0, b = 0]) => [b, g, r] },
 ];
 
@@ -46,6 +53,7 @@ const found = CASES.map(({ name, change, recolour }, seed) => {
     name,
     drawn,
     voidShare,
+    hidden: airBounds(answer.section).hidden,
     acrossFlats: across / acrossFlatsPx,
     wallEvenness: wallPx && wallEvenness(wallPx),
     roundShare,

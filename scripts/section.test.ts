@@ -91,7 +91,7 @@ describe('ten pictures of sawn crimps, by themselves', () => {
 });
 
 describe('the same out of focus', () => {
-  const fine = pictures.filter(({ voidShare }) => voidShare > 0.02 && voidShare < 0.13).slice(0, 4);
+  const fine = pictures.filter(({ voidShare }) => voidShare > 0.02 && voidShare < 0.13).slice(0, 3);
   test('by two pixels none reads 1.5 points too low and is not refused', () => {
     const soft = printed('--blur', '2', ...fine.map(({ file }) => DIR + file));
     for (const [i, { file, voidShare, refused }] of soft.entries())
@@ -99,13 +99,13 @@ describe('the same out of focus', () => {
         file,
         true,
       ]);
-    expect(soft.filter(({ refused }) => refused === 'not sharp').length).toBeGreaterThan(2);
+    expect(soft.filter(({ refused }) => refused === 'not sharp').length).toBeGreaterThan(1);
   });
 });
 
 describe('pictures as cameras spoil them', () => {
   const all = JSON.parse(
-    execFileSync(process.execPath, ['--import', 'tsx', 'scripts/spoiltSections.ts', '3', '4', '1200'], {
+    execFileSync(process.execPath, ['--import', 'tsx', 'scripts/spoiltSections.ts', '3', '2', '1200'], {
       encoding: 'utf8',
     }),
   ) as { kind: string; seed: number; drawn: number; refused: string | null; least: number; most: number }[];
@@ -131,6 +131,7 @@ describe('drawn sections, whose air and shape are known', () => {
     wallEvenness: number;
     roundShare: number;
     everyStage: boolean;
+    hidden: string | null;
     refused?: string;
   }[];
   const of = (name: string) => {
@@ -139,7 +140,9 @@ describe('drawn sections, whose air and shape are known', () => {
     return found;
   };
   test('are measured within 0.6 points of what was drawn, stage by stage', () => {
-    for (const { drawn, voidShare, acrossFlats, everyStage } of cases.filter(({ refused }) => !refused)) {
+    for (const { drawn, voidShare, acrossFlats, everyStage } of cases.filter(
+      ({ refused, hidden }) => !refused && !hidden,
+    )) {
       expect(Math.abs(voidShare - drawn)).toBeLessThan(0.006);
       expect(acrossFlats).toBeCloseTo(1, 1);
       expect(everyStage).toBe(true);
@@ -153,6 +156,13 @@ describe('drawn sections, whose air and shape are known', () => {
     expect(of('open').roundShare).toBeGreaterThan(0.4);
     expect(of('little air').roundShare).toBeLessThan(0.3);
     expect(of('no air').roundShare).toBe(0);
+  });
+  test('gaps full of solder or dust are no packed ones', () => {
+    for (const name of ['solder in the gaps', 'dust in the gaps']) {
+      expect(of(name).voidShare).toBeLessThan(0.03);
+      expect(of(name).hidden).toBe('pale');
+    }
+    expect(cases.filter(({ hidden }) => hidden).length).toBe(2);
   });
   test('one that lost its colours, or was taken in coloured light, is refused', () => {
     expect(of('red alone').refused).toBe('spoilt colours');

@@ -95,9 +95,10 @@ export function measureSection(
   if ('refused' in found) return refuse(found.refused);
   const { outline, cutPx } = found;
   const across = acrossFlatsPx(outline);
+  // Before its edge is looked at along its sides: a round one has none.
+  if (!given && cutPx > MOST_CUT_SHARE * across) return refuse('round');
   const outerPx = edgeWidthPx(outline, small.picture);
   if (outerPx > Math.max(4, MOST_BLUR_SHARE * across)) return refuse('too blurred');
-  if (!given && cutPx > MOST_CUT_SHARE * across) return refuse('round');
   const contour = contourOf(outline, cutPx);
   tell('air');
   const seen = findVoids(small.picture, contour);

@@ -7,7 +7,7 @@ const BLOCK = 4;
 /** The rim is left out: a lug's tin is pale and nothing lies under it. */
 const RIM_SHARE = 0.1;
 /** A block this much darker than copper is air, and has no colour of its own. */
-const COPPER_OVER = 0.6;
+const COPPER_OVER = 0.48;
 /** Its blue is so much nearer to its red than copper’s is: something lies over it, or between the strands. */
 const PALER_BY = 0.14;
 
