@@ -81,6 +81,9 @@ test('a hunt without a job: typed by hand, wrong entries said, contradictions na
   await expect(page.getByRole('alert')).toContainText('Write a size as');
   await app.type('Size of Cable back', '50');
   await app.type('The load', 'winch');
+  const panel = page.getByRole('switch', { name: 'behind a panel' }).first();
+  await panel.click();
+  await expect(panel).toBeChecked();
   await page.getByRole('button', { name: 'Back to the readings' }).click();
   await page.getByRole('button', { name: 'Remake Cable back' }).click();
   await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();

@@ -116,7 +116,7 @@ function setSize(piece: Piece, text: string): void {
         <span class="w-[168px]">{{ say`kind` }}</span><span class="flex-1">{{
           say`name, and of a cable its size, length, and if tinned`
         }}</span>
-        <span class="w-[320px]">{{ say`should take, where known better` }}</span>
+        <span class="w-[320px]">{{ say`should take, where known better; behind a panel` }}</span>
       </p>
       <div
         v-for="piece in pieces"
