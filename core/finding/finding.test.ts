@@ -88,8 +88,11 @@ describe('what is not known or not real', () => {
       expect(within({ ...facts(5.8), doubts }, 4, 6).state).toBe('watch');
     });
     test('a size that is close is proposed all the same, and shown as close', () => {
-      const judged = judgeAtMost('drop', 4.4, 5, 0, () => facts(4.4), 0.7);
+      const judged = judgeAtMost('drop', 4.4, 5, 0, () => facts(4.4), [
+        { what: msg`length + 2 %`, off: 0.7, settle: msg`measure it` },
+      ]);
       expect(judged).toMatchObject({ state: 'holds', close: true });
+      expect(judged.write()).toMatchObject({ state: 'watch', close: true });
     });
     test('what is close stands behind what is to be watched for another reason, and never for it', () => {
       const near = atMost({ ...facts(4.6), doubts }, 5);

@@ -124,7 +124,7 @@ function judged(given: Facts, limit: Limit, use: number, because: Message, state
 }
 
 /** How far all doubts together move a value: they are independent of each other. */
-export const allDoubts = (doubts: readonly Doubt[]): number => Math.hypot(...doubts.map(({ off }) => off));
+const allDoubts = (doubts: readonly Doubt[]): number => Math.hypot(...doubts.map(({ off }) => off));
 
 /** How far a value is from its limit, in its unit. */
 const roomTo = (value: number, limit: Limit): number =>
@@ -223,16 +223,21 @@ export function notProved(
   return { ...facts, id: idOf(facts), value: null, ...(limit && { limit }), state: 'unproved' };
 }
 
-/** A simulated reading shows what it would mean, and counts as not proved. */
-export function simulated(finding: Finding): Finding {
+/** A finding turned to a worse state for a reason of its own: how close it was says nothing any more. */
+export function turnedTo(
+  finding: Finding,
+  state: 'watch' | 'unproved',
+  reason: Pick<Finding, 'because' | 'remedy'>,
+): Finding {
   const { close: _, ...rest } = finding;
-  return {
-    ...rest,
-    would: finding.state,
-    state: 'unproved',
-    because: msg`Simulated, so it proves nothing. ${finding.because}`,
-  };
+  return { ...rest, state, ...reason };
 }
+
+/** A simulated reading shows what it would mean, and counts as not proved. */
+export const simulated = (finding: Finding): Finding => ({
+  ...turnedTo(finding, 'unproved', { because: msg`Simulated, so it proves nothing. ${finding.because}` }),
+  would: finding.state,
+});
 
 /**
  * A finding already judged, whose words are written only when somebody reads them: of all the sizes that are tried,
@@ -247,8 +252,10 @@ export interface Judged {
   readonly write: () => Finding;
 }
 
-/** What {@link atMost} would say of a value, judged now and written later. *
- * @param uncertainty what the doubts among its facts come to together: a size that is close is proposed all the same
+/**
+ * What {@link atMost} would say of a value, judged now and written later.
+ *
+ * @param doubts what it goes by that is not known exactly: a size that is close is proposed all the same
  */
 export function judgeAtMost(
   topic: Topic,
@@ -256,12 +263,17 @@ export function judgeAtMost(
   most: number,
   zero: number,
   facts: () => Facts,
-  uncertainty = 0,
+  doubts: readonly Doubt[] = [],
 ): Judged {
   const use = useOfMost(value, most, zero);
   const state = Number.isFinite(use) ? stateOf(use) : 'unproved';
-  const isNear = state === 'holds' && most - value < uncertainty;
-  return { topic, state, close: isNear || closeAt(use, state), write: () => atMost(facts(), most, zero) };
+  const isNear = state === 'holds' && most - value < allDoubts(doubts);
+  return {
+    topic,
+    state,
+    close: isNear || closeAt(use, state),
+    write: () => atMost({ ...facts(), doubts }, most, zero),
+  };
 }
 
 /** A finding that is written already. */

@@ -7,6 +7,7 @@ import {
   simulated,
   stated,
   worstFirst,
+  turnedTo,
 } from '../finding/finding.ts';
 import type { Subject, Topic } from '../finding/topics.ts';
 import type { Reading } from '../model/reading.ts';
@@ -82,12 +83,9 @@ function byInstrument(finding: Finding, { at: readAt, instrument }: Reading, { n
     );
   }
   if (due !== undefined && readAt.slice(0, 10) > due) {
-    const { close: _, ...rest } = finding;
-    return {
-      ...rest,
-      state: 'watch',
+    return turnedTo(finding, 'watch', {
       because: msg`${finding.because} But ${title} was due for calibration on ${due}.`,
-    };
+    });
   }
   return finding;
 }

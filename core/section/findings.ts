@@ -1,4 +1,4 @@
-import { atLeast, atMost, type Finding, stated } from '../finding/finding.ts';
+import { atLeast, atMost, type Finding, stated, turnedTo } from '../finding/finding.ts';
 import type { Lug } from '../model/shop.ts';
 import { packingVerdict } from '../proof/sectionProof.ts';
 import { COMPACTION, packingFromVoid } from '../termination/dies/dieOnLug.ts';
@@ -58,9 +58,8 @@ export function sectionFindings(
 /** Pictures that cannot be of one crimp prove nothing of it. */
 function asFarAsAgreed({ disagree }: CombinedAir, finding: Finding): Finding {
   if (!disagree) return finding;
-  const { close: _, ...rest } = finding;
   const because = msg`The pictures disagree: they are not of one crimp, or an outline is wrong.`;
-  return { ...rest, state: 'unproved', because };
+  return turnedTo(finding, 'unproved', { because });
 }
 
 /** What is said of a picture that hides air. */
@@ -90,11 +89,11 @@ const HIDDEN_SAYS: Readonly<
 /** What a picture that hides air says of it is not proved: more may be there than shows. What fails as it is fails. */
 function asFarAsSeen(bounds: AirBounds, finding: Finding): Finding {
   if (bounds.hidden === null || finding.state === 'fails') return finding;
-  const { close: _, use: __, margin: ___, ...rest } = finding;
+  const { use: _, margin: __, ...rest } = finding;
   const { shown, because, remedy } = HIDDEN_SAYS[bounds.hidden](bounds);
   const work = { ...finding.work, substituted: [...finding.work.substituted, shown] };
   // Never a figure that could be taken for an answer, and least of all none.
-  return { ...rest, value: null, state: 'unproved', work, because, remedy };
+  return turnedTo({ ...rest, value: null, work }, 'unproved', { because, remedy });
 }
 
 /** How the bounds of the air came about, in a line. */

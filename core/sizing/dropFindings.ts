@@ -1,7 +1,6 @@
 import { resistancePerMetre20 } from '../conductor/resistance.ts';
 import { sizeLabel } from '../model/tables/size.ts';
 import {
-  allDoubts,
   asJudged,
   atLeast,
   type Doubt,
@@ -10,6 +9,7 @@ import {
   judgeAtMost,
   type Judged,
   stated,
+  turnedTo,
 } from '../finding/finding.ts';
 import type { Run } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
@@ -44,7 +44,7 @@ export function dropFindings(assessed: Assessment, context: RunContext, kind: Ca
         context.run.dropPercent,
         0,
         () => dropFacts(assessed, context, kind, currentA),
-        allDoubts(doubtsOf(assessed, context, assessed.dropPercent)),
+        doubtsOf(assessed, context, assessed.dropPercent),
       ),
       context.run,
       { amps: currentA, percent: assessed.dropPercent, mostPercent: context.run.dropPercent },
@@ -74,15 +74,11 @@ export function overChassis(
     state: 'unproved',
     close: false,
     isOpen: drop.percent <= drop.mostPercent,
-    write: () => {
-      const { close: _, ...finding } = judged.write();
-      return {
-        ...finding,
-        state: 'unproved',
+    write: () =>
+      turnedTo(judged.write(), 'unproved', {
         because: msg`The chassis is not given: with the customary ${numeral(CUSTOMARY_CHASSIS_MILLIOHM, 0)} mΩ of a sound one it is ${amount(drop.percent, '%', 2)}.`,
         remedy: msg`Measure it with its straps, or take the customary figure in Run.`,
-      };
-    },
+      }),
   };
 }
 
@@ -151,7 +147,6 @@ function dropFacts(assessed: Assessment, context: RunContext, kind: CableKind, c
     value: assessed.dropPercent,
     unit: '%',
     decimals: 2,
-    doubts: doubtsOf(assessed, context, assessed.dropPercent),
     work: {
       formula: msg`ΔU = I · (R_cable + R_return + R_joints + R_devices)`,
       substituted: [

@@ -1,5 +1,5 @@
 import type { Topic } from '../finding/topics.ts';
-import type { Finding } from '../finding/finding.ts';
+import { type Finding, turnedTo } from '../finding/finding.ts';
 import type { EndName } from '../model/end.ts';
 import type { Fuse } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
@@ -90,11 +90,8 @@ export function survivalWork(assessed: Assessment, view: FaultView, currentA: nu
 /** What holds only by an estimate is watched, and says so. */
 export function guessed(finding: Finding, view: FaultView): Finding {
   if (finding.state !== 'holds' || view.source.confidence === 'good') return finding;
-  const { close: _, ...rest } = finding;
-  return {
-    ...rest,
-    state: 'watch',
+  return turnedTo(finding, 'watch', {
     because: msg`${finding.because} The source is only estimated.`,
     remedy: msg`Type the source’s resistance from its sheet.`,
-  };
+  });
 }

@@ -1,12 +1,4 @@
-import {
-  allDoubts,
-  asJudged,
-  type Facts,
-  type Finding,
-  judgeAtMost,
-  type Judged,
-  stated,
-} from '../finding/finding.ts';
+import { asJudged, type Facts, type Finding, judgeAtMost, type Judged, stated } from '../finding/finding.ts';
 import type { Duty } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
 import { type Message, amount, msg, numeral, verbatim, listed } from '../words/message.ts';
@@ -29,8 +21,8 @@ export function heatFindings(assessed: Assessment, context: RunContext, kind: Ca
           settledC,
           assessed.limitC,
           assessed.airC,
-          () => ({ ...facts(), value: settledC, doubts: heatDoubts(settledC, assessed.airC) }),
-          allDoubts(heatDoubts(settledC, assessed.airC)),
+          () => ({ ...facts(), value: settledC }),
+          heatDoubts(settledC, assessed.airC),
         );
   return [held, ...dutyFindings(assessed, context, kind)];
 }
@@ -76,7 +68,6 @@ function dutyFindings(assessed: Assessment, context: RunContext, kind: CableKind
   const worked = assessed.duty;
   const { dropPercent } = worked;
   const hotC = worked.cycle?.peakC ?? assessed.limitC;
-  const doubts = dropDoubts(dropPercent, worked.spenders, hotC, assessed, context);
   return [
     overChassis(
       judgeAtMost(
@@ -84,8 +75,8 @@ function dutyFindings(assessed: Assessment, context: RunContext, kind: CableKind
         dropPercent,
         duty.dropPercent,
         0,
-        () => ({ ...surgeDrop(assessed, worked, run.systemV), doubts }),
-        allDoubts(doubts),
+        () => surgeDrop(assessed, worked, run.systemV),
+        dropDoubts(dropPercent, worked.spenders, hotC, assessed, context),
       ),
       run,
       { amps: worked.heaviestA, percent: dropPercent, mostPercent: duty.dropPercent },
@@ -115,14 +106,13 @@ function peakFinding(assessed: Assessment, worked: DutyAssessment, duty: Duty, k
     const because = msg`This duty never settles: it passes ${amount(assessed.limitC, '°C', 0)}${when}.`;
     return asJudged(stated({ ...facts(), value: cycle.peakC, because, remedy }, 'fails'));
   }
-  const doubts = heatDoubts(cycle.peakC, assessed.airC);
   return judgeAtMost(
     'duty-peak',
     cycle.peakC,
     assessed.limitC,
     assessed.airC,
-    () => ({ ...facts(), value: cycle.peakC, doubts }),
-    allDoubts(doubts),
+    () => ({ ...facts(), value: cycle.peakC }),
+    heatDoubts(cycle.peakC, assessed.airC),
   );
 }
 

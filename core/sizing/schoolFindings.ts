@@ -2,7 +2,6 @@ import type { Topic } from '../finding/topics.ts';
 import { INCH_SMALL_CRAFT } from '../model/tables/inchSmallCraft.ts';
 import { METRIC_SMALL_CRAFT } from '../model/tables/metricSmallCraft.ts';
 import {
-  allDoubts,
   asJudged,
   atLeast,
   type Doubt,
@@ -79,14 +78,13 @@ function table(school: 'inch' | 'metric', source: Message, assessed: Assessment)
       ),
     );
   }
-  const doubts = airDoubts(assessed);
   return judgeAtMost(
     topic,
     countedAmps(assessed),
     allowed,
     0,
-    () => ({ ...tableFacts(topic, school, source, assessed, allowed), doubts }),
-    allDoubts(doubts),
+    () => tableFacts(topic, school, source, assessed, allowed),
+    airDoubts(assessed),
   );
 }
 
@@ -125,9 +123,7 @@ function tableFacts(
 
 function heat(assessed: Assessment): Judged {
   const allowed = allowedBy(assessed, 'heat') ?? 0;
-  const doubts = airDoubts(assessed);
   const facts = (): Facts => ({
-    doubts,
     topic: 'amps-heat',
     stage: 'gauge',
     title: msg`By heat balance`,
@@ -144,7 +140,7 @@ function heat(assessed: Assessment): Judged {
       assumes: msg`more generous than the tables outside 70–105 °C and 16–120 mm²`,
     },
   });
-  return judgeAtMost('amps-heat', countedAmps(assessed), allowed, 0, facts, allDoubts(doubts));
+  return judgeAtMost('amps-heat', countedAmps(assessed), allowed, 0, facts, airDoubts(assessed));
 }
 
 function quick(assessed: Assessment): Finding {
