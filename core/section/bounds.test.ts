@@ -53,14 +53,18 @@ describe('how thick a strand is taken to be', () => {
 describe('several pictures of one crimp', () => {
   test('lie where all of them say', () => {
     const both = combinedAir([seen(0.03, 0.007), seen(0.033)]);
-    expect(both).toMatchObject({ disagree: false, count: 2 });
+    expect(both).toMatchObject({ disagree: false, telling: [{}, {}] });
+    expect(both?.telling.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 9);
     expect(both?.most).toBeCloseTo(seen(0.033).bounds.most, 9);
     // The sharper one says more.
     expect(both?.voidShare).toBeGreaterThan(0.0315);
   });
   test('one that hides air says nothing, and none that tells is no answer', () => {
     const soft = seen(0, 0.012);
-    expect(combinedAir([soft, seen(0.05)])).toMatchObject({ count: 1, voidShare: 0.05 });
+    expect(combinedAir([soft, seen(0.05)])).toMatchObject({
+      telling: [{ voidShare: 0.05, weight: 1 }],
+      voidShare: 0.05,
+    });
     expect(combinedAir([soft])).toBeNull();
     expect(combinedAir([])).toBeNull();
   });

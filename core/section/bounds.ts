@@ -93,8 +93,11 @@ export interface CombinedAir {
   readonly most: number;
   /** No share of air suits them all: they are not of one crimp, or the outline of one is wrong. */
   readonly disagree: boolean;
-  /** How many of them tell anything. */
-  readonly count: number;
+  /** Those that tell anything, and how much each of them counts; together 1. */
+  readonly telling: readonly (Pick<AirBounds, 'least' | 'most'> & {
+    readonly voidShare: number;
+    readonly weight: number;
+  })[];
 }
 
 /**
@@ -114,12 +117,17 @@ export function combinedAir(
   // The narrower its bounds, the more a picture says.
   const weights = telling.map(({ bounds }) => 1 / (bounds.most - bounds.least) ** 2);
   const whole = weights.reduce((sum, weight) => sum + weight, 0);
-  const mean = telling.reduce((sum, { voidShare }, i) => sum + (voidShare * (weights[i] ?? 0)) / whole, 0);
+  const weighed = telling.map(({ voidShare, bounds }, i) => ({
+    voidShare,
+    least: bounds.least,
+    most: bounds.most,
+    weight: (weights[i] ?? 0) / whole,
+  }));
   return {
-    voidShare: mean,
+    voidShare: weighed.reduce((sum, { voidShare, weight }) => sum + voidShare * weight, 0),
     least: disagree ? Math.min(...telling.map(({ bounds }) => bounds.least)) : least,
     most: disagree ? Math.max(...telling.map(({ bounds }) => bounds.most)) : most,
     disagree,
-    count: telling.length,
+    telling: weighed,
   };
 }

@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
 import { hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
+import { airBounds, combinedAir } from './bounds.ts';
 import { sectionFindings } from './findings.ts';
 import type { SectionMeasure } from './measure.ts';
 import { acrossFlatsPx, contourOf, type Outline, polygonArea } from './hexagon.ts';
@@ -147,6 +148,20 @@ describe('what a section says', () => {
     expect(tell(soft(0)[0]?.because)).toContain('Not sharp enough to tell');
     expect(tell(soft(0)[0]?.work.substituted.at(-1))).toBe('blur ÷ strand = 12.2 %, at most 8.3 %');
     expect(tell(glary[0]?.work.substituted.at(-1))).toBe('blown out ÷ outline = 10.0 %, at most 1.5 %');
+  });
+  test('several pictures of one crimp open to how they were taken together', () => {
+    const sharp = sectionWith(0.03);
+    const seen = (voidShare: number) => ({ voidShare, bounds: airBounds({ ...sharp, voidShare }) });
+    const findingsBy = (...shares: readonly number[]) =>
+      sectionFindings(sharp, { lug, acrossFlatsMm: flats }, combinedAir(shares.map(seen)));
+    const [packing, air] = findingsBy(0.03, 0.032);
+    expect(air).toMatchObject({ id: 'section-void', state: 'holds' });
+    expect(air?.value).toBeCloseTo(3.1, 1);
+    expect(air?.work.substituted.map((line) => tell(line)).join('\n')).toMatch(
+      /^0\.50 × 3\.00 %, between 2\.5 and 3\.6 %\n0\.50 × 3\.20 %.*\n= 3\.10 %; from the highest lower end/,
+    );
+    expect(packing?.value).toBeLessThan(kappaOf(0.03)?.value ?? 0);
+    for (const { state } of findingsBy(0.03, 0.09).slice(0, 2)) expect(state).toBe('unproved');
   });
   test('an outline that holds less than the wall was another lug: not proved, never a figure', () => {
     const [, packing] = sectionFindings(sectionWith(0.05), { lug, acrossFlatsMm: 3 });

@@ -38,7 +38,9 @@ export function sectionFindings(
   together: CombinedAir | null = null,
 ): Finding[] {
   const bounds = boundsOf(section, sawn);
-  const share = asFarAsSeen(bounds, airShare(section, bounds));
+  const share = together
+    ? asFarAsAgreed(together, airTogether(together))
+    : asFarAsSeen(bounds, airShare(section, bounds));
   const shape = [...evenness(section), ...stillRound(section)];
   if (!sawn) return [share, ...shape];
   const wall = wallMm2(sawn.lug);
@@ -119,6 +121,33 @@ const airShare = ({ voidShare, largestShare, voids }: SectionMeasure, bounds: Ai
         ],
         source: msg`measured in the picture: air is darker than 0.46 of the copper round it`,
         assumes: msg`the cut is clean: burr and saw marks close air or draw some`,
+      },
+    },
+    'holds',
+  );
+
+/** The air by several pictures of one crimp, and how they were taken together. */
+const airTogether = ({ voidShare, least, most, telling, disagree }: CombinedAir): Finding =>
+  stated(
+    {
+      ...about('void', msg`Air in the outline`),
+      value: 100 * voidShare,
+      unit: '%',
+      decimals: 1,
+      because: msg`By ${telling.length} pictures of one crimp: between ${numeral(100 * least, 1)} and ${numeral(100 * most, 1)} %.`,
+      work: {
+        formula: msg`Σ w · air, w as 1 ÷ (most − least)²`,
+        substituted: [
+          ...telling.map(
+            (own) =>
+              msg`${numeral(own.weight, 2)} × ${numeral(100 * own.voidShare, 2)} %, between ${numeral(100 * own.least, 1)} and ${numeral(100 * own.most, 1)} %`,
+          ),
+          disagree
+            ? msg`no share of air suits them all`
+            : msg`= ${numeral(100 * voidShare, 2)} %; from the highest lower end to the lowest upper end`,
+        ],
+        source: msg`measured in each picture: air is darker than 0.46 of the copper round it`,
+        assumes: msg`they are of one crimp; a picture that hides air does not count`,
       },
     },
     'holds',

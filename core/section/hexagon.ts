@@ -31,6 +31,12 @@ export function polygonArea(corners: readonly Point[]): number {
   return Math.abs(twice) / 2;
 }
 
+/** The middle of its corners. */
+export function middleOf(outline: Outline): Point {
+  const mean = (axis: 0 | 1) => outline.reduce((sum, corner) => sum + corner[axis], 0) / outline.length;
+  return [mean(0), mean(1)];
+}
+
 /** Mean distance between opposite sides, px. */
 export const acrossFlatsPx = (outline: Outline): number =>
   flatsOf(outline).reduce((sum, own) => sum + own, 0) / 3;

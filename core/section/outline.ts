@@ -1,6 +1,14 @@
 import { filled } from './connectedComponents.ts';
 import { crossing } from './edge.ts';
-import { acrossFlatsPx, cornersOf, isEven, type Outline, polygonArea, type Side } from './hexagon.ts';
+import {
+  acrossFlatsPx,
+  cornersOf,
+  isEven,
+  middleOf,
+  type Outline,
+  polygonArea,
+  type Side,
+} from './hexagon.ts';
 import { metalOf } from './metal.ts';
 import { type Picture, downsample, type Point } from './picture.ts';
 
@@ -43,9 +51,7 @@ export function findOutline(picture: Picture): Found | { refused: Refusal } {
 
 /** How far the outline's rounded corners stay from where its sides would meet, px: the middle of the six. */
 function cornerCut(outline: Outline, picture: Picture): number {
-  const centre: Point = [0, 1].map(
-    (c) => outline.reduce((sum, spot) => sum + (spot[c] ?? 0), 0) / 6,
-  ) as unknown as Point;
+  const centre = middleOf(outline);
   const reach = 0.09 * acrossFlatsPx(outline);
   const cuts = outline.flatMap(([x, y]) => {
     const far = Math.hypot(x - centre[0], y - centre[1]);

@@ -1,4 +1,4 @@
-import type { Outline } from './hexagon.ts';
+import { middleOf, type Outline } from './hexagon.ts';
 import type { Picture, Point } from './picture.ts';
 import { insideOf, type Seen } from './voids.ts';
 
@@ -45,7 +45,6 @@ export function paleShare(picture: Picture, { relative, voids: { box } }: Seen, 
 
 /** An outline drawn in towards its middle by a share. */
 function shrunk(outline: Outline, share: number): Point[] {
-  const middle = (axis: 0 | 1) => outline.reduce((sum, corner) => sum + corner[axis] / outline.length, 0);
-  const [mx, my] = [middle(0), middle(1)];
+  const [mx, my] = middleOf(outline);
   return outline.map(([x, y]): Point => [x + (mx - x) * share, y + (my - y) * share]);
 }

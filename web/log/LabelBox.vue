@@ -8,6 +8,7 @@ import { readLabel } from '../../core/paper/label.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import ModalBox from '../ui/ModalBox.vue';
+import { useCamera } from '../ui/useCamera.ts';
 import { say } from '../../core/words/say.ts';
 
 /** A label's code, from a picture, the camera, or typed: opens its cable, or brings it in where it is not known. */
@@ -20,7 +21,7 @@ const typed = ref('');
 const problem = ref('');
 const unknown = shallowRef<Extract<ReturnType<typeof readLabel>, { ok: true }>['fields'] | null>(null);
 const video = useTemplateRef<HTMLVideoElement>('video');
-const stream = shallowRef<MediaStream | null>(null);
+const { stream, start, stop, seen } = useCamera(video);
 let timer: ReturnType<typeof setInterval> | undefined;
 const LOOK_MS = 250;
 const JOB_TITLE = say`From labels`;
@@ -56,27 +57,21 @@ async function fromFile(event: Event): Promise<void> {
 }
 async function startCamera(): Promise<void> {
   problem.value = '';
-  try {
-    stream.value = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } });
-  } catch {
+  if (!(await start())) {
     problem.value = say`The camera cannot be used here: take a picture and choose its file, or type what it says.`;
     return;
   }
   const { qrIn } = await import('./qr.ts');
   timer = setInterval(() => {
-    const own = video.value;
-    if (!own || own.readyState < HTMLMediaElement.HAVE_CURRENT_DATA) return;
+    const own = seen();
+    if (!own) return;
     const text = qrIn(own, own.videoWidth, own.videoHeight);
     if (text !== null) said(text);
   }, LOOK_MS);
 }
-watch([video, stream], ([own, from]) => {
-  if (own && from) own.srcObject = from;
-});
 function stopCamera(): void {
   clearInterval(timer);
-  for (const track of stream.value?.getTracks() ?? []) track.stop();
-  stream.value = null;
+  stop();
 }
 watch(
   () => open,

@@ -18,7 +18,8 @@ const percent = (share: number) => digits(100 * share, 1);
 
 const what = computed(() => {
   const { told, isCombined, isHiding, atLeast } = air;
-  if (isCombined.value && told.value) return say`air in the outline, by ${told.value.count} pictures`;
+  if (isCombined.value && told.value)
+    return say`air in the outline, by ${told.value.telling.length} pictures`;
   if (!isHiding.value) return say`air in the outline`;
   return atLeast.value === null
     ? say`air in the outline: not to be told from this picture`

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { useUserMedia } from '@vueuse/core';
 import { transfer, wrap } from 'comlink';
-import { onScopeDispose, ref, useTemplateRef, watch } from 'vue';
+import { onScopeDispose, ref, useTemplateRef } from 'vue';
 import { type Advice, ADVICE_SAYS } from '../../core/section/coach.ts';
 import { tell } from '../../core/words/message.ts';
 import { say } from '../../core/words/say.ts';
+import { useCamera } from '../ui/useCamera.ts';
 import type { SectionWorker } from '../workers/section.worker.ts';
 
 /** The camera over a sawn crimp, with what to do next by what each view of it shows. */
@@ -21,26 +21,16 @@ const remote = wrap<SectionWorker>(worker);
 let timer: ReturnType<typeof setTimeout> | undefined;
 let isOver = false;
 
-const { stream, start } = useUserMedia({
-  constraints: {
-    video: { facingMode: 'environment', width: { ideal: 4096 }, height: { ideal: 3072 } },
-  },
-});
-start().then(
-  () => {
-    if (stream.value) look();
-    else emit('refused', say`The camera cannot be used here: take a picture and open its file.`);
-  },
-  () => emit('refused', say`The camera cannot be used here: take a picture and open its file.`),
-);
-watch([video, stream], ([shown, from]) => {
-  if (shown && from) shown.srcObject = from;
+const { stream, start, seen } = useCamera(video, { width: { ideal: 4096 }, height: { ideal: 3072 } });
+void start().then((isThere) => {
+  if (isThere) void look();
+  else emit('refused', say`The camera cannot be used here: take a picture and open its file.`);
 });
 
 /** What the camera sees now, at most so wide; null while it sees nothing. */
 function viewOf(most: number): HTMLCanvasElement | null {
-  const shown = video.value;
-  if (!shown || shown.readyState < HTMLMediaElement.HAVE_CURRENT_DATA) return null;
+  const shown = seen();
+  if (!shown) return null;
   const canvas = document.createElement('canvas');
   const factor = Math.min(1, most / Math.max(1, shown.videoWidth));
   canvas.width = Math.round(shown.videoWidth * factor);
@@ -70,7 +60,6 @@ onScopeDispose(() => {
   isOver = true;
   clearTimeout(timer);
   worker.terminate();
-  for (const track of stream.value?.getTracks() ?? []) track.stop();
 });
 </script>
 

@@ -43,9 +43,13 @@ const dropOn = useTemplateRef<HTMLElement>('dropOn');
 useDropZone(dropOn, { onDrop: (files) => files?.[0] && takeFile(files[0], false) });
 /** The next picture is of the crimp that is shown. */
 let isSameCrimp = false;
-function askFor(sameCrimp: boolean): void {
+const isCamera = ref(false);
+const noCamera = ref('');
+function askFor(sameCrimp: boolean, by: 'file' | 'camera' = 'file'): void {
   isSameCrimp = sameCrimp;
-  fileField.value?.click();
+  noCamera.value = '';
+  isCamera.value = by === 'camera';
+  if (by === 'file') fileField.value?.click();
 }
 function take(event: Event): void {
   const field = event.target as HTMLInputElement;
@@ -53,23 +57,12 @@ function take(event: Event): void {
   field.value = '';
   if (file) takeFile(file, isSameCrimp);
 }
-/** Whether the camera is in hand, and for which crimp. */
-const camera = ref<'another' | 'same' | null>(null);
-const noCamera = ref('');
-function fromCamera(file: File): void {
-  const isSame = camera.value === 'same';
-  camera.value = null;
-  takeFile(file, isSame);
-}
-function openCamera(which: 'another' | 'same'): void {
-  noCamera.value = '';
-  camera.value = which;
-}
 function withoutCamera(sentence: string): void {
-  camera.value = null;
+  isCamera.value = false;
   noCamera.value = sentence;
 }
 function takeFile(file: File, sameCrimp: boolean): void {
+  isCamera.value = false;
   noCamera.value = '';
   air.value.goOn(sameCrimp);
   void slot.value.open(file);
@@ -182,7 +175,7 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           <button v-if="!slot.shown.value || slot.drawn.value" type="button" class="button" @click="draw">
             {{ slot.drawn.value ? say`Draw another` : say`Draw one to judge` }}
           </button>
-          <button v-if="!camera" type="button" class="button" @click="openCamera('another')">
+          <button v-if="!isCamera" type="button" class="button" @click="askFor(false, 'camera')">
             {{ say`Camera` }}
           </button>
           <button
@@ -227,10 +220,10 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
               >
             </div>
             <LiveCamera
-              v-if="camera && which === active"
+              v-if="isCamera && which === active"
               class="h-[70vh] lg:h-auto lg:flex-1"
-              @taken="fromCamera"
-              @close="camera = null"
+              @taken="takeFile($event, isSameCrimp)"
+              @close="isCamera = false"
               @refused="withoutCamera"
             />
             <SectionPicture
@@ -295,9 +288,9 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           v-if="!slot.drawn.value || slot.section.value"
           :picture="slot"
           :air="air"
-          :camera="camera !== null"
+          :camera="isCamera"
           @add="askFor(true)"
-          @camera="openCamera('same')"
+          @camera="askFor(true, 'camera')"
         />
         <div v-if="slot.stage.value" class="border-b border-line px-4 py-2">
           <p class="note">{{ STAGE_SAYS[slot.stage.value] }}</p>

@@ -21,7 +21,7 @@ describe('pictures of one crimp', () => {
     expect([air.isHiding.value, air.told.value, air.atLeast.value]).toEqual([true, null, null]);
     air.goOn(true);
     [section.value, name.value] = [measured(0.03), 'second.jpg'];
-    expect(air.told.value?.count).toBe(1);
+    expect(air.told.value?.telling.length).toBe(1);
     expect(air.told.value?.voidShare).toBeCloseTo(0.03, 9);
     expect([air.isHiding.value, air.isCombined.value]).toEqual([false, true]);
     expect(air.before.value.map((own) => own.name)).toEqual(['first.jpg']);
