@@ -57,11 +57,17 @@ export function sectionFindings(
   ];
 }
 
+/** What is not told has no figure that could be taken for an answer, and least of all none. */
+function untold(finding: Finding, reason: Pick<Finding, 'because' | 'remedy'>): Finding {
+  const { use: _, margin: __, ...rest } = finding;
+  return turnedTo({ ...rest, value: null }, 'unproved', reason);
+}
+
 /** Pictures that cannot be of one crimp prove nothing of it. */
 function asFarAsAgreed({ disagree }: CombinedAir, finding: Finding): Finding {
   if (!disagree) return finding;
   const because = msg`The pictures disagree: they are not of one crimp, or an outline is wrong.`;
-  return turnedTo(finding, 'unproved', { because });
+  return untold(finding, { because });
 }
 
 /** What is said of a picture that hides air. */
@@ -91,11 +97,9 @@ const HIDDEN_SAYS: Readonly<
 /** What a picture that hides air says of it is not proved: more may be there than shows. What fails as it is fails. */
 function asFarAsSeen(bounds: AirBounds, finding: Finding): Finding {
   if (bounds.hidden === null || finding.state === 'fails') return finding;
-  const { use: _, margin: __, ...rest } = finding;
   const { shown, because, remedy } = HIDDEN_SAYS[bounds.hidden](bounds);
   const work = { ...finding.work, substituted: [...finding.work.substituted, shown] };
-  // Never a figure that could be taken for an answer, and least of all none.
-  return turnedTo({ ...rest, value: null, work }, 'unproved', { because, remedy });
+  return untold({ ...finding, work }, { because, remedy });
 }
 
 /** How the bounds of the air came about, in a line. */

@@ -56,15 +56,17 @@ const figure = computed((): { share: number; isLeast: boolean } | null => {
     </p>
     <ul v-if="air.isCombined.value" class="mt-1 text-[14px]">
       <li
-        v-for="({ name, section }, i) in air.before.value"
+        v-for="({ name, voidShare, bounds }, i) in air.earlier.value"
         :key="i"
         class="flex items-center justify-between gap-2"
       >
         <span class="min-w-0 truncate">{{ name }}</span>
-        <span class="figure ml-auto">{{ percent(section.voidShare) }} %</span>
+        <span class="ml-auto shrink-0" :class="bounds.hidden ? 'text-ink2' : 'figure'">{{
+          bounds.hidden ? say`hides air` : `${percent(voidShare)} %`
+        }}</span>
         <button
           type="button"
-          class="button compact"
+          class="button compact shrink-0 whitespace-nowrap"
           :aria-label="say`Put ${name} away`"
           @click="air.putAway(i)"
         >

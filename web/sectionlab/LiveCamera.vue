@@ -64,7 +64,7 @@ onScopeDispose(() => {
 </script>
 
 <template>
-  <div class="relative flex min-h-0 flex-col bg-ink" data-testid="live-camera">
+  <div class="relative flex min-h-0 flex-col bg-chalk" data-testid="live-camera">
     <video
       ref="video"
       class="min-h-0 w-full flex-1 object-contain"

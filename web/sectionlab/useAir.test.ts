@@ -24,7 +24,7 @@ describe('pictures of one crimp', () => {
     expect(air.told.value?.telling.length).toBe(1);
     expect(air.told.value?.voidShare).toBeCloseTo(0.03, 9);
     expect([air.isHiding.value, air.isCombined.value]).toEqual([false, true]);
-    expect(air.before.value.map((own) => own.name)).toEqual(['first.jpg']);
+    expect(air.earlier.value.map((own) => own.name)).toEqual(['first.jpg']);
     air.putAway(0);
     expect(air.isCombined.value).toBe(false);
   });

@@ -23,15 +23,15 @@ export function useAir(slot: SectionSlot, sawn: () => SawnCrimp | null) {
     const section = slot.section.value;
     return section ? [...before.value, { name: slot.name.value, section }] : before.value;
   });
-  /** What all of them say together; null where none tells. */
-  const told = computed(() =>
-    combinedAir(
-      pictures.value.map(({ section }) => ({
-        voidShare: section.voidShare,
-        bounds: boundsOf(section, sawn()),
-      })),
-    ),
+  const seen = computed(() =>
+    pictures.value.map(({ name, section }) => ({
+      name,
+      voidShare: section.voidShare,
+      bounds: boundsOf(section, sawn()),
+    })),
   );
+  /** What all of them say together; null where none tells. */
+  const told = computed(() => combinedAir(seen.value));
   const isCombined = computed(() => pictures.value.length > 1);
   const isDrawn = computed(() => slot.drawn.value !== null);
   /** What is kept of it. What a drawn section shows is known: its picture hides nothing. */
@@ -50,7 +50,8 @@ export function useAir(slot: SectionSlot, sawn: () => SawnCrimp | null) {
   });
 
   return {
-    before,
+    /** Those that were there before the one in the slot. */
+    earlier: computed(() => seen.value.slice(0, before.value.length)),
     told,
     isCombined,
     isDrawn,
