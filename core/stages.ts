@@ -22,7 +22,7 @@ import { dutyCycle } from './sizing/dutyCycle.ts';
 import { governingRun } from './sizing/governingRun.ts';
 import { jacketResistance } from './sizing/heatBalance.ts';
 import { heaviestStepA, nominalAmps } from './sizing/loadIn.ts';
-import { type Mate, thermalCable } from './sizing/loop.ts';
+import { type Fed, type Mate, thermalCable } from './sizing/loop.ts';
 import { runFindings } from './sizing/runFindings.ts';
 import { placesOf } from './sizing/upstream.ts';
 import type { EndSubject } from './termination/endSubject.ts';
@@ -43,6 +43,8 @@ export interface Around {
   readonly today?: string | null;
   /** How a duty cycle is followed; the application answers from a worker. */
   readonly followDuty?: FollowDuty;
+  /** What the system of its job says of it; see {@link systemWork}. */
+  readonly fed?: Fed;
 }
 
 /** A cable as it is asked for: what it is to carry and where, in which job, by which shop. */
@@ -55,8 +57,12 @@ export interface Asked {
   readonly context: JobContext;
   readonly today: string | null;
   readonly followDuty: FollowDuty;
-  /** The other cables of its circuit, and whether an end is soldered. */
-  readonly around: { readonly mates: readonly Mate[]; readonly soldered: boolean };
+  /** The other cables of its circuit, whether an end is soldered, and what the system says of it. */
+  readonly around: {
+    readonly mates: readonly Mate[];
+    readonly soldered: boolean;
+    readonly fed: Fed | undefined;
+  };
 }
 
 /** The kind of a cable, as the shop calls it. */
@@ -94,11 +100,11 @@ function asMate(cable: Cable, shop: Shop): Mate {
 export function ask(
   given: Cable,
   shop: Shop,
-  { context = ALONE, today = null, followDuty = dutyCycle }: Around,
+  { context = ALONE, today = null, followDuty = dutyCycle, fed }: Around,
 ): Asked {
   const cable = { ...given, run: withSoundLoad(governingRun(given.run)) };
-  const mates = context.mates.map((mate) => asMate(mate, shop));
-  const around = { mates, soldered: isSoldered(cable, shop) };
+  const mates = fed?.rest ? [] : context.mates.map((mate) => asMate(mate, shop));
+  const around = { mates, soldered: isSoldered(cable, shop), fed };
   return { given, cable, kind: kindIn(cable, shop), shop, context, today, followDuty, around };
 }
 

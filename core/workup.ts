@@ -7,6 +7,9 @@ import { stageReports } from './progress.ts';
 import { unaskedProof } from './proof/further.ts';
 import { verdictOf } from './proof/verdict.ts';
 import { withWaivers } from './proof/waivers.ts';
+import { fedOf, systemWork } from './systemWork.ts';
+import { type SystemFigures, systemFigures } from './systemFigures.ts';
+import { withPlaces } from './system/places.ts';
 import { type Around, ask, layOut, size, STAGE_FINDINGS, stepsOf, terminate } from './stages.ts';
 
 /** Everything computed about a job, and what its cables come to. */
@@ -17,6 +20,8 @@ export interface JobWork {
   readonly finishedMm: number;
   readonly massKg: number;
   readonly proved: number;
+  /** The installation solved, where the job has one. */
+  readonly system?: SystemFigures;
 }
 
 /**
@@ -25,10 +30,16 @@ export interface JobWork {
  * @param today the day it is looked at, ISO 8601: what is temporary is due from its day on; nothing is due without it
  */
 export function workUp(job: Job, shop: Shop, today: string | null = null): JobWork {
-  return summarise(
-    job.id,
-    job.cables.map((cable) => workUpCable(cable, shop, { context: contextOf(cable, job), today })),
-  );
+  const system = job.system ? systemWork(withPlaces(job), shop) : null;
+  const own = system?.job ?? job;
+  const cables = own.cables.map((cable) => {
+    const fed = fedOf(system, cable.id);
+    return workUpCable(cable, shop, { context: contextOf(cable, own), today, ...(fed && { fed }) });
+  });
+  return {
+    ...summarise(job.id, cables),
+    ...(system && { system: systemFigures(system, cables, shop) }),
+  };
 }
 
 /** Totals over cables already worked up. */

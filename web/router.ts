@@ -46,6 +46,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/system',
+      name: 'system',
+      component: () => import('./system/SystemPage.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/kit',
       name: 'kit',
       component: () => import('./kit/KitPage.vue'),

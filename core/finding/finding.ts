@@ -305,7 +305,7 @@ export const isOnlyClose = (findings: readonly Finding[], state: State): boolean
 const closeness = ({ close, state }: Finding) => (!close ? 0 : state === 'holds' ? 0.5 : -0.25);
 
 /** Worst first; among equals the one with least left. */
-export function worstFirst(findings: readonly Finding[]): Finding[] {
-  const order = (finding: Finding) => BADNESS[finding.state] + closeness(finding);
+export function worstFirst<Own extends Finding>(findings: readonly Own[]): Own[] {
+  const order = (finding: Own) => BADNESS[finding.state] + closeness(finding);
   return [...findings].sort((a, b) => order(b) - order(a) || (b.use ?? 0) - (a.use ?? 0));
 }

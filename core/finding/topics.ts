@@ -39,6 +39,12 @@ export const TOPICS = {
   ],
   fit: ['torque', 'face-drop', 'run-drop', 'fit-list', 'support-plan'],
   hunt: ['hunt-sum', 'hunt-sag'],
+  system: [
+    ...(['state-source', 'state-collapse', 'load-drop', 'load-least', 'load-fed', 'loads-return'] as const),
+    ...(['unfused', 'first-fuse', 'under-fuse', 'fuse-breaks', 'fuse-clears', 'fuse-carries'] as const),
+    ...(['selective', 'bank-share', 'bank-known', 'unlike-volts', 'place-rated', 'place-empty'] as const),
+    ...(['cable-loose', 'bond-known', 'lost-in-copper'] as const),
+  ],
 } as const satisfies Readonly<Record<string, readonly string[]>>;
 export type Topic = (typeof TOPICS)[keyof typeof TOPICS][number];
 

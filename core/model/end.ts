@@ -1,6 +1,7 @@
 import { MOST } from './limits.ts';
 import * as z from 'zod/mini';
 import { ADAPTERS, type AdapterId } from './tables/posts.ts';
+import { POST_NAMES } from './tables/places.ts';
 import { LAYERS, type Layer } from './tables/layers.ts';
 import { METHODS } from './housePractice.ts';
 import { postSchema, SLEEVE_COLOURS, studSchema } from './shop.ts';
@@ -18,6 +19,8 @@ export const otherEnd = (name: EndName): EndName => (name === 'A' ? 'B' : 'A');
 export const endSchema = z.strictObject({
   /** What it is bolted to: "isolator post". */
   at: text(60),
+  /** The post of a place of the system; `at` is then what it is called. */
+  on: z.optional(z.strictObject({ place: id, post: z.enum(POST_NAMES) })),
   stud: studSchema,
   lugId: z.optional(id),
   dieId: z.optional(id),

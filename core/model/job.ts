@@ -4,6 +4,7 @@ import { huntSchema } from './hunt.ts';
 import { cableSchema } from './cable.ts';
 import { shopSchema, studSchema } from './shop.ts';
 import { MOST } from './limits.ts';
+import { systemSchema } from './system.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
 import { say } from '../words/say.ts';
 
@@ -30,6 +31,8 @@ export const jobSchema = z
     subtitle: text(120),
     cables: z.array(cableSchema).check(z.maxLength(MOST.cables)),
     studs: z.array(sharedStudSchema).check(z.maxLength(MOST.sharedStuds)),
+    /** The installation that its cables are part of; drawn from the names of their ends until it is given. */
+    system: z.optional(systemSchema),
     /** Cautions gone through, each for its day. */
     heeded: z
       .array(z.strictObject({ caution: z.enum(CAUTION_IDS), day, at: moment, by: text(60) }))

@@ -84,7 +84,7 @@ export const sourceSchema = z.discriminatedUnion('kind', [
 ]);
 
 /** One point of a fuse's curve: after how long it opens at a multiple of its rating. */
-const curvePointSchema = z.strictObject({
+export const curvePointSchema = z.strictObject({
   multiple: z.number().check(z.gte(1), z.lte(100)),
   seconds: z.number().check(z.gte(0.001), z.lte(1e5)),
 });
@@ -103,6 +103,10 @@ export const fuseSchema = z.strictObject({
   /** Who answers for a fuse that guards against a short only, and why. */
   waiver: z.optional(z.strictObject({ at: moment, by: name, why: name })),
 });
+
+/** What of a run may come from the system of its job; what is typed is kept beneath. */
+export const SYSTEM_INPUTS = ['volts', 'load', 'drop', 'source', 'fuses'] as const;
+export type SystemInput = (typeof SYSTEM_INPUTS)[number];
 
 /** What a cable meets on its way. */
 export const MEETS = {
@@ -196,6 +200,8 @@ export const runSchema = z.strictObject({
   pulledEnd: z.optional(z.enum(END_NAMES)),
   /** Hours a year at the continuous load. */
   hoursPerYear: z.number().check(z.gte(0), z.lte(8784)),
+  /** What of it comes from the system; typed where not named. */
+  fromSystem: z.optional(z.array(z.enum(SYSTEM_INPUTS)).check(z.maxLength(SYSTEM_INPUTS.length))),
 });
 
 export type Load = z.infer<typeof loadSchema>;

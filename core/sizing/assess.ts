@@ -199,7 +199,8 @@ function assessStretch(
   const dropV = voltageDrop(currentA ?? 0, totalOhm(spenders));
   const lengthM = (run.lengthMm + run.loopMm) / 1000;
   const backMm =
-    run.return.kind === 'cable' ? run.return.lengthMm : mates.reduce((sum, mate) => sum + mate.lengthMm, 0);
+    context.fed?.rest?.otherMm ??
+    (run.return.kind === 'cable' ? run.return.lengthMm : mates.reduce((sum, mate) => sum + mate.lengthMm, 0));
   const heaviestA = heaviestStepA(run.duty);
   const quick = (amps: number, percent: number) =>
     quickRuleCircularMils(amps, lengthM + backMm / 1000, (percent / 100) * run.systemV) * CIRCULAR_MIL_MM2;
@@ -273,6 +274,7 @@ function dutyOf(
     cableSize.size,
     cycle?.peakC ?? assessed.limitC,
     assessed.currentA,
+    'duty',
   );
   const dropV = voltageDrop(heaviestA, totalOhm(spenders));
   return { heaviestA, rmsA: rmsOf(run.duty), cycle, spenders, dropPercent: (dropV / run.systemV) * 100 };

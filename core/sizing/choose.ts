@@ -135,12 +135,12 @@ export function chooseSize(
   cable: Cable,
   kind: CableKind,
   practice: HousePractice,
-  around: Pick<RunContext, 'mates' | 'soldered'> = { mates: [], soldered: false },
+  around: Pick<RunContext, 'mates' | 'soldered' | 'fed'> = { mates: [], soldered: false },
   followDuty: FollowDuty = dutyCycle,
 ): SizeChoice {
   const { gauge } = cable;
   const run =
-    cable.run.return.kind === 'circuit'
+    cable.run.return.kind === 'circuit' && !around.fed
       ? { ...cable.run, load: circuitLoad(cable.run.load, around.mates) }
       : cable.run;
   const context: RunContext = {

@@ -8,7 +8,7 @@ import type { FollowDuty } from './assess.ts';
 import type { Mate, RunContext } from './loop.ts';
 import { chooseSize, type SizeChoice } from './choose.ts';
 
-type Around = Pick<RunContext, 'mates' | 'soldered'>;
+type Around = Pick<RunContext, 'mates' | 'soldered' | 'fed'>;
 
 /** Conductors side by side that are tried. */
 const MOST_PARALLEL = 4;

@@ -63,7 +63,7 @@ const doubtsOf = (assessed: Assessment, context: RunContext, drop: number): Doub
  */
 export function overChassis(
   judged: Judged,
-  { return: back, systemV }: Run,
+  { return: back, systemV }: Pick<Run, 'return' | 'systemV'>,
   drop: { readonly amps: number; readonly percent: number; readonly mostPercent: number },
 ): Judged {
   if (back.kind !== 'chassis' || back.milliohm !== undefined) return judged;
@@ -138,7 +138,8 @@ function dropFacts(assessed: Assessment, context: RunContext, kind: CableKind, c
     circuit: () =>
       msg`the rest of the circuit: ${context.mates.map(({ tag }) => tag).join(', ') || msg`no other cable yet`}`,
     none: () => msg`no return counted`,
-  }[run.return.kind]();
+  }[run.return.kind];
+  const rest = context.fed?.rest;
   const side = parallel > 1 ? msg` ÷ ${parallel} side by side` : '';
   return {
     topic: 'drop',
@@ -152,7 +153,7 @@ function dropFacts(assessed: Assessment, context: RunContext, kind: CableKind, c
       substituted: [
         verbatim`= ${amount(current, 'A', 1)} × (${cable} + ${back} + ${joints} + ${devices}) mΩ = ${amount(assessed.dropV, 'V', 3)}`,
         verbatim`= ${numeral(assessed.dropV, 3)} ÷ ${amount(run.systemV, 'V', 1)} = ${amount(assessed.dropPercent, '%', 2)}`,
-        msg`R_cable = ${numeral(perMetre * 1000, 3)} mΩ/m × ${numeral(lengthM, 2)} m × [1 + 0.00393 × (${numeral(hot, 1)} − 20)]${side}; ${returns}`,
+        msg`R_cable = ${numeral(perMetre * 1000, 3)} mΩ/m × ${numeral(lengthM, 2)} m × [1 + 0.00393 × (${numeral(hot, 1)} − 20)]${side}; ${rest ? msg`the rest of the path of ${rest.load}, from the system` : returns()}`,
       ],
       source: resistanceSource(assessed, kind),
       assumes: msg`${assessed.joints} joints of its own, each as ${numeral(assessed.barrelMm, 0)} mm of this conductor; each other cable of the loop as hot as it gets itself, one without a size like this one; the service loop is carried${customarySays(context)}`,

@@ -35,7 +35,7 @@ export interface FaultView {
  */
 export function faultView(
   assessed: Assessment,
-  { run, soldered }: RunContext,
+  { run, soldered, fed }: RunContext,
   kind: CableKind,
   end?: EndName,
 ): FaultView | null {
@@ -45,18 +45,25 @@ export function faultView(
   const insulationC = SHORT_CIRCUIT_LIMIT_C[kind.insulation];
   const finalC = soldered ? Math.min(insulationC, SOLDERED_SHORT_C) : insulationC;
   if (!source || heldC === null || heldC >= finalC) return null;
-  const currents = faultCurrents(
-    run.systemV,
-    chargedTo(run).volts,
-    source.ohm,
-    Math.max(totalOhm(assessed.spenders), totalOhm(assessed.duty?.spenders ?? [])),
-  );
+  const currents =
+    fed?.shorts ??
+    faultCurrents(
+      run.systemV,
+      chargedTo(run).volts,
+      source.ohm,
+      Math.max(totalOhm(assessed.spenders), totalOhm(assessed.duty?.spenders ?? [])),
+    );
   return { currents, source, k: adiabaticK(heldC, finalC), heldC, finalC };
 }
 
-/** The fuses that guard a cable: its own, else the one of its circuit that does, see {@link guardOf}. */
-export const fusesOf = ({ run, places, mates }: RunContext): readonly Fuse[] =>
-  run.fuses.length > 0 ? run.fuses : guardOf(places, mates);
+/**
+ * The fuses that guard a cable: by the system where they come from there, else its own, else the one of its circuit that
+ * does, see {@link guardOf}.
+ */
+export function fusesOf({ run, places, mates, fed }: RunContext): readonly Fuse[] {
+  if (fed?.guards) return fed.guards.length > 0 ? fed.guards : run.fuses;
+  return run.fuses.length > 0 ? run.fuses : guardOf(places, mates);
+}
 
 /** What every finding about one fuse starts with. */
 export const about = (fuse: Fuse, key: Topic, title: Message) =>

@@ -33,7 +33,7 @@ export function fuseFindings(
   const fuses = fusesOf(context);
   const strings = stringFuses(context);
   if (fuses.length === 0) return [unfused(assessed, context, kind), ...bothEnds(context), ...strings];
-  const isOwn = context.run.fuses.length > 0;
+  const isOwn = !context.fed?.guards && context.run.fuses.length > 0;
   return [
     ...fuses.flatMap((fuse) => {
       const view = faultView(assessed, context, kind, fuse.end);
@@ -99,7 +99,8 @@ function breaking(fuse: Fuse, context: RunContext, view: FaultView | null): Find
   const { volts, how } = chargedTo(run);
   const customary = breakingAmps(fuse.kind, volts, run.systemV);
   // A fuse over its voltage does not open at all, whatever it is said to break.
-  const breaks = customary === null ? null : (fuse.breakingA ?? customary);
+  const isByItsSheet = FUSES[fuse.kind].breaking.length === 0;
+  const breaks = customary === null && !isByItsSheet ? null : (fuse.breakingA ?? customary);
   const facts = { ...about(fuse, 'breaking', msg`Fuse can break`), unit: 'A', decimals: 0 } as const;
   const work = {
     formula: msg`I_breaking ≥ I_most = U_charging ÷ R_source`,
@@ -114,6 +115,13 @@ function breaking(fuse: Fuse, context: RunContext, view: FaultView | null): Find
         : msg`its own sheet`,
     assumes: msg`charged to ${amount(volts, 'V', 1)} (${how}), all strings, fault right at the fuse`,
   };
+  if (breaks === null && isByItsSheet) {
+    const because = msg`The interrupting rating of a ${FUSES[fuse.kind].title} is on its own sheet only.`;
+    return stated(
+      { ...facts, value: null, because, remedy: msg`Enter its interrupting rating.`, work },
+      'unproved',
+    );
+  }
   if (breaks === null) {
     const because = msg`A ${FUSES[fuse.kind].title} fuse is not made for ${amount(volts, 'V', 1)}.`;
     return stated(

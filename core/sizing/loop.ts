@@ -35,6 +35,22 @@ export interface Mate {
   readonly places: Places;
 }
 
+/** What the system of its job says of a cable, in place of what is typed on it. */
+export interface Fed {
+  /** The rest of the path of the load that governs its drop, each as its own amps would lose it there. */
+  readonly rest: {
+    readonly held: readonly Spender[];
+    readonly duty: readonly Spender[];
+    /** Length of the other cables on that path, mm. */
+    readonly otherMm: number;
+    readonly load: string;
+  } | null;
+  /** The fuses that protect it; null where that is typed. */
+  readonly guards: readonly Fuse[] | null;
+  /** What a short through it draws: at its fuse, and at the far end of what that fuse protects. */
+  readonly shorts: { readonly mostA: number; readonly leastA: number } | null;
+}
+
 /** What a size is assessed in: the run, how many conductors share it, and the rest of its circuit. */
 export interface RunContext {
   readonly run: Run;
@@ -46,6 +62,8 @@ export interface RunContext {
   readonly glassed: boolean;
   /** Whether an end is soldered: solder stands less than copper. */
   readonly soldered: boolean;
+  /** What comes from the system, where anything does. */
+  readonly fed?: Fed | undefined;
 }
 
 /** One who spends of the loop's drop, Ω, with the copper as hot as it gets. */
@@ -125,6 +143,7 @@ function mateC({ size, kind, run, parallel }: Mate, amps: number, copperC: numbe
  * Where the loop's resistance lies, the cable itself first, with its copper at `copperC`.
  *
  * @param heldA what is held through all of the loop: each other cable is as hot as that makes it
+ * @param step whether it is asked for what is held, or for the heaviest step of its duty
  */
 export function spendersAt(
   context: RunContext,
@@ -132,6 +151,7 @@ export function spendersAt(
   size: ConductorSize,
   copperC: number,
   heldA: number,
+  step: 'held' | 'duty' = 'held',
 ): Spender[] {
   const { run, parallel, mates } = context;
   const perMetre = resistancePerMetre(size, kind.tinned, copperC) / parallel;
@@ -146,8 +166,9 @@ export function spendersAt(
   const ownSpenders: Spender[] = [
     { label: msg`this cable`, kind: 'cable', ohm: cable(run.lengthMm + run.loopMm) },
     { label: msg`joints`, kind: 'joints', ohm: perMetre * jointM * jointsOf(context) },
-    ...devices(onLoop(run)),
+    ...(context.fed?.rest ? [] : devices(onLoop(run))),
   ];
+  if (context.fed?.rest) return [...ownSpenders, ...context.fed.rest[step]];
   const back = run.return;
   switch (back.kind) {
     case 'cable':
@@ -180,6 +201,6 @@ export function spendersAt(
 }
 
 /** Two to a cable, and two more where the return is a twin of it. A chassis figure includes its own. */
-export const jointsOf = ({ run }: RunContext) => (run.return.kind === 'cable' ? 4 : 2);
+export const jointsOf = ({ run, fed }: RunContext) => (run.return.kind === 'cable' && !fed?.rest ? 4 : 2);
 
 export const totalOhm = (spenders: readonly Spender[]) => spenders.reduce((sum, { ohm }) => sum + ohm, 0);

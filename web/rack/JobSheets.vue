@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BookOpen, BriefcaseBusiness, Ruler, TrendingDown } from '@lucide/vue';
+import { BookOpen, BriefcaseBusiness, Network, Ruler, TrendingDown } from '@lucide/vue';
 import { computedAsync } from '@vueuse/core';
 import { RouterLink } from 'vue-router';
 import type { HuntFound } from '../../core/hunt/suspects.ts';
@@ -24,6 +24,13 @@ const hunted = computedAsync(async () => {
 
 <template>
   <nav :aria-label="say`Job sheets`" class="shrink-0 border-t border-line">
+    <RouterLink
+      :to="{ name: 'system', params: { jobId } }"
+      class="figure flex h-[42px] shrink-0 items-center gap-2 border-b border-hairline px-3.5 text-[17px] font-semibold hover:bg-teal-tint"
+      active-class="bg-teal-tint"
+    >
+      <Network :size="17" class="text-teal" aria-hidden="true" /> {{ say`System` }}
+    </RouterLink>
     <RouterLink
       :to="{ name: 'kit', params: { jobId } }"
       class="figure flex h-[42px] shrink-0 items-center gap-2 border-b border-hairline px-3.5 text-[17px] font-semibold hover:bg-teal-tint"

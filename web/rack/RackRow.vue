@@ -3,11 +3,10 @@ import { word } from '../../core/words/terms.ts';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { type Cable, type Stage, STAGES } from '../../core/model/cable.ts';
-import { digits } from '../../core/words/numerals.ts';
 import type { CableWork } from '../../core/cableWork.ts';
 import { placeOf } from '../places.ts';
 import { usePrefs } from '../stores/prefs.ts';
-import { sizeText } from '../ui/display.ts';
+import { runText, sizeText } from '../ui/display.ts';
 import CableMiniature from './CableMiniature.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -27,7 +26,7 @@ const { prefs } = usePrefs();
 const SIGNS = { positive: '+', negative: '−', link: '±' } as const;
 const length = computed(() => {
   const mm = work?.lengths?.finishedMm ?? cable.run.lengthMm + cable.run.loopMm;
-  return prefs.lengths === 'in' ? `${digits(mm / 304.8, 1)}\u2009ft` : `${digits(mm / 1000, 2)}\u2009m`;
+  return runText(mm, prefs.lengths);
 });
 const isFailing = computed(() => work?.verdict.state === 'fails');
 /** The stage the work has come to: the first that is not done. */

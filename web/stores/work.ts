@@ -3,6 +3,9 @@ import type { Cable } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
 import type { Shop } from '../../core/model/shop.ts';
 import { ALONE, contextOf, type JobContext } from '../../core/jobContext.ts';
+import { remember } from '../../core/lib/remember.ts';
+import { withPlaces } from '../../core/system/places.ts';
+import { fedOf, systemWork, type SystemWork } from '../../core/systemWork.ts';
 import { workUpCable } from '../../core/workup.ts';
 import { today } from '../ui/today.ts';
 import { report } from '../trouble/faults.ts';
@@ -15,8 +18,15 @@ interface Kept {
   readonly context: JobContext;
   readonly tick: number;
   readonly day: string;
+  /** What the system says of it beyond its run, as text. */
+  readonly fed: string;
   readonly work: CableWork;
 }
+
+const solved = remember<SystemWork>();
+/** The installation of a job, solved once for as long as the job stays as it is; places drawn where it has none. */
+export const systemOf = (job: Job, shop: Shop): SystemWork =>
+  solved([job, shop], String(dutyTick.value), () => systemWork(withPlaces(job), shop, followDuty));
 
 /** Cables and shops are never changed in place, so work is done once for as long as all it rests on stays. */
 const kept = new WeakMap<Cable, Kept>();
@@ -30,18 +40,24 @@ const sameContext = (a: JobContext, b: JobContext) =>
  * Everything computed about a cable of a job; from memory where neither it, those of its circuit and studs, the shop
  * nor the day has changed.
  */
-export function workOf(cable: Cable, shop: Shop, job?: Job): CableWork {
+export function workOf(given: Cable, shop: Shop, job?: Job): CableWork {
+  const system = job?.system ? systemOf(job, shop) : null;
+  const own = system?.job ?? job;
+  const cable = system?.job.cables.find(({ id }) => id === given.id) ?? given;
+  const fedBy = fedOf(system, given.id);
+  const fed = fedBy ? JSON.stringify(fedBy) : '';
   const tick = cable.run.duty ? dutyTick.value : 0;
   const day = today();
   const known = kept.get(cable);
-  const isOfNow = known && known.shop === shop && known.tick === tick && known.day === day;
-  if (isOfNow && job && known.job?.deref() === job) return known.work;
-  const context = job ? contextOf(cable, job) : ALONE;
+  const isOfNow =
+    known && known.shop === shop && known.tick === tick && known.day === day && known.fed === fed;
+  if (isOfNow && own && known.job?.deref() === own) return known.work;
+  const context = own ? contextOf(cable, own) : ALONE;
   const work =
     isOfNow && sameContext(known.context, context)
       ? known.work
-      : workUpCable(cable, shop, { context, today: day, followDuty });
-  kept.set(cable, { shop, job: job && new WeakRef(job), context, tick, day, work });
+      : workUpCable(cable, shop, { context, today: day, followDuty, ...(fedBy && { fed: fedBy }) });
+  kept.set(cable, { shop, job: own && new WeakRef(own), context, tick, day, fed, work });
   return work;
 }
 

@@ -31,6 +31,10 @@ export function lengthText(mm: number, decimals: number, lengths: Prefs['lengths
   return `${value}\u2009${unit}`;
 }
 
+/** A length along a run: metres, or feet. @example runText(6400, 'mm') // "6.40 m" */
+export const runText = (mm: number, lengths: Prefs['lengths']): string =>
+  lengths === 'in' ? `${digits(mm / MM_PER_INCH / 12, 1)}\u2009ft` : `${digits(mm / 1000, 2)}\u2009m`;
+
 /**
  * A size as this person names sizes. A gauge read in mm² is its real area; a metric size read in gauge is only near
  * one, and is marked so.

@@ -8,13 +8,13 @@ export interface ClearingPoint {
 /** A generic kind of DC fuse. A device's own data sheet governs rating, curve and breaking capacity. */
 export interface FuseKindData {
   readonly title: Message;
-  /** Highest system voltage and the current it can break there, most demanding last. */
+  /** Highest system voltage and the current it can break there, most demanding last; empty where only its sheet says. */
   readonly breaking: readonly { readonly upToV: number; readonly amps: number }[];
   /** Longest clearing times; empty where they must be typed from the maker's sheet. */
   readonly curve: readonly ClearingPoint[];
 }
 
-export type FuseKind = 'strip' | 'link' | 'post-block' | 'class-t' | 'blade-nh';
+export type FuseKind = 'strip' | 'link' | 'post-block' | 'class-t' | 'blade-nh' | 'breaker';
 
 /**
  * Generic DC fuses.
@@ -44,6 +44,7 @@ export const FUSES: Readonly<Record<FuseKind, FuseKindData>> = {
   },
   'class-t': { title: msg`class T cartridge`, breaking: [{ upToV: 125, amps: 20000 }], curve: [] },
   'blade-nh': { title: msg`knife-blade cartridge`, breaking: [{ upToV: 250, amps: 25000 }], curve: [] },
+  breaker: { title: msg`circuit breaker`, breaking: [], curve: [] },
 };
 
 /** Ratings made, A. */

@@ -1,0 +1,177 @@
+import type { PostName } from '../model/tables/places.ts';
+import type { Place } from '../model/system.ts';
+import { isBetween, jointsIn } from './installation.ts';
+import { netsOf } from './protection.ts';
+import { postKey } from './places.ts';
+import type { SystemView } from './view.ts';
+
+/** An end of a drawn conductor: a post, or the corner that two ends of one conductor are drawn round. */
+export interface DiagramEnd {
+  readonly node: string;
+  /** Null at a corner. */
+  readonly post: PostName | null;
+}
+
+/** A conductor as it is drawn, from what stands above to what stands below. */
+export interface DiagramEdge {
+  readonly id: string;
+  readonly of: { readonly kind: 'cable' | 'joint'; readonly id: string };
+  readonly above: DiagramEnd;
+  readonly below: DiagramEnd;
+}
+
+/** What is drawn at a spot: a place, or a corner. */
+export interface DiagramNode {
+  readonly id: string;
+  readonly place: Place | null;
+  /** The post that points up, where a device has two; the other points down. */
+  readonly up: PostName | null;
+  /** It gathers all that comes back, and so stands lowest of its own. */
+  readonly isLowest: boolean;
+}
+
+/** The single-line diagram before it has a scale: both poles, plus above, return below. */
+export interface Diagram {
+  readonly nodes: readonly DiagramNode[];
+  readonly edges: readonly DiagramEdge[];
+}
+
+/** A conductor between two posts, in neither direction yet. */
+interface Link {
+  readonly id: string;
+  readonly of: DiagramEdge['of'];
+  readonly a: number;
+  readonly b: number;
+}
+
+const isTwoPole = ({ kind }: Place): boolean =>
+  kind === 'battery' || kind === 'supply' || kind === 'load' || kind === 'dcdc';
+const HUB_RANK = { bar: 4, ground: 3 } as const;
+
+/**
+ * The post that a net is hung from: its bar with the most on it, else its ground, else the device with the most on it.
+ * Null where only posts of batteries, chargers and loads are on it.
+ */
+function hubOf(
+  posts: readonly number[],
+  at: (post: number) => Place,
+  count: (post: number) => number,
+): number | null {
+  const rank = (post: number) => {
+    const { kind } = at(post);
+    const own = kind === 'bar' || kind === 'ground' ? HUB_RANK[kind] : 0;
+    return own * 1000 + count(post);
+  };
+  const able = posts.filter((post) => !isTwoPole(at(post)));
+  return able.reduce<number | null>(
+    (best, post) => (best === null || rank(post) > rank(best) ? post : best),
+    null,
+  );
+}
+
+/**
+ * What is above what: each net is hung from its hub, live nets downwards, the return side upwards, so that every branch
+ * becomes a column between its two poles.
+ */
+export function diagramOf(view: SystemView): Diagram {
+  const { installation, protection } = view;
+  const { posts, system, numberOf, conductors } = installation;
+  const nets = netsOf(installation);
+  const links: Link[] = [
+    ...conductors.map(({ cable, at }): Link => ({
+      id: cable.id,
+      of: { kind: 'cable', id: cable.id },
+      a: at.A,
+      b: at.B,
+    })),
+    ...jointsIn(installation).map(({ id, from, to }): Link => ({
+      id: `joint ${id}`,
+      of: { kind: 'joint', id },
+      a: from,
+      b: to,
+    })),
+  ];
+  const devices: Link[] = system.places.filter(isBetween).map(({ id }) => ({
+    id: `device ${id}`,
+    of: { kind: 'joint', id },
+    a: numberOf.get(postKey({ place: id, post: 'line' })) ?? -1,
+    b: numberOf.get(postKey({ place: id, post: 'load' })) ?? -1,
+  }));
+  const byPost = new Map<number, Link[]>();
+  for (const link of [...links, ...devices])
+    for (const post of [link.a, link.b]) {
+      const known = byPost.get(post);
+      if (known) known.push(link);
+      else byPost.set(post, [link]);
+    }
+  const placeAt = (post: number) => posts[post]?.at as Place;
+  const count = (post: number) => byPost.get(post)?.length ?? 0;
+  const byNet = new Map<number, number[]>();
+  posts.forEach((_, post) => {
+    const net = nets[post] ?? -1;
+    if (count(post) > 0) byNet.set(net, [...(byNet.get(net) ?? []), post]);
+  });
+  const up = new Map<string, PostName>();
+  const edges: DiagramEdge[] = [];
+  const corners: DiagramNode[] = [];
+  const lowest = new Set<string>();
+  const end = (post: number): DiagramEnd => ({
+    node: posts[post]?.place ?? '',
+    post: posts[post]?.post ?? null,
+  });
+  for (const own of byNet.values()) {
+    const isBack = own.some((post) => protection.isReturn[post]);
+    const hub = hubOf(own, placeAt, count);
+    const start = hub ?? own.find((post) => posts[post]?.post === 'minus') ?? own[0] ?? -1;
+    if (hub !== null && isBack) lowest.add(posts[hub]?.place ?? '');
+    const seen = new Set([start]);
+    const drawn = new Set<string>();
+    const queue = [start];
+    // Nearest to the hub first: a ring is drawn from where it is nearer.
+    while (queue.length > 0) {
+      const from = queue.shift() ?? -1;
+      for (const link of byPost.get(from) ?? []) {
+        if (drawn.has(link.id)) continue;
+        drawn.add(link.id);
+        const to = link.a === from ? link.b : link.a;
+        if (!seen.has(to)) {
+          seen.add(to);
+          queue.push(to);
+        }
+        const place = placeAt(from);
+        if (link.id.startsWith('device ')) {
+          up.set(place.id, (isBack ? posts[to]?.post : posts[from]?.post) ?? 'line');
+          continue;
+        }
+        const [above, below] = isBack ? [end(to), end(from)] : [end(from), end(to)];
+        // A cable straight from pole to pole goes round a corner, so that both stand side by side.
+        if (
+          isTwoPole(placeAt(from)) &&
+          isTwoPole(placeAt(to)) &&
+          !isMiddle(posts[from]?.post, posts[to]?.post)
+        ) {
+          const corner = `corner ${link.id}`;
+          corners.push({ id: corner, place: null, up: null, isLowest: isBack });
+          const at: DiagramEnd = { node: corner, post: null };
+          const [one, other] = isBack ? ([above, at] as const) : ([at, above] as const);
+          const [two, another] = isBack ? ([below, at] as const) : ([at, below] as const);
+          edges.push({ id: link.id, of: link.of, above: one, below: other });
+          edges.push({ id: `${link.id} on`, of: link.of, above: two, below: another });
+          continue;
+        }
+        edges.push({ id: link.id, of: link.of, above, below });
+      }
+    }
+  }
+  const nodes = system.places.map((place): DiagramNode => ({
+    id: place.id,
+    place,
+    up: isBetween(place) ? (up.get(place.id) ?? 'line') : null,
+    isLowest: lowest.has(place.id),
+  }));
+  return { nodes: [...nodes, ...corners], edges };
+}
+
+/** From a minus down to a plus: two batteries in series, one above the other. */
+const isMiddle = (a: PostName | undefined, b: PostName | undefined): boolean =>
+  (a === 'minus' && b === 'plus') || (a === 'plus' && b === 'minus');

@@ -1,0 +1,225 @@
+import type { Duty, Fuse, Run, SystemInput } from '../model/run.ts';
+import { jointsIn } from './installation.ts';
+import type { Fed, Spender } from '../sizing/loop.ts';
+import { isHeld } from './solve.ts';
+import type { LoadDrop, Share } from './path.ts';
+import { type Guard, guardKey, isLink } from './protection.ts';
+import { guardsOf, type SystemView } from './view.ts';
+import { shortAt, zonesOf } from './zones.ts';
+import { msg } from '../words/message.ts';
+
+/** What the system says of a cable: its run where it comes from there, and what no run holds. */
+export interface FromSystem {
+  readonly cableId: string;
+  /** What of it the system answers at all, whether or not it is taken from there. */
+  readonly answers: readonly SystemInput[];
+  readonly run: Partial<Run>;
+  readonly fed: Fed;
+  /** States by id: which holds the largest amps, which makes it warmest, and which asks most of its drop. */
+  readonly heldBy: string | null;
+  readonly governedBy: string | null;
+  readonly drop: {
+    readonly loadId: string;
+    readonly heldIn: string | null;
+    readonly shortIn: string | null;
+  } | null;
+}
+
+/** How much of what is allowed a load's drop uses up. */
+function useOf(view: SystemView, drop: LoadDrop): number {
+  const load = view.placeOf(drop.loadId);
+  const state = view.stateOf(drop.stateId);
+  return load?.kind === 'load' && state ? drop.dropPercent / allowedPercent(load, isHeld(state)) : 0;
+}
+
+/** Percent that a load may lose while it runs held, or for a time. */
+export const allowedPercent = (
+  load: { readonly dropPercent: number; readonly shortDropPercent?: number | undefined },
+  held: boolean,
+): number => (held ? load.dropPercent : (load.shortDropPercent ?? load.dropPercent));
+
+const throughCable = (cableId: string) => (drop: LoadDrop) =>
+  drop.shares.some(({ of }) => of.kind === 'cable' && of.id === cableId);
+
+/** Of some drops the one that uses up most of what is allowed. */
+const worstOf = (view: SystemView, drops: readonly LoadDrop[]): LoadDrop | null =>
+  drops.reduce<LoadDrop | null>(
+    (worst, own) => (worst && useOf(view, worst) >= useOf(view, own) ? worst : own),
+    null,
+  );
+
+/** The rest of a path, as the amps of a cable would lose it: the same volts over its own amps. */
+function restOf(view: SystemView, drop: LoadDrop | null, cableId: string, amps: number): Spender[] {
+  if (!drop || amps <= 0) return [];
+  return drop.shares
+    .filter(({ of }) => !(of.kind === 'cable' && of.id === cableId))
+    .map(({ of, volts }: Share): Spender => {
+      const name =
+        of.kind === 'cable'
+          ? (view.cableOf(of.id)?.tag ?? of.id)
+          : of.kind === 'place'
+            ? (view.placeOf(of.id)?.name ?? of.id)
+            : msg`chassis`;
+      return { label: name, kind: of.kind === 'cable' ? 'return' : 'device', ohm: volts / amps };
+    });
+}
+
+/** A guard as a cable has it. */
+function asFuse(guard: Guard, end: Fuse['end']): Fuse {
+  if (guard.kind === 'inline') return { ...guard.fuse, end };
+  const { place } = guard;
+  const { ratingA, breakingA, curve, melts } = place;
+  return {
+    end,
+    kind: place.kind === 'fuse' ? place.fuse : 'breaker',
+    ratingA,
+    place: place.place ?? 'near',
+    distanceMm: 0,
+    ...(breakingA !== undefined && { breakingA }),
+    ...(curve && { curve }),
+    ...(melts && { melts }),
+  };
+}
+
+/** Volts by name that a cable stands under: those of its load, else those of its island. */
+function nominalOf(view: SystemView, cableId: string, drop: LoadDrop | null): number | null {
+  if (drop && drop.nominalV > 0) return drop.nominalV;
+  const conductor = view.installation.conductors.find(({ cable }) => cable.id === cableId);
+  const island = conductor ? view.shorts.islandOf(conductor.at.A) : -1;
+  if (island < 0) return null;
+  const volts = view.solved.nominalV.filter((_, post) => view.shorts.islandOf(post) === island);
+  const range = Math.max(...volts) - Math.min(...volts);
+  return range >= 1 ? range : null;
+}
+
+/** Whether a path goes over grounds whose joining metal was never measured. */
+const isOverUnmeasured = (view: SystemView, { shares }: LoadDrop): boolean =>
+  shares.some(
+    ({ of }) =>
+      of.kind === 'bond' &&
+      jointsIn(view.installation).some(({ id, isCustomary }) => id === of.id && isCustomary),
+  );
+
+const round = (value: number, digits: number) => Number(value.toPrecision(digits));
+
+/**
+ * What the system says of every cable. What it does not answer stays as it is typed.
+ *
+ * @param view of the solved installation
+ */
+// eslint-disable-next-line max-lines-per-function -- the five inputs of a cable, one after the other
+export function fromSystem(view: SystemView): ReadonlyMap<string, FromSystem> {
+  const guards = guardsOf(view);
+  const zones = new Map(
+    zonesOf(view).flatMap((zone) =>
+      zone.cableIds.map((id) => [`${id} ${guardKey(zone.guard)}`, zone] as const),
+    ),
+  );
+  const runs = new Map(view.runs.map((run) => [run.cableId, run]));
+  const answer = (conductor: (typeof view.installation.conductors)[number]): FromSystem => {
+    const { cable } = conductor;
+    const { id } = cable;
+    const run = runs.get(id);
+    const own = view.drops.filter(throughCable(id));
+    const inStates = (held: boolean) =>
+      own.filter(({ stateId }) => {
+        const state = view.stateOf(stateId);
+        return state !== undefined && isHeld(state) === held;
+      });
+    const [held, short] = [worstOf(view, inStates(true)), worstOf(view, inStates(false))];
+    const drop = short && (!held || useOf(view, short) > useOf(view, held)) ? short : held;
+    const loadOf = (one: LoadDrop | null) => {
+      const place = one && view.placeOf(one.loadId);
+      return place?.kind === 'load' ? place : null;
+    };
+    const ampsIn = (one: LoadDrop | null) =>
+      one?.shares.find(({ of }) => of.kind === 'cable' && of.id === id)?.amps ?? 0;
+    const isRunning = run !== undefined && run.heldBy !== null;
+    const steps = run?.duty ?? null;
+    const duty: Duty | null = steps && {
+      ...steps,
+      steps: steps.steps.map(({ amps, seconds }) => ({ amps: round(amps, 9), seconds })),
+      dropPercent: loadOf(short) ? allowedPercent(loadOf(short) as { dropPercent: number }, false) : 10,
+    };
+    const guarded = guards.get(id);
+    const zone = guarded?.guard ? zones.get(`${id} ${guardKey(guarded.guard)}`) : undefined;
+    const island = view.shorts.islandOf(conductor.at.A);
+    const batteries = view.installation.system.places.filter(
+      (place) => place.kind === 'battery' && view.shorts.islandOf(view.postOf(place.id, 'plus')) === island,
+    );
+    const isFed = batteries.length > 0;
+    const near = guarded?.fed[0]?.from ?? 'A';
+    const atNear = shortAt(view, conductor.at[near]);
+    const isUnknown = (zone?.atFuse ?? atNear).isUnknown;
+    const mostA = Math.max(zone?.atFuse.mostA ?? 0, guarded?.guard ? 0 : atNear.mostA);
+    const leastA = zone?.least?.amps ?? atNear.leastA;
+    const nominalV = nominalOf(view, id, drop);
+    const charged = island < 0 ? 0 : view.shorts.chargedV(conductor.at.A);
+    const isShortKnown = isFed && !isUnknown && mostA > 0 && leastA > 0;
+    const answers: SystemInput[] = [
+      ...(nominalV === null ? [] : (['volts'] as const)),
+      ...(isRunning || steps ? (['load'] as const) : []),
+      ...(drop && (isRunning || steps) ? (['drop'] as const) : []),
+      ...(isFed ? (['source'] as const) : []),
+      ...(guarded && !isLink(view.installation, conductor) ? (['fuses'] as const) : []),
+    ];
+    const taken = (input: SystemInput) =>
+      answers.includes(input) && (cable.run.fromSystem?.includes(input) ?? false);
+    const overUnmeasured = own.some((one) => isOverUnmeasured(view, one));
+    const guard = guarded?.guard ?? null;
+    return {
+      cableId: id,
+      answers,
+      run: {
+        ...(taken('volts') &&
+          nominalV !== null && {
+            systemV: round(nominalV, 6),
+            ...(charged >= 1 && { chargingV: round(charged, 6) }),
+          }),
+        ...(taken('load') && {
+          load: { kind: 'amps', amps: round(run?.heldA ?? 0, 9) },
+          duty: duty ?? undefined,
+        }),
+        ...(taken('drop') && {
+          ...(loadOf(held) && { dropPercent: allowedPercent(loadOf(held) as { dropPercent: number }, true) }),
+          return: overUnmeasured ? { kind: 'chassis' } : { kind: 'none' },
+          devices: [],
+        }),
+        ...(taken('source') && {
+          source: isShortKnown
+            ? { kind: 'typed', milliohm: Math.max(0.01, round((1000 * charged) / mostA, 6)) }
+            : { kind: 'unknown' },
+          bothEndsLive: false,
+        }),
+        ...(taken('fuses') && { fuses: [] }),
+      },
+      fed: {
+        rest: taken('drop')
+          ? {
+              held: restOf(view, held, id, ampsIn(held)),
+              duty: restOf(view, short ?? held, id, ampsIn(short ?? held)),
+              otherMm: otherMm(view, drop, id),
+              load: loadOf(drop)?.name ?? '',
+            }
+          : null,
+        guards: taken('fuses') ? (guard ? [asFuse(guard, near)] : []) : null,
+        shorts: taken('source') && isShortKnown ? { mostA, leastA } : null,
+      },
+      heldBy: run?.heldBy ?? null,
+      governedBy: run?.governedBy ?? null,
+      drop: drop && {
+        loadId: drop.loadId,
+        heldIn: held?.stateId ?? null,
+        shortIn: short?.stateId ?? null,
+      },
+    };
+  };
+  return new Map(view.installation.conductors.map((conductor) => [conductor.cable.id, answer(conductor)]));
+}
+
+/** mm of the other cables on a path. */
+const otherMm = (view: SystemView, drop: LoadDrop | null, cableId: string): number =>
+  (drop?.shares ?? []).reduce((sum, { of }) => {
+    const run = of.kind === 'cable' && of.id !== cableId ? view.cableOf(of.id)?.run : undefined;
+    return sum + (run ? run.lengthMm + run.loopMm : 0);
+  }, 0);

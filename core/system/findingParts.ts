@@ -1,0 +1,92 @@
+import type { Assessment } from '../sizing/assess.ts';
+import type { Facts, Finding, Work } from '../finding/finding.ts';
+import type { Topic } from '../finding/topics.ts';
+import type { SystemState } from '../model/system.ts';
+import type { Unit } from '../model/units/figure.ts';
+import { type Message, msg, numeral } from '../words/message.ts';
+import type { Guard } from './protection.ts';
+import type { PieceOf } from './installation.ts';
+import type { SystemView } from './view.ts';
+
+/** A finding of the installation, with what it speaks of. */
+export interface SystemFinding extends Finding {
+  readonly places: readonly string[];
+  readonly cables: readonly string[];
+  /** The state that it is worst in; null where it is of all. */
+  readonly stateId: string | null;
+}
+
+/** What is known of a cable's own conductor, from its bench. */
+export interface CableLimits {
+  readonly at: Assessment;
+  /** A that it is allowed by the strictest method switched on; null where none says. */
+  readonly allowedA: number | null;
+  /** A·√s/mm² in a short, from the temperature it is held at; null where it never settles. */
+  readonly k: number | null;
+}
+export type LimitsOf = (cableId: string) => CableLimits | null;
+
+/** What a finding points at. */
+export const about = (
+  finding: Finding,
+  { places = [], cables = [], stateId = null }: Partial<Pick<SystemFinding, 'places' | 'cables' | 'stateId'>>,
+): SystemFinding => ({ ...finding, places, cables, stateId });
+
+const LEAST_PART = 60;
+/** The facts of a finding of the installation. */
+export const facts = (
+  topic: Topic,
+  part: string,
+  title: Message,
+  [unit, decimals]: readonly [Unit, number],
+  work: Work,
+): Omit<Facts, 'value' | 'because'> & { readonly stage: 'gauge' } => ({
+  topic,
+  part: part.slice(0, LEAST_PART * 3),
+  stage: 'gauge',
+  title,
+  unit,
+  decimals,
+  work,
+});
+
+/** How long a state lasts: "held", "3 min in 15", "12 s". */
+export function lastsSays({ lasts }: SystemState): Message {
+  if (lasts.kind === 'held') return msg`held`;
+  const { seconds, everySeconds } = lasts;
+  const isMinutes = seconds >= 60 && seconds % 30 === 0 && (everySeconds ?? 60) % 30 === 0;
+  const time = (s: number) => numeral(isMinutes ? s / 60 : s, (isMinutes ? s % 60 : s % 1) === 0 ? 0 : 1);
+  if (everySeconds === undefined) return isMinutes ? msg`${time(seconds)} min` : msg`${time(seconds)} s`;
+  return isMinutes
+    ? msg`${time(seconds)} min in ${time(everySeconds)}`
+    : msg`${time(seconds)} s in ${time(everySeconds)}`;
+}
+
+/** A state with how long it lasts: "Thruster, 3 min in 15". */
+export const stateSays = (view: SystemView, stateId: string): Message => {
+  const state = view.stateOf(stateId);
+  return state ? msg`${state.name}, ${lastsSays(state)}` : stateId;
+};
+
+/** What a piece is called. */
+export const pieceSays = (view: SystemView, { kind, id }: PieceOf): Message =>
+  kind === 'cable'
+    ? (view.cableOf(id)?.tag ?? id)
+    : kind === 'place'
+      ? (view.placeOf(id)?.name ?? id)
+      : bondSays(view, id);
+
+/** Two grounds that are joined: "Engine block to Chassis". */
+export function bondSays(view: SystemView, id: string): Message {
+  const load = view.placeOf(id);
+  if (load) return msg`case of ${load.name}`;
+  const bond = view.installation.system.bonds.find((own) => own.id === id);
+  const name = (place: string | undefined) => (place && view.placeOf(place)?.name) ?? '';
+  return msg`${name(bond?.a)} to ${name(bond?.b)}`;
+}
+
+/** What a fuse is called: by its place, or by the cable that it is in. */
+export const guardSays = (view: SystemView, guard: Guard): Message =>
+  guard.kind === 'place'
+    ? guard.place.name
+    : msg`fuse in ${view.cableOf(guard.cableId)?.tag ?? guard.cableId}`;

@@ -1,0 +1,532 @@
+import { atMost, type Finding, stated, turnedTo } from '../finding/finding.ts';
+import type { Fuse } from '../model/run.ts';
+import type { HousePractice } from '../model/housePractice.ts';
+import { type ClearingPoint, FUSE_PLACES, FUSES } from '../model/tables/fuses.ts';
+import { ADIABATIC_S, clearingSeconds, survivalSeconds } from '../sizing/fault.ts';
+import { breakingAmps, meltsNotBefore, SHORT_ONLY_UP_TO } from '../sizing/fuse.ts';
+import { amount, listed, type Message, msg, numeral, verbatim } from '../words/message.ts';
+import { otherEnd } from '../model/end.ts';
+import { about, facts, guardSays, type LimitsOf, type SystemFinding } from './findingParts.ts';
+import { type Guard, guardKey, guardRatingA, isLink } from './protection.ts';
+import { guardsOf, type SystemView } from './view.ts';
+import { type Zone, zonesOf } from './zones.ts';
+
+const THEVENIN = msg`Thévenin at the fault: cold copper and charged batteries for the most, hot copper and half the source’s current for the least`;
+
+/** What a guard says of itself, whichever it is. */
+function factsOf(guard: Guard): {
+  readonly kind: Fuse['kind'];
+  readonly breakingA: number | undefined;
+  readonly curve: readonly ClearingPoint[];
+  readonly melts: Fuse['melts'];
+  readonly curveGiven: Fuse['curve'];
+} {
+  const own = guard.kind === 'place' ? guard.place : guard.fuse;
+  const kind =
+    guard.kind === 'inline' ? guard.fuse.kind : guard.place.kind === 'fuse' ? guard.place.fuse : 'breaker';
+  return {
+    kind,
+    breakingA: own.breakingA,
+    curve: own.curve ?? FUSES[kind].curve,
+    melts: own.melts,
+    curveGiven: own.curve,
+  };
+}
+
+const pointsOf = (guard: Guard) =>
+  guard.kind === 'place' ? { places: [guard.place.id] } : { cables: [guard.cableId] };
+
+/** Whether a cable cranks an engine: by custom it carries no fuse. */
+function isStarter(view: SystemView, cableId: string): boolean {
+  if (view.cableOf(cableId)?.run.starter) return true;
+  const loads = view.drops.filter(({ shares }) =>
+    shares.some(({ of }) => of.kind === 'cable' && of.id === cableId),
+  );
+  const looks = loads.map(({ loadId }) => {
+    const place = view.placeOf(loadId);
+    return place?.kind === 'load' && place.look === 'starter';
+  });
+  return looks.length > 0 && looks.every(Boolean);
+}
+
+/** What a source can feed without meeting a fuse, and how far the first fuse is. */
+function unguarded(view: SystemView): SystemFinding[] {
+  const name = (id: string) => view.placeOf(id)?.name ?? id;
+  const without = [...guardsOf(view)].flatMap(([cableId, { fed }]): SystemFinding[] => {
+    const conductor = view.installation.conductors.find(({ cable }) => cable.id === cableId);
+    const bare = fed.filter(({ guard, leadsTo }) => guard === null && leadsTo.length === 0);
+    const [first] = bare;
+    if (!conductor || !first || isLink(view.installation, conductor)) return [];
+    const starter = isStarter(view, cableId);
+    const sources = [...new Set(bare.map(({ sourceId }) => name(sourceId)))];
+    const { mostMm } = FUSE_PLACES.near;
+    return [
+      about(
+        stated(
+          {
+            ...facts('unfused', cableId, msg`${conductor.cable.tag} has no fuse`, ['mm', 0], {
+              formula: msg`every conductor that a battery can feed lies behind a fuse`,
+              substituted: bare.map(
+                ({ sourceId, distanceMm }) =>
+                  msg`${name(sourceId)} reaches it over ${amount(distanceMm, 'mm', 0)} of conductor without a fuse`,
+              ),
+              source: msg`small-craft practice; found by walking from every battery`,
+              assumes: msg`every switch closed`,
+            }),
+            value: null,
+            because: starter
+              ? msg`${listed(sources, msg` and `)} feeds it without a fuse, as is customary for a starter.`
+              : msg`${listed(sources, msg` and `)} feeds it, and nothing opens on a short.`,
+            remedy: starter
+              ? msg`Protect it by its path: short, sheathed, clear of anything that can chafe through.`
+              : msg`Put a fuse at the end that the battery feeds, at most ${amount(mostMm, 'mm', 0)} along the conductor.`,
+          },
+          starter ? 'watch' : 'fails',
+        ),
+        { cables: [cableId] },
+      ),
+    ];
+  });
+  const nearest = view.protection.first.map(({ sourceId, guard, distanceMm, mostMm, place }) =>
+    about(
+      atMost(
+        {
+          ...facts(
+            'first-fuse',
+            `${sourceId}-${guardKey(guard)}`.replaceAll(' ', '-'),
+            msg`${guardSays(view, guard)}, from ${name(sourceId)}`,
+            ['mm', 0],
+            {
+              formula: msg`conductor from the battery to its first fuse ≤ the placement rule`,
+              substituted: [msg`${FUSE_PLACES[place].title}: at most ${amount(mostMm, 'mm', 0)}`],
+              source: msg`small-craft practice`,
+              assumes: msg`measured along the conductor, loops included`,
+            },
+          ),
+          value: distanceMm,
+          ...(distanceMm > mostMm && {
+            remedy: msg`Move the fuse nearer to the battery, or sheath the stretch before it and enter that at the fuse.`,
+          }),
+        },
+        mostMm,
+      ),
+      { ...pointsOf(guard), places: [sourceId, ...(guard.kind === 'place' ? [guard.place.id] : [])] },
+    ),
+  );
+  return [...without, ...nearest];
+}
+
+/** Every conductor behind a fuse must be allowed that fuse's amps. */
+function underFuse(view: SystemView, limitsOf: LimitsOf): SystemFinding[] {
+  return [...guardsOf(view)].flatMap(([cableId, { guard }]): SystemFinding[] => {
+    const cable = view.cableOf(cableId);
+    if (!guard || !cable) return [];
+    const limits = limitsOf(cableId);
+    const ratingA = guardRatingA(guard);
+    const title = msg`${cable.tag} under ${guardSays(view, guard)}`;
+    const points = { cables: [cableId], ...(guard.kind === 'place' && { places: [guard.place.id] }) };
+    const work = {
+      formula: msg`rating ≤ ampacity of the conductor`,
+      substituted: [
+        limits?.allowedA == null
+          ? msg`no method switched on gives an ampacity`
+          : msg`rating ${numeral(ratingA, 0)} A, ampacity ${amount(limits.allowedA, 'A', 0)}`,
+      ],
+      source: msg`small-craft practice; the strictest of the methods switched on`,
+      assumes: msg`the worst of all sources that can feed it; the fuse carries its rating for ever`,
+    };
+    const own = facts('under-fuse', cableId, title, ['A', 0], work);
+    if (limits?.allowedA == null)
+      return [
+        about(stated({ ...own, value: null, because: msg`Its ampacity is not known.` }, 'unproved'), points),
+      ];
+    const finding = atMost(
+      {
+        ...own,
+        value: ratingA,
+        ...(ratingA > limits.allowedA && {
+          because: msg`It is allowed ${amount(limits.allowedA, 'A', 0)}: it burns before this fuse opens.`,
+          remedy: msg`Give it a fuse of its own of at most ${amount(limits.allowedA, 'A', 0)} where it begins, or a thicker cable.`,
+        }),
+      },
+      limits.allowedA,
+    );
+    if (finding.state !== 'fails' || ratingA > SHORT_ONLY_UP_TO * limits.allowedA)
+      return [about(finding, points)];
+    return [
+      about(
+        {
+          ...finding,
+          state: 'unproved',
+          because: msg`Over its ampacity, to ${numeral(SHORT_ONLY_UP_TO, 1)} times: the fuse protects it against a short only.`,
+        },
+        points,
+      ),
+    ];
+  });
+}
+
+/** What every finding about a short says when a battery's resistance is missing. */
+const unknownShort = (own: Omit<ReturnType<typeof facts>, never>): Finding =>
+  stated(
+    {
+      ...own,
+      value: null,
+      because: msg`A battery that feeds it gives no resistance: its short-circuit current is not known.`,
+      remedy: msg`Enter what is known of the battery.`,
+    },
+    'unproved',
+  );
+
+/** That a fuse interrupts the most that can flow at it. */
+function breaks(view: SystemView, { guard, atFuse }: Zone): SystemFinding[] {
+  const { kind, breakingA } = factsOf(guard);
+  const [post] = postsAt(view, guard);
+  if (post === undefined || view.protection.isReturn[post] || view.shorts.islandOf(post) < 0) return [];
+  const volts = view.shorts.chargedV(post);
+  const nominal = Math.round(nominalAt(view, post));
+  const customary = breakingAmps(kind, volts, nominal);
+  const isByItsSheet = FUSES[kind].breaking.length === 0;
+  const most = customary === null && !isByItsSheet ? null : (breakingA ?? customary);
+  const own = facts(
+    'fuse-breaks',
+    keyPart(guard),
+    msg`${guardSays(view, guard)}, interrupting rating`,
+    ['A', 0],
+    {
+      formula: msg`I_interrupting ≥ the largest prospective short-circuit current at it`,
+      substituted: [
+        msg`${amount(atFuse.mostA, 'A', 0)} at its posts, ${amount(atFuse.suppliesA, 'A', 0)} of it from chargers at their limit`,
+      ],
+      source: msg`${THEVENIN}; ${breakingA === undefined ? msg`customary for a ${FUSES[kind].title}; its own sheet governs` : msg`its own sheet`}`,
+      assumes: msg`charged to ${amount(volts, 'V', 1)}, every battery on, every switch closed`,
+    },
+  );
+  const points = pointsOf(guard);
+  if (atFuse.isUnknown) return [about(unknownShort(own), points)];
+  if (most === null && isByItsSheet)
+    return [
+      about(
+        stated(
+          {
+            ...own,
+            value: atFuse.mostA,
+            because: msg`The interrupting rating of a ${FUSES[kind].title} is on its own sheet only.`,
+            remedy: msg`Enter its interrupting rating.`,
+          },
+          'unproved',
+        ),
+        points,
+      ),
+    ];
+  if (most === null)
+    return [
+      about(
+        stated(
+          {
+            ...own,
+            value: null,
+            because: msg`A ${FUSES[kind].title} fuse is not made for ${amount(volts, 'V', 1)}.`,
+            remedy: msg`Take a kind made for this voltage.`,
+          },
+          'fails',
+        ),
+        points,
+      ),
+    ];
+  const finding = atMost(
+    {
+      ...own,
+      value: atFuse.mostA,
+      ...(atFuse.mostA > most && { remedy: msg`Use a kind of fuse with a higher interrupting rating.` }),
+    },
+    most,
+  );
+  return [about(finding, points)];
+}
+
+const keyPart = (guard: Guard): string => guardKey(guard).replaceAll(' ', '-');
+const nominalAt = (view: SystemView, post: number): number => {
+  const island = view.shorts.islandOf(post);
+  const own = view.solved.nominalV.filter((_, i) => view.shorts.islandOf(i) === island);
+  return own.length === 0 ? 0 : Math.max(...own) - Math.min(...own);
+};
+
+function postsAt(view: SystemView, guard: Guard): number[] {
+  if (guard.kind === 'place')
+    return [view.postOf(guard.place.id, 'line'), view.postOf(guard.place.id, 'load')];
+  const conductor = view.installation.conductors.find(({ cable }) => cable.id === guard.cableId);
+  return conductor ? [conductor.at[guard.fuse.end]] : [];
+}
+
+/** That a fuse clears the smallest short behind it before any conductor that it guards is damaged. */
+function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding[] {
+  const { guard, cableIds, least, atFuse } = zone;
+  if (!least || cableIds.length === 0) return [];
+  const ratingA = guardRatingA(guard);
+  const { curve, kind } = factsOf(guard);
+  const survive = cableIds.flatMap((id) => {
+    const limits = limitsOf(id);
+    const parallel = limits?.at.parallel ?? 1;
+    return limits?.k
+      ? [{ id, seconds: survivalSeconds(limits.k, limits.at.copperMm2, least.amps / parallel) }]
+      : [];
+  });
+  const [weakest] = survive.toSorted((a, b) => a.seconds - b.seconds);
+  const at = view.placeOf(least.at)?.name ?? view.cableOf(least.at)?.tag ?? least.at;
+  const own = facts(
+    'fuse-clears',
+    keyPart(guard),
+    msg`${guardSays(view, guard)}, clears a short at ${at}`,
+    ['s', 2],
+    {
+      formula: msg`clears within t ≤ k² · S² ÷ I²`,
+      substituted: [
+        msg`the least short: ${amount(least.amps, 'A', 0)} at ${at}, ${numeral(least.amps / ratingA, 1)} × its rating`,
+        ...(weakest
+          ? [msg`${view.cableOf(weakest.id)?.tag ?? ''} survives it for ${amount(weakest.seconds, 's', 2)}`]
+          : []),
+      ],
+      source: msg`${THEVENIN}; IEC 60364-5-54`,
+      assumes: msg`over ${ADIABATIC_S} s the cable also cools, so it errs to the safe side`,
+    },
+  );
+  const points = { ...pointsOf(guard), cables: weakest ? [weakest.id] : cableIds };
+  if (atFuse.isUnknown) return [about(unknownShort(own), points)];
+  if (!weakest || survive.length < cableIds.length)
+    return [
+      about(
+        stated(
+          {
+            ...own,
+            value: null,
+            because: msg`A cable behind it never settles, so what it survives is not known.`,
+          },
+          'unproved',
+        ),
+        points,
+      ),
+    ];
+  if (curve.length === 0)
+    return [
+      about(
+        stated(
+          {
+            ...own,
+            value: null,
+            because: msg`How fast a ${FUSES[kind].title} clears is not known here.`,
+            remedy: msg`Enter its curve from the maker’s sheet.`,
+          },
+          'unproved',
+        ),
+        points,
+      ),
+    ];
+  const seconds = clearingSeconds(curve, least.amps / ratingA);
+  if (seconds === null)
+    return [
+      about(
+        stated(
+          {
+            ...own,
+            value: null,
+            because: msg`The least short draws only ${amount(least.amps, 'A', 0)}: a ${numeral(ratingA, 0)} A fuse may never open.`,
+            remedy: msg`Use a smaller fuse, or thicker cable to where it is.`,
+          },
+          'fails',
+        ),
+        points,
+      ),
+    ];
+  const finding = atMost({ ...own, value: seconds }, weakest.seconds);
+  if (finding.state === 'fails' && least.amps / ratingA > (curve.at(-1)?.multiple ?? 0))
+    return [
+      about(
+        turnedTo(finding, 'unproved', {
+          because: msg`At that current its curve only says “within ${numeral(seconds, 2)} s”.`,
+          remedy: msg`Enter more of its curve from the maker’s sheet.`,
+        }),
+        points,
+      ),
+    ];
+  return [about(finding, points)];
+}
+
+/** That a fuse carries what runs through it: so much over what is held, and each short state for its time. */
+function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePractice): SystemFinding[] {
+  if (guard.kind !== 'place') return [];
+  const { place } = guard;
+  const index = view.installation.system.places.indexOf(place);
+  const flows = view.solved.states.flatMap(({ stateId, places, collapse }) => {
+    const state = view.stateOf(stateId);
+    const flow = places[index];
+    return state && flow && !collapse ? [{ state, amps: Math.abs(flow.amps) }] : [];
+  });
+  const held = Math.max(
+    0,
+    ...flows.filter(({ state }) => state.lasts.kind === 'held').map(({ amps }) => amps),
+  );
+  const least = fuseOverLoad * held;
+  const over = flows.flatMap(({ state, amps }) =>
+    state.lasts.kind === 'for' && amps > place.ratingA
+      ? [
+          {
+            name: state.name,
+            amps,
+            seconds: state.lasts.seconds,
+            ...meltsNotBefore(
+              {
+                ...factsOf(guard),
+                ratingA: place.ratingA,
+                curve: factsOf(guard).curveGiven,
+                melts: factsOf(guard).melts,
+              },
+              amps / place.ratingA,
+            ),
+          },
+        ]
+      : [],
+  );
+  if (held === 0 && over.length === 0) return [];
+  const own = facts('fuse-carries', place.id, msg`${place.name}, carries the load`, ['A', 0], {
+    formula: msg`rating ≥ ${fuseOverLoad} · I; each step shorter than the shortest melting time at its amps`,
+    substituted: [
+      verbatim`${fuseOverLoad} × ${numeral(held, 1)} = ${amount(least, 'A', 0)}`,
+      ...over.map(({ name, amps, seconds, notBeforeS, how }) =>
+        notBeforeS === null
+          ? msg`${name}: ${amount(amps, 'A', 0)} for ${amount(seconds, 's', 1)}, ${how}`
+          : msg`${name}: ${amount(amps, 'A', 0)} for ${amount(seconds, 's', 1)}, melts not before ${amount(notBeforeS, 's', 2)}, ${how}`,
+      ),
+    ],
+    source: msg`customary rating rule, by house practice`,
+    assumes: msg`melting times are of low confidence unless the maker’s curve gives them`,
+  });
+  const points = { places: [place.id] };
+  if (place.ratingA < least)
+    return [
+      about(
+        stated(
+          {
+            ...own,
+            value: place.ratingA,
+            because: msg`It is held at ${amount(held, 'A', 0)}: it should be rated for ${amount(least, 'A', 0)} or more, else it opens on a warm day.`,
+            remedy: msg`Use a larger fuse, if the cables behind it allow that.`,
+          },
+          'fails',
+        ),
+        points,
+      ),
+    ];
+  const melts = over.find(({ seconds, notBeforeS }) => notBeforeS !== null && seconds >= notBeforeS);
+  const unknown = over.find(({ notBeforeS }) => notBeforeS === null);
+  const state = melts
+    ? 'fails'
+    : unknown
+      ? 'unproved'
+      : over.length > 0 && !over.every(({ isTyped }) => isTyped)
+        ? 'watch'
+        : 'holds';
+  const because: Message = melts
+    ? msg`${melts.name} may melt it: ${amount(melts.amps, 'A', 0)} for ${amount(melts.seconds, 's', 1)}.`
+    : unknown
+      ? msg`${unknown.name} is over its rating, and how soon it melts is not known.`
+      : msg`Held at ${amount(held, 'A', 0)}, rated ${numeral(place.ratingA, 0)} A.`;
+  return [about(stated({ ...own, value: place.ratingA, because }, state), points)];
+}
+
+/** Two fuses in series: whether the nearer one clears before the other begins to melt. */
+function selective(view: SystemView, zones: readonly Zone[]): SystemFinding[] {
+  const byKey = new Map(zones.map((zone) => [guardKey(zone.guard), zone]));
+  const pairs = new Map<string, { upper: Guard; lower: Guard }>();
+  for (const { guard: lower } of zones) {
+    const posts = postsAt(view, lower);
+    // Behind whichever fuse the cables on its source's side lie.
+    for (const { guard: upper } of zones) {
+      const touches = view.protection.fed.some(({ cableId, from, guard }) => {
+        const conductor = view.installation.conductors.find(({ cable }) => cable.id === cableId);
+        const isBehind = guard !== null && guardKey(guard) === guardKey(upper);
+        return isBehind && conductor !== undefined && posts.includes(conductor.at[otherEnd(from)]);
+      });
+      if (!touches || guardKey(upper) === guardKey(lower) || guardRatingA(upper) <= guardRatingA(lower))
+        continue;
+      pairs.set(`${guardKey(upper)} ${guardKey(lower)}`, { upper, lower });
+    }
+  }
+  return [...pairs.values()].map(({ upper, lower }) => {
+    const amps = byKey.get(guardKey(lower))?.atFuse.mostA ?? 0;
+    const [high, low] = [factsOf(upper), factsOf(lower)];
+    const clearsS = low.curve.length > 0 ? clearingSeconds(low.curve, amps / guardRatingA(lower)) : null;
+    const { notBeforeS, isTyped } = meltsNotBefore(
+      { kind: high.kind, ratingA: guardRatingA(upper), curve: high.curveGiven, melts: high.melts },
+      amps / guardRatingA(upper),
+    );
+    const own = facts(
+      'selective',
+      `${keyPart(upper)}-${keyPart(lower)}`,
+      msg`${guardSays(view, lower)} before ${guardSays(view, upper)}`,
+      ['s', 3],
+      {
+        formula: msg`the nearer fuse has cleared before the other begins to melt`,
+        substituted: [
+          clearsS === null
+            ? msg`${guardSays(view, lower)}: no curve`
+            : msg`${guardSays(view, lower)} has cleared ${amount(amps, 'A', 0)} within ${amount(clearsS, 's', 3)}`,
+          notBeforeS === null
+            ? msg`${guardSays(view, upper)}: no melting curve at that current`
+            : msg`${guardSays(view, upper)} melts not before ${amount(notBeforeS, 's', 3)}`,
+        ],
+        source: msg`the curves of both fuses`,
+        assumes: msg`the largest short right behind the nearer fuse`,
+      },
+    );
+    const points = {
+      places: [upper, lower].flatMap((guard) => (guard.kind === 'place' ? [guard.place.id] : [])),
+      cables: [upper, lower].flatMap((guard) => (guard.kind === 'inline' ? [guard.cableId] : [])),
+    };
+    if (clearsS === null || notBeforeS === null || !isTyped)
+      return about(
+        stated(
+          {
+            ...own,
+            value: clearsS,
+            because: msg`Both curves are needed to say which opens first.`,
+            remedy: msg`Enter the clearing curve of the one and the melting curve of the other from their sheets.`,
+          },
+          'unproved',
+        ),
+        points,
+      );
+    return about(
+      atMost(
+        {
+          ...own,
+          value: clearsS,
+          ...(clearsS > notBeforeS && { remedy: msg`Choose a slower fuse upstream or a faster one here.` }),
+        },
+        notBeforeS,
+        0,
+        clearsS > notBeforeS ? 'watch' : 'holds',
+      ),
+      points,
+    );
+  });
+}
+
+/** All that is found about fuses and shorts. */
+export function protectionFindings(
+  view: SystemView,
+  limitsOf: LimitsOf,
+  practice: HousePractice,
+): SystemFinding[] {
+  const zones = zonesOf(view);
+  return [
+    ...unguarded(view),
+    ...underFuse(view, limitsOf),
+    ...zones.flatMap((zone) => [
+      ...breaks(view, zone),
+      ...clears(view, zone, limitsOf),
+      ...carries(view, zone, practice),
+    ]),
+    ...selective(view, zones),
+  ];
+}

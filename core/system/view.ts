@@ -1,0 +1,136 @@
+import { remember } from '../lib/remember.ts';
+import type { Cable } from '../model/cable.ts';
+import type { Place, SystemState } from '../model/system.ts';
+import { banksOf, type Bank } from './banks.ts';
+import type { Installation } from './installation.ts';
+import { type LoadDrop, loadDrops } from './path.ts';
+import {
+  type FedCable,
+  type Guard,
+  guardRatingA,
+  netsOf,
+  type Protection,
+  protectionOf,
+  returnPath,
+} from './protection.ts';
+import { type CableRun, cableRuns } from './runs.ts';
+import { type Shorts, shortsIn } from './shorts.ts';
+import type { SolvedSystem } from './solve.ts';
+import { postKey } from './places.ts';
+import type { PostName } from '../model/tables/places.ts';
+
+/** Everything that is known of an installation once it is solved, each by what it is about. */
+export interface SystemView {
+  readonly solved: SolvedSystem;
+  readonly installation: Installation;
+  readonly runs: readonly CableRun[];
+  /** Of every load in every state in which it runs. */
+  readonly drops: readonly LoadDrop[];
+  readonly shorts: Shorts;
+  readonly protection: Protection;
+  readonly banks: readonly Bank[];
+  readonly placeOf: (id: string) => Place | undefined;
+  readonly stateOf: (id: string) => SystemState | undefined;
+  readonly cableOf: (id: string) => Cable | undefined;
+  readonly postOf: (place: string, post: PostName) => number;
+}
+
+/** Looks at a solved installation from every side that findings are made of. */
+export function viewOf(solved: SolvedSystem): SystemView {
+  const { installation } = solved;
+  const { system, numberOf, job } = installation;
+  const shorts = shortsIn(solved);
+  const nets = netsOf(installation);
+  const [places, states, cables] = [system.places, system.states, job.cables].map(
+    (list) => new Map((list as readonly { readonly id: string }[]).map((item) => [item.id, item])),
+  );
+  return {
+    solved,
+    installation,
+    runs: cableRuns(solved),
+    drops: solved.states.flatMap((state) => loadDrops(solved, state)),
+    shorts,
+    protection: protectionOf(installation, shorts.islandOf, solved.nominalV),
+    banks: banksOf(installation, (post) => nets[post] ?? -1),
+    placeOf: (id) => places?.get(id) as Place | undefined,
+    stateOf: (id) => states?.get(id) as SystemState | undefined,
+    cableOf: (id) => cables?.get(id) as Cable | undefined,
+    postOf: (place, post) => numberOf.get(postKey({ place, post })) ?? -1,
+  };
+}
+
+/** Of several fuses the one that guards least; null, that none does, is least of all. */
+const weakest = (guards: readonly (Guard | null)[]): Guard | null =>
+  guards.includes(null)
+    ? null
+    : guards.reduce((a, b) => (a && b && guardRatingA(a) >= guardRatingA(b) ? a : b), guards[0] ?? null);
+
+/** What guards a cable, from every source that can feed it or whose current comes back through it. */
+export interface Guarded {
+  readonly guard: Guard | null;
+  /** The sources that it is looked at from; none where no source feeds it. */
+  readonly sources: readonly string[];
+  readonly fed: readonly FedCable[];
+}
+
+/**
+ * The fuse that guards each cable, by the source from which it is guarded least. A cable on the return side is guarded by
+ * the fuses of whatever a short would come back from through it: each load and charger, and the batteries that feed it.
+ */
+export function guardsOf(view: SystemView): ReadonlyMap<string, Guarded> {
+  return guarding([view], '', () => guardedBy(view));
+}
+const guarding = remember<Map<string, Guarded>>();
+
+function guardedBy(view: SystemView): Map<string, Guarded> {
+  const { protection, installation } = view;
+  const fed = new Map<string, FedCable[]>();
+  for (const one of protection.fed) {
+    const known = fed.get(one.cableId);
+    if (known) known.push(one);
+    else fed.set(one.cableId, [one]);
+  }
+  const guarded = new Map<string, Guarded>(
+    [...fed].map(([id, own]) => [
+      id,
+      {
+        guard: weakest(own.map(({ guard }) => guard)),
+        sources: [...new Set(own.map(({ sourceId }) => sourceId))],
+        fed: own,
+      },
+    ]),
+  );
+  const live = new Map<number, Guarded[]>();
+  for (const { cable, at } of installation.conductors) {
+    const own = guarded.get(cable.id);
+    if (!own) continue;
+    for (const post of [at.A, at.B]) live.set(post, [...(live.get(post) ?? []), own]);
+  }
+  // What comes back goes through the same fuse as what went out.
+  const back = new Map<string, Guarded[]>();
+  for (const place of installation.system.places) {
+    if (place.kind !== 'load' && place.kind !== 'supply' && place.kind !== 'dcdc') continue;
+    const posts = place.kind === 'dcdc' ? (['in-plus', 'in-minus'] as const) : (['plus', 'minus'] as const);
+    const [own, other] = posts.map((post) => view.postOf(place.id, post));
+    const [hot = -1, cold = -1] = protection.isReturn[other ?? -1] ? [own, other] : [other, own];
+    const outs = live.get(hot) ?? [];
+    if (outs.length === 0 || !protection.isReturn[cold]) continue;
+    const ends = installation.system.places
+      .filter(({ kind }) => kind === 'battery')
+      .flatMap(({ id }) => [view.postOf(id, 'plus'), view.postOf(id, 'minus')])
+      .filter(
+        (post) => protection.isReturn[post] && view.shorts.islandOf(post) === view.shorts.islandOf(cold),
+      );
+    for (const id of ends.flatMap((end) => returnPath(installation, protection, cold, end)))
+      back.set(id, [...(back.get(id) ?? []), ...outs]);
+  }
+  for (const [id, outs] of back) {
+    if (guarded.has(id)) continue;
+    guarded.set(id, {
+      guard: weakest(outs.map(({ guard }) => guard)),
+      sources: [...new Set(outs.flatMap(({ sources }) => sources))],
+      fed: [],
+    });
+  }
+  return guarded;
+}

@@ -1,0 +1,120 @@
+import type { PlaceOf } from '../model/system.ts';
+import { type Guard, guardKey } from './protection.ts';
+import type { ShortAt } from './shorts.ts';
+import { guardsOf, type SystemView } from './view.ts';
+
+/** What a fuse has to do with: the cables that it guards, and the shorts that it must clear. */
+export interface Zone {
+  readonly guard: Guard;
+  readonly cableIds: readonly string[];
+  /** At its own posts: the most that it must interrupt. */
+  readonly atFuse: ShortAt;
+  /** The least of all shorts behind it, before the next fuse, and the load or post that it is at. */
+  readonly least: { readonly amps: number; readonly at: string } | null;
+}
+
+/** The post of a source's return that a short from a live post comes back to. */
+function returnsFor(view: SystemView, live: number): number[] {
+  const { installation, shorts, protection } = view;
+  return installation.system.places
+    .filter((place): place is PlaceOf<'battery'> => place.kind === 'battery')
+    .flatMap((battery) => [view.postOf(battery.id, 'plus'), view.postOf(battery.id, 'minus')])
+    .filter((post) => protection.isReturn[post] && shorts.islandOf(post) === shorts.islandOf(live));
+}
+
+/** The largest short from a post to a source's own return. */
+export function shortAt(view: SystemView, post: number): ShortAt {
+  const none: ShortAt = { mostA: 0, leastA: 0, isUnknown: false, suppliesA: 0 };
+  return returnsFor(view, post)
+    .map((back) => view.shorts.between(post, back))
+    .reduce((most, own) => (own.mostA > most.mostA ? own : most), none);
+}
+
+/** The short at a place: between its own two posts, else from its post to the return of a source. */
+export function shortAtPlace(view: SystemView, placeId: string): ShortAt | null {
+  const place = view.placeOf(placeId);
+  if (!place) return null;
+  const post = (name: 'plus' | 'minus' | 'in-plus' | 'in-minus' | 'line' | 'load' | 'post') =>
+    view.postOf(placeId, name);
+  switch (place.kind) {
+    case 'battery':
+    case 'supply':
+    case 'load':
+      return view.shorts.between(post('plus'), post('minus'));
+    case 'dcdc':
+      return view.shorts.between(post('in-plus'), post('in-minus'));
+    case 'bar':
+    case 'ground':
+      return view.protection.isReturn[post('post')] ? null : shortAt(view, post('post'));
+    default: {
+      if (view.protection.isReturn[post('line')]) return null;
+      const [line, load] = [shortAt(view, post('line')), shortAt(view, post('load'))];
+      return line.mostA >= load.mostA ? line : load;
+    }
+  }
+}
+
+/** The two sides of a guard, by post. */
+function postsOf(view: SystemView, guard: Guard): number[] {
+  if (guard.kind === 'place')
+    return [view.postOf(guard.place.id, 'line'), view.postOf(guard.place.id, 'load')];
+  const conductor = view.installation.conductors.find(({ cable }) => cable.id === guard.cableId);
+  return conductor ? [conductor.at[guard.fuse.end]] : [];
+}
+
+/** The least short at the far side of what a fuse guards: at the loads behind it, else at the cables' own ends. */
+function leastOf(view: SystemView, cableIds: readonly string[]): Zone['least'] {
+  const posts = new Set(
+    view.installation.conductors
+      .filter(({ cable }) => cableIds.includes(cable.id))
+      .flatMap(({ at }) => [at.A, at.B])
+      .filter((post) => !view.protection.isReturn[post]),
+  );
+  const loads = view.installation.system.places.flatMap((place) => {
+    if (place.kind !== 'load' && place.kind !== 'supply') return [];
+    const [plus, minus] = [view.postOf(place.id, 'plus'), view.postOf(place.id, 'minus')];
+    if (!posts.has(plus) && !posts.has(minus)) return [];
+    const amps = view.shorts.between(plus, minus).leastA;
+    return amps > 0 ? [{ amps, at: place.id }] : [];
+  });
+  const shorts =
+    loads.length > 0
+      ? loads
+      : [...posts].map((post) => ({
+          amps: Math.min(...returnsFor(view, post).map((back) => view.shorts.between(post, back).leastA)),
+          at: view.installation.posts[post]?.place ?? '',
+        }));
+  const finite = shorts.filter(({ amps }) => Number.isFinite(amps) && amps > 0);
+  return finite.length === 0 ? null : finite.reduce((least, own) => (own.amps < least.amps ? own : least));
+}
+
+/** Every fuse with what lies behind it and before the next one. */
+export function zonesOf(view: SystemView): Zone[] {
+  const zones = new Map<string, { guard: Guard; cableIds: string[] }>();
+  const note = (guard: Guard, cableId: string | null) => {
+    const key = guardKey(guard);
+    const zone = zones.get(key) ?? { guard, cableIds: [] };
+    if (cableId !== null && !zone.cableIds.includes(cableId)) zone.cableIds.push(cableId);
+    zones.set(key, zone);
+  };
+  for (const [cableId, { guard, fed }] of guardsOf(view)) {
+    if (guard) note(guard, cableId);
+    for (const { guard: own } of fed) if (own) note(own, cableId);
+  }
+  for (const place of view.installation.system.places)
+    if (place.kind === 'fuse' || place.kind === 'breaker') note({ kind: 'place', place }, null);
+  for (const { cable, fuses } of view.installation.conductors)
+    for (const fuse of fuses) note({ kind: 'inline', cableId: cable.id, fuse }, null);
+  return [...zones.values()].map(({ guard, cableIds }) => {
+    const [first, ...others] = postsOf(view, guard).map((post) => shortAt(view, post));
+    return {
+      guard,
+      cableIds,
+      atFuse: others.reduce(
+        (most, own) => (own.mostA > most.mostA ? own : most),
+        first ?? { mostA: 0, leastA: 0, isUnknown: false, suppliesA: 0 },
+      ),
+      least: leastOf(view, cableIds),
+    };
+  });
+}
