@@ -183,10 +183,10 @@ interface Port {
 const given = (supply: NetSupply, volts: number, beside: number): number =>
   (supply.volts - volts) / sound(supply.ohm, STIFF_SUPPLY_OHM) + beside;
 
-const MOST_NEWTON = 40;
+const MOST_NEWTON = 25;
 const MOST_MODES = 60;
 /** A step of the whole load smaller than this is none: the network carries no more. */
-const LEAST_LOAD_STEP = 1e-4;
+const LEAST_LOAD_STEP = 5e-4;
 const CLOSE_A = 1e-9;
 
 /** The ports solved together: their volts before anything is drawn there, and what an ampere at each does to all. */
@@ -238,9 +238,9 @@ class Ports {
       addAmps(p, p, own);
       add(p, current, p);
       const perVolt = gives - outV / sound(supply.ohm, STIFF_SUPPLY_OHM);
-      add(p, perVolt / is.efficiency, is.output);
-      addAmps(p, is.output, outV / is.efficiency);
-      return current * own + (gives * outV) / is.efficiency;
+      add(p, (share * perVolt) / is.efficiency, is.output);
+      addAmps(p, is.output, (share * outV) / is.efficiency);
+      return current * own + (share * gives * outV) / is.efficiency;
     });
     return { off, slopes };
   }
@@ -249,7 +249,10 @@ class Ports {
   private settle(start: Vector, modes: readonly SupplyMode[], share: number): Vector | null {
     let amps = start;
     for (let i = 0; i < MOST_NEWTON; i += 1) {
-      const { off, slopes } = this.equations(amps, this.volts(amps), modes, share);
+      const volts = this.volts(amps);
+      // A load that has come down to no volts does not come up again.
+      if (this.ports.some(({ is }, p) => is.kind !== 'supply' && !((volts[p] ?? 0) > 0))) return null;
+      const { off, slopes } = this.equations(amps, volts, modes, share);
       let step: Vector;
       try {
         step = solveDense(new Matrix(slopes), Matrix.columnVector(off)).to1DArray();
