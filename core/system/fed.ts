@@ -3,8 +3,8 @@ import { jointsIn } from './installation.ts';
 import type { Fed, Spender } from '../sizing/loop.ts';
 import { isHeld } from './solve.ts';
 import type { LoadDrop, Share } from './path.ts';
-import { type Guard, guardKey, isLink } from './protection.ts';
-import { guardsOf, type SystemView } from './view.ts';
+import { type Guard, guardKey, guardRatingA, isLink } from './protection.ts';
+import { guardsOf, isStarter, type SystemView } from './view.ts';
 import { shortAt, zonesOf } from './zones.ts';
 import { msg } from '../words/message.ts';
 
@@ -15,6 +15,19 @@ export interface FromSystem {
   readonly answers: readonly SystemInput[];
   readonly run: Partial<Run>;
   readonly fed: Fed;
+  /** The figures that it answers with; null where it does not. */
+  readonly figures: {
+    readonly volts: { readonly nominalV: number; readonly chargedV: number } | null;
+    readonly load: { readonly heldA: number; readonly duty: Duty | null } | null;
+    readonly drop: {
+      readonly load: string;
+      /** Allowed of the load's path while it runs held, and for a time; null where it does not run so. */
+      readonly heldPercent: number | null;
+      readonly shortPercent: number | null;
+    } | null;
+    readonly shorts: { readonly mostA: number; readonly leastA: number } | null;
+    readonly guard: { readonly name: string; readonly ratingA: number } | null;
+  };
   /** States by id: which holds the largest amps, which makes it warmest, and which asks most of its drop. */
   readonly heldBy: string | null;
   readonly governedBy: string | null;
@@ -100,6 +113,15 @@ const isOverUnmeasured = (view: SystemView, { shares }: LoadDrop): boolean =>
       jointsIn(view.installation).some(({ id, isCustomary }) => id === of.id && isCustomary),
   );
 
+/** Percent that a step may lose; the customary one where no load is traced through it. */
+const shortPercentOf = (load: Parameters<typeof allowedPercent>[0] | null): number =>
+  load ? Math.max(0.5, allowedPercent(load, false)) : CUSTOMARY_SURGE_PERCENT;
+const CUSTOMARY_SURGE_PERCENT = 10;
+
+/** What a guard is called. */
+const guardName = (view: SystemView, guard: Guard): string =>
+  guard.kind === 'place' ? guard.place.name : (view.cableOf(guard.cableId)?.tag ?? guard.cableId);
+
 const round = (value: number, digits: number) => Number(value.toPrecision(digits));
 
 /**
@@ -139,7 +161,7 @@ export function fromSystem(view: SystemView): ReadonlyMap<string, FromSystem> {
     const duty: Duty | null = steps && {
       ...steps,
       steps: steps.steps.map(({ amps, seconds }) => ({ amps: round(amps, 9), seconds })),
-      dropPercent: loadOf(short) ? allowedPercent(loadOf(short) as { dropPercent: number }, false) : 10,
+      dropPercent: shortPercentOf(loadOf(short)),
     };
     const guarded = guards.get(id);
     const zone = guarded?.guard ? zones.get(`${id} ${guardKey(guarded.guard)}`) : undefined;
@@ -167,31 +189,46 @@ export function fromSystem(view: SystemView): ReadonlyMap<string, FromSystem> {
       answers.includes(input) && (cable.run.fromSystem?.includes(input) ?? false);
     const overUnmeasured = own.some((one) => isOverUnmeasured(view, one));
     const guard = guarded?.guard ?? null;
+    const heldLoad = loadOf(held);
+    const shortLoad = loadOf(short);
+    const figures: FromSystem['figures'] = {
+      volts: nominalV === null ? null : { nominalV: round(nominalV, 6), chargedV: round(charged, 6) },
+      load: isRunning || steps ? { heldA: round(run?.heldA ?? 0, 9), duty } : null,
+      drop: drop && {
+        load: loadOf(drop)?.name ?? '',
+        heldPercent: heldLoad && allowedPercent(heldLoad, true),
+        shortPercent: shortLoad && allowedPercent(shortLoad, false),
+      },
+      shorts: isShortKnown ? { mostA, leastA } : null,
+      guard: guard && { name: guardName(view, guard), ratingA: guardRatingA(guard) },
+    };
     return {
       cableId: id,
       answers,
+      figures,
       run: {
         ...(taken('volts') &&
-          nominalV !== null && {
-            systemV: round(nominalV, 6),
-            ...(charged >= 1 && { chargingV: round(charged, 6) }),
+          figures.volts && {
+            systemV: figures.volts.nominalV,
+            ...(figures.volts.chargedV >= 1 && { chargingV: figures.volts.chargedV }),
           }),
-        ...(taken('load') && {
-          load: { kind: 'amps', amps: round(run?.heldA ?? 0, 9) },
-          duty: duty ?? undefined,
-        }),
+        ...(taken('load') &&
+          figures.load && {
+            load: { kind: 'amps', amps: figures.load.heldA },
+            duty: figures.load.duty ?? undefined,
+          }),
         ...(taken('drop') && {
-          ...(loadOf(held) && { dropPercent: allowedPercent(loadOf(held) as { dropPercent: number }, true) }),
+          ...(heldLoad && { dropPercent: Math.max(0.5, allowedPercent(heldLoad, true)) }),
           return: overUnmeasured ? { kind: 'chassis' } : { kind: 'none' },
           devices: [],
         }),
         ...(taken('source') && {
-          source: isShortKnown
+          source: figures.shorts
             ? { kind: 'typed', milliohm: Math.max(0.01, round((1000 * charged) / mostA, 6)) }
             : { kind: 'unknown' },
           bothEndsLive: false,
         }),
-        ...(taken('fuses') && { fuses: [] }),
+        ...(taken('fuses') && { fuses: [], starter: isStarter(view, id) }),
       },
       fed: {
         rest: taken('drop')
@@ -199,11 +236,11 @@ export function fromSystem(view: SystemView): ReadonlyMap<string, FromSystem> {
               held: restOf(view, held, id, ampsIn(held)),
               duty: restOf(view, short ?? held, id, ampsIn(short ?? held)),
               otherMm: otherMm(view, drop, id),
-              load: loadOf(drop)?.name ?? '',
+              load: figures.drop?.load ?? '',
             }
           : null,
         guards: taken('fuses') ? (guard ? [asFuse(guard, near)] : []) : null,
-        shorts: taken('source') && isShortKnown ? { mostA, leastA } : null,
+        shorts: taken('source') ? figures.shorts : null,
       },
       heldBy: run?.heldBy ?? null,
       governedBy: run?.governedBy ?? null,

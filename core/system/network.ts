@@ -1,4 +1,4 @@
-import { CholeskyDecomposition, Matrix, solve as solveDense } from 'ml-matrix';
+import { CholeskyDecomposition, LuDecomposition, Matrix } from 'ml-matrix';
 
 /** Two posts of a network by their number: current is counted from `plus` through the piece's outside to `minus`. */
 export interface Pair {
@@ -255,7 +255,7 @@ class Ports {
       const { off, slopes } = this.equations(amps, volts, modes, share);
       let step: Vector;
       try {
-        step = solveDense(new Matrix(slopes), Matrix.columnVector(off)).to1DArray();
+        step = new LuDecomposition(new Matrix(slopes)).solve(Matrix.columnVector(off)).to1DArray();
       } catch {
         return null;
       }

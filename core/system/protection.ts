@@ -51,6 +51,8 @@ export interface Protection {
 /** A way from one post to another on which current may come. */
 interface Way {
   readonly to: number;
+  /** A cable; a fuse, breaker, switch or shunt; a relay; grounds joined by their metal. */
+  readonly kind: 'cable' | 'switch' | 'relay' | 'joint';
   readonly cable?: { readonly of: Conductor; readonly from: EndName };
   readonly guards: readonly Guard[];
   readonly lengthMm: number;
@@ -83,6 +85,7 @@ function waysIn(installation: Installation): Map<number, Way[]> {
       const far = fuses.find(({ end }) => end !== from);
       add(at[from], {
         to: at[otherEnd(from)],
+        kind: 'cable',
         cable: { of: conductor, from },
         guards: [...(near ? [guard(near)] : []), ...(far ? [guard(far)] : [])],
         lengthMm,
@@ -94,28 +97,47 @@ function waysIn(installation: Installation): Map<number, Way[]> {
     if (!isBetween(place)) continue;
     const [line, load] = [numberIn(installation, place, 'line'), numberIn(installation, place, 'load')];
     const guards: readonly Guard[] = isFuse(place) ? [{ kind: 'place', place }] : [];
-    add(line, { to: load, guards, lengthMm: 0, guardAtMm: 0 });
-    add(load, { to: line, guards, lengthMm: 0, guardAtMm: 0 });
+    const kind = place.kind === 'relay' ? 'relay' : 'switch';
+    add(line, { to: load, kind, guards, lengthMm: 0, guardAtMm: 0 });
+    add(load, { to: line, kind, guards, lengthMm: 0, guardAtMm: 0 });
   }
   for (const { from, to } of jointsIn(installation)) {
-    add(from, { to, guards: [], lengthMm: 0, guardAtMm: 0 });
-    add(to, { to: from, guards: [], lengthMm: 0, guardAtMm: 0 });
+    add(from, { to, kind: 'joint', guards: [], lengthMm: 0, guardAtMm: 0 });
+    add(to, { to: from, kind: 'joint', guards: [], lengthMm: 0, guardAtMm: 0 });
   }
   return ways;
 }
 
 /** Posts that hang together through cables, devices and bonds alone, each by the number of its net. */
-export function netsOf(installation: Installation, ways = waysOf(installation)): readonly number[] {
+export const netsOf = (installation: Installation): readonly number[] =>
+  joinedBy(installation, waysOf(installation), () => true);
+
+/**
+ * Posts that hang together as the poles of one bank do: not over grounds, a relay, or a cable that is fused at both ends,
+ * which is how a charging line between two banks is made.
+ */
+export const bankNetsOf = (installation: Installation): readonly number[] =>
+  joinedBy(
+    installation,
+    waysOf(installation),
+    ({ kind, guards }) => kind === 'switch' || (kind === 'cable' && guards.length < 2),
+  );
+
+function joinedBy(
+  installation: Installation,
+  ways: ReadonlyMap<number, readonly Way[]>,
+  counts: (way: Way) => boolean,
+): readonly number[] {
   const net = installation.posts.map(() => -1);
   for (let from = 0, next = 0; from < net.length; from += 1) {
     if (net[from] !== -1) continue;
     const stack = [from];
     net[from] = next;
     while (stack.length > 0) {
-      for (const { to } of ways.get(stack.pop() ?? -1) ?? []) {
-        if (net[to] !== -1) continue;
-        net[to] = next;
-        stack.push(to);
+      for (const way of ways.get(stack.pop() ?? -1) ?? []) {
+        if (net[way.to] !== -1 || !counts(way)) continue;
+        net[way.to] = next;
+        stack.push(way.to);
       }
     }
     next += 1;
@@ -272,7 +294,7 @@ export function protectionOf(
   nominalV: readonly number[],
 ): Protection {
   const ways = waysOf(installation);
-  const isReturn = returnPosts(installation, netsOf(installation, ways), islandOf, nominalV);
+  const isReturn = returnPosts(installation, netsOf(installation), islandOf, nominalV);
   const zeroV = new Map<number, number>();
   isReturn.forEach((is, post) => {
     if (is) zeroV.set(islandOf(post), nominalV[post] ?? 0);

@@ -8,7 +8,7 @@ import { amount, listed, type Message, msg, numeral, verbatim } from '../words/m
 import { otherEnd } from '../model/end.ts';
 import { about, facts, guardSays, type LimitsOf, type SystemFinding } from './findingParts.ts';
 import { type Guard, guardKey, guardRatingA, isLink } from './protection.ts';
-import { guardsOf, type SystemView } from './view.ts';
+import { guardsOf, isStarter, type SystemView } from './view.ts';
 import { type Zone, zonesOf } from './zones.ts';
 
 const THEVENIN = msg`Thévenin at the fault: cold copper and charged batteries for the most, hot copper and half the source’s current for the least`;
@@ -35,19 +35,6 @@ function factsOf(guard: Guard): {
 
 const pointsOf = (guard: Guard) =>
   guard.kind === 'place' ? { places: [guard.place.id] } : { cables: [guard.cableId] };
-
-/** Whether a cable cranks an engine: by custom it carries no fuse. */
-function isStarter(view: SystemView, cableId: string): boolean {
-  if (view.cableOf(cableId)?.run.starter) return true;
-  const loads = view.drops.filter(({ shares }) =>
-    shares.some(({ of }) => of.kind === 'cable' && of.id === cableId),
-  );
-  const looks = loads.map(({ loadId }) => {
-    const place = view.placeOf(loadId);
-    return place?.kind === 'load' && place.look === 'starter';
-  });
-  return looks.length > 0 && looks.every(Boolean);
-}
 
 /** What a source can feed without meeting a fuse, and how far the first fuse is. */
 function unguarded(view: SystemView): SystemFinding[] {

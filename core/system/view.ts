@@ -8,7 +8,7 @@ import {
   type FedCable,
   type Guard,
   guardRatingA,
-  netsOf,
+  bankNetsOf,
   type Protection,
   protectionOf,
   returnPath,
@@ -40,7 +40,7 @@ export function viewOf(solved: SolvedSystem): SystemView {
   const { installation } = solved;
   const { system, numberOf, job } = installation;
   const shorts = shortsIn(solved);
-  const nets = netsOf(installation);
+  const nets = bankNetsOf(installation);
   const [places, states, cables] = [system.places, system.states, job.cables].map(
     (list) => new Map((list as readonly { readonly id: string }[]).map((item) => [item.id, item])),
   );
@@ -100,37 +100,61 @@ function guardedBy(view: SystemView): Map<string, Guarded> {
       },
     ]),
   );
-  const live = new Map<number, Guarded[]>();
-  for (const { cable, at } of installation.conductors) {
-    const own = guarded.get(cable.id);
-    if (!own) continue;
-    for (const post of [at.A, at.B]) live.set(post, [...(live.get(post) ?? []), own]);
+  const live = new Map<number, FedCable[]>();
+  for (const own of protection.fed) {
+    const conductor = installation.conductors.find(({ cable }) => cable.id === own.cableId);
+    for (const post of conductor ? [conductor.at.A, conductor.at.B] : []) {
+      const known = live.get(post);
+      if (known) known.push(own);
+      else live.set(post, [own]);
+    }
   }
+  const batteryPosts = (id: string) => [view.postOf(id, 'plus'), view.postOf(id, 'minus')];
+  /** Where what a battery gave comes back: to its own post, or to that of the last of its string. */
+  const comesBackTo = (sourceId: string): number[] => {
+    const own = batteryPosts(sourceId).filter((post) => protection.isReturn[post]);
+    if (own.length > 0) return own;
+    const island = view.shorts.islandOf(batteryPosts(sourceId)[0] ?? -1);
+    return installation.system.places
+      .flatMap((place) => (place.kind === 'battery' ? batteryPosts(place.id) : []))
+      .filter((post) => protection.isReturn[post] && view.shorts.islandOf(post) === island);
+  };
   // What comes back goes through the same fuse as what went out.
-  const back = new Map<string, Guarded[]>();
+  const back = new Map<string, FedCable[]>();
   for (const place of installation.system.places) {
     if (place.kind !== 'load' && place.kind !== 'supply' && place.kind !== 'dcdc') continue;
     const posts = place.kind === 'dcdc' ? (['in-plus', 'in-minus'] as const) : (['plus', 'minus'] as const);
     const [own, other] = posts.map((post) => view.postOf(place.id, post));
     const [hot = -1, cold = -1] = protection.isReturn[other ?? -1] ? [own, other] : [other, own];
-    const outs = live.get(hot) ?? [];
-    if (outs.length === 0 || !protection.isReturn[cold]) continue;
-    const ends = installation.system.places
-      .filter(({ kind }) => kind === 'battery')
-      .flatMap(({ id }) => [view.postOf(id, 'plus'), view.postOf(id, 'minus')])
-      .filter(
-        (post) => protection.isReturn[post] && view.shorts.islandOf(post) === view.shorts.islandOf(cold),
-      );
-    for (const id of ends.flatMap((end) => returnPath(installation, protection, cold, end)))
-      back.set(id, [...(back.get(id) ?? []), ...outs]);
+    if (!protection.isReturn[cold]) continue;
+    for (const out of live.get(hot) ?? [])
+      for (const end of comesBackTo(out.sourceId))
+        for (const id of returnPath(installation, protection, cold, end)) {
+          const known = back.get(id);
+          if (known) known.push(out);
+          else back.set(id, [out]);
+        }
   }
   for (const [id, outs] of back) {
     if (guarded.has(id)) continue;
     guarded.set(id, {
       guard: weakest(outs.map(({ guard }) => guard)),
-      sources: [...new Set(outs.flatMap(({ sources }) => sources))],
+      sources: [...new Set(outs.map(({ sourceId }) => sourceId))],
       fed: [],
     });
   }
   return guarded;
+}
+
+/** Whether a cable cranks an engine: by custom it carries no fuse. */
+export function isStarter(view: SystemView, cableId: string): boolean {
+  if (view.cableOf(cableId)?.run.starter) return true;
+  const loads = view.drops.filter(({ shares }) =>
+    shares.some(({ of }) => of.kind === 'cable' && of.id === cableId),
+  );
+  const looks = loads.map(({ loadId }) => {
+    const place = view.placeOf(loadId);
+    return place?.kind === 'load' && place.look === 'starter';
+  });
+  return looks.length > 0 && looks.every(Boolean);
 }

@@ -10,6 +10,7 @@ import QuantityField from '../../ui/QuantityField.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StageSection from '../StageSection.vue';
 import DutyTable from './DutyTable.vue';
+import { useFromSystem } from './useFromSystem.ts';
 import { useRunEdit } from './useRunEdit.ts';
 import { otherLoad } from '../../../core/sizing/loadIn.ts';
 import { say } from '../../../core/words/say.ts';
@@ -19,6 +20,7 @@ const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
 
 const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
 const run = computed(() => cable.run);
+const { comes } = useFromSystem(() => ({ jobId, cable }));
 
 function setLoadKind(kind: Load['kind']): void {
   editRun(say`load`, (draft) => {
@@ -61,6 +63,7 @@ function setDuty(on: boolean): void {
   <StageSection :title="say`What it carries`">
     <div class="grid grid-cols-2 gap-x-3 gap-y-1 sm:grid-cols-4">
       <QuantityField
+        v-if="!comes('volts')"
         :label="say`System`"
         kind="voltage"
         :model-value="run.systemV"
@@ -69,6 +72,7 @@ function setDuty(on: boolean): void {
         @update:model-value="setRun('systemV', say`system voltage`)($event)"
       />
       <SegmentedField
+        v-if="!comes('load')"
         :label="say`Load said in`"
         :model-value="run.load.kind"
         :choices="[
@@ -78,7 +82,7 @@ function setDuty(on: boolean): void {
         @update:model-value="setLoadKind"
       />
       <QuantityField
-        v-if="run.load.kind === 'amps'"
+        v-if="!comes('load') && run.load.kind === 'amps'"
         :label="say`Continuous`"
         kind="current"
         :model-value="run.load.amps"
@@ -89,7 +93,7 @@ function setDuty(on: boolean): void {
         "
       />
       <QuantityField
-        v-else
+        v-else-if="!comes('load') && run.load.kind === 'watts'"
         :label="say`Power given out`"
         kind="power"
         :model-value="run.load.watts"
@@ -99,6 +103,7 @@ function setDuty(on: boolean): void {
         @update:model-value="(watts) => setWatts({ watts })"
       />
       <QuantityField
+        v-if="!comes('drop')"
         :label="say`Allowed drop`"
         kind="percent"
         :model-value="run.dropPercent"
@@ -107,7 +112,7 @@ function setDuty(on: boolean): void {
         :hint="say`3 critical, 10 the rest`"
         @update:model-value="setRun('dropPercent', say`allowed drop`)($event)"
       />
-      <template v-if="run.load.kind === 'watts'">
+      <template v-if="!comes('load') && run.load.kind === 'watts'">
         <QuantityField
           :label="say`Efficiency`"
           kind="percent"
@@ -148,13 +153,14 @@ function setDuty(on: boolean): void {
         @update:model-value="setRun('hoursPerYear', say`hours a year`)($event)"
       />
       <SegmentedField
+        v-if="!comes('drop')"
         :label="say`Drop by purpose, %`"
         :model-value="run.dropPercent"
         :choices="PURPOSES"
         @update:model-value="setRun('dropPercent', say`allowed drop`)($event)"
       />
     </div>
-    <div class="mt-1 flex flex-wrap items-end justify-between gap-3">
+    <div v-if="!comes('load')" class="mt-1 flex flex-wrap items-end justify-between gap-3">
       <CheckField
         :label="say`A surge or duty cycle on top`"
         :model-value="run.duty !== undefined"
@@ -172,7 +178,7 @@ function setDuty(on: boolean): void {
       />
     </div>
     <DutyTable
-      v-if="run.duty"
+      v-if="run.duty && !comes('load')"
       :duty="run.duty"
       @change="(what, recipe) => editRun(what, ({ duty }) => duty && recipe(duty))"
     />

@@ -21,6 +21,7 @@ import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { parseCurve, writtenCurve } from './curveText.ts';
 import SourceFields from './SourceFields.vue';
+import { useFromSystem } from './useFromSystem.ts';
 import { useRunEdit } from './useRunEdit.ts';
 import AddButton from '../../ui/AddButton.vue';
 import { MOST } from '../../../core/model/limits.ts';
@@ -33,6 +34,7 @@ const bench = useBench();
 const { prefs } = usePrefs();
 const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
 const run = computed(() => cable.run);
+const { comes } = useFromSystem(() => ({ jobId, cable }));
 
 const clearCharging = () => editRun(say`charging volts`, (draft) => void delete draft.chargingV);
 const clearColdest = () => editRun(say`coldest start`, (draft) => void delete draft.coldestC);
@@ -79,14 +81,14 @@ const waive = (i: number, why: string) =>
 
 <template>
   <StageSection :title="say`Source and fuse`">
-    <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+    <div v-if="!comes('source')" class="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <SourceFields
         :source="run.source"
         :end="run.bothEndsLive ? 'A' : undefined"
         @change="setRun('source', say`source`)($event)"
       />
     </div>
-    <div v-if="run.bothEndsLive" class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
+    <div v-if="run.bothEndsLive && !comes('source')" class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
       <SourceFields
         :source="run.farSource ?? { kind: 'unknown' }"
         end="B"
@@ -95,6 +97,7 @@ const waive = (i: number, why: string) =>
     </div>
     <div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
       <QuantityField
+        v-if="!comes('volts')"
         :label="say`Charged to at most`"
         kind="voltage"
         :model-value="run.chargingV ?? null"
@@ -122,6 +125,7 @@ const waive = (i: number, why: string) =>
     </div>
     <div class="mt-3 mb-2 flex flex-wrap gap-x-6 gap-y-4">
       <CheckField
+        v-if="!comes('source')"
         :label="say`Both ends can feed a fault`"
         :model-value="run.bothEndsLive"
         @update:model-value="setRun('bothEndsLive', say`both ends live`)($event)"
@@ -132,7 +136,7 @@ const waive = (i: number, why: string) =>
         @update:model-value="setRun('starter', say`starter circuit`)($event)"
       />
     </div>
-    <ul class="space-y-3" :aria-label="say`Fuses`">
+    <ul v-if="!comes('fuses')" class="space-y-3" :aria-label="say`Fuses`">
       <li
         v-for="(fuse, i) in run.fuses"
         :key="i"
@@ -212,7 +216,7 @@ const waive = (i: number, why: string) =>
       </li>
     </ul>
     <AddButton
-      v-if="run.fuses.length < MOST.fuses"
+      v-if="run.fuses.length < MOST.fuses && !comes('fuses')"
       list="fuses"
       :count="run.fuses.length"
       class="mt-3"

@@ -6,6 +6,7 @@ import RunLoad from './RunLoad.vue';
 import RunPlace from './RunPlace.vue';
 import RunRoute from './RunRoute.vue';
 import RunSource from './RunSource.vue';
+import RunSystem from './RunSystem.vue';
 import RunWay from './RunWay.vue';
 
 /** What the cable must do: from where to where, how much, how far, from what source, and in what surroundings. */
@@ -15,6 +16,7 @@ defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
 <template>
   <div class="p-3.5">
     <RunIdentity :cable="cable" :job-id="jobId" />
+    <RunSystem :cable="cable" :job-id="jobId" />
     <RunLoad :cable="cable" :job-id="jobId" />
     <RunWay :cable="cable" :job-id="jobId" />
     <RunRoute :cable="cable" :work="work" :job-id="jobId" />

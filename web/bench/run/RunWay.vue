@@ -13,6 +13,7 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
+import { useFromSystem } from './useFromSystem.ts';
 import { useRunEdit } from './useRunEdit.ts';
 import AddButton from '../../ui/AddButton.vue';
 import { withLength } from '../../../core/cutting/returnLength.ts';
@@ -24,6 +25,7 @@ const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
 const bench = useBench();
 const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
 const run = computed(() => cable.run);
+const { comes } = useFromSystem(() => ({ jobId, cable }));
 
 const RETURNS = [
   { value: 'cable', title: say`a cable of its own`, note: say`of the same size` },
@@ -98,13 +100,14 @@ function deviceHint(i: number): string {
         @update:model-value="setRun('loopMm', say`service loop`)($event)"
       />
       <ChoiceField
+        v-if="!comes('drop')"
         :label="say`Comes back by`"
         :model-value="run.return.kind"
         :choices="RETURNS"
         @update:model-value="setReturn"
       />
       <QuantityField
-        v-if="run.return.kind === 'cable'"
+        v-if="!comes('drop') && run.return.kind === 'cable'"
         :label="say`Return length`"
         kind="length"
         :model-value="run.return.lengthMm"
@@ -114,7 +117,7 @@ function deviceHint(i: number): string {
         @update:model-value="(lengthMm) => setRun('return', say`return length`)({ kind: 'cable', lengthMm })"
       />
       <QuantityField
-        v-else-if="run.return.kind === 'chassis'"
+        v-else-if="!comes('drop') && run.return.kind === 'chassis'"
         :label="say`Chassis and straps`"
         kind="milliohm"
         :model-value="run.return.milliohm ?? null"
@@ -128,7 +131,7 @@ function deviceHint(i: number): string {
         @update:model-value="(milliohm) => setRun('return', say`chassis`)({ kind: 'chassis', milliohm })"
       />
       <TextField
-        v-else-if="run.return.kind === 'circuit'"
+        v-else-if="!comes('drop') && run.return.kind === 'circuit'"
         :label="say`Circuit`"
         :model-value="run.return.name"
         :longest="80"
@@ -137,7 +140,11 @@ function deviceHint(i: number): string {
         @update:model-value="(name) => setRun('return', say`circuit`)({ kind: 'circuit', name })"
       />
     </div>
-    <ul v-if="run.devices.length > 0" class="mt-2 space-y-1" :aria-label="say`Devices on the loop`">
+    <ul
+      v-if="run.devices.length > 0 && !comes('drop')"
+      class="mt-2 space-y-1"
+      :aria-label="say`Devices on the loop`"
+    >
       <li
         v-for="(device, i) in run.devices"
         :key="i"
@@ -183,7 +190,7 @@ function deviceHint(i: number): string {
         </button>
       </li>
     </ul>
-    <AddButton list="devices" :count="run.devices.length" class="mt-2" @add="addDevice">
+    <AddButton v-if="!comes('drop')" list="devices" :count="run.devices.length" class="mt-2" @add="addDevice">
       {{ say`Add a fuse, switch or shunt` }}
     </AddButton>
   </StageSection>
