@@ -3,11 +3,12 @@ import type { FollowDuty } from './sizing/assess.ts';
 import type { Cable } from './model/cable.ts';
 import type { Job } from './model/job.ts';
 import type { CableKind, CableSize, Shop } from './model/shop.ts';
-import { areaMm2 } from './model/tables/size.ts';
+import { areaMm2, sameSize } from './model/tables/size.ts';
 import { contextOf } from './jobContext.ts';
 import { ask, size } from './stages.ts';
 import { type FromSystem, fromSystem } from './system/fed.ts';
-import { installationOf, type SizeOf } from './system/installation.ts';
+import { grownFor } from './system/grow.ts';
+import { installationOf } from './system/installation.ts';
 import { solveSystem } from './system/solve.ts';
 import { type SystemView, viewOf } from './system/view.ts';
 
@@ -19,9 +20,9 @@ export interface SystemWork {
   readonly job: Job;
 }
 
-/** Sizes are proposed anew until nothing changes, so many times; from then on only thicker. */
-const FREE_ROUNDS = 3;
-const MOST_ROUNDS = 8;
+/** Sizes are found by heat and fuse, then grown for the drops, each so many times with the currents found anew. */
+const HEAT_ROUNDS = 2;
+const GROW_ROUNDS = 5;
 
 const fedCables = new WeakMap<Cable, { readonly key: string; readonly cable: Cable }>();
 
@@ -42,45 +43,62 @@ function fedCable(cable: Cable, from: FromSystem | undefined): Cable {
 /** What the system says of a cable beyond its run; nothing where none of it comes from there. */
 export function fedOf(work: SystemWork | null, cableId: string): Fed | undefined {
   const fed = work?.from.get(cableId)?.fed;
-  return fed && (fed.rest ?? fed.guards ?? fed.shorts) ? fed : undefined;
+  return fed && (fed.rest ?? fed.guards ?? fed.shorts ?? fed.size) ? fed : undefined;
 }
 
+const thickest = ({ sizes }: CableKind): CableSize =>
+  sizes.reduce((most, own) => (areaMm2(own.size) > areaMm2(most.size) ? own : most));
+
 /**
- * Solves the installation of a job, and puts what follows from it in the place of what its cables ask of it. Cables
- * without a size are reckoned with the one that the bench proposes for them, until neither changes the other.
+ * Solves the installation of a job, and puts what follows from it in the place of what its cables ask of it. A cable
+ * without a size is reckoned with the smallest that its heat, its fuse and its own drop allow; where several together
+ * lose too much on the way to a load, those are made thicker that save most for their copper.
  *
  * @param job with its system, see {@link withPlaces}
  */
 export function systemWork(job: Job, shop: Shop, followDuty?: FollowDuty): SystemWork {
   const proposed = new Map<string, CableSize>();
-  const thickest = ({ sizes }: CableKind) =>
-    sizes.reduce((most, own) => (areaMm2(own.size) > areaMm2(most.size) ? own : most));
-  const sizeOf: SizeOf = (cable, kind) => proposed.get(cable.id) ?? thickest(kind);
-  for (let round = 1; ; round += 1) {
-    const view = viewOf(solveSystem(installationOf(job, shop, sizeOf)));
-    const from = fromSystem(view);
+  const solved = (): SystemWork => {
+    const view = viewOf(
+      solveSystem(installationOf(job, shop, (cable, kind) => proposed.get(cable.id) ?? thickest(kind))),
+    );
+    const from = fromSystem(view, proposed);
     const fed: Job = { ...job, cables: job.cables.map((cable) => fedCable(cable, from.get(cable.id))) };
-    const work = { view, from, job: fed };
-    let changed = false;
-    for (const { cable, size: now } of view.installation.conductors) {
-      if (cable.gauge.size) continue;
-      const own = fed.cables.find(({ id }) => id === cable.id) ?? cable;
-      const fedBy = fedOf(work, cable.id);
-      const around = {
-        context: contextOf(own, fed),
-        ...(followDuty && { followDuty }),
-        ...(fedBy && { fed: fedBy }),
-      };
-      const { at } = size(ask(own, shop, around)).choice.taken;
-      const kind = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
-      const next = kind?.sizes.find(
-        (one) => areaMm2(one.size) === at.copperMm2 && one.outerMm === at.outerMm,
-      );
-      if (!next || next === now) continue;
-      if (round > FREE_ROUNDS && areaMm2(next.size) < areaMm2(now.size)) continue;
-      proposed.set(cable.id, next);
-      changed = true;
+    return { view, from, job: fed };
+  };
+  let work = solved();
+  const unsized = work.view.installation.conductors.filter(({ cable }) => !cable.gauge.size);
+  if (unsized.length === 0) return work;
+  for (let round = 0; round < HEAT_ROUNDS; round += 1) {
+    for (const { cable } of unsized) {
+      const next = sizeAlone(cable, work, shop, followDuty);
+      const before = proposed.get(cable.id);
+      if (next && (!before || areaMm2(next.size) > areaMm2(before.size))) proposed.set(cable.id, next);
     }
-    if (!changed || round >= MOST_ROUNDS) return work;
+    work = solved();
   }
+  for (let round = 0; round < GROW_ROUNDS; round += 1) {
+    const grown = grownFor(work.view);
+    if (grown.size === 0) break;
+    for (const [id, size] of grown) proposed.set(id, size);
+    work = solved();
+  }
+  return work;
+}
+
+/** The size that a cable would be proposed with nothing else on the way to its load. */
+function sizeAlone(
+  cable: Cable,
+  { job, from }: SystemWork,
+  shop: Shop,
+  followDuty: FollowDuty | undefined,
+): CableSize | undefined {
+  const own = job.cables.find(({ id }) => id === cable.id) ?? cable;
+  const its = from.get(cable.id)?.fed;
+  const fed = its && { ...its, size: null, rest: its.rest && { ...its.rest, held: [], duty: [] } };
+  const { at } = size(
+    ask(own, shop, { context: contextOf(own, job), ...(followDuty && { followDuty }), ...(fed && { fed }) }),
+  ).choice.taken;
+  const kind = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
+  return kind?.sizes.find((one) => sameSize(one.size, at.size));
 }

@@ -9,6 +9,7 @@ export const VIEWS: Readonly<Record<string, string>> = {
   fit: '/job/teasel/cable/en1/fit',
   bench: '/job/teasel/bench/en1',
   batch: '/job/teasel/batch',
+  system: '/job/teasel/system',
   kit: '/job/teasel/kit',
   case: '/job/teasel/case',
   section: '/job/teasel/section',

@@ -35,6 +35,8 @@ export interface Handover {
   readonly schedule: ListDoc;
   readonly ends: ListDoc;
   readonly dues: ListDoc;
+  /** The tables of its system; none where it has none. */
+  readonly system: readonly ListDoc[];
   readonly stacks: readonly StackSheet[];
   readonly cautions: readonly { readonly title: string; readonly items: readonly string[] }[];
   readonly foot: string;
@@ -49,8 +51,15 @@ const FOOT = say`Figures for planning. Local codes, class and survey rules, make
  *
  * @param cables every cable of the job with its work, in the job's order
  * @param day it is written, ISO 8601
+ * @param system the tables of its system, see {@link systemDocs}
  */
-export function handover(job: Job, cables: readonly WorkedCable[], shop: Shop, day: string): Handover {
+export function handover(
+  job: Job,
+  cables: readonly WorkedCable[],
+  shop: Shop,
+  day: string,
+  system: readonly ListDoc[] = [],
+): Handover {
   const proved = cables.filter(({ work }) => work.stages.prove.done).length;
   const metres = cables.reduce((sum, { work }) => sum + (work.lengths?.finishedMm ?? 0), 0) / 1000;
   return {
@@ -66,6 +75,7 @@ export function handover(job: Job, cables: readonly WorkedCable[], shop: Shop, d
     schedule: scheduleDoc(job.title, cables),
     ends: endsDoc(job, cables),
     dues: duesDoc(job, cables, shop),
+    system,
     stacks: stackSheets(cables),
     cautions: cautionsTold(CAUTIONS_HANDED),
     foot: FOOT,

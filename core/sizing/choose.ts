@@ -171,7 +171,9 @@ export function chooseSize(
   });
   const smallest = found?.candidate ?? null;
   const oneSizeUp = gauge.oneSizeUp ?? practice.oneSizeUp;
-  const proposed = smallest ? stepped(candidates, smallest, oneSizeUp ? 1 : 0) : thickest;
+  const ofSystem = around.fed?.size ?? null;
+  const alone = smallest ? stepped(candidates, smallest, oneSizeUp ? 1 : 0) : thickest;
+  const proposed = (ofSystem && candidates.find(({ at }) => sameSize(at.size, ofSystem))) ?? alone;
   const said = gauge.size && candidates.find(({ at }) => sameSize(at.size, gauge.size as ConductorSize));
   const taken = said ?? proposed;
   const limits = tried.find(({ candidate }) => candidate === taken)?.limits ?? [];

@@ -49,6 +49,8 @@ export interface Fed {
   readonly guards: readonly Fuse[] | null;
   /** What a short through it draws: at its fuse, and at the far end of what that fuse protects. */
   readonly shorts: { readonly mostA: number; readonly leastA: number } | null;
+  /** What all cables on the way to a load come to together, where it has no size of its own. */
+  readonly size: ConductorSize | null;
 }
 
 /** What a size is assessed in: the run, how many conductors share it, and the rest of its circuit. */

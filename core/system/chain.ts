@@ -5,7 +5,7 @@ import { newCable } from '../model/newCable.ts';
 import { SYSTEM_INPUTS } from '../model/run.ts';
 import type { Shop } from '../model/shop.ts';
 import type { Place } from '../model/system.ts';
-import { PLACE_POSTS, type PostName } from '../model/tables/places.ts';
+import { PLACE_POSTS, POST_SIGNS, type PostName } from '../model/tables/places.ts';
 import { FUSE_PLACES } from '../model/tables/fuses.ts';
 import { parseQuantity } from '../model/units/quantity.ts';
 import { type Message, msg } from '../words/message.ts';
@@ -103,7 +103,7 @@ function madeOf(
   nominalV: number,
 ): Place | Message {
   const { name, figures } = figuresIn(text);
-  const { name: stem } = splitSign(name);
+  const { name: stem, pole } = splitSign(name);
   if (stem === '') return msg`Give it a name.`;
   const [named, sort] = kindOfName(stem);
   const takes = figures.watts !== undefined || figures.milliohm !== undefined;
@@ -115,7 +115,9 @@ function madeOf(
   if (!isKnown)
     return msg`No place is called so. To make one, give it a figure (“${stem} 40 A”) or its kind (“fuse 60”, “bar”).`;
   const stemOfKind = STEMS[kind];
-  const called = stemOfKind && PLAIN.test(stem) ? freeName(stemOfKind, places) : stem;
+  // A bar of one pole has it in its name: "Bus +" and "Bus −" are two.
+  const signed = kind === 'bar' && pole !== null ? `${stem} ${POST_SIGNS[pole]}` : stem;
+  const called = stemOfKind && signed === stem && PLAIN.test(stem) ? freeName(stemOfKind, places) : signed;
   if (places.some((place) => same(place.name, called))) return msg`There is a ${called} already.`;
   const place = newPlace(idFor(called, ids), called, [
     kind,
@@ -169,7 +171,15 @@ function madeOf(
 }
 
 /** The posts of a piece by where it stands: before the load outwards, behind it back. */
-function postsOf(place: Place, pole: 'plus' | 'minus' | null, isFirst: boolean, isBack: boolean) {
+function postsOf(
+  place: Place,
+  pole: 'plus' | 'minus' | null,
+  {
+    isFirst,
+    isLast,
+    isBack,
+  }: { readonly isFirst: boolean; readonly isLast: boolean; readonly isBack: boolean },
+) {
   const posts: readonly PostName[] = PLACE_POSTS[place.kind];
   switch (place.kind) {
     case 'load':
@@ -178,6 +188,9 @@ function postsOf(place: Place, pole: 'plus' | 'minus' | null, isFirst: boolean, 
         : { into: pole ?? 'plus', onFrom: pole ?? (isFirst ? 'minus' : 'plus') };
     case 'battery':
     case 'supply': {
+      // In the middle without a pole named, the way goes through it.
+      if (pole === null && !isFirst && !isLast && !isBack)
+        return { into: 'plus' as const, onFrom: 'minus' as const };
       const post = pole ?? (isBack ? 'minus' : 'plus');
       return { into: post, onFrom: post };
     }
@@ -253,8 +266,13 @@ export function parseChain(text: string, given: Job): Chain {
       places.push(made);
       ids.add(made.id);
     }
-    const isKnownPole = known === undefined || !same(known.name, part) ? pole : null;
-    const { into, onFrom } = postsOf(made, isKnownPole, i === 0, isBack);
+    const isPoleOfName = splitSign(made.name).pole !== null;
+    const isKnownPole = isPoleOfName ? null : pole;
+    const { into, onFrom } = postsOf(made, isKnownPole, {
+      isFirst: i === 0,
+      isLast: i === parts.length - 1,
+      isBack,
+    });
     pieces.push({ place: made, isNew: known === undefined, into, onFrom });
     if (made.kind === 'load' || (made.kind === 'supply' && i > 0)) isBack = true;
     // From a minus, or from the return side, it runs back from the beginning.

@@ -1,5 +1,6 @@
 import type { Duty, Fuse, Run, SystemInput } from '../model/run.ts';
 import { jointsIn } from './installation.ts';
+import type { ConductorSize } from '../model/tables/size.ts';
 import type { Fed, Spender } from '../sizing/loop.ts';
 import { isHeld } from './solve.ts';
 import type { LoadDrop, Share } from './path.ts';
@@ -73,7 +74,7 @@ function restOf(view: SystemView, drop: LoadDrop | null, cableId: string, amps: 
           : of.kind === 'place'
             ? (view.placeOf(of.id)?.name ?? of.id)
             : msg`chassis`;
-      return { label: name, kind: of.kind === 'cable' ? 'return' : 'device', ohm: volts / amps };
+      return { label: name, kind: of.kind === 'cable' ? 'return' : 'device', ohm: Math.max(0, volts) / amps };
     });
 }
 
@@ -128,9 +129,13 @@ const round = (value: number, digits: number) => Number(value.toPrecision(digits
  * What the system says of every cable. What it does not answer stays as it is typed.
  *
  * @param view of the solved installation
+ * @param proposed sizes of cables that have none of their own
  */
 // eslint-disable-next-line max-lines-per-function -- the five inputs of a cable, one after the other
-export function fromSystem(view: SystemView): ReadonlyMap<string, FromSystem> {
+export function fromSystem(
+  view: SystemView,
+  proposed: ReadonlyMap<string, { readonly size: ConductorSize }> = new Map(),
+): ReadonlyMap<string, FromSystem> {
   const guards = guardsOf(view);
   const zones = new Map(
     zonesOf(view).flatMap((zone) =>
@@ -241,6 +246,7 @@ export function fromSystem(view: SystemView): ReadonlyMap<string, FromSystem> {
           : null,
         guards: taken('fuses') ? (guard ? [asFuse(guard, near)] : []) : null,
         shorts: taken('source') ? figures.shorts : null,
+        size: taken('load') && !cable.gauge.size ? (proposed.get(id)?.size ?? null) : null,
       },
       heldBy: run?.heldBy ?? null,
       governedBy: run?.governedBy ?? null,

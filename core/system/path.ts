@@ -10,6 +10,9 @@ export interface Share {
   readonly volts: number;
   /** A through it. */
   readonly amps: number;
+  /** The posts that it lies between, by number, in the order of the way out and back. */
+  readonly from: number;
+  readonly to: number;
 }
 
 /** What a load gets in a state, and where the rest was lost. */
@@ -77,33 +80,50 @@ export function linksOf(
 }
 
 /** Posts that current comes out of (`plus`) and goes back into, by number, with whose they are. */
-function sourcePosts({ installation }: SolvedSystem, solved: SolvedState) {
+interface Sources {
+  readonly plus: ReadonlyMap<number, string>;
+  readonly minus: ReadonlyMap<number, string>;
+}
+
+/**
+ * Sources that loads are traced to: those that set the volts. A charger at its limit sets none: the battery beside it does,
+ * and only where there is none is the charger itself the source.
+ */
+function sourcesIn(
+  { installation }: SolvedSystem,
+  solved: SolvedState,
+  are: 'set' | 'batteries' | 'any',
+): Sources {
   const [plus, minus] = [new Map<number, string>(), new Map<number, string>()];
   const post = (place: string, name: PostName) =>
     installation.numberOf.get(postKey({ place, post: name })) ?? -1;
   installation.system.places.forEach((place, i) => {
     const flow = solved.places[i];
-    if (!flow || flow.amps <= 1e-9) return;
-    const sides =
-      place.kind === 'battery' || place.kind === 'supply'
-        ? (['plus', 'minus'] as const)
-        : place.kind === 'dcdc'
-          ? (['out-plus', 'out-minus'] as const)
-          : null;
-    if (!sides) return;
-    plus.set(post(place.id, sides[0]), place.id);
-    minus.set(post(place.id, sides[1]), place.id);
+    const isSupply = place.kind === 'supply' || place.kind === 'dcdc';
+    if (!flow || !(place.kind === 'battery' || isSupply)) return;
+    const counts =
+      are === 'batteries'
+        ? !isSupply
+        : flow.amps > 1e-9 && (are === 'any' || !isSupply || flow.mode === 'holds');
+    if (!counts) return;
+    const [out, back] =
+      place.kind === 'dcdc' ? (['out-plus', 'out-minus'] as const) : (['plus', 'minus'] as const);
+    plus.set(post(place.id, out), place.id);
+    minus.set(post(place.id, back), place.id);
   });
   return { plus, minus };
 }
 
-/** Against the current from a post to a source, always along what carries most. Null where none is found. */
-function walk(
-  from: number,
-  direction: 1 | -1,
-  ends: ReadonlyMap<number, string>,
-  links: ReadonlyMap<number, readonly Link[]>,
-): { readonly post: number; readonly source: string; readonly links: readonly Link[] } | null {
+/** A way from a post of a load to one of a source, the links from the load on. */
+interface Walk {
+  readonly post: number;
+  readonly source: string;
+  readonly links: readonly Link[];
+}
+type Links = ReadonlyMap<number, readonly Link[]>;
+
+/** Against the current from the plus of a load to a source, always along what carries most. Null where none is found. */
+function upstream(from: number, ends: ReadonlyMap<number, string>, links: Links): Walk | null {
   const seen = new Set([from]);
   const taken: Link[] = [];
   for (let post = from; ;) {
@@ -111,8 +131,8 @@ function walk(
     if (source !== undefined) return { post, source, links: taken };
     // What comes in here flows against the link as it is seen from this post.
     const next = (links.get(post) ?? [])
-      .filter(({ to, amps }) => !seen.has(to) && -direction * amps > 1e-12)
-      .toSorted((a, b) => Math.abs(b.amps) - Math.abs(a.amps))[0];
+      .filter(({ to, amps }) => !seen.has(to) && amps < -1e-12)
+      .toSorted((a, b) => a.amps - b.amps)[0];
     if (!next) return null;
     taken.push(next);
     seen.add(next.to);
@@ -120,30 +140,73 @@ function walk(
   }
 }
 
+/** The way with the least volts between to one of some posts; of two alike, along what carries more. */
+function nearest(
+  from: number,
+  ends: ReadonlyMap<number, string>,
+  links: Links,
+  volts: readonly number[],
+): Walk | null {
+  const open = new Map<number, { readonly far: number; readonly links: readonly Link[] }>([
+    [from, { far: 0, links: [] }],
+  ]);
+  const done = new Set<number>();
+  while (open.size > 0) {
+    const [post, here] = [...open].reduce((near, next) => (next[1].far < near[1].far ? next : near));
+    const source = ends.get(post);
+    if (source !== undefined) return { post, source, links: here.links };
+    open.delete(post);
+    done.add(post);
+    for (const link of links.get(post) ?? []) {
+      if (done.has(link.to)) continue;
+      const step = Math.abs((volts[post] ?? 0) - (volts[link.to] ?? 0)) + 1e-9 / (1 + Math.abs(link.amps));
+      const far = here.far + step;
+      if (far < (open.get(link.to)?.far ?? Number.POSITIVE_INFINITY))
+        open.set(link.to, { far, links: [...here.links, link] });
+    }
+  }
+  return null;
+}
+
 /**
- * What each load gets in a state: from the posts of the source that it is traced to, along what carries most, each piece
- * with its share. A load that does not run, or that nothing reaches, is left out.
+ * What each load gets in a state: from the posts of the source that sets its volts, along what carries most, each piece
+ * with its share. A piece through which current runs the other way, towards a battery that is charged, gives back: its
+ * share is negative. A load that does not run, or that nothing reaches, is left out.
  *
- * @example loadDrops(solved, thrusting)[0]?.dropPercent // 5.16
+ * @example loadDrops(solved, thrusting)[0]?.dropPercent // 5.13
  */
 export function loadDrops(system: SolvedSystem, solved: SolvedState): LoadDrop[] {
   if (solved.collapse) return [];
   const { installation, nominalV } = system;
   const links = linksOf(system, solved);
-  const ends = sourcePosts(system, solved);
+  const [set, batteries, any] = (['set', 'batteries', 'any'] as const).map((are) =>
+    sourcesIn(system, solved, are),
+  );
   const at = (number: number) => solved.volts[number] ?? 0;
+  /** Out from a source, and back to the same one, or to the last battery of its string. */
+  const ways = (plus: number, minus: number): { readonly out: Walk; readonly back: Walk } | null => {
+    if (!set || !batteries || !any) return null;
+    const out =
+      upstream(plus, set.plus, links) ??
+      nearest(plus, batteries.plus, links, solved.volts) ??
+      upstream(plus, any.plus, links);
+    if (!out) return null;
+    const own = new Map([...any.minus, ...batteries.minus].filter(([, source]) => source === out.source));
+    const back =
+      nearest(minus, own, links, solved.volts) ?? nearest(minus, batteries.minus, links, solved.volts);
+    return back && { out, back };
+  };
   return installation.system.places.flatMap((load, i): LoadDrop[] => {
     const flow = solved.places[i];
     if (load.kind !== 'load' || !flow?.isOn || !flow.isFed || flow.amps <= 0) return [];
     const post = (name: PostName) => installation.numberOf.get(postKey({ place: load.id, post: name })) ?? -1;
-    const out = walk(post('plus'), 1, ends.plus, links);
-    const back = walk(post('minus'), -1, ends.minus, links);
-    if (!out || !back) return [];
-    const share = ({ of, from, to, amps }: Link): Share => ({
-      of,
-      volts: Math.abs(at(from) - at(to)),
-      amps: Math.abs(amps),
-    });
+    const found = ways(post('plus'), post('minus'));
+    if (!found) return [];
+    const { out, back } = found;
+    const share = ({ of, from, to, amps }: Link, isOut: boolean): Share => {
+      const [first, second] = isOut ? [to, from] : [from, to];
+      return { of, volts: at(first) - at(second), amps: Math.abs(amps), from: first, to: second };
+    };
     const sourceV = at(out.post) - at(back.post);
     const nominal = (nominalV[post('plus')] ?? 0) - (nominalV[post('minus')] ?? 0);
     const dropV = sourceV - flow.volts;
@@ -158,7 +221,10 @@ export function loadDrops(system: SolvedSystem, solved: SolvedState): LoadDrop[]
         dropV,
         nominalV: nominal,
         dropPercent: nominal > 0 ? (100 * dropV) / nominal : 0,
-        shares: [...out.links.toReversed().map(share), ...back.links.map(share)],
+        shares: [
+          ...out.links.toReversed().map((link) => share(link, true)),
+          ...back.links.map((link) => share(link, false)),
+        ],
       },
     ];
   });

@@ -277,7 +277,38 @@ function missing(view: SystemView): SystemFinding[] {
         ]
       : [],
   );
-  return [...bare, ...loose, ...bonds, ...unknown];
+  return [...bare, ...loose, ...bonds, ...unknown, ...alwaysOn(view)];
+}
+
+/** Chargers that give in every state in which something runs: what the battery alone does is then not looked at. */
+function alwaysOn(view: SystemView): SystemFinding[] {
+  const { system } = view.installation;
+  const loads = system.places.flatMap(({ kind }, i) => (kind === 'load' ? [i] : []));
+  const running = view.solved.states.filter(({ places }) => loads.some((i) => (places[i]?.amps ?? 0) > 0));
+  const hasBattery = system.places.some(({ kind }) => kind === 'battery');
+  if (running.length === 0 || !hasBattery) return [];
+  return system.places.flatMap((place, i): SystemFinding[] => {
+    if (place.kind !== 'supply' || running.some(({ places }) => !((places[i]?.amps ?? 0) > 0))) return [];
+    return [
+      about(
+        stated(
+          {
+            ...facts('charger-always', place.id, msg`${place.name}, a state without it`, ['', 0], {
+              formula: msg`loads are also looked at with the charger off`,
+              substituted: running.map(({ stateId }) => stateSays(view, stateId)),
+              source: msg`the states given`,
+              assumes: '',
+            }),
+            value: null,
+            because: msg`It gives in every state in which something runs: the drop on the battery alone is not looked at.`,
+            remedy: msg`Add a state in which it is off.`,
+          },
+          'watch',
+        ),
+        { places: [place.id] },
+      ),
+    ];
+  });
 }
 
 /** What is found about places and banks. */

@@ -389,7 +389,8 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
     assumes: msg`melting times are of low confidence unless the maker’s curve gives them`,
   });
   const points = { places: [place.id] };
-  if (place.ratingA < least)
+  // Rated to the ampere: what solving leaves behind the comma does not count.
+  if (place.ratingA < least * (1 - 1e-6))
     return [
       about(
         stated(

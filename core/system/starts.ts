@@ -145,6 +145,10 @@ function chainsOf(id: StartingPoint['id'], f: Figures, overLoad: number): readon
   }
 }
 
+/** The ground that was made last. */
+const groundOf = (job: Job): string | undefined =>
+  job.system?.places.findLast(({ kind }) => kind === 'ground')?.id;
+
 /** The states that a starting point is looked at in. */
 function statesOf(id: StartingPoint['id'], places: readonly Place[]): readonly SystemState[] {
   const loads = (share: number) =>
@@ -166,6 +170,20 @@ function statesOf(id: StartingPoint['id'], places: readonly Place[]): readonly S
       { id: 'at-rest', name: say`At rest`, lasts: { kind: 'held' }, loads: loads(0), ...given },
       { id: 'cranking', name: say`Cranking`, lasts: { kind: 'for', seconds: 12 }, loads: {}, ...given },
     ];
+  if (id === 'house' || id === 'solar') {
+    const supplies = places.filter(({ kind }) => kind === 'supply').map((place) => place.id);
+    return [
+      {
+        id: 'on-battery',
+        name: say`On the battery`,
+        lasts: { kind: 'held' },
+        loads: {},
+        off: supplies,
+        open: [],
+      },
+      { id: 'charging', name: say`Charging`, lasts: { kind: 'held' }, loads: {}, ...given },
+    ];
+  }
   return [{ id: 'all-on', name: say`Everything on`, lasts: { kind: 'held' }, loads: {}, ...given }];
 }
 
@@ -207,7 +225,12 @@ export function withStart(
     else if (place.kind === 'supply')
       job = withPlace(job, { ...place, volts: Number(((nominalV / 12) * 14.2).toFixed(2)) });
     else if (place.kind === 'load' && place.look === 'starter')
-      job = withPlace(job, { ...place, groundId: 'engine-block', dropPercent: 4, shortDropPercent: 4 });
+      job = withPlace(job, {
+        ...place,
+        groundId: groundOf(job) ?? place.id,
+        dropPercent: 4,
+        shortDropPercent: 4,
+      });
     else if (place.kind === 'load' && point.id === 'thruster')
       job = withPlace(job, { ...place, shortDropPercent: 10 });
   }

@@ -159,6 +159,12 @@ const commands = computed((): Command[] => [
     act: () => void router.push({ name: 'print-records', params: { jobId: job.id } }),
   },
   {
+    id: 'system',
+    title: say`System: the whole installation on one sheet`,
+    note: say`volts, amps, fuses, states`,
+    act: () => void router.push({ name: 'system', params: { jobId: job.id } }),
+  },
+  {
     id: 'hunt',
     title: say`Hunt for a fault`,
     note: say`where the volts go`,

@@ -10,7 +10,9 @@ import type { Hunt } from '../../core/model/hunt.ts';
 import { chainOf, newHunt } from '../../core/hunt/newHunt.ts';
 import { certainOf, huntFound } from '../../core/hunt/suspects.ts';
 import { useBench } from '../stores/bench.ts';
-import { triedWork } from '../stores/work.ts';
+import type { SystemWork } from '../../core/systemWork.ts';
+import { chainOfLoad, worstDropOf } from '../../core/hunt/fromSystem.ts';
+import { systemOf, triedWork } from '../stores/work.ts';
 import CheckField from '../ui/CheckField.vue';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
@@ -23,7 +25,16 @@ const { jobId, hunts } = defineProps<{ jobId: string | undefined; hunts: readonl
 const bench = useBench();
 const router = useRouter();
 const job = computed(() => (jobId ? bench.jobById(jobId) : undefined));
-const pattern = ref<ChainPattern | 'cables'>(jobId ? 'cables' : 'circuit');
+const system = computed(() => (job.value?.system ? systemOf(job.value, bench.shop) : undefined));
+/** Loads that the system traces to a source: a hunt may begin along that way. */
+const loads = computed(() => {
+  const view = system.value?.view;
+  return (view?.installation.system.places ?? []).flatMap((place) => {
+    const drop = view && place.kind === 'load' ? worstDropOf(view, place.id) : undefined;
+    return drop ? [{ id: place.id, name: place.name, drop }] : [];
+  });
+});
+const pattern = ref<ChainPattern | 'cables' | `load ${string}`>(jobId ? 'cables' : 'circuit');
 const systemV = ref(job.value?.cables[0]?.run.systemV ?? 12);
 /** The cables of one circuit of the job are offered together; the first circuit first. */
 const circuitOf = (id: string) => {
@@ -37,6 +48,11 @@ const picked = ref<readonly string[]>(
     .map(({ id }) => id),
 );
 const choices = computed(() => [
+  ...loads.value.map(({ id, name }) => ({
+    value: `load ${id}` as const,
+    title: say`the way to ${name}`,
+    note: say`from the system, out and back`,
+  })),
   ...(job.value && job.value.cables.length > 0
     ? [
         {
@@ -53,9 +69,11 @@ const choices = computed(() => [
 ]);
 const newId = () => nanoid(8);
 function begin(): void {
+  const chosen = pattern.value;
+  const load = loads.value.find(({ id }) => chosen === `load ${id}`);
   const base = newHunt(
     nanoid(10),
-    pattern.value === 'cables' ? 'circuit' : pattern.value,
+    chosen === 'cables' || load || !(chosen in CHAIN_PATTERNS) ? 'circuit' : (chosen as ChainPattern),
     systemV.value,
     newId,
   );
@@ -80,10 +98,24 @@ function begin(): void {
       title: firstCircuit.value ?? say`${walked[0]?.cable.tag} and its circuit`,
       pieces: chainOf(walked, newId).slice(0, 60),
     }),
+    ...(load && system.value && alongWay(load, system.value)),
     ...(jobId && { jobId }),
   };
   bench.keepHunt(hunt, say`new hunt`);
   void router.push(huntPlace(hunt.id, jobId));
+}
+/** What a hunt along the way to a load begins with. */
+function alongWay({ name, drop }: (typeof loads.value)[number], { view }: SystemWork): Partial<Hunt> {
+  const workOf = (id: string) => {
+    const cable = job.value?.cables.find((own) => own.id === id);
+    return (cable && triedWork(cable, bench.shop, job.value)) ?? undefined;
+  };
+  return {
+    title: say`The way to ${name}`,
+    load: name,
+    systemV: Math.min(1000, Math.max(1, Math.round(drop.nominalV))),
+    pieces: chainOfLoad(view, drop, workOf, newId),
+  };
 }
 const says = (hunt: Hunt) => verdictSays(huntFound(hunt, certainOf(bench.shop.practice)).verdict).says;
 const jobTitle = ({ jobId: of }: Hunt) => (of ? bench.jobById(of)?.title : undefined);

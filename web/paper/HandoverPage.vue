@@ -6,6 +6,13 @@ import { dueList, logOf } from '../../core/log/log.ts';
 import { handover } from '../../core/paper/handover.ts';
 import type { Paper } from '../../core/paper/label.ts';
 import { tagFileName } from '../../core/paper/testRecord.ts';
+import { computedAsync } from '@vueuse/core';
+import { systemDocs } from '../../core/paper/systemDoc.ts';
+import { diagramOf } from '../../core/system/diagram.ts';
+import { shownIn } from '../../core/system/shown.ts';
+import { systemFindings } from '../../core/systemFigures.ts';
+import { systemOf } from '../stores/work.ts';
+import SystemDrawing from '../system/SystemDrawing.vue';
 import StackPicture from '../bench/ends/StackPicture.vue';
 import { huntsOf, saveFile } from '../storage/files.ts';
 import { picturesOf } from '../storage/photos.ts';
@@ -30,6 +37,33 @@ const { busy, problem, keep } = useMaking();
 const paper = ref<Paper>('A4');
 const host = useTemplateRef<HTMLElement>('host');
 const STACK_PX = 1000;
+const DIAGRAM_PX = 2400;
+/** The installation of the job, where it has one. */
+const system = computed(() => (job.value?.system ? systemOf(job.value, bench.shop) : undefined));
+const systemFound = computed(() =>
+  system.value
+    ? systemFindings(
+        system.value,
+        sheets.value.map(({ scheduled }) => scheduled.work),
+        bench.shop,
+      )
+    : [],
+);
+const shown = computed(() => system.value && shownIn(system.value.view, null));
+const diagram = computedAsync(async () => {
+  if (!system.value) return null;
+  const { laidOut } = await import('../system/layout.ts');
+  return laidOut(diagramOf(system.value.view)).catch(() => null);
+}, null);
+const NOTHING = { places: [], cables: [] };
+const made = computed(
+  () =>
+    new Set(
+      sheets.value
+        .filter(({ scheduled }) => scheduled.work.stages.make.done)
+        .map(({ scheduled }) => scheduled.cable.id),
+    ),
+);
 const pack = computed(() =>
   job.value && worked.value >= all.value
     ? handover(
@@ -37,10 +71,13 @@ const pack = computed(() =>
         sheets.value.map(({ scheduled }) => scheduled),
         bench.shop,
         today(),
+        system.value ? systemDocs(system.value, systemFound.value, job.value.title) : [],
       )
     : null,
 );
-const lists = computed(() => (pack.value ? [pack.value.schedule, pack.value.ends, pack.value.dues] : []));
+const lists = computed(() =>
+  pack.value ? [...pack.value.system, pack.value.schedule, pack.value.ends, pack.value.dues] : [],
+);
 
 /** All that the PDF and the zip are made of; nothing where the page is not there. */
 async function parts() {
@@ -65,9 +102,12 @@ async function parts() {
   const stacks = [];
   for (const svg of onSheets.querySelectorAll<SVGSVGElement>('.stack-sheet svg'))
     stacks.push(await drawingPng(svg, fonts, STACK_PX).catch(() => null));
-  const pdf = await handoverPdf(packed, cables, paper.value, fonts, stacks, (done) => {
+  const drawing = onSheets.querySelector<SVGSVGElement>('.system-sheet svg');
+  const picture = drawing ? await drawingPng(drawing, fonts, DIAGRAM_PX).catch(() => null) : null;
+  const told = (done: number) => {
     busy.value = say`record ${done} of ${cables.length}`;
-  });
+  };
+  const pdf = await handoverPdf(packed, cables, paper.value, fonts, stacks, told, picture);
   return { pdf, cables, fonts };
 }
 const base = computed(() => `${tagFileName(job.value?.title ?? 'job')}-handover`);
@@ -174,6 +214,20 @@ const print = () =>
           </div>
         </div>
       </template>
+      <section v-if="system && shown && diagram" class="system-sheet mt-5 break-inside-avoid">
+        <h2 class="figure border-b border-line text-[18px] font-semibold">{{ say`System` }}</h2>
+        <div class="overflow-x-auto [&_svg]:h-auto [&_svg]:max-w-full">
+          <SystemDrawing
+            :view="system.view"
+            :drawn="diagram"
+            :shown="shown"
+            :state-id="null"
+            :findings="systemFound"
+            :pointed="NOTHING"
+            :made="made"
+          />
+        </div>
+      </section>
       <section v-for="list in lists" :key="list.title" class="mt-5">
         <h2 class="figure border-b border-line text-[18px] font-semibold">{{ list.title }}</h2>
         <p class="note">{{ list.subtitle }}</p>

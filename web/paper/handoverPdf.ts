@@ -12,6 +12,7 @@ import {
   printable,
   INK,
 } from './listPdf.ts';
+import { drawDiagram } from './systemPdf.ts';
 import { drawRecord, type RecordPictures, PALE } from './recordPdf.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -110,6 +111,7 @@ async function drawFront(
  * A job's handover as one PDF: front, schedule, ends and torque, when to come back, and the test record of every cable,
  * its pages numbered through.
  *
+ * @param diagram a picture of the system; null where the job has none, or it could not be drawn
  * @param stacks pictures of the stud stacks, in their order; null where one could not be drawn
  */
 export async function handoverPdf(
@@ -119,11 +121,13 @@ export async function handoverPdf(
   fonts: PaperFonts,
   stacks: readonly (Uint8Array | null)[],
   told: (done: number) => void = () => {},
+  diagram: Uint8Array | null = null,
 ): Promise<Uint8Array> {
   const into = await paperDocument(fonts);
   const { pdf, plain } = into;
   await drawFront(into, pack, paper, stacks);
-  for (const list of [pack.schedule, pack.ends, pack.dues]) drawList(into, list, paper);
+  if (diagram) await drawDiagram(into, pack.title, diagram, paper);
+  for (const list of [...pack.system, pack.schedule, pack.ends, pack.dues]) drawList(into, list, paper);
   for (const [i, { record, pictures }] of records.entries()) {
     await drawRecord(into, record, paper, pictures);
     told(i + 1);

@@ -18,6 +18,7 @@ import LoadTable from './LoadTable.vue';
 import StartingPoints from './StartingPoints.vue';
 import SystemDrawing from './SystemDrawing.vue';
 import SystemList from './SystemList.vue';
+import SystemOut from './SystemOut.vue';
 import { useSystem } from './useSystem.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -30,9 +31,8 @@ const StateBox = defineAsyncComponent(() => import('./StateBox.vue'));
 const router = useRouter();
 const bench = useBench();
 const isDesk = useIsDesk();
-const { job, placed, view, findings, stateId, states, shown, drawn, trouble, change, newId } = useSystem(
-  () => jobId,
-);
+const { job, placed, work, view, findings, stateId, states, shown, drawn, trouble, change, newId } =
+  useSystem(() => jobId);
 const opened = ref<string | null>(null);
 const pointed = computed(
   () => findings.value.find(({ id }) => id === opened.value) ?? { places: [], cables: [] },
@@ -63,11 +63,13 @@ const subtitle = computed(() =>
 );
 const title = computed(() => {
   const [first] = findings.value;
-  if (!first || first.state === 'holds') return say`Nothing fails`;
+  if (!first) return say`Nothing found yet`;
+  if (first.state === 'holds') return say`Nothing fails`;
   return tell(first.title);
 });
 
 const chain = useTemplateRef('chain');
+const isDiagramOpen = ref(false);
 const placeId = ref<string | null>(null);
 const isPlaceOpen = ref(false);
 const isStateOpen = ref(false);
@@ -125,8 +127,8 @@ const choices = computed(() => [
         <StartingPoints v-if="isEmpty" class="lg:overflow-y-auto" @change="change" />
         <template v-else>
           <div
-            v-if="isDesk && !trouble"
-            class="min-h-0 overflow-auto border-b border-line bg-paper lg:flex-[2_1_420px]"
+            v-if="(isDesk || isDiagramOpen) && !trouble"
+            class="min-h-0 max-lg:max-h-[70dvh] overflow-auto border-b border-line bg-paper lg:flex-[2_1_420px]"
             tabindex="0"
             :aria-label="say`Diagram, scrolls`"
           >
@@ -145,6 +147,15 @@ const choices = computed(() => [
             />
             <p v-else class="note p-3.5">{{ say`Laying out …` }}</p>
           </div>
+          <button
+            v-if="!isDesk"
+            type="button"
+            class="figure min-h-11 px-3.5 text-[15px] font-semibold text-teal"
+            :aria-expanded="isDiagramOpen"
+            @click="isDiagramOpen = !isDiagramOpen"
+          >
+            {{ isDiagramOpen ? say`Hide the diagram` : say`Show the diagram` }}
+          </button>
           <p v-if="trouble" class="border-b border-hairline px-3.5 py-2 font-bold" role="alert">
             {{ trouble }}
           </p>
@@ -169,6 +180,16 @@ const choices = computed(() => [
               :is-open="!isDesk || trouble !== ''"
               @place="openPlace"
               @change="change"
+            />
+            <SystemOut
+              v-if="work"
+              :work="work"
+              :drawn="drawn"
+              :shown="shown"
+              :state-id="stateId"
+              :findings="findings"
+              :made="made"
+              :title="job.title"
             />
           </div>
         </template>
