@@ -174,6 +174,7 @@ function madeOf(
 function postsOf(
   place: Place,
   pole: 'plus' | 'minus' | null,
+  side: 'in' | 'out' | null,
   {
     isFirst,
     isLast,
@@ -195,6 +196,10 @@ function postsOf(
       return { into: post, onFrom: post };
     }
     case 'dcdc':
+      if (side !== null && pole !== null) {
+        const post = `${side}-${pole}` as const;
+        return { into: post, onFrom: post };
+      }
       return isFirst
         ? {
             into: 'out-plus' as const,
@@ -256,10 +261,15 @@ export function parseChain(text: string, given: Job): Chain {
   const pieces: ChainPiece[] = [];
   let isBack = false;
   for (const [i, part] of parts.entries()) {
-    const { name, pole } = splitSign(part);
+    const { name: unsigned, pole } = splitSign(part);
+    // A DC-DC charger has its poles twice: "DC-DC in +".
+    const sided = /^(.*\S)\s+(in|out)$/iu.exec(unsigned);
+    const isSided = sided !== null && kindOfName(sided[1] ?? '')[0] === 'dcdc';
+    const name = isSided ? (sided[1] ?? unsigned) : unsigned;
+    const side = isSided ? (sided[2]?.toLowerCase() as 'in' | 'out') : null;
     const known =
       places.find((place) => same(place.name, part)) ?? places.find((place) => same(place.name, name));
-    const made = known ?? madeOf(part, places, ids, nominalV);
+    const made = known ?? madeOf(isSided ? name : part, places, ids, nominalV);
     if (typeof made === 'string' || !('id' in made)) return refuse(part, made as Message);
     if (!known) {
       if (places.length >= MOST.places) return refuse(part, msg`There is no room for more places.`);
@@ -268,7 +278,7 @@ export function parseChain(text: string, given: Job): Chain {
     }
     const isPoleOfName = splitSign(made.name).pole !== null;
     const isKnownPole = isPoleOfName ? null : pole;
-    const { into, onFrom } = postsOf(made, isKnownPole, {
+    const { into, onFrom } = postsOf(made, isKnownPole, side, {
       isFirst: i === 0,
       isLast: i === parts.length - 1,
       isBack,

@@ -165,7 +165,7 @@ export function fromSystem(
     const steps = run?.duty ?? null;
     const duty: Duty | null = steps && {
       ...steps,
-      steps: steps.steps.map(({ amps, seconds }) => ({ amps: round(amps, 9), seconds })),
+      steps: steps.steps.map(({ amps, seconds }) => ({ amps: round(amps, 5), seconds })),
       dropPercent: shortPercentOf(loadOf(short)),
     };
     const guarded = guards.get(id);
@@ -198,7 +198,7 @@ export function fromSystem(
     const shortLoad = loadOf(short);
     const figures: FromSystem['figures'] = {
       volts: nominalV === null ? null : { nominalV: round(nominalV, 6), chargedV: round(charged, 6) },
-      load: isRunning || steps ? { heldA: round(run?.heldA ?? 0, 9), duty } : null,
+      load: isRunning || steps ? { heldA: round(run?.heldA ?? 0, 5), duty } : null,
       drop: drop && {
         load: loadOf(drop)?.name ?? '',
         heldPercent: heldLoad && allowedPercent(heldLoad, true),

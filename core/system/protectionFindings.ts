@@ -108,6 +108,10 @@ function underFuse(view: SystemView, limitsOf: LimitsOf): SystemFinding[] {
   return [...guardsOf(view)].flatMap(([cableId, { guard }]): SystemFinding[] => {
     const cable = view.cableOf(cableId);
     if (!guard || !cable) return [];
+    const conductor = view.installation.conductors.find((own) => own.cable.id === cableId);
+    const isOwn = guard.kind === 'inline' && guard.cableId === cableId;
+    // A link between batteries is within the bank, before any fuse of it.
+    if (conductor && !isOwn && isLink(view.installation, conductor)) return [];
     const limits = limitsOf(cableId);
     const ratingA = guardRatingA(guard);
     const title = msg`${cable.tag} under ${guardSays(view, guard)}`;

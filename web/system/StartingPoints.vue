@@ -106,7 +106,11 @@ const LOADS: Readonly<Record<StartingPoint['id'], readonly number[]>> = {
         </button>
       </li>
     </ul>
-    <form v-if="point" class="mt-4 max-w-2xl border border-line bg-paper p-3.5" @submit.prevent="take(point)">
+    <section
+      v-if="point"
+      :aria-label="tell(point.title)"
+      class="mt-4 max-w-2xl border border-line bg-paper p-3.5"
+    >
       <h3 class="figure text-[17px] font-semibold">{{ tell(point.title) }}</h3>
       <div class="mt-2 grid gap-3 sm:grid-cols-2">
         <QuantityField
@@ -120,7 +124,7 @@ const LOADS: Readonly<Record<StartingPoint['id'], readonly number[]>> = {
           @update:model-value="typed[own.key] = $event"
         />
       </div>
-      <button type="submit" class="button filled mt-3">{{ say`Make it` }}</button>
-    </form>
+      <button type="button" class="button filled mt-3" @click="take(point)">{{ say`Make it` }}</button>
+    </section>
   </section>
 </template>

@@ -95,6 +95,7 @@ const edges = computed(() =>
               : `${sizeLabel(conductor.size.size)}, ${runText(cable.run.lengthMm + cable.run.loopMm, prefs.lengths)}`,
           ]
         : [];
+    const spokenFigures = lines.map((line) => line.replace(`${cable?.tag}\u2002`, '')).join(', ');
     const inline = conductor?.fuses[0];
     const isAtTop =
       inline !== undefined && view.placeOf(edge.above.node)?.id === cable?.ends[inline.end].on?.place;
@@ -117,9 +118,8 @@ const edges = computed(() =>
       finding: cable && isFirst ? (failing.value.get(cable.id) ?? null) : null,
       isPointed: cable !== null && pointed.cables.includes(cable.id),
       isMade: cable !== null && made.has(cable.id),
-      spoken: cable
-        ? say`${cable.tag}, ${cable.ends.A.at} to ${cable.ends.B.at}: ${lines.slice(1).join(', ')}`
-        : '',
+      spoken:
+        cable && isFirst ? say`${cable.tag}, ${cable.ends.A.at} to ${cable.ends.B.at}: ${spokenFigures}` : '',
     };
   }),
 );
@@ -252,8 +252,8 @@ const isDimmed = (place: Place) => shown.places.get(place.id)?.isOn === false;
       v-for="own in edges"
       :key="own.id"
       :class="own.cable ? 'cursor-pointer' : ''"
-      :role="own.cable && own.words ? 'link' : undefined"
-      :tabindex="own.cable && own.words ? 0 : undefined"
+      :role="own.spoken ? 'link' : undefined"
+      :tabindex="own.spoken ? 0 : undefined"
       :aria-label="own.spoken || undefined"
       @click="own.cable && $emit('cable', own.cable.id)"
       @keydown.enter="own.cable && $emit('cable', own.cable.id)"
