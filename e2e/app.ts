@@ -111,7 +111,11 @@ export class App {
   }
 
   async cable(tag: string): Promise<void> {
-    await this.page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: tag }).click();
+    const rack = this.page.getByRole('region', { name: 'Rack' });
+    const link = rack.getByRole('link', { name: tag });
+    // A long rack draws what is in sight: what is not is narrowed down to.
+    if (!(await link.isVisible())) await rack.getByRole('textbox', { name: 'Filter cables' }).fill(tag);
+    await link.click();
   }
 
   get ledger(): Locator {

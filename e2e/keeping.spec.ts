@@ -150,7 +150,7 @@ test('what is deleted lies in the bin, and an earlier version can be had back', 
   const bin = page.getByRole('region', { name: 'Bin' });
   await expect(bin).toContainText('TH-3, Teasel');
   await bin.getByRole('button', { name: /Put back TH-3/ }).click();
-  await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'TH-3' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Rack' }).getByText('15 cables')).toBeVisible();
   const versions = page.getByRole('region', { name: 'Earlier versions' });
   await versions
     .getByRole('button', { name: /^Restore/ })

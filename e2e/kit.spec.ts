@@ -130,14 +130,14 @@ test('a piece is ticked off by name, and its spool is so much shorter', async ({
 test('too little stock says exactly what to buy, and a new spool puts it right', async ({ page }) => {
   const app = await kitOfDemo(page);
   const shopping = page.getByRole('region', { name: 'Shopping' });
-  await expect(shopping).toContainText('Two things to buy');
+  await expect(shopping).toContainText('7 things to buy');
   await expect(shopping).toContainText('buy 6.77 m');
   // Each line opens to who takes how much of it.
   const lug = shopping.getByRole('button', { name: /^Lug 70-8 heavy/ });
   await lug.click();
   await expect(lug).toHaveAttribute('aria-expanded', 'true');
   await expect(shopping).toContainText('to practise: 1');
-  await expect(shopping).toContainText('= 5');
+  await expect(shopping).toContainText('= 6');
   await lug.click();
   await expect(shopping).not.toContainText('to practise: 1');
   await expect(card(page, 'TH-4')).toBeDisabled();
@@ -145,7 +145,7 @@ test('too little stock says exactly what to buy, and a new spool puts it right',
   await app.refuses('Size of Offcut 9', '51', /not a made size|made in/);
   await app.refuses('Left on Offcut 9', '-3', /out of range|“-3”/);
   await app.type('Left on Offcut 9', '7000');
-  await expect(shopping).toContainText('One thing to buy');
+  await expect(shopping).toContainText('6 things to buy');
   await expect(page.getByText(/^Proven least new stock/)).toBeVisible();
   await expect(card(page, 'TH-4')).toBeEnabled();
   await app.type('Price a metre of Spool 1', '40');
@@ -160,7 +160,7 @@ test('several jobs are cut together, each piece with its own job', async ({ page
   await page.getByRole('switch', { name: /with Marrow/ }).click();
   await expect(card(page, 'IV-1')).toBeVisible();
   await expect(card(page, 'IN-1')).toHaveAttribute('aria-pressed', 'true');
-  await expect(cards(page)).toContainText(/of 14 cut/);
+  await expect(cards(page)).toContainText(/of 24 cut/);
 });
 
 test('making is held against buying', async ({ page }) => {
@@ -194,7 +194,7 @@ test('lists and labels are saved, and read by others', async ({ page }) => {
   expect(labels.filter((word) => word === 'TH-3')).toHaveLength(2);
   await page.getByRole('radio', { name: 'flag' }).click();
   await page.getByRole('button', { name: 'Printer stand-in for the labels' }).click();
-  await expect(page.getByText('18 of 18 labels printed on the stand-in.')).toContainText('SIMULATED');
+  await expect(page.getByText('30 of 30 labels printed on the stand-in.')).toContainText('SIMULATED');
   const svg = await textOf(await saved(page, 'SVG of the labels'));
   expect(svg).toMatch(/width="215\.9mm" height="279\.4mm"/);
   expect(svg).toContain('TH-3');

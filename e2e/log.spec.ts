@@ -26,7 +26,7 @@ test('the log is searched, narrowed, opened, marked with a word, and goes to a c
   await app.go('/log');
   const main = page.getByRole('main');
   const rows = main.getByRole('row');
-  await expect(main).toContainText('11 of 21 cables of 3 jobs');
+  await expect(main).toContainText('11 of 31 cables of 3 jobs');
   expect(await app.seriousProblems('main')).toEqual([]);
   await page.getByRole('searchbox', { name: 'Look for' }).fill('hut shunt');
   await expect(rows).toHaveCount(3);

@@ -40,7 +40,7 @@ test('a batch goes from cable to cable, one thing after the other', async ({ pag
   const order = page.getByRole('list', { name: 'Order of work' });
   await expect(order).toContainText('1 Lay out');
   await expect(page.getByRole('region', { name: 'Kit tray' })).toContainText('Lug 70-10 heavy');
-  for (const tag of ['TH-1', 'TH-3', 'TH-4', 'EN-1']) {
+  for (const tag of ['TH-1', 'TH-3', 'TH-4', 'EN-1', 'TH-5', 'IN-2', 'SO-2', 'PN-1', 'PN-2', 'BK-2']) {
     await page.getByRole('switch', { name: tag, exact: true }).click();
   }
   await expect(page.getByRole('heading', { name: '2 cables at once' })).toBeVisible();

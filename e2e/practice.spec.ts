@@ -18,11 +18,11 @@ test('house practice says what each other answer changes on this job, and takes 
   const crimps = page.getByRole('region', { name: 'Crimps' });
   await crimps.getByRole('button', { name: /with “one”/ }).click();
   const panel = page.getByRole('region', { name: 'What it changes' });
-  await expect(panel).toContainText('−16 steps');
+  await expect(panel).toContainText('−26 steps');
   await expect(panel).toContainText('crimps A and B');
   await panel.getByRole('button', { name: 'Make it house practice' }).click();
   await expect(crimps.getByRole('radio', { name: 'one', exact: true })).toBeChecked();
-  await expect(crimps.getByRole('button', { name: /with “two”/ })).toContainText('+16 steps');
+  await expect(crimps.getByRole('button', { name: /with “two”/ })).toContainText('+26 steps');
 
   await app.cable('TH-2');
   await app.stage('Make');

@@ -29,15 +29,15 @@ test('a test record is printed, kept as PDF and JSON, and the whole job as a zip
   expect(json).toMatchObject({ tag: 'IN-1', state: 'fails' });
 
   await page.getByRole('link', { name: 'Every cable of the job' }).click();
-  await expect(page.getByRole('heading', { name: /^Test record/, level: 2 })).toHaveCount(9);
+  await expect(page.getByRole('heading', { name: /^Test record/, level: 2 })).toHaveCount(15);
   const zip = await JSZip.loadAsync((await bytesOf('All of it as one zip')).bytes);
-  expect(Object.keys(zip.files).filter((name) => name.endsWith('.pdf'))).toHaveLength(9);
+  expect(Object.keys(zip.files).filter((name) => name.endsWith('.pdf'))).toHaveLength(15);
   expect(await zip.file('drawings/IN-1.svg')?.async('string')).toContain('finished');
   // Each record fits its page, black on white.
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
   const sheets = await page.pdf({ format: 'A4' });
-  expect(sheets.toString('latin1').match(/\/Type\s*\/Page\b/g)?.length).toBe(9);
+  expect(sheets.toString('latin1').match(/\/Type\s*\/Page\b/g)?.length).toBe(15);
 });
 
 test('trends show the die whose crimps creep up, and open to how the limits came about', async ({ page }) => {

@@ -174,6 +174,7 @@ const amount = (value: number, unit: string) =>
       <section
         :aria-label="say`Kit tray`"
         class="border-line bg-paper px-3.5 py-2.5 max-lg:border-t lg:overflow-y-auto lg:border-l"
+        tabindex="0"
       >
         <h2 class="figure text-[18px] font-semibold">{{ say`Kit tray` }}</h2>
         <p class="note mb-1">{{ say`Laid out before the first cut: what still goes into these cables.` }}</p>

@@ -224,6 +224,7 @@ const print = () =>
             :state-id="null"
             :findings="systemFound"
             :pointed="NOTHING"
+            still
             :made="made"
           />
         </div>

@@ -17,7 +17,16 @@ import PlaceShape from './PlaceShape.vue';
 import { say } from '../../core/words/say.ts';
 
 /** The single-line diagram: both poles, plus above and return below, with the figures of a state on it. */
-const { view, drawn, shown, stateId, findings, pointed, made } = defineProps<{
+const {
+  view,
+  drawn,
+  shown,
+  stateId,
+  findings,
+  pointed,
+  made,
+  still = false,
+} = defineProps<{
   view: SystemView;
   drawn: DrawnDiagram;
   shown: Shown;
@@ -28,6 +37,8 @@ const { view, drawn, shown, stateId, findings, pointed, made } = defineProps<{
   pointed: { readonly places: readonly string[]; readonly cables: readonly string[] };
   /** Cables that are made, by id: the others are drawn broken. */
   made: ReadonlySet<string>;
+  /** A picture on paper: nothing of it is pressed. */
+  still?: boolean;
 }>();
 defineEmits<{ cable: [id: string]; place: [id: string]; post: [title: string] }>();
 
@@ -239,7 +250,7 @@ const isDimmed = (place: Place) => shown.places.get(place.id)?.isOn === false;
     :width="drawn.width"
     :height="drawn.height"
     :viewBox="`0 0 ${drawn.width} ${drawn.height}`"
-    role="group"
+    :role="still ? 'img' : 'group'"
     :aria-label="say`Diagram of the system`"
   >
     <defs>
@@ -252,9 +263,9 @@ const isDimmed = (place: Place) => shown.places.get(place.id)?.isOn === false;
       v-for="own in edges"
       :key="own.id"
       :class="own.cable ? 'cursor-pointer' : ''"
-      :role="own.spoken ? 'link' : undefined"
-      :tabindex="own.spoken ? 0 : undefined"
-      :aria-label="own.spoken || undefined"
+      :role="own.spoken && !still ? 'link' : undefined"
+      :tabindex="own.spoken && !still ? 0 : undefined"
+      :aria-label="still ? undefined : own.spoken || undefined"
       @click="own.cable && $emit('cable', own.cable.id)"
       @keydown.enter="own.cable && $emit('cable', own.cable.id)"
     >
@@ -291,10 +302,10 @@ const isDimmed = (place: Place) => shown.places.get(place.id)?.isOn === false;
     >
       <template v-if="rail">
         <g
-          role="button"
-          tabindex="0"
+          :role="still ? undefined : 'button'"
+          :tabindex="still ? undefined : 0"
           class="cursor-pointer"
-          :aria-label="lines.join(', ')"
+          :aria-label="still ? undefined : lines.join(', ')"
           @click="$emit('place', place.id)"
           @keydown.enter="$emit('place', place.id)"
         >
@@ -357,10 +368,10 @@ const isDimmed = (place: Place) => shown.places.get(place.id)?.isOn === false;
       </template>
       <g v-else :transform="`translate(${spot.x} ${spot.y})`">
         <g
-          role="button"
-          tabindex="0"
+          :role="still ? undefined : 'button'"
+          :tabindex="still ? undefined : 0"
           class="cursor-pointer"
-          :aria-label="lines.join(', ')"
+          :aria-label="still ? undefined : lines.join(', ')"
           @click="$emit('place', place.id)"
           @keydown.enter="$emit('place', place.id)"
         >
@@ -394,6 +405,7 @@ const isDimmed = (place: Place) => shown.places.get(place.id)?.isOn === false;
             stroke-dasharray="4 3"
           />
           <circle
+            v-if="!still"
             :cx="own.x"
             :cy="own.y"
             r="9"

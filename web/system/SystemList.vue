@@ -122,7 +122,7 @@ const toggle = (id: string, isTaken: boolean) =>
             <th class="py-0.5 font-normal">
               <RouterLink
                 :to="placeOf(jobId, own.cable.id, 'gauge')"
-                class="figure flex min-h-8 pointer-coarse:min-h-11 items-center text-[15px] font-semibold text-teal"
+                class="figure flex min-h-8 pointer-coarse:min-h-11 pointer-coarse:min-w-11 items-center text-[15px] font-semibold text-teal"
                 >{{ own.cable.tag }}</RouterLink
               >
             </th>
@@ -135,7 +135,7 @@ const toggle = (id: string, isTaken: boolean) =>
             <td class="px-2 text-right">
               <button
                 type="button"
-                class="min-h-8 pointer-coarse:min-h-11 text-teal"
+                class="min-h-8 pointer-coarse:min-h-11 pointer-coarse:min-w-11 text-teal"
                 :aria-pressed="own.isTaken"
                 @click="toggle(own.cable.id, !own.isTaken)"
               >

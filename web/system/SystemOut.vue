@@ -111,6 +111,7 @@ const PAPERS = Object.keys(PAPER_MM) as Paper[];
         :state-id="stateId"
         :findings="findings"
         :pointed="NOTHING"
+        still
         :made="made"
       />
     </div>

@@ -104,7 +104,7 @@ function set(inputs: readonly SystemInput[], isTaken: boolean): void {
             <button
               v-if="row.isAnswered"
               type="button"
-              class="min-h-8 pointer-coarse:min-h-11 text-teal"
+              class="min-h-8 pointer-coarse:min-h-11 pointer-coarse:min-w-11 text-teal"
               :aria-label="
                 row.isTaken ? say`${row.title}: type it here` : say`${row.title}: take it from the system`
               "
@@ -130,9 +130,11 @@ function set(inputs: readonly SystemInput[], isTaken: boolean): void {
       >
         {{ say`Take all from the system` }}
       </button>
-      <RouterLink :to="{ name: 'system', params: { jobId } }" class="text-teal underline">{{
-        say`Open the system`
-      }}</RouterLink>
+      <RouterLink
+        :to="{ name: 'system', params: { jobId } }"
+        class="inline-flex min-h-11 items-center text-teal underline"
+        >{{ say`Open the system` }}</RouterLink
+      >
     </p>
   </StageSection>
 </template>
