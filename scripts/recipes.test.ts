@@ -125,6 +125,27 @@ const longCut = ({ cutMm }: CableLengths): Finding =>
       "\n  relay: { sort: 'device', title: msg`relay`, milliohm: 0.3, weight: 2, cause: msg`burnt contacts` },",
     ),
 
+  'a kind of place': () => {
+    behind('core/model/tables/places.ts', "  ground: ['post'],", "\n  terminal: ['post'],");
+    behind(
+      'core/model/tables/places.ts',
+      '  ground: { title: msg`chassis or engine block` },',
+      '\n  terminal: { title: msg`terminal` },',
+    );
+    behind(
+      'core/model/system.ts',
+      "  z.strictObject({ ...place, kind: z.literal('ground') }),",
+      "\n  z.strictObject({ ...place, kind: z.literal('terminal') }),",
+    );
+    behind('core/system/solve.ts', "      case 'bar':", "\n      case 'terminal':");
+    behind(
+      'core/system/places.ts',
+      "    case 'ground':\n      return { id, name, kind };",
+      "\n    case 'terminal':\n      return { id, name, kind };",
+    );
+    behind('core/system/chain.ts', "    case 'dcdc':\n    case 'ground':", "\n    case 'terminal':");
+  },
+
   'a die': () => behind('core/model/tables/lowCostDies.ts', "  '120': 16.2,", "\n  '150': 18.1,"),
 
   'a language': () => {
@@ -157,6 +178,10 @@ const { tell } = await import('./core/words/message.ts');
 const { workUpCable } = await import('./core/workup.ts');
 const { QUESTIONS } = await import('./core/practice/questions.ts');
 const { pieceSchema } = await import('./core/model/hunt.ts');
+const { systemSchema, everythingOn } = await import('./core/model/system.ts');
+const { systemWork } = await import('./core/systemWork.ts');
+const { emptyJob } = await import('./core/model/newCable.ts');
+const system = systemSchema.parse({ places: [{ id: 't', name: 'T', kind: 'terminal' }], bonds: [], states: [everythingOn('s', 'On')] });
 const { expectedMilliohm } = await import('./core/hunt/expected.ts');
 const shop = genericShop();
 const cable = { ...newCable('c', 'C-1', shop), gauge: { kindId: 'trial-flex' } };
@@ -178,6 +203,7 @@ console.log(JSON.stringify({
   die: shop.dies.some(({ stamp }) => stamp === '150'),
   spoken,
   version: old.ok && old.value.version,
+  terminal: systemWork({ ...emptyJob('j', 'J'), system }, shop).view.solved.states[0].places[0].amps,
   schools: before.ok && before.value.shop.practice.schools.flat,
 }));
 `;
@@ -190,6 +216,7 @@ interface Answers {
   readonly caution: string;
   readonly milliohm: number;
   readonly die: boolean;
+  readonly terminal: number;
   readonly spoken: string;
   readonly version: number;
   readonly schools: boolean;
@@ -244,6 +271,7 @@ describe('the recipes of CONTRIBUTING, followed to the letter', () => {
   test('a check of a stage stands in the ledger', () => expect(answers.longCut).toBe('fails'));
   test('a step of making shows what was written for it', () => expect(answers.caution).toBe('burns'));
   test('a piece of a fault hunt takes what its table says', () => expect(answers.milliohm).toBe(0.3));
+  test('a kind of place stands in a system', () => expect(answers.terminal).toBe(0));
   test('a die is in the case', () => expect(answers.die).toBe(true));
   test('a language is spoken', () => expect(answers.spoken).toMatch(/^«/));
   test('a file version reads the one before it', () => expect(answers.version).toBe(5));

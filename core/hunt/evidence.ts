@@ -1,4 +1,4 @@
-import { inverse } from '../lib/inverse.ts';
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { sigmaOf } from './errors.ts';
 import type { Edge } from './known.ts';
 import type { Prior } from './prior.ts';
@@ -37,7 +37,11 @@ export function evidenceOf(priors: readonly Prior[], readings: readonly Edge[]):
   const residual = readings.map(
     ({ from, to, milliohm }) => milliohm - sumOver(from, to, (prior) => prior.meanMilliohm),
   );
-  const weights = inverse(scatter);
+  // Positive definite: every reading has an error of its own.
+  const weights =
+    scatter.length === 0
+      ? []
+      : new CholeskyDecomposition(new Matrix(scatter)).solve(Matrix.eye(scatter.length)).to2DArray();
   const weighed = weights.map((row) => row.reduce((sum, weight, n) => sum + weight * (residual[n] ?? 0), 0));
   const covers = ({ from, to }: Edge, i: number) => from <= i && i < to;
   /** Of each reading and piece: the weights of all readings across that piece. */
