@@ -6,7 +6,7 @@ import { adiabaticK, SHORT_CIRCUIT_LIMIT_C } from './sizing/fault.ts';
 import { hottestC } from './sizing/governing.ts';
 import { strictestAmps } from './sizing/schoolFindings.ts';
 import type { LimitsOf, SystemFinding } from './system/findingParts.ts';
-import { loadFindings, stateFindings } from './system/loadFindings.ts';
+import { loadFindings, lossFindings, stateFindings } from './system/loadFindings.ts';
 import type { LoadDrop } from './system/path.ts';
 import { placeFindings } from './system/placeFindings.ts';
 import { protectionFindings } from './system/protectionFindings.ts';
@@ -40,12 +40,12 @@ export function limitsOf(job: Job, cables: readonly CableWork[], shop: Shop): Li
   const soldered = new Set(job.cables.filter((cable) => isSoldered(cable, shop)).map(({ id }) => id));
   const known = new Map(
     cables.map(({ cableId, kind, choice }) => {
-      const { at } = choice.taken;
-      const heldC = hottestC(at);
+      const taken = choice.taken.at;
+      const heldC = hottestC(taken);
       const insulationC = SHORT_CIRCUIT_LIMIT_C[kind.insulation];
       const finalC = soldered.has(cableId) ? Math.min(insulationC, SOLDERED_SHORT_C) : insulationC;
       const k = heldC === null || heldC >= finalC ? null : adiabaticK(heldC, finalC);
-      return [cableId, { at, allowedA: strictestAmps(at, shop.practice), k }] as const;
+      return [cableId, { at: taken, allowedA: strictestAmps(taken, shop.practice), k }] as const;
     }),
   );
   return (cableId) => known.get(cableId) ?? null;
@@ -59,6 +59,7 @@ export function systemFindings(
 ): SystemFinding[] {
   return [
     ...stateFindings(view),
+    ...lossFindings(view),
     ...loadFindings(view),
     ...protectionFindings(view, limitsOf(job, cables, shop), shop.practice),
     ...placeFindings(view),

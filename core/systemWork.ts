@@ -93,12 +93,16 @@ function sizeAlone(
   shop: Shop,
   followDuty: FollowDuty | undefined,
 ): CableSize | undefined {
-  const own = job.cables.find(({ id }) => id === cable.id) ?? cable;
+  const fedBefore = job.cables.find(({ id }) => id === cable.id) ?? cable;
   const its = from.get(cable.id)?.fed;
   const fed = its && { ...its, size: null, rest: its.rest && { ...its.rest, held: [], duty: [] } };
-  const { at } = size(
-    ask(own, shop, { context: contextOf(own, job), ...(followDuty && { followDuty }), ...(fed && { fed }) }),
-  ).choice.taken;
+  const { size: taken } = size(
+    ask(fedBefore, shop, {
+      context: contextOf(fedBefore, job),
+      ...(followDuty && { followDuty }),
+      ...(fed && { fed }),
+    }),
+  ).choice.taken.at;
   const kind = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
-  return kind?.sizes.find((one) => sameSize(one.size, at.size));
+  return kind?.sizes.find((one) => sameSize(one.size, taken));
 }

@@ -43,12 +43,12 @@ export function chainOfLoad(
   };
   const first = drop.shares[0];
   if (first) add('post', say`Post ${called(first.from)}`, 'out');
-  drop.shares.forEach(({ of, from, to }, i) => {
+  drop.shares.forEach(({ of: stands, from, to }, i) => {
     const side: Piece['side'] = isBackFrom >= 0 && i >= isBackFrom ? 'back' : 'out';
-    if (of.kind === 'cable') {
-      const cable = view.cableOf(of.id);
-      const work = workOf(of.id);
-      const conductor = view.installation.conductors.find((own) => own.cable.id === of.id);
+    if (stands.kind === 'cable') {
+      const cable = view.cableOf(stands.id);
+      const work = workOf(stands.id);
+      const conductor = view.installation.conductors.find((own) => own.cable.id === stands.id);
       if (!cable) return;
       const [near, far] = conductor?.at.A === from ? (['A', 'B'] as const) : (['B', 'A'] as const);
       add('lug', say`${cable.tag} lug ${near}`, side, { ofCable: cable.id, ofEnd: near });
@@ -61,15 +61,17 @@ export function chainOfLoad(
         }),
       });
       add('lug', say`${cable.tag} lug ${far}`, side, { ofCable: cable.id, ofEnd: far });
-      const at = posts[to]?.at;
+      const meeting = posts[to]?.at;
       const next = drop.shares[i + 1];
       // A bar or ground that the way goes through from cable to cable.
-      const kind = at && (at.kind === 'bar' || at.kind === 'ground') ? KIND_OF[at.kind] : undefined;
-      if (kind && at && next?.of.kind === 'cable') add(kind === 'chassis' ? 'stud' : kind, at.name, side);
+      const kind =
+        meeting && (meeting.kind === 'bar' || meeting.kind === 'ground') ? KIND_OF[meeting.kind] : undefined;
+      if (kind && meeting && next?.of.kind === 'cable')
+        add(kind === 'chassis' ? 'stud' : kind, meeting.name, side);
       return;
     }
-    if (of.kind === 'place') {
-      const place = view.placeOf(of.id);
+    if (stands.kind === 'place') {
+      const place = view.placeOf(stands.id);
       const kind = place && KIND_OF[place.kind];
       if (place && kind) add(kind, place.name, side);
       return;

@@ -59,14 +59,14 @@ function linkNets(installation: Installation): (post: number) => number {
  * @param nets of each post through cables and devices
  */
 export function banksOf(installation: Installation, nets: (post: number) => number): Bank[] {
-  const at = (battery: Battery, post: 'plus' | 'minus') =>
+  const postOf = (battery: Battery, post: 'plus' | 'minus') =>
     installation.numberOf.get(postKey({ place: battery.id, post })) ?? -1;
   let chains = installation.system.places
     .filter((place) => place.kind === 'battery')
     .map((battery): Chain => ({
       batteries: [battery],
-      plusNet: nets(at(battery, 'plus')),
-      minusNet: nets(at(battery, 'minus')),
+      plusNet: nets(postOf(battery, 'plus')),
+      minusNet: nets(postOf(battery, 'minus')),
     }));
   // One behind the other where a net joins just these two.
   for (let joined = true; joined;) {
@@ -145,13 +145,13 @@ export function bankWays(installation: Installation, { strings }: Bank, totalA: 
   const minuses = strings.map((own) => post(own.at(-1), 'minus'));
   const isRow = (own: readonly number[]) => own.every((one) => find(one) === find(own[0] ?? -1));
   if (!first || !isRow(pluses) || !isRow(minuses)) return null;
-  const taken = (own: readonly number[]) =>
-    own.find((one) =>
+  const taken = (row: readonly number[]) =>
+    row.find((one) =>
       installation.conductors.some(
         (conductor) => !isLink(installation, conductor) && (conductor.at.A === one || conductor.at.B === one),
       ),
     ) ??
-    own[0] ??
+    row[0] ??
     -1;
   const batteries = strings.flat().map((battery) => ({
     plus: post(battery, 'plus'),

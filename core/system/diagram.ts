@@ -54,15 +54,15 @@ const HUB_RANK = { bar: 4, ground: 3 } as const;
  */
 function hubOf(
   posts: readonly number[],
-  at: (post: number) => Place,
+  placeAt: (post: number) => Place,
   count: (post: number) => number,
 ): number | null {
   const rank = (post: number) => {
-    const { kind } = at(post);
+    const { kind } = placeAt(post);
     const own = kind === 'bar' || kind === 'ground' ? HUB_RANK[kind] : 0;
     return own * 1000 + count(post);
   };
-  const able = posts.filter((post) => !isTwoPole(at(post)));
+  const able = posts.filter((post) => !isTwoPole(placeAt(post)));
   return able.reduce<number | null>(
     (best, post) => (best === null || rank(post) > rank(best) ? post : best),
     null,
@@ -73,16 +73,17 @@ function hubOf(
  * What is above what: each net is hung from its hub, live nets downwards, the return side upwards, so that every branch
  * becomes a column between its two poles.
  */
+// eslint-disable-next-line max-lines-per-function -- each net hung from its hub, in one walk
 export function diagramOf(view: SystemView): Diagram {
   const { installation, protection } = view;
   const { posts, system, numberOf, conductors } = installation;
   const nets = netsOf(installation);
   const links: Link[] = [
-    ...conductors.map(({ cable, at }): Link => ({
-      id: cable.id,
-      of: { kind: 'cable', id: cable.id },
-      a: at.A,
-      b: at.B,
+    ...conductors.map(({ cable: { id }, at: ends }): Link => ({
+      id,
+      of: { kind: 'cable', id },
+      a: ends.A,
+      b: ends.B,
     })),
     ...jointsIn(installation).map(({ id, from, to }): Link => ({
       id: `joint ${id}`,

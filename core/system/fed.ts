@@ -1,12 +1,13 @@
 import type { Duty, Fuse, Run, SystemInput } from '../model/run.ts';
-import { jointsIn } from './installation.ts';
+import { type Conductor, jointsIn } from './installation.ts';
+import type { CableRun } from './runs.ts';
 import type { ConductorSize } from '../model/tables/size.ts';
 import type { Fed, Spender } from '../sizing/loop.ts';
 import { isHeld } from './solve.ts';
 import type { LoadDrop, Share } from './path.ts';
 import { type Guard, guardKey, guardRatingA, isLink } from './protection.ts';
-import { guardsOf, isStarter, type SystemView } from './view.ts';
-import { shortAt, zonesOf } from './zones.ts';
+import { type Guarded, guardsOf, isStarter, type SystemView } from './view.ts';
+import { shortAt, type Zone, zonesOf } from './zones.ts';
 import { msg } from '../words/message.ts';
 
 /** What the system says of a cable: its run where it comes from there, and what no run holds. */
@@ -67,14 +68,18 @@ function restOf(view: SystemView, drop: LoadDrop | null, cableId: string, amps: 
   if (!drop || amps <= 0) return [];
   return drop.shares
     .filter(({ of }) => !(of.kind === 'cable' && of.id === cableId))
-    .map(({ of, volts }: Share): Spender => {
+    .map(({ of: piece, volts }: Share): Spender => {
       const name =
-        of.kind === 'cable'
-          ? (view.cableOf(of.id)?.tag ?? of.id)
-          : of.kind === 'place'
-            ? (view.placeOf(of.id)?.name ?? of.id)
+        piece.kind === 'cable'
+          ? (view.cableOf(piece.id)?.tag ?? piece.id)
+          : piece.kind === 'place'
+            ? (view.placeOf(piece.id)?.name ?? piece.id)
             : msg`chassis`;
-      return { label: name, kind: of.kind === 'cable' ? 'return' : 'device', ohm: Math.max(0, volts) / amps };
+      return {
+        label: name,
+        kind: piece.kind === 'cable' ? 'return' : 'device',
+        ohm: Math.max(0, volts) / amps,
+      };
     });
 }
 
@@ -125,13 +130,137 @@ const guardName = (view: SystemView, guard: Guard): string =>
 
 const round = (value: number, digits: number) => Number(value.toPrecision(digits));
 
+/** What is looked up once for all cables. */
+interface LookedUp {
+  readonly guards: ReadonlyMap<string, Guarded>;
+  readonly zones: ReadonlyMap<string, Zone>;
+  readonly runs: ReadonlyMap<string, CableRun>;
+  readonly proposed: ReadonlyMap<string, { readonly size: ConductorSize }>;
+}
+
+// eslint-disable-next-line max-lines-per-function -- the five inputs of a cable, one after the other
+function answerOf(view: SystemView, conductor: Conductor, looked: LookedUp): FromSystem {
+  const { guards, zones, runs, proposed } = looked;
+  const { cable } = conductor;
+  const { id } = cable;
+  const run = runs.get(id);
+  const through = view.drops.filter(throughCable(id));
+  const inStates = (held: boolean) =>
+    through.filter(({ stateId }) => {
+      const state = view.stateOf(stateId);
+      return state !== undefined && isHeld(state) === held;
+    });
+  const [held, short] = [worstOf(view, inStates(true)), worstOf(view, inStates(false))];
+  const drop = short && (!held || useOf(view, short) > useOf(view, held)) ? short : held;
+  const loadOf = (one: LoadDrop | null) => {
+    const place = one && view.placeOf(one.loadId);
+    return place?.kind === 'load' ? place : null;
+  };
+  const ampsIn = (one: LoadDrop | null) =>
+    one?.shares.find(({ of }) => of.kind === 'cable' && of.id === id)?.amps ?? 0;
+  const isRunning = run !== undefined && run.heldBy !== null;
+  const steps = run?.duty ?? null;
+  const duty: Duty | null = steps && {
+    ...steps,
+    steps: steps.steps.map(({ amps, seconds }) => ({ amps: round(amps, 5), seconds })),
+    dropPercent: shortPercentOf(loadOf(short)),
+  };
+  const guarded = guards.get(id);
+  const zone = guarded?.guard ? zones.get(`${id} ${guardKey(guarded.guard)}`) : undefined;
+  const island = view.shorts.islandOf(conductor.at.A);
+  const batteries = view.installation.system.places.filter(
+    (place) => place.kind === 'battery' && view.shorts.islandOf(view.postOf(place.id, 'plus')) === island,
+  );
+  const isFed = batteries.length > 0;
+  const near = guarded?.fed[0]?.from ?? 'A';
+  const atNear = shortAt(view, conductor.at[near]);
+  const isUnknown = (zone?.atFuse ?? atNear).isUnknown;
+  const mostA = Math.max(zone?.atFuse.mostA ?? 0, guarded?.guard ? 0 : atNear.mostA);
+  const leastA = zone?.least?.amps ?? atNear.leastA;
+  const nominalV = nominalOf(view, id, drop);
+  const charged = island < 0 ? 0 : view.shorts.chargedV(conductor.at.A);
+  const isShortKnown = isFed && !isUnknown && mostA > 0 && leastA > 0;
+  const answers: SystemInput[] = [
+    ...(nominalV === null ? [] : (['volts'] as const)),
+    ...(isRunning || steps ? (['load'] as const) : []),
+    ...(drop && (isRunning || steps) ? (['drop'] as const) : []),
+    ...(isFed ? (['source'] as const) : []),
+    ...(guarded && !isLink(view.installation, conductor) ? (['fuses'] as const) : []),
+  ];
+  const taken = (input: SystemInput) =>
+    answers.includes(input) && (cable.run.fromSystem?.includes(input) ?? false);
+  const overUnmeasured = through.some((one) => isOverUnmeasured(view, one));
+  const guard = guarded?.guard ?? null;
+  const heldLoad = loadOf(held);
+  const shortLoad = loadOf(short);
+  const figures: FromSystem['figures'] = {
+    volts: nominalV === null ? null : { nominalV: round(nominalV, 6), chargedV: round(charged, 6) },
+    load: isRunning || steps ? { heldA: round(run?.heldA ?? 0, 5), duty } : null,
+    drop: drop && {
+      load: loadOf(drop)?.name ?? '',
+      heldPercent: heldLoad && allowedPercent(heldLoad, true),
+      shortPercent: shortLoad && allowedPercent(shortLoad, false),
+    },
+    shorts: isShortKnown ? { mostA, leastA } : null,
+    guard: guard && { name: guardName(view, guard), ratingA: guardRatingA(guard) },
+  };
+  return {
+    cableId: id,
+    answers,
+    figures,
+    run: {
+      ...(taken('volts') &&
+        figures.volts && {
+          systemV: figures.volts.nominalV,
+          ...(figures.volts.chargedV >= 1 && { chargingV: figures.volts.chargedV }),
+        }),
+      ...(taken('load') &&
+        figures.load && {
+          load: { kind: 'amps', amps: figures.load.heldA },
+          duty: figures.load.duty ?? undefined,
+        }),
+      ...(taken('drop') && {
+        ...(heldLoad && { dropPercent: Math.max(0.5, allowedPercent(heldLoad, true)) }),
+        return: overUnmeasured ? { kind: 'chassis' } : { kind: 'none' },
+        devices: [],
+      }),
+      ...(taken('source') && {
+        source: figures.shorts
+          ? { kind: 'typed', milliohm: Math.max(0.01, round((1000 * charged) / mostA, 6)) }
+          : { kind: 'unknown' },
+        bothEndsLive: false,
+      }),
+      ...(taken('fuses') && { fuses: [], starter: isStarter(view, id) }),
+    },
+    fed: {
+      rest: taken('drop')
+        ? {
+            held: restOf(view, held, id, ampsIn(held)),
+            duty: restOf(view, short ?? held, id, ampsIn(short ?? held)),
+            otherMm: otherMm(view, drop, id),
+            load: figures.drop?.load ?? '',
+          }
+        : null,
+      guards: taken('fuses') ? (guard ? [asFuse(guard, near)] : []) : null,
+      shorts: taken('source') ? figures.shorts : null,
+      size: taken('load') && !cable.gauge.size ? (proposed.get(id)?.size ?? null) : null,
+    },
+    heldBy: run?.heldBy ?? null,
+    governedBy: run?.governedBy ?? null,
+    drop: drop && {
+      loadId: drop.loadId,
+      heldIn: held?.stateId ?? null,
+      shortIn: short?.stateId ?? null,
+    },
+  };
+}
+
 /**
  * What the system says of every cable. What it does not answer stays as it is typed.
  *
  * @param view of the solved installation
  * @param proposed sizes of cables that have none of their own
  */
-// eslint-disable-next-line max-lines-per-function -- the five inputs of a cable, one after the other
 export function fromSystem(
   view: SystemView,
   proposed: ReadonlyMap<string, { readonly size: ConductorSize }> = new Map(),
@@ -143,121 +272,10 @@ export function fromSystem(
     ),
   );
   const runs = new Map(view.runs.map((run) => [run.cableId, run]));
-  const answer = (conductor: (typeof view.installation.conductors)[number]): FromSystem => {
-    const { cable } = conductor;
-    const { id } = cable;
-    const run = runs.get(id);
-    const own = view.drops.filter(throughCable(id));
-    const inStates = (held: boolean) =>
-      own.filter(({ stateId }) => {
-        const state = view.stateOf(stateId);
-        return state !== undefined && isHeld(state) === held;
-      });
-    const [held, short] = [worstOf(view, inStates(true)), worstOf(view, inStates(false))];
-    const drop = short && (!held || useOf(view, short) > useOf(view, held)) ? short : held;
-    const loadOf = (one: LoadDrop | null) => {
-      const place = one && view.placeOf(one.loadId);
-      return place?.kind === 'load' ? place : null;
-    };
-    const ampsIn = (one: LoadDrop | null) =>
-      one?.shares.find(({ of }) => of.kind === 'cable' && of.id === id)?.amps ?? 0;
-    const isRunning = run !== undefined && run.heldBy !== null;
-    const steps = run?.duty ?? null;
-    const duty: Duty | null = steps && {
-      ...steps,
-      steps: steps.steps.map(({ amps, seconds }) => ({ amps: round(amps, 5), seconds })),
-      dropPercent: shortPercentOf(loadOf(short)),
-    };
-    const guarded = guards.get(id);
-    const zone = guarded?.guard ? zones.get(`${id} ${guardKey(guarded.guard)}`) : undefined;
-    const island = view.shorts.islandOf(conductor.at.A);
-    const batteries = view.installation.system.places.filter(
-      (place) => place.kind === 'battery' && view.shorts.islandOf(view.postOf(place.id, 'plus')) === island,
-    );
-    const isFed = batteries.length > 0;
-    const near = guarded?.fed[0]?.from ?? 'A';
-    const atNear = shortAt(view, conductor.at[near]);
-    const isUnknown = (zone?.atFuse ?? atNear).isUnknown;
-    const mostA = Math.max(zone?.atFuse.mostA ?? 0, guarded?.guard ? 0 : atNear.mostA);
-    const leastA = zone?.least?.amps ?? atNear.leastA;
-    const nominalV = nominalOf(view, id, drop);
-    const charged = island < 0 ? 0 : view.shorts.chargedV(conductor.at.A);
-    const isShortKnown = isFed && !isUnknown && mostA > 0 && leastA > 0;
-    const answers: SystemInput[] = [
-      ...(nominalV === null ? [] : (['volts'] as const)),
-      ...(isRunning || steps ? (['load'] as const) : []),
-      ...(drop && (isRunning || steps) ? (['drop'] as const) : []),
-      ...(isFed ? (['source'] as const) : []),
-      ...(guarded && !isLink(view.installation, conductor) ? (['fuses'] as const) : []),
-    ];
-    const taken = (input: SystemInput) =>
-      answers.includes(input) && (cable.run.fromSystem?.includes(input) ?? false);
-    const overUnmeasured = own.some((one) => isOverUnmeasured(view, one));
-    const guard = guarded?.guard ?? null;
-    const heldLoad = loadOf(held);
-    const shortLoad = loadOf(short);
-    const figures: FromSystem['figures'] = {
-      volts: nominalV === null ? null : { nominalV: round(nominalV, 6), chargedV: round(charged, 6) },
-      load: isRunning || steps ? { heldA: round(run?.heldA ?? 0, 5), duty } : null,
-      drop: drop && {
-        load: loadOf(drop)?.name ?? '',
-        heldPercent: heldLoad && allowedPercent(heldLoad, true),
-        shortPercent: shortLoad && allowedPercent(shortLoad, false),
-      },
-      shorts: isShortKnown ? { mostA, leastA } : null,
-      guard: guard && { name: guardName(view, guard), ratingA: guardRatingA(guard) },
-    };
-    return {
-      cableId: id,
-      answers,
-      figures,
-      run: {
-        ...(taken('volts') &&
-          figures.volts && {
-            systemV: figures.volts.nominalV,
-            ...(figures.volts.chargedV >= 1 && { chargingV: figures.volts.chargedV }),
-          }),
-        ...(taken('load') &&
-          figures.load && {
-            load: { kind: 'amps', amps: figures.load.heldA },
-            duty: figures.load.duty ?? undefined,
-          }),
-        ...(taken('drop') && {
-          ...(heldLoad && { dropPercent: Math.max(0.5, allowedPercent(heldLoad, true)) }),
-          return: overUnmeasured ? { kind: 'chassis' } : { kind: 'none' },
-          devices: [],
-        }),
-        ...(taken('source') && {
-          source: figures.shorts
-            ? { kind: 'typed', milliohm: Math.max(0.01, round((1000 * charged) / mostA, 6)) }
-            : { kind: 'unknown' },
-          bothEndsLive: false,
-        }),
-        ...(taken('fuses') && { fuses: [], starter: isStarter(view, id) }),
-      },
-      fed: {
-        rest: taken('drop')
-          ? {
-              held: restOf(view, held, id, ampsIn(held)),
-              duty: restOf(view, short ?? held, id, ampsIn(short ?? held)),
-              otherMm: otherMm(view, drop, id),
-              load: figures.drop?.load ?? '',
-            }
-          : null,
-        guards: taken('fuses') ? (guard ? [asFuse(guard, near)] : []) : null,
-        shorts: taken('source') ? figures.shorts : null,
-        size: taken('load') && !cable.gauge.size ? (proposed.get(id)?.size ?? null) : null,
-      },
-      heldBy: run?.heldBy ?? null,
-      governedBy: run?.governedBy ?? null,
-      drop: drop && {
-        loadId: drop.loadId,
-        heldIn: held?.stateId ?? null,
-        shortIn: short?.stateId ?? null,
-      },
-    };
-  };
-  return new Map(view.installation.conductors.map((conductor) => [conductor.cable.id, answer(conductor)]));
+  const looked: LookedUp = { guards, zones, runs, proposed };
+  return new Map(
+    view.installation.conductors.map((conductor) => [conductor.cable.id, answerOf(view, conductor, looked)]),
+  );
 }
 
 /** mm of the other cables on a path. */

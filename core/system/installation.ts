@@ -192,6 +192,7 @@ export function jointsIn({ system, numberOf }: Installation): Joint[] {
 }
 
 /** The network of an installation, as it is wired for a question. */
+// eslint-disable-next-line max-lines-per-function -- each kind of place in its turn
 export function wire(installation: Installation, wiring: Wiring): Wired {
   const { system, numberOf, posts, conductors } = installation;
   const at = (place: Place, post: PostName) => numberOf.get(postKey({ place: place.id, post })) ?? 0;
@@ -232,15 +233,16 @@ export function wire(installation: Installation, wiring: Wiring): Wired {
     } else if (place.kind === 'load') {
       const share = wiring.loadShare(place);
       const { draws: takes } = place;
-      const of = pair(place);
+      const between = pair(place);
       if (share <= 0) continue;
-      if (takes.kind === 'amps') draws.push({ piece: { ...of, amps: takes.amps * share }, id });
+      if (takes.kind === 'amps') draws.push({ piece: { ...between, amps: takes.amps * share }, id });
       else if (takes.kind === 'watts')
         draws.push({
-          piece: { ...of, watts: (takes.watts / (takes.efficiencyPercent / 100)) * share },
+          piece: { ...between, watts: (takes.watts / (takes.efficiencyPercent / 100)) * share },
           id,
         });
-      else joins.push({ piece: { ...of, ohm: takes.milliohm / 1000 / share }, of: { kind: 'place', id } });
+      else
+        joins.push({ piece: { ...between, ohm: takes.milliohm / 1000 / share }, of: { kind: 'place', id } });
     } else if (isBetween(place) && !wiring.isOpen(place))
       joins.push({
         piece: { ...pair(place, 'line', 'load'), ohm: ohmOfDevice(place) },

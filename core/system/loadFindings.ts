@@ -190,87 +190,88 @@ function returning(view: SystemView): SystemFinding[] {
   ];
 }
 
-/** States in which nothing gives, or in which some loads cannot run together; and what is lost in copper. */
-export function stateFindings(view: SystemView): SystemFinding[] {
-  const lost = view.solved.states.toSorted((a, b) => b.lostInCopperW - a.lostInCopperW)[0];
+/** What is lost in copper, in the state that loses most. */
+export function lossFindings(view: SystemView): SystemFinding[] {
+  const [lost] = view.solved.states.toSorted((a, b) => b.lostInCopperW - a.lostInCopperW);
+  if (!lost || lost.givenW <= 0) return [];
   return [
-    ...view.solved.states.flatMap((solved): SystemFinding[] => {
-      const state = view.stateOf(solved.stateId);
-      if (!state) return [];
-      const work = (formula: typeof KIRCHHOFF) => ({
-        formula,
-        substituted: [verbatim`${state.name}, ${lastsSays(state)}`],
-        source: KIRCHHOFF,
-        assumes: '',
-      });
-      if (solved.hasNoSource && view.installation.system.places.length > 0)
-        return [
-          about(
-            stated(
-              {
-                ...facts(
-                  'state-source',
-                  state.id,
-                  msg`Source in ${state.name}`,
-                  ['', 0],
-                  work(msg`at least one battery or charger gives`),
-                ),
-                value: null,
-                because: msg`Nothing gives in this state: there is no battery, and every charger is off.`,
-                remedy: msg`Add a battery, or let a charger give.`,
-              },
-              'fails',
-            ),
-            { stateId: state.id },
-          ),
-        ];
-      if (!solved.collapse) return [];
-      const names = solved.collapse.map((id) => view.placeOf(id)?.name ?? id);
+    about(
+      stated(
+        {
+          ...facts('lost-in-copper', 'all', msg`Lost in cables`, ['W', 0], {
+            formula: 'Σ I² · R',
+            substituted: [
+              msg`given ${numeral(lost.givenW, 0)} W, used ${numeral(lost.usedW, 0)} W, in cables ${numeral(lost.lostInCopperW, 0)} W, in devices and converters ${numeral(lost.lostElsewhereW, 0)} W`,
+            ],
+            source: KIRCHHOFF,
+            assumes: '',
+          }),
+          value: lost.lostInCopperW,
+          because: msg`${amount(lost.lostInCopperW, 'W', 0)} in ${stateSays(view, lost.stateId)}, the most of all states.`,
+        },
+        'holds',
+      ),
+      { stateId: lost.stateId },
+    ),
+  ];
+}
+
+/** States in which nothing gives, or in which some loads cannot run together. */
+export function stateFindings(view: SystemView): SystemFinding[] {
+  return view.solved.states.flatMap((solved): SystemFinding[] => {
+    const state = view.stateOf(solved.stateId);
+    if (!state) return [];
+    const work = (formula: typeof KIRCHHOFF) => ({
+      formula,
+      substituted: [verbatim`${state.name}, ${lastsSays(state)}`],
+      source: KIRCHHOFF,
+      assumes: '',
+    });
+    if (solved.hasNoSource && view.installation.system.places.length > 0)
       return [
         about(
           stated(
             {
               ...facts(
-                'state-collapse',
+                'state-source',
                 state.id,
-                msg`Loads together in ${state.name}`,
+                msg`Source in ${state.name}`,
                 ['', 0],
-                work('I · (U − I · R) = P'),
+                work(msg`at least one battery or charger gives`),
               ),
               value: null,
-              because:
-                names.length === 1
-                  ? msg`${names[0]} asks for more than can arrive: no current delivers it.`
-                  : msg`${listed(names, msg` and `)} cannot run together: no current delivers what they take.`,
-              remedy: msg`Use thicker or shorter cable, a stiffer battery, or fewer of them at once.`,
+              because: msg`Nothing gives in this state: there is no battery, and every charger is off.`,
+              remedy: msg`Add a battery, or let a charger give.`,
             },
             'fails',
           ),
-          { places: solved.collapse, stateId: state.id },
+          { stateId: state.id },
         ),
       ];
-    }),
-    ...(lost && lost.givenW > 0
-      ? [
-          about(
-            stated(
-              {
-                ...facts('lost-in-copper', 'all', msg`Lost in cables`, ['W', 0], {
-                  formula: 'Σ I² · R',
-                  substituted: [
-                    msg`given ${numeral(lost.givenW, 0)} W, used ${numeral(lost.usedW, 0)} W, in cables ${numeral(lost.lostInCopperW, 0)} W, in devices and converters ${numeral(lost.lostElsewhereW, 0)} W`,
-                  ],
-                  source: KIRCHHOFF,
-                  assumes: '',
-                }),
-                value: lost.lostInCopperW,
-                because: msg`${amount(lost.lostInCopperW, 'W', 0)} in ${stateSays(view, lost.stateId)}, the most of all states.`,
-              },
-              'holds',
+    if (!solved.collapse) return [];
+    const names = solved.collapse.map((id) => view.placeOf(id)?.name ?? id);
+    return [
+      about(
+        stated(
+          {
+            ...facts(
+              'state-collapse',
+              state.id,
+              msg`Loads together in ${state.name}`,
+              ['', 0],
+              work('I · (U − I · R) = P'),
             ),
-            { stateId: lost.stateId },
-          ),
-        ]
-      : []),
-  ];
+            value: null,
+            because:
+              names.length === 1
+                ? msg`${names[0]} asks for more than can arrive: no current delivers it.`
+                : msg`${listed(names, msg` and `)} cannot run together: no current delivers what they take.`,
+            remedy: msg`Use thicker or shorter cable, a stiffer battery, or fewer of them at once.`,
+          },
+          'fails',
+        ),
+        { places: solved.collapse, stateId: state.id },
+      ),
+    ];
+  });
 }

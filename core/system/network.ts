@@ -83,7 +83,7 @@ type Vector = number[];
 /** Posts that hang together through what conducts, with what gives in each. */
 interface Islands {
   /** Of each post; the number of an island without a source is -1. */
-  readonly of: readonly number[];
+  readonly islandOf: readonly number[];
   /** Its posts in order, the one that volts are counted from first. */
   readonly posts: readonly (readonly number[])[];
 }
@@ -92,8 +92,11 @@ function islandsOf(network: Network, outputs: readonly NetSupply[]): Islands {
   const parent = Array.from({ length: network.posts }, (_, post) => post);
   const find = (post: number): number => {
     let root = post;
-    while (parent[root] !== root) root = parent[root] as number;
-    for (let step = post; parent[step] !== root;) [step, parent[step]] = [parent[step] as number, root];
+    while (parent[root] !== root) {
+      // Half way up each time, so that the next one is shorter.
+      parent[root] = parent[parent[root] ?? root] ?? root;
+      root = parent[root] ?? root;
+    }
     return root;
   };
   const givers = [...network.batteries, ...network.supplies, ...outputs];
@@ -106,22 +109,22 @@ function islandsOf(network: Network, outputs: readonly NetSupply[]): Islands {
     numbers.set(root, posts.length);
     posts.push([minus]);
   }
-  const of = parent.map((_, post) => numbers.get(find(post)) ?? -1);
-  of.forEach((island, post) => {
+  const islandOf = parent.map((_, post) => numbers.get(find(post)) ?? -1);
+  islandOf.forEach((island, post) => {
     const own = posts[island];
     if (own && own[0] !== post) own.push(post);
   });
-  return { of, posts };
+  return { islandOf, posts };
 }
 
 /** A network whose conductances are factored: amps put into its posts give the volts of all. */
 interface Factored {
-  readonly of: readonly number[];
+  readonly islandOf: readonly number[];
   readonly volts: (injected: Vector) => Vector;
 }
 
 function factored(network: Network, outputs: readonly NetSupply[]): Factored {
-  const { of, posts } = islandsOf(network, outputs);
+  const { islandOf, posts } = islandsOf(network, outputs);
   const place = new Map(posts.flatMap((own) => own.map((post, i) => [post, i - 1] as const)));
   const matrices = posts.map((own) => Matrix.zeros(own.length - 1, own.length - 1));
   const joins = [
@@ -133,7 +136,7 @@ function factored(network: Network, outputs: readonly NetSupply[]): Factored {
     })),
   ];
   for (const { plus, minus, ohm } of joins) {
-    const matrix = matrices[of[plus] ?? -1];
+    const matrix = matrices[islandOf[plus] ?? -1];
     if (!matrix || plus === minus) continue;
     const [a, b] = [place.get(plus) ?? -1, place.get(minus) ?? -1];
     const siemens = 1 / ohm;
@@ -146,7 +149,7 @@ function factored(network: Network, outputs: readonly NetSupply[]): Factored {
   }
   const roots = matrices.map((matrix) => (matrix.rows > 0 ? new CholeskyDecomposition(matrix) : null));
   return {
-    of,
+    islandOf,
     volts: (injected) => {
       const volts = new Array<number>(network.posts).fill(0);
       roots.forEach((root, island) => {
@@ -216,31 +219,31 @@ class Ports {
       if (own) own[port] = (own[port] ?? 0) + value;
     };
     const off = this.ports.map(({ is }, p): number => {
-      const [current, own] = [amps[p] ?? 0, volts[p] ?? 0];
+      const [current, portV] = [amps[p] ?? 0, volts[p] ?? 0];
       if (is.kind === 'watts') {
         // −amps is drawn: −amps · volts = share · watts.
-        addAmps(p, p, own);
+        addAmps(p, p, portV);
         add(p, current, p);
-        return current * own + share * is.watts;
+        return current * portV + share * is.watts;
       }
       if (is.kind === 'supply') {
         const mode = modes[p] ?? 'holds';
         addAmps(p, p, 1);
         if (mode === 'holds') return current;
         add(p, -1 / sound(is.supply.ohm, STIFF_SUPPLY_OHM), p);
-        return given(is.supply, own, current) - (mode === 'limit' ? is.supply.amps : 0);
+        return given(is.supply, portV, current) - (mode === 'limit' ? is.supply.amps : 0);
       }
       const output = this.ports[is.output];
       if (output?.is.kind !== 'supply') return current;
       const { supply } = output.is;
       const [outV, out] = [volts[is.output] ?? 0, amps[is.output] ?? 0];
       const gives = given(supply, outV, out);
-      addAmps(p, p, own);
+      addAmps(p, p, portV);
       add(p, current, p);
       const perVolt = gives - outV / sound(supply.ohm, STIFF_SUPPLY_OHM);
       add(p, (share * perVolt) / is.efficiency, is.output);
       addAmps(p, is.output, (share * outV) / is.efficiency);
-      return current * own + (share * gives * outV) / is.efficiency;
+      return current * portV + (share * gives * outV) / is.efficiency;
     });
     return { off, slopes };
   }
@@ -271,11 +274,11 @@ class Ports {
     const port = this.ports[p];
     if (port?.is.kind !== 'supply') return mode;
     const { supply } = port.is;
-    const own = volts[p] ?? 0;
-    const now = given(supply, own, amps[p] ?? 0);
+    const portV = volts[p] ?? 0;
+    const now = given(supply, portV, amps[p] ?? 0);
     const slack = 1e-7 * (1 + supply.amps);
     if (mode === 'holds') return now > supply.amps + slack ? 'limit' : now < -slack ? 'stands by' : mode;
-    const free = given(supply, own, 0);
+    const free = given(supply, portV, 0);
     if (mode === 'limit') return free < supply.amps - slack ? 'holds' : mode;
     return free > slack ? 'holds' : mode;
   }
@@ -328,6 +331,7 @@ class Ports {
 }
 
 /** What the draws given of a network come to; null where there is no operating point. */
+// eslint-disable-next-line max-lines-per-function -- the ports of a network, put together and taken apart again
 function attempt(network: Network, isOn: (draw: number) => boolean): Solution | null {
   const { converters, supplies, batteries, draws } = network;
   // A converter whose input nothing feeds gives nothing.
@@ -339,8 +343,8 @@ function attempt(network: Network, isOn: (draw: number) => boolean): Solution | 
     ohm,
   }));
   const live = outputs.filter((_, i) => alive[i]);
-  const { of, volts: voltsOf } = factored(network, live);
-  const isLive = ({ plus, minus }: Pair) => (of[plus] ?? -1) >= 0 && of[plus] === of[minus];
+  const { islandOf, volts: voltsOf } = factored(network, live);
+  const isLive = ({ plus, minus }: Pair) => (islandOf[plus] ?? -1) >= 0 && islandOf[plus] === islandOf[minus];
   const base = new Array<number>(network.posts).fill(0);
   for (const battery of batteries) inject(base, battery, battery.volts / sound(battery.ohm));
   for (const supply of [...supplies, ...live])
@@ -418,9 +422,9 @@ function aliveConverters(network: Network): boolean[] {
     const outputs = network.converters
       .filter((_, i) => alive[i])
       .map(({ output, ...rest }): NetSupply => ({ ...output, ...rest }));
-    const { of } = islandsOf(network, outputs);
+    const { islandOf } = islandsOf(network, outputs);
     network.converters.forEach(({ input }, i) => {
-      const isFed = (of[input.plus] ?? -1) >= 0 && of[input.plus] === of[input.minus];
+      const isFed = (islandOf[input.plus] ?? -1) >= 0 && islandOf[input.plus] === islandOf[input.minus];
       if (alive[i] || !isFed) return;
       alive[i] = true;
       grown = true;
@@ -472,15 +476,15 @@ export interface ShortBetween {
  */
 export function shortsOf(network: Pick<Network, 'posts' | 'conductors' | 'batteries' | 'supplies'>) {
   const bare: Network = { ...network, supplies: [], converters: [], draws: [] };
-  const { of, volts } = factored(bare, []);
+  const { islandOf, volts } = factored(bare, []);
   const base = new Array<number>(network.posts).fill(0);
   for (const battery of network.batteries) inject(base, battery, battery.volts / sound(battery.ohm));
   const opened = volts(base);
   return {
-    islandOf: (post: number): number => of[post] ?? -1,
+    islandOf: (post: number): number => islandOf[post] ?? -1,
     opened,
     between(pair: Pair): ShortBetween {
-      if ((of[pair.plus] ?? -1) < 0 || of[pair.plus] !== of[pair.minus])
+      if ((islandOf[pair.plus] ?? -1) < 0 || islandOf[pair.plus] !== islandOf[pair.minus])
         return { openV: 0, ohm: Number.POSITIVE_INFINITY, amps: 0 };
       const one = new Array<number>(network.posts).fill(0);
       inject(one, pair, 1);

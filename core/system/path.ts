@@ -49,13 +49,13 @@ export function linksOf(
   const { conductors, system, numberOf } = installation;
   const links = new Map<number, Link[]>();
   const add = (link: Link) => {
-    for (const [post, own] of [
+    for (const [post, seen] of [
       [link.from, link],
       [link.to, { ...link, from: link.to, to: link.from, amps: -link.amps }],
     ] as const) {
       const known = links.get(post);
-      if (known) known.push(own);
-      else links.set(post, [own]);
+      if (known) known.push(seen);
+      else links.set(post, [seen]);
     }
   };
   const post = (place: string, name: PostName) => numberOf.get(postKey({ place, post: name })) ?? -1;
@@ -182,7 +182,7 @@ export function loadDrops(system: SolvedSystem, solved: SolvedState): LoadDrop[]
   const [set, batteries, any] = (['set', 'batteries', 'any'] as const).map((are) =>
     sourcesIn(system, solved, are),
   );
-  const at = (number: number) => solved.volts[number] ?? 0;
+  const voltsAt = (number: number) => solved.volts[number] ?? 0;
   /** Out from a source, and back to the same one, or to the last battery of its string. */
   const ways = (plus: number, minus: number): { readonly out: Walk; readonly back: Walk } | null => {
     if (!set || !batteries || !any) return null;
@@ -205,9 +205,9 @@ export function loadDrops(system: SolvedSystem, solved: SolvedState): LoadDrop[]
     const { out, back } = found;
     const share = ({ of, from, to, amps }: Link, isOut: boolean): Share => {
       const [first, second] = isOut ? [to, from] : [from, to];
-      return { of, volts: at(first) - at(second), amps: Math.abs(amps), from: first, to: second };
+      return { of, volts: voltsAt(first) - voltsAt(second), amps: Math.abs(amps), from: first, to: second };
     };
-    const sourceV = at(out.post) - at(back.post);
+    const sourceV = voltsAt(out.post) - voltsAt(back.post);
     const nominal = (nominalV[post('plus')] ?? 0) - (nominalV[post('minus')] ?? 0);
     const dropV = sourceV - flow.volts;
     return [

@@ -25,7 +25,7 @@ function bankOf(view: SystemView, bank: Bank): SystemFinding[] {
   if (!worst) return [];
   const ways = bankWays(view.installation, bank, worst.totalA);
   const isMixed = !Number.isFinite(worst.spread);
-  const own = facts('bank-share', batteries[0]?.id ?? '', msg`${names[0]}, share in its bank`, ['', 2], {
+  const base = facts('bank-share', batteries[0]?.id ?? '', msg`${names[0]}, share in its bank`, ['', 2], {
     formula: msg`the most that one gives ÷ the least`,
     substituted: [
       ...names.map((name, i) => verbatim`${name}: ${amount(worst.amps[i] ?? 0, 'A', 1)}`),
@@ -48,7 +48,7 @@ function bankOf(view: SystemView, bank: Bank): SystemFinding[] {
       about(
         stated(
           {
-            ...own,
+            ...base,
             value: null,
             because: msg`In ${stateSays(view, worst.stateId)} one battery charges another: they are not at the same volts.`,
             remedy: msg`Bring them to the same state of charge, or do not join them.`,
@@ -61,7 +61,7 @@ function bankOf(view: SystemView, bank: Bank): SystemFinding[] {
   const state = worst.spread > SPREAD.most ? 'fails' : worst.spread > SPREAD.watch ? 'watch' : 'holds';
   const finding = atMost(
     {
-      ...own,
+      ...base,
       value: worst.spread,
       because: msg`In ${stateSays(view, worst.stateId)} the most loaded gives ${numeral(worst.spread, 2)} times the least.`,
       ...(state !== 'holds' && { remedy }),
@@ -142,7 +142,7 @@ function rated(view: SystemView, place: Place, index: number): SystemFinding[] {
   }));
   const [most] = flows.toSorted((a, b) => b.amps - a.amps);
   if (!most || most.amps < 0.05) return [];
-  const own = facts('place-rated', place.id, msg`${place.name}, current`, ['A', 1], {
+  const base = facts('place-rated', place.id, msg`${place.name}, current`, ['A', 1], {
     formula: place.kind === 'bar' ? msg`all that feeds it ≤ its rating` : msg`amps through it ≤ its rating`,
     substituted: flows.map(
       ({ stateId, amps }) => verbatim`${stateSays(view, stateId)}: ${amount(amps, 'A', 1)}`,
@@ -158,7 +158,7 @@ function rated(view: SystemView, place: Place, index: number): SystemFinding[] {
       about(
         stated(
           {
-            ...own,
+            ...base,
             value: most.amps,
             because: msg`${amount(most.amps, 'A', 1)} in ${stateSays(view, most.stateId)}; its rating is not given.`,
             remedy: msg`Enter its rating.`,
@@ -173,7 +173,7 @@ function rated(view: SystemView, place: Place, index: number): SystemFinding[] {
     about(
       atMost(
         {
-          ...own,
+          ...base,
           value: most.amps,
           because: msg`${amount(most.amps, 'A', 1)} in ${stateSays(view, most.stateId)}, rated ${numeral(place.ratingA, 0)} A.`,
           ...(most.amps > place.ratingA && { remedy: msg`Use one that is rated for it.` }),
@@ -185,20 +185,21 @@ function rated(view: SystemView, place: Place, index: number): SystemFinding[] {
   ];
 }
 
-/** Posts that nothing is on, cables that are on no place, grounds never measured, batteries of which nothing is known. */
-function missing(view: SystemView): SystemFinding[] {
+const MISSING_WORK = {
+  formula: msg`both ends of everything are on something`,
+  substituted: [],
+  source: msg`the places and cables given`,
+  assumes: '',
+};
+
+/** Posts that nothing is on. */
+function barePlaces(view: SystemView): SystemFinding[] {
   const { installation } = view;
   const used = new Set([
     ...installation.conductors.flatMap(({ at }) => [at.A, at.B]),
     ...jointsIn(installation).flatMap(({ from, to }) => [from, to]),
   ]);
-  const work = {
-    formula: msg`both ends of everything are on something`,
-    substituted: [],
-    source: msg`the places and cables given`,
-    assumes: '',
-  };
-  const bare = installation.system.places.flatMap((place): SystemFinding[] => {
+  return installation.system.places.flatMap((place): SystemFinding[] => {
     const posts: readonly PostName[] = PLACE_POSTS[place.kind];
     const empty = posts.filter((post) => !used.has(view.postOf(place.id, post)));
     if (empty.length === 0) return [];
@@ -207,7 +208,7 @@ function missing(view: SystemView): SystemFinding[] {
       about(
         stated(
           {
-            ...facts('place-empty', place.id, msg`${place.name}, cables on it`, ['', 0], work),
+            ...facts('place-empty', place.id, msg`${place.name}, cables on it`, ['', 0], MISSING_WORK),
             value: null,
             because: isWhole
               ? msg`No cable is on it.`
@@ -223,11 +224,16 @@ function missing(view: SystemView): SystemFinding[] {
       ),
     ];
   });
-  const loose = installation.loose.map((cable) =>
+}
+
+/** Cables that are on no place. */
+function looseCables(view: SystemView): SystemFinding[] {
+  const { installation } = view;
+  return installation.loose.map((cable) =>
     about(
       stated(
         {
-          ...facts('cable-loose', cable.id, msg`${cable.tag}, places of its ends`, ['', 0], work),
+          ...facts('cable-loose', cable.id, msg`${cable.tag}, places of its ends`, ['', 0], MISSING_WORK),
           value: null,
           because: msg`It is not part of the system: an end is on no place.`,
           remedy: msg`Enter what its ends are on, in Ends.`,
@@ -237,14 +243,19 @@ function missing(view: SystemView): SystemFinding[] {
       { cables: [cable.id] },
     ),
   );
-  const bonds = installation.system.bonds
+}
+
+/** Grounds whose joining metal was never measured. */
+function unmeasured(view: SystemView): SystemFinding[] {
+  const { installation } = view;
+  return installation.system.bonds
     .filter(({ milliohm }) => milliohm === undefined)
     .map((bond) =>
       about(
         stated(
           {
             ...facts('bond-known', bond.id, msg`${bondSays(view, bond.id)}, resistance`, ['mΩ', 1], {
-              ...work,
+              ...MISSING_WORK,
               formula: msg`chassis or hull with its straps, as measured`,
             }),
             value: null,
@@ -256,14 +267,19 @@ function missing(view: SystemView): SystemFinding[] {
         { places: [bond.a, bond.b] },
       ),
     );
-  const unknown = installation.system.places.flatMap((place) =>
+}
+
+/** Batteries of which nothing is known. */
+function unknownBatteries(view: SystemView): SystemFinding[] {
+  const { installation } = view;
+  return installation.system.places.flatMap((place) =>
     place.kind === 'battery' && batteryOhm(place) === null
       ? [
           about(
             stated(
               {
                 ...facts('bank-known', place.id, msg`${place.name}, resistance`, ['mΩ', 2], {
-                  ...work,
+                  ...MISSING_WORK,
                   formula: msg`U_load = U_rest − I · R_battery`,
                 }),
                 value: null,
@@ -277,7 +293,6 @@ function missing(view: SystemView): SystemFinding[] {
         ]
       : [],
   );
-  return [...bare, ...loose, ...bonds, ...unknown, ...alwaysOn(view)];
 }
 
 /** Chargers that give in every state in which something runs: what the battery alone does is then not looked at. */
@@ -316,5 +331,9 @@ export const placeFindings = (view: SystemView): SystemFinding[] => [
   ...view.banks.flatMap((bank) => bankOf(view, bank)),
   ...unlike(view),
   ...view.installation.system.places.flatMap((place, index) => rated(view, place, index)),
-  ...missing(view),
+  ...barePlaces(view),
+  ...looseCables(view),
+  ...unmeasured(view),
+  ...unknownBatteries(view),
+  ...alwaysOn(view),
 ];

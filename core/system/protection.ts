@@ -77,14 +77,14 @@ function waysIn(installation: Installation): Map<number, Way[]> {
     else ways.set(from, [way]);
   };
   for (const conductor of installation.conductors) {
-    const { cable, at, fuses } = conductor;
+    const { cable, fuses, at: posts } = conductor;
     const lengthMm = lengthOf(conductor);
     const guard = (fuse: Fuse): Guard => ({ kind: 'inline', cableId: cable.id, fuse });
     for (const from of ['A', 'B'] as const) {
       const near = fuses.find(({ end }) => end === from);
       const far = fuses.find(({ end }) => end !== from);
-      add(at[from], {
-        to: at[otherEnd(from)],
+      add(posts[from], {
+        to: posts[otherEnd(from)],
         kind: 'cable',
         cable: { of: conductor, from },
         guards: [...(near ? [guard(near)] : []), ...(far ? [guard(far)] : [])],
@@ -162,16 +162,16 @@ function returnPosts(
     const island = islandOf(post);
     if (island >= 0) islands.set(island, [...(islands.get(island) ?? []), post]);
   });
-  for (const own of islands.values()) {
-    const grounds = own.filter((post) => posts[post]?.at.kind === 'ground');
+  for (const members of islands.values()) {
+    const grounds = members.filter((post) => posts[post]?.at.kind === 'ground');
     if (grounds.length > 0) {
       for (const post of grounds) returns.add(nets[post] ?? -1);
       continue;
     }
-    const byVolts = own.toSorted((a, b) => (nominalV[a] ?? 0) - (nominalV[b] ?? 0));
+    const byVolts = members.toSorted((a, b) => (nominalV[a] ?? 0) - (nominalV[b] ?? 0));
     const [lowest, highest] = [nets[byVolts[0] ?? -1] ?? -1, nets[byVolts.at(-1) ?? -1] ?? -1];
     const holdsFuses = (net: number) =>
-      own.some((post) => nets[post] === net && isFuse(posts[post]?.at as Place));
+      members.some((post) => nets[post] === net && isFuse(posts[post]?.at as Place));
     returns.add(lowest !== highest && holdsFuses(lowest) && !holdsFuses(highest) ? highest : lowest);
   }
   return posts.map((_, post) => returns.has(nets[post] ?? -1));
@@ -282,6 +282,78 @@ export function returnPath(
 export const isLink = ({ posts }: Installation, { at }: Conductor): boolean =>
   posts[at.A]?.at.kind === 'battery' && posts[at.B]?.at.kind === 'battery';
 
+/** What a source can feed, each cable from the end that its current comes in at and is guarded least. */
+function fedBy(
+  sourceId: string,
+  installation: Installation,
+  found: ReadonlyMap<number, Here>,
+  isReturn: readonly boolean[],
+): FedCable[] {
+  const ways = waysOf(installation);
+  const fed: FedCable[] = [];
+  for (const conductor of installation.conductors) {
+    // From each end that the current may come in at; the worse of the two counts.
+    const from = (['A', 'B'] as const).flatMap((end) => {
+      const post = conductor.at[end];
+      const here = found.get(post);
+      if (!here || isReturn[post] || isReturn[conductor.at[otherEnd(end)]]) return [];
+      const near = conductor.fuses.find((fuse) => fuse.end === end);
+      const inline: Guard | null = near ? { kind: 'inline', cableId: conductor.cable.id, fuse: near } : null;
+      const guard = inline ? smallest(here.guard, inline) : here.guard;
+      return [{ end, guard, distanceMm: here.distanceMm }];
+    });
+    const [worst] = from.toSorted(
+      (a, b) =>
+        (b.guard ? guardRatingA(b.guard) : Number.POSITIVE_INFINITY) -
+          (a.guard ? guardRatingA(a.guard) : Number.POSITIVE_INFINITY) || a.distanceMm - b.distanceMm,
+    );
+    if (!worst) continue;
+    const far = conductor.fuses.find((fuse) => fuse.end !== worst.end);
+    fed.push({
+      sourceId,
+      cableId: conductor.cable.id,
+      from: worst.end,
+      guard: worst.guard,
+      distanceMm: worst.distanceMm,
+      leadsTo: worst.guard
+        ? []
+        : far
+          ? [{ kind: 'inline', cableId: conductor.cable.id, fuse: far }]
+          : comesTo(conductor.at[otherEnd(worst.end)], conductor, ways, isReturn),
+    });
+  }
+  return fed;
+}
+
+/** The fuses that a source comes to first, each at its nearest. */
+function firstOf(
+  sourceId: string,
+  found: ReadonlyMap<number, Here>,
+  ways: ReadonlyMap<number, readonly Way[]>,
+  isReturn: readonly boolean[],
+): FirstFuse[] {
+  const first = new Map<string, FirstFuse>();
+  for (const [post, here] of found) {
+    for (const way of ways.get(post) ?? []) {
+      const [guard] = way.guards;
+      if (here.guard === null && guard && !isReturn[way.to]) {
+        const distanceMm = here.distanceMm + way.guardAtMm;
+        const key = guardKey(guard);
+        if (distanceMm >= (first.get(key)?.distanceMm ?? Number.POSITIVE_INFINITY)) continue;
+        const place = placeOfGuard(guard);
+        first.set(key, {
+          sourceId,
+          guard,
+          distanceMm,
+          place,
+          mostMm: FUSE_PLACES[place].mostMm,
+        });
+      }
+    }
+  }
+  return [...first.values()];
+}
+
 /**
  * What each source can feed without meeting a fuse, and behind which fuse everything else lies. Fuses guard from the
  * source that is before them: a cable between two sources is looked at from each.
@@ -301,7 +373,7 @@ export function protectionOf(
   });
   const awayFromReturn = (post: number) => Math.abs((nominalV[post] ?? 0) - (zeroV.get(islandOf(post)) ?? 0));
   const fed: FedCable[] = [];
-  const first = new Map<string, FirstFuse>();
+  const first: FirstFuse[] = [];
   for (const source of installation.system.places) {
     if (source.kind !== 'battery') continue;
     // Current comes out of the post that is further from the return.
@@ -311,57 +383,8 @@ export function protectionOf(
       .toSorted((a, b) => awayFromReturn(b) - awayFromReturn(a))
       .slice(0, 1);
     const found = reach(starts, ways, isReturn);
-    for (const [post, here] of found) {
-      for (const way of ways.get(post) ?? []) {
-        const [guard] = way.guards;
-        if (here.guard === null && guard && !isReturn[way.to]) {
-          const distanceMm = here.distanceMm + way.guardAtMm;
-          const key = `${source.id} ${guardKey(guard)}`;
-          if (distanceMm >= (first.get(key)?.distanceMm ?? Number.POSITIVE_INFINITY)) continue;
-          const place = placeOfGuard(guard);
-          first.set(key, {
-            sourceId: source.id,
-            guard,
-            distanceMm,
-            place,
-            mostMm: FUSE_PLACES[place].mostMm,
-          });
-        }
-      }
-    }
-    for (const conductor of installation.conductors) {
-      // From each end that the current may come in at; the worse of the two counts.
-      const from = (['A', 'B'] as const).flatMap((end) => {
-        const post = conductor.at[end];
-        const here = found.get(post);
-        if (!here || isReturn[post] || isReturn[conductor.at[otherEnd(end)]]) return [];
-        const near = conductor.fuses.find((fuse) => fuse.end === end);
-        const inline: Guard | null = near
-          ? { kind: 'inline', cableId: conductor.cable.id, fuse: near }
-          : null;
-        const guard = inline ? smallest(here.guard, inline) : here.guard;
-        return [{ end, guard, distanceMm: here.distanceMm }];
-      });
-      const [worst] = from.toSorted(
-        (a, b) =>
-          (b.guard ? guardRatingA(b.guard) : Number.POSITIVE_INFINITY) -
-            (a.guard ? guardRatingA(a.guard) : Number.POSITIVE_INFINITY) || a.distanceMm - b.distanceMm,
-      );
-      if (!worst) continue;
-      const far = conductor.fuses.find((fuse) => fuse.end !== worst.end);
-      fed.push({
-        sourceId: source.id,
-        cableId: conductor.cable.id,
-        from: worst.end,
-        guard: worst.guard,
-        distanceMm: worst.distanceMm,
-        leadsTo: worst.guard
-          ? []
-          : far
-            ? [{ kind: 'inline', cableId: conductor.cable.id, fuse: far }]
-            : comesTo(conductor.at[otherEnd(worst.end)], conductor, ways, isReturn),
-      });
-    }
+    fed.push(...fedBy(source.id, installation, found, isReturn));
+    first.push(...firstOf(source.id, found, ways, isReturn));
   }
-  return { fed, first: [...first.values()], isReturn };
+  return { fed, first, isReturn };
 }

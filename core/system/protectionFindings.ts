@@ -21,25 +21,25 @@ function factsOf(guard: Guard): {
   readonly melts: Fuse['melts'];
   readonly curveGiven: Fuse['curve'];
 } {
-  const own = guard.kind === 'place' ? guard.place : guard.fuse;
+  const given = guard.kind === 'place' ? guard.place : guard.fuse;
   const kind =
     guard.kind === 'inline' ? guard.fuse.kind : guard.place.kind === 'fuse' ? guard.place.fuse : 'breaker';
   return {
     kind,
-    breakingA: own.breakingA,
-    curve: own.curve ?? FUSES[kind].curve,
-    melts: own.melts,
-    curveGiven: own.curve,
+    breakingA: given.breakingA,
+    curve: given.curve ?? FUSES[kind].curve,
+    melts: given.melts,
+    curveGiven: given.curve,
   };
 }
 
 const pointsOf = (guard: Guard) =>
   guard.kind === 'place' ? { places: [guard.place.id] } : { cables: [guard.cableId] };
 
-/** What a source can feed without meeting a fuse, and how far the first fuse is. */
+/** What a battery can feed without meeting a fuse. */
 function unguarded(view: SystemView): SystemFinding[] {
   const name = (id: string) => view.placeOf(id)?.name ?? id;
-  const without = [...guardsOf(view)].flatMap(([cableId, { fed }]): SystemFinding[] => {
+  return [...guardsOf(view)].flatMap(([cableId, { fed }]): SystemFinding[] => {
     const conductor = view.installation.conductors.find(({ cable }) => cable.id === cableId);
     const bare = fed.filter(({ guard, leadsTo }) => guard === null && leadsTo.length === 0);
     const [first] = bare;
@@ -74,7 +74,12 @@ function unguarded(view: SystemView): SystemFinding[] {
       ),
     ];
   });
-  const nearest = view.protection.first.map(({ sourceId, guard, distanceMm, mostMm, place }) =>
+}
+
+/** How far the first fuse of each battery stands from it. */
+function firstFuses(view: SystemView): SystemFinding[] {
+  const name = (id: string) => view.placeOf(id)?.name ?? id;
+  return view.protection.first.map(({ sourceId, guard, distanceMm, mostMm, place }) =>
     about(
       atMost(
         {
@@ -100,7 +105,6 @@ function unguarded(view: SystemView): SystemFinding[] {
       { ...pointsOf(guard), places: [sourceId, ...(guard.kind === 'place' ? [guard.place.id] : [])] },
     ),
   );
-  return [...without, ...nearest];
 }
 
 /** Every conductor behind a fuse must be allowed that fuse's amps. */
@@ -119,21 +123,21 @@ function underFuse(view: SystemView, limitsOf: LimitsOf): SystemFinding[] {
     const work = {
       formula: msg`rating ≤ ampacity of the conductor`,
       substituted: [
-        limits?.allowedA == null
+        !limits || limits.allowedA === null
           ? msg`no method switched on gives an ampacity`
           : msg`rating ${numeral(ratingA, 0)} A, ampacity ${amount(limits.allowedA, 'A', 0)}`,
       ],
       source: msg`small-craft practice; the strictest of the methods switched on`,
       assumes: msg`the worst of all sources that can feed it; the fuse carries its rating for ever`,
     };
-    const own = facts('under-fuse', cableId, title, ['A', 0], work);
-    if (limits?.allowedA == null)
+    const base = facts('under-fuse', cableId, title, ['A', 0], work);
+    if (!limits || limits.allowedA === null)
       return [
-        about(stated({ ...own, value: null, because: msg`Its ampacity is not known.` }, 'unproved'), points),
+        about(stated({ ...base, value: null, because: msg`Its ampacity is not known.` }, 'unproved'), points),
       ];
     const finding = atMost(
       {
-        ...own,
+        ...base,
         value: ratingA,
         ...(ratingA > limits.allowedA && {
           because: msg`It is allowed ${amount(limits.allowedA, 'A', 0)}: it burns before this fuse opens.`,
@@ -170,6 +174,7 @@ const unknownShort = (own: Omit<ReturnType<typeof facts>, never>): Finding =>
   );
 
 /** That a fuse interrupts the most that can flow at it. */
+// eslint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
 function breaks(view: SystemView, { guard, atFuse }: Zone): SystemFinding[] {
   const { kind, breakingA } = factsOf(guard);
   const [post] = postsAt(view, guard);
@@ -179,7 +184,7 @@ function breaks(view: SystemView, { guard, atFuse }: Zone): SystemFinding[] {
   const customary = breakingAmps(kind, volts, nominal);
   const isByItsSheet = FUSES[kind].breaking.length === 0;
   const most = customary === null && !isByItsSheet ? null : (breakingA ?? customary);
-  const own = facts(
+  const base = facts(
     'fuse-breaks',
     keyPart(guard),
     msg`${guardSays(view, guard)}, interrupting rating`,
@@ -194,13 +199,13 @@ function breaks(view: SystemView, { guard, atFuse }: Zone): SystemFinding[] {
     },
   );
   const points = pointsOf(guard);
-  if (atFuse.isUnknown) return [about(unknownShort(own), points)];
+  if (atFuse.isUnknown) return [about(unknownShort(base), points)];
   if (most === null && isByItsSheet)
     return [
       about(
         stated(
           {
-            ...own,
+            ...base,
             value: atFuse.mostA,
             because: msg`The interrupting rating of a ${FUSES[kind].title} is on its own sheet only.`,
             remedy: msg`Enter its interrupting rating.`,
@@ -215,7 +220,7 @@ function breaks(view: SystemView, { guard, atFuse }: Zone): SystemFinding[] {
       about(
         stated(
           {
-            ...own,
+            ...base,
             value: null,
             because: msg`A ${FUSES[kind].title} fuse is not made for ${amount(volts, 'V', 1)}.`,
             remedy: msg`Take a kind made for this voltage.`,
@@ -227,7 +232,7 @@ function breaks(view: SystemView, { guard, atFuse }: Zone): SystemFinding[] {
     ];
   const finding = atMost(
     {
-      ...own,
+      ...base,
       value: atFuse.mostA,
       ...(atFuse.mostA > most && { remedy: msg`Use a kind of fuse with a higher interrupting rating.` }),
     },
@@ -251,6 +256,7 @@ function postsAt(view: SystemView, guard: Guard): number[] {
 }
 
 /** That a fuse clears the smallest short behind it before any conductor that it guards is damaged. */
+// eslint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
 function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding[] {
   const { guard, cableIds, least, atFuse } = zone;
   if (!least || cableIds.length === 0) return [];
@@ -264,16 +270,16 @@ function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding
       : [];
   });
   const [weakest] = survive.toSorted((a, b) => a.seconds - b.seconds);
-  const at = view.placeOf(least.at)?.name ?? view.cableOf(least.at)?.tag ?? least.at;
-  const own = facts(
+  const where = view.placeOf(least.at)?.name ?? view.cableOf(least.at)?.tag ?? least.at;
+  const base = facts(
     'fuse-clears',
     keyPart(guard),
-    msg`${guardSays(view, guard)}, clears a short at ${at}`,
+    msg`${guardSays(view, guard)}, clears a short at ${where}`,
     ['s', 2],
     {
       formula: msg`clears within t ≤ k² · S² ÷ I²`,
       substituted: [
-        msg`the least short: ${amount(least.amps, 'A', 0)} at ${at}, ${numeral(least.amps / ratingA, 1)} × its rating`,
+        msg`the least short: ${amount(least.amps, 'A', 0)} at ${where}, ${numeral(least.amps / ratingA, 1)} × its rating`,
         ...(weakest
           ? [msg`${view.cableOf(weakest.id)?.tag ?? ''} survives it for ${amount(weakest.seconds, 's', 2)}`]
           : []),
@@ -283,13 +289,13 @@ function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding
     },
   );
   const points = { ...pointsOf(guard), cables: weakest ? [weakest.id] : cableIds };
-  if (atFuse.isUnknown) return [about(unknownShort(own), points)];
+  if (atFuse.isUnknown) return [about(unknownShort(base), points)];
   if (!weakest || survive.length < cableIds.length)
     return [
       about(
         stated(
           {
-            ...own,
+            ...base,
             value: null,
             because: msg`A cable behind it never settles, so what it survives is not known.`,
           },
@@ -303,7 +309,7 @@ function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding
       about(
         stated(
           {
-            ...own,
+            ...base,
             value: null,
             because: msg`How fast a ${FUSES[kind].title} clears is not known here.`,
             remedy: msg`Enter its curve from the maker’s sheet.`,
@@ -319,7 +325,7 @@ function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding
       about(
         stated(
           {
-            ...own,
+            ...base,
             value: null,
             because: msg`The least short draws only ${amount(least.amps, 'A', 0)}: a ${numeral(ratingA, 0)} A fuse may never open.`,
             remedy: msg`Use a smaller fuse, or thicker cable to where it is.`,
@@ -329,7 +335,7 @@ function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding
         points,
       ),
     ];
-  const finding = atMost({ ...own, value: seconds }, weakest.seconds);
+  const finding = atMost({ ...base, value: seconds }, weakest.seconds);
   if (finding.state === 'fails' && least.amps / ratingA > (curve.at(-1)?.multiple ?? 0))
     return [
       about(
@@ -344,6 +350,7 @@ function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding
 }
 
 /** That a fuse carries what runs through it: so much over what is held, and each short state for its time. */
+// eslint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
 function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePractice): SystemFinding[] {
   if (guard.kind !== 'place') return [];
   const { place } = guard;
@@ -379,7 +386,7 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
       : [],
   );
   if (held === 0 && over.length === 0) return [];
-  const own = facts('fuse-carries', place.id, msg`${place.name}, carries the load`, ['A', 0], {
+  const base = facts('fuse-carries', place.id, msg`${place.name}, carries the load`, ['A', 0], {
     formula: msg`rating ≥ ${fuseOverLoad} · I; each step shorter than the shortest melting time at its amps`,
     substituted: [
       verbatim`${fuseOverLoad} × ${numeral(held, 1)} = ${amount(least, 'A', 0)}`,
@@ -399,7 +406,7 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
       about(
         stated(
           {
-            ...own,
+            ...base,
             value: place.ratingA,
             because: msg`It is held at ${amount(held, 'A', 0)}: it should be rated for ${amount(least, 'A', 0)} or more, else it opens on a warm day.`,
             remedy: msg`Use a larger fuse, if the cables behind it allow that.`,
@@ -423,10 +430,11 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
     : unknown
       ? msg`${unknown.name} is over its rating, and how soon it melts is not known.`
       : msg`Held at ${amount(held, 'A', 0)}, rated ${numeral(place.ratingA, 0)} A.`;
-  return [about(stated({ ...own, value: place.ratingA, because }, state), points)];
+  return [about(stated({ ...base, value: place.ratingA, because }, state), points)];
 }
 
 /** Two fuses in series: whether the nearer one clears before the other begins to melt. */
+// eslint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
 function selective(view: SystemView, zones: readonly Zone[]): SystemFinding[] {
   const byKey = new Map(zones.map((zone) => [guardKey(zone.guard), zone]));
   const pairs = new Map<string, { upper: Guard; lower: Guard }>();
@@ -452,7 +460,7 @@ function selective(view: SystemView, zones: readonly Zone[]): SystemFinding[] {
       { kind: high.kind, ratingA: guardRatingA(upper), curve: high.curveGiven, melts: high.melts },
       amps / guardRatingA(upper),
     );
-    const own = facts(
+    const base = facts(
       'selective',
       `${keyPart(upper)}-${keyPart(lower)}`,
       msg`${guardSays(view, lower)} before ${guardSays(view, upper)}`,
@@ -479,7 +487,7 @@ function selective(view: SystemView, zones: readonly Zone[]): SystemFinding[] {
       return about(
         stated(
           {
-            ...own,
+            ...base,
             value: clearsS,
             because: msg`Both curves are needed to say which opens first.`,
             remedy: msg`Enter the clearing curve of the one and the melting curve of the other from their sheets.`,
@@ -491,7 +499,7 @@ function selective(view: SystemView, zones: readonly Zone[]): SystemFinding[] {
     return about(
       atMost(
         {
-          ...own,
+          ...base,
           value: clearsS,
           ...(clearsS > notBeforeS && { remedy: msg`Choose a slower fuse upstream or a faster one here.` }),
         },
@@ -513,6 +521,7 @@ export function protectionFindings(
   const zones = zonesOf(view);
   return [
     ...unguarded(view),
+    ...firstFuses(view),
     ...underFuse(view, limitsOf),
     ...zones.flatMap((zone) => [
       ...breaks(view, zone),

@@ -82,6 +82,7 @@ export function guardsOf(view: SystemView): ReadonlyMap<string, Guarded> {
 }
 const guarding = remember<Map<string, Guarded>>();
 
+// eslint-disable-next-line max-lines-per-function -- out first, then what comes back by the same fuses
 function guardedBy(view: SystemView): Map<string, Guarded> {
   const { protection, installation } = view;
   const fed = new Map<string, FedCable[]>();
@@ -91,22 +92,22 @@ function guardedBy(view: SystemView): Map<string, Guarded> {
     else fed.set(one.cableId, [one]);
   }
   const guarded = new Map<string, Guarded>(
-    [...fed].map(([id, own]) => [
+    [...fed].map(([id, entries]) => [
       id,
       {
-        guard: weakest(own.map(({ guard }) => guard)),
-        sources: [...new Set(own.map(({ sourceId }) => sourceId))],
-        fed: own,
+        guard: weakest(entries.map(({ guard }) => guard)),
+        sources: [...new Set(entries.map(({ sourceId }) => sourceId))],
+        fed: entries,
       },
     ]),
   );
   const live = new Map<number, FedCable[]>();
-  for (const own of protection.fed) {
-    const conductor = installation.conductors.find(({ cable }) => cable.id === own.cableId);
+  for (const entry of protection.fed) {
+    const conductor = installation.conductors.find(({ cable }) => cable.id === entry.cableId);
     for (const post of conductor ? [conductor.at.A, conductor.at.B] : []) {
       const known = live.get(post);
-      if (known) known.push(own);
-      else live.set(post, [own]);
+      if (known) known.push(entry);
+      else live.set(post, [entry]);
     }
   }
   const batteryPosts = (id: string) => [view.postOf(id, 'plus'), view.postOf(id, 'minus')];

@@ -42,7 +42,7 @@ const sameContext = (a: JobContext, b: JobContext) =>
  */
 export function workOf(given: Cable, shop: Shop, job?: Job): CableWork {
   const system = job?.system ? systemOf(job, shop) : null;
-  const own = system?.job ?? job;
+  const fedJob = system?.job ?? job;
   const cable = system?.job.cables.find(({ id }) => id === given.id) ?? given;
   const fedBy = fedOf(system, given.id);
   const fed = fedBy ? JSON.stringify(fedBy) : '';
@@ -51,13 +51,13 @@ export function workOf(given: Cable, shop: Shop, job?: Job): CableWork {
   const known = kept.get(cable);
   const isOfNow =
     known && known.shop === shop && known.tick === tick && known.day === day && known.fed === fed;
-  if (isOfNow && own && known.job?.deref() === own) return known.work;
-  const context = own ? contextOf(cable, own) : ALONE;
+  if (isOfNow && fedJob && known.job?.deref() === fedJob) return known.work;
+  const context = fedJob ? contextOf(cable, fedJob) : ALONE;
   const work =
     isOfNow && sameContext(known.context, context)
       ? known.work
       : workUpCable(cable, shop, { context, today: day, followDuty, ...(fedBy && { fed: fedBy }) });
-  kept.set(cable, { shop, job: own && new WeakRef(own), context, tick, day, fed, work });
+  kept.set(cable, { shop, job: fedJob && new WeakRef(fedJob), context, tick, day, fed, work });
   return work;
 }
 

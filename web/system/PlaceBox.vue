@@ -26,10 +26,10 @@ const emit = defineEmits<{ change: [what: string, make: (job: Job) => Job]; clos
 
 const places = computed(() => job.system?.places ?? []);
 const isNew = placeId === null;
-const own = ref<string | null>(placeId);
+const shownId = ref<string | null>(placeId);
 const kind = ref<PlaceKind>('load');
 const name = ref('');
-const place = computed(() => places.value.find(({ id }) => id === own.value));
+const place = computed(() => places.value.find(({ id }) => id === shownId.value));
 const isAsking = ref(false);
 const on = computed(() => (place.value ? cablesOn(job, place.value.id) : []));
 watch(place, (now, before) => {
@@ -45,7 +45,7 @@ const LOOKS = titles(LOAD_LOOKS) as { value: LoadLook; title: string }[];
 /** No two places are called the same: chains and cables find them by their names. */
 const nameProblem = (text: string) =>
   places.value.some(
-    ({ id, name: taken }) => id !== own.value && taken.trim().toLowerCase() === text.trim().toLowerCase(),
+    ({ id, name: taken }) => id !== shownId.value && taken.trim().toLowerCase() === text.trim().toLowerCase(),
   )
     ? say`There is a place of that name already.`
     : '';
@@ -55,7 +55,7 @@ function add(): void {
   const id = idFor(called, new Set(places.value.map((one) => one.id)));
   const sort = kind.value === 'load' ? 'other' : kind.value === 'supply' ? 'mains' : undefined;
   emit('change', say`add ${called}`, (now) => withPlace(now, newPlace(id, called, [kind.value, sort])));
-  own.value = id;
+  shownId.value = id;
 }
 const set = (part: Partial<Place>) => {
   const now = place.value;

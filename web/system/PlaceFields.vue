@@ -52,7 +52,8 @@ const percent = (
   ...more,
 });
 
-const fields = computed((): readonly Field[] => {
+// eslint-disable-next-line max-lines-per-function -- the fields of each kind of place, one kind after the other
+function fieldsOf(): readonly Field[] {
   switch (place.kind) {
     case 'battery':
       return [
@@ -136,7 +137,8 @@ const fields = computed((): readonly Field[] => {
     case 'ground':
       return [];
   }
-});
+}
+const fields = computed(fieldsOf);
 
 const without = (key: string): Place => {
   const { [key as keyof Place]: _, ...rest } = place;

@@ -26,8 +26,8 @@ const emit = defineEmits<{
 }>();
 
 const states = computed(() => job.system?.states ?? []);
-const own = ref(stateId ?? states.value[0]?.id ?? '');
-const state = computed(() => states.value.find(({ id }) => id === own.value) ?? states.value[0]);
+const shownId = ref(stateId ?? states.value[0]?.id ?? '');
+const state = computed(() => states.value.find(({ id }) => id === shownId.value) ?? states.value[0]);
 const places = computed(() => job.system?.places ?? []);
 const loads = computed(() => places.value.filter(({ kind }) => kind === 'load'));
 const givers = computed(() => places.value.filter(({ kind }) => kind === 'supply' || kind === 'dcdc'));
@@ -43,14 +43,14 @@ function add(): void {
   emit('change', say`add a state`, (now) =>
     withState(now, everythingOn(id, say`State ${states.value.length + 1}`)),
   );
-  own.value = id;
+  shownId.value = id;
   emit('show', id);
 }
 function remove(): void {
   const now = state.value;
   if (!now) return;
   emit('change', say`delete state ${now.name}`, (whole) => withoutState(whole, now.id));
-  own.value = states.value.find(({ id }) => id !== now.id)?.id ?? '';
+  shownId.value = states.value.find(({ id }) => id !== now.id)?.id ?? '';
   emit('show', null);
 }
 type Lasts = 'held' | 'once' | 'again';
@@ -92,7 +92,7 @@ const toggled = (list: readonly string[], id: string, isIn: boolean) =>
   isIn ? [...list.filter((one) => one !== id), id] : list.filter((one) => one !== id);
 const nameProblem = (text: string) =>
   states.value.some(
-    ({ id, name }) => id !== own.value && name.trim().toLowerCase() === text.trim().toLowerCase(),
+    ({ id, name }) => id !== shownId.value && name.trim().toLowerCase() === text.trim().toLowerCase(),
   )
     ? say`There is a state of that name already.`
     : '';
@@ -110,7 +110,7 @@ const nameProblem = (text: string) =>
           :class="one.id === state.id ? 'filled' : ''"
           :aria-pressed="one.id === state.id"
           @click="
-            own = one.id;
+            shownId = one.id;
             $emit('show', one.id);
           "
         >

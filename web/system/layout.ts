@@ -109,6 +109,7 @@ export async function laidOut(diagram: Diagram): Promise<DrawnDiagram> {
   return { ...whole, width: x, height: Math.max(0, ...parts.map(({ height }) => height)) };
 }
 
+// eslint-disable-next-line max-lines-per-function -- what ELK is asked, as one description
 async function partLaidOut(diagram: Diagram): Promise<DrawnDiagram> {
   elk ??= new ElkApi({ workerUrl });
   const byId = new Map(diagram.nodes.map((node) => [node.id, node]));
@@ -145,9 +146,9 @@ async function partLaidOut(diagram: Diagram): Promise<DrawnDiagram> {
     },
     children: diagram.nodes.map((node): ElkNode => {
       const height = 2 * half(node);
-      const own = ports.get(node.id) ?? [];
+      const its = ports.get(node.id) ?? [];
       const width = isRail(node)
-        ? Math.max(40, 30 * own.length)
+        ? Math.max(40, 30 * its.length)
         : node.place
           ? SHAPE_ROOM * 2 + NAME_ROOM
           : 2;
@@ -161,7 +162,7 @@ async function partLaidOut(diagram: Diagram): Promise<DrawnDiagram> {
           'elk.portConstraints': rail ? 'FIXED_SIDE' : 'FIXED_POS',
           ...(node.isLowest && { 'elk.layered.layering.layerConstraint': 'LAST' }),
         },
-        ports: own.map(({ id, x, top }) => ({
+        ports: its.map(({ id, x, top }) => ({
           id,
           x: middle + x,
           y: top ? 0 : height,

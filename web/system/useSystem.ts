@@ -15,6 +15,7 @@ import type { DrawnDiagram } from './layout.ts';
 import { say } from '../../core/words/say.ts';
 
 /** The installation of a job with everything that is worked out of it, and what may be done with it. */
+// eslint-disable-next-line max-lines-per-function -- one page's state: its parts share the job that they look at
 export function useSystem(jobId: () => string) {
   const bench = useBench();
   const job = computed(() => bench.jobById(jobId()));
@@ -46,12 +47,12 @@ export function useSystem(jobId: () => string) {
     diagram,
     async (now) => {
       round += 1;
-      const own = round;
+      const thisRound = round;
       if (!now) return;
       try {
         const { laidOut } = await import('./layout.ts');
         const placedDiagram = await laidOut(now);
-        if (own === round) drawn.value = placedDiagram;
+        if (thisRound === round) drawn.value = placedDiagram;
         trouble.value = '';
       } catch (error) {
         report(error, 'system');
@@ -63,11 +64,11 @@ export function useSystem(jobId: () => string) {
 
   /** Puts a changed job in the place of this one, as one step that undo takes back. */
   function change(what: string, make: (job: Job) => Job): void {
-    const own = job.value;
-    if (!own) return;
-    const next = make(own);
+    const before = job.value;
+    if (!before) return;
+    const next = make(before);
     bench.edit(what, (draft) => {
-      const at = draft.jobs.findIndex(({ id }) => id === own.id);
+      const at = draft.jobs.findIndex(({ id }) => id === before.id);
       if (at >= 0) draft.jobs[at] = next as Draft<Job>;
     });
   }

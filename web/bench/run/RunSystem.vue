@@ -32,9 +32,9 @@ const TITLES: Readonly<Record<SystemInput, string>> = {
   fuses: say`Fuse`,
 };
 const rows = computed(() => {
-  const own = from.value;
-  if (!own) return [];
-  const { figures } = own;
+  const said = from.value;
+  if (!said) return [];
+  const { figures } = said;
   const says: Readonly<Record<SystemInput, string>> = {
     volts: figures.volts
       ? say`${digits(figures.volts.nominalV, 1)} V, charged to ${digits(figures.volts.chargedV, 1)} V`
@@ -64,14 +64,14 @@ const rows = computed(() => {
     fuses: figures.guard ? `${figures.guard.name}, ${digits(figures.guard.ratingA, 0)} A` : say`none`,
   };
   const notes: Partial<Record<SystemInput, string>> = {
-    load: own.governedBy === null ? '' : say`${stateName(own.governedBy) ?? ''} makes it warmest`,
+    load: said.governedBy === null ? '' : say`${stateName(said.governedBy) ?? ''} makes it warmest`,
   };
   return SYSTEM_INPUTS.map((input) => ({
     input,
     title: TITLES[input],
-    isAnswered: own.answers.includes(input),
-    says: own.answers.includes(input) ? says[input] : say`not known from the system`,
-    note: own.answers.includes(input) ? (notes[input] ?? '') : '',
+    isAnswered: said.answers.includes(input),
+    says: said.answers.includes(input) ? says[input] : say`not known from the system`,
+    note: said.answers.includes(input) ? (notes[input] ?? '') : '',
     isTaken: comes(input),
   }));
 });
