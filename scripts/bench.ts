@@ -17,6 +17,7 @@ import { benchSection } from './bench/section.ts';
 import { benchSpoilt } from './bench/spoilt.ts';
 import { benchStart } from './bench/start.ts';
 import { benchHunt } from './bench/hunt.ts';
+import { benchSystem } from './bench/system.ts';
 import { timed, timesAs } from './bench/timed.ts';
 
 const shop = genericShop();
@@ -136,6 +137,7 @@ console.log(
 );
 
 benchHunt();
+benchSystem();
 benchCutting();
 
 benchSection();

@@ -20,9 +20,9 @@ interface Shot {
 }
 
 const SHOTS: readonly Shot[] = [
-  { name: 'run', path: 'th3/run', width: 1280, height: 800 },
   { name: 'gauge', path: 'th3/gauge', width: 1280, height: 800 },
-  { name: 'gauge-dark', path: 'th3/gauge', width: 1280, height: 800, dark: true },
+  { name: 'system', path: '../system', width: 1280, height: 800, settles: 3000 },
+  { name: 'system-dark', path: '../system', width: 1280, height: 800, dark: true, settles: 3000 },
   { name: 'ends', path: 'th3/ends', width: 1280, height: 800 },
   { name: 'tool-case', path: '../case?lug=tube-metric-95-m10', width: 1280, height: 800 },
   { name: 'kit', path: '../kit', width: 1280, height: 800 },

@@ -1,4 +1,5 @@
-import { CholeskyDecomposition, LuDecomposition, Matrix } from 'ml-matrix';
+import { LuDecomposition, Matrix } from 'ml-matrix';
+import { reduced } from './reduced.ts';
 
 /** Two posts of a network by their number: current is counted from `plus` through the piece's outside to `minus`. */
 export interface Pair {
@@ -125,8 +126,6 @@ interface Factored {
 
 function factored(network: Network, outputs: readonly NetSupply[]): Factored {
   const { islandOf, posts } = islandsOf(network, outputs);
-  const place = new Map(posts.flatMap((own) => own.map((post, i) => [post, i - 1] as const)));
-  const matrices = posts.map((own) => Matrix.zeros(own.length - 1, own.length - 1));
   const joins = [
     ...network.conductors.map((piece) => ({ ...piece, ohm: sound(piece.ohm) })),
     ...network.batteries.map((piece) => ({ ...piece, ohm: sound(piece.ohm) })),
@@ -135,29 +134,19 @@ function factored(network: Network, outputs: readonly NetSupply[]): Factored {
       ohm: sound(piece.ohm, STIFF_SUPPLY_OHM),
     })),
   ];
+  const mesh = new Map<number, Map<number, number>>(posts.flat().map((post) => [post, new Map()]));
   for (const { plus, minus, ohm } of joins) {
-    const matrix = matrices[islandOf[plus] ?? -1];
-    if (!matrix || plus === minus) continue;
-    const [a, b] = [place.get(plus) ?? -1, place.get(minus) ?? -1];
-    const siemens = 1 / ohm;
-    if (a >= 0) matrix.set(a, a, matrix.get(a, a) + siemens);
-    if (b >= 0) matrix.set(b, b, matrix.get(b, b) + siemens);
-    if (a >= 0 && b >= 0) {
-      matrix.set(a, b, matrix.get(a, b) - siemens);
-      matrix.set(b, a, matrix.get(b, a) - siemens);
-    }
+    const [a, b] = [mesh.get(plus), mesh.get(minus)];
+    if (!a || !b || plus === minus) continue;
+    a.set(minus, (a.get(minus) ?? 0) + 1 / ohm);
+    b.set(plus, (b.get(plus) ?? 0) + 1 / ohm);
   }
-  const roots = matrices.map((matrix) => (matrix.rows > 0 ? new CholeskyDecomposition(matrix) : null));
+  const solve = reduced(mesh, new Set(posts.map(([first]) => first ?? -1)));
   return {
     islandOf,
     volts: (injected) => {
       const volts = new Array<number>(network.posts).fill(0);
-      roots.forEach((root, island) => {
-        const own = posts[island]?.slice(1) ?? [];
-        if (!root || own.every((post) => injected[post] === 0)) return;
-        const solved = root.solve(Matrix.columnVector(own.map((post) => injected[post] ?? 0)));
-        own.forEach((post, i) => (volts[post] = solved.get(i, 0)));
-      });
+      solve(injected, volts);
       return volts;
     },
   };

@@ -15,6 +15,8 @@ interface Kept {
   readonly shop: Shop;
   /** The state of the job that it was last found good for. */
   readonly job: WeakRef<Job> | undefined;
+  /** As the system feeds it: itself where that says nothing of it. */
+  readonly cable: Cable;
   readonly context: JobContext;
   readonly tick: number;
   readonly day: string;
@@ -41,24 +43,41 @@ const sameContext = (a: JobContext, b: JobContext) =>
  * nor the day has changed.
  */
 export function workOf(given: Cable, shop: Shop, job?: Job): CableWork {
-  const system = job?.system ? systemOf(job, shop) : null;
+  const day = today();
+  const known = kept.get(given);
+  const isOfNow = known?.shop === shop && known.day === day && known.tick === tickOf(known.cable);
+  if (isOfNow && job && known.job?.deref() === job) return known.work;
+  const system = job && takesFromSystem(given, job) ? systemOf(job, shop) : null;
   const fedJob = system?.job ?? job;
   const cable = system?.job.cables.find(({ id }) => id === given.id) ?? given;
   const fedBy = fedOf(system, given.id);
   const fed = fedBy ? JSON.stringify(fedBy) : '';
-  const tick = cable.run.duty ? dutyTick.value : 0;
-  const day = today();
-  const known = kept.get(cable);
-  const isOfNow =
-    known && known.shop === shop && known.tick === tick && known.day === day && known.fed === fed;
-  if (isOfNow && fedJob && known.job?.deref() === fedJob) return known.work;
   const context = fedJob ? contextOf(cable, fedJob) : ALONE;
-  const work =
-    isOfNow && sameContext(known.context, context)
-      ? known.work
-      : workUpCable(cable, shop, { context, today: day, followDuty, ...(fedBy && { fed: fedBy }) });
-  kept.set(cable, { shop, job: fedJob && new WeakRef(fedJob), context, tick, day, fed, work });
+  const isSame = isOfNow && known.cable === cable && known.fed === fed && sameContext(known.context, context);
+  const work = isSame
+    ? known.work
+    : workUpCable(cable, shop, { context, today: day, followDuty, ...(fedBy && { fed: fedBy }) });
+  kept.set(given, {
+    shop,
+    job: job && new WeakRef(job),
+    cable,
+    context,
+    tick: tickOf(cable),
+    day,
+    fed,
+    work,
+  });
   return work;
+}
+
+const tickOf = ({ run }: Cable): number => (run.duty ? dutyTick.value : 0);
+const isFed = ({ run }: Cable): boolean => (run.fromSystem?.length ?? 0) > 0;
+/** Whether the system of a job has anything to do with a cable: by itself, or by those it shares a circuit or stud with. */
+function takesFromSystem(cable: Cable, job: Job): boolean {
+  if (!job.system) return false;
+  if (isFed(cable)) return true;
+  const { mates, neighbours } = contextOf(cable, job);
+  return mates.some(isFed) || neighbours.some(isFed);
 }
 
 /** As {@link workOf}; null where the cable cannot be worked up, which is noted. The others of its job go on. */

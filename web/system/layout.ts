@@ -49,7 +49,7 @@ const SHAPE_ROOM = 30;
 const BAR_OVERHANG = 22;
 const PAD = 16;
 /** A bar at the top has its name above it, one at the bottom under it. */
-const TOP_PAD = 30;
+const TOP_PAD = 26;
 
 const isRail = ({ place }: DiagramNode): boolean => place?.kind === 'bar' || place?.kind === 'ground';
 
@@ -136,7 +136,7 @@ async function partLaidOut(diagram: Diagram): Promise<DrawnDiagram> {
       'elk.spacing.edgeNode': '30',
       'elk.spacing.edgeEdge': '46',
       'elk.layered.spacing.nodeNodeBetweenLayers': '26',
-      'elk.layered.spacing.edgeNodeBetweenLayers': '10',
+      'elk.layered.spacing.edgeNodeBetweenLayers': '13',
       'elk.layered.spacing.edgeEdgeBetweenLayers': '10',
       'elk.layered.considerModelOrder.strategy': 'NODES_AND_EDGES',
       'elk.layered.crossingMinimization.forceNodeModelOrder': 'true',
