@@ -1,6 +1,6 @@
 import type { PostName } from '../model/tables/places.ts';
 import type { Place } from '../model/system.ts';
-import { isBetween, jointsIn } from './installation.ts';
+import { type Installation, isBetween, jointsIn } from './installation.ts';
 import { netsOf } from './protection.ts';
 import { postKey } from './places.ts';
 import type { SystemView } from './view.ts';
@@ -15,7 +15,7 @@ export interface DiagramEnd {
 /** A conductor as it is drawn, from what stands above to what stands below. */
 export interface DiagramEdge {
   readonly id: string;
-  readonly of: { readonly kind: 'cable' | 'joint'; readonly id: string };
+  readonly of: { readonly kind: 'cable' | 'joint' | 'stud'; readonly id: string };
   readonly above: DiagramEnd;
   readonly below: DiagramEnd;
 }
@@ -28,6 +28,8 @@ export interface DiagramNode {
   readonly up: PostName | null;
   /** It gathers all that comes back, and so stands lowest of its own. */
   readonly isLowest: boolean;
+  /** The stud of a post that several cables share, drawn as a bar of its own. */
+  readonly isStud: boolean;
 }
 
 /** The single-line diagram before it has a scale: both poles, plus above, return below. */
@@ -44,22 +46,23 @@ interface Link {
   readonly b: number;
 }
 
-const isTwoPole = ({ kind }: Place): boolean =>
-  kind === 'battery' || kind === 'supply' || kind === 'load' || kind === 'dcdc';
+const isTwoPole = (place: Place | null): boolean =>
+  place !== null && ['battery', 'supply', 'load', 'dcdc'].includes(place.kind);
 const HUB_RANK = { bar: 4, ground: 3 } as const;
+const STUD_RANK = 2;
 
 /**
- * The post that a net is hung from: its bar with the most on it, else its ground, else the device with the most on it.
- * Null where only posts of batteries, chargers and loads are on it.
+ * The post that a net is hung from: its bar with the most on it, else its ground, else a stud that cables share, else the
+ * device with the most on it. Null where only posts of batteries, chargers and loads are on it.
  */
 function hubOf(
   posts: readonly number[],
-  placeAt: (post: number) => Place,
+  placeAt: (spot: number) => Place | null,
   count: (post: number) => number,
 ): number | null {
   const rank = (post: number) => {
-    const { kind } = placeAt(post);
-    const own = kind === 'bar' || kind === 'ground' ? HUB_RANK[kind] : 0;
+    const kind = placeAt(post)?.kind;
+    const own = kind === 'bar' || kind === 'ground' ? HUB_RANK[kind] : kind === undefined ? STUD_RANK : 0;
     return own * 1000 + count(post);
   };
   const able = posts.filter((post) => !isTwoPole(placeAt(post)));
@@ -67,6 +70,38 @@ function hubOf(
     (best, post) => (best === null || rank(post) > rank(best) ? post : best),
     null,
   );
+}
+
+/** A post, or the stud on it that several cables share. */
+interface Spot {
+  readonly end: DiagramEnd;
+  /** The post that it is, or is the stud of. */
+  readonly post: number;
+}
+
+/** A post of a battery, charger or load with several cables gets a stud that they hang on, and it hangs on that itself. */
+function withStuds(
+  { posts }: Installation,
+  links: readonly Link[],
+): { readonly spots: readonly Spot[]; readonly links: readonly Link[] } {
+  const spots: Spot[] = posts.map(({ place, post }, i) => ({ end: { node: place, post }, post: i }));
+  const count = new Map<number, number>();
+  for (const { a, b } of links) for (const post of [a, b]) count.set(post, (count.get(post) ?? 0) + 1);
+  const studOf = new Map<number, number>();
+  const stubs: Link[] = [];
+  posts.forEach(({ place, post, at }, i) => {
+    if (!isTwoPole(at) || (count.get(i) ?? 0) < 2) return;
+    const node = `stud ${place} ${post}`;
+    const stud = spots.push({ end: { node, post: null }, post: i }) - 1;
+    studOf.set(i, stud);
+    stubs.push({ id: node, of: { kind: 'stud', id: place }, a: i, b: stud });
+  });
+  const moved = links.map((link) => ({
+    ...link,
+    a: studOf.get(link.a) ?? link.a,
+    b: studOf.get(link.b) ?? link.b,
+  }));
+  return { spots, links: [...moved, ...stubs] };
 }
 
 /**
@@ -98,33 +133,31 @@ export function diagramOf(view: SystemView): Diagram {
     a: numberOf.get(postKey({ place: id, post: 'line' })) ?? -1,
     b: numberOf.get(postKey({ place: id, post: 'load' })) ?? -1,
   }));
+  const { spots, links: hung } = withStuds(installation, [...links, ...devices]);
   const byPost = new Map<number, Link[]>();
-  for (const link of [...links, ...devices])
+  for (const link of hung)
     for (const post of [link.a, link.b]) {
       const known = byPost.get(post);
       if (known) known.push(link);
       else byPost.set(post, [link]);
     }
-  const placeAt = (post: number) => posts[post]?.at as Place;
+  const placeAt = (spot: number): Place | null => (spot < posts.length ? (posts[spot]?.at ?? null) : null);
   const count = (post: number) => byPost.get(post)?.length ?? 0;
   const byNet = new Map<number, number[]>();
-  posts.forEach((_, post) => {
+  spots.forEach(({ post }, spot) => {
     const net = nets[post] ?? -1;
-    if (count(post) > 0) byNet.set(net, [...(byNet.get(net) ?? []), post]);
+    if (count(spot) > 0) byNet.set(net, [...(byNet.get(net) ?? []), spot]);
   });
   const up = new Map<string, PostName>();
   const edges: DiagramEdge[] = [];
   const corners: DiagramNode[] = [];
   const lowest = new Set<string>();
-  const end = (post: number): DiagramEnd => ({
-    node: posts[post]?.place ?? '',
-    post: posts[post]?.post ?? null,
-  });
+  const end = (spot: number): DiagramEnd => spots[spot]?.end ?? { node: '', post: null };
   for (const own of byNet.values()) {
-    const isBack = own.some((post) => protection.isReturn[post]);
+    const isBack = own.some((spot) => protection.isReturn[spots[spot]?.post ?? -1]);
     const hub = hubOf(own, placeAt, count);
     const start = hub ?? own.find((post) => posts[post]?.post === 'minus') ?? own[0] ?? -1;
-    if (hub !== null && isBack) lowest.add(posts[hub]?.place ?? '');
+    if (hub !== null && isBack) lowest.add(end(hub).node);
     const seen = new Set([start]);
     const drawn = new Set<string>();
     const queue = [start];
@@ -141,7 +174,7 @@ export function diagramOf(view: SystemView): Diagram {
         }
         const place = placeAt(from);
         if (link.id.startsWith('device ')) {
-          up.set(place.id, (isBack ? posts[to]?.post : posts[from]?.post) ?? 'line');
+          if (place) up.set(place.id, (isBack ? posts[to]?.post : posts[from]?.post) ?? 'line');
           continue;
         }
         const [above, below] = isBack ? [end(to), end(from)] : [end(from), end(to)];
@@ -152,7 +185,7 @@ export function diagramOf(view: SystemView): Diagram {
           !isMiddle(posts[from]?.post, posts[to]?.post)
         ) {
           const corner = `corner ${link.id}`;
-          corners.push({ id: corner, place: null, up: null, isLowest: isBack });
+          corners.push({ id: corner, place: null, up: null, isLowest: isBack, isStud: false });
           const at: DiagramEnd = { node: corner, post: null };
           const [one, other] = isBack ? ([above, at] as const) : ([at, above] as const);
           const [two, another] = isBack ? ([below, at] as const) : ([at, below] as const);
@@ -169,8 +202,16 @@ export function diagramOf(view: SystemView): Diagram {
     place,
     up: isBetween(place) ? (up.get(place.id) ?? 'line') : null,
     isLowest: lowest.has(place.id),
+    isStud: false,
   }));
-  return { nodes: [...nodes, ...corners], edges };
+  const studs = spots.slice(posts.length).map(({ end: { node } }): DiagramNode => ({
+    id: node,
+    place: null,
+    up: null,
+    isLowest: lowest.has(node),
+    isStud: true,
+  }));
+  return { nodes: [...nodes, ...studs, ...corners], edges };
 }
 
 /** From a minus down to a plus: two batteries in series, one above the other. */

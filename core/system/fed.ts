@@ -63,7 +63,7 @@ const worstOf = (view: SystemView, drops: readonly LoadDrop[]): LoadDrop | null 
     null,
   );
 
-/** The rest of a path, as the amps of a cable would lose it: the same volts over its own amps. */
+/** The rest of a path, as the amps of a cable would lose it: the same volts over those amps. */
 function restOf(view: SystemView, drop: LoadDrop | null, cableId: string, amps: number): Spender[] {
   if (!drop || amps <= 0) return [];
   return drop.shares
@@ -156,8 +156,9 @@ function answerOf(view: SystemView, conductor: Conductor, looked: LookedUp): Fro
     const place = one && view.placeOf(one.loadId);
     return place?.kind === 'load' ? place : null;
   };
-  const ampsIn = (one: LoadDrop | null) =>
-    one?.shares.find(({ of }) => of.kind === 'cable' && of.id === id)?.amps ?? 0;
+  // The bench multiplies by the most that is held, and by the heaviest step: the same volts over those.
+  const heldMost = run?.heldA ?? 0;
+  const stepMost = Math.max(0, ...(run?.duty?.steps ?? []).map(({ amps }) => amps));
   const isRunning = run !== undefined && run.heldBy !== null;
   const steps = run?.duty ?? null;
   const duty: Duty | null = steps && {
@@ -235,8 +236,8 @@ function answerOf(view: SystemView, conductor: Conductor, looked: LookedUp): Fro
     fed: {
       rest: taken('drop')
         ? {
-            held: restOf(view, held, id, ampsIn(held)),
-            duty: restOf(view, short ?? held, id, ampsIn(short ?? held)),
+            held: restOf(view, held, id, heldMost),
+            duty: restOf(view, short ?? held, id, stepMost),
             otherMm: otherMm(view, drop, id),
             load: figures.drop?.load ?? '',
           }

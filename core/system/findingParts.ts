@@ -86,7 +86,11 @@ export function bondSays(view: SystemView, id: string): Message {
 }
 
 /** What a fuse is called: by its place, or by the cable that it is in. */
-export const guardSays = (view: SystemView, guard: Guard): Message =>
-  guard.kind === 'place'
-    ? guard.place.name
-    : msg`fuse in ${view.cableOf(guard.cableId)?.tag ?? guard.cableId}`;
+export function guardSays(view: SystemView, guard: Guard): Message {
+  if (guard.kind === 'place') return guard.place.name;
+  const cable = view.cableOf(guard.cableId);
+  const tag = cable?.tag ?? guard.cableId;
+  return (cable?.run.fuses.length ?? 0) > 1
+    ? msg`fuse in ${tag}, end ${guard.fuse.end}`
+    : msg`fuse in ${tag}`;
+}

@@ -352,12 +352,15 @@ function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding
 /** That a fuse carries what runs through it: so much over what is held, and each short state for its time. */
 // eslint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
 function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePractice): SystemFinding[] {
-  if (guard.kind !== 'place') return [];
-  const { place } = guard;
-  const index = view.installation.system.places.indexOf(place);
-  const flows = view.solved.states.flatMap(({ stateId, places, collapse }) => {
+  const { system, conductors } = view.installation;
+  const ratingA = guardRatingA(guard);
+  const index =
+    guard.kind === 'place'
+      ? system.places.indexOf(guard.place)
+      : conductors.findIndex(({ cable }) => cable.id === guard.cableId);
+  const flows = view.solved.states.flatMap(({ stateId, places, cables, collapse }) => {
     const state = view.stateOf(stateId);
-    const flow = places[index];
+    const flow = guard.kind === 'place' ? places[index] : cables[index];
     return state && flow && !collapse ? [{ state, amps: Math.abs(flow.amps) }] : [];
   });
   const held = Math.max(
@@ -366,7 +369,7 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
   );
   const least = fuseOverLoad * held;
   const over = flows.flatMap(({ state, amps }) =>
-    state.lasts.kind === 'for' && amps > place.ratingA
+    state.lasts.kind === 'for' && amps > ratingA
       ? [
           {
             name: state.name,
@@ -375,39 +378,45 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
             ...meltsNotBefore(
               {
                 ...factsOf(guard),
-                ratingA: place.ratingA,
+                ratingA,
                 curve: factsOf(guard).curveGiven,
                 melts: factsOf(guard).melts,
               },
-              amps / place.ratingA,
+              amps / ratingA,
             ),
           },
         ]
       : [],
   );
   if (held === 0 && over.length === 0) return [];
-  const base = facts('fuse-carries', place.id, msg`${place.name}, carries the load`, ['A', 0], {
-    formula: msg`rating ≥ ${fuseOverLoad} · I; each step shorter than the shortest melting time at its amps`,
-    substituted: [
-      verbatim`${fuseOverLoad} × ${numeral(held, 1)} = ${amount(least, 'A', 0)}`,
-      ...over.map(({ name, amps, seconds, notBeforeS, how }) =>
-        notBeforeS === null
-          ? msg`${name}: ${amount(amps, 'A', 0)} for ${amount(seconds, 's', 1)}, ${how}`
-          : msg`${name}: ${amount(amps, 'A', 0)} for ${amount(seconds, 's', 1)}, melts not before ${amount(notBeforeS, 's', 2)}, ${how}`,
-      ),
-    ],
-    source: msg`customary rating rule, by house practice`,
-    assumes: msg`melting times are of low confidence unless the maker’s curve gives them`,
-  });
-  const points = { places: [place.id] };
+  const base = facts(
+    'fuse-carries',
+    keyPart(guard),
+    msg`${guardSays(view, guard)}, carries the load`,
+    ['A', 0],
+    {
+      formula: msg`rating ≥ ${fuseOverLoad} · I; each step shorter than the shortest melting time at its amps`,
+      substituted: [
+        verbatim`${fuseOverLoad} × ${numeral(held, 1)} = ${amount(least, 'A', 0)}`,
+        ...over.map(({ name, amps, seconds, notBeforeS, how }) =>
+          notBeforeS === null
+            ? msg`${name}: ${amount(amps, 'A', 0)} for ${amount(seconds, 's', 1)}, ${how}`
+            : msg`${name}: ${amount(amps, 'A', 0)} for ${amount(seconds, 's', 1)}, melts not before ${amount(notBeforeS, 's', 2)}, ${how}`,
+        ),
+      ],
+      source: msg`customary rating rule, by house practice`,
+      assumes: msg`melting times are of low confidence unless the maker’s curve gives them`,
+    },
+  );
+  const points = pointsOf(guard);
   // Rated to the ampere: what solving leaves behind the comma does not count.
-  if (place.ratingA < least * (1 - 1e-6))
+  if (ratingA < least * (1 - 1e-6))
     return [
       about(
         stated(
           {
             ...base,
-            value: place.ratingA,
+            value: ratingA,
             because: msg`It is held at ${amount(held, 'A', 0)}: it should be rated for ${amount(least, 'A', 0)} or more, else it opens on a warm day.`,
             remedy: msg`Use a larger fuse, if the cables behind it allow that.`,
           },
@@ -429,8 +438,8 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
     ? msg`${melts.name} may melt it: ${amount(melts.amps, 'A', 0)} for ${amount(melts.seconds, 's', 1)}.`
     : unknown
       ? msg`${unknown.name} is over its rating, and how soon it melts is not known.`
-      : msg`Held at ${amount(held, 'A', 0)}, rated ${numeral(place.ratingA, 0)} A.`;
-  return [about(stated({ ...base, value: place.ratingA, because }, state), points)];
+      : msg`Held at ${amount(held, 'A', 0)}, rated ${numeral(ratingA, 0)} A.`;
+  return [about(stated({ ...base, value: ratingA, because }, state), points)];
 }
 
 /** Two fuses in series: whether the nearer one clears before the other begins to melt. */

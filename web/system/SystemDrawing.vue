@@ -12,7 +12,7 @@ import type { Shown } from '../../core/system/shown.ts';
 import type { SystemView } from '../../core/system/view.ts';
 import { runText } from '../ui/display.ts';
 import { usePrefs } from '../stores/prefs.ts';
-import { DCDC_POST, type DrawnDiagram, HALF, type Spot } from './layout.ts';
+import { DCDC_POST, type DrawnDiagram, HALF, type Spot, STUD_HALF } from './layout.ts';
 import PlaceShape from './PlaceShape.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -117,7 +117,7 @@ const edges = computed(() =>
       cable,
       d: path(points),
       width: conductor ? stroke(areaMm2(conductor.size.size) * (cable?.gauge.parallel ?? 1)) : 3,
-      jacket: cable?.jacket ?? 'steel',
+      jacket: cable?.jacket ?? (edge.of.kind === 'stud' ? 'copper' : 'steel'),
       words:
         cable && isFirst && room >= 14
           ? { x: x + 9, y, lines: room >= 34 ? lines : lines.slice(0, 1) }
@@ -241,6 +241,7 @@ const places = computed(() =>
 /** Names of bars stand above them, of those that all comes back to under them. */
 const nameY = (id: string, y: number, half: number) => (isReturn(id) ? y + half + 17 : y - half - 7);
 const isReturn = (id: string) => view.protection.isReturn[view.postOf(id, 'post')] ?? false;
+const studs = computed(() => [...drawn.rails].filter(([id]) => id.startsWith('stud ')));
 const isDimmed = (place: Place) => shown.places.get(place.id)?.isOn === false;
 </script>
 
@@ -295,6 +296,16 @@ const isDimmed = (place: Place) => shown.places.get(place.id)?.isOn === false;
         stroke-dasharray="9 7"
       />
     </g>
+    <rect
+      v-for="[id, rail] in studs"
+      :key="id"
+      :x="rail.from + 10"
+      :y="rail.y - STUD_HALF"
+      :width="rail.to - rail.from - 20"
+      :height="2 * STUD_HALF"
+      fill="var(--copper)"
+      stroke="var(--copper-line)"
+    />
     <g
       v-for="{ place, spot, rail, lines, posts } in places"
       :key="place.id"

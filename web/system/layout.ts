@@ -46,12 +46,17 @@ export const DCDC_POST = 18;
 /** Room beside a shape for its name and figures. */
 const NAME_ROOM = 74;
 const SHAPE_ROOM = 30;
+/** A long name may run past the last column. */
+const NAME_OVERHANG = 36;
 const BAR_OVERHANG = 22;
 const PAD = 16;
 /** A bar at the top has its name above it, one at the bottom under it. */
 const TOP_PAD = 26;
 
-const isRail = ({ place }: DiagramNode): boolean => place?.kind === 'bar' || place?.kind === 'ground';
+const isRail = ({ place, isStud }: DiagramNode): boolean =>
+  isStud || place?.kind === 'bar' || place?.kind === 'ground';
+/** Half the height of the stud of a post that several cables share, px. */
+export const STUD_HALF = 5;
 
 let elk: InstanceType<typeof ElkApi> | undefined;
 
@@ -106,14 +111,14 @@ export async function laidOut(diagram: Diagram): Promise<DrawnDiagram> {
     whole.edges.push(...part.edges.map(({ edge, points }) => ({ edge, points: points.map(moved) })));
     x += part.width;
   }
-  return { ...whole, width: x, height: Math.max(0, ...parts.map(({ height }) => height)) };
+  return { ...whole, width: x + NAME_OVERHANG, height: Math.max(0, ...parts.map(({ height }) => height)) };
 }
 
 // eslint-disable-next-line max-lines-per-function -- what ELK is asked, as one description
 async function partLaidOut(diagram: Diagram): Promise<DrawnDiagram> {
   elk ??= new ElkApi({ workerUrl });
   const byId = new Map(diagram.nodes.map((node) => [node.id, node]));
-  const half = ({ place }: DiagramNode) => (place ? HALF[place.kind] : 1);
+  const half = ({ place, isStud }: DiagramNode) => (place ? HALF[place.kind] : isStud ? STUD_HALF : 1);
   const ports = new Map<string, { readonly id: string; readonly x: number; readonly top: boolean }[]>();
   const edges = diagram.edges.map((edge): ElkExtendedEdge => {
     const port = (end: DiagramEnd, isAbove: boolean): string => {

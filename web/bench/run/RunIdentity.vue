@@ -3,6 +3,7 @@ import { choicesOf } from '../../ui/choicesOf.ts';
 import { JACKETS } from '../../../core/model/shop.ts';
 import { computed } from 'vue';
 import type { Cable } from '../../../core/model/cable.ts';
+import type { EndName } from '../../../core/model/end.ts';
 import { useBench } from '../../stores/bench.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';
@@ -16,6 +17,14 @@ const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
 
 const bench = useBench();
 const { edit } = useRunEdit(() => ({ jobId, cable }));
+
+/** Called otherwise, it is on another place: on the one of that name. */
+function setPlace(end: EndName, what: string, at: string): void {
+  edit(what, ({ ends }) => {
+    ends[end].at = at;
+    delete ends[end].on;
+  });
+}
 
 const POLARITIES = [
   { value: 'positive', title: '+', spoken: say`positive` },
@@ -43,13 +52,13 @@ const tagHint = computed(() => {
         :label="say`From, end A`"
         :model-value="cable.ends.A.at"
         :hint="say`isolator post, bus +, …`"
-        @update:model-value="(at) => edit(say`from`, (draft) => void (draft.ends.A.at = at))"
+        @update:model-value="(at) => setPlace('A', say`from`, at)"
       />
       <TextField
         :label="say`To, end B`"
         :model-value="cable.ends.B.at"
         :hint="say`thruster stud, starter, …`"
-        @update:model-value="(at) => edit(say`to`, (draft) => void (draft.ends.B.at = at))"
+        @update:model-value="(at) => setPlace('B', say`to`, at)"
       />
       <SegmentedField
         :label="say`Polarity`"
