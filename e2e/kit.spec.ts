@@ -130,7 +130,7 @@ test('a piece is ticked off by name, and its spool is so much shorter', async ({
 test('too little stock says exactly what to buy, and a new spool puts it right', async ({ page }) => {
   const app = await kitOfDemo(page);
   const shopping = page.getByRole('region', { name: 'Shopping' });
-  await expect(shopping).toContainText('7 things to buy');
+  await expect(shopping).toContainText('Two things to buy');
   await expect(shopping).toContainText('buy 6.77 m');
   // Each line opens to who takes how much of it.
   const lug = shopping.getByRole('button', { name: /^Lug 70-8 heavy/ });
@@ -145,7 +145,7 @@ test('too little stock says exactly what to buy, and a new spool puts it right',
   await app.refuses('Size of Offcut 9', '51', /not a made size|made in/);
   await app.refuses('Left on Offcut 9', '-3', /out of range|“-3”/);
   await app.type('Left on Offcut 9', '7000');
-  await expect(shopping).toContainText('Six things to buy');
+  await expect(shopping).toContainText('One thing to buy');
   await expect(page.getByText(/^Proven least new stock/)).toBeVisible();
   await expect(card(page, 'TH-4')).toBeEnabled();
   await app.type('Price a metre of Spool 1', '40');

@@ -21,6 +21,10 @@ const isOfFetching = (message: string) =>
     message,
   );
 
+/** The same at the same place is one fault, however often it is tried again, and whatever else failed in between. */
+const isKnown = ({ where, stack }: Fault): boolean =>
+  stack !== '' && faults.value.some((own) => own.where === where && own.stack === stack);
+
 /** Notes something that went wrong, once. */
 export function report(error: unknown, where: string): Fault {
   const { message, stack = '' } = error instanceof Error ? error : new Error(String(error));
@@ -31,8 +35,7 @@ export function report(error: unknown, where: string): Fault {
     at: new Date().toISOString(),
   };
   if (isOfFetching(message)) isCodeMissing.value = true;
-  else if (faults.value[0]?.stack !== fault.stack || fault.stack === '')
-    faults.value = [fault, ...faults.value].slice(0, MOST_KEPT);
+  else if (!isKnown(fault)) faults.value = [fault, ...faults.value].slice(0, MOST_KEPT);
   return fault;
 }
 
