@@ -94,3 +94,7 @@ export function guardSays(view: SystemView, guard: Guard): Message {
     ? msg`fuse in ${tag}, end ${guard.fuse.end}`
     : msg`fuse in ${tag}`;
 }
+
+/** What a finding about a fuse points at. */
+export const pointsOf = (guard: Guard) =>
+  guard.kind === 'place' ? { places: [guard.place.id] } : { cables: [guard.cableId] };

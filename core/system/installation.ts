@@ -11,7 +11,7 @@ import { CUSTOMARY_CHASSIS_MILLIOHM } from '../model/tables/sources.ts';
 import { deviceMilliohm } from '../sizing/devices.ts';
 import { typicalBarrelMm } from '../sizing/loop.ts';
 import { sourceResistance } from '../sizing/source.ts';
-import type { NetBattery, NetConverter, NetDraw, NetSupply, Network, Pair } from './network.ts';
+import type { NetBattery, NetConverter, NetDraw, NetSupply, Network, Pair } from './pieces.ts';
 import { type OnPost, postKey } from './places.ts';
 
 /** A conductor as it is reckoned: which size, of which kind, and the fuses that sit in the cable itself. */

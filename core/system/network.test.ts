@@ -2,15 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { cases } from '../lib/casesFixture.ts';
-import {
-  isCollapse,
-  type NetDraw,
-  type Network,
-  type Pair,
-  shortsOf,
-  type Solution,
-  solveNetwork,
-} from './network.ts';
+import { isCollapse, shortsOf, solveNetwork } from './network.ts';
+import type { NetDraw, Network, Pair, Solution } from './pieces.ts';
 import { across, anyNetwork, bare, copperOhm, settled } from './networkFixture.ts';
 
 interface Example {

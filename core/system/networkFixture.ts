@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { resistancePerMetre20 } from '../conductor/resistance.ts';
 import type { ConductorSize } from '../model/tables/size.ts';
-import type { Network, Solution } from './network.ts';
+import type { Network, Solution } from './pieces.ts';
 import { isCollapse, solveNetwork } from './network.ts';
 
 /** Ohms of so many metres of plain class 5 copper at 20 °C. */

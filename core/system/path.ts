@@ -1,6 +1,6 @@
 import type { PostName } from '../model/tables/places.ts';
 import { isBetween, jointsIn, type PieceOf } from './installation.ts';
-import { LEAST_OHM } from './network.ts';
+import { LEAST_OHM } from './pieces.ts';
 import { postKey } from './places.ts';
 import type { SolvedState, SolvedSystem } from './solve.ts';
 

@@ -8,7 +8,8 @@ import {
   type Wired,
   wire,
 } from './installation.ts';
-import { isCollapse, type Solution, solveNetwork, type SupplyMode } from './network.ts';
+import { isCollapse, solveNetwork } from './network.ts';
+import type { Solution, SupplyMode } from './pieces.ts';
 import { postKey } from './places.ts';
 
 /** A cable in a state. */
