@@ -62,7 +62,7 @@ export function systemFindings(
     ...lossFindings(view),
     ...loadFindings(view),
     ...protectionFindings(view, limitsOf(job, cables, shop), shop.practice),
-    ...placeFindings(view),
+    ...placeFindings(view, shop.practice),
   ];
 }
 

@@ -71,6 +71,9 @@ export const housePracticeSchema = z.strictObject({
   alsoProve: z.array(z.enum(FURTHER_PROOFS)).check(z.maxLength(4)),
   /** A fault hunt names a piece, and calls a circuit sound, from this certainty on, %; 95 where nothing is said. */
   certainPercent: z.optional(z.number().check(z.gte(50), z.lte(99.9))),
+  /** The most that one battery of a bank gives over the least: watched over the first, failed over the second; 1.1 and 1.25 where nothing is said. */
+  spreadWatched: z.optional(z.number().check(z.gte(1), z.lte(3))),
+  spreadMost: z.optional(z.number().check(z.gte(1.01), z.lte(5))),
   /** When a fitted cable is tightened again, days after, and how often it is looked at, months. */
   service: z.strictObject({
     retorqueDays: z.int().check(z.gte(1), z.lte(1000)),

@@ -1,4 +1,5 @@
 import { atMost, stated } from '../finding/finding.ts';
+import type { HousePractice } from '../model/housePractice.ts';
 import type { Place, PlaceOf } from '../model/system.ts';
 import { PLACE_POSTS, POST_SIGNS, type PostName } from '../model/tables/places.ts';
 import { CUSTOMARY_CHASSIS_MILLIOHM } from '../model/tables/sources.ts';
@@ -9,15 +10,17 @@ import { batteryOhm, jointsIn } from './installation.ts';
 import { netsOf } from './protection.ts';
 import type { SystemView } from './view.ts';
 
-/** A bank whose strings share worse than this is to be watched, and worse than that fails. */
-const SPREAD = { watch: 1.1, most: 1.25 } as const;
+/** A bank whose strings share worse than this is to be watched, and worse than that fails; a shop may set both. */
+export const USUAL_SPREAD = { watch: 1.1, most: 1.25 } as const;
 /** Nominal volts that differ by more than this share are not the same. */
 const UNLIKE_SHARE = 0.06;
 /** A charger's volts over those of the battery by name: outside it is made for another voltage. */
 const CHARGER_OVER = { least: 0.95, most: 1.35 } as const;
 
 /** How parallel batteries share, in the state in which they share worst. */
-function bankOf(view: SystemView, bank: Bank): SystemFinding[] {
+function bankOf(view: SystemView, bank: Bank, practice: HousePractice): SystemFinding[] {
+  const most = practice.spreadMost ?? USUAL_SPREAD.most;
+  const watched = Math.min(most, practice.spreadWatched ?? USUAL_SPREAD.watch);
   const shares = view.solved.states.flatMap((state) => bankShare(view.solved, state, bank) ?? []);
   const [worst] = shares.toSorted((a, b) => b.spread - a.spread);
   const batteries = bank.strings.flat();
@@ -58,7 +61,7 @@ function bankOf(view: SystemView, bank: Bank): SystemFinding[] {
         points,
       ),
     ];
-  const state = worst.spread > SPREAD.most ? 'fails' : worst.spread > SPREAD.watch ? 'watch' : 'holds';
+  const state = worst.spread > most ? 'fails' : worst.spread > watched ? 'watch' : 'holds';
   const finding = atMost(
     {
       ...base,
@@ -66,7 +69,7 @@ function bankOf(view: SystemView, bank: Bank): SystemFinding[] {
       because: msg`In ${stateSays(view, worst.stateId)} the most loaded gives ${numeral(worst.spread, 2)} times the least.`,
       ...(state !== 'holds' && { remedy }),
     },
-    SPREAD.most,
+    most,
     1,
     state,
   );
@@ -327,8 +330,8 @@ function alwaysOn(view: SystemView): SystemFinding[] {
 }
 
 /** What is found about places and banks. */
-export const placeFindings = (view: SystemView): SystemFinding[] => [
-  ...view.banks.flatMap((bank) => bankOf(view, bank)),
+export const placeFindings = (view: SystemView, practice: HousePractice): SystemFinding[] => [
+  ...view.banks.flatMap((bank) => bankOf(view, bank, practice)),
   ...unlike(view),
   ...view.installation.system.places.flatMap((place, index) => rated(view, place, index)),
   ...barePlaces(view),

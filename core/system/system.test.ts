@@ -287,6 +287,12 @@ describe('banks', () => {
     expect(tell(share?.remedy)).toContain('across');
   });
 
+  test('how uneven a bank may be is the shop’s to say', () => {
+    const lenient = { ...SHOP, practice: { ...SHOP.practice, spreadWatched: 1.7, spreadMost: 2 } };
+    const share = workUp(row('0.3 m'), lenient).system?.findings.find(({ topic }) => topic === 'bank-share');
+    expect(share).toMatchObject({ state: 'holds', limit: { kind: 'most', most: 2 } });
+  });
+
   test('batteries in series are no bank; two strings side by side are', () => {
     const series = stiff(
       jobOf(['Battery 1 + · Battery 2 −, 0.3 m', 'Battery 2 + · fuse 100 · Load 50 A · Battery 1 −, 2 m']),

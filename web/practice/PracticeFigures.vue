@@ -5,6 +5,7 @@ import { TORCHES } from '../../core/model/tables/solder.ts';
 import type { HousePractice } from '../../core/model/housePractice.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import { USUAL_CERTAIN_PERCENT } from '../../core/hunt/suspects.ts';
+import { USUAL_SPREAD } from '../../core/system/placeFindings.ts';
 import QuantityField from '../ui/QuantityField.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import { say } from '../../core/words/say.ts';
@@ -42,6 +43,24 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :most="99.9"
       :hint="say`how sure a hunt must be`"
       @update:model-value="emit('set', say`certainty of a hunt`, { certainPercent: $event })"
+    />
+    <QuantityField
+      :label="say`Bank shares unevenly, watched over ×`"
+      kind="number"
+      :model-value="practice.spreadWatched ?? USUAL_SPREAD.watch"
+      :least="1"
+      :most="3"
+      :decimals="2"
+      @update:model-value="emit('set', say`share in a bank`, { spreadWatched: $event })"
+    />
+    <QuantityField
+      :label="say`Bank shares unevenly, fails over ×`"
+      kind="number"
+      :model-value="practice.spreadMost ?? USUAL_SPREAD.most"
+      :least="1.01"
+      :most="5"
+      :decimals="2"
+      @update:model-value="emit('set', say`share in a bank`, { spreadMost: $event })"
     />
     <QuantityField
       :label="say`Fuse over the load, ×`"
