@@ -1,4 +1,5 @@
 import { type Hunt, loadedOf } from '../model/hunt.ts';
+import { addTo } from '../lib/lists.ts';
 import { readingErrorMillivolt, wholeErrorMillivolt } from './errors.ts';
 
 /** Pieces whose resistance together is known from readings, and from nothing less. */
@@ -98,8 +99,7 @@ function between(ties: Ties, start: number, end: number): Between | null {
 /** Ties nodes by readings, the shortest first; a reading that does not fit what is tied already contradicts it. */
 function tied(hunt: Hunt): { ties: Ties; contradictions: Contradiction[] } {
   const ties: Ties = new Map();
-  const tie = (node: number, to: Between & { readonly to: number }) =>
-    ties.set(node, [...(ties.get(node) ?? []), to]);
+  const tie = (node: number, to: Between & { readonly to: number }) => addTo(ties, node, to);
   const contradictions: Contradiction[] = [];
   for (const { from, to, milliohm, errorMilliohm, amps, id } of edges(hunt)) {
     if (milliohm < -errorMilliohm) {

@@ -1,3 +1,5 @@
+import { groupsOf } from '../lib/groups.ts';
+import { addTo } from '../lib/lists.ts';
 import type { PlaceOf } from '../model/system.ts';
 import { batteryOhm, type Installation, ohmOf, restV } from './installation.ts';
 import { isCollapse, solveNetwork } from './network.ts';
@@ -44,13 +46,13 @@ export interface BankWays {
 const LEAST_TOTAL_A = 1;
 
 /** Posts joined by links between batteries alone: a net within the bank. */
-function linkNets(installation: Installation): (post: number) => number {
-  const parent = installation.posts.map((_, i) => i);
-  const find = (post: number): number => (parent[post] === post ? post : find(parent[post] ?? post));
-  for (const conductor of installation.conductors)
-    if (isLink(installation, conductor)) parent[find(conductor.at.A)] = find(conductor.at.B);
-  return find;
-}
+const linkNets = (installation: Installation): readonly number[] =>
+  groupsOf(
+    installation.posts.length,
+    installation.conductors
+      .filter((conductor) => isLink(installation, conductor))
+      .map(({ at }) => [at.A, at.B]),
+  );
 
 /**
  * The banks of an installation: strings of batteries that links join plus to plus and minus to minus. Batteries that stand
@@ -89,10 +91,7 @@ export function banksOf(installation: Installation, nets: (post: number) => numb
     }
   }
   const groups = new Map<string, Chain[]>();
-  for (const chain of chains) {
-    const key = `${chain.plusNet} ${chain.minusNet}`;
-    groups.set(key, [...(groups.get(key) ?? []), chain]);
-  }
+  for (const chain of chains) addTo(groups, `${chain.plusNet} ${chain.minusNet}`, chain);
   return [...groups.values()]
     .filter((own) => own.length > 1)
     .map((own) => ({ strings: own.map(({ batteries }) => batteries) }));
@@ -132,7 +131,7 @@ export function bankShare(
  */
 export function bankWays(installation: Installation, { strings }: Bank, totalA: number): BankWays | null {
   const { numberOf, posts } = installation;
-  const find = linkNets(installation);
+  const nets = linkNets(installation);
   const inBank = new Set(strings.flat().map(({ id }) => id));
   const links = installation.conductors.filter(
     (conductor) => isLink(installation, conductor) && inBank.has(posts[conductor.at.A]?.place ?? ''),
@@ -143,7 +142,7 @@ export function bankWays(installation: Installation, { strings }: Bank, totalA: 
   const [first] = strings;
   const pluses = strings.map((own) => post(own[0], 'plus'));
   const minuses = strings.map((own) => post(own.at(-1), 'minus'));
-  const isRow = (own: readonly number[]) => own.every((one) => find(one) === find(own[0] ?? -1));
+  const isRow = (own: readonly number[]) => own.every((one) => nets[one] === nets[own[0] ?? -1]);
   if (!first || !isRow(pluses) || !isRow(minuses)) return null;
   const taken = (row: readonly number[]) =>
     row.find((one) =>

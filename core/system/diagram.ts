@@ -1,3 +1,4 @@
+import { addTo } from '../lib/lists.ts';
 import type { PostName } from '../model/tables/places.ts';
 import type { Place } from '../model/system.ts';
 import { type Installation, isBetween, jointsIn } from './installation.ts';
@@ -135,18 +136,13 @@ export function diagramOf(view: SystemView): Diagram {
   }));
   const { spots, links: hung } = withStuds(installation, [...links, ...devices]);
   const byPost = new Map<number, Link[]>();
-  for (const link of hung)
-    for (const post of [link.a, link.b]) {
-      const known = byPost.get(post);
-      if (known) known.push(link);
-      else byPost.set(post, [link]);
-    }
+  for (const link of hung) for (const post of [link.a, link.b]) addTo(byPost, post, link);
   const placeAt = (spot: number): Place | null => (spot < posts.length ? (posts[spot]?.at ?? null) : null);
   const count = (post: number) => byPost.get(post)?.length ?? 0;
   const byNet = new Map<number, number[]>();
   spots.forEach(({ post }, spot) => {
     const net = nets[post] ?? -1;
-    if (count(spot) > 0) byNet.set(net, [...(byNet.get(net) ?? []), spot]);
+    if (count(spot) > 0) addTo(byNet, net, spot);
   });
   const up = new Map<string, PostName>();
   const edges: DiagramEdge[] = [];

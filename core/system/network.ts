@@ -1,3 +1,4 @@
+import { groupsOf } from '../lib/groups.ts';
 import type { Collapse, NetSupply, Network, Pair, Solution, SupplyGives } from './pieces.ts';
 import { sound, STIFF_SUPPLY_OHM } from './pieces.ts';
 import { given, type Port, Ports } from './ports.ts';
@@ -14,27 +15,20 @@ interface Islands {
 }
 
 function islandsOf(network: Network, outputs: readonly NetSupply[]): Islands {
-  const parent = Array.from({ length: network.posts }, (_, post) => post);
-  const find = (post: number): number => {
-    let root = post;
-    while (parent[root] !== root) {
-      // Half way up each time, so that the next one is shorter.
-      parent[root] = parent[parent[root] ?? root] ?? root;
-      root = parent[root] ?? root;
-    }
-    return root;
-  };
   const givers = [...network.batteries, ...network.supplies, ...outputs];
-  for (const { plus, minus } of [...network.conductors, ...givers]) parent[find(plus)] = find(minus);
+  const groups = groupsOf(
+    network.posts,
+    [...network.conductors, ...givers].map(({ plus, minus }) => [plus, minus]),
+  );
   const numbers = new Map<number, number>();
   const posts: number[][] = [];
   for (const { minus } of givers) {
-    const root = find(minus);
-    if (numbers.has(root)) continue;
-    numbers.set(root, posts.length);
+    const group = groups[minus] ?? -1;
+    if (numbers.has(group)) continue;
+    numbers.set(group, posts.length);
     posts.push([minus]);
   }
-  const islandOf = parent.map((_, post) => numbers.get(find(post)) ?? -1);
+  const islandOf = groups.map((group) => numbers.get(group) ?? -1);
   islandOf.forEach((island, post) => {
     const own = posts[island];
     if (own && own[0] !== post) own.push(post);

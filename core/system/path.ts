@@ -1,3 +1,5 @@
+import { bestFirst } from '../lib/bestFirst.ts';
+import { addTo } from '../lib/lists.ts';
 import type { PostName } from '../model/tables/places.ts';
 import { isBetween, jointsIn, type PieceOf } from './installation.ts';
 import { LEAST_OHM } from './pieces.ts';
@@ -49,14 +51,8 @@ export function linksOf(
   const { conductors, system, numberOf } = installation;
   const links = new Map<number, Link[]>();
   const add = (link: Link) => {
-    for (const [post, seen] of [
-      [link.from, link],
-      [link.to, { ...link, from: link.to, to: link.from, amps: -link.amps }],
-    ] as const) {
-      const known = links.get(post);
-      if (known) known.push(seen);
-      else links.set(post, [seen]);
-    }
+    addTo(links, link.from, link);
+    addTo(links, link.to, { ...link, from: link.to, to: link.from, amps: -link.amps });
   };
   const post = (place: string, name: PostName) => numberOf.get(postKey({ place, post: name })) ?? -1;
   conductors.forEach(({ cable, at }, i) =>
@@ -147,23 +143,20 @@ function nearest(
   links: Links,
   volts: readonly number[],
 ): Walk | null {
-  const open = new Map<number, { readonly far: number; readonly links: readonly Link[] }>([
-    [from, { far: 0, links: [] }],
-  ]);
-  const done = new Set<number>();
-  while (open.size > 0) {
-    const [post, here] = [...open].reduce((near, next) => (next[1].far < near[1].far ? next : near));
+  const step = (post: number, { to, amps }: Link) =>
+    Math.abs((volts[post] ?? 0) - (volts[to] ?? 0)) + 1e-9 / (1 + Math.abs(amps));
+  const walk = bestFirst<number, { readonly far: number; readonly taken: readonly Link[] }>(
+    [[from, { far: 0, taken: [] }]],
+    (own, known) => known === undefined || own.far < known.far,
+    (post, { far, taken }) =>
+      (links.get(post) ?? []).map((link) => [
+        link.to,
+        { far: far + step(post, link), taken: [...taken, link] },
+      ]),
+  );
+  for (const [post, { taken }] of walk) {
     const source = ends.get(post);
-    if (source !== undefined) return { post, source, links: here.links };
-    open.delete(post);
-    done.add(post);
-    for (const link of links.get(post) ?? []) {
-      if (done.has(link.to)) continue;
-      const step = Math.abs((volts[post] ?? 0) - (volts[link.to] ?? 0)) + 1e-9 / (1 + Math.abs(link.amps));
-      const far = here.far + step;
-      if (far < (open.get(link.to)?.far ?? Number.POSITIVE_INFINITY))
-        open.set(link.to, { far, links: [...here.links, link] });
-    }
+    if (source !== undefined) return { post, source, links: taken };
   }
   return null;
 }

@@ -1,3 +1,7 @@
+import { bestFirst } from '../lib/bestFirst.ts';
+import { groupsOf } from '../lib/groups.ts';
+import { addTo } from '../lib/lists.ts';
+import { remember } from '../lib/remember.ts';
 import type { EndName } from '../model/end.ts';
 import { otherEnd } from '../model/end.ts';
 import type { Fuse } from '../model/run.ts';
@@ -6,7 +10,6 @@ import { FUSE_PLACES, type FusePlace } from '../model/tables/fuses.ts';
 import type { PostName } from '../model/tables/places.ts';
 import { type Conductor, type Installation, isBetween, isFuse, jointsIn } from './installation.ts';
 import { postKey } from './places.ts';
-import { remember } from '../lib/remember.ts';
 
 /** What opens a fault: a fuse or breaker of the system, or a fuse typed on a cable, at its end. */
 export type Guard =
@@ -71,11 +74,7 @@ const waysKnown = remember<Map<number, Way[]>>();
 
 function waysIn(installation: Installation): Map<number, Way[]> {
   const ways = new Map<number, Way[]>();
-  const add = (from: number, way: Way) => {
-    const known = ways.get(from);
-    if (known) known.push(way);
-    else ways.set(from, [way]);
-  };
+  const add = (from: number, way: Way) => addTo(ways, from, way);
   for (const conductor of installation.conductors) {
     const { cable, fuses, at: posts } = conductor;
     const lengthMm = lengthOf(conductor);
@@ -123,27 +122,15 @@ export const bankNetsOf = (installation: Installation): readonly number[] =>
     ({ kind, guards }) => kind === 'switch' || (kind === 'cable' && guards.length < 2),
   );
 
-function joinedBy(
+const joinedBy = (
   installation: Installation,
   ways: ReadonlyMap<number, readonly Way[]>,
   counts: (way: Way) => boolean,
-): readonly number[] {
-  const net = installation.posts.map(() => -1);
-  for (let from = 0, next = 0; from < net.length; from += 1) {
-    if (net[from] !== -1) continue;
-    const stack = [from];
-    net[from] = next;
-    while (stack.length > 0) {
-      for (const way of ways.get(stack.pop() ?? -1) ?? []) {
-        if (net[way.to] !== -1 || !counts(way)) continue;
-        net[way.to] = next;
-        stack.push(way.to);
-      }
-    }
-    next += 1;
-  }
-  return net;
-}
+): readonly number[] =>
+  groupsOf(
+    installation.posts.length,
+    [...ways].flatMap(([from, own]) => own.filter(counts).map(({ to }) => [from, to] as const)),
+  );
 
 /**
  * The return side of each island: the net that its grounds are on; without one, the net that stands lowest by the names of
@@ -160,7 +147,7 @@ function returnPosts(
   const islands = new Map<number, number[]>();
   posts.forEach((_, post) => {
     const island = islandOf(post);
-    if (island >= 0) islands.set(island, [...(islands.get(island) ?? []), post]);
+    if (island >= 0) addTo(islands, island, post);
   });
   for (const members of islands.values()) {
     const grounds = members.filter((post) => posts[post]?.at.kind === 'ground');
@@ -207,21 +194,16 @@ function reach(
   ways: ReadonlyMap<number, readonly Way[]>,
   isReturn: readonly boolean[],
 ): ReadonlyMap<number, Here> {
-  const found = new Map<number, Here>();
-  const open = new Map<number, Here>(
-    starts.map((post) => [post, { mostA: Number.POSITIVE_INFINITY, guard: null, distanceMm: 0 }]),
+  return new Map(
+    bestFirst<number, Here>(
+      starts.map((post) => [post, { mostA: Number.POSITIVE_INFINITY, guard: null, distanceMm: 0 }]),
+      isWorse,
+      (post, here) =>
+        (ways.get(post) ?? [])
+          .filter(({ to }) => !isReturn[to])
+          .map((way) => [way.to, beyond(here, way)] as const),
+    ),
   );
-  while (open.size > 0) {
-    const [post, here] = [...open].reduce((worst, next) => (isWorse(next[1], worst[1]) ? next : worst));
-    open.delete(post);
-    found.set(post, here);
-    for (const way of ways.get(post) ?? []) {
-      if (isReturn[way.to] || found.has(way.to)) continue;
-      const next = beyond(here, way);
-      if (isWorse(next, open.get(way.to))) open.set(way.to, next);
-    }
-  }
-  return found;
 }
 
 /** The fuses that come next from a post on, not going back along a cable. */
@@ -259,22 +241,18 @@ export function returnPath(
   to: number,
 ): string[] {
   const ways = waysOf(installation);
-  const open = new Map<number, { readonly mm: number; readonly cables: readonly string[] }>([
-    [from, { mm: 0, cables: [] }],
-  ]);
-  const done = new Set<number>();
-  while (open.size > 0) {
-    const [post, here] = [...open].reduce((near, next) => (next[1].mm < near[1].mm ? next : near));
-    if (post === to) return [...here.cables];
-    open.delete(post);
-    done.add(post);
-    for (const way of ways.get(post) ?? []) {
-      const mm = here.mm + way.lengthMm;
-      if (done.has(way.to) || !isReturn[way.to] || mm >= (open.get(way.to)?.mm ?? Number.POSITIVE_INFINITY))
-        continue;
-      open.set(way.to, { mm, cables: way.cable ? [...here.cables, way.cable.of.cable.id] : here.cables });
-    }
-  }
+  const walk = bestFirst<number, { readonly mm: number; readonly cables: readonly string[] }>(
+    [[from, { mm: 0, cables: [] }]],
+    (own, known) => known === undefined || own.mm < known.mm,
+    (post, { mm, cables }) =>
+      (ways.get(post) ?? [])
+        .filter((way) => isReturn[way.to])
+        .map((way) => [
+          way.to,
+          { mm: mm + way.lengthMm, cables: way.cable ? [...cables, way.cable.of.cable.id] : cables },
+        ]),
+  );
+  for (const [post, { cables }] of walk) if (post === to) return [...cables];
   return [];
 }
 

@@ -1,5 +1,7 @@
 import ElkApi, { type ElkNode, type ElkExtendedEdge } from 'elkjs/lib/elk-api.js';
 import workerUrl from 'elkjs/lib/elk-worker.min.js?url';
+import { groupsOf } from '../../core/lib/groups.ts';
+import { addTo } from '../../core/lib/lists.ts';
 import type { Diagram, DiagramEdge, DiagramEnd, DiagramNode } from '../../core/system/diagram.ts';
 
 /** Where something is drawn, px: its middle. */
@@ -77,17 +79,16 @@ function portOf(
 
 /** The parts of a diagram that hang together, the one with most in it first. */
 function partsOf({ nodes, edges }: Diagram): Diagram[] {
-  const part = new Map(nodes.map(({ id }) => [id, id]));
-  const find = (id: string): string => {
-    const up = part.get(id) ?? id;
-    return up === id ? id : find(up);
-  };
-  for (const { above, below } of edges) part.set(find(above.node), find(below.node));
-  const roots = [...new Set(nodes.map(({ id }) => find(id)))];
-  return roots
-    .map((root) => ({
-      nodes: nodes.filter(({ id }) => find(id) === root),
-      edges: edges.filter(({ above }) => find(above.node) === root),
+  const index = new Map(nodes.map(({ id }, i) => [id, i]));
+  const indexOf = (id: string) => index.get(id) ?? -1;
+  const groups = groupsOf(
+    nodes.length,
+    edges.map(({ above, below }) => [indexOf(above.node), indexOf(below.node)]),
+  );
+  return [...new Set(groups)]
+    .map((group) => ({
+      nodes: nodes.filter((_, i) => groups[i] === group),
+      edges: edges.filter(({ above }) => groups[indexOf(above.node)] === group),
     }))
     .sort((a, b) => b.nodes.length - a.nodes.length);
 }
@@ -192,7 +193,7 @@ function drawn(diagram: Diagram, byId: ReadonlyMap<string, DiagramNode>, placed:
     spots.set(id, { x: x + (isWide ? width / 2 : SHAPE_ROOM), y: y + height / 2 });
   }
   const on = new Map<string, number[]>();
-  const note = (id: string, x: number) => on.set(id, [...(on.get(id) ?? []), x]);
+  const note = (id: string, x: number) => addTo(on, id, x);
   const byEdge = new Map((placed.edges ?? []).map((edge) => [edge.id, edge.sections?.[0]]));
   const edges = diagram.edges.map((edge): DrawnEdge => {
     const section = byEdge.get(edge.id);
