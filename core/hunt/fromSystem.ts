@@ -48,7 +48,7 @@ export function chainOfLoad(
     if (stands.kind === 'cable') {
       const cable = view.cableOf(stands.id);
       const work = workOf(stands.id);
-      const conductor = view.installation.conductors.find((own) => own.cable.id === stands.id);
+      const conductor = view.conductorOf(stands.id);
       if (!cable) return;
       const [near, far] = conductor?.at.A === from ? (['A', 'B'] as const) : (['B', 'A'] as const);
       add('lug', say`${cable.tag} lug ${near}`, side, { ofCable: cable.id, ofEnd: near });

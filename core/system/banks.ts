@@ -1,9 +1,8 @@
 import { groupsOf } from '../lib/groups.ts';
 import { addTo } from '../lib/lists.ts';
 import type { PlaceOf } from '../model/system.ts';
-import { batteryOhm, type Installation, ohmOf, restV } from './installation.ts';
+import { batteryOhm, type Installation, ohmOf, postAt, restV } from './installation.ts';
 import { isCollapse, solveNetwork } from './network.ts';
-import { postKey } from './places.ts';
 import { isLink } from './protection.ts';
 import type { SolvedState, SolvedSystem } from './solve.ts';
 
@@ -61,14 +60,12 @@ const linkNets = (installation: Installation): readonly number[] =>
  * @param nets of each post through cables and devices
  */
 export function banksOf(installation: Installation, nets: (post: number) => number): Bank[] {
-  const postOf = (battery: Battery, post: 'plus' | 'minus') =>
-    installation.numberOf.get(postKey({ place: battery.id, post })) ?? -1;
   let chains = installation.system.places
     .filter((place) => place.kind === 'battery')
     .map((battery): Chain => ({
       batteries: [battery],
-      plusNet: nets(postOf(battery, 'plus')),
-      minusNet: nets(postOf(battery, 'minus')),
+      plusNet: nets(postAt(installation, battery.id, 'plus')),
+      minusNet: nets(postAt(installation, battery.id, 'minus')),
     }));
   // One behind the other where a net joins just these two.
   for (let joined = true; joined;) {
@@ -130,7 +127,7 @@ export function bankShare(
  * @example bankWays(installation, bank, 200) // of four in a row taken off at one end: 1.47, across 1.07
  */
 export function bankWays(installation: Installation, { strings }: Bank, totalA: number): BankWays | null {
-  const { numberOf, posts } = installation;
+  const { posts } = installation;
   const nets = linkNets(installation);
   const inBank = new Set(strings.flat().map(({ id }) => id));
   const links = installation.conductors.filter(
@@ -138,7 +135,7 @@ export function bankWays(installation: Installation, { strings }: Bank, totalA: 
   );
   if (links.length === 0 || !(Math.abs(totalA) > 0)) return null;
   const post = (battery: Battery | undefined, name: 'plus' | 'minus') =>
-    numberOf.get(postKey({ place: battery?.id ?? '', post: name })) ?? -1;
+    postAt(installation, battery?.id ?? '', name);
   const [first] = strings;
   const pluses = strings.map((own) => post(own[0], 'plus'));
   const minuses = strings.map((own) => post(own.at(-1), 'minus'));

@@ -1,5 +1,6 @@
 import type { Duty, Fuse, Run, SystemInput } from '../model/run.ts';
-import { type Conductor, jointsIn } from './installation.ts';
+import { allowedPercent, isOverUnmeasured, useOf, worstOf } from './allowed.ts';
+import type { Conductor } from './installation.ts';
 import type { CableRun } from './runs.ts';
 import type { ConductorSize } from '../model/tables/size.ts';
 import type { Fed, Spender } from '../sizing/loop.ts';
@@ -12,7 +13,6 @@ import { msg } from '../words/message.ts';
 
 /** What the system says of a cable: its run where it comes from there, and what no run holds. */
 export interface FromSystem {
-  readonly cableId: string;
   /** What of it the system answers at all, whether or not it is taken from there. */
   readonly answers: readonly SystemInput[];
   readonly run: Partial<Run>;
@@ -30,38 +30,12 @@ export interface FromSystem {
     readonly shorts: { readonly mostA: number; readonly leastA: number } | null;
     readonly guard: { readonly name: string; readonly ratingA: number } | null;
   };
-  /** States by id: which holds the largest amps, which makes it warmest, and which asks most of its drop. */
-  readonly heldBy: string | null;
+  /** The state that makes it warmest, by id. */
   readonly governedBy: string | null;
-  readonly drop: {
-    readonly loadId: string;
-    readonly heldIn: string | null;
-    readonly shortIn: string | null;
-  } | null;
 }
-
-/** How much of what is allowed a load's drop uses up. */
-function useOf(view: SystemView, drop: LoadDrop): number {
-  const load = view.placeOf(drop.loadId);
-  const state = view.stateOf(drop.stateId);
-  return load?.kind === 'load' && state ? drop.dropPercent / allowedPercent(load, isHeld(state)) : 0;
-}
-
-/** Percent that a load may lose while it runs held, or for a time. */
-export const allowedPercent = (
-  load: { readonly dropPercent: number; readonly shortDropPercent?: number | undefined },
-  held: boolean,
-): number => (held ? load.dropPercent : (load.shortDropPercent ?? load.dropPercent));
 
 const throughCable = (cableId: string) => (drop: LoadDrop) =>
   drop.shares.some(({ of }) => of.kind === 'cable' && of.id === cableId);
-
-/** Of some drops the one that uses up most of what is allowed. */
-const worstOf = (view: SystemView, drops: readonly LoadDrop[]): LoadDrop | null =>
-  drops.reduce<LoadDrop | null>(
-    (worst, own) => (worst && useOf(view, worst) >= useOf(view, own) ? worst : own),
-    null,
-  );
 
 /** The rest of a path, as the amps of a cable would lose it: the same volts over those amps. */
 function restOf(view: SystemView, drop: LoadDrop | null, cableId: string, amps: number): Spender[] {
@@ -100,24 +74,12 @@ function asFuse(guard: Guard, end: Fuse['end']): Fuse {
   };
 }
 
-/** Volts by name that a cable stands under: those of its load, else those of its island. */
-function nominalOf(view: SystemView, cableId: string, drop: LoadDrop | null): number | null {
+/** Volts by name that a cable stands under: those of its load, else those of its part. */
+function nominalOf(view: SystemView, { at }: Conductor, drop: LoadDrop | null): number | null {
   if (drop && drop.nominalV > 0) return drop.nominalV;
-  const conductor = view.installation.conductors.find(({ cable }) => cable.id === cableId);
-  const island = conductor ? view.shorts.islandOf(conductor.at.A) : -1;
-  if (island < 0) return null;
-  const volts = view.solved.nominalV.filter((_, post) => view.shorts.islandOf(post) === island);
-  const range = Math.max(...volts) - Math.min(...volts);
+  const range = view.nominalOf(at.A);
   return range >= 1 ? range : null;
 }
-
-/** Whether a path goes over grounds whose joining metal was never measured. */
-const isOverUnmeasured = (view: SystemView, { shares }: LoadDrop): boolean =>
-  shares.some(
-    ({ of }) =>
-      of.kind === 'bond' &&
-      jointsIn(view.installation).some(({ id, isCustomary }) => id === of.id && isCustomary),
-  );
 
 /** Percent that a step may lose; the customary one where no load is traced through it. */
 const shortPercentOf = (load: Parameters<typeof allowedPercent>[0] | null): number =>
@@ -178,7 +140,7 @@ function answerOf(view: SystemView, conductor: Conductor, looked: LookedUp): Fro
   const isUnknown = (zone?.atFuse ?? atNear).isUnknown;
   const mostA = Math.max(zone?.atFuse.mostA ?? 0, guarded?.guard ? 0 : atNear.mostA);
   const leastA = zone?.least?.amps ?? atNear.leastA;
-  const nominalV = nominalOf(view, id, drop);
+  const nominalV = nominalOf(view, conductor, drop);
   const charged = island < 0 ? 0 : view.shorts.chargedV(conductor.at.A);
   const isShortKnown = isFed && !isUnknown && mostA > 0 && leastA > 0;
   const answers: SystemInput[] = [
@@ -206,7 +168,6 @@ function answerOf(view: SystemView, conductor: Conductor, looked: LookedUp): Fro
     guard: guard && { name: guardName(view, guard), ratingA: guardRatingA(guard) },
   };
   return {
-    cableId: id,
     answers,
     figures,
     run: {
@@ -246,13 +207,7 @@ function answerOf(view: SystemView, conductor: Conductor, looked: LookedUp): Fro
       shorts: taken('source') ? figures.shorts : null,
       size: taken('load') && !cable.gauge.size ? (proposed.get(id)?.size ?? null) : null,
     },
-    heldBy: run?.heldBy ?? null,
     governedBy: run?.governedBy ?? null,
-    drop: drop && {
-      loadId: drop.loadId,
-      heldIn: held?.stateId ?? null,
-      shortIn: short?.stateId ?? null,
-    },
   };
 }
 

@@ -4,7 +4,7 @@ import type { Topic } from '../finding/topics.ts';
 import type { SystemState } from '../model/system.ts';
 import type { Unit } from '../model/units/figure.ts';
 import { type Message, msg, numeral } from '../words/message.ts';
-import type { Guard } from './protection.ts';
+import { type Guard, guardKey } from './protection.ts';
 import type { PieceOf } from './installation.ts';
 import type { SystemView } from './view.ts';
 
@@ -32,7 +32,8 @@ export const about = (
   { places = [], cables = [], stateId = null }: Partial<Pick<SystemFinding, 'places' | 'cables' | 'stateId'>>,
 ): SystemFinding => ({ ...finding, places, cables, stateId });
 
-const LEAST_PART = 60;
+/** Part of a finding's name: ids of places and cables can be long. */
+const LONGEST_PART = 180;
 /** The facts of a finding of the installation. */
 export const facts = (
   topic: Topic,
@@ -42,7 +43,7 @@ export const facts = (
   work: Work,
 ): Omit<Facts, 'value' | 'because'> & { readonly stage: 'gauge' } => ({
   topic,
-  part: part.slice(0, LEAST_PART * 3),
+  part: part.slice(0, LONGEST_PART),
   stage: 'gauge',
   title,
   unit,
@@ -94,6 +95,9 @@ export function guardSays(view: SystemView, guard: Guard): Message {
     ? msg`fuse in ${tag}, end ${guard.fuse.end}`
     : msg`fuse in ${tag}`;
 }
+
+/** A fuse in the name of a finding. */
+export const keyPart = (guard: Guard): string => guardKey(guard).replaceAll(' ', '-');
 
 /** What a finding about a fuse points at. */
 export const pointsOf = (guard: Guard) =>

@@ -1,7 +1,7 @@
 import { resistancePerMetre20 } from '../conductor/resistance.ts';
 import type { CableSize } from '../model/shop.ts';
 import { areaMm2 } from '../model/tables/size.ts';
-import { allowedPercent } from './fed.ts';
+import { allowedPercent } from './allowed.ts';
 import type { Conductor } from './installation.ts';
 import { isHeld } from './solve.ts';
 import type { SystemView } from './view.ts';
@@ -25,7 +25,6 @@ const thicker = ({ kind }: Conductor, now: CableSize): CableSize | undefined =>
  */
 export function grownFor(view: SystemView): ReadonlyMap<string, CableSize> {
   const sizes = new Map<string, CableSize>();
-  const conductors = new Map(view.installation.conductors.map((own) => [own.cable.id, own]));
   /** For each load and state: its drop, its limit, and the V that each of its cables without a size loses. */
   const open = view.drops.flatMap((drop) => {
     const load = view.placeOf(drop.loadId);
@@ -33,7 +32,7 @@ export function grownFor(view: SystemView): ReadonlyMap<string, CableSize> {
     if (load?.kind !== 'load' || !state || drop.nominalV <= 0) return [];
     const mostV = (UNDER * allowedPercent(load, isHeld(state)) * drop.nominalV) / 100;
     const cables = drop.shares.flatMap(({ of, volts }) => {
-      const conductor = of.kind === 'cable' ? conductors.get(of.id) : undefined;
+      const conductor = of.kind === 'cable' ? view.conductorOf(of.id) : undefined;
       return conductor && !conductor.cable.gauge.size ? [{ conductor, volts }] : [];
     });
     return [{ dropV: drop.dropV, mostV, cables }];

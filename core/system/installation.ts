@@ -38,6 +38,10 @@ export interface Installation {
   readonly loose: readonly Cable[];
 }
 
+/** The number of a post; -1 where there is none such. */
+export const postAt = ({ numberOf }: Pick<Installation, 'numberOf'>, place: string, post: PostName): number =>
+  numberOf.get(postKey({ place, post })) ?? -1;
+
 const EMPTY: System = { places: [], bonds: [], states: [everythingOn('all-on', '-')] };
 
 /** What stands between two posts and opens or conducts. */
@@ -144,7 +148,8 @@ export interface Wired {
 
 /** How the pieces of an installation are taken for one question. */
 export interface Wiring {
-  readonly copperC: (conductor: Conductor) => number;
+  /** °C of a conductor's copper, by its place among the conductors. */
+  readonly copperC: (index: number) => number;
   readonly isOpen: (place: Place) => boolean;
   readonly isOff: (place: Place) => boolean;
   /** Share of what a load takes: 0 is off. */
@@ -201,11 +206,11 @@ export function wire(installation: Installation, wiring: Wiring): Wired {
     minus: at(place, minus),
   });
   const joins: { readonly piece: Pair & { readonly ohm: number }; readonly of: PieceOf }[] = conductors.map(
-    (conductor) => ({
+    (conductor, i) => ({
       piece: {
         plus: conductor.at.A,
         minus: conductor.at.B,
-        ohm: ohmOf(conductor, wiring.copperC(conductor)),
+        ohm: ohmOf(conductor, wiring.copperC(i)),
       },
       of: { kind: 'cable', id: conductor.cable.id },
     }),
@@ -272,7 +277,7 @@ export function wire(installation: Installation, wiring: Wiring): Wired {
 export const COLD_COPPER_C = 20;
 
 /** As a state has it: what is open, off, and how hard loads run. */
-export const inState = (state: SystemState, copperC: (conductor: Conductor) => number): Wiring => ({
+export const inState = (state: SystemState, copperC: Wiring['copperC']): Wiring => ({
   copperC,
   isOpen: ({ id }) => state.open.includes(id),
   isOff: ({ id }) => state.off.includes(id),

@@ -1,9 +1,8 @@
-import { atLeast, atMost, stated, turnedTo } from '../finding/finding.ts';
+import { atLeast, atMost, stated, turnedTo, worstFirst } from '../finding/finding.ts';
 import type { PlaceOf } from '../model/system.ts';
 import { amount, listed, msg, numeral, verbatim } from '../words/message.ts';
-import { allowedPercent } from './fed.ts';
+import { allowedPercent, cutOutV, isOverUnmeasured, neededV } from './allowed.ts';
 import { about, facts, lastsSays, pieceSays, stateSays, type SystemFinding } from './findingParts.ts';
-import { jointsIn } from './installation.ts';
 import type { LoadDrop } from './path.ts';
 import { isHeld } from './solve.ts';
 import type { SystemView } from './view.ts';
@@ -15,32 +14,32 @@ const loadsOf = (view: SystemView): PlaceOf<'load'>[] =>
 
 /** What each load gets: its drop, its least volts, and whether anything reaches it at all. */
 export function loadFindings(view: SystemView): SystemFinding[] {
+  const loads = loadsOf(view).map((load) => ({ load, unfed: fedOf(view, load) }));
   return [
-    ...loadsOf(view).flatMap((load) => [...dropOf(view, load), ...leastOf(view, load), ...fedOf(view, load)]),
-    ...returning(view),
+    ...loads.flatMap(({ load, unfed }) => [...dropOf(view, load), ...leastOf(view, load), ...unfed]),
+    ...returning(loads),
   ];
 }
 
-const useIn = (view: SystemView, load: PlaceOf<'load'>, drop: LoadDrop): number => {
-  const state = view.stateOf(drop.stateId);
-  return state ? drop.dropPercent / allowedPercent(load, isHeld(state)) : 0;
-};
+/** The drop of a load in the state in which it is worst. */
+const dropOf = (view: SystemView, load: PlaceOf<'load'>): SystemFinding[] =>
+  worstFirst(
+    view.drops.filter(({ loadId }) => loadId === load.id).map((drop) => dropFinding(view, load, drop)),
+  ).slice(0, 1);
 
-function dropOf(view: SystemView, load: PlaceOf<'load'>): SystemFinding[] {
-  const own = view.drops.filter(({ loadId }) => loadId === load.id);
-  const [worst] = own.toSorted((a, b) => useIn(view, load, b) - useIn(view, load, a));
-  const state = worst && view.stateOf(worst.stateId);
-  if (!worst || !state) return [];
-  const most = allowedPercent(load, isHeld(state));
-  const { shares, sourceV, volts, dropV, nominalV, source } = worst;
-  const over = worst.dropPercent > most;
+/** What a load loses on its way in a state, against what it may. */
+export function dropFinding(view: SystemView, load: PlaceOf<'load'>, drop: LoadDrop): SystemFinding {
+  const state = view.stateOf(drop.stateId);
+  const most = allowedPercent(load, state === undefined || isHeld(state));
+  const { shares, sourceV, volts, dropV, nominalV, source } = drop;
+  const over = drop.dropPercent > most;
   const [largest] = shares.toSorted((a, b) => b.volts - a.volts);
   const finding = atMost(
     {
       ...facts('load-drop', load.id, msg`${load.name}, voltage drop`, ['%', 2], {
         formula: msg`ΔU = U_source − U_load = Σ I · R of each piece on the way`,
         substituted: [
-          verbatim`= ${amount(sourceV, 'V', 3)} − ${amount(volts, 'V', 3)} = ${amount(dropV, 'V', 3)}; ÷ ${amount(nominalV, 'V', 1)} = ${amount(worst.dropPercent, '%', 2)}`,
+          verbatim`= ${amount(sourceV, 'V', 3)} − ${amount(volts, 'V', 3)} = ${amount(dropV, 'V', 3)}; ÷ ${amount(nominalV, 'V', 1)} = ${amount(drop.dropPercent, '%', 2)}`,
           ...shares.map(
             ({ of, volts: lost, amps }) =>
               verbatim`${pieceSays(view, of)}: ${amount(lost * 1000, 'mV', 0)} (${amount(amps, 'A', 1)})`,
@@ -49,8 +48,8 @@ function dropOf(view: SystemView, load: PlaceOf<'load'>): SystemFinding[] {
         source: KIRCHHOFF,
         assumes: msg`from the posts of ${view.placeOf(source.plus)?.name ?? ''} along what carries most; two joints to a cable, each as its barrel’s length of conductor`,
       }),
-      value: worst.dropPercent,
-      because: msg`${amount(worst.dropPercent, '%', 2)} of at most ${amount(most, '%', 1)}, in ${stateSays(view, worst.stateId)}.`,
+      value: drop.dropPercent,
+      because: msg`${amount(drop.dropPercent, '%', 2)} of at most ${amount(most, '%', 1)}, in ${stateSays(view, drop.stateId)}.`,
       ...(over &&
         largest && {
           remedy: msg`Most of it is lost in ${pieceSays(view, largest.of)}: ${amount(largest.volts, 'V', 2)}.`,
@@ -58,31 +57,24 @@ function dropOf(view: SystemView, load: PlaceOf<'load'>): SystemFinding[] {
     },
     most,
   );
-  const joints = jointsIn(view.installation);
-  const unmeasured = shares.some(
-    ({ of }) => of.kind === 'bond' && joints.some(({ id, isCustomary }) => id === of.id && isCustomary),
-  );
   const points = {
     places: [load.id],
     cables: shares.flatMap(({ of }) => (of.kind === 'cable' ? [of.id] : [])),
-    stateId: worst.stateId,
+    stateId: drop.stateId,
   };
-  if (!unmeasured || finding.state === 'fails') return [about(finding, points)];
-  return [
-    about(
-      turnedTo(finding, 'unproved', {
-        because: msg`The return over chassis or hull is not measured: a customary figure stands for it.`,
-        remedy: msg`Measure it with its straps, and enter it at the bond.`,
-      }),
-      points,
-    ),
-  ];
+  if (!isOverUnmeasured(view, drop) || finding.state === 'fails') return about(finding, points);
+  return about(
+    turnedTo(finding, 'unproved', {
+      because: msg`The return over chassis or hull is not measured: a customary figure stands for it.`,
+      remedy: msg`Measure it with its straps, and enter it at the bond.`,
+    }),
+    points,
+  );
 }
 
 /** The least volts that a load gets, of all states in which it runs, against what it needs. */
 function leastOf(view: SystemView, load: PlaceOf<'load'>): SystemFinding[] {
-  const cutOut = load.draws.kind === 'watts' ? load.draws.cutOutV : undefined;
-  const need = Math.max(load.leastV ?? 0, cutOut ?? 0);
+  const need = neededV(load);
   if (need === 0) return [];
   const index = view.installation.system.places.indexOf(load);
   const got = view.solved.states.flatMap(({ stateId, places, collapse }) => {
@@ -91,7 +83,7 @@ function leastOf(view: SystemView, load: PlaceOf<'load'>): SystemFinding[] {
   });
   const [least] = got.toSorted((a, b) => a.volts - b.volts);
   if (!least) return [];
-  const isCutOut = cutOut !== undefined && cutOut >= (load.leastV ?? 0);
+  const isCutOut = need === cutOutV(load);
   return [
     about(
       atLeast(
@@ -165,10 +157,11 @@ function fedOf(view: SystemView, load: PlaceOf<'load'>): SystemFinding[] {
 }
 
 /** That every load has a way out and back, in one line. */
-function returning(view: SystemView): SystemFinding[] {
-  const loads = loadsOf(view);
+function returning(
+  loads: readonly { readonly load: PlaceOf<'load'>; readonly unfed: readonly SystemFinding[] }[],
+): SystemFinding[] {
   if (loads.length === 0) return [];
-  const without = loads.filter((load) => fedOf(view, load).length > 0);
+  const without = loads.filter(({ unfed }) => unfed.length > 0).map(({ load }) => load);
   const count = loads.length - without.length;
   return [
     about(

@@ -1,9 +1,7 @@
 import { bestFirst } from '../lib/bestFirst.ts';
 import { addTo } from '../lib/lists.ts';
-import type { PostName } from '../model/tables/places.ts';
-import { isBetween, jointsIn, type PieceOf } from './installation.ts';
+import { isBetween, jointsIn, type PieceOf, postAt } from './installation.ts';
 import { LEAST_OHM } from './pieces.ts';
-import { postKey } from './places.ts';
 import type { SolvedState, SolvedSystem } from './solve.ts';
 
 /** One that spends of a load's drop. */
@@ -48,13 +46,12 @@ export function linksOf(
   { installation }: SolvedSystem,
   solved: SolvedState,
 ): ReadonlyMap<number, readonly Link[]> {
-  const { conductors, system, numberOf } = installation;
+  const { conductors, system } = installation;
   const links = new Map<number, Link[]>();
   const add = (link: Link) => {
     addTo(links, link.from, link);
     addTo(links, link.to, { ...link, from: link.to, to: link.from, amps: -link.amps });
   };
-  const post = (place: string, name: PostName) => numberOf.get(postKey({ place, post: name })) ?? -1;
   conductors.forEach(({ cable, at }, i) =>
     add({ of: { kind: 'cable', id: cable.id }, from: at.A, to: at.B, amps: solved.cables[i]?.amps ?? 0 }),
   );
@@ -63,8 +60,8 @@ export function linksOf(
     if (isBetween(place) && flow?.isOn)
       add({
         of: { kind: 'place', id: place.id },
-        from: post(place.id, 'line'),
-        to: post(place.id, 'load'),
+        from: postAt(installation, place.id, 'line'),
+        to: postAt(installation, place.id, 'load'),
         amps: flow.amps,
       });
   });
@@ -91,8 +88,6 @@ function sourcesIn(
   are: 'set' | 'batteries' | 'any',
 ): Sources {
   const [plus, minus] = [new Map<number, string>(), new Map<number, string>()];
-  const post = (place: string, name: PostName) =>
-    installation.numberOf.get(postKey({ place, post: name })) ?? -1;
   installation.system.places.forEach((place, i) => {
     const flow = solved.places[i];
     const isSupply = place.kind === 'supply' || place.kind === 'dcdc';
@@ -104,8 +99,8 @@ function sourcesIn(
     if (!counts) return;
     const [out, back] =
       place.kind === 'dcdc' ? (['out-plus', 'out-minus'] as const) : (['plus', 'minus'] as const);
-    plus.set(post(place.id, out), place.id);
-    minus.set(post(place.id, back), place.id);
+    plus.set(postAt(installation, place.id, out), place.id);
+    minus.set(postAt(installation, place.id, back), place.id);
   });
   return { plus, minus };
 }
@@ -192,8 +187,8 @@ export function loadDrops(system: SolvedSystem, solved: SolvedState): LoadDrop[]
   return installation.system.places.flatMap((load, i): LoadDrop[] => {
     const flow = solved.places[i];
     if (load.kind !== 'load' || !flow?.isOn || !flow.isFed || flow.amps <= 0) return [];
-    const post = (name: PostName) => installation.numberOf.get(postKey({ place: load.id, post: name })) ?? -1;
-    const found = ways(post('plus'), post('minus'));
+    const [plus, minus] = [postAt(installation, load.id, 'plus'), postAt(installation, load.id, 'minus')];
+    const found = ways(plus, minus);
     if (!found) return [];
     const { out, back } = found;
     const share = ({ of, from, to, amps }: Link, isOut: boolean): Share => {
@@ -201,7 +196,7 @@ export function loadDrops(system: SolvedSystem, solved: SolvedState): LoadDrop[]
       return { of, volts: voltsAt(first) - voltsAt(second), amps: Math.abs(amps), from: first, to: second };
     };
     const sourceV = voltsAt(out.post) - voltsAt(back.post);
-    const nominal = (nominalV[post('plus')] ?? 0) - (nominalV[post('minus')] ?? 0);
+    const nominal = (nominalV[plus] ?? 0) - (nominalV[minus] ?? 0);
     const dropV = sourceV - flow.volts;
     return [
       {

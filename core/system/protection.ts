@@ -7,9 +7,7 @@ import { otherEnd } from '../model/end.ts';
 import type { Fuse } from '../model/run.ts';
 import type { Place, PlaceOf } from '../model/system.ts';
 import { FUSE_PLACES, type FusePlace } from '../model/tables/fuses.ts';
-import type { PostName } from '../model/tables/places.ts';
-import { type Conductor, type Installation, isBetween, isFuse, jointsIn } from './installation.ts';
-import { postKey } from './places.ts';
+import { type Conductor, type Installation, isBetween, isFuse, jointsIn, postAt } from './installation.ts';
 
 /** What opens a fault: a fuse or breaker of the system, or a fuse typed on a cable, at its end. */
 export type Guard =
@@ -64,8 +62,6 @@ interface Way {
 }
 
 const lengthOf = ({ cable }: Conductor): number => cable.run.lengthMm + cable.run.loopMm;
-const numberIn = ({ numberOf }: Installation, place: Place, post: PostName): number =>
-  numberOf.get(postKey({ place: place.id, post })) ?? -1;
 
 /** Ways by post: cables, and what stands between two posts, whether open or closed: it may be closed when it matters. */
 const waysOf = (installation: Installation): ReadonlyMap<number, readonly Way[]> =>
@@ -94,7 +90,7 @@ function waysIn(installation: Installation): Map<number, Way[]> {
   }
   for (const place of installation.system.places) {
     if (!isBetween(place)) continue;
-    const [line, load] = [numberIn(installation, place, 'line'), numberIn(installation, place, 'load')];
+    const [line, load] = [postAt(installation, place.id, 'line'), postAt(installation, place.id, 'load')];
     const guards: readonly Guard[] = isFuse(place) ? [{ kind: 'place', place }] : [];
     const kind = place.kind === 'relay' ? 'relay' : 'switch';
     add(line, { to: load, kind, guards, lengthMm: 0, guardAtMm: 0 });
@@ -356,7 +352,7 @@ export function protectionOf(
     if (source.kind !== 'battery') continue;
     // Current comes out of the post that is further from the return.
     const starts = (['plus', 'minus'] as const)
-      .map((post) => numberIn(installation, source, post))
+      .map((post) => postAt(installation, source.id, post))
       .filter((post) => !isReturn[post])
       .toSorted((a, b) => awayFromReturn(b) - awayFromReturn(a))
       .slice(0, 1);

@@ -6,11 +6,20 @@ import { ADIABATIC_S, clearingSeconds, survivalSeconds } from '../sizing/fault.t
 import { breakingAmps, meltsNotBefore } from '../sizing/fuse.ts';
 import { amount, type Message, msg, numeral, verbatim } from '../words/message.ts';
 import { otherEnd } from '../model/end.ts';
-import { about, facts, guardSays, type LimitsOf, pointsOf, type SystemFinding } from './findingParts.ts';
+import {
+  about,
+  facts,
+  guardSays,
+  keyPart,
+  type LimitsOf,
+  pointsOf,
+  type SystemFinding,
+} from './findingParts.ts';
 import { type Guard, guardKey, guardRatingA } from './protection.ts';
 import { firstFuses, underFuse, unguarded } from './unguardedFindings.ts';
+import { isHeld } from './solve.ts';
 import type { SystemView } from './view.ts';
-import { type Zone, zonesOf } from './zones.ts';
+import { guardPosts, type Zone, zonesOf } from './zones.ts';
 
 const THEVENIN = msg`Thévenin at the fault: cold copper and charged batteries for the most, hot copper and half the source’s current for the least`;
 
@@ -35,7 +44,7 @@ function factsOf(guard: Guard): {
 }
 
 /** What every finding about a short says when a battery's resistance is missing. */
-const unknownShort = (own: Omit<ReturnType<typeof facts>, never>): Finding =>
+const unknownShort = (own: ReturnType<typeof facts>): Finding =>
   stated(
     {
       ...own,
@@ -50,10 +59,10 @@ const unknownShort = (own: Omit<ReturnType<typeof facts>, never>): Finding =>
 // eslint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
 function breaks(view: SystemView, { guard, atFuse }: Zone): SystemFinding[] {
   const { kind, breakingA } = factsOf(guard);
-  const [post] = postsAt(view, guard);
+  const [post] = guardPosts(view, guard);
   if (post === undefined || view.protection.isReturn[post] || view.shorts.islandOf(post) < 0) return [];
   const volts = view.shorts.chargedV(post);
-  const nominal = Math.round(nominalAt(view, post));
+  const nominal = Math.round(view.nominalOf(post));
   const customary = breakingAmps(kind, volts, nominal);
   const isByItsSheet = FUSES[kind].breaking.length === 0;
   const most = customary === null && !isByItsSheet ? null : (breakingA ?? customary);
@@ -112,20 +121,6 @@ function breaks(view: SystemView, { guard, atFuse }: Zone): SystemFinding[] {
     most,
   );
   return [about(finding, points)];
-}
-
-const keyPart = (guard: Guard): string => guardKey(guard).replaceAll(' ', '-');
-const nominalAt = (view: SystemView, post: number): number => {
-  const island = view.shorts.islandOf(post);
-  const own = view.solved.nominalV.filter((_, i) => view.shorts.islandOf(i) === island);
-  return own.length === 0 ? 0 : Math.max(...own) - Math.min(...own);
-};
-
-function postsAt(view: SystemView, guard: Guard): number[] {
-  if (guard.kind === 'place')
-    return [view.postOf(guard.place.id, 'line'), view.postOf(guard.place.id, 'load')];
-  const conductor = view.installation.conductors.find(({ cable }) => cable.id === guard.cableId);
-  return conductor ? [conductor.at[guard.fuse.end]] : [];
 }
 
 /** That a fuse clears the smallest short behind it before any conductor that it guards is damaged. */
@@ -227,6 +222,7 @@ function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding
 function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePractice): SystemFinding[] {
   const { system, conductors } = view.installation;
   const ratingA = guardRatingA(guard);
+  const its = factsOf(guard);
   const index =
     guard.kind === 'place'
       ? system.places.indexOf(guard.place)
@@ -236,10 +232,7 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
     const flow = guard.kind === 'place' ? places[index] : cables[index];
     return state && flow && !collapse ? [{ state, amps: Math.abs(flow.amps) }] : [];
   });
-  const held = Math.max(
-    0,
-    ...flows.filter(({ state }) => state.lasts.kind === 'held').map(({ amps }) => amps),
-  );
+  const held = Math.max(0, ...flows.filter(({ state }) => isHeld(state)).map(({ amps }) => amps));
   const least = fuseOverLoad * held;
   const over = flows.flatMap(({ state, amps }) =>
     state.lasts.kind === 'for' && amps > ratingA
@@ -248,15 +241,7 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
             name: state.name,
             amps,
             seconds: state.lasts.seconds,
-            ...meltsNotBefore(
-              {
-                ...factsOf(guard),
-                ratingA,
-                curve: factsOf(guard).curveGiven,
-                melts: factsOf(guard).melts,
-              },
-              amps / ratingA,
-            ),
+            ...meltsNotBefore({ ...its, ratingA, curve: its.curveGiven }, amps / ratingA),
           },
         ]
       : [],
@@ -321,11 +306,11 @@ function selective(view: SystemView, zones: readonly Zone[]): SystemFinding[] {
   const byKey = new Map(zones.map((zone) => [guardKey(zone.guard), zone]));
   const pairs = new Map<string, { upper: Guard; lower: Guard }>();
   for (const { guard: lower } of zones) {
-    const posts = postsAt(view, lower);
+    const posts = guardPosts(view, lower);
     // Behind whichever fuse the cables on its source's side lie.
     for (const { guard: upper } of zones) {
       const touches = view.protection.fed.some(({ cableId, from, guard }) => {
-        const conductor = view.installation.conductors.find(({ cable }) => cable.id === cableId);
+        const conductor = view.conductorOf(cableId);
         const isBehind = guard !== null && guardKey(guard) === guardKey(upper);
         return isBehind && conductor !== undefined && posts.includes(conductor.at[otherEnd(from)]);
       });

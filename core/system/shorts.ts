@@ -1,9 +1,8 @@
+import { addTo } from '../lib/lists.ts';
 import { chargingVolts } from '../sizing/source.ts';
 import type { PlaceOf } from '../model/system.ts';
-import type { PostName } from '../model/tables/places.ts';
-import { batteryOhm, COLD_COPPER_C, wire, type Wiring } from './installation.ts';
+import { batteryOhm, COLD_COPPER_C, postAt, wire, type Wiring } from './installation.ts';
 import { shortsOf } from './network.ts';
-import { postKey } from './places.ts';
 import type { SolvedSystem } from './solve.ts';
 
 /** A prospective short-circuit current, A. */
@@ -32,6 +31,19 @@ export interface Shorts {
 export const chargedV = ({ chargingV, source, nominalV }: PlaceOf<'battery'>): number =>
   chargingV ?? chargingVolts(source, nominalV).volts;
 
+/** V from the lowest post to the highest of each part that hangs together, by its number. */
+export function spansOf(
+  volts: readonly number[],
+  islandOf: (post: number) => number,
+): ReadonlyMap<number, number> {
+  const posts = new Map<number, number[]>();
+  volts.forEach((own, post) => {
+    const island = islandOf(post);
+    if (island >= 0) addTo(posts, island, own);
+  });
+  return new Map([...posts].map(([island, own]) => [island, Math.max(...own) - Math.min(...own)]));
+}
+
 const SHORTED: Omit<Wiring, 'copperC' | 'batteryV' | 'batteryOhms'> = {
   isOpen: () => false,
   isOff: () => false,
@@ -50,7 +62,6 @@ export function shortsIn({ installation, states }: SolvedSystem): Shorts {
   const hottest = installation.conductors.map((_, i) =>
     Math.max(COLD_COPPER_C, ...states.map(({ cables }) => cables[i]?.copperC ?? COLD_COPPER_C)),
   );
-  const place = new Map(installation.conductors.map((conductor, i) => [conductor, i]));
   const cold = wire(installation, {
     ...SHORTED,
     copperC: () => COLD_COPPER_C,
@@ -59,7 +70,7 @@ export function shortsIn({ installation, states }: SolvedSystem): Shorts {
   });
   const hot = wire(installation, {
     ...SHORTED,
-    copperC: (conductor) => hottest[place.get(conductor) ?? -1] ?? COLD_COPPER_C,
+    copperC: (conductor) => hottest[conductor] ?? COLD_COPPER_C,
     batteryV: ({ nominalV }) => nominalV,
     batteryOhms: 2,
   });
@@ -71,12 +82,13 @@ export function shortsIn({ installation, states }: SolvedSystem): Shorts {
   }));
   const most = shortsOf({ ...cold.network, supplies: [...cold.network.supplies, ...outputs] });
   const least = shortsOf({ ...hot.network, supplies: [] });
-  const plusOf = (id: string, post: PostName) =>
-    installation.numberOf.get(postKey({ place: id, post })) ?? -1;
   const batteries = installation.system.places.filter((own) => own.kind === 'battery');
   const unknown = new Set(
-    batteries.filter((own) => batteryOhm(own) === null).map(({ id }) => most.islandOf(plusOf(id, 'plus'))),
+    batteries
+      .filter((own) => batteryOhm(own) === null)
+      .map(({ id }) => most.islandOf(postAt(installation, id, 'plus'))),
   );
+  const charged = spansOf(most.opened, most.islandOf);
   const known = new Map<string, ShortAt>();
   return {
     islandOf: most.islandOf,
@@ -94,11 +106,6 @@ export function shortsIn({ installation, states }: SolvedSystem): Shorts {
       known.set(key, short);
       return short;
     },
-    chargedV(post) {
-      const island = most.islandOf(post);
-      const across = most.opened;
-      const own = across.filter((_, i) => most.islandOf(i) === island);
-      return own.length === 0 ? 0 : Math.max(...own) - Math.min(...own);
-    },
+    chargedV: (post) => charged.get(most.islandOf(post)) ?? 0,
   };
 }

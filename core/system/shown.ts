@@ -1,5 +1,6 @@
 import type { LoadDrop } from './path.ts';
-import { allowedPercent } from './fed.ts';
+import { allowedPercent, neededV } from './allowed.ts';
+import { dropFinding } from './loadFindings.ts';
 import { isHeld, type PlaceFlow } from './solve.ts';
 import type { SystemView } from './view.ts';
 import { worst, type State } from '../finding/finding.ts';
@@ -99,10 +100,9 @@ export interface LoadRow {
   readonly cells: readonly LoadCell[];
 }
 
-const CLOSE_UNDER = 0.1;
-
 /** The table of what each load gets: a row a load, a column a state. */
-export function loadTable({ solved, installation, drops, stateOf }: SystemView): LoadRow[] {
+export function loadTable(view: SystemView): LoadRow[] {
+  const { solved, installation, drops, stateOf } = view;
   return installation.system.places.flatMap((place, index): LoadRow[] => {
     if (place.kind !== 'load') return [];
     return [
@@ -115,10 +115,7 @@ export function loadTable({ solved, installation, drops, stateOf }: SystemView):
           const flow = places[index];
           const mostPercent = allowedPercent(place, state ? isHeld(state) : true);
           const drop = drops.find((own) => own.loadId === place.id && own.stateId === stateId) ?? null;
-          const need = Math.max(
-            place.leastV ?? 0,
-            (place.draws.kind === 'watts' && place.draws.cutOutV) || 0,
-          );
+          const judged = drop && dropFinding(view, place, drop);
           const isOn = flow?.isOn ?? false;
           const states: State[] = !isOn
             ? []
@@ -127,17 +124,16 @@ export function loadTable({ solved, installation, drops, stateOf }: SystemView):
               : !flow?.isFed
                 ? ['fails']
                 : [
-                    drop && drop.dropPercent > mostPercent + 1e-9 ? 'fails' : 'holds',
-                    (flow?.volts ?? 0) < need ? 'fails' : 'holds',
+                    judged ? judged.state : flow.amps > 0 ? 'unproved' : 'holds',
+                    flow.volts < neededV(place) ? 'fails' : 'holds',
                   ];
-          const isClose = drop !== null && mostPercent - drop.dropPercent < CLOSE_UNDER * mostPercent;
           return {
             stateId,
             drop,
             volts: isOn && flow?.isFed && !collapse ? flow.volts : null,
             mostPercent,
             state: states.length > 0 ? worst(states) : null,
-            close: isClose && worst(states) === 'holds',
+            close: (judged?.close ?? false) && worst(states) === 'holds',
           };
         }),
       },
@@ -160,14 +156,7 @@ export function sumsOf({ solved, installation }: SystemView) {
 }
 
 /** V by name of each part of the installation that hangs together, each once: 24, or 12 and 24. */
-export function systemVolts({ solved, shorts }: SystemView): number[] {
-  const range = new Map<number, { least: number; most: number }>();
-  solved.nominalV.forEach((volts, post) => {
-    const island = shorts.islandOf(post);
-    if (island < 0) return;
-    const own = range.get(island) ?? { least: volts, most: volts };
-    range.set(island, { least: Math.min(own.least, volts), most: Math.max(own.most, volts) });
-  });
-  const volts = [...range.values()].map(({ least, most }) => Math.round(most - least));
+export function systemVolts({ solved, nominalOf }: SystemView): number[] {
+  const volts = solved.nominalV.map((_, post) => Math.round(nominalOf(post)));
   return [...new Set(volts)].filter((own) => own > 0).sort((a, b) => a - b);
 }

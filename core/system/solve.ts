@@ -92,13 +92,12 @@ function settle(
   start: readonly number[],
   heat: (conductor: number, amps: number) => number,
 ): Settled {
-  const place = new Map(installation.conductors.map((conductor, i) => [conductor, i]));
   let copperC = start;
   for (let round = 1; ; round += 1) {
     const now = copperC;
     const wired = wire(
       installation,
-      inState(state, (conductor) => now[place.get(conductor) ?? 0] ?? COLD_COPPER_C),
+      inState(state, (conductor) => now[conductor] ?? COLD_COPPER_C),
     );
     const solved = solveNetwork(wired.network);
     if (isCollapse(solved)) {

@@ -2,15 +2,23 @@ import { atMost, stated } from '../finding/finding.ts';
 import { FUSE_PLACES } from '../model/tables/fuses.ts';
 import { SHORT_ONLY_UP_TO } from '../sizing/fuse.ts';
 import { amount, listed, msg, numeral } from '../words/message.ts';
-import { about, facts, guardSays, type LimitsOf, pointsOf, type SystemFinding } from './findingParts.ts';
-import { guardKey, guardRatingA, isLink } from './protection.ts';
+import {
+  about,
+  facts,
+  guardSays,
+  keyPart,
+  type LimitsOf,
+  pointsOf,
+  type SystemFinding,
+} from './findingParts.ts';
+import { guardRatingA, isLink } from './protection.ts';
 import { guardsOf, isStarter, type SystemView } from './view.ts';
 
 /** What a battery can feed without meeting a fuse. */
 export function unguarded(view: SystemView): SystemFinding[] {
   const name = (id: string) => view.placeOf(id)?.name ?? id;
   return [...guardsOf(view)].flatMap(([cableId, { fed }]): SystemFinding[] => {
-    const conductor = view.installation.conductors.find(({ cable }) => cable.id === cableId);
+    const conductor = view.conductorOf(cableId);
     const bare = fed.filter(({ guard, leadsTo }) => guard === null && leadsTo.length === 0);
     const [first] = bare;
     if (!conductor || !first || isLink(view.installation, conductor)) return [];
@@ -55,7 +63,7 @@ export function firstFuses(view: SystemView): SystemFinding[] {
         {
           ...facts(
             'first-fuse',
-            `${sourceId}-${guardKey(guard)}`.replaceAll(' ', '-'),
+            `${sourceId}-${keyPart(guard)}`,
             msg`${guardSays(view, guard)}, from ${name(sourceId)}`,
             ['mm', 0],
             {
@@ -82,7 +90,7 @@ export function underFuse(view: SystemView, limitsOf: LimitsOf): SystemFinding[]
   return [...guardsOf(view)].flatMap(([cableId, { guard }]): SystemFinding[] => {
     const cable = view.cableOf(cableId);
     if (!guard || !cable) return [];
-    const conductor = view.installation.conductors.find((own) => own.cable.id === cableId);
+    const conductor = view.conductorOf(cableId);
     const isOwn = guard.kind === 'inline' && guard.cableId === cableId;
     // A link between batteries is within the bank, before any fuse of it.
     if (conductor && !isOwn && isLink(view.installation, conductor)) return [];

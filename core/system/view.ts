@@ -1,8 +1,9 @@
+import { addTo } from '../lib/lists.ts';
 import { remember } from '../lib/remember.ts';
 import type { Cable } from '../model/cable.ts';
 import type { Place, SystemState } from '../model/system.ts';
 import { banksOf, type Bank } from './banks.ts';
-import type { Installation } from './installation.ts';
+import { type Conductor, type Installation, postAt } from './installation.ts';
 import { type LoadDrop, loadDrops } from './path.ts';
 import {
   type FedCable,
@@ -14,9 +15,8 @@ import {
   returnPath,
 } from './protection.ts';
 import { type CableRun, cableRuns } from './runs.ts';
-import { type Shorts, shortsIn } from './shorts.ts';
+import { type Shorts, shortsIn, spansOf } from './shorts.ts';
 import type { SolvedSystem } from './solve.ts';
-import { postKey } from './places.ts';
 import type { PostName } from '../model/tables/places.ts';
 
 /** Everything that is known of an installation once it is solved, each by what it is about. */
@@ -32,15 +32,20 @@ export interface SystemView {
   readonly placeOf: (id: string) => Place | undefined;
   readonly stateOf: (id: string) => SystemState | undefined;
   readonly cableOf: (id: string) => Cable | undefined;
+  readonly conductorOf: (id: string) => Conductor | undefined;
   readonly postOf: (place: string, post: PostName) => number;
+  /** V by name of the part that a post belongs to; 0 where no source is. */
+  readonly nominalOf: (post: number) => number;
 }
 
 /** Looks at a solved installation from every side that findings are made of. */
 export function viewOf(solved: SolvedSystem): SystemView {
   const { installation } = solved;
-  const { system, numberOf, job } = installation;
+  const { system, job } = installation;
   const shorts = shortsIn(solved);
   const nets = bankNetsOf(installation);
+  const nominalV = spansOf(solved.nominalV, shorts.islandOf);
+  const conductors = new Map(installation.conductors.map((own) => [own.cable.id, own]));
   const [places, states, cables] = [system.places, system.states, job.cables].map(
     (list) => new Map((list as readonly { readonly id: string }[]).map((item) => [item.id, item])),
   );
@@ -55,7 +60,9 @@ export function viewOf(solved: SolvedSystem): SystemView {
     placeOf: (id) => places?.get(id) as Place | undefined,
     stateOf: (id) => states?.get(id) as SystemState | undefined,
     cableOf: (id) => cables?.get(id) as Cable | undefined,
-    postOf: (place, post) => numberOf.get(postKey({ place, post })) ?? -1,
+    conductorOf: (id) => conductors.get(id),
+    postOf: (place, post) => postAt(installation, place, post),
+    nominalOf: (post) => nominalV.get(shorts.islandOf(post)) ?? 0,
   };
 }
 
@@ -68,8 +75,6 @@ const weakest = (guards: readonly (Guard | null)[]): Guard | null =>
 /** What guards a cable, from every source that can feed it or whose current comes back through it. */
 export interface Guarded {
   readonly guard: Guard | null;
-  /** The sources that it is looked at from; none where no source feeds it. */
-  readonly sources: readonly string[];
   readonly fed: readonly FedCable[];
 }
 
@@ -82,45 +87,40 @@ export function guardsOf(view: SystemView): ReadonlyMap<string, Guarded> {
 }
 const guarding = remember<Map<string, Guarded>>();
 
-// eslint-disable-next-line max-lines-per-function -- out first, then what comes back by the same fuses
+/** The posts of batteries on the return side of the part that a post belongs to: where a short from it comes back. */
+export function returnsFor({ installation, shorts, protection, postOf }: SystemView, live: number): number[] {
+  const island = shorts.islandOf(live);
+  return installation.system.places
+    .flatMap(({ id, kind }) => (kind === 'battery' ? [postOf(id, 'plus'), postOf(id, 'minus')] : []))
+    .filter((post) => protection.isReturn[post] && shorts.islandOf(post) === island);
+}
+
 function guardedBy(view: SystemView): Map<string, Guarded> {
-  const { protection, installation } = view;
   const fed = new Map<string, FedCable[]>();
-  for (const one of protection.fed) {
-    const known = fed.get(one.cableId);
-    if (known) known.push(one);
-    else fed.set(one.cableId, [one]);
-  }
+  for (const one of view.protection.fed) addTo(fed, one.cableId, one);
+  const least = (entries: readonly FedCable[]) => weakest(entries.map(({ guard }) => guard));
   const guarded = new Map<string, Guarded>(
-    [...fed].map(([id, entries]) => [
-      id,
-      {
-        guard: weakest(entries.map(({ guard }) => guard)),
-        sources: [...new Set(entries.map(({ sourceId }) => sourceId))],
-        fed: entries,
-      },
-    ]),
+    [...fed].map(([id, entries]) => [id, { guard: least(entries), fed: entries }]),
   );
+  for (const [id, outs] of comingBack(view))
+    if (!guarded.has(id)) guarded.set(id, { guard: least(outs), fed: [] });
+  return guarded;
+}
+
+/** Cables of the return side, each with what feeds out that comes back through it: by the same fuse as it went. */
+function comingBack(view: SystemView): ReadonlyMap<string, readonly FedCable[]> {
+  const { protection, installation } = view;
   const live = new Map<number, FedCable[]>();
   for (const entry of protection.fed) {
-    const conductor = installation.conductors.find(({ cable }) => cable.id === entry.cableId);
-    for (const post of conductor ? [conductor.at.A, conductor.at.B] : []) {
-      const known = live.get(post);
-      if (known) known.push(entry);
-      else live.set(post, [entry]);
-    }
+    const at = view.conductorOf(entry.cableId)?.at;
+    for (const post of at ? [at.A, at.B] : []) addTo(live, post, entry);
   }
-  const batteryPosts = (id: string) => [view.postOf(id, 'plus'), view.postOf(id, 'minus')];
   /** Where what a battery gave comes back: to its own post, or to that of the last of its string. */
   const comesBackTo = (sourceId: string): number[] => {
-    const own = batteryPosts(sourceId).filter((post) => protection.isReturn[post]);
-    if (own.length > 0) return own;
-    const island = view.shorts.islandOf(batteryPosts(sourceId)[0] ?? -1);
-    return installation.system.places
-      .flatMap((place) => (place.kind === 'battery' ? batteryPosts(place.id) : []))
-      .filter((post) => protection.isReturn[post] && view.shorts.islandOf(post) === island);
+    const posts = [view.postOf(sourceId, 'plus'), view.postOf(sourceId, 'minus')];
+    const own = posts.filter((post) => protection.isReturn[post]);
+    return own.length > 0 ? own : returnsFor(view, posts[0] ?? -1);
   };
-  // What comes back goes through the same fuse as what went out.
   const back = new Map<string, FedCable[]>();
   for (const place of installation.system.places) {
     if (place.kind !== 'load' && place.kind !== 'supply' && place.kind !== 'dcdc') continue;
@@ -130,21 +130,9 @@ function guardedBy(view: SystemView): Map<string, Guarded> {
     if (!protection.isReturn[cold]) continue;
     for (const out of live.get(hot) ?? [])
       for (const end of comesBackTo(out.sourceId))
-        for (const id of returnPath(installation, protection, cold, end)) {
-          const known = back.get(id);
-          if (known) known.push(out);
-          else back.set(id, [out]);
-        }
+        for (const id of returnPath(installation, protection, cold, end)) addTo(back, id, out);
   }
-  for (const [id, outs] of back) {
-    if (guarded.has(id)) continue;
-    guarded.set(id, {
-      guard: weakest(outs.map(({ guard }) => guard)),
-      sources: [...new Set(outs.map(({ sourceId }) => sourceId))],
-      fed: [],
-    });
-  }
-  return guarded;
+  return back;
 }
 
 /** Whether a cable cranks an engine: by custom it carries no fuse. */

@@ -1,7 +1,8 @@
-import type { PlaceOf } from '../model/system.ts';
+import { remember } from '../lib/remember.ts';
+import { isFuse } from './installation.ts';
 import { type Guard, guardKey } from './protection.ts';
 import type { ShortAt } from './shorts.ts';
-import { guardsOf, type SystemView } from './view.ts';
+import { guardsOf, returnsFor, type SystemView } from './view.ts';
 
 /** What a fuse has to do with: the cables that it guards, and the shorts that it must clear. */
 export interface Zone {
@@ -11,15 +12,6 @@ export interface Zone {
   readonly atFuse: ShortAt;
   /** The least of all shorts behind it, before the next fuse, and the load or post that it is at. */
   readonly least: { readonly amps: number; readonly at: string } | null;
-}
-
-/** The post of a source's return that a short from a live post comes back to. */
-function returnsFor(view: SystemView, live: number): number[] {
-  const { installation, shorts, protection } = view;
-  return installation.system.places
-    .filter((place): place is PlaceOf<'battery'> => place.kind === 'battery')
-    .flatMap((battery) => [view.postOf(battery.id, 'plus'), view.postOf(battery.id, 'minus')])
-    .filter((post) => protection.isReturn[post] && shorts.islandOf(post) === shorts.islandOf(live));
 }
 
 /** The largest short from a post to a source's own return. */
@@ -54,11 +46,11 @@ export function shortAtPlace(view: SystemView, placeId: string): ShortAt | null 
   }
 }
 
-/** The two sides of a guard, by post. */
-function postsOf(view: SystemView, guard: Guard): number[] {
+/** The two sides of a guard, by post; of a fuse in a cable the end that it sits at. */
+export function guardPosts(view: SystemView, guard: Guard): number[] {
   if (guard.kind === 'place')
     return [view.postOf(guard.place.id, 'line'), view.postOf(guard.place.id, 'load')];
-  const conductor = view.installation.conductors.find(({ cable }) => cable.id === guard.cableId);
+  const conductor = view.conductorOf(guard.cableId);
   return conductor ? [conductor.at[guard.fuse.end]] : [];
 }
 
@@ -89,7 +81,10 @@ function leastOf(view: SystemView, cableIds: readonly string[]): Zone['least'] {
 }
 
 /** Every fuse with what lies behind it and before the next one. */
-export function zonesOf(view: SystemView): Zone[] {
+export const zonesOf = (view: SystemView): readonly Zone[] => zonesKnown([view], '', () => zonesIn(view));
+const zonesKnown = remember<Zone[]>();
+
+function zonesIn(view: SystemView): Zone[] {
   const zones = new Map<string, { guard: Guard; cableIds: string[] }>();
   const note = (guard: Guard, cableId: string | null) => {
     const key = guardKey(guard);
@@ -102,11 +97,11 @@ export function zonesOf(view: SystemView): Zone[] {
     for (const { guard: own } of fed) if (own) note(own, cableId);
   }
   for (const place of view.installation.system.places)
-    if (place.kind === 'fuse' || place.kind === 'breaker') note({ kind: 'place', place }, null);
+    if (isFuse(place)) note({ kind: 'place', place }, null);
   for (const { cable, fuses } of view.installation.conductors)
     for (const fuse of fuses) note({ kind: 'inline', cableId: cable.id, fuse }, null);
   return [...zones.values()].map(({ guard, cableIds }) => {
-    const [first, ...others] = postsOf(view, guard).map((post) => shortAt(view, post));
+    const [first, ...others] = guardPosts(view, guard).map((post) => shortAt(view, post));
     return {
       guard,
       cableIds,
