@@ -10,7 +10,7 @@ import type { Cable } from './model/cable.ts';
 import type { Both } from './model/end.ts';
 import { underItsName } from './model/catalogue/called.ts';
 import { isSoldered } from './model/method.ts';
-import type { CableKind, Shop } from './model/shop.ts';
+import { ownedKind, type CableKind, type Shop } from './model/shop.ts';
 import { areaMm2, sizeLabel } from './model/tables/size.ts';
 import { proofFindings } from './proof/findings.ts';
 import type { ProofSubject } from './proof/subject.ts';
@@ -66,11 +66,7 @@ export interface Asked {
 }
 
 /** The kind of a cable, as the shop calls it. */
-function kindIn({ gauge }: Cable, { cableKinds }: Shop): CableKind {
-  const owned = cableKinds.find(({ id }) => id === gauge.kindId) ?? cableKinds[0];
-  if (!owned) throw new RangeError('the shop has no cable');
-  return underItsName(owned);
-}
+const kindIn = (cable: Cable, shop: Shop): CableKind => underItsName(ownedKind(cable, shop));
 
 /** What a cable of the same circuit adds to the loop. */
 function asMate(cable: Cable, shop: Shop): Mate {

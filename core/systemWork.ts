@@ -8,7 +8,7 @@ import { contextOf } from './jobContext.ts';
 import { ask, size } from './stages.ts';
 import { type FromSystem, fromSystem } from './system/fed.ts';
 import { grownFor } from './system/grow.ts';
-import { installationOf } from './system/installation.ts';
+import { type Conductor, installationOf } from './system/installation.ts';
 import { solveSystem } from './system/solve.ts';
 import { type SystemView, viewOf } from './system/view.ts';
 
@@ -70,8 +70,9 @@ export function systemWork(job: Job, shop: Shop, followDuty?: FollowDuty): Syste
   const unsized = work.view.installation.conductors.filter(({ cable }) => !cable.gauge.size);
   if (unsized.length === 0) return work;
   for (let round = 0; round < HEAT_ROUNDS; round += 1) {
-    for (const { cable } of unsized) {
-      const next = sizeAlone(cable, work, shop, followDuty);
+    for (const conductor of unsized) {
+      const { cable } = conductor;
+      const next = sizeAlone(conductor, work, shop, followDuty);
       const before = proposed.get(cable.id);
       if (next && (!before || areaMm2(next.size) > areaMm2(before.size))) proposed.set(cable.id, next);
     }
@@ -88,7 +89,7 @@ export function systemWork(job: Job, shop: Shop, followDuty?: FollowDuty): Syste
 
 /** The size that a cable would be proposed with nothing else on the way to its load. */
 function sizeAlone(
-  cable: Cable,
+  { cable, kind }: Conductor,
   { job, from }: SystemWork,
   shop: Shop,
   followDuty: FollowDuty | undefined,
@@ -103,6 +104,5 @@ function sizeAlone(
       ...(fed && { fed }),
     }),
   ).choice.taken.at;
-  const kind = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
-  return kind?.sizes.find((one) => sameSize(one.size, taken));
+  return kind.sizes.find((one) => sameSize(one.size, taken));
 }

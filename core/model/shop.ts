@@ -215,3 +215,17 @@ export type Trial = z.infer<typeof trialSchema>;
 export type Post = z.infer<typeof postSchema>;
 export type Polarity = Post['polarity'];
 export type Shop = z.infer<typeof shopSchema>;
+
+/**
+ * The kind that a cable is made of: the one it names, else the first that the shop has.
+ *
+ * @throws RangeError when the shop has no cable at all
+ */
+export function ownedKind(
+  { gauge }: { readonly gauge: { readonly kindId: string } },
+  { cableKinds }: Pick<Shop, 'cableKinds'>,
+): CableKind {
+  const owned = cableKinds.find(({ id }) => id === gauge.kindId) ?? cableKinds[0];
+  if (!owned) throw new RangeError('the shop has no cable');
+  return owned;
+}

@@ -3,7 +3,6 @@ import { END_NAMES } from '../model/end.ts';
 import type { Job } from '../model/job.ts';
 import { SYSTEM_INPUTS, type SystemInput } from '../model/run.ts';
 import type { Bond, Place, System, SystemState } from '../model/system.ts';
-import { PLACE_POSTS, type PostName } from '../model/tables/places.ts';
 import { LONGEST_NAME } from '../model/text.ts';
 import { postTitle, withPlaces } from './places.ts';
 
@@ -81,31 +80,6 @@ export function withoutPlace(job: Job, placeId: string, cables: 'stay' | 'go'): 
       cables === 'go'
         ? taken.cables.filter(({ id }) => !gone.has(id))
         : taken.cables.map((cable) => (gone.has(cable.id) ? loosened(cable) : cable)),
-  };
-}
-
-/** An end of a cable put on a post of a place. */
-export function withEndOn(job: Job, cableId: string, end: 'A' | 'B', placeId: string, post: PostName): Job {
-  const placed = withPlaces(job);
-  const place = placed.system?.places.find(({ id }) => id === placeId);
-  if (!place || !(PLACE_POSTS[place.kind] as readonly PostName[]).includes(post)) return placed;
-  return {
-    ...placed,
-    cables: placed.cables.map((cable) =>
-      cable.id === cableId
-        ? {
-            ...cable,
-            ends: {
-              ...cable.ends,
-              [end]: {
-                ...cable.ends[end],
-                at: postTitle(place, post).slice(0, 60),
-                on: { place: placeId, post },
-              },
-            },
-          }
-        : cable,
-    ),
   };
 }
 

@@ -3,7 +3,7 @@ import type { Cable } from '../model/cable.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import type { Job } from '../model/job.ts';
 import type { Device, Fuse } from '../model/run.ts';
-import type { CableKind, CableSize, Shop } from '../model/shop.ts';
+import { type CableKind, type CableSize, ownedKind, type Shop } from '../model/shop.ts';
 import { everythingOn, type Place, type PlaceOf, type System, type SystemState } from '../model/system.ts';
 import { CUSTOMARY_RELAY_MILLIOHM, PLACE_POSTS, type PostName } from '../model/tables/places.ts';
 import { areaMm2, sameSize } from '../model/tables/size.ts';
@@ -102,8 +102,7 @@ export function installationOf(job: Job, shop: Shop, sizeOf: SizeOf = thickest):
       loose.push(cable);
       continue;
     }
-    const kind = shop.cableKinds.find(({ id }) => id === cable.gauge.kindId) ?? shop.cableKinds[0];
-    if (!kind) throw new RangeError('the shop has no cable');
+    const kind = ownedKind(cable, shop);
     const { size } = cable.gauge;
     const chosen = size && kind.sizes.find((own) => sameSize(own.size, size));
     const isAtFuse = [a, b].some((post) => {

@@ -23,7 +23,7 @@ import {
   removedCables,
   removedHunt,
   removedJob,
-  restoredJob,
+  keptJob,
 } from './recipes.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -181,8 +181,9 @@ export const useBench = defineStore('bench', () => {
   }
   const emptyBin = () => edit(say`empty the bin`, (draft) => void (draft.bin = []));
 
+  const keepJob = (job: Job, what: string) => edit(what, keptJob(job));
   /** Puts an earlier state of a job in its place; undo brings the later one back. */
-  const restoreJob = (job: Job) => edit(say`restore an earlier version`, restoredJob(job));
+  const restoreJob = (job: Job) => keepJob(job, say`restore an earlier version`);
 
   /** Whether another tab writes: then this one takes over what that one saves, and changes nothing. */
   function follow(isIt: boolean): void {
@@ -294,6 +295,7 @@ export const useBench = defineStore('bench', () => {
     hasWorked,
     putBack,
     emptyBin,
+    keepJob,
     restoreJob,
     undoable: computed(() => past.value.at(-1)?.what),
     redoable: computed(() => future.value.at(-1)?.what),

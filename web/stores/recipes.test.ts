@@ -16,7 +16,7 @@ import {
   removedCables,
   removedHunt,
   removedJob,
-  restoredJob,
+  keptJob,
 } from './recipes.ts';
 
 const shop = genericShop();
@@ -65,8 +65,8 @@ describe('hunts', () => {
 describe('jobs', () => {
   test('an earlier state takes the place of the later one; one that is gone is added', () => {
     const earlier = { ...job, title: 'Before' };
-    expect(after(restoredJob(earlier)).jobs.map(({ title }) => title)).toEqual(['Before', 'Job k']);
-    const back = after(removedJob(job, []), restoredJob(earlier));
+    expect(after(keptJob(earlier)).jobs.map(({ title }) => title)).toEqual(['Before', 'Job k']);
+    const back = after(removedJob(job, []), keptJob(earlier));
     expect(ids(back.jobs)).toEqual(['k', 'j']);
   });
 
@@ -79,7 +79,7 @@ describe('jobs', () => {
   });
 
   test('one whose id is taken by now comes back under another, and its hunts with it', () => {
-    const gone = after(removedJob(job, [hunt]), restoredJob({ ...other, id: 'j' }));
+    const gone = after(removedJob(job, [hunt]), keptJob({ ...other, id: 'j' }));
     const back = produce(gone, broughtBack(newest(gone)));
     const last = back.jobs.at(-1);
     expect(last?.id).not.toBe('j');

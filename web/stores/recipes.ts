@@ -45,8 +45,8 @@ export const removedHunt =
     toBin(draft, [{ ...binned(hunt.title), what: 'hunt', hunt }]);
   };
 
-/** An earlier state of a job in its place. */
-export const restoredJob =
+/** A job in the place of the one with its id: an earlier state of it, or one that was worked out as a whole. */
+export const keptJob =
   (job: Job): Recipe =>
   (draft) =>
     keepIn(draft.jobs, job as Draft<Job>);

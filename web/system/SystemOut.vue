@@ -3,12 +3,13 @@ import { nextTick, ref, useTemplateRef } from 'vue';
 import type { SystemFinding } from '../../core/system/findingParts.ts';
 import type { Shown } from '../../core/system/shown.ts';
 import { loadsCsv, placesCsv, systemCablesCsv, systemDocs } from '../../core/paper/systemDoc.ts';
-import { type Paper, PAPER_MM } from '../../core/paper/label.ts';
+import type { Paper } from '../../core/paper/label.ts';
 import { tagFileName } from '../../core/paper/testRecord.ts';
 import type { SystemWork } from '../../core/systemWork.ts';
 import { saveFile } from '../storage/files.ts';
 import { useMaking } from '../paper/useMaking.ts';
 import type { DrawnDiagram } from './layout.ts';
+import SegmentedField from '../ui/SegmentedField.vue';
 import SystemDrawing from './SystemDrawing.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -67,23 +68,25 @@ const savePdf = () =>
     }),
   );
 const csv = (name: string, text: string) => saveFile(`${base()}-${name}.csv`, text, 'text/csv');
-const PAPERS = Object.keys(PAPER_MM) as Paper[];
 </script>
 
 <template>
   <section :aria-label="say`Save the system`" class="mt-3 flex flex-wrap items-center gap-2">
     <span class="text-ink2">{{ say`Save as` }}</span>
+    <SegmentedField
+      :label="say`Paper`"
+      hide-label
+      small
+      class="w-32"
+      :model-value="paper"
+      :choices="[
+        { value: 'A4', title: 'A4' },
+        { value: 'Letter', title: say`Letter` },
+      ]"
+      @update:model-value="paper = $event === 'Letter' ? 'Letter' : 'A4'"
+    />
     <button type="button" class="button small" :disabled="busy !== '' || !drawn" @click="savePdf">
       PDF, {{ paper }}
-    </button>
-    <button
-      v-for="own in PAPERS.filter((one) => one !== paper)"
-      :key="own"
-      type="button"
-      class="button small"
-      @click="paper = own"
-    >
-      {{ say`${own} instead` }}
     </button>
     <button type="button" class="button small" :disabled="busy !== '' || !drawn" @click="saveSvg">SVG</button>
     <button type="button" class="button small" @click="csv('places', placesCsv(work))">

@@ -1,6 +1,5 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { nanoid } from 'nanoid';
-import type { Draft } from 'immer';
 import type { Job } from '../../core/model/job.ts';
 import { worstFirst } from '../../core/finding/finding.ts';
 import { diagramOf } from '../../core/system/diagram.ts';
@@ -15,7 +14,7 @@ import type { DrawnDiagram } from './layout.ts';
 import { say } from '../../core/words/say.ts';
 
 /** The installation of a job with everything that is worked out of it, and what may be done with it. */
-// eslint-disable-next-line max-lines-per-function -- one page's state: its parts share the job that they look at
+ 
 export function useSystem(jobId: () => string) {
   const bench = useBench();
   const job = computed(() => bench.jobById(jobId()));
@@ -64,13 +63,7 @@ export function useSystem(jobId: () => string) {
 
   /** Puts a changed job in the place of this one, as one step that undo takes back. */
   function change(what: string, make: (job: Job) => Job): void {
-    const before = job.value;
-    if (!before) return;
-    const next = make(before);
-    bench.edit(what, (draft) => {
-      const at = draft.jobs.findIndex(({ id }) => id === before.id);
-      if (at >= 0) draft.jobs[at] = next as Draft<Job>;
-    });
+    if (job.value) bench.keepJob(make(job.value), what);
   }
   return {
     job,

@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import type { Draft } from 'immer';
 import type { Cable } from '../../../core/model/cable.ts';
-import type { Job } from '../../../core/model/job.ts';
 import { SYSTEM_INPUTS, type SystemInput } from '../../../core/model/run.ts';
 import { withInputs } from '../../../core/system/edits.ts';
 import { digits } from '../../../core/words/numerals.ts';
@@ -79,12 +77,11 @@ const untaken = computed(() => rows.value.filter(({ isAnswered, isTaken }) => is
 
 function set(inputs: readonly SystemInput[], isTaken: boolean): void {
   const job = bench.jobById(jobId);
-  if (!job) return;
-  const next = withInputs(job, [cable.id], isTaken, inputs);
-  bench.edit(isTaken ? say`take figures from the system` : say`figures as typed`, (draft) => {
-    const at = draft.jobs.findIndex(({ id }) => id === jobId);
-    if (at >= 0) draft.jobs[at] = next as Draft<Job>;
-  });
+  if (job)
+    bench.keepJob(
+      withInputs(job, [cable.id], isTaken, inputs),
+      isTaken ? say`take figures from the system` : say`figures as typed`,
+    );
 }
 </script>
 
