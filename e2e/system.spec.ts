@@ -123,6 +123,28 @@ test('places and states are changed by hand; a place deleted asks about its cabl
   await app.saved();
 });
 
+test('grounds are joined, measured and parted by hand', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/marrow/system');
+  await onSheet(app, /^Engine block/).click();
+  const box = page.getByRole('dialog', { name: 'Engine block' });
+  await app.refuses('Resistance to Chassis, with its straps', '2000', /out of range: 0 to 1/);
+  await app.type('Resistance to Chassis, with its straps', '');
+  await box.getByRole('button', { name: 'Done' }).click();
+  const unmeasured = app.ledger.getByRole('button', { name: /^Engine block to Chassis, resistance/ });
+  await expect(unmeasured).toBeVisible();
+
+  await onSheet(app, /^Engine block/).click();
+  await box.getByRole('button', { name: 'Not joined to Chassis' }).click();
+  await expect(app.field('Resistance to Chassis, with its straps')).toHaveCount(0);
+  await app.choose('Joined by metal or a strap to', 'Chassis');
+  await app.type('Resistance to Chassis, with its straps', '0.7');
+  await box.getByRole('button', { name: 'Done' }).click();
+  await expect(unmeasured).toHaveCount(0);
+  await app.saved();
+});
+
 test('a hunt begins along the way that the system traces to a load', async ({ page }) => {
   const app = new App(page);
   await app.openDemo();

@@ -3,7 +3,7 @@ import type { Facts, Finding, Work } from '../finding/finding.ts';
 import type { Topic } from '../finding/topics.ts';
 import type { SystemState } from '../model/system.ts';
 import type { Unit } from '../model/units/figure.ts';
-import { type Message, msg, numeral } from '../words/message.ts';
+import { capitalised, type Message, msg, numeral } from '../words/message.ts';
 import { type Guard, guardKey } from './protection.ts';
 import type { PieceOf } from './installation.ts';
 import type { SystemView } from './view.ts';
@@ -45,7 +45,7 @@ export const facts = (
   topic,
   part: part.slice(0, LONGEST_PART),
   stage: 'gauge',
-  title,
+  title: capitalised(title),
   unit,
   decimals,
   work,

@@ -4,10 +4,11 @@ import type { Place, PlaceOf } from '../model/system.ts';
 import { PLACE_POSTS, POST_SIGNS, type PostName } from '../model/tables/places.ts';
 import { CUSTOMARY_CHASSIS_MILLIOHM } from '../model/tables/sources.ts';
 import { amount, listed, msg, numeral, verbatim } from '../words/message.ts';
+import { groupsOf } from '../lib/groups.ts';
 import { type Bank, bankShare, bankWays } from './banks.ts';
 import { about, bondSays, facts, stateSays, type SystemFinding } from './findingParts.ts';
 import { batteryOhm, jointsIn } from './installation.ts';
-import { netsOf } from './protection.ts';
+import { conductorNetsOf, netsOf } from './protection.ts';
 import type { SystemView } from './view.ts';
 
 /** A bank whose strings share worse than this is to be watched, and worse than that fails; a shop may set both. */
@@ -272,6 +273,59 @@ function unmeasured(view: SystemView): SystemFinding[] {
     );
 }
 
+/** A that a clamp round both conductors tells from nothing. */
+const CLAMP_A = 0.1;
+
+/** Currents that return through metal beside a conductor: the amps by cable out and back then differ. */
+function besides(view: SystemView): SystemFinding[] {
+  const { installation } = view;
+  const joints = jointsIn(installation);
+  const count = installation.posts.length;
+  // Each net of conductors is a thing of its own that its posts are joined to.
+  const byConductors = conductorNetsOf(installation).map((net, post) => [post, count + net] as const);
+  return joints.flatMap((joint): SystemFinding[] => {
+    const byMetal = joints.filter((other) => other !== joint).map(({ from, to }) => [from, to] as const);
+    const without = groupsOf(2 * count, [...byConductors, ...byMetal]);
+    if (without[joint.from] !== without[joint.to]) return [];
+    const flows = view.solved.states.map(({ stateId, volts }) => ({
+      stateId,
+      amps: Math.abs((volts[joint.from] ?? 0) - (volts[joint.to] ?? 0)) / joint.ohm,
+    }));
+    const [most] = flows.toSorted((a, b) => b.amps - a.amps);
+    if (!most || most.amps < CLAMP_A) return [];
+    const places = [joint.from, joint.to].map((post) => installation.posts[post]?.place ?? '');
+    return [
+      about(
+        stated(
+          {
+            ...facts(
+              'return-beside',
+              joint.id,
+              msg`${bondSays(view, joint.id)}, current through it`,
+              ['A', 1],
+              {
+                formula: msg`amps out by cable − amps back by cable`,
+                substituted: flows.map(
+                  ({ stateId, amps }) => verbatim`${stateSays(view, stateId)}: ${amount(amps, 'A', 1)}`,
+                ),
+                source: msg`nodal analysis of the cables with the metal beside them`,
+                assumes: joint.isCustomary
+                  ? msg`the customary ${numeral(CUSTOMARY_CHASSIS_MILLIOHM, 0)} mΩ of a sound chassis or hull`
+                  : '',
+              },
+            ),
+            value: most.amps,
+            because: msg`In ${stateSays(view, most.stateId)} so much returns through the metal and not by its cable: positive and negative differ by it.`,
+            remedy: msg`Join the metal to the negative at one point only. On a hull such a current corrodes.`,
+          },
+          'watch',
+        ),
+        { places, stateId: most.stateId },
+      ),
+    ];
+  });
+}
+
 /** Batteries of which nothing is known. */
 function unknownBatteries(view: SystemView): SystemFinding[] {
   const { installation } = view;
@@ -337,6 +391,7 @@ export const placeFindings = (view: SystemView, practice: HousePractice): System
   ...barePlaces(view),
   ...looseCables(view),
   ...unmeasured(view),
+  ...besides(view),
   ...unknownBatteries(view),
   ...alwaysOn(view),
 ];

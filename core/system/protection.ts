@@ -107,6 +107,10 @@ function waysIn(installation: Installation): Map<number, Way[]> {
 export const netsOf = (installation: Installation): readonly number[] =>
   joinedBy(installation, waysOf(installation), () => true);
 
+/** The same by cables and devices alone: what a person laid, not the metal that is there anyway. */
+export const conductorNetsOf = (installation: Installation): readonly number[] =>
+  joinedBy(installation, waysOf(installation), ({ kind }) => kind !== 'joint');
+
 /**
  * Posts that hang together as the poles of one bank do: not over grounds, a relay, or a cable that is fused at both ends,
  * which is how a charging line between two banks is made.

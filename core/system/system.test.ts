@@ -361,6 +361,28 @@ test('a return over the hull beside a cable is shared by their ohms; unmeasured,
   expect(Math.abs(back?.amps ?? 0)).toBeGreaterThan(20);
   expect(Math.abs(back?.amps ?? 0)).toBeLessThan(60);
   expect(of(found(bonded()), 'bond-known')[0]?.state).toBe('unproved');
+  // Out and back by cable differ by what goes through the metal.
+  const [beside] = of(found(bonded(1.1)), 'return-beside');
+  expect(beside).toMatchObject({ state: 'watch', places: [hull, block] });
+  expect(beside?.value).toBeCloseTo(110 - Math.abs(back?.amps ?? 0), 6);
+});
+
+test('a return that is meant to go over the metal alone is no difference between out and back', () => {
+  const base = stiff(jobOf(['Bank + · fuse 200 · Winch 110 A · Bank −, 4.4 m', 'Bank − · Hull, 0.3 m']));
+  const winch = placeId(base, 'Winch');
+  const byHull = (cables: Job['cables']): Job => ({
+    ...base,
+    cables,
+    system: base.system && {
+      ...base.system,
+      places: base.system.places.map((place) =>
+        place.id === winch && place.kind === 'load' ? { ...place, groundId: placeId(base, 'Hull') } : place,
+      ),
+    },
+  });
+  const back = tagOf(base, 'Winch −', 'Bank −');
+  expect(of(found(byHull(base.cables)), 'return-beside')).toHaveLength(1);
+  expect(of(found(byHull(base.cables.filter(({ id }) => id !== back))), 'return-beside')).toEqual([]);
 });
 
 describe('places drawn from names', () => {

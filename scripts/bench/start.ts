@@ -4,9 +4,13 @@ import { type Browser, chromium, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import config from '../../playwright.config.ts';
 import { serve } from '../../server/main.ts';
+import type { Cable } from '../../core/model/cable.ts';
 import { jobFileSchema } from '../../core/model/job.ts';
+import { installation } from './system.ts';
 
 const MANY = 500;
+/** Cables of one installation, each fed by it. */
+const FED = [60, 500];
 const OPENED = 200;
 /** Edits timed, after some that let the engine warm to them as it does while a person types. */
 const EDITS = 21;
@@ -16,9 +20,14 @@ const SLOWED = 4;
 const median = (values: readonly number[]) =>
   values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
-/** The demo job with so many cables, each its own. */
+/** An end that is on no stud and no post. */
+const standsAlone = ({ studId: _stud, on: _on, ...end }: Cable['ends']['A']) => end;
+
+const demoFile = () => jobFileSchema.parse(JSON.parse(readFileSync('demo/teasel.json', 'utf8')));
+
+/** The demo job with so many cables, each its own and with its figures typed: on no place, fed by no system. */
 function jobOf(count: number): string {
-  const file = jobFileSchema.parse(JSON.parse(readFileSync('demo/teasel.json', 'utf8')));
+  const file = demoFile();
   const cables = Array.from({ length: count }, (_, i) => {
     const from = file.job.cables[i % file.job.cables.length];
     if (!from) throw new Error('the demo has cables');
@@ -31,18 +40,21 @@ function jobOf(count: number): string {
       tag: `C-${i}`,
       run: {
         ...from.run,
+        fromSystem: [],
         lengthMm: 600 + ((i * 113) % 5000),
         return: back.kind === 'circuit' ? { ...back, name: `${back.name} ${circuit}` } : back,
       },
+      ends: { A: standsAlone(from.ends.A), B: standsAlone(from.ends.B) },
     };
   });
-  const job = { ...file.job, id: 'bench', title: `Bench of ${count}`, cables, studs: [] };
-  for (const cable of job.cables) {
-    delete cable.ends.A.studId;
-    delete cable.ends.B.studId;
-  }
+  const { system: _, ...typed } = file.job;
+  const job = { ...typed, id: 'bench', title: `Bench of ${count}`, cables, studs: [] };
   return JSON.stringify({ ...file, job });
 }
+
+/** A job whose cables all take their inputs from one installation. */
+const fedJob = (count: number): string =>
+  JSON.stringify({ ...demoFile(), job: { ...installation(count), title: `Bench of ${count}` } });
 
 /** Script fetched before the first view can be used, gzipped as a server would send it, bytes. */
 async function scriptBytes(browser: Browser, url: string): Promise<number> {
@@ -65,14 +77,14 @@ async function scriptBytes(browser: Browser, url: string): Promise<number> {
 }
 
 /** A page with a job of so many cables in its store. */
-async function withJob(browser: Browser, url: string, count: number): Promise<Page> {
+async function withJob(browser: Browser, url: string, count: number, jobFile = jobOf(count)): Promise<Page> {
   const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
   await page.goto(`${url}demo`);
   await page.getByRole('button', { name: 'Look round' }).click();
   await page.getByTestId('file').setInputFiles({
     name: 'job.json',
     mimeType: 'application/json',
-    buffer: Buffer.from(jobOf(count)),
+    buffer: Buffer.from(jobFile),
   });
   await page.getByText(`Bench of ${count}`).waitFor({ timeout: 120_000 });
   await page.waitForTimeout(2000);
@@ -165,6 +177,14 @@ export async function benchStart(): Promise<void> {
   console.log(
     `key to paint, processor slowed ${SLOWED} times: ${slow.toFixed(0)} ms with ${MANY} cables (target 100), ${(slow / quick).toFixed(1)} × that with one`,
   );
+  for (const count of FED) {
+    const fed = await withJob(browser, url, count, fedJob(count));
+    await usableAfter(fed, url);
+    const inSystem = await keyToPaint(fed);
+    console.log(
+      `  and ${inSystem.toFixed(0)} ms in an installation of ${count} cables that feeds them all, ${(inSystem / quick).toFixed(1)} × that with one`,
+    );
+  }
   const [half, whole] = await memory(long);
   console.log(
     `memory after opening ${OPENED} cables: ${(whole / half).toFixed(2)} × that after ${OPENED / 2}`,

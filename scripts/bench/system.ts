@@ -15,8 +15,8 @@ import { timed } from './timed.ts';
 const shop = genericShop();
 const METRIC = ['16', '25', '35', '50', '70'] as const;
 
-/** A bank, bars along it, and branches of a fuse and a load on each, out and back: so many cables. */
-function installation(count: number): Job {
+/** A bank, bars along it, and branches of a fuse and a load on each, out and back: at most so many cables. */
+export function installation(count: number): Job {
   const places: Place[] = [
     {
       id: 'bank',

@@ -17,6 +17,7 @@ import { LONGEST_NAME } from '../../core/model/text.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import ModalBox from '../ui/ModalBox.vue';
 import TextField from '../ui/TextField.vue';
+import BondFields from './BondFields.vue';
 import PlaceFields from './PlaceFields.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -122,6 +123,12 @@ const load = computed(() => (place.value?.kind === 'load' ? (place.value as Plac
         />
         <PlaceFields :place="place" :job="job" @change="put" />
       </div>
+      <BondFields
+        v-if="place.kind === 'ground'"
+        :job="job"
+        :ground="place"
+        @change="(what, make) => $emit('change', what, make)"
+      />
       <p class="note">
         {{
           on.length === 0
