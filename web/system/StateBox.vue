@@ -56,8 +56,8 @@ function remove(): void {
 type Lasts = 'held' | 'once' | 'again';
 const LASTS = computed((): readonly { readonly value: Lasts; readonly title: string }[] => [
   { value: 'held', title: say`held` },
-  { value: 'once', title: say`for a time, once` },
-  { value: 'again', title: say`again and again` },
+  { value: 'once', title: say`once` },
+  { value: 'again', title: say`repeating` },
 ]);
 const lasts = computed((): Lasts => {
   const now = state.value?.lasts;

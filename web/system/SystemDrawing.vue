@@ -79,7 +79,7 @@ const { edges, places, studs, failingPlaces, isOpen, isDimmed, nameY } = useDraw
       stroke="var(--copper-line)"
     />
     <g
-      v-for="{ place, spot, rail, lines, posts } in places"
+      v-for="{ place, spot, rail, lines, name, posts } in places"
       :key="place.id"
       :class="isDimmed(place) ? 'opacity-60' : ''"
     >
@@ -170,11 +170,11 @@ const { edges, places, studs, failingPlaces, isOpen, isDimmed, nameY } = useDraw
             stroke-width="1.5"
           />
           <text
-            v-for="(line, i) in lines"
+            v-for="(line, i) in [...name, ...lines.slice(1)]"
             :key="i"
             :x="34"
-            :y="(i - (lines.length - 1) / 2) * 16 + 5"
-            :class="i === 0 ? 'name' : i === 1 ? 'figure-line' : 'note'"
+            :y="(i - (name.length + lines.length - 2) / 2) * 16 + 5"
+            :class="i < name.length ? 'name' : i === name.length ? 'figure-line' : 'note'"
           >
             {{ line }}
           </text>
@@ -191,7 +191,7 @@ const { edges, places, studs, failingPlaces, isOpen, isDimmed, nameY } = useDraw
             v-if="!still"
             :cx="own.x"
             :cy="own.y"
-            r="9"
+            r="12"
             fill="transparent"
             class="post cursor-pointer"
             role="button"

@@ -2,6 +2,7 @@ import ElkApi, { type ElkNode, type ElkExtendedEdge } from 'elkjs/lib/elk-api.js
 import workerUrl from 'elkjs/lib/elk-worker.min.js?url';
 import { groupsOf } from '../../core/lib/groups.ts';
 import { addTo } from '../../core/lib/lists.ts';
+import { nameRoom } from './nameLines.ts';
 import type { Diagram, DiagramEdge, DiagramEnd, DiagramNode } from '../../core/system/diagram.ts';
 
 /** Where something is drawn, px: its middle. */
@@ -45,8 +46,6 @@ export const HALF = {
 } as const;
 /** How far the posts of a DC-DC charger stand from its middle. */
 export const DCDC_POST = 18;
-/** Room beside a shape for its name and figures. */
-const NAME_ROOM = 74;
 const SHAPE_ROOM = 30;
 /** A long name may run past the last column. */
 const NAME_OVERHANG = 36;
@@ -156,7 +155,7 @@ async function partLaidOut(diagram: Diagram): Promise<DrawnDiagram> {
       const width = isRail(node)
         ? Math.max(40, 30 * its.length)
         : node.place
-          ? SHAPE_ROOM * 2 + NAME_ROOM
+          ? SHAPE_ROOM * 2 + nameRoom(node.place.name)
           : 2;
       const middle = isRail(node) || !node.place ? width / 2 : SHAPE_ROOM;
       const rail = isRail(node) || !node.place;

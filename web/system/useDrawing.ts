@@ -11,6 +11,7 @@ import type { SystemView } from '../../core/system/view.ts';
 import { runText } from '../ui/display.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { DCDC_POST, type DrawnDiagram, HALF, type Spot } from './layout.ts';
+import { nameLines } from './nameLines.ts';
 import { say } from '../../core/words/say.ts';
 
 /** What a diagram is drawn from. */
@@ -226,7 +227,14 @@ export function useDrawing(p: DrawingProps) {
       const spot = p.drawn.spots.get(place.id);
       if (!spot) return [];
       return [
-        { place, spot, rail: p.drawn.rails.get(place.id), lines: linesOf(place), posts: postsOf(place) },
+        {
+          place,
+          spot,
+          rail: p.drawn.rails.get(place.id),
+          lines: linesOf(place),
+          name: nameLines(place.name),
+          posts: postsOf(place),
+        },
       ];
     }),
   );

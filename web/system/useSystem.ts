@@ -14,7 +14,7 @@ import type { DrawnDiagram } from './layout.ts';
 import { say } from '../../core/words/say.ts';
 
 /** The installation of a job with everything that is worked out of it, and what may be done with it. */
- 
+
 export function useSystem(jobId: () => string) {
   const bench = useBench();
   const job = computed(() => bench.jobById(jobId()));
