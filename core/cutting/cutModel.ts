@@ -21,6 +21,8 @@ export type Solve = (
   /** Nothing can be better than this. */
   readonly bound: number;
   readonly optimal: boolean;
+  /** Out of time before it was known whether there is any answer. */
+  readonly isStopped: boolean;
 };
 
 /** Pieces of one length are one kind to the model. */

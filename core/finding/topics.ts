@@ -43,7 +43,14 @@ export const TOPICS = {
     ...(['state-source', 'state-collapse', 'load-drop', 'load-least', 'load-fed', 'loads-return'] as const),
     ...(['unfused', 'first-fuse', 'under-fuse', 'fuse-breaks', 'fuse-clears', 'fuse-carries'] as const),
     ...(['selective', 'bank-share', 'bank-known', 'unlike-volts', 'place-rated', 'place-empty'] as const),
-    ...(['charger-always', 'cable-loose', 'bond-known', 'return-beside', 'lost-in-copper'] as const),
+    ...([
+      'charger-always',
+      'cable-loose',
+      'bond-known',
+      'return-beside',
+      'lost-in-copper',
+      'sizes-together',
+    ] as const),
   ],
 } as const satisfies Readonly<Record<string, readonly string[]>>;
 export type Topic = (typeof TOPICS)[keyof typeof TOPICS][number];

@@ -100,6 +100,8 @@ export const cableSchema = z.strictObject({
     kindId: id,
     /** The size chosen; the proposed one when not said. */
     size: z.optional(sizeSchema),
+    /** The size came from all sizes chosen together: it may be chosen anew with them. */
+    together: z.optional(z.literal(true)),
     oneSizeUp: z.optional(z.boolean()),
     /** Conductors side by side, of equal length and ends. */
     parallel: z.optional(z.int().check(z.gte(1), z.lte(4))),

@@ -135,6 +135,32 @@ export const stateSchema = z.strictObject({
   off: z.array(id).check(z.maxLength(MOST.places)),
   /** Switches, relays, breakers and fuses that are open. */
   open: z.array(id).check(z.maxLength(MOST.places)),
+  /** Hours of it in a year, for what is lost in money; none where not given. */
+  hoursPerYear: z.optional(z.number().check(z.gte(0), z.lte(8784))),
+});
+
+/** What is to be least when all sizes are chosen together. */
+export const LEAST = ['copper', 'weight', 'money', 'years'] as const;
+/** How all sizes are chosen together. */
+export const sizingSchema = z.strictObject({
+  least: z.enum(LEAST),
+  /** For least money over years: so many, with a kilowatt-hour at so much. */
+  years: z.number().check(z.gte(1), z.lte(50)),
+  pricePerKwh: z.number().check(z.gte(0), z.lte(100)),
+  /** Each load may lose so much of what it is allowed, percent. */
+  dropPercent: z.number().check(z.gte(20), z.lte(300)),
+  /** Cables that carry the same current get the same size: out and back of a circuit. */
+  alike: z.boolean(),
+  /** What is on the shelf first. */
+  shelf: z.boolean(),
+  /** Only sizes that the tool case has lugs and dies for. */
+  ends: z.boolean(),
+  /** Fuses proposed along with the sizes. */
+  fuses: z.boolean(),
+  /** Sizes chosen by hand are chosen anew too; never those of a cable that is begun. */
+  byHand: z.boolean(),
+  /** At most so many different sizes. */
+  mostSizes: z.optional(z.int().check(z.gte(1), z.lte(20))),
 });
 
 const areUnique = (list: readonly { readonly id: string }[]) =>
@@ -146,6 +172,7 @@ export const systemSchema = z
     places: z.array(placeSchema).check(z.maxLength(MOST.places)),
     bonds: z.array(bondSchema).check(z.maxLength(MOST.bonds)),
     states: z.array(stateSchema).check(z.minLength(1), z.maxLength(MOST.states)),
+    sizing: z.optional(sizingSchema),
   })
   .check(
     z.refine(({ places }) => areUnique(places), {
@@ -164,6 +191,7 @@ export type PlaceKind = Place['kind'];
 export type PlaceOf<Kind extends PlaceKind> = Extract<Place, { kind: Kind }>;
 export type Bond = z.infer<typeof bondSchema>;
 export type SystemState = z.infer<typeof stateSchema>;
+export type Sizing = z.infer<typeof sizingSchema>;
 export type System = z.infer<typeof systemSchema>;
 
 /** The state that a new system begins with: everything on, held. */
@@ -175,3 +203,16 @@ export const everythingOn = (id: string, name: string): SystemState => ({
   off: [],
   open: [],
 });
+
+/** How sizes are chosen together until a person says otherwise. */
+export const USUAL_SIZING: Sizing = {
+  least: 'copper',
+  years: 10,
+  pricePerKwh: 0.3,
+  dropPercent: 100,
+  alike: false,
+  shelf: false,
+  ends: true,
+  fuses: false,
+  byHand: false,
+};

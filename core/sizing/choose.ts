@@ -124,6 +124,80 @@ function withItsFuse(
   return passing.find(stands) ?? passing.at(-1) ?? found;
 }
 
+/** What a cable stands in, and how a size of its kind is tried in it. */
+function trying(
+  cable: Cable,
+  kind: CableKind,
+  practice: HousePractice,
+  around: Pick<RunContext, 'mates' | 'soldered' | 'fed'>,
+  followDuty: FollowDuty,
+) {
+  const run =
+    cable.run.return.kind === 'circuit' && !around.fed
+      ? { ...cable.run, load: circuitLoad(cable.run.load, around.mates) }
+      : cable.run;
+  const context: RunContext = {
+    run,
+    parallel: cable.gauge.parallel ?? 1,
+    places: placesOf(cable),
+    glassed: isGlassed(cable),
+    ...around,
+  };
+  // By their copper, whatever the order of the file.
+  const sizes = kind.sizes.toSorted((a, b) => areaMm2(a.size) - areaMm2(b.size));
+  const tryIn =
+    (own: RunContext) =>
+    (cableSize: CableSize): Tried => {
+      const assessed = assess(own, kind, cableSize, practice, followDuty);
+      const limits = sizeLimits(assessed, own, kind, practice);
+      // A fault that is not known does not make a size wrong.
+      const deciding = limits.filter(({ topic, state }) => topic !== 'survives' || state === 'fails');
+      const state = worst(deciding.map((limit) => limit.state));
+      return { candidate: { at: assessed, state, close: deciding.some(({ close }) => close) }, limits };
+    };
+  return { context, sizes, tryIn };
+}
+
+/** What is lost on the way: of these a size by itself says nothing where all sizes are chosen at once. */
+const isLostOnTheWay = isAbout('drop', 'duty-drop', 'load-volts', 'cranking-drop', 'cranking-volts');
+
+/** A size held against everything but what it loses on the way. */
+export interface ButForDrop {
+  readonly at: Assessment;
+  /** What keeps it from being used; empty where nothing does. */
+  readonly failing: readonly Judged[];
+}
+
+/**
+ * How each size of its kind stands a cable's heat, the tables switched on, its fuse and a short: everything but what is
+ * lost on the way, which is a matter of all cables on it together. A fuse that is still to come counts as it will be.
+ */
+export function butForDrop(
+  cable: Cable,
+  kind: CableKind,
+  practice: HousePractice,
+  around: Pick<RunContext, 'mates' | 'soldered' | 'fed'>,
+  followDuty: FollowDuty = dutyCycle,
+): (size: CableSize) => ButForDrop {
+  const { context, tryIn } = trying(cable, kind, practice, around, followDuty);
+  const failingIn = ({ limits }: Tried) =>
+    limits.filter(
+      (limit) =>
+        !isLostOnTheWay(limit) &&
+        (limit.state === 'fails' ||
+          (limit.state === 'unproved' && !limit.isOpen && isAbout('guards', 'duty-peak')(limit))),
+    );
+  return (cableSize) => {
+    const tried = tryIn(context)(cableSize);
+    const { at: assessed } = tried.candidate;
+    const fuse = fuseToCome(context, assessed, practice);
+    const fused = fuse
+      ? failingIn(tryIn({ ...context, run: { ...context.run, fuses: [fuse] } })(cableSize))
+      : [];
+    return { at: assessed, failing: [...failingIn(tried), ...fused] };
+  };
+}
+
 /**
  * Chooses the conductor: the smallest size of the cable's kind that passes every limit switched on, then one size
  * up where that is the practice. Where none passes, the thickest stands for the failure and says why.
@@ -139,27 +213,8 @@ export function chooseSize(
   followDuty: FollowDuty = dutyCycle,
 ): SizeChoice {
   const { gauge } = cable;
-  const run =
-    cable.run.return.kind === 'circuit' && !around.fed
-      ? { ...cable.run, load: circuitLoad(cable.run.load, around.mates) }
-      : cable.run;
-  const context: RunContext = {
-    run,
-    parallel: gauge.parallel ?? 1,
-    places: placesOf(cable),
-    glassed: isGlassed(cable),
-    ...around,
-  };
-  // By their copper, whatever the order of the file.
-  const sizes = kind.sizes.toSorted((a, b) => areaMm2(a.size) - areaMm2(b.size));
-  const tryIn = (own: RunContext) => (cableSize: CableSize) => {
-    const assessed = assess(own, kind, cableSize, practice, followDuty);
-    const limits = sizeLimits(assessed, own, kind, practice);
-    // A fault that is not known does not make a size wrong.
-    const deciding = limits.filter(({ topic, state }) => topic !== 'survives' || state === 'fails');
-    const state = worst(deciding.map((limit) => limit.state));
-    return { candidate: { at: assessed, state, close: deciding.some(({ close }) => close) }, limits };
-  };
+  const { context, sizes, tryIn } = trying(cable, kind, practice, around, followDuty);
+  const { run } = context;
   const tried = sizes.map(tryIn(context));
   const candidates = tried.map(({ candidate }) => candidate);
   const thickest = candidates.at(-1);

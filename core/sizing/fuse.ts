@@ -100,6 +100,8 @@ export interface FuseThatDoes {
  * @param overLoad how much over: customarily 1.25
  * @param volts the highest charging voltage
  * @param mostA what it must break, 0 where that is not known
+ * @param among the kinds that may be taken
+ * @param sheet of the maker, for all ratings of a kind: its curves go by multiples of the rating
  * @example smallestFuse({ heldA: 150, steps: [] }, 1.25, 14.6, 12, 0) // class T of 200 A
  */
 export function smallestFuse(
@@ -108,17 +110,19 @@ export function smallestFuse(
   volts: number,
   nominalV: number,
   mostA: number,
+  among: readonly FuseKind[] = Object.keys(FUSES) as FuseKind[],
+  sheet: Pick<Fuse, 'curve' | 'melts' | 'breakingA'> = {},
 ): FuseThatDoes | null {
   const carries = (kind: FuseKind, ratingA: number) =>
     ratingA >= overLoad * heldA &&
     steps.every(({ amps, seconds }) => {
-      const { notBeforeS } = meltsNotBefore({ kind, ratingA }, amps / ratingA);
+      const { notBeforeS } = meltsNotBefore({ ...sheet, kind, ratingA }, amps / ratingA);
       return amps <= ratingA || (notBeforeS !== null && seconds < notBeforeS);
     });
-  const kinds: readonly FuseKind[] = ['class-t', ...(Object.keys(FUSES) as FuseKind[])];
+  const kinds = among.includes('class-t') ? (['class-t', ...among] as const) : among;
   for (const ratingA of FUSE_RATINGS_A)
     for (const kind of kinds) {
-      const breaksA = breakingAmps(kind, volts, nominalV);
+      const breaksA = sheet.breakingA ?? breakingAmps(kind, volts, nominalV);
       if (breaksA !== null && breaksA >= mostA && carries(kind, ratingA)) return { kind, ratingA, breaksA };
     }
   return null;

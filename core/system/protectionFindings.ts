@@ -19,7 +19,7 @@ import { type Guard, guardKey, guardRatingA } from './protection.ts';
 import { firstFuses, underFuse, unguarded } from './unguardedFindings.ts';
 import { isHeld } from './solve.ts';
 import type { SystemView } from './view.ts';
-import { guardPosts, type Zone, zonesOf } from './zones.ts';
+import { flowsThrough, guardPosts, type Zone, zonesOf } from './zones.ts';
 
 const THEVENIN = msg`Thévenin at the fault: cold copper and charged batteries for the most, hot copper and half the source’s current for the least`;
 
@@ -220,18 +220,9 @@ function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding
 /** That a fuse carries what runs through it: so much over what is held, and each short state for its time. */
 // eslint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
 function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePractice): SystemFinding[] {
-  const { system, conductors } = view.installation;
   const ratingA = guardRatingA(guard);
   const its = factsOf(guard);
-  const index =
-    guard.kind === 'place'
-      ? system.places.indexOf(guard.place)
-      : conductors.findIndex(({ cable }) => cable.id === guard.cableId);
-  const flows = view.solved.states.flatMap(({ stateId, places, cables, collapse }) => {
-    const state = view.stateOf(stateId);
-    const flow = guard.kind === 'place' ? places[index] : cables[index];
-    return state && flow && !collapse ? [{ state, amps: Math.abs(flow.amps) }] : [];
-  });
+  const flows = flowsThrough(view, guard);
   const held = Math.max(0, ...flows.filter(({ state }) => isHeld(state)).map(({ amps }) => amps));
   const least = fuseOverLoad * held;
   const over = flows.flatMap(({ state, amps }) =>

@@ -1,5 +1,5 @@
 import type { Place, SystemState } from '../model/system.ts';
-import { airOf, type Warming, warmingOf } from './warmth.ts';
+import { airOf, startC, type Warming, warmingOf } from './warmth.ts';
 import {
   COLD_COPPER_C,
   type Conductor,
@@ -288,17 +288,11 @@ export function solveSystem(installation: Installation): SolvedSystem {
   for (const state of system.states) {
     const { lasts } = state;
     if (lasts.kind === 'held') continue;
-    const { seconds, everySeconds } = lasts;
-    /** What repeats begins as warm as its effective amps keep it. */
-    const startC = (i: number, amps: number): number => {
-      const rest = heldC[i] ?? COLD_COPPER_C;
-      if (everySeconds === undefined) return rest;
-      const share = seconds / everySeconds;
-      const effective = Math.sqrt(share * amps ** 2 + (1 - share) * (heldA[i] ?? 0) ** 2);
-      return Math.max(rest, warming[i]?.settledC(effective) ?? rest);
-    };
+    const { seconds } = lasts;
+    const start = (own: Warming, i: number, amps: number): number =>
+      startC(own, lasts, amps, { celsius: heldC[i] ?? COLD_COPPER_C, amps: heldA[i] ?? 0 });
     const heat = (i: number, amps: number) =>
-      warming[i]?.afterC(amps, seconds, startC(i, amps)) ?? COLD_COPPER_C;
+      warming[i]?.afterC(amps, seconds, start(warming[i], i, amps)) ?? COLD_COPPER_C;
     keep(state, settle(installation, state, heldC, heat));
   }
   return {

@@ -3,6 +3,7 @@ import { HOTTEST_C, steadyTemperature, type Surroundings, type ThermalCable } fr
 import { airC, surroundingsOf, thermalCable } from '../sizing/loop.ts';
 import { placingFactor } from '../sizing/placing.ts';
 import { stretchesOf } from '../sizing/governingRun.ts';
+import type { SystemState } from '../model/system.ts';
 import type { Conductor } from './installation.ts';
 
 /** Heat that jacket compounds take up, J/(m³·K). */
@@ -64,6 +65,40 @@ export function warmingOf({ cable, kind, size }: Conductor): Warming {
         after(body, around, Math.abs(amps) / share, seconds, Math.max(fromC, around.ambientC)),
       ),
   };
+}
+
+/**
+ * °C that a conductor begins a state of a time at: what the held states leave it at; where it repeats, as warm as its
+ * effective amps keep it.
+ */
+export function startC(
+  { settledC }: Pick<Warming, 'settledC'>,
+  lasts: SystemState['lasts'],
+  amps: number,
+  held: { readonly celsius: number; readonly amps: number },
+): number {
+  if (lasts.kind === 'held' || lasts.everySeconds === undefined) return held.celsius;
+  const share = lasts.seconds / lasts.everySeconds;
+  const effective = Math.sqrt(share * amps ** 2 + (1 - share) * held.amps ** 2);
+  return Math.max(held.celsius, settledC(effective));
+}
+
+/** °C of a conductor's copper in each of several states, from the amps that it carries in them. */
+export function copperInStates(
+  conductor: Conductor,
+  states: readonly { readonly lasts: SystemState['lasts']; readonly amps: number }[],
+): number[] {
+  const warming = warmingOf(conductor);
+  const rest = states.filter(({ lasts }) => lasts.kind === 'held').map(({ amps }) => Math.abs(amps));
+  const held = {
+    celsius: Math.max(airOf(conductor), ...rest.map((amps) => warming.settledC(amps))),
+    amps: Math.max(0, ...rest),
+  };
+  return states.map(({ lasts, amps }) =>
+    lasts.kind === 'held'
+      ? warming.settledC(amps)
+      : warming.afterC(amps, lasts.seconds, startC(warming, lasts, Math.abs(amps), held)),
+  );
 }
 
 /** The air it lies in, °C: what it has while nothing flows. */

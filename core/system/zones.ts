@@ -1,4 +1,5 @@
 import { remember } from '../lib/remember.ts';
+import type { SystemState } from '../model/system.ts';
 import { isFuse } from './installation.ts';
 import { type Guard, guardKey } from './protection.ts';
 import type { ShortAt } from './shorts.ts';
@@ -44,6 +45,23 @@ export function shortAtPlace(view: SystemView, placeId: string): ShortAt | null 
       return line.mostA >= load.mostA ? line : load;
     }
   }
+}
+
+/** What a guard carries in each state, A. */
+export function flowsThrough(
+  { solved, installation, stateOf }: SystemView,
+  guard: Guard,
+): { readonly state: SystemState; readonly amps: number }[] {
+  const { system, conductors } = installation;
+  const index =
+    guard.kind === 'place'
+      ? system.places.findIndex(({ id }) => id === guard.place.id)
+      : conductors.findIndex(({ cable }) => cable.id === guard.cableId);
+  return solved.states.flatMap(({ stateId, places, cables, collapse }) => {
+    const state = stateOf(stateId);
+    const flow = guard.kind === 'place' ? places[index] : cables[index];
+    return state && flow && !collapse ? [{ state, amps: Math.abs(flow.amps) }] : [];
+  });
 }
 
 /** The two sides of a guard, by post; of a fuse in a cable the end that it sits at. */

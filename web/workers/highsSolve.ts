@@ -8,9 +8,10 @@ export const solveWith =
     highs.withModel({ format: 'lp', data: lp }, (model) => {
       model.options.set({ output_flag: false, time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: gap });
       const { modelStatus } = model.run();
-      const { optimal } = highs.constants.modelStatus;
+      const { optimal, timeLimit } = highs.constants.modelStatus;
+      const isStopped = modelStatus === timeLimit;
       const found = model.info.get('primal_solution_status') === highs.constants.solutionStatus.feasible;
-      if (!found) return { columns: null, objective: Number.NaN, bound: 0, optimal: false };
+      if (!found) return { columns: null, objective: Number.NaN, bound: 0, optimal: false, isStopped };
       const values = model.getSolution().colValue;
       const columns: Record<string, number> = {};
       values.forEach((value, i) => {
@@ -21,5 +22,6 @@ export const solveWith =
         objective: Number(model.info.get('objective_function_value')),
         bound: Number(model.info.get('mip_dual_bound')),
         optimal: modelStatus === optimal,
+        isStopped,
       };
     });

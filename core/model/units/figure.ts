@@ -15,6 +15,7 @@ export type Unit =
   | 'K'
   | 'mm'
   | 'mm²'
+  | 'mm²·m'
   | 's'
   | 'N'
   | 'N·m'

@@ -1,0 +1,151 @@
+import { contextOf } from '../jobContext.ts';
+import type { Cable } from '../model/cable.ts';
+import { END_NAMES } from '../model/end.ts';
+import { usesDie } from '../model/method.ts';
+import type { CableKind, CableSize, Shop } from '../model/shop.ts';
+import type { Sizing } from '../model/system.ts';
+import { areaMm2, sameSize } from '../model/tables/size.ts';
+import type { FollowDuty } from '../sizing/assess.ts';
+import { butForDrop } from '../sizing/choose.ts';
+import { ask } from '../stages.ts';
+import type { Conductor } from '../system/installation.ts';
+import type { SystemWork } from '../systemWork.ts';
+import type { Judged } from '../finding/finding.ts';
+import { openCase } from '../termination/dies/toolCase.ts';
+import { lugOffers } from '../termination/lugOffers.ts';
+import { type EndConductor, lugNeed, resolveEnd } from '../termination/resolveEnd.ts';
+import { type Message, msg } from '../words/message.ts';
+
+/** Why the size of a cable is not chosen with the others. */
+export type Stays = 'begun' | 'by hand';
+
+/** What a cable may get, thinnest first, and why nothing thinner. */
+export interface Choices {
+  readonly conductor: Conductor;
+  readonly stays: Stays | null;
+  readonly sizes: readonly CableSize[];
+  /** What refuses the next thinner size of its kind; null where there is none thinner. */
+  readonly thinnerFails: Message | null;
+  /** What refuses them all; null where some may be used. */
+  readonly allFail: Message | null;
+}
+
+/** A cable is begun when a step of it is done or a record sealed: its size stays whatever is asked. */
+export const isBegun = ({ done, records }: Cable): boolean => done.length > 0 || records.length > 0;
+
+/** Whether the size of a cable stays. */
+export function staysIn({ cable }: Conductor, { byHand }: Sizing): Stays | null {
+  if (cable.gauge.size === undefined) return isBegun(cable) ? 'begun' : null;
+  if (isBegun(cable)) return 'begun';
+  return byHand || cable.gauge.together ? null : 'by hand';
+}
+
+/** Whether the tool case can put both ends on such a conductor: a lug that suits and, where it is crimped, a die that closes. */
+function canEnd(cable: Cable, conductor: EndConductor, shop: Shop): boolean {
+  return END_NAMES.every((name) => {
+    const end = resolveEnd(name, cable, conductor, shop);
+    const said = cable.ends[name].lugId;
+    if (!end.lug) return false;
+    if (said !== undefined) {
+      const need = lugNeed(cable.ends[name], conductor, end.wholeMm2, shop.practice);
+      const offer = lugOffers(need, openCase(shop)).find(({ lug }) => lug.id === said);
+      if (!offer || offer.refused !== null) return false;
+    }
+    if (!usesDie(end.method) || end.lug.form !== 'tube') return true;
+    return end.die !== null && end.die.verdict !== 'open' && end.die.verdict !== 'will-not-close';
+  });
+}
+
+/** The first of some things in order from which on all pass, where one that passes is followed by none that does not. */
+function firstPassing<T>(list: readonly T[], passes: (one: T) => boolean): number {
+  let [low, high] = [0, list.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    const one = list[middle];
+    if (one !== undefined && passes(one)) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
+/** What a limit is called where it decides a size. */
+function byLimit({ topic, write }: Judged): Message {
+  switch (topic) {
+    case 'guards':
+      return msg`by its fuse`;
+    case 'survives':
+      return msg`by a short circuit`;
+    case 'duty-peak':
+      return msg`by the heat of a surge`;
+    case 'amps-inch':
+    case 'amps-metric':
+    case 'amps-heat':
+    case 'settled':
+      return msg`by its heat`;
+    case 'quick':
+      return msg`by the quick rule`;
+    default:
+      return write().title;
+  }
+}
+
+const thinnestFirst = ({ sizes }: CableKind): CableSize[] =>
+  sizes.toSorted((a, b) => areaMm2(a.size) - areaMm2(b.size));
+
+/**
+ * The sizes that a cable may get but for what it loses on the way: those that stand its heat, its fuse and a short by the
+ * methods switched on, and that the tool case can end. What stands all that, so does whatever is thicker.
+ *
+ * @param stays why its size is not chosen: then it is the one that it has
+ */
+export function choicesOf(
+  conductor: Conductor,
+  { job, from }: SystemWork,
+  shop: Shop,
+  { ends: mustEnd }: Sizing,
+  stays: Stays | null,
+  followDuty: FollowDuty,
+): Choices {
+  const { cable, kind } = conductor;
+  const kept = { conductor, stays, thinnerFails: null, allFail: null };
+  if (stays) return { ...kept, sizes: [conductor.size] };
+  const fedBefore = job.cables.find(({ id }) => id === cable.id) ?? cable;
+  const its = from.get(cable.id)?.fed;
+  const fed = its && { ...its, size: null, rest: its.rest && { ...its.rest, held: [], duty: [] } };
+  const asked = ask(fedBefore, shop, {
+    context: contextOf(fedBefore, job),
+    followDuty,
+    ...(fed && { fed }),
+  });
+  const hold = butForDrop(asked.cable, kind, shop.practice, asked.around, followDuty);
+  const sizes = thinnestFirst(kind);
+  const first = firstPassing(sizes, (size) => hold(size).failing.length === 0);
+  const standing = sizes.slice(first);
+  const usable = mustEnd
+    ? standing.filter(({ size, outerMm }) =>
+        canEnd(
+          fedBefore,
+          { copperMm2: areaMm2(size), outerMm, tinned: kind.tinned, strands: kind.strands },
+          shop,
+        ),
+      )
+    : standing;
+  const refusing = (size: CableSize | undefined): Message | null => {
+    const [limit] = size ? hold(size).failing : [];
+    return limit ? byLimit(limit) : null;
+  };
+  return {
+    ...kept,
+    sizes: usable,
+    thinnerFails:
+      usable[0] && standing[0] && !sameSize(usable[0].size, standing[0].size)
+        ? msg`by the lugs and dies in the tool case`
+        : refusing(sizes[first - 1]),
+    allFail:
+      usable.length > 0
+        ? null
+        : standing.length > 0
+          ? msg`no lug or die for it in the tool case`
+          : (refusing(sizes.at(-1)) ?? msg`its kind has no sizes`),
+  };
+}

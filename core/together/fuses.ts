@@ -1,0 +1,91 @@
+import type { HousePractice } from '../model/housePractice.ts';
+import type { Job } from '../model/job.ts';
+import type { FuseKind } from '../model/tables/fuses.ts';
+import { smallestFuse } from '../sizing/fuse.ts';
+import { type Guard, guardKey, guardRatingA } from '../system/protection.ts';
+import { isHeld } from '../system/solve.ts';
+import type { SystemView } from '../system/view.ts';
+import { flowsThrough, guardPosts, zonesOf } from '../system/zones.ts';
+
+/** A fuse with the rating that would do. */
+export interface FuseProposal {
+  readonly guard: Guard;
+  readonly nowA: number;
+  readonly ratingA: number;
+  readonly kind: FuseKind;
+}
+
+const kindOf = (guard: Guard): FuseKind =>
+  guard.kind === 'inline' ? guard.fuse.kind : guard.place.kind === 'fuse' ? guard.place.fuse : 'breaker';
+
+/** What the maker's sheet of a fuse says, for every rating of its kind. */
+const sheetOf = (guard: Guard) => {
+  const { curve, melts, breakingA } = guard.kind === 'inline' ? guard.fuse : guard.place;
+  return {
+    ...(curve && { curve }),
+    ...(melts && { melts }),
+    ...(breakingA !== undefined && { breakingA }),
+  };
+};
+
+/**
+ * The smallest standard rating for every fuse that carries each state for its time, and interrupts the most that can
+ * flow at it: of its own kind, by its own sheet, where one does; else of another, unless its sheet was typed. What protects
+ * what is behind it is then a matter of the sizes. A fuse that carries nothing stays.
+ */
+export function fusesFor(view: SystemView, practice: HousePractice): FuseProposal[] {
+  return zonesOf(view).flatMap(({ guard, atFuse }): FuseProposal[] => {
+    const flows = flowsThrough(view, guard);
+    const heldA = Math.max(0, ...flows.filter(({ state }) => isHeld(state)).map(({ amps }) => amps));
+    const steps = flows.flatMap(({ state: { lasts }, amps }) =>
+      lasts.kind === 'for' ? [{ amps, seconds: lasts.seconds }] : [],
+    );
+    const post = guardPosts(view, guard).find((one) => view.shorts.islandOf(one) >= 0);
+    const isIdle = heldA === 0 && steps.every(({ amps }) => amps === 0);
+    if (isIdle || post === undefined) return [];
+    const sheet = sheetOf(guard);
+    const kind = kindOf(guard);
+    const find = (among: readonly FuseKind[] | undefined) =>
+      smallestFuse(
+        { heldA, steps },
+        practice.fuseOverLoad,
+        view.shorts.chargedV(post),
+        Math.round(view.nominalOf(post)),
+        atFuse.mostA,
+        among,
+        sheet,
+      );
+    const isBound = kind === 'breaker' || Object.keys(sheet).length > 0;
+    const does = find([kind]) ?? (isBound ? null : find(undefined));
+    const nowA = guardRatingA(guard);
+    return does && (does.ratingA !== nowA || does.kind !== kind)
+      ? [{ guard, nowA, ratingA: does.ratingA, kind: does.kind }]
+      : [];
+  });
+}
+
+/** A job with such fuses put in the place of those it has. */
+export function withFuses(job: Job, proposals: readonly FuseProposal[]): Job {
+  if (proposals.length === 0) return job;
+  const byKey = new Map(proposals.map((own) => [guardKey(own.guard), own]));
+  const system = job.system && {
+    ...job.system,
+    places: job.system.places.map((place) => {
+      if (place.kind !== 'fuse' && place.kind !== 'breaker') return place;
+      const found = byKey.get(guardKey({ kind: 'place', place }));
+      if (!found) return place;
+      const { ratingA, kind } = found;
+      return place.kind === 'fuse' ? { ...place, ratingA, fuse: kind } : { ...place, ratingA };
+    }),
+  };
+  const cables = job.cables.map((cable) => {
+    const fuses = cable.run.fuses.map((fuse) => {
+      const found = byKey.get(guardKey({ kind: 'inline', cableId: cable.id, fuse }));
+      return found ? { ...fuse, ratingA: found.ratingA, kind: found.kind } : fuse;
+    });
+    return fuses.every((fuse, i) => fuse === cable.run.fuses[i])
+      ? cable
+      : { ...cable, run: { ...cable.run, fuses } };
+  });
+  return { ...job, cables, ...(system && { system }) };
+}

@@ -1,0 +1,129 @@
+import { stated, worstFirst } from '../finding/finding.ts';
+import { contextOf } from '../jobContext.ts';
+import type { Job } from '../model/job.ts';
+import type { Shop } from '../model/shop.ts';
+import type { Sizing } from '../model/system.ts';
+import type { Unit } from '../model/units/figure.ts';
+import type { FollowDuty } from '../sizing/assess.ts';
+import { about, facts, stateSays, type SystemFinding } from '../system/findingParts.ts';
+import type { SystemView } from '../system/view.ts';
+import { withPlaces } from '../system/places.ts';
+import { systemFindings } from '../systemFigures.ts';
+import { fedOf, systemWork } from '../systemWork.ts';
+import { amount, listed, type Message, msg, numeral } from '../words/message.ts';
+import { workUpCable } from '../workup.ts';
+import type { Together, Totals } from './together.ts';
+
+/** What is to be least, and how it is written. */
+export const MEASURES: Readonly<
+  Record<Sizing['least'], { readonly title: Message; readonly unit: Unit; readonly decimals: number }>
+> = {
+  copper: { title: msg`copper`, unit: 'mm²·m', decimals: 0 },
+  weight: { title: msg`weight`, unit: 'kg', decimals: 2 },
+  money: { title: msg`price of the cable`, unit: '', decimals: 2 },
+  years: { title: msg`price and losses over the years`, unit: '', decimals: 2 },
+};
+
+/** One measure of a choice of sizes. */
+export function measured({ least, years, pricePerKwh }: Sizing, totals: Totals): number {
+  const { copperMm2M, massKg, price, kWhPerYear } = totals;
+  return {
+    copper: copperMm2M,
+    weight: massKg,
+    money: price,
+    years: price + years * pricePerKwh * kWhPerYear,
+  }[least];
+}
+
+/** What stands in the way, a sentence each. */
+export function inTheWaySays({ inTheWay }: Together, view: SystemView): Message[] {
+  if (!inTheWay) return [];
+  return [
+    ...inTheWay.cables.map(
+      ({ cableId, because }) => msg`${view.cableOf(cableId)?.tag ?? cableId} may get no size: ${because}.`,
+    ),
+    ...inTheWay.collapsed.map(
+      (stateId) =>
+        msg`In ${stateSays(view, stateId)} its loads cannot run together, even with the thickest cables.`,
+    ),
+    ...inTheWay.loads.map(
+      ({ loadId, stateId, allowedPercent, neededPercent }) =>
+        msg`${view.placeOf(loadId)?.name ?? loadId} would have to be allowed ${amount(neededPercent, '%', 2)} in place of ${amount(allowedPercent, '%', 2)}, in ${stateSays(view, stateId)}.`,
+    ),
+    ...(inTheWay.isByRule
+      ? [
+          msg`The drops could be kept, but not with so few sizes or with the cables alike; those that stay have ${inTheWay.sizesThatStay} different ones.`,
+        ]
+      : []),
+  ];
+}
+
+/** That all sizes together cost least, against each by itself. */
+function leastFinding(found: Together, view: SystemView): SystemFinding {
+  const { sizing, together, alone, now, bound, rounds, isStill, isAloneEnough, outcome } = found;
+  const { title, unit, decimals } = MEASURES[sizing.least];
+  const written = (totals: Totals) => amount(measured(sizing, totals), unit, decimals);
+  const base = facts('sizes-together', 'all', msg`${title}, all sizes together`, [unit, decimals], {
+    formula: msg`least Σ over the cables, one size each, with Σ I·R(size) ≤ the drop allowed on every load’s way in every state`,
+    substituted: [
+      ...(together ? [msg`together ${written(together)}`] : []),
+      msg`each by its share of the length ${written(alone)}`,
+      msg`as the job has it ${written(now)}`,
+      ...(together ? [msg`nothing that keeps the limits is under ${amount(bound, unit, decimals)}`] : []),
+    ],
+    source: msg`a mixed-integer program, proved by branch and bound (HiGHS)`,
+    assumes: isStill
+      ? msg`the currents and temperatures that these sizes make: found anew ${numeral(rounds, 0)} times, until nothing changed`
+      : msg`currents and temperatures found anew ${numeral(rounds, 0)} times; they still moved`,
+  });
+  if (!together) {
+    const says = inTheWaySays(found, view);
+    return about(
+      stated(
+        {
+          ...base,
+          value: null,
+          because: says.length > 0 ? listed(says, ' ') : msg`The solver found nothing in time.`,
+          remedy: msg`Shorten a way, allow a load more, or let it be fed by its own cable.`,
+        },
+        'fails',
+      ),
+      {},
+    );
+  }
+  const value = measured(sizing, together);
+  const proof =
+    outcome === 'least'
+      ? msg`Nothing that keeps every limit is less, for the currents that these sizes make.`
+      : msg`The best that was found; that nothing is less is not proved.`;
+  const aloneCost = measured(sizing, alone);
+  const saved = aloneCost > 0 ? (100 * (aloneCost - value)) / aloneCost : 0;
+  const beside = !isAloneEnough
+    ? msg`Each by its share of the length does not keep every limit.`
+    : saved > 0.05
+      ? msg`${amount(saved, '%', 1)} less than each by its share of the length.`
+      : msg`As much as each by its share of the length.`;
+  return about(
+    stated(
+      { ...base, value, because: listed([beside, proof], ' ') },
+      outcome === 'least' ? 'holds' : 'unproved',
+    ),
+    {},
+  );
+}
+
+/** What the whole installation would be found to be with the sizes taken, worst first; what was chosen before all else. */
+export function togetherFindings(
+  found: Together,
+  job: Job,
+  shop: Shop,
+  followDuty: FollowDuty,
+): SystemFinding[] {
+  const work = systemWork(withPlaces(job), shop, followDuty);
+  if (!found.together) return [leastFinding(found, work.view)];
+  const works = work.job.cables.map((cable) => {
+    const fed = fedOf(work, cable.id);
+    return workUpCable(cable, shop, { context: contextOf(cable, work.job), followDuty, ...(fed && { fed }) });
+  });
+  return [leastFinding(found, work.view), ...worstFirst(systemFindings(work, works, shop))];
+}

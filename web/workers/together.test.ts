@@ -1,0 +1,236 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import loadHighs from 'highs';
+import type { Solve } from '../../core/cutting/cutModel.ts';
+import { cases } from '../../core/lib/casesFixture.ts';
+import { readJobFile } from '../../core/model/file.ts';
+import { type Job, jobSchema } from '../../core/model/job.ts';
+import { type Sizing, USUAL_SIZING } from '../../core/model/system.ts';
+import { areaMm2 } from '../../core/model/tables/size.ts';
+import { rememberDuty } from '../../core/sizing/rememberDuty.ts';
+import { useOf } from '../../core/system/allowed.ts';
+import { withSystem } from '../../core/system/edits.ts';
+import { inStates, jobOf, placeId, SHOP, stiff, tagOf, withFacts } from '../../core/system/systemFixture.ts';
+import { systemWork } from '../../core/systemWork.ts';
+import { togetherFindings } from '../../core/together/report.ts';
+import { chooseTogether, takeTogether } from '../../core/together/together.ts';
+import { tell } from '../../core/words/message.ts';
+import { solveWith } from './highsSolve.ts';
+
+let solve: Solve;
+beforeAll(async () => {
+  solve = solveWith(await loadHighs());
+});
+const followDuty = rememberDuty();
+/** The tool case asks nothing here: what it has is a matter of its own. */
+const chosen = (job: Job, sizing: Partial<Sizing> = {}) => {
+  const worked = chooseTogether({
+    ...{ job, shop: SHOP, solve, followDuty },
+    sizing: { ...USUAL_SIZING, ends: false, ...sizing },
+  });
+  if (!worked) throw new Error('stopped');
+  return worked;
+};
+const taken = (job: Job, sizing: Partial<Sizing> = {}): Job => {
+  const { together } = chosen(job, sizing);
+  expect(together.together).not.toBeNull();
+  return takeTogether(job, together.rows, together.fuses);
+};
+const mm2Of = (job: Job, id: string): number => {
+  const size = job.cables.find((cable) => cable.id === id)?.gauge.size;
+  return size ? areaMm2(size) : 0;
+};
+const worstUse = (job: Job): number => {
+  const { view } = systemWork(job, SHOP, followDuty);
+  return Math.max(...view.drops.map((drop) => useOf(view, drop)));
+};
+
+/** A bank, a bus and a bar, and loads on them: each its amps and how far off it is. */
+const feeder = (loads: readonly { readonly amps: number; readonly metres: number }[], metres = 2): Job =>
+  stiff(
+    jobOf(
+      [
+        `Bank + · fuse 300 · Bus +, ${metres} m`,
+        ...loads.map((load, i) => `Bus + · fuse 150 · Load${i} ${load.amps} A · Bar −, ${2 * load.metres} m`),
+        `Bar − · Bank −, ${metres} m`,
+      ],
+      '',
+    ),
+  );
+const feeders = fc
+  .record({
+    loads: fc.array(
+      fc.record({
+        amps: fc.integer({ min: 5, max: 90 }),
+        metres: fc.integer({ min: 10, max: 90 }).map((n) => n / 10),
+      }),
+      { minLength: 1, maxLength: 3 },
+    ),
+    metres: fc.integer({ min: 5, max: 50 }).map((n) => n / 10),
+  })
+  .map(({ loads, metres }) => feeder(loads, metres));
+
+describe('any feeder with its loads', () => {
+  test('gets sizes that keep every drop once they are in, cost no more than each by itself, and stay when asked again', () => {
+    fc.assert(
+      fc.property(feeders, (job) => {
+        const { together } = chosen(job);
+        if (!together.together) {
+          expect(together.inTheWay).not.toBeNull();
+          return;
+        }
+        expect(together.outcome).toBe('least');
+        if (together.isAloneEnough)
+          expect(together.together.cost).toBeLessThanOrEqual(together.alone.cost + 1e-6);
+        expect(together.bound).toBeLessThanOrEqual(together.together.cost + 1e-6);
+        const after = takeTogether(job, together.rows, together.fuses);
+        expect(() => jobSchema.parse(after)).not.toThrow();
+        expect(worstUse(after)).toBeLessThanOrEqual(1 + 1e-6);
+        expect(chosen(after).together.together?.cost).toBeCloseTo(together.together.cost, 6);
+      }),
+      { numRuns: cases(12) },
+    );
+  });
+
+  test('never costs more where it may lose more, and the trade says the same', () => {
+    fc.assert(
+      fc.property(feeders, fc.integer({ min: 110, max: 200 }), (job, dropPercent) => {
+        const { together, tradeAt } = chosen(job);
+        if (!together.together) return;
+        const eased = tradeAt(dropPercent).totals;
+        expect(eased?.cost).toBeLessThanOrEqual(together.together.cost + 1e-6);
+        expect(tradeAt(100).totals?.cost).toBeCloseTo(together.together.cost, 6);
+      }),
+      { numRuns: cases(8) },
+    );
+  });
+});
+
+const two = feeder([
+  { amps: 60, metres: 4 },
+  { amps: 20, metres: 2 },
+]);
+
+describe('what is asked of the sizes', () => {
+  test('a size chosen by hand stays until it is asked for, that of a begun cable always', () => {
+    const id = tagOf(two, 'Bar −', 'Bank −');
+    const at95 = (part: object = {}): Job => ({
+      ...two,
+      cables: two.cables.map((cable) =>
+        cable.id === id
+          ? {
+              ...cable,
+              ...part,
+              gauge: { ...cable.gauge, size: { system: 'metric' as const, name: '95' as const } },
+            }
+          : cable,
+      ),
+    });
+    const rowOf = (job: Job, sizing: Partial<Sizing>) =>
+      chosen(job, sizing).together.rows.find(({ cableId }) => cableId === id);
+    expect(rowOf(at95(), {})).toMatchObject({ stays: 'by hand', together: { name: '95' } });
+    expect(rowOf(at95(), { byHand: true })?.together?.name).not.toBe('95');
+    const begun = at95({ done: [{ step: 'cut', at: '2026-11-01T10:00:00Z', by: 'A' }] });
+    expect(rowOf(begun, { byHand: true })).toMatchObject({ stays: 'begun', together: { name: '95' } });
+    const untouched = takeTogether(begun, [{ cableId: id, together: { system: 'metric', name: '16' } }], []);
+    expect(mm2Of(untouched, id)).toBe(95);
+  });
+
+  test('out and back get the same size, and few sizes are no more than that', () => {
+    const job = taken(two, { alike: true, mostSizes: 2 });
+    expect(mm2Of(job, tagOf(two, 'Bar −', 'Bank −'))).toBe(mm2Of(job, tagOf(two, 'Fuse F1', 'Bus +')));
+    expect(mm2Of(job, tagOf(two, 'Load0 −', 'Bar −'))).toBe(mm2Of(job, tagOf(two, 'Fuse F2', 'Load0 +')));
+    expect(new Set(job.cables.map(({ id }) => mm2Of(job, id))).size).toBeLessThanOrEqual(2);
+    expect(worstUse(job)).toBeLessThanOrEqual(1);
+  });
+
+  test('fewer sizes than those that stay: said to be in the way, and nothing is chosen', () => {
+    const stays = jobOf(['Bank + · Bus +, 1 m', 'Bus + · Lamp 5 A · Bank −, 2 m'], '');
+    const mixed: Job = {
+      ...stiff(stays),
+      cables: stays.cables.map((cable, i) => ({
+        ...cable,
+        gauge:
+          i < 2 ? { ...cable.gauge, size: { system: 'metric', name: i === 0 ? '50' : '35' } } : cable.gauge,
+      })),
+    };
+    const { together } = chosen(mixed, { mostSizes: 1 });
+    expect(together).toMatchObject({
+      outcome: 'none',
+      together: null,
+      inTheWay: { isByRule: true, sizesThatStay: 2 },
+    });
+    const [first] = togetherFindings(together, mixed, SHOP, followDuty);
+    expect(first).toMatchObject({ topic: 'sizes-together', state: 'fails' });
+    expect(tell(first?.because ?? '')).toContain('those that stay have 2');
+  });
+
+  test('losses over the years make copper where current runs for hours', () => {
+    const held = withSystem(two, (system) => ({
+      ...system,
+      states: system.states.map((state) => ({ ...state, hoursPerYear: 6000 })),
+    }));
+    const money = chosen(held, { least: 'money' }).together.together;
+    const years = chosen(held, { least: 'years', years: 20, pricePerKwh: 0.4 }).together.together;
+    expect(years?.copperMm2M).toBeGreaterThan(money?.copperMm2M ?? Infinity);
+    expect(years?.kWhPerYear).toBeLessThan(money?.kWhPerYear ?? 0);
+  });
+
+  test('a fuse proposed carries every state, and what is behind it may then be thinner', () => {
+    // With little asked of the drop: a smaller fuse also has more ohms.
+    const eased = ['Load0', 'Load1'].reduce((job, name) => withFacts(job, name, { dropPercent: 10 }), two);
+    const kept = chosen(eased).together;
+    const proposed = chosen(eased, { fuses: true }).together;
+    const places = new Map(
+      proposed.fuses.map(({ guard, ratingA }) => [guard.kind === 'place' ? guard.place.name : '', ratingA]),
+    );
+    expect(places.get('Fuse F2')).toBe(80);
+    expect(places.get('Fuse F3')).toBe(30);
+    expect(proposed.together?.copperMm2M).toBeLessThan(kept.together?.copperMm2M ?? 0);
+    const job = takeTogether(eased, proposed.rows, proposed.fuses);
+    const states = togetherFindings(proposed, job, SHOP, followDuty).filter(({ topic }) =>
+      ['fuse-carries', 'under-fuse', 'load-drop'].includes(topic),
+    );
+    expect(states.length).toBeGreaterThan(5);
+    expect(states.filter(({ state }) => state === 'fails')).toEqual([]);
+  });
+
+  test('a load that no size can feed is named with what it would need', () => {
+    const far = feeder([{ amps: 90, metres: 60 }]);
+    const { together } = chosen(far);
+    expect(together.outcome).toBe('none');
+    const [load] = together.inTheWay?.loads ?? [];
+    expect(load?.loadId).toBe(placeId(far, 'Load0'));
+    expect(load?.neededPercent).toBeGreaterThan(load?.allowedPercent ?? Infinity);
+    // Allowed just that, it can be.
+    const eased = withFacts(far, 'Load0', { dropPercent: (load?.neededPercent ?? 0) * 1.001 });
+    expect(chosen(eased).together.outcome).toBe('least');
+  });
+
+  test('loads that cannot run together whatever the copper are said to', () => {
+    const weak = withFacts(feeder([]), 'Bank', { source: { kind: 'typed', milliohm: 400 } });
+    const job = inStates(jobOfInverter(weak), [{ id: 'Full', name: 'Full' }]);
+    const { together } = chosen(job);
+    expect(together.inTheWay?.collapsed).toEqual(['Full']);
+    expect(together.together).toBeNull();
+  });
+});
+
+/** An inverter of 3 kW put on a feeder. */
+const jobOfInverter = (job: Job): Job => {
+  const whole = jobOf(['Bank + · fuse 300 · Inverter 3000 W · Bank −, 3 m'], '');
+  return withFacts(whole, 'Bank', job.system?.places.find(({ name }) => name === 'Bank') ?? {});
+};
+
+test.each(['teasel', 'marrow', 'hut'])('the demo job %s: proved, at once, and taken in one step', (name) => {
+  const file = readJobFile(readFileSync(`demo/${name}.json`, 'utf8'));
+  if (!file.ok) throw new Error(file.sentence);
+  const { job, shop } = file.value;
+  const worked = chooseTogether({ job, shop, solve, followDuty, sizing: { ...USUAL_SIZING, byHand: true } });
+  expect(worked?.together.outcome).toBe('least');
+  expect(worked?.together.together?.cost).toBeLessThanOrEqual((worked?.together.alone.cost ?? 0) + 1e-6);
+  const after = takeTogether(job, worked?.together.rows ?? [], worked?.together.fuses ?? []);
+  expect(after.cables.map(({ tag }) => tag)).toEqual(job.cables.map(({ tag }) => tag));
+  expect(() => jobSchema.parse(after)).not.toThrow();
+});
