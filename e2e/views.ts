@@ -10,6 +10,7 @@ export const VIEWS: Readonly<Record<string, string>> = {
   bench: '/job/teasel/bench/en1',
   batch: '/job/teasel/batch',
   system: '/job/teasel/system',
+  sizes: '/job/marrow/sizes',
   kit: '/job/teasel/kit',
   case: '/job/teasel/case',
   section: '/job/teasel/section',

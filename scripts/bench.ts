@@ -18,6 +18,7 @@ import { benchSpoilt } from './bench/spoilt.ts';
 import { benchStart } from './bench/start.ts';
 import { benchHunt } from './bench/hunt.ts';
 import { benchSystem } from './bench/system.ts';
+import { benchTogether } from './bench/together.ts';
 import { timed, timesAs } from './bench/timed.ts';
 
 const shop = genericShop();
@@ -138,6 +139,7 @@ console.log(
 
 benchHunt();
 benchSystem();
+await benchTogether();
 benchCutting();
 
 benchSection();

@@ -32,3 +32,15 @@ test('no file, or none that can be read, is said', () => {
   expect(workup().status).toBe(2);
   expect(workup(join(folder, 'nowhere.json')).stderr).toContain('cannot be read');
 });
+
+test('with --together the sizes of all cables are chosen at once; what is to be least must be one of four', () => {
+  const { status, stdout } = workup('--together', 'copper', 'demo/marrow.json');
+  expect(status).toBe(0);
+  const { together } = JSON.parse(stdout) as {
+    together: { outcome: string; rows: { together: unknown }[]; together: { cost: number }; bound: number };
+  };
+  expect(together.outcome).toBe('least');
+  expect(together.rows.every((row) => row.together !== null)).toBe(true);
+  expect(together.together.cost).toBeCloseTo(together.bound, 3);
+  expect(workup('--together', 'gold', 'demo/marrow.json')).toMatchObject({ status: 2 });
+});

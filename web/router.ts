@@ -52,6 +52,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/sizes',
+      name: 'sizes',
+      component: () => import('./sizes/SizesPage.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/kit',
       name: 'kit',
       component: () => import('./kit/KitPage.vue'),

@@ -100,8 +100,8 @@ export const cableSchema = z.strictObject({
     kindId: id,
     /** The size chosen; the proposed one when not said. */
     size: z.optional(sizeSchema),
-    /** The size came from all sizes chosen together: it may be chosen anew with them. */
-    together: z.optional(z.literal(true)),
+    /** The size that was taken from all sizes chosen together: while it is still the cable's, it may be chosen anew with them. */
+    together: z.optional(sizeSchema),
     oneSizeUp: z.optional(z.boolean()),
     /** Conductors side by side, of equal length and ends. */
     parallel: z.optional(z.int().check(z.gte(1), z.lte(4))),

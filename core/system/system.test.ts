@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { readJobFile } from '../model/file.ts';
-import { jobSchema } from '../model/job.ts';
+import { type Job, jobSchema } from '../model/job.ts';
 import { systemWork } from '../systemWork.ts';
 import { workUp } from '../workup.ts';
 import { tell } from '../words/message.ts';

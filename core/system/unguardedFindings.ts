@@ -11,7 +11,7 @@ import {
   pointsOf,
   type SystemFinding,
 } from './findingParts.ts';
-import { guardRatingA, isLink } from './protection.ts';
+import { type Guard, guardRatingA, isLink } from './protection.ts';
 import { guardsOf, isStarter, type SystemView } from './view.ts';
 
 /** What a battery can feed without meeting a fuse. */
@@ -85,15 +85,20 @@ export function firstFuses(view: SystemView): SystemFinding[] {
   );
 }
 
+/** The fuse whose amps a cable must be allowed; null where none guards it, and for a link within a bank, before any fuse. */
+export function fuseOver(view: SystemView, cableId: string): Guard | null {
+  const guard = guardsOf(view).get(cableId)?.guard ?? null;
+  const conductor = view.conductorOf(cableId);
+  const isOwn = guard?.kind === 'inline' && guard.cableId === cableId;
+  return conductor && !isOwn && isLink(view.installation, conductor) ? null : guard;
+}
+
 /** Every conductor behind a fuse must be allowed that fuse's amps. */
 export function underFuse(view: SystemView, limitsOf: LimitsOf): SystemFinding[] {
-  return [...guardsOf(view)].flatMap(([cableId, { guard }]): SystemFinding[] => {
+  return [...guardsOf(view).keys()].flatMap((cableId): SystemFinding[] => {
     const cable = view.cableOf(cableId);
+    const guard = fuseOver(view, cableId);
     if (!guard || !cable) return [];
-    const conductor = view.conductorOf(cableId);
-    const isOwn = guard.kind === 'inline' && guard.cableId === cableId;
-    // A link between batteries is within the bank, before any fuse of it.
-    if (conductor && !isOwn && isLink(view.installation, conductor)) return [];
     const limits = limitsOf(cableId);
     const ratingA = guardRatingA(guard);
     const title = msg`${cable.tag} under ${guardSays(view, guard)}`;

@@ -7,7 +7,10 @@ import type { Sizing } from '../model/system.ts';
 import { areaMm2, sameSize } from '../model/tables/size.ts';
 import type { FollowDuty } from '../sizing/assess.ts';
 import { butForDrop } from '../sizing/choose.ts';
+import { strictestAmps } from '../sizing/schoolFindings.ts';
 import { ask } from '../stages.ts';
+import { guardRatingA } from '../system/protection.ts';
+import { fuseOver } from '../system/unguardedFindings.ts';
 import type { Conductor } from '../system/installation.ts';
 import type { SystemWork } from '../systemWork.ts';
 import type { Judged } from '../finding/finding.ts';
@@ -35,9 +38,10 @@ export const isBegun = ({ done, records }: Cable): boolean => done.length > 0 ||
 
 /** Whether the size of a cable stays. */
 export function staysIn({ cable }: Conductor, { byHand }: Sizing): Stays | null {
-  if (cable.gauge.size === undefined) return isBegun(cable) ? 'begun' : null;
   if (isBegun(cable)) return 'begun';
-  return byHand || cable.gauge.together ? null : 'by hand';
+  const { size, together } = cable.gauge;
+  const isByHand = size !== undefined && !(together && sameSize(size, together));
+  return isByHand && !byHand ? 'by hand' : null;
 }
 
 /** Whether the tool case can put both ends on such a conductor: a lug that suits and, where it is crimped, a die that closes. */
@@ -92,6 +96,52 @@ function byLimit({ topic, write }: Judged): Message {
 const thinnestFirst = ({ sizes }: CableKind): CableSize[] =>
   sizes.toSorted((a, b) => areaMm2(a.size) - areaMm2(b.size));
 
+/** A cable tried in other sizes where it lies: what refuses one, but for the drop, and the amps that one is allowed. */
+interface Trial {
+  /** As the system feeds it. */
+  readonly cable: Cable;
+  readonly refused: (size: CableSize) => Message | null;
+  readonly allowedA: (size: CableSize) => number | null;
+}
+function trialOf(
+  { cable: { id }, kind, cable }: Conductor,
+  { job, from, view }: SystemWork,
+  shop: Shop,
+  followDuty: FollowDuty,
+): Trial {
+  const fedBefore = job.cables.find((own) => own.id === id) ?? cable;
+  const its = from.get(id)?.fed;
+  const fed = its && { ...its, size: null, rest: its.rest && { ...its.rest, held: [], duty: [] } };
+  const asked = ask(fedBefore, shop, {
+    context: contextOf(fedBefore, job),
+    followDuty,
+    ...(fed && { fed }),
+  });
+  const hold = butForDrop(asked.cable, kind, shop.practice, asked.around, followDuty);
+  const guard = fuseOver(view, id);
+  const isOwn = guard?.kind === 'inline' && guard.cableId === id;
+  const mostA = guard && !isOwn ? guardRatingA(guard) : 0;
+  return {
+    cable: fedBefore,
+    refused: (size) => {
+      const { at: assessed, failing } = hold(size);
+      const [limit] = failing;
+      if (limit) return byLimit(limit);
+      const allowedA = strictestAmps(assessed, shop.practice);
+      return allowedA !== null && allowedA < mostA ? msg`by its fuse` : null;
+    },
+    allowedA: (size) => strictestAmps(hold(size).at, shop.practice),
+  };
+}
+
+/** The amps that a cable is allowed as it is; null where no method switched on says. */
+export const allowedAsItIs = (
+  conductor: Conductor,
+  work: SystemWork,
+  shop: Shop,
+  followDuty: FollowDuty,
+): number | null => trialOf(conductor, work, shop, followDuty).allowedA(conductor.size);
+
 /**
  * The sizes that a cable may get but for what it loses on the way: those that stand its heat, its fuse and a short by the
  * methods switched on, and that the tool case can end. What stands all that, so does whatever is thicker.
@@ -100,40 +150,29 @@ const thinnestFirst = ({ sizes }: CableKind): CableSize[] =>
  */
 export function choicesOf(
   conductor: Conductor,
-  { job, from }: SystemWork,
+  work: SystemWork,
   shop: Shop,
   { ends: mustEnd }: Sizing,
   stays: Stays | null,
   followDuty: FollowDuty,
 ): Choices {
-  const { cable, kind } = conductor;
+  const { kind } = conductor;
   const kept = { conductor, stays, thinnerFails: null, allFail: null };
   if (stays) return { ...kept, sizes: [conductor.size] };
-  const fedBefore = job.cables.find(({ id }) => id === cable.id) ?? cable;
-  const its = from.get(cable.id)?.fed;
-  const fed = its && { ...its, size: null, rest: its.rest && { ...its.rest, held: [], duty: [] } };
-  const asked = ask(fedBefore, shop, {
-    context: contextOf(fedBefore, job),
-    followDuty,
-    ...(fed && { fed }),
-  });
-  const hold = butForDrop(asked.cable, kind, shop.practice, asked.around, followDuty);
+  const { cable, refused } = trialOf(conductor, work, shop, followDuty);
   const sizes = thinnestFirst(kind);
-  const first = firstPassing(sizes, (size) => hold(size).failing.length === 0);
+  const first = firstPassing(sizes, (size) => refused(size) === null);
   const standing = sizes.slice(first);
   const usable = mustEnd
     ? standing.filter(({ size, outerMm }) =>
         canEnd(
-          fedBefore,
+          cable,
           { copperMm2: areaMm2(size), outerMm, tinned: kind.tinned, strands: kind.strands },
           shop,
         ),
       )
     : standing;
-  const refusing = (size: CableSize | undefined): Message | null => {
-    const [limit] = size ? hold(size).failing : [];
-    return limit ? byLimit(limit) : null;
-  };
+  const refusing = (size: CableSize | undefined): Message | null => (size ? refused(size) : null);
   return {
     ...kept,
     sizes: usable,

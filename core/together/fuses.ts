@@ -31,10 +31,17 @@ const sheetOf = (guard: Guard) => {
 /**
  * The smallest standard rating for every fuse that carries each state for its time, and interrupts the most that can
  * flow at it: of its own kind, by its own sheet, where one does; else of another, unless its sheet was typed. What protects
- * what is behind it is then a matter of the sizes. A fuse that carries nothing stays.
+ * what is behind it is then a matter of the sizes; where a cable behind it stays that is not allowed as much, so does the
+ * fuse. One that carries nothing stays too.
+ *
+ * @param allowedA the amps that each cable is allowed whose size stays
  */
-export function fusesFor(view: SystemView, practice: HousePractice): FuseProposal[] {
-  return zonesOf(view).flatMap(({ guard, atFuse }): FuseProposal[] => {
+export function fusesFor(
+  view: SystemView,
+  practice: HousePractice,
+  allowedA: ReadonlyMap<string, number | null>,
+): FuseProposal[] {
+  return zonesOf(view).flatMap(({ guard, atFuse, cableIds }): FuseProposal[] => {
     const flows = flowsThrough(view, guard);
     const heldA = Math.max(0, ...flows.filter(({ state }) => isHeld(state)).map(({ amps }) => amps));
     const steps = flows.flatMap(({ state: { lasts }, amps }) =>
@@ -58,6 +65,9 @@ export function fusesFor(view: SystemView, practice: HousePractice): FuseProposa
     const isBound = kind === 'breaker' || Object.keys(sheet).length > 0;
     const does = find([kind]) ?? (isBound ? null : find(undefined));
     const nowA = guardRatingA(guard);
+    const stays = cableIds.flatMap((id) => allowedA.get(id) ?? []);
+    // Larger than it is, what stays behind it would burn before it opens: that is for a person to mend.
+    if (does && does.ratingA > nowA && stays.some((amps) => amps < does.ratingA)) return [];
     return does && (does.ratingA !== nowA || does.kind !== kind)
       ? [{ guard, nowA, ratingA: does.ratingA, kind: does.kind }]
       : [];

@@ -13,7 +13,7 @@ import { guardKey } from '../system/protection.ts';
 import type { SystemView } from '../system/view.ts';
 import { systemWork, type SystemWork } from '../systemWork.ts';
 import { type Message, msg } from '../words/message.ts';
-import { type Choices, choicesOf, isBegun, type Stays, staysIn } from './choices.ts';
+import { allowedAsItIs, type Choices, choicesOf, isBegun, type Stays, staysIn } from './choices.ts';
 import { type FuseProposal, fusesFor, withFuses } from './fuses.ts';
 import {
   type Choice,
@@ -460,6 +460,13 @@ export function chooseTogether(asking: Asking): Worked | null {
   );
   const free = new Set(conductors.flatMap(({ cable }) => (stays.has(cable.id) ? [] : [cable.id])));
   const needed: Needed = { shop, sizing, stays, followDuty };
+  const allowedA = new Map(
+    conductors.flatMap((own) =>
+      sizing.fuses && stays.has(own.cable.id)
+        ? [[own.cable.id, allowedAsItIs(own, first, shop, followDuty)] as const]
+        : [],
+    ),
+  );
   let sizes: ReadonlyMap<string, ConductorSize> = new Map();
   let fuses: FuseProposal[] = [];
   const solved = () => systemWork(withFuses(withSizes(placed, free, sizes), fuses), shop, followDuty);
@@ -473,7 +480,7 @@ export function chooseTogether(asking: Asking): Worked | null {
     rounds += 1;
     onRound?.(rounds);
     if (sizing.fuses) {
-      const next = fusesFor(work.view, shop.practice);
+      const next = fusesFor(work.view, shop.practice, allowedA);
       if (next.length > 0) {
         fuses = merged(fuses, next);
         work = solved();
@@ -623,7 +630,7 @@ export function takeTogether(
   const cables = job.cables.map((cable) => {
     const size = sizes.get(cable.id);
     if (!size || isBegun(cable)) return cable;
-    return { ...cable, gauge: { ...cable.gauge, size, together: true as const } };
+    return { ...cable, gauge: { ...cable.gauge, size, together: size } };
   });
   return withFuses({ ...job, cables }, fuses);
 }

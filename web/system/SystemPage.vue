@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue';
-import { useRouter } from 'vue-router';
+import { RouterLink, useRouter } from 'vue-router';
 import { tell } from '../../core/words/message.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { cablesSay } from '../../core/words/counts.ts';
@@ -118,6 +118,9 @@ const choices = computed(() => [
           <button v-if="!isEmpty" type="button" class="button" @click="isStateOpen = true">
             {{ say`States` }}
           </button>
+          <RouterLink v-if="!isEmpty" class="button" :to="{ name: 'sizes', params: { jobId } }">{{
+            say`Sizes`
+          }}</RouterLink>
         </header>
         <p v-if="isDrawn" class="border-b border-hairline px-3.5 py-1.5 text-[13px]">
           {{

@@ -227,10 +227,18 @@ test.each(['teasel', 'marrow', 'hut'])('the demo job %s: proved, at once, and ta
   const file = readJobFile(readFileSync(`demo/${name}.json`, 'utf8'));
   if (!file.ok) throw new Error(file.sentence);
   const { job, shop } = file.value;
-  const worked = chooseTogether({ job, shop, solve, followDuty, sizing: { ...USUAL_SIZING, byHand: true } });
-  expect(worked?.together.outcome).toBe('least');
-  expect(worked?.together.together?.cost).toBeLessThanOrEqual((worked?.together.alone.cost ?? 0) + 1e-6);
-  const after = takeTogether(job, worked?.together.rows ?? [], worked?.together.fuses ?? []);
+  const sizing = { ...USUAL_SIZING, byHand: true, fuses: true };
+  const worked = chooseTogether({ job, shop, solve, followDuty, sizing });
+  if (!worked) throw new Error('stopped');
+  expect(worked.together.outcome).toBe('least');
+  const staying = worked.together.rows.filter(({ stays }) => stays).map(({ cableId }) => cableId);
+  const burning = togetherFindings(worked.together, worked.job, shop, followDuty).filter(
+    ({ topic, state, cables }) =>
+      topic === 'under-fuse' && state === 'fails' && !cables.every((id) => staying.includes(id)),
+  );
+  expect(burning).toEqual([]);
+  expect(worked.together.together?.cost).toBeLessThanOrEqual(worked.together.alone.cost + 1e-6);
+  const after = takeTogether(job, worked.together.rows, worked.together.fuses);
   expect(after.cables.map(({ tag }) => tag)).toEqual(job.cables.map(({ tag }) => tag));
   expect(() => jobSchema.parse(after)).not.toThrow();
 });

@@ -1,0 +1,73 @@
+import { expect } from '@playwright/test';
+import { App } from './app.ts';
+import { test } from './test.ts';
+
+test('all sizes are chosen at once, proved, taken one by one and all at once, and undone in one step', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/marrow/system');
+  await page.getByRole('link', { name: 'Sizes', exact: true }).click();
+  const title = page.getByRole('heading', { level: 1 });
+  await expect(title).toHaveText('Proved: nothing is less');
+  const sizes = page.getByRole('table', { name: 'Sizes of all cables' });
+  const row = (tag: string) => sizes.getByRole('row', { name: new RegExp(`^${tag} `) });
+  await expect(row('IV-2')).toContainText('chosen by hand: its size stays');
+  await page.getByRole('button', { name: 'Show the work', exact: true }).click();
+  await expect(page.getByRole('main')).toContainText('branch and bound');
+
+  await app.refuses('Of the drop allowed', '5', /out of range: 20 to 300/);
+  await page.getByRole('switch', { name: 'Sizes chosen by hand as well' }).click();
+  await expect(row('IV-2')).toContainText(/70 mm².*35 mm².*35 mm².*by its fuse/);
+  const totals = page.getByRole('table', { name: 'What the sizes come to' });
+  await expect(totals.getByRole('row', { name: /^All together/ })).toContainText('1 137 mm²·m');
+  await expect(totals.getByRole('row', { name: /^As the job has it/ })).toContainText('1 182 mm²·m');
+
+  await row('IV-2').getByRole('button', { name: 'Take IV-2' }).click();
+  await expect(row('IV-2').getByRole('button')).toHaveCount(0);
+  await expect(totals.getByRole('row', { name: /^As the job has it/ })).toContainText('1 148 mm²·m');
+  await page.getByRole('button', { name: 'Take all', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Take all', exact: true })).toBeDisabled();
+  await expect(row('LB-1').getByRole('cell').first()).toHaveText('16 mm²');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row('LB-1').getByRole('cell').first()).toHaveText('35 mm²');
+  await expect(row('LB-1').getByRole('button', { name: 'Take LB-1' })).toBeVisible();
+  expect(await app.seriousProblems('main')).toEqual([]);
+  await app.saved();
+});
+
+test('what is asked changes the answer: few sizes, fuses too, losses over the years, and a point of the trade', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/marrow/sizes');
+  const title = page.getByRole('heading', { level: 1 });
+  await expect(title).toHaveText('Proved: nothing is less');
+  await app.type('Different sizes at most', '1');
+  await expect(title).toHaveText('No sizes keep every limit');
+  await expect(page.getByRole('list', { name: 'What stands in the way' })).toContainText(
+    'those that stay have',
+  );
+  await expect(page.getByRole('button', { name: 'Take all', exact: true })).toBeDisabled();
+  await app.type('Different sizes at most', '');
+  await page.getByRole('switch', { name: 'Sizes chosen by hand as well' }).click();
+  await expect(title).toHaveText('Proved: nothing is less');
+
+  await page.getByRole('switch', { name: 'Propose the fuses too' }).click();
+  const fuses = page.getByRole('region', { name: 'Fuses proposed' });
+  await expect(fuses.getByRole('listitem').filter({ hasText: 'CH-1, end A' })).toContainText(/80.A/);
+
+  await page.getByRole('radio', { name: 'Price and losses over the years' }).click();
+  await app.type('Hours a year, Open for readers', '2500');
+  await expect(page.getByRole('columnheader', { name: 'lost a year' })).toBeVisible();
+  const trade = page.getByRole('list', { name: 'Points of the trade' });
+  await trade.getByRole('button', { name: /^60.%/ }).click();
+  await expect(app.field('Of the drop allowed')).toHaveValue('60');
+  await expect(trade.getByRole('button', { name: /^60.%/ })).toHaveAttribute('aria-pressed', 'true');
+  const together = page
+    .getByRole('table', { name: 'What the sizes come to' })
+    .getByRole('row', { name: /^All together/ });
+  await expect(together.getByRole('cell').last()).toHaveText(/^\s*(5\d|60).%\s*$/);
+});
