@@ -23,6 +23,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'gauge', path: 'th3/gauge', width: 1280, height: 800 },
   { name: 'system', path: '../system', width: 1280, height: 800, settles: 3000 },
   { name: 'system-dark', path: '../system', width: 1280, height: 800, dark: true, settles: 3000 },
+  { name: 'sizes', path: '../../marrow/sizes', width: 1280, height: 800, settles: 5000 },
   { name: 'ends', path: 'th3/ends', width: 1280, height: 800 },
   { name: 'tool-case', path: '../case?lug=tube-metric-95-m10', width: 1280, height: 800 },
   { name: 'kit', path: '../kit', width: 1280, height: 800 },
@@ -44,7 +45,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'fit', path: 'so1/fit', width: 1280, height: 800 },
   { name: 'hunt', path: '../../hut/hunt/hut-inverter', width: 1280, height: 800, probes: 4, settles: 1000 },
   { name: 'log', path: '../../hut/log', width: 1280, height: 800 },
-  { name: 'handover', path: '../../hut/print/handover', width: 1280, height: 1000 },
   { name: 'phone', path: 'th3/gauge', width: 390, height: 844 },
 ];
 

@@ -130,7 +130,7 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
             <button
               type="button"
               class="button filled"
-              :disabled="isWorking || untaken.length + fuses.length === 0"
+              :disabled="state !== 'done' || untaken.length + fuses.length === 0"
               @click="take(untaken, fuses, say`take all sizes`)"
             >
               {{ say`Take all` }}
@@ -218,7 +218,7 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
                       v-if="isUntaken(row)"
                       type="button"
                       class="button small"
-                      :disabled="isWorking"
+                      :disabled="state !== 'done'"
                       @click="take([row], [], say`size of ${tagOf(row.cableId)}`)"
                     >
                       {{ say`Take` }}<span class="sr-only"> {{ tagOf(row.cableId) }}</span>

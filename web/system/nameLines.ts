@@ -1,6 +1,8 @@
 /** Letters of a name that stand beside a shape on one line of the diagram. */
 const LETTERS = 19;
-const LETTER_PX = 6.7;
+const LETTER_PX = 5.6;
+/** Before the next column there is so much anyway. */
+const GAP_PX = 12;
 const LEAST_ROOM = 74;
 
 /**
@@ -20,4 +22,7 @@ export function nameLines(name: string): readonly string[] {
 
 /** Room that a name needs beside its shape, px. */
 export const nameRoom = (name: string): number =>
-  Math.max(LEAST_ROOM, Math.ceil(LETTER_PX * Math.max(...nameLines(name).map(({ length }) => length))));
+  Math.max(
+    LEAST_ROOM,
+    Math.ceil(LETTER_PX * Math.max(...nameLines(name).map(({ length }) => length))) - GAP_PX,
+  );
