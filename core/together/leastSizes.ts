@@ -196,15 +196,18 @@ export function keepsAll(problem: SizesProblem, chosen: ReadonlyMap<string, numb
 const SAME_SHARE = 1e-6;
 
 /** What would have to give way: the drops as little over their limits as can be, all of them together by share. */
-function leastOver(problem: SizesProblem, solve: Solve, seconds: number): Infeasible {
+function leastOver(problem: SizesProblem, solve: Solve, seconds: number): Infeasible | null {
   const { rows, binaries } = rules(problem);
   const objective: Terms = problem.paths.map((_, p) => [1, `t${p}`] as const);
   const soft = problem.paths.map(
     (path, p) =>
       ` drop${p}: ${sum([...lossOf(problem, path), [-Math.max(1e-6, path.mostV), `t${p}`]])} <= ${number(path.mostV - path.fixedV)}`,
   );
-  const { columns } = solve(lp({ objective, rows: [...rows, ...soft], binaries }), { seconds, gap: 1e-4 });
-  if (!columns) return { without: [], over: [], isByRule: true };
+  const { columns, isStopped } = solve(lp({ objective, rows: [...rows, ...soft], binaries }), {
+    seconds,
+    gap: 1e-4,
+  });
+  if (!columns) return isStopped ? null : { without: [], over: [], isByRule: true };
   const chosen = chosenIn(problem, columns);
   const over = problem.paths.flatMap((path) => {
     const neededV = lostOn(path, chosen);

@@ -12,7 +12,8 @@ import { systemFindings } from '../systemFigures.ts';
 import { fedOf, systemWork } from '../systemWork.ts';
 import { amount, listed, type Message, msg, numeral } from '../words/message.ts';
 import { workUpCable } from '../workup.ts';
-import type { Together, Totals } from './together.ts';
+import type { Together } from './together.ts';
+import { measured, type Totals } from './totals.ts';
 
 /** What is to be least, and how it is written. */
 export const MEASURES: Readonly<
@@ -23,17 +24,6 @@ export const MEASURES: Readonly<
   money: { title: msg`price of the cable`, unit: '', decimals: 2 },
   years: { title: msg`price and losses over the years`, unit: '', decimals: 2 },
 };
-
-/** One measure of a choice of sizes. */
-export function measured({ least, years, pricePerKwh }: Sizing, totals: Totals): number {
-  const { copperMm2M, massKg, price, kWhPerYear } = totals;
-  return {
-    copper: copperMm2M,
-    weight: massKg,
-    money: price,
-    years: price + years * pricePerKwh * kWhPerYear,
-  }[least];
-}
 
 /** What stands in the way, a sentence each. */
 export function inTheWaySays({ inTheWay }: Together, view: SystemView): Message[] {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Together, Totals } from '../../core/together/together.ts';
-import { measured } from '../../core/together/report.ts';
+import type { Together } from '../../core/together/together.ts';
+import { measured, type Totals } from '../../core/together/totals.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { say } from '../../core/words/say.ts';
 

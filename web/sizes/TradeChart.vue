@@ -11,8 +11,9 @@ import {
 } from 'chart.js';
 import { computed } from 'vue';
 import { Line } from 'vue-chartjs';
-import { measured, MEASURES } from '../../core/together/report.ts';
-import type { Together, Totals, TradePoint } from '../../core/together/together.ts';
+import { MEASURES } from '../../core/together/report.ts';
+import type { Together, TradePoint } from '../../core/together/together.ts';
+import { measured, type Totals } from '../../core/together/totals.ts';
 import { figure } from '../../core/model/units/figure.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { CHART_FONT, useChartColours } from '../bench/gauge/chartColours.ts';

@@ -253,6 +253,21 @@ test('a cable that may get no size at all is named, and nothing else is said', (
   expect(answer).toEqual({ without: ['a'], over: [], isByRule: false });
 });
 
+test('a solver that ran out of time says nothing of what is possible', () => {
+  const stopped: Solve = (lp, until) => ({
+    ...solve(lp, until),
+    columns: null,
+    optimal: false,
+    isStopped: true,
+  });
+  const problem: SizesProblem = {
+    cables: [{ id: 'a', metres: 1, choices: [{ key: '16', cost: 16 }] }],
+    paths: [{ id: 'p', mostV: 1, fixedV: 2, cables: [] }],
+  };
+  expect(leastSizes(problem, stopped)).toBeNull();
+  expect(leastSizes(problem, solve)).toMatchObject({ over: [{ path: 'p', neededV: 2 }] });
+});
+
 test('two cables with no size in common cannot be alike: the rule is in the way, not a drop', () => {
   const problem: SizesProblem = {
     cables: [
