@@ -22,7 +22,7 @@ for (const cable of ['th3', 'in1'] as const) {
 
 test('axe finds nothing serious in boxes, menus and the empty job', async ({ page }) => {
   const app = new App(page);
-  await page.goto('/');
+  await page.goto('/demo');
   await expect(page.getByRole('complementary', { name: 'How this works' })).toBeVisible();
   expect(await app.seriousProblems(), 'guide').toEqual([]);
   await page.getByRole('button', { name: 'Start an empty job' }).click();

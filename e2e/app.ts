@@ -68,7 +68,7 @@ export class App {
   /** Starts an empty job, as a first visitor would. */
   async openEmptyJob(): Promise<void> {
     await this.page.goto('/');
-    await this.page.getByRole('button', { name: 'Start an empty job' }).click();
+    await this.page.getByRole('button', { name: 'Empty job', exact: true }).click();
     await expect(this.page.getByRole('heading', { name: 'No cable on the bench' })).toBeVisible();
   }
 

@@ -146,8 +146,9 @@ test('a school switched on binds at once', async ({ page }) => {
   await expect(app.ledger).not.toContainText('Printed 3/10 %');
 });
 
-test('the first visit opens the demo with a card, once', async ({ page }) => {
+test('the first visit opens the start page; the demo has a guide, once', async ({ page }) => {
   await page.goto('/');
+  await page.getByRole('button', { name: /^Look round a made-up job/ }).click();
   await expect(page.getByRole('complementary', { name: 'How this works' })).toBeVisible();
   await page.getByRole('button', { name: 'Look round' }).click();
   await expect.poll(async () => (await allStored(page))['prefs']).toMatchObject({ guideSeen: true });

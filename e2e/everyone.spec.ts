@@ -31,8 +31,8 @@ async function tabTo(page: Page, name: RegExp, most = 60): Promise<void> {
 test('from an empty job to a reading with the keyboard alone', async ({ page }) => {
   const app = new App(page);
   await page.goto('/');
-  await expect(page.getByRole('button', { name: 'Start an empty job' })).toBeVisible();
-  await tabTo(page, /^Start an empty job$/);
+  await expect(page.getByRole('button', { name: 'Empty job', exact: true })).toBeVisible();
+  await tabTo(page, /^Empty job$/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'No cable on the bench' })).toBeVisible();
   await page.keyboard.press('n');

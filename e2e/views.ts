@@ -1,5 +1,7 @@
 /** Every view of a job of the demo, by its name, with the address behind the job. */
 export const VIEWS: Readonly<Record<string, string>> = {
+  start: '/start',
+  card: '/job/teasel/card/th3',
   run: '/job/teasel/cable/th3/run',
   gauge: '/job/teasel/cable/th3/gauge',
   ends: '/job/teasel/cable/th3/ends',

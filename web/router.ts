@@ -8,19 +8,18 @@ import { mayOpen } from './trouble/lastPlace.ts';
 import { usePrefs } from './stores/prefs.ts';
 
 /**
- * Where to begin: the place last looked at, else the first job; on a first visit the demo. Where the last place failed
+ * Where to begin: the place last looked at, else the first job; on a first visit the start page. Where the last place failed
  * twice, or there is no job, or what is kept could not be read: the list of jobs.
  */
-async function beginning(): Promise<RouteLocationRaw> {
+function beginning(): RouteLocationRaw {
   const bench = useBench();
   if (useKeeping().isUnread) return '/jobs';
   const { place } = usePrefs().prefs;
   const [, jobId] = /^\/job\/([^/]+)/.exec(place) ?? [];
   if (jobId && bench.jobById(jobId)) return mayOpen(place) ? place : '/jobs';
   const [first] = bench.jobs;
-  if (!first && !bench.isNew) return '/jobs';
-  const job = first ?? (await ensureDemo());
-  const next = placeOf(job.id, job.cables[0]?.id);
+  if (!first) return bench.isNew ? '/start' : '/jobs';
+  const next = placeOf(first.id, first.cables[0]?.id);
   return mayOpen(router.resolve(next).fullPath) ? next : '/jobs';
 }
 
@@ -38,6 +37,7 @@ export const router = createRouter({
         return placeOf(job.id, (job.cables.find(({ tag }) => tag === 'TH-3') ?? job.cables[0])?.id, 'gauge');
       },
     },
+    { path: '/start', name: 'start', component: () => import('./begin/StartPage.vue') },
     { path: '/jobs', name: 'jobs', component: () => import('./trouble/JobsPage.vue') },
     {
       path: '/job/:jobId',
@@ -79,6 +79,12 @@ export const router = createRouter({
       path: `/job/:jobId/cable/:cableId/:stage(${STAGES.join('|')})`,
       name: 'cable',
       component: () => import('./bench/BenchPage.vue'),
+      props: true,
+    },
+    {
+      path: '/job/:jobId/card/:cableId',
+      name: 'card',
+      component: () => import('./card/CardPage.vue'),
       props: true,
     },
     {

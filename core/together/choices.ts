@@ -1,7 +1,5 @@
 import { contextOf } from '../jobContext.ts';
 import type { Cable } from '../model/cable.ts';
-import { END_NAMES } from '../model/end.ts';
-import { usesDie } from '../model/method.ts';
 import type { CableKind, CableSize, Shop } from '../model/shop.ts';
 import type { Sizing } from '../model/system.ts';
 import { areaMm2, sameSize } from '../model/tables/size.ts';
@@ -14,9 +12,7 @@ import { fuseOver } from '../system/unguardedFindings.ts';
 import type { Conductor } from '../system/installation.ts';
 import type { SystemWork } from '../systemWork.ts';
 import type { Judged } from '../finding/finding.ts';
-import { openCase } from '../termination/dies/toolCase.ts';
-import { lugOffers } from '../termination/lugOffers.ts';
-import { type EndConductor, lugNeed, resolveEnd } from '../termination/resolveEnd.ts';
+import { canCrimp } from '../termination/canCrimp.ts';
 import { type Message, msg } from '../words/message.ts';
 
 /** Why the size of a cable is not chosen with the others. */
@@ -42,22 +38,6 @@ export function staysIn({ cable }: Conductor, { byHand }: Sizing): Stays | null 
   const { size, together } = cable.gauge;
   const isByHand = size !== undefined && !(together && sameSize(size, together));
   return isByHand && !byHand ? 'by hand' : null;
-}
-
-/** Whether the tool case can put both ends on such a conductor: a lug that suits and, where it is crimped, a die that closes. */
-function canEnd(cable: Cable, conductor: EndConductor, shop: Shop): boolean {
-  return END_NAMES.every((name) => {
-    const end = resolveEnd(name, cable, conductor, shop);
-    const said = cable.ends[name].lugId;
-    if (!end.lug) return false;
-    if (said !== undefined) {
-      const need = lugNeed(cable.ends[name], conductor, end.wholeMm2, shop.practice);
-      const offer = lugOffers(need, openCase(shop)).find(({ lug }) => lug.id === said);
-      if (!offer || offer.refused !== null) return false;
-    }
-    if (!usesDie(end.method) || end.lug.form !== 'tube') return true;
-    return end.die !== null && end.die.verdict !== 'open' && end.die.verdict !== 'will-not-close';
-  });
 }
 
 /** The first of some things in order from which on all pass, where one that passes is followed by none that does not. */
@@ -163,15 +143,7 @@ export function choicesOf(
   const sizes = thinnestFirst(kind);
   const first = firstPassing(sizes, (size) => refused(size) === null);
   const standing = sizes.slice(first);
-  const usable = mustEnd
-    ? standing.filter(({ size, outerMm }) =>
-        canEnd(
-          cable,
-          { copperMm2: areaMm2(size), outerMm, tinned: kind.tinned, strands: kind.strands },
-          shop,
-        ),
-      )
-    : standing;
+  const usable = mustEnd ? standing.filter(({ size }) => canCrimp(size, kind, cable, shop)) : standing;
   const refusing = (size: CableSize | undefined): Message | null => (size ? refused(size) : null);
   return {
     ...kept,

@@ -226,6 +226,7 @@ const commands = computed((): Command[] => [
     note: say`JSON`,
     act: () => exportJob(job, bench.shop),
   },
+  { id: 'start', title: say`Start page`, note: '', act: () => void router.push({ name: 'start' }) },
   { id: 'job', title: say`New empty job`, note: '', act: () => go(bench.addEmptyJob().id) },
   {
     id: 'sizes',

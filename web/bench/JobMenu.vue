@@ -98,6 +98,7 @@ const actions = computed(() => [
   },
   // In both languages, so that who cannot read the one finds the other.
   { what: 'Language · Taal', act: () => (isReading.value = true) },
+  { what: say`Start page`, act: () => void router.push({ name: 'start' }) },
   { what: say`New empty job`, act: newJob },
   { what: say`Delete this job`, act: removeJob },
 ]);

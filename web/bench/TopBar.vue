@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Anchor, Contrast, Menu as MenuIcon, Search } from '@lucide/vue';
+import { RouterLink } from 'vue-router';
 import { usePrefs } from '../stores/prefs.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
 import JobMenu from './JobMenu.vue';
@@ -25,13 +26,14 @@ const { prefs } = prefsStore;
       >
         <MenuIcon :size="22" aria-hidden="true" /><span class="sr-only">{{ say`Open the rack` }}</span>
       </button>
-      <Anchor
-        :size="24"
-        class="shrink-0 text-copper-text max-lg:hidden"
-        :stroke-width="2.2"
-        aria-hidden="true"
-      />
-      <span class="figure text-[20px] font-semibold whitespace-nowrap max-lg:hidden">Gruff Anchor</span>
+      <RouterLink
+        :to="{ name: 'start' }"
+        class="-mx-1 flex h-full items-center gap-2.5 px-1 hover:bg-teal-tint max-lg:hidden"
+        :title="say`Start page`"
+      >
+        <Anchor :size="24" class="shrink-0 text-copper-text" :stroke-width="2.2" aria-hidden="true" />
+        <span class="figure text-[20px] font-semibold whitespace-nowrap">Gruff Anchor</span>
+      </RouterLink>
     </div>
     <JobMenu :job-id="jobId" :title="title" :subtitle="subtitle" />
     <SavedMark />
