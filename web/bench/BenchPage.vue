@@ -3,7 +3,7 @@ import { tell } from '../../core/words/message.ts';
 import { isAbout } from '../../core/finding/topics.ts';
 import { STAGE_TITLES } from './stages.ts';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
-import { useRouter } from 'vue-router';
+import { RouterLink, useRouter } from 'vue-router';
 import type { Stage } from '../../core/model/cable.ts';
 import type { Feature } from '../../core/traveller/steps.ts';
 import { placeOf } from '../places.ts';
@@ -111,6 +111,17 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
     <main v-if="cable && work" class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
       <h1 class="sr-only">{{ cable.tag }}, {{ STAGE_TITLES[stage].toLowerCase() }}</h1>
       <p class="sr-only" role="status">{{ verdictSays }}</p>
+      <div class="flex items-center gap-3 border-b border-hairline px-3.5 lg:hidden">
+        <b class="figure text-[18px] font-semibold">{{ cable.tag }}</b>
+        <span class="note min-w-0 flex-1 truncate">{{
+          [cable.ends.A.at, cable.ends.B.at].filter(Boolean).join(' → ')
+        }}</span>
+        <RouterLink
+          :to="{ name: 'card', params: { jobId, cableId: cable.id } }"
+          class="flex min-h-11 items-center px-2 font-bold text-teal"
+          >{{ say`Card` }}</RouterLink
+        >
+      </div>
       <Boundary :part="say`The drawing`" :reset-on="`${cable.id} ${stage}`">
         <WorkpieceDrawing
           :cable="cable"
@@ -142,7 +153,13 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
             :opened="opened"
             class="border-line max-lg:border-t lg:overflow-y-auto lg:border-l"
             @open="opened = $event"
-          />
+          >
+            <RouterLink
+              :to="{ name: 'card', params: { jobId, cableId: cable.id } }"
+              class="button small max-lg:hidden"
+              >{{ say`Card` }}</RouterLink
+            >
+          </Ledger>
         </Boundary>
       </div>
     </main>

@@ -121,6 +121,12 @@ const commands = computed((): Command[] => [
           act: () => void router.push({ name: 'at-bench', params: { jobId: job.id, cableId } }),
         },
         {
+          id: 'card',
+          title: say`Card of this cable`,
+          note: say`all of it on one sheet`,
+          act: () => void router.push({ name: 'card', params: { jobId: job.id, cableId } }),
+        },
+        {
           id: 'traveller',
           title: say`Print the traveller of this cable`,
           note: say`paper`,
@@ -163,6 +169,12 @@ const commands = computed((): Command[] => [
     title: say`System: the whole installation on one sheet`,
     note: say`volts, amps, fuses, states`,
     act: () => void router.push({ name: 'system', params: { jobId: job.id } }),
+  },
+  {
+    id: 'together',
+    title: say`All sizes together`,
+    note: say`least copper, proved`,
+    act: () => void router.push({ name: 'sizes', params: { jobId: job.id } }),
   },
   {
     id: 'hunt',
