@@ -148,7 +148,7 @@ test('a cable from nothing to a proved record, reloaded, exported, deleted and i
   await app.saved();
   await page.getByRole('button', { name: 'Jobs and files' }).click();
   await page.getByRole('menuitem', { name: 'Delete this job' }).click();
-  await expect(page.getByText('Teasel, canal workboat')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Jobs', exact: true })).toBeVisible();
   await app.import(before);
   await expect(page.getByRole('heading', { name: /^C-1/ })).toBeAttached();
   await app.stage('Prove');

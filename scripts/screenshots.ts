@@ -13,6 +13,8 @@ interface Shot {
   readonly dark?: boolean;
   /** A picture to open in the section lab. */
   readonly picture?: string;
+  /** What is typed on the start page. */
+  readonly line?: string;
   /** How often the stand-in is put across the piece that is to be read next. */
   readonly probes?: number;
   /** What is worked out while one looks takes so long, ms. */
@@ -20,6 +22,14 @@ interface Shot {
 }
 
 const SHOTS: readonly Shot[] = [
+  {
+    name: 'start',
+    path: '../../../start',
+    width: 1280,
+    height: 800,
+    line: '12 V 2000 W inverter 1.5 m engine space fuse 300',
+    settles: 1500,
+  },
   { name: 'gauge', path: 'th3/gauge', width: 1280, height: 800 },
   { name: 'system', path: '../system', width: 1280, height: 800, settles: 3000 },
   { name: 'system-dark', path: '../system', width: 1280, height: 800, dark: true, settles: 3000 },
@@ -41,18 +51,17 @@ const SHOTS: readonly Shot[] = [
     settles: 2500,
   },
   { name: 'trends', path: '../trends', width: 1280, height: 800 },
-  { name: 'test-record', path: '../print/record/in1', width: 1280, height: 1000 },
   { name: 'fit', path: 'so1/fit', width: 1280, height: 800 },
   { name: 'hunt', path: '../../hut/hunt/hut-inverter', width: 1280, height: 800, probes: 4, settles: 1000 },
   { name: 'log', path: '../../hut/log', width: 1280, height: 800 },
-  { name: 'phone', path: 'th3/gauge', width: 390, height: 844 },
+  { name: 'phone', path: '../card/th3', width: 390, height: 844 },
 ];
 
 mkdirSync('docs/screenshots', { recursive: true });
 const { url, server } = await serve(['--port', '0', '--speed', '10']);
 const { executablePath, args } = config.use?.launchOptions ?? {};
 const browser = await chromium.launch({ ...(executablePath && { executablePath }), ...(args && { args }) });
-for (const { name, path, width, height, dark, picture, probes = 0, settles = 500 } of SHOTS) {
+for (const { name, path, width, height, dark, picture, line, probes = 0, settles = 500 } of SHOTS) {
   const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light' });
   await page.goto(`${url}demo`);
   await page.getByRole('button', { name: 'Look round' }).click();
@@ -69,6 +78,7 @@ for (const { name, path, width, height, dark, picture, probes = 0, settles = 500
     await page.getByRole('button', { name: 'Stop' }).waitFor({ state: 'detached' });
   }
   if (picture) await page.getByTestId('section-file').setInputFiles(picture);
+  if (line) await page.getByRole('textbox', { name: 'The cable in one line' }).fill(line);
   await page.waitForTimeout(settles);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
   await page.close();

@@ -3,7 +3,8 @@ import { newCable } from '../model/newCable.ts';
 import type { Job } from '../model/job.ts';
 import { emptyJob } from '../model/newCable.ts';
 import type { Load, Run } from '../model/run.ts';
-import type { Shop } from '../model/shop.ts';
+import type { CableKind, Shop } from '../model/shop.ts';
+import { type ConductorSize, sameSize } from '../model/tables/size.ts';
 import { ENGINE_SPACE_C } from '../sizing/loop.ts';
 import { amount, capitalised, type Message, msg, tell, verbatim } from '../words/message.ts';
 import { brief } from '../words/numerals.ts';
@@ -33,6 +34,15 @@ type Figures = Extract<LineFact, { readonly value: number }>['is'];
 const USUAL = { volts: 12, efficiencyPercent: 90, dropPercent: 3, ambientC: 30 } as const;
 /** A lead battery that is nearly empty, for each volt by name. */
 const LOWEST_SHARE = 11 / 12;
+
+/** A size as a kind of cable has it: a gauge by its name, whichever of its two systems it is of. */
+const sizeOf = ({ sizes }: CableKind, size: ConductorSize): ConductorSize | undefined =>
+  (
+    sizes.find((own) => sameSize(own.size, size)) ??
+    sizes.find(
+      (own) => size.system !== 'metric' && own.size.system !== 'metric' && own.size.name === size.name,
+    )
+  )?.size;
 
 /** What a line says, the last of each thing. */
 function gathered({ pieces }: LineRead) {
@@ -129,16 +139,21 @@ export function cableFromLine(line: string, shop: Shop, ids: readonly [string, s
     say`air ${usualAir} °C`,
   );
   const wanted = flags.has('tinned') ? true : flags.has('plain') ? false : undefined;
-  const kind = shop.cableKinds.find(({ tinned }) => wanted === undefined || tinned === wanted);
-  const cableKind = kind ?? shop.cableKinds[0];
+  const ofItsCoat = shop.cableKinds.filter(({ tinned }) => wanted === undefined || tinned === wanted);
+  const sized = size && [...ofItsCoat, ...shop.cableKinds].find((own) => sizeOf(own, size));
+  const cableKind = sized ?? ofItsCoat[0] ?? shop.cableKinds[0];
+  const taken = size && cableKind && sizeOf(cableKind, size);
+  // A size that the shop has no cable of is not passed over in silence.
+  const sizeText = read.pieces.findLast(({ fact }) => fact.is === 'size')?.text;
+  const unread = size && !taken && sizeText !== undefined ? [...read.unread, sizeText] : read.unread;
   if (wanted === undefined && cableKind)
     assumed.push({
       key: 'kind',
       says: cableKind.title.toLowerCase(),
       typed: cableKind.tinned ? say`plain` : say`tinned`,
     });
-  if (missing.length > 0 || lengthMm === undefined || !cableKind)
-    return { read, assumed, missing, job: null };
+  const known = { read: { ...read, unread }, assumed, missing };
+  if (missing.length > 0 || lengthMm === undefined || !cableKind) return { ...known, job: null };
 
   const name = use ? tell(capitalised(LINE_USES[use])) : say`Load`;
   // A load in watts that runs for a time draws most where its battery is lowest.
@@ -189,7 +204,7 @@ export function cableFromLine(line: string, shop: Shop, ids: readonly [string, s
             ],
           }),
       },
-      gauge: { kindId: cableKind.id, ...(size && { size }) },
+      gauge: { kindId: cableKind.id, ...(taken && { size: taken }) },
       ends: isBack
         ? { A: { ...fresh.ends.A, at: far }, B: { ...fresh.ends.B, at: battery } }
         : { A: { ...fresh.ends.A, at: battery }, B: { ...fresh.ends.B, at: far } },
@@ -201,5 +216,5 @@ export function cableFromLine(line: string, shop: Shop, ids: readonly [string, s
   const title = use
     ? msg`${capitalised(LINE_USES[use])}, ${amount(systemV, 'V', 0)}`
     : msg`Load, ${amount(systemV, 'V', 0)}`;
-  return { read, assumed, missing, job: { ...emptyJob('line', tell(title)), cables } };
+  return { ...known, job: { ...emptyJob('line', tell(title)), cables } };
 }

@@ -165,6 +165,19 @@ describe('the cable that it asks for', () => {
     });
   });
 
+  test('a size is of a kind that comes in it; one that the shop has no cable of is said', () => {
+    const gauge = answer('12 V 100 A 2 m 2/0 awg');
+    const [out] = gauge.job?.cables ?? [];
+    expect(gauge.read.unread).toEqual([]);
+    expect(out?.gauge.size).toMatchObject({ name: '2/0' });
+    const kind = shop.cableKinds.find(({ id }) => id === out?.gauge.kindId);
+    expect(kind?.sizes.some(({ size }) => size.name === '2/0')).toBe(true);
+    const bare = { ...shop, cableKinds: shop.cableKinds.slice(0, 1) };
+    const none = cableFromLine('12 V 100 A 2 m 2/0 awg', bare, ['a', 'b']);
+    expect(none.read.unread).toEqual(['2/0 awg']);
+    expect(none.job?.cables[0]?.gauge.size).toBeUndefined();
+  });
+
   test('without a load or a length there is none, and that is said', () => {
     expect(answer('12 V inverter').missing).toEqual(['load', 'length']);
     expect(answer('12 V 30 A').missing).toEqual(['length']);

@@ -116,7 +116,7 @@ const actions = computed(() => [
       }}</span>
     </MenuButton>
     <MenuItems
-      class="absolute left-0 z-40 mt-px max-h-[80vh] w-80 max-w-[calc(100vw-60px)] overflow-auto border border-line bg-lamp shadow-lg focus:outline-none"
+      class="absolute left-0 z-40 mt-px max-h-[80vh] w-80 max-w-[calc(100vw-64px)] overflow-auto border border-line bg-lamp shadow-lg focus:outline-none"
     >
       <MenuItem v-for="other in bench.jobs" :key="other.id" v-slot="{ active }">
         <button
