@@ -171,6 +171,8 @@ export interface ButForDrop {
 /**
  * How each size of its kind stands a cable's heat, the tables switched on, its fuse and a short: everything but what is
  * lost on the way, which is a matter of all cables on it together. A fuse that is still to come counts as it will be.
+ *
+ * @param isDropItsOwn its drop is typed on it and no system knows of it: then that counts like the rest
  */
 export function butForDrop(
   cable: Cable,
@@ -178,14 +180,15 @@ export function butForDrop(
   practice: HousePractice,
   around: Pick<RunContext, 'mates' | 'soldered' | 'fed'>,
   followDuty: FollowDuty = dutyCycle,
+  isDropItsOwn = false,
 ): (size: CableSize) => ButForDrop {
   const { context, tryIn } = trying(cable, kind, practice, around, followDuty);
   const failingIn = ({ limits }: Tried) =>
     limits.filter(
       (limit) =>
-        !isLostOnTheWay(limit) &&
+        (isDropItsOwn || !isLostOnTheWay(limit)) &&
         (limit.state === 'fails' ||
-          (limit.state === 'unproved' && !limit.isOpen && isAbout('guards', 'duty-peak')(limit))),
+          (limit.state === 'unproved' && !limit.isOpen && (mustHold(limit) || isAbout('duty-peak')(limit)))),
     );
   return (cableSize) => {
     const tried = tryIn(context)(cableSize);

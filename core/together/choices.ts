@@ -68,6 +68,10 @@ function byLimit({ topic, write }: Judged): Message {
       return msg`by its heat`;
     case 'quick':
       return msg`by the quick rule`;
+    case 'drop':
+    case 'duty-drop':
+    case 'load-volts':
+      return msg`by the drop typed on it`;
     default:
       return write().title;
   }
@@ -97,7 +101,8 @@ function trialOf(
     followDuty,
     ...(fed && { fed }),
   });
-  const hold = butForDrop(asked.cable, kind, shop.practice, asked.around, followDuty);
+  // What the system does not know of is kept by the cable itself: its typed drop.
+  const hold = butForDrop(asked.cable, kind, shop.practice, asked.around, followDuty, !its?.rest);
   const guard = fuseOver(view, id);
   const isOwn = guard?.kind === 'inline' && guard.cableId === id;
   const mostA = guard && !isOwn ? guardRatingA(guard) : 0;

@@ -13,6 +13,7 @@ import { useOf } from '../../core/system/allowed.ts';
 import { withSystem } from '../../core/system/edits.ts';
 import { inStates, jobOf, placeId, SHOP, stiff, tagOf, withFacts } from '../../core/system/systemFixture.ts';
 import { systemWork } from '../../core/systemWork.ts';
+import { workUp } from '../../core/workup.ts';
 import { togetherFindings } from '../../core/together/report.ts';
 import { chooseTogether, takeTogether } from '../../core/together/together.ts';
 import { tell } from '../../core/words/message.ts';
@@ -194,6 +195,35 @@ describe('what is asked of the sizes', () => {
     );
     expect(states.length).toBeGreaterThan(5);
     expect(states.filter(({ state }) => state === 'fails')).toEqual([]);
+  });
+
+  test('a cable whose drop is typed on it keeps that drop, whatever the system knows', () => {
+    const id = tagOf(two, 'Bar −', 'Bank −');
+    const typed: Job = {
+      ...two,
+      cables: two.cables.map((cable) =>
+        cable.id === id
+          ? {
+              ...cable,
+              run: {
+                ...cable.run,
+                fromSystem: [],
+                load: { kind: 'amps', amps: 80 },
+                lengthMm: 9000,
+                dropPercent: 1.5,
+                return: { kind: 'none' },
+              },
+            }
+          : cable,
+      ),
+    };
+    const job = taken(typed);
+    const work = workUp(job, SHOP).cables.find(({ cableId }) => cableId === id);
+    const drop = work?.findings.find(({ topic }) => topic === 'drop');
+    expect(drop?.use).toBeLessThanOrEqual(1);
+    expect(drop?.use).toBeGreaterThan(0.5);
+    const row = chosen(typed).together.rows.find(({ cableId }) => cableId === id);
+    expect(tell(row?.because ?? '')).toBe('by the drop typed on it');
   });
 
   test('a load that no size can feed is named with what it would need', () => {
