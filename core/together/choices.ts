@@ -3,7 +3,8 @@ import type { Cable } from '../model/cable.ts';
 import type { CableKind, CableSize, Shop } from '../model/shop.ts';
 import type { Sizing } from '../model/system.ts';
 import { areaMm2, sameSize } from '../model/tables/size.ts';
-import type { FollowDuty } from '../sizing/assess.ts';
+import { type FollowDuty, heldAmps } from '../sizing/assess.ts';
+import type { Carried } from '../sizing/fuse.ts';
 import { butForDrop } from '../sizing/choose.ts';
 import { strictestAmps } from '../sizing/schoolFindings.ts';
 import { ask } from '../stages.ts';
@@ -86,6 +87,8 @@ interface Trial {
   readonly cable: Cable;
   readonly refused: (size: CableSize) => Message | null;
   readonly allowedA: (size: CableSize) => number | null;
+  /** The amps that it holds, by what it is told. */
+  readonly heldA: (size: CableSize) => number;
 }
 function trialOf(
   { cable: { id }, kind, cable }: Conductor,
@@ -116,6 +119,7 @@ function trialOf(
       return allowedA !== null && allowedA < mostA ? msg`by its fuse` : null;
     },
     allowedA: (size) => strictestAmps(hold(size).at, shop.practice),
+    heldA: (size) => heldAmps(hold(size).at),
   };
 }
 
@@ -126,6 +130,19 @@ export const allowedAsItIs = (
   shop: Shop,
   followDuty: FollowDuty,
 ): number | null => trialOf(conductor, work, shop, followDuty).allowedA(conductor.size);
+
+/** What a cable must carry whose load is typed on it: the system may know of less. Null where it comes from there. */
+export function typedDraw(
+  conductor: Conductor,
+  work: SystemWork,
+  shop: Shop,
+  followDuty: FollowDuty,
+): Carried | null {
+  const { run } = conductor.cable;
+  if (run.fromSystem?.includes('load')) return null;
+  const heldA = trialOf(conductor, work, shop, followDuty).heldA(conductor.size);
+  return { heldA, steps: run.duty?.steps ?? [] };
+}
 
 /**
  * The sizes that a cable may get but for what it loses on the way: those that stand its heat, its fuse and a short by the

@@ -1,7 +1,7 @@
 import type { HousePractice } from '../model/housePractice.ts';
 import type { Job } from '../model/job.ts';
 import type { FuseKind } from '../model/tables/fuses.ts';
-import { smallestFuse } from '../sizing/fuse.ts';
+import { type Carried, smallestFuse } from '../sizing/fuse.ts';
 import { type Guard, guardKey, guardRatingA } from '../system/protection.ts';
 import { isHeld } from '../system/solve.ts';
 import type { SystemView } from '../system/view.ts';
@@ -28,6 +28,23 @@ const sheetOf = (guard: Guard) => {
   };
 };
 
+/** Cables that surely carry what a fuse carries: the one it is in and those of its circuit, or those on its own posts. */
+function inSeriesWith(view: SystemView, guard: Guard): string[] {
+  const { conductors } = view.installation;
+  if (guard.kind === 'inline') {
+    const back = view.cableOf(guard.cableId)?.run.return;
+    const mates = conductors.filter(
+      ({ cable: { run } }) =>
+        back?.kind === 'circuit' && run.return.kind === 'circuit' && run.return.name === back.name,
+    );
+    return [guard.cableId, ...mates.map(({ cable }) => cable.id)];
+  }
+  const posts = guardPosts(view, guard);
+  return conductors
+    .filter(({ at: ends }) => posts.includes(ends.A) || posts.includes(ends.B))
+    .map(({ cable }) => cable.id);
+}
+
 /**
  * The smallest standard rating for every fuse that carries each state for its time, and interrupts the most that can
  * flow at it: of its own kind, by its own sheet, where one does; else of another, unless its sheet was typed. What protects
@@ -35,18 +52,26 @@ const sheetOf = (guard: Guard) => {
  * fuse. One that carries nothing stays too.
  *
  * @param allowedA the amps that each cable is allowed whose size stays
+ * @param typed what cables must carry whose load is typed on them
  */
 export function fusesFor(
   view: SystemView,
   practice: HousePractice,
   allowedA: ReadonlyMap<string, number | null>,
+  typed: ReadonlyMap<string, Carried>,
 ): FuseProposal[] {
   return zonesOf(view).flatMap(({ guard, atFuse, cableIds }): FuseProposal[] => {
     const flows = flowsThrough(view, guard);
-    const heldA = Math.max(0, ...flows.filter(({ state }) => isHeld(state)).map(({ amps }) => amps));
-    const steps = flows.flatMap(({ state: { lasts }, amps }) =>
+    const told = inSeriesWith(view, guard).flatMap((id) => typed.get(id) ?? []);
+    const heldA = Math.max(
+      0,
+      ...told.map((own) => own.heldA),
+      ...flows.filter(({ state }) => isHeld(state)).map(({ amps }) => amps),
+    );
+    const inStates = flows.flatMap(({ state: { lasts }, amps }) =>
       lasts.kind === 'for' ? [{ amps, seconds: lasts.seconds }] : [],
     );
+    const steps = [...inStates, ...told.flatMap((own) => own.steps)];
     const post = guardPosts(view, guard).find((one) => view.shorts.islandOf(one) >= 0);
     const isIdle = heldA === 0 && steps.every(({ amps }) => amps === 0);
     if (isIdle || post === undefined) return [];

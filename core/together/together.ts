@@ -11,7 +11,7 @@ import { guardKey } from '../system/protection.ts';
 import { systemWork, type SystemWork } from '../systemWork.ts';
 import type { Message } from '../words/message.ts';
 import { becauseOf, type InTheWay, inTheWayOf } from './because.ts';
-import { allowedAsItIs, type Choices, isBegun, type Stays, staysIn } from './choices.ts';
+import { allowedAsItIs, type Choices, isBegun, type Stays, staysIn, typedDraw } from './choices.ts';
 import { type FuseProposal, fusesFor, withFuses } from './fuses.ts';
 import { eachAlone, isInfeasible, keepsAll, leastSizes } from './leastSizes.ts';
 import { collapsedIn, type Needed, presentIn, type Question, questionOf, thickestOf } from './question.ts';
@@ -151,6 +151,12 @@ export function chooseTogether(asking: Asking): Worked | null {
         : [],
     ),
   );
+  const typed = new Map(
+    conductors.flatMap((own) => {
+      const draw = sizing.fuses ? typedDraw(own, first, shop, followDuty) : null;
+      return draw ? [[own.cable.id, draw] as const] : [];
+    }),
+  );
   let sizes: ReadonlyMap<string, ConductorSize> = new Map();
   let fuses: FuseProposal[] = [];
   const solved = () => systemWork(withFuses(withSizes(placed, free, sizes), fuses), shop, followDuty);
@@ -164,7 +170,7 @@ export function chooseTogether(asking: Asking): Worked | null {
     rounds += 1;
     onRound?.(rounds);
     if (sizing.fuses) {
-      const next = fusesFor(work.view, shop.practice, allowedA);
+      const next = fusesFor(work.view, shop.practice, allowedA, typed);
       if (next.length > 0) {
         fuses = merged(fuses, next);
         work = solved();

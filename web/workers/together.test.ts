@@ -271,4 +271,14 @@ test.each(['teasel', 'marrow', 'hut'])('the demo job %s: proved, at once, and ta
   const after = takeTogether(job, worked.together.rows, worked.together.fuses);
   expect(after.cables.map(({ tag }) => tag)).toEqual(job.cables.map(({ tag }) => tag));
   expect(() => jobSchema.parse(after)).not.toThrow();
+  // No chosen cable fails by what its bench says that did not fail before.
+  const failing = (of: Job) =>
+    workUp(of, shop).cables.flatMap(({ cableId, findings }) =>
+      staying.includes(cableId)
+        ? []
+        : findings
+            .filter(({ stage, state }) => stage === 'gauge' && state === 'fails')
+            .map(({ topic, end }) => `${cableId} ${topic} ${end ?? ''}`),
+    );
+  expect(failing(job)).toEqual(expect.arrayContaining(failing(after)));
 });
