@@ -55,6 +55,8 @@ export class App {
     await putAll(this.page, demo);
     await this.page.goto('/job/teasel/cable/th3/gauge');
     if (withRack) await expect(this.page.getByRole('heading', { name: 'Rack' })).toBeVisible();
+    // Nobody goes on before the page stands.
+    else await expect(this.page.locator('main').first()).toBeVisible();
   }
 
   /** Goes to an address as a link in the page would, without loading the application again. */

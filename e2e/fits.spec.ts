@@ -75,6 +75,8 @@ test.describe('in Dutch, whose words are longer', () => {
     const app = new App(page);
     const wide: string[] = [];
     await page.goto('/demo');
+    // The made-up jobs are there once one of them is shown.
+    await expect(page.locator('.workpiece svg').first()).toBeVisible();
     for (const [name, path] of Object.entries(VIEWS)) {
       await app.go(path);
       await expect(page.locator('main').first()).toBeVisible();

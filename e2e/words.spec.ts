@@ -83,6 +83,7 @@ test('nothing is written on any view that a translator would not be asked', asyn
   );
   await readIn(page, { language: 'nl' });
   await page.goto('/demo');
+  await expect(page.locator('.workpiece svg').first()).toBeVisible();
   await page.getByRole('button', { name: inGreek('Look round') }).click();
   const app = new App(page);
   const left = new Map<string, string>();

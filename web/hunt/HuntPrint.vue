@@ -107,4 +107,8 @@ const print = () => window.print();
       }}
     </p>
   </main>
+  <main v-else class="p-6">
+    <p>{{ say`This hunt is not here.` }}</p>
+    <RouterLink class="button mt-3" :to="{ name: 'start' }">{{ say`Start page` }}</RouterLink>
+  </main>
 </template>
