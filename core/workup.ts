@@ -7,7 +7,7 @@ import { stageReports } from './progress.ts';
 import { unaskedProof } from './proof/further.ts';
 import { verdictOf } from './proof/verdict.ts';
 import { withWaivers } from './proof/waivers.ts';
-import { fedOf, systemWork } from './systemWork.ts';
+import { fedOf, systemWork, type SystemWork } from './systemWork.ts';
 import { type SystemFigures, systemFigures } from './systemFigures.ts';
 import { withPlaces } from './system/places.ts';
 import { type Around, ask, layOut, size, STAGE_FINDINGS, stepsOf, terminate } from './stages.ts';
@@ -31,16 +31,24 @@ export interface JobWork {
  */
 export function workUp(job: Job, shop: Shop, today: string | null = null): JobWork {
   const system = job.system ? systemWork(withPlaces(job), shop) : null;
-  const own = system?.job ?? job;
-  const cables = own.cables.map((cable) => {
-    const fed = fedOf(system, cable.id);
-    return workUpCable(cable, shop, { context: contextOf(cable, own), today, ...(fed && { fed }) });
-  });
+  const cables = workUpCables(system?.job ?? job, shop, system, { today });
   return {
     ...summarise(job.id, cables),
     ...(system && { system: systemFigures(system, cables, shop) }),
   };
 }
+
+/** Every cable of a job as its system feeds it. */
+export const workUpCables = (
+  job: Job,
+  shop: Shop,
+  system: SystemWork | null,
+  around: Pick<Around, 'today' | 'followDuty'>,
+): CableWork[] =>
+  job.cables.map((cable) => {
+    const fed = fedOf(system, cable.id);
+    return workUpCable(cable, shop, { ...around, context: contextOf(cable, job), ...(fed && { fed }) });
+  });
 
 /** Totals over cables already worked up. */
 export function summarise(jobId: string, cables: readonly CableWork[]): JobWork {

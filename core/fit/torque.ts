@@ -1,4 +1,5 @@
-import { STUDS } from '../model/tables/studs.ts';
+import { type StudName, STUDS } from '../model/tables/studs.ts';
+import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { type Finding, within } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import { type Check, judge } from '../proof/judge.ts';
@@ -6,11 +7,14 @@ import { countingReadings } from '../proof/readings.ts';
 import type { ProofSubject } from '../proof/subject.ts';
 import { msg } from '../words/message.ts';
 
+/** What is tightened at an end: its stud; on a tapered post it is the clamp's own bolt. */
+export const tightenedStud = ({ meets, lug, spec }: ResolvedEnd): StudName =>
+  meets.kind === 'stud' ? meets.stud : (lug?.stud ?? spec.stud);
+
 /** Torque on both studs, once fitted. Not part of the verdict on the cable itself. */
 export function torqueFindings(subject: ProofSubject): Finding[] {
   return [subject.ends.A, subject.ends.B].map((end) => {
-    // On a tapered post it is the clamp's own bolt that is tightened.
-    const stud = end.meets.kind === 'stud' ? end.meets.stud : (end.lug?.stud ?? end.spec.stud);
+    const stud = tightenedStud(end);
     const [least, most] = STUDS[stud].torqueNm;
     const check: Check = {
       topic: 'torque',

@@ -1,10 +1,10 @@
 import type { Cable } from '../model/cable.ts';
-import { newCable } from '../model/newCable.ts';
 import type { Job } from '../model/job.ts';
-import { emptyJob } from '../model/newCable.ts';
+import { emptyJob, newCable } from '../model/newCable.ts';
 import type { Load, Run } from '../model/run.ts';
 import type { CableKind, Shop } from '../model/shop.ts';
 import { type ConductorSize, sameSize } from '../model/tables/size.ts';
+import { nominalAmps } from '../sizing/loadIn.ts';
 import { ENGINE_SPACE_C } from '../sizing/loop.ts';
 import { amount, capitalised, type Message, msg, tell, verbatim } from '../words/message.ts';
 import { brief } from '../words/numerals.ts';
@@ -157,10 +157,7 @@ export function cableFromLine(line: string, shop: Shop, ids: readonly [string, s
 
   const name = use ? tell(capitalised(LINE_USES[use])) : say`Load`;
   // A load in watts that runs for a time draws most where its battery is lowest.
-  const heaviest =
-    load.kind === 'amps'
-      ? load.amps
-      : load.watts / (load.efficiencyPercent / 100) / Math.max(1, load.lowestV);
+  const heaviest = nominalAmps(load);
   const run: Partial<Run> = {
     systemV,
     load: seconds === undefined ? load : { kind: 'amps', amps: 0 },

@@ -161,6 +161,17 @@ const isPossible = (fact: LineFact): boolean => {
   return fact.value >= least && fact.value <= most;
 };
 
+/** What the first rule that fits makes of the text from a place on, and where that ends. */
+function readAt(text: string, from: number): { readonly fact: LineFact; readonly to: number } | null {
+  for (const { at: pattern, make } of RULES) {
+    pattern.lastIndex = from;
+    const match = pattern.exec(text);
+    const fact = match && make(match);
+    if (fact && isPossible(fact)) return { fact, to: pattern.lastIndex };
+  }
+  return null;
+}
+
 /**
  * Reads a line as people type it: volts, amps or watts, a length in any unit, a size, a fuse, what it is for and where it
  * lies, in any order, in English and Dutch. Of two that say the same thing the last one counts.
@@ -178,12 +189,7 @@ export function readLine(line: string): LineRead {
       next = gap.lastIndex;
       continue;
     }
-    const found = RULES.map(({ at: pattern, make }) => {
-      pattern.lastIndex = next;
-      const match = pattern.exec(lower);
-      const fact = match && make(match);
-      return fact && isPossible(fact) ? { fact, to: pattern.lastIndex } : null;
-    }).find((one) => one !== null);
+    const found = readAt(lower, next);
     if (found) {
       pieces.push({ text: line.slice(next, found.to).trim(), fact: found.fact });
       next = found.to;

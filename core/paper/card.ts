@@ -2,6 +2,7 @@ import { called } from '../model/catalogue/called.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import { type Finding, worstFirst } from '../finding/finding.ts';
 import { isAbout } from '../finding/topics.ts';
+import { tightenedStud } from '../fit/torque.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import { type ConductorSize, sizeLabel } from '../model/tables/size.ts';
 import { STUDS } from '../model/tables/studs.ts';
@@ -49,7 +50,6 @@ export interface Card {
 
 function endOf({ cable, work }: WorkedCable, name: EndName): CardEnd {
   const end = work.ends[name];
-  const stud = end.meets.kind === 'stud' ? end.meets.stud : (end.lug?.stud ?? end.spec.stud);
   return {
     at: cable.ends[name].at,
     lug: end.lug ? called(end.lug.label) : null,
@@ -58,7 +58,7 @@ function endOf({ cable, work }: WorkedCable, name: EndName): CardEnd {
     crimps: end.crimps.length,
     sleeve: end.sleeve ? verbatim`${end.sleeve.sleeve.suppliedMm}/${end.sleeve.sleeve.recoveredMm}` : null,
     sleeveCutMm: end.sleeve?.cutMm ?? null,
-    torqueNm: STUDS[stud].torqueNm,
+    torqueNm: STUDS[tightenedStud(end)].torqueNm,
   };
 }
 

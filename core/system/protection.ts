@@ -6,7 +6,7 @@ import type { EndName } from '../model/end.ts';
 import { otherEnd } from '../model/end.ts';
 import type { Fuse } from '../model/run.ts';
 import type { Place, PlaceOf } from '../model/system.ts';
-import { FUSE_PLACES, type FusePlace } from '../model/tables/fuses.ts';
+import { FUSE_PLACES, type FuseKind, type FusePlace } from '../model/tables/fuses.ts';
 import { type Conductor, type Installation, isBetween, isFuse, jointsIn, postAt } from './installation.ts';
 
 /** What opens a fault: a fuse or breaker of the system, or a fuse typed on a cable, at its end. */
@@ -16,6 +16,9 @@ export type Guard =
 
 export const guardRatingA = (guard: Guard): number =>
   guard.kind === 'place' ? guard.place.ratingA : guard.fuse.ratingA;
+/** What kind of fuse it is; a breaker where it is one. */
+export const guardKind = (guard: Guard): FuseKind =>
+  guard.kind === 'inline' ? guard.fuse.kind : guard.place.kind === 'fuse' ? guard.place.fuse : 'breaker';
 export const guardKey = (guard: Guard): string =>
   guard.kind === 'place' ? guard.place.id : `${guard.cableId} ${guard.fuse.end}`;
 

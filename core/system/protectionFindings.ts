@@ -15,7 +15,7 @@ import {
   pointsOf,
   type SystemFinding,
 } from './findingParts.ts';
-import { type Guard, guardKey, guardRatingA } from './protection.ts';
+import { type Guard, guardKey, guardKind, guardRatingA } from './protection.ts';
 import { firstFuses, underFuse, unguarded } from './unguardedFindings.ts';
 import { isHeld } from './solve.ts';
 import type { SystemView } from './view.ts';
@@ -32,8 +32,7 @@ function factsOf(guard: Guard): {
   readonly curveGiven: Fuse['curve'];
 } {
   const given = guard.kind === 'place' ? guard.place : guard.fuse;
-  const kind =
-    guard.kind === 'inline' ? guard.fuse.kind : guard.place.kind === 'fuse' ? guard.place.fuse : 'breaker';
+  const kind = guardKind(guard);
   return {
     kind,
     breakingA: given.breakingA,

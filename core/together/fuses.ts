@@ -2,7 +2,8 @@ import type { HousePractice } from '../model/housePractice.ts';
 import type { Job } from '../model/job.ts';
 import type { FuseKind } from '../model/tables/fuses.ts';
 import { type Carried, smallestFuse } from '../sizing/fuse.ts';
-import { type Guard, guardKey, guardRatingA } from '../system/protection.ts';
+import { type Guard, guardKey, guardKind, guardRatingA } from '../system/protection.ts';
+import { isFuse } from '../system/installation.ts';
 import { isHeld } from '../system/solve.ts';
 import type { SystemView } from '../system/view.ts';
 import { flowsThrough, guardPosts, zonesOf } from '../system/zones.ts';
@@ -14,9 +15,6 @@ export interface FuseProposal {
   readonly ratingA: number;
   readonly kind: FuseKind;
 }
-
-const kindOf = (guard: Guard): FuseKind =>
-  guard.kind === 'inline' ? guard.fuse.kind : guard.place.kind === 'fuse' ? guard.place.fuse : 'breaker';
 
 /** What the maker's sheet of a fuse says, for every rating of its kind. */
 const sheetOf = (guard: Guard) => {
@@ -76,7 +74,7 @@ export function fusesFor(
     const isIdle = heldA === 0 && steps.every(({ amps }) => amps === 0);
     if (isIdle || post === undefined) return [];
     const sheet = sheetOf(guard);
-    const kind = kindOf(guard);
+    const kind = guardKind(guard);
     const find = (among: readonly FuseKind[] | undefined) =>
       smallestFuse(
         { heldA, steps },
@@ -106,7 +104,7 @@ export function withFuses(job: Job, proposals: readonly FuseProposal[]): Job {
   const system = job.system && {
     ...job.system,
     places: job.system.places.map((place) => {
-      if (place.kind !== 'fuse' && place.kind !== 'breaker') return place;
+      if (!isFuse(place)) return place;
       const found = byKey.get(guardKey({ kind: 'place', place }));
       if (!found) return place;
       const { ratingA, kind } = found;

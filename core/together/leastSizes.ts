@@ -1,4 +1,5 @@
 import type { Solve } from '../cutting/cutModel.ts';
+import { addTo } from '../lib/lists.ts';
 
 /** One size that a cable may get. */
 export interface Choice {
@@ -76,7 +77,6 @@ const x = (cable: number, choice: number) => `x${cable}_${choice}`;
 type Terms = (readonly [number, string])[];
 
 /** What must hold whatever is asked for: one size each, alike where asked, few sizes where asked. */
-
 function rules({ cables, alike = [], mostSizes, shelf }: SizesProblem): {
   readonly rows: readonly string[];
   readonly binaries: readonly string[];
@@ -173,12 +173,16 @@ function chosenIn(problem: SizesProblem, columns: Readonly<Record<string, number
   );
 }
 
-const costIn = ({ cables }: SizesProblem, chosen: ReadonlyMap<string, number>): number =>
+/** What a choice of sizes costs. */
+export const costIn = ({ cables }: SizesProblem, chosen: ReadonlyMap<string, number>): number =>
   cables.reduce((total, { id, choices }) => total + (choices[chosen.get(id) ?? 0]?.cost ?? 0), 0);
 
 /** V that a path loses with some choice of sizes. */
 export const lostOn = (path: PathLimit, chosen: ReadonlyMap<string, number>): number =>
   path.cables.reduce((total, { id, volts }) => total + (volts[chosen.get(id) ?? 0] ?? 0), path.fixedV);
+
+/** A limit is kept to a millionth of it: the solver is no surer. */
+const isOver = ({ mostV }: PathLimit, lostV: number): boolean => lostV > mostV * (1 + 1e-6);
 
 /** Whether a choice of sizes keeps every drop, and what is asked of all of them together. */
 export function keepsAll(problem: SizesProblem, chosen: ReadonlyMap<string, number>): boolean {
@@ -186,7 +190,7 @@ export function keepsAll(problem: SizesProblem, chosen: ReadonlyMap<string, numb
   const keys = new Map(cables.map(({ id, choices }) => [id, choices[chosen.get(id) ?? -1]?.key]));
   return (
     [...keys.values()].every((key) => key !== undefined) &&
-    paths.every((path) => lostOn(path, chosen) <= path.mostV * (1 + 1e-6)) &&
+    !paths.some((path) => isOver(path, lostOn(path, chosen))) &&
     alike.every((ids) => new Set(ids.map((id) => keys.get(id))).size <= 1) &&
     (mostSizes === undefined || new Set(keys.values()).size <= mostSizes)
   );
@@ -211,7 +215,7 @@ function leastOver(problem: SizesProblem, solve: Solve, seconds: number): Infeas
   const chosen = chosenIn(problem, columns);
   const over = problem.paths.flatMap((path) => {
     const neededV = lostOn(path, chosen);
-    return neededV > path.mostV * (1 + 1e-6) ? [{ path: path.id, neededV }] : [];
+    return isOver(path, neededV) ? [{ path: path.id, neededV }] : [];
   });
   return { without: [], over, isByRule: over.length === 0 };
 }
@@ -234,8 +238,8 @@ export function leastSizes(
   const without = problem.cables.filter(({ choices }) => choices.length === 0).map(({ id }) => id);
   if (without.length > 0) return { without, over: [], isByRule: false };
   if (problem.cables.length === 0) {
-    const over = problem.paths.flatMap(({ id, mostV, fixedV }) =>
-      fixedV > mostV * (1 + 1e-6) ? [{ path: id, neededV: fixedV }] : [],
+    const over = problem.paths.flatMap((path) =>
+      isOver(path, path.fixedV) ? [{ path: path.id, neededV: path.fixedV }] : [],
     );
     return over.length > 0
       ? { without: [], over, isByRule: false }
@@ -278,25 +282,25 @@ export function eachAlone({ cables, paths, alike = [] }: SizesProblem): Readonly
       (sumV, { id, volts }) => sumV + (fixed.has(id) ? (volts[0] ?? 0) : 0),
       0,
     );
+    const room = path.mostV - path.fixedV - staysV;
     for (const { id, volts } of path.cables) {
-      const room = path.mostV - path.fixedV - staysV;
       const mostV = whole > 0 ? (room * (metres.get(id) ?? 0)) / whole : 0;
-      shares.set(id, [...(shares.get(id) ?? []), { mostV, volts }]);
+      addTo(shares, id, { mostV, volts });
     }
   }
   const keeps = ({ id }: Sizable, s: number) =>
     (shares.get(id) ?? []).every(({ mostV, volts }) => (volts[s] ?? 0) <= mostV * (1 + 1e-9) + 1e-12);
   const losses = ({ id }: Sizable, s: number) =>
     (shares.get(id) ?? []).reduce((total, { volts }) => total + (volts[s] ?? 0), 0);
-  const best = (cable: Sizable, may: (s: number) => boolean): number => {
-    const all = cable.choices.map((_, s) => s).filter(may);
+  const best = (cable: Sizable): number => {
+    const all = cable.choices.map((_, s) => s);
     const kept = all.filter((s) => keeps(cable, s));
     const cost = (s: number) => cable.choices[s]?.cost ?? 0;
     return kept.length > 0
       ? kept.reduce((a, b) => (cost(b) < cost(a) ? b : a))
       : all.reduce((a, b) => (losses(cable, b) < losses(cable, a) ? b : a), all[0] ?? 0);
   };
-  const alone = new Map(cables.map((cable) => [cable.id, best(cable, () => true)]));
+  const alone = new Map(cables.map((cable) => [cable.id, best(cable)]));
   const byId = new Map(cables.map((cable) => [cable.id, cable]));
   for (const ids of alike) {
     // The same for all of them: a size that each keeps its share with, else the one that loses least.

@@ -1,16 +1,16 @@
 import { groupKey } from '../cutting/pieces.ts';
 import type { Shop } from '../model/shop.ts';
 import type { Sizing } from '../model/system.ts';
-import type { ConductorSize } from '../model/tables/size.ts';
-import { sameSize } from '../model/tables/size.ts';
+import { type ConductorSize, sameSize } from '../model/tables/size.ts';
 import type { FollowDuty } from '../sizing/assess.ts';
 import type { SystemView } from '../system/view.ts';
 import type { SystemWork } from '../systemWork.ts';
 import { type Choices, choicesOf, type Stays } from './choices.ts';
 import { type Choice, keepsAll, type Sizable, type SizesProblem } from './leastSizes.ts';
 import { costOf, metresOf, priced } from './totals.ts';
-import { lossesAs, pathLimits, type SizeLoss } from './ways.ts';
+import { lossesAs, pathLimits } from './ways.ts';
 
+/** What every round is asked with. */
 export interface Needed {
   readonly shop: Shop;
   readonly sizing: Sizing;
@@ -23,7 +23,6 @@ export interface Needed {
 export interface Question {
   readonly view: SystemView;
   readonly choices: readonly Choices[];
-  readonly lossOf: (cableId: string, choice: number) => SizeLoss | undefined;
   /** Cables that should be alike and cannot. */
   readonly unlike: readonly string[];
   readonly problem: SizesProblem;
@@ -77,33 +76,24 @@ const shelfOf = ({ spools }: Shop): ReadonlyMap<string, number> => {
   return metres;
 };
 
+/** The question that a solved installation asks of its cables' sizes. */
 export function questionOf(work: SystemWork, { shop, sizing, stays: staying, followDuty }: Needed): Question {
   const { view } = work;
   const choices = view.installation.conductors.map((own) =>
     choicesOf(own, work, shop, sizing, staying.get(own.cable.id) ?? null, followDuty),
   );
-  const losses = new Map(
-    choices.map(({ conductor, sizes }) => [
-      conductor.cable.id,
-      sizes.map((size) => lossesAs(view, conductor, size)),
-    ]),
-  );
   const byId = new Map(choices.map((own) => [own.conductor.cable.id, own]));
-  const lossOf = (id: string, choice: number) => losses.get(id)?.[choice];
   const cables = choices.map(({ conductor, sizes, stays }): Sizable => {
     const { cable, kind } = conductor;
     return {
       id: cable.id,
       metres: metresOf(conductor),
       isFixed: stays !== null,
-      choices: sizes.map((cableSize, s): Choice => {
-        const loss = lossOf(cable.id, s) ?? { ohm: [], watts: [] };
-        return {
-          key: `${kind.id} ${sizeKey(cableSize.size)}`,
-          spool: groupKey(kind.id, cableSize.size, cable.jacket),
-          cost: costOf(sizing, priced(view, conductor, cableSize, loss)),
-        };
-      }),
+      choices: sizes.map((cableSize): Choice => ({
+        key: `${kind.id} ${sizeKey(cableSize.size)}`,
+        spool: groupKey(kind.id, cableSize.size, cable.jacket),
+        cost: costOf(sizing, priced(view, conductor, cableSize, lossesAs(view, conductor, cableSize))),
+      })),
     };
   });
   const keysOf = new Map(cables.map((one) => [one.id, one.choices.map(({ key }) => key)]));
@@ -111,11 +101,10 @@ export function questionOf(work: SystemWork, { shop, sizing, stays: staying, fol
   return {
     view,
     choices,
-    lossOf,
     unlike: alike.unlike,
     problem: {
       cables,
-      paths: pathLimits(view, (id) => byId.get(id)?.sizes ?? [], lossOf, sizing.dropPercent / 100),
+      paths: pathLimits(view, (id) => byId.get(id)?.sizes ?? [], sizing.dropPercent / 100),
       ...(sizing.alike && { alike: alike.groups }),
       ...(sizing.mostSizes !== undefined && { mostSizes: sizing.mostSizes }),
       ...(sizing.shelf && { shelf: shelfOf(shop) }),
@@ -123,6 +112,7 @@ export function questionOf(work: SystemWork, { shop, sizing, stays: staying, fol
   };
 }
 
+/** States in which the loads cannot run together. */
 export const collapsedIn = ({ solved }: SystemView): string[] =>
   solved.states.flatMap(({ stateId, collapse }) => (collapse ? [stateId] : []));
 

@@ -1,5 +1,4 @@
 import { stated, worstFirst } from '../finding/finding.ts';
-import { contextOf } from '../jobContext.ts';
 import type { Job } from '../model/job.ts';
 import type { Shop } from '../model/shop.ts';
 import type { Sizing } from '../model/system.ts';
@@ -9,9 +8,9 @@ import { about, facts, stateSays, type SystemFinding } from '../system/findingPa
 import type { SystemView } from '../system/view.ts';
 import { withPlaces } from '../system/places.ts';
 import { systemFindings } from '../systemFigures.ts';
-import { fedOf, systemWork } from '../systemWork.ts';
+import { systemWork } from '../systemWork.ts';
 import { amount, listed, type Message, msg, numeral } from '../words/message.ts';
-import { workUpCable } from '../workup.ts';
+import { workUpCables } from '../workup.ts';
 import type { Together } from './together.ts';
 import { measured, type Totals } from './totals.ts';
 
@@ -111,9 +110,6 @@ export function togetherFindings(
 ): SystemFinding[] {
   const work = systemWork(withPlaces(job), shop, followDuty);
   if (!found.together) return [leastFinding(found, work.view)];
-  const works = work.job.cables.map((cable) => {
-    const fed = fedOf(work, cable.id);
-    return workUpCable(cable, shop, { context: contextOf(cable, work.job), followDuty, ...(fed && { fed }) });
-  });
+  const works = workUpCables(work.job, shop, work, { followDuty });
   return [leastFinding(found, work.view), ...worstFirst(systemFindings(work, works, shop))];
 }

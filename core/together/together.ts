@@ -7,13 +7,13 @@ import type { FollowDuty } from '../sizing/assess.ts';
 import { rememberDuty } from '../sizing/rememberDuty.ts';
 import type { Conductor } from '../system/installation.ts';
 import { withPlaces } from '../system/places.ts';
-import { guardKey } from '../system/protection.ts';
+import { guardKey, guardKind } from '../system/protection.ts';
 import { systemWork, type SystemWork } from '../systemWork.ts';
 import type { Message } from '../words/message.ts';
 import { becauseOf, type InTheWay, inTheWayOf } from './because.ts';
 import { allowedAsItIs, type Choices, isBegun, type Stays, staysIn, typedDraw } from './choices.ts';
 import { type FuseProposal, fusesFor, withFuses } from './fuses.ts';
-import { eachAlone, isInfeasible, keepsAll, leastSizes } from './leastSizes.ts';
+import { costIn, eachAlone, isInfeasible, keepsAll, leastSizes } from './leastSizes.ts';
 import { collapsedIn, type Needed, presentIn, type Question, questionOf, thickestOf } from './question.ts';
 import { type Totals, totalsOf } from './totals.ts';
 import { pathLimits } from './ways.ts';
@@ -162,8 +162,8 @@ export function chooseTogether(asking: Asking): Worked | null {
   const solved = () => systemWork(withFuses(withSizes(placed, free, sizes), fuses), shop, followDuty);
   let work = solved();
   let best: Kept | null = null;
-  let last: { question: Question; bound: number; isProved: boolean } | null = null;
-  let failed: { question: Question; inTheWay: InTheWay } | null = null;
+  let last: Rounds['last'] = null;
+  let failed: Rounds['failed'] = null;
   const seen = new Set<string>();
   let [rounds, isStill, isFromThickest] = [0, false, false];
   while (rounds < MOST_ROUNDS && !isStill) {
@@ -178,16 +178,10 @@ export function chooseTogether(asking: Asking): Worked | null {
     }
     const question = questionOf(work, needed);
     const present = presentIn(question);
-    const costs = (chosen: ReadonlyMap<string, number>) =>
-      question.problem.cables.reduce(
-        (sum, { id, choices }) => sum + (choices[chosen.get(id) ?? 0]?.cost ?? 0),
-        0,
-      );
-    if (present && (!best || costs(present) < best.cost))
-      best = { question, chosen: present, fuses, cost: costs(present) };
-    const collapsed = collapsedIn(work.view);
+    const cost = present ? costIn(question.problem, present) : Number.POSITIVE_INFINITY;
+    if (present && (!best || cost < best.cost)) best = { question, chosen: present, fuses, cost };
     const answer =
-      collapsed.length > 0
+      collapsedIn(work.view).length > 0
         ? { without: [], over: [], isByRule: false }
         : leastSizes(question.problem, solve, seconds);
     if (!answer) break;
@@ -207,13 +201,8 @@ export function chooseTogether(asking: Asking): Worked | null {
         return stays || !size ? [] : [[conductor.cable.id, size.size] as const];
       }),
     );
-    isStill = question.choices.every(
-      ({ conductor, stays, sizes: list }) =>
-        stays !== null ||
-        sameSize(
-          list[answer.chosen.get(conductor.cable.id) ?? -1]?.size ?? conductor.size.size,
-          conductor.size.size,
-        ),
+    isStill = question.choices.every(({ conductor: { cable, size } }) =>
+      sameSize(next.get(cable.id) ?? size.size, size.size),
     );
     if (isStill) {
       best = { question, chosen: answer.chosen, fuses, cost: answer.cost };
@@ -253,37 +242,32 @@ function workedOut(found: Rounds): Worked | null {
   const sizeIn = (chosen: ReadonlyMap<string, number>) => (conductor: Conductor) =>
     chosenSize(byId.get(conductor.cable.id), chosen.get(conductor.cable.id)) ?? conductor.size;
   const alone = eachAlone(problem);
+  const sized = new Set(placed.cables.flatMap(({ id, gauge }) => (gauge.size ? [id] : [])));
   const rows = choices.map(({ conductor, stays, allFail }): SizeRow => {
     const { id } = conductor.cable;
     return {
       cableId: id,
       stays,
       now: (nowOf.get(id) ?? conductor.size).size,
-      isChosen: placed.cables.some((own) => own.id === id && own.gauge.size !== undefined),
+      isChosen: sized.has(id),
       alone: chosenSize(byId.get(id), alone.get(id))?.size ?? null,
       together: best ? (chosenSize(byId.get(id), best.chosen.get(id))?.size ?? null) : null,
       because: best ? becauseOf(question, id, best.chosen) : (allFail ?? ''),
     };
   });
   const isLeast = isStill && last !== null && last.isProved;
-  const fuses = (best?.fuses ?? []).filter(({ guard, ratingA, kind, nowA }) => {
-    const before =
-      guard.kind === 'inline' ? guard.fuse.kind : guard.place.kind === 'fuse' ? guard.place.fuse : kind;
-    return ratingA !== nowA || kind !== before;
-  });
+  const fuses = (best?.fuses ?? []).filter(
+    ({ guard, ratingA, kind, nowA }) => ratingA !== nowA || kind !== guardKind(guard),
+  );
+  const totals = (sizeOf: (conductor: Conductor) => CableSize) =>
+    totalsOf({ view: question.view, paths: problem.paths }, sizing, sizeOf);
   const together: Together = {
     sizing,
     outcome: best ? (isLeast ? 'least' : 'found') : 'none',
     rows,
-    now: totalsOf(
-      { view: question.view, paths: problem.paths },
-      sizing,
-      ({ cable, size }) => nowOf.get(cable.id) ?? size,
-    ),
-    alone: totalsOf({ view: question.view, paths: problem.paths }, sizing, sizeIn(alone)),
-    together: best
-      ? totalsOf({ view: question.view, paths: problem.paths }, sizing, sizeIn(best.chosen))
-      : null,
+    now: totals(({ cable, size }) => nowOf.get(cable.id) ?? size),
+    alone: totals(sizeIn(alone)),
+    together: best ? totals(sizeIn(best.chosen)) : null,
     bound: last?.bound ?? 0,
     rounds,
     isStill,
@@ -298,14 +282,8 @@ function workedOut(found: Rounds): Worked | null {
     job: best ? withFuses(withSizes(placed, free, sizes), fuses) : placed,
     tradeAt: (dropPercent) => {
       const eased = { ...sizing, dropPercent };
-      const paths = pathLimits(
-        question.view,
-        (id) => byId.get(id)?.sizes ?? [],
-        question.lossOf,
-        dropPercent / 100,
-      );
-      const asked: Question = { ...question, problem: { ...problem, paths } };
-      const answer = leastSizes(asked.problem, solve, 3);
+      const paths = pathLimits(question.view, (id) => byId.get(id)?.sizes ?? [], dropPercent / 100);
+      const answer = leastSizes({ ...problem, paths }, solve, 3);
       return {
         dropPercent,
         totals:

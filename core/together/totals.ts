@@ -5,7 +5,7 @@ import { areaMm2 } from '../model/tables/size.ts';
 import type { Conductor } from '../system/installation.ts';
 import type { SystemView } from '../system/view.ts';
 import type { PathLimit } from './leastSizes.ts';
-import { lossesAs, pathId, type SizeLoss } from './ways.ts';
+import { lossesAs, lostAlong, pathId, type SizeLoss } from './ways.ts';
 
 /** What a choice of all sizes comes to. */
 export interface Totals {
@@ -90,13 +90,14 @@ export function totalsOf(
   const most = lost.reduce((a, b) => (b.watts > a.watts ? b : a), { stateId: '', watts: 0 });
   const ohms = new Map(each.map(({ id, loss }) => [id, loss]));
   const stateIndex = new Map(view.solved.states.map(({ stateId }, i) => [stateId, i]));
+  const pathOf = new Map(paths.map((path) => [path.id, path]));
   const uses = view.drops.flatMap((drop) => {
-    const path = paths.find(({ id }) => id === pathId(drop));
+    const path = pathOf.get(pathId(drop));
     const state = stateIndex.get(drop.stateId) ?? -1;
     if (!path || path.mostV <= 0) return [];
-    const lostV = drop.shares.reduce((total, { of, volts, amps }) => {
-      const ohm = of.kind === 'cable' ? ohms.get(of.id)?.ohm[state] : undefined;
-      return total + (ohm === undefined ? volts : Math.sign(volts) * amps * ohm);
+    const lostV = drop.shares.reduce((total, share) => {
+      const ohm = share.of.kind === 'cable' ? ohms.get(share.of.id)?.ohm[state] : undefined;
+      return total + (ohm === undefined ? share.volts : lostAlong(share, ohm));
     }, 0);
     return [(lostV / path.mostV) * (sizing.dropPercent / 100)];
   });

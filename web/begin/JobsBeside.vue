@@ -10,7 +10,8 @@ import { say } from '../../core/words/say.ts';
 /** The jobs that are here, with what waits in each. */
 const bench = useBench();
 const router = useRouter();
-const { made } = useMade(() => ({ jobs: bench.jobs, shop: bench.shop }));
+// What waits in them is filled in: the page is there before.
+const { made } = useMade(() => ({ jobs: bench.jobs, shop: bench.shop }), 0);
 
 const rows = computed(() =>
   bench.jobs.map((job) => {

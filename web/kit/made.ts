@@ -36,8 +36,15 @@ export interface Making {
   readonly whole: () => Promise<void>;
 }
 
-/** Works up the cables of some jobs without holding up the page: a long job is there at once and fills in. */
-export function useMade(asked: () => { readonly jobs: readonly Job[]; readonly shop: Shop }): Making {
+/**
+ * Works up the cables of some jobs without holding up the page: a long job is there at once and fills in.
+ *
+ * @param atOnce so many are worked up before the page is drawn
+ */
+export function useMade(
+  asked: () => { readonly jobs: readonly Job[]; readonly shop: Shop },
+  atOnce = AT_ONCE,
+): Making {
   const made = shallowRef<readonly Made[]>([]);
   const worked = shallowRef(0);
   const all = shallowRef(0);
@@ -56,7 +63,7 @@ export function useMade(asked: () => { readonly jobs: readonly Job[]; readonly s
       clearTimeout(timer);
       const cables = jobs.flatMap((job) => job.cables.map((cable) => ({ job, cable })));
       all.value = cables.length;
-      if (cables.length <= AT_ONCE) return finish(madeOf(jobs, shop));
+      if (cables.length <= atOnce) return finish(madeOf(jobs, shop));
       const found: Made[] = [];
       let [next, shownAt] = [0, performance.now()];
       worked.value = 0;
