@@ -1,7 +1,7 @@
 import { called } from '../model/catalogue/called.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import { type Finding, worstFirst } from '../finding/finding.ts';
-import { isAbout } from '../finding/topics.ts';
+import { isAbout, type Topic } from '../finding/topics.ts';
 import { tightenedStud } from '../fit/torque.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import { type ConductorSize, sizeLabel } from '../model/tables/size.ts';
@@ -25,11 +25,13 @@ export interface CardEnd {
 }
 /** A figure on a card. */
 export interface CardFigure {
-  readonly key: 'fuse' | 'drop' | 'hottest' | 'load';
+  readonly key: 'fuse' | 'drop' | 'hottest' | 'load' | 'strip' | 'cut' | 'crimps';
   readonly title: Message;
   readonly value: number | null;
   readonly unit: Unit;
   readonly decimals: number;
+  /** How it came about; null where nothing was found of it. */
+  readonly finding: Finding | null;
 }
 /** Everything one needs of a cable on one sheet, largest first. */
 export interface Card {
@@ -42,6 +44,8 @@ export interface Card {
   readonly ends: Readonly<Record<EndName, CardEnd>>;
   readonly palmAngleDeg: number;
   readonly figures: readonly CardFigure[];
+  /** The cut length, what is stripped at end A and how often it is crimped, each with its work. */
+  readonly making: readonly CardFigure[];
   /** What governs the size; null where nothing thinner is refused. */
   readonly governs: Finding | null;
   /** What fails, then what is not proved. */
@@ -88,8 +92,13 @@ export function cardOf(worked: WorkedCable): Card {
   const { at: assessed } = taken;
   const drop = governingDrop(assessed, cable.run);
   const fuse = cable.run.fuses[0] ?? fuseToCome;
+  const found = (...topics: Topic[]) => work.findings.find(isAbout(...topics)) ?? null;
   // One that stands elsewhere in its circuit or in the system protects it too.
-  const elsewhere = work.findings.find(isAbout('guards'))?.value ?? null;
+  const elsewhere = found('guards')?.value ?? null;
+  const hottest = hottestC(assessed);
+  const made = (key: 'strip' | 'cut' | 'crimps', title: Message, value: number | null): CardFigure => ({
+    ...{ key, title, value, unit: key === 'crimps' ? '' : 'mm', decimals: 0, finding: found(key) },
+  });
   const figures: CardFigure[] = [
     {
       key: 'fuse',
@@ -97,10 +106,20 @@ export function cardOf(worked: WorkedCable): Card {
       value: fuse?.ratingA ?? elsewhere,
       unit: 'A',
       decimals: 0,
+      finding: found('carries') ?? found('guards'),
     },
-    { key: 'drop', title: msg`Drop`, value: drop.percent, unit: '%', decimals: 2 },
-    { key: 'hottest', title: msg`Hottest`, value: hottestC(assessed), unit: '°C', decimals: 0 },
-    { key: 'load', title: msg`Load`, value: drop.amps, unit: 'A', decimals: 0 },
+    {
+      ...{ key: 'drop', title: msg`Drop`, value: drop.percent, unit: '%', decimals: 2 },
+      finding: found(drop.of === 'surge' ? 'duty-drop' : 'drop'),
+    },
+    {
+      ...{ key: 'hottest', title: msg`Hottest`, value: hottest, unit: '°C', decimals: 0 },
+      finding: found(hottest === assessed.settledC ? 'settled' : 'duty-peak'),
+    },
+    {
+      ...{ key: 'load', title: msg`Load`, value: drop.amps, unit: 'A', decimals: 0 },
+      finding: found(drop.of === 'surge' ? 'duty-drop' : 'current'),
+    },
   ];
   const troubles = worstFirst(
     work.findings.filter((own) => isPlanned(own) && (own.state === 'fails' || own.state === 'unproved')),
@@ -115,6 +134,11 @@ export function cardOf(worked: WorkedCable): Card {
     ends: Object.fromEntries(END_NAMES.map((name) => [name, endOf(worked, name)])) as Card['ends'],
     palmAngleDeg: cable.palmAngleDeg,
     figures,
+    making: [
+      made('cut', msg`Cut`, work.lengths?.cutMm ?? null),
+      made('strip', msg`Strip`, work.ends.A.stripMm),
+      made('crimps', msg`Crimps`, work.ends.A.crimps.length || null),
+    ],
     governs: governing(worked),
     troubles,
   };

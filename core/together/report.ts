@@ -2,6 +2,7 @@ import { stated, worstFirst } from '../finding/finding.ts';
 import type { Job } from '../model/job.ts';
 import type { Shop } from '../model/shop.ts';
 import type { Sizing } from '../model/system.ts';
+import { sizeLabel } from '../model/tables/size.ts';
 import type { Unit } from '../model/units/figure.ts';
 import type { FollowDuty } from '../sizing/assess.ts';
 import { about, facts, stateSays, type SystemFinding } from '../system/findingParts.ts';
@@ -9,10 +10,10 @@ import type { SystemView } from '../system/view.ts';
 import { withPlaces } from '../system/places.ts';
 import { systemFindings } from '../systemFigures.ts';
 import { systemWork } from '../systemWork.ts';
-import { amount, listed, type Message, msg, numeral } from '../words/message.ts';
+import { amount, capitalised, listed, type Message, msg, numeral, verbatim } from '../words/message.ts';
 import { workUpCables } from '../workup.ts';
 import type { Together } from './together.ts';
-import { measured, type Totals } from './totals.ts';
+import { measured, metresOf, type Totals } from './totals.ts';
 
 /** What is to be least, and how it is written. */
 export const MEASURES: Readonly<
@@ -45,6 +46,100 @@ export function inTheWaySays({ inTheWay }: Together, view: SystemView): Message[
         ]
       : []),
   ];
+}
+
+/** The figures of a choice of sizes, each with how it came about. */
+export const TOTAL_KEYS = ['copper', 'weight', 'price', 'lost', 'year', 'use'] as const;
+export type TotalKey = (typeof TOTAL_KEYS)[number];
+
+/** What each of them is, and in what it is written. */
+const TOTAL_FACTS: Readonly<
+  Record<
+    TotalKey,
+    {
+      readonly title: Message;
+      readonly unit: Unit;
+      readonly decimals: number;
+      readonly formula: Message;
+      readonly of: (totals: Totals) => number;
+    }
+  >
+> = {
+  copper: {
+    ...{ title: msg`copper`, unit: 'mm²·m', decimals: 0, of: ({ copperMm2M }) => copperMm2M },
+    formula: msg`Σ n · S · L over the cables: conductors side by side, mm², metres with the service loop`,
+  },
+  weight: {
+    ...{ title: msg`weight`, unit: 'kg', decimals: 1, of: ({ massKg }) => massKg },
+    formula: msg`Σ n · m · L: copper and jacket a metre, by its outside diameter`,
+  },
+  price: {
+    ...{ title: msg`cable price`, unit: '', decimals: 2, of: ({ price }) => price },
+    formula: msg`Σ n · price a metre · L; no lugs, no sleeves, no work`,
+  },
+  lost: {
+    ...{ title: msg`lost in the cables`, unit: 'W', decimals: 0, of: ({ lostW }) => lostW },
+    formula: msg`Σ I² · R of the cables, in the state in which that is most`,
+  },
+  year: {
+    ...{ title: msg`lost a year`, unit: 'kWh', decimals: 1, of: ({ kWhPerYear }) => kWhPerYear },
+    formula: msg`Σ over the states: Σ I² · R · hours a year`,
+  },
+  use: {
+    ...{ title: msg`of the drop allowed`, unit: '%', decimals: 0, of: ({ use }) => 100 * use },
+    formula: msg`the largest ΔU ÷ what is allowed, of all loads in all states`,
+  },
+};
+
+/** A total as it is written. */
+export const totalOf = (key: TotalKey, totals: Totals): number => TOTAL_FACTS[key].of(totals);
+
+/** How a total came about: its formula, the cables that it sums, and the three ways beside one another. */
+export function totalFinding(key: TotalKey, found: Together, view: SystemView): SystemFinding {
+  const { title, unit, decimals, formula } = TOTAL_FACTS[key];
+  const { together, alone, now, rows } = found;
+  const ways: readonly (readonly [Message, Totals | null])[] = [
+    [msg`together`, together],
+    [msg`each by its share of the length`, alone],
+    [msg`as the job has it`, now],
+  ];
+  const shown = together ?? now;
+  const isOfCables = key === 'copper' || key === 'weight' || key === 'price';
+  const state = shown.lostIn === null ? null : stateSays(view, shown.lostIn);
+  return about(
+    stated(
+      {
+        ...facts('sizes-together', key, title, [unit, decimals], {
+          formula,
+          substituted: [
+            ...ways.flatMap(([way, totals]) =>
+              totals ? [verbatim`${way}: ${amount(totalOf(key, totals), unit, decimals)}`] : [],
+            ),
+            ...(key === 'lost' && state !== null ? [state] : []),
+            ...(isOfCables
+              ? rows.flatMap(({ cableId, together: chosen, now: before }) => {
+                  const conductor = view.conductorOf(cableId);
+                  const metres = conductor ? metresOf(conductor) : 0;
+                  return conductor
+                    ? [
+                        verbatim`${conductor.cable.tag}: ${sizeLabel(chosen ?? before)}, ${amount(metres, 'm', 2)}`,
+                      ]
+                    : [];
+                })
+              : []),
+          ],
+          source: isOfCables
+            ? msg`the sizes, and what the tool case knows of each`
+            : msg`nodal analysis: Kirchhoff’s laws, copper as warm as its current makes it`,
+          assumes: isOfCables ? '' : msg`the currents of the sizes chosen, for all three ways`,
+        }),
+        value: totalOf(key, shown),
+        because: verbatim`${capitalised(title)}: ${amount(totalOf(key, shown), unit, decimals)}.`,
+      },
+      'holds',
+    ),
+    {},
+  );
 }
 
 /** That all sizes together cost least, against each by itself. */

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { WorkedCable } from '../../core/cableWork.ts';
-import { figure } from '../../core/model/units/figure.ts';
 import { cardOf } from '../../core/paper/card.ts';
 import { small, tell } from '../../core/words/message.ts';
+import CardFigures from '../card/CardFigures.vue';
 import EndsPicture from '../card/EndsPicture.vue';
+import TroubleText from '../card/TroubleText.vue';
 import { usePrefs } from '../stores/prefs.ts';
-import { lengthText, sizeText } from '../ui/display.ts';
+import { lengthText, sizeParts } from '../ui/display.ts';
 import ShowWork from '../ui/ShowWork.vue';
 import StateMark from '../ui/StateMark.vue';
 import { say } from '../../core/words/say.ts';
@@ -16,18 +17,7 @@ const { worked, isPair } = defineProps<{ worked: WorkedCable; isPair: boolean }>
 
 const { prefs } = usePrefs();
 const card = computed(() => cardOf(worked));
-const size = computed(() => {
-  const text = sizeText(card.value.size, prefs.sizes);
-  const [, number, unit] = /^(.*?)[\u2009\s](mm²)$/u.exec(text) ?? ['', text, ''];
-  return { number, unit };
-});
-const more = computed(() => {
-  const { A } = card.value.ends;
-  return [
-    ...(A.stripMm === null ? [] : [{ title: say`Strip`, text: lengthText(A.stripMm, 0, prefs.lengths) }]),
-    { title: say`Crimps`, text: A.crimps === 0 ? '–' : String(A.crimps) },
-  ];
-});
+const size = computed(() => sizeParts(card.value.size, prefs.sizes));
 const counts = computed(() => {
   const fails = card.value.troubles.filter(({ state }) => state === 'fails').length;
   const open = card.value.troubles.length - fails;
@@ -60,18 +50,10 @@ const counts = computed(() => {
           }}
         </p>
         <EndsPicture :worked="worked" />
-        <dl class="mt-2 flex flex-wrap gap-x-7 gap-y-1 border-t border-hairline pt-2">
-          <div v-for="own in card.figures" :key="own.key">
-            <dt class="text-[13px] text-ink2">{{ tell(own.title) }}</dt>
-            <dd class="figure text-[20px] leading-6 font-semibold">
-              {{ own.value === null ? '–' : figure(own.value, own.unit, own.decimals) }}
-            </dd>
-          </div>
-          <div v-for="own in more" :key="own.title">
-            <dt class="text-[13px] text-ink2">{{ own.title }}</dt>
-            <dd class="figure text-[20px] leading-6 font-semibold">{{ own.text }}</dd>
-          </div>
-        </dl>
+        <CardFigures
+          class="mt-2 border-t border-hairline pt-2"
+          :figures="[...card.figures, ...card.making]"
+        />
       </div>
     </div>
     <details v-if="card.governs || card.troubles.length > 0" class="border-t border-hairline">
@@ -87,13 +69,8 @@ const counts = computed(() => {
         <ShowWork :finding="card.governs" />
       </div>
       <ul>
-        <li
-          v-for="finding in card.troubles"
-          :key="finding.id"
-          class="border-t border-hairline px-3.5 py-2 text-[13.5px]"
-        >
-          <b :class="finding.state === 'fails' ? 'text-fails' : ''">{{ tell(finding.title) }}:</b>
-          {{ tell(finding.because) }} {{ finding.remedy ? tell(finding.remedy) : '' }}
+        <li v-for="finding in card.troubles" :key="finding.id" class="border-t border-hairline px-3.5 py-2">
+          <TroubleText :finding="finding" />
         </li>
       </ul>
     </details>

@@ -2,14 +2,15 @@
 import { computed } from 'vue';
 import type { WorkedCable } from '../../core/cableWork.ts';
 import { END_NAMES } from '../../core/model/end.ts';
-import { figure } from '../../core/model/units/figure.ts';
 import { cardOf } from '../../core/paper/card.ts';
 import { tell } from '../../core/words/message.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { word } from '../../core/words/terms.ts';
+import CardFigures from './CardFigures.vue';
 import EndsPicture from './EndsPicture.vue';
+import TroubleText from './TroubleText.vue';
 import { usePrefs } from '../stores/prefs.ts';
-import { inReadersUnit, lengthText, sizeText } from '../ui/display.ts';
+import { inReadersUnit, lengthText, sizeParts } from '../ui/display.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Everything one needs of a cable on one sheet, the largest thing first. */
@@ -17,12 +18,7 @@ const { worked } = defineProps<{ worked: WorkedCable }>();
 
 const { prefs } = usePrefs();
 const card = computed(() => cardOf(worked));
-const size = computed(() => {
-  const [, number = '', unit = ''] = /^(.*?)[\u2009\s](mm²)$/u.exec(
-    sizeText(card.value.size, prefs.sizes),
-  ) ?? ['', sizeText(card.value.size, prefs.sizes), ''];
-  return { number, unit };
-});
+const size = computed(() => sizeParts(card.value.size, prefs.sizes));
 const cut = computed(() =>
   card.value.cutMm === null ? null : inReadersUnit(card.value.cutMm, 'mm', 0, prefs.lengths),
 );
@@ -115,23 +111,15 @@ const shown = computed(() => card.value.troubles.slice(0, 3));
         </tr>
       </tbody>
     </table>
-    <dl class="mt-2 flex flex-wrap gap-x-7 gap-y-1">
-      <div v-for="own in card.figures" :key="own.key">
-        <dt class="text-[13px] text-ink2">{{ tell(own.title) }}</dt>
-        <dd class="figure text-[20px] leading-6 font-semibold">
-          {{ own.value === null ? '–' : figure(own.value, own.unit, own.decimals) }}
-        </dd>
-      </div>
-    </dl>
+    <CardFigures class="mt-2" :figures="[...card.figures, ...card.making]" />
     <ul v-if="shown.length > 0" class="mt-3 space-y-1.5" :aria-label="say`What fails or is not proved`">
       <li
         v-for="finding in shown"
         :key="finding.id"
-        class="border px-2.5 py-1.5 text-[13.5px]"
+        class="border px-2.5 py-1.5"
         :class="finding.state === 'fails' ? 'border-fails' : 'border-hairline'"
       >
-        <b :class="finding.state === 'fails' ? 'text-fails' : ''">{{ tell(finding.title) }}:</b>
-        {{ tell(finding.because) }} {{ finding.remedy ? tell(finding.remedy) : '' }}
+        <TroubleText :finding="finding" />
       </li>
       <li v-if="card.troubles.length > shown.length" class="note">
         {{ say`and ${card.troubles.length - shown.length} more` }}

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
-import { USUAL_SIZING, type Sizing } from '../../core/model/system.ts';
-import { sizeLabel } from '../../core/model/tables/size.ts';
+import { USUAL_SIZING, type Sizing, type System } from '../../core/model/system.ts';
+import { sameSize, sizeLabel } from '../../core/model/tables/size.ts';
 import { withSystem } from '../../core/system/edits.ts';
 import { guardSays } from '../../core/system/findingParts.ts';
 import { inTheWaySays } from '../../core/together/report.ts';
@@ -42,8 +42,7 @@ const isWorkOpen = ref(false);
 const opened = ref<string | null>(null);
 
 const tagOf = (id: string) => job.value?.cables.find((cable) => cable.id === id)?.tag ?? id;
-const isOther = ({ together: size, now, stays }: SizeRow) =>
-  !stays && size !== null && sizeLabel(size) !== sizeLabel(now);
+const isOther = ({ together: size, now, stays }: SizeRow) => !stays && size !== null && !sameSize(size, now);
 const isUntaken = (row: SizeRow) => !row.stays && row.together !== null && (isOther(row) || !row.isChosen);
 const rows = computed(() =>
   (together.value?.rows ?? []).toSorted((a, b) => Number(isOther(b)) - Number(isOther(a))),
@@ -68,39 +67,26 @@ const status = computed(
     })[state.value],
 );
 
-/** Changes how sizes are chosen; the places of a job that has only names become its own with it. */
-function set(part: Partial<Sizing>): void {
-  const now = placed.value;
-  if (!now) return;
-  const next = { ...sizing.value, ...part };
-  bench.keepJob(
-    withSystem(now, (system) => ({ ...system, sizing: next })),
-    say`how all sizes are chosen`,
-  );
+/** Changes the system; the places of a job that has only names become its own with it. */
+function change(what: string, make: (system: System) => System): void {
+  if (job.value) bench.keepJob(withSystem(job.value, make), what);
 }
+function setSizing(next: Sizing): void {
+  change(say`how all sizes are chosen`, (system) => ({ ...system, sizing: next }));
+}
+const set = (part: Partial<Sizing>) => setSizing({ ...sizing.value, ...part });
 function setMost(count: number | null): void {
   const { mostSizes: _, ...rest } = sizing.value;
-  const now = placed.value;
-  const next: Sizing = count === null ? rest : { ...rest, mostSizes: count };
-  if (now)
-    bench.keepJob(
-      withSystem(now, (system) => ({ ...system, sizing: next })),
-      say`how all sizes are chosen`,
-    );
+  setSizing(count === null ? rest : { ...rest, mostSizes: count });
 }
 function setHours(stateId: string, hours: number | null): void {
-  const now = placed.value;
-  if (!now) return;
-  bench.keepJob(
-    withSystem(now, (system) => ({
-      ...system,
-      states: system.states.map((own) => {
-        const { hoursPerYear: _, ...rest } = own;
-        return own.id !== stateId ? own : hours === null ? rest : { ...rest, hoursPerYear: hours };
-      }),
-    })),
-    say`hours a year`,
-  );
+  change(say`hours a year`, (system) => ({
+    ...system,
+    states: system.states.map((own) => {
+      const { hoursPerYear: _, ...rest } = own;
+      return own.id !== stateId ? own : hours === null ? rest : { ...rest, hoursPerYear: hours };
+    }),
+  }));
 }
 function take(some: readonly SizeRow[], its: Together['fuses'], what: string): void {
   if (job.value) bench.keepJob(takeTogether(job.value, some, its), what);
@@ -138,8 +124,12 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
           </div>
         </header>
         <div class="min-h-0 px-3.5 pb-4 lg:flex-1 lg:overflow-y-auto" tabindex="0" :aria-label="say`Sizes`">
-          <div v-if="together" class="overflow-x-auto pt-1" :class="isWorking ? 'opacity-60' : ''">
-            <TotalsTable :together="together" :has-hours="states.some(({ hoursPerYear }) => hoursPerYear)" />
+          <div v-if="together" class="pt-1" :class="isWorking ? 'opacity-60' : ''">
+            <TotalsTable
+              :together="together"
+              :view="view"
+              :has-hours="states.some(({ hoursPerYear }) => hoursPerYear)"
+            />
           </div>
           <ul v-if="together?.inTheWay" class="mt-2 list-disc pl-5" :aria-label="say`What stands in the way`">
             <li v-for="(line, i) in inTheWaySays(together, view)" :key="i" class="font-bold">

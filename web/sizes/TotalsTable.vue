@@ -1,12 +1,20 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
+import { figure } from '../../core/model/units/figure.ts';
+import type { SystemView } from '../../core/system/view.ts';
+import { TOTAL_KEYS, type TotalKey, totalFinding, totalOf } from '../../core/together/report.ts';
 import type { Together } from '../../core/together/together.ts';
 import { measured, type Totals } from '../../core/together/totals.ts';
-import { digits } from '../../core/words/numerals.ts';
+import { small, tell } from '../../core/words/message.ts';
+import ShowWork from '../ui/ShowWork.vue';
 import { say } from '../../core/words/say.ts';
 
 /** What all sizes come to in the three ways of choosing them, each with a bar in the measure that is to be least. */
-const { together } = defineProps<{ together: Together; hasHours: boolean }>();
+const { together, view, hasHours } = defineProps<{
+  together: Together;
+  view: SystemView;
+  hasHours: boolean;
+}>();
 
 const rows = computed(() => {
   const all: { key: string; title: string; totals: Totals }[] = [
@@ -21,51 +29,68 @@ const rows = computed(() => {
   const most = Math.max(...all.map(({ totals }) => measured(together.sizing, totals)), 1e-9);
   return all.map((row) => ({ ...row, share: measured(together.sizing, row.totals) / most }));
 });
+const columns = computed(() =>
+  TOTAL_KEYS.filter((key) => key !== 'year' || hasHours).map((key) => ({
+    key,
+    finding: totalFinding(key, together, view),
+  })),
+);
+const openedKey = ref<TotalKey | null>(null);
+const opened = computed(() => columns.value.find(({ key }) => key === openedKey.value)?.finding);
 </script>
 
 <template>
-  <table class="w-full border-collapse">
-    <caption class="sr-only">
-      {{
-        say`What the sizes come to`
-      }}
-    </caption>
-    <thead>
-      <tr class="border-b border-hairline text-right text-[12.5px] text-ink2">
-        <th class="sr-only">{{ say`Way` }}</th>
-        <th class="w-[22%] max-sm:hidden" aria-hidden="true" />
-        <th class="px-2 py-1 font-normal">{{ say`copper` }}</th>
-        <th class="px-2 py-1 font-normal">{{ say`weight` }}</th>
-        <th class="px-2 py-1 font-normal">{{ say`cable price` }}</th>
-        <th class="px-2 py-1 font-normal">{{ say`lost, worst state` }}</th>
-        <th v-if="hasHours" class="px-2 py-1 font-normal">{{ say`lost a year` }}</th>
-        <th class="px-2 py-1 font-normal">{{ say`of the drop allowed` }}</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr
-        v-for="{ key, title, totals, share } in rows"
-        :key="key"
-        class="figure border-b border-hairline text-right whitespace-nowrap"
-        :class="key === 'together' ? 'text-[19px] font-semibold' : 'text-[16px]'"
-      >
-        <th class="py-1.5 pr-2 text-left font-semibold">{{ title }}</th>
-        <td class="px-2 max-sm:hidden" aria-hidden="true">
-          <span
-            class="block h-3 border border-ink"
-            :class="key === 'together' ? 'bg-copper' : 'bg-chalk'"
-            :style="{ width: `${Math.max(2, 100 * share)}%` }"
-          />
-        </td>
-        <td class="px-2">{{ digits(totals.copperMm2M, 0) }}&thinsp;mm²·m</td>
-        <td class="px-2">{{ digits(totals.massKg, 1) }}&thinsp;kg</td>
-        <td class="px-2">{{ digits(totals.price, 2) }}</td>
-        <td class="px-2">{{ digits(totals.lostW, 0) }}&thinsp;W</td>
-        <td v-if="hasHours" class="px-2">{{ digits(totals.kWhPerYear, 1) }}&thinsp;kWh</td>
-        <td class="px-2" :class="totals.use > 1.0005 ? 'font-semibold text-fails' : ''">
-          {{ digits(100 * totals.use, 0) }}&thinsp;%
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <div>
+    <div class="overflow-x-auto">
+      <table class="w-full border-collapse">
+        <caption class="sr-only">
+          {{
+            say`What the sizes come to`
+          }}
+        </caption>
+        <thead>
+          <tr class="border-b border-hairline text-right text-[12.5px] text-ink2">
+            <th class="sr-only">{{ say`Way` }}</th>
+            <th class="w-[22%] max-sm:hidden" aria-hidden="true" />
+            <th v-for="column in columns" :key="column.key" class="font-normal">
+              <button
+                type="button"
+                class="min-h-11 px-2 text-right underline decoration-dotted underline-offset-2 hover:bg-teal-tint"
+                :aria-expanded="column.key === openedKey"
+                @click="openedKey = column.key === openedKey ? null : column.key"
+              >
+                {{ tell(small(column.finding.title)) }}
+              </button>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="{ key, title, totals, share } in rows"
+            :key="key"
+            class="figure border-b border-hairline text-right whitespace-nowrap"
+            :class="key === 'together' ? 'text-[19px] font-semibold' : 'text-[16px]'"
+          >
+            <th class="py-1.5 pr-2 text-left font-semibold">{{ title }}</th>
+            <td class="px-2 max-sm:hidden" aria-hidden="true">
+              <span
+                class="block h-3 border border-ink"
+                :class="key === 'together' ? 'bg-copper' : 'bg-chalk'"
+                :style="{ width: `${Math.max(2, 100 * share)}%` }"
+              />
+            </td>
+            <td
+              v-for="column in columns"
+              :key="column.key"
+              class="px-2"
+              :class="column.key === 'use' && totals.use > 1.0005 ? 'font-semibold text-fails' : ''"
+            >
+              {{ figure(totalOf(column.key, totals), column.finding.unit, column.finding.decimals) }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <ShowWork v-if="opened" :finding="opened" class="box mt-1" />
+  </div>
 </template>

@@ -44,6 +44,13 @@ export function sizeText(size: ConductorSize, sizes: Prefs['sizes']): string {
   return size.system === 'metric' ? `≈ ${sizeLabel(nearestIn('awg', size).size)}` : sizeLabel(size);
 }
 
+/** A size as its figure, to be written large, and what stands behind it: "70" and "mm²"; a gauge is all figure. */
+export function sizeParts(size: ConductorSize, sizes: Prefs['sizes']): { number: string; unit: string } {
+  const text = sizeText(size, sizes);
+  const [, number = text, unit = ''] = /^(.*?)[\u2009\s](mm²)$/u.exec(text) ?? [];
+  return { number, unit };
+}
+
 /** What calling a size by the other system's nearest name would hide: "70 mm² holds 3.8 % more copper than AWG 2/0". */
 export function conversionText(size: ConductorSize): string {
   const { size: near } = nearestIn(size.system === 'metric' ? 'awg' : 'metric', size);

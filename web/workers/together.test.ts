@@ -14,7 +14,7 @@ import { withSystem } from '../../core/system/edits.ts';
 import { inStates, jobOf, placeId, SHOP, stiff, tagOf, withFacts } from '../../core/system/systemFixture.ts';
 import { systemWork } from '../../core/systemWork.ts';
 import { workUp } from '../../core/workup.ts';
-import { togetherFindings } from '../../core/together/report.ts';
+import { TOTAL_KEYS, togetherFindings, totalFinding, totalOf } from '../../core/together/report.ts';
 import { chooseTogether, takeTogether } from '../../core/together/together.ts';
 import { tell } from '../../core/words/message.ts';
 import { solveWith } from './highsSolve.ts';
@@ -176,6 +176,30 @@ describe('what is asked of the sizes', () => {
     const years = chosen(held, { least: 'years', years: 20, pricePerKwh: 0.4 }).together.together;
     expect(years?.copperMm2M).toBeGreaterThan(money?.copperMm2M ?? Infinity);
     expect(years?.kWhPerYear).toBeLessThan(money?.kWhPerYear ?? 0);
+  });
+
+  test('each total opens to its formula, its cables and the three ways', () => {
+    const { together } = chosen(two);
+    const { view } = systemWork(two, SHOP, followDuty);
+    for (const key of TOTAL_KEYS) {
+      const { value, work } = totalFinding(key, together, view);
+      expect(value).toBe(totalOf(key, together.together ?? together.now));
+      expect([tell(work.formula), tell(work.source)]).not.toContain('');
+      expect(work.substituted.length).toBeGreaterThanOrEqual(3);
+    }
+    const copper = totalFinding('copper', together, view).work.substituted.map(tell);
+    const summed = two.cables.map(({ id, tag, run, gauge }) => {
+      const row = together.rows.find(({ cableId }) => cableId === id);
+      const metres = ((run.lengthMm + run.loopMm) / 1000) * (gauge.parallel ?? 1);
+      expect(copper.some((line) => line.startsWith(`${tag}: `) && line.includes(metres.toFixed(2)))).toBe(
+        true,
+      );
+      return row?.together ? areaMm2(row.together) * metres : Number.NaN;
+    });
+    expect(together.together?.copperMm2M).toBeCloseTo(
+      summed.reduce((sum, one) => sum + one, 0),
+      6,
+    );
   });
 
   test('a fuse proposed carries every state, and what is behind it may then be thinner', () => {

@@ -16,6 +16,7 @@ export type Unit =
   | 'mm'
   | 'mm²'
   | 'mm²·m'
+  | 'kWh'
   | 's'
   | 'N'
   | 'N·m'
