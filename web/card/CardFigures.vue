@@ -29,7 +29,7 @@ const text = ({ value, unit, decimals }: CardFigure): string =>
         v-for="own in figures"
         :key="own.key"
         :type="own.finding ? 'button' : undefined"
-        class="min-h-11 px-1.5 text-left"
+        class="flex min-h-11 flex-col justify-center px-1.5 text-left"
         :class="own.finding ? 'hover:bg-teal-tint' : ''"
         :aria-expanded="own.finding ? own.key === openedKey : undefined"
         @click="own.finding && (openedKey = own.key === openedKey ? null : own.key)"

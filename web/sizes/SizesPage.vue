@@ -30,9 +30,11 @@ const job = computed(() => bench.jobById(jobId));
 const placed = computed(() => job.value && withPlaces(job.value));
 const sizing = computed((): Sizing => job.value?.system?.sizing ?? USUAL_SIZING);
 const states = computed(() => placed.value?.system?.states ?? []);
-const asked = computed(() => (job.value ? { job: job.value, shop: bench.shop } : null));
-const { chosen, points, round, state, cancel, choose } = useTogether(() => asked.value);
 const view = computed(() => job.value && systemOf(job.value, bench.shop).view);
+/** Without a cable between two places there is nothing to choose, and nothing to prove. */
+const isEmpty = computed(() => view.value?.installation.conductors.length === 0);
+const asked = computed(() => (job.value && !isEmpty.value ? { job: job.value, shop: bench.shop } : null));
+const { chosen, points, round, state, cancel, choose } = useTogether(() => asked.value);
 const together = computed(() => chosen.value?.together ?? null);
 const least = computed(() => chosen.value?.findings.find(({ topic }) => topic === 'sizes-together'));
 const others = computed(() =>
@@ -51,9 +53,11 @@ const untaken = computed(() => rows.value.filter(isUntaken));
 const fuses = computed(() => together.value?.fuses ?? []);
 const isWorking = computed(() => state.value === 'working');
 const title = computed(() => {
+  if (isEmpty.value) return say`No cable lies between two places yet`;
   const now = together.value;
   if (!now) return isWorking.value ? say`Looking for the least …` : say`Nothing chosen yet`;
   if (now.outcome === 'none') return say`No sizes keep every limit`;
+  if (now.rows.every(({ stays }) => stays)) return say`Every size stays as it is`;
   return now.outcome === 'least' ? say`Proved: nothing is less` : say`The best that was found, not proved`;
 });
 const status = computed(
@@ -107,8 +111,8 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
             </p>
             <h1 class="figure text-[22px] leading-6 font-semibold">{{ title }}</h1>
           </div>
-          <p v-if="status" class="note" :role="isWorking ? 'status' : 'alert'">{{ status }}</p>
-          <div class="ml-auto flex gap-2">
+          <p v-if="status && !isEmpty" class="note" :role="isWorking ? 'status' : 'alert'">{{ status }}</p>
+          <div v-if="!isEmpty" class="ml-auto flex gap-2">
             <button v-if="isWorking" type="button" class="button" @click="cancel">{{ say`Stop` }}</button>
             <button v-else-if="state !== 'done'" type="button" class="button" @click="choose">
               {{ say`Try again` }}
@@ -123,7 +127,17 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
             </button>
           </div>
         </header>
-        <div class="min-h-0 px-3.5 pb-4 lg:flex-1 lg:overflow-y-auto" tabindex="0" :aria-label="say`Sizes`">
+        <p v-if="isEmpty" class="max-w-prose px-3.5 py-3 text-[15px]">
+          {{
+            say`Sizes are chosen for the cables of an installation: add its places and cables in System, or name the ends of the cables that are here.`
+          }}
+        </p>
+        <div
+          v-else
+          class="min-h-0 px-3.5 pb-4 lg:flex-1 lg:overflow-y-auto"
+          tabindex="0"
+          :aria-label="say`Sizes`"
+        >
           <div v-if="together" class="pt-1" :class="isWorking ? 'opacity-60' : ''">
             <TotalsTable
               :together="together"
