@@ -35,14 +35,14 @@ const STILL_K = 0.001;
 export const COPPER_MELTS_C = 1085;
 
 /** Temperatures of the conductor and, from it outwards, of the rings of jacket, °C. */
-type Profile = readonly number[];
+type Profile = Float64Array;
 
 /** One metre of cable as a chain: node 0 the conductor, nodes 1…RINGS the jacket. */
 interface Chain {
   /** J/K per metre. */
-  readonly capacity: readonly number[];
+  readonly capacity: Float64Array;
   /** Between node i and i+1, W/K per metre. */
-  readonly links: readonly number[];
+  readonly links: Float64Array;
   /** From the middle of the outermost ring to the surface, W/K per metre. */
   readonly toSurface: number;
 }
@@ -55,11 +55,11 @@ function chainOf(cable: ThermalCable): Chain {
   const ring = jacketResistance(cable) / RINGS;
   const rings = Array.from({ length: RINGS }, (_, i) => i);
   return {
-    capacity: [
+    capacity: Float64Array.of(
       cable.copperMm2 * 1e-6 * COPPER.density * COPPER.specificHeat,
       ...rings.map((i) => Math.PI * (edge(i + 1) ** 2 - edge(i) ** 2) * JACKET_HEAT_CAPACITY),
-    ],
-    links: rings.map((i) => 1 / (i === 0 ? ring / 2 : ring)),
+    ),
+    links: Float64Array.from(rings, (i) => 1 / (i === 0 ? ring / 2 : ring)),
     toSurface: 2 / ring,
   };
 }
@@ -72,13 +72,12 @@ function lossFrom(
   around: Surroundings,
 ): { watts: number; perKelvin: number } {
   const sun = sunPerMetre(cable, around);
-  const loss = (surfaceC: number) => surfaceLossPerMetre(cable.outerMm, surfaceC, around.ambientC);
   // The surface has no mass: Newton finds where what the ring sends is what the air takes, less the sun.
   let surfaceC = ringC;
   let slope = 0;
   for (let i = 0; i < 3; i += 1) {
-    const now = loss(surfaceC);
-    slope = (loss(surfaceC + 0.5) - now) / 0.5;
+    const now = surfaceLossPerMetre(cable.outerMm, surfaceC, around.ambientC);
+    slope = (surfaceLossPerMetre(cable.outerMm, surfaceC + 0.5, around.ambientC) - now) / 0.5;
     const step = (now - sun - toSurface * (ringC - surfaceC)) / (slope + toSurface);
     surfaceC -= step;
     if (Math.abs(step) < 1e-4) break;
@@ -86,39 +85,45 @@ function lossFrom(
   return { watts: toSurface * (ringC - surfaceC), perKelvin: (slope * toSurface) / (slope + toSurface) };
 }
 
-/** The profile one stride later, by backward Euler: a coarse stride errs smoothly and never swings. */
-function advance(
-  profile: Profile,
-  chain: Chain,
-  cable: ThermalCable,
-  around: Surroundings,
-  currentA: number,
-  strideS: number,
-): Profile {
-  const made20 = currentA ** 2 * cable.ohmPerMetre20;
-  const lost = lossFrom(entry(profile, RINGS), chain.toSurface, cable, around);
-  const right: number[] = [];
-  const diagonal: number[] = [];
-  let into = made20 * resistanceGrowth(entry(profile, 0));
-  for (let i = 0; i <= RINGS; i += 1) {
-    const link = entry(chain.links, i);
-    const out = i === RINGS ? lost.watts : link * (entry(profile, i) - entry(profile, i + 1));
-    const made = i === 0 ? made20 * COPPER.temperatureCoefficient : 0;
-    const outwards = i === RINGS ? lost.perKelvin : link;
-    right.push(into - out);
-    diagonal.push(entry(chain.capacity, i) / strideS + entry(chain.links, i - 1) + outwards - made);
-    into = out;
-  }
-  const rises = solveChain(diagonal, chain.links, right);
-  return profile.map((was, i) => was + entry(rises, i));
+/** Takes a profile one stride on, where it stands, and answers with the most that any part of it moved, K. */
+type Advance = (profile: Profile, currentA: number, strideS: number) => number;
+
+/** Strides by backward Euler: a coarse one errs smoothly and never swings. */
+function advancing(chain: Chain, cable: ThermalCable, around: Surroundings): Advance {
+  const diagonal = new Float64Array(RINGS + 1);
+  const rises = new Float64Array(RINGS + 1);
+  return (profile, currentA, strideS) => {
+    const made20 = currentA ** 2 * cable.ohmPerMetre20;
+    const lost = lossFrom(entry(profile, RINGS), chain.toSurface, cable, around);
+    let into = made20 * resistanceGrowth(entry(profile, 0));
+    let inwards = 0;
+    for (let i = 0; i < RINGS; i += 1) {
+      const outwards = entry(chain.links, i);
+      const out = outwards * (entry(profile, i) - entry(profile, i + 1));
+      rises[i] = into - out;
+      diagonal[i] = entry(chain.capacity, i) / strideS + inwards + outwards;
+      [into, inwards] = [out, outwards];
+    }
+    rises[RINGS] = into - lost.watts;
+    diagonal[RINGS] = entry(chain.capacity, RINGS) / strideS + inwards + lost.perKelvin;
+    // The hotter the copper, the more it makes: the less its own change is held back.
+    diagonal[0] = entry(diagonal, 0) - made20 * COPPER.temperatureCoefficient;
+    solveChain(diagonal, chain.links, rises);
+    let most = 0;
+    for (let i = 0; i <= RINGS; i += 1) {
+      const was = entry(profile, i);
+      profile[i] = was + entry(rises, i);
+      most = Math.max(most, Math.abs(entry(profile, i) - was));
+    }
+    return most;
+  };
 }
 
 /** Every part at the temperature that a conductor settled at `conductorC`, losing `watts` a metre, gives it. */
 function settledProfile(chain: Chain, conductorC: number, watts: number): Profile {
-  return chain.links.reduce<number[]>(
-    (profile, link) => [...profile, entry(profile, profile.length - 1) - watts / link],
-    [conductorC],
-  );
+  const profile = Float64Array.of(conductorC, ...chain.links);
+  chain.links.forEach((link, i) => (profile[i + 1] = entry(profile, i) - watts / link));
+  return profile;
 }
 
 /** A quarter of the time in which a current would raise the resistance of the copper without end, s. */
@@ -136,7 +141,8 @@ function run(
   start: Profile,
   stopAboveC = COPPER_MELTS_C,
 ): { samples: ThermalSample[]; end: Profile } {
-  let profile = start;
+  const advance = advancing(chain, cable, around);
+  const profile = start.slice();
   let seconds = 0;
   const samples: ThermalSample[] = [{ seconds, conductorC: entry(profile, 0) }];
   for (const step of steps) {
@@ -146,9 +152,7 @@ function run(
     let isStill = false;
     for (let left = step.seconds; left > 1e-9 && entry(profile, 0) <= stopAboveC; left -= stride) {
       stride = Math.min(stride * STRIDE_GROWTH, isStill ? left : LONGEST_STRIDE_S, fastest, left);
-      const next = advance(profile, chain, cable, around, step.currentA, stride);
-      isStill = next.every((temperature, i) => Math.abs(temperature - entry(profile, i)) < STILL_K);
-      profile = next;
+      isStill = advance(profile, step.currentA, stride) < STILL_K;
       seconds += stride;
       samples.push({ seconds, conductorC: entry(profile, 0) });
     }
