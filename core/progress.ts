@@ -1,9 +1,9 @@
-import { sizeLabel } from './model/tables/size.ts';
+import { sizeNamed } from './model/tables/size.ts';
 import { type Finding, isOnlyClose, worst } from './finding/finding.ts';
 import { isAbout, type Topic } from './finding/topics.ts';
 import { type Cable, type Stage, STAGES } from './model/cable.ts';
 import { heaviestStepA } from './sizing/loadIn.ts';
-import { amount, msg, verbatim, listed, head, type Message } from './words/message.ts';
+import { amount, msg, verbatim, listed, head, type Message, bare } from './words/message.ts';
 import { meetsWord } from './model/posts.ts';
 import type { CableWork, StageReport } from './cableWork.ts';
 
@@ -46,12 +46,12 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
           : amount(amps, 'A', 0);
     return {
       done: amps !== null && (amps > 0 || run.duty !== undefined),
-      summary: verbatim`${load}, ${amount(run.lengthMm / 1000, '', 2)} m`,
+      summary: verbatim`${load}, ${amount(run.lengthMm / 1000, 'm', 2)}`,
     };
   },
 
   gauge({ gauge }, { choice, kind }, gaugeFindings) {
-    const label = sizeLabel(choice.taken.at.size);
+    const label = sizeNamed(choice.taken.at.size);
     const [failed] = failing(gaugeFindings);
     if (failed) return { done: false, summary: msg`${short(failed)} fails` };
     const binding = gaugeFindings.find(({ close }) => close);
@@ -111,15 +111,17 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
 
   fit(_, __, all) {
     const torques = all.filter(isAbout('torque'));
-    const torque = ({ value, limit }: Finding) =>
-      value !== null
-        ? amount(value, '', 0)
-        : limit?.kind === 'window'
-          ? verbatim`${limit.least}–${limit.most}`
-          : '';
+    // The unit stands once, behind the last.
+    const torque = ({ value, limit }: Finding, i: number) => {
+      const last = i === torques.length - 1 ? amount : bare;
+      if (value !== null) return last(value, 'N·m', 0);
+      return limit?.kind === 'window'
+        ? verbatim`${bare(limit.least, 'N·m', 0)}–${last(limit.most, 'N·m', 0)}`
+        : '';
+    };
     return {
       done: all.every(({ state }) => state === 'holds'),
-      summary: verbatim`${listed(torques.map(torque), ', ')} N·m`,
+      summary: listed(torques.map(torque), ', '),
     };
   },
 };

@@ -11,7 +11,7 @@ import type { Both } from './model/end.ts';
 import { underItsName } from './model/catalogue/called.ts';
 import { isSoldered } from './model/method.ts';
 import { ownedKind, type CableKind, type Shop } from './model/shop.ts';
-import { areaMm2, sizeLabel } from './model/tables/size.ts';
+import { areaMm2, sizeNamed } from './model/tables/size.ts';
 import { proofFindings } from './proof/findings.ts';
 import type { ProofSubject } from './proof/subject.ts';
 import { askFindings, withSoundLoad } from './sizing/askFindings.ts';
@@ -170,7 +170,7 @@ export function layOut(terminated: Terminated): LaidOut {
 export function stepsOf(laid: LaidOut): readonly Step[] {
   const { cable, kind, choice, ends, joins, lengths, passage, shop } = laid;
   if (!lengths) return [];
-  const conductorLabel = verbatim`${sizeLabel(choice.taken.at.size)} ${kind.title.toLowerCase()}, ${term(cable.jacket)}`;
+  const conductorLabel = verbatim`${sizeNamed(choice.taken.at.size)} ${kind.title.toLowerCase()}, ${term(cable.jacket)}`;
   return travellerSteps({ cable, conductorLabel, ends, joins, lengths, passage, practice: shop.practice });
 }
 

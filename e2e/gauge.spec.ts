@@ -133,7 +133,7 @@ test('a short-only fuse stands by a name and a reason', async ({ page }) => {
 test('without a fuse a starter cable says what a short would do', async ({ page }) => {
   const app = await openCable(page, 'teasel/cable/en1/gauge');
   await app.ledger.getByRole('button', { name: /A short, no fuse/ }).click();
-  await expect(app.ledger).toContainText(/nothing opens, and the conductor is at 220 °C in [\d.]+\ss/);
+  await expect(app.ledger).toContainText(/nothing opens, and the conductor is at 220.°C in [\d.]+\ss/);
 });
 
 test('a kind that does not suit its place says why', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { term } from '../words/terms.ts';
-import { type Message, amount, capitalised, msg, verbatim } from '../words/message.ts';
+import { type Message, amount, capitalised, msg, verbatim, briefly } from '../words/message.ts';
 import { LAYERS, type Layer } from '../model/tables/layers.ts';
 import { SLEEVES } from '../model/tables/sleeves.ts';
 import { COPPER } from '../conductor/copper.ts';
@@ -233,7 +233,7 @@ const solderLine = (wireMm: number, takers: readonly Use[]): KitLine =>
   line({
     ...NOT_ON_SHELF,
     key: 'solder',
-    what: msg`Solder wire ${wireMm} mm, rosin flux`,
+    what: msg`Solder wire ${briefly(wireMm, 'mm', 2)}, rosin flux`,
     note: msg`as the bores leave room`,
     group: 'solder',
     unit: 'g',

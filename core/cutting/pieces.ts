@@ -1,7 +1,7 @@
 import { type Message, tell, verbatim } from '../words/message.ts';
 import type { Both } from '../model/end.ts';
 import { term } from '../words/terms.ts';
-import { type ConductorSize, sizeLabel } from '../model/tables/size.ts';
+import { type ConductorSize, sizeNamed } from '../model/tables/size.ts';
 import type { Cable, Jacket } from '../model/cable.ts';
 import { isDone } from '../model/stepId.ts';
 import type { CableKind, Shop, Spool } from '../model/shop.ts';
@@ -101,7 +101,7 @@ function newGroup(key: string, { cable, work }: ToCut, shop: Shop) {
       kindTitle: work.kind.title,
       size: assessed.size,
       colour: cable.jacket,
-      title: verbatim`${sizeLabel(assessed.size)} ${term(cable.jacket)}`,
+      title: verbatim`${sizeNamed(assessed.size)} ${term(cable.jacket)}`,
       outerMm: assessed.outerMm,
       copperMm2: assessed.copperMm2,
       pricePerM: meanPrice(spools, kindSize?.pricePerM ?? 0),

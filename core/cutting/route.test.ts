@@ -56,7 +56,7 @@ describe('a way of legs and bends', () => {
     ['500, 170° r80, 500', /1° to 150°/],
     ['500, 90° rx, 500', /“90° rx”/],
     ['fast, 90° r80, 500', /“fast”/],
-    ['100, 90° r300, 500', /Leg 1 is 100 mm, but its bends need 300/],
+    ['100, 90° r300, 500', /Leg 1 is 100\smm, but its bends need 300/],
     ['-5', /longer than nothing|“-5”/],
   ])('%s is refused with a sentence', (text, pattern) => expect(tell(sentence(text))).toMatch(pattern));
   const routes = fc

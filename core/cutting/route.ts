@@ -1,6 +1,6 @@
 import { parseQuantity } from '../model/units/quantity.ts';
 import { MOST_BEND_DEG, RUN_LENGTH_MM } from '../model/limits.ts';
-import { type Message, msg, numeral, shortest } from '../words/message.ts';
+import { type Message, msg, shortest, amount, bare } from '../words/message.ts';
 
 /** A turn between two legs: by how much it leaves the straight way, and how tightly. */
 export interface Bend {
@@ -104,7 +104,7 @@ export function parseRoute(text: string, usualRadiusMm: number): RouteEntry {
   const [short] = shortLegs(route);
   return short
     ? refuse(
-        msg`Leg ${short.leg + 1} is ${numeral(short.mm, 0)} mm, but its bends need ${numeral(Math.ceil(short.needsMm), 0)}.`,
+        msg`Leg ${short.leg + 1} is ${amount(short.mm, 'mm', 0)}, but its bends need ${bare(Math.ceil(short.needsMm), 'mm', 0)}.`,
       )
     : { ok: true, route };
 }

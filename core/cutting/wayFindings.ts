@@ -3,7 +3,7 @@ import { atLeast, atMost, type Finding, stated } from '../finding/finding.ts';
 import type { Cable } from '../model/cable.ts';
 import type { Run } from '../model/run.ts';
 import type { Assessment } from '../sizing/assess.ts';
-import { amount, msg, numeral, verbatim, listed } from '../words/message.ts';
+import { amount, msg, numeral, verbatim, listed, bare } from '../words/message.ts';
 import { routeLengthMm, tightestBend } from './route.ts';
 
 /** A laid cable that differs from its measured route by more than this share was measured wrong somewhere. */
@@ -121,7 +121,7 @@ function zones(run: Run): Finding[] {
         value: hottest.ambientC,
         unit: '°C',
         decimals: 0,
-        because: msg`The whole cable is sized for it, ${numeral(hottest.fromMm, 0)} to ${numeral(hottest.toMm, 0)} mm from stud A.`,
+        because: msg`The whole cable is sized for it, ${bare(hottest.fromMm, 'mm', 0)} to ${amount(hottest.toMm, 'mm', 0)} from stud A.`,
         work: {
           formula: msg`air = the hottest zone’s`,
           substituted: all.map(

@@ -6,7 +6,7 @@ import type { SizeChoice } from '../sizing/choose.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import type { StudStack } from '../termination/studs/studStack.ts';
 import { meetsWord } from '../model/posts.ts';
-import { type Message, amount, capitalised, msg, numeral, verbatim, listed } from '../words/message.ts';
+import { type Message, amount, capitalised, msg, verbatim, listed, bare } from '../words/message.ts';
 
 import { FUSE_PLACES, FUSES } from '../model/tables/fuses.ts';
 import { isAbout } from '../finding/topics.ts';
@@ -101,7 +101,7 @@ function endChecks(name: EndName, cable: Cable, { ends, stacks }: ToFit): FitChe
       {
         id: `washer.${name}`,
         title: msg`Washer`,
-        detail: msg`${stack.stud}, ${numeral(washerOuterMm, 1)} × ${amount(washerMm, 'mm', 1)}, above the lugs, never between them; ${stack.springWasher ? msg`spring washer, then nut` : msg`then the nut`}, a thread and a half beyond it.`,
+        detail: msg`${stack.stud}, ${bare(washerOuterMm, 'mm', 1)} × ${amount(washerMm, 'mm', 1)}, above the lugs, never between them; ${stack.springWasher ? msg`spring washer, then nut` : msg`then the nut`}, a thread and a half beyond it.`,
       },
     );
   } else {
@@ -134,7 +134,7 @@ function wayChecks(cable: Cable): FitCheck[] {
     {
       id: 'supports',
       title: msg`Supports`,
-      detail: msg`${plan.atMm.length}, ${amount(plan.everyMm, 'mm', 0)} apart (at most ${numeral(plan.mostMm, 0)}): the first ${numeral(plan.atMm[0] ?? 0, 0)} mm from stud A, the last ${numeral(run.lengthMm - (plan.atMm.at(-1) ?? 0), 0)} mm before stud B.`,
+      detail: msg`${plan.atMm.length}, ${amount(plan.everyMm, 'mm', 0)} apart (at most ${bare(plan.mostMm, 'mm', 0)}): the first ${amount(plan.atMm[0] ?? 0, 'mm', 0)} from stud A, the last ${amount(run.lengthMm - (plan.atMm.at(-1) ?? 0), 'mm', 0)} before stud B.`,
     },
     {
       id: 'drip-loop',
@@ -171,7 +171,7 @@ function wayChecks(cable: Cable): FitCheck[] {
       ? run.fuses.map((fuse): FitCheck => ({
           id: `fuse.${fuse.end}`,
           title: msg`Fuse, end ${fuse.end}`,
-          detail: msg`${FUSES[fuse.kind].title} ${amount(fuse.ratingA, 'A', 0)}, ${amount(fuse.distanceMm, 'mm', 0)} from the source along the cable; at most ${numeral(FUSE_PLACES[fuse.place].mostMm, 0)} mm ${FUSE_PLACES[fuse.place].title}.`,
+          detail: msg`${FUSES[fuse.kind].title} ${amount(fuse.ratingA, 'A', 0)}, ${amount(fuse.distanceMm, 'mm', 0)} from the source along the cable; at most ${amount(FUSE_PLACES[fuse.place].mostMm, 'mm', 0)} ${FUSE_PLACES[fuse.place].title}.`,
         }))
       : [
           {

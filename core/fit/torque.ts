@@ -5,11 +5,15 @@ import type { ReadingOf } from '../model/reading.ts';
 import { type Check, judge } from '../proof/judge.ts';
 import { countingReadings } from '../proof/readings.ts';
 import type { ProofSubject } from '../proof/subject.ts';
-import { msg } from '../words/message.ts';
+import { msg, tell, amount, bare } from '../words/message.ts';
 
 /** What is tightened at an end: its stud; on a tapered post it is the clamp's own bolt. */
 export const tightenedStud = ({ meets, lug, spec }: ResolvedEnd): StudName =>
   meets.kind === 'stud' ? meets.stud : (lug?.stud ?? spec.stud);
+
+/** From what to what a nut is tightened, in the reader's measure. @example torqueText([9, 14]) // "9 to 14 N·m" */
+export const torqueText = ([least, most]: readonly [number, number]): string =>
+  tell(msg`${bare(least, 'N·m', 0)} to ${amount(most, 'N·m', 0)}`);
 
 /** Torque on both studs, once fitted. Not part of the verdict on the cable itself. */
 export function torqueFindings(subject: ProofSubject): Finding[] {
@@ -23,11 +27,11 @@ export function torqueFindings(subject: ProofSubject): Finding[] {
       decimals: 1,
       end: end.name,
       limit: { kind: 'window', least, most },
-      missing: msg`Not tightened yet: ${least} to ${most} N·m.`,
+      missing: msg`Not tightened yet: ${bare(least, 'N·m', 0)} to ${amount(most, 'N·m', 0)}.`,
       remedy: msg`The equipment maker’s figure governs. Washer above, nothing between the faces that carry current.`,
       work: {
         formula: msg`customary range for the stud`,
-        substituted: [msg`${stud}: ${least} to ${most} N·m`],
+        substituted: [msg`${stud}: ${bare(least, 'N·m', 0)} to ${amount(most, 'N·m', 0)}`],
         source: msg`customary for copper-alloy and stainless studs on DC gear`,
         assumes: msg`clean dry threads, palm flat on the current face`,
       },

@@ -1,6 +1,6 @@
 import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
 import { atMost, type Finding, notProved, type Work } from '../finding/finding.ts';
-import { sizeLabel } from '../model/tables/size.ts';
+import { sizeNamed } from '../model/tables/size.ts';
 import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 import { type Hunt, loadedOf } from '../model/hunt.ts';
 import { wholeErrorMillivolt } from './errors.ts';
@@ -138,6 +138,6 @@ function shouldWords(hunt: Hunt, { piece, shouldMilliohm }: Suspect): Message {
   const value = amount(shouldMilliohm, 'mΩ', 3);
   if (piece.milliohm !== undefined) return msg`${value}, as typed`;
   if (piece.size && piece.lengthMm !== undefined)
-    return verbatim`r(${sizeLabel(piece.size)}, ${amount(hunt.copperC, '°C', 0)}) · ${numeral(piece.lengthMm / 1000, 2)} m = ${value}`;
+    return verbatim`r(${sizeNamed(piece.size)}, ${amount(hunt.copperC, '°C', 0)}) · ${numeral(piece.lengthMm / 1000, 2)} m = ${value}`;
   return msg`${value}, customary for a ${CHAIN_PIECES[piece.kind].title}`;
 }

@@ -7,10 +7,11 @@ import { type ConductorSize, sameSize } from '../model/tables/size.ts';
 import { nominalAmps } from '../sizing/loadIn.ts';
 import { ENGINE_SPACE_C } from '../sizing/loop.ts';
 import { amount, capitalised, type Message, msg, tell, verbatim } from '../words/message.ts';
-import { brief } from '../words/numerals.ts';
+import { brief, THIN } from '../words/numerals.ts';
 import { say } from '../words/say.ts';
 import { type LineFact, type LineRead, readLine } from './readLine.ts';
 import { CUSTOMARY_USE, LINE_USES, type LineUse } from './uses.ts';
+import { measures } from '../words/measures.ts';
 
 /** Something that the line does not say and that is reckoned with all the same. */
 export interface Assumption {
@@ -136,12 +137,17 @@ export function cableFromLine(line: string, shop: Shop, ids: readonly [string, s
     'ambientC',
     usualAir,
     msg`air ${amount(usualAir, '°C', 0)}`,
-    say`air ${usualAir} °C`,
+    say`air ${amount(usualAir, '°C', 0)}`.replaceAll(THIN, ' '),
   );
   const wanted = flags.has('tinned') ? true : flags.has('plain') ? false : undefined;
   const ofItsCoat = shop.cableKinds.filter(({ tinned }) => wanted === undefined || tinned === wanted);
   const sized = size && [...ofItsCoat, ...shop.cableKinds].find((own) => sizeOf(own, size));
-  const cableKind = sized ?? ofItsCoat[0] ?? shop.cableKinds[0];
+  // Where nothing else decides it, a kind that is sold in the sizes that the reader names.
+  const isMetric = measures().sizes === 'metric';
+  const asNamed = ofItsCoat.find(({ sizes }) =>
+    sizes.some((own) => (own.size.system === 'metric') === isMetric),
+  );
+  const cableKind = sized ?? asNamed ?? ofItsCoat[0] ?? shop.cableKinds[0];
   const taken = size && cableKind && sizeOf(cableKind, size);
   // A size that the shop has no cable of is not passed over in silence.
   const sizeText = read.pieces.findLast(({ fact }) => fact.is === 'size')?.text;

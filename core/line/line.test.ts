@@ -1,8 +1,9 @@
-import { describe, expect, test } from '@jest/globals';
+import { afterEach, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { genericShop } from '../model/catalogue/genericShop.ts';
 import { contextOf } from '../jobContext.ts';
 import { jobSchema } from '../model/job.ts';
+import { AMERICAN, measureBy, METRIC } from '../words/measures.ts';
 import { sizeLabel } from '../model/tables/size.ts';
 import { workUp, workUpCable } from '../workup.ts';
 import { cableFromLine } from './fromLine.ts';
@@ -15,6 +16,8 @@ const value = (line: string, is: LineFact['is']) => {
   const found = facts(line).findLast((fact) => fact.is === is);
   return found && 'value' in found ? found.value : undefined;
 };
+
+afterEach(() => measureBy(() => METRIC));
 
 describe('a typed line is read', () => {
   test('as it comes from the keyboard, each piece with what it was taken for', () => {
@@ -147,7 +150,8 @@ describe('the cable that it asks for', () => {
     expect(workUp(job, shop).cables).toHaveLength(2);
   });
 
-  test('typing what was assumed takes it out of what is assumed', () => {
+  test.each([METRIC, AMERICAN])('typing what was assumed takes it out of what is assumed', (set) => {
+    measureBy(() => set);
     const line = '24 V 240 A thruster 6.4 m';
     for (const { key, typed } of answer(line).assumed) {
       const again = answer(`${line} ${typed}`);

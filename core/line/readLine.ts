@@ -41,6 +41,8 @@ const metric: Maker = (value) => {
   return name ? { is: 'size', size: { system: 'metric', name } } : null;
 };
 
+const fahrenheit: Maker = (value) => ({ is: 'ambientC', value: ((value - 32) * 5) / 9 });
+
 /** Units behind a number, those first that begin like a shorter one. */
 const UNITS: readonly (readonly [string, Maker])[] = [
   ['mm²|mm2|mm\\^2|sqmm|qmm', metric],
@@ -58,7 +60,7 @@ const UNITS: readonly (readonly [string, Maker])[] = [
   ['s|sec|seconds?|seconden', quantity('seconds')],
   ['%', quantity('dropPercent')],
   ['°\\s?c', quantity('ambientC')],
-  ['°\\s?f', (value) => ({ is: 'ambientC', value: ((value - 32) * 5) / 9 })],
+  ['°\\s?f', fahrenheit],
 ];
 
 const gauge = (text: string): LineFact | null => {
@@ -106,6 +108,11 @@ const RULES: readonly Rule[] = [
   },
   named('drop|voltage drop|val|spanningsval', '%', 'dropPercent'),
   named('eff|efficiency|efficient|rendement', '%', 'efficiencyPercent'),
+  // Before the bare figure, which is °C: 86 °F is no 86.
+  {
+    at: new RegExp(String.raw`(?:air|lucht|ambient)\s*${NUMBER}\s*°?\s?f${END}`, 'uy'),
+    make: ([, value = '']) => fahrenheit(numberOf(value)),
+  },
   named('air|lucht|ambient', '°?\\s?c', 'ambientC'),
   named('low|lowest|down to|laagst|minimaal', 'v|volts?', 'lowestV'),
   {

@@ -1,5 +1,5 @@
 import { term } from '../words/terms.ts';
-import { sizeLabel } from '../model/tables/size.ts';
+import { sizeNamed } from '../model/tables/size.ts';
 import { limitWords, valueWords } from '../finding/says.ts';
 import { type Cable, type CableRecord, type RecordLine } from '../model/cable.ts';
 import type { CableWork } from '../cableWork.ts';
@@ -27,7 +27,7 @@ export function sealRecord(cable: Cable, work: CableWork, by: string, at: string
     by,
     verdict: work.verdict.state,
     conductor: fitting(
-      verbatim`${sizeLabel(size)} ${work.kind.title.toLowerCase()}, ${term(cable.jacket)}, ${term(cable.polarity)}`,
+      verbatim`${sizeNamed(size)} ${work.kind.title.toLowerCase()}, ${term(cable.jacket)}, ${term(cable.polarity)}`,
     ),
     finishedMm: work.lengths?.finishedMm ?? cable.run.lengthMm + cable.run.loopMm,
     simulated: work.findings.some(({ provenance }) => provenance === 'simulated'),

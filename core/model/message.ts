@@ -11,15 +11,23 @@ const amountSchema = z.strictObject({
   decimals: z.int().check(z.gte(0), z.lte(20)),
   unit: z.optional(text(20)),
   brief: z.optional(z.literal(true)),
+  bare: z.optional(z.literal(true)),
 });
 
 /** A message as plain data that may be written to, as what is kept is edited. */
 export type KeptMessage =
   | string
-  | { figure: number; decimals: number; unit?: string | undefined; brief?: true | undefined }
+  | {
+      figure: number;
+      decimals: number;
+      unit?: string | undefined;
+      brief?: true | undefined;
+      bare?: true | undefined;
+    }
   | { say: string; with?: (KeptMessage | number | null)[] | undefined }
   | { list: KeptMessage[]; by: KeptMessage }
-  | { shape: 'capital' | 'small' | 'head'; of: KeptMessage };
+  | { shape: 'capital' | 'small' | 'head'; of: KeptMessage }
+  | { metric: string; gauge: string };
 
 /** A message that is kept, to be told in the language of whoever reads it; or a text as it was told once. */
 export const messageSchema: z.ZodMiniType<KeptMessage, KeptMessage> = z.lazy(() =>
@@ -34,5 +42,6 @@ export const messageSchema: z.ZodMiniType<KeptMessage, KeptMessage> = z.lazy(() 
     }),
     z.strictObject({ list: z.array(messageSchema).check(z.maxLength(MOST_PARTS)), by: messageSchema }),
     z.strictObject({ shape: z.enum(['capital', 'small', 'head']), of: messageSchema }),
+    z.strictObject({ metric: text(40), gauge: text(40) }),
   ]),
 );

@@ -2,9 +2,9 @@ import { called } from '../model/catalogue/called.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import { type Finding, worstFirst } from '../finding/finding.ts';
 import { isAbout, type Topic } from '../finding/topics.ts';
-import { tightenedStud } from '../fit/torque.ts';
+import { tightenedStud, torqueText } from '../fit/torque.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
-import { type ConductorSize, sizeLabel } from '../model/tables/size.ts';
+import { type ConductorSize, sizeNamed } from '../model/tables/size.ts';
 import { STUDS } from '../model/tables/studs.ts';
 import { figure, type Unit } from '../model/units/figure.ts';
 import { governingDrop, hottestC } from '../sizing/governing.ts';
@@ -156,12 +156,12 @@ export function cardText(worked: WorkedCable): string {
       say`strip ${mm(stripMm)}`,
       ...(die === null ? [] : [say`die ${die || say`unmarked`}, crimps ${crimps}`]),
       ...(sleeve ? [say`sleeve ${tell(sleeve)}, cut ${mm(sleeveCutMm)}`] : []),
-      say`torque ${torqueNm[0]} to ${torqueNm[1]} N·m`,
+      say`torque ${torqueText(torqueNm)}`,
     ].join(', ');
   };
   return [
     `${card.tag}: ${cable.ends.A.at || 'A'} → ${cable.ends.B.at || 'B'}`,
-    `${card.parallel > 1 ? `${card.parallel} × ` : ''}${sizeLabel(card.size)} ${card.kind.toLowerCase()}, ${word(cable.jacket)}`,
+    `${card.parallel > 1 ? `${card.parallel} × ` : ''}${tell(sizeNamed(card.size))} ${card.kind.toLowerCase()}, ${word(cable.jacket)}`,
     say`cut ${mm(card.cutMm)}`,
     end('A'),
     end('B'),

@@ -1,5 +1,5 @@
 import { cautionsTold } from './cautionsTold.ts';
-import { small, tell } from '../words/message.ts';
+import { small, tell, bare } from '../words/message.ts';
 import { cablesSay } from '../words/counts.ts';
 import { STUDS } from '../model/tables/studs.ts';
 import { duesOf, dueSays } from '../fit/service.ts';
@@ -11,9 +11,10 @@ import { meetsWord } from '../model/posts.ts';
 import type { StudStack } from '../termination/studs/studStack.ts';
 import type { CautionId } from '../model/cautions.ts';
 import { figure } from '../model/units/figure.ts';
-import { digits } from '../words/numerals.ts';
 import { type ListDoc, scheduleDoc } from './listDoc.ts';
 import { say } from '../words/say.ts';
+import { dayText, measured } from '../words/measures.ts';
+import { torqueText } from '../fit/torque.ts';
 
 /** A stud that several lugs share, as it was stacked. */
 export interface StackSheet {
@@ -67,7 +68,7 @@ export function handover(
     subtitle: job.subtitle,
     day,
     facts: [
-      say`${cablesSay(cables.length)}, ${figure(metres, '', 1)} m in all`,
+      say`${cablesSay(cables.length)}, ${figure(metres, 'm', 1)} in all`,
       say`${proved} of ${cables.length} proved`,
       say`written ${day}`,
     ],
@@ -114,7 +115,7 @@ function endsDoc(job: Job, cables: readonly WorkedCable[]): ListDoc {
       { title: say`where`, width: 0.24 },
       { title: say`goes on`, width: 0.1 },
       { title: say`lug`, width: 0.25 },
-      { title: 'N·m', width: 0.1, right: true },
+      { title: measured(0, 'N·m', 0).unit, width: 0.1, right: true },
       { title: say`tightened`, width: 0.2, right: true },
     ],
     sections: [
@@ -130,9 +131,11 @@ function endsDoc(job: Job, cables: readonly WorkedCable[]): ListDoc {
               cable.ends[name].at,
               tell(meetsWord(end.meets)),
               end.lug?.label ?? say`not decided`,
-              limit?.kind === 'window' ? say`${digits(limit.least, 0)} to ${digits(limit.most, 0)}` : '',
+              limit?.kind === 'window'
+                ? say`${bare(limit.least, 'N·m', 0)} to ${bare(limit.most, 'N·m', 0)}`
+                : '',
               torque?.read && torque.value !== null
-                ? `${digits(torque.value, 1)}, ${torque.read.at.slice(0, 10)}`
+                ? `${tell(bare(torque.value, 'N·m', 1))}, ${dayText(torque.read.at)}`
                 : say`not recorded`,
             ];
           }),
@@ -179,7 +182,6 @@ function stackSheets(cables: readonly WorkedCable[]): StackSheet[] {
         .sort()
         .join(' ');
       if (found.has(key)) continue;
-      const [least, most] = STUDS[stack.stud].torqueNm;
       found.set(key, {
         name: tell(stack.name),
         stack,
@@ -188,7 +190,7 @@ function stackSheets(cables: readonly WorkedCable[]): StackSheet[] {
             ({ label, amps, palmMm }, i) =>
               `${i + 1}. ${label}, ${figure(amps, 'A', 0)}${palmMm === null ? '' : say`, palm ${figure(palmMm, 'mm', 1)}`}`,
           ),
-          say`then the washer${stack.springWasher ? say`, the spring washer` : ''} and the nut, ${least} to ${most} N·m`,
+          say`then the washer${stack.springWasher ? say`, the spring washer` : ''} and the nut, ${torqueText(STUDS[stack.stud].torqueNm)}`,
         ],
       });
     }

@@ -5,6 +5,8 @@ import { meetsWord } from '../model/posts.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import { STATE_SAYS } from './stateSays.ts';
 import { say } from '../words/say.ts';
+import { figure } from '../model/units/figure.ts';
+import { dayText } from '../words/measures.ts';
 
 /** What a label says, line by line under its tag; the QR code holds the same and more, and needs no network. */
 export interface Label {
@@ -30,7 +32,11 @@ const oneLine = (text: string) => text.replace(/\s+/g, ' ').trim();
 export function labelOf({ cable, work }: WorkedCable, day: string): Label {
   const { A, B } = work.ends;
   const { size } = work.choice.taken.at;
-  const length = work.lengths ? say`${work.lengths.finishedMm.toFixed(0)} mm` : say`not known`;
+  const length = work.lengths
+    ? figure(work.lengths.finishedMm, 'mm', 0)
+        .replace(/(\d)\u2009(?=\d)/u, '$1')
+        .replace(THIN, ' ')
+    : say`not known`;
   const record = cable.records.at(-1);
   const data: Readonly<Record<Field, string>> = {
     tag: cable.tag,
@@ -42,7 +48,7 @@ export function labelOf({ cable, work }: WorkedCable, day: string): Label {
     lugs: `${A.lug?.label ?? say`none`} / ${B.lug?.label ?? say`none`}`,
     die: [A, B].map(({ die }) => (die ? die.die.stamp || say`unmarked` : say`none`)).join(' / '),
     proof: STATE_SAYS[record?.verdict ?? work.verdict.state],
-    by: record ? `${record.by} ${record.at.slice(0, 10)}` : day,
+    by: record ? `${record.by} ${dayText(record.at)}` : dayText(day),
   };
   return {
     tag: cable.tag,

@@ -1,12 +1,14 @@
-import { tell } from '../words/message.ts';
+import { tell, bare } from '../words/message.ts';
 import { word } from '../words/terms.ts';
-import { sizeLabel } from '../model/tables/size.ts';
+import { sizeNamed } from '../model/tables/size.ts';
 import type { CutPlan } from '../cutting/cutPlan.ts';
 import type { Kit } from '../cutting/kit.ts';
 import type { CutGroup } from '../cutting/pieces.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import { digits } from '../words/numerals.ts';
 import { say } from '../words/say.ts';
+import { figure } from '../model/units/figure.ts';
+import { measured } from '../words/measures.ts';
 
 /** A list to be printed: the same for the screen, the page and the PDF. */
 export interface ListDoc {
@@ -24,7 +26,7 @@ export interface ListDoc {
 }
 
 const FOOT = say`Figures for planning. Local codes, class rules and licensed persons come first.`;
-const mm = (value: number) => digits(value, 0);
+const mm = (value: number) => tell(bare(value, 'mm', 0));
 
 /** The cutting list: spool by spool, in the order of cutting, with a box to tick. */
 export function cuttingListDoc(
@@ -37,8 +39,8 @@ export function cuttingListDoc(
     columns: [
       { title: say`tag`, width: 0.22 },
       { title: say`from`, width: 0.28 },
-      { title: say`cut, mm`, width: 0.2, right: true },
-      { title: say`left on it, mm`, width: 0.2, right: true },
+      { title: say`cut, ${measured(0, 'mm', 0).unit}`, width: 0.2, right: true },
+      { title: say`left on it, ${measured(0, 'mm', 0).unit}`, width: 0.2, right: true },
       { title: say`done`, width: 0.1, right: true },
     ],
     sections: plans
@@ -74,10 +76,10 @@ const KIT_TITLES = {
 /** The kit list: what to lay out, what is on the shelf, what to buy. */
 export function kitDoc(jobTitle: string, { lines, massG }: Kit): ListDoc {
   const amount = (value: number, unit: string) =>
-    unit === 'mm' ? `${digits(value / 1000, 2)} m` : unit === 'g' ? `${digits(value, 1)} g` : mm(value);
+    unit === 'mm' ? figure(value / 1000, 'm', 2) : unit === 'g' ? figure(value, 'g', 1) : digits(value, 0);
   return {
     title: say`Kit list`,
-    subtitle: say`${jobTitle}, ${digits(massG / 1000, 1)} kg`,
+    subtitle: say`${jobTitle}, ${figure(massG / 1000, 'kg', 1)}`,
     columns: [
       { title: say`what`, width: 0.34 },
       { title: '', width: 0.27 },
@@ -115,8 +117,8 @@ export function scheduleDoc(jobTitle: string, cables: readonly WorkedCable[]): L
       { title: say`to`, width: 0.2 },
       { title: say`amps`, width: 0.08, right: true },
       { title: say`cable`, width: 0.18 },
-      { title: say`finished, mm`, width: 0.08, right: true },
-      { title: say`cut, mm`, width: 0.08, right: true },
+      { title: say`finished, ${measured(0, 'mm', 0).unit}`, width: 0.08, right: true },
+      { title: say`cut, ${measured(0, 'mm', 0).unit}`, width: 0.08, right: true },
     ],
     sections: [
       {
@@ -127,7 +129,7 @@ export function scheduleDoc(jobTitle: string, cables: readonly WorkedCable[]): L
           `${cable.ends.A.at}, ${cable.ends.A.stud}`,
           `${cable.ends.B.at}, ${cable.ends.B.stud}`,
           work.choice.taken.at.currentA === null ? say`none` : digits(work.choice.taken.at.currentA, 0),
-          `${sizeLabel(work.choice.taken.at.size)} ${word(cable.jacket)}`,
+          `${tell(sizeNamed(work.choice.taken.at.size))} ${word(cable.jacket)}`,
           work.lengths ? mm(work.lengths.finishedMm) : '',
           work.lengths ? mm(work.lengths.cutMm) : '',
         ]),

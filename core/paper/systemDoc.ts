@@ -1,7 +1,7 @@
 import type { Column } from '../model/csv.ts';
 import { writeCsv } from '../model/csv.ts';
 import { PLACE_KINDS } from '../model/tables/places.ts';
-import { sizeLabel } from '../model/tables/size.ts';
+import { sizeNamed } from '../model/tables/size.ts';
 import { worstFirst } from '../finding/finding.ts';
 import { STATE_WORDS } from '../finding/states.ts';
 import { lastsSays, type SystemFinding } from '../system/findingParts.ts';
@@ -52,7 +52,7 @@ function cableRows({ view }: SystemWork) {
       tag: cable.tag,
       from: endSays(view, cable.ends.A.on, cable.ends.A.at),
       to: endSays(view, cable.ends.B.on, cable.ends.B.at),
-      size: sizeLabel(size.size),
+      size: tell(sizeNamed(size.size)),
       lengthMm: cable.run.lengthMm + cable.run.loopMm,
       heldA: run?.heldA ?? null,
       mostA: worst.cables.get(cable.id)?.amps ?? null,

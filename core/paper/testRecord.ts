@@ -1,6 +1,6 @@
 import { tell } from '../words/message.ts';
 import { faultSays } from '../traveller/mishaps.ts';
-import { sizeLabel } from '../model/tables/size.ts';
+import { sizeNamed } from '../model/tables/size.ts';
 import type { Finding, State } from '../finding/finding.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import { limitWords, valueWords } from '../finding/says.ts';
@@ -129,7 +129,7 @@ export function testRecord({ cable, work }: WorkedCable, job: string, day: strin
     })),
     simulated: findings.some(({ provenance }) => provenance === 'simulated'),
     facts: [
-      `${word(cable.polarity)}, ${sizeLabel(work.choice.taken.at.size)} ${work.kind.title.toLowerCase()}, ${word(cable.jacket)}`,
+      `${word(cable.polarity)}, ${tell(sizeNamed(work.choice.taken.at.size))} ${work.kind.title.toLowerCase()}, ${word(cable.jacket)}`,
       ...(lengths
         ? [say`finished ${figure(lengths.finishedMm, 'mm', 0)}, cut ${figure(lengths.cutMm, 'mm', 0)}`]
         : []),

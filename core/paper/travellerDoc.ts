@@ -1,7 +1,7 @@
 import { cautionsTold } from './cautionsTold.ts';
 import { tell } from '../words/message.ts';
 import { word } from '../words/terms.ts';
-import { sizeLabel } from '../model/tables/size.ts';
+import { sizeNamed } from '../model/tables/size.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import { CAUTIONS, type CautionId } from '../model/cautions.ts';
 import { figure } from '../model/units/figure.ts';
@@ -38,7 +38,7 @@ export function travellerDoc({ cable, work }: WorkedCable, jobTitle: string): Tr
     title: say`Traveller ${cable.tag}`,
     subtitle: say`${jobTitle}: ${cable.ends.A.at} to ${cable.ends.B.at}`,
     facts: [
-      `${word(cable.polarity)}, ${sizeLabel(work.choice.taken.at.size)} ${work.kind.title.toLowerCase()}, ${word(cable.jacket)}`,
+      `${word(cable.polarity)}, ${tell(sizeNamed(work.choice.taken.at.size))} ${work.kind.title.toLowerCase()}, ${word(cable.jacket)}`,
       ...(lengths
         ? [say`cut ${figure(lengths.cutMm, 'mm', 0)}, finished ${figure(lengths.finishedMm, 'mm', 0)}`]
         : []),

@@ -1,9 +1,9 @@
 import { LAYERS } from '../model/tables/layers.ts';
 import { term } from '../words/terms.ts';
-import { isSame, listed, type Message, msg, numeral, small, verbatim } from '../words/message.ts';
+import { isSame, listed, type Message, msg, small, verbatim, amount } from '../words/message.ts';
 
 import type { CableWork } from '../cableWork.ts';
-import { sizeLabel } from '../model/tables/size.ts';
+import { sizeNamed } from '../model/tables/size.ts';
 import { kitOf } from '../cutting/kit.ts';
 import type { Cable } from '../model/cable.ts';
 import { END_NAMES } from '../model/end.ts';
@@ -90,7 +90,7 @@ function endSays(end: ResolvedEnd): readonly (readonly [what: Message, says: Mes
     [
       msg`sleeve`,
       end.sleeve
-        ? msg`${end.sleeve.sleeve.suppliedMm}/${end.sleeve.sleeve.recoveredMm}, cut ${end.sleeve.cutMm} mm`
+        ? msg`${end.sleeve.sleeve.suppliedMm}/${end.sleeve.sleeve.recoveredMm}, cut ${amount(end.sleeve.cutMm, 'mm', 0)}`
         : msg`none`,
     ],
     [
@@ -122,7 +122,7 @@ function endsInstead(before: CableWork, after: CableWork): Instead[] {
   ];
 }
 
-const mm = (value: number) => msg`${numeral(value, 1)} mm`;
+const mm = (value: number) => amount(value, 'mm', 1);
 
 /** Findings that end in another state. */
 function judgedInstead(before: CableWork, after: CableWork): Instead[] {
@@ -153,15 +153,15 @@ const isMade = ({ done }: Cable) => done.some(({ step }) => kindOf(step) === 'ho
 function cableChange(cable: Cable, before: CableWork, after: CableWork): CableChange {
   const sizes = [before, after].map(({ choice }) => {
     const { size, parallel } = choice.taken.at;
-    return `${parallel > 1 ? `${parallel} × ` : ''}${sizeLabel(size)}`;
+    return verbatim`${parallel > 1 ? `${parallel} × ` : ''}${sizeNamed(size)}`;
   });
   const [from = '', to = ''] = sizes;
   const least = [before, after].map(({ choice }) =>
-    choice.smallest ? sizeLabel(choice.smallest.at.size) : msg`none of its kind`,
+    choice.smallest ? sizeNamed(choice.smallest.at.size) : msg`none of its kind`,
   );
   const [leastFrom = '', leastTo = ''] = least;
   const ofSize = [
-    ...(from === to ? [] : [{ what: msg`size`, from, to }]),
+    ...(isSame(from, to) ? [] : [{ what: msg`size`, from, to }]),
     ...(isSame(leastFrom, leastTo)
       ? []
       : [{ what: msg`smallest that passes`, from: leastFrom, to: leastTo }]),

@@ -8,7 +8,7 @@ import { type Method, METHODS } from '../model/housePractice.ts';
 import { endFindings } from '../termination/findings/endsFindings.ts';
 import { SOLDERED_END_C, usesSolder } from '../model/method.ts';
 import { resolveEnd } from '../termination/resolveEnd.ts';
-import { msg, type Message } from '../words/message.ts';
+import { msg, type Message, amount } from '../words/message.ts';
 
 /** What one school of holding a lug would mean for one end of one cable. */
 export interface MethodSchool {
@@ -61,7 +61,9 @@ export function methodSchools(name: EndName, cable: Cable, work: CableWork, shop
       consequences: [
         ...worstFirst(findings.filter((finding) => isTold(finding, method))).map(({ because }) => because),
         ...(usesSolder(method)
-          ? [msg`Bolted to ${SOLDERED_END_C} °C at most; a short may heat it to 160 °C.`]
+          ? [
+              msg`Bolted to ${amount(SOLDERED_END_C, '°C', 0)} at most; a short may heat it to ${amount(160, '°C', 0)}.`,
+            ]
           : []),
       ],
     };

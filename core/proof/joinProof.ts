@@ -2,7 +2,7 @@ import type { Finding } from '../finding/finding.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
-import { amount, msg, numeral } from '../words/message.ts';
+import { amount, msg } from '../words/message.ts';
 import { earsProof, flatsProof } from './crimpChecks.ts';
 import { type Check, judge } from './judge.ts';
 import { kilogramsToHang, pullTargets } from '../termination/dies/pullForce.ts';
@@ -14,7 +14,7 @@ export function joinProof(subject: ProofSubject, join: ResolvedJoin): Finding[] 
   return [...END_NAMES.flatMap((side) => sideProof(subject, join, side)), pull(subject, join)];
 }
 
-const named = ({ title, spec }: ResolvedJoin) => msg`${title} at ${numeral(spec.atMm / 1000, 2)} m`;
+const named = ({ title, spec }: ResolvedJoin) => msg`${title} at ${amount(spec.atMm / 1000, 'm', 2)}`;
 
 function readings<Check extends 'join' | 'join-pull'>(
   subject: ProofSubject,
@@ -62,7 +62,7 @@ function pull(subject: ProofSubject, join: ResolvedJoin): Finding {
     decimals: 0,
     limit: { kind: 'least', least: target },
     missing: msg`Not pulled yet: ${amount(target, 'N', 0)}, ${amount(kilogramsToHang(target), 'kg', 1)} to hang.`,
-    remedy: msg`One pull through the join tries both crimps. Over 100 kg: a load cell and a guarded rig.`,
+    remedy: msg`One pull through the join tries both crimps. Over ${amount(100, 'kg', 0)}: a load cell and a guarded rig.`,
     work: {
       formula: msg`as an end of this size`,
       substituted: [msg`${amount(target, 'N', 0)}, held one minute`],

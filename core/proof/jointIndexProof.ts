@@ -2,7 +2,7 @@ import { resistancePerMetre } from '../conductor/resistance.ts';
 import { atMost, type Finding, notProved, stated, type State } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
-import { type Message, msg, numeral } from '../words/message.ts';
+import { type Message, msg, numeral, amount } from '../words/message.ts';
 import { barrelOf, GOOD_INDEX, jointIndex, LEAST_PLAIN_MM, WATCH_INDEX } from './jointIndex.ts';
 import { type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
@@ -33,7 +33,7 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
       formula: msg`index = (R − r·x)/(r·L_barrel)`,
       substituted: last && barrelMm > 0 ? [substituted(last, barrelMm)] : [],
       source: msg`four wires, the same cable as its own standard; 1.0 and 1.5 are shop settings`,
-      assumes: msg`crimp and plain stretch at one temperature, the plain stretch at least ${LEAST_PLAIN_MM} mm`,
+      assumes: msg`crimp and plain stretch at one temperature, the plain stretch at least ${amount(LEAST_PLAIN_MM, 'mm', 0)}`,
     },
   };
   if (barrelMm <= 0)
@@ -46,7 +46,7 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
       return stated(
         {
           ...judged,
-          because: msg`The plain stretch is ${numeral(reading.plain.lengthMm, 0)} mm; ${LEAST_PLAIN_MM} mm is the least.`,
+          because: msg`The plain stretch is ${amount(reading.plain.lengthMm, 'mm', 0)}; ${amount(LEAST_PLAIN_MM, 'mm', 0)} is the least.`,
         },
         'unproved',
       );

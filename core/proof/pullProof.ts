@@ -36,7 +36,7 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
     missing: msg`Not pulled yet: ${hang(targets.leastN)} to hang.`,
     remedy:
       kilogramsToHang(asked) > HANG_LIMIT_KG
-        ? msg`${wantsSample ? msg`And a sample with ${hang(asked)}. ` : ''}Over 100 kg: use a load cell and a guarded rig. Never hang a person.`
+        ? msg`${wantsSample ? msg`And a sample with ${hang(asked)}. ` : ''}Over ${amount(100, 'kg', 0)}: use a load cell and a guarded rig. Never hang a person.`
         : msg`Hang ${amount(kilogramsToHang(targets.leastN), 'kg', 1)} for one minute, feet clear of the load.${wantsSample ? msg` And a sample made alike with ${amount(kilogramsToHang(asked), 'kg', 1)}.` : ''}`,
     work: {
       formula: msg`the greater of the small-craft row by gauge and the metric row`,

@@ -3,7 +3,7 @@ import type { Lug } from '../model/shop.ts';
 import { packingVerdict } from '../proof/sectionProof.ts';
 import { COMPACTION, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
-import { type Message, msg, numeral, verbatim } from '../words/message.ts';
+import { type Message, msg, numeral, verbatim, amount } from '../words/message.ts';
 import {
   type AirBounds,
   airBounds,
@@ -198,7 +198,7 @@ const largestVoid = (
       value: largestMm2,
       unit: 'mm²',
       decimals: 2,
-      because: msg`Of ${numeral(voidMm2, 2)} mm² of air in all.`,
+      because: msg`Of ${amount(voidMm2, 'mm²', 2)} of air in all.`,
       work: {
         formula: msg`largest patch · (mm per pixel)²`,
         substituted: [
@@ -280,7 +280,7 @@ const otherLug = ({ lug, acrossFlatsMm }: SawnCrimp, outlineMm2: number, wall: n
       value: null,
       unit: '',
       decimals: 2,
-      because: msg`At ${numeral(acrossFlatsMm, 2)} mm across flats the outline holds ${numeral(outlineMm2, 1)} mm², less than the wall of ${lug.label} alone: it was another lug, or another figure.`,
+      because: msg`At ${amount(acrossFlatsMm, 'mm', 2)} across flats the outline holds ${amount(outlineMm2, 'mm²', 1)}, less than the wall of ${lug.label} alone: it was another lug, or another figure.`,
       work: {
         formula: msg`A_outline > A_wall`,
         substituted: [msg`${numeral(outlineMm2, 1)} ≤ ${numeral(wall, 1)} mm²`],

@@ -122,7 +122,7 @@ function amps(at: Assessment, { run }: RunContext): Finding {
     return stated({ ...facts, because, remedy: msg`Give its cranking amps under Source.` }, 'unproved');
   }
   if (coldestC === undefined) {
-    const because = msg`Cold asks more of it and leaves the battery less: at −18 °C ${amount(warmA * coldAt(-18).asks, 'A', 0)} of ${amount(ratedA * givesOf(run.source, -18), 'A', 0)}.`;
+    const because = msg`Cold asks more of it and leaves the battery less: at ${amount(-18, '°C', 0)} ${amount(warmA * coldAt(-18).asks, 'A', 0)} of ${amount(ratedA * givesOf(run.source, -18), 'A', 0)}.`;
     return stated({ ...facts, because, remedy: msg`Give the coldest that it must start in.` }, 'watch');
   }
   const { close: _, ...finding } = atMost(

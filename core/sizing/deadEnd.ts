@@ -1,9 +1,9 @@
-import { sizeLabel } from '../model/tables/size.ts';
+import { sizeNamed } from '../model/tables/size.ts';
 import { type Finding, stated } from '../finding/finding.ts';
 import type { Cable } from '../model/cable.ts';
 import type { Run } from '../model/run.ts';
 import type { CableKind, Shop } from '../model/shop.ts';
-import { type Message, amount, msg, numeral, listed } from '../words/message.ts';
+import { type Message, amount, msg, listed } from '../words/message.ts';
 import type { FollowDuty } from './assess.ts';
 import type { Mate, RunContext } from './loop.ts';
 import { chooseSize, type SizeChoice } from './choose.ts';
@@ -81,13 +81,13 @@ export function waysOn(
   const { systemV, lengthMm } = cable.run;
   /** The way, where some size does once something is changed; null where none does. */
   const way = (
-    says: (size: string) => Message,
+    says: (size: Message) => Message,
     { run = cable.run, parallel = side, kind: other = kind, mates = around.mates }: Change,
   ): WayOn | null => {
     const tried = { ...cable, run, gauge: { kindId: other.id, parallel } };
     const { smallest } = chooseSize(tried, other, shop.practice, { ...around, mates }, followDuty);
     return smallest && smallest.state !== 'fails'
-      ? { says: says(sizeLabel(smallest.at.size)), cable: tried, kind: other, mates }
+      ? { says: says(sizeNamed(smallest.at.size)), cable: tried, kind: other, mates }
       : null;
   };
   return [
@@ -107,7 +107,7 @@ export function waysOn(
         }),
     ),
     longest((share) =>
-      way((size) => msg`${size}, ${numeral(Math.floor((lengthMm * share) / 100) / 10, 1)} m long at most`, {
+      way((size) => msg`${size}, ${amount(Math.floor((lengthMm * share) / 100) / 10, 'm', 1)} long at most`, {
         run: shortened(cable.run, share),
       }),
     ),

@@ -1,6 +1,6 @@
 import type { Doubt } from '../finding/finding.ts';
 import { CUSTOMARY_MILLIOHM } from '../model/tables/sources.ts';
-import { msg } from '../words/message.ts';
+import { msg, amount } from '../words/message.ts';
 import type { Assessment } from './assess.ts';
 import { isCustomary, onLoop } from './devices.ts';
 import { type RunContext, type Spender, totalOhm } from './loop.ts';
@@ -20,7 +20,7 @@ const PER_K = 0.00393;
 
 /** Each in words, made once: they are asked of every size that is tried. */
 const LENGTH = { what: msg`length + 2 %`, settle: msg`measure its way with a tape` };
-const AIR = { what: msg`air + 5 °C`, settle: msg`measure the air where it is hottest` };
+const AIR = { what: msg`air + ${amount(5, 'K', 0)}`, settle: msg`measure the air where it is hottest` };
 const JOINTS = { what: msg`joints not measured + 50 %`, settle: msg`measure its joints` };
 const DEVICES = { what: msg`devices without a rating + 50 %`, settle: msg`give the ratings of its devices` };
 const GAUGE = { what: msg`copper by gauge + 2 %`, settle: msg`measure the resistance of a length of it` };

@@ -1,5 +1,5 @@
 import { resistancePerMetre20 } from '../conductor/resistance.ts';
-import { sizeLabel } from '../model/tables/size.ts';
+import { sizeNamed } from '../model/tables/size.ts';
 import {
   asJudged,
   atLeast,
@@ -96,7 +96,7 @@ function noOperatingPoint(assessed: Assessment, { run }: RunContext): Finding {
       value: null,
       unit: 'W',
       decimals: 0,
-      because: msg`No current through ${sizeLabel(assessed.size)} delivers this: at most ${amount(most, 'W', 0)} can arrive.`,
+      because: msg`No current through ${sizeNamed(assessed.size)} delivers this: at most ${amount(most, 'W', 0)} can arrive.`,
       remedy: msg`Use a thicker or shorter cable, or a higher system voltage.`,
       work: {
         formula: 'I · (U − I · R) = P ÷ η',

@@ -87,7 +87,7 @@ function unfused(assessed: Assessment, context: RunContext, kind: CableKind): Fi
     );
   }
   const survivesS = survivalSeconds(view.k, assessed.copperMm2, view.currents.leastA);
-  const because = msg`A short draws ${amount(view.currents.leastA, 'A', 0)} to ${amount(view.currents.mostA, 'A', 0)}; nothing opens, and the conductor is at ${view.finalC} °C in ${amount(survivesS, 's', 1)}.`;
+  const because = msg`A short draws ${amount(view.currents.leastA, 'A', 0)} to ${amount(view.currents.mostA, 'A', 0)}; nothing opens, and the conductor is at ${amount(view.finalC, '°C', 0)} in ${amount(survivesS, 's', 1)}.`;
   return stated(
     { ...facts, value: survivesS, because, remedy, work: survivalWork(assessed, view, view.currents.leastA) },
     run.starter ? 'watch' : 'unproved',

@@ -18,7 +18,7 @@ const MISFITS: Readonly<Record<Meets, (kind: CableKind) => Message | null>> = {
   exhaust: (kind) =>
     kind.limitC >= 125
       ? null
-      : msg`a ${kind.limitC} °C jacket near an exhaust wants a glass sleeve, or a cross-linked kind`,
+      : msg`a ${amount(kind.limitC, '°C', 0)} jacket near an exhaust wants a glass sleeve, or a cross-linked kind`,
 };
 
 /** Whether a kind of cable suits the place it runs through, one finding for each thing it meets. */

@@ -2,7 +2,7 @@ import { stated, worstFirst } from '../finding/finding.ts';
 import type { Job } from '../model/job.ts';
 import type { Shop } from '../model/shop.ts';
 import type { Sizing } from '../model/system.ts';
-import { sizeLabel } from '../model/tables/size.ts';
+import { sizeNamed } from '../model/tables/size.ts';
 import type { Unit } from '../model/units/figure.ts';
 import type { FollowDuty } from '../sizing/assess.ts';
 import { about, facts, stateSays, type SystemFinding } from '../system/findingParts.ts';
@@ -122,7 +122,7 @@ export function totalFinding(key: TotalKey, found: Together, view: SystemView): 
                   const metres = conductor ? metresOf(conductor) : 0;
                   return conductor
                     ? [
-                        verbatim`${conductor.cable.tag}: ${sizeLabel(chosen ?? before)}, ${amount(metres, 'm', 2)}`,
+                        verbatim`${conductor.cable.tag}: ${sizeNamed(chosen ?? before)}, ${amount(metres, 'm', 2)}`,
                       ]
                     : [];
                 })

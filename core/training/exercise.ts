@@ -1,7 +1,7 @@
 import { genericShop } from '../model/catalogue/genericShop.ts';
 import { STUDS, type StudName } from '../model/tables/studs.ts';
 import { bundleDiameterMm } from '../conductor/geometry.ts';
-import { areaMm2, type ConductorSize, sizeLabel } from '../model/tables/size.ts';
+import { areaMm2, type ConductorSize } from '../model/tables/size.ts';
 import { newCable } from '../model/newCable.ts';
 import type { CableKind, Die, Lug, Polarity, Sleeve } from '../model/shop.ts';
 import { acrossFlatsWindow, MOST_EARS_MM, SPRING_BACK } from '../termination/dies/dieClosed.ts';
@@ -18,7 +18,6 @@ export interface AskedEnd {
   readonly tag: string;
   readonly kind: CableKind;
   readonly size: ConductorSize;
-  readonly sizeLabel: string;
   readonly copperMm2: number;
   readonly strandCount: number;
   readonly outerMm: number;
@@ -117,7 +116,6 @@ function askedEnd(random: Random, number: number): AskedEnd {
         tag,
         kind,
         size,
-        sizeLabel: sizeLabel(size),
         copperMm2,
         strandCount: end.strands.count,
         outerMm,

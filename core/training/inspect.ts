@@ -4,7 +4,7 @@ import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.t
 import { compaction, dieVerdict, type DieVerdict, expectedVoidShare } from '../termination/dies/dieOnLug.ts';
 import { clearanceVerdict, MOST_CLEARANCE_MM } from '../termination/lugs/lugOnStud.ts';
 import type { Unit } from '../model/units/figure.ts';
-import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
+import { type Message, amount, msg, numeral, verbatim, bare } from '../words/message.ts';
 import { HOME_MM, type MadeEnd } from './exercise.ts';
 import type { FaultName } from './faults.ts';
 
@@ -143,7 +143,7 @@ function wrongDie({ asked, crimps }: MadeEnd): Said {
     limit: { kind: 'window', least: leastMm, most: mostMm },
     fails,
     because: fails
-      ? msg`${mm(value, 2)} where the die leaves ${numeral(leastMm, 2)} to ${mm(mostMm, 2)}. This hexagon is ${DIE_WORDS[dieVerdict(both)]}.`
+      ? msg`${mm(value, 2)} where the die leaves ${bare(leastMm, 'mm', 2)} to ${mm(mostMm, 2)}. This hexagon is ${DIE_WORDS[dieVerdict(both)]}.`
       : msg`The die asked for made it, and shut.`,
     formula: msg`κ = A ÷ (A_hexagon − A_wall); c = (A_wall + A) ÷ A_hexagon`,
     substituted: [
@@ -281,7 +281,7 @@ function browned({ asked, brownedMm }: MadeEnd): Said {
     limit: most(0),
     fails,
     because: fails
-      ? msg`${mm(brownedMm, 0)} of jacket is browned: it was hotter than its ${numeral(asked.kind.limitC, 0)} °C, is brittle there, and cracks when it bends.`
+      ? msg`${mm(brownedMm, 0)} of jacket is browned: it was hotter than its ${amount(asked.kind.limitC, '°C', 0)}, is brittle there, and cracks when it bends.`
       : msg`The jacket has its colour.`,
     formula: msg`no browning or bubbles`,
     substituted: [msg`the jacket is rated ${numeral(asked.kind.limitC, 0)} °C`],

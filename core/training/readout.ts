@@ -1,5 +1,5 @@
 import { term } from '../words/terms.ts';
-import { type Message, amount, msg, numeral, verbatim, listed } from '../words/message.ts';
+import { type Message, amount, msg, numeral, verbatim, listed, bare } from '../words/message.ts';
 import { STUDS } from '../model/tables/studs.ts';
 
 import { HOME_MM, type Level, type MadeEnd } from './exercise.ts';
@@ -42,9 +42,9 @@ export function readout(made: MadeEnd, place: PlaceName, level: Level): Readout[
             made.crimps.map(({ acrossFlatsMm }) => mm(acrossFlatsMm, 2)),
             msg` and `,
           ),
-          msg`die ${numeral(asked.die.acrossFlatsMm, 2)}, ${asked.crimps} times`,
+          msg`die ${bare(asked.die.acrossFlatsMm, 'mm', 2)}, ${asked.crimps} times`,
         ),
-        ...plain(msg`ears`, mm(made.earsMm, 2), msg`to 0.5 mm`),
+        ...plain(msg`ears`, mm(made.earsMm, 2), msg`to ${mm(0.5)}`),
       ];
     case 'mouth':
       return [

@@ -1,4 +1,4 @@
-import { type Message, msg, numeral } from '../words/message.ts';
+import { type Message, msg, amount, bare } from '../words/message.ts';
 import type { Making } from './making.ts';
 import type { Cable, Mishap } from '../model/cable.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
@@ -155,7 +155,7 @@ export function waysOut(what: string, step: Step, cable: Cable, work: Making, sh
   ways.push({
     way: 'scrap',
     says: msg`Begin again with a new piece`,
-    because: msg`${numeral(work.lengths?.cutMm ?? 0, 0)} mm of cable, and what is on it already, are lost.`,
+    because: msg`${amount(work.lengths?.cutMm ?? 0, 'mm', 0)} of cable, and what is on it already, are lost.`,
     reopens: [
       ...work.steps.filter((own) => !isPractising(own)).map(({ id }) => id),
       ...END_NAMES.map(angleOf),
@@ -235,8 +235,8 @@ function cutBack(end: EndName, lacksSleeve: boolean, cable: Cable, work: Making)
     says: msg`Cut end ${end} off and make it again`,
     because:
       short > 0
-        ? msg`${lost} mm come off, and the service loop has ${numeral(run.loopMm, 0)}: ${numeral(short, 0)} mm too few.`
-        : msg`${lost} mm come off; of the service loop ${numeral(run.loopMm - lost, 0)} mm stay.${isHeld(end, done) ? msg` The lug is spent.` : ''}`,
+        ? msg`${amount(lost, 'mm', 0)} come off, and the service loop has ${bare(run.loopMm, 'mm', 0)}: ${amount(short, 'mm', 0)} too few.`
+        : msg`${amount(lost, 'mm', 0)} come off; of the service loop ${amount(run.loopMm - lost, 'mm', 0)} stay.${isHeld(end, done) ? msg` The lug is spent.` : ''}`,
     reopens: [...layers, ...ofEnd(steps, end).map(({ id }) => id), angleOf(end)],
     cutBackMm: lost,
     possible: short <= 0,

@@ -1,4 +1,4 @@
-import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
+import { type Message, amount, msg, verbatim } from '../words/message.ts';
 import type { Making } from './making.ts';
 import type { Cable } from '../model/cable.ts';
 import { type EndName, otherEnd } from '../model/end.ts';
@@ -50,7 +50,7 @@ export function notFromOtherEnd(end: EndName, cable: Cable, work: Making): Messa
       isDone(cable, `join-crimp-${join.spec.id}`) && !slidesOver(sleeve, join.spec.kind, joinMm(join)),
   );
   return blocking
-    ? msg`It does not slide over the join at ${numeral(blocking.spec.atMm / 1000, 2)} m.`
+    ? msg`It does not slide over the join at ${amount(blocking.spec.atMm / 1000, 'm', 2)}.`
     : null;
 }
 

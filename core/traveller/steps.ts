@@ -1,4 +1,4 @@
-import { type Message, msg, numeral, listed, small, verbatim, isSame } from '../words/message.ts';
+import { type Message, msg, listed, small, verbatim, isSame, amount, briefly } from '../words/message.ts';
 import type { Cable } from '../model/cable.ts';
 import { otherEnd, type Both } from '../model/end.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
@@ -135,7 +135,7 @@ function cut({ lengths }: TravellerInput): PlainStep {
     short: msg`Cut`,
     order: msg`Cut to length, square`,
     figure: { value: lengths.cutMm, unit: 'mm', decimals: 0, means: msg`cut length` },
-    detail: msg`Finished, stud to stud, it will be ${numeral(lengths.finishedMm, 0)} mm.`,
+    detail: msg`Finished, stud to stud, it will be ${amount(lengths.finishedMm, 'mm', 0)}.`,
     why: msg`A torn end will not enter a barrel.`,
     caution: { of: 'blades', says: msg`Cutters close hard: hold the cable well behind the jaws.` },
     lit: ['cut'],
@@ -165,7 +165,7 @@ function layersOn(ends: readonly ReadyEnd[], joins: readonly ResolvedJoin[]): Pl
         value: first.cutMm,
         unit: 'mm',
         decimals: 0,
-        means: msg`sleeve for ${first.name}${second ? msg`; for ${second.name} ${second.cutMm} mm` : ''}`,
+        means: msg`sleeve for ${first.name}${second ? msg`; for ${second.name} ${amount(second.cutMm, 'mm', 0)}` : ''}`,
       },
     }),
     detail: msg`${listed([...ends.map(ordered), ...joinSleeves], '. ')}. Push them to the middle, clear of any heat.`,
@@ -184,7 +184,7 @@ function joinSteps(join: ResolvedJoin, lengths: CableLengths, sleeveNow: Message
       short: msg`${title}, cut`,
       order: msg`Cut the cable for the ${name} and strip both sides`,
       figure: { value: spec.atMm, unit: 'mm', decimals: 0, means: msg`from the centre of stud A` },
-      detail: msg`Strip ${connector.barrelMm} mm on each side. The cable is ${numeral(lengths.cutMm, 0)} mm in all.${sleeveNow && verbatim` ${sleeveNow}`}`,
+      detail: msg`Strip ${briefly(connector.barrelMm, 'mm', 1)} on each side. The cable is ${amount(lengths.cutMm, 'mm', 0)} in all.${sleeveNow && verbatim` ${sleeveNow}`}`,
       why: msg`A join is a last resort: two more crimps to prove.`,
       caution: { of: 'blades', says: msg`Cut away from the hand that holds the cable.` },
       lit: ['cut', 'strip'],

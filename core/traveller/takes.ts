@@ -6,7 +6,7 @@ import { coolSeconds, TOUCH_C } from '../termination/methods/cooling.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { shrinkHeatJ, shrinkInW, SHRUNK_C, shrinkSeconds } from '../termination/shrinkTime.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
-import { type Message, msg, numeral, verbatim } from '../words/message.ts';
+import { type Message, msg, numeral, verbatim, amount } from '../words/message.ts';
 import { type Step } from './step.ts';
 import { kindOf } from '../model/stepId.ts';
 
@@ -48,7 +48,7 @@ function shrinking(end: ResolvedEnd, practice: HousePractice): Finding | null {
     {
       ...about(end, 'shrink', msg`Shrinking`),
       value: seconds,
-      because: msg`Until the barrel under it is at ${SHRUNK_C} °C too: then the adhesive wets the metal.`,
+      because: msg`Until the barrel under it is at ${amount(SHRUNK_C, '°C', 0)} too: then the adhesive wets the metal.`,
       remedy: msg`The bead at both ends says when it is done, not the clock.`,
       work: {
         formula: msg`E + 2·k·A·ΔT·√(t/(π·α)) = P·t; P = h·π·D·L·(T_air − T_mean)`,
@@ -93,7 +93,7 @@ function cooling(end: ResolvedEnd): Finding | null {
     {
       ...about(end, 'cool', msg`Cooling`),
       value: seconds,
-      because: msg`Until it can be touched, at ${TOUCH_C} °C, and a sleeve may go over it.`,
+      because: msg`Until it can be touched, at ${amount(TOUCH_C, '°C', 0)}, and a sleeve may go over it.`,
       work: {
         formula: msg`t = (m·c ÷ h·A)·ln((T₀ − T_air) ÷ (50 − T_air))`,
         substituted: [msg`from ${SOLDER.liquidusC} °C in still air at 20 °C: t = ${numeral(seconds, 0)} s`],

@@ -1,4 +1,4 @@
-import { capitalised, msg, numeral, verbatim } from '../words/message.ts';
+import { capitalised, msg, numeral, verbatim, amount, briefly } from '../words/message.ts';
 import { TOOL_KINDS } from '../model/tables/tools.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import { usesDie, usesSolder } from '../model/method.ts';
@@ -121,7 +121,7 @@ function crimps(end: ReadyEnd, practice: HousePractice, step: Make): PlainStep[]
         decimals: 2,
         means: msg`across, tool closed; to 2 % over`,
       },
-      detail: msg`Measure every crimp and enter it in Prove. Ears over 0.5 mm mean too tight a die.`,
+      detail: msg`Measure every crimp and enter it in Prove. Ears over ${amount(0.5, 'mm', 1)} mean too tight a die.`,
       why: msg`A tug finds the crimp that was never closed.`,
       lit: ['crimp'],
     }),
@@ -139,7 +139,7 @@ function solder(end: ReadyEnd, practice: HousePractice, step: Make): PlainStep[]
         value: need.wireMm,
         unit: 'mm',
         decimals: 0,
-        means: msg`of ${practice.solder.wireMm} mm wire, ${numeral(need.massG, 1)} g`,
+        means: msg`of ${briefly(practice.solder.wireMm, 'mm', 2)} wire, ${amount(need.massG, 'g', 1)}`,
       },
       detail: msg`Rosin flux only. About ${numeral(need.seconds, 0)} s: flame on the lug, not on the cable, the blue cone off the tin. Feed at the ${end.lug.sightHole ? msg`sight hole` : msg`mouth`}.`,
       why: msg`A flame that lingers cooks the jacket; solder that never ran holds nothing.`,

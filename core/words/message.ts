@@ -1,5 +1,6 @@
 import { brief, digits, NO_FIGURE, THIN } from './numerals.ts';
 import { keyOf, said } from './language.ts';
+import { measured, measures } from './measures.ts';
 
 /** A number with its unit, to be written as the reader writes numbers. */
 export interface Amount {
@@ -8,6 +9,8 @@ export interface Amount {
   readonly decimals: number;
   readonly unit?: string | undefined;
   readonly brief?: true | undefined;
+  /** In the reader's measure, its unit written elsewhere in the sentence. */
+  readonly bare?: true | undefined;
 }
 
 /** A message of the code, by its English text with its parts numbered, and what is put in their places. */
@@ -28,11 +31,17 @@ export interface Shaped {
   readonly of: Message;
 }
 
+/** What has a name in mm² and one in gauges: a size of conductor. */
+export interface Sized {
+  readonly metric: string;
+  readonly gauge: string;
+}
+
 /**
  * What is to be told, in no language yet: plain data, so that it crosses a worker, stays in a file, and is read in any
  * language later. A plain string is told as it is: a name, a sign, a formula.
  */
-export type Message = string | Sentence | Amount | Listed | Shaped;
+export type Message = string | Sentence | Amount | Listed | Shaped | Sized;
 
 /** What may be put into a message. */
 export type Part = Message | number | null | undefined;
@@ -53,6 +62,14 @@ export const verbatim = msg;
 /** A number with its unit, as a part of a message. @example amount(69.8, '°C', 1) */
 export const amount = (value: number, unit: string, decimals: number): Message =>
   Number.isFinite(value) ? { figure: value, decimals, ...(unit !== '' && { unit }) } : NO_FIGURE;
+
+/** A number in the reader's measure whose unit another figure of the sentence says. @example bare(4, 'N·m', 0) */
+export const bare = (value: number, unit: string, decimals: number): Message =>
+  Number.isFinite(value) ? { figure: value, decimals, unit, bare: true } : NO_FIGURE;
+
+/** A number with its unit and no more decimals than it needs. @example briefly(0.5, 'mm', 1) */
+export const briefly = (value: number, unit: string, most: number): Message =>
+  Number.isFinite(value) ? { figure: value, decimals: most, unit, brief: true } : NO_FIGURE;
 
 /** A number alone. @example numeral(6349, 0) */
 export const numeral = (value: number, decimals: number): Message => amount(value, '', decimals);
@@ -83,9 +100,36 @@ const SHAPES: Readonly<Record<Shaped['shape'], (text: string) => string>> = {
   head: (text) => (text.split(',')[0] ?? text).toLowerCase(),
 };
 
-function written({ figure, decimals, unit, brief: isBrief }: Amount): string {
+function inUnit(figure: number, decimals: number, unit: string | undefined, isBrief: true | undefined): string {
   const number = isBrief ? brief(figure, decimals) : digits(figure, decimals);
   return unit === undefined ? number : `${number}${THIN}${said(unit, [])}`;
+}
+
+/** Whether a figure is written as the core reckons, with the reader's measure after it. */
+let isReckoned = false;
+
+function written({ figure, decimals, unit, brief: isBrief, bare: isBare }: Amount): string {
+  const reckoned = () => inUnit(figure, decimals, isBare ? undefined : unit, isBrief);
+  if (unit === undefined) return reckoned();
+  const shown = measured(figure, unit, decimals);
+  if (shown.unit === unit || (isReckoned && isBare)) return reckoned();
+  const readers = inUnit(shown.value, shown.decimals, isBare ? undefined : shown.unit, isBrief);
+  return isReckoned ? `${reckoned()} (${readers})` : readers;
+}
+
+/**
+ * Tells a line of a work: its formula and numbers agree in the units that the core reckons in, so each figure keeps its
+ * own, with the reader's measure after it where that is another.
+ *
+ * @example tellWork(msg`= ${6300} + ${49} = ${amount(6349, 'mm', 0)}`) // "= 6300 + 49 = 6 349 mm (249.96 in)"
+ */
+export function tellWork(line: Part): string {
+  isReckoned = true;
+  try {
+    return tell(line);
+  } finally {
+    isReckoned = false;
+  }
 }
 
 /**
@@ -105,15 +149,18 @@ export function tell(message: Part): string {
     );
   }
   if ('figure' in message) return written(message);
+  if ('metric' in message)
+    return measures().sizes === 'metric' ? message.metric : `${message.metric} (${message.gauge})`;
   if ('list' in message) return message.list.map(tell).join(tell(message.by));
   return SHAPES[message.shape](tell(message.of));
 }
 
 const KEYS: readonly (readonly string[])[] = [
   ['say', 'with'],
-  ['figure', 'decimals', 'unit', 'brief'],
+  ['figure', 'decimals', 'unit', 'brief', 'bare'],
   ['list', 'by'],
   ['shape', 'of'],
+  ['metric', 'gauge'],
 ];
 
 /**

@@ -6,7 +6,6 @@ import { small, tell } from '../../core/words/message.ts';
 import CardFigures from '../card/CardFigures.vue';
 import EndsPicture from '../card/EndsPicture.vue';
 import TroubleText from '../card/TroubleText.vue';
-import { usePrefs } from '../stores/prefs.ts';
 import { lengthText, sizeParts } from '../ui/display.ts';
 import ShowWork from '../ui/ShowWork.vue';
 import StateMark from '../ui/StateMark.vue';
@@ -15,9 +14,8 @@ import { say } from '../../core/words/say.ts';
 /** The answer at once: the size, why no thinner, and the figures that one acts by. */
 const { worked, isPair } = defineProps<{ worked: WorkedCable; isPair: boolean }>();
 
-const { prefs } = usePrefs();
 const card = computed(() => cardOf(worked));
-const size = computed(() => sizeParts(card.value.size, prefs.sizes));
+const size = computed(() => sizeParts(card.value.size));
 const counts = computed(() => {
   const fails = card.value.troubles.filter(({ state }) => state === 'fails').length;
   const open = card.value.troubles.length - fails;
@@ -45,8 +43,8 @@ const counts = computed(() => {
         <p v-if="card.cutMm !== null" class="figure mb-1.5 text-[17px] font-semibold">
           {{
             isPair
-              ? say`Cut ${lengthText(card.cutMm, 0, prefs.lengths)}, and one black, the same`
-              : say`Cut ${lengthText(card.cutMm, 0, prefs.lengths)}`
+              ? say`Cut ${lengthText(card.cutMm, 0)}, and one black, the same`
+              : say`Cut ${lengthText(card.cutMm, 0)}`
           }}
         </p>
         <EndsPicture :worked="worked" />

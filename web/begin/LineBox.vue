@@ -4,6 +4,7 @@ import type { LineAnswer } from '../../core/line/fromLine.ts';
 import { tell } from '../../core/words/message.ts';
 import { useIsDesk } from '../ui/useWide.ts';
 import { say } from '../../core/words/say.ts';
+import { measures } from '../../core/words/measures.ts';
 
 /** A cable in one line: what was understood as chips, what is assumed in another tone, what was not understood said. */
 const { answer } = defineProps<{ answer: LineAnswer }>();
@@ -29,11 +30,19 @@ const missing = computed(() => {
       ? say`Still needed: amps or watts.`
       : say`Still needed: the length one way.`;
 });
-const EXAMPLES = [
-  say`12 V 2000 W inverter 1.5 m engine space`,
-  say`24 V 240 A thruster 6.4 m 3 min`,
-  say`starter 12 V 2.1 m 50 mm²`,
-];
+const EXAMPLES = computed(() =>
+  measures().lengths === 'in'
+    ? [
+        say`12 V 2000 W inverter 5 ft engine space`,
+        say`24 V 240 A thruster 21 ft 3 min`,
+        say`starter 12 V 7 ft AWG 1/0`,
+      ]
+    : [
+        say`12 V 2000 W inverter 1.5 m engine space`,
+        say`24 V 240 A thruster 6.4 m 3 min`,
+        say`starter 12 V 2.1 m 50 mm²`,
+      ],
+);
 async function put(text: string): Promise<void> {
   line.value = text;
   await nextTick();

@@ -13,7 +13,7 @@ import { useRouter } from 'vue-router';
 import { type Stage, STAGES } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
-import { sizeLabel } from '../../core/model/tables/size.ts';
+import { sizeNamed } from '../../core/model/tables/size.ts';
 import { placeOf } from '../places.ts';
 import { exportJob, saveFile } from '../storage/files.ts';
 import { standaloneSvg } from '../paper/drawingSvg.ts';
@@ -66,7 +66,7 @@ const sizeCommand = computed((): Command[] => {
     ? [
         {
           id: 'size',
-          title: say`Set ${cable.tag} to ${sizeLabel(size)}`,
+          title: say`Set ${cable.tag} to ${sizeNamed(size)}`,
           note: kind.title,
           act: () =>
             bench.editCable(job.id, cable.id, say`size`, (draft) => void (draft.gauge.size = { ...size })),

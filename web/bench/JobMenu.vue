@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router';
 import type { Job } from '../../core/model/job.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
+import { isPreferencesOpen } from '../ui/preferences.ts';
 import TextField from '../ui/TextField.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -20,7 +21,6 @@ const { jobId, title, subtitle } = defineProps<{
 const files = () => import('../storage/files.ts');
 // Boxes come when they are opened.
 const ModalBox = defineAsyncComponent(() => import('../ui/ModalBox.vue'));
-const ReadingBox = defineAsyncComponent(() => import('../ui/ReadingBox.vue'));
 
 const bench = useBench();
 const router = useRouter();
@@ -29,7 +29,6 @@ const refusal = ref('');
 /** What an export or an import had to leave out. */
 const lacks = ref('');
 const isRenaming = ref(false);
-const isReading = ref(false);
 
 async function open(event: Event): Promise<void> {
   const field = event.target as HTMLInputElement;
@@ -97,7 +96,7 @@ const actions = computed(() => [
     act: () => goTo('keeping', 'keeping-alone'),
   },
   // In both languages, so that who cannot read the one finds the other.
-  { what: 'Language · Taal', act: () => (isReading.value = true) },
+  { what: say`Preferences, language · Taal`, act: () => (isPreferencesOpen.value = true) },
   { what: say`Start page`, act: () => void router.push({ name: 'start' }) },
   { what: say`New empty job`, act: newJob },
   { what: say`Delete this job`, act: removeJob },
@@ -165,7 +164,6 @@ const actions = computed(() => [
     <p role="alert">{{ lacks }}</p>
     <button type="button" class="button filled mt-4" @click="lacks = ''">{{ say`All right` }}</button>
   </ModalBox>
-  <ReadingBox v-if="isReading" open @close="isReading = false" />
   <ModalBox v-if="isRenaming" open :title="say`This job`" @close="isRenaming = false">
     <TextField
       :label="say`Name`"

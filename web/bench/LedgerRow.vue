@@ -3,7 +3,6 @@ import { tell } from '../../core/words/message.ts';
 import { ChevronDown, ChevronUp } from '@lucide/vue';
 import { computed, useTemplateRef, watch } from 'vue';
 import type { Finding } from '../../core/finding/finding.ts';
-import { usePrefs } from '../stores/prefs.ts';
 import { inReadersUnit, limitText, marginText } from '../ui/display.ts';
 import ShowWork from '../ui/ShowWork.vue';
 import StateMark from '../ui/StateMark.vue';
@@ -14,7 +13,6 @@ import { say } from '../../core/words/say.ts';
 const { findings, opened } = defineProps<{ findings: readonly Finding[]; opened: string | null }>();
 const emit = defineEmits<{ open: [id: string | null] }>();
 
-const { prefs } = usePrefs();
 const row = useTemplateRef<HTMLElement>('row');
 const first = computed(() => findings[0] as Finding);
 const isOpen = computed(() => findings.some(({ id }) => id === opened));
@@ -25,9 +23,9 @@ watch(isOpen, (open) => {
 function value(finding: Finding): { value: string; unit: string } {
   return finding.value === null
     ? { value: '–', unit: '' }
-    : inReadersUnit(finding.value, finding.unit, finding.decimals, prefs.lengths);
+    : inReadersUnit(finding.value, finding.unit, finding.decimals);
 }
-const limits = computed(() => limitText(findings, prefs.lengths));
+const limits = computed(() => limitText(findings));
 </script>
 
 <template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { Anchor, Contrast, Menu as MenuIcon, Search } from '@lucide/vue';
+import { Anchor, Contrast, Menu as MenuIcon, Search, SlidersHorizontal } from '@lucide/vue';
 import { RouterLink } from 'vue-router';
 import { usePrefs } from '../stores/prefs.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
+import { isPreferencesOpen } from '../ui/preferences.ts';
 import JobMenu from './JobMenu.vue';
 import SavedMark from './SavedMark.vue';
 import UndoButtons from './UndoButtons.vue';
@@ -72,6 +73,14 @@ const { prefs } = prefsStore;
       <button
         type="button"
         class="flex size-9 items-center justify-center text-teal hover:bg-teal-tint"
+        :title="say`Preferences`"
+        @click="isPreferencesOpen = true"
+      >
+        <SlidersHorizontal :size="19" aria-hidden="true" /><span class="sr-only">{{ say`Preferences` }}</span>
+      </button>
+      <button
+        type="button"
+        class="flex size-9 items-center justify-center text-teal hover:bg-teal-tint max-sm:hidden"
         @click="prefs.theme = prefsStore.isDark ? 'light' : 'dark'"
       >
         <Contrast :size="20" aria-hidden="true" /><span class="sr-only">{{

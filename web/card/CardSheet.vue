@@ -4,25 +4,21 @@ import type { WorkedCable } from '../../core/cableWork.ts';
 import { END_NAMES } from '../../core/model/end.ts';
 import { cardOf } from '../../core/paper/card.ts';
 import { tell } from '../../core/words/message.ts';
-import { digits } from '../../core/words/numerals.ts';
 import { word } from '../../core/words/terms.ts';
 import CardFigures from './CardFigures.vue';
 import EndsPicture from './EndsPicture.vue';
 import TroubleText from './TroubleText.vue';
-import { usePrefs } from '../stores/prefs.ts';
 import { inReadersUnit, lengthText, sizeParts } from '../ui/display.ts';
 import { say } from '../../core/words/say.ts';
+import { torqueText } from '../../core/fit/torque.ts';
 
 /** Everything one needs of a cable on one sheet, the largest thing first. */
 const { worked } = defineProps<{ worked: WorkedCable }>();
 
-const { prefs } = usePrefs();
 const card = computed(() => cardOf(worked));
-const size = computed(() => sizeParts(card.value.size, prefs.sizes));
-const cut = computed(() =>
-  card.value.cutMm === null ? null : inReadersUnit(card.value.cutMm, 'mm', 0, prefs.lengths),
-);
-const length = (mm: number | null) => (mm === null ? '–' : lengthText(mm, 0, prefs.lengths));
+const size = computed(() => sizeParts(card.value.size));
+const cut = computed(() => (card.value.cutMm === null ? null : inReadersUnit(card.value.cutMm, 'mm', 0)));
+const length = (mm: number | null) => (mm === null ? '–' : lengthText(mm, 0));
 const rows = computed(() => {
   const both = (of: (end: (typeof card.value.ends)['A']) => string) =>
     END_NAMES.map((name) => of(card.value.ends[name]));
@@ -43,7 +39,7 @@ const rows = computed(() => {
       say`Sleeve`,
       both(({ sleeve, sleeveCutMm }) => (sleeve ? `${tell(sleeve)}, ${length(sleeveCutMm)}` : '–')),
     ],
-    [say`Torque`, both(({ torqueNm: [least, most] }) => `${digits(least, 0)}–${digits(most, 0)}\u2009N·m`)],
+    [say`Torque`, both(({ torqueNm }) => torqueText(torqueNm))],
   ] as const;
 });
 const shown = computed(() => card.value.troubles.slice(0, 3));

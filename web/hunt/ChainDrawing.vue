@@ -6,7 +6,6 @@ import type { Ladder } from '../../core/hunt/ladder.ts';
 import type { HuntFound } from '../../core/hunt/suspects.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { withoutReading } from '../../core/hunt/changes.ts';
-import { usePrefs } from '../stores/prefs.ts';
 import { sizeText } from '../ui/display.ts';
 import { layoutOf } from './layout.ts';
 import PieceShape from './PieceShape.vue';
@@ -14,12 +13,12 @@ import ReadCell from './ReadCell.vue';
 import { useChainReadings } from './useChainReadings.ts';
 import VoltLadder from './VoltLadder.vue';
 import { say } from '../../core/words/say.ts';
+import { figure } from '../../core/model/units/figure.ts';
 
 /** The chain out and back with what was read across each piece, and the ladder of volts under it. */
 const { hunt, found, ladder } = defineProps<{ hunt: Hunt; found: HuntFound; ladder: Ladder | null }>();
 const emit = defineEmits<{ change: [hunt: Hunt, what: string] }>();
 
-const { prefs } = usePrefs();
 const host = useTemplateRef<HTMLElement>('host');
 const { width } = useElementSize(host);
 const layout = computed(() => layoutOf(hunt, width.value));
@@ -37,7 +36,7 @@ const { problem, problemAt, tell, take, clear, millivoltOf, ampsOf, isSimulated 
 );
 const note = ({ size, lengthMm }: Piece) =>
   size && lengthMm !== undefined
-    ? `${sizeText(size, prefs.sizes)} ${digits(lengthMm / 1000, lengthMm < 1000 ? 2 : 1)} m`
+    ? `${sizeText(size)} ${figure(lengthMm / 1000, 'm', lengthMm < 1000 ? 2 : 1)}`
     : '';
 const isGuilty = (id: string) => found.named.some(({ piece }) => piece.id === id);
 

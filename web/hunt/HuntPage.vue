@@ -17,6 +17,7 @@ import ProbePanel from './ProbePanel.vue';
 import SuspectTable from './SuspectTable.vue';
 import { huntPlace, useHunt } from './useHunt.ts';
 import { say } from '../../core/words/say.ts';
+import { dayText } from '../../core/words/measures.ts';
 
 /** A fault hunt: where the volts go in an existing installation, and where to probe next. With a job or without. */
 const { jobId, huntId } = defineProps<{ jobId?: string; huntId?: string }>();
@@ -62,7 +63,7 @@ function mend(piece: Piece): void {
 const titleOf = (id: string) => hunt.value?.pieces.find((piece) => piece.id === id)?.title ?? say`a piece`;
 const mendedWords = computed(() => {
   const names = (hunt.value?.mended ?? []).map(({ piece, at, by }) =>
-    [titleOf(piece), at.slice(0, 10), by].filter(Boolean).join(', '),
+    [titleOf(piece), dayText(at), by].filter(Boolean).join(', '),
   );
   return say`Mended: ${names.join('; ')}. Read the volts at posts and load again, then across it. What was read before is kept.`;
 });

@@ -12,6 +12,7 @@ import ChainDrawing from './ChainDrawing.vue';
 import { leastWidth } from './layout.ts';
 import { huntPlace, useHunt } from './useHunt.ts';
 import { say } from '../../core/words/say.ts';
+import { dayText } from '../../core/words/measures.ts';
 
 /** A hunt on paper: the chain, what was read, what it comes to, and how each figure came about. */
 const { huntId } = defineProps<{ huntId: string }>();
@@ -20,12 +21,13 @@ const bench = useBench();
 const hunt = computed(() => bench.huntById(huntId));
 const { found, ladder, findings } = useHunt(() => hunt.value);
 const loaded = computed(() => (hunt.value ? loadedOf(hunt.value) : null));
-const day = computed(
-  () =>
+const day = computed(() =>
+  dayText(
     hunt.value?.spans
-      .map(({ at }) => at.slice(0, 10))
+      .map(({ at }) => at)
       .sort()
       .at(-1) ?? '',
+  ),
 );
 const titleOf = (id: string) => hunt.value?.pieces.find((piece) => piece.id === id)?.title ?? '';
 const people = computed(() => [...new Set(hunt.value?.spans.flatMap(({ by }) => by || []))].join(', '));
@@ -58,8 +60,8 @@ const print = () => window.print();
     <p v-for="own in hunt.mended" :key="own.at">
       {{
         own.spans.length === 1
-          ? say`Mended on ${own.at.slice(0, 10)}: ${titleOf(own.piece)}; 1 reading from before is kept.`
-          : say`Mended on ${own.at.slice(0, 10)}: ${titleOf(own.piece)}; ${own.spans.length} readings from before are kept.`
+          ? say`Mended on ${dayText(own.at)}: ${titleOf(own.piece)}; 1 reading from before is kept.`
+          : say`Mended on ${dayText(own.at)}: ${titleOf(own.piece)}; ${own.spans.length} readings from before are kept.`
       }}
     </p>
     <p v-if="found.verdict.simulated" class="my-2 w-fit border-2 border-ink px-2 font-bold">

@@ -8,13 +8,14 @@ import { useBench } from '../stores/bench.ts';
 import WorkLines from '../ui/WorkLines.vue';
 import type { GroupPlan } from './useCutPlan.ts';
 import { say } from '../../core/words/say.ts';
+import { figure } from '../../core/model/units/figure.ts';
 
 /** Everything the kit takes, against the shelf: what has to be bought stands first. */
 const { kit, plans } = defineProps<{ kit: Kit; plans: readonly GroupPlan[] }>();
 
 const bench = useBench();
 const amount = (value: number, unit: KitLine['unit']) =>
-  unit === 'mm' ? `${digits(value / 1000, 2)} m` : unit === 'g' ? `${digits(value, 0)} g` : digits(value, 0);
+  unit === 'mm' ? figure(value / 1000, 'm', 2) : unit === 'g' ? figure(value, 'g', 0) : digits(value, 0);
 /** Cable is bought by the plan: a sum that would do on paper may still leave a piece without a spool. */
 const buys = computed(() =>
   kit.lines.flatMap((line) => {
@@ -53,7 +54,7 @@ const turn = (key: string) => (opened.value = opened.value === key ? '' : key);
       </h2>
       <p class="note">
         {{
-          say`${unpriced > 0 ? say`${unpriced} of them without a price here. ` : ''}The kit weighs ${digits(kit.massG / 1000, 1)} kg.`
+          say`${unpriced > 0 ? say`${unpriced} of them without a price here. ` : ''}The kit weighs ${figure(kit.massG / 1000, 'kg', 1)}.`
         }}
       </p>
     </header>

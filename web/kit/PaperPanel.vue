@@ -6,7 +6,7 @@ import type { Kit } from '../../core/cutting/kit.ts';
 import { writeCuttingListCsv, writeKitCsv } from '../../core/cutting/listsCsv.ts';
 import type { Job } from '../../core/model/job.ts';
 import { writeScheduleCsv } from '../../core/paper/schedule.ts';
-import { type LabelKind, labelOf, labelSheets, type Paper } from '../../core/paper/label.ts';
+import { type LabelKind, labelOf, labelSheets } from '../../core/paper/label.ts';
 import { cuttingListDoc, kitDoc, type ListDoc, scheduleDoc } from '../../core/paper/listDoc.ts';
 import { saveFile } from '../storage/files.ts';
 import { useBench } from '../stores/bench.ts';
@@ -16,6 +16,7 @@ import type { Made } from './made.ts';
 import ScheduleImport from './ScheduleImport.vue';
 import type { GroupPlan } from './useCutPlan.ts';
 import { say } from '../../core/words/say.ts';
+import { usePrefs } from '../stores/prefs.ts';
 
 /** Lists and labels to print and to keep, and a schedule to bring in. */
 const { job, made, plans, kit } = defineProps<{
@@ -26,7 +27,7 @@ const { job, made, plans, kit } = defineProps<{
 }>();
 
 const bench = useBench();
-const paper = ref<Paper>('A4');
+const { prefs } = usePrefs();
 const kind = ref<LabelKind>('wrap');
 const busy = ref('');
 const problem = ref('');
@@ -56,7 +57,7 @@ const sheets = () =>
   labelSheets(
     made.map((own) => labelOf(own, today())),
     kind.value,
-    paper.value,
+    prefs.paper,
   );
 
 /** What makes a PDF is large and only fetched when one is asked for. */
@@ -76,17 +77,17 @@ const savePdf = (key: string, doc: ListDoc) =>
       import('../paper/listPdf.ts'),
       import('../paper/fonts.ts'),
     ]);
-    saveFile(`${key}.pdf`, await listPdf(doc, paper.value, await paperFonts()), 'application/pdf');
+    saveFile(`${key}.pdf`, await listPdf(doc, prefs.paper, await paperFonts()), 'application/pdf');
   });
 const saveLabels = (as: 'pdf' | 'svg') =>
   save(say`labels ${as}`, async () => {
     const { labelPdf, labelSvg } = await import('../paper/labels.ts');
     if (as === 'pdf') {
       const { paperFonts } = await import('../paper/fonts.ts');
-      saveFile('labels.pdf', await labelPdf(sheets(), paper.value, await paperFonts()), 'application/pdf');
+      saveFile('labels.pdf', await labelPdf(sheets(), prefs.paper, await paperFonts()), 'application/pdf');
     } else {
       sheets().forEach((sheet, i) =>
-        saveFile(`labels-${i + 1}.svg`, labelSvg(sheet, paper.value), 'image/svg+xml'),
+        saveFile(`labels-${i + 1}.svg`, labelSvg(sheet, prefs.paper), 'image/svg+xml'),
       );
     }
   });
@@ -126,12 +127,12 @@ const printOnStandIn = () =>
         hide-label
         small
         class="ml-auto w-32"
-        :model-value="paper"
+        :model-value="prefs.paper"
         :choices="[
           { value: 'A4', title: 'A4' },
           { value: 'Letter', title: say`Letter` },
         ]"
-        @update:model-value="paper = $event === 'Letter' ? 'Letter' : 'A4'"
+        @update:model-value="prefs.paper = $event === 'Letter' ? 'Letter' : 'A4'"
       />
     </header>
     <p v-if="problem" class="mb-1 font-bold text-fails" role="alert">{{ problem }}</p>

@@ -7,12 +7,15 @@ import { usePrefs } from '../stores/prefs.ts';
 import { inReadersUnit, sizeText } from '../ui/display.ts';
 import type { GroupPlan } from './useCutPlan.ts';
 import { say } from '../../core/words/say.ts';
+import { tell, shortest } from '../../core/words/message.ts';
+import { figure } from '../../core/model/units/figure.ts';
+import { measured } from '../../core/words/measures.ts';
 
 /** Pieces on their spools, one scale and one zero: what is cut, what is left, what is scrap, what has to be bought. */
 const { plans, rules } = defineProps<{ plans: readonly GroupPlan[]; rules: CutRules }>();
 
 const { prefs } = usePrefs();
-const sized = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
+const sized = (mm: number) => inReadersUnit(mm, 'mm', 0).value;
 const host = useTemplateRef<HTMLElement>('host');
 const { width } = useElementSize(host);
 const ZERO = 152;
@@ -108,7 +111,9 @@ const placed = computed(() => {
 });
 const height = computed(() => (placed.value.at(-1)?.bottom ?? HEAD) + 6);
 const ticks = computed(() => {
-  const step = longest.value > 12000 ? 2000 : longest.value > 5000 ? 1000 : 500;
+  // Metres, or feet: a step that leaves each tick room for its figure.
+  const least = prefs.lengths === 'in' ? 2 * 304.8 : 500;
+  const step = least * (longest.value > 12000 ? 4 : longest.value > 5000 ? 2 : 1);
   return Array.from({ length: Math.floor(longest.value / step) + 1 }, (_, i) => i * step);
 });
 /** Labels stand in their piece where there is room, else beneath, fanned out. */
@@ -144,7 +149,11 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
       <g v-for="tick in ticks" :key="tick">
         <path :d="`M${x(tick)} ${HEAD}V${height}`" stroke="var(--grid)" />
         <text :x="x(tick)" y="19" text-anchor="middle">
-          {{ tick / 1000 }}{{ tick === ticks.at(-1) ? ' m' : '' }}
+          {{
+            tick === ticks.at(-1)
+              ? figure(tick / 1000, 'm', 1)
+              : tell(shortest(measured(tick / 1000, 'm', 1).value, 1))
+          }}
         </text>
       </g>
       <path :d="`M14 ${HEAD}H${width - 8}`" stroke="var(--hairline)" />
@@ -161,7 +170,7 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
             />
             <circle cx="26" :cy="bar.y" r="6.5" fill="var(--copper)" stroke="var(--copper-line)" />
             <text class="strong" x="44" :y="bar.y - 1">
-              {{ sizeText(row.group.size, prefs.sizes) }} {{ word(row.group.colour) }}
+              {{ sizeText(row.group.size) }} {{ word(row.group.colour) }}
             </text>
           </template>
           <text :x="44" :y="bar.y + (i === 0 ? 14 : 4)" :class="bar.toBuy ? 'buy' : ''">

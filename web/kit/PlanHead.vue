@@ -4,6 +4,8 @@ import { SAME_OFFCUT_MM } from '../../core/cutting/cutModel.ts';
 import { digits } from '../../core/words/numerals.ts';
 import type { GroupPlan } from './useCutPlan.ts';
 import { say } from '../../core/words/say.ts';
+import { amount } from '../../core/words/message.ts';
+import { figure } from '../../core/model/units/figure.ts';
 
 /** The plan in one sentence, and how sure it is: the plan comes down, the bound comes up, and where they meet it is proved. */
 const { plans, solving, seconds, isBroken } = defineProps<{
@@ -15,7 +17,7 @@ const { plans, solving, seconds, isBroken } = defineProps<{
 defineEmits<{ cancel: []; solve: [] }>();
 
 const open = computed(() => plans.filter(({ group }) => group.pieces.length > 0));
-const metres = (mm: number) => `${digits(mm / 1000, 3)} m`;
+const metres = (mm: number) => figure(mm / 1000, 'm', 3);
 const sum = (of: (plan: GroupPlan) => number) => open.value.reduce((total, plan) => total + of(plan), 0);
 const planMm = computed(() => sum(({ newMm }) => newMm));
 const handMm = computed(() => sum(({ handMm }) => handMm));
@@ -50,7 +52,7 @@ const why = computed(() => {
     return say`Not proved: all that is known is that no plan begins less than ${metres(boundMm.value)}.`;
   }
   return open.value.length > 0
-    ? say`No plan begins less; of those, one that leaves the longest offcut, to ${SAME_OFFCUT_MM} mm.`
+    ? say`No plan begins less; of those, one that leaves the longest offcut, to ${amount(SAME_OFFCUT_MM, 'mm', 0)}.`
     : say`Every cable with a length has been cut.`;
 });
 /** The two lines of the proof, to one scale. */

@@ -4,7 +4,7 @@ import { X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
-import { type ConductorSize, sizeLabel } from '../../core/model/tables/size.ts';
+import { type ConductorSize, sizeLabel, sizeNamed } from '../../core/model/tables/size.ts';
 import { JACKETS, type Spool } from '../../core/model/shop.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
@@ -16,6 +16,7 @@ import TextField from '../ui/TextField.vue';
 import { called } from '../../core/model/catalogue/called.ts';
 import AddButton from '../ui/AddButton.vue';
 import { say } from '../../core/words/say.ts';
+import { tell } from '../../core/words/message.ts';
 
 /** Cable on the shelf: spools and offcuts, each with what it is and how much is left of it. */
 const bench = useBench();
@@ -65,7 +66,7 @@ function sizeProblem(spool: Spool, text: string): string {
   return madeSizes(spool).some((own) => isSameSize(own.size, size))
     ? ''
     : say`This kind is made in ${madeSizes(spool)
-        .map((own) => sizeLabel(own.size))
+        .map((own) => tell(sizeNamed(own.size)))
         .join(', ')}.`;
 }
 function setSize(spool: Spool, text: string): void {

@@ -2,7 +2,6 @@
 import { computed } from 'vue';
 import type { Piece } from '../../core/cutting/cutPlan.ts';
 import { isCut, pieceIds, spoolsAfterCut } from '../../core/cutting/pieces.ts';
-import { digits } from '../../core/words/numerals.ts';
 import { usePersonNeeded } from '../bench/usePersonNeeded.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
@@ -11,6 +10,7 @@ import TextField from '../ui/TextField.vue';
 import type { Made } from './made.ts';
 import type { GroupPlan } from './useCutPlan.ts';
 import { say } from '../../core/words/say.ts';
+import { amount } from '../../core/words/message.ts';
 
 /** Each piece to tick as it is cut: the cable knows it, and the spool is so much shorter. */
 const { plans, made, cut } = defineProps<{
@@ -22,7 +22,7 @@ const { plans, made, cut } = defineProps<{
 const bench = useBench();
 const { prefs } = usePrefs();
 const { problem, nameNeeded } = usePersonNeeded();
-const sized = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
+const sized = (mm: number) => inReadersUnit(mm, 'mm', 0).value;
 
 interface Card {
   readonly toCut: Made;
@@ -81,7 +81,7 @@ const cards = computed((): Card[] => {
 const summary = computed(() => {
   const finished = made.reduce((sum, { work }) => sum + (work.lengths?.finishedMm ?? 0), 0);
   const mass = made.reduce((sum, { work }) => sum + work.choice.taken.at.massKg, 0);
-  return say`${cut} of ${made.length} cut. ${digits(finished / 1000, 2)} m finished, ${digits(mass, 1)} kg.`;
+  return say`${cut} of ${made.length} cut. ${amount(finished / 1000, 'm', 2)} finished, ${amount(mass, 'kg', 1)}.`;
 });
 
 function tick({ toCut, cuts }: Card): void {

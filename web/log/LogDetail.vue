@@ -15,6 +15,7 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import DueRow from '../ui/DueRow.vue';
 import TextField from '../ui/TextField.vue';
 import { say } from '../../core/words/say.ts';
+import { dayText } from '../../core/words/measures.ts';
 
 /** One cable of the log: its records, what it is due for, its keywords, and what was put right about it. */
 const { entry } = defineProps<{ entry: LogEntry }>();
@@ -127,7 +128,7 @@ const history = computed(() =>
     <p v-if="cable.records.length === 0" class="py-1 text-ink2">{{ say`None yet.` }}</p>
     <ul>
       <li v-for="record in cable.records" :key="record.at" class="py-1">
-        <b class="figure text-[16px]">{{ record.at.slice(0, 10) }}</b> {{ record.by }}:
+        <b class="figure text-[16px]">{{ dayText(record.at) }}</b> {{ record.by }}:
         {{ STATE_SAYS[record.verdict] }}
         <b v-if="record.simulated" class="figure ml-1 rounded-box border border-ink px-1 text-[13px]">{{
           say`SIMULATED`
@@ -165,7 +166,7 @@ const history = computed(() =>
     <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">{{ say`Put right` }}</h3>
     <ul>
       <li v-for="own in history" :key="own.at + own.says" class="py-1">
-        <b class="figure text-[15px]">{{ own.at.slice(0, 10) }}</b> {{ own.by }}: {{ own.says }}
+        <b class="figure text-[15px]">{{ dayText(own.at) }}</b> {{ own.by }}: {{ own.says }}
       </li>
     </ul>
     <button v-if="!isCorrecting" type="button" class="button mt-1.5" @click="isCorrecting = true">

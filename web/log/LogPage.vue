@@ -22,7 +22,6 @@ import { dayAfter } from '../../core/model/units/days.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { saveFile } from '../storage/files.ts';
 import { useBench } from '../stores/bench.ts';
-import { usePrefs } from '../stores/prefs.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import { sizeText } from '../ui/display.ts';
 import StateMark from '../ui/StateMark.vue';
@@ -35,7 +34,6 @@ import { say } from '../../core/words/say.ts';
 defineProps<{ jobId?: string }>();
 
 const bench = useBench();
-const { prefs } = usePrefs();
 const SOON_DAYS = 31;
 const query = reactive<{ -readonly [Key in keyof LogQuery]: LogQuery[Key] }>({ ...WHOLE_LOG });
 const entries = computed(() => logOf(bench.jobs, bench.shop));
@@ -184,7 +182,7 @@ function show(entry: LogEntry): void {
                     {{ entry.cable.tag }}
                   </button>
                   <span v-if="entry.cable.gauge.size" class="figure block text-[13.5px] text-ink2">
-                    {{ sizeText(entry.cable.gauge.size, prefs.sizes) }} {{ word(entry.cable.jacket) }}
+                    {{ sizeText(entry.cable.gauge.size) }} {{ word(entry.cable.jacket) }}
                   </span>
                 </td>
                 <td class="pr-3 wrap-anywhere">

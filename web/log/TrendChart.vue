@@ -23,6 +23,7 @@ import { figure } from '../../core/model/units/figure.ts';
 import { CHART_FONT, useChartColours } from '../bench/gauge/chartColours.ts';
 import { lettered, band, levelLine } from '../ui/chartMarks.ts';
 import { say } from '../../core/words/say.ts';
+import { dayText } from '../../core/words/measures.ts';
 
 /** Crimps of one die in the order they were made, with the limits within which it usually works. */
 const { points, control, signals, measure, allowed } = defineProps<{
@@ -91,7 +92,7 @@ const options = computed((): ChartOptions<'line'> => ({
         stepSize: Math.max(1, Math.ceil(points.length / 6)),
         includeBounds: false,
         maxRotation: 0,
-        callback: (value) => points[Number(value) - 1]?.at.slice(0, 10) ?? '',
+        callback: (value) => dayText(points[Number(value) - 1]?.at ?? ''),
       },
     },
     y: {

@@ -24,6 +24,7 @@ import StateMark from '../ui/StateMark.vue';
 import TrendChart from './TrendChart.vue';
 import { called } from '../../core/model/catalogue/called.ts';
 import { say } from '../../core/words/say.ts';
+import { dayText } from '../../core/words/measures.ts';
 
 /** What the shop's dies leave over time, by tool, die and person: a worn die or a tired hand shows. */
 defineProps<{ jobId: string }>();
@@ -176,7 +177,7 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
               figure(point.value, facts.unit, facts.decimals)
             }}</span>
             <span class="min-w-0 flex-1 truncate">{{ tell(point.where) }}</span>
-            <span class="note">{{ point.by || say`nobody named` }}, {{ point.at.slice(0, 10) }}</span>
+            <span class="note">{{ point.by || say`nobody named` }}, {{ dayText(point.at) }}</span>
           </li>
         </ul>
       </section>

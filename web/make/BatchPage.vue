@@ -10,18 +10,17 @@ import { digits } from '../../core/words/numerals.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { type Made, useMade } from '../kit/made.ts';
 import { useBench } from '../stores/bench.ts';
-import { usePrefs } from '../stores/prefs.ts';
 import FillingMark from '../ui/FillingMark.vue';
 import { useGrowing } from '../ui/useGrowing.ts';
 import CheckField from '../ui/CheckField.vue';
 import { inReadersUnit } from '../ui/display.ts';
 import { say } from '../../core/words/say.ts';
+import { figure } from '../../core/model/units/figure.ts';
 
 /** Several cables at once: one thing to all of them, then the next, the die changed as seldom as can be. */
 const { jobId } = defineProps<{ jobId: string }>();
 
 const bench = useBench();
-const { prefs } = usePrefs();
 const job = computed(() => bench.jobById(jobId));
 const { made, worked, all } = useMade(() => ({ jobs: job.value ? [job.value] : [], shop: bench.shop }));
 const makeable = computed(() => made.value.filter(({ work }) => work.steps.length > 0));
@@ -63,7 +62,7 @@ function rowsOf({ items }: BatchPhase): Row[] {
     ];
     const [first] = ofCable;
     const figure = ofCable.length === 1 ? first?.step.figure : undefined;
-    const said = figure && inReadersUnit(figure.value, figure.unit, figure.decimals, prefs.lengths);
+    const said = figure && inReadersUnit(figure.value, figure.unit, figure.decimals);
     return {
       key,
       tag: cable?.tag ?? '',
@@ -96,7 +95,7 @@ const begin = computed(() =>
 const batch = computed(() => chosen.value.map(({ cable }) => cable.id).join(','));
 const tray = computed(() => kitOf(chosen.value, bench.shop).lines.filter(({ need }) => need > 0));
 const amount = (value: number, unit: string) =>
-  unit === 'mm' ? `${digits(value / 1000, 2)} m` : unit === 'g' ? `${digits(value, 0)} g` : digits(value, 0);
+  unit === 'mm' ? figure(value / 1000, 'm', 2) : unit === 'g' ? figure(value, 'g', 0) : digits(value, 0);
 </script>
 
 <template>

@@ -4,6 +4,7 @@ import { shallowRef, watch } from 'vue';
 import type { Photo } from '../../core/model/cable.ts';
 import { pictureOf } from '../storage/photos.ts';
 import { say } from '../../core/words/say.ts';
+import { dayText } from '../../core/words/measures.ts';
 
 /** One photograph as this browser keeps it; said plainly where it was not brought along. */
 const { photo } = defineProps<{ photo: Photo }>();
@@ -24,7 +25,7 @@ watch(
   <img
     v-if="url"
     :src="url"
-    :alt="say`Photograph of ${photo.at.slice(0, 10)}${photo.by ? say` by ${photo.by}` : ''}`"
+    :alt="say`Photograph of ${dayText(photo.at)}${photo.by ? say` by ${photo.by}` : ''}`"
   />
   <span v-else class="note block p-1">{{ isMissing ? say`not in this browser` : '' }}</span>
 </template>

@@ -7,6 +7,7 @@ import { digits } from '../../core/words/numerals.ts';
 import { parseQuantity } from '../../core/model/units/quantity.ts';
 import StateMark from '../ui/StateMark.vue';
 import { say } from '../../core/words/say.ts';
+import { measured } from '../../core/words/measures.ts';
 
 /** A figure to be typed with gloves on, judged where it is typed; both ends of its scale say what went wrong. */
 const { ask, modelValue, judged } = defineProps<{
@@ -21,16 +22,18 @@ const problem = ref('');
 watch(
   () => modelValue,
   (value) => {
-    const shown = value === null ? '' : digits(value, ask.decimals);
+    const shown = value === null ? '' : written(value);
     if (parsed(text.value) !== value) text.value = shown;
   },
 );
-/** Millimetres or a count; a comma is a point. */
+const shown = (value: number) => measured(value, ask.unit, ask.decimals);
+const written = (value: number) => digits(shown(value).value, shown(value).decimals);
+/** A length in the reader's measure, or a count; a comma is a point. */
 function parsed(words: string): number | null {
   const entry = parseQuantity(
     words,
     ask.unit === 'mm' ? 'length' : 'number',
-    ask.unit === 'mm' ? 'mm' : undefined,
+    ask.unit === 'mm' ? shown(0).unit : undefined,
   );
   return entry.ok ? entry.value : null;
 }
@@ -44,7 +47,7 @@ function read(): void {
   const [least, most] = ask.range;
   if (value === null) problem.value = say`“${text.value}” is no figure.`;
   else if (value < least || value > most) {
-    problem.value = say`${text.value} is out of range: ${digits(least, ask.decimals)} to ${digits(most, ask.decimals)}.`;
+    problem.value = say`${text.value} is out of range: ${written(least)} to ${written(most)}.`;
   } else problem.value = '';
   emit('update:modelValue', problem.value ? null : value);
 }
@@ -53,7 +56,7 @@ function nudge(sign: 1 | -1): void {
   const [least, most] = ask.range;
   const from = modelValue ?? ask.least;
   const next = modelValue === null ? from : from + sign * stepSize.value;
-  text.value = digits(Math.min(most, Math.max(least, next)), ask.decimals);
+  text.value = written(Math.min(most, Math.max(least, next)));
   read();
 }
 function goOn(event: KeyboardEvent): void {
@@ -100,7 +103,7 @@ const ENDS: Readonly<Record<Ask['what'], readonly [string, string]>> = {
           v-if="ask.unit"
           class="figure pointer-events-none absolute right-3 bottom-3 text-[20px] text-ink2"
           aria-hidden="true"
-          >{{ ask.unit }}</span
+          >{{ shown(0).unit }}</span
         >
       </div>
       <button type="button" class="button size-16 text-[26px]" :aria-label="say`More`" @click="nudge(1)">
@@ -128,10 +131,10 @@ const ENDS: Readonly<Record<Ask['what'], readonly [string, string]>> = {
       <path v-if="ask.least > 0" :d="`M${x(ask.least)} 4V34`" stroke="var(--ink)" stroke-width="2" />
       <path :d="`M${x(ask.most)} 4V34`" stroke="var(--ink)" stroke-width="2" />
       <text v-if="ask.least > 0" class="strong" :x="x(ask.least)" y="50" text-anchor="middle">
-        {{ digits(ask.least, ask.decimals) }}
+        {{ written(ask.least) }}
       </text>
       <text class="strong" :x="x(ask.most)" y="50" text-anchor="middle">
-        {{ digits(ask.most, ask.decimals) }}
+        {{ written(ask.most) }}
       </text>
       <text :x="x(ask.least) - 8" y="20" text-anchor="end">{{ ENDS[ask.what][0] }}</text>
       <text :x="x(ask.most) + 8" y="20">{{ ENDS[ask.what][1] }}</text>

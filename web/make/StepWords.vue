@@ -4,7 +4,6 @@ import { computed } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
 import { type Step } from '../../core/traveller/step.ts';
 import { actOf, isPractising } from '../../core/model/stepId.ts';
-import { usePrefs } from '../stores/prefs.ts';
 import { inReadersUnit } from '../ui/display.ts';
 import { shownFigure } from './shownFigure.ts';
 import { say } from '../../core/words/say.ts';
@@ -12,9 +11,8 @@ import { say } from '../../core/words/say.ts';
 /** What to do at this step: the order, the figure as large as it will go, the die, and why. */
 const { step, steps, work } = defineProps<{ step: Step; steps: readonly Step[]; work: CableWork }>();
 
-const { prefs } = usePrefs();
 const index = computed(() => steps.findIndex(({ id }) => id === step.id));
-const shown = computed(() => shownFigure(step, prefs.lengths));
+const shown = computed(() => shownFigure(step));
 const crimps = computed(() => {
   if (!step.end || actOf(step) !== 'crimp') return null;
   const all = steps.filter(
@@ -69,7 +67,7 @@ const crimps = computed(() => {
           say`Die ${crimps.stamp || say`unmarked`}`
         }}</b>
         <span class="figure text-[16px] text-ink2">{{
-          say`${inReadersUnit(crimps.flats, 'mm', 2, prefs.lengths).value} across flats, ${inReadersUnit(crimps.width, 'mm', 0, prefs.lengths).value} wide, ${crimps.tool}`
+          say`${inReadersUnit(crimps.flats, 'mm', 2).value} across flats, ${inReadersUnit(crimps.width, 'mm', 0).value} wide, ${crimps.tool}`
         }}</span>
       </p>
       <p class="figure border-l border-hairline pl-4 text-[26px] leading-6 font-semibold">

@@ -1,11 +1,10 @@
 import type { Step } from '../../core/traveller/step.ts';
-import type { Prefs } from '../storage/prefs.ts';
 import { inReadersUnit } from '../ui/display.ts';
 
 /** The figure of a step in the reader's unit, or an angle; null where the step has none. */
-export function shownFigure({ figure }: Step, lengths: Prefs['lengths']) {
+export function shownFigure({ figure }: Step) {
   if (!figure) return null;
   return figure.unit === '°'
     ? { value: String(figure.value), unit: '°' }
-    : inReadersUnit(figure.value, figure.unit, figure.decimals, lengths);
+    : inReadersUnit(figure.value, figure.unit, figure.decimals);
 }

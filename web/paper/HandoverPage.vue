@@ -4,7 +4,6 @@ import { RouterLink } from 'vue-router';
 import { dueEvents } from '../../core/log/dueEvents.ts';
 import { dueList, logOf } from '../../core/log/log.ts';
 import { handover } from '../../core/paper/handover.ts';
-import type { Paper } from '../../core/paper/label.ts';
 import { tagFileName } from '../../core/paper/testRecord.ts';
 import { computedAsync } from '@vueuse/core';
 import { systemDocs } from '../../core/paper/systemDoc.ts';
@@ -25,6 +24,7 @@ import RecordSheet from './RecordSheet.vue';
 import { useSheets } from './sheets.ts';
 import { useMaking } from './useMaking.ts';
 import { say } from '../../core/words/say.ts';
+import { usePrefs } from '../stores/prefs.ts';
 
 /** A job as it was built, to hand over: on the page, as one PDF, and as one zip with everything in it. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -34,7 +34,7 @@ const { job, sheets, drawn, worked, all, ready, picturesFor } = useSheets(() => 
 /** Pictures that are kept with a cable and cannot be read, by its tag. */
 const damaged = ref<readonly string[]>([]);
 const { busy, problem, keep } = useMaking();
-const paper = ref<Paper>('A4');
+const { prefs } = usePrefs();
 const host = useTemplateRef<HTMLElement>('host');
 const STACK_PX = 1000;
 const DIAGRAM_PX = 2400;
@@ -107,7 +107,7 @@ async function parts() {
   const told = (done: number) => {
     busy.value = say`record ${done} of ${cables.length}`;
   };
-  const pdf = await handoverPdf(packed, cables, paper.value, fonts, stacks, told, picture);
+  const pdf = await handoverPdf(packed, cables, prefs.paper, fonts, stacks, told, picture);
   return { pdf, cables, fonts };
 }
 const base = computed(() => `${tagFileName(job.value?.title ?? 'job')}-handover`);
@@ -131,7 +131,7 @@ const saveZip = () =>
       handed,
       bench.shop,
       made.cables,
-      paper.value,
+      prefs.paper,
       made.fonts,
       now.toISOString(),
       await picturesOf(handed),
@@ -160,7 +160,7 @@ const print = () =>
       </button>
       <button type="button" class="button" @click="print">{{ say`Print` }}</button>
       <SegmentedField
-        v-model="paper"
+        v-model="prefs.paper"
         :label="say`Paper`"
         hide-label
         class="w-36"

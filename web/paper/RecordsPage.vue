@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef } from 'vue';
 import { RouterLink } from 'vue-router';
-import type { Paper } from '../../core/paper/label.ts';
 import { tagFileName, writeTestRecord } from '../../core/paper/testRecord.ts';
 import { huntsOf, saveFile } from '../storage/files.ts';
 import { picturesOf } from '../storage/photos.ts';
@@ -12,6 +11,7 @@ import RecordSheet from './RecordSheet.vue';
 import { useSheets } from './sheets.ts';
 import { useMaking } from './useMaking.ts';
 import { say } from '../../core/words/say.ts';
+import { usePrefs } from '../stores/prefs.ts';
 
 /** Test records to print and to keep: of one cable, or of the whole job with a zip of everything. */
 const { jobId, cableId } = defineProps<{ jobId: string; cableId?: string }>();
@@ -21,7 +21,7 @@ const { job, sheets, drawn, worked, all, ready, picturesFor } = useSheets(() => 
 /** Pictures that are kept with a cable and cannot be read, by its tag. */
 const damaged = ref<readonly string[]>([]);
 const { busy, problem, keep } = useMaking();
-const paper = ref<Paper>('A4');
+const { prefs } = usePrefs();
 const host = useTemplateRef<HTMLElement>('host');
 
 const fileBase = computed(() => tagFileName(sheets.value[0]?.record.tag ?? 'cable'));
@@ -37,7 +37,7 @@ const savePdf = () =>
     const fonts = await paperFonts();
     const { pictures, missing } = await picturesFor(host.value, 0, fonts);
     damaged.value = missing > 0 ? [say`${sheet.record.tag} (${missing})`] : [];
-    const pdf = await recordPdf(sheet.record, paper.value, fonts, pictures);
+    const pdf = await recordPdf(sheet.record, prefs.paper, fonts, pictures);
     saveFile(`${fileBase.value}-record.pdf`, pdf, 'application/pdf');
   });
 function saveJson(): void {
@@ -65,7 +65,7 @@ const saveZip = () =>
       printed,
       bench.shop,
       cables,
-      paper.value,
+      prefs.paper,
       fonts,
       new Date().toISOString(),
       await picturesOf(printed),
@@ -99,7 +99,7 @@ const print = () =>
         {{ say`All of it as one zip` }}
       </button>
       <SegmentedField
-        v-model="paper"
+        v-model="prefs.paper"
         :label="say`Paper`"
         hide-label
         class="w-36"

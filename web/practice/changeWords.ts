@@ -2,6 +2,7 @@ import { cablesSay } from '../../core/words/counts.ts';
 import type { PracticeChange } from '../../core/practice/changes.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { say } from '../../core/words/say.ts';
+import { figure } from '../../core/model/units/figure.ts';
 
 const signed = (value: number, decimals: number) => `${value > 0 ? '+' : ''}${digits(value, decimals)}`;
 
@@ -11,7 +12,7 @@ export function changeSays({ count, massG, price, steps, fails }: PracticeChange
   const steady = (value: number) => (value < 0 ? '−' : '+');
   return [
     cablesSay(count),
-    ...(Math.abs(massG) >= 10 ? [say`${signed(massG / 1000, 2)} kg`] : []),
+    ...(Math.abs(massG) >= 10 ? [`${massG < 0 ? '−' : '+'}${figure(Math.abs(massG) / 1000, 'kg', 2)}`] : []),
     ...(Math.abs(price) >= 0.01 ? [`${steady(price)}${currency}${digits(Math.abs(price), 2)}`] : []),
     ...(steps === 0 ? [] : [say`${signed(steps, 0)} steps`]),
     ...(fails === 0 ? [] : [fails > 0 ? say`${fails} more fail` : say`${-fails} fewer fail`]),

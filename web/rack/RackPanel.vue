@@ -7,7 +7,6 @@ import { computed, ref, useTemplateRef, watch } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable, Stage } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
-import { digits } from '../../core/words/numerals.ts';
 import { useBench } from '../stores/bench.ts';
 import { triedWork } from '../stores/work.ts';
 import JobSheets from './JobSheets.vue';
@@ -16,6 +15,8 @@ import SetManyBar from './SetManyBar.vue';
 import { usePainted } from './usePainted.ts';
 import { useTotals } from './useTotals.ts';
 import { say } from '../../core/words/say.ts';
+import { figure } from '../../core/model/units/figure.ts';
+import { runText } from '../ui/display.ts';
 
 /** The job's cables, and what they come to. */
 const { job, cableId, stage } = defineProps<{ job: Job; cableId: string | undefined; stage: Stage }>();
@@ -123,13 +124,13 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
       <div class="flex justify-between">
         <dt class="text-ink2">{{ say`Finished length` }}</dt>
         <dd class="figure text-[15px] font-semibold">
-          {{ totals ? digits(totals.finishedMm / 1000, 2) : '…' }} m
+          {{ totals ? runText(totals.finishedMm) : '…' }}
         </dd>
       </div>
       <div class="flex justify-between">
         <dt class="text-ink2">{{ say`Weight, cable only` }}</dt>
         <dd class="figure text-[15px] font-semibold">
-          {{ say`${totals ? digits(totals.massKg, 1) : '…'} kg` }}
+          {{ totals ? figure(totals.massKg, 'kg', 1) : '…' }}
         </dd>
       </div>
       <div class="flex justify-between">

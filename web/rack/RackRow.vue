@@ -5,7 +5,6 @@ import { RouterLink } from 'vue-router';
 import { type Cable, type Stage, STAGES } from '../../core/model/cable.ts';
 import type { CableWork } from '../../core/cableWork.ts';
 import { placeOf } from '../places.ts';
-import { usePrefs } from '../stores/prefs.ts';
 import { runText, sizeText } from '../ui/display.ts';
 import CableMiniature from './CableMiniature.vue';
 import { say } from '../../core/words/say.ts';
@@ -22,11 +21,10 @@ const { cable, work, jobId, stage, isOpen, isMarked } = defineProps<{
 }>();
 defineEmits<{ mark: [] }>();
 
-const { prefs } = usePrefs();
 const SIGNS = { positive: '+', negative: '−', link: '±' } as const;
 const length = computed(() => {
   const mm = work?.lengths?.finishedMm ?? cable.run.lengthMm + cable.run.loopMm;
-  return runText(mm, prefs.lengths);
+  return runText(mm);
 });
 const isFailing = computed(() => work?.verdict.state === 'fails');
 /** The stage the work has come to: the first that is not done. */
@@ -55,8 +53,7 @@ const spokenTicks = computed(
     <span class="figure flex items-baseline justify-between gap-2 text-[16px] leading-5 font-semibold">
       <span class="truncate">{{ cable.tag }}</span>
       <span class="text-[15px] font-medium whitespace-nowrap"
-        ><template v-if="work">{{ sizeText(work.choice.taken.at.size, prefs.sizes) }}&ensp;</template
-        >{{ length }}</span
+        ><template v-if="work">{{ sizeText(work.choice.taken.at.size) }}&ensp;</template>{{ length }}</span
       >
     </span>
     <span class="block truncate text-[12.5px] leading-4">

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { USUAL_SIZING, type Sizing, type System } from '../../core/model/system.ts';
-import { sameSize, sizeLabel } from '../../core/model/tables/size.ts';
+import { sameSize } from '../../core/model/tables/size.ts';
 import { withSystem } from '../../core/system/edits.ts';
 import { guardSays } from '../../core/system/findingParts.ts';
 import { inTheWaySays } from '../../core/together/report.ts';
@@ -21,6 +21,7 @@ import TotalsTable from './TotalsTable.vue';
 import TradeChart from './TradeChart.vue';
 import { useTogether } from './useTogether.ts';
 import { say } from '../../core/words/say.ts';
+import { sizeText } from '../ui/display.ts';
 
 /** The sizes of all cables of an installation chosen at once, beside each by itself and what the job has. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -204,17 +205,17 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
                     >
                   </th>
                   <td class="figure px-2 text-[16px] whitespace-nowrap">
-                    {{ sizeLabel(row.now) }}
+                    {{ sizeText(row.now) }}
                     <span v-if="!row.isChosen" class="note">{{ say`proposed` }}</span>
                   </td>
                   <td class="figure px-2 text-[16px] whitespace-nowrap">
-                    {{ row.alone ? sizeLabel(row.alone) : '–' }}
+                    {{ row.alone ? sizeText(row.alone) : '–' }}
                   </td>
                   <td
                     class="figure px-2 text-[17px] whitespace-nowrap"
                     :class="isOther(row) ? 'font-semibold text-ink' : ''"
                   >
-                    {{ row.together ? sizeLabel(row.together) : '–' }}
+                    {{ row.together ? sizeText(row.together) : '–' }}
                   </td>
                   <td class="px-2 text-[13px] leading-4">{{ tell(row.because) }}</td>
                   <td class="pl-2 text-right">

@@ -6,6 +6,11 @@ export const prefsSchema = z.object({
   theme: z.catch(z.enum(['system', 'light', 'dark']), 'system'),
   sizes: z.catch(z.enum(['metric', 'gauge']), 'metric'),
   lengths: z.catch(z.enum(['mm', 'in']), 'mm'),
+  temperatures: z.catch(z.enum(['°C', '°F']), '°C'),
+  torques: z.catch(z.enum(['N·m', 'lbf·ft']), 'N·m'),
+  forces: z.catch(z.enum(['N', 'lbf']), 'N'),
+  dates: z.catch(z.enum(['iso', 'day', 'month']), 'iso'),
+  paper: z.catch(z.enum(['A4', 'Letter']), 'A4'),
   /** Who is working: written beside readings and steps. */
   person: z.catch(z.string().check(z.maxLength(60)), ''),
   /** The address last looked at, to come back to. */

@@ -1,6 +1,7 @@
 import { usePreferredDark } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
+import { measureBy } from '../../core/words/measures.ts';
 import { savePrefs } from '../storage/library.ts';
 import { type Prefs, prefsSchema } from '../storage/prefs.ts';
 
@@ -17,6 +18,8 @@ export const usePrefs = defineStore('prefs', () => {
   function open(kept: Prefs, isKept: boolean): void {
     mayWrite = isKept;
     takeIn(kept);
+    // Asked for each figure: what is drawn of it is drawn anew when a measure changes.
+    measureBy(() => prefs.value);
     watch(prefs, (value) => void (mayWrite && savePrefs({ ...value }).catch(() => {})), { deep: true });
     watch(isDark, (dark) => document.documentElement.classList.toggle('dark', dark), { immediate: true });
   }

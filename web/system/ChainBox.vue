@@ -5,7 +5,6 @@ import type { Job } from '../../core/model/job.ts';
 import { type Chain, parseChain } from '../../core/system/chain.ts';
 import { postTitle, withPlaces } from '../../core/system/places.ts';
 import { PLACE_POSTS, type PostName } from '../../core/model/tables/places.ts';
-import { usePrefs } from '../stores/prefs.ts';
 import { runText } from '../ui/display.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -13,7 +12,6 @@ import { say } from '../../core/words/say.ts';
 const { job } = defineProps<{ job: Job }>();
 const emit = defineEmits<{ take: [chain: Extract<Chain, { ok: true }>]; place: [] }>();
 
-const { prefs } = usePrefs();
 const typed = ref('');
 const input = useTemplateRef<HTMLInputElement>('input');
 const chosen = ref(-1);
@@ -126,7 +124,7 @@ defineExpose({ begin });
     <div v-else-if="chain?.ok" id="chain-says" class="mt-1.5 text-[13px]" role="status">
       <span v-for="(cable, i) in chain.cables" :key="cable.tag" class="mr-3 inline-block whitespace-nowrap">
         <b class="figure text-[15px]">{{ cable.tag }}</b>
-        {{ cable.from.called }} → {{ cable.to.called }}, {{ runText(cable.lengthMm, prefs.lengths)
+        {{ cable.from.called }} → {{ cable.to.called }}, {{ runText(cable.lengthMm)
         }}<template v-if="chain.pieces[i + 1]?.isNew"> ({{ say`new` }})</template>
       </span>
     </div>

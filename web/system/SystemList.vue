@@ -3,15 +3,13 @@ import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { Job } from '../../core/model/job.ts';
 import { SYSTEM_INPUTS } from '../../core/model/run.ts';
-import { sizeLabel } from '../../core/model/tables/size.ts';
 import { postTitle } from '../../core/system/places.ts';
 import { withInputs } from '../../core/system/edits.ts';
 import type { Shown } from '../../core/system/shown.ts';
 import type { SystemView } from '../../core/system/view.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { placeOf } from '../places.ts';
-import { usePrefs } from '../stores/prefs.ts';
-import { runText } from '../ui/display.ts';
+import { runText, sizeText } from '../ui/display.ts';
 import { say } from '../../core/words/say.ts';
 
 /** The same as the diagram, as a list: for the ear, for a phone, and for whoever reads tables better than lines. */
@@ -23,7 +21,6 @@ const { view, shown, jobId, isOpen } = defineProps<{
 }>();
 const emit = defineEmits<{ place: [id: string]; change: [what: string, make: (job: Job) => Job] }>();
 
-const { prefs } = usePrefs();
 const isShown = ref(false);
 const figure = (value: number | null | undefined, unit: string, decimals: number) =>
   value === null || value === undefined ? '–' : `${digits(Math.abs(value), decimals)} ${unit}`;
@@ -52,7 +49,7 @@ const cables = computed(() =>
       cable,
       from: called('A'),
       to: called('B'),
-      size: sizeLabel(size.size),
+      size: sizeText(size.size),
       amps: figure(shown.cables.get(cable.id)?.amps, 'A', 1),
       isTaken: (cable.run.fromSystem?.length ?? 0) > 0,
     };
@@ -129,7 +126,7 @@ const toggle = (id: string, isTaken: boolean) =>
             <td class="px-2">{{ own.from }} → {{ own.to }}</td>
             <td class="figure px-2 text-[15px] whitespace-nowrap">
               {{ own.size }},
-              {{ runText(own.cable.run.lengthMm + own.cable.run.loopMm, prefs.lengths) }}
+              {{ runText(own.cable.run.lengthMm + own.cable.run.loopMm) }}
             </td>
             <td class="figure px-2 text-[15px] font-semibold whitespace-nowrap">{{ own.amps }}</td>
             <td class="px-2 text-right">

@@ -3,7 +3,6 @@ import { nextTick, ref, useTemplateRef } from 'vue';
 import type { SystemFinding } from '../../core/system/findingParts.ts';
 import type { Shown } from '../../core/system/shown.ts';
 import { loadsCsv, placesCsv, systemCablesCsv, systemDocs } from '../../core/paper/systemDoc.ts';
-import type { Paper } from '../../core/paper/label.ts';
 import { tagFileName } from '../../core/paper/testRecord.ts';
 import type { SystemWork } from '../../core/systemWork.ts';
 import { saveFile } from '../storage/files.ts';
@@ -12,6 +11,7 @@ import type { DrawnDiagram } from './layout.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
 import SystemDrawing from './SystemDrawing.vue';
 import { say } from '../../core/words/say.ts';
+import { usePrefs } from '../stores/prefs.ts';
 
 /** The diagram and its tables out: PDF, SVG, CSV. */
 const { work, drawn, shown, stateId, findings, made, title } = defineProps<{
@@ -25,7 +25,7 @@ const { work, drawn, shown, stateId, findings, made, title } = defineProps<{
 }>();
 
 const { busy, problem, keep } = useMaking();
-const paper = ref<Paper>('A4');
+const { prefs } = usePrefs();
 const isDrawn = ref(false);
 const host = useTemplateRef<HTMLElement>('host');
 const NOTHING = { places: [], cables: [] };
@@ -62,7 +62,7 @@ const savePdf = () =>
       const picture = await drawingPng(svg, fonts, PICTURE_PX);
       saveFile(
         `${base()}.pdf`,
-        await systemPdf(title, picture, systemDocs(work, findings, title), paper.value, fonts),
+        await systemPdf(title, picture, systemDocs(work, findings, title), prefs.paper, fonts),
         'application/pdf',
       );
     }),
@@ -78,15 +78,15 @@ const csv = (name: string, text: string) => saveFile(`${base()}-${name}.csv`, te
       hide-label
       small
       class="w-32"
-      :model-value="paper"
+      :model-value="prefs.paper"
       :choices="[
         { value: 'A4', title: 'A4' },
         { value: 'Letter', title: say`Letter` },
       ]"
-      @update:model-value="paper = $event === 'Letter' ? 'Letter' : 'A4'"
+      @update:model-value="prefs.paper = $event === 'Letter' ? 'Letter' : 'A4'"
     />
     <button type="button" class="button small" :disabled="busy !== '' || !drawn" @click="savePdf">
-      PDF, {{ paper }}
+      PDF, {{ prefs.paper }}
     </button>
     <button type="button" class="button small" :disabled="busy !== '' || !drawn" @click="saveSvg">SVG</button>
     <button type="button" class="button small" @click="csv('places', placesCsv(work))">

@@ -2,14 +2,13 @@ import { computed } from 'vue';
 import { digits } from '../../core/words/numerals.ts';
 import type { Cable } from '../../core/model/cable.ts';
 import type { Place } from '../../core/model/system.ts';
-import { areaMm2, sizeLabel } from '../../core/model/tables/size.ts';
+import { areaMm2 } from '../../core/model/tables/size.ts';
 import { PLACE_POSTS, POST_SIGNS, type PostName } from '../../core/model/tables/places.ts';
 import type { SystemFinding } from '../../core/system/findingParts.ts';
 import { postTitle } from '../../core/system/places.ts';
 import type { Shown } from '../../core/system/shown.ts';
 import type { SystemView } from '../../core/system/view.ts';
-import { runText } from '../ui/display.ts';
-import { usePrefs } from '../stores/prefs.ts';
+import { runText, sizeText } from '../ui/display.ts';
 import { DCDC_POST, type DrawnDiagram, HALF, type Spot } from './layout.ts';
 import { nameLines } from './nameLines.ts';
 import { say } from '../../core/words/say.ts';
@@ -62,7 +61,6 @@ interface Drawn {
 /** Every line, shape and word of the diagram, as its template draws them. */
 // eslint-disable-next-line max-lines-per-function -- one drawing: its lines, its shapes and its words share what they are drawn from
 export function useDrawing(p: DrawingProps) {
-  const { prefs } = usePrefs();
   const conductorOf = computed(
     () => new Map(p.view.installation.conductors.map((conductor) => [conductor.cable.id, conductor])),
   );
@@ -92,7 +90,7 @@ export function useDrawing(p: DrawingProps) {
               `${cable.tag}\u2002${amps === null || amps === undefined ? '–' : `${digits(Math.abs(amps), 1)} A`}`,
               failing.value.get(cable.id)
                 ? wrongSays(failing.value.get(cable.id) as SystemFinding)
-                : `${sizeLabel(conductor.size.size)}, ${runText(cable.run.lengthMm + cable.run.loopMm, prefs.lengths)}`,
+                : `${sizeText(conductor.size.size)}, ${runText(cable.run.lengthMm + cable.run.loopMm)}`,
             ]
           : [];
       const spokenFigures = lines.map((line) => line.replace(`${cable?.tag}\u2002`, '')).join(', ');

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { tell } from '../../core/words/message.ts';
+import { tell, amount } from '../../core/words/message.ts';
 import { word } from '../../core/words/terms.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { X } from '@lucide/vue';
@@ -11,7 +11,7 @@ import { TOOL_KINDS, type ToolKind, type ToolKindFacts } from '../../core/model/
 import type { Die, Tool } from '../../core/model/shop.ts';
 import { stampClaims } from '../../core/termination/dies/stamp.ts';
 import type { ToolCase } from '../../core/termination/dies/toolCase.ts';
-import { sizeLabel } from '../../core/model/tables/size.ts';
+import { sizeNamed } from '../../core/model/tables/size.ts';
 import StageSection from '../bench/StageSection.vue';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
@@ -67,7 +67,7 @@ const removeTool = (id: string) =>
   });
 const says = ({ stamp }: Die) => {
   const claim = stampClaims(stamp);
-  return claim ? say`reads as ${sizeLabel(claim)}` : stamp ? say`names no size` : say`no mark`;
+  return claim ? say`reads as ${sizeNamed(claim)}` : stamp ? say`names no size` : say`no mark`;
 };
 function setLargest(id: string, largest: number | undefined): void {
   editTool(id, say`largest`, (own) => {
@@ -126,7 +126,7 @@ function setLargest(id: string, largest: number | undefined): void {
       </p>
       <p v-else class="note">
         {{
-          say`Leaves a ${word(facts(tool).leaves)}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`wants ${tool.swingMm ?? facts(tool).swingMm} mm of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
+          say`Leaves a ${word(facts(tool).leaves)}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`wants ${amount(tool.swingMm ?? facts(tool).swingMm, 'mm', 0)} of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
         }}
       </p>
       <div class="overflow-x-auto">

@@ -4,7 +4,7 @@ import { word } from '../../core/words/terms.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
 import { readLugsCsv, writeLugsCsv } from '../../core/model/catalogue/catalogueCsv.ts';
-import { sizeLabel } from '../../core/model/tables/size.ts';
+import { sizeNamed } from '../../core/model/tables/size.ts';
 import type { Lug } from '../../core/model/shop.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { useBench } from '../stores/bench.ts';
@@ -12,6 +12,7 @@ import CsvBox from './CsvBox.vue';
 import LugForm from './LugForm.vue';
 import AddButton from '../ui/AddButton.vue';
 import { say } from '../../core/words/say.ts';
+import { tell } from '../../core/words/message.ts';
 
 /** Every lug owned, generic or measured here: found by a word, opened to be measured again. */
 const bench = useBench();
@@ -19,7 +20,7 @@ const filter = ref('');
 const openId = ref<string | null>(null);
 
 const words = (lug: Lug) =>
-  `${lug.label} ${familySays(lug.family)} ${lug.stud} ${sizeLabel(lug.forSize)} ${lug.form}`.toLowerCase();
+  `${lug.label} ${familySays(lug.family)} ${lug.stud} ${tell(sizeNamed(lug.forSize))} ${lug.form}`.toLowerCase();
 const SHOWN = 60;
 const found = computed(() =>
   bench.shop.lugs.filter((lug) =>
@@ -110,7 +111,7 @@ function add(): void {
               {{ lug.label }}
             </button>
           </td>
-          <td>{{ sizeLabel(lug.forSize) }}</td>
+          <td>{{ tell(sizeNamed(lug.forSize)) }}</td>
           <td>{{ digits(lug.holeMm, 1) }}</td>
           <td>{{ digits(lug.outerMm, 1) }} / {{ digits(lug.boreMm, 1) }}</td>
           <td>{{ digits(lug.barrelMm, 0) }}</td>

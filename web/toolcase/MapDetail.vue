@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { capitalised, tell } from '../../core/words/message.ts';
+import { capitalised, tell, bare, amount } from '../../core/words/message.ts';
 import { trialsSay } from '../../core/words/counts.ts';
 import { word } from '../../core/words/terms.ts';
 import { familySays } from '../../core/model/catalogue/lugs.ts';
 import { computed } from 'vue';
-import { sizeLabel } from '../../core/model/tables/size.ts';
+import { sizeNamed } from '../../core/model/tables/size.ts';
 import { dieOffer, dieRank, isUsable } from '../../core/termination/dies/dieOffers.ts';
 import type { MapRow } from '../../core/termination/dies/dieMap.ts';
 import { dieCalled } from '../../core/termination/lugOffers.ts';
@@ -76,7 +76,7 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
       </h2>
       <p class="note">
         {{
-          say`${sizeLabel(row.lug.forSize)}, ${digits(row.lug.outerMm, 1)} over ${digits(row.lug.boreMm, 1)}, barrel ${digits(row.lug.barrelMm, 0)} deep; ${familySays(row.lug.family)}`
+          say`${tell(sizeNamed(row.lug.forSize))}, ${bare(row.lug.outerMm, 'mm', 1)} over ${bare(row.lug.boreMm, 'mm', 1)}, barrel ${amount(row.lug.barrelMm, 'mm', 0)} deep; ${familySays(row.lug.family)}`
         }}
       </p>
       <template v-if="offer">
@@ -125,7 +125,7 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
           </p>
           <p class="note mt-1">
             {{
-              say`Right from κ 0.90 to c 1.16; ±${digits(offer.learned.flatsToleranceMm, 2)} mm on the flats, ±0.1 on the lug, copper −10/+2 %.`
+              say`Right from κ 0.90 to c 1.16; ±${amount(offer.learned.flatsToleranceMm, 'mm', 2)} on the flats, ±${bare(0.1, 'mm', 1)} on the lug, copper −10/+2 %.`
             }}
           </p>
         </template>

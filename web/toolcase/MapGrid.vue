@@ -2,11 +2,13 @@
 import { word } from '../../core/words/terms.ts';
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue';
-import { sizeLabel } from '../../core/model/tables/size.ts';
+import { sizeNamed } from '../../core/model/tables/size.ts';
 import type { DieMap, MapCell, MapRow } from '../../core/termination/dies/dieMap.ts';
 import { digits } from '../../core/words/numerals.ts';
 import type { Chosen } from './chosen.ts';
 import { say } from '../../core/words/say.ts';
+import { tell, amount } from '../../core/words/message.ts';
+import { readersUnit } from '../ui/display.ts';
 
 /** What one would write inside the lid: every lug against every die, with c where they nearly fit. */
 const { map, chosen } = defineProps<{ map: DieMap; chosen: Chosen | null }>();
@@ -47,7 +49,9 @@ const width = computed(() => LUG + order.value.length * CELL);
 const holes = ({ lugs, lug }: MapRow) =>
   lug.form === 'butt' ? 'in-line' : lugs.map(({ stud }) => stud.replace(/^M/, '')).join(' ');
 const title = ({ lug }: MapRow) =>
-  lug.form === 'butt' ? lug.label : `${sizeLabel(lug.forSize)} ${lug.label.split(' ').slice(1).join(' ')}`;
+  lug.form === 'butt'
+    ? lug.label
+    : `${tell(sizeNamed(lug.forSize))} ${lug.label.split(' ').slice(1).join(' ')}`;
 const looks = (cell: MapCell): string => {
   if (cell.verdict === 'right') return cell.sure ? 'right' : 'right unsure';
   return cell.verdict;
@@ -119,7 +123,7 @@ function move(event: KeyboardEvent): void {
             role="columnheader"
             class="note sticky left-0 z-10 flex shrink-0 flex-col justify-end bg-chalk px-2 pb-1 leading-4"
             :style="{ width: `${LUG}px` }"
-            >{{ say`stamp` }}<br />{{ say`across flats, mm` }}</span
+            >{{ say`stamp` }}<br />{{ say`across flats, ${readersUnit('mm')}` }}</span
           >
           <span
             v-for="{ column } in order"
@@ -127,7 +131,7 @@ function move(event: KeyboardEvent): void {
             role="columnheader"
             class="figure flex shrink-0 flex-col items-center justify-end pb-1 text-[14px] leading-[17px]"
             :style="{ width: `${CELL}px` }"
-            :title="say`${column.tool.title}, ${column.die.widthMm} mm wide`"
+            :title="say`${column.tool.title}, ${amount(column.die.widthMm, 'mm', 0)} wide`"
           >
             <svg viewBox="0 0 40 30" class="h-7" aria-hidden="true">
               <path
@@ -174,7 +178,7 @@ function move(event: KeyboardEvent): void {
             class="sticky left-0 z-10 flex shrink-0 flex-col justify-center border-r border-hairline px-2 text-left"
             :class="chosen?.rowKey === row.key ? 'bg-teal-tint' : 'bg-paper hover:bg-teal-tint'"
             :style="{ width: `${LUG}px` }"
-            :aria-label="`${title(row)}, ${sizeLabel(row.lug.forSize)}`"
+            :aria-label="`${title(row)}, ${tell(sizeNamed(row.lug.forSize))}`"
             @click="
               emit('choose', {
                 rowKey: row.key,

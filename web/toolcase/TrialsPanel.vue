@@ -16,6 +16,7 @@ import CheckField from '../ui/CheckField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import { say } from '../../core/words/say.ts';
+import { dayText } from '../../core/words/measures.ts';
 
 /** Test crimps of one die: those it has, and a new one on the lug in hand. */
 const { row, column, toolCase } = defineProps<{ row: MapRow; column: CaseDie; toolCase: ToolCase }>();
@@ -91,7 +92,7 @@ function remove(id: string): void {
           <span :class="isOwn(trial) ? 'font-bold' : ''">{{
             lugOf(trial)?.label ?? say`a lug no longer owned`
           }}</span>: {{ words(trial) }}
-          <span class="text-ink3">{{ trial.at.slice(0, 10) }}, {{ trial.by }}</span>
+          <span class="text-ink3">{{ dayText(trial.at) }}, {{ trial.by }}</span>
           <span v-if="trial.source === 'simulated'" class="border border-ink px-1 font-bold">{{
             say`SIMULATED`
           }}</span>

@@ -2,7 +2,7 @@
 import { tell } from '../../core/words/message.ts';
 import { word } from '../../core/words/terms.ts';
 import { computed, ref } from 'vue';
-import { sizeLabel } from '../../core/model/tables/size.ts';
+import { sizeNamed } from '../../core/model/tables/size.ts';
 import { looseDie, usesOf } from '../../core/termination/dies/dieMap.ts';
 import type { ToolCase } from '../../core/termination/dies/toolCase.ts';
 import { digits } from '../../core/words/numerals.ts';
@@ -95,7 +95,7 @@ const uses = computed(() => (die.value ? usesOf(die.value, toolCase, bench.shop.
         </svg>
         <p class="min-w-0">
           <span class="figure block text-[17px] leading-5 font-semibold">{{
-            `${sizeLabel(lug.forSize)} ${lug.label.split(' ').slice(1).join(' ')}`
+            `${tell(sizeNamed(lug.forSize))} ${lug.label.split(' ').slice(1).join(' ')}`
           }}</span>
           <span
             class="block"

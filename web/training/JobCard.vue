@@ -2,26 +2,27 @@
 import { word } from '../../core/words/terms.ts';
 import { computed } from 'vue';
 import type { AskedEnd } from '../../core/training/exercise.ts';
-import { digits } from '../../core/words/numerals.ts';
 import { say } from '../../core/words/say.ts';
+import { bare } from '../../core/words/message.ts';
+import { sizeNamed } from '../../core/model/tables/size.ts';
 
 /** What the end was to be: the card that the person at the bench worked from. */
 const { asked } = defineProps<{ asked: AskedEnd }>();
 
 const lines = computed((): readonly (readonly [string, string])[] => [
-  [say`cable`, say`${asked.sizeLabel} ${asked.kind.title}, ${digits(asked.outerMm, 1)} over all`],
+  [say`cable`, say`${sizeNamed(asked.size)} ${asked.kind.title}, ${bare(asked.outerMm, 'mm', 1)} over all`],
   [say`pole`, word(asked.polarity)],
-  [say`lug`, say`${asked.lug.label}, barrel ${digits(asked.lug.barrelMm, 0)} deep`],
+  [say`lug`, say`${asked.lug.label}, barrel ${bare(asked.lug.barrelMm, 'mm', 0)} deep`],
   [say`stud`, asked.stud],
   [
     say`die`,
-    say`${asked.die.stamp || say`unmarked`}, ${digits(asked.die.acrossFlatsMm, 2)} across flats, to 2 % over`,
+    say`${asked.die.stamp || say`unmarked`}, ${bare(asked.die.acrossFlatsMm, 'mm', 2)} across flats, to 2 % over`,
   ],
-  [say`crimps`, say`${asked.crimps}, ears to 0.5`],
-  [say`mouth`, say`${digits(asked.gapMm, 0)} of copper showing`],
+  [say`crimps`, say`${asked.crimps}, ears to ${bare(0.5, 'mm', 1)}`],
+  [say`mouth`, say`${bare(asked.gapMm, 'mm', 0)} of copper showing`],
   [
     say`sleeve`,
-    say`${digits(asked.sleeve.suppliedMm, 0)}/${digits(asked.sleeve.recoveredMm, 1)}, from the shoulder`,
+    say`${bare(asked.sleeve.suppliedMm, 'mm', 0)}/${bare(asked.sleeve.recoveredMm, 'mm', 1)}, from the shoulder`,
   ],
 ]);
 </script>

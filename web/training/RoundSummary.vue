@@ -5,6 +5,7 @@ import { type FaultName, FAULTS } from '../../core/training/faults.ts';
 import type { Marked, RoundResult } from '../../core/training/round.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { say } from '../../core/words/say.ts';
+import { sizeNamed } from '../../core/model/tables/size.ts';
 
 /** What a round came to, end by end: on the screen and on paper. */
 defineProps<{ exercises: readonly Exercise[]; marked: readonly Marked[]; result: RoundResult }>();
@@ -36,7 +37,7 @@ const listed = (names: readonly FaultName[]) => names.map((name) => FAULTS[name]
       <tbody>
         <tr v-for="(own, i) in exercises" :key="own.number" class="border-b border-hairline align-baseline">
           <td class="figure py-1.5 pr-3 text-[17px] whitespace-nowrap">
-            {{ own.made.asked.tag }}, {{ own.made.asked.sizeLabel }}
+            {{ own.made.asked.tag }}, {{ tell(sizeNamed(own.made.asked.size)) }}
           </td>
           <td class="pr-3">{{ listed(marked[i]?.found ?? []) }}</td>
           <td class="pr-3 font-bold">{{ listed(marked[i]?.missed ?? []) }}</td>

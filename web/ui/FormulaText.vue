@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { type Message, tell } from '../../core/words/message.ts';
+import { type Message, tellWork } from '../../core/words/message.ts';
 
 /** A line of formula: `R_joint` sets its index low. */
 const { line } = defineProps<{ line: Message }>();
 
 const parts = computed(() =>
-  tell(line)
+  tellWork(line)
     .split(/(?<=\p{L})_([\p{L}\d]+)/u)
     .map((text, i) => ({ text, low: i % 2 === 1 }))
     .filter(({ text }) => text !== ''),

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, useId, useTemplateRef, watch } from 'vue';
+import { measured } from '../../core/words/measures.ts';
 import { brief } from '../../core/words/numerals.ts';
 import { baseUnit, type QuantityKind } from '../../core/model/units/entryUnits.ts';
 import { parseQuantity } from '../../core/model/units/quantity.ts';
-import { usePrefs } from '../stores/prefs.ts';
 import { useDraft } from './useDraft.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -45,16 +45,20 @@ const {
 }>();
 const emit = defineEmits<{ 'update:modelValue': [value: number]; clear: [] }>();
 
-const { prefs } = usePrefs();
 const fieldId = useId();
-const isInches = computed(() => kind === 'length' && prefs.lengths === 'in');
-const unit = computed(() => shownIn ?? (isInches.value ? 'in' : baseUnit(kind)));
+/** A base value in the unit that the field shows. */
+const inField = (value: number) =>
+  shownIn === undefined
+    ? measured(value, baseUnit(kind), decimals)
+    : { value: value / inUnit(shownIn), unit: shownIn, decimals };
+const unit = computed(() => inField(0).unit);
+/** A length typed in inches keeps its thousandths. */
+const INCH_DECIMALS = 3;
 
 /** A base value as the field writes it, without a trailing ".0". */
 function written(value: number): string {
-  const factor = unit.value === baseUnit(kind) ? 1 : inUnit(unit.value);
-  const places = isInches.value ? 3 : decimals;
-  return brief(value / factor, places);
+  const shown = inField(value);
+  return brief(shown.value, shown.unit === 'in' ? INCH_DECIMALS : shown.decimals);
 }
 
 /** How many base units one `name` is. */
@@ -130,7 +134,7 @@ function cancel(event: KeyboardEvent): void {
         v-model="typed"
         :data-draft="label"
         class="field-input"
-        :class="unit ? 'pr-12' : ''"
+        :class="unit.length > 3 ? 'pr-14' : unit ? 'pr-12' : ''"
         inputmode="text"
         :placeholder="placeholder"
         autocomplete="off"

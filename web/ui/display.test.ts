@@ -1,4 +1,7 @@
-import { describe, expect, test } from '@jest/globals';
+import { afterEach, describe, expect, test } from '@jest/globals';
+import { sizeNamed } from '../../core/model/tables/size.ts';
+import { AMERICAN, measureBy, METRIC } from '../../core/words/measures.ts';
+import { tell } from '../../core/words/message.ts';
 import {
   atLeast,
   atMost,
@@ -14,6 +17,7 @@ import {
   limitText,
   marginText,
   readText,
+  runText,
   sizeText,
 } from './display.ts';
 
@@ -29,23 +33,36 @@ const facts = (value: number, unit: Facts['unit'] = 'mm', decimals = 1): Facts =
 const plain = (text: string) => text.replaceAll('\u2009', ' ');
 
 describe('figures in the reader’s unit', () => {
-  test('lengths turn into inches with two more decimals; other units stay', () => {
-    expect(inReadersUnit(254, 'mm', 0, 'in')).toEqual({ value: '10.00', unit: 'in' });
-    expect(inReadersUnit(254, 'mm', 0, 'mm')).toEqual({ value: '254', unit: 'mm' });
-    expect(inReadersUnit(90, '°C', 0, 'in')).toEqual({ value: '90', unit: '°C' });
-    expect(plain(lengthText(6361, 0, 'mm'))).toBe('6 361 mm');
+  afterEach(() => measureBy(() => METRIC));
+  test('lengths turn into inches with two more decimals, the rest into what the reader chose', () => {
+    measureBy(() => AMERICAN);
+    expect(inReadersUnit(254, 'mm', 0)).toEqual({ value: '10.00', unit: 'in' });
+    expect(inReadersUnit(60, '°C', 0)).toEqual({ value: '140', unit: '°F' });
+    expect(inReadersUnit(35, 'K', 0)).toEqual({ value: '63', unit: '°F' });
+    expect(inReadersUnit(14, 'N·m', 0)).toEqual({ value: '10.3', unit: 'lbf·ft' });
+    expect(inReadersUnit(1000, 'N', 0)).toEqual({ value: '225', unit: 'lbf' });
+    expect(inReadersUnit(240, 'A', 0)).toEqual({ value: '240', unit: 'A' });
+    expect(plain(runText(6400))).toBe('21.0 ft');
+    measureBy(() => METRIC);
+    expect(inReadersUnit(254, 'mm', 0)).toEqual({ value: '254', unit: 'mm' });
+    expect(inReadersUnit(90, '°C', 0)).toEqual({ value: '90', unit: '°C' });
+    expect(plain(lengthText(6361, 0))).toBe('6 361 mm');
   });
   test('beyond a thousand the decimals are dropped', () =>
-    expect(plain(inReadersUnit(3100, 'MΩ', 1, 'mm').value)).toBe('3 100'));
+    expect(plain(inReadersUnit(3100, 'MΩ', 1).value)).toBe('3 100'));
 });
 
 describe('sizes as the reader names them', () => {
   const seventy = { system: 'metric', name: '70' } as const;
   test('a metric size is marked as near a gauge; a gauge in mm² is its real area', () => {
-    expect(sizeText(seventy, 'metric')).toBe('70 mm²');
-    expect(sizeText(seventy, 'gauge')).toBe('≈ AWG 2/0');
-    expect(sizeText({ system: 'sae', name: '4' }, 'gauge')).toBe('SAE 4');
-    expect(plain(sizeText({ system: 'awg', name: '4/0' }, 'metric'))).toBe('107 mm²');
+    expect(sizeText(seventy)).toBe('70 mm²');
+    measureBy(() => AMERICAN);
+    expect(sizeText(seventy)).toBe('≈ AWG 2/0');
+    expect(tell(sizeNamed(seventy))).toBe('70 mm² (≈ AWG 2/0)');
+    expect(sizeText({ system: 'sae', name: '4' })).toBe('SAE 4');
+    measureBy(() => METRIC);
+    expect(tell(sizeNamed(seventy))).toBe('70 mm²');
+    expect(plain(sizeText({ system: 'awg', name: '4/0' }))).toBe('107 mm²');
   });
   test('and what that hides is said, both ways', () => {
     expect(plain(conversionText(seventy))).toBe('70 mm² holds 3.8 % more copper than AWG 2/0');
@@ -57,20 +74,20 @@ describe('sizes as the reader names them', () => {
 
 describe('limits in words', () => {
   test('from above, from below, and a window', () => {
-    expect(plain(limitText([atMost(facts(1), 5)], 'mm'))).toBe('at most 5.0 mm');
-    expect(plain(limitText([atLeast(facts(9), 5)], 'in'))).toBe('at least 0.197 in');
-    expect(plain(limitText([within(facts(5, 'N·m'), 4, 7)], 'mm'))).toBe('4.0 to 7.0 N·m');
+    expect(plain(limitText([atMost(facts(1), 5)]))).toBe('at most 5.0 mm');
+    measureBy(() => AMERICAN);
+    expect(plain(limitText([atLeast(facts(9), 5)]))).toBe('at least 0.197 in');
+    measureBy(() => METRIC);
+    expect(plain(limitText([within(facts(5, 'N·m'), 4, 7)]))).toBe('4.0 to 7.0 N·m');
   });
   test('of both ends: once where they agree, side by side where they differ', () => {
-    expect(plain(limitText([atMost(facts(1), 5), atMost(facts(2), 5)], 'mm'))).toBe('at most 5.0 mm');
-    expect(plain(limitText([atMost(facts(1), 0.9), atMost(facts(1), 0.7)], 'mm'))).toBe(
-      'at most 0.9 / 0.7 mm',
-    );
-    expect(plain(limitText([within(facts(5), 4, 7), within(facts(9), 9, 14)], 'mm'))).toBe(
+    expect(plain(limitText([atMost(facts(1), 5), atMost(facts(2), 5)]))).toBe('at most 5.0 mm');
+    expect(plain(limitText([atMost(facts(1), 0.9), atMost(facts(1), 0.7)]))).toBe('at most 0.9 / 0.7 mm');
+    expect(plain(limitText([within(facts(5), 4, 7), within(facts(9), 9, 14)]))).toBe(
       '4.0 to 7.0 / 9.0 to 14.0 mm',
     );
   });
-  test('none where there is none', () => expect(limitText([], 'mm')).toBe(''));
+  test('none where there is none', () => expect(limitText([])).toBe(''));
 });
 
 describe('what is left', () => {

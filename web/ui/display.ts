@@ -6,47 +6,46 @@ import {
   sizeLabel,
 } from '../../core/model/tables/size.ts';
 import type { Finding, Limit } from '../../core/finding/finding.ts';
-import { figure, type Unit, unitSays } from '../../core/model/units/figure.ts';
+import { dayText, measured, measures } from '../../core/words/measures.ts';
+import { decimalsOf, figure, type Unit, unitSays } from '../../core/model/units/figure.ts';
 import { digits } from '../../core/words/numerals.ts';
-import type { Prefs } from '../storage/prefs.ts';
 import { say } from '../../core/words/say.ts';
 
-const MM_PER_INCH = 25.4;
-
-/** A figure as this person reads lengths: mm, or inches to a hundredth; every other unit as it is. */
-export function inReadersUnit(
-  value: number,
-  unit: Unit,
-  decimals: number,
-  lengths: Prefs['lengths'],
-): { value: string; unit: string } {
-  // Beyond a thousand the decimals are noise.
-  if (unit !== 'mm' || lengths === 'mm')
-    return { value: digits(value, Math.abs(value) >= 1000 ? 0 : decimals), unit: unitSays(unit) };
-  return { value: digits(value / MM_PER_INCH, Math.min(decimals + 2, 3)), unit: 'in' };
+/** A figure as this person reads figures: in their measure, with its unit apart. */
+export function inReadersUnit(value: number, unit: Unit, decimals: number): { value: string; unit: string } {
+  const shown = measured(value, unit, decimals);
+  return {
+    value: digits(shown.value, decimalsOf(shown)),
+    unit: shown.unit === unit ? unitSays(unit) : shown.unit,
+  };
 }
 
-export function lengthText(mm: number, decimals: number, lengths: Prefs['lengths']): string {
-  const { value, unit } = inReadersUnit(mm, 'mm', decimals, lengths);
-  return `${value}\u2009${unit}`;
-}
+/** The reader's unit for what the core gives in `unit`: as the head of a column. */
+export const readersUnit = (unit: Unit): string => inReadersUnit(0, unit, 0).unit;
 
-/** A length along a run: metres, or feet. @example runText(6400, 'mm') // "6.40 m" */
-export const runText = (mm: number, lengths: Prefs['lengths']): string =>
-  lengths === 'in' ? `${digits(mm / MM_PER_INCH / 12, 1)}\u2009ft` : `${digits(mm / 1000, 2)}\u2009m`;
+/** A figure in the reader's unit, without it: for a column that says it once. */
+export const readersDigits = (value: number, unit: Unit, decimals: number): string =>
+  inReadersUnit(value, unit, decimals).value;
+
+/** A length of some cm. @example lengthText(6361, 0) // "6 361 mm" */
+export const lengthText = (mm: number, decimals: number): string => figure(mm, 'mm', decimals);
+
+/** A length along a run: metres, or feet. @example runText(6400) // "6.40 m" */
+export const runText = (mm: number): string => figure(mm / 1000, 'm', 2);
 
 /**
  * A size as this person names sizes. A gauge read in mm² is its real area; a metric size read in gauge is only near
  * one, and is marked so.
  */
-export function sizeText(size: ConductorSize, sizes: Prefs['sizes']): string {
-  if (sizes === 'metric') return size.system === 'metric' ? sizeLabel(size) : figure(areaMm2(size), 'mm²', 0);
+export function sizeText(size: ConductorSize): string {
+  if (measures().sizes === 'metric')
+    return size.system === 'metric' ? sizeLabel(size) : figure(areaMm2(size), 'mm²', 0);
   return size.system === 'metric' ? `≈ ${sizeLabel(nearestIn('awg', size).size)}` : sizeLabel(size);
 }
 
 /** A size as its figure, to be written large, and what stands behind it: "70" and "mm²"; a gauge is all figure. */
-export function sizeParts(size: ConductorSize, sizes: Prefs['sizes']): { number: string; unit: string } {
-  const text = sizeText(size, sizes);
+export function sizeParts(size: ConductorSize): { number: string; unit: string } {
+  const text = sizeText(size);
   const [, number = text, unit = ''] = /^(.*?)[\u2009\s](mm²)$/u.exec(text) ?? [];
   return { number, unit };
 }
@@ -63,9 +62,9 @@ export function conversionText(size: ConductorSize): string {
  * The limit of a finding, or of the findings of both ends, in the reader's unit: "at most 5.00 %", "at most
  * 0.90 / 0.72 mm", "4.0 to 7.0 / 9.0 to 14.0 N·m".
  */
-export function limitText(findings: readonly Finding[], lengths: Prefs['lengths']): string {
+export function limitText(findings: readonly Finding[]): string {
   const limits = findings.flatMap(({ limit, unit, decimals }) => {
-    const sized = (value: number) => inReadersUnit(value, unit, decimals, lengths);
+    const sized = (value: number) => inReadersUnit(value, unit, decimals);
     return limit ? [limitParts(limit, sized)] : [];
   });
   const [first] = limits;
@@ -106,8 +105,8 @@ export function readText({ read, provenance }: Finding): string {
       ? say`by ${read.by || say`nobody named`}`
       : say`, taken by ${read.by || say`nobody named`}`;
   const withWhat = read.with ? say`, with ${read.with}` : say`, its instrument not said`;
-  const due = read.due ? say`, calibrated until ${read.due}` : '';
-  return say`${how}${provenance === 'typed' ? ' ' : ''}${by} on ${read.at.slice(0, 10)}${withWhat}${due}.`;
+  const due = read.due ? say`, calibrated until ${dayText(read.due)}` : '';
+  return say`${how}${provenance === 'typed' ? ' ' : ''}${by} on ${dayText(read.at)}${withWhat}${due}.`;
 }
 
 /** What is left of a limit: "7.8 % left", "35 K left". */
@@ -115,7 +114,7 @@ export function marginText({ margin, limit, unit, value, state }: Finding): stri
   if (margin === undefined || value === null || !limit) return '';
   if (unit === '°C' && limit.kind === 'most') {
     const kelvin = limit.most - value;
-    return kelvin >= 0 ? say`${digits(kelvin, 0)}\u2009K left` : say`${digits(-kelvin, 0)}\u2009K over`;
+    return kelvin >= 0 ? say`${figure(kelvin, 'K', 0)} left` : say`${figure(-kelvin, 'K', 0)} over`;
   }
   if (limit.kind === 'window' && state !== 'fails') return '';
   const percent = Math.abs(margin * 100);

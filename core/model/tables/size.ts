@@ -1,3 +1,4 @@
+import type { Message } from '../../words/message.ts';
 import { IEC_60228_CLASS_5_OHM_PER_KM, type MetricSizeName } from './iec60228Class5.ts';
 import { SAE_MINIMUM_CIRCULAR_MILS, type GaugeName } from './saeGauge.ts';
 
@@ -71,6 +72,16 @@ export function sameSize(a: ConductorSize, b: ConductorSize): boolean {
 export function sizeLabel(size: ConductorSize): string {
   return size.system === 'metric' ? `${size.name} mm²` : `${size.system.toUpperCase()} ${size.name}`;
 }
+
+/**
+ * A size as it is told to the reader: by its own name, and for a reader of gauges with the gauge it is near to.
+ *
+ * @example tell(sizeNamed({ system: 'metric', name: '70' })) // "70 mm²", or "70 mm² (≈ AWG 2/0)"
+ */
+export const sizeNamed = (size: ConductorSize): Message =>
+  size.system === 'metric'
+    ? { metric: sizeLabel(size), gauge: `≈ ${sizeLabel(nearestIn('awg', size).size)}` }
+    : sizeLabel(size);
 
 /**
  * How much more copper `size` holds than `other`, in percent; negative when it holds less.

@@ -60,7 +60,15 @@ export const UNITS: Readonly<
     base: 'N·m',
     units: {
       ...by({ nm: 1, 'n·m': 1 }),
-      ...by({ lbfft: 1.35582, lbft: 1.35582, ftlb: 1.35582, inlb: 0.112985, lbfin: 0.112985 }),
+      ...by({
+        lbfft: 1.35582,
+        lbft: 1.35582,
+        ftlb: 1.35582,
+        inlb: 0.112985,
+        lbfin: 0.112985,
+        'lbf·ft': 1.35582,
+        'lbf·in': 0.112985,
+      }),
     },
   },
   percent: { base: '%', units: by({ '%': 1 }) },

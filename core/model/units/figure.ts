@@ -1,7 +1,8 @@
 import { digits, THIN } from '../../words/numerals.ts';
+import { measured, type Measured } from '../../words/measures.ts';
 import { say } from '../../words/say.ts';
 
-/** Units that a figure inside the core may carry. Lengths are mm; the interface may show them in inches. */
+/** Units that a figure inside the core may carry. What is written for the reader goes by the reader's measures. */
 export type Unit =
   | ''
   | '%'
@@ -16,6 +17,7 @@ export type Unit =
   | 'mm'
   | 'mm²'
   | 'mm²·m'
+  | 'm'
   | 'kWh'
   | 's'
   | 'N'
@@ -29,7 +31,12 @@ export type Unit =
 /** A unit as the reader sees it: signs of the SI are the same in every language. */
 export const unitSays = (unit: Unit): string => (unit === 'of 9' ? say`of 9` : unit);
 
-/** A number with its unit: "6 349 mm", "4.61 %", "69.8 °C". */
+/** Decimals that are written: beyond a thousand they are noise. */
+export const decimalsOf = ({ value, decimals }: Measured): number => (Math.abs(value) >= 1000 ? 0 : decimals);
+
+/** A number with its unit, in the reader's measure: "6 349 mm", "4.61 %", "69.8 °C". */
 export function figure(value: number, unit: Unit, decimals: number): string {
-  return unit === '' ? digits(value, decimals) : `${digits(value, decimals)}${THIN}${unitSays(unit)}`;
+  if (unit === '') return digits(value, decimals);
+  const shown = measured(value, unit, decimals);
+  return `${digits(shown.value, shown.unit === unit ? decimals : decimalsOf(shown))}${THIN}${shown.unit === unit ? unitSays(unit) : shown.unit}`;
 }

@@ -1,5 +1,5 @@
 import type { Doubt } from '../../finding/finding.ts';
-import { msg } from '../../words/message.ts';
+import { msg, amount } from '../../words/message.ts';
 import { compaction, COPPER_SHARE, type CrimpParts, MEASURE_TOLERANCE_MM } from './dieOnLug.ts';
 
 /**
@@ -29,7 +29,7 @@ export function dieDoubts(parts: CrimpParts, flatsToleranceMm: number, what: 'c'
       settle: msg`crimp a spare lug and measure it across the flats`,
     },
     {
-      what: msg`barrel ± 0.1 mm`,
+      what: msg`barrel ± ${amount(0.1, 'mm', 1)}`,
       off: off({
         outerMm: parts.outerMm - looser * MEASURE_TOLERANCE_MM,
         boreMm: parts.boreMm + looser * MEASURE_TOLERANCE_MM,

@@ -187,11 +187,11 @@ describe('a tool in its place', () => {
     expect(tell(cannotUse(tool('bench-press'), 50, undefined))).toBe('');
     expect(tell(cannotUse(tool('bench-press'), 50, { swingMm: 2000, solidFloor: true }))).toMatch(/bench/);
     expect(tell(cannotUse(tool('hammer'), 50, { swingMm: 2000, solidFloor: false }))).toMatch(/floor/);
-    expect(tell(cannotUse(tool('hammer'), 50, { swingMm: 200, solidFloor: true }))).toMatch(/450 mm/);
+    expect(tell(cannotUse(tool('hammer'), 50, { swingMm: 200, solidFloor: true }))).toMatch(/450\smm/);
     expect(tell(cannotUse(tool('hand-press'), 50, { swingMm: 400, solidFloor: false }))).toBe('');
   });
   test('too much copper, and anything improvised, is refused with a reason', () => {
-    expect(tell(cannotUse(tool('hand-lever'), 150, undefined))).toMatch(/120 mm²/);
+    expect(tell(cannotUse(tool('hand-lever'), 150, undefined))).toMatch(/120\smm²/);
     const press = { ...tool('hand-press'), kind: 'improvised' as const };
     expect(tell(cannotUse(press, 10, undefined))).toMatch(/injure/);
   });

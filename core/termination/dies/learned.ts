@@ -1,4 +1,4 @@
-import { type Message, msg, numeral } from '../../words/message.ts';
+import { type Message, msg, numeral, briefly } from '../../words/message.ts';
 import { areaMm2 } from '../../model/tables/size.ts';
 import type { Die, Lug, Trial } from '../../model/shop.ts';
 import { MOST_EARS_MM } from './dieClosed.ts';
@@ -131,7 +131,7 @@ export function ownTrials(
     };
   }
   if (earsMm > MOST_EARS_MM)
-    return { ...base, verdict: 'tight', because: msg`A trial raised ears of ${earsMm} mm.` };
+    return { ...base, verdict: 'tight', because: msg`A trial raised ears of ${briefly(earsMm, 'mm', 2)}.` };
   const held = pulls.some((pull) => pull.held && pull.forceN >= asked) || pulls.some((pull) => !pull.held);
   if (kappa === null && !held) return null;
   return {

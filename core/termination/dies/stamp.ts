@@ -1,6 +1,6 @@
 import { type Message, msg } from '../../words/message.ts';
 import { LUG_FAMILIES } from '../../model/tables/lugFamilies.ts';
-import { areaMm2, type ConductorSize, sizeLabel } from '../../model/tables/size.ts';
+import { areaMm2, type ConductorSize, sizeNamed } from '../../model/tables/size.ts';
 import type { Die, Lug } from '../../model/shop.ts';
 import { parseSize } from '../../model/parseSize.ts';
 
@@ -40,6 +40,6 @@ export function stampMisleads(
 ): Message {
   if (claim === null) return '';
   const names = Math.abs(areaMm2(claim) / areaMm2(forSize) - 1) <= SAME_CLAIM;
-  if (names && !isRight) return msg`Stamped ${stamp}, but not right on this ${sizeLabel(forSize)} lug.`;
-  return !names && isRight ? msg`Stamped ${stamp}, yet it serves this ${sizeLabel(forSize)} lug.` : '';
+  if (names && !isRight) return msg`Stamped ${stamp}, but not right on this ${sizeNamed(forSize)} lug.`;
+  return !names && isRight ? msg`Stamped ${stamp}, yet it serves this ${sizeNamed(forSize)} lug.` : '';
 }

@@ -4,7 +4,7 @@ import type { Die, Shop, Tool, Trial } from '../../model/shop.ts';
 import { countingTrials, learn, type Learned } from './learned.ts';
 import { underItsName } from '../../model/catalogue/called.ts';
 import { remember } from '../../lib/remember.ts';
-import { type Message, msg } from '../../words/message.ts';
+import { type Message, msg, briefly } from '../../words/message.ts';
 
 /** A die as it lies in the case: the tool it belongs to, and what its trials taught. */
 export interface CaseDie {
@@ -53,10 +53,10 @@ export function cannotUse(tool: Tool, copperMm2: number, place: Place): Message 
   if (kind.refused) return kind.refused;
   const largest = tool.largestMm2 ?? kind.largestMm2;
   // The largest size is named by its nominal area; a real conductor of that name may hold a little more.
-  if (copperMm2 > largest * 1.05) return msg`it closes on ${largest} mm² at most`;
+  if (copperMm2 > largest * 1.05) return msg`it closes on ${briefly(largest, 'mm²', 1)} at most`;
   if (!place) return '';
   if (kind.benchOnly) return msg`it stays on the bench`;
   if (kind.solidFloor && !place.solidFloor) return msg`it wants a solid floor to strike on`;
   const swing = tool.swingMm ?? kind.swingMm;
-  return place.swingMm < swing ? msg`it wants ${swing} mm of room to swing` : '';
+  return place.swingMm < swing ? msg`it wants ${briefly(swing, 'mm', 1)} of room to swing` : '';
 }

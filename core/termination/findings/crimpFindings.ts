@@ -3,7 +3,7 @@ import { trialsSay } from '../../words/counts.ts';
 import { TOOL_KINDS } from '../../model/tables/tools.ts';
 import { atLeast, atMost, type Finding, stated, type State } from '../../finding/finding.ts';
 import type { Lug } from '../../model/shop.ts';
-import { type Message, amount, msg, numeral, verbatim, listed } from '../../words/message.ts';
+import { type Message, amount, msg, numeral, verbatim, listed, briefly } from '../../words/message.ts';
 import { about } from './about.ts';
 import { CRIMP_SPACING } from '../dies/crimpLayout.ts';
 import { type DieOffer } from '../dies/dieOffers.ts';
@@ -47,7 +47,7 @@ function unfit(end: ResolvedEnd, { tool, unfit: why }: DieOffer): Finding {
         substituted: [verbatim`${title}: ${hands}${stop ? msg`; done when ${stop}` : ''}`],
         source: msg`craft practice; the tool’s own sheet governs`,
         assumes: end.spec.inPlace
-          ? msg`${end.spec.inPlace.swingMm} mm of room, ${end.spec.inPlace.solidFloor ? msg`a solid floor` : msg`no solid floor`}`
+          ? msg`${briefly(end.spec.inPlace.swingMm, 'mm', 1)} of room, ${end.spec.inPlace.solidFloor ? msg`a solid floor` : msg`no solid floor`}`
           : msg`made on the bench`,
       },
     },

@@ -19,7 +19,7 @@ const facts = (join: ResolvedJoin, key: Topic, title: Message) => ({
   topic: key,
   join: join.spec.id,
   stage: 'ends' as const,
-  title: msg`${join.title} at ${numeral(join.spec.atMm / 1000, 2)} m, ${title}`,
+  title: msg`${join.title} at ${amount(join.spec.atMm / 1000, 'm', 2)}, ${title}`,
 });
 const SOURCE = msg`craft practice: a join is a last resort, two more crimps to prove`;
 

@@ -161,7 +161,7 @@ function solderMass(end: ResolvedEnd, lug: Lug, { shop }: EndSubject): Finding {
       value: need.massG,
       unit: 'g',
       decimals: 1,
-      because: msg`${amount(need.wireMm, 'mm', 0)} of ${numeral(shop.practice.solder.wireMm, 1)} mm wire, or a slug of ${amount(need.massG, 'g', 1)}.`,
+      because: msg`${amount(need.wireMm, 'mm', 0)} of ${amount(shop.practice.solder.wireMm, 'mm', 1)} wire, or a slug of ${amount(need.massG, 'g', 1)}.`,
       work: {
         formula: need.afterCrimp
           ? msg`V = (A_bore − A) · uncrimped barrel + air in the crimps + fillet`

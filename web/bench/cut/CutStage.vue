@@ -20,7 +20,7 @@ const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobI
 
 const { prefs } = usePrefs();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
-const sized = (mm: number, decimals = 0) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
+const sized = (mm: number, decimals = 0) => inReadersUnit(mm, 'mm', decimals).value;
 const unit = computed(() => prefs.lengths);
 
 const first = computed(() => cable.run.laid?.on ?? 'A');
@@ -60,7 +60,7 @@ const list = computed(() => {
   if (!lengths) return [];
   return [
     {
-      what: say`Cable, ${sizeText(choice.taken.at.size, prefs.sizes)} ${kind.title.toLowerCase()}, ${word(cable.jacket)}`,
+      what: say`Cable, ${sizeText(choice.taken.at.size)} ${kind.title.toLowerCase()}, ${word(cable.jacket)}`,
       mm: lengths.cutMm,
       note: say`square, both ends`,
     },

@@ -9,7 +9,6 @@ import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import { forecast } from '../../../core/termination/dies/sectionView.ts';
 import { figure } from '../../../core/model/units/figure.ts';
 import { digits } from '../../../core/words/numerals.ts';
-import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
 import { toPath } from '../workpiece/geometry.ts';
 import { lugOutline } from '../workpiece/lugShape.ts';
@@ -19,9 +18,8 @@ import { say } from '../../../core/words/say.ts';
 /** The end in three pictures to one scale: its face on the stud, the barrel cut before the crimp, and after. */
 const { end } = defineProps<{ end: ResolvedEnd }>();
 
-const { prefs } = usePrefs();
 const patternId = useId();
-const sized = (mm: number, decimals = 1) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
+const sized = (mm: number, decimals = 1) => inReadersUnit(mm, 'mm', decimals).value;
 
 const WIDTH = 340;
 const HEIGHT = 172;

@@ -16,7 +16,6 @@ import {
 import { figure } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
-import { usePrefs } from '../../stores/prefs.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import { inReadersUnit } from '../../ui/display.ts';
@@ -35,10 +34,9 @@ const { name, cable, work, jobId } = defineProps<{
 }>();
 
 const bench = useBench();
-const { prefs } = usePrefs();
 const set = useEndEdit(() => ({ jobId, cable, name }));
 const end = computed(() => work.ends[name]);
-const sized = (mm: number, decimals = 1) => inReadersUnit(mm, 'mm', decimals, prefs.lengths).value;
+const sized = (mm: number, decimals = 1) => inReadersUnit(mm, 'mm', decimals).value;
 
 const needs = computed(() => end.value.sleeveTask && sleeveWindow(end.value.sleeveTask));
 /** The sleeve in use and the nearest others, three in all. */

@@ -2,15 +2,13 @@
 import { tell } from '../../../core/words/message.ts';
 import { computed } from 'vue';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
-import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The layers parked on the cable as they went on, the first farthest from the lug; what cannot pass it is marked. */
 const { end, outerMm, jacket } = defineProps<{ end: ResolvedEnd; outerMm: number; jacket: string }>();
 
-const { prefs } = usePrefs();
-const sized = (mm: number) => inReadersUnit(mm, 'mm', 1, prefs.lengths).value;
+const sized = (mm: number) => inReadersUnit(mm, 'mm', 1).value;
 
 const WIDTH = 340;
 const CENTRE = 26;

@@ -3,7 +3,6 @@ import { computed, useId } from 'vue';
 import { STUDS } from '../../../core/model/tables/studs.ts';
 import { STACK, stackMm, type StudStack } from '../../../core/termination/studs/studStack.ts';
 import { figure } from '../../../core/model/units/figure.ts';
-import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
 import { shortened, textWidth } from '../workpiece/dimensions.ts';
 import { say } from '../../../core/words/say.ts';
@@ -11,9 +10,8 @@ import { say } from '../../../core/words/say.ts';
 /** Everything on a stud, from the side and to scale: the face, palms as they lie, washers, nut, and threads beyond. */
 const { stack } = defineProps<{ stack: StudStack }>();
 
-const { prefs } = usePrefs();
 const id = useId();
-const sized = (mm: number) => inReadersUnit(mm, 'mm', 1, prefs.lengths).value;
+const sized = (mm: number) => inReadersUnit(mm, 'mm', 1).value;
 
 const WIDTH = 340;
 const STUD_X = 92;

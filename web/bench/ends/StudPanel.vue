@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { tell } from '../../../core/words/message.ts';
+import { tell, briefly } from '../../../core/words/message.ts';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
 import { ADAPTERS, POST_KINDS, type PostKind } from '../../../core/model/tables/posts.ts';
@@ -7,7 +7,6 @@ import { STUD_NAMES, STUDS } from '../../../core/model/tables/studs.ts';
 import type { Cable } from '../../../core/model/cable.ts';
 import type { EndName } from '../../../core/model/end.ts';
 import { adaptersFor, postTitle, postTopMm } from '../../../core/model/posts.ts';
-import { figure } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -16,6 +15,7 @@ import SharedStudFields from './SharedStudFields.vue';
 import StackPicture from './StackPicture.vue';
 import { useEndEdit } from './useEndEdit.ts';
 import { say } from '../../../core/words/say.ts';
+import { torqueText } from '../../../core/fit/torque.ts';
 
 /** What the end goes on: a stud, alone or with others, or a battery post with what stands between. */
 const { name, cable, work, jobId } = defineProps<{
@@ -135,7 +135,7 @@ function setShared(choice: string): void {
         <p class="col-span-2">
           {{ tell(postTitle(end.post))
           }}<template v-if="postTopMm(end.post)">{{
-            say`: ${postTopMm(end.post)} mm at the top, taper 1:9`
+            say`: ${briefly(postTopMm(end.post) ?? 0, 'mm', 1)} at the top, taper 1:9`
           }}</template
           >{{
             say`. ${work.ends[name].lug ? say`On it: ${work.ends[name].lug?.label}.` : ''} A battery cannot be switched off: negative off first and on last.`
@@ -163,7 +163,7 @@ function setShared(choice: string): void {
       <StackPicture :stack="stack" class="mt-3" />
       <p v-if="torque" class="note mt-1">
         {{
-          say`Torque ${torque[0]} to ${figure(torque[1], 'N·m', 0)}, customary: the maker’s figure governs. Washer above, never between the faces.`
+          say`Torque ${torqueText(torque)}, customary: the maker’s figure governs. Washer above, never between the faces.`
         }}
       </p>
     </template>

@@ -4,6 +4,7 @@ import { Check, TriangleAlert } from '@lucide/vue';
 import type { FitCheck } from '../../../core/fit/fitChecks.ts';
 import type { Fitted } from '../../../core/model/cable.ts';
 import { say } from '../../../core/words/say.ts';
+import { dayText } from '../../../core/words/measures.ts';
 
 /** Things to look at, each with this cable's own figures; a tick says who looked and when. */
 const {
@@ -57,7 +58,7 @@ const nextId = () => checks.find(({ id }) => !tickOf(id))?.id;
         />
         <span>{{ tell(check.detail) }}</span>
         <span v-if="tickOf(check.id)" class="note block">
-          {{ tickOf(check.id)?.by }}, {{ tickOf(check.id)?.at.slice(0, 10) }}
+          {{ tickOf(check.id)?.by }}, {{ dayText(tickOf(check.id)?.at ?? '') }}
         </span>
       </p>
     </li>

@@ -17,6 +17,8 @@ import { digits } from '../../../core/words/numerals.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
 import { lettered, levelLine } from '../../ui/chartMarks.ts';
 import { say } from '../../../core/words/say.ts';
+import { readersDigits } from '../../ui/display.ts';
+import { amount } from '../../../core/words/message.ts';
 
 /** Conductor temperature over a duty, with its limit, its peak, and what it is worth in steady amps. */
 const { at: assessed, ambientC } = defineProps<{ at: Assessment; ambientC: number }>();
@@ -62,7 +64,7 @@ const options = computed((): ChartOptions<'line'> => ({
         font: CHART_FONT,
         color: colours.value.ink2,
         maxTicksLimit: 4,
-        callback: (value) => digits(Number(value), 0),
+        callback: (value) => readersDigits(Number(value), '°C', 0),
       },
     },
   },
@@ -91,7 +93,7 @@ const marks: Plugin<'line'> = {
       px: 17,
       align: isRight ? 'right' : 'left',
     });
-    lettered(field, say`${digits(assessed.limitC, 0)} °C is the limit`, [chartArea.right - 4, level - 5], {
+    lettered(field, say`${amount(assessed.limitC, '°C', 0)} is the limit`, [chartArea.right - 4, level - 5], {
       colour: colours.value.ink2,
       weight: 400,
       px: 14,
@@ -121,7 +123,7 @@ const worth = computed(() => {
         :options="options"
         :plugins="[marks]"
         role="img"
-        :aria-label="say`Conductor temperature over the duty, peak ${digits(cycle.peakC, 1)} °C. ${worth}`"
+        :aria-label="say`Conductor temperature over the duty, peak ${amount(cycle.peakC, '°C', 1)}. ${worth}`"
       />
     </div>
     <p v-if="cycle" class="note mt-1">{{ worth }}</p>

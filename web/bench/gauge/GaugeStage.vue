@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { word } from '../../../core/words/terms.ts';
 import { computed, defineAsyncComponent } from 'vue';
-import { sameSize, sizeLabel, type ConductorSize } from '../../../core/model/tables/size.ts';
+import { sameSize, sizeLabel, type ConductorSize, sizeNamed } from '../../../core/model/tables/size.ts';
 import type { Cable } from '../../../core/model/cable.ts';
 import type { School } from '../../../core/model/housePractice.ts';
 import { type Candidate, stepped } from '../../../core/sizing/choose.ts';
@@ -13,12 +13,13 @@ import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
-import { conversionText } from '../../ui/display.ts';
+import { conversionText, readersUnit, sizeText, readersDigits } from '../../ui/display.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';
 import { useCableEdit } from '../useCable.ts';
 import { called } from '../../../core/model/catalogue/called.ts';
 import { say } from '../../../core/words/say.ts';
+import { tell } from '../../../core/words/message.ts';
 
 /** How thick: the smallest size that passes every limit, what each school would take, and the sizes beside it. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -35,7 +36,7 @@ const kinds = computed(() =>
   bench.shop.cableKinds.map(({ id, title, limitC, tinned }) => ({
     value: id,
     title: called(title),
-    note: `${tinned ? say`tinned` : say`plain`}, ${limitC} °C`,
+    note: `${tinned ? say`tinned` : say`plain`}, ${figure(limitC, '°C', 0)}`,
   })),
 );
 
@@ -91,9 +92,12 @@ const oneUp = computed(() => {
 const crimps = (size: ConductorSize) =>
   canCrimp(size, work.kind, cable, bench.shop) ? say`tool fits` : say`no tool`;
 const dropOf = ({ at }: Candidate) => governingDrop(at, cable.run).percent;
-const degrees = (celsius: number | null) => (celsius === null ? 'none' : digits(celsius, 0));
+const degrees = (celsius: number | null) => (celsius === null ? say`none` : readersDigits(celsius, '°C', 0));
+/** A size on its button: the name it is bought by. */
 const short = (size: ConductorSize) =>
   size.system === 'metric' ? size.name : sizeLabel(size).replace(/^\w+ /, '');
+/** What the reader calls a size that is bought by another name. */
+const near = (size: ConductorSize) => (sizeText(size) === sizeLabel(size) ? '' : `${sizeText(size)}, `);
 </script>
 
 <template>
@@ -175,7 +179,9 @@ const short = (size: ConductorSize) =>
         class="text-teal underline"
         @click="edit(say`size`, (draft) => void delete draft.gauge.size)"
       >
-        {{ say`Back to the proposal${choice.smallest ? `, ${sizeLabel(choice.smallest.at.size)}` : ''}` }}
+        {{
+          say`Back to the proposal${choice.smallest ? `, ${tell(sizeNamed(choice.smallest.at.size))}` : ''}`
+        }}
       </button>
     </p>
 
@@ -233,12 +239,12 @@ const short = (size: ConductorSize) =>
             <tr class="border-b border-line align-bottom">
               <th scope="col" class="py-1 text-left font-normal">{{ say`size` }}</th>
               <th scope="col" class="pl-1.5 font-normal">{{ say`drop` }}<br />%</th>
-              <th scope="col" class="pl-1.5 font-normal">{{ say`heat` }}<br />°C</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`heat` }}<br />{{ readersUnit('°C') }}</th>
               <th scope="col" class="pl-1.5 font-normal">{{ say`lost` }}<br />W</th>
-              <th scope="col" class="pl-1.5 font-normal">{{ say`cable` }}<br />kg</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`cable` }}<br />{{ readersUnit('kg') }}</th>
               <th scope="col" class="pl-1.5 font-normal">{{ say`cable` }}<br />{{ bench.shop.currency }}</th>
               <th scope="col" class="pl-1.5 font-normal">{{ say`a year` }}<br />{{ say`kWh` }}</th>
-              <th scope="col" class="pl-1.5 font-normal">{{ say`bend` }}<br />mm</th>
+              <th scope="col" class="pl-1.5 font-normal">{{ say`bend` }}<br />{{ readersUnit('mm') }}</th>
               <th scope="col" class="font-normal">
                 <span class="sr-only">{{ say`state` }}</span>
               </th>
@@ -256,16 +262,16 @@ const short = (size: ConductorSize) =>
                   sizeLabel(candidate.at.size)
                 }}</span>
                 <span class="text-[13px] leading-3 text-ink2"
-                  >{{ STEP_WORDS[steps] }}, {{ crimps(candidate.at.size) }}</span
+                  >{{ near(candidate.at.size) }}{{ STEP_WORDS[steps] }}, {{ crimps(candidate.at.size) }}</span
                 >
               </th>
               <td>{{ digits(dropOf(candidate), 2) }}</td>
               <td>{{ degrees(hottestC(candidate.at)) }}</td>
               <td>{{ digits(candidate.at.wattsLost, 0) }}</td>
-              <td>{{ digits(candidate.at.massKg, 1) }}</td>
+              <td>{{ readersDigits(candidate.at.massKg, 'kg', 1) }}</td>
               <td>{{ digits(candidate.at.price, 0) }}</td>
               <td>{{ digits(candidate.at.kilowattHoursPerYear, 0) }}</td>
-              <td>{{ digits(candidate.at.bendMm, 0) }}</td>
+              <td>{{ readersDigits(candidate.at.bendMm, 'mm', 0) }}</td>
               <td class="pl-2 text-left"><StateMark :state="candidate.state" :close="candidate.close" /></td>
             </tr>
           </tbody>

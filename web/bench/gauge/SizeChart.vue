@@ -12,7 +12,7 @@ import {
 } from 'chart.js';
 import { computed } from 'vue';
 import { Line } from 'vue-chartjs';
-import { type ConductorSize, sizeLabel } from '../../../core/model/tables/size.ts';
+import { type ConductorSize } from '../../../core/model/tables/size.ts';
 import type { Run } from '../../../core/model/run.ts';
 import { governingDrop, hottestC } from '../../../core/sizing/governing.ts';
 import type { Candidate } from '../../../core/sizing/choose.ts';
@@ -21,6 +21,8 @@ import { digits } from '../../../core/words/numerals.ts';
 import { CHART_FONT, useChartColours } from './chartColours.ts';
 import { band, lettered, levelLine, uprightLine } from '../../ui/chartMarks.ts';
 import { say } from '../../../core/words/say.ts';
+import { sizeText, readersDigits, readersUnit } from '../../ui/display.ts';
+import { amount } from '../../../core/words/message.ts';
 
 /** Drop and temperature against size, each with its limit, the allowed sizes, and the chosen one. */
 const { candidates, taken, run } = defineProps<{
@@ -76,10 +78,10 @@ const curves = computed((): Curve[] => {
     },
     {
       id: 'heat',
-      title: say`hottest, °C`,
+      title: say`hottest, ${readersUnit('°C')}`,
       values: candidates.map(({ at }) => hottestC(at)),
       limit: limitC,
-      limitText: say`${digits(limitC, 0)} °C limit`,
+      limitText: say`${amount(limitC, '°C', 0)} limit`,
       takenText: hottest === null ? say`never settles` : figure(hottest, '°C', 0),
       most: roundUp(Math.max(limitC, hottest ?? 0) * 1.2),
       colour: colours.value.copperText,
@@ -138,6 +140,10 @@ function marks(id: Curve['id']): Plugin<'line'> {
   };
 }
 
+/** A value of a curve as its axis has it. */
+const written = ({ id }: Curve, value: number, decimals: number) =>
+  id === 'heat' ? readersDigits(value, '°C', decimals) : digits(value, decimals);
+
 function dataOf(curve: Curve): ChartData<'line', (number | null)[]> {
   return {
     labels: labels.value,
@@ -183,7 +189,7 @@ function optionsOf(curve: Curve): ChartOptions<'line'> {
           font,
           color: colours.value.ink2,
           maxTicksLimit: 4,
-          callback: (value) => digits(Number(value), 0),
+          callback: (value) => written(curve, Number(value), 0),
         },
       },
     },
@@ -192,7 +198,7 @@ function optionsOf(curve: Curve): ChartOptions<'line'> {
 
 const spoken = (curve: Curve) =>
   say`${curve.title} against size: ${candidates
-    .map(({ at }, i) => `${sizeLabel(at.size)} ${digits(curve.values[i] ?? 0, 1)}`)
+    .map(({ at }, i) => `${sizeText(at.size)} ${written(curve, curve.values[i] ?? 0, 1)}`)
     .join(', ')}; ${curve.limitText}`;
 </script>
 

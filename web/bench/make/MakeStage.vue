@@ -23,6 +23,7 @@ import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import TextField from '../../ui/TextField.vue';
 import { say } from '../../../core/words/say.ts';
+import { figure } from '../../../core/model/units/figure.ts';
 
 /** The steps of making this cable, as a list with the one at hand; "at the bench" it fills the window. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -41,7 +42,7 @@ watch(currentId, () => {
 });
 const isClosed = computed(() => isShut.value && current.value !== undefined && !isDone(current.value));
 
-const shown = computed(() => current.value && shownFigure(current.value, prefs.lengths));
+const shown = computed(() => current.value && shownFigure(current.value));
 
 function done(): void {
   if (isClosed.value) isAsking.value = true;
@@ -190,7 +191,7 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
       <ul v-if="cable.mishaps.length > 0" class="mt-3 text-[15px]" :aria-label="say`What went wrong`">
         <li v-for="own in cable.mishaps" :key="own.id">
           {{ tell(faultSays(own.what)) }}: {{ word(own.way)
-          }}{{ own.cutBackMm ? say`, ${own.cutBackMm} mm` : '' }},
+          }}{{ own.cutBackMm ? `, ${figure(own.cutBackMm, 'mm', 0)}` : '' }},
           {{ own.by }}
         </li>
       </ul>

@@ -7,7 +7,6 @@ import type { EndName } from '../../../core/model/end.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import InstrumentBar from '../../instruments/InstrumentBar.vue';
 import TroubleBox from '../../instruments/TroubleBox.vue';
-import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit, limitText } from '../../ui/display.ts';
 import StateMark from '../../ui/StateMark.vue';
 import type { CheckRow } from './checks.ts';
@@ -37,17 +36,16 @@ const { row, end, cable, work, jobId, record } = defineProps<{
 }>();
 defineEmits<{ next: [] }>();
 
-const { prefs } = usePrefs();
 const asked = computed(() => work.findings.find(({ id }) => id === row.findingId));
 /** What stands, or what would be asked. */
 const finding = computed(() => asked.value ?? work.unasked.find(({ id }) => id === row.findingId));
 const value = computed(() => {
   const at = finding.value;
-  return at && at.value !== null ? inReadersUnit(at.value, at.unit, at.decimals, prefs.lengths) : null;
+  return at && at.value !== null ? inReadersUnit(at.value, at.unit, at.decimals) : null;
 });
 /** What is followed over time, die by die. */
 const hasTrend = computed(() => ['across-flats', 'joint', 'section'].includes(row.check));
-const limits = computed(() => (finding.value ? limitText([finding.value], prefs.lengths) : ''));
+const limits = computed(() => (finding.value ? limitText([finding.value]) : ''));
 </script>
 
 <template>

@@ -7,6 +7,7 @@ import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue
 import QuantityField from '../../ui/QuantityField.vue';
 import type { TakeReading } from './readings.ts';
 import { say } from '../../../core/words/say.ts';
+import { amount } from '../../../core/words/message.ts';
 
 /** One crimp by four wires, and a plain stretch of the same cable beside it. */
 const { name, record } = defineProps<{ name: EndName; record: TakeReading }>();
@@ -44,7 +45,7 @@ function take(): void {
         :least="10"
         :most="100000"
         :decimals="0"
-        :hint="say`at least ${LEAST_PLAIN_MM} mm, no joint in it`"
+        :hint="say`at least ${amount(LEAST_PLAIN_MM, 'mm', 0)}, no joint in it`"
       />
       <MeasuredField
         v-model="plain"

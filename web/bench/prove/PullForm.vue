@@ -24,6 +24,7 @@ import SegmentedField from '../../ui/SegmentedField.vue';
 import { clock } from '../../make/clock.ts';
 import type { TakeReading } from './readings.ts';
 import { say } from '../../../core/words/say.ts';
+import { amount } from '../../../core/words/message.ts';
 
 /** The pull: what to hang, its minute, and what came of it, by clock and eye or on a scale. */
 const { name, work, record } = defineProps<{ name: EndName; work: CableWork; record: TakeReading }>();
@@ -159,7 +160,7 @@ const running = computed(() => stop.value !== null || minute.isActive.value);
         :style="{ width: `${share * 100}%` }"
     /></span>
     <p v-if="hang > HANG_LIMIT_KG" class="mt-2 font-bold text-fails">
-      {{ say`Over 100 kg: a load cell and a guarded rig. Never hang a person.` }}
+      {{ say`Over ${amount(100, 'kg', 0)}: a load cell and a guarded rig. Never hang a person.` }}
     </p>
     <p v-else class="note mt-2">{{ say`Feet clear of the load; a low drop onto something soft.` }}</p>
     <div class="mt-3 grid items-start gap-3 sm:grid-cols-[minmax(0,1fr)_auto_auto]">
@@ -170,7 +171,7 @@ const running = computed(() => stop.value !== null || minute.isActive.value);
         :least="0"
         :most="50000"
         :decimals="0"
-        :hint="say`N, or kg as it hung`"
+        :hint="say`force, or weight as it hung`"
         optional
         @update:model-value="
           force = {

@@ -3,7 +3,6 @@ import { tell } from '../../../core/words/message.ts';
 import { ref } from 'vue';
 import type { Finding } from '../../../core/finding/finding.ts';
 import type { QuantityKind } from '../../../core/model/units/entryUnits.ts';
-import { usePrefs } from '../../stores/prefs.ts';
 import { limitText } from '../../ui/display.ts';
 import QuantityField from '../../ui/QuantityField.vue';
 import StateMark from '../../ui/StateMark.vue';
@@ -26,7 +25,6 @@ const {
   record: (value: number) => boolean;
 }>();
 
-const { prefs } = usePrefs();
 const value = ref<number | null>(null);
 
 function take(): void {
@@ -45,7 +43,7 @@ function take(): void {
         :most="most"
         :decimals="decimals"
         optional
-        :hint="hint || (finding ? limitText([finding], prefs.lengths) : '')"
+        :hint="hint || (finding ? limitText([finding]) : '')"
         class="flex-1"
         @update:model-value="value = $event"
         @clear="value = null"

@@ -54,7 +54,7 @@ export function readingWords(reading: Reading): string {
     case 'inspection':
       return say`looked at in service: ${reading.fine ? say`fine` : say`not fine`}${reading.found ? `, ${reading.found}` : ''}`;
     case 'torque':
-      return say`torque ${digits(reading.newtonMetre, 1)} N·m`;
+      return say`torque ${figure(reading.newtonMetre, 'N·m', 1)}`;
   }
 }
 

@@ -3,15 +3,14 @@ import { computed } from 'vue';
 import type { Way } from '../../../core/model/run.ts';
 import { type Route } from '../../../core/cutting/route.ts';
 import { type PlanPoint, planStretches, pointAlong, trace } from '../../../core/cutting/routePlan.ts';
-import { usePrefs } from '../../stores/prefs.ts';
 import { inReadersUnit } from '../../ui/display.ts';
 import { say } from '../../../core/words/say.ts';
+import { figure } from '../../../core/model/units/figure.ts';
 
 /** The route from above, to scale: zones, holes, supports and places that rub stand where they are. */
 const { route, way, leastRadiusMm } = defineProps<{ route: Route; way: Way; leastRadiusMm: number }>();
 
-const { prefs } = usePrefs();
-const sized = (mm: number) => inReadersUnit(mm, 'mm', 0, prefs.lengths).value;
+const sized = (mm: number) => inReadersUnit(mm, 'mm', 0).value;
 const WIDTH = 690;
 const MARGIN = 44;
 const TALLEST = 190;
@@ -105,8 +104,8 @@ const zones = computed(() =>
   way.zones.map((zone) => ({
     ...zone,
     d: line(trace(stretches.value, Math.min(zone.fromMm, totalMm.value), Math.min(zone.toMm, totalMm.value))),
-    words: `${zone.what}, ${zone.ambientC} °C`,
-    label: beside((zone.fromMm + zone.toMm) / 2, `${zone.what}, ${zone.ambientC} °C`, 20),
+    words: `${zone.what}, ${figure(zone.ambientC, '°C', 0)}`,
+    label: beside((zone.fromMm + zone.toMm) / 2, `${zone.what}, ${figure(zone.ambientC, '°C', 0)}`, 20),
   })),
 );
 const marks = computed(() =>

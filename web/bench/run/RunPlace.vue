@@ -11,6 +11,7 @@ import QuantityField from '../../ui/QuantityField.vue';
 import StageSection from '../StageSection.vue';
 import { useRunEdit } from './useRunEdit.ts';
 import { say } from '../../../core/words/say.ts';
+import { figure } from '../../../core/model/units/figure.ts';
 
 /** The surroundings: air, how it lies, and what it meets on its way. */
 const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
@@ -70,7 +71,7 @@ const setMeets = (one: Meets, on: boolean) =>
         :most="200"
         :decimals="0"
         optional
-        :hint="say`empty: house practice, ${bench.shop.practice.terminationC} °C`"
+        :hint="say`empty: house practice, ${figure(bench.shop.practice.terminationC, '°C', 0)}`"
         @update:model-value="setRun('terminationC', say`termination`)($event)"
         @clear="editRun(say`termination`, (draft) => void delete draft.terminationC)"
       />

@@ -13,7 +13,6 @@ import {
   writeRoute,
 } from '../../../core/cutting/route.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
-import { usePrefs } from '../../stores/prefs.ts';
 import AddButton from '../../ui/AddButton.vue';
 import CheckField from '../../ui/CheckField.vue';
 import { lengthText } from '../../ui/display.ts';
@@ -28,7 +27,6 @@ import { say } from '../../../core/words/say.ts';
 /** The way it takes: legs and bends as a quick list, drawn as it is typed, and what lies along it. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
 
-const { prefs } = usePrefs();
 const { editRun } = useRunEdit(() => ({ jobId, cable }));
 const NOTHING: Way = { zones: [], holes: [], rubs: [] };
 const way = computed(() => cable.run.way ?? NOTHING);
@@ -67,7 +65,7 @@ function setRoute(text: string): void {
     if (!draft.laid) Object.assign(draft, withLength(draft, Math.round(routeLengthMm(read.route) * 10) / 10));
   });
 }
-const length = computed(() => (drawn.value ? lengthText(routeLengthMm(drawn.value), 0, prefs.lengths) : ''));
+const length = computed(() => (drawn.value ? lengthText(routeLengthMm(drawn.value), 0) : ''));
 /** Along the way as far as it goes; what was put beyond it before it was shortened may stay. */
 const reach = (mm: number) => Math.max(Math.ceil(cable.run.lengthMm), mm);
 const half = computed(() => Math.round(cable.run.lengthMm / 2));

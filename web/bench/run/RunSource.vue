@@ -26,6 +26,7 @@ import { useRunEdit } from './useRunEdit.ts';
 import AddButton from '../../ui/AddButton.vue';
 import { MOST } from '../../../core/model/limits.ts';
 import { say } from '../../../core/words/say.ts';
+import { figure } from '../../../core/model/units/figure.ts';
 
 /** The source behind it, and the fuse that guards it. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
@@ -47,7 +48,11 @@ const FUSE_KINDS = (Object.entries(FUSES) as [FuseKind, { title: Message; curve:
   }),
 );
 const PLACES = (Object.entries(FUSE_PLACES) as [FusePlace, { title: Message; mostMm: number }][]).map(
-  ([value, { title, mostMm }]) => ({ value, title: tell(title), note: say`within ${mostMm} mm` }),
+  ([value, { title, mostMm }]) => ({
+    value,
+    title: tell(title),
+    note: say`within ${figure(mostMm, 'mm', 0)}`,
+  }),
 );
 const ENDS = END_NAMES.map((value) => ({ value, title: value }));
 function addFuse(): void {

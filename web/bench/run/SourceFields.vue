@@ -7,6 +7,7 @@ import { choicesOf } from '../../ui/choicesOf.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import { say } from '../../../core/words/say.ts';
+import { amount } from '../../../core/words/message.ts';
 
 /** What is known of one source, and the figures that go with it. */
 const { source, end } = defineProps<{
@@ -26,9 +27,9 @@ const SOURCES = [
   { value: 'cranking', title: say`cranking amps`, note: say`an estimate, low confidence` },
 ] as const;
 const RATED = [
-  { value: '-18', title: say`−18 °C, cold` },
-  { value: '0', title: say`0 °C, marine` },
-  { value: '27', title: say`27 °C, warm` },
+  { value: '-18', says: () => say`${amount(-18, '°C', 0)}, cold` },
+  { value: '0', says: () => say`${amount(0, '°C', 0)}, marine` },
+  { value: '27', says: () => say`${amount(27, '°C', 0)}, warm` },
 ] as const;
 const RATED_C = { '-18': -18, '0': 0, '27': 27 } as const;
 type Rated = keyof typeof RATED_C;
@@ -141,7 +142,7 @@ function clearStringFuse(): void {
     <ChoiceField
       :label="say`Stamped for${where}`"
       :model-value="rated"
-      :choices="RATED"
+      :choices="RATED.map(({ value, says }) => ({ value, title: says() }))"
       @update:model-value="(rated) => change({ ratedC: RATED_C[rated] })"
     />
   </template>

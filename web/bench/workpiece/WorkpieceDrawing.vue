@@ -52,9 +52,11 @@ const { frame, outerMm, bundleMm, angles, drawn, scale, ends, long, notDrawnMm, 
   part,
 );
 const isShown = (name: SheetPart) => !isPhone.value || part.value === name;
-const size = computed(() => sizeText(work.choice.taken.at.size, prefs.sizes));
+const size = computed(() => sizeText(work.choice.taken.at.size));
 
-const grid = computed(() => 10 * scale.value);
+/** A line of the grid, mm, and after how many a stronger one: centimetres, or half inches. */
+const ruled = computed(() => (prefs.lengths === 'in' ? { mm: 12.7, strong: 4 } : { mm: 10, strong: 5 }));
+const grid = computed(() => ruled.value.mm * scale.value);
 /** The grid lies where the drawing is to scale, and stops at the breaks. */
 const scaled = computed(() => {
   const { endWidth } = frame.value;
@@ -74,7 +76,7 @@ const bareJacket = (name: EndName) => {
 const note = computed(() => {
   const middle = notDrawnMm.value === null ? '' : say` · middle ${sized(notDrawnMm.value, 0)} not drawn`;
   return prefs.lengths === 'in'
-    ? say`all in inches · grid 10 mm${middle}`
+    ? say`all in inches · grid ½ in${middle}`
     : say`all in mm · grid 10 mm${middle}`;
 });
 /** Said once, beside the first end's crimps. */
@@ -85,9 +87,7 @@ const proposal = computed(() => {
   return { x: Math.max(A.x(0), ...taken) + 10 };
 });
 const spoken = computed(() => {
-  const cut = work.lengths
-    ? say`cut ${lengthText(work.lengths.cutMm, 0, prefs.lengths)}`
-    : say`no cut length yet`;
+  const cut = work.lengths ? say`cut ${lengthText(work.lengths.cutMm, 0)}` : say`no cut length yet`;
   return say`Cable ${cable.tag}: ${size.value}, ${cut}`;
 });
 </script>
@@ -107,19 +107,23 @@ const spoken = computed(() => {
       <defs>
         <pattern
           :id="gridId"
-          :width="grid * 5"
-          :height="grid * 5"
+          :width="grid * ruled.strong"
+          :height="grid * ruled.strong"
           patternUnits="userSpaceOnUse"
           :y="SHEET.centreY"
         >
           <path
-            v-for="i in 4"
+            v-for="i in ruled.strong - 1"
             :key="i"
-            :d="`M${grid * i} 0V${grid * 5}M0 ${grid * i}H${grid * 5}`"
+            :d="`M${grid * i} 0V${grid * ruled.strong}M0 ${grid * i}H${grid * ruled.strong}`"
             stroke="var(--grid)"
             stroke-width="1"
           />
-          <path :d="`M0 0V${grid * 5}M0 0H${grid * 5}`" stroke="var(--grid-strong)" stroke-width="1" />
+          <path
+            :d="`M0 0V${grid * ruled.strong}M0 0H${grid * ruled.strong}`"
+            stroke="var(--grid-strong)"
+            stroke-width="1"
+          />
         </pattern>
       </defs>
       <rect

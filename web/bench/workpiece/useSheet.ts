@@ -51,7 +51,7 @@ export function useSheet(
 ) {
   const cable = computed(() => input().cable);
   const work = computed(() => input().work);
-  const sized = (mm: number, decimals: number) => inReadersUnit(mm, 'mm', decimals, input().lengths).value;
+  const sized = (mm: number, decimals: number) => inReadersUnit(mm, 'mm', decimals).value;
 
   const frame = computed(() => frameFor(width.value, isNarrow.value));
   const outerMm = computed(() => work.value.choice.taken.at.outerMm);
