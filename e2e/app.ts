@@ -71,7 +71,7 @@ export class App {
   async openEmptyJob(): Promise<void> {
     await this.page.goto('/');
     await this.page.getByRole('button', { name: 'Empty job', exact: true }).click();
-    await expect(this.page.getByRole('heading', { name: 'No cable on the bench' })).toBeVisible();
+    await expect(this.page.getByRole('heading', { name: 'The first cable' })).toBeVisible();
   }
 
   field(label: string): Locator {

@@ -34,7 +34,7 @@ test('from an empty job to a reading with the keyboard alone', async ({ page }) 
   await expect(page.getByRole('button', { name: 'Empty job', exact: true })).toBeVisible();
   await tabTo(page, /^Empty job$/);
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'No cable on the bench' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The first cable' })).toBeVisible();
   await page.keyboard.press('n');
   await tabTo(page, /^From, end A$/);
   await page.keyboard.type('Battery +');

@@ -262,7 +262,7 @@ test('sleeves owned are edited in the tool case, and counted in the kit', async 
     .getByRole('region', { name: 'Shopping' })
     .getByRole('listitem')
     .filter({ hasText: /Sleeve 19/ });
-  await expect(line).toContainText(/buy 0\.\d+ m/);
+  await expect(line).toContainText(/buy 0\.\d+\sm/);
   await expect(line).toContainText(/\d\.\d\d$/);
 });
 

@@ -15,6 +15,7 @@ export const VIEWS: Readonly<Record<string, string>> = {
   sizes: '/job/marrow/sizes',
   kit: '/job/teasel/kit',
   case: '/job/teasel/case',
+  'in your case': '/job/teasel/case/questions',
   section: '/job/teasel/section',
   hunt: '/job/hut/hunt/hut-inverter',
   hunts: '/job/teasel/hunt',

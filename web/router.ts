@@ -76,6 +76,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/case/questions',
+      name: 'in-your-case',
+      component: () => import('./toolcase/InYourCase.vue'),
+      props: true,
+    },
+    {
       path: `/job/:jobId/cable/:cableId/:stage(${STAGES.join('|')})`,
       name: 'cable',
       component: () => import('./bench/BenchPage.vue'),

@@ -111,7 +111,8 @@ export function adoptJob(shop: Shop, from: Shop, job: Job): { shop: Shop; job: J
   };
 }
 
-function usedBy(job: Job): ReadonlySet<string> {
+/** Ids of the kinds of cable, lugs, dies and sleeves that the cables of a job name. */
+export function usedBy(job: Job): ReadonlySet<string> {
   return new Set(
     job.cables
       .flatMap(({ gauge, ends, joins }) => [

@@ -186,6 +186,8 @@ export const instrumentSchema = z.strictObject({
   line: z.optional(lineSchema),
 });
 
+export const SHOP_ORIGINS = ['assumed', 'demo', 'example', 'answers', 'empty'] as const;
+
 /** Everything a shop owns and how it works. */
 export const shopSchema = z.strictObject({
   name,
@@ -200,6 +202,11 @@ export const shopSchema = z.strictObject({
   /** Test crimps, oldest first. */
   trials: z.array(trialSchema).check(z.maxLength(MOST.trials)),
   instruments: z.array(instrumentSchema).check(z.maxLength(MOST.instruments)),
+  /**
+   * What the shop was begun with, while that is worth saying: assumed before anybody was asked, the demo's, the made-up example, what
+   * was answered, or nothing. Absent: the person's own.
+   */
+  origin: z.optional(z.enum(SHOP_ORIGINS)),
 });
 
 export type CableKind = z.infer<typeof cableKindSchema>;

@@ -7,6 +7,7 @@ import { STATE_SAYS } from './stateSays.ts';
 import { say } from '../words/say.ts';
 import { figure } from '../model/units/figure.ts';
 import { dayText } from '../words/measures.ts';
+import { THIN } from '../words/numerals.ts';
 
 /** What a label says, line by line under its tag; the QR code holds the same and more, and needs no network. */
 export interface Label {

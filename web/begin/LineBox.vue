@@ -7,14 +7,18 @@ import { say } from '../../core/words/say.ts';
 import { measures } from '../../core/words/measures.ts';
 
 /** A cable in one line: what was understood as chips, what is assumed in another tone, what was not understood said. */
-const { answer } = defineProps<{ answer: LineAnswer }>();
+const { answer, noFocus = false } = defineProps<{
+  answer: LineAnswer;
+  /** Where letters are keys until one goes to it. */
+  noFocus?: boolean;
+}>();
 const emit = defineEmits<{ take: [] }>();
 const line = defineModel<string>({ required: true });
 
 const fieldId = useId();
 const field = useTemplateRef<HTMLInputElement>('field');
 const isDesk = useIsDesk();
-onMounted(() => isDesk.value && field.value?.focus());
+onMounted(() => isDesk.value && !noFocus && field.value?.focus());
 
 const isEmpty = computed(() => line.value.trim() === '');
 const problem = computed(() => {

@@ -9,6 +9,7 @@ import type { Feature } from '../../core/traveller/steps.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { triedWork } from '../stores/work.ts';
+import EmptyJob from '../begin/EmptyJob.vue';
 import BenchFrame from './BenchFrame.vue';
 import Boundary from '../trouble/Boundary.vue';
 import FaultBox from '../trouble/FaultBox.vue';
@@ -17,6 +18,7 @@ import GuideCard from './GuideCard.vue';
 import Ledger from './Ledger.vue';
 import StageTrack from './StageTrack.vue';
 import { useCableEdit } from './useCable.ts';
+import WorkshopBar from '../toolcase/WorkshopBar.vue';
 import WorkpieceDrawing from './workpiece/WorkpieceDrawing.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -136,6 +138,7 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
       <div class="lg:grid lg:min-h-0 lg:flex-1 lg:grid-cols-[minmax(0,1fr)_354px]">
         <div class="min-w-0 lg:overflow-y-auto">
           <GuideCard />
+          <WorkshopBar :job-id="jobId" on-bench />
           <Boundary :part="STAGE_TITLES[stage]" :reset-on="`${cable.id} ${stage}`">
             <component
               :is="STAGE_VIEWS[stage]"
@@ -156,7 +159,7 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
           >
             <RouterLink
               :to="{ name: 'card', params: { jobId, cableId: cable.id } }"
-              class="button small max-lg:hidden"
+              class="button compact max-lg:hidden"
               >{{ say`Card` }}</RouterLink
             >
           </Ledger>
@@ -166,16 +169,6 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
     <main v-else-if="cable && faults[0]" class="min-w-0">
       <FaultBox :fault="faults[0]" :title="say`${cable.tag} cannot be worked up`" :job-id="jobId" />
     </main>
-    <main v-else-if="job" class="flex flex-col items-start gap-3 p-8">
-      <h1 class="figure text-[30px] font-semibold">{{ say`No cable on the bench` }}</h1>
-      <p class="max-w-prose text-[15px]">
-        {{
-          say`Say from where to where, how much it carries and how far. The size, both ends, the cut length and the steps follow from that.`
-        }}
-      </p>
-      <button type="button" class="button filled min-h-14 px-6 text-[16px]" @click="addCable">
-        {{ say`Begin the first cable` }} <span class="key">N</span>
-      </button>
-    </main>
+    <EmptyJob v-else-if="job" :job="job" @add="addCable" />
   </BenchFrame>
 </template>

@@ -19,7 +19,7 @@ function beginOwn(): void {
 
 <template>
   <aside
-    v-if="!prefs.guideSeen"
+    v-if="!prefs.guideSeen && bench.shop.origin === 'demo'"
     :aria-label="say`How this works`"
     class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hairline bg-buff px-3.5 py-2"
   >

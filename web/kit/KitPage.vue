@@ -14,6 +14,7 @@ import PlanHead from './PlanHead.vue';
 import StockPanel from './StockPanel.vue';
 import TickCards from './TickCards.vue';
 import { useCutPlan } from './useCutPlan.ts';
+import WorkshopBar from '../toolcase/WorkshopBar.vue';
 import FillingMark from '../ui/FillingMark.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -48,6 +49,7 @@ const isStockOpen = ref(false);
     <main v-if="job" class="min-w-0 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_354px]">
       <h1 class="sr-only">{{ say`Kit of ${job.title}` }}</h1>
       <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
+        <WorkshopBar :job-id="jobId" />
         <FillingMark :done="worked" :all="all" class="px-3.5" />
         <PlanHead
           :plans="plans"

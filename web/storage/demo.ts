@@ -24,7 +24,7 @@ function ensureJob(file: unknown): Job {
   const present = bench.jobById(job.id);
   if (present) return present;
   if (bench.isNew && bench.jobs.length === 0)
-    bench.edit(say`demo shop`, (draft) => void (draft.shop = shop), false);
+    bench.edit(say`demo shop`, (draft) => void (draft.shop = { ...shop, origin: 'demo' }), false);
   const added = bench.addJob(job, shop, say`demo job`, hunts, false);
   if (!added) throw new Error(bench.refusal);
   return added;

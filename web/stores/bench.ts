@@ -2,7 +2,7 @@ import { type Draft, enablePatches, applyPatches, type Patch, produceWithPatches
 import { nanoid } from 'nanoid';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { genericShop } from '../../core/model/catalogue/genericShop.ts';
+import { assumedShop } from '../../core/model/catalogue/workshop.ts';
 import type { Hunt } from '../../core/model/hunt.ts';
 import type { Cable } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
@@ -24,6 +24,7 @@ import {
   removedHunt,
   removedJob,
   keptJob,
+  ownJob,
 } from './recipes.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -48,7 +49,7 @@ export type SaveState =
 /** The jobs and the shop: edited by recipes, undone by patches, saved as they change. */
 // eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
 export const useBench = defineStore('bench', () => {
-  const document = shallowRef<Document>({ jobs: [], hunts: [], bin: [], shop: genericShop() });
+  const document = shallowRef<Document>({ jobs: [], hunts: [], bin: [], shop: assumedShop() });
   const past = shallowRef<readonly Change[]>([]);
   const future = shallowRef<readonly Change[]>([]);
   const saveState = ref<SaveState>({ kind: 'saved', at: null });
@@ -76,7 +77,7 @@ export const useBench = defineStore('bench', () => {
   function open(library: Library): void {
     const { jobs, hunts, bin, shop } = library;
     markSound({ jobs, hunts, shop });
-    document.value = { jobs, hunts, bin, shop: shop ?? genericShop() };
+    document.value = { jobs, hunts, bin, shop: shop ?? assumedShop() };
     isNew.value = library.isNew;
     lock.value = '';
     stored = { jobs, hunts, bin, shop };
@@ -182,6 +183,8 @@ export const useBench = defineStore('bench', () => {
   const emptyBin = () => edit(say`empty the bin`, (draft) => void (draft.bin = []));
 
   const keepJob = (job: Job, what: string) => edit(what, keptJob(job));
+  /** A job that a person begins. */
+  const keepOwn = (job: Job, what: string) => edit(what, ownJob(job));
   /** Puts an earlier state of a job in its place; undo brings the later one back. */
   const restoreJob = (job: Job) => keepJob(job, say`restore an earlier version`);
 
@@ -231,7 +234,7 @@ export const useBench = defineStore('bench', () => {
 
   function addEmptyJob(title = say`New job`): Job {
     const job = emptyJob(nanoid(10), title);
-    edit(say`new job`, (draft) => void draft.jobs.push(job as Draft<Job>));
+    edit(say`new job`, ownJob(job));
     return job;
   }
 
@@ -296,6 +299,7 @@ export const useBench = defineStore('bench', () => {
     putBack,
     emptyBin,
     keepJob,
+    keepOwn,
     restoreJob,
     undoable: computed(() => past.value.at(-1)?.what),
     redoable: computed(() => future.value.at(-1)?.what),

@@ -1,10 +1,11 @@
-import type { Draft } from 'immer';
+import { type Draft, original } from 'immer';
 import { nanoid } from 'nanoid';
 import type { Hunt } from '../../core/model/hunt.ts';
 import { type BinItem, withBinned } from '../../core/model/bin.ts';
 import type { Cable } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
 import { emptyJob, underFreeId } from '../../core/model/newCable.ts';
+import { unstocked } from '../../core/model/catalogue/workshop.ts';
 import type { Shop } from '../../core/model/shop.ts';
 
 /** All that a person makes: undo and saving go by this one value. It is never changed in place. */
@@ -50,6 +51,18 @@ export const keptJob =
   (job: Job): Recipe =>
   (draft) =>
     keepIn(draft.jobs, job as Draft<Job>);
+
+/**
+ * A person's own job. While the shop is the demo's, its made-up stock is taken off the shelf with the first of them: no
+ * plan of theirs counts on it.
+ */
+export const ownJob =
+  (job: Job): Recipe =>
+  (draft) => {
+    if (draft.shop.origin === 'demo')
+      draft.shop = { ...unstocked(original(draft.shop) as Shop), origin: 'assumed' } as Draft<Shop>;
+    keepIn(draft.jobs, job as Draft<Job>);
+  };
 
 /** A job and the hunts that belong to it go to the bin together. */
 export const removedJob =

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { computed, ref } from 'vue';
-import { useRoute } from 'vue-router';
+import { RouterLink, useRoute } from 'vue-router';
 import { dieMap } from '../../core/termination/dies/dieMap.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
@@ -14,6 +14,7 @@ import MapGrid from './MapGrid.vue';
 import type { Chosen } from './chosen.ts';
 import SleevesPanel from './SleevesPanel.vue';
 import TubeLugPanel from './TubeLugPanel.vue';
+import WorkshopBar from './WorkshopBar.vue';
 import UnmarkedPanel from './UnmarkedPanel.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -50,6 +51,7 @@ const TITLES = [
   <BenchFrame :job-id="jobId">
     <main class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
       <h1 class="sr-only">{{ say`Tool case` }}</h1>
+      <WorkshopBar :job-id="jobId" />
       <TabGroup as="div" class="lg:flex lg:min-h-0 lg:flex-1 lg:flex-col">
         <TabList
           class="relative flex shrink-0 overflow-x-auto border-b border-line bg-chalk px-2"
@@ -64,6 +66,11 @@ const TITLES = [
               {{ title }}
             </button>
           </Tab>
+          <RouterLink
+            :to="{ name: 'in-your-case', params: { jobId } }"
+            class="ml-auto flex h-[51px] items-center px-3 font-bold whitespace-nowrap text-teal hover:bg-teal-tint"
+            >{{ say`What is in your case?` }}</RouterLink
+          >
         </TabList>
         <TabPanels class="lg:min-h-0 lg:flex-1">
           <TabPanel class="h-full lg:grid lg:grid-cols-[minmax(0,1fr)_354px]" :tabindex="-1">

@@ -22,6 +22,12 @@ const HAMMER: Tool = {
 };
 const BENCH: Tool = { id: 'bench-press', title: 'Bench hydraulic, code dies', kind: 'bench hydraulic' };
 
+/** The set of hexagon dies stamped with a size, and the set stamped with code numbers, by the ids of their dies. */
+export const HEXAGON_DIES = Object.keys(LOW_COST_DIE_ACROSS_FLATS).map((stamp) => `hand-${stamp}`);
+export const CODE_DIES = Object.values(LUG_FAMILIES['compression-metric'].dieCode ?? {}).map(
+  (code) => `bench-k${code}`,
+);
+
 /** The studs each family is usually drilled for. */
 const DRILLED: Readonly<Record<LugFamilyId, readonly StudName[]>> = {
   'compression-metric': ['M6', 'M8', 'M10', 'M12'],
@@ -74,8 +80,8 @@ function clamps(): Lug[] {
   });
 }
 
-function sleeves(): Sleeve[] {
-  const kinds = ['dual-3', 'dual-4', 'thin-2'] as const satisfies readonly SleeveKind[];
+/** Black sleeves of some kinds in all their sizes, and coloured bands where thin ones are among them. */
+export function genericSleeves(kinds: readonly SleeveKind[]): Sleeve[] {
   const black = kinds.flatMap((kind) =>
     SLEEVES[kind].sizes.map((size): Sleeve => ({
       id: `${kind}-${size.suppliedMm}`.replace('.', 'p'),
@@ -85,7 +91,7 @@ function sleeves(): Sleeve[] {
       stockMm: 1200,
     })),
   );
-  return [...black, ...colouredBands()];
+  return [...black, ...(kinds.includes('thin-2') ? colouredBands() : [])];
 }
 
 /** Thin coloured sleeve to tell the pole over a black one. */
@@ -124,7 +130,7 @@ export function genericShop(): Shop {
     ],
     tools: [HAND, BENCH, LEVER, HAMMER],
     dies: [...lowCostDies(), ...codeDies(), ...INDENTS],
-    sleeves: sleeves(),
+    sleeves: genericSleeves(['dual-3', 'dual-4', 'thin-2']),
     spools: [],
     trials: [],
     instruments: [],

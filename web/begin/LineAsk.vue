@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { nanoid } from 'nanoid';
+import { refDebounced } from '@vueuse/core';
+import { computed } from 'vue';
+import { cableFromLine } from '../../core/line/fromLine.ts';
+import { contextOf } from '../../core/jobContext.ts';
+import type { Job } from '../../core/model/job.ts';
+import { workUpCable } from '../../core/workup.ts';
+import { useBench } from '../stores/bench.ts';
+import { report } from '../trouble/faults.ts';
+import { followDuty } from '../workers/duties.ts';
+import AnswerCard from './AnswerCard.vue';
+import LineBox from './LineBox.vue';
+import { say } from '../../core/words/say.ts';
+
+/** A cable in one line, its answer at once, and the ways on: to the bench or to its card. */
+const emit = defineEmits<{ bench: [asked: Job]; card: [asked: Job] }>();
+defineProps<{ noFocus?: boolean }>();
+const line = defineModel<string>({ required: true });
+
+/** The answer is worked out in the pauses of typing, so that no key waits for it. */
+const PAUSE_MS = 60;
+const settled = refDebounced(line, PAUSE_MS);
+const bench = useBench();
+const answerTo = (text: string) => cableFromLine(text, bench.shop, ['out', 'back']);
+const answer = computed(() => answerTo(line.value));
+const worked = computed(() => {
+  const { job } = answerTo(settled.value);
+  const [cable] = job?.cables ?? [];
+  if (!job || !cable || line.value.trim() === '') return null;
+  try {
+    const work = workUpCable(cable, bench.shop, { context: contextOf(cable, job), followDuty });
+    return { cable, work, isPair: job.cables.length > 1 };
+  } catch (error) {
+    report(error, 'start');
+    return null;
+  }
+});
+/** What the line asks for now, under ids of its own. */
+function asked(): Job | null {
+  const { job } = answer.value;
+  return job && { ...job, id: nanoid(10), cables: job.cables.map((cable) => ({ ...cable, id: nanoid(10) })) };
+}
+function toBench(): void {
+  const job = asked();
+  if (job) emit('bench', job);
+}
+function toCard(): void {
+  const job = asked();
+  if (job) emit('card', job);
+}
+</script>
+
+<template>
+  <div>
+    <LineBox v-model="line" :answer="answer" :no-focus="noFocus" @take="toBench" />
+    <template v-if="worked">
+      <AnswerCard class="mt-3" :worked="worked" :is-pair="worked.isPair" />
+      <div class="mt-3 flex flex-wrap items-center gap-2">
+        <button type="button" class="button filled" @click="toBench">
+          {{ worked.isPair ? say`Take both to the bench` : say`Take it to the bench` }}
+        </button>
+        <button type="button" class="button" @click="toCard">{{ say`The card` }}</button>
+      </div>
+    </template>
+  </div>
+</template>
