@@ -65,6 +65,7 @@ export class App {
       history.pushState(null, '', to);
       dispatchEvent(new PopStateEvent('popstate', { state: null }));
     }, path);
+    if (path.endsWith('/run')) await this.unfold();
   }
 
   /** Starts an empty job, as a first visitor would. */
@@ -75,11 +76,27 @@ export class App {
   }
 
   field(label: string): Locator {
-    return this.page.getByRole('textbox', { name: label, exact: true });
+    return this.page.getByRole('textbox', { name: label, exact: true, includeHidden: true });
+  }
+
+  /** Opens every part of the stage that is folded to a line. */
+  async unfold(): Promise<void> {
+    await expect(this.page.locator('main h3 > button[aria-expanded]').first()).toBeVisible();
+    const folded = this.page.locator('main h3 > button[aria-expanded=false]');
+    while ((await folded.count()) > 0) await folded.first().click();
+  }
+
+  /** Opens the part that something folded away is in; nothing where it is in sight, or not there yet. */
+  async reveal(what: Locator): Promise<void> {
+    if ((await what.count()) === 0 || (await what.first().isVisible())) return;
+    const part = this.page.locator('main section', { has: what.first() });
+    const fold = part.locator('h3 > button[aria-expanded=false]');
+    if ((await fold.count()) > 0) await fold.first().click();
   }
 
   /** Types into a field and goes on with Enter. */
   async type(label: string, text: string): Promise<void> {
+    await this.reveal(this.field(label));
     await this.field(label).fill(text);
     await this.field(label).press('Enter');
   }
@@ -92,6 +109,7 @@ export class App {
     unchanged?: () => Promise<void>,
   ): Promise<void> {
     const field = this.field(label);
+    await this.reveal(field);
     const before = await field.inputValue();
     await this.type(label, typed);
     await expect(this.page.getByRole('alert')).toContainText(sentence);
@@ -104,12 +122,14 @@ export class App {
 
   /** Chooses from a list that opens. */
   async choose(label: string | RegExp, option: string | RegExp): Promise<void> {
+    await this.reveal(this.page.getByRole('button', { name: label, includeHidden: true }));
     await this.page.getByRole('button', { name: label }).click();
     await this.page.getByRole('option', { name: option }).first().click();
   }
 
   async stage(title: string): Promise<void> {
     await this.page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: title }).click();
+    if (title === 'Run') await this.unfold();
   }
 
   async cable(tag: string): Promise<void> {

@@ -36,6 +36,7 @@ test('from an empty job to a reading with the keyboard alone', async ({ page }) 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'The first cable' })).toBeVisible();
   await page.keyboard.press('n');
+  await expect(app.field('From, end A')).toBeVisible();
   await tabTo(page, /^From, end A$/);
   await page.keyboard.type('Battery +');
   await tabTo(page, /^To, end B$/);

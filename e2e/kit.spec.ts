@@ -63,6 +63,7 @@ test('a way is drawn as it is typed, and what lies along it governs', async ({ p
   await expect(app.ledger.getByRole('button', { name: /Supports apart/ })).toContainText('watch');
   await app.saved();
   await page.reload();
+  await app.unfold();
   await expect(plan).toContainText('by the exhaust, 68');
 });
 

@@ -45,3 +45,44 @@ test('the example workshop says that it is one, and is emptied in one press, and
   await page.keyboard.press('Control+z');
   await expect(bar).toContainText('The example workshop is in use.');
 });
+
+test('a cable is duplicated, gets its return and is deleted by buttons, on a phone too', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const app = new App(page);
+  await app.openDemo(false);
+  await app.go('/job/marrow/cable/in1/gauge');
+  await page.getByRole('button', { name: 'This cable' }).first().click();
+  await page.getByRole('menuitem', { name: 'Make its return' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).not.toContainText('IN-1,');
+  await app.go(new URL(page.url()).pathname.replace(/\/\w+$/, '/run'));
+  await expect(page.getByRole('radio', { name: 'negative' })).toBeChecked();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
+});
+
+test('the box finds by the words people use, and a finding leads to where it is corrected', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  for (const [word, option] of [
+    ['settings', 'Preferences'],
+    ['csv', 'Import a cable schedule'],
+    ['negative', 'Make the return of this cable'],
+    ['restore', 'Backup, bin and earlier versions'],
+    ['tools', 'Tool case: which die for which lug'],
+  ] as const) {
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Find or do' }).fill(word);
+    await expect(page.getByRole('option', { name: option })).toBeVisible();
+    await page.keyboard.press('Escape');
+  }
+  await app.go('/job/teasel/cable/en1/gauge');
+  await app.ledger.getByRole('button', { name: /A short, no fuse/ }).click();
+  await app.ledger.getByRole('link', { name: /Correct it in Run, Source and fuse/ }).click();
+  await expect(page).toHaveURL(/\/run\?part=source$/);
+  await expect(page.getByRole('button', { name: /^Source and fuse/ })).toHaveAttribute(
+    'aria-expanded',
+    'true',
+  );
+});

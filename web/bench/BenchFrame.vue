@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Stage } from '../../core/model/cable.ts';
 import RackPanel from '../rack/RackPanel.vue';
@@ -58,6 +58,18 @@ const { isCommandOpen, isKeysOpen } = useBenchKeys({
 });
 const wasCommandOpen = ref(false);
 const wereKeysOpen = ref(false);
+/** The field of the job's menu that takes a file. */
+const openFile = () => document.querySelector<HTMLInputElement>('[data-testid=file]')?.click();
+/** Whoever is sent to a part of a page finds it in sight. */
+watch(
+  () => route.query['part'],
+  async (part) => {
+    if (typeof part !== 'string') return;
+    await nextTick();
+    document.querySelector(`[data-part="${CSS.escape(part)}"]`)?.scrollIntoView({ block: 'start' });
+  },
+  { immediate: true, flush: 'post' },
+);
 watch([isCommandOpen, isKeysOpen], ([command, keys]) => {
   wasCommandOpen.value ||= command;
   wereKeysOpen.value ||= keys;
@@ -99,6 +111,8 @@ watch([isCommandOpen, isKeysOpen], ([command, keys]) => {
       :stage="stage"
       @close="isCommandOpen = false"
       @add="addCable"
+      @keys="isKeysOpen = true"
+      @import="openFile"
     />
     <KeysBox v-if="wereKeysOpen" :open="isKeysOpen" @close="isKeysOpen = false" />
   </div>

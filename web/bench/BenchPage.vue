@@ -9,6 +9,7 @@ import type { Feature } from '../../core/traveller/steps.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { triedWork } from '../stores/work.ts';
+import CableMenu from './CableMenu.vue';
 import EmptyJob from '../begin/EmptyJob.vue';
 import BenchFrame from './BenchFrame.vue';
 import Boundary from '../trouble/Boundary.vue';
@@ -123,6 +124,7 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
           class="flex min-h-11 items-center px-2 font-bold text-teal"
           >{{ say`Card` }}</RouterLink
         >
+        <CableMenu :job-id="jobId" :cable-id="cable.id" :stage="stage" />
       </div>
       <Boundary :part="say`The drawing`" :reset-on="`${cable.id} ${stage}`">
         <WorkpieceDrawing
@@ -157,11 +159,14 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
             class="border-line max-lg:border-t lg:overflow-y-auto lg:border-l"
             @open="opened = $event"
           >
-            <RouterLink
-              :to="{ name: 'card', params: { jobId, cableId: cable.id } }"
-              class="button compact max-lg:hidden"
-              >{{ say`Card` }}</RouterLink
-            >
+            <div class="flex items-center max-lg:hidden">
+              <RouterLink
+                :to="{ name: 'card', params: { jobId, cableId: cable.id } }"
+                class="button compact"
+                >{{ say`Card` }}</RouterLink
+              >
+              <CableMenu :job-id="jobId" :cable-id="cable.id" :stage="stage" />
+            </div>
           </Ledger>
         </Boundary>
       </div>

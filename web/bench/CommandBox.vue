@@ -20,6 +20,9 @@ import { standaloneSvg } from '../paper/drawingSvg.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { triedWork } from '../stores/work.ts';
+import { isPreferencesOpen } from '../ui/preferences.ts';
+import { useCableActs } from './cableActs.ts';
+import { findCommands } from './commandWords.ts';
 import { STAGE_TITLES } from './stages.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -30,7 +33,7 @@ const { open, job, cableId, stage } = defineProps<{
   cableId: string | undefined;
   stage: Stage;
 }>();
-const emit = defineEmits<{ close: []; add: [] }>();
+const emit = defineEmits<{ close: []; add: []; keys: []; import: [] }>();
 
 interface Command {
   readonly id: string;
@@ -49,6 +52,16 @@ watch(
     query.value = '';
   },
 );
+
+const acts = useCableActs(() => ({ jobId: job.id, cableId, stage }));
+/** Parts of the stages that are gone to by what they hold. */
+const PARTS = [
+  { part: 'source', at: 'run', title: say`Source and fuse`, note: STAGE_TITLES.run },
+  { part: 'place', at: 'run', title: say`Surroundings`, note: STAGE_TITLES.run },
+  { part: 'duty', at: 'run', title: say`Surge or duty cycle`, note: STAGE_TITLES.run },
+  { part: 'prove', at: 'prove', title: say`Readings and proof`, note: STAGE_TITLES.prove },
+  { part: 'fit', at: 'fit', title: say`Torque and fitting`, note: STAGE_TITLES.fit },
+] as const satisfies readonly { part: string; at: Stage; title: string; note: string }[];
 
 const go = (...to: Parameters<typeof placeOf>) => void router.push(placeOf(...to));
 
@@ -120,6 +133,25 @@ const commands = computed((): Command[] => [
           note: say`one step fills the window`,
           act: () => void router.push({ name: 'at-bench', params: { jobId: job.id, cableId } }),
         },
+        { id: 'duplicate', title: say`Duplicate this cable`, note: 'D', act: acts.duplicate },
+        {
+          id: 'return',
+          title: say`Make the return of this cable`,
+          note: say`the other pole`,
+          act: acts.makeReturn,
+        },
+        { id: 'delete', title: say`Delete this cable`, note: '', act: acts.remove },
+        ...PARTS.map(({ part, at, title, note }) => ({
+          id: part,
+          title,
+          note,
+          act: () =>
+            void router.push({
+              name: 'cable',
+              params: { jobId: job.id, cableId, stage: at },
+              query: { part },
+            }),
+        })),
         {
           id: 'card',
           title: say`Card of this cable`,
@@ -218,6 +250,34 @@ const commands = computed((): Command[] => [
     note: say`training`,
     act: () => void router.push({ name: 'training', params: { jobId: job.id } }),
   },
+  {
+    id: 'preferences',
+    title: say`Preferences`,
+    note: say`units, sizes, language, paper`,
+    act: () => (isPreferencesOpen.value = true),
+  },
+  { id: 'keys', title: say`Help: the keys`, note: '?', act: () => emit('keys') },
+  { id: 'import', title: say`Import a job from a file`, note: say`JSON`, act: () => emit('import') },
+  {
+    id: 'schedule',
+    title: say`Import a cable schedule`,
+    note: say`CSV`,
+    act: () => void router.push({ name: 'kit', params: { jobId: job.id }, query: { part: 'schedule' } }),
+  },
+  {
+    id: 'labels',
+    title: say`Print labels and lists`,
+    note: say`paper`,
+    act: () => void router.push({ name: 'kit', params: { jobId: job.id }, query: { part: 'paper' } }),
+  },
+  {
+    id: 'in-your-case',
+    title: say`What is in your case?`,
+    note: say`tools, dies, lugs, sleeves`,
+    act: () => void router.push({ name: 'in-your-case', params: { jobId: job.id } }),
+  },
+  { id: 'jobs', title: say`All jobs`, note: '', act: () => void router.push({ name: 'jobs' }) },
+  { id: 'demo', title: say`Look round a made-up job`, note: '', act: () => void router.push('/demo') },
   { id: 'new', title: say`New cable`, note: 'N', act: () => emit('add') },
   ...(bench.undoable
     ? [{ id: 'undo', title: say`Undo ${bench.undoable}`, note: say`Ctrl Z`, act: () => void bench.undo() }]
@@ -267,12 +327,7 @@ const commands = computed((): Command[] => [
 ]);
 
 const shown = computed(() => {
-  const words = query.value.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = commands.value.filter(({ title, note }) => {
-    const text = `${title} ${note}`.toLowerCase();
-    return words.every((word) => text.includes(word));
-  });
-  return [...sizeCommand.value, ...found].slice(0, 9);
+  return [...sizeCommand.value, ...findCommands(commands.value, query.value)].slice(0, 9);
 });
 
 function run(command: Command | null): void {

@@ -2,10 +2,13 @@
 import { tell } from '../../core/words/message.ts';
 import { ChevronDown, ChevronUp } from '@lucide/vue';
 import { computed, useTemplateRef, watch } from 'vue';
+import { RouterLink, useRoute } from 'vue-router';
+import { mendedAt } from '../../core/finding/mended.ts';
 import type { Finding } from '../../core/finding/finding.ts';
 import { inReadersUnit, limitText, marginText } from '../ui/display.ts';
 import ShowWork from '../ui/ShowWork.vue';
 import StateMark from '../ui/StateMark.vue';
+import { RUN_PART_TITLES, STAGE_TITLES } from './stages.ts';
 import MarginBar from './MarginBar.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -25,6 +28,26 @@ function value(finding: Finding): { value: string; unit: string } {
     ? { value: '–', unit: '' }
     : inReadersUnit(finding.value, finding.unit, finding.decimals);
 }
+/** Where it is corrected, when it is open and that is not what is seen already. */
+const route = useRoute();
+const mended = computed(() => {
+  const { jobId, cableId, stage } = route.params;
+  if (typeof jobId !== 'string' || typeof cableId !== 'string') return null;
+  const open = findings.find(({ state }) => state !== 'holds');
+  const at = open && mendedAt(open.topic);
+  if (!at || (at.stage === stage && at.part === undefined)) return null;
+  return {
+    to: {
+      name: 'cable',
+      params: { jobId, cableId, stage: at.stage },
+      query: at.part === undefined ? {} : { part: at.part },
+    },
+    says:
+      at.part === undefined
+        ? STAGE_TITLES[at.stage]
+        : `${STAGE_TITLES[at.stage]}, ${RUN_PART_TITLES[at.part]}`,
+  };
+});
 const limits = computed(() => limitText(findings));
 </script>
 
@@ -84,6 +107,12 @@ const limits = computed(() => limitText(findings));
         </p>
         <ShowWork :finding="finding" />
       </template>
+      <RouterLink
+        v-if="mended"
+        :to="mended.to"
+        class="flex min-h-11 items-center bg-paper px-3.5 font-bold text-teal underline"
+        >{{ say`Correct it in ${mended.says}` }}</RouterLink
+      >
     </div>
   </li>
 </template>

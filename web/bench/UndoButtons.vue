@@ -10,7 +10,7 @@ const bench = useBench();
 <template>
   <button
     type="button"
-    class="flex size-9 items-center justify-center text-teal disabled:text-ink3/60 max-md:hidden"
+    class="flex size-9 items-center justify-center text-teal disabled:text-ink3/60"
     :disabled="!bench.undoable"
     :title="bench.undoable ? say`Undo: ${bench.undoable}` : say`Nothing to undo`"
     @click="bench.undo()"
@@ -19,7 +19,7 @@ const bench = useBench();
   </button>
   <button
     type="button"
-    class="flex size-9 items-center justify-center text-teal disabled:text-ink3/60 max-md:hidden"
+    class="flex size-9 items-center justify-center text-teal disabled:text-ink3/60"
     :disabled="!bench.redoable"
     :title="bench.redoable ? say`Redo: ${bench.redoable}` : say`Nothing to redo`"
     @click="bench.redo()"

@@ -79,7 +79,7 @@ const isStockOpen = ref(false);
       <div class="border-line bg-paper max-lg:border-t lg:overflow-y-auto lg:border-l">
         <BuyPanel :kit="kit" :plans="plans" />
         <MakeOrBuyPanel :job="job" :kit="wholeKit" :plans="plans" :cables="made.length" />
-        <PaperPanel :job="job" :made="made" :plans="plans" :kit="kit" />
+        <PaperPanel data-part="paper" :job="job" :made="made" :plans="plans" :kit="kit" />
       </div>
     </main>
   </BenchFrame>

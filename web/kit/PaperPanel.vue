@@ -202,6 +202,6 @@ const printOnStandIn = () =>
     <span v-if="busy" class="note ml-3" role="status"
       ><Download :size="14" class="inline" aria-hidden="true" /> {{ say`making ${busy}` }}</span
     >
-    <ScheduleImport v-if="isImporting" :job-id="job.id" @close="isImporting = false" />
+    <ScheduleImport v-if="isImporting" data-part="schedule" :job-id="job.id" @close="isImporting = false" />
   </section>
 </template>

@@ -7,7 +7,14 @@ import type { Hunt } from '../../core/model/hunt.ts';
 import type { Cable } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
 import { adoptJob } from '../../core/model/merge.ts';
-import { duplicateCable, emptyJob, newCable, nextTag, underFreeId } from '../../core/model/newCable.ts';
+import {
+  duplicateCable,
+  emptyJob,
+  newCable,
+  nextTag,
+  underFreeId,
+  withReturn,
+} from '../../core/model/newCable.ts';
 import type { Shop } from '../../core/model/shop.ts';
 import { type Kept, type Library, NotTheWriter, saveDifference } from '../storage/library.ts';
 import { markSound, unsoundness } from '../../core/model/sound.ts';
@@ -269,6 +276,20 @@ export const useBench = defineStore('bench', () => {
     return insertCable(jobId, duplicateCable(cable, nanoid(10), job), cableId, say`duplicate cable`);
   }
 
+  /** The cable that brings the current of one back, beside it; both in one circuit from then on. */
+  function returnCable(jobId: string, cableId: string): Cable | undefined {
+    const job = jobById(jobId);
+    const cable = job?.cables.find(({ id }) => id === cableId);
+    if (!job || !cable) return undefined;
+    const { out, back } = withReturn(cable, nanoid(10), job);
+    edit(say`return of ${cable.tag}`, (draft) => {
+      const cables = draft.jobs.find(({ id }) => id === jobId)?.cables;
+      const at = cables?.findIndex(({ id }) => id === cableId) ?? -1;
+      if (cables && at >= 0) cables.splice(at, 1, out as Draft<Cable>, back as Draft<Cable>);
+    });
+    return back;
+  }
+
   function removeCables(jobId: string, cableIds: readonly string[]): void {
     const job = jobById(jobId);
     if (!job) return;
@@ -319,6 +340,7 @@ export const useBench = defineStore('bench', () => {
     insertCable,
     addCable,
     copyCable,
+    returnCable,
     removeCables,
     moveCable,
   };

@@ -3,6 +3,7 @@ import { tell } from '../../../core/words/message.ts';
 import { computed } from 'vue';
 import type { Cable } from '../../../core/model/cable.ts';
 import type { Load } from '../../../core/model/run.ts';
+import { detailSays, dutySays } from '../../../core/sizing/runSays.ts';
 import { DUTY_PRESETS } from '../../../core/sizing/dutyPresets.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -12,21 +13,14 @@ import StageSection from '../StageSection.vue';
 import DutyTable from './DutyTable.vue';
 import { useFromSystem } from './useFromSystem.ts';
 import { useRunEdit } from './useRunEdit.ts';
-import { otherLoad } from '../../../core/sizing/loadIn.ts';
 import { say } from '../../../core/words/say.ts';
 
-/** What it carries: amps or watts held, and steps on top of that. */
+/** What else is known of the load: how it turns watts into amps, how long it runs, and steps on top of what is held. */
 const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
 
 const { editRun, setRun } = useRunEdit(() => ({ jobId, cable }));
 const run = computed(() => cable.run);
 const { comes } = useFromSystem(() => ({ jobId, cable }));
-
-function setLoadKind(kind: Load['kind']): void {
-  editRun(say`load`, (draft) => {
-    if (kind !== draft.load.kind) draft.load = otherLoad(draft.load, draft.systemV);
-  });
-}
 
 type Watts = Extract<Load, { kind: 'watts' }>;
 const setWatts = (change: Partial<Watts>) =>
@@ -60,58 +54,12 @@ function setDuty(on: boolean): void {
 </script>
 
 <template>
-  <StageSection :title="say`What it carries`">
+  <StageSection
+    part="detail"
+    :title="run.load.kind === 'watts' ? say`Efficiency and cut-out` : say`Hours a year`"
+    :says="tell(detailSays(run))"
+  >
     <div class="grid grid-cols-2 gap-x-3 gap-y-1 sm:grid-cols-4">
-      <QuantityField
-        v-if="!comes('volts')"
-        :label="say`System`"
-        kind="voltage"
-        :model-value="run.systemV"
-        :least="1"
-        :most="1000"
-        @update:model-value="setRun('systemV', say`system voltage`)($event)"
-      />
-      <SegmentedField
-        v-if="!comes('load')"
-        :label="say`Load said in`"
-        :model-value="run.load.kind"
-        :choices="[
-          { value: 'amps', title: say`amps` },
-          { value: 'watts', title: say`watts` },
-        ]"
-        @update:model-value="setLoadKind"
-      />
-      <QuantityField
-        v-if="!comes('load') && run.load.kind === 'amps'"
-        :label="say`Continuous`"
-        kind="current"
-        :model-value="run.load.amps"
-        :least="0"
-        :most="5000"
-        @update:model-value="
-          (amps) => editRun(say`load`, (draft) => void (draft.load = { kind: 'amps', amps }))
-        "
-      />
-      <QuantityField
-        v-else-if="!comes('load') && run.load.kind === 'watts'"
-        :label="say`Power given out`"
-        kind="power"
-        :model-value="run.load.watts"
-        :least="0"
-        :most="1000000"
-        :decimals="0"
-        @update:model-value="(watts) => setWatts({ watts })"
-      />
-      <QuantityField
-        v-if="!comes('drop')"
-        :label="say`Allowed drop`"
-        kind="percent"
-        :model-value="run.dropPercent"
-        :least="0.5"
-        :most="50"
-        :hint="say`3 critical, 10 the rest`"
-        @update:model-value="setRun('dropPercent', say`allowed drop`)($event)"
-      />
       <template v-if="!comes('load') && run.load.kind === 'watts'">
         <QuantityField
           :label="say`Efficiency`"
@@ -160,6 +108,13 @@ function setDuty(on: boolean): void {
         @update:model-value="setRun('dropPercent', say`allowed drop`)($event)"
       />
     </div>
+  </StageSection>
+  <StageSection
+    v-if="!comes('load')"
+    part="duty"
+    :title="say`Surge or duty cycle`"
+    :says="tell(dutySays(run))"
+  >
     <div v-if="!comes('load')" class="mt-1 flex flex-wrap items-end justify-between gap-3">
       <CheckField
         :label="say`A surge or duty cycle on top`"

@@ -10,6 +10,7 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import StageSection from '../StageSection.vue';
 import { useRunEdit } from './useRunEdit.ts';
+import { placeSays } from '../../../core/sizing/runSays.ts';
 import { say } from '../../../core/words/say.ts';
 import { figure } from '../../../core/model/units/figure.ts';
 
@@ -36,7 +37,7 @@ const setMeets = (one: Meets, on: boolean) =>
 </script>
 
 <template>
-  <StageSection :title="say`Surroundings`">
+  <StageSection part="place" :title="say`Surroundings`" :says="tell(placeSays(run, bench.shop.practice))">
     <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <QuantityField
         :label="say`Air, at its hottest`"

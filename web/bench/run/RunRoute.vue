@@ -22,6 +22,7 @@ import StageSection from '../StageSection.vue';
 import RoutePlan from './RoutePlan.vue';
 import { useRunEdit } from './useRunEdit.ts';
 import { withLength } from '../../../core/cutting/returnLength.ts';
+import { routeSays } from '../../../core/sizing/runSays.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The way it takes: legs and bends as a quick list, drawn as it is typed, and what lies along it. */
@@ -72,10 +73,8 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
 </script>
 
 <template>
-  <StageSection
-    :title="say`The way it takes`"
-    :note="length ? say`${length} along it` : say`legs and bends, or the length alone`"
-  >
+  <StageSection part="route" :title="say`Route`" :says="tell(routeSays(cable.run))">
+    <p v-if="length" class="note mb-1">{{ say`${length} along it` }}</p>
     <TextField
       :label="say`Route, legs and bends`"
       :model-value="way.route ? writeRoute(way.route) : ''"

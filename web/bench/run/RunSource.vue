@@ -25,6 +25,7 @@ import { useFromSystem } from './useFromSystem.ts';
 import { useRunEdit } from './useRunEdit.ts';
 import AddButton from '../../ui/AddButton.vue';
 import { MOST } from '../../../core/model/limits.ts';
+import { sourceSays } from '../../../core/sizing/runSays.ts';
 import { say } from '../../../core/words/say.ts';
 import { figure } from '../../../core/model/units/figure.ts';
 
@@ -85,7 +86,7 @@ const waive = (i: number, why: string) =>
 </script>
 
 <template>
-  <StageSection :title="say`Source and fuse`">
+  <StageSection part="source" :title="say`Source and fuse`" :says="tell(sourceSays(run))">
     <div v-if="!comes('source')" class="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <SourceFields
         :source="run.source"

@@ -8,6 +8,8 @@ import { digits } from '../../../core/words/numerals.ts';
 import { useBench } from '../../stores/bench.ts';
 import StageSection from '../StageSection.vue';
 import { useFromSystem } from './useFromSystem.ts';
+import { systemSays } from '../../../core/sizing/runSays.ts';
+import { tell } from '../../../core/words/message.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** What comes from the system of the job, each input with its figures, and whether it is taken from there or typed. */
@@ -86,7 +88,12 @@ function set(inputs: readonly SystemInput[], isTaken: boolean): void {
 </script>
 
 <template>
-  <StageSection v-if="rows.length > 0" :title="say`From the system`">
+  <StageSection
+    v-if="rows.length > 0"
+    part="system"
+    :title="say`From the system`"
+    :says="tell(systemSays(cable.run))"
+  >
     <table class="w-full border-collapse text-left">
       <tbody>
         <tr v-for="row in rows" :key="row.input" class="border-b border-hairline">

@@ -16,10 +16,10 @@ import StageSection from '../StageSection.vue';
 import { useFromSystem } from './useFromSystem.ts';
 import { useRunEdit } from './useRunEdit.ts';
 import AddButton from '../../ui/AddButton.vue';
-import { withLength } from '../../../core/cutting/returnLength.ts';
+import { backSays } from '../../../core/sizing/runSays.ts';
 import { say } from '../../../core/words/say.ts';
 
-/** How far it runs, how the current comes back, and what stands in its way. */
+/** How the current comes back, the slack that is kept, and the devices in its way. */
 const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
 
 const bench = useBench();
@@ -76,20 +76,8 @@ function deviceHint(i: number): string {
 </script>
 
 <template>
-  <StageSection :title="say`How far, and back`">
+  <StageSection part="back" :title="say`Return path and service loop`" :says="tell(backSays(run))">
     <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
-      <QuantityField
-        :label="say`Stud to stud, as it lies`"
-        kind="length"
-        :model-value="run.lengthMm"
-        :least="50"
-        :most="1000000"
-        :hint="say`12 ft 6, 3.8 m, 2*350+40`"
-        @update:model-value="
-          (lengthMm) =>
-            editRun(say`length`, (draft) => void Object.assign(draft, withLength(draft, lengthMm)))
-        "
-      />
       <QuantityField
         :label="say`Service loop`"
         kind="length"
