@@ -76,6 +76,8 @@ test('the box finds by the words people use, and a finding leads to where it is 
     await page.getByRole('combobox', { name: 'Find or do' }).fill(word);
     await expect(page.getByRole('option', { name: option })).toBeVisible();
     await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('combobox', { name: 'Find or do' })).toBeHidden();
   }
   await app.go('/job/teasel/cable/en1/gauge');
   await app.ledger.getByRole('button', { name: /A short, no fuse/ }).click();

@@ -56,12 +56,12 @@ watch(
 const acts = useCableActs(() => ({ jobId: job.id, cableId, stage }));
 /** Parts of the stages that are gone to by what they hold. */
 const PARTS = [
-  { part: 'source', at: 'run', title: say`Source and fuse`, note: STAGE_TITLES.run },
-  { part: 'place', at: 'run', title: say`Surroundings`, note: STAGE_TITLES.run },
-  { part: 'duty', at: 'run', title: say`Surge or duty cycle`, note: STAGE_TITLES.run },
-  { part: 'prove', at: 'prove', title: say`Readings and proof`, note: STAGE_TITLES.prove },
-  { part: 'fit', at: 'fit', title: say`Torque and fitting`, note: STAGE_TITLES.fit },
-] as const satisfies readonly { part: string; at: Stage; title: string; note: string }[];
+  { part: 'source', stageAt: 'run', title: say`Source and fuse`, note: STAGE_TITLES.run },
+  { part: 'place', stageAt: 'run', title: say`Surroundings`, note: STAGE_TITLES.run },
+  { part: 'duty', stageAt: 'run', title: say`Surge or duty cycle`, note: STAGE_TITLES.run },
+  { part: 'prove', stageAt: 'prove', title: say`Readings and proof`, note: STAGE_TITLES.prove },
+  { part: 'fit', stageAt: 'fit', title: say`Torque and fitting`, note: STAGE_TITLES.fit },
+] as const satisfies readonly { part: string; stageAt: Stage; title: string; note: string }[];
 
 const go = (...to: Parameters<typeof placeOf>) => void router.push(placeOf(...to));
 
@@ -141,14 +141,14 @@ const commands = computed((): Command[] => [
           act: acts.makeReturn,
         },
         { id: 'delete', title: say`Delete this cable`, note: '', act: acts.remove },
-        ...PARTS.map(({ part, at, title, note }) => ({
+        ...PARTS.map(({ part, stageAt, title, note }) => ({
           id: part,
           title,
           note,
           act: () =>
             void router.push({
               name: 'cable',
-              params: { jobId: job.id, cableId, stage: at },
+              params: { jobId: job.id, cableId, stage: stageAt },
               query: { part },
             }),
         })),

@@ -34,18 +34,18 @@ const mended = computed(() => {
   const { jobId, cableId, stage } = route.params;
   if (typeof jobId !== 'string' || typeof cableId !== 'string') return null;
   const open = findings.find(({ state }) => state !== 'holds');
-  const at = open && mendedAt(open.topic);
-  if (!at || (at.stage === stage && at.part === undefined)) return null;
+  const place = open && mendedAt(open.topic);
+  if (!place || (place.stage === stage && place.part === undefined)) return null;
   return {
     to: {
       name: 'cable',
-      params: { jobId, cableId, stage: at.stage },
-      query: at.part === undefined ? {} : { part: at.part },
+      params: { jobId, cableId, stage: place.stage },
+      query: place.part === undefined ? {} : { part: place.part },
     },
     says:
-      at.part === undefined
-        ? STAGE_TITLES[at.stage]
-        : `${STAGE_TITLES[at.stage]}, ${RUN_PART_TITLES[at.part]}`,
+      place.part === undefined
+        ? STAGE_TITLES[place.stage]
+        : `${STAGE_TITLES[place.stage]}, ${RUN_PART_TITLES[place.part]}`,
   };
 });
 const limits = computed(() => limitText(findings));
