@@ -224,3 +224,10 @@ test('each due thing keeps its own name from export to export', () => {
   expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
   expect(dueEvents(dueList(logOf([teasel, hut], shop)))).toEqual(events);
 });
+
+test('a tag is found as it is typed in a hurry, and one that is only planned too', () => {
+  expect(tags({ text: 'so1' })).toContain('SO-1');
+  expect(tags({ text: 'so2' })).toContain('SO-2');
+  expect(tags({ text: 'SO 2' })).toContain('SO-2');
+  expect(tags({ text: '--' })).toEqual([]);
+});

@@ -116,6 +116,9 @@ export const dueDay = ({ dues }: LogEntry): string | null => dues[0]?.by ?? null
 /** Words as they are compared: without case or accents. */
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
+/** A tag as it is typed in a hurry: "so1" for SO-1. A word without a letter or digit is in none. */
+const squeezed = (text: string) => plain(text).replace(/[^\p{L}\p{N}]+/gu, '') || '\0';
+
 function words({ cable, jobTitle, people, tools, dies }: LogEntry): string {
   return plain(
     [
@@ -167,6 +170,8 @@ export function searchLog(
   soon: string,
 ): LogEntry[] {
   const asked = plain(query.text).split(/\s+/).filter(Boolean);
+  // Who looks for a word finds a cable that is only planned too, unless they chose which.
+  const state = asked.length > 0 && query.state === WHOLE_LOG.state ? 'all' : query.state;
   const has = (list: readonly string[], word: string) => word === '' || list.includes(word);
   return entries
     .filter(
@@ -176,8 +181,10 @@ export function searchLog(
         has(entry.tools, query.tool) &&
         has(entry.dies, query.die) &&
         has(entry.cable.keywords, query.keyword) &&
-        STATES[query.state](entry, today, soon) &&
-        (asked.length === 0 || asked.every((word) => words(entry).includes(word))),
+        STATES[state](entry, today, soon) &&
+        asked.every(
+          (word) => words(entry).includes(word) || squeezed(entry.cable.tag).includes(squeezed(word)),
+        ),
     )
     .sort((a, b) => SORTS[query.sort](a, b) || byText(a.cable.tag, b.cable.tag));
 }

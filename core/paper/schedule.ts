@@ -1,6 +1,5 @@
 import { tell } from '../words/message.ts';
 import { sizeLabel } from '../model/tables/size.ts';
-import { STUD_NAMES } from '../model/tables/studs.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import { parseSize } from '../model/parseSize.ts';
 import type { Cable } from '../model/cable.ts';
@@ -13,23 +12,18 @@ import {
   readCsv,
   type RowProblem,
   textField,
-  wordField,
   writeCsv,
 } from '../model/csv.ts';
+import { readJacket, readPole, readStud } from '../model/namedBy.ts';
 import { refusalSays } from '../model/refusal.ts';
 import { newCable } from '../model/newCable.ts';
-import { JACKETS, type Shop } from '../model/shop.ts';
+import { type Shop } from '../model/shop.ts';
 import { called } from '../model/catalogue/called.ts';
 import { say } from '../words/say.ts';
 
-const POLES = ['positive', 'negative', 'link'] as const;
 const sizeField = (text: string): Read => {
   const entry = parseSize(text, 'metric');
   return entry.ok ? { ok: true, value: entry.size } : entry;
-};
-const poleField = (text: string): Read => {
-  if (text === '+') return { ok: true, value: 'positive' };
-  return text === '-' || text === '−' ? { ok: true, value: 'negative' } : wordField(POLES)(text);
 };
 const whole = (value: number | undefined, decimals = 0) =>
   value === undefined ? '' : value.toFixed(decimals);
@@ -84,22 +78,22 @@ const COLUMNS: readonly Column<WorkedCable>[] = [
     key: 'jacket',
     title: 'colour',
     empty: undefined,
-    read: wordField(JACKETS),
+    read: readJacket,
     write: ({ cable }) => cable.jacket,
   },
-  { key: 'polarity', title: 'pole', empty: undefined, read: poleField, write: ({ cable }) => cable.polarity },
+  { key: 'polarity', title: 'pole', empty: undefined, read: readPole, write: ({ cable }) => cable.polarity },
   {
     key: 'studA',
     title: 'stud A',
     empty: 'M8',
-    read: wordField(STUD_NAMES),
+    read: readStud,
     write: ({ cable }) => cable.ends.A.stud,
   },
   {
     key: 'studB',
     title: 'stud B',
     empty: 'M8',
-    read: wordField(STUD_NAMES),
+    read: readStud,
     write: ({ cable }) => cable.ends.B.stud,
   },
 ];
@@ -142,10 +136,10 @@ const ALSO: Readonly<Record<string, readonly string[]>> = {
   loopMm: ['loop', 'slack', 'service loop'],
   size: ['gauge', 'awg', 'mm2', 'csa', 'cross section', 'conductor'],
   kind: ['type', 'cable type', 'cable kind'],
-  jacket: ['color', 'jacket'],
-  polarity: ['polarity', 'pos/neg'],
-  studA: ['stud from', 'hole a'],
-  studB: ['stud to', 'hole b'],
+  jacket: ['color', 'jacket', 'insulation colour', 'insulation color', 'kleur'],
+  polarity: ['polarity', 'pos/neg', '+/-', 'sign', 'pool'],
+  studA: ['stud from', 'hole a', 'stud 1', 'terminal a', 'terminal 1', 'lug a', 'bolt a', 'ring a'],
+  studB: ['stud to', 'hole b', 'stud 2', 'terminal b', 'terminal 2', 'lug b', 'bolt b', 'ring b'],
 };
 const fold = (title: string) =>
   title
@@ -165,6 +159,15 @@ export function guessMapping(contents: string): Map<string, number> {
   }
   return mapping;
 }
+
+/** A file to begin from: the columns with their titles, and two rows that show what goes into them. */
+export const scheduleTemplate = (): string =>
+  [
+    COLUMNS.map(({ title }) => title).join(','),
+    'TH-1,Battery +,Thruster +,24,240,6400,0,70,,red,positive,M8,M10',
+    'TH-2,Thruster -,Battery -,24,240,6800,0,70,,black,negative,3/8,M8',
+    '',
+  ].join('\r\n');
 
 export interface ScheduleRead {
   readonly cables: readonly Cable[];

@@ -3,7 +3,8 @@ import { cablesSay } from '../../core/words/counts.ts';
 import { nanoid } from 'nanoid';
 import { computed, ref, shallowRef } from 'vue';
 import { csvTitles } from '../../core/model/csv.ts';
-import { guessMapping, readSchedule, SCHEDULE_FIELDS } from '../../core/paper/schedule.ts';
+import { guessMapping, readSchedule, SCHEDULE_FIELDS, scheduleTemplate } from '../../core/paper/schedule.ts';
+import { saveFile } from '../storage/files.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import ModalBox from '../ui/ModalBox.vue';
@@ -37,6 +38,8 @@ async function open(event: Event): Promise<void> {
         ? 'm'
         : 'mm';
 }
+const expected = SCHEDULE_FIELDS.map(({ title }) => title).join(', ');
+const template = () => saveFile('cable-schedule.csv', scheduleTemplate(), 'text/csv');
 const NONE = '-1';
 const titles = computed(() => csvTitles(contents.value));
 const choices = computed(() => [
@@ -88,6 +91,18 @@ function take(): void {
       />
     </label>
     <p v-if="refusal" class="mt-2 font-bold text-fails" role="alert">{{ refusal }}</p>
+    <template v-if="!contents">
+      <p class="mt-3">
+        {{ say`Columns that are understood, in any order and under most of their usual names:` }}
+      </p>
+      <p class="figure text-[16px]">{{ expected }}</p>
+      <p class="note mt-1">
+        {{
+          say`Only tag and length are needed. Poles as +, neg or ground, studs as 8, 8 mm or 3/8 in, sizes as 70 or 2/0, lengths with their unit or all in one.`
+        }}
+      </p>
+      <button type="button" class="button mt-2" @click="template">{{ say`Save a template` }}</button>
+    </template>
     <template v-if="contents">
       <h3 class="figure mt-3 mb-1 text-[16px] font-semibold">{{ say`Which column is which` }}</h3>
       <div class="grid grid-cols-2 gap-2 sm:grid-cols-4">

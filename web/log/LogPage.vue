@@ -63,6 +63,14 @@ const filters = computed(() => [
   { key: 'tool' as const, label: say`Tool`, choices: anything(say`any tool`, words.value.tools) },
   { key: 'die' as const, label: say`Die`, choices: anything(say`any die`, words.value.dies) },
 ]);
+/** On a phone the filters are one line that says what they are set to, until it is pressed. */
+const isFilterOpen = ref(false);
+const filterSays = computed(() =>
+  filters.value
+    .filter(({ key }) => key === 'state' || key === 'sort' || query[key] !== '')
+    .map(({ key, choices }) => choices.find(({ value }) => value === query[key])?.title ?? '')
+    .join(', '),
+);
 const isNarrowed = computed(() =>
   (Object.keys(WHOLE_LOG) as (keyof LogQuery)[]).some(
     (key) => key !== 'sort' && query[key] !== WHOLE_LOG[key],
@@ -116,9 +124,19 @@ function show(entry: LogEntry): void {
             :placeholder="say`Look for tag, place, person, word`"
             type="search"
           />
+          <button
+            type="button"
+            class="col-span-2 flex min-h-11 items-center gap-2 text-left sm:hidden"
+            :aria-expanded="isFilterOpen"
+            @click="isFilterOpen = !isFilterOpen"
+          >
+            <b class="text-teal">{{ say`Filters` }}</b>
+            <span class="min-w-0 flex-1 truncate text-ink2">{{ filterSays }}</span>
+          </button>
           <ChoiceField
             v-for="filter in filters"
             :key="filter.key"
+            :class="isFilterOpen ? '' : 'max-sm:hidden'"
             :label="filter.label"
             hide-label
             :model-value="query[filter.key]"

@@ -6,6 +6,7 @@ import { familySays } from '../../core/model/catalogue/lugs.ts';
 import { computed } from 'vue';
 import { sizeNamed } from '../../core/model/tables/size.ts';
 import { dieOffer, dieRank, isUsable } from '../../core/termination/dies/dieOffers.ts';
+import { dieAnswer } from '../../core/termination/dies/dieSays.ts';
 import type { MapRow } from '../../core/termination/dies/dieMap.ts';
 import { dieCalled } from '../../core/termination/lugOffers.ts';
 import { forecast } from '../../core/termination/dies/sectionView.ts';
@@ -96,7 +97,8 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
             :after-x="238"
           />
         </svg>
-        <p class="figure text-[20px] font-semibold">
+        <p class="text-[16px] font-bold">{{ tell(dieAnswer(offer)) }}</p>
+        <p class="figure text-[18px]">
           {{ word(offer.verdict) }}{{ offer.sure || offer.verdict === 'untried' ? '' : say`, unsure` }}
           <span v-if="offer.standard" class="text-[15px] font-normal text-ink2">{{
             say`the standard pair`

@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { word } from '../../core/words/terms.ts';
 import { useVirtualizer } from '@tanstack/vue-virtual';
-import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { sizeNamed } from '../../core/model/tables/size.ts';
 import type { DieMap, MapCell, MapRow } from '../../core/termination/dies/dieMap.ts';
 import { digits } from '../../core/words/numerals.ts';
 import type { Chosen } from './chosen.ts';
 import { say } from '../../core/words/say.ts';
 import { tell, amount } from '../../core/words/message.ts';
+import { called } from '../../core/model/catalogue/called.ts';
 import { readersUnit } from '../ui/display.ts';
 
 /** What one would write inside the lid: every lug against every die, with c where they nearly fit. */
-const { map, chosen } = defineProps<{ map: DieMap; chosen: Chosen | null }>();
+const { map: whole, chosen } = defineProps<{ map: DieMap; chosen: Chosen | null }>();
 const emit = defineEmits<{ choose: [chosen: Chosen] }>();
 
 const scroller = useTemplateRef<HTMLElement>('scroller');
@@ -20,10 +21,29 @@ const HEAD = 62;
 const CELL = 42;
 const LUG = 138;
 
+/** Narrowed down to the lugs and the dies that are looked for. */
+const lugAsked = ref('');
+const dieAsked = ref('');
+const has = (text: string, asked: string) =>
+  asked
+    .toLowerCase()
+    .split(/\s+/)
+    .every((part) => text.toLowerCase().includes(part));
+const map = computed(() => ({
+  ...whole,
+  rows: whole.rows.filter(({ lug, lugs }) =>
+    has(
+      `${tell(sizeNamed(lug.forSize))} ${lug.label} ${lugs.map(({ stud }) => stud).join(' ')}`,
+      lugAsked.value,
+    ),
+  ),
+}));
+
 /** The closest die to the left, so that what fits runs down from the upper left; indents stand last. */
 const order = computed(() =>
-  map.columns
+  whole.columns
     .map((column, i) => ({ column, i }))
+    .filter(({ column: { die, tool } }) => has(`${die.stamp} ${called(tool.title)}`, dieAsked.value))
     .sort(
       (a, b) =>
         Number(a.column.kind.leaves === 'indent') - Number(b.column.kind.leaves === 'indent') ||
@@ -32,7 +52,7 @@ const order = computed(() =>
 );
 const virtual = useVirtualizer(
   computed(() => ({
-    count: map.rows.length,
+    count: map.value.rows.length,
     getScrollElement: () => scroller.value,
     estimateSize: () => ROW,
     overscan: 12,
@@ -40,7 +60,7 @@ const virtual = useVirtualizer(
 );
 const shown = computed(() =>
   virtual.value.getVirtualItems().flatMap(({ index, start }) => {
-    const row = map.rows[index];
+    const row = map.value.rows[index];
     return row ? [{ row, start, index }] : [];
   }),
 );
@@ -64,11 +84,11 @@ function figureOf(cell: MapCell, isIndent: boolean): string {
   return cell.c >= NEAR.least && cell.c <= NEAR.most ? digits(cell.c, 2) : '';
 }
 const isChosen = (row: MapRow, i: number) =>
-  chosen?.rowKey === row.key && map.columns[i]?.die.id === chosen.dieId;
+  chosen?.rowKey === row.key && whole.columns[i]?.die.id === chosen.dieId;
 
 /** Brings the row in hand into view. */
 function reveal(): void {
-  const at = map.rows.findIndex(({ key }) => key === chosen?.rowKey);
+  const at = map.value.rows.findIndex(({ key }) => key === chosen?.rowKey);
   if (at < 0) return;
   virtual.value.scrollToIndex(at, { align: 'center' });
   const column = order.value.findIndex(({ column: own }) => own.die.id === chosen?.dieId);
@@ -82,7 +102,7 @@ watch(
 );
 
 function move(event: KeyboardEvent): void {
-  const rowIndex = map.rows.findIndex(({ key }) => key === chosen?.rowKey);
+  const rowIndex = map.value.rows.findIndex(({ key }) => key === chosen?.rowKey);
   const column = order.value.findIndex(({ column: own }) => own.die.id === chosen?.dieId);
   const steps: Readonly<Record<string, readonly [number, number]>> = {
     ArrowUp: [-1, 0],
@@ -93,16 +113,32 @@ function move(event: KeyboardEvent): void {
   const step = steps[event.key];
   if (!step) return;
   event.preventDefault();
-  const row = map.rows[Math.min(Math.max(rowIndex + step[0], 0), map.rows.length - 1)];
+  const row = map.value.rows[Math.min(Math.max(rowIndex + step[0], 0), map.value.rows.length - 1)];
   const next = order.value[Math.min(Math.max(column + step[1], 0), order.value.length - 1)];
   if (!row) return;
-  virtual.value.scrollToIndex(map.rows.indexOf(row));
+  virtual.value.scrollToIndex(map.value.rows.indexOf(row));
   emit('choose', { rowKey: row.key, dieId: next?.column.die.id ?? null });
 }
 </script>
 
 <template>
   <div class="flex flex-col">
+    <div class="flex shrink-0 gap-2 border-b border-hairline bg-chalk px-3.5 py-1.5">
+      <input
+        v-model="lugAsked"
+        type="search"
+        class="field-input !h-9 !text-[15px] pointer-coarse:!h-11"
+        :aria-label="say`Filter lugs`"
+        :placeholder="say`Lugs: 70, M10, light …`"
+      />
+      <input
+        v-model="dieAsked"
+        type="search"
+        class="field-input !h-9 !text-[15px] pointer-coarse:!h-11"
+        :aria-label="say`Filter dies`"
+        :placeholder="say`Dies: K16, bench …`"
+      />
+    </div>
     <div
       ref="scroller"
       class="map relative min-h-0 flex-1 overflow-auto max-lg:h-[56vh] max-lg:flex-none"
@@ -182,7 +218,7 @@ function move(event: KeyboardEvent): void {
             @click="
               emit('choose', {
                 rowKey: row.key,
-                dieId: row.best === null ? null : (map.columns[row.best]?.die.id ?? null),
+                dieId: row.best === null ? null : (whole.columns[row.best]?.die.id ?? null),
               })
             "
           >

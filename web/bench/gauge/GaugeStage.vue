@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { word } from '../../../core/words/terms.ts';
-import { computed, defineAsyncComponent } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { sameSize, sizeLabel, type ConductorSize, sizeNamed } from '../../../core/model/tables/size.ts';
 import type { Cable } from '../../../core/model/cable.ts';
 import type { School } from '../../../core/model/housePractice.ts';
@@ -10,6 +10,7 @@ import { canCrimp } from '../../../core/termination/canCrimp.ts';
 import { figure } from '../../../core/model/units/figure.ts';
 import { digits } from '../../../core/words/numerals.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
+import { triedWork } from '../../stores/work.ts';
 import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -80,6 +81,20 @@ const STEP_WORDS: Readonly<Record<number, string>> = {
   1: say`one up`,
   2: say`two up`,
 };
+
+/** A size that is looked at: why it fails or passes, without choosing it. */
+const looked = ref<ConductorSize | null>(null);
+watch(
+  () => cable.id,
+  () => (looked.value = null),
+);
+const why = computed(() => {
+  const size = looked.value;
+  if (!size) return null;
+  const tried = triedWork({ ...cable, gauge: { ...cable.gauge, size } }, bench.shop, bench.jobById(jobId));
+  const limits = tried?.findings.filter(({ stage, state }) => stage === 'gauge' && state !== 'holds') ?? [];
+  return { size, limits };
+});
 
 const oneUp = computed(() => {
   const { candidates, taken } = choice.value;
@@ -258,9 +273,14 @@ const near = (size: ConductorSize) => (sizeText(size) === sizeLabel(size) ? '' :
               :class="steps === 0 ? 'bg-teal-tint' : ''"
             >
               <th scope="row" class="pl-1.5 text-left font-normal whitespace-nowrap">
-                <span class="block text-[17px] leading-4 font-semibold">{{
-                  sizeLabel(candidate.at.size)
-                }}</span>
+                <button
+                  type="button"
+                  class="block min-h-0 text-[17px] leading-4 font-semibold text-teal underline decoration-hairline"
+                  :aria-label="say`Why ${sizeLabel(candidate.at.size)}`"
+                  @click="looked = candidate.at.size"
+                >
+                  {{ sizeLabel(candidate.at.size) }}
+                </button>
                 <span class="text-[13px] leading-3 text-ink2"
                   >{{ near(candidate.at.size) }}{{ STEP_WORDS[steps] }}, {{ crimps(candidate.at.size) }}</span
                 >
@@ -276,6 +296,19 @@ const near = (size: ConductorSize) => (sizeText(size) === sizeLabel(size) ? '' :
             </tr>
           </tbody>
         </table>
+        <div v-if="why" class="mt-2 border-l-[3px] border-teal bg-paper py-1.5 pl-3" role="status">
+          <p class="flex items-center gap-3">
+            <b class="figure text-[17px]">{{ tell(sizeNamed(why.size)) }}</b>
+            <span v-if="why.limits.length === 0">{{ say`passes every limit` }}</span>
+            <button type="button" class="button compact ml-auto" @click="choose(why.size)">
+              {{ say`Choose it` }}
+            </button>
+          </p>
+          <p v-for="limit in why.limits" :key="limit.id" class="mt-0.5">
+            <StateMark :state="limit.state" :close="limit.close ?? false" />
+            {{ tell(limit.title) }}: {{ tell(limit.because) }}
+          </p>
+        </div>
         <p class="note mt-2">{{ oneUp }}</p>
       </div>
     </div>
