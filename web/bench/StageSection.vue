@@ -39,7 +39,7 @@ watch(
 <template>
   <section
     ref="host"
-    class="relative isolate has-[[role=listbox],[role=menu]]:z-30"
+    class="relative isolate has-[[role=listbox],[role=menu],[data-help]]:z-30"
     :class="says === undefined || isOpen ? 'mb-4' : ''"
     :aria-label="title"
   >

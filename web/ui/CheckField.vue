@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Switch, SwitchGroup, SwitchLabel } from '@headlessui/vue';
+import HelpMark from '../help/HelpMark.vue';
 import { Check } from '@lucide/vue';
 
 /** On or off, as a box to tick. */
@@ -9,7 +10,7 @@ defineEmits<{ 'update:modelValue': [value: boolean] }>();
 
 <template>
   <SwitchGroup>
-    <div class="flex items-center gap-1">
+    <div class="relative flex items-center gap-1">
       <Switch
         :model-value="modelValue"
         class="-m-[11px] shrink-0 p-[11px]"
@@ -23,6 +24,7 @@ defineEmits<{ 'update:modelValue': [value: boolean] }>();
         </span>
       </Switch>
       <SwitchLabel class="cursor-pointer text-[12.5px] leading-4">{{ label }}</SwitchLabel>
+      <HelpMark :label="label" />
     </div>
   </SwitchGroup>
 </template>

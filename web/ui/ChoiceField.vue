@@ -2,6 +2,7 @@
 import { Listbox, ListboxButton, ListboxLabel, ListboxOption, ListboxOptions } from '@headlessui/vue';
 import { Check, ChevronDown } from '@lucide/vue';
 import { computed } from 'vue';
+import HelpMark from '../help/HelpMark.vue';
 import { say } from '../../core/words/say.ts';
 
 export interface Choice<Value extends string> {
@@ -37,9 +38,10 @@ const chosen = computed(() => choices.find(({ value }) => value === modelValue))
     class="relative min-w-0"
     @update:model-value="$emit('update:modelValue', $event as T)"
   >
-    <ListboxLabel class="label mb-1 block truncate" :class="hideLabel ? 'sr-only' : ''">{{
-      label
-    }}</ListboxLabel>
+    <div class="label relative mb-1 flex items-baseline" :class="hideLabel ? 'sr-only' : ''">
+      <ListboxLabel class="min-w-0 truncate">{{ label }}</ListboxLabel>
+      <HelpMark v-if="!hideLabel" :label="label" />
+    </div>
     <ListboxButton class="box flex h-11 w-full items-center gap-2 pr-2 pl-2.5 text-left hover:bg-teal-tint">
       <span class="min-w-0 flex-1">
         <span class="figure block truncate text-[17px] leading-[19px] font-medium">{{

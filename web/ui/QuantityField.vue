@@ -4,6 +4,7 @@ import { measured } from '../../core/words/measures.ts';
 import { brief } from '../../core/words/numerals.ts';
 import { baseUnit, type QuantityKind } from '../../core/model/units/entryUnits.ts';
 import { parseQuantity } from '../../core/model/units/quantity.ts';
+import HelpMark from '../help/HelpMark.vue';
 import { useDraft } from './useDraft.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -126,7 +127,10 @@ function cancel(event: KeyboardEvent): void {
 
 <template>
   <div class="min-w-0">
-    <label :for="fieldId" class="label mb-1 block truncate">{{ label }}</label>
+    <div class="label relative mb-1 flex items-baseline">
+      <label :for="fieldId" class="min-w-0 truncate">{{ label }}</label>
+      <HelpMark :label="label" />
+    </div>
     <div class="relative">
       <input
         :id="fieldId"

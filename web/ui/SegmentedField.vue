@@ -1,6 +1,8 @@
 <script setup lang="ts" generic="T extends string | number">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue';
 
+import HelpMark from '../help/HelpMark.vue';
+
 /** One of a few, side by side. */
 defineProps<{
   label: string;
@@ -19,9 +21,10 @@ defineEmits<{ 'update:modelValue': [value: T] }>();
     class="min-w-0"
     @update:model-value="$emit('update:modelValue', $event as T)"
   >
-    <RadioGroupLabel class="label mb-1 block truncate" :class="hideLabel ? 'sr-only' : ''">{{
-      label
-    }}</RadioGroupLabel>
+    <div class="label relative mb-1 flex items-baseline" :class="hideLabel ? 'sr-only' : ''">
+      <RadioGroupLabel class="min-w-0 truncate">{{ label }}</RadioGroupLabel>
+      <HelpMark v-if="!hideLabel" :label="label" />
+    </div>
     <div class="box flex overflow-hidden" :class="small ? 'h-7' : 'h-11'">
       <RadioGroupOption
         v-for="choice in choices"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, useId, useTemplateRef, watch } from 'vue';
+import HelpMark from '../help/HelpMark.vue';
 import { useDraft } from './useDraft.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -52,7 +53,10 @@ function commit(): void {
 
 <template>
   <div class="min-w-0">
-    <label :for="fieldId" class="label mb-1 block truncate">{{ label }}</label>
+    <div class="label relative mb-1 flex items-baseline">
+      <label :for="fieldId" class="min-w-0 truncate">{{ label }}</label>
+      <HelpMark :label="label" />
+    </div>
     <input
       :id="fieldId"
       ref="input"

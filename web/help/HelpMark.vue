@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
+import { computed, ref } from 'vue';
+import { HELP } from './help.ts';
+import HelpPicture from './HelpPicture.vue';
+import { say } from '../../core/words/say.ts';
+
+/** Behind the name of a field: what it is, how to find it out, what follows where it is wrong. Nothing where there is none. */
+const { label } = defineProps<{ label: string }>();
+
+const help = computed(() => HELP.get(label));
+
+const WIDTH = 300;
+const TALLEST = 300;
+const EDGE = 8;
+/** It lies over everything, beside its field, and never beyond the window. */
+const placed = ref({ left: '0px', top: '0px' });
+function place({ currentTarget }: Event): void {
+  if (!(currentTarget instanceof Element)) return;
+  const mark = currentTarget.getBoundingClientRect();
+  const left = Math.max(EDGE, Math.min(mark.left - EDGE, innerWidth - WIDTH - EDGE));
+  const top = mark.bottom + TALLEST > innerHeight ? Math.max(EDGE, mark.top - TALLEST) : mark.bottom;
+  placed.value = { left: `${left}px`, top: `${top}px` };
+}
+</script>
+
+<template>
+  <Popover v-if="help" class="inline-block align-baseline">
+    <PopoverButton
+      class="figure -my-2 inline-flex !min-h-0 !min-w-0 px-1.5 py-2 text-[14px] leading-3 font-semibold text-teal hover:bg-teal-tint"
+      :aria-label="say`About ${label}`"
+      @click="place"
+      >?</PopoverButton
+    >
+    <PopoverPanel
+      class="fixed z-50 max-h-[292px] w-[300px] max-w-[calc(100vw-16px)] overflow-auto border border-line bg-lamp p-3 text-[13px] leading-5 font-normal whitespace-normal text-ink shadow-lg"
+      :style="placed"
+      data-help
+      :aria-label="say`About ${label}`"
+    >
+      <HelpPicture v-if="help.picture" :name="help.picture" />
+      <p>{{ help.text }}</p>
+    </PopoverPanel>
+  </Popover>
+</template>
