@@ -56,14 +56,36 @@ const tooSmall = (page: Page) =>
     return found;
   });
 
-/** Wide, narrow, and a window of 1280 enlarged twice over. */
-const WIDTHS = [820, 640, 390, 320];
+/** Texts that are squeezed into a column beside their buttons: long, narrow, and many lines high. */
+const squeezed = (page: Page) =>
+  page.evaluate(() => {
+    const found: string[] = [];
+    for (const own of document.querySelectorAll<HTMLElement>('h1, h2, h3, p, legend, label, dt, dd, b')) {
+      if (own.closest('table, svg, .sr-only, [aria-hidden="true"]')) continue;
+      const said = [...own.childNodes]
+        .filter(({ nodeType }) => nodeType === Node.TEXT_NODE)
+        .map(({ textContent }) => textContent ?? '')
+        .join('')
+        .trim();
+      const box = own.getBoundingClientRect();
+      if (said.length < 24 || box.width < 4) continue;
+      const line = Number.parseFloat(getComputedStyle(own).lineHeight) || 16;
+      if (box.width < 104 && box.height > 4.5 * line)
+        found.push(`“${said.slice(0, 40)}” ${Math.round(box.width)}×${Math.round(box.height)}`);
+    }
+    return found;
+  });
+
+/** The largest, wide, narrow, and a window of 1280 enlarged twice over. */
+const WIDTHS = [1920, 1280, 820, 640, 390, 320];
 const widerThan = async (page: Page, widths: readonly number[], name: string): Promise<string[]> => {
   const wide: string[] = [];
   for (const width of widths) {
     await page.setViewportSize({ width, height: 800 });
     const over = await tooWide(page);
     if (over) wide.push(`${name} at ${width}: ${over}`);
+    const narrow = await squeezed(page);
+    if (narrow.length > 0) wide.push(`${name} at ${width}, squeezed: ${narrow.join(', ')}`);
   }
   return wide;
 };

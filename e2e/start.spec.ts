@@ -83,3 +83,13 @@ test('the card of a cable has all of it on one sheet, and goes out as text', asy
   await page.getByRole('link', { name: 'Change it' }).click();
   await expect(page).toHaveURL(/th3\/run$/);
 });
+
+test('the card prints on one A6, without what stands round it', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/teasel/card/th3');
+  await expect(page.getByRole('article', { name: 'Card of TH-3' })).toBeVisible();
+  const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1);
+  expect(pdf).toMatch(/MediaBox \[0 0 29[78][.\d]* 4(?:19|20)[.\d]*\]/);
+});

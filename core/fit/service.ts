@@ -8,6 +8,9 @@ import { type Message, msg } from '../words/message.ts';
 
 type Temporary = NonNullable<End['temporary']>;
 
+/** What is due within so many days is due soon. */
+export const SOON_DAYS = 31;
+
 /** What a fitted cable is due for. */
 export interface Due {
   readonly what: 'tighten again' | 'look again' | 'replace';

@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
+import { dueList, logOf } from '../../core/log/log.ts';
+import { dayAfter } from '../../core/model/units/days.ts';
+import { today } from '../ui/today.ts';
+import { SOON_DAYS } from '../../core/fit/service.ts';
 import { cablesSay } from '../../core/words/counts.ts';
 import { useMade } from '../kit/made.ts';
 import { placeOf } from '../places.ts';
@@ -13,10 +17,12 @@ const router = useRouter();
 // What waits in them is filled in: the page is there before.
 const { made } = useMade(() => ({ jobs: bench.jobs, shop: bench.shop }), 0);
 
+const soon = dayAfter(today(), SOON_DAYS);
 const rows = computed(() =>
   bench.jobs.map((job) => {
     const works = made.value.filter((one) => one.job.id === job.id);
     const begun = job.cables.filter(({ done, records }) => done.length > 0 && records.length === 0).length;
+    const due = dueList(logOf([job], bench.shop)).filter((own) => own.due.by <= soon).length;
     const proved = works.filter(({ work }) => work.stages.prove.done).length;
     return {
       job,
@@ -24,6 +30,7 @@ const rows = computed(() =>
       says: [
         cablesSay(job.cables.length),
         ...(begun > 0 ? [say`${begun} half made`] : []),
+        ...(due > 0 ? [say`${due} due`] : []),
         ...(proved > 0 ? [say`${proved} proved`] : []),
       ].join(', '),
     };

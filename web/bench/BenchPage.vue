@@ -105,6 +105,8 @@ const shownFindings = computed(() =>
     : findings.value,
 );
 
+/** On a phone the ledger is below the stage: one press away from its top. */
+const toLedger = () => document.querySelector('[data-ledger]')?.scrollIntoView({ block: 'start' });
 const edit = useCableEdit(() => ({ jobId, cableId: cableId ?? '' }));
 const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.palmAngleDeg = angleDeg));
 </script>
@@ -119,6 +121,9 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
         <span class="note min-w-0 flex-1 truncate">{{
           [cable.ends.A.at, cable.ends.B.at].filter(Boolean).join(' → ')
         }}</span>
+        <button type="button" class="min-h-11 px-2 font-bold text-teal" @click="toLedger">
+          {{ say`Ledger` }}
+        </button>
         <RouterLink
           :to="{ name: 'card', params: { jobId, cableId: cable.id } }"
           class="flex min-h-11 items-center px-2 font-bold text-teal"
@@ -156,6 +161,7 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
             :findings="shownFindings"
             :title="title"
             :opened="opened"
+            data-ledger
             class="border-line max-lg:border-t lg:overflow-y-auto lg:border-l"
             @open="opened = $event"
           >

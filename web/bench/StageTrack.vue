@@ -9,7 +9,7 @@ import { STAGE_TITLES } from './stages.ts';
 import { say } from '../../core/words/say.ts';
 
 /** The seven stages in the order of the work. Nothing is locked; each says how far it is. */
-defineProps<{ jobId: string; cableId: string; stage: Stage; work: CableWork }>();
+defineProps<{ jobId: string; cableId: string; stage: Stage | undefined; work: CableWork }>();
 </script>
 
 <template>

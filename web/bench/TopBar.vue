@@ -18,7 +18,7 @@ const { prefs } = prefsStore;
 </script>
 
 <template>
-  <header class="touch-row flex h-11 min-w-0 items-stretch border-b border-line bg-chalk">
+  <header class="touch-row flex print:hidden h-11 min-w-0 items-stretch border-b border-line bg-chalk">
     <div class="flex w-[208px] shrink-0 items-center gap-2.5 border-r border-line px-3 max-lg:w-auto">
       <button
         type="button"

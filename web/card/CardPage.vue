@@ -7,6 +7,7 @@ import BenchFrame from '../bench/BenchFrame.vue';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { triedWork } from '../stores/work.ts';
+import StageTrack from '../bench/StageTrack.vue';
 import CardSheet from './CardSheet.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -40,8 +41,15 @@ async function share(): Promise<void> {
 
 <template>
   <BenchFrame :job-id="jobId" :cable-id="cableId">
-    <main v-if="worked" class="min-w-0 bg-chalk p-4 lg:overflow-y-auto print:overflow-visible print:p-0">
-      <div class="mx-auto max-w-[560px]">
+    <main v-if="worked" class="min-w-0 bg-chalk lg:overflow-y-auto print:overflow-visible print:p-0">
+      <StageTrack
+        class="print:hidden"
+        :job-id="jobId"
+        :cable-id="cableId"
+        :stage="undefined"
+        :work="worked.work"
+      />
+      <div class="mx-auto max-w-[560px] p-4 print:p-0">
         <CardSheet :worked="worked" />
         <div class="mt-4 flex flex-wrap gap-2 print:hidden">
           <RouterLink :to="placeOf(jobId, cableId, 'make')" class="button filled">{{

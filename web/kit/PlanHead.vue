@@ -70,7 +70,7 @@ const lines = computed(() => {
 
 <template>
   <header class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-3.5 py-2">
-    <div class="min-w-0 flex-1" role="status">
+    <div class="min-w-0 flex-1 basis-64" role="status">
       <p class="figure text-[20px] leading-6 font-semibold">{{ title }}</p>
       <p class="note">{{ why }}</p>
     </div>

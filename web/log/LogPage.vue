@@ -18,6 +18,7 @@ import {
   WHOLE_LOG,
 } from '../../core/log/log.ts';
 import { STATE_SAYS } from '../../core/paper/stateSays.ts';
+import { SOON_DAYS } from '../../core/fit/service.ts';
 import { dayAfter } from '../../core/model/units/days.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { saveFile } from '../storage/files.ts';
@@ -34,7 +35,6 @@ import { say } from '../../core/words/say.ts';
 defineProps<{ jobId?: string }>();
 
 const bench = useBench();
-const SOON_DAYS = 31;
 const query = reactive<{ -readonly [Key in keyof LogQuery]: LogQuery[Key] }>({ ...WHOLE_LOG });
 const entries = computed(() => logOf(bench.jobs, bench.shop));
 const soon = computed(() => dayAfter(today(), SOON_DAYS));

@@ -33,7 +33,7 @@ const bench = useBench();
 const { job, sheets, drawn, worked, all, ready, picturesFor } = useSheets(() => ({ jobId }));
 /** Pictures that are kept with a cable and cannot be read, by its tag. */
 const damaged = ref<readonly string[]>([]);
-const { busy, problem, keep } = useMaking();
+const { busy, problem, keep, step, stop } = useMaking();
 const { prefs } = usePrefs();
 const host = useTemplateRef<HTMLElement>('host');
 const STACK_PX = 1000;
@@ -81,7 +81,7 @@ const lists = computed(() =>
 
 /** All that the PDF and the zip are made of; nothing where the page is not there. */
 async function parts() {
-  busy.value = say`waiting for every sheet`;
+  step(say`waiting for every sheet`);
   await ready();
   const [packed, onSheets] = [pack.value, host.value];
   if (!packed || !onSheets) return null;
@@ -93,7 +93,7 @@ async function parts() {
   const cables = [];
   const unreadable: string[] = [];
   for (const [i, { record }] of sheets.value.entries()) {
-    busy.value = say`drawing ${i + 1} of ${sheets.value.length}`;
+    step(say`drawing ${i + 1} of ${sheets.value.length}`);
     const { missing, ...drawing } = await picturesFor(onSheets, i, fonts);
     cables.push({ record, ...drawing });
     if (missing > 0) unreadable.push(say`${record.tag} (${missing})`);
@@ -105,7 +105,7 @@ async function parts() {
   const drawing = onSheets.querySelector<SVGSVGElement>('.system-sheet svg');
   const picture = drawing ? await drawingPng(drawing, fonts, DIAGRAM_PX).catch(() => null) : null;
   const told = (done: number) => {
-    busy.value = say`record ${done} of ${cables.length}`;
+    step(say`record ${done} of ${cables.length}`);
   };
   const pdf = await handoverPdf(packed, cables, prefs.paper, fonts, stacks, told, picture);
   return { pdf, cables, fonts };
@@ -172,7 +172,10 @@ const print = () =>
       <RouterLink :to="{ name: 'job', params: { jobId } }" class="button">{{
         say`Back to the bench`
       }}</RouterLink>
-      <span v-if="busy" role="status">{{ busy }} …</span>
+      <template v-if="busy">
+        <span role="status">{{ busy }} …</span>
+        <button type="button" class="button" @click="stop">{{ say`Stop` }}</button>
+      </template>
       <span v-if="damaged.length > 0" class="font-bold text-fails" role="alert">{{
         say`Pictures that cannot be read are left out: ${damaged.join(', ')}.`
       }}</span>

@@ -20,7 +20,7 @@ const bench = useBench();
 const { job, sheets, drawn, worked, all, ready, picturesFor } = useSheets(() => ({ jobId, cableId }));
 /** Pictures that are kept with a cable and cannot be read, by its tag. */
 const damaged = ref<readonly string[]>([]);
-const { busy, problem, keep } = useMaking();
+const { busy, problem, keep, step, stop } = useMaking();
 const { prefs } = usePrefs();
 const host = useTemplateRef<HTMLElement>('host');
 
@@ -50,12 +50,12 @@ const saveZip = () =>
     if (!printed || !host.value) return;
     const [{ jobZip }, { paperFonts }] = await Promise.all([import('./jobZip.ts'), import('./fonts.ts')]);
     const fonts = await paperFonts();
-    busy.value = say`waiting for every sheet`;
+    step(say`waiting for every sheet`);
     await ready();
     const cables = [];
     const unreadable: string[] = [];
     for (const [i, { record }] of sheets.value.entries()) {
-      busy.value = say`drawing ${i + 1} of ${sheets.value.length}`;
+      step(say`drawing ${i + 1} of ${sheets.value.length}`);
       const { missing, ...drawing } = await picturesFor(host.value, i, fonts);
       cables.push({ record, ...drawing });
       if (missing > 0) unreadable.push(say`${record.tag} (${missing})`);
@@ -71,7 +71,7 @@ const saveZip = () =>
       await picturesOf(printed),
       {
         hunts: huntsOf(printed.id),
-        told: (done) => (busy.value = say`record ${done} of ${cables.length}`),
+        told: (done) => step(say`record ${done} of ${cables.length}`),
       },
     );
     saveFile(`${tagFileName(printed.title)}.zip`, zipped, 'application/zip');
@@ -117,7 +117,10 @@ const print = () =>
         class="button"
         >{{ cableId ? say`Back to Prove` : say`Back to the bench` }}</RouterLink
       >
-      <span v-if="busy" role="status">{{ busy }} …</span>
+      <template v-if="busy">
+        <span role="status">{{ busy }} …</span>
+        <button type="button" class="button" @click="stop">{{ say`Stop` }}</button>
+      </template>
       <span v-if="damaged.length > 0" class="font-bold text-fails" role="alert">{{
         say`Pictures that cannot be read are left out: ${damaged.join(', ')}.`
       }}</span>

@@ -129,7 +129,7 @@ const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', tim
   <div>
     <div class="flex flex-wrap items-center gap-3 border-b border-line bg-paper px-3.5 py-2.5" role="status">
       <StateMark :state="work.verdict.state" :word="false" />
-      <p class="figure min-w-0 flex-1 text-[20px] leading-6 font-semibold">
+      <p class="figure min-w-0 flex-1 basis-64 text-[20px] leading-6 font-semibold">
         {{ tell(work.verdict.sentence) }}
       </p>
       <p

@@ -1,0 +1,51 @@
+import { expect, type Page } from '@playwright/test';
+import { apart as test } from './test.ts';
+
+/** Counts what a person presses: the mouse's button, and keys beside those that write the line. */
+async function counting(page: Page) {
+  await page.addInitScript(() => {
+    const counted = window as unknown as { presses: number; keys: number };
+    counted.presses = 0;
+    counted.keys = 0;
+    addEventListener(
+      'click',
+      ({ isTrusted, detail }) => isTrusted && detail > 0 && (counted.presses += 1),
+      true,
+    );
+    addEventListener('keydown', ({ isTrusted }) => isTrusted && (counted.keys += 1), true);
+    // A printed page is a call that was made.
+    window.print = () => void document.body.setAttribute('data-printed', '');
+  });
+  return () =>
+    page.evaluate(() => {
+      const { presses, keys } = window as unknown as { presses: number; keys: number };
+      return { presses, keys };
+    });
+}
+
+const LINE = '12 V 2000 W inverter 1.5 m engine space';
+
+test('from a first visit to a size with its reasons in a line and at most six presses', async ({ page }) => {
+  const count = await counting(page);
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'What is the cable for?' })).toBeVisible();
+  // The field has the keyboard: nothing is pressed to begin.
+  await page.keyboard.type(LINE);
+  const answer = page.getByRole('region', { name: /Answer/ }).or(page.locator('article').first());
+  await expect(page.getByText('Governing limit')).toBeVisible();
+  await page.getByText('Why, and what is still open').click();
+  await expect(answer.first()).toBeVisible();
+  const { presses, keys } = await count();
+  expect(presses).toBeLessThanOrEqual(6);
+  expect(keys).toBeLessThanOrEqual(LINE.length + 1);
+});
+
+test('on to a printed card in two more presses', async ({ page }) => {
+  const count = await counting(page);
+  await page.goto('/');
+  await page.keyboard.type(LINE);
+  await page.getByRole('button', { name: 'The card' }).click();
+  await page.getByRole('button', { name: 'Print the card' }).click();
+  await expect(page.locator('body[data-printed]')).toBeAttached();
+  expect((await count()).presses).toBeLessThanOrEqual(2);
+});
