@@ -50,5 +50,8 @@ test('a phone shows every stage without scrolling sideways', async ({ page }) =>
   }
   await page.getByRole('button', { name: 'Open the rack' }).click();
   await page.getByRole('dialog').getByRole('link', { name: 'SO-1' }).click();
+  // On a phone its card is the first thing seen of a cable, and every stage is a press from it.
+  await expect(page).toHaveURL(/card\/so1$/);
+  await app.stage('Fit');
   await expect(page).toHaveURL(/so1\/fit$/);
 });

@@ -31,10 +31,9 @@ test('from a first visit to a size with its reasons in a line and at most six pr
   await expect(page.getByRole('heading', { name: 'What is the cable for?' })).toBeVisible();
   // The field has the keyboard: nothing is pressed to begin.
   await page.keyboard.type(LINE);
-  const answer = page.getByRole('region', { name: /Answer/ }).or(page.locator('article').first());
   await expect(page.getByText('Governing limit')).toBeVisible();
   await page.getByText('Why, and what is still open').click();
-  await expect(answer.first()).toBeVisible();
+  await expect(page.locator('details[open]')).toBeVisible();
   const { presses, keys } = await count();
   expect(presses).toBeLessThanOrEqual(6);
   expect(keys).toBeLessThanOrEqual(LINE.length + 1);
@@ -43,6 +42,7 @@ test('from a first visit to a size with its reasons in a line and at most six pr
 test('on to a printed card in two more presses', async ({ page }) => {
   const count = await counting(page);
   await page.goto('/');
+  await expect(page.getByRole('textbox', { name: 'The cable in one line' })).toBeFocused();
   await page.keyboard.type(LINE);
   await page.getByRole('button', { name: 'The card' }).click();
   await page.getByRole('button', { name: 'Print the card' }).click();

@@ -61,7 +61,7 @@ const squeezed = (page: Page) =>
   page.evaluate(() => {
     const found: string[] = [];
     for (const own of document.querySelectorAll<HTMLElement>('h1, h2, h3, p, legend, label, dt, dd, b')) {
-      if (own.closest('table, svg, .sr-only, [aria-hidden="true"]')) continue;
+      if (own.closest('table, svg, .paper, .sr-only, [aria-hidden="true"]')) continue;
       const said = [...own.childNodes]
         .filter(({ nodeType }) => nodeType === Node.TEXT_NODE)
         .map(({ textContent }) => textContent ?? '')

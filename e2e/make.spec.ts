@@ -147,7 +147,7 @@ test('a figure that fails asks for the way out: close again, cut back, or a new 
   await expect(box).toContainText('Do this step again');
   await box.getByRole('button', { name: 'wrong die' }).click();
   await expect(box).not.toContainText('Do this step again');
-  await expect(box).toContainText(/of the service loop 41 mm stay/);
+  await expect(box).toContainText(/of the service loop 41\smm stay/);
   await box.getByRole('button', { name: /Do this\s*: Cut end A off/ }).click();
   await expect(current(page)).toContainText('Strip A');
   await page.keyboard.press('Escape');

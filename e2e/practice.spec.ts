@@ -10,7 +10,7 @@ test('house practice says what each other answer changes on this job, and takes 
   await expect(page.getByText('Local codes, class rules and a licensed person')).toBeVisible();
   const gauge = page.getByRole('region', { name: 'Gauge' });
   await expect(gauge.getByRole('button', { name: /with “on”/ })).toContainText(
-    /2 cables, \+\d\.\d\d kg, \+£\d/,
+    /2 cables, \+\d\.\d\d\skg, \+£\d/,
   );
   await expect(page.getByRole('progressbar')).toBeHidden();
   expect(await app.seriousProblems('main')).toEqual([]);

@@ -78,7 +78,7 @@ watch([isCommandOpen, isKeysOpen], ([command, keys]) => {
 
 <template>
   <div
-    class="min-h-dvh lg:grid lg:h-[calc(100dvh-var(--bar,0px))] lg:grid-rows-[44px_minmax(0,1fr)] lg:overflow-hidden"
+    class="min-h-dvh lg:grid lg:h-[calc(100dvh-var(--bar,0px))] lg:grid-rows-[44px_minmax(0,1fr)] lg:overflow-hidden print:!block print:!h-auto print:!overflow-visible"
     :class="job ? 'lg:grid-cols-[208px_minmax(0,1fr)]' : 'lg:grid-cols-[minmax(0,1fr)]'"
   >
     <TopBar
@@ -96,7 +96,7 @@ watch([isCommandOpen, isKeysOpen], ([command, keys]) => {
       :job="job"
       :cable-id="cableId"
       :stage="stage"
-      class="border-r border-line"
+      class="border-r border-line print:hidden"
       @add="addCable"
     />
     <RackDrawer v-if="job && !isDesk && isRackOpen" open @close="isRackOpen = false">

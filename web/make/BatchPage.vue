@@ -103,7 +103,7 @@ const amount = (value: number, unit: string) =>
     <main v-if="job" class="min-w-0 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_300px]">
       <div class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
         <header class="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line px-3.5 py-2.5">
-          <div class="flex-1">
+          <div class="min-w-0 flex-1 basis-64">
             <h1 class="figure text-[20px] leading-6 font-semibold">
               {{ say`${cablesSay(chosen.length)} at once` }}
             </h1>

@@ -53,25 +53,26 @@ const TITLES = [
       <h1 class="sr-only">{{ say`Tool case` }}</h1>
       <WorkshopBar :job-id="jobId" />
       <TabGroup as="div" class="lg:flex lg:min-h-0 lg:flex-1 lg:flex-col">
-        <TabList
-          class="relative flex shrink-0 overflow-x-auto border-b border-line bg-chalk px-2"
-          :aria-label="say`Tool case`"
-        >
-          <Tab v-for="title in TITLES" :key="title" v-slot="{ selected }" as="template">
-            <button
-              type="button"
-              class="figure h-[51px] px-3 text-[17px] whitespace-nowrap focus-visible:-outline-offset-2"
-              :class="selected ? 'border-b-[3px] border-teal font-semibold' : 'text-ink2 hover:bg-teal-tint'"
-            >
-              {{ title }}
-            </button>
-          </Tab>
+        <div class="flex shrink-0 flex-wrap border-b border-line bg-chalk">
+          <TabList class="relative flex min-w-0 overflow-x-auto px-2" :aria-label="say`Tool case`">
+            <Tab v-for="title in TITLES" :key="title" v-slot="{ selected }" as="template">
+              <button
+                type="button"
+                class="figure h-[51px] px-3 text-[17px] whitespace-nowrap focus-visible:-outline-offset-2"
+                :class="
+                  selected ? 'border-b-[3px] border-teal font-semibold' : 'text-ink2 hover:bg-teal-tint'
+                "
+              >
+                {{ title }}
+              </button>
+            </Tab>
+          </TabList>
           <RouterLink
             :to="{ name: 'in-your-case', params: { jobId } }"
             class="ml-auto flex h-[51px] items-center px-3 font-bold whitespace-nowrap text-teal hover:bg-teal-tint"
             >{{ say`What is in your case?` }}</RouterLink
           >
-        </TabList>
+        </div>
         <TabPanels class="lg:min-h-0 lg:flex-1">
           <TabPanel class="h-full lg:grid lg:grid-cols-[minmax(0,1fr)_354px]" :tabindex="-1">
             <MapGrid :map="map" :chosen="chosen" class="min-w-0 lg:min-h-0" @choose="chosen = $event" />

@@ -275,7 +275,7 @@ const near = (size: ConductorSize) => (sizeText(size) === sizeLabel(size) ? '' :
               <th scope="row" class="pl-1.5 text-left font-normal whitespace-nowrap">
                 <button
                   type="button"
-                  class="block min-h-0 text-[17px] leading-4 font-semibold text-teal underline decoration-hairline"
+                  class="block pointer-coarse:min-h-11 pointer-coarse:min-w-11 text-left text-[17px] leading-4 font-semibold text-teal underline decoration-hairline"
                   :aria-label="say`Why ${sizeLabel(candidate.at.size)}`"
                   @click="looked = candidate.at.size"
                 >
