@@ -89,7 +89,7 @@ export class App {
   /** Opens the part that something folded away is in; nothing where it is in sight, or not there yet. */
   async reveal(what: Locator): Promise<void> {
     if ((await what.count()) === 0 || (await what.first().isVisible())) return;
-    const part = this.page.locator('main section', { has: what.first() });
+    const part = this.page.locator('main section', { has: what.first() }).last();
     const fold = part.locator('h3 > button[aria-expanded=false]');
     if ((await fold.count()) > 0) await fold.first().click();
   }
@@ -184,21 +184,24 @@ export class App {
 }
 
 /** Texts of the drawing that run over each other or off its edge. */
-export const overlapsInDrawing = (page: Page): Promise<string[]> =>
-  page.locator('.workpiece svg').evaluate((svg) => {
-    const edge = svg.getBoundingClientRect();
-    const boxes = [...svg.querySelectorAll('text')]
-      .filter((text) => text.textContent?.trim())
-      .map((text) => ({ words: text.textContent?.trim() ?? '', box: text.getBoundingClientRect() }));
-    const found: string[] = [];
-    boxes.forEach(({ words, box }, i) => {
-      if (box.left < edge.left - 1 || box.right > edge.right + 1) found.push(`${words} runs off`);
-      // A text's box is taller than its letters: two rows may touch, but not by more than that.
-      for (const other of boxes.slice(i + 1)) {
-        const across = Math.min(box.right, other.box.right) - Math.max(box.left, other.box.left);
-        const down = Math.min(box.bottom, other.box.bottom) - Math.max(box.top, other.box.top);
-        if (across > 1 && down > 5) found.push(`${words} over ${other.words}`);
-      }
+export const overlapsInDrawing = (page: Page, drawing = '.workpiece svg'): Promise<string[]> =>
+  page
+    .locator(drawing)
+    .first()
+    .evaluate((svg) => {
+      const edge = svg.getBoundingClientRect();
+      const boxes = [...svg.querySelectorAll('text')]
+        .filter((text) => text.textContent?.trim())
+        .map((text) => ({ words: text.textContent?.trim() ?? '', box: text.getBoundingClientRect() }));
+      const found: string[] = [];
+      boxes.forEach(({ words, box }, i) => {
+        if (box.left < edge.left - 1 || box.right > edge.right + 1) found.push(`${words} runs off`);
+        // A text's box is taller than its letters: two rows may touch, but not by more than that.
+        for (const other of boxes.slice(i + 1)) {
+          const across = Math.min(box.right, other.box.right) - Math.max(box.left, other.box.left);
+          const down = Math.min(box.bottom, other.box.bottom) - Math.max(box.top, other.box.top);
+          if (across > 1 && down > 5) found.push(`${words} over ${other.words}`);
+        }
+      });
+      return found;
     });
-    return found;
-  });

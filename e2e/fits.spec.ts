@@ -140,7 +140,8 @@ test.describe('by touch', () => {
       await page.waitForTimeout(250);
       const found = await tooSmall(page);
       if (found.length > 0) small.push(`${name}: ${found.length}: ${found.slice(0, 400).join(', ')}`);
-      small.push(...(await widerThan(page, [320, 390], name)));
+      small.push(...(await widerThan(page, WIDTHS, name)));
+      await page.setViewportSize({ width: 390, height: 844 });
     }
     expect(small).toEqual([]);
   });

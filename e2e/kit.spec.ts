@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { type Download, expect, type Page } from '@playwright/test';
 import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { App } from './app.ts';
+import { App, overlapsInDrawing } from './app.ts';
 import { test } from './test.ts';
 
 async function kitOfDemo(page: Page): Promise<App> {
@@ -292,4 +292,19 @@ test('a phone shows the kit without scrolling sideways', async ({ page }) => {
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
   );
   expect(overflow).toBeLessThanOrEqual(0);
+});
+
+test('no label of the cutting plan stands over another, at any width', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  for (const job of ['teasel', 'marrow', 'hut'])
+    for (const width of [320, 390, 820, 1280, 1920]) {
+      await page.setViewportSize({ width, height: 844 });
+      await app.go(`/job/${job}/kit`);
+      await expect(page.locator('.plan-drawing')).toBeVisible();
+      if ((await page.locator('.plan-drawing svg').count()) === 0) continue;
+      await expect
+        .poll(() => overlapsInDrawing(page, '.plan-drawing svg'), { message: `${job} at ${width}` })
+        .toEqual([]);
+    }
 });

@@ -6,6 +6,7 @@ import { makeOrBuy, scrapPrice } from '../../core/cutting/makeOrBuy.ts';
 import type { Job } from '../../core/model/job.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { useBench } from '../stores/bench.ts';
+import StageSection from '../bench/StageSection.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import type { GroupPlan } from './useCutPlan.ts';
 import { say } from '../../core/words/say.ts';
@@ -28,6 +29,15 @@ function set(change: Partial<Terms>): void {
     if (own) own.makeOrBuy = { ...NOTHING, ...own.makeOrBuy, ...change };
   });
 }
+/** What it rests on, while the fields are folded away. */
+const pricesSay = computed(() =>
+  [
+    terms.value.boughtPrice > 0 ? say`${money(terms.value.boughtPrice)} ready made` : say`no price to buy at`,
+    say`${terms.value.minutesACable} min a cable`,
+    ...(terms.value.ratePerHour > 0 ? [say`${money(terms.value.ratePerHour)} an hour`] : []),
+    ...(terms.value.toolPrice > 0 ? [say`tool ${money(terms.value.toolPrice)}`] : []),
+  ].join(', '),
+);
 const scrap = computed(() => scrapPrice(plans, bench.shop.practice.cutting));
 const result = computed(() => makeOrBuy(terms.value, kit, scrap.value, cables));
 const money = (value: number) => `${bench.shop.currency}${digits(value, 0)}`;
@@ -116,56 +126,58 @@ const sentence = computed(() => {
           : say`The tool pays for itself after ${result.breakEven} such cables.`
       }}
     </p>
-    <div class="mt-2 grid grid-cols-2 gap-x-2">
-      <QuantityField
-        :label="say`Ready made, all of them`"
-        kind="number"
-        :model-value="terms.boughtPrice"
-        :least="0"
-        :most="1e6"
-        :decimals="2"
-        @update:model-value="set({ boughtPrice: $event })"
-      />
-      <QuantityField
-        :label="say`A tool to be bought`"
-        kind="number"
-        :model-value="terms.toolPrice"
-        :least="0"
-        :most="1e5"
-        :decimals="2"
-        :hint="say`0 where it is owned`"
-        @update:model-value="set({ toolPrice: $event })"
-      />
-      <QuantityField
-        :label="say`Minutes a cable`"
-        kind="number"
-        :model-value="terms.minutesACable"
-        :least="0"
-        :most="1000"
-        :decimals="0"
-        @update:model-value="set({ minutesACable: $event })"
-      />
-      <QuantityField
-        :label="say`Your hour is worth`"
-        kind="number"
-        :model-value="terms.ratePerHour"
-        :least="0"
-        :most="1000"
-        :decimals="2"
-        @update:model-value="set({ ratePerHour: $event })"
-      />
-      <QuantityField
-        v-if="terms.toolPrice > 0"
-        :label="say`Share of the tool, %`"
-        kind="number"
-        :model-value="terms.toolPercent ?? 100"
-        :least="0"
-        :most="100"
-        :decimals="0"
-        :hint="say`what this job bears of it`"
-        @update:model-value="set({ toolPercent: $event })"
-      />
-    </div>
+    <StageSection part="prices" class="mt-2" :title="say`Prices and time`" :says="pricesSay">
+      <div class="grid grid-cols-2 gap-x-2">
+        <QuantityField
+          :label="say`Ready made, all of them`"
+          kind="number"
+          :model-value="terms.boughtPrice"
+          :least="0"
+          :most="1e6"
+          :decimals="2"
+          @update:model-value="set({ boughtPrice: $event })"
+        />
+        <QuantityField
+          :label="say`A tool to be bought`"
+          kind="number"
+          :model-value="terms.toolPrice"
+          :least="0"
+          :most="1e5"
+          :decimals="2"
+          :hint="say`0 where it is owned`"
+          @update:model-value="set({ toolPrice: $event })"
+        />
+        <QuantityField
+          :label="say`Minutes a cable`"
+          kind="number"
+          :model-value="terms.minutesACable"
+          :least="0"
+          :most="1000"
+          :decimals="0"
+          @update:model-value="set({ minutesACable: $event })"
+        />
+        <QuantityField
+          :label="say`Your hour is worth`"
+          kind="number"
+          :model-value="terms.ratePerHour"
+          :least="0"
+          :most="1000"
+          :decimals="2"
+          @update:model-value="set({ ratePerHour: $event })"
+        />
+        <QuantityField
+          v-if="terms.toolPrice > 0"
+          :label="say`Share of the tool, %`"
+          kind="number"
+          :model-value="terms.toolPercent ?? 100"
+          :least="0"
+          :most="100"
+          :decimals="0"
+          :hint="say`what this job bears of it`"
+          @update:model-value="set({ toolPercent: $event })"
+        />
+      </div>
+    </StageSection>
   </section>
 </template>
 
