@@ -104,7 +104,7 @@ const turn = (key: string) => (opened.value = opened.value === key ? '' : key);
             @click="turn(line.key)"
           >
             <span class="min-w-0 leading-4"
-              ><span class="block truncate">{{ tell(line.what) }}</span
+              ><span class="block">{{ tell(line.what) }}</span
               ><span v-if="line.group === 'cable'" class="note block truncate">{{
                 tell(line.note)
               }}</span></span
