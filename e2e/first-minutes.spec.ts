@@ -1,4 +1,6 @@
 import { expect, type Page } from '@playwright/test';
+import { App } from './app.ts';
+import { decideEnds, measureAll, tickSteps } from './making.ts';
 import { apart as test } from './test.ts';
 
 /** Counts what a person presses: the mouse's button, and keys beside those that write the line. */
@@ -48,4 +50,32 @@ test('on to a printed card in two more presses', async ({ page }) => {
   await page.getByRole('button', { name: 'Print the card' }).click();
   await expect(page.locator('body[data-printed]')).toBeAttached();
   expect((await count()).presses).toBeLessThanOrEqual(2);
+});
+
+test('to a proved cable from a fixed list of readings', async ({ page }) => {
+  test.setTimeout(120_000);
+  const count = await counting(page);
+  const app = new App(page);
+  await page.goto('/');
+  await expect(page.getByRole('textbox', { name: 'The cable in one line' })).toBeFocused();
+  await page.keyboard.type('24 V 150 A 3.8 m fuse 200');
+  await expect(page.getByText('Governing limit')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.getByRole('radio', { checked: true, name: /^\d+ mm²/ }).click();
+  // What a short is must be known before anything is called proved.
+  await app.stage('Run');
+  await app.choose('The source is known by', /^its resistance/);
+  await app.type('Source resistance', '4 mΩ');
+  await app.type('Curve of fuse 1', '1.5 100, 5 0.1');
+  await decideEnds(app, async () => {});
+  await app.stage('Make');
+  await expect(page.getByRole('heading', { name: 'Lay everything out' })).toBeVisible();
+  await tickSteps(app, await page.getByRole('list', { name: 'Steps' }).getByRole('listitem').count());
+  await app.stage('Prove');
+  await app.type('Who is measuring', 'R. Alder');
+  await measureAll(app);
+  await expect(page.getByText('Proved: every figure holds').first()).toBeVisible();
+  const { presses, keys } = await count();
+  // Five seconds a press and one a key are ten minutes with room to spare.
+  expect(5 * presses + keys).toBeLessThan(600);
 });

@@ -1,16 +1,11 @@
 import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
+import { decideEnds, leastFlats, measureAll, tickSteps } from './making.ts';
 import { test } from './test.ts';
 
 /** What is said of the whole cable. */
 const verdict = (page: Page) =>
   page.getByRole('status').filter({ has: page.getByRole('link', { name: 'Test record' }) });
-
-/** The least that the die may leave across the flats, as the ledger says it. */
-async function leastFlats(app: App): Promise<number> {
-  const row = await app.ledger.getByRole('button', { name: /^Across flats/ }).textContent();
-  return Number(row?.match(/([\d.]+) to [\d.]+/)?.[1]);
-}
 
 test('a cable from nothing to a proved record, reloaded, exported, deleted and imported again', async ({
   page,
@@ -56,27 +51,10 @@ test('a cable from nothing to a proved record, reloaded, exported, deleted and i
   await expect(page.getByRole('radio', { checked: true, name: size })).toBeVisible();
 
   // Ends: studs, lugs, dies and sleeves are decided.
-  await app.stage('Ends');
-  for (const end of ['A', 'B'] as const) {
-    const panel = page.getByRole('region', { name: `End ${end}` });
-    await panel.getByRole('button', { name: `Stud of ${end}` }).click();
+  await decideEnds(app, async (end) => {
+    await page.getByRole('button', { name: `Stud of ${end}` }).click();
     await page.getByRole('option', { name: /^M10/ }).click();
-    await panel.getByRole('button', { name: `Lug of ${end}` }).click();
-    await page
-      .getByRole('option', { name: /heavy.*right/ })
-      .first()
-      .click();
-    await panel.getByRole('radiogroup', { name: 'Die' }).getByRole('radio', { checked: true }).click();
-  }
-  await page.getByRole('tab', { name: 'Sleeve, layers' }).click();
-  for (const end of ['A', 'B'] as const) {
-    const panel = page.getByRole('region', { name: `End ${end}` });
-    await panel
-      .getByRole('radiogroup', { name: /Sleeve of end/ })
-      .getByRole('radio', { checked: true })
-      .click();
-    await expect(panel).toContainText('decided');
-  }
+  });
 
   // Cut: the drawing and the stage say the same length.
   await app.stage('Cut');
@@ -95,16 +73,7 @@ test('a cable from nothing to a proved record, reloaded, exported, deleted and i
   await page.keyboard.press('Backspace');
   await expect(page.getByRole('heading', { name: 'Cut to length, square' })).toBeVisible();
   const steps = await page.getByRole('list', { name: 'Steps' }).getByRole('listitem').count();
-  for (let i = 1; i < steps; i += 1) {
-    await page.keyboard.press(' ');
-    // No flame before the hot-work list: it asks once.
-    const list = page.getByRole('button', { name: 'All of it gone through, for today' });
-    if (await list.isVisible()) {
-      await list.click();
-      await page.keyboard.press(' ');
-    }
-  }
-  await expect(page.getByRole('heading', { name: 'Every step is done' })).toBeVisible();
+  await tickSteps(app, steps - 1);
 
   // Prove: nobody is nobody, then every reading.
   await app.stage('Prove');
@@ -114,31 +83,7 @@ test('a cable from nothing to a proved record, reloaded, exported, deleted and i
   await expect(app.field('Across flats')).toHaveValue('99');
   await app.field('Across flats').fill('');
   await app.type('Who is measuring', 'R. Alder');
-  for (const end of ['end A', 'end B'] as const) {
-    await page.getByRole('radio', { name: end }).click();
-    const checks = page.getByRole('navigation', { name: 'Checks' });
-    await checks.getByRole('button', { name: /^Across flats/ }).click();
-    const flats = await leastFlats(app);
-    for (const more of [0.14, 0.16]) {
-      await app.type('Across flats', String(flats + more));
-    }
-    // What is missing comes next, until nothing of this end is.
-    await page.getByRole('button', { name: 'Next: ears' }).click();
-    await app.type('Ears, unfiled', '0.2');
-    await page.getByRole('button', { name: 'Next: pull' }).click();
-    await app.type('Pull, one minute', '100 kg');
-    await page.getByRole('button', { name: 'Next: look' }).click();
-    await page.getByRole('button', { name: 'All right' }).click();
-    await page.getByRole('button', { name: 'Record the look' }).click();
-  }
-  await page.getByRole('radio', { name: 'whole cable' }).click();
-  const limit = await app.ledger.getByRole('button', { name: /Resistance, whole/ }).textContent();
-  const most = Number(limit?.match(/at most ([\d.]+)/)?.[1]);
-  await app.type('Resistance', String(most * 0.97));
-  await expect(page.getByText(/^Not proved: insulation/)).toBeVisible();
-  await page.getByRole('button', { name: 'Next: insulation' }).click();
-  await app.field('Insulation').fill('2 GΩ');
-  await page.getByRole('button', { name: 'Record Insulation' }).click();
+  await measureAll(app);
   await expect(verdict(page)).toContainText('Proved: every figure holds');
   await page.getByRole('button', { name: 'Seal the record' }).click();
   await expect(page.getByText(/Last sealed .* by R. Alder/)).toBeVisible();

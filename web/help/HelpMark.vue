@@ -36,6 +36,7 @@ function place({ currentTarget }: Event): void {
     <PopoverPanel
       class="fixed z-50 max-h-[292px] w-[300px] max-w-[calc(100vw-16px)] overflow-auto border border-line bg-lamp p-3 text-[13px] leading-5 font-normal whitespace-normal text-ink shadow-lg"
       :style="placed"
+      role="note"
       data-help
       :aria-label="say`About ${label}`"
     >
