@@ -14,13 +14,17 @@ const WIDTH = 300;
 const TALLEST = 300;
 const EDGE = 8;
 /** It lies over everything, beside its field, and never beyond the window. */
-const placed = ref({ left: '0px', top: '0px' });
+const placed = ref<Readonly<Record<string, string>>>({});
 function place({ currentTarget }: Event): void {
   if (!(currentTarget instanceof Element)) return;
   const mark = currentTarget.getBoundingClientRect();
   const left = Math.max(EDGE, Math.min(mark.left - EDGE, innerWidth - WIDTH - EDGE));
-  const top = mark.bottom + TALLEST > innerHeight ? Math.max(EDGE, mark.top - TALLEST) : mark.bottom;
-  placed.value = { left: `${left}px`, top: `${top}px` };
+  placed.value = {
+    left: `${left}px`,
+    ...(mark.bottom + TALLEST > innerHeight && mark.top > TALLEST
+      ? { bottom: `${innerHeight - mark.top}px` }
+      : { top: `${mark.bottom}px` }),
+  };
 }
 </script>
 
