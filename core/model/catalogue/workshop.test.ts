@@ -95,7 +95,11 @@ describe('what is in your case', () => {
     const entered = {
       ...shop,
       lugs: shop.lugs.map((lug, i) =>
-        i % 7 === 0 ? { ...lug, boreMm: lug.boreMm + 0.1, measured: true } : lug,
+        i % 7 === 0
+          ? { ...lug, boreMm: lug.boreMm + 0.1, measured: true }
+          : i % 7 === 1
+            ? { ...lug, stock: 0, price: lug.price + 0.5 }
+            : lug,
       ),
       dies: shop.dies.map((die, i) =>
         i % 5 === 0 ? { ...die, acrossFlatsMm: die.acrossFlatsMm + 0.05 } : die,
@@ -108,8 +112,9 @@ describe('what is in your case', () => {
         for (const key of ['lugs', 'dies', 'tools', 'sleeves'] as const)
           expect(new Set(ids(after[key])).size).toBe(after[key].length);
         expect(after.trials).toEqual(entered.trials);
-        for (const lug of entered.lugs.filter(({ stock, measured }) => stock > 0 || measured))
-          expect(after.lugs).toContainEqual(lug);
+        const isEntered = ({ stock, measured }: (typeof entered.lugs)[number], i: number) =>
+          stock > 0 || measured || i % 7 === 1;
+        for (const lug of entered.lugs.filter(isEntered)) expect(after.lugs).toContainEqual(lug);
         for (const die of entered.dies.filter((_, i) => i % 5 === 0)) expect(after.dies).toContainEqual(die);
         expect(after.spools).toEqual(entered.spools);
       }),

@@ -39,7 +39,7 @@ export const unstocked = (shop: Shop): Shop => ({
  */
 export const assumedShop = (): Shop => ({ ...unstocked(genericShop()), origin: 'assumed' });
 
-/** A whole made-up workshop, to plan with before there is one: tools, and a shelf of everything but cable. */
+/** A whole made-up workshop, to plan with before there is one: tools, and a shelf with some of everything. */
 export function exampleShop(): Shop {
   const shop = genericShop();
   const spools = shop.cableKinds.flatMap((kind) =>
@@ -111,15 +111,9 @@ export function emptiedShop(shop: Shop, jobs: readonly Job[]): Shop {
   };
 }
 
-/** Without what it is called and how much of it there is: whether a person changed it. */
-const asMade = ({
-  title: _t,
-  label: _l,
-  stock: _s,
-  stockMm: _m,
-  price: _p,
-  ...facts
-}: Record<string, unknown>) => JSON.stringify(Object.entries(facts).sort(([a], [b]) => (a < b ? -1 : 1)));
+/** All of a thing but how much of it there is: another name or price is something that a person entered. */
+const asMade = ({ stock: _s, stockMm: _m, ...facts }: Record<string, unknown>) =>
+  JSON.stringify(Object.entries(facts).sort(([a], [b]) => (a < b ? -1 : 1)));
 const isUntouched = <T extends { readonly id: string }>(
   item: T,
   generic: ReadonlyMap<string, T>,
