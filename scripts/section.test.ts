@@ -6,6 +6,7 @@ import { type Measured, measureSection, scaleSection, type SectionMeasure } from
 import { acrossFlatsPx, type Outline } from '../core/section/hexagon.ts';
 import { type Picture, reduced } from '../core/section/picture.ts';
 import { hexagonMm2 } from '../core/termination/dies/dieOnLug.ts';
+import { cases as drawnCases } from '../core/lib/casesFixture.ts';
 import { decodePicture } from './decodePicture.ts';
 
 interface Truth {
@@ -104,8 +105,10 @@ describe('the same out of focus', () => {
 });
 
 describe('pictures as cameras spoil them', () => {
+  // More of them, and larger, where time is no matter.
+  const asked = drawnCases(100) > 100 ? ['6', '4', '1200'] : ['2', '2', '900'];
   const all = JSON.parse(
-    execFileSync(process.execPath, ['--import', 'tsx', 'scripts/spoiltSections.ts', '3', '2', '1200'], {
+    execFileSync(process.execPath, ['--import', 'tsx', 'scripts/spoiltSections.ts', ...asked], {
       encoding: 'utf8',
     }),
   ) as { kind: string; seed: number; drawn: number; refused: string | null; least: number; most: number }[];

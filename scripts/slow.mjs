@@ -20,6 +20,7 @@ must(
     'stores/bench',
     'sizing',
     'hunt',
+    'scripts/section',
   ],
   { env },
 );
