@@ -2,8 +2,7 @@ import type { Stage } from '../model/cable.ts';
 import { type Topic, TOPICS } from './topics.ts';
 
 /** Parts of the run that are opened by themselves. */
-export const RUN_PARTS = ['detail', 'duty', 'back', 'route', 'place', 'source'] as const;
-export type RunPart = (typeof RUN_PARTS)[number];
+export type RunPart = 'detail' | 'duty' | 'back' | 'route' | 'place' | 'source';
 
 /** A stage, and the part of it, where what a finding complains of is entered or chosen. */
 export interface Mended {

@@ -1,5 +1,6 @@
 import { INSTRUMENTS, type InstrumentKind } from '../model/tables/instruments.ts';
-import { NEWTON_PER_LBF, STANDARD_GRAVITY } from '../model/tables/pull.ts';
+import { INCH_MM, LBF_N } from '../words/imperial.ts';
+import { STANDARD_GRAVITY } from '../model/tables/pull.ts';
 
 type ToBase = (value: number) => number;
 const by =
@@ -45,11 +46,19 @@ const UNITS: Readonly<Record<InstrumentKind, Readonly<Record<string, ToBase>>>> 
     Kg: by(STANDARD_GRAVITY),
     KG: by(STANDARD_GRAVITY),
     t: by(1000 * STANDARD_GRAVITY),
-    lb: by(NEWTON_PER_LBF),
-    lbs: by(NEWTON_PER_LBF),
-    lbf: by(NEWTON_PER_LBF),
+    lb: by(LBF_N),
+    lbs: by(LBF_N),
+    lbf: by(LBF_N),
   },
-  calliper: { mm: by(1), MM: by(1), cm: by(10), in: by(25.4), IN: by(25.4), inch: by(25.4), '"': by(25.4) },
+  calliper: {
+    mm: by(1),
+    MM: by(1),
+    cm: by(10),
+    in: by(INCH_MM),
+    IN: by(INCH_MM),
+    inch: by(INCH_MM),
+    '"': by(INCH_MM),
+  },
   thermal: {
     '°C': by(1),
     C: by(1),

@@ -2,6 +2,7 @@ import type { Jacket } from '../model/cable.ts';
 import { type ConductorSize, GAUGE_SIZES, METRIC_SIZES } from '../model/tables/size.ts';
 import { RUN_LENGTH_MM } from '../model/limits.ts';
 import { type LineUse, USE_WORDS } from './uses.ts';
+import { INCH_MM, FOOT_MM } from '../words/imperial.ts';
 
 /** What one piece of a typed line says. */
 export type LineFact =
@@ -29,8 +30,6 @@ export interface LineRead {
 
 const NUMBER = String.raw`(\d{1,3}(?:[\s\u2009\u202f]\d{3})+(?=\s*(?:w|watts?|mm)\b)|\d+(?:[.,]\d+)?)`;
 const numberOf = (text: string) => Number(text.replace(/[\s\u2009\u202f]/gu, '').replace(',', '.'));
-const FEET_MM = 304.8;
-const INCH_MM = 25.4;
 
 type Maker = (value: number) => LineFact | null;
 const quantity =
@@ -54,7 +53,7 @@ const UNITS: readonly (readonly [string, Maker])[] = [
   ['mm', quantity('lengthMm')],
   ['cm', quantity('lengthMm', 10)],
   ['m|met(?:er|re)s?', quantity('lengthMm', 1000)],
-  ["ft|feet|foot|voet|′|'", quantity('lengthMm', FEET_MM)],
+  ["ft|feet|foot|voet|′|'", quantity('lengthMm', FOOT_MM)],
   ['in|inch(?:es)?|duim|″|"', quantity('lengthMm', INCH_MM)],
   ['h|hours?|uur|uren', quantity('seconds', 3600)],
   ['s|sec|seconds?|seconden', quantity('seconds')],
@@ -124,7 +123,7 @@ const RULES: readonly Rule[] = [
     at: new RegExp(String.raw`(\d+)\s*(?:ft|feet|foot|')\s*(\d+(?:[.,]\d+)?)\s*(?:in|inch(?:es)?|")`, 'uy'),
     make: ([, feet = '', inches = '']) => ({
       is: 'lengthMm',
-      value: numberOf(feet) * FEET_MM + numberOf(inches) * INCH_MM,
+      value: numberOf(feet) * FOOT_MM + numberOf(inches) * INCH_MM,
     }),
   },
   {

@@ -13,7 +13,7 @@ import type { CautionId } from '../model/cautions.ts';
 import { figure } from '../model/units/figure.ts';
 import { type ListDoc, scheduleDoc } from './listDoc.ts';
 import { say } from '../words/say.ts';
-import { dayText, measured } from '../words/measures.ts';
+import { dayText, measuredUnit } from '../words/measures.ts';
 import { torqueText } from '../fit/torque.ts';
 
 /** A stud that several lugs share, as it was stacked. */
@@ -115,7 +115,7 @@ function endsDoc(job: Job, cables: readonly WorkedCable[]): ListDoc {
       { title: say`where`, width: 0.24 },
       { title: say`goes on`, width: 0.1 },
       { title: say`lug`, width: 0.25 },
-      { title: measured(0, 'N·m', 0).unit, width: 0.1, right: true },
+      { title: measuredUnit('N·m'), width: 0.1, right: true },
       { title: say`tightened`, width: 0.2, right: true },
     ],
     sections: [

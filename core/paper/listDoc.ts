@@ -8,7 +8,7 @@ import type { WorkedCable } from '../cableWork.ts';
 import { digits } from '../words/numerals.ts';
 import { say } from '../words/say.ts';
 import { figure } from '../model/units/figure.ts';
-import { measured } from '../words/measures.ts';
+import { measuredUnit } from '../words/measures.ts';
 
 /** A list to be printed: the same for the screen, the page and the PDF. */
 export interface ListDoc {
@@ -39,8 +39,8 @@ export function cuttingListDoc(
     columns: [
       { title: say`tag`, width: 0.22 },
       { title: say`from`, width: 0.28 },
-      { title: say`cut, ${measured(0, 'mm', 0).unit}`, width: 0.2, right: true },
-      { title: say`left on it, ${measured(0, 'mm', 0).unit}`, width: 0.2, right: true },
+      { title: say`cut, ${measuredUnit('mm')}`, width: 0.2, right: true },
+      { title: say`left on it, ${measuredUnit('mm')}`, width: 0.2, right: true },
       { title: say`done`, width: 0.1, right: true },
     ],
     sections: plans
@@ -117,8 +117,8 @@ export function scheduleDoc(jobTitle: string, cables: readonly WorkedCable[]): L
       { title: say`to`, width: 0.2 },
       { title: say`amps`, width: 0.08, right: true },
       { title: say`cable`, width: 0.18 },
-      { title: say`finished, ${measured(0, 'mm', 0).unit}`, width: 0.08, right: true },
-      { title: say`cut, ${measured(0, 'mm', 0).unit}`, width: 0.08, right: true },
+      { title: say`finished, ${measuredUnit('mm')}`, width: 0.08, right: true },
+      { title: say`cut, ${measuredUnit('mm')}`, width: 0.08, right: true },
     ],
     sections: [
       {

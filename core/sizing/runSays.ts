@@ -87,7 +87,8 @@ export const detailSays = ({ load, hoursPerYear }: Run): Message =>
     msg`${numeral(hoursPerYear, 0)} h a year`,
   ]);
 
-const INPUTS: Readonly<Record<SystemInput, Message>> = {
+/** What a cable may take from its system, in words. */
+export const SYSTEM_INPUT_WORDS: Readonly<Record<SystemInput, Message>> = {
   volts: msg`volts`,
   load: msg`current`,
   drop: msg`voltage drop`,
@@ -97,7 +98,7 @@ const INPUTS: Readonly<Record<SystemInput, Message>> = {
 
 /** What comes from the system. @example tell(systemSays(run)) // "volts, current" */
 export const systemSays = ({ fromSystem = [] }: Run): Message =>
-  fromSystem.length === 0 ? msg`nothing taken` : joined(fromSystem.map((input) => INPUTS[input]));
+  fromSystem.length === 0 ? msg`nothing taken` : joined(fromSystem.map((input) => SYSTEM_INPUT_WORDS[input]));
 
 /** @example tell(nameSays('TH-3', 'red')) // "TH-3, red" */
 export const nameSays = (tag: string, jacket: Parameters<typeof term>[0]): Message =>

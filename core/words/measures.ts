@@ -1,3 +1,5 @@
+import { CIRCULAR_MIL_MM2, FOOT_MM, INCH_MM, LB_KG, LBF_FT_NM, LBF_N } from './imperial.ts';
+
 /**
  * The measures a person reads and types in. The core reckons in mm, °C, N·m and N whatever is chosen here: only what is
  * written for the reader, and what a bare number in a field means, goes by it.
@@ -53,12 +55,8 @@ interface Other {
   readonly finer: number;
 }
 
-const INCH_MM = 25.4;
-const FOOT_M = 0.3048;
-/** 1 CM = π/4 · (0.001 in)² = 0.000 506 7 mm². */
-const KCMIL_MM2 = 0.506707;
-const LBF_N = 4.4482216;
-const LB_KG = 0.45359237;
+const FOOT_M = FOOT_MM / 1000;
+const KCMIL_MM2 = 1000 * CIRCULAR_MIL_MM2;
 
 const inInches: Readonly<Record<string, Other>> = {
   mm: { unit: 'in', times: 1 / INCH_MM, finer: 2 },
@@ -75,7 +73,7 @@ const inFahrenheit: Readonly<Record<string, Other>> = {
   K: { unit: '°F', times: 1.8, finer: 0 },
 };
 const inPoundFeet: Readonly<Record<string, Other>> = {
-  'N·m': { unit: 'lbf·ft', times: 1 / (LBF_N * FOOT_M), finer: 1 },
+  'N·m': { unit: 'lbf·ft', times: 1 / LBF_FT_NM, finer: 1 },
 };
 const inPounds: Readonly<Record<string, Other>> = {
   N: { unit: 'lbf', times: 1 / LBF_N, finer: 0 },
@@ -121,6 +119,9 @@ const converted = ({ unit, times, plus = 0, finer }: Other, value: number, decim
   unit,
   decimals: Math.min(Math.max(decimals + finer, 0), Math.max(FINEST, decimals)),
 });
+
+/** The reader's unit for one of the core: to head a column. @example measuredUnit('mm') // "mm" or "in" */
+export const measuredUnit = (unit: string): string => otherFor(unit)?.unit ?? unit;
 
 /**
  * A day as the reader writes days. Anything that is no day of ISO 8601 is left as it is.

@@ -100,36 +100,42 @@ const SHAPES: Readonly<Record<Shaped['shape'], (text: string) => string>> = {
   head: (text) => (text.split(',')[0] ?? text).toLowerCase(),
 };
 
-function inUnit(figure: number, decimals: number, unit: string | undefined, isBrief: true | undefined): string {
+function inUnit({ figure, decimals, unit, brief: isBrief, bare: isBare }: Amount): string {
   const number = isBrief ? brief(figure, decimals) : digits(figure, decimals);
-  return unit === undefined ? number : `${number}${THIN}${said(unit, [])}`;
+  return unit === undefined || isBare ? number : `${number}${THIN}${said(unit, [])}`;
 }
 
-/** Whether a figure is written as the core reckons, with the reader's measure after it. */
-let isReckoned = false;
-
-function written({ figure, decimals, unit, brief: isBrief, bare: isBare }: Amount): string {
-  const reckoned = () => inUnit(figure, decimals, isBare ? undefined : unit, isBrief);
-  if (unit === undefined) return reckoned();
-  const shown = measured(figure, unit, decimals);
-  if (shown.unit === unit || (isReckoned && isBare)) return reckoned();
-  const readers = inUnit(shown.value, shown.decimals, isBare ? undefined : shown.unit, isBrief);
-  return isReckoned ? `${reckoned()} (${readers})` : readers;
+/** An amount in the reader's measure; itself where they have no other. */
+function readersOf(own: Amount): Amount {
+  if (own.unit === undefined) return own;
+  const { value, unit, decimals } = measured(own.figure, own.unit, own.decimals);
+  return unit === own.unit ? own : { ...own, figure: value, unit, decimals };
 }
 
-/**
- * Tells a line of a work: its formula and numbers agree in the units that the core reckons in, so each figure keeps its
- * own, with the reader's measure after it where that is another.
- *
- * @example tellWork(msg`= ${6300} + ${49} = ${amount(6349, 'mm', 0)}`) // "= 6300 + 49 = 6 349 mm (249.96 in)"
- */
-export function tellWork(line: Part): string {
-  isReckoned = true;
-  try {
-    return tell(line);
-  } finally {
-    isReckoned = false;
+const written = (own: Amount): string => inUnit(readersOf(own));
+
+/** As the core reckons, with the reader's measure after it; a bare one alone, as its unit is written elsewhere. */
+function reckonedFirst(own: Amount): string {
+  const readers = readersOf(own);
+  return readers === own || own.bare ? inUnit(own) : `${inUnit(own)} (${inUnit(readers)})`;
+}
+
+function inWords(message: Part, write: (own: Amount) => string): string {
+  if (message === null || message === undefined) return '';
+  if (typeof message === 'string') return message;
+  if (typeof message === 'number') return said('{0}', [message]);
+  const each = (part: Part) => inWords(part, write);
+  if ('say' in message) {
+    return said(
+      message.say,
+      (message.with ?? []).map((part) => (typeof part === 'number' ? part : each(part))),
+    );
   }
+  if ('figure' in message) return write(message);
+  if ('metric' in message)
+    return measures().sizes === 'metric' ? message.metric : `${message.metric} (${message.gauge})`;
+  if ('list' in message) return message.list.map(each).join(each(message.by));
+  return SHAPES[message.shape](each(message.of));
 }
 
 /**
@@ -138,22 +144,15 @@ export function tellWork(line: Part): string {
  *
  * @example tell(amount(0.5, 'V', 2)) // "0.50 V", or "0,50 V" in Dutch
  */
-export function tell(message: Part): string {
-  if (message === null || message === undefined) return '';
-  if (typeof message === 'string') return message;
-  if (typeof message === 'number') return said('{0}', [message]);
-  if ('say' in message) {
-    return said(
-      message.say,
-      (message.with ?? []).map((part) => (typeof part === 'number' ? part : tell(part))),
-    );
-  }
-  if ('figure' in message) return written(message);
-  if ('metric' in message)
-    return measures().sizes === 'metric' ? message.metric : `${message.metric} (${message.gauge})`;
-  if ('list' in message) return message.list.map(tell).join(tell(message.by));
-  return SHAPES[message.shape](tell(message.of));
-}
+export const tell = (message: Part): string => inWords(message, written);
+
+/**
+ * Tells a line of a work: its formula and numbers agree in the units that the core reckons in, so each figure keeps its
+ * own, with the reader's measure after it where that is another.
+ *
+ * @example tellWork(msg`= ${6300} + ${49} = ${amount(6349, 'mm', 0)}`) // "= 6300 + 49 = 6 349 mm (249.96 in)"
+ */
+export const tellWork = (line: Part): string => inWords(line, reckonedFirst);
 
 const KEYS: readonly (readonly string[])[] = [
   ['say', 'with'],

@@ -10,6 +10,7 @@ import { say } from '../../core/words/say.ts';
 import { tell, shortest } from '../../core/words/message.ts';
 import { figure } from '../../core/model/units/figure.ts';
 import { measured } from '../../core/words/measures.ts';
+import { FOOT_MM } from '../../core/words/imperial.ts';
 
 /** Pieces on their spools, one scale and one zero: what is cut, what is left, what is scrap, what has to be bought. */
 const { plans, rules } = defineProps<{ plans: readonly GroupPlan[]; rules: CutRules }>();
@@ -112,7 +113,7 @@ const placed = computed(() => {
 const height = computed(() => (placed.value.at(-1)?.bottom ?? HEAD) + 6);
 const ticks = computed(() => {
   // Metres, or feet: a step that leaves each tick room for its figure.
-  const least = prefs.lengths === 'in' ? 2 * 304.8 : 500;
+  const least = prefs.lengths === 'in' ? 2 * FOOT_MM : 500;
   const step = least * (longest.value > 12000 ? 4 : longest.value > 5000 ? 2 : 1);
   return Array.from({ length: Math.floor(longest.value / step) + 1 }, (_, i) => i * step);
 });

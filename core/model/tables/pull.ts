@@ -59,5 +59,4 @@ export const PULL = {
   heaviest: { newtonPerMm2: 60, mostN: 20000 },
 } as const;
 
-export const NEWTON_PER_LBF = 4.44822;
 export const STANDARD_GRAVITY = 9.80665;

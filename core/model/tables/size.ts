@@ -1,7 +1,9 @@
 import type { Message } from '../../words/message.ts';
 import { IEC_60228_CLASS_5_OHM_PER_KM, type MetricSizeName } from './iec60228Class5.ts';
 import { SAE_MINIMUM_CIRCULAR_MILS, type GaugeName } from './saeGauge.ts';
+import { CIRCULAR_MIL_MM2 } from '../../words/imperial.ts';
 
+export { CIRCULAR_MIL_MM2 };
 export type { GaugeName, MetricSizeName };
 
 /** The three ways a conductor is named. One name means three different amounts of copper. */
@@ -20,9 +22,6 @@ export const METRIC_SIZES = (Object.keys(IEC_60228_CLASS_5_OHM_PER_KM) as Metric
 export const GAUGE_SIZES = (Object.keys(SAE_MINIMUM_CIRCULAR_MILS) as GaugeName[]).sort(
   (a, b) => SAE_MINIMUM_CIRCULAR_MILS[a] - SAE_MINIMUM_CIRCULAR_MILS[b],
 );
-
-/** The area of a circle one thousandth of an inch across, mm². */
-export const CIRCULAR_MIL_MM2 = (Math.PI / 4) * 0.0254 ** 2;
 
 /**
  * Diameter of a solid wire of an American gauge, mm.

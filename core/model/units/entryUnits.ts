@@ -1,3 +1,4 @@
+import { INCH_MM, LBF_N, LBF_FT_NM, FOOT_MM } from '../../words/imperial.ts';
 import { say } from '../../words/say.ts';
 
 /** What an entry field asks for. Each kind has one base unit, in which the core keeps it. */
@@ -36,8 +37,8 @@ export const UNITS: Readonly<
     base: 'mm',
     units: {
       ...by({ mm: 1, cm: 10, m: 1000 }),
-      ...by({ in: 25.4, inch: 25.4, inches: 25.4, '"': 25.4 }),
-      ...by({ ft: 304.8, feet: 304.8, foot: 304.8, "'": 304.8 }),
+      ...by({ in: INCH_MM, inch: INCH_MM, inches: INCH_MM, '"': INCH_MM }),
+      ...by({ ft: FOOT_MM, feet: FOOT_MM, foot: FOOT_MM, "'": FOOT_MM }),
     },
   },
   current: { base: 'A', units: by({ a: 1, amp: 1, amps: 1, ka: 1000, ma: 0.001 }) },
@@ -55,18 +56,18 @@ export const UNITS: Readonly<
   },
   // Here a capital M matters and is told from a small one before the case is dropped: see `unitNamed`.
   megohm: { base: 'MΩ', units: by({ mω: 1, mohm: 1, gω: 1000, gohm: 1000, kω: 0.001, kohm: 0.001 }) },
-  force: { base: 'N', units: by({ n: 1, kn: 1000, kg: 9.80665, lbf: 4.44822, lb: 4.44822, lbs: 4.44822 }) },
+  force: { base: 'N', units: by({ n: 1, kn: 1000, kg: 9.80665, lbf: LBF_N, lb: LBF_N, lbs: LBF_N }) },
   torque: {
     base: 'N·m',
     units: {
       ...by({ nm: 1, 'n·m': 1 }),
       ...by({
-        lbfft: 1.35582,
-        lbft: 1.35582,
-        ftlb: 1.35582,
+        lbfft: LBF_FT_NM,
+        lbft: LBF_FT_NM,
+        ftlb: LBF_FT_NM,
         inlb: 0.112985,
         lbfin: 0.112985,
-        'lbf·ft': 1.35582,
+        'lbf·ft': LBF_FT_NM,
         'lbf·in': 0.112985,
       }),
     },

@@ -1,4 +1,5 @@
-import { NEWTON_PER_LBF, PULL, STANDARD_GRAVITY } from '../../model/tables/pull.ts';
+import { LBF_N } from '../../words/imperial.ts';
+import { PULL, STANDARD_GRAVITY } from '../../model/tables/pull.ts';
 import type { HousePractice } from '../../model/housePractice.ts';
 import { areaMm2, type GaugeName, largestNotAbove } from '../../model/tables/size.ts';
 
@@ -34,11 +35,11 @@ function rowForce(
  * @example pullTargets(33.631) // least 400, usual 801, heaviest 2018 N
  */
 export function pullTargets(copperMm2: number): PullTargets {
-  const byGauge = NEWTON_PER_LBF * rowForce(PULL.smallCraftLbf, gaugeArea, copperMm2);
+  const byGauge = LBF_N * rowForce(PULL.smallCraftLbf, gaugeArea, copperMm2);
   const byArea = rowForce(PULL.metricSmallCraftN, Number, copperMm2);
   return {
     leastN: Math.max(byGauge, byArea),
-    usualN: NEWTON_PER_LBF * rowForce(PULL.pullOutLbf, gaugeArea, copperMm2),
+    usualN: LBF_N * rowForce(PULL.pullOutLbf, gaugeArea, copperMm2),
     heaviestN: Math.min(PULL.heaviest.newtonPerMm2 * copperMm2, PULL.heaviest.mostN),
   };
 }

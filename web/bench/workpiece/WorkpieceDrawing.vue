@@ -17,6 +17,7 @@ import MiddlePicture from './MiddlePicture.vue';
 import { isStrong, middleWidth, SHEET } from './sheet.ts';
 import { type SheetPart, useSheet } from './useSheet.ts';
 import { say } from '../../../core/words/say.ts';
+import { INCH_MM } from '../../../core/words/imperial.ts';
 
 /**
  * The cable on the bench: both ends true to scale, the long middle broken. The same drawing through all stages; the
@@ -55,7 +56,9 @@ const isShown = (name: SheetPart) => !isPhone.value || part.value === name;
 const size = computed(() => sizeText(work.choice.taken.at.size));
 
 /** A line of the grid, mm, and after how many a stronger one: centimetres, or half inches. */
-const ruled = computed(() => (prefs.lengths === 'in' ? { mm: 12.7, strong: 4 } : { mm: 10, strong: 5 }));
+const ruled = computed(() =>
+  prefs.lengths === 'in' ? { mm: INCH_MM / 2, strong: 4 } : { mm: 10, strong: 5 },
+);
 const grid = computed(() => ruled.value.mm * scale.value);
 /** The grid lies where the drawing is to scale, and stops at the breaks. */
 const scaled = computed(() => {

@@ -1,0 +1,11 @@
+/** What the measures of inches and pounds are in those that the core reckons in: exact, or to the last digit that is customary. */
+export const INCH_MM = 25.4;
+export const FOOT_MM = 304.8;
+/** The area of a circle one thousandth of an inch across, mm². */
+export const CIRCULAR_MIL_MM2 = (Math.PI / 4) * 0.0254 ** 2;
+/** One pound of force, N. */
+export const LBF_N = 4.44822;
+/** One pound of force at one foot, N·m. */
+export const LBF_FT_NM = 1.35582;
+/** One pound, kg. */
+export const LB_KG = 0.45359237;
