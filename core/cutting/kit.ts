@@ -12,6 +12,8 @@ import { usesSolder } from '../model/method.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
 
 import { type CutGroup, cutGroups, isCut, type ToCut } from './pieces.ts';
+import { digits } from '../words/numerals.ts';
+import { figure } from '../model/units/figure.ts';
 
 /** One line of a kit: what is needed, what is on the shelf, what to buy. */
 export interface KitLine {
@@ -99,6 +101,14 @@ function usesOf(cables: readonly ToCut[], shop: Shop): Uses {
 }
 
 const total = (uses: readonly Use[]) => uses.reduce((sum, { amount }) => sum + amount, 0);
+/** How much of a kit's line there is, as a list says it. @example kitQuantity(6200, 'mm') // "6.20 m" */
+export const kitQuantity = (value: number, unit: KitLine['unit'], gramDecimals = 0): string =>
+  unit === 'mm'
+    ? figure(value / 1000, 'm', 2)
+    : unit === 'g'
+      ? figure(value, 'g', gramDecimals)
+      : digits(value, 0);
+
 const inUnit = (quantity: number, unit: KitLine['unit']) => amount(quantity, unit, unit === 'g' ? 1 : 0);
 
 /** More than this many who take of a thing are summed up in one line. */

@@ -5,7 +5,8 @@ import { workUpCable } from '../workup.ts';
 import { genericShop } from './catalogue/genericShop.ts';
 import type { Cable } from './cable.ts';
 import { cableSchema } from './cable.ts';
-import { emptyJob, newCable, otherPole, withReturn } from './newCable.ts';
+import { emptyJob, newCable } from './newCable.ts';
+import { otherPole, withReturn } from './returnCable.ts';
 
 const shop = genericShop();
 const cableOf = (amps: number, lengthMm: number, backMm: number): Cable => {

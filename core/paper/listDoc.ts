@@ -2,13 +2,14 @@ import { tell, bare } from '../words/message.ts';
 import { word } from '../words/terms.ts';
 import { sizeNamed } from '../model/tables/size.ts';
 import type { CutPlan } from '../cutting/cutPlan.ts';
-import type { Kit } from '../cutting/kit.ts';
+import type { Kit, KitLine } from '../cutting/kit.ts';
 import type { CutGroup } from '../cutting/pieces.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import { digits } from '../words/numerals.ts';
 import { say } from '../words/say.ts';
 import { figure } from '../model/units/figure.ts';
 import { measuredUnit } from '../words/measures.ts';
+import { kitQuantity } from '../cutting/kit.ts';
 
 /** A list to be printed: the same for the screen, the page and the PDF. */
 export interface ListDoc {
@@ -75,8 +76,7 @@ const KIT_TITLES = {
 
 /** The kit list: what to lay out, what is on the shelf, what to buy. */
 export function kitDoc(jobTitle: string, { lines, massG }: Kit): ListDoc {
-  const amount = (value: number, unit: string) =>
-    unit === 'mm' ? figure(value / 1000, 'm', 2) : unit === 'g' ? figure(value, 'g', 1) : digits(value, 0);
+  const amount = (value: number, unit: KitLine['unit']) => kitQuantity(value, unit, 1);
   return {
     title: say`Kit list`,
     subtitle: say`${jobTitle}, ${figure(massG / 1000, 'kg', 1)}`,

@@ -1,7 +1,7 @@
 import { PLACINGS } from '../model/tables/placings.ts';
 import { MEETS, type Run, type SystemInput } from '../model/run.ts';
 import type { HousePractice } from '../model/housePractice.ts';
-import { amount, briefly, listed, type Message, msg, numeral, verbatim } from '../words/message.ts';
+import { amount, briefly, listed, type Message, msg, numeral, verbatim, small } from '../words/message.ts';
 import { term } from '../words/terms.ts';
 import { sourceResistance } from './source.ts';
 
@@ -87,18 +87,20 @@ export const detailSays = ({ load, hoursPerYear }: Run): Message =>
     msg`${numeral(hoursPerYear, 0)} h a year`,
   ]);
 
-/** What a cable may take from its system, in words. */
-export const SYSTEM_INPUT_WORDS: Readonly<Record<SystemInput, Message>> = {
-  volts: msg`volts`,
-  load: msg`current`,
-  drop: msg`voltage drop`,
-  source: msg`short circuit`,
-  fuses: msg`fuse`,
+/** What a cable may take from its system, as it is headed. */
+export const SYSTEM_INPUT_TITLES: Readonly<Record<SystemInput, Message>> = {
+  volts: msg`Volts`,
+  load: msg`Current`,
+  drop: msg`Voltage drop`,
+  source: msg`Short circuit`,
+  fuses: msg`Fuse`,
 };
 
 /** What comes from the system. @example tell(systemSays(run)) // "volts, current" */
 export const systemSays = ({ fromSystem = [] }: Run): Message =>
-  fromSystem.length === 0 ? msg`nothing taken` : joined(fromSystem.map((input) => SYSTEM_INPUT_WORDS[input]));
+  fromSystem.length === 0
+    ? msg`nothing taken`
+    : joined(fromSystem.map((input) => small(SYSTEM_INPUT_TITLES[input])));
 
 /** @example tell(nameSays('TH-3', 'red')) // "TH-3, red" */
 export const nameSays = (tag: string, jacket: Parameters<typeof term>[0]): Message =>

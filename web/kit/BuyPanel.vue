@@ -2,7 +2,7 @@
 import { tell } from '../../core/words/message.ts';
 import { computed, ref } from 'vue';
 import { toBuyMm } from '../../core/cutting/cutPlan.ts';
-import { type Kit, type KitLine, priceOf, shareNeeded } from '../../core/cutting/kit.ts';
+import { type Kit, type KitLine, priceOf, shareNeeded, kitQuantity } from '../../core/cutting/kit.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { useBench } from '../stores/bench.ts';
 import WorkLines from '../ui/WorkLines.vue';
@@ -14,8 +14,6 @@ import { figure } from '../../core/model/units/figure.ts';
 const { kit, plans } = defineProps<{ kit: Kit; plans: readonly GroupPlan[] }>();
 
 const bench = useBench();
-const amount = (value: number, unit: KitLine['unit']) =>
-  unit === 'mm' ? figure(value / 1000, 'm', 2) : unit === 'g' ? figure(value, 'g', 0) : digits(value, 0);
 /** Cable is bought by the plan: a sum that would do on paper may still leave a piece without a spool. */
 const buys = computed(() =>
   kit.lines.flatMap((line) => {
@@ -69,7 +67,9 @@ const turn = (key: string) => (opened.value = opened.value === key ? '' : key);
           <span class="min-w-0 leading-4">
             {{ tell(line.what) }}<span class="note block">{{ tell(line.note) }}</span>
           </span>
-          <span class="figure text-right text-[17px] font-semibold">{{ amount(line.need, line.unit) }}</span>
+          <span class="figure text-right text-[17px] font-semibold">{{
+            kitQuantity(line.need, line.unit)
+          }}</span>
           <svg :viewBox="`0 0 58 14`" aria-hidden="true">
             <rect x="0" y="4" :width="Math.min(1, share(line)) * BAR" height="6" fill="var(--ink)" />
             <rect
@@ -84,7 +84,7 @@ const turn = (key: string) => (opened.value = opened.value === key ? '' : key);
             <path :d="`M${BAR} 0V14`" stroke="var(--ink)" stroke-width="1.8" />
           </svg>
           <span class="text-right leading-4">
-            <b class="text-copper-text">{{ say`buy ${amount(buy, line.unit)}` }}</b>
+            <b class="text-copper-text">{{ say`buy ${kitQuantity(buy, line.unit)}` }}</b>
             <span v-if="price !== null" class="figure block text-[15px]">{{ digits(price, 2) }}</span>
           </span>
         </button>
@@ -110,7 +110,7 @@ const turn = (key: string) => (opened.value = opened.value === key ? '' : key);
               }}</span></span
             >
             <span class="figure text-right text-[16px] font-semibold">{{
-              amount(line.need, line.unit)
+              kitQuantity(line.need, line.unit)
             }}</span>
             <svg viewBox="0 0 58 14" aria-hidden="true">
               <template v-if="line.have !== null">
@@ -119,7 +119,7 @@ const turn = (key: string) => (opened.value = opened.value === key ? '' : key);
               </template>
             </svg>
             <span class="note text-right">{{
-              line.have === null ? say`not counted` : say`of ${amount(line.have, line.unit)}`
+              line.have === null ? say`not counted` : say`of ${kitQuantity(line.have, line.unit)}`
             }}</span>
           </button>
           <WorkLines v-if="opened === line.key" :work="line.work" class="bg-paper px-3.5 py-2" />

@@ -4,9 +4,8 @@ import { cablesSay } from '../../core/words/counts.ts';
 import { Check } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
-import { kitOf } from '../../core/cutting/kit.ts';
+import { kitOf, kitQuantity } from '../../core/cutting/kit.ts';
 import { batchOf, type BatchPhase, dieChanges, oneByOne } from '../../core/traveller/batch.ts';
-import { digits } from '../../core/words/numerals.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { type Made, useMade } from '../kit/made.ts';
 import { useBench } from '../stores/bench.ts';
@@ -15,7 +14,6 @@ import { useGrowing } from '../ui/useGrowing.ts';
 import CheckField from '../ui/CheckField.vue';
 import { inReadersUnit } from '../ui/display.ts';
 import { say } from '../../core/words/say.ts';
-import { figure } from '../../core/model/units/figure.ts';
 
 /** Several cables at once: one thing to all of them, then the next, the die changed as seldom as can be. */
 const { jobId } = defineProps<{ jobId: string }>();
@@ -94,8 +92,6 @@ const begin = computed(() =>
 );
 const batch = computed(() => chosen.value.map(({ cable }) => cable.id).join(','));
 const tray = computed(() => kitOf(chosen.value, bench.shop).lines.filter(({ need }) => need > 0));
-const amount = (value: number, unit: string) =>
-  unit === 'mm' ? figure(value / 1000, 'm', 2) : unit === 'g' ? figure(value, 'g', 0) : digits(value, 0);
 </script>
 
 <template>
@@ -185,7 +181,7 @@ const amount = (value: number, unit: string) =>
           >
             <span class="flex-1">{{ tell(line.what) }}</span>
             <b class="figure text-[17px] font-semibold whitespace-nowrap">{{
-              amount(line.need, line.unit)
+              kitQuantity(line.need, line.unit)
             }}</b>
           </li>
         </ul>

@@ -7,14 +7,8 @@ import type { Hunt } from '../../core/model/hunt.ts';
 import type { Cable } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
 import { adoptJob } from '../../core/model/merge.ts';
-import {
-  duplicateCable,
-  emptyJob,
-  newCable,
-  nextTag,
-  underFreeId,
-  withReturn,
-} from '../../core/model/newCable.ts';
+import { duplicateCable, emptyJob, newCable, nextTag, underFreeId } from '../../core/model/newCable.ts';
+import { withReturn } from '../../core/model/returnCable.ts';
 import type { Shop } from '../../core/model/shop.ts';
 import { type Kept, type Library, NotTheWriter, saveDifference } from '../storage/library.ts';
 import { markSound, unsoundness } from '../../core/model/sound.ts';

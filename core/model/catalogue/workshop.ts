@@ -1,8 +1,7 @@
-import { JACKETS, type Lug, type Shop, type Sleeve, type Tool } from '../shop.ts';
+import { JACKETS, type Lug, type Shop } from '../shop.ts';
 import type { Job } from '../job.ts';
 import { usedBy } from '../merge.ts';
-import type { LugFamilyId } from '../tables/lugFamilies.ts';
-import { LUG_FAMILIES } from '../tables/lugFamilies.ts';
+import { LUG_FAMILIES, type LugFamilyId } from '../tables/lugFamilies.ts';
 import { SLEEVE_KINDS, type SleeveKind } from '../tables/sleeves.ts';
 import { CODE_DIES, genericShop, genericSleeves, HEXAGON_DIES } from './genericShop.ts';
 
@@ -39,76 +38,86 @@ export const unstocked = (shop: Shop): Shop => ({
  */
 export const assumedShop = (): Shop => ({ ...unstocked(genericShop()), origin: 'assumed' });
 
+/** Sizes of cable that the example has a spool of in each of two colours, mm². */
+const EXAMPLE_SPOOLS = ['16', '35', '70'];
+
 /** A whole made-up workshop, to plan with before there is one: tools, and a shelf with some of everything. */
 export function exampleShop(): Shop {
   const shop = genericShop();
-  const spools = shop.cableKinds.flatMap((kind) =>
-    ['16', '35', '70'].flatMap((name) => {
-      const size = kind.sizes.find((own) => own.size.system === 'metric' && own.size.name === name)?.size;
-      return size && kind === shop.cableKinds[0]
-        ? JACKETS.slice(0, 2).map((colour) => ({
-            id: `example-${name}-${colour}`,
-            label: `${name} ${colour}`,
-            kindId: kind.id,
-            size,
-            colour,
-            lengthMm: 30_000,
-            offcut: false,
-          }))
-        : [];
-    }),
+  const [kind] = shop.cableKinds;
+  const sizes = kind?.sizes.filter(
+    ({ size }) => size.system === 'metric' && EXAMPLE_SPOOLS.includes(size.name),
+  );
+  const spools = (sizes ?? []).flatMap(({ size }) =>
+    JACKETS.slice(0, 2).map((colour) => ({
+      id: `example-${size.name}-${colour}`,
+      label: `${size.name} ${colour}`,
+      kindId: kind?.id ?? '',
+      size,
+      colour,
+      lengthMm: 30_000,
+      offcut: false,
+    })),
   );
   return { ...shop, spools, origin: 'example' };
 }
 
-/** The example workshop in the place of a shop: what its cables name and its practice stay. */
-export function exampleFor(shop: Shop, jobs: readonly Job[]): Shop {
-  const named = namedBy(jobs);
-  const example = exampleShop();
-  const dies = shop.dies.filter(({ id }) => named.has(id));
-  const held = new Set(dies.map(({ toolId }) => toolId));
-  const kept = <T extends { readonly id: string }>(made: readonly T[], owned: readonly T[]) => {
-    const there = byId(owned);
-    return [...owned, ...made.filter(({ id }) => !there.has(id))];
-  };
-  const isNamed = ({ id }: { readonly id: string }) => named.has(id);
-  return {
-    ...example,
-    name: shop.name,
-    currency: shop.currency,
-    practice: shop.practice,
-    cableKinds: kept(example.cableKinds, shop.cableKinds),
-    tools: kept(
-      example.tools,
-      shop.tools.filter(({ id }) => held.has(id)),
-    ),
-    dies: kept(example.dies, dies),
-    lugs: kept(example.lugs, shop.lugs.filter(isNamed)),
-    sleeves: kept(example.sleeves, shop.sleeves.filter(isNamed)),
-    trials: shop.trials.filter(({ dieId }) => named.has(dieId)),
-  };
+const byId = <T extends { readonly id: string }>(items: readonly T[]) =>
+  new Map(items.map((item) => [item.id, item]));
+
+/** Things of a shop, and those of another list whose ids it lacks. */
+function joined<T extends { readonly id: string }>(owned: readonly T[], others: readonly T[]): T[] {
+  const there = byId(owned);
+  return [...owned, ...others.filter(({ id }) => !there.has(id))];
 }
 
 /** What of a shop its jobs name: a cable that is decided keeps what it is decided with. */
 const namedBy = (jobs: readonly Job[]): ReadonlySet<string> =>
   new Set(jobs.flatMap((job) => [...usedBy(job)]));
 
+/** The dies, lugs and sleeves of a shop that its jobs name, with the tools and the trials of those dies. */
+function namedParts(
+  shop: Shop,
+  jobs: readonly Job[],
+): Pick<Shop, 'tools' | 'dies' | 'trials' | 'lugs' | 'sleeves'> {
+  const named = namedBy(jobs);
+  const isNamed = ({ id }: { readonly id: string }) => named.has(id);
+  const dies = shop.dies.filter(isNamed);
+  const held = new Set(dies.map(({ toolId }) => toolId));
+  return {
+    tools: shop.tools.filter(({ id }) => held.has(id)),
+    dies,
+    trials: shop.trials.filter(({ dieId }) => named.has(dieId)),
+    lugs: shop.lugs.filter(isNamed),
+    sleeves: shop.sleeves.filter(isNamed),
+  };
+}
+
+/** The example workshop in the place of a shop: what its cables name and its practice stay. */
+export function exampleFor(shop: Shop, jobs: readonly Job[]): Shop {
+  const example = exampleShop();
+  const { tools, dies, trials, lugs, sleeves } = namedParts(shop, jobs);
+  return {
+    ...example,
+    name: shop.name,
+    currency: shop.currency,
+    practice: shop.practice,
+    cableKinds: joined(shop.cableKinds, example.cableKinds),
+    tools: joined(tools, example.tools),
+    dies: joined(dies, example.dies),
+    lugs: joined(lugs, example.lugs),
+    sleeves: joined(sleeves, example.sleeves),
+    trials,
+  };
+}
+
 /**
  * A shop without tools, dies, trials, instruments or stock. Kinds of cable, lugs and sleeves stay as a catalogue to buy
  * from, house practice stays, and so does what cables here are made with.
  */
 export function emptiedShop(shop: Shop, jobs: readonly Job[]): Shop {
-  const named = namedBy(jobs);
-  const dies = shop.dies.filter(({ id }) => named.has(id));
-  const tools = new Set(dies.map(({ toolId }) => toolId));
-  return {
-    ...unstocked(shop),
-    tools: shop.tools.filter(({ id }) => tools.has(id)),
-    dies,
-    trials: shop.trials.filter(({ dieId }) => named.has(dieId)),
-    instruments: [],
-    origin: 'empty',
-  };
+  const { tools, dies, trials } = namedParts(shop, jobs);
+  return { ...unstocked(shop), tools, dies, trials, instruments: [], origin: 'empty' };
 }
 
 /** All of a thing but how much of it there is: another name or price is something that a person entered. */
@@ -121,9 +130,6 @@ const isUntouched = <T extends { readonly id: string }>(
   const made = generic.get(item.id);
   return made !== undefined && asMade({ ...made }) === asMade({ ...item });
 };
-const byId = <T extends { readonly id: string }>(items: readonly T[]) =>
-  new Map(items.map((item) => [item.id, item]));
-
 /** Generic things that were asked for, and whatever else a shop has that is its own, is in stock or is named by a job. */
 function filled<T extends { readonly id: string }>(
   owned: readonly T[],
@@ -133,11 +139,9 @@ function filled<T extends { readonly id: string }>(
 ): T[] {
   const known = byId(generic);
   const kept = owned.filter((item) => !isUntouched(item, known) || isWanted(item) || !mayGo(item));
-  const there = byId(kept);
-  return [...kept, ...generic.filter((item) => isWanted(item) && !there.has(item.id))];
+  return joined(kept, generic.filter(isWanted));
 }
 
-const wantsTool = (answers: CaseAnswers, { id }: Tool) => answers.tools.includes(id);
 const setOf = (dieId: string): DieSet | undefined => DIE_SETS.find((set) => SETS[set].includes(dieId));
 
 function wantsLug({ families, extras }: CaseAnswers, lug: Lug): boolean {
@@ -145,7 +149,6 @@ function wantsLug({ families, extras }: CaseAnswers, lug: Lug): boolean {
   if (lug.clamp) return extras.includes('clamps');
   return families.some((family) => lug.family === LUG_FAMILIES[family].title);
 }
-const wantsSleeve = ({ sleeves }: CaseAnswers, { kind }: Sleeve) => sleeves.includes(kind);
 
 /**
  * A shop as a person describes it. What the answers name and the shop lacks comes in, with nothing of it in stock; what
@@ -170,7 +173,7 @@ export function answeredShop(shop: Shop, answers: CaseAnswers, jobs: readonly Jo
   const held = new Set(dies.map(({ toolId }) => toolId));
   return {
     ...shop,
-    tools: filled(shop.tools, generic.tools, (tool) => wantsTool(answers, tool) || held.has(tool.id), isFree),
+    tools: filled(shop.tools, generic.tools, ({ id }) => answers.tools.includes(id) || held.has(id), isFree),
     dies,
     lugs: filled(
       shop.lugs,
@@ -181,7 +184,7 @@ export function answeredShop(shop: Shop, answers: CaseAnswers, jobs: readonly Jo
     sleeves: filled(
       shop.sleeves,
       generic.sleeves,
-      (sleeve) => wantsSleeve(answers, sleeve),
+      ({ kind }) => answers.sleeves.includes(kind),
       (sleeve) => isFree(sleeve) && sleeve.stockMm === 0,
     ),
     origin: 'answers',

@@ -8,7 +8,7 @@ import { digits } from '../../../core/words/numerals.ts';
 import { useBench } from '../../stores/bench.ts';
 import StageSection from '../StageSection.vue';
 import { useFromSystem } from './useFromSystem.ts';
-import { systemSays } from '../../../core/sizing/runSays.ts';
+import { SYSTEM_INPUT_TITLES, systemSays } from '../../../core/sizing/runSays.ts';
 import { tell } from '../../../core/words/message.ts';
 import { say } from '../../../core/words/say.ts';
 
@@ -24,13 +24,6 @@ const time = (seconds: number) =>
     ? say`${digits(seconds / 60, seconds % 60 === 0 ? 0 : 1)} min`
     : `${digits(seconds, 0)} s`;
 
-const TITLES: Readonly<Record<SystemInput, string>> = {
-  volts: say`Volts`,
-  load: say`Current`,
-  drop: say`Voltage drop`,
-  source: say`Short circuit`,
-  fuses: say`Fuse`,
-};
 const rows = computed(() => {
   const said = from.value;
   if (!said) return [];
@@ -68,7 +61,7 @@ const rows = computed(() => {
   };
   return SYSTEM_INPUTS.map((input) => ({
     input,
-    title: TITLES[input],
+    title: tell(SYSTEM_INPUT_TITLES[input]),
     isAnswered: said.answers.includes(input),
     says: said.answers.includes(input) ? says[input] : say`not known from the system`,
     note: said.answers.includes(input) ? (notes[input] ?? '') : '',
