@@ -3,8 +3,8 @@ import { computed, nextTick, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import type { Job } from '../../core/model/job.ts';
 import { measures } from '../../core/words/measures.ts';
-import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
+import { type LineTaken, placeTaken } from './lineTaken.ts';
 import LineAsk from './LineAsk.vue';
 import UsualCable from './UsualCable.vue';
 import { say } from '../../core/words/say.ts';
@@ -18,7 +18,7 @@ const router = useRouter();
 const line = ref('');
 
 /** The cables of the line come into this job. */
-async function take(asked: Job, name: 'cable' | 'card'): Promise<void> {
+async function take(asked: Job, to: LineTaken): Promise<void> {
   bench.edit(say`cable from a line`, (draft) => {
     const own = draft.jobs.find(({ id }) => id === job.id);
     own?.cables.push(...structuredClone(asked.cables as typeof own.cables));
@@ -27,8 +27,7 @@ async function take(asked: Job, name: 'cable' | 'card'): Promise<void> {
   // The page goes to a job's first cable by itself: this goes after it, and further.
   await nextTick();
   if (!first || bench.jobById(job.id)?.cables.length === 0) return;
-  if (name === 'card') void router.push({ name, params: { jobId: job.id, cableId: first.id } });
-  else void router.push(placeOf(job.id, first.id, 'gauge'));
+  void router.push(placeTaken(job.id, first.id, to));
 }
 
 const USUAL = computed(() => {
@@ -71,13 +70,7 @@ const USUAL = computed(() => {
 <template>
   <main class="min-w-0 px-4 py-5 sm:px-8 lg:overflow-y-auto">
     <h1 class="figure text-[30px] leading-8 font-semibold">{{ say`The first cable` }}</h1>
-    <LineAsk
-      v-model="line"
-      no-focus
-      class="mt-3"
-      @bench="take($event, 'cable')"
-      @card="take($event, 'card')"
-    />
+    <LineAsk v-model="line" no-focus class="mt-3" @take="take" />
     <h2 class="figure mt-6 text-[20px] font-semibold">{{ say`The usual ones` }}</h2>
     <ul class="mt-2 grid grid-cols-2 gap-2.5 md:grid-cols-3 xl:grid-cols-6">
       <li v-for="own in USUAL" :key="own.what" class="flex">

@@ -17,12 +17,15 @@ const router = useRouter();
 // What waits in them is filled in: the page is there before.
 const { made } = useMade(() => ({ jobs: bench.jobs, shop: bench.shop }), 0);
 
-const soon = dayAfter(today(), SOON_DAYS);
+const dueSoon = computed(() => {
+  const soon = dayAfter(today(), SOON_DAYS);
+  return dueList(logOf(bench.jobs, bench.shop)).filter(({ due }) => due.by <= soon);
+});
 const rows = computed(() =>
   bench.jobs.map((job) => {
     const works = made.value.filter((one) => one.job.id === job.id);
     const begun = job.cables.filter(({ done, records }) => done.length > 0 && records.length === 0).length;
-    const due = dueList(logOf([job], bench.shop)).filter((own) => own.due.by <= soon).length;
+    const due = dueSoon.value.filter(({ entry }) => entry.jobId === job.id).length;
     const proved = works.filter(({ work }) => work.stages.prove.done).length;
     return {
       job,

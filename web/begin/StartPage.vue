@@ -11,6 +11,7 @@ import { ensureDemo } from '../storage/demo.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import JobsBeside from './JobsBeside.vue';
+import { type LineTaken, placeTaken } from './lineTaken.ts';
 import LineAsk from './LineAsk.vue';
 import StartTiles from './StartTiles.vue';
 import { say } from '../../core/words/say.ts';
@@ -22,13 +23,11 @@ const { prefs } = usePrefs();
 const line = ref('');
 const problem = ref('');
 /** The cables of the line as a job of their own. */
-function take(asked: Job, name: 'cable' | 'card'): void {
+function take(asked: Job, to: LineTaken): void {
   bench.keepOwn(asked, say`cable from a line`);
   prefs.guideSeen = true;
   const [first] = asked.cables;
-  if (!first || !bench.jobById(asked.id)) return;
-  if (name === 'card') void router.push({ name, params: { jobId: asked.id, cableId: first.id } });
-  else void router.push(placeOf(asked.id, first.id, 'gauge'));
+  if (first && bench.jobById(asked.id)) void router.push(placeTaken(asked.id, first.id, to));
 }
 async function open(what: 'installation' | 'die' | 'drop' | 'eye' | 'demo'): Promise<void> {
   problem.value = '';
@@ -59,7 +58,7 @@ async function open(what: 'installation' | 'die' | 'drop' | 'eye' | 'demo'): Pro
     <main class="min-w-0 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_354px]">
       <div class="min-w-0 px-4 py-5 sm:px-8 lg:overflow-y-auto">
         <h1 class="figure text-[30px] leading-8 font-semibold">{{ say`What is the cable for?` }}</h1>
-        <LineAsk v-model="line" class="mt-3" @bench="take($event, 'cable')" @card="take($event, 'card')" />
+        <LineAsk v-model="line" class="mt-3" @take="take" />
         <StartTiles class="mt-6" @open="open" />
         <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
         <p class="note mt-4">

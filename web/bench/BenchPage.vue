@@ -6,7 +6,7 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import type { Stage } from '../../core/model/cable.ts';
 import type { Feature } from '../../core/traveller/steps.ts';
-import { placeOf } from '../places.ts';
+import { cardOf, placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { triedWork } from '../stores/work.ts';
 import CableMenu from './CableMenu.vue';
@@ -125,7 +125,7 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
           {{ say`Ledger` }}
         </button>
         <RouterLink
-          :to="{ name: 'card', params: { jobId, cableId: cable.id } }"
+          :to="cardOf(jobId, cable.id)"
           class="flex min-h-11 items-center px-2 font-bold text-teal"
           >{{ say`Card` }}</RouterLink
         >
@@ -166,11 +166,7 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
             @open="opened = $event"
           >
             <div class="flex items-center max-lg:hidden">
-              <RouterLink
-                :to="{ name: 'card', params: { jobId, cableId: cable.id } }"
-                class="button compact"
-                >{{ say`Card` }}</RouterLink
-              >
+              <RouterLink :to="cardOf(jobId, cable.id)" class="button compact">{{ say`Card` }}</RouterLink>
               <CableMenu :job-id="jobId" :cable-id="cable.id" :stage="stage" />
             </div>
           </Ledger>

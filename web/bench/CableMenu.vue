@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue';
+import { Menu, MenuButton, MenuItems } from '@headlessui/vue';
 import { Ellipsis } from '@lucide/vue';
 import type { Stage } from '../../core/model/cable.ts';
 import { useCableActs } from './cableActs.ts';
+import MenuAction from '../ui/MenuAction.vue';
 import { say } from '../../core/words/say.ts';
 
 /** What is done with the cable on the bench as a whole. */
@@ -27,16 +28,7 @@ const ACTIONS = [
     <MenuItems
       class="absolute right-0 z-30 mt-px w-56 border border-line bg-lamp shadow-lg focus:outline-none"
     >
-      <MenuItem v-for="{ what, act } in ACTIONS" :key="what" v-slot="{ active }">
-        <button
-          type="button"
-          class="min-h-11 w-full px-3 text-left"
-          :class="active ? 'bg-teal-tint' : ''"
-          @click="act"
-        >
-          {{ what }}
-        </button>
-      </MenuItem>
+      <MenuAction v-for="{ what, act } in ACTIONS" :key="what" :title="what" @act="act" />
     </MenuItems>
   </Menu>
 </template>

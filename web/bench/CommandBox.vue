@@ -14,7 +14,7 @@ import { type Stage, STAGES } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
 import { sizeNamed } from '../../core/model/tables/size.ts';
-import { placeOf } from '../places.ts';
+import { cardOf, placeOf } from '../places.ts';
 import { exportJob, saveFile } from '../storage/files.ts';
 import { standaloneSvg } from '../paper/drawingSvg.ts';
 import { useBench } from '../stores/bench.ts';
@@ -23,7 +23,7 @@ import { triedWork } from '../stores/work.ts';
 import { isPreferencesOpen } from '../ui/preferences.ts';
 import { useCableActs } from './cableActs.ts';
 import { findCommands } from './commandWords.ts';
-import { STAGE_TITLES } from './stages.ts';
+import { RUN_PART_TITLES, STAGE_TITLES } from './stages.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Find a cable or a job, go to a stage, set a size, do anything: typed. */
@@ -56,9 +56,9 @@ watch(
 const acts = useCableActs(() => ({ jobId: job.id, cableId, stage }));
 /** Parts of the stages that are gone to by what they hold. */
 const PARTS = [
-  { part: 'source', stageAt: 'run', title: say`Source and fuse`, note: STAGE_TITLES.run },
-  { part: 'place', stageAt: 'run', title: say`Surroundings`, note: STAGE_TITLES.run },
-  { part: 'duty', stageAt: 'run', title: say`Surge or duty cycle`, note: STAGE_TITLES.run },
+  { part: 'source', stageAt: 'run', title: RUN_PART_TITLES.source, note: STAGE_TITLES.run },
+  { part: 'place', stageAt: 'run', title: RUN_PART_TITLES.place, note: STAGE_TITLES.run },
+  { part: 'duty', stageAt: 'run', title: RUN_PART_TITLES.duty, note: STAGE_TITLES.run },
   { part: 'prove', stageAt: 'prove', title: say`Readings and proof`, note: STAGE_TITLES.prove },
   { part: 'fit', stageAt: 'fit', title: say`Torque and fitting`, note: STAGE_TITLES.fit },
 ] as const satisfies readonly { part: string; stageAt: Stage; title: string; note: string }[];
@@ -156,7 +156,7 @@ const commands = computed((): Command[] => [
           id: 'card',
           title: say`Card of this cable`,
           note: say`all of it on one sheet`,
-          act: () => void router.push({ name: 'card', params: { jobId: job.id, cableId } }),
+          act: () => void router.push(cardOf(job.id, cableId)),
         },
         {
           id: 'traveller',

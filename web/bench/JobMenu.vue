@@ -8,6 +8,7 @@ import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { isPreferencesOpen } from '../ui/preferences.ts';
 import TextField from '../ui/TextField.vue';
+import MenuAction from '../ui/MenuAction.vue';
 import { say } from '../../core/words/say.ts';
 
 /** The jobs, and what is done with one as a whole. It is told names alone, so that an edit of a cable leaves it be. */
@@ -135,16 +136,7 @@ const actions = computed(() => [
         </button>
       </MenuItem>
       <div class="border-t border-line" />
-      <MenuItem v-for="{ what, act } in actions" :key="what" v-slot="{ active }">
-        <button
-          type="button"
-          class="min-h-11 w-full px-3 text-left"
-          :class="active ? 'bg-teal-tint' : ''"
-          @click="act"
-        >
-          {{ what }}
-        </button>
-      </MenuItem>
+      <MenuAction v-for="{ what, act } in actions" :key="what" :title="what" @act="act" />
     </MenuItems>
   </Menu>
   <input

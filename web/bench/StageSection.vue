@@ -60,7 +60,6 @@ watch(
     <header v-else class="mb-2 flex items-baseline justify-between gap-3 border-b border-line pb-1">
       <h3 class="figure text-[17px] font-semibold">{{ title }}</h3>
       <p v-if="note" class="note text-right">{{ note }}</p>
-      <slot name="actions" />
     </header>
     <div :id="bodyId">
       <!-- Kept while it is folded: what was typed into it and not entered stays typed. -->

@@ -3,6 +3,7 @@ import { type ComputedRef, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { type Stage, STAGES } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
+import { useCableActs } from './cableActs.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { say } from '../../core/words/say.ts';
@@ -45,10 +46,11 @@ export function useBenchKeys(bench: {
     if (next && bench.job.value) void router.push(placeOf(bench.job.value.id, next.id, bench.stage()));
   }
 
-  function copy(jobId: string, cableId: string): void {
-    const made = store.copyCable(jobId, cableId);
-    if (made) void router.push(placeOf(jobId, made.id, bench.stage()));
-  }
+  const acts = useCableActs(() => ({
+    jobId: bench.job.value?.id ?? '',
+    cableId: bench.job.value && bench.cableId(),
+    stage: bench.stage(),
+  }));
 
   /** What a plain key does; undefined where it is none of the bench's. */
   function plainKey(event: KeyboardEvent): (() => void) | undefined {
@@ -64,9 +66,9 @@ export function useBenchKeys(bench: {
       case 'n':
         return bench.addCable;
       case 'd':
-        return jobId && cableId ? () => copy(jobId, cableId) : undefined;
+        return jobId && cableId ? acts.duplicate : undefined;
       case 'Delete':
-        return jobId && cableId ? () => store.removeCables(jobId, [cableId]) : undefined;
+        return jobId && cableId ? acts.remove : undefined;
       case '/':
         return bench.focusFilter;
       case '?':

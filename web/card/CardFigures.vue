@@ -3,7 +3,6 @@ import { computed, ref } from 'vue';
 import { figure } from '../../core/model/units/figure.ts';
 import type { CardFigure } from '../../core/paper/card.ts';
 import { tell } from '../../core/words/message.ts';
-import { lengthText } from '../ui/display.ts';
 import ShowWork from '../ui/ShowWork.vue';
 
 /** Figures side by side; each opens to how it came about. */
@@ -12,7 +11,7 @@ const { figures } = defineProps<{ figures: readonly CardFigure[] }>();
 const openedKey = ref<CardFigure['key'] | null>(null);
 const opened = computed(() => figures.find(({ key }) => key === openedKey.value)?.finding ?? null);
 const text = ({ value, unit, decimals }: CardFigure): string =>
-  value === null ? '–' : unit === 'mm' ? lengthText(value, decimals) : figure(value, unit, decimals);
+  value === null ? '–' : figure(value, unit, decimals);
 </script>
 
 <template>

@@ -16,6 +16,7 @@ import type { Made } from './made.ts';
 import ScheduleImport from './ScheduleImport.vue';
 import type { GroupPlan } from './useCutPlan.ts';
 import { say } from '../../core/words/say.ts';
+import PaperField from '../paper/PaperField.vue';
 import { usePrefs } from '../stores/prefs.ts';
 
 /** Lists and labels to print and to keep, and a schedule to bring in. */
@@ -122,18 +123,7 @@ const printOnStandIn = () =>
   <section :aria-label="say`Paper and files`" class="border-t border-line px-3.5 py-2.5">
     <header class="mb-2 flex items-center gap-3">
       <h2 class="figure text-[16px] font-semibold">{{ say`Paper and files` }}</h2>
-      <SegmentedField
-        :label="say`Paper`"
-        hide-label
-        small
-        class="ml-auto w-32"
-        :model-value="prefs.paper"
-        :choices="[
-          { value: 'A4', title: 'A4' },
-          { value: 'Letter', title: say`Letter` },
-        ]"
-        @update:model-value="prefs.paper = $event === 'Letter' ? 'Letter' : 'A4'"
-      />
+      <PaperField hide-label small class="ml-auto w-32" />
     </header>
     <p v-if="problem" class="mb-1 font-bold text-fails" role="alert">{{ problem }}</p>
     <ul>

@@ -4,7 +4,7 @@ import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import { type CutRules, toBuyMm } from '../../core/cutting/cutPlan.ts';
 import { usePrefs } from '../stores/prefs.ts';
-import { inReadersUnit, sizeText } from '../ui/display.ts';
+import { readersDigits, sizeText } from '../ui/display.ts';
 import type { GroupPlan } from './useCutPlan.ts';
 import { say } from '../../core/words/say.ts';
 import { tell, shortest } from '../../core/words/message.ts';
@@ -16,7 +16,7 @@ import { FOOT_MM } from '../../core/words/imperial.ts';
 const { plans, rules } = defineProps<{ plans: readonly GroupPlan[]; rules: CutRules }>();
 
 const { prefs } = usePrefs();
-const sized = (mm: number) => inReadersUnit(mm, 'mm', 0).value;
+const sized = (mm: number) => readersDigits(mm, 'mm', 0);
 const host = useTemplateRef<HTMLElement>('host');
 const { width } = useElementSize(host);
 const ZERO = 152;

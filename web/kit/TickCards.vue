@@ -5,7 +5,7 @@ import { isCut, pieceIds, spoolsAfterCut } from '../../core/cutting/pieces.ts';
 import { usePersonNeeded } from '../bench/usePersonNeeded.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
-import { inReadersUnit } from '../ui/display.ts';
+import { readersDigits } from '../ui/display.ts';
 import TextField from '../ui/TextField.vue';
 import type { Made } from './made.ts';
 import type { GroupPlan } from './useCutPlan.ts';
@@ -22,7 +22,7 @@ const { plans, made, cut } = defineProps<{
 const bench = useBench();
 const { prefs } = usePrefs();
 const { problem, nameNeeded } = usePersonNeeded();
-const sized = (mm: number) => inReadersUnit(mm, 'mm', 0).value;
+const sized = (mm: number) => readersDigits(mm, 'mm', 0);
 
 interface Card {
   readonly toCut: Made;

@@ -11,7 +11,7 @@ import { actOf, kindOf, isDone as isTicked } from '../../core/model/stepId.ts';
 import EndPicture from '../bench/workpiece/EndPicture.vue';
 import { palmTipMm } from '../bench/workpiece/lugShape.ts';
 import { type EndProgress, endSheet, SHEET, studOffset, tagWidth } from '../bench/workpiece/sheet.ts';
-import { inReadersUnit } from '../ui/display.ts';
+import { readersDigits } from '../ui/display.ts';
 import { say } from '../../core/words/say.ts';
 
 /**
@@ -89,7 +89,7 @@ const measured = computed(() => {
 const dimension = computed(() => {
   if (!measured.value || !step.figure) return null;
   const [a, b] = [x(measured.value.from), x(measured.value.to)];
-  const text = inReadersUnit(step.figure.value, 'mm', step.figure.decimals).value;
+  const text = readersDigits(step.figure.value, 'mm', step.figure.decimals);
   return { a: Math.min(a, b), b: Math.max(a, b), y: height.value - 34, text, half: text.length * 7 + 8 };
 });
 /** The two halves of the die over the crimp that is made now. */
@@ -175,7 +175,7 @@ const cut = computed(() => {
           :d="`M${at - 5} ${height - 29}L${at + 5} ${height - 39}`"
         />
         <text class="figure-text" :x="width / 2" :y="height - 27" text-anchor="middle">
-          {{ inReadersUnit(step.figure?.value ?? 0, 'mm', 0).value }}
+          {{ readersDigits(step.figure?.value ?? 0, 'mm', 0) }}
         </text>
       </template>
       <template v-else-if="sheet">

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
 import { type Step } from '../../core/traveller/step.ts';
 import { actOf, isPractising } from '../../core/model/stepId.ts';
-import { inReadersUnit } from '../ui/display.ts';
+import { readersDigits } from '../ui/display.ts';
 import { shownFigure } from './shownFigure.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -67,7 +67,7 @@ const crimps = computed(() => {
           say`Die ${crimps.stamp || say`unmarked`}`
         }}</b>
         <span class="figure text-[16px] text-ink2">{{
-          say`${inReadersUnit(crimps.flats, 'mm', 2).value} across flats, ${inReadersUnit(crimps.width, 'mm', 0).value} wide, ${crimps.tool}`
+          say`${readersDigits(crimps.flats, 'mm', 2)} across flats, ${readersDigits(crimps.width, 'mm', 0)} wide, ${crimps.tool}`
         }}</span>
       </p>
       <p class="figure border-l border-hairline pl-4 text-[26px] leading-6 font-semibold">

@@ -17,13 +17,13 @@ import { huntsOf, saveFile } from '../storage/files.ts';
 import { picturesOf } from '../storage/photos.ts';
 import { useBench } from '../stores/bench.ts';
 import FillingMark from '../ui/FillingMark.vue';
-import SegmentedField from '../ui/SegmentedField.vue';
 import { today } from '../ui/today.ts';
 import { drawingPng } from './drawingPng.ts';
 import RecordSheet from './RecordSheet.vue';
 import { useSheets } from './sheets.ts';
 import { useMaking } from './useMaking.ts';
 import { say } from '../../core/words/say.ts';
+import PaperField from './PaperField.vue';
 import { usePrefs } from '../stores/prefs.ts';
 
 /** A job as it was built, to hand over: on the page, as one PDF, and as one zip with everything in it. */
@@ -159,16 +159,7 @@ const print = () =>
         {{ say`One zip` }}
       </button>
       <button type="button" class="button" @click="print">{{ say`Print` }}</button>
-      <SegmentedField
-        v-model="prefs.paper"
-        :label="say`Paper`"
-        hide-label
-        class="w-36"
-        :choices="[
-          { value: 'A4', title: 'A4' },
-          { value: 'Letter', title: say`Letter` },
-        ]"
-      />
+      <PaperField hide-label class="w-36" />
       <RouterLink :to="{ name: 'job', params: { jobId } }" class="button">{{
         say`Back to the bench`
       }}</RouterLink>

@@ -6,11 +6,11 @@ import { huntsOf, saveFile } from '../storage/files.ts';
 import { picturesOf } from '../storage/photos.ts';
 import { useBench } from '../stores/bench.ts';
 import FillingMark from '../ui/FillingMark.vue';
-import SegmentedField from '../ui/SegmentedField.vue';
 import RecordSheet from './RecordSheet.vue';
 import { useSheets } from './sheets.ts';
 import { useMaking } from './useMaking.ts';
 import { say } from '../../core/words/say.ts';
+import PaperField from './PaperField.vue';
 import { usePrefs } from '../stores/prefs.ts';
 
 /** Test records to print and to keep: of one cable, or of the whole job with a zip of everything. */
@@ -98,16 +98,7 @@ const print = () =>
       <button v-else type="button" class="button" :disabled="busy !== ''" @click="saveZip">
         {{ say`All of it as one zip` }}
       </button>
-      <SegmentedField
-        v-model="prefs.paper"
-        :label="say`Paper`"
-        hide-label
-        class="w-36"
-        :choices="[
-          { value: 'A4', title: 'A4' },
-          { value: 'Letter', title: say`Letter` },
-        ]"
-      />
+      <PaperField hide-label class="w-36" />
       <RouterLink
         :to="
           cableId

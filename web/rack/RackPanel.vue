@@ -17,6 +17,7 @@ import { useTotals } from './useTotals.ts';
 import { say } from '../../core/words/say.ts';
 import { figure } from '../../core/model/units/figure.ts';
 import { runText } from '../ui/display.ts';
+import { useIsDesk } from '../ui/useWide.ts';
 
 /** The job's cables, and what they come to. */
 const { job, cableId, stage } = defineProps<{ job: Job; cableId: string | undefined; stage: Stage }>();
@@ -54,6 +55,8 @@ function workInRack(cable: Cable): CableWork | null {
   const isSettled = cable.id !== cableId && own.id === job.id && own.cables.includes(cable);
   return isSettled ? triedWork(cable, shop, own) : triedWork(cable, bench.shop, job);
 }
+// On a phone its card is the first thing that is seen of a cable.
+const isDesk = useIsDesk();
 const totals = useTotals(() => painted.value);
 function mark(id: string): void {
   marked.value = marked.value.includes(id)
@@ -99,7 +102,7 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
             :cable="cable"
             :work="workInRack(cable)"
             :job-id="job.id"
-            :stage="stage"
+            :stage="isDesk ? stage : null"
             :is-open="cable.id === cableId"
             :is-marked="marked.includes(cable.id)"
             @mark="mark(cable.id)"

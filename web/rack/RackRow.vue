@@ -4,9 +4,8 @@ import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { type Cable, type Stage, STAGES } from '../../core/model/cable.ts';
 import type { CableWork } from '../../core/cableWork.ts';
-import { placeOf } from '../places.ts';
+import { cardOf, placeOf } from '../places.ts';
 import { runText, sizeText } from '../ui/display.ts';
-import { useIsDesk } from '../ui/useWide.ts';
 import CableMiniature from './CableMiniature.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -16,14 +15,13 @@ const { cable, work, jobId, stage, isOpen, isMarked } = defineProps<{
   /** Null where it cannot be worked up: then it is one red line, and the others go on. */
   work: CableWork | null;
   jobId: string;
-  stage: Stage;
+  /** The stage that it opens at; its card where there is none. */
+  stage: Stage | null;
   isOpen: boolean;
   isMarked: boolean;
 }>();
 defineEmits<{ mark: [] }>();
 
-// On a phone its card is the first thing that is seen of a cable.
-const isDesk = useIsDesk();
 const SIGNS = { positive: '+', negative: '−', link: '±' } as const;
 const length = computed(() => {
   const mm = work?.lengths?.finishedMm ?? cable.run.lengthMm + cable.run.loopMm;
@@ -40,7 +38,7 @@ const spokenTicks = computed(
 
 <template>
   <RouterLink
-    :to="isDesk ? placeOf(jobId, cable.id, stage) : { name: 'card', params: { jobId, cableId: cable.id } }"
+    :to="stage ? placeOf(jobId, cable.id, stage) : cardOf(jobId, cable.id)"
     class="relative block h-[70px] border-b border-hairline py-1.5 pr-2.5 pl-3.5 focus-visible:-outline-offset-2"
     :class="[
       isOpen ? 'bg-teal-tint' : 'hover:bg-teal-tint/50',

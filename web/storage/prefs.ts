@@ -1,4 +1,5 @@
 import { isFields } from '../../core/model/fields.ts';
+import { AMERICAN, METRIC } from '../../core/words/measures.ts';
 import * as z from 'zod/mini';
 
 /** How a person likes to see things. Every part has a default, so an old or damaged entry is never in the way. */
@@ -25,6 +26,10 @@ export const prefsSchema = z.object({
 });
 
 export type Prefs = z.infer<typeof prefsSchema>;
+
+/** All that goes with one way of measuring, paper included. */
+export const METRIC_SET = { ...METRIC, paper: 'A4' } as const satisfies Partial<Prefs>;
+export const AMERICAN_SET = { ...AMERICAN, paper: 'Letter' } as const satisfies Partial<Prefs>;
 
 /** Preferences out of whatever was kept: what is damaged is as if it had never been said. */
 export const readPrefs = (data: unknown): Prefs => prefsSchema.parse(isFields(data) ? data : {});

@@ -8,9 +8,9 @@ import type { SystemWork } from '../../core/systemWork.ts';
 import { saveFile } from '../storage/files.ts';
 import { useMaking } from '../paper/useMaking.ts';
 import type { DrawnDiagram } from './layout.ts';
-import SegmentedField from '../ui/SegmentedField.vue';
 import SystemDrawing from './SystemDrawing.vue';
 import { say } from '../../core/words/say.ts';
+import PaperField from '../paper/PaperField.vue';
 import { usePrefs } from '../stores/prefs.ts';
 
 /** The diagram and its tables out: PDF, SVG, CSV. */
@@ -73,18 +73,7 @@ const csv = (name: string, text: string) => saveFile(`${base()}-${name}.csv`, te
 <template>
   <section :aria-label="say`Save the system`" class="mt-3 flex flex-wrap items-center gap-2">
     <span class="text-ink2">{{ say`Save as` }}</span>
-    <SegmentedField
-      :label="say`Paper`"
-      hide-label
-      small
-      class="w-32"
-      :model-value="prefs.paper"
-      :choices="[
-        { value: 'A4', title: 'A4' },
-        { value: 'Letter', title: say`Letter` },
-      ]"
-      @update:model-value="prefs.paper = $event === 'Letter' ? 'Letter' : 'A4'"
-    />
+    <PaperField hide-label small class="w-32" />
     <button type="button" class="button small" :disabled="busy !== '' || !drawn" @click="savePdf">
       PDF, {{ prefs.paper }}
     </button>

@@ -14,10 +14,10 @@ import { genericShop } from '../../core/model/catalogue/genericShop.ts';
 import { familySays } from '../../core/model/catalogue/lugs.ts';
 import { LUG_FAMILIES } from '../../core/model/tables/lugFamilies.ts';
 import { SLEEVE_KINDS, SLEEVES } from '../../core/model/tables/sleeves.ts';
-import { AMERICAN, METRIC } from '../../core/words/measures.ts';
 import { tell } from '../../core/words/message.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useBench } from '../stores/bench.ts';
+import { AMERICAN_SET, METRIC_SET } from '../storage/prefs.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
 import CasePicture from './CasePicture.vue';
@@ -91,8 +91,7 @@ function tick(key: keyof CaseAnswers, id: string): void {
 }
 const system = computed({
   get: () => (prefs.lengths === 'in' ? 'inch' : 'metric'),
-  set: (chosen: 'inch' | 'metric') =>
-    Object.assign(prefs, chosen === 'inch' ? { ...AMERICAN, paper: 'Letter' } : { ...METRIC, paper: 'A4' }),
+  set: (chosen: 'inch' | 'metric') => Object.assign(prefs, chosen === 'inch' ? AMERICAN_SET : METRIC_SET),
 });
 function fill(): void {
   bench.edit(say`what is in the case`, (draft) =>

@@ -2,7 +2,9 @@
 import { ref } from 'vue';
 import { say } from '../../core/words/say.ts';
 import type { DecimalMark } from '../../core/words/language.ts';
-import { AMERICAN, type Measures, METRIC } from '../../core/words/measures.ts';
+import type { Measures } from '../../core/words/measures.ts';
+import PaperField from '../paper/PaperField.vue';
+import { AMERICAN_SET, METRIC_SET } from '../storage/prefs.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import { LANGUAGES, type LanguageCode } from '../locale.ts';
@@ -25,13 +27,28 @@ const choices = (Object.keys(LANGUAGES) as LanguageCode[]).map((value) => ({
   title: LANGUAGES[value],
 }));
 
-const SETS: readonly { readonly title: string; readonly set: Measures; readonly paper: 'A4' | 'Letter' }[] = [
-  { title: say`All metric`, set: METRIC, paper: 'A4' },
-  { title: say`All American`, set: AMERICAN, paper: 'Letter' },
+type ReadingSet = typeof METRIC_SET | typeof AMERICAN_SET;
+const SETS: readonly { readonly title: string; readonly set: ReadingSet }[] = [
+  { title: say`All metric`, set: METRIC_SET },
+  { title: say`All American`, set: AMERICAN_SET },
 ];
-const isSet = ({ set, paper }: (typeof SETS)[number]) =>
-  prefs.paper === paper && (Object.keys(set) as (keyof Measures)[]).every((key) => prefs[key] === set[key]);
-const takeSet = ({ set, paper }: (typeof SETS)[number]) => Object.assign(prefs, set, { paper });
+const isTaken = (set: ReadingSet) =>
+  (Object.keys(set) as (keyof ReadingSet)[]).every((key) => prefs[key] === set[key]);
+
+/** What is chosen between two names of one thing, each by its preference. */
+const FIELDS = [
+  { key: 'lengths', label: say`Lengths`, titles: { mm: say`mm and m`, in: say`in and ft` } },
+  { key: 'sizes', label: say`Conductor sizes`, titles: { metric: 'mm²', gauge: 'AWG' } },
+  { key: 'temperatures', label: say`Temperatures`, titles: { '°C': '°C', '°F': '°F' } },
+  { key: 'torques', label: say`Torque`, titles: { 'N·m': 'N·m', 'lbf·ft': 'lbf·ft' } },
+  { key: 'forces', label: say`Forces and weights`, titles: { N: say`N and kg`, lbf: say`lbf and lb` } },
+] as const satisfies readonly {
+  readonly key: keyof Measures;
+  readonly label: string;
+  readonly titles: Readonly<Record<string, string>>;
+}[];
+const choicesOf = (titles: Readonly<Record<string, string>>) =>
+  Object.entries(titles).map(([value, title]) => ({ value, title }));
 
 function setCurrency(currency: string): void {
   bench.edit(say`currency`, (draft) => {
@@ -55,66 +72,27 @@ async function take(): Promise<void> {
     <div class="grid gap-3">
       <div class="flex flex-wrap gap-2">
         <button
-          v-for="one in SETS"
-          :key="one.title"
+          v-for="{ title, set } in SETS"
+          :key="title"
           type="button"
           class="button"
-          :class="isSet(one) ? 'filled' : ''"
-          :aria-pressed="isSet(one)"
-          @click="takeSet(one)"
+          :class="isTaken(set) ? 'filled' : ''"
+          :aria-pressed="isTaken(set)"
+          @click="Object.assign(prefs, set)"
         >
-          {{ one.title }}
+          {{ title }}
         </button>
       </div>
       <div class="grid gap-3 sm:grid-cols-3">
         <SegmentedField
-          v-model="prefs.lengths"
-          :label="say`Lengths`"
-          :choices="[
-            { value: 'mm', title: say`mm and m` },
-            { value: 'in', title: say`in and ft` },
-          ]"
+          v-for="{ key, label, titles } in FIELDS"
+          :key="key"
+          :model-value="prefs[key]"
+          :label="label"
+          :choices="choicesOf(titles)"
+          @update:model-value="Object.assign(prefs, { [key]: $event })"
         />
-        <SegmentedField
-          v-model="prefs.sizes"
-          :label="say`Conductor sizes`"
-          :choices="[
-            { value: 'metric', title: 'mm²' },
-            { value: 'gauge', title: 'AWG' },
-          ]"
-        />
-        <SegmentedField
-          v-model="prefs.temperatures"
-          :label="say`Temperatures`"
-          :choices="[
-            { value: '°C', title: '°C' },
-            { value: '°F', title: '°F' },
-          ]"
-        />
-        <SegmentedField
-          v-model="prefs.torques"
-          :label="say`Torque`"
-          :choices="[
-            { value: 'N·m', title: 'N·m' },
-            { value: 'lbf·ft', title: 'lbf·ft' },
-          ]"
-        />
-        <SegmentedField
-          v-model="prefs.forces"
-          :label="say`Forces and weights`"
-          :choices="[
-            { value: 'N', title: say`N and kg` },
-            { value: 'lbf', title: say`lbf and lb` },
-          ]"
-        />
-        <SegmentedField
-          v-model="prefs.paper"
-          :label="say`Paper`"
-          :choices="[
-            { value: 'A4', title: 'A4' },
-            { value: 'Letter', title: 'Letter' },
-          ]"
-        />
+        <PaperField />
         <TextField
           :label="say`Money`"
           :model-value="bench.shop.currency"

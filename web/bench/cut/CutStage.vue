@@ -8,7 +8,7 @@ import type { CableWork } from '../../../core/cableWork.ts';
 import { standaloneSvg } from '../../paper/drawingSvg.ts';
 import { saveFile } from '../../storage/files.ts';
 import { usePrefs } from '../../stores/prefs.ts';
-import { inReadersUnit, sizeText } from '../../ui/display.ts';
+import { readersDigits, sizeText } from '../../ui/display.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import StageSection from '../StageSection.vue';
@@ -20,7 +20,7 @@ const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobI
 
 const { prefs } = usePrefs();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
-const sized = (mm: number, decimals = 0) => inReadersUnit(mm, 'mm', decimals).value;
+const sized = (mm: number, decimals = 0) => readersDigits(mm, 'mm', decimals);
 const unit = computed(() => prefs.lengths);
 
 const first = computed(() => cable.run.laid?.on ?? 'A');

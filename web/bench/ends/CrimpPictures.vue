@@ -9,7 +9,7 @@ import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import { forecast } from '../../../core/termination/dies/sectionView.ts';
 import { figure } from '../../../core/model/units/figure.ts';
 import { digits } from '../../../core/words/numerals.ts';
-import { inReadersUnit } from '../../ui/display.ts';
+import { readersDigits } from '../../ui/display.ts';
 import { toPath } from '../workpiece/geometry.ts';
 import { lugOutline } from '../workpiece/lugShape.ts';
 import SectionPair from './SectionPair.vue';
@@ -19,7 +19,7 @@ import { say } from '../../../core/words/say.ts';
 const { end } = defineProps<{ end: ResolvedEnd }>();
 
 const patternId = useId();
-const sized = (mm: number, decimals = 1) => inReadersUnit(mm, 'mm', decimals).value;
+const sized = (mm: number, decimals = 1) => readersDigits(mm, 'mm', decimals);
 
 const WIDTH = 340;
 const HEIGHT = 172;

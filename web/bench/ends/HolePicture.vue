@@ -4,13 +4,13 @@ import type { Cable } from '../../../core/model/cable.ts';
 import { END_NAMES } from '../../../core/model/end.ts';
 import { finishedPassesMm } from '../../../core/termination/throughHole.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
-import { inReadersUnit } from '../../ui/display.ts';
+import { readersDigits } from '../../ui/display.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The hole end on, with the palm, barrel and cable of each end in it, to scale. */
 const { cable, work } = defineProps<{ cable: Cable; work: CableWork }>();
 
-const sized = (mm: number) => inReadersUnit(mm, 'mm', 1).value;
+const sized = (mm: number) => readersDigits(mm, 'mm', 1);
 const holeMm = computed(() => cable.run.holeMm ?? null);
 const ends = computed(() =>
   END_NAMES.map((name) => {

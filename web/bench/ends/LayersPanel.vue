@@ -18,7 +18,7 @@ import type { CableWork } from '../../../core/cableWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
-import { inReadersUnit } from '../../ui/display.ts';
+import { readersDigits } from '../../ui/display.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';
 import NestingPicture from './NestingPicture.vue';
@@ -36,7 +36,7 @@ const { name, cable, work, jobId } = defineProps<{
 const bench = useBench();
 const set = useEndEdit(() => ({ jobId, cable, name }));
 const end = computed(() => work.ends[name]);
-const sized = (mm: number, decimals = 1) => inReadersUnit(mm, 'mm', decimals).value;
+const sized = (mm: number, decimals = 1) => readersDigits(mm, 'mm', decimals);
 
 const needs = computed(() => end.value.sleeveTask && sleeveWindow(end.value.sleeveTask));
 /** The sleeve in use and the nearest others, three in all. */

@@ -2,13 +2,13 @@
 import { tell } from '../../../core/words/message.ts';
 import { computed } from 'vue';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
-import { inReadersUnit } from '../../ui/display.ts';
+import { readersDigits } from '../../ui/display.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** The layers parked on the cable as they went on, the first farthest from the lug; what cannot pass it is marked. */
 const { end, outerMm, jacket } = defineProps<{ end: ResolvedEnd; outerMm: number; jacket: string }>();
 
-const sized = (mm: number) => inReadersUnit(mm, 'mm', 1).value;
+const sized = (mm: number) => readersDigits(mm, 'mm', 1);
 
 const WIDTH = 340;
 const CENTRE = 26;

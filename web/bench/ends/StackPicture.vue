@@ -3,7 +3,7 @@ import { computed, useId } from 'vue';
 import { STUDS } from '../../../core/model/tables/studs.ts';
 import { STACK, stackMm, type StudStack } from '../../../core/termination/studs/studStack.ts';
 import { figure } from '../../../core/model/units/figure.ts';
-import { inReadersUnit } from '../../ui/display.ts';
+import { readersDigits } from '../../ui/display.ts';
 import { shortened, textWidth } from '../workpiece/dimensions.ts';
 import { say } from '../../../core/words/say.ts';
 
@@ -11,7 +11,7 @@ import { say } from '../../../core/words/say.ts';
 const { stack } = defineProps<{ stack: StudStack }>();
 
 const id = useId();
-const sized = (mm: number) => inReadersUnit(mm, 'mm', 1).value;
+const sized = (mm: number) => readersDigits(mm, 'mm', 1);
 
 const WIDTH = 340;
 const STUD_X = 92;

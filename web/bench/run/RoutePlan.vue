@@ -3,14 +3,14 @@ import { computed } from 'vue';
 import type { Way } from '../../../core/model/run.ts';
 import { type Route } from '../../../core/cutting/route.ts';
 import { type PlanPoint, planStretches, pointAlong, trace } from '../../../core/cutting/routePlan.ts';
-import { inReadersUnit } from '../../ui/display.ts';
+import { readersDigits } from '../../ui/display.ts';
 import { say } from '../../../core/words/say.ts';
 import { figure } from '../../../core/model/units/figure.ts';
 
 /** The route from above, to scale: zones, holes, supports and places that rub stand where they are. */
 const { route, way, leastRadiusMm } = defineProps<{ route: Route; way: Way; leastRadiusMm: number }>();
 
-const sized = (mm: number) => inReadersUnit(mm, 'mm', 0).value;
+const sized = (mm: number) => readersDigits(mm, 'mm', 0);
 const WIDTH = 690;
 const MARGIN = 44;
 const TALLEST = 190;

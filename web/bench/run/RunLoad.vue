@@ -10,6 +10,7 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StageSection from '../StageSection.vue';
+import { RUN_PART_TITLES } from '../stages.ts';
 import DutyTable from './DutyTable.vue';
 import { useFromSystem } from './useFromSystem.ts';
 import { useRunEdit } from './useRunEdit.ts';
@@ -56,7 +57,7 @@ function setDuty(on: boolean): void {
 <template>
   <StageSection
     part="detail"
-    :title="run.load.kind === 'watts' ? say`Efficiency and cut-out` : say`Hours a year`"
+    :title="run.load.kind === 'watts' ? RUN_PART_TITLES.detail : say`Hours a year`"
     :says="tell(detailSays(run))"
   >
     <div class="grid grid-cols-2 gap-x-3 gap-y-1 sm:grid-cols-4">
@@ -109,12 +110,7 @@ function setDuty(on: boolean): void {
       />
     </div>
   </StageSection>
-  <StageSection
-    v-if="!comes('load')"
-    part="duty"
-    :title="say`Surge or duty cycle`"
-    :says="tell(dutySays(run))"
-  >
+  <StageSection v-if="!comes('load')" part="duty" :title="RUN_PART_TITLES.duty" :says="tell(dutySays(run))">
     <div v-if="!comes('load')" class="mt-1 flex flex-wrap items-end justify-between gap-3">
       <CheckField
         :label="say`A surge or duty cycle on top`"

@@ -9,6 +9,7 @@ import CheckField from '../../ui/CheckField.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import StageSection from '../StageSection.vue';
+import { RUN_PART_TITLES } from '../stages.ts';
 import { useRunEdit } from './useRunEdit.ts';
 import { placeSays } from '../../../core/sizing/runSays.ts';
 import { say } from '../../../core/words/say.ts';
@@ -37,7 +38,7 @@ const setMeets = (one: Meets, on: boolean) =>
 </script>
 
 <template>
-  <StageSection part="place" :title="say`Surroundings`" :says="tell(placeSays(run, bench.shop.practice))">
+  <StageSection part="place" :title="RUN_PART_TITLES.place" :says="tell(placeSays(run, bench.shop.practice))">
     <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <QuantityField
         :label="say`Air, at its hottest`"

@@ -19,6 +19,7 @@ import { lengthText } from '../../ui/display.ts';
 import QuantityField from '../../ui/QuantityField.vue';
 import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
+import { RUN_PART_TITLES } from '../stages.ts';
 import RoutePlan from './RoutePlan.vue';
 import { useRunEdit } from './useRunEdit.ts';
 import { withLength } from '../../../core/cutting/returnLength.ts';
@@ -73,7 +74,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
 </script>
 
 <template>
-  <StageSection part="route" :title="say`Route`" :says="tell(routeSays(cable.run))">
+  <StageSection part="route" :title="RUN_PART_TITLES.route" :says="tell(routeSays(cable.run))">
     <p v-if="length" class="note mb-1">{{ say`${length} along it` }}</p>
     <TextField
       :label="say`Route, legs and bends`"

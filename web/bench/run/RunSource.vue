@@ -17,6 +17,7 @@ import QuantityField from '../../ui/QuantityField.vue';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
+import { RUN_PART_TITLES } from '../stages.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { parseCurve, writtenCurve } from './curveText.ts';
@@ -86,7 +87,7 @@ const waive = (i: number, why: string) =>
 </script>
 
 <template>
-  <StageSection part="source" :title="say`Source and fuse`" :says="tell(sourceSays(run))">
+  <StageSection part="source" :title="RUN_PART_TITLES.source" :says="tell(sourceSays(run))">
     <div v-if="!comes('source')" class="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <SourceFields
         :source="run.source"

@@ -13,6 +13,7 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import QuantityField from '../../ui/QuantityField.vue';
 import TextField from '../../ui/TextField.vue';
 import StageSection from '../StageSection.vue';
+import { RUN_PART_TITLES } from '../stages.ts';
 import { useFromSystem } from './useFromSystem.ts';
 import { useRunEdit } from './useRunEdit.ts';
 import AddButton from '../../ui/AddButton.vue';
@@ -76,7 +77,7 @@ function deviceHint(i: number): string {
 </script>
 
 <template>
-  <StageSection part="back" :title="say`Return path and service loop`" :says="tell(backSays(run))">
+  <StageSection part="back" :title="RUN_PART_TITLES.back" :says="tell(backSays(run))">
     <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <QuantityField
         :label="say`Service loop`"

@@ -4,7 +4,7 @@ import type { Cable } from '../../../core/model/cable.ts';
 import type { EndName } from '../../../core/model/end.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import type { Prefs } from '../../storage/prefs.ts';
-import { inReadersUnit } from '../../ui/display.ts';
+import { readersDigits } from '../../ui/display.ts';
 import { textWidth } from './dimensions.ts';
 import {
   endDimensions,
@@ -51,7 +51,7 @@ export function useSheet(
 ) {
   const cable = computed(() => input().cable);
   const work = computed(() => input().work);
-  const sized = (mm: number, decimals: number) => inReadersUnit(mm, 'mm', decimals).value;
+  const sized = (mm: number, decimals: number) => readersDigits(mm, 'mm', decimals);
 
   const frame = computed(() => frameFor(width.value, isNarrow.value));
   const outerMm = computed(() => work.value.choice.taken.at.outerMm);
