@@ -79,6 +79,11 @@ test('the box finds by the words people use, and a finding leads to where it is 
     await page.keyboard.press('Escape');
     await expect(page.getByRole('combobox', { name: 'Find or do' })).toBeHidden();
   }
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'Find or do' }).fill('spreadsheet');
+  await page.getByRole('option', { name: 'Import a cable schedule' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Save a template');
+  await page.getByRole('button', { name: 'Close' }).click();
   await app.go('/job/teasel/cable/en1/gauge');
   await app.ledger.getByRole('button', { name: /A short, no fuse/ }).click();
   await app.ledger.getByRole('link', { name: /Correct it in Run, Source and fuse/ }).click();

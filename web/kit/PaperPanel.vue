@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Download, Printer, Upload } from '@lucide/vue';
-import { computed, ref } from 'vue';
-import { RouterLink } from 'vue-router';
+import { computed, ref, watch } from 'vue';
+import { RouterLink, useRoute } from 'vue-router';
 import type { Kit } from '../../core/cutting/kit.ts';
 import { writeCuttingListCsv, writeKitCsv } from '../../core/cutting/listsCsv.ts';
 import type { Job } from '../../core/model/job.ts';
@@ -33,6 +33,13 @@ const kind = ref<LabelKind>('wrap');
 const busy = ref('');
 const problem = ref('');
 const isImporting = ref(false);
+// Whoever asked for it elsewhere finds the box open.
+const route = useRoute();
+watch(
+  () => route.query['part'],
+  (part) => (isImporting.value ||= part === 'schedule'),
+  { immediate: true },
+);
 
 const lists = computed(() => [
   {
@@ -192,6 +199,6 @@ const printOnStandIn = () =>
     <span v-if="busy" class="note ml-3" role="status"
       ><Download :size="14" class="inline" aria-hidden="true" /> {{ say`making ${busy}` }}</span
     >
-    <ScheduleImport v-if="isImporting" data-part="schedule" :job-id="job.id" @close="isImporting = false" />
+    <ScheduleImport v-if="isImporting" :job-id="job.id" @close="isImporting = false" />
   </section>
 </template>
