@@ -102,6 +102,7 @@ test('a backup of everything is restored exactly, into an empty browser and a us
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Make a backup' }).click();
   const backup = await readFile(await (await download).path());
+  await expect(page.getByRole('status').filter({ hasText: 'The backup is made' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Backup' })).toContainText('0 days old');
 
   await page.getByTestId('backup-file').setInputFiles({

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
 import { computed, ref } from 'vue';
-import { HELP } from './help.ts';
+import { helpFor } from './help.ts';
 import HelpPicture from './HelpPicture.vue';
 import { say } from '../../core/words/say.ts';
 
 /** Behind the name of a field: what it is, how to find it out, what follows where it is wrong. Nothing where there is none. */
 const { label } = defineProps<{ label: string }>();
 
-const help = computed(() => HELP.get(label));
+const help = computed(() => helpFor(label));
 
 const WIDTH = 300;
 const TALLEST = 300;
@@ -44,8 +44,8 @@ function place({ currentTarget }: Event): void {
       data-help
       :aria-label="say`About ${label}`"
     >
-      <HelpPicture v-if="help.picture" :name="help.picture" />
-      <p>{{ help.text }}</p>
+      <HelpPicture v-if="help[2]" :name="help[2]" />
+      <p>{{ help[1] }}</p>
     </PopoverPanel>
   </Popover>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PictureName } from './help.ts';
+import type { PictureName } from './helpEntry.ts';
 
 /** What a field means, drawn small. */
 defineProps<{ name: PictureName }>();

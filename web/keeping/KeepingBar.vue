@@ -5,6 +5,7 @@ import { RouterLink, useRoute } from 'vue-router';
 import { useBench } from '../stores/bench.ts';
 import { useKeeping } from '../stores/keeping.ts';
 import { useUpdates } from '../stores/updates.ts';
+import { useMaking } from '../ui/useMaking.ts';
 import { faults, faultText, isCodeMissing } from '../trouble/faults.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -12,8 +13,14 @@ import { say } from '../../core/words/say.ts';
 
 /** What packs a backup is fetched when one is asked for. */
 const backUp = async () => {
-  lacks.value = await (await import('../storage/everything.ts')).backUp();
+  const { backUp: packed } = await import('../storage/everything.ts');
+  await keep(say`making the backup`, async () => {
+    lacks.value = await packed((count, all) => step(say`making the backup, ${count} of ${all}`));
+  });
 };
+const { busy, problem, keep, step, stop } = useMaking({
+  failed: () => say`The backup could not be made. Try it again.`,
+});
 /** What a backup had to leave out. */
 const lacks = ref('');
 /** Where nothing on the page shows that it failed. */
@@ -74,6 +81,14 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
     <p v-if="bench.refusal" class="bar bg-fails text-paper" role="alert">
       <span class="min-w-0 flex-1">{{ bench.refusal }}</span>
       <button type="button" class="action" @click="bench.refusal = ''">{{ say`All right` }}</button>
+    </p>
+    <p v-if="busy" class="bar bg-teal-tint text-ink">
+      <span class="min-w-0 flex-1" role="status">{{ busy }} …</span>
+      <button type="button" class="action" @click="stop">{{ say`Stop` }}</button>
+    </p>
+    <p v-if="problem" class="bar bg-buff text-ink" role="alert">
+      <span class="min-w-0 flex-1">{{ problem }}</span>
+      <button type="button" class="action" @click="problem = ''">{{ say`All right` }}</button>
     </p>
     <p v-if="lacks" class="bar bg-fails text-paper" role="alert">
       <span class="min-w-0 flex-1">{{ lacks }}</span>

@@ -13,6 +13,7 @@ import { useBench } from '../stores/bench.ts';
 import { useKeeping } from '../stores/keeping.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import ModalBox from '../ui/ModalBox.vue';
+import { useMaking } from '../ui/useMaking.ts';
 import UnreadableList from './UnreadableList.vue';
 import { say } from '../../core/words/say.ts';
 
@@ -21,7 +22,11 @@ const { jobId } = defineProps<{ jobId?: string }>();
 
 const bench = useBench();
 const keeping = useKeeping();
-const problem = ref('');
+const { busy, problem, keep, step, stop } = useMaking({
+  failed: () => say`It could not be done: this browser could not save it.`,
+});
+/** Half of a backup restored is of no use: that cannot be left. */
+const canStop = ref(true);
 const done = ref('');
 const opened = shallowRef<(OpenedBackup & { manifest?: { madeAt: string } }) | null>(null);
 const chosenJob = ref(jobId ?? bench.jobs[0]?.id ?? '');
@@ -42,32 +47,42 @@ onMounted(async () => {
 });
 const jobs = computed(() => bench.jobs.map(({ id, title }) => ({ value: id, title })));
 
+async function makeBackup(): Promise<void> {
+  done.value = '';
+  await keep(say`making the backup`, async () => {
+    const lacks = await backUp((count, all) => step(say`making the backup, ${count} of ${all}`));
+    if (lacks) problem.value = lacks;
+    else done.value = say`The backup is made. Keep the file somewhere else than on this device.`;
+  });
+}
 async function choose(event: Event): Promise<void> {
   const field = event.target as HTMLInputElement;
   const file = field.files?.[0];
   field.value = '';
   if (!file) return;
-  problem.value = done.value = '';
-  const read = await openBackup(file).catch(() => null);
-  if (read?.ok) opened.value = read.value;
-  else problem.value = read?.sentence ?? say`This file could not be read.`;
+  done.value = '';
+  await keep(say`reading the backup`, async () => {
+    const read = await openBackup(file, (count, all) => step(say`reading the backup, ${count} of ${all}`));
+    if (read.ok) opened.value = read.value;
+    else problem.value = read.sentence;
+  });
 }
 async function restore(how: 'replace' | 'add'): Promise<void> {
   const backup = opened.value;
   opened.value = null;
   if (!backup) return;
-  try {
+  canStop.value = how === 'add';
+  await keep(say`restoring`, async () => {
     if (how === 'replace') {
-      await replaceWith(backup);
+      await replaceWith(backup, (count, all) => step(say`restoring, picture ${count} of ${all}`));
       done.value = say`Restored: this browser now holds exactly what the backup held.`;
     } else {
-      const { count, lacks } = await addFrom(backup);
+      const { count, lacks } = await addFrom(backup, (i, all) => step(say`adding job ${i + 1} of ${all}`));
       problem.value = lacks;
       done.value = say`${count} ${count === 1 ? say`job was` : say`jobs were`} added to those that were here.`;
     }
-  } catch {
-    problem.value = say`It could not be restored: this browser could not save it.`;
-  }
+  });
+  canStop.value = true;
 }
 function restoreVersion(version: Version): void {
   bench.restoreJob(version.job);
@@ -95,6 +110,10 @@ function restoreVersion(version: Version): void {
           >{{ ' ' }}{{ say`${digits(used / MEGABYTE, 1)} MB are in use.` }}</template
         >
       </p>
+      <p v-if="busy" class="mt-2 flex items-center gap-3">
+        <span role="status">{{ busy }} …</span>
+        <button v-if="canStop" type="button" class="button compact" @click="stop">{{ say`Stop` }}</button>
+      </p>
       <p v-if="done" class="mt-2 font-bold text-holds" role="status">{{ done }}</p>
       <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
       <div class="mt-4 grid max-w-[1000px] gap-x-8 gap-y-5 lg:grid-cols-2">
@@ -107,7 +126,9 @@ function restoreVersion(version: Version): void {
             }}
           </p>
           <div class="mt-2 flex flex-wrap gap-2">
-            <button type="button" class="button filled" @click="backUp">{{ say`Make a backup` }}</button>
+            <button type="button" class="button filled" :disabled="busy !== ''" @click="makeBackup">
+              {{ say`Make a backup` }}
+            </button>
             <label
               class="button focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-teal"
             >

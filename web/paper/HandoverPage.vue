@@ -21,7 +21,7 @@ import { today } from '../ui/today.ts';
 import { drawingPng } from './drawingPng.ts';
 import RecordSheet from './RecordSheet.vue';
 import { useSheets } from './sheets.ts';
-import { useMaking } from './useMaking.ts';
+import { useMaking } from '../ui/useMaking.ts';
 import { say } from '../../core/words/say.ts';
 import PaperField from './PaperField.vue';
 import { usePrefs } from '../stores/prefs.ts';

@@ -8,7 +8,7 @@ import { useBench } from '../stores/bench.ts';
 import FillingMark from '../ui/FillingMark.vue';
 import RecordSheet from './RecordSheet.vue';
 import { useSheets } from './sheets.ts';
-import { useMaking } from './useMaking.ts';
+import { useMaking } from '../ui/useMaking.ts';
 import { say } from '../../core/words/say.ts';
 import PaperField from './PaperField.vue';
 import { usePrefs } from '../stores/prefs.ts';

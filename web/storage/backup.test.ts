@@ -263,3 +263,19 @@ test('why nothing can be kept is said, each in its own sentence', () => {
   expect(new Set(all).size).toBe(3);
   for (const own of all) expect(own).toMatch(/Export/i);
 });
+
+test('packing and reading say how far they are, entry by entry, and go no further when told to stop', async () => {
+  const told: number[][] = [];
+  const step = (...counts: [number, number]) => void told.push(counts);
+  const zip = await writeBackup(everything, MADE, step);
+  const all = told.length;
+  // Two jobs, a picture, the tool case, hunts, bin, preferences and rounds.
+  expect(told).toEqual(Array.from({ length: 8 }, (_, i) => [i + 1, 8]));
+  expect((await readBackup(zip, step)).ok).toBe(true);
+  expect(told.slice(all)).toEqual(told.slice(0, all));
+
+  const stops = (count: number) => {
+    if (count === 3) throw new Error('stopped');
+  };
+  await expect(writeBackup(everything, MADE, stops)).rejects.toThrow('stopped');
+});

@@ -7,6 +7,7 @@ import { readStored, type StoredKind } from '../../core/model/stored.ts';
 import { isJpeg } from './jpeg.ts';
 import type { Kept } from './library.ts';
 import { type Prefs, readPrefs } from './prefs.ts';
+import type { Step } from '../ui/useMaking.ts';
 import { roundSchema, type KeptRound } from './training.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -58,10 +59,15 @@ const written = (data: unknown): Uint8Array => strToU8(`${JSON.stringify(data, n
 /** The seal of a manifest: of all it says but the seal itself. */
 const sealOf = ({ seal: _, ...said }: Manifest): Promise<string> => sha256(written(said));
 
-/** A backup as a zip: plain JSON a job, photographs as they are, and a checksum of each in its manifest. */
+/**
+ * A backup as a zip: plain JSON a job, photographs as they are, and a checksum of each in its manifest.
+ *
+ * @param step told of each entry that has its checksum
+ */
 export async function writeBackup(
   { kept, prefs, rounds, photos }: Everything,
   madeAt: string,
+  step?: Step,
 ): Promise<Uint8Array> {
   const files: Record<string, Uint8Array> = {
     'shop.json': written(kept.shop),
@@ -75,7 +81,11 @@ export async function writeBackup(
   });
   for (const [name, bytes] of Object.entries(photos)) files[`photos/${name}.jpg`] = bytes;
   const entries: Record<string, string> = {};
-  for (const [name, bytes] of Object.entries(files)) entries[name] = await sha256(bytes);
+  const all = Object.entries(files);
+  for (const [i, [name, bytes]] of all.entries()) {
+    entries[name] = await sha256(bytes);
+    step?.(i + 1, all.length);
+  }
   const said: Manifest = {
     format: FORMAT,
     version: BACKUP_VERSION,
@@ -146,12 +156,15 @@ function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
 /**
  * Reads a backup. Nothing is half read: the answer is everything, or one sentence saying why not. Every entry is held
  * against its checksum, and counts and ids against the manifest, before anything of it is used.
+ *
+ * @param step told of each entry that was held against its checksum
  */
 export async function readBackup(
   bytes: Uint8Array,
+  step?: Step,
 ): Promise<Parsed<Everything & { readonly manifest: Manifest }>> {
   try {
-    return { ok: true, value: await readFiles(unpacked(bytes)) };
+    return { ok: true, value: await readFiles(unpacked(bytes), step) };
   } catch (error) {
     return error instanceof Refused
       ? { ok: false, sentence: error.message, path: error.path }
@@ -190,7 +203,7 @@ function storedList<Kind extends StoredKind>(kind: Kind, name: string, data: unk
   return data.map((item: unknown) => stored(kind, name, item));
 }
 
-async function readManifest(files: Record<string, Uint8Array>): Promise<Manifest> {
+async function readManifest(files: Record<string, Uint8Array>, step?: Step): Promise<Manifest> {
   const data = jsonIn(files, MANIFEST);
   const version = (data as { version?: unknown } | null)?.version;
   if (typeof version === 'number' && version > BACKUP_VERSION)
@@ -206,19 +219,22 @@ async function readManifest(files: Record<string, Uint8Array>): Promise<Manifest
   for (const name of Object.keys(files))
     if (name !== MANIFEST && !Object.hasOwn(entries, name))
       throw new Refused(say`This backup is damaged: ${name} is not of it.`, name);
-  for (const [name, sum] of Object.entries(entries)) {
+  const all = Object.entries(entries);
+  for (const [i, [name, sum]] of all.entries()) {
     const file = files[name];
     if (!file) throw new Refused(say`This backup lacks ${name}.`, name);
     if ((await sha256(file)) !== sum)
       throw new Refused(say`This backup is damaged: ${name} is not as it was written.`, name);
+    step?.(i + 1, all.length);
   }
   return manifest;
 }
 
 async function readFiles(
   files: Record<string, Uint8Array>,
+  step?: Step,
 ): Promise<Everything & { readonly manifest: Manifest }> {
-  const manifest = await readManifest(files);
+  const manifest = await readManifest(files, step);
   const names = Object.keys(files);
   const jobs = names
     .filter((name) => name.startsWith('jobs/'))

@@ -5,6 +5,7 @@ import type { Job } from '../../core/model/job.ts';
 import { isJpeg } from './jpeg.ts';
 import { toBase64 } from './base64.ts';
 import type { PhotoWorker, ScaledPhoto } from '../workers/photo.worker.ts';
+import type { Step } from '../ui/useMaking.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Pictures are kept apart from the jobs that name them: an edit then writes words, not pictures. */
@@ -35,11 +36,20 @@ export async function takePhoto(file: File): Promise<Taken> {
   }
 }
 
-/** Every picture there is, by the id of its photograph; and the ids of those that could not be read. */
-export async function allPictures(): Promise<{ pictures: Record<string, Uint8Array>; damaged: string[] }> {
+/**
+ * Every picture there is, by the id of its photograph; and the ids of those that could not be read. None where this
+ * browser keeps none.
+ *
+ * @param step told of each picture before it is read
+ */
+export async function allPictures(
+  step?: Step,
+): Promise<{ pictures: Record<string, Uint8Array>; damaged: string[] }> {
   const pictures: Record<string, Uint8Array> = {};
   const damaged: string[] = [];
-  for (const id of await store.keys()) {
+  const ids = await store.keys().catch(() => []);
+  for (const [i, id] of ids.entries()) {
+    step?.(i, ids.length);
     const bytes = await bytesOf(id);
     if (bytes) pictures[id] = bytes;
     else damaged.push(id);

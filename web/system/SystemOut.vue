@@ -6,7 +6,7 @@ import { loadsCsv, placesCsv, systemCablesCsv, systemDocs } from '../../core/pap
 import { tagFileName } from '../../core/paper/testRecord.ts';
 import type { SystemWork } from '../../core/systemWork.ts';
 import { saveFile } from '../storage/files.ts';
-import { useMaking } from '../paper/useMaking.ts';
+import { useMaking } from '../ui/useMaking.ts';
 import type { DrawnDiagram } from './layout.ts';
 import SystemDrawing from './SystemDrawing.vue';
 import { say } from '../../core/words/say.ts';

@@ -22,13 +22,13 @@ function take(): void {
     <QuantityField v-model="copperC" :label="say`Copper is at`" kind="temperature" :least="-40" :most="120" />
     <MeasuredField
       v-model="measure"
-      :label="say`Resistance`"
+      :label="say`Resistance, palm to palm`"
       kind="milliohm"
       quantity="milliohm"
       :decimals="4"
       :least="0"
       :most="100000"
-      :hint="say`palm to palm, four wires, current both ways`"
+      :hint="say`four wires, current both ways`"
       :probe="{ at: 'whole' }"
     />
     <button type="submit" class="button filled mt-[22px]">

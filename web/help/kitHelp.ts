@@ -1,0 +1,101 @@
+import { say } from '../../core/words/say.ts';
+import { ANY, type HelpEntry } from './helpEntry.ts';
+
+/** Help for the fields of the kit, the log, and what is set for a whole page. */
+export const KIT_HELP: readonly HelpEntry[] = [
+  [
+    say`A cut takes`,
+    say`Length lost with every cut and the squaring of its end. It is counted at every cut of the plan; left out, the last piece of a spool is too short.`,
+  ],
+  [
+    say`Squared off a spool`,
+    say`Length cut off the front of a spool before the first piece, since its end is dirty, crushed or was dangling. It counts once for each spool.`,
+  ],
+  [
+    say`Scrap under`,
+    say`Offcuts shorter than this are thrown away and not kept. Longer ones go back on the shelf, and later jobs cut from them first.`,
+  ],
+  [
+    say`Called, ${ANY}`,
+    say`Your name for this spool or offcut, as written on its tag. The cutting plan says by it where each piece is cut from.`,
+  ],
+  [
+    say`Left on ${ANY}`,
+    say`Length that is left on it: weigh the spool, or measure. A spool that holds less than is written here leaves the last cable of the plan unmade.`,
+    'along',
+  ],
+  [
+    say`${ANY} is begun`,
+    say`Tick it where the spool has been cut from. Its price is then not counted again, and it is used up before a new one is begun.`,
+  ],
+  [say`Who is cutting`, say`The name of whoever cuts. It is kept with each piece that is ticked as cut.`],
+  [
+    say`Ready made, all of them`,
+    say`What the same cables cost ready made, delivered: ask for the whole list. It is held against material, time and the share of tools.`,
+  ],
+  [
+    say`A tool to be bought`,
+    say`What the tool costs that this job needs and the shop lacks; 0 where you own or borrow it.`,
+  ],
+  [
+    say`Share of the tool, %`,
+    say`How much of the tool's price this job bears. All of it if it is never used again; less if other jobs follow.`,
+  ],
+  [
+    say`Minutes a cable`,
+    say`Time for one cable from cutting to label. After a few cables, the bench's own clock knows it better than a guess.`,
+  ],
+  [
+    say`Your hour is worth`,
+    say`What an hour of yours costs, or what you would otherwise earn with it. 0 where it is done for the pleasure.`,
+  ],
+  [
+    say`Labels`,
+    say`Size of the sheet of labels in your printer. Print one on plain paper first and hold it against the sheet.`,
+  ],
+  [
+    say`A bare length is in`,
+    say`Unit of lengths in the file that have none written behind them. A look at the first rows shows if it was the right one.`,
+  ],
+  [
+    say`Paper`,
+    say`Size of paper in your printer. Everything that is printed is laid out for it; cards and labels have sizes of their own.`,
+  ],
+  [
+    say`with ${ANY}`,
+    say`Tick it to cut these cables together with another job from the same spools. More pieces on one spool leave less scrap.`,
+  ],
+  [
+    say`Air round them`,
+    say`Hottest air for all the cables that are ticked. It is set on each of them, in one step that can be undone.`,
+  ],
+  [
+    say`Who puts it right`,
+    say`The name of whoever corrects the entry. The old entry stays, struck through, with this name and the day.`,
+  ],
+  [say`What`, say`What is wrong with the entry. It is kept with the correction; nothing is erased.`],
+  [
+    say`Measure`,
+    say`Which reading is drawn over time. A slow drift shows a die that wears long before a single crimp fails.`,
+  ],
+  [
+    say`Made or measured by`,
+    say`Only crimps of one person. Two people with the same tool should lie on the same band; if they do not, it is the hand and not the die.`,
+  ],
+  [
+    say`Who is training`,
+    say`The name under which your answers are kept, so that you see whether you get better. It is no part of any record of a cable.`,
+  ],
+  [
+    say`Level`,
+    say`How hard the drawn cables are to judge. Begin with clear faults; later ones lie near the limit, where a second measurement is the right answer.`,
+  ],
+  [
+    say`Round number`,
+    say`Each number gives the same round to everybody, so that two people can compare what they saw. The next one is proposed.`,
+  ],
+  [
+    say`Money`,
+    say`The sign or letters of your money, as they stand before or behind a figure on your bills. Nothing is converted: prices stay the numbers that you gave.`,
+  ],
+];
