@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { cases } from './lib/casesFixture.ts';
+import { cases, isThereTime } from './lib/casesFixture.ts';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import type { Cable } from './model/cable.ts';
@@ -192,7 +192,7 @@ describe('the demo jobs', () => {
   test.each(files.map(({ job, shop }) => [job.title, job, shop] as const))(
     '%s: every die on every end, and every strand cut',
     (_title, job, shop) => {
-      for (const { run, ...cable } of job.cables) {
+      for (const [i, { run, ...cable }] of job.cables.entries()) {
         // What a surge does to the conductor is the same whatever the ends are, and takes long.
         const { duty: _, ...held } = run;
         const withEnds = (end: Partial<Cable['ends']['A']>) => ({
@@ -205,7 +205,9 @@ describe('the demo jobs', () => {
             },
           ],
         });
-        for (const { id } of shop.dies)
+        // With every test each cable tries a quarter of the dies, the next one the next quarter.
+        const tried = shop.dies.filter((_, n) => isThereTime || (n + i) % 4 === 0);
+        for (const { id } of tried)
           expect(unreadable(workUp(withEnds({ dieId: id }), shop, TODAY), writtenIn([job, shop]))).toEqual(
             [],
           );

@@ -57,7 +57,7 @@ function enumerated(hunt: Hunt): Map<string, number> {
     const [x, y] = [sound0 - inA - inB, sound1 - inB - inC];
     return Math.exp(-(second * x * x - 2 * both * x * y + first * y * y) / (2 * determinant));
   };
-  const STEPS = 160;
+  const STEPS = 120;
   /** Sizes of a fault and how much of the prior lies about each. */
   const sizes = priors.map((prior) => {
     const buckets = sizesOf(prior, worst);
