@@ -6,6 +6,7 @@ import type { Shop } from './model/shop.ts';
 import { stageReports } from './progress.ts';
 import { unaskedProof } from './proof/further.ts';
 import { verdictOf } from './proof/verdict.ts';
+import { decided } from './proof/decide.ts';
 import { withWaivers } from './proof/waivers.ts';
 import { fedOf, systemWork, type SystemWork } from './systemWork.ts';
 import { type SystemFigures, systemFigures } from './systemFigures.ts';
@@ -76,7 +77,10 @@ export function workUpCable(given: Cable, shop: Shop, around: Around = {}): Cabl
   // Whoever answers for doing without something answers wherever it stands.
   const findings = withWaivers(
     laid.cable,
-    Object.values(STAGE_FINDINGS).flatMap((findingsOf) => findingsOf(laid)),
+    decided(
+      shop.practice,
+      Object.values(STAGE_FINDINGS).flatMap((findingsOf) => findingsOf(laid)),
+    ),
   );
   const { cable, kind, conductor, choice, ends, joins, stacks, passage, lengths } = laid;
   const judged = findings.filter(({ stage }) => stage !== 'fit');

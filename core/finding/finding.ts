@@ -61,6 +61,8 @@ export interface Finding extends Subject {
   readonly close?: boolean;
   /** How far the value may be off towards its limit, in its unit; absent where nothing is reckoned of it. */
   readonly uncertainty?: number;
+  /** A reading that is nearer to its limit than it is sure: it cannot be told from it. */
+  readonly untold?: true;
   readonly provenance?: Provenance;
   /** Who read it, when and with what. */
   readonly read?: { readonly by: string; readonly at: string; readonly with?: string; readonly due?: string };
@@ -127,7 +129,7 @@ function judged(given: Facts, limit: Limit, use: number, because: Message, state
 const allDoubts = (doubts: readonly Doubt[]): number => Math.hypot(...doubts.map(({ off }) => off));
 
 /** How far a value is from its limit, in its unit. */
-const roomTo = (value: number, limit: Limit): number =>
+export const roomTo = (value: number, limit: Limit): number =>
   Math.min(
     limit.kind === 'least' ? Number.POSITIVE_INFINITY : limit.most - value,
     limit.kind === 'most' ? Number.POSITIVE_INFINITY : value - limit.least,

@@ -19,3 +19,19 @@ export function limitWords({ limit, unit, decimals }: Finding): Message {
 export function valueWords({ value, unit, decimals }: Finding): Message {
   return value === null ? msg`not known` : amount(value, unit, decimals);
 }
+
+/**
+ * Decimals that an interval is written with: two figures, and no more than one decimal beyond the value's own.
+ *
+ * @example intervalDigits(4.89, 0) // 1: ± 4.9 N
+ */
+export const intervalDigits = (uncertainty: number, decimals: number): number =>
+  uncertainty > 0 ? Math.min(decimals + 1, Math.max(0, 1 - Math.floor(Math.log10(uncertainty)))) : decimals;
+
+/** A finding's value with what it may be off by, where that is reckoned: "10.48 mm ± 0.04 mm". */
+export function intervalWords(finding: Finding): Message {
+  const { value, uncertainty, unit, decimals, provenance } = finding;
+  return value === null || uncertainty === undefined || provenance === undefined
+    ? valueWords(finding)
+    : msg`${valueWords(finding)} ± ${amount(uncertainty, unit, intervalDigits(uncertainty, decimals))}`;
+}

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { tell } from '../words/message.ts';
+import { MILLIVOLT } from '../proof/proofFixture.ts';
 import { describe, expect, test } from '@jest/globals';
 import { cases } from '../lib/casesFixture.ts';
 import fc from 'fast-check';
@@ -207,9 +208,17 @@ describe('the first loaded run', () => {
   const cable = bare(cableOf('HB-3'));
   const AMPS = 50;
   const contact = (end: 'A' | 'B', millivolt: number) =>
-    reading('2026-01-02', { check: 'contact', end, millivolt, amps: AMPS });
+    reading('2026-01-02', { ...MILLIVOLT, check: 'contact', end, millivolt, amps: AMPS });
   const drop = (millivolt: number, spanMm: number, end?: 'A' | 'B') =>
-    reading('2026-01-02', { check: 'drop', ...(end && { end }), millivolt, amps: AMPS, spanMm, copperC: 20 });
+    reading('2026-01-02', {
+      ...MILLIVOLT,
+      check: 'drop',
+      ...(end && { end }),
+      millivolt,
+      amps: AMPS,
+      spanMm,
+      copperC: 20,
+    });
   const good = [contact('A', 1.2), contact('B', 1.2), drop(1.7, 30, 'A'), drop(1.7, 30, 'B'), drop(31, 800)];
   const withRun = (readings: Reading[]): Cable => ({ ...cable, readings });
   test('asks nothing before its first reading, and then what is missing is not proved', () => {

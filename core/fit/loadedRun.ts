@@ -3,6 +3,8 @@ import { resistancePerMetre } from '../conductor/resistance.ts';
 import { atMost, type Finding, notProved, type State } from '../finding/finding.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import type { ReadingOf } from '../model/reading.ts';
+import { instrumentParts } from '../proof/budget.ts';
+import { ampsPart } from '../proof/dropProof.ts';
 import { type Check, judge } from '../proof/judge.ts';
 import { countingReadings } from '../proof/readings.ts';
 import { resolutionNeeded } from '../proof/resolution.ts';
@@ -50,16 +52,21 @@ function contact(subject: ProofSubject, name: EndName): Finding {
       assumes: msg`up to ${numeral(CONTACT_TIMES, 1)} times it is watched, a shop setting`,
     },
   };
-  const finding = judge<ReadingOf<'contact'>>(check, readings, (reading, facts) => {
-    const times = reading.millivolt / (CONTACT * reading.amps);
-    const state: State = times <= 1 ? 'holds' : times <= CONTACT_TIMES ? 'watch' : 'fails';
-    const wastedW = (Math.max(0, reading.millivolt - CONTACT * reading.amps) / 1000) * reading.amps;
-    const because =
-      state === 'holds'
-        ? msg`No more than a clean, tight face takes.`
-        : msg`${amount(wastedW * ratedShare(subject, reading.amps), 'W', 1)} for nothing at the rated load.`;
-    return atMost({ ...facts, value: reading.millivolt, because }, CONTACT * reading.amps, 0, state);
-  });
+  const finding = judge<ReadingOf<'contact'>>(
+    check,
+    readings,
+    (reading, facts) => {
+      const times = reading.millivolt / (CONTACT * reading.amps);
+      const state: State = times <= 1 ? 'holds' : times <= CONTACT_TIMES ? 'watch' : 'fails';
+      const wastedW = (Math.max(0, reading.millivolt - CONTACT * reading.amps) / 1000) * reading.amps;
+      const because =
+        state === 'holds'
+          ? msg`No more than a clean, tight face takes.`
+          : msg`${amount(wastedW * ratedShare(subject, reading.amps), 'W', 1)} for nothing at the rated load.`;
+      return atMost({ ...facts, value: reading.millivolt, because }, CONTACT * reading.amps, 0, state);
+    },
+    (reading) => [...instrumentParts(reading, 'millivolt', reading.millivolt), ampsPart(reading.millivolt)],
+  );
   return { ...finding, stage: 'fit' };
 }
 

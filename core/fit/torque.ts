@@ -2,6 +2,7 @@ import { type StudName, STUDS } from '../model/tables/studs.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { type Finding, within } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
+import { evenly } from '../proof/budget.ts';
 import { type Check, judge } from '../proof/judge.ts';
 import { countingReadings } from '../proof/readings.ts';
 import type { ProofSubject } from '../proof/subject.ts';
@@ -14,6 +15,9 @@ export const tightenedStud = ({ meets, lug, spec }: ResolvedEnd): StudName =>
 /** From what to what a nut is tightened, in the reader's measure. @example torqueText([9, 14]) // "9 to 14 N·m" */
 export const torqueText = ([least, most]: readonly [number, number]): string =>
   tell(msg`${bare(least, 'N·m', 0)} to ${amount(most, 'N·m', 0)}`);
+
+/** What a torque wrench may be off by, ± % of its setting. Source: ISO 6789-1, for wrenches over 10 N·m. */
+const WRENCH_PERCENT = 4;
 
 /** Torque on both studs, once fitted. Not part of the verdict on the cable itself. */
 export function torqueFindings(subject: ProofSubject): Finding[] {
@@ -40,6 +44,12 @@ export function torqueFindings(subject: ProofSubject): Finding[] {
       check,
       countingReadings(subject.cable, 'torque', end.name),
       (reading, facts) => within({ ...facts, value: reading.newtonMetre }, least, most),
+      ({ newtonMetre }) => [
+        {
+          what: msg`torque wrench, ± ${WRENCH_PERCENT} %`,
+          standard: evenly((WRENCH_PERCENT / 100) * newtonMetre),
+        },
+      ],
     );
     return { ...finding, stage: 'fit' as const };
   });

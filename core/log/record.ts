@@ -1,9 +1,10 @@
 import { term } from '../words/terms.ts';
 import { sizeNamed } from '../model/tables/size.ts';
-import { limitWords, valueWords } from '../finding/says.ts';
+import { intervalWords, limitWords } from '../finding/says.ts';
 import { type Cable, type CableRecord, type RecordLine } from '../model/cable.ts';
 import type { CableWork } from '../cableWork.ts';
 import { type Message, msg, tell, verbatim } from '../words/message.ts';
+import { signedOff } from './signOff.ts';
 import { type KeptMessage, LONGEST_MESSAGE, messageSchema } from '../model/message.ts';
 
 /** A message as a record keeps it: one that is longer than any line is kept as it is told now, ending in dots. */
@@ -17,14 +18,18 @@ function fitting(message: Message): KeptMessage {
  * changes to the cable make a new record and leave this one as it was. A cable that is not proved can be recorded;
  * its record says so.
  *
- * @param at when, ISO 8601 UTC
+ * @param sealedAt when, ISO 8601 UTC
  * @param by who stands for it
  */
-export function sealRecord(cable: Cable, work: CableWork, by: string, at: string): CableRecord {
+export function sealRecord(cable: Cable, work: CableWork, by: string, sealedAt: string): CableRecord {
   const { size } = work.choice.taken.at;
+  const { maker, inspector } = signedOff(cable, {});
+  const signed = [maker, inspector].filter((own) => own !== undefined);
   return {
-    at,
+    at: sealedAt,
     by,
+    tag: cable.tag,
+    ...(signed.length > 0 && { signed }),
     verdict: work.verdict.state,
     conductor: fitting(
       verbatim`${sizeNamed(size)} ${work.kind.title.toLowerCase()}, ${term(cable.jacket)}, ${term(cable.polarity)}`,
@@ -34,7 +39,7 @@ export function sealRecord(cable: Cable, work: CableWork, by: string, at: string
     lines: work.findings.map((finding): RecordLine => ({
       title: fitting(finding.title),
       ...(finding.end && { end: finding.end }),
-      value: fitting(valueWords(finding)),
+      value: fitting(intervalWords(finding)),
       limit: fitting(limitWords(finding)),
       state: finding.state,
       because: fitting(

@@ -79,9 +79,22 @@ export const recordLineSchema = z.strictObject({
   due: z.optional(day),
 });
 
+/** Somebody stands for a cable: as one who made it, or as one who inspected it and did not make it. */
+export const signOffSchema = z.strictObject({ role: z.enum(['maker', 'inspector']), by: name, at: moment });
+
+/** SHA-256, as hexadecimal digits. */
+const sha256 = z.string().check(z.regex(/^[0-9a-f]{64}$/));
+
 export const recordSchema = z.strictObject({
   at: moment,
   by: name,
+  /** The tag of the cable as it was sealed. */
+  tag: z.optional(name),
+  /** Who signed it off, where the shop wants two people. */
+  signed: z.optional(z.array(signOffSchema).check(z.maxLength(2))),
+  /** The hash of the record before it on this cable, empty for the first; and its own. Records from before lack both. */
+  previous: z.optional(z.union([z.literal(''), sha256])),
+  hash: z.optional(sha256),
   verdict: z.enum(['holds', 'watch', 'fails', 'unproved']),
   conductor: messageSchema,
   /** The longest there is, with its loop. */
@@ -127,6 +140,8 @@ export const cableSchema = z.strictObject({
   keywords: z.array(text(30).check(z.minLength(1))).check(z.maxLength(MOST.keywords)),
   corrections: z.array(correctionSchema).check(z.maxLength(MOST.corrections)),
   notes: text(4000),
+  /** Who signed the cable off, oldest first. */
+  signOffs: z.optional(z.array(signOffSchema).check(z.maxLength(MOST.records))),
   /** Sealed records, oldest first. A later one does not erase an earlier one. */
   records: z.array(recordSchema).check(z.maxLength(MOST.records)),
 });
@@ -136,6 +151,7 @@ export type Passed = z.infer<typeof passedSchema>;
 export type Mishap = z.infer<typeof mishapSchema>;
 export type CableRecord = z.infer<typeof recordSchema>;
 export type RecordLine = z.infer<typeof recordLineSchema>;
+export type SignOff = z.infer<typeof signOffSchema>;
 export type Fitted = z.infer<typeof fittedSchema>;
 export type Correction = z.infer<typeof correctionSchema>;
 export type Cable = z.infer<typeof cableSchema>;

@@ -67,6 +67,15 @@ export const housePracticeSchema = z.strictObject({
   practiceLugs: z.int().check(z.gte(0), z.lte(20)),
   /** Which published pull a proof must reach. */
   pull: z.enum(['least', 'usual', 'heaviest']),
+  /** Pairs of flats measured across on every crimp; one where nothing is given. */
+  flatsEach: z.optional(z.literal([1, 3])),
+  /**
+   * What decides near a limit: the limit itself, and what is nearer to it than its uncertainty is watched; or the limit
+   * guarded by the uncertainty, and what is nearer is not proved. At the limit where nothing is given.
+   */
+  decision: z.optional(z.enum(['at the limit', 'guarded'])),
+  /** Whether a second person, who did not make a cable, must sign it off before it is sealed. */
+  twoPeople: z.optional(z.boolean()),
   /** What is read of every cable beyond look, callipers, pull, resistance and insulation. */
   alsoProve: z.array(z.enum(FURTHER_PROOFS)).check(z.maxLength(4)),
   /** A fault hunt names a piece, and calls a circuit sound, from this certainty on, %; 95 where nothing is said. */

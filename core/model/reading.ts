@@ -1,5 +1,6 @@
 import { msg } from '../words/message.ts';
 import * as z from 'zod/mini';
+import { accuracySchema } from './accuracy.ts';
 import { END_NAMES } from './end.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
 
@@ -17,6 +18,8 @@ export const LOOK_ITEMS = {
 } as const;
 export type LookItem = keyof typeof LOOK_ITEMS;
 
+/** The most crimps that a barrel takes side by side. */
+const MOST_CRIMPS = 4;
 const readingBase = {
   id,
   at: moment,
@@ -29,6 +32,7 @@ const readingBase = {
       title: name,
       /** The least it can tell apart, in the unit of the reading. */
       resolution: z.optional(z.number().check(z.positive(), z.lte(1e4))),
+      accuracy: z.optional(accuracySchema),
       /** The day until which its calibration holds. */
       due: z.optional(day),
     }),
@@ -39,10 +43,27 @@ const readingBase = {
   struck: z.optional(z.strictObject({ at: moment, by: text(60), why: name })),
 };
 const endName = z.enum(END_NAMES);
+/** Counted from the mouth of the barrel. Not known of readings from before crimps were numbered. */
+const crimp = z.optional(z.int().check(z.gte(1), z.lte(MOST_CRIMPS)));
 
 export const readingSchema = z.discriminatedUnion('check', [
-  z.strictObject({ ...readingBase, check: z.literal('across-flats'), end: endName, valueMm: mm(0.5, 100) }),
-  z.strictObject({ ...readingBase, check: z.literal('ears'), end: endName, valueMm: mm(0, 20) }),
+  z.strictObject({
+    ...readingBase,
+    check: z.literal('across-flats'),
+    end: endName,
+    crimp,
+    /** Which of the three pairs of flats. */
+    flat: z.optional(z.int().check(z.gte(1), z.lte(3))),
+    valueMm: mm(0.5, 100),
+  }),
+  z.strictObject({
+    ...readingBase,
+    check: z.literal('ears'),
+    end: endName,
+    /** Where none is named it is the worst place of all crimps of the end. */
+    crimp,
+    valueMm: mm(0, 20),
+  }),
   z.strictObject({
     ...readingBase,
     check: z.literal('pull'),

@@ -5,6 +5,7 @@ import { SLEEVE_KINDS } from './tables/sleeves.ts';
 import { STUD_NAMES } from './tables/studs.ts';
 import { type InstrumentKind, INSTRUMENTS } from './tables/instruments.ts';
 import { TOOL_KINDS, type ToolKind } from './tables/tools.ts';
+import { accuracySchema } from './accuracy.ts';
 import { housePracticeSchema } from './housePractice.ts';
 import { MOST } from './limits.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
@@ -180,6 +181,8 @@ export const instrumentSchema = z.strictObject({
   kind: z.enum(Object.keys(INSTRUMENTS) as InstrumentKind[]),
   /** The least it can tell apart, in the unit of its kind. */
   resolution: z.number().check(z.positive(), z.lte(1e4)),
+  /** What it may be off by, by its sheet; as is usual for its kind where it is not given. */
+  accuracy: z.optional(accuracySchema),
   /** The day until which its calibration holds. */
   due: z.optional(day),
   /** How it speaks over a serial line; read by eye and typed where it does not. */

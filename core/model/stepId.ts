@@ -12,6 +12,9 @@ export function kindOf(id: string): string {
   return stem.startsWith('crimp-') ? 'crimp' : stem;
 }
 
+/** As which crimp of its end a step closes one, in the order they are made. @example madeAs('crimp-2.A') // 2 */
+export const madeAs = (id: string): number => Number(/crimp-(\d+)/.exec(id)?.[1] ?? 1);
+
 const PRACTISING = 'practise-';
 /** The id of a step as it is done on a practice piece first. */
 export const practising = (id: string) => `${PRACTISING}${id}`;

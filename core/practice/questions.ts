@@ -45,6 +45,21 @@ function ofField<Key extends keyof HousePractice>(
   }));
 }
 
+/** The same for a field that earlier shops do not have: there the first answer holds. */
+function optional<Key extends 'decision' | 'flatsEach' | 'twoPeople'>(
+  key: Key,
+  answers: readonly (readonly [value: NonNullable<HousePractice[Key]>, title: Message, says: Message])[],
+): Answer[] {
+  const [first] = answers;
+  return answers.map(([value, title, says]) => ({
+    id: `${key}=${value}`,
+    title,
+    says,
+    taken: (practice) => (practice[key] ?? first?.[0]) === value,
+    take: (practice) => ({ ...practice, [key]: value }),
+  }));
+}
+
 const ofSchool = (school: School, title: Message, binds: Message, shown: Message): Question => ({
   id: `school-${school}`,
   title,
@@ -215,6 +230,49 @@ export const QUESTIONS: readonly Question[] = [
       ['least', msg`least`, msg`The small-craft and metric least: a proof that does not hurt the cable.`],
       ['usual', msg`usual`, msg`What published pull-out tests ask: on samples that are then spent.`],
       ['heaviest', msg`heaviest`, msg`60 N/mm²: samples only, in a guarded rig.`],
+    ]),
+  },
+  {
+    id: 'decision',
+    title: msg`What decides near a limit`,
+    group: 'Proof',
+    answers: optional('decision', [
+      [
+        'at the limit',
+        msg`the limit`,
+        msg`Up to the limit it passes; what the instrument cannot tell from the limit is watched.`,
+      ],
+      [
+        'guarded',
+        msg`the limit, guarded`,
+        msg`What the instrument cannot tell from the limit is not proved: what an inspector expects.`,
+      ],
+    ]),
+  },
+  {
+    id: 'flats-each',
+    title: msg`Flats measured on each crimp`,
+    group: 'Proof',
+    answers: optional('flatsEach', [
+      [1, msg`one pair`, msg`One width a crimp: quick, and blind to a die that closed askew.`],
+      [3, msg`all three pairs`, msg`Three widths a crimp: shows a hexagon that is not even.`],
+    ]),
+  },
+  {
+    id: 'two-people',
+    title: msg`Who signs a cable off`,
+    group: 'Proof',
+    answers: optional('twoPeople', [
+      [
+        false,
+        msg`whoever seals it`,
+        msg`One name stands for making and proving: usual where one person works.`,
+      ],
+      [
+        true,
+        msg`maker and inspector`,
+        msg`Somebody who did not make it looks at it and signs; nothing is sealed without both.`,
+      ],
     ]),
   },
   {

@@ -5,10 +5,22 @@ import type { Die } from '../model/shop.ts';
 import { type Message, amount, msg } from '../words/message.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
 
-import { type Check, judge } from './judge.ts';
+import { evenly, instrumentParts } from './budget.ts';
+import { type Budget, type Check, judge } from './judge.ts';
 
 /** What a crimp's check is about, and what it is called there: of an end, or of one side of a join. */
 type Of = Subject & { readonly topic: Topic; readonly title: Message };
+
+/** Where the jaws are put, and how hard they close, makes so much of a difference, ± mm. Shop practice. */
+const JAWS_MM = 0.03;
+
+/** What a length by calliper may be off by. */
+const calliperParts =
+  <R extends Reading>(valueMm: (reading: R) => number): Budget<R> =>
+  (reading) => [
+    ...instrumentParts(reading, 'calliper', valueMm(reading)),
+    { what: msg`where the jaws are put, ± ${amount(JAWS_MM, 'mm', 2)}`, standard: evenly(JAWS_MM) },
+  ];
 
 /**
  * Across flats of a crimp against the die that closed on it: the same rule at an end and in a join.
@@ -45,16 +57,21 @@ export function flatsProof<R extends Reading>(
     const because = msg`No die is chosen, so there is nothing to compare with.`;
     return { check, finding: notProved({ ...check, stage: 'prove', because }) };
   }
-  const finding = judge(check, readings, (reading, facts) => {
-    const value = valueMm(reading);
-    const because =
-      value < window.leastMm
-        ? msg`Under the die: it was another die.`
-        : value > window.mostMm
-          ? msg`Over: the die did not shut.`
-          : msg`The die shut.`;
-    return within({ ...facts, value, because }, window.leastMm, window.mostMm);
-  });
+  const finding = judge(
+    check,
+    readings,
+    (reading, facts) => {
+      const value = valueMm(reading);
+      const because =
+        value < window.leastMm
+          ? msg`Under the die: it was another die.`
+          : value > window.mostMm
+            ? msg`Over: the die did not shut.`
+            : msg`The die shut.`;
+      return within({ ...facts, value, because }, window.leastMm, window.mostMm);
+    },
+    calliperParts(valueMm),
+  );
   return { check, finding };
 }
 
@@ -85,4 +102,5 @@ export const earsProof = <R extends Reading>(
     },
     readings,
     (reading, facts) => atMost({ ...facts, value: valueMm(reading) }, MOST_EARS_MM),
+    calliperParts(valueMm),
   );

@@ -4,7 +4,8 @@ import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { amount, msg, numeral, verbatim } from '../words/message.ts';
 import { GOOD_INDEX, jointIndex, WATCH_INDEX } from './jointIndex.ts';
-import { type Check, judge } from './judge.ts';
+import { evenly, instrumentParts, type Part } from './budget.ts';
+import { type Budget, type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import { resolutionNeeded, resolutionWords } from './resolution.ts';
 import type { ProofSubject } from './subject.ts';
@@ -15,6 +16,35 @@ const perMetre = ({ size, tinned }: ProofSubject, copperC: number) =>
 
 /** Heat that a resistance makes at a current, W. @example wattsLost(0.2, 100) // 2 */
 const wattsLost = (milliohm: number, amps: number) => (milliohm / 1000) * amps ** 2;
+
+/** A clamp meter on direct current is off by so much, ± %, and a probe by so much along the cable, ± mm. Shop practice. */
+const AMPS_PERCENT = 2;
+const PROBE_MM = 1;
+/** How well the copper's temperature is known, ± K, and what a degree makes. */
+const COPPER_K = 2;
+const PER_KELVIN = 0.00393;
+
+/** What the amps of a reading add to what it may be off by, in the unit of the reading. */
+export const ampsPart = (read: number): Part => ({
+  what: msg`amps, ± ${AMPS_PERCENT} %`,
+  standard: evenly((AMPS_PERCENT / 100) * read),
+});
+
+/** What millivolts under load may be off by, mV. */
+const dropParts =
+  (subject: ProofSubject): Budget<ReadingOf<'drop'>> =>
+  (reading) => [
+    ...instrumentParts(reading, 'millivolt', reading.millivolt),
+    ampsPart(reading.millivolt),
+    {
+      what: msg`temperature of the copper, ± ${amount(COPPER_K, 'K', 0)}`,
+      standard: evenly(COPPER_K * PER_KELVIN * reading.millivolt),
+    },
+    {
+      what: msg`where the probe stands, ± ${amount(PROBE_MM, 'mm', 0)}`,
+      standard: evenly((PROBE_MM / 1000) * perMetre(subject, reading.copperC) * reading.amps),
+    },
+  ];
 
 /** Millivolts over one crimp at a load current, against what its barrel and the stretch beyond it should lose. */
 export function jointDrop(subject: ProofSubject, end: ResolvedEnd): Finding {
@@ -48,23 +78,28 @@ export function jointDrop(subject: ProofSubject, end: ResolvedEnd): Finding {
   };
   if (barrelMm <= 0)
     return notProved({ ...check, stage: 'prove', because: msg`Without a lug there is no barrel.` });
-  return judge<ReadingOf<'drop'>>(check, readings, (reading, facts) => {
-    const milliohm = reading.millivolt / reading.amps;
-    const index = jointIndex({
-      milliohm,
-      beyondMm: reading.spanMm,
-      barrelMm,
-      milliohmPerM: perMetre(subject, reading.copperC),
-    });
-    const state: State = index <= GOOD_INDEX ? 'holds' : index <= WATCH_INDEX ? 'watch' : 'fails';
-    const most = expectedOf(reading);
-    const over = wattsLost(Math.max(0, milliohm - most / reading.amps), subject.ratedA ?? reading.amps);
-    const because =
-      state === 'holds'
-        ? msg`No more than its own copper loses.`
-        : msg`${amount(over, 'W', 1)} more than its own copper would be lost here at full load.`;
-    return atMost({ ...facts, value: reading.millivolt, because }, most, 0, state);
-  });
+  return judge<ReadingOf<'drop'>>(
+    check,
+    readings,
+    (reading, facts) => {
+      const milliohm = reading.millivolt / reading.amps;
+      const index = jointIndex({
+        milliohm,
+        beyondMm: reading.spanMm,
+        barrelMm,
+        milliohmPerM: perMetre(subject, reading.copperC),
+      });
+      const state: State = index <= GOOD_INDEX ? 'holds' : index <= WATCH_INDEX ? 'watch' : 'fails';
+      const most = expectedOf(reading);
+      const over = wattsLost(Math.max(0, milliohm - most / reading.amps), subject.ratedA ?? reading.amps);
+      const because =
+        state === 'holds'
+          ? msg`No more than its own copper loses.`
+          : msg`${amount(over, 'W', 1)} more than its own copper would be lost here at full load.`;
+      return atMost({ ...facts, value: reading.millivolt, because }, most, 0, state);
+    },
+    dropParts(subject),
+  );
 }
 
 /** Millivolts over a stretch of the conductor at a load current: is it the copper it is sold as? */
@@ -92,12 +127,17 @@ export function lengthDrop(subject: ProofSubject): Finding {
       assumes: msg`the table’s resistance is a maximum`,
     },
   };
-  return judge<ReadingOf<'drop'>>(check, readings, (reading, facts) => {
-    const most = expectedOf(reading);
-    const because =
-      reading.millivolt <= most
-        ? msg`The copper is what it is sold as.`
-        : msg`More than its table allows: thinner copper, damage, or it is warmer than said.`;
-    return atMost({ ...facts, value: reading.millivolt, because }, most);
-  });
+  return judge<ReadingOf<'drop'>>(
+    check,
+    readings,
+    (reading, facts) => {
+      const most = expectedOf(reading);
+      const because =
+        reading.millivolt <= most
+          ? msg`The copper is what it is sold as.`
+          : msg`More than its table allows: thinner copper, damage, or it is warmer than said.`;
+      return atMost({ ...facts, value: reading.millivolt, because }, most);
+    },
+    dropParts(subject),
+  );
 }

@@ -1,4 +1,4 @@
-import { type Finding, notProved, stated, type State } from '../finding/finding.ts';
+import { type Finding, notProved, stated, type State, turnedTo } from '../finding/finding.ts';
 import { LOOK_ITEMS, type LookItem, type ReadingOf } from '../model/reading.ts';
 import { usesDie } from '../model/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
@@ -6,6 +6,7 @@ import { earsProof, flatsProof } from './crimpChecks.ts';
 import { type Check, judge } from './judge.ts';
 import { furtherProof } from './further.ts';
 import { pullProof } from './pullProof.ts';
+import { crimpsMeasured, unnumbered } from './crimpsRead.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
 import { msg, listed } from '../words/message.ts';
@@ -26,21 +27,41 @@ function acrossFlats(subject: ProofSubject, end: ResolvedEnd): Finding {
     readings,
     ({ valueMm }) => valueMm,
   );
-  const measured = readings.filter(({ source }) => source !== 'simulated').length;
-  return finding.state === 'holds' && measured < asked
-    ? notProved(
-        { ...check, stage: 'prove', because: msg`${measured} of ${asked} crimps measured.` },
-        check.limit,
-      )
+  if (finding.state === 'fails') return finding;
+  const real = readings.filter(({ source }) => source !== 'simulated');
+  const flatsEach = subject.practice.flatsEach ?? 1;
+  const measured = crimpsMeasured(real, asked, flatsEach);
+  if (measured < asked && real.length > 0) {
+    const because =
+      flatsEach > 1
+        ? msg`${measured} of ${asked} crimps measured, each across ${flatsEach} flats.`
+        : msg`${measured} of ${asked} crimps measured.`;
+    return notProved({ ...check, stage: 'prove', because }, check.limit);
+  }
+  return real.length > 0 && unnumbered(real).length >= asked
+    ? {
+        ...finding,
+        because: msg`${finding.because} Read before crimps were numbered: which is which is not known.`,
+      }
     : finding;
 }
 
-const ears = (subject: ProofSubject, end: ResolvedEnd): Finding =>
-  earsProof(
+function ears(subject: ProofSubject, end: ResolvedEnd): Finding {
+  const readings = countingReadings(subject.cable, 'ears', end.name);
+  const finding = earsProof(
     { topic: 'ears', end: end.name, title: msg`Ears, unfiled` },
-    countingReadings(subject.cable, 'ears', end.name),
+    readings,
     ({ valueMm }) => valueMm,
   );
+  if (finding.state === 'fails') return finding;
+  const real = readings.filter(({ source }) => source !== 'simulated');
+  const asked = Math.max(end.crimps.length, 1);
+  const measured = new Set(real.flatMap(({ crimp }) => crimp ?? [])).size;
+  // One that names no crimp is of the worst place of them all.
+  return real.length === 0 || unnumbered(real).length > 0 || measured >= asked
+    ? finding
+    : turnedTo(finding, 'unproved', { because: msg`${measured} of ${asked} crimps measured.` });
+}
 
 function look(subject: ProofSubject, end: ResolvedEnd): Finding {
   const items = Object.keys(LOOK_ITEMS) as LookItem[];

@@ -146,7 +146,8 @@ describe('what a reading was taken with', () => {
     expect(state([good.joint('A', { instrument: { title, resolution: 0.0001 } })], 'joint.A')).toBe('holds');
   });
   test('past its due day it is to be watched', () => {
-    const dated = (due: string) => GOOD.map((reading) => ({ ...reading, instrument: { title, due } }));
+    const dated = (due: string) =>
+      GOOD.map((reading) => ({ ...reading, instrument: { title, due, resolution: 1e-5 } }));
     expect(prove(dated('2026-11-20')).verdict.state).toBe('holds');
     expect(prove(dated('2026-11-19')).verdict.state).toBe('watch');
     expect(tell(found(prove(dated('2026-11-19')), 'ears.A').because)).toContain('due for calibration');

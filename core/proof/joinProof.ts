@@ -6,7 +6,7 @@ import { amount, msg } from '../words/message.ts';
 import { earsProof, flatsProof } from './crimpChecks.ts';
 import { type Check, judge } from './judge.ts';
 import { kilogramsToHang, pullTargets } from '../termination/dies/pullForce.ts';
-import { pulled } from './pullProof.ts';
+import { pulled, pullParts } from './pullProof.ts';
 import type { ProofSubject } from './subject.ts';
 
 /** What proves a join: both of its crimps measured, and one pull through the two of them. */
@@ -70,7 +70,10 @@ function pull(subject: ProofSubject, join: ResolvedJoin): Finding {
       assumes: msg`pulled along the cable`,
     },
   };
-  return judge<ReadingOf<'join-pull'>>(check, readings(subject, join, 'join-pull'), (reading, facts) =>
-    pulled(reading, facts, target),
+  return judge<ReadingOf<'join-pull'>>(
+    check,
+    readings(subject, join, 'join-pull'),
+    (reading, facts) => pulled(reading, facts, target),
+    pullParts,
   );
 }

@@ -4,7 +4,8 @@ import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { type Message, msg, numeral, amount } from '../words/message.ts';
 import { barrelOf, GOOD_INDEX, jointIndex, LEAST_PLAIN_MM, WATCH_INDEX } from './jointIndex.ts';
-import { type Check, judge } from './judge.ts';
+import { evenly, instrumentParts } from './budget.ts';
+import { type Budget, type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import { resolutionNeeded, resolutionWords } from './resolution.ts';
 import type { ProofSubject } from './subject.ts';
@@ -38,29 +39,56 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
   };
   if (barrelMm <= 0)
     return notProved({ ...check, stage: 'prove', because: msg`Without a lug there is no barrel.` });
-  return judge<ReadingOf<'joint'>>(check, readings, (reading, facts) => {
-    const milliohmPerM = reading.plain.milliohm / (reading.plain.lengthMm / 1000);
-    const index = jointIndex({ ...reading, barrelMm, milliohmPerM });
-    const judged = { ...facts, value: index };
-    if (reading.plain.lengthMm < LEAST_PLAIN_MM) {
-      return stated(
-        {
-          ...judged,
-          because: msg`The plain stretch is ${amount(reading.plain.lengthMm, 'mm', 0)}; ${amount(LEAST_PLAIN_MM, 'mm', 0)} is the least.`,
-        },
-        'unproved',
-      );
-    }
-    if (index <= 0) {
-      return stated(
-        { ...judged, because: msg`Less than the cable alone must have: a probe or a length is wrong.` },
-        'unproved',
-      );
-    }
-    const state: State = index <= GOOD_INDEX ? 'holds' : index <= WATCH_INDEX ? 'watch' : 'fails';
-    return atMost({ ...judged, because: SAYS[state] }, GOOD_INDEX, 0, state);
-  });
+  return judge<ReadingOf<'joint'>>(
+    check,
+    readings,
+    (reading, facts) => {
+      const milliohmPerM = reading.plain.milliohm / (reading.plain.lengthMm / 1000);
+      const index = jointIndex({ ...reading, barrelMm, milliohmPerM });
+      const judged = { ...facts, value: index };
+      if (reading.plain.lengthMm < LEAST_PLAIN_MM) {
+        return stated(
+          {
+            ...judged,
+            because: msg`The plain stretch is ${amount(reading.plain.lengthMm, 'mm', 0)}; ${amount(LEAST_PLAIN_MM, 'mm', 0)} is the least.`,
+          },
+          'unproved',
+        );
+      }
+      if (index <= 0) {
+        return stated(
+          { ...judged, because: msg`Less than the cable alone must have: a probe or a length is wrong.` },
+          'unproved',
+        );
+      }
+      const state: State = index <= GOOD_INDEX ? 'holds' : index <= WATCH_INDEX ? 'watch' : 'fails';
+      return atMost({ ...judged, because: SAYS[state] }, GOOD_INDEX, 0, state);
+    },
+    jointParts(barrelMm),
+  );
 }
+
+/** A probe stands within so much of where it is said to, ± mm. Shop practice. */
+const PROBE_MM = 1;
+
+/** What a joint index may be off by: both readings of the meter, and where the probes stand. */
+const jointParts =
+  (barrelMm: number): Budget<ReadingOf<'joint'>> =>
+  (reading) => {
+    const { milliohm, plain } = reading;
+    const milliohmPerM = plain.milliohm / (plain.lengthMm / 1000);
+    const scale = 1 / barrelOf(barrelMm, milliohmPerM);
+    return [
+      ...instrumentParts(reading, 'milliohm', milliohm, scale),
+      ...instrumentParts(reading, 'milliohm', plain.milliohm, (milliohm / plain.milliohm) * scale).map(
+        ({ what, standard }) => ({ what: msg`plain stretch, ${what}`, standard }),
+      ),
+      {
+        what: msg`where the probe stands, ± ${amount(PROBE_MM, 'mm', 0)}`,
+        standard: evenly(PROBE_MM / barrelMm),
+      },
+    ];
+  };
 
 const SAYS: Readonly<Record<State, Message>> = {
   holds: msg`Conducts as well as its own length of cable.`,

@@ -13,6 +13,8 @@ import type { Subject, Topic } from '../finding/topics.ts';
 import type { Reading } from '../model/reading.ts';
 import type { Unit } from '../model/units/figure.ts';
 import { type Message, msg } from '../words/message.ts';
+import { measured } from './decide.ts';
+import type { Part } from './budget.ts';
 import { resolutionWords } from './resolution.ts';
 
 /** One thing to be read: how it is called, what it may be, and what to say while it is missing. */
@@ -29,22 +31,30 @@ export interface Check extends Subject {
   readonly work: Finding['work'];
 }
 
+/** What a reading may be off by, in the unit of its finding: of its instrument, and of the method. */
+export type Budget<R extends Reading> = (reading: R) => readonly Part[];
+
 /**
  * Judges all readings of one check and answers with the worst that is real. Simulated ones speak only where there is
  * no real one, and then prove nothing; with none at all the check is not proved.
+ *
+ * @param budget what a reading may be off by; nothing is reckoned where none is given
  */
 export function judge<R extends Reading>(
   check: Check,
   readings: readonly R[],
   one: (reading: R, facts: Omit<Facts, 'value'>) => Finding,
+  budget: Budget<R> = () => [],
 ): Finding {
   const { missing, limit, ...facts } = check;
   const base = { ...facts, stage: 'prove' as const };
   const findings = readings.map((reading) => ({
     provenance: reading.source,
     finding: {
-      ...(limit && { limit }),
-      ...byInstrument(one(reading, base), reading, check),
+      ...measured(
+        { ...(limit && { limit }), ...byInstrument(one(reading, base), reading, check) },
+        budget(reading),
+      ),
       provenance: reading.source,
       read: readBy(reading),
     },
@@ -70,10 +80,25 @@ function readBy({ by, at, instrument }: Reading): NonNullable<Finding['read']> {
  * What its instrument lets a reading say: one too coarse proves nothing that holds, and one past its due day is to be
  * watched. A reading that fails fails with any instrument.
  */
-function byInstrument(finding: Finding, { at: readAt, instrument }: Reading, { needs }: Check): Finding {
-  if (!instrument || finding.state === 'fails' || finding.state === 'unproved') return finding;
+function byInstrument(
+  finding: Finding,
+  { at: readAt, source, instrument }: Reading,
+  { needs }: Check,
+): Finding {
+  if (finding.state === 'fails' || finding.state === 'unproved') return finding;
+  if (!instrument)
+    return needs && source !== 'simulated'
+      ? turnedTo(finding, 'unproved', {
+          because: msg`No instrument is named, and this needs one that resolves ${resolutionWords(needs.least, needs.unit)}: a hand meter cannot see it.`,
+          remedy: msg`Choose the instrument it was read with, then record the reading again.`,
+        })
+      : finding;
   const { title, resolution, due } = instrument;
-  if (needs !== undefined && resolution !== undefined && resolution > needs.least * (1 + 1e-9)) {
+  if (needs && resolution === undefined)
+    return turnedTo(finding, 'unproved', {
+      because: msg`What ${title} resolves is not given, and this needs ${resolutionWords(needs.least, needs.unit)}.`,
+    });
+  if (needs && resolution !== undefined && resolution > needs.least * (1 + 1e-9)) {
     return stated(
       {
         ...finding,

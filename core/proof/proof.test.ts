@@ -10,7 +10,7 @@ import { workUpCable } from '../workup.ts';
 import { expectedResistance } from './cableResistance.ts';
 import { acrossFlatsWindow } from '../termination/dies/dieClosed.ts';
 import { kilogramsToHang, pullTargets } from '../termination/dies/pullForce.ts';
-import { ALL_RIGHT, base, DIE, flats, found, GOOD, shop, stamp } from './proofFixture.ts';
+import { ALL_RIGHT, base, DIE, flats, found, GOOD, MILLIOHM, shop, stamp } from './proofFixture.ts';
 import { sealRecord } from '../log/record.ts';
 
 const prove = (readings: readonly Reading[], change: Partial<Cable> = {}) =>
@@ -86,7 +86,7 @@ describe('a crimp that did not shut', () => {
       },
     ];
     expect(finding(readings, 'across-flats.B', { reworks }).state).toBe('unproved');
-    const after = [...readings, flats('B', DIE + 0.1, 40), flats('B', DIE + 0.11, 41)];
+    const after = [...readings, flats('B', DIE + 0.1, 40), flats('B', DIE + 0.11, 41, 2)];
     expect(finding(after, 'across-flats.B', { reworks }).state).toBe('holds');
   });
   test('struck out with a reason, it no longer counts', () => {
@@ -150,6 +150,7 @@ describe('insulation', () => {
 describe('resistance', () => {
   const one = (milliohm: number, copperC = 20): Reading => ({
     ...stamp(),
+    ...MILLIOHM,
     check: 'resistance',
     milliohm,
     copperC,
@@ -179,7 +180,7 @@ describe('simulated readings', () => {
       ...base,
       readings: [
         ...without('resistance'),
-        sim({ ...stamp(), check: 'resistance', milliohm: 0.5, copperC: 20 }),
+        sim({ ...stamp(), ...MILLIOHM, check: 'resistance', milliohm: 0.5, copperC: 20 }),
       ],
     };
     const record = sealRecord(cable, workUpCable(cable, shop), 'R. Alder', '2026-11-20T12:00:00.000Z');
@@ -215,7 +216,7 @@ describe('the verdict', () => {
       { ...stamp(), check: 'ears', end: 'B', valueMm: 0.9 },
       { ...stamp(), check: 'pull', end: 'B', forceN: 200, held: false },
       { ...stamp(), check: 'insulation', megohm: 0.1, testV: 250, electrode: 'foil' },
-      { ...stamp(), check: 'resistance', milliohm: 1.2, copperC: 20 },
+      { ...stamp(), ...MILLIOHM, check: 'resistance', milliohm: 1.2, copperC: 20 },
       { ...stamp(), check: 'look', end: 'A', marks: { ...ALL_RIGHT, seal: false } },
     ];
     fc.assert(

@@ -44,23 +44,28 @@ export const stamp = (minute = 0) => ({
   id: `r${(serial += 1)}`,
   at: `2026-11-20T10:${String(minute).padStart(2, '0')}:00.000Z`,
 });
-export const flats = (end: 'A' | 'B', valueMm: number, minute = 0): Reading => ({
+export const flats = (end: 'A' | 'B', valueMm: number, minute = 0, crimp = 1): Reading => ({
   ...stamp(minute),
   check: 'across-flats',
   end,
+  crimp,
+  flat: 1,
   valueMm,
 });
+/** Meters that resolve what their checks need. */
+export const MILLIOHM = { instrument: { title: 'Milliohm meter', resolution: 1e-5 } } as const;
+export const MILLIVOLT = { instrument: { title: 'Millivolt meter', resolution: 0.001 } } as const;
 
 /** A full set of good readings. */
 export const GOOD: Reading[] = [
   ...(['A', 'B'] as const).flatMap((end): Reading[] => [
     flats(end, DIE + 0.1),
-    flats(end, DIE + 0.12),
+    flats(end, DIE + 0.12, 0, 2),
     { ...stamp(), check: 'ears', end, valueMm: 0.2 },
     { ...stamp(), check: 'pull', end, forceN: 700, held: true },
     { ...stamp(), check: 'look', end, marks: ALL_RIGHT },
   ]),
-  { ...stamp(), check: 'resistance', milliohm: 0.54, copperC: 20 },
+  { ...stamp(), ...MILLIOHM, check: 'resistance', milliohm: 0.53, copperC: 20 },
   { ...stamp(), check: 'insulation', megohm: 2000, testV: 250, electrode: 'foil' },
 ];
 
@@ -70,6 +75,7 @@ type Change<Check extends Reading['check']> = Partial<ReadingOf<Check>>;
 export const good = {
   joint: (end: EndName, change: Change<'joint'> = {}): Reading => ({
     ...stamp(),
+    ...MILLIOHM,
     check: 'joint',
     end,
     milliohm: 0.0149,
@@ -101,6 +107,7 @@ export const good = {
   }),
   drop: (end: EndName, change: Change<'drop'> = {}): Reading => ({
     ...stamp(),
+    ...MILLIVOLT,
     check: 'drop',
     end,
     millivolt: 1.5,
@@ -111,6 +118,7 @@ export const good = {
   }),
   length: (): Reading => ({
     ...stamp(),
+    ...MILLIVOLT,
     check: 'drop',
     millivolt: 27,
     amps: 100,

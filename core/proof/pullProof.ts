@@ -1,9 +1,10 @@
 import { areaMm2 } from '../model/tables/size.ts';
 import { type Facts, type Finding, stated } from '../finding/finding.ts';
-import type { ReadingOf } from '../model/reading.ts';
+import type { Reading, ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { amount, msg, numeral, verbatim } from '../words/message.ts';
-import { type Check, judge } from './judge.ts';
+import { evenly, expanded, instrumentParts } from './budget.ts';
+import { type Budget, type Check, judge } from './judge.ts';
 import { HANG_LIMIT_KG, kilogramsToHang, pullAsked, pullTargets } from '../termination/dies/pullForce.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
@@ -14,6 +15,29 @@ import { term } from '../words/terms.ts';
 export const HOLD_S = 60;
 /** A force is read to within so much, N. */
 const READ_N = 0.5;
+
+/** A pull that is not quite in line with the lug, or swings, is off by so much, ± % of the force. Shop practice. */
+const SWING_PERCENT = 1;
+
+/** What a pull may be off by. */
+export const pullParts: Budget<ReadingOf<'pull' | 'join-pull'>> = (reading) => [
+  ...instrumentParts(reading, 'scale', reading.forceN),
+  { what: msg`out of line, ± ${SWING_PERCENT} %`, standard: evenly((SWING_PERCENT / 100) * reading.forceN) },
+];
+
+/**
+ * The least force whose reading can be told from the force that must be held, in whole newtons.
+ *
+ * @param from what it is read with; a usual scale where none is named
+ * @example forceToPull(400, {}) // 407
+ */
+export function forceToPull(targetN: number, from: Pick<Reading, 'instrument'>): number {
+  let forceN = targetN;
+  // What it may be off by grows by a hundredth of the force at most: this comes to rest at once.
+  for (let round = 0; round < 5; round += 1)
+    forceN = targetN + expanded(pullParts({ ...from, forceN } as ReadingOf<'pull'>));
+  return Math.ceil(forceN);
+}
 
 /**
  * The pull of one end: a proof on the cable itself at the least figure, and a sample made alike where the shop asks
@@ -33,11 +57,11 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
     decimals: 0,
     end: end.name,
     limit: { kind: 'least', least: targets.leastN },
-    missing: msg`Not pulled yet: ${hang(targets.leastN)} to hang.`,
+    missing: msg`Not pulled yet: ${hang(forceToPull(targets.leastN, {}))} to hang, so that it can be told from the least.`,
     remedy:
       kilogramsToHang(asked) > HANG_LIMIT_KG
         ? msg`${wantsSample ? msg`And a sample with ${hang(asked)}. ` : ''}Over ${amount(100, 'kg', 0)}: use a load cell and a guarded rig. Never hang a person.`
-        : msg`Hang ${amount(kilogramsToHang(targets.leastN), 'kg', 1)} for one minute, feet clear of the load.${wantsSample ? msg` And a sample made alike with ${amount(kilogramsToHang(asked), 'kg', 1)}.` : ''}`,
+        : msg`Hang ${amount(kilogramsToHang(forceToPull(targets.leastN, {})), 'kg', 1)} for one minute, feet clear of the load.${wantsSample ? msg` And a sample made alike with ${amount(kilogramsToHang(asked), 'kg', 1)}.` : ''}`,
     work: {
       formula: msg`the greater of the small-craft row by gauge and the metric row`,
       substituted: [
@@ -50,10 +74,13 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
     },
   };
   const readings = countingReadings(subject.cable, 'pull', end.name);
-  const proof = judge<ReadingOf<'pull'>>(check, readings, (reading, facts) =>
-    pulled(reading, facts, reading.sample ? asked : targets.leastN),
+  const proof = judge<ReadingOf<'pull'>>(
+    check,
+    readings,
+    (reading, facts) => pulled(reading, facts, reading.sample ? asked : targets.leastN),
+    pullParts,
   );
-  if (proof.state !== 'holds') return proof;
+  if (proof.state !== 'holds' && proof.state !== 'watch') return proof;
   const real = readings.filter(({ source }) => source !== 'simulated');
   const isHeld = real.some(({ sample, forceN }) => !sample && forceN >= targets.leastN - READ_N);
   if (!isHeld)

@@ -5,7 +5,8 @@ import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { usesDie } from '../model/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { type Message, msg, numeral, verbatim } from '../words/message.ts';
-import { type Check, judge } from './judge.ts';
+import { COVERAGE } from './budget.ts';
+import { type Budget, type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
 
@@ -36,6 +37,19 @@ export function packingVerdict(kappa: number, worst: number): { state: State; be
     ? { state: 'unproved', because: msg`Too near its limit to tell: ${range}.` }
     : { state: 'watch', because: msg`Close to its limit: ${range}.` };
 }
+
+type KappaOf = (reading: ReadingOf<'section'>, voidShare: number) => number | null;
+
+/** What a packing may be off by: the air that its picture may hide. */
+const airParts =
+  (kappaOf: KappaOf): Budget<ReadingOf<'section'>> =>
+  (reading) => {
+    const kappa = kappaOf(reading, reading.voidShare);
+    const worst = kappaOf(reading, Math.max(reading.voidShare, reading.mostVoidShare ?? 0));
+    return kappa === null || worst === null
+      ? []
+      : [{ what: msg`air that the picture may hide`, standard: (kappa - worst) / COVERAGE }];
+  };
 
 /** A crimp made like this end's, sawn through: how tightly its strands are packed. Null where no die closed on it. */
 export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding | null {
@@ -71,20 +85,25 @@ export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding |
   };
   if (!lug)
     return notProved({ ...check, stage: 'prove', because: msg`Without a lug its wall is not known.` });
-  return judge<ReadingOf<'section'>>(check, readings, (reading, facts) => {
-    const kappa = kappaOf(reading, reading.voidShare);
-    if (kappa === null) {
-      return stated(
-        {
-          ...facts,
-          value: null,
-          because: msg`The outline holds less than the wall of this lug: it was another.`,
-        },
-        'unproved',
-      );
-    }
-    const worst = kappaOf(reading, Math.max(reading.voidShare, reading.mostVoidShare ?? 0)) ?? kappa;
-    const { state, because } = packingVerdict(kappa, worst);
-    return atLeast({ ...facts, value: kappa, because }, COMPACTION.rightKappa, state);
-  });
+  return judge<ReadingOf<'section'>>(
+    check,
+    readings,
+    (reading, facts) => {
+      const kappa = kappaOf(reading, reading.voidShare);
+      if (kappa === null) {
+        return stated(
+          {
+            ...facts,
+            value: null,
+            because: msg`The outline holds less than the wall of this lug: it was another.`,
+          },
+          'unproved',
+        );
+      }
+      const worst = kappaOf(reading, Math.max(reading.voidShare, reading.mostVoidShare ?? 0)) ?? kappa;
+      const { state, because } = packingVerdict(kappa, worst);
+      return atLeast({ ...facts, value: kappa, because }, COMPACTION.rightKappa, state);
+    },
+    airParts(kappaOf),
+  );
 }

@@ -3,7 +3,9 @@ import { atMost, type Finding, stated, type State } from '../finding/finding.ts'
 import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
-import { type Check, judge } from './judge.ts';
+import { INSTRUMENTS } from '../model/tables/instruments.ts';
+import { evenly } from './budget.ts';
+import { type Budget, type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
 import { EXCESS_K, excessAtRated, LEAST_LOAD_SHARE, STEADY, underJacket } from './thermalExcess.ts';
@@ -29,27 +31,51 @@ export function thermalProof(subject: ProofSubject, end: ResolvedEnd): Finding {
       assumes: msg`strands are warmer than their jacket by W·R_th; exponent 1.8, 1.6 to 2.0 in practice`,
     },
   };
-  return judge<ReadingOf<'thermal'>>(check, readings, (reading, facts) => {
-    if (!ratedA) {
-      return stated({ ...facts, value: null, because: msg`What it carries is not known.` }, 'unproved');
-    }
-    const excess = excessAtRated(excessNow(subject, reading), reading.amps, ratedA);
-    const judged = { ...facts, value: excess };
-    const state: State = excess < EXCESS_K.good ? 'holds' : excess < EXCESS_K.watch ? 'watch' : 'fails';
-    const unfit = unfitBecause(reading, ratedA);
-    if (unfit && state !== 'fails') return stated({ ...judged, because: unfit }, 'unproved');
-    const because = {
-      holds: msg`As cool as its own conductor.`,
-      watch: msg`A little warmer than its conductor: look again soon.`,
-      fails:
-        excess >= EXCESS_K.repairNow
-          ? msg`Far warmer than its conductor: repair it now.`
-          : msg`Warmer than its conductor: plan its repair.`,
-      unproved: '',
-    }[state];
-    return atMost({ ...judged, because }, EXCESS_K.good, 0, state);
-  });
+  return judge<ReadingOf<'thermal'>>(
+    check,
+    readings,
+    (reading, facts) => {
+      if (!ratedA) {
+        return stated({ ...facts, value: null, because: msg`What it carries is not known.` }, 'unproved');
+      }
+      const excess = excessAtRated(excessNow(subject, reading), reading.amps, ratedA);
+      const judged = { ...facts, value: excess };
+      const state: State = excess < EXCESS_K.good ? 'holds' : excess < EXCESS_K.watch ? 'watch' : 'fails';
+      const unfit = unfitBecause(reading, ratedA);
+      if (unfit && state !== 'fails') return stated({ ...judged, because: unfit }, 'unproved');
+      const because = {
+        holds: msg`As cool as its own conductor.`,
+        watch: msg`A little warmer than its conductor: look again soon.`,
+        fails:
+          excess >= EXCESS_K.repairNow
+            ? msg`Far warmer than its conductor: repair it now.`
+            : msg`Warmer than its conductor: plan its repair.`,
+        unproved: '',
+      }[state];
+      return atMost({ ...judged, because }, EXCESS_K.good, 0, state);
+    },
+    thermalParts(ratedA),
+  );
 }
+
+/** Pointing at the same spot again gives so much of a difference, ± K. Shop practice. */
+const AIM_K = 0.3;
+
+/** What an excess at the rated load may be off by, K. One meter reads both spots: its accuracy cancels. */
+const thermalParts =
+  (ratedA: number | null): Budget<ReadingOf<'thermal'>> =>
+  ({ instrument, amps }) => {
+    if (!ratedA) return [];
+    const scale = excessAtRated(1, amps, ratedA);
+    const resolution = instrument?.resolution ?? INSTRUMENTS.thermal.resolution;
+    return [
+      {
+        what: msg`both last digits of one meter, whose accuracy cancels`,
+        standard: evenly(resolution / 2) * Math.SQRT2 * scale,
+      },
+      { what: msg`where it is pointed, ± ${amount(AIM_K, 'K', 1)}`, standard: evenly(AIM_K) * scale },
+    ];
+  };
 
 /** Excess of the lug over its conductor at the amps it was measured with, K. */
 function excessNow(subject: ProofSubject, reading: ReadingOf<'thermal'>): number {

@@ -1,10 +1,12 @@
+import { resistancePerMetre } from '../conductor/resistance.ts';
 import { insulationRow, NEW_CABLE_MEGOHM } from '../model/tables/insulationLimits.ts';
 import { atLeast, atMost, type Finding, notProved, stated } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import { amount, msg, numeral } from '../words/message.ts';
 import { expectedResistance } from './cableResistance.ts';
 import { furtherWhole } from './further.ts';
-import { type Check, judge } from './judge.ts';
+import { evenly, instrumentParts } from './budget.ts';
+import { type Budget, type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import { resolutionNeeded, resolutionWords } from './resolution.ts';
 import type { ProofSubject } from './subject.ts';
@@ -46,23 +48,49 @@ function resistance(subject: ProofSubject): Finding {
   };
   if (!lengths)
     return notProved({ ...check, stage: 'prove', because: msg`Without both lugs its length is not known.` });
-  return judge<ReadingOf<'resistance'>>(check, readings, (reading, facts) => {
-    const limit = expectedAt(reading.copperC).totalOhm * 1000;
-    const judged = { ...facts, value: reading.milliohm };
-    if (reading.milliohm < TOO_GOOD * limit) {
-      return atMost(
-        {
-          ...judged,
-          because: msg`Far under what this length must have: are the leads touching, is the length right?`,
-        },
-        limit,
-        0,
-        'watch',
-      );
-    }
-    return atMost(judged, limit);
-  });
+  return judge<ReadingOf<'resistance'>>(
+    check,
+    readings,
+    (reading, facts) => {
+      const limit = expectedAt(reading.copperC).totalOhm * 1000;
+      const judged = { ...facts, value: reading.milliohm };
+      if (reading.milliohm < TOO_GOOD * limit) {
+        return atMost(
+          {
+            ...judged,
+            because: msg`Far under what this length must have: are the leads touching, is the length right?`,
+          },
+          limit,
+          0,
+          'watch',
+        );
+      }
+      return atMost(judged, limit);
+    },
+    wholeParts(subject),
+  );
 }
+
+/** Copper changes by so much of its resistance with each degree, 1/K. Source: temperature coefficient at 20 °C. */
+const PER_KELVIN = 0.00393;
+/** How well the copper's temperature is known, ± K, and the length between the mouths, ± mm. Shop practice. */
+const COPPER_K = 2;
+const LENGTH_MM = 5;
+
+/** What a resistance of the whole cable may be off by, mΩ. */
+const wholeParts =
+  ({ size, tinned }: ProofSubject): Budget<ReadingOf<'resistance'>> =>
+  (reading) => [
+    ...instrumentParts(reading, 'milliohm', reading.milliohm),
+    {
+      what: msg`temperature of the copper, ± ${amount(COPPER_K, 'K', 0)}`,
+      standard: evenly(COPPER_K * PER_KELVIN * reading.milliohm),
+    },
+    {
+      what: msg`length between the mouths, ± ${amount(LENGTH_MM, 'mm', 0)}`,
+      standard: evenly(LENGTH_MM * resistancePerMetre(size, tinned, reading.copperC)),
+    },
+  ];
 
 /** Insulation charges up while it is tested: a 60 s value under this share of the 15 s value is falling. */
 const STEADY_SHARE = 0.9;
@@ -128,5 +156,6 @@ function insulation(subject: ProofSubject): Finding {
       }
       return atLeast(judged, row.leastMegohm);
     },
+    (reading) => instrumentParts(reading, 'insulation', reading.megohm),
   );
 }

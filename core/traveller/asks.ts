@@ -5,17 +5,18 @@ import { usesDie } from '../model/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { type Message, amount, msg } from '../words/message.ts';
 import { type Ask, type Step } from './step.ts';
-import { kindOf } from '../model/stepId.ts';
+import { kindOf, madeAs } from '../model/stepId.ts';
 
 /** What each step asks to be typed: what is measured while it can still be put right. */
 export function withAsks(steps: readonly Step[], ends: Both<ResolvedEnd>): Step[] {
   return steps.map((step) => {
-    const ask = step.end && askOf(kindOf(step.id), ends[step.end]);
+    const ask = step.end && askOf(step.id, ends[step.end]);
     return ask ? { ...step, ask } : step;
   });
 }
 
-function askOf(kind: string, end: ResolvedEnd): Ask | null {
+function askOf(stepId: string, end: ResolvedEnd): Ask | null {
+  const kind = kindOf(stepId);
   if (kind === 'strands') {
     return {
       what: 'strands',
@@ -33,6 +34,7 @@ function askOf(kind: string, end: ResolvedEnd): Ask | null {
     const { leastMm, mostMm } = acrossFlatsWindow(die.die.acrossFlatsMm);
     return {
       what: 'across flats',
+      ...crimpOf(stepId, end),
       words: msg`Open the die, then measure across flats`,
       unit: 'mm',
       decimals: 2,
@@ -52,6 +54,12 @@ function askOf(kind: string, end: ResolvedEnd): Ask | null {
         range: [0, 20],
       }
     : null;
+}
+
+/** Which crimp a step closes, counted from the mouth: it is made in the order of the house. */
+function crimpOf(stepId: string, { crimps, crimpsInOrder }: ResolvedEnd): Pick<Ask, 'crimp'> {
+  const at = crimps.indexOf(crimpsInOrder[madeAs(stepId) - 1] ?? Number.NaN);
+  return at >= 0 ? { crimp: at + 1 } : {};
 }
 
 /** What a typed figure says at once. */
@@ -93,5 +101,11 @@ export function askedReading(
   if (!ask || !end || ask.what === 'strands') return null;
   return ask.what === 'ears'
     ? { ...base, check: 'ears', end, valueMm: value }
-    : { ...base, check: 'across-flats', end, valueMm: value };
+    : {
+        ...base,
+        check: 'across-flats',
+        end,
+        ...(ask.crimp !== undefined && { crimp: ask.crimp }),
+        valueMm: value,
+      };
 }

@@ -41,7 +41,7 @@ describe('what is typed at a step', () => {
   test('a figure of the proof is a reading, signed', () => {
     const { readings, ends } = withTyped(cable, stepOf(work, 'crimp-1.A'), 11.2, SIGNED);
     expect(readings).toEqual([
-      { ...SIGNED, source: 'typed', check: 'across-flats', end: 'A', valueMm: 11.2 },
+      { ...SIGNED, source: 'typed', check: 'across-flats', end: 'A', crimp: 2, valueMm: 11.2 },
     ]);
     expect(ends).toEqual(cable.ends);
   });

@@ -51,6 +51,8 @@ export interface Stop {
 export interface Ask {
   readonly what: 'strands' | 'across flats' | 'ears';
   readonly words: Message;
+  /** Which crimp is measured, counted from the mouth. */
+  readonly crimp?: number;
   readonly unit: Unit;
   readonly decimals: number;
   readonly least: number;

@@ -19,7 +19,7 @@ describe('in every traveller', () => {
         if (work.steps.length > 0) made += 1;
         return work.steps.length === 0 || holds(work, cable);
       }),
-      { numRuns: cases(70) },
+      { numRuns: cases(120) },
     );
     // A property that nothing reaches says nothing.
     expect(made).toBeGreaterThan(20);

@@ -104,6 +104,16 @@ export const PROVE_HELP: readonly HelpEntry[] = [
     say`Megohms after these seconds. Sound insulation rises with time, damp insulation stands still: the relation between the two tells which it is.`,
   ],
   [
+    say`Crimp`,
+    say`Which crimp this figure is of: they are counted from the mouth of the barrel, and the drawing shows it. One crimp measured twice is still one crimp.`,
+    'flats',
+  ],
+  [
+    say`Pair of flats`,
+    say`A hexagon has three pairs of flats. Start anywhere and go round in one direction: a die that closed askew shows as three figures that differ.`,
+    'flats',
+  ],
+  [
     say`Across flats`,
     say`The crimp over two opposite flats, with a calliper, at the middle of the crimp. It tells how far the die really closed.`,
     'flats',

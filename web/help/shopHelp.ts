@@ -52,6 +52,14 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`The smallest step of its display. A reading that must be judged closer than a few such steps cannot be judged with this instrument, and is not.`,
   ],
   [
+    say`Accuracy, % of reading`,
+    say`What its sheet says the reading may be off by, as a share of it. With the digits it gives each verdict its interval; left empty, what is usual for its kind is taken.`,
+  ],
+  [
+    say`and digits`,
+    say`Digits of the last place that the reading may be off by besides, from the same line of its sheet: ± (0.5 % + 5 digits), for instance.`,
+  ],
+  [
     say`Calibrated until`,
     say`Last day of its calibration, as year-month-day, from the certificate or your own check. After it readings are kept, and are marked as taken with an instrument out of calibration.`,
   ],

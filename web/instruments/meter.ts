@@ -55,14 +55,12 @@ export interface Meter {
 const snapshot = ({
   title,
   resolution,
+  accuracy,
   due,
-}: {
-  title: string;
-  resolution: number;
-  due?: string | undefined;
-}) => ({
+}: Pick<OwnInstrument, 'title' | 'resolution' | 'accuracy'> & { due?: string | undefined }) => ({
   title,
   resolution,
+  ...(accuracy && { accuracy }),
   ...(due !== undefined && { due }),
 });
 

@@ -7,6 +7,7 @@ import { MOST_BINNED } from '../../core/model/bin.ts';
 import { digits } from '../../core/words/numerals.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { placeOf } from '../places.ts';
+import { chainFaults } from '../storage/chains.ts';
 import { addFrom, backUp, type OpenedBackup, openBackup, replaceWith } from '../storage/everything.ts';
 import type { Version } from '../storage/versions.ts';
 import { useBench } from '../stores/bench.ts';
@@ -28,6 +29,8 @@ const { busy, problem, keep, step, stop } = useMaking({
 /** Half of a backup restored is of no use: that cannot be left. */
 const canStop = ref(true);
 const done = ref('');
+/** What does not fit in the sealed records of the backup that was opened. */
+const notFitting = ref('');
 const opened = shallowRef<(OpenedBackup & { manifest?: { madeAt: string } }) | null>(null);
 const chosenJob = ref(jobId ?? bench.jobs[0]?.id ?? '');
 const versions = shallowRef<readonly Version[]>([]);
@@ -63,8 +66,12 @@ async function choose(event: Event): Promise<void> {
   done.value = '';
   await keep(say`reading the backup`, async () => {
     const read = await openBackup(file, (count, all) => step(say`reading the backup, ${count} of ${all}`));
-    if (read.ok) opened.value = read.value;
-    else problem.value = read.sentence;
+    if (!read.ok) {
+      problem.value = read.sentence;
+      return;
+    }
+    notFitting.value = await chainFaults(read.value.kept.jobs);
+    opened.value = read.value;
   });
 }
 async function restore(how: 'replace' | 'add'): Promise<void> {
@@ -208,6 +215,7 @@ function restoreVersion(version: Version): void {
             }}</template
             >{{ say`. Here are ${bench.jobs.length} jobs now.` }}
           </p>
+          <p v-if="notFitting" class="mt-2 font-bold text-fails" role="alert">{{ notFitting }}</p>
           <div class="mt-3 grid gap-2">
             <button type="button" class="button filled" @click="restore('add')">
               {{ say`Add its jobs to mine` }}

@@ -7,6 +7,7 @@ import { readStored, type StoredKind } from '../../core/model/stored.ts';
 import { isJpeg } from './jpeg.ts';
 import type { Kept } from './library.ts';
 import { type Prefs, readPrefs } from './prefs.ts';
+import { sha256 } from './sha256.ts';
 import type { Step } from '../ui/useMaking.ts';
 import { roundSchema, type KeptRound } from './training.ts';
 import { say } from '../../core/words/say.ts';
@@ -51,10 +52,6 @@ const NAME =
 const FOLDER = /^(?:jobs|photos)\/$/;
 const MANIFEST = 'manifest.json';
 
-async function sha256(bytes: Uint8Array): Promise<string> {
-  const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>));
-  return Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('');
-}
 const written = (data: unknown): Uint8Array => strToU8(`${JSON.stringify(data, null, 1)}\n`);
 /** The seal of a manifest: of all it says but the seal itself. */
 const sealOf = ({ seal: _, ...said }: Manifest): Promise<string> => sha256(written(said));

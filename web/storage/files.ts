@@ -1,6 +1,7 @@
 import { LARGEST_FILE_CHARS, type Parsed, readJobFile, writeJobFile } from '../../core/model/file.ts';
 import type { Job } from '../../core/model/job.ts';
 import type { Shop } from '../../core/model/shop.ts';
+import { chainFaults } from './chains.ts';
 import { bringPictures, picturesOf, underFreeNames } from './photos.ts';
 import { useBench } from '../stores/bench.ts';
 import { say } from '../../core/words/say.ts';
@@ -56,7 +57,8 @@ export async function importJob(file: File): Promise<Parsed<Job> & { readonly la
   const { job: incoming, pictures } = await underFreeNames(parsed.value.job, parsed.value.photos ?? {});
   const job = bench.addJob(incoming, parsed.value.shop, say`import job`, parsed.value.hunts ?? []);
   if (!job) return { ok: false, sentence: bench.refusal, path: '' };
-  const lacks = await bringPictures(pictures);
+  const [notKept, notFitting] = [await bringPictures(pictures), await chainFaults([parsed.value.job])];
   await bench.save();
+  const lacks = [notKept, notFitting].filter((sentence) => sentence !== '').join(' ');
   return { ok: true, value: job, lacks };
 }

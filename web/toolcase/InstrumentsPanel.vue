@@ -3,6 +3,8 @@ import { tell } from '../../core/words/message.ts';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
 import { INSTRUMENT_KINDS, INSTRUMENTS, type InstrumentKind } from '../../core/model/tables/instruments.ts';
+import type { Accuracy } from '../../core/model/accuracy.ts';
+import { digits } from '../../core/words/numerals.ts';
 import { baseUnitOf } from '../../core/instrument/units.ts';
 import type { Instrument } from '../../core/model/shop.ts';
 import { day } from '../../core/model/text.ts';
@@ -45,12 +47,18 @@ const remove = (id: string) =>
   bench.edit(say`take an instrument out`, (draft) => {
     draft.shop.instruments = draft.shop.instruments.filter((instrument) => instrument.id !== id);
   });
+/** What its sheet says it may be off by; what is not given of it is as usual for its kind. */
+const setAccuracy = ({ id, kind, accuracy }: Instrument, part: Partial<Accuracy>) =>
+  edit(id, say`accuracy`, (own) => {
+    own.accuracy = { ...INSTRUMENTS[kind].accuracy, ...accuracy, ...part };
+  });
 /** Another kind reads another unit: what it told apart before means nothing, nor does its line. */
 const setKind = (id: string, kind: InstrumentKind) =>
-  edit(id, say`kind`, (own) => {
-    own.kind = kind;
-    own.resolution = INSTRUMENTS[kind].resolution;
-    delete own.line;
+  edit(id, say`kind`, (changed) => {
+    changed.kind = kind;
+    changed.resolution = INSTRUMENTS[kind].resolution;
+    delete changed.accuracy;
+    delete changed.line;
   });
 const notADay = (text: string) =>
   text === '' || day.safeParse(text).success ? '' : say`Write the day as 2027-03-31, or leave it empty.`;
@@ -108,6 +116,31 @@ const dueWords = ({ due }: Instrument) =>
           @update:model-value="
             (resolution) => edit(instrument.id, say`resolution`, (own) => void (own.resolution = resolution))
           "
+        />
+        <QuantityField
+          :label="say`Accuracy, % of reading`"
+          kind="number"
+          :model-value="instrument.accuracy?.percent ?? null"
+          :least="0"
+          :most="50"
+          :decimals="2"
+          optional
+          :placeholder="digits(INSTRUMENTS[instrument.kind].accuracy.percent, 1)"
+          :hint="say`usual for its kind where empty`"
+          @update:model-value="(percent) => setAccuracy(instrument, { percent })"
+          @clear="edit(instrument.id, say`accuracy`, (own) => void delete own.accuracy)"
+        />
+        <QuantityField
+          :label="say`and digits`"
+          kind="number"
+          :model-value="instrument.accuracy?.digits ?? null"
+          :least="0"
+          :most="1000"
+          :decimals="1"
+          optional
+          :placeholder="digits(INSTRUMENTS[instrument.kind].accuracy.digits, 0)"
+          @update:model-value="(count) => setAccuracy(instrument, { digits: count })"
+          @clear="edit(instrument.id, say`accuracy`, (own) => void delete own.accuracy)"
         />
         <TextField
           :label="say`Calibrated until`"

@@ -7,6 +7,7 @@ import type { EndName } from '../../../core/model/end.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import InstrumentBar from '../../instruments/InstrumentBar.vue';
 import TroubleBox from '../../instruments/TroubleBox.vue';
+import { intervalDigits } from '../../../core/finding/says.ts';
 import { inReadersUnit, limitText } from '../../ui/display.ts';
 import StateMark from '../../ui/StateMark.vue';
 import type { CheckRow } from './checks.ts';
@@ -43,6 +44,13 @@ const value = computed(() => {
   const at = finding.value;
   return at && at.value !== null ? inReadersUnit(at.value, at.unit, at.decimals) : null;
 });
+/** What it may be off by, in the same unit. */
+const off = computed(() => {
+  const at = finding.value;
+  return at?.uncertainty === undefined
+    ? ''
+    : inReadersUnit(at.uncertainty, at.unit, intervalDigits(at.uncertainty, at.decimals)).value;
+});
 /** What is followed over time, die by die. */
 const hasTrend = computed(() => ['across-flats', 'joint', 'section'].includes(row.check));
 const limits = computed(() => (finding.value ? limitText([finding.value]) : ''));
@@ -54,6 +62,7 @@ const limits = computed(() => (finding.value ? limitText([finding.value]) : ''))
       <p v-if="value" class="figure">
         <span class="text-[46px] leading-[46px] font-semibold">{{ value.value }}</span>
         <span class="ml-1.5 text-[19px] text-ink2">{{ value.unit }}</span>
+        <span v-if="off" class="ml-2.5 text-[19px] text-ink2">± {{ off }}</span>
       </p>
       <p class="min-w-0 flex-1" role="status">
         <template v-if="finding">

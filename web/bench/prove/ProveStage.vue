@@ -3,15 +3,17 @@ import { tell } from '../../../core/words/message.ts';
 import { word } from '../../../core/words/terms.ts';
 import { readersLocale } from '../../words.ts';
 import { nanoid } from 'nanoid';
-import { computed, ref, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { Cable } from '../../../core/model/cable.ts';
 import { END_NAMES } from '../../../core/model/end.ts';
+import { chained } from '../../../core/log/chain.ts';
 import { sealRecord } from '../../../core/log/record.ts';
 import type { ReadWith } from '../../../core/proof/source.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { provideSpecimen } from '../../instruments/specimen.ts';
 import { usePrefs } from '../../stores/prefs.ts';
+import { sha256 } from '../../storage/sha256.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';
 import TextField from '../../ui/TextField.vue';
@@ -23,6 +25,7 @@ import CheckPanel from './CheckPanel.vue';
 import { checksOf, firstToDo } from './checks.ts';
 import ReadingList from './ReadingList.vue';
 import EndVerdict from './EndVerdict.vue';
+import SealBox from './SealBox.vue';
 import JoinReadings from './JoinReadings.vue';
 import { type Measured, takenReading } from './readings.ts';
 import { say } from '../../../core/words/say.ts';
@@ -114,12 +117,27 @@ function recordRework(): void {
   rework.value = '';
 }
 
-function seal(): void {
-  if (nameNeeded()) return;
-  edit(
-    say`seal record`,
-    (draft) => void draft.records.push(sealRecord(cable, work, prefs.person, new Date().toISOString())),
-  );
+const isSealing = ref(false);
+function askToSeal(): void {
+  if (!nameNeeded()) isSealing.value = true;
+}
+async function seal(): Promise<void> {
+  const sealed = sealRecord(cable, work, prefs.person, new Date().toISOString());
+  const record = await chained(cable.records, sealed, sha256).catch(() => null);
+  isSealing.value = false;
+  if (!record) {
+    problem.value = say`It was not sealed: this browser cannot reckon the hash of it here.`;
+    return;
+  }
+  edit(say`seal record`, (draft) => void draft.records.push(record));
+}
+/** Turns to what is still to be measured. */
+function turnTo(findingId: string): void {
+  const finding = work.findings.find(({ id }) => id === findingId);
+  end.value = finding?.join ?? finding?.end ?? 'whole';
+  void nextTick(() => {
+    if (rows.value.some((row) => row.findingId === findingId)) chosenId.value = findingId;
+  });
 }
 
 const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', timeStyle: 'short' });
@@ -143,7 +161,7 @@ const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', tim
         class="button inline-flex items-center"
         >{{ say`Test record` }}</RouterLink
       >
-      <button type="button" class="button" @click="seal">{{ say`Seal the record` }}</button>
+      <button type="button" class="button" @click="askToSeal">{{ say`Seal the record` }}</button>
     </div>
     <div class="p-3.5">
       <div class="prove-head grid items-start gap-3 sm:grid-cols-[1fr_200px]">
@@ -208,6 +226,15 @@ const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', tim
       </StageSection>
 
       <ReadingList :cable="cable" :job-id="jobId" />
+      <SealBox
+        :open="isSealing"
+        :cable="cable"
+        :work="work"
+        :job-id="jobId"
+        @close="isSealing = false"
+        @seal="seal"
+        @choose="turnTo"
+      />
 
       <p v-if="lastRecord" class="note">
         {{ say`Last sealed ${when.format(new Date(lastRecord.at))} by ${lastRecord.by}:` }}

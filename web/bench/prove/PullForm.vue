@@ -10,7 +10,7 @@ import {
   pullAsked,
   pullTargets,
 } from '../../../core/termination/dies/pullForce.ts';
-import { HOLD_S } from '../../../core/proof/pullProof.ts';
+import { forceToPull, HOLD_S } from '../../../core/proof/pullProof.ts';
 import type { ReadWith } from '../../../core/proof/source.ts';
 import { figure } from '../../../core/model/units/figure.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
@@ -34,10 +34,14 @@ const meter = meterOf('scale');
 const specimen = useSpecimen();
 const on = ref<'cable' | 'sample'>('cable');
 const copperMm2 = computed(() => work.choice.taken.at.copperMm2);
+/** So much that the reading can be told from what must be held. */
 const target = computed(() =>
-  on.value === 'cable'
-    ? pullTargets(copperMm2.value).leastN
-    : pullAsked(copperMm2.value, bench.shop.practice.pull),
+  forceToPull(
+    on.value === 'cable'
+      ? pullTargets(copperMm2.value).leastN
+      : pullAsked(copperMm2.value, bench.shop.practice.pull),
+    meter.readWith(),
+  ),
 );
 const hang = computed(() => kilogramsToHang(target.value));
 

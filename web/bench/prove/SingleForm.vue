@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { computed, shallowRef } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef, watchEffect } from 'vue';
 import type { Cable } from '../../../core/model/cable.ts';
 import type { EndName } from '../../../core/model/end.ts';
+import { FLATS, nextPlace } from '../../../core/proof/crimpsRead.ts';
 import { countingReadings } from '../../../core/proof/readings.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import MeasuredField, { type Measure } from '../../instruments/MeasuredField.vue';
-import type { TakeReading } from './readings.ts';
+import SegmentedField from '../../ui/SegmentedField.vue';
+import { askedPlace } from './asked.ts';
+import { crimpSays, type TakeReading } from './readings.ts';
 import { say } from '../../../core/words/say.ts';
 
-/** A figure of one crimp by calliper: across its flats, or its ears. */
+/** A figure of one crimp by calliper: across its flats, or its ears. The drawing shows where it is measured. */
 const { check, name, cable, work, record } = defineProps<{
   check: 'across-flats' | 'ears';
   name: EndName;
@@ -18,18 +21,53 @@ const { check, name, cable, work, record } = defineProps<{
 }>();
 
 const measure = shallowRef<Measure>(null);
+const crimps = computed(() => Math.max(1, work.ends[name].crimps.length));
+const readings = computed(() => countingReadings(cable, check, name));
+/** What comes next; where all of it is measured, the first crimp is asked again. */
+const next = computed(
+  () =>
+    nextPlace(
+      // Of ears one reading of a crimp is all.
+      readings.value.map((reading) =>
+        reading.check === 'ears' ? { crimp: reading.crimp } : { crimp: reading.crimp, flat: reading.flat },
+      ),
+      crimps.value,
+    ) ?? { crimp: 1, flat: 1 },
+);
+/** Chosen by hand, until it is measured. */
+const chosen = ref<{ crimp?: number; flat?: number }>({});
+const crimp = computed(() => chosen.value.crimp ?? next.value.crimp);
+const flat = computed(() => chosen.value.flat ?? (crimp.value === next.value.crimp ? next.value.flat : 1));
+watchEffect(() => {
+  askedPlace.value = { end: name, crimp: crimp.value, flat: flat.value };
+});
+onScopeDispose(() => {
+  askedPlace.value = null;
+});
+
+const numbers = (count: number) =>
+  Array.from({ length: count }, (_, i) => ({ value: `${i + 1}`, title: `${i + 1}` }));
+const crimpChoices = computed(() =>
+  numbers(crimps.value).map(({ value }) => ({ value, title: crimpSays(Number(value), crimps.value) })),
+);
+const measured = computed(() => new Set(readings.value.map((reading) => reading.crimp ?? 0)).size);
 const hint = computed(() => {
-  if (check === 'ears') return say`at the worst place; none is 0`;
-  const taken = countingReadings(cable, check, name).length;
-  const crimps = Math.max(1, work.ends[name].crimps.length);
-  return taken < crimps
-    ? say`crimp ${taken + 1} of ${crimps}`
-    : say`all are measured: the worst of them counts`;
+  if (check === 'ears') return say`at the worst place of this crimp; none is 0`;
+  return measured.value < crimps.value
+    ? say`crimp ${crimpSays(crimp.value, crimps.value)}, flats ${flat.value}`
+    : say`every crimp is measured: the worst of them counts`;
 });
 function take(): void {
   if (!measure.value) return;
   const { value: valueMm, from } = measure.value;
-  if (record({ check, end: name, valueMm }, from)) measure.value = null;
+  const place = { end: name, crimp: crimp.value, valueMm };
+  const isTaken =
+    check === 'ears'
+      ? record({ check, ...place }, from)
+      : record({ check, ...place, flat: flat.value }, from);
+  if (!isTaken) return;
+  measure.value = null;
+  chosen.value = {};
 }
 </script>
 
@@ -49,5 +87,21 @@ function take(): void {
       {{ say`Record`
       }}<span class="sr-only"> {{ check === 'ears' ? say`Ears, unfiled` : say`Across flats` }}</span>
     </button>
+    <div class="col-span-full flex flex-wrap gap-3">
+      <SegmentedField
+        v-if="crimps > 1"
+        :label="say`Crimp`"
+        :model-value="`${crimp}`"
+        :choices="crimpChoices"
+        @update:model-value="chosen = { crimp: Number($event) }"
+      />
+      <SegmentedField
+        v-if="check === 'across-flats'"
+        :label="say`Pair of flats`"
+        :model-value="`${flat}`"
+        :choices="numbers(FLATS)"
+        @update:model-value="chosen = { crimp, flat: Number($event) }"
+      />
+    </div>
   </form>
 </template>

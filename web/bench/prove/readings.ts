@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { kilogramsToHang } from '../../../core/termination/dies/pullForce.ts';
 import { type ReadWith, TYPED } from '../../../core/proof/source.ts';
-import type { Reading } from '../../../core/model/reading.ts';
+import type { Reading, ReadingOf } from '../../../core/model/reading.ts';
 import { figure } from '../../../core/model/units/figure.ts';
 import { digits } from '../../../core/words/numerals.ts';
 import { say } from '../../../core/words/say.ts';
@@ -22,13 +22,22 @@ export function takenReading(measured: Measured, by: string, readWith: ReadWith 
   return { ...measured, ...readWith, id: nanoid(10), at: new Date().toISOString(), by } as Reading;
 }
 
+/** A crimp as it is told from its neighbour: they are counted from the mouth of the barrel. */
+export const crimpSays = (crimp: number, of: number): string =>
+  crimp === 1 ? say`${crimp}, at the mouth` : crimp === of ? say`${crimp}, at the palm` : `${crimp}`;
+
+const whereSays = ({ crimp, flat }: ReadingOf<'across-flats'>): string => {
+  if (crimp === undefined) return say`, crimp not numbered`;
+  return flat === undefined ? say`, crimp ${crimp}` : say`, crimp ${crimp}, flats ${flat}`;
+};
+
 /** A reading in words, for the list of all that was ever read. */
 export function readingWords(reading: Reading): string {
   switch (reading.check) {
     case 'across-flats':
-      return say`across flats ${figure(reading.valueMm, 'mm', 2)}`;
+      return say`across flats ${figure(reading.valueMm, 'mm', 2)}${whereSays(reading)}`;
     case 'ears':
-      return say`ears ${figure(reading.valueMm, 'mm', 2)}`;
+      return say`ears ${figure(reading.valueMm, 'mm', 2)}${reading.crimp ? say`, crimp ${reading.crimp}` : ''}`;
     case 'pull':
       return say`pull ${figure(reading.forceN, 'N', 0)} (${figure(kilogramsToHang(reading.forceN), 'kg', 1)}), ${reading.held ? say`held` : say`slipped`}${reading.sample ? say`, on a sample` : ''}`;
     case 'joint':

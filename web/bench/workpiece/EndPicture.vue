@@ -1,12 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import type { CrimpPlace } from '../../../core/proof/crimpsRead.ts';
 import type { Feature } from '../../../core/traveller/steps.ts';
 import { type Place, placeEnd, polygon, rectangle, toPath, type Point } from './geometry.ts';
 import { hexagonView, lugOutline, palmView } from './lugShape.ts';
+import { say } from '../../../core/words/say.ts';
 import { type EndSheet, SHEET, studOffset, tagOffset, tagText, tagWidth } from './sheet.ts';
 
 /** One end of the workpiece, to scale: lug, crimps, copper, jacket, sleeve and tag, up to the break. */
-const { end, outerMm, bundleMm, scale, edgeX, breakX, jacket, tag, lit } = defineProps<{
+const {
+  end,
+  outerMm,
+  bundleMm,
+  scale,
+  edgeX,
+  breakX,
+  jacket,
+  tag,
+  lit,
+  asked = null,
+} = defineProps<{
   end: EndSheet;
   outerMm: number;
   bundleMm: number;
@@ -19,6 +32,8 @@ const { end, outerMm, bundleMm, scale, edgeX, breakX, jacket, tag, lit } = defin
   tag: string;
   /** Parts to show in full; all of them when null. */
   lit: readonly Feature[] | null;
+  /** Where the calliper goes next, counted from the mouth; null while nothing is asked. */
+  asked?: CrimpPlace | null;
 }>();
 
 const direction = computed(() => (breakX > edgeX ? 1 : -1));
@@ -96,6 +111,19 @@ const strands = computed(() =>
     )
     .join(''),
 );
+
+/** The jaws on the crimp that is to be measured: over it, under it, and what they are drawn to. */
+const JAWS_GAP = 5;
+const jaws = computed(() => {
+  const crimp = asked && end.crimps[asked.crimp - 1];
+  if (!crimp) return null;
+  const half = Math.min(hexagonView(crimp.acrossFlatsMm, end.angleDeg).half, lug.value.outerMm / 2);
+  const [left, top] = place.value([crimp.fromU, -half]);
+  const [right, bottom] = place.value([crimp.toU, half]);
+  const [x, width] = [Math.min(left, right), Math.abs(right - left)];
+  const [upper, lower] = [Math.min(top, bottom) - JAWS_GAP, Math.max(top, bottom) + JAWS_GAP];
+  return { x, width, upper, lower, middle: x + width / 2, number: asked.crimp };
+});
 
 /** The jacket ends in a break: a curve to one side and back. */
 const jacketPath = computed(() => {
@@ -242,6 +270,32 @@ const tagBox = computed(() => {
           <path v-for="edge in crimp.edges" :key="edge" :d="edge" stroke="var(--print)" stroke-width="1.1" />
         </template>
       </template>
+    </g>
+    <g v-if="jaws" data-asked-crimp :aria-label="say`Measure here: crimp ${jaws.number}`" role="img">
+      <rect
+        :x="jaws.x"
+        :y="jaws.upper"
+        :width="jaws.width"
+        :height="jaws.lower - jaws.upper"
+        fill="var(--teal)"
+        fill-opacity=".18"
+      />
+      <path
+        :d="`M${jaws.x} ${jaws.upper}h${jaws.width}M${jaws.x} ${jaws.lower}h${jaws.width}`"
+        stroke="var(--teal)"
+        stroke-width="4"
+      />
+      <circle :cx="jaws.middle" :cy="(jaws.upper + jaws.lower) / 2" r="10" fill="var(--teal)" />
+      <text
+        :x="jaws.middle"
+        :y="(jaws.upper + jaws.lower) / 2 + 5"
+        text-anchor="middle"
+        font-size="15"
+        class="figure font-semibold"
+        style="fill: var(--paper)"
+      >
+        {{ jaws.number }}
+      </text>
     </g>
     <g v-if="tag" :class="isLit('tag', 'layers') ? '' : 'ghost'">
       <rect v-bind="tagBox" fill="var(--tag)" stroke="var(--line)" stroke-width="0.9" />

@@ -16,6 +16,7 @@ import EndPicture from './EndPicture.vue';
 import MiddlePicture from './MiddlePicture.vue';
 import { isStrong, middleWidth, SHEET } from './sheet.ts';
 import { type SheetPart, useSheet } from './useSheet.ts';
+import { askedPlace } from '../prove/asked.ts';
 import { say } from '../../../core/words/say.ts';
 import { INCH_MM } from '../../../core/words/imperial.ts';
 
@@ -152,6 +153,7 @@ const spoken = computed(() => {
             :jacket="cable.jacket"
             :tag="cable.tag"
             :lit="lit"
+            :asked="askedPlace?.end === name ? askedPlace : null"
           />
           <template v-else>
             <rect

@@ -1,0 +1,51 @@
+import type { Accuracy } from '../model/accuracy.ts';
+import type { Reading } from '../model/reading.ts';
+import { INSTRUMENTS, type InstrumentKind } from '../model/tables/instruments.ts';
+import { type Message, msg, numeral } from '../words/message.ts';
+
+/** One thing that a reading may be off by: a standard uncertainty, in the unit of the figure that is judged. */
+export interface Part {
+  readonly what: Message;
+  readonly standard: number;
+}
+
+/** An expanded uncertainty covers 95 of 100: twice the standard one. Source: the guide to uncertainty in measurement. */
+export const COVERAGE = 2;
+
+/** The standard uncertainty of what may lie anywhere within ± a half width. @example evenly(0.03) // 0.0173 */
+export const evenly = (halfWidth: number): number => halfWidth / Math.sqrt(3);
+
+/** The expanded uncertainty of independent parts, in their unit. @example expanded([{ what, standard: 0.02 }]) // 0.04 */
+export const expanded = (parts: readonly Part[]): number =>
+  COVERAGE * Math.hypot(...parts.map(({ standard }) => standard));
+
+const accuracySays = ({ percent, digits }: Accuracy): Message =>
+  percent > 0 ? msg`± (${numeral(percent, 1)} % + ${digits} digits)` : msg`± ${digits} digits`;
+
+/**
+ * What the instrument of a reading adds: its accuracy, and its last digit. One whose accuracy is not given is reckoned
+ * as is usual for its kind; without any instrument a usual one is reckoned.
+ *
+ * @param read what it shows, in the unit of its kind
+ * @param scale by how much the judged figure moves for one unit of what is read
+ */
+export function instrumentParts(
+  { instrument }: Pick<Reading, 'instrument'>,
+  kind: InstrumentKind,
+  read: number,
+  scale = 1,
+): Part[] {
+  const usual = INSTRUMENTS[kind];
+  const accuracy = instrument?.accuracy ?? usual.accuracy;
+  const resolution = instrument?.resolution ?? usual.resolution;
+  const offBy = (accuracy.percent / 100) * Math.abs(read) + accuracy.digits * resolution;
+  const name = instrument
+    ? instrument.accuracy
+      ? msg`${instrument.title} ${accuracySays(accuracy)}`
+      : msg`${instrument.title} ${accuracySays(accuracy)}, as is usual: its own is not given`
+    : msg`a usual ${usual.title} ${accuracySays(accuracy)}: none is named`;
+  return [
+    { what: name, standard: evenly(offBy) * Math.abs(scale) },
+    { what: msg`its last digit`, standard: evenly(resolution / 2) * Math.abs(scale) },
+  ];
+}
