@@ -12,6 +12,7 @@ import { underItsName } from './model/catalogue/called.ts';
 import { isSoldered } from './model/method.ts';
 import { ownedKind, type CableKind, type Shop } from './model/shop.ts';
 import { areaMm2, sizeNamed } from './model/tables/size.ts';
+import { nonconformanceFindings } from './log/nonconformance.ts';
 import { proofFindings } from './proof/findings.ts';
 import type { ProofSubject } from './proof/subject.ts';
 import { askFindings, withSoundLoad } from './sizing/askFindings.ts';
@@ -218,6 +219,9 @@ export const STAGE_FINDINGS = {
     ...laid.joins.flatMap((join) => joinFindings(join, laid.lengths?.finishedMm ?? laid.cable.run.lengthMm)),
   ],
   cut: ({ cable, ends }: LaidOut): Finding[] => cutFindings(cable.run, ends.A, ends.B),
-  prove: ({ proof }: LaidOut): Finding[] => proofFindings(proof),
+  prove: ({ proof, cable }: LaidOut): Finding[] => [
+    ...proofFindings(proof),
+    ...nonconformanceFindings(cable),
+  ],
   fit: (laid: LaidOut): Finding[] => fitFindings(laid.proof, laid),
 } as const;

@@ -38,6 +38,7 @@ test('a loaded run is judged, scaled, and marked where stand-ins read it', async
   const run = page.getByRole('region', { name: 'The first loaded run' });
   await run.getByRole('button', { name: 'Record the loaded run' }).click();
   await expect(run.getByRole('alert')).toContainText('Say the load current first');
+  await app.choose(/^Read with/, 'Bench multimeter');
   await app.type('Load', '50');
   await app.type('Palm to stud A', '1.2');
   await app.type('Palm to stud B', '190');

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect } from '@playwright/test';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import ICAL from 'ical.js';
 import JSZip from 'jszip';
 import QRCode from 'qrcode';
@@ -180,4 +181,53 @@ apart('a label held before the camera opens its cable; without a camera it is sa
   );
   await page.getByRole('button', { name: 'The camera' }).click();
   await expect(page.getByRole('region', { name: 'Cable HB-3' })).toBeVisible();
+});
+
+test('a recall lists what a die closed, keeps it from being proved, and is closed cable by cable', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  // The lot of a drum is entered once, and the next cable that is begun takes it along.
+  await app.go('/job/teasel/cable/th3/make');
+  await app.type('Who is working', 'R. Alder');
+  await page.getByText(/^Lots of the material, 0 of/).click();
+  await app.type('Lot of cable 70 mm²', '4711');
+  await expect(page.getByText(/^Lots of the material, 1 of/)).toBeVisible();
+  await app.go('/job/teasel/cable/th4/make');
+  await expect(page.getByRole('heading', { name: /^TH-4/ })).toBeAttached();
+  await page.locator('main').getByRole('button', { name: /^Done/ }).click();
+  await expect(page.getByText(/^Lots of the material, 1 of/)).toBeVisible();
+
+  await app.go('/job/teasel/log');
+  await page.getByRole('link', { name: 'Recall' }).click();
+  await app.choose(/^By/, /^lot/);
+  await app.choose(/^Which one/, '4711');
+  const rows = page.getByRole('list', { name: 'Cables affected' }).getByRole('listitem');
+  await expect(rows).toHaveCount(1);
+  await expect(rows.first()).toContainText('TH-4');
+
+  await app.choose(/^By/, /^instrument/);
+  await app.choose(/^Which one/, 'Calliper 150');
+  await expect(rows).toHaveCount(6);
+  await expect(page.getByText('6 cables affected, 6 of them fitted')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'The list as PDF' }).click();
+  const file = await getDocument({ data: new Uint8Array(await readFile(await (await download).path())) })
+    .promise;
+  const { items } = await (await file.getPage(1)).getTextContent();
+  expect(items.map((item) => ('str' in item ? item.str : '')).join(' ')).toContain('instrument Calliper 150');
+  await app.type('From the day', 'yesterday');
+  await expect(page.getByText('Write the day as 2027-03-31')).toBeVisible();
+  await app.type('From the day', '');
+
+  await page.getByRole('button', { name: /^Open it on all/ }).click();
+  await expect(page.getByRole('alert')).toContainText('Enter the cause first.');
+  await app.type('Cause of the nonconformance', 'calliper dropped');
+  await page.getByRole('button', { name: 'Open it on all 6' }).click();
+  await app.type('What was done with HB-1', 'measured again, sound');
+  await page.getByRole('button', { name: 'Close it HB-1' }).click();
+  await expect(rows.filter({ hasText: 'HB-1' }).getByRole('button')).toHaveCount(0);
+  await rows.filter({ hasText: 'HB-2' }).getByRole('link').click();
+  await expect(page.getByText(/^Not proved: nonconformance/i).first()).toBeVisible();
 });

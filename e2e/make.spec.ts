@@ -135,7 +135,9 @@ test('a figure is judged as it is typed, kept as a reading, and Space goes on', 
   await page.keyboard.press('Backspace');
   await expect(current(page)).toContainText('Crimp A, 2');
   await page.keyboard.press('Escape');
-  expect(await app.exported()).toMatch(/"check": "across-flats",\s+"end": "A",\s+"valueMm": 12\.21/);
+  expect(await app.exported()).toMatch(
+    /"check": "across-flats",\s+"end": "A",\s+"crimp": 1,\s+"valueMm": 12\.21/,
+  );
 });
 
 test('a figure that fails asks for the way out: close again, cut back, or a new piece', async ({ page }) => {

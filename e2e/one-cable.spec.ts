@@ -101,6 +101,12 @@ test('a cable from nothing to a proved record, reloaded, exported, deleted and i
   const after = await app.exported();
   const cablesOf = (contents: string) => (JSON.parse(contents) as { job: { cables: unknown } }).job.cables;
   expect(cablesOf(after)).toEqual(cablesOf(before));
+
+  // Somebody improves the record in the file: it opens, and says so.
+  const forged = JSON.parse(before) as { job: { cables: { records: { by: string }[] }[] } };
+  for (const record of forged.job.cables.flatMap(({ records }) => records)) record.by = 'A. Nother';
+  await app.import(JSON.stringify(forged));
+  await expect(page.getByText(/sealed records or their order do not fit/)).toBeVisible();
 });
 
 test('a bad crimp is found, and only recorded work lets it be read afresh', async ({ page }) => {

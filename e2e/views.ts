@@ -21,6 +21,7 @@ export const VIEWS: Readonly<Record<string, string>> = {
   hunts: '/job/teasel/hunt',
   log: '/job/teasel/log',
   trends: '/job/teasel/trends',
+  recall: '/job/teasel/recall',
   practice: '/job/teasel/practice',
   training: '/job/teasel/training',
   keeping: '/job/teasel/keeping',

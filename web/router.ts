@@ -158,6 +158,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/recall',
+      name: 'recall',
+      component: () => import('./log/RecallPage.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/practice',
       name: 'practice',
       component: () => import('./practice/PracticePage.vue'),

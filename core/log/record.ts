@@ -4,6 +4,7 @@ import { intervalWords, limitWords } from '../finding/says.ts';
 import { type Cable, type CableRecord, type RecordLine } from '../model/cable.ts';
 import type { CableWork } from '../cableWork.ts';
 import { type Message, msg, tell, verbatim } from '../words/message.ts';
+import { lotsSay } from './lots.ts';
 import { signedOff } from './signOff.ts';
 import { type KeptMessage, LONGEST_MESSAGE, messageSchema } from '../model/message.ts';
 
@@ -24,12 +25,14 @@ function fitting(message: Message): KeptMessage {
 export function sealRecord(cable: Cable, work: CableWork, by: string, sealedAt: string): CableRecord {
   const { size } = work.choice.taken.at;
   const { maker, inspector } = signedOff(cable, {});
+  const lots = lotsSay(cable, work).map(fitting);
   const signed = [maker, inspector].filter((own) => own !== undefined);
   return {
     at: sealedAt,
     by,
     tag: cable.tag,
     ...(signed.length > 0 && { signed }),
+    ...(lots.length > 0 && { lots }),
     verdict: work.verdict.state,
     conductor: fitting(
       verbatim`${sizeNamed(size)} ${work.kind.title.toLowerCase()}, ${term(cable.jacket)}, ${term(cable.polarity)}`,

@@ -82,6 +82,23 @@ export const recordLineSchema = z.strictObject({
 /** Somebody stands for a cable: as one who made it, or as one who inspected it and did not make it. */
 export const signOffSchema = z.strictObject({ role: z.enum(['maker', 'inspector']), by: name, at: moment });
 
+/** The lot of something that a cable was made of, by its bag or drum. */
+export const lotSchema = z.strictObject({
+  item: z.enum(['cable', 'lug.A', 'lug.B', 'sleeve.A', 'sleeve.B', 'solder', 'label']),
+  lot: text(60).check(z.minLength(1)),
+  at: moment,
+  by: text(60),
+});
+
+/** Something found wrong after a cable was made: its cause, and what was done about it and by whom. */
+export const nonconformanceSchema = z.strictObject({
+  id,
+  at: moment,
+  by: name,
+  cause: text(300).check(z.minLength(3)),
+  done: z.optional(z.strictObject({ at: moment, by: name, what: text(300).check(z.minLength(3)) })),
+});
+
 /** SHA-256, as hexadecimal digits. */
 const sha256 = z.string().check(z.regex(/^[0-9a-f]{64}$/));
 
@@ -90,6 +107,8 @@ export const recordSchema = z.strictObject({
   by: name,
   /** The tag of the cable as it was sealed. */
   tag: z.optional(name),
+  /** Lots of what it was made of, as they were known. */
+  lots: z.optional(z.array(messageSchema).check(z.maxLength(20))),
   /** Who signed it off, where the shop wants two people. */
   signed: z.optional(z.array(signOffSchema).check(z.maxLength(2))),
   /** The hash of the record before it on this cable, empty for the first; and its own. Records from before lack both. */
@@ -140,6 +159,10 @@ export const cableSchema = z.strictObject({
   keywords: z.array(text(30).check(z.minLength(1))).check(z.maxLength(MOST.keywords)),
   corrections: z.array(correctionSchema).check(z.maxLength(MOST.corrections)),
   notes: text(4000),
+  /** Lots of what it was made of, oldest first; of one thing the last counts. */
+  lots: z.optional(z.array(lotSchema).check(z.maxLength(MOST.lots))),
+  /** What was found wrong after it was made, oldest first. */
+  nonconformances: z.optional(z.array(nonconformanceSchema).check(z.maxLength(MOST.records))),
   /** Who signed the cable off, oldest first. */
   signOffs: z.optional(z.array(signOffSchema).check(z.maxLength(MOST.records))),
   /** Sealed records, oldest first. A later one does not erase an earlier one. */
@@ -151,6 +174,8 @@ export type Passed = z.infer<typeof passedSchema>;
 export type Mishap = z.infer<typeof mishapSchema>;
 export type CableRecord = z.infer<typeof recordSchema>;
 export type RecordLine = z.infer<typeof recordLineSchema>;
+export type Lot = z.infer<typeof lotSchema>;
+export type Nonconformance = z.infer<typeof nonconformanceSchema>;
 export type SignOff = z.infer<typeof signOffSchema>;
 export type Fitted = z.infer<typeof fittedSchema>;
 export type Correction = z.infer<typeof correctionSchema>;

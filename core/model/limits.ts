@@ -36,6 +36,8 @@ export const MOST = {
   keywords: 20,
   corrections: 200,
   records: 100,
+  lots: 200,
+  shopLots: 5000,
   cableKinds: 200,
   lugs: 2000,
   tools: 100,

@@ -205,6 +205,18 @@ export const shopSchema = z.strictObject({
   /** Test crimps, oldest first. */
   trials: z.array(trialSchema).check(z.maxLength(MOST.trials)),
   instruments: z.array(instrumentSchema).check(z.maxLength(MOST.instruments)),
+  /** Lots as their bags and drums were begun, oldest first: of one thing on the shelf the last is in use. */
+  lots: z.optional(
+    z
+      .array(
+        z.strictObject({
+          stock: text(120).check(z.minLength(1)),
+          lot: text(60).check(z.minLength(1)),
+          at: moment,
+        }),
+      )
+      .check(z.maxLength(MOST.shopLots)),
+  ),
   /**
    * What the shop was begun with, while that is worth saying: assumed before anybody was asked, the demo's, the made-up example, what
    * was answered, or nothing. Absent: the person's own.

@@ -83,6 +83,34 @@ export const KIT_HELP: readonly HelpEntry[] = [
     say`Only crimps of one person. Two people with the same tool should lie on the same band; if they do not, it is the hand and not the die.`,
   ],
   [
+    say`By`,
+    say`What turned out to be wrong: a lot of material, a die that is worn, a tool, an instrument out of calibration, or the work of some days.`,
+  ],
+  [
+    say`Which one`,
+    say`The one that is suspected. A die or tool lists every cable it closes on, chosen or proposed: one too many is better than one too few.`,
+  ],
+  [
+    say`From the day`,
+    say`First day that is suspected, as year-month-day: that of the last good check of the die or instrument. Empty, everything before counts too.`,
+  ],
+  [
+    say`To the day`,
+    say`Last day that is suspected, as year-month-day: the day on which the fault was found or mended. Empty, everything after counts too.`,
+  ],
+  [
+    say`What was done with ${ANY}`,
+    say`What was found on this cable and done about it: measured again and sound, end made new, taken out of service. Whoever closes it has looked at it.`,
+  ],
+  [
+    say`Cause of the nonconformance`,
+    say`What went wrong and how it was found, in a sentence an inspector understands. It stands on every cable of the list until it is closed there.`,
+  ],
+  [
+    say`Who finds it`,
+    say`The name of whoever opens or closes the nonconformance. It is kept with the day, and printed on the list.`,
+  ],
+  [
     say`Who is training`,
     say`The name under which your answers are kept, so that you see whether you get better. It is no part of any record of a cable.`,
   ],

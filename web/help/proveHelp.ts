@@ -104,6 +104,18 @@ export const PROVE_HELP: readonly HelpEntry[] = [
     say`Megohms after these seconds. Sound insulation rises with time, damp insulation stands still: the relation between the two tells which it is.`,
   ],
   [
+    say`Instrument, called`,
+    say`What the instrument is called in your shop, as on its sticker. It is kept in the tool case, and stands in the record beside each reading taken with it.`,
+  ],
+  [
+    say`Resolution, ${ANY}`,
+    say`The smallest step of its display on the range in use. A check that needs a finer one cannot be met with this instrument, whatever it shows.`,
+  ],
+  [
+    say`Lot of ${ANY}`,
+    say`The lot or batch number on the bag or drum. A scanner types it like a keyboard. If a lot turns out bad, every cable made of it is found by it.`,
+  ],
+  [
     say`Crimp`,
     say`Which crimp this figure is of: they are counted from the mouth of the barrel, and the drawing shows it. One crimp measured twice is still one crimp.`,
     'flats',

@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
+import { nanoid } from 'nanoid';
+import type { Instrument } from '../../core/model/shop.ts';
 import { INSTRUMENTS, type InstrumentKind } from '../../core/model/tables/instruments.ts';
 import type { Needs } from '../../core/finding/finding.ts';
 import { resolutionWords } from '../../core/proof/resolution.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
+import QuantityField from '../ui/QuantityField.vue';
+import TextField from '../ui/TextField.vue';
 import { today } from '../ui/today.ts';
 import { BY_EYE, meterOf, STAND_IN } from './meter.ts';
 import { say } from '../../core/words/say.ts';
@@ -37,6 +41,20 @@ const choose = (what: string) =>
     what,
     owned.value.find(({ id }) => id === what),
   );
+
+/** One that is not in the tool case yet: it is kept there, and taken. */
+const isAdding = ref(false);
+const title = ref('');
+const resolution = ref<number | null>(null);
+function add(): void {
+  if (title.value.trim() === '' || resolution.value === null) return;
+  const added: Instrument = { id: nanoid(8), title: title.value.trim(), kind, resolution: resolution.value };
+  bench.edit(say`new instrument`, (draft) => void draft.shop.instruments.push(added));
+  isAdding.value = false;
+  title.value = '';
+  resolution.value = null;
+  void meter.value.choose(added.id, added);
+}
 
 /** What speaks against the instrument in hand, before anything is read with it. */
 const against = computed(() => {
@@ -75,6 +93,39 @@ const STATUS = {
         </button>
       </p>
     </div>
+    <form
+      v-if="isAdding"
+      class="mt-2 grid items-start gap-3 sm:grid-cols-[minmax(0,1fr)_160px_auto]"
+      @submit.prevent="add"
+    >
+      <TextField
+        :label="say`Instrument, called`"
+        :model-value="title"
+        required
+        @update:model-value="title = $event"
+      />
+      <QuantityField
+        :label="say`Resolution, ${INSTRUMENTS[kind].unit}`"
+        kind="number"
+        :model-value="resolution"
+        :least="0.000001"
+        :most="10000"
+        :decimals="6"
+        optional
+        :placeholder="say`its last digit`"
+        @update:model-value="resolution = $event"
+        @clear="resolution = null"
+      />
+      <button type="submit" class="button mt-[22px]">{{ say`Use it` }}</button>
+    </form>
+    <button
+      v-else-if="state.chosen === BY_EYE"
+      type="button"
+      class="compact mt-1 font-bold text-teal"
+      @click="isAdding = true"
+    >
+      {{ say`Another instrument` }}
+    </button>
     <p v-if="against" class="mt-1 font-bold text-close">{{ against }}</p>
     <p v-else-if="needs && state.chosen === BY_EYE" class="note mt-1">
       {{ say`Needs an instrument that tells ${resolutionWords(needs.least, needs.unit)} apart.` }}

@@ -20,6 +20,7 @@ import {
 import { STATE_SAYS } from '../../core/paper/stateSays.ts';
 import { SOON_DAYS } from '../../core/fit/service.ts';
 import { dayAfter } from '../../core/model/units/days.ts';
+import { RouterLink } from 'vue-router';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { saveFile } from '../storage/files.ts';
 import { useBench } from '../stores/bench.ts';
@@ -107,6 +108,9 @@ function show(entry: LogEntry): void {
               }}<b v-if="overdue > 0" class="text-fails">{{ say`, ${overdue} overdue` }}</b>
             </p>
           </div>
+          <RouterLink v-if="jobId" class="button" :to="{ name: 'recall', params: { jobId } }">{{
+            say`Recall`
+          }}</RouterLink>
           <button type="button" class="button" @click="isReading = true">
             <QrCode :size="18" aria-hidden="true" /> {{ say`Read a label` }}
           </button>

@@ -20,6 +20,7 @@ import {
   withTick,
   withTyped,
 } from '../../core/traveller/following.ts';
+import { lotsBegun } from '../../core/log/lots.ts';
 import { practiceBegins } from '../../core/traveller/practise.ts';
 import { type Step } from '../../core/traveller/step.ts';
 import { isDone as isTicked, isPractising } from '../../core/model/stepId.ts';
@@ -141,7 +142,11 @@ export function useTraveller(
     } else if (!isDone(step)) {
       const signed = said();
       edit(say`step ${step.short}`, (draft) => {
-        Object.assign(draft, withTick(withTyped(draft as Cable, step, typed.value, signed), step, signed));
+        const begun = {
+          ...(draft as Cable),
+          lots: lotsBegun(draft as Cable, target().work, bench.shop, signed),
+        };
+        Object.assign(draft, withTick(withTyped(begun, step, typed.value, signed), step, signed));
       });
     }
     if (goesOn) currentId.value = steps.value[index.value + 1]?.id;

@@ -14,6 +14,7 @@ import { stillToPractise } from '../../../core/traveller/practise.ts';
 import { clock } from '../../make/clock.ts';
 import GatePanel from '../../make/GatePanel.vue';
 import PractiseFirst from '../../make/PractiseFirst.vue';
+import LotsBox from './LotsBox.vue';
 import StepPhotos from '../../make/StepPhotos.vue';
 import { shownFigure } from '../../make/shownFigure.ts';
 import TrialEntry from '../../make/TrialEntry.vue';
@@ -180,6 +181,7 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
           />
         </div>
       </div>
+      <LotsBox :cable="cable" :work="work" :job-id="jobId" class="mt-4" />
     </div>
     <div v-else class="p-4">
       <h3 class="figure text-[30px] leading-8 font-semibold">{{ say`Every step is done` }}</h3>
@@ -198,6 +200,7 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
       <button type="button" class="button mt-4" @click="traveller.back">
         {{ say`Back to the last step` }}
       </button>
+      <LotsBox :cable="cable" :work="work" :job-id="jobId" class="mt-4" />
     </div>
   </div>
 </template>

@@ -7,11 +7,13 @@ import { computed, nextTick, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { Cable } from '../../../core/model/cable.ts';
 import { END_NAMES } from '../../../core/model/end.ts';
+import { signedOff } from '../../../core/log/signOff.ts';
 import { chained } from '../../../core/log/chain.ts';
 import { sealRecord } from '../../../core/log/record.ts';
 import type { ReadWith } from '../../../core/proof/source.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { provideSpecimen } from '../../instruments/specimen.ts';
+import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import { sha256 } from '../../storage/sha256.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
@@ -33,6 +35,7 @@ import { say } from '../../../core/words/say.ts';
 /** Figures that prove the cable, each judged where it is typed, and the record that is sealed from them. */
 const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
 
+const bench = useBench();
 const { prefs } = usePrefs();
 const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
 /** An end, the whole, or the id of a join. */
@@ -118,8 +121,11 @@ function recordRework(): void {
 }
 
 const isSealing = ref(false);
+/** What is proved and signed is sealed at once; anything else is asked first. */
 function askToSeal(): void {
-  if (!nameNeeded()) isSealing.value = true;
+  if (nameNeeded()) return;
+  if (work.verdict.state === 'holds' && signedOff(cable, bench.shop.practice).lacks.length === 0) void seal();
+  else isSealing.value = true;
 }
 async function seal(): Promise<void> {
   const sealed = sealRecord(cable, work, prefs.person, new Date().toISOString());

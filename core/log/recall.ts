@@ -1,0 +1,83 @@
+import type { CableWork } from '../cableWork.ts';
+import { fittedDay } from '../fit/service.ts';
+import type { Cable } from '../model/cable.ts';
+import type { Shop } from '../model/shop.ts';
+import { type Message, msg } from '../words/message.ts';
+import { closedBy, lotItems, lotOf } from './lots.ts';
+
+/** What cables are recalled by; and of which days, as year-month-day, where that narrows it. */
+export interface RecallBy {
+  readonly by: 'lot' | 'die' | 'tool' | 'instrument' | 'person' | 'days';
+  /** The lot, the id of die or tool, the title of the instrument, or the name. */
+  readonly what: string;
+  readonly from?: string | undefined;
+  readonly to?: string | undefined;
+}
+
+/** A cable that is affected, and why. */
+export interface Recalled {
+  readonly cable: Cable;
+  readonly because: Message;
+  /** The day it was last worked on or measured. */
+  readonly day: string;
+  readonly fitted: string | null;
+}
+
+const sameText = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+
+/** Each day on which something was done to a cable, by whom, and with what. */
+const touches = ({ done, readings, reworks, records, fitted, mishaps }: Cable) => [
+  ...done.map(({ at, by }) => ({ at, by, instrument: '' })),
+  ...readings.map(({ at, by, instrument }) => ({ at, by, instrument: instrument?.title ?? '' })),
+  ...[...reworks, ...records, ...fitted, ...mishaps].map(({ at, by }) => ({ at, by, instrument: '' })),
+];
+
+function reason(cable: Cable, work: CableWork, shop: Shop, { by, what }: RecallBy): Message | null {
+  switch (by) {
+    case 'lot': {
+      const hit = lotItems(work).find(({ item }) => sameText(lotOf(cable, item), what));
+      const named = (cable.lots ?? []).some(({ lot }) => sameText(lot, what));
+      return hit ? msg`${hit.title} is of lot ${what}` : named ? msg`lot ${what} was used on it` : null;
+    }
+    case 'die':
+      return closedBy(work, what)
+        ? msg`closed with die ${shop.dies.find(({ id }) => id === what)?.stamp ?? what}`
+        : null;
+    case 'tool':
+      return shop.dies.some(({ id, toolId }) => toolId === what && closedBy(work, id))
+        ? msg`closed with ${shop.tools.find(({ id }) => id === what)?.title ?? what}`
+        : null;
+    case 'instrument':
+      return touches(cable).some(({ instrument }) => sameText(instrument, what))
+        ? msg`measured with ${what}`
+        : null;
+    case 'person':
+      return touches(cable).some((touch) => sameText(touch.by, what)) ? msg`${what} worked on it` : null;
+    case 'days':
+      return msg`worked on in these days`;
+  }
+}
+
+/**
+ * Every cable that was begun and is affected, by the day it was worked on. What was only planned is none.
+ *
+ * A span of days narrows the rest: a cable counts where anything was done to it in that span. A die or tool is found on
+ * each cable that it closes on as the cable is worked up, whether it was chosen or proposed: one too many is better than
+ * one too few.
+ */
+export function recalled(
+  worked: readonly { readonly cable: Cable; readonly work: CableWork }[],
+  shop: Shop,
+  asked: RecallBy,
+): Recalled[] {
+  return worked
+    .flatMap(({ cable, work }): Recalled[] => {
+      const days = touches(cable)
+        .map(({ at }) => at.slice(0, 10))
+        .filter((day) => (!asked.from || day >= asked.from) && (!asked.to || day <= asked.to));
+      const because = days.length > 0 ? reason(cable, work, shop, asked) : null;
+      const day = days.reduce((latest, own) => (own > latest ? own : latest), '');
+      return because === null ? [] : [{ cable, because, day, fitted: fittedDay(cable) }];
+    })
+    .sort((a, b) => a.day.localeCompare(b.day) || a.cable.tag.localeCompare(b.cable.tag));
+}

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Cable, Lot } from '../../../core/model/cable.ts';
+import type { CableWork } from '../../../core/cableWork.ts';
+import { lotInUse, type LotItem, lotItems, lotOf } from '../../../core/log/lots.ts';
+import { tell } from '../../../core/words/message.ts';
+import { useBench } from '../../stores/bench.ts';
+import { usePrefs } from '../../stores/prefs.ts';
+import TextField from '../../ui/TextField.vue';
+import { say } from '../../../core/words/say.ts';
+
+/**
+ * Lots of the material, by its bags and drums: entered or scanned once for a bag, taken along by every cable that is
+ * begun after that.
+ */
+const { cable, work, jobId } = defineProps<{ cable: Cable; work: CableWork; jobId: string }>();
+
+const bench = useBench();
+const { prefs } = usePrefs();
+const rows = computed(() =>
+  lotItems(work).map((row) => ({
+    ...row,
+    lot: lotOf(cable, row.item),
+    inUse: lotInUse(bench.shop, row.stock) ?? '',
+  })),
+);
+const known = computed(() => rows.value.filter(({ lot }) => lot !== '').length);
+
+/** On the cable, and as the bag in use: the next cable takes it along. */
+function keep({ item, stock }: LotItem, text: string): void {
+  const lot = text.trim();
+  if (lot === '') return;
+  const entered: Lot = { item, lot, at: new Date().toISOString(), by: prefs.person };
+  bench.edit(say`lot ${lot}`, (draft) => {
+    const own = draft.jobs.find(({ id }) => id === jobId)?.cables.find(({ id }) => id === cable.id);
+    if (own) (own.lots ??= []).push(entered);
+    if (lotInUse(draft.shop, stock) !== lot) (draft.shop.lots ??= []).push({ stock, lot, at: entered.at });
+  });
+}
+</script>
+
+<template>
+  <details class="border-t border-hairline pt-2">
+    <summary class="min-h-11 cursor-pointer content-center font-bold text-teal">
+      {{ say`Lots of the material, ${known} of ${rows.length} known` }}
+    </summary>
+    <p class="note mb-2">
+      {{
+        say`Enter the lot from the bag or drum, or scan its code. It is entered once for a bag: cables begun after that take it along.`
+      }}
+    </p>
+    <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-2">
+      <TextField
+        v-for="row in rows"
+        :key="`${cable.id}${row.item}`"
+        :label="say`Lot of ${tell(row.title)}`"
+        :model-value="row.lot"
+        :longest="60"
+        :hint="row.inUse && row.inUse !== row.lot ? say`in use: ${row.inUse}` : ''"
+        @update:model-value="keep(row, $event)"
+      />
+    </div>
+  </details>
+</template>
