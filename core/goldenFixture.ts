@@ -18,6 +18,7 @@ export const GOLDEN_FILES = [
   'core/model/fixtures/job-v1.json',
   'core/model/fixtures/job-v2.json',
   'core/model/fixtures/job-v3.json',
+  'core/model/fixtures/job-v4.json',
 ] as const;
 
 /** The day they are looked at: what is due from a day on is due or not by it. */

@@ -12,7 +12,7 @@ import { underItsName } from './model/catalogue/called.ts';
 import { isSoldered } from './model/method.ts';
 import { ownedKind, type CableKind, type Shop } from './model/shop.ts';
 import { areaMm2, sizeNamed } from './model/tables/size.ts';
-import { nonconformanceFindings } from './log/nonconformance.ts';
+import { nonconformanceFindings } from './proof/nonconformance.ts';
 import { proofFindings } from './proof/findings.ts';
 import type { ProofSubject } from './proof/subject.ts';
 import { askFindings, withSoundLoad } from './sizing/askFindings.ts';

@@ -225,7 +225,7 @@ test('a recall lists what a die closed, keeps it from being proved, and is close
   await expect(page.getByRole('alert')).toContainText('Enter the cause first.');
   await app.type('Cause of the nonconformance', 'calliper dropped');
   await page.getByRole('button', { name: 'Open it on all 6' }).click();
-  await app.type('What was done with HB-1', 'measured again, sound');
+  await app.field('What was done with HB-1').fill('measured again, sound');
   await page.getByRole('button', { name: 'Close it HB-1' }).click();
   await expect(rows.filter({ hasText: 'HB-1' }).getByRole('button')).toHaveCount(0);
   await rows.filter({ hasText: 'HB-2' }).getByRole('link').click();

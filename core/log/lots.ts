@@ -57,11 +57,11 @@ export const lotsTaken = (
   cable: Pick<Cable, 'lots'>,
   work: Pick<CableWork, 'kind' | 'choice' | 'ends'>,
   shop: Pick<Shop, 'lots'>,
-  signed: Pick<Lot, 'at' | 'by'>,
+  { at: takenAt, by }: Pick<Lot, 'at' | 'by'>,
 ): Lot[] =>
   lotItems(work).flatMap(({ item, stock }) => {
     const lot = lotOf(cable, item) === '' ? lotInUse(shop, stock) : null;
-    return lot === null ? [] : [{ item, lot, ...signed }];
+    return lot === null ? [] : [{ item, lot, at: takenAt, by }];
   });
 
 /** Lots in one line: "cable 4711, lug A L2211"; what has none is left out. */

@@ -39,7 +39,9 @@ describe('lots', () => {
   test('a cable that is begun takes along those in use, and no cable that was begun before', () => {
     const signed = { at: at('2026-11-20'), by: 'R. Alder' };
     expect(lotInUse(inUse, drum?.stock ?? '')).toBe('4712');
-    expect(lotsBegun(base, work, inUse, signed)).toEqual([{ item: 'cable', lot: '4712', ...signed }]);
+    // Whatever else is known of the moment.
+    const more = { ...signed, id: 'x' };
+    expect(lotsBegun(base, work, inUse, more)).toEqual([{ item: 'cable', lot: '4712', ...signed }]);
     expect(lotsBegun(made(), work, inUse, signed)).toEqual([]);
     expect(lotsBegun({ ...base, lots: [lot('cable', '4700')] }, work, inUse, signed)).toEqual([
       lot('cable', '4700'),

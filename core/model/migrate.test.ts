@@ -72,6 +72,22 @@ describe('a file of version 3', () => {
   });
 });
 
+describe('a file of version 4', () => {
+  const fourth = readFileSync('core/model/fixtures/job-v4.json', 'utf8');
+  const parsed = readJobFile(fourth);
+  if (!parsed.ok) throw new Error(parsed.sentence);
+  const { job, shop } = parsed.value;
+  test('is read as it stands: no crimp is made up for a reading, and no hash for a record', () => {
+    const said = JSON.parse(fourth) as { job: unknown; shop: unknown };
+    expect(parsed.value.version).toBe(VERSION);
+    expect(job).toEqual(said.job);
+    expect(shop).toEqual(said.shop);
+    const [first] = job.cables;
+    expect(first?.readings.filter((reading) => 'crimp' in reading)).toEqual([]);
+    expect(first?.records.filter((record) => 'hash' in record)).toEqual([]);
+  });
+});
+
 describe('what a browser kept', () => {
   test('is filled in once, and not again', () => {
     const data = JSON.parse(old) as { job: unknown; shop: unknown };

@@ -7,7 +7,8 @@ const each = (list: unknown, fill: (item: Fields) => Fields): unknown =>
 
 /**
  * Version 1 knew tube lugs, black sleeves, crimping alone, and no stud shared by two cables; version 2 nothing of
- * fitting, keywords, corrections, waivers or instruments; version 3 nothing that is missing here where it is not given.
+ * fitting, keywords, corrections, waivers or instruments; version 3 nothing that is missing here where it is not given; version 4 no crimp of a reading, no accuracy of an
+ * instrument, no lots, no signatures and no chain of records, which stay unknown.
  */
 const jobNow = (job: Fields): Fields => ({
   ...job,
@@ -59,7 +60,7 @@ export const migrateShop = (data: unknown): unknown => (isFields(data) ? shopNow
  * A job file as this version writes it. What an earlier version did not know is filled in by what it meant then;
  * nothing that it said is changed. What was added to this version since a file of it was written is filled in too.
  *
- * @example migrateFile({ format, version: 1, job, shop }) // version 4: the same job, with no shared studs
+ * @example migrateFile({ format, version: 1, job, shop }) // version 5: the same job, with no shared studs
  */
 export function migrateFile(data: Fields): Fields {
   const { version } = data;

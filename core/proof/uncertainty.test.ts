@@ -1,8 +1,10 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Finding, State } from '../finding/finding.ts';
 import { cases } from '../lib/casesFixture.ts';
 import type { Reading, ReadingOf } from '../model/reading.ts';
+import { readJobFile } from '../model/file.ts';
 import { tell } from '../words/message.ts';
 import { workUpCable } from '../workup.ts';
 import { evenly, expanded, instrumentParts } from './budget.ts';
@@ -64,6 +66,15 @@ describe('crimps, each by its number', () => {
     const both = judged(old, 'across-flats.A');
     expect(both.state).toBe('holds');
     expect(tell(both.because)).toContain('before crimps were numbered');
+  });
+  test('a file of version 4 is judged so', () => {
+    const file = readJobFile(readFileSync('core/model/fixtures/job-v4.json', 'utf8'));
+    if (!file.ok) throw new Error(file.sentence);
+    const { job, shop: its } = file.value;
+    const [cable] = job.cables;
+    const old = cable && found(workUpCable(cable, its), 'across-flats.A');
+    expect(old?.state).toBe('holds');
+    expect(tell(old?.because)).toContain('before crimps were numbered');
   });
   test('ears of one crimp alone are not those of the end; of no crimp they are of the worst place', () => {
     const ears = (crimp?: number): Reading => ({

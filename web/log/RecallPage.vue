@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { nanoid } from 'nanoid';
 import { RouterLink } from 'vue-router';
 import { type RecallBy, recalled } from '../../core/log/recall.ts';
-import { recallDoc } from '../../core/paper/recallDoc.ts';
+import { recallDoc } from '../../core/log/recallDoc.ts';
 import { day } from '../../core/model/text.ts';
 import { tell } from '../../core/words/message.ts';
 import BenchFrame from '../bench/BenchFrame.vue';

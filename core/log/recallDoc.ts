@@ -1,7 +1,7 @@
-import type { Recalled } from '../log/recall.ts';
+import type { Recalled } from './recall.ts';
 import { tell } from '../words/message.ts';
 import { say } from '../words/say.ts';
-import type { ListDoc } from './listDoc.ts';
+import type { ListDoc } from '../paper/listDoc.ts';
 
 /** The list of a recall for whoever owns the cables: which, where they are fitted, why, and what was found and done. */
 export function recallDoc(
