@@ -13,6 +13,7 @@ import { isSoldered } from './model/method.ts';
 import { ownedKind, type CableKind, type Shop } from './model/shop.ts';
 import { areaMm2, sizeNamed } from './model/tables/size.ts';
 import { nonconformanceFindings } from './proof/nonconformance.ts';
+import { withDieHold } from './traveller/dieHold.ts';
 import { proofFindings } from './proof/findings.ts';
 import type { ProofSubject } from './proof/subject.ts';
 import { askFindings, withSoundLoad } from './sizing/askFindings.ts';
@@ -172,7 +173,16 @@ export function stepsOf(laid: LaidOut): readonly Step[] {
   const { cable, kind, choice, ends, joins, lengths, passage, shop } = laid;
   if (!lengths) return [];
   const conductorLabel = verbatim`${sizeNamed(choice.taken.at.size)} ${kind.title.toLowerCase()}, ${term(cable.jacket)}`;
-  return travellerSteps({ cable, conductorLabel, ends, joins, lengths, passage, practice: shop.practice });
+  const steps = travellerSteps({
+    cable,
+    conductorLabel,
+    ends,
+    joins,
+    lengths,
+    passage,
+    practice: shop.practice,
+  });
+  return withDieHold(steps, ends, joins, shop, laid.today);
 }
 
 const endSubjectOf = (laid: LaidOut): EndSubject => ({

@@ -231,3 +231,38 @@ test('a recall lists what a die closed, keeps it from being proved, and is close
   await rows.filter({ hasText: 'HB-2' }).getByRole('link').click();
   await expect(page.getByText(/^Not proved: nonconformance/i).first()).toBeVisible();
 });
+
+test('a die whose check crimp fails closes nothing, and leads to what it made since its last good one', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/teasel/cable/th3/make');
+  await app.type('Who is working', 'R. Alder');
+  await app.go('/job/teasel/case?lug=compression-metric-70-m10');
+  const trials = page.getByRole('region', { name: 'Trials', exact: true });
+  await app.type('Check crimp, across flats', '14.9');
+  await expect(trials).toContainText(/measured 14\.90\smm: this die is held back/);
+  await trials.getByRole('link', { name: 'Cables made with it since the last good check' }).click();
+  await expect(
+    page.getByRole('list', { name: 'Cables affected' }).getByRole('link', { name: 'BK-1' }),
+  ).toBeVisible();
+
+  await app.go('/job/teasel/cable/th3/make');
+  await page
+    .getByRole('list', { name: 'Steps' })
+    .getByRole('button', { name: /Crimp A, 1/ })
+    .click();
+  await expect(page.locator('main')).toContainText('this die is held back');
+  await expect(page.locator('main')).toContainText('Until it is good, take another die.');
+
+  await app.go('/job/teasel/case?lug=compression-metric-70-m10');
+  await app.type('Check crimp, across flats', '14');
+  await expect(trials).not.toContainText('held back');
+  await app.go('/job/teasel/cable/th3/make');
+  await page
+    .getByRole('list', { name: 'Steps' })
+    .getByRole('button', { name: /Crimp A, 1/ })
+    .click();
+  await expect(page.locator('main')).not.toContainText('held back');
+});

@@ -35,7 +35,7 @@ export const TOPICS = {
   proof: [
     ...(['across-flats', 'ears', 'pull', 'look', 'joint', 'section', 'thermal'] as const),
     ...(['resistance', 'insulation', 'drop-length', 'join-flats', 'join-ears', 'join-pull'] as const),
-    ...(['trend', 'spot', 'recall'] as const),
+    ...(['trend', 'spot', 'recall', 'samples'] as const),
   ],
   fit: ['torque', 'face-drop', 'run-drop', 'fit-list', 'support-plan'],
   hunt: ['hunt-sum', 'hunt-sag'],

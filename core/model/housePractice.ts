@@ -74,6 +74,10 @@ export const housePracticeSchema = z.strictObject({
    * guarded by the uncertainty, and what is nearer is not proved. At the limit where nothing is given.
    */
   decision: z.optional(z.enum(['at the limit', 'guarded'])),
+  /** Whether each die is checked on a spare piece before its first crimp of a day; no where nothing is given. */
+  checkCrimps: z.optional(z.enum(['when in doubt', 'each day'])),
+  /** Of each kind of crimp the first piece is pulled apart, then one in so many; no plan where 0 or nothing is given. */
+  sampleOneIn: z.optional(z.literal([0, 10, 25, 50])),
   /** Whether a second person, who did not make a cable, must sign it off before it is sealed. */
   twoPeople: z.optional(z.boolean()),
   /** What is read of every cable beyond look, callipers, pull, resistance and insulation. */

@@ -141,6 +141,16 @@ export const trialSchema = z.strictObject({
   source: z.enum(['typed', 'instrument', 'simulated']),
 });
 
+/** A crimp on a spare piece, to see that a die still closes as it did. */
+export const dieCheckSchema = z.strictObject({
+  id,
+  at: moment,
+  by: text(60),
+  dieId: id,
+  acrossFlatsMm: mm(1, 100),
+  source: z.enum(['typed', 'instrument', 'simulated']),
+});
+
 /** Cable on the shelf: a spool, or an offcut worth keeping. */
 export const spoolSchema = z.strictObject({
   id,
@@ -205,6 +215,8 @@ export const shopSchema = z.strictObject({
   /** Test crimps, oldest first. */
   trials: z.array(trialSchema).check(z.maxLength(MOST.trials)),
   instruments: z.array(instrumentSchema).check(z.maxLength(MOST.instruments)),
+  /** Check crimps of the dies, oldest first. */
+  checks: z.optional(z.array(dieCheckSchema).check(z.maxLength(MOST.trials))),
   /** Lots as their bags and drums were begun, oldest first: of one thing on the shelf the last is in use. */
   lots: z.optional(
     z
@@ -233,6 +245,7 @@ export type Sleeve = z.infer<typeof sleeveSchema>;
 export type Spool = z.infer<typeof spoolSchema>;
 export type Instrument = z.infer<typeof instrumentSchema>;
 export type InstrumentLine = z.infer<typeof lineSchema>;
+export type DieCheck = z.infer<typeof dieCheckSchema>;
 export type Trial = z.infer<typeof trialSchema>;
 export type Post = z.infer<typeof postSchema>;
 export type Polarity = Post['polarity'];

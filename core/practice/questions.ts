@@ -46,7 +46,7 @@ function ofField<Key extends keyof HousePractice>(
 }
 
 /** The same for a field that earlier shops do not have: there the first answer holds. */
-function optional<Key extends 'decision' | 'flatsEach' | 'twoPeople'>(
+function optional<Key extends 'decision' | 'flatsEach' | 'twoPeople' | 'sampleOneIn' | 'checkCrimps'>(
   key: Key,
   answers: readonly (readonly [value: NonNullable<HousePractice[Key]>, title: Message, says: Message])[],
 ): Answer[] {
@@ -273,6 +273,34 @@ export const QUESTIONS: readonly Question[] = [
         msg`maker and inspector`,
         msg`Somebody who did not make it looks at it and signs; nothing is sealed without both.`,
       ],
+    ]),
+  },
+  {
+    id: 'check-crimps',
+    title: msg`Check crimps of a die`,
+    group: 'Proof',
+    answers: optional('checkCrimps', [
+      [
+        'when in doubt',
+        msg`when in doubt`,
+        msg`A check that failed holds the die back; none is asked by the calendar.`,
+      ],
+      [
+        'each day',
+        msg`before the first of a day`,
+        msg`One spare piece a day and die: a die that no longer closes is found before the day’s work.`,
+      ],
+    ]),
+  },
+  {
+    id: 'sampling',
+    title: msg`Samples pulled apart`,
+    group: 'Proof',
+    answers: optional('sampleOneIn', [
+      [0, msg`when in doubt`, msg`No plan: a trial when a die or lug is new.`],
+      [10, msg`first, then one in 10`, msg`A small shop that changes lugs and hands often.`],
+      [25, msg`first, then one in 25`, msg`One lug spent for a day’s work or two.`],
+      [50, msg`first, then one in 50`, msg`Long runs of one kind, with a tool that is checked each day.`],
     ]),
   },
   {

@@ -173,6 +173,11 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`What a metre costs you, in your money. The price of a job, and what a thicker size costs more, are reckoned from it.`,
   ],
   [
+    say`Check crimp, across flats`,
+    say`Crimp a spare lug on a spare piece, then measure it over two opposite flats. Outside its window the die is held back, and the cables made since the last good check are listed.`,
+    'flats',
+  ],
+  [
     say`Trial, across flats`,
     say`The sawn or finished trial crimp over two opposite flats, with a calliper. Later crimps of the same die and lug are compared with it.`,
     'flats',

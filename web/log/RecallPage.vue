@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { nanoid } from 'nanoid';
-import { RouterLink } from 'vue-router';
+import { RouterLink, useRoute } from 'vue-router';
 import { type RecallBy, recalled } from '../../core/log/recall.ts';
 import { recallDoc } from '../../core/log/recallDoc.ts';
 import { day } from '../../core/model/text.ts';
@@ -34,9 +34,12 @@ const KINDS: readonly { value: RecallBy['by']; title: string }[] = [
   { value: 'person', title: say`person` },
   { value: 'days', title: say`days` },
 ];
+/** A die that failed its check sends here, with the day from which cables are in doubt. */
+const { query } = useRoute();
+const named = (key: string) => (typeof query[key] === 'string' ? query[key] : '');
 const by = ref<RecallBy['by']>('die');
-const what = ref('');
-const from = ref('');
+const what = ref(named('die'));
+const from = ref(named('from'));
 const to = ref('');
 const same = (list: readonly string[]) =>
   [...new Set(list.filter((word) => word.trim() !== ''))]

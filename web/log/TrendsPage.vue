@@ -21,6 +21,7 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import ShowWork from '../ui/ShowWork.vue';
 import StateMark from '../ui/StateMark.vue';
+import SamplesPanel from './SamplesPanel.vue';
 import TrendChart from './TrendChart.vue';
 import { called } from '../../core/model/catalogue/called.ts';
 import { say } from '../../core/words/say.ts';
@@ -180,6 +181,7 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
             <span class="note">{{ point.by || say`nobody named` }}, {{ dayText(point.at) }}</span>
           </li>
         </ul>
+        <SamplesPanel :worked="made" />
       </section>
     </main>
   </BenchFrame>

@@ -3,8 +3,12 @@ import { X } from '@lucide/vue';
 import { nanoid } from 'nanoid';
 import { computed, ref } from 'vue';
 import { RouterLink, useRoute } from 'vue-router';
-import type { Trial } from '../../core/model/shop.ts';
+import type { DieCheck, Trial } from '../../core/model/shop.ts';
 import type { MapRow } from '../../core/termination/dies/dieMap.ts';
+import { heldBack, isGood, lastGoodDay } from '../../core/termination/dies/dieChecks.ts';
+import { tell } from '../../core/words/message.ts';
+import { today } from '../ui/today.ts';
+import StateMark from '../ui/StateMark.vue';
 import { sameBarrel } from '../../core/termination/dies/learned.ts';
 import type { CaseDie, ToolCase } from '../../core/termination/dies/toolCase.ts';
 import { figure } from '../../core/model/units/figure.ts';
@@ -30,6 +34,24 @@ const ears = ref<number | null>(null);
 const force = ref<number | null>(null);
 const held = ref(true);
 const air = ref<number | null>(null);
+
+/** Check crimps on a spare piece: does it still close as it did? */
+const checkMm = ref<number | null>(null);
+const checks = computed(() =>
+  (bench.shop.checks ?? []).filter(({ dieId }) => dieId === column.die.id).toReversed(),
+);
+const isHeld = computed(() => tell(heldBack(bench.shop, column.die, today())));
+const goodSince = computed(() => lastGoodDay(bench.shop, column.die));
+function recordCheck(): void {
+  const acrossFlatsMm = checkMm.value;
+  if (acrossFlatsMm === null || nameNeeded()) return;
+  const check: DieCheck = {
+    ...{ id: nanoid(10), at: new Date().toISOString(), by: prefs.person },
+    ...{ dieId: column.die.id, acrossFlatsMm, source: 'typed' },
+  };
+  bench.edit(say`check crimp`, (draft) => void (draft.shop.checks ??= []).push(check));
+  checkMm.value = null;
+}
 
 const trials = computed(() => bench.shop.trials.filter(({ dieId }) => dieId === column.die.id).toReversed());
 const lugOf = ({ lugId }: Trial) => toolCase.lugs.find(({ id }) => id === lugId);
@@ -177,5 +199,48 @@ function remove(id: string): void {
       <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ problem }}</p>
       <button type="button" class="button filled" @click="record">{{ say`Record the trial` }}</button>
     </details>
+    <h3 class="figure mt-4 border-b border-line pb-1 text-[16px] font-semibold">{{ say`Check crimps` }}</h3>
+    <p v-if="isHeld" class="mt-1 font-bold text-fails" role="status">
+      {{ isHeld }}
+      <RouterLink
+        class="block text-teal underline"
+        :to="{
+          name: 'recall',
+          params: { jobId: route.params['jobId'] },
+          query: { die: column.die.id, ...(goodSince && { from: goodSince }) },
+        }"
+        >{{ say`Cables made with it since the last good check` }}</RouterLink
+      >
+    </p>
+    <form class="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-2" @submit.prevent="recordCheck">
+      <QuantityField
+        :label="say`Check crimp, across flats`"
+        kind="length"
+        :model-value="checkMm"
+        :least="1"
+        :most="100"
+        :decimals="2"
+        optional
+        :hint="say`on a spare piece, die open`"
+        @update:model-value="checkMm = $event"
+        @clear="checkMm = null"
+      />
+      <button type="submit" class="button mt-[22px]">
+        {{ say`Record` }}<span class="sr-only">{{ ' ' }}{{ say`Check crimp, across flats` }}</span>
+      </button>
+    </form>
+    <ul>
+      <li
+        v-for="check in checks.slice(0, 5)"
+        :key="check.id"
+        class="flex items-center gap-2 border-b border-hairline py-1 text-[12.5px]"
+      >
+        <StateMark :state="isGood(check, column.die) ? 'holds' : 'fails'" :word="false" />
+        <span class="min-w-0 flex-1"
+          >{{ figure(check.acrossFlatsMm, 'mm', 2) }}
+          <span class="text-ink3">{{ dayText(check.at) }}, {{ check.by }}</span></span
+        >
+      </li>
+    </ul>
   </section>
 </template>

@@ -127,12 +127,21 @@ function askToSeal(): void {
   if (work.verdict.state === 'holds' && signedOff(cable, bench.shop.practice).lacks.length === 0) void seal();
   else isSealing.value = true;
 }
+/** One at a time: each record is chained to the one before it. */
+let isBusy = false;
 async function seal(): Promise<void> {
-  const sealed = sealRecord(cable, work, prefs.person, new Date().toISOString());
-  const record = await chained(cable.records, sealed, sha256).catch(() => null);
   isSealing.value = false;
-  if (!record) {
-    problem.value = say`It was not sealed: this browser cannot reckon the hash of it here.`;
+  if (isBusy) return;
+  isBusy = true;
+  const before = cable.records;
+  const sealed = sealRecord(cable, work, prefs.person, new Date().toISOString());
+  const record = await chained(before, sealed, sha256).catch(() => null);
+  isBusy = false;
+  // What was undone or sealed in another tab meanwhile is another chain.
+  if (!record || cable.records !== before) {
+    problem.value = record
+      ? say`It was not sealed: the records changed meanwhile. Seal it again.`
+      : say`It was not sealed: this browser cannot reckon the hash of it here.`;
     return;
   }
   edit(say`seal record`, (draft) => void draft.records.push(record));
