@@ -31,7 +31,7 @@ function place({ currentTarget }: Event): void {
 <template>
   <Popover v-if="help" class="inline-block align-baseline">
     <PopoverButton
-      class="figure -my-2 inline-flex !min-h-0 !min-w-0 items-center justify-center px-1.5 py-2 text-[14px] leading-3 font-semibold text-teal hover:bg-teal-tint pointer-coarse:-my-4 pointer-coarse:size-11"
+      class="figure -my-2 inline-flex !min-h-0 !min-w-6 items-center justify-center py-2 text-[14px] leading-3 font-semibold text-teal hover:bg-teal-tint pointer-coarse:-my-4 pointer-coarse:size-11"
       :aria-label="say`Help`"
       :title="label"
       @click="place"
