@@ -253,6 +253,7 @@ test('a die whose check crimp fails closes nothing, and leads to what it made si
     .getByRole('list', { name: 'Steps' })
     .getByRole('button', { name: /Crimp A, 1/ })
     .click();
+  await page.locator('main').getByRole('button', { name: /^Done/ }).click();
   await expect(page.locator('main')).toContainText('this die is held back');
   await expect(page.locator('main')).toContainText('Until it is good, take another die.');
 
@@ -264,5 +265,6 @@ test('a die whose check crimp fails closes nothing, and leads to what it made si
     .getByRole('list', { name: 'Steps' })
     .getByRole('button', { name: /Crimp A, 1/ })
     .click();
+  await page.locator('main').getByRole('button', { name: /^Done/ }).click();
   await expect(page.locator('main')).not.toContainText('held back');
 });
