@@ -1,15 +1,12 @@
 // npm run --silent verify -- FILE…: whether the sealed records in job files and backups are as they were sealed, in
 // sentences. Ends with 1 where something does not fit, 2 where a file cannot be read.
-import { webcrypto } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { type ChainCheck, chainSays, checkChains } from '../core/log/chain.ts';
 import { readJobFile } from '../core/model/file.ts';
 import type { Job } from '../core/model/job.ts';
 import { tell } from '../core/words/message.ts';
 import { readBackup } from '../web/storage/backup.ts';
-
-const digest = async (text: string): Promise<string> =>
-  Buffer.from(await webcrypto.subtle.digest('SHA-256', new TextEncoder().encode(text))).toString('hex');
+import { sha256 } from '../web/storage/sha256.ts';
 
 type Read = { readonly jobs: readonly Job[] } | { readonly refused: string };
 
@@ -40,7 +37,7 @@ async function verify(path: string): Promise<number> {
     console.log(`${path}: ${read.refused}`);
     return 2;
   }
-  const check = together(await Promise.all(read.jobs.map((job) => checkChains(job, digest))));
+  const check = together(await Promise.all(read.jobs.map((job) => checkChains(job, sha256))));
   console.log(
     [`${path}: ${tell(chainSays(check))}`, ...check.faults.map((fault) => `  ${tell(fault)}`)].join('\n'),
   );

@@ -1,4 +1,5 @@
 import type { RouteLocationRaw } from 'vue-router';
+import type { Mended } from '../core/finding/mended.ts';
 import type { Stage } from '../core/model/cable.ts';
 
 /** The address of the card of a cable. */
@@ -11,3 +12,10 @@ export const cardOf = (jobId: string, cableId: string): RouteLocationRaw => ({
 export function placeOf(jobId: string, cableId?: string, stage: Stage = 'run'): RouteLocationRaw {
   return cableId ? { name: 'cable', params: { jobId, cableId, stage } } : { name: 'job', params: { jobId } };
 }
+
+/** The address of where something is corrected on a cable: its part is opened there. */
+export const placeMended = (jobId: string, cableId: string, { stage, part }: Mended): RouteLocationRaw => ({
+  name: 'cable',
+  params: { jobId, cableId, stage },
+  query: part === undefined ? {} : { part },
+});

@@ -1,4 +1,5 @@
 import { type Message, amount, msg } from '../words/message.ts';
+import { decimalsOfTwo } from '../words/numerals.ts';
 
 import type { Finding } from './finding.ts';
 
@@ -26,7 +27,7 @@ export function valueWords({ value, unit, decimals }: Finding): Message {
  * @example intervalDigits(4.89, 0) // 1: ± 4.9 N
  */
 export const intervalDigits = (uncertainty: number, decimals: number): number =>
-  uncertainty > 0 ? Math.min(decimals + 1, Math.max(0, 1 - Math.floor(Math.log10(uncertainty)))) : decimals;
+  uncertainty > 0 ? Math.min(decimals + 1, decimalsOfTwo(uncertainty)) : decimals;
 
 /** A finding's value with what it may be off by, where that is reckoned: "10.48 mm ± 0.04 mm". */
 export function intervalWords(finding: Finding): Message {

@@ -1,3 +1,4 @@
+import { latestOf } from '../lib/moments.ts';
 import { STUDS } from '../model/tables/studs.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
 import type { Cable, Fitted } from '../model/cable.ts';
@@ -316,6 +317,6 @@ export function withTick(plan: FitPlan, fitted: readonly Fitted[], tick: Fitted)
 
 /** Ticks that a rework of an end takes back: it is taken off, so it is fitted and made live anew. */
 export const standingTicks = ({ fitted, reworks }: Cable): Fitted[] => {
-  const last = reworks.reduce((latest, { at }) => (at > latest ? at : latest), '');
+  const last = latestOf(reworks);
   return fitted.filter(({ at }) => at > last);
 };

@@ -52,26 +52,26 @@ export interface ChainCheck {
 async function faultsOf(tag: string, records: readonly CableRecord[], digest: Digest): Promise<Message[]> {
   const faults: Message[] = [];
   let isChained = false;
-  for (const [i, record] of records.entries()) {
-    const before = records[i - 1];
+  let before: string | null = null;
+  for (const record of records) {
     const day = record.at.slice(0, 10);
+    const reckoned = await hashOf(record, digest);
     if (record.hash === undefined) {
       if (isChained || record.previous !== undefined)
         faults.push(
           msg`${tag}: the record of ${day} carries no hash, though the one before it does: it was put in or changed.`,
         );
-      continue;
+    } else {
+      isChained = true;
+      if (record.hash !== reckoned) faults.push(msg`${tag}: the record of ${day} is not as it was sealed.`);
+      if (record.previous !== (before ?? ''))
+        faults.push(
+          before === null
+            ? msg`${tag}: a record stood before that of ${day} and is missing.`
+            : msg`${tag}: before the record of ${day} another one stood when it was sealed: one was changed, taken out or put in.`,
+        );
     }
-    isChained = true;
-    if (record.hash !== (await hashOf(record, digest)))
-      faults.push(msg`${tag}: the record of ${day} is not as it was sealed.`);
-    const expected = before ? await hashOf(before, digest) : '';
-    if (record.previous !== expected)
-      faults.push(
-        before
-          ? msg`${tag}: before the record of ${day} another one stood when it was sealed: one was changed, taken out or put in.`
-          : msg`${tag}: a record stood before that of ${day} and is missing.`,
-      );
+    before = reckoned;
   }
   return faults;
 }

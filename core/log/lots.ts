@@ -1,7 +1,7 @@
 import type { CableWork } from '../cableWork.ts';
 import type { Cable, Lot } from '../model/cable.ts';
 import { END_NAMES } from '../model/end.ts';
-import { usesDie, usesSolder } from '../model/method.ts';
+import { usesSolder } from '../model/method.ts';
 import type { Shop } from '../model/shop.ts';
 import { sizeNamed } from '../model/tables/size.ts';
 import { type Message, msg, verbatim } from '../words/message.ts';
@@ -48,22 +48,6 @@ export const lotInUse = ({ lots }: Pick<Shop, 'lots'>, stock: string): string | 
 export const lotOf = ({ lots }: Pick<Cable, 'lots'>, item: Lot['item']): string =>
   lots?.findLast((lot) => lot.item === item)?.lot ?? '';
 
-/**
- * The lots that a cable takes along when it is begun: of each of its parts that has none yet, the lot in use.
- *
- * @example lotsTaken(cable, work, shop, { at, by }) // [{ item: 'lug.A', lot: 'L2211', at, by }, …]
- */
-export const lotsTaken = (
-  cable: Pick<Cable, 'lots'>,
-  work: Pick<CableWork, 'kind' | 'choice' | 'ends'>,
-  shop: Pick<Shop, 'lots'>,
-  { at: takenAt, by }: Pick<Lot, 'at' | 'by'>,
-): Lot[] =>
-  lotItems(work).flatMap(({ item, stock }) => {
-    const lot = lotOf(cable, item) === '' ? lotInUse(shop, stock) : null;
-    return lot === null ? [] : [{ item, lot, at: takenAt, by }];
-  });
-
 /** Lots in one line: "cable 4711, lug A L2211"; what has none is left out. */
 export const lotsSay = (
   cable: Pick<Cable, 'lots'>,
@@ -74,15 +58,23 @@ export const lotsSay = (
     return lot === '' ? [] : [verbatim`${title}: ${lot}`];
   });
 
-/** Whether a die closed on an end of a cable as it is worked up now. */
-export const closedBy = (work: Pick<CableWork, 'ends' | 'joins'>, dieId: string): boolean =>
-  END_NAMES.some((name) => usesDie(work.ends[name].method) && work.ends[name].die?.die.id === dieId) ||
-  work.joins.some(({ die }) => die?.die.id === dieId);
-
-/** The lots of a cable as a step of it is ticked: with the first step it takes along those in use. */
-export const lotsBegun = (
+/**
+ * The lots of a cable as a step of it is ticked: with the first step each of its parts that has none takes along the lot
+ * in use.
+ *
+ * @example lotsBegun(cable, work, shop, { at, by }) // [{ item: 'lug.A', lot: 'L2211', at, by }, …]
+ */
+export function lotsBegun(
   cable: Pick<Cable, 'lots' | 'done'>,
   work: Pick<CableWork, 'kind' | 'choice' | 'ends'>,
   shop: Pick<Shop, 'lots'>,
-  signed: Pick<Lot, 'at' | 'by'>,
-): Lot[] => [...(cable.lots ?? []), ...(cable.done.length === 0 ? lotsTaken(cable, work, shop, signed) : [])];
+  { at: takenAt, by }: Pick<Lot, 'at' | 'by'>,
+): Lot[] {
+  const known = cable.lots ?? [];
+  if (cable.done.length > 0) return known;
+  const taken = lotItems(work).flatMap(({ item, stock }) => {
+    const lot = lotOf(cable, item) === '' ? lotInUse(shop, stock) : null;
+    return lot === null ? [] : [{ item, lot, at: takenAt, by }];
+  });
+  return [...known, ...taken];
+}

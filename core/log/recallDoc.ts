@@ -1,3 +1,5 @@
+import type { WorkedCable } from '../cableWork.ts';
+import type { Job } from '../model/job.ts';
 import type { Recalled } from './recall.ts';
 import { tell } from '../words/message.ts';
 import { say } from '../words/say.ts';
@@ -6,7 +8,7 @@ import type { ListDoc } from '../paper/listDoc.ts';
 /** The list of a recall for whoever owns the cables: which, where they are fitted, why, and what was found and done. */
 export function recallDoc(
   what: string,
-  rows: readonly (Recalled & { readonly job: { readonly title: string } })[],
+  rows: readonly Recalled<WorkedCable & { readonly job: Pick<Job, 'title'> }>[],
 ): ListDoc {
   const jobs = [...new Set(rows.map(({ job }) => job.title))];
   return {

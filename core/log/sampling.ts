@@ -4,7 +4,8 @@ import { END_NAMES } from '../model/end.ts';
 import { isHeld } from '../model/stepId.ts';
 import { usesDie } from '../model/method.ts';
 import type { Shop } from '../model/shop.ts';
-import { areaMm2, sizeNamed } from '../model/tables/size.ts';
+import { sizeNamed } from '../model/tables/size.ts';
+import { trialPulls } from '../proof/pullProof.ts';
 import { pullAsked } from '../termination/dies/pullForce.ts';
 import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 
@@ -136,16 +137,7 @@ export function sampleGroups(worked: readonly WorkedCable[], shop: Shop): Sample
   return [...groups]
     .map(([key, { title, copperMm2, made, pulls, lugId, dieId }]): SampleGroup => {
       // A trial of the tool case is a sample of the first group it fits: its cable kind is not known.
-      const trials = shop.trials.flatMap(({ source, pull, size, ...trial }) =>
-        source !== 'simulated' &&
-        pull &&
-        trial.lugId === lugId &&
-        trial.dieId === dieId &&
-        Math.abs(areaMm2(size) / copperMm2 - 1) < 0.01
-          ? [pull]
-          : [],
-      );
-      const all = [...pulls, ...trials];
+      const all = [...pulls, ...trialPulls(shop.trials, dieId, lugId, copperMm2)];
       return {
         ...{ key, title, made, pulls: all },
         due: samplesDue(made, shop.practice.sampleOneIn ?? 0),

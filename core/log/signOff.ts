@@ -1,9 +1,8 @@
 import type { Cable, SignOff } from '../model/cable.ts';
 import type { HousePractice } from '../model/housePractice.ts';
+import { sameName } from '../model/people.ts';
+import { latestOf } from '../lib/moments.ts';
 import { type Message, msg } from '../words/message.ts';
-
-/** Names are the same whatever their spaces and capitals. */
-const sameName = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 
 /** Who had a hand in making a cable: each name once, in the order of the work. */
 export function makersOf({ done, reworks, mishaps }: Pick<Cable, 'done' | 'reworks' | 'mishaps'>): string[] {
@@ -12,8 +11,7 @@ export function makersOf({ done, reworks, mishaps }: Pick<Cable, 'done' | 'rewor
 }
 
 /** The last thing done to a cable, or read of it, that whoever signs it off must have seen. */
-const lastWork = ({ done, readings, reworks }: Cable): string =>
-  [...done, ...readings, ...reworks].reduce((latest, { at }) => (at > latest ? at : latest), '');
+const lastWork = ({ done, readings, reworks }: Cable): string => latestOf([...done, ...readings, ...reworks]);
 
 /** What stands of the sign-offs of a cable, and what is still lacking before it can be sealed. */
 export interface SignedOff {

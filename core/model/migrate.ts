@@ -7,8 +7,9 @@ const each = (list: unknown, fill: (item: Fields) => Fields): unknown =>
 
 /**
  * Version 1 knew tube lugs, black sleeves, crimping alone, and no stud shared by two cables; version 2 nothing of
- * fitting, keywords, corrections, waivers or instruments; version 3 nothing that is missing here where it is not given; version 4 no crimp of a reading, no accuracy of an
- * instrument, no lots, no signatures and no chain of records, which stay unknown.
+ * fitting, keywords, corrections, waivers or instruments; version 3 nothing that is missing here where it is not given;
+ * version 4 no crimp of a reading, no accuracy of an instrument, no lots, no signatures and no chain of records, which
+ * stay unknown.
  */
 const jobNow = (job: Fields): Fields => ({
   ...job,

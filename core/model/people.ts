@@ -8,6 +8,9 @@ export interface Signed {
   readonly by: string;
 }
 
+/** Names, lots and titles are the same whatever their spaces and capitals. @example sameName('R. Alder', ' r. alder') // true */
+export const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+
 /**
  * Everybody who did or measured something on a job, the last one first.
  *

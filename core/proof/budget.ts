@@ -1,7 +1,8 @@
 import type { Accuracy } from '../model/accuracy.ts';
 import type { Reading } from '../model/reading.ts';
 import { INSTRUMENTS, type InstrumentKind } from '../model/tables/instruments.ts';
-import { type Message, msg, numeral } from '../words/message.ts';
+import { COPPER } from '../conductor/copper.ts';
+import { type Message, amount, msg, numeral } from '../words/message.ts';
 
 /** One thing that a reading may be off by: a standard uncertainty, in the unit of the figure that is judged. */
 export interface Part {
@@ -49,3 +50,30 @@ export function instrumentParts(
     { what: msg`its last digit`, standard: evenly(resolution / 2) * Math.abs(scale) },
   ];
 }
+
+/** How well the temperature of the copper is known, ± K; where a probe stands, ± mm; amps by a clamp meter, ± %. Shop practice. */
+const COPPER_K = 2;
+const PROBE_MM = 1;
+const AMPS_PERCENT = 2;
+
+/** What not knowing the copper's temperature better adds to a reading, in the unit of that reading. */
+export const copperPart = (read: number): Part => ({
+  what: msg`temperature of the copper, ± ${amount(COPPER_K, 'K', 0)}`,
+  standard: evenly(COPPER_K * COPPER.temperatureCoefficient * read),
+});
+
+/**
+ * What it adds that a probe stands a little off.
+ *
+ * @param perMm by how much the judged figure moves with a millimetre
+ */
+export const probePart = (perMm: number): Part => ({
+  what: msg`where the probe stands, ± ${amount(PROBE_MM, 'mm', 0)}`,
+  standard: evenly(PROBE_MM * perMm),
+});
+
+/** What the amps of a reading add to it, in the unit of the reading. */
+export const ampsPart = (read: number): Part => ({
+  what: msg`amps, ± ${AMPS_PERCENT} %`,
+  standard: evenly((AMPS_PERCENT / 100) * read),
+});

@@ -1,12 +1,11 @@
 import { atMost, type Finding, notProved, within } from '../finding/finding.ts';
 import type { Subject, Topic } from '../finding/topics.ts';
-import type { Reading } from '../model/reading.ts';
-import type { Die } from '../model/shop.ts';
+import type { Die, DieCheck } from '../model/shop.ts';
 import { type Message, amount, msg } from '../words/message.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
 
 import { evenly, instrumentParts } from './budget.ts';
-import { type Budget, type Check, judge } from './judge.ts';
+import { type Budget, type Check, judge, type Judgeable } from './judge.ts';
 
 /** What a crimp's check is about, and what it is called there: of an end, or of one side of a join. */
 type Of = Subject & { readonly topic: Topic; readonly title: Message };
@@ -16,7 +15,7 @@ const JAWS_MM = 0.03;
 
 /** What a length by calliper may be off by. */
 const calliperParts =
-  <R extends Reading>(valueMm: (reading: R) => number): Budget<R> =>
+  <R extends Judgeable>(valueMm: (reading: R) => number): Budget<R> =>
   (reading) => [
     ...instrumentParts(reading, 'calliper', valueMm(reading)),
     { what: msg`where the jaws are put, ± ${amount(JAWS_MM, 'mm', 2)}`, standard: evenly(JAWS_MM) },
@@ -29,7 +28,7 @@ const calliperParts =
  * @param missing what is said while nothing is measured
  * @param valueMm what a reading says, mm
  */
-export function flatsProof<R extends Reading>(
+export function flatsProof<R extends Judgeable>(
   crimpSubject: Of,
   die: Die | undefined,
   missing: Message,
@@ -80,7 +79,7 @@ export function flatsProof<R extends Reading>(
  *
  * @param valueMm what a reading says, mm
  */
-export const earsProof = <R extends Reading>(
+export const earsProof = <R extends Judgeable>(
   crimpSubject: Of,
   readings: readonly R[],
   valueMm: (reading: R) => number,
@@ -104,3 +103,13 @@ export const earsProof = <R extends Reading>(
     (reading, facts) => atMost({ ...facts, value: valueMm(reading) }, MOST_EARS_MM),
     calliperParts(valueMm),
   );
+
+/** A check crimp of a die, by the rule of every other crimp. */
+export const dieCheckProof = (die: Die, check: DieCheck): Finding =>
+  flatsProof(
+    { topic: 'across-flats', part: 'check', title: msg`Check crimp, across flats` },
+    die,
+    '',
+    [check],
+    ({ acrossFlatsMm }) => acrossFlatsMm,
+  ).finding;

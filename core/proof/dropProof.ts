@@ -4,7 +4,7 @@ import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { amount, msg, numeral, verbatim } from '../words/message.ts';
 import { GOOD_INDEX, jointIndex, WATCH_INDEX } from './jointIndex.ts';
-import { evenly, instrumentParts, type Part } from './budget.ts';
+import { ampsPart, copperPart, instrumentParts, probePart } from './budget.ts';
 import { type Budget, type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import { resolutionNeeded, resolutionWords } from './resolution.ts';
@@ -17,33 +17,14 @@ const perMetre = ({ size, tinned }: ProofSubject, copperC: number) =>
 /** Heat that a resistance makes at a current, W. @example wattsLost(0.2, 100) // 2 */
 const wattsLost = (milliohm: number, amps: number) => (milliohm / 1000) * amps ** 2;
 
-/** A clamp meter on direct current is off by so much, ± %, and a probe by so much along the cable, ± mm. Shop practice. */
-const AMPS_PERCENT = 2;
-const PROBE_MM = 1;
-/** How well the copper's temperature is known, ± K, and what a degree makes. */
-const COPPER_K = 2;
-const PER_KELVIN = 0.00393;
-
-/** What the amps of a reading add to what it may be off by, in the unit of the reading. */
-export const ampsPart = (read: number): Part => ({
-  what: msg`amps, ± ${AMPS_PERCENT} %`,
-  standard: evenly((AMPS_PERCENT / 100) * read),
-});
-
 /** What millivolts under load may be off by, mV. */
 const dropParts =
   (subject: ProofSubject): Budget<ReadingOf<'drop'>> =>
   (reading) => [
     ...instrumentParts(reading, 'millivolt', reading.millivolt),
     ampsPart(reading.millivolt),
-    {
-      what: msg`temperature of the copper, ± ${amount(COPPER_K, 'K', 0)}`,
-      standard: evenly(COPPER_K * PER_KELVIN * reading.millivolt),
-    },
-    {
-      what: msg`where the probe stands, ± ${amount(PROBE_MM, 'mm', 0)}`,
-      standard: evenly((PROBE_MM / 1000) * perMetre(subject, reading.copperC) * reading.amps),
-    },
+    copperPart(reading.millivolt),
+    probePart((perMetre(subject, reading.copperC) / 1000) * reading.amps),
   ];
 
 /** Millivolts over one crimp at a load current, against what its barrel and the stretch beyond it should lose. */

@@ -1,3 +1,4 @@
+import { latestOf } from '../lib/moments.ts';
 import type { Finding } from '../finding/finding.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import type { ReadingOf } from '../model/reading.ts';
@@ -21,9 +22,7 @@ function readings<Check extends 'join' | 'join-pull'>(
   join: ResolvedJoin,
   check: Check,
 ): ReadingOf<Check>[] {
-  const reworked = subject.cable.reworks
-    .filter(({ joinId }) => joinId === join.spec.id)
-    .reduce((latest, { at }) => (at > latest ? at : latest), '');
+  const reworked = latestOf(subject.cable.reworks.filter(({ joinId }) => joinId === join.spec.id));
   return subject.cable.readings.filter(
     (reading): reading is ReadingOf<Check> =>
       reading.check === check &&

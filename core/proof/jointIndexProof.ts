@@ -4,7 +4,7 @@ import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { type Message, msg, numeral, amount } from '../words/message.ts';
 import { barrelOf, GOOD_INDEX, jointIndex, LEAST_PLAIN_MM, WATCH_INDEX } from './jointIndex.ts';
-import { evenly, instrumentParts } from './budget.ts';
+import { instrumentParts, probePart } from './budget.ts';
 import { type Budget, type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import { resolutionNeeded, resolutionWords } from './resolution.ts';
@@ -68,9 +68,6 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
   );
 }
 
-/** A probe stands within so much of where it is said to, ± mm. Shop practice. */
-const PROBE_MM = 1;
-
 /** What a joint index may be off by: both readings of the meter, and where the probes stand. */
 const jointParts =
   (barrelMm: number): Budget<ReadingOf<'joint'>> =>
@@ -83,10 +80,7 @@ const jointParts =
       ...instrumentParts(reading, 'milliohm', plain.milliohm, (milliohm / plain.milliohm) * scale).map(
         ({ what, standard }) => ({ what: msg`plain stretch, ${what}`, standard }),
       ),
-      {
-        what: msg`where the probe stands, ± ${amount(PROBE_MM, 'mm', 0)}`,
-        standard: evenly(PROBE_MM / barrelMm),
-      },
+      probePart(1 / barrelMm),
     ];
   };
 

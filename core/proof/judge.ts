@@ -31,8 +31,11 @@ export interface Check extends Subject {
   readonly work: Finding['work'];
 }
 
+/** Whatever is judged: a figure with who took it, when, and what it was read with. */
+export type Judgeable = Pick<Reading, 'at' | 'by' | 'source' | 'instrument'>;
+
 /** What a reading may be off by, in the unit of its finding: of its instrument, and of the method. */
-export type Budget<R extends Reading> = (reading: R) => readonly Part[];
+export type Budget<R extends Judgeable> = (reading: R) => readonly Part[];
 
 /**
  * Judges all readings of one check and answers with the worst that is real. Simulated ones speak only where there is
@@ -40,7 +43,7 @@ export type Budget<R extends Reading> = (reading: R) => readonly Part[];
  *
  * @param budget what a reading may be off by; nothing is reckoned where none is given
  */
-export function judge<R extends Reading>(
+export function judge<R extends Judgeable>(
   check: Check,
   readings: readonly R[],
   one: (reading: R, facts: Omit<Facts, 'value'>) => Finding,
@@ -67,7 +70,7 @@ export function judge<R extends Reading>(
   return notProved({ ...base, because: missing }, limit);
 }
 
-function readBy({ by, at, instrument }: Reading): NonNullable<Finding['read']> {
+function readBy({ by, at, instrument }: Judgeable): NonNullable<Finding['read']> {
   return {
     by,
     at,
@@ -82,7 +85,7 @@ function readBy({ by, at, instrument }: Reading): NonNullable<Finding['read']> {
  */
 function byInstrument(
   finding: Finding,
-  { at: readAt, source, instrument }: Reading,
+  { at: readAt, source, instrument }: Judgeable,
   { needs }: Check,
 ): Finding {
   if (finding.state === 'fails' || finding.state === 'unproved') return finding;

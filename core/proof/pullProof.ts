@@ -1,6 +1,7 @@
 import { areaMm2 } from '../model/tables/size.ts';
 import { type Facts, type Finding, stated } from '../finding/finding.ts';
 import type { Reading, ReadingOf } from '../model/reading.ts';
+import type { Trial } from '../model/shop.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { amount, msg, numeral, verbatim } from '../words/message.ts';
 import { evenly, expanded, instrumentParts } from './budget.ts';
@@ -68,6 +69,7 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
         msg`least ${amount(targets.leastN, 'N', 0)} = ${amount(kilogramsToHang(targets.leastN), 'kg', 1)}`,
         msg`usual ${amount(targets.usualN, 'N', 0)} = ${amount(kilogramsToHang(targets.usualN), 'kg', 1)}; heaviest ${amount(targets.heaviestN, 'N', 0)} = ${amount(kilogramsToHang(targets.heaviestN), 'kg', 1)}`,
         msg`this shop asks the ${term(school)}`,
+        msg`to be told from the least: ${amount(targets.leastN, 'N', 0)} + U = ${amount(forceToPull(targets.leastN, {}), 'N', 0)}, by a usual scale`,
       ],
       source: msg`ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A`,
       assumes: msg`held one minute; a cable that will be used is pulled no harder than the least, harder pulls are for samples`,
@@ -128,15 +130,28 @@ function sampleHeld({ cable, copperMm2, trials }: ProofSubject, end: ResolvedEnd
   );
   return (
     ownSampleHeld ||
-    trials.some(
-      ({ dieId, lugId, size, pull, source }) =>
-        source !== 'simulated' &&
-        dieId === end.die?.die.id &&
-        lugId === end.lug?.id &&
-        Math.abs(areaMm2(size) / copperMm2 - 1) < 0.01 &&
-        pull !== undefined &&
-        pull.held &&
-        pull.forceN >= asked - READ_N,
+    trialPulls(trials, end.die?.die.id, end.lug?.id, copperMm2).some(
+      (pull) => pull.held && pull.forceN >= asked - READ_N,
     )
   );
 }
+
+/** Two sizes are one conductor within this share of their copper. */
+const SAME_COPPER = 0.01;
+
+/** The pulls of real trials of a die on a lug and so much copper. */
+export const trialPulls = (
+  trials: readonly Trial[],
+  dieId: string | undefined,
+  lugId: string | undefined,
+  copperMm2: number,
+): NonNullable<Trial['pull']>[] =>
+  trials.flatMap((trial) =>
+    trial.source !== 'simulated' &&
+    trial.pull &&
+    trial.dieId === dieId &&
+    trial.lugId === lugId &&
+    Math.abs(areaMm2(trial.size) / copperMm2 - 1) < SAME_COPPER
+      ? [trial.pull]
+      : [],
+  );

@@ -1,3 +1,4 @@
+import { latestOf } from '../lib/moments.ts';
 import type { Cable } from '../model/cable.ts';
 import type { EndName } from '../model/end.ts';
 import type { Reading, ReadingOf } from '../model/reading.ts';
@@ -12,9 +13,11 @@ export function countingReadings<Check extends Reading['check']>(
   check: Check,
   end?: EndName,
 ): ReadingOf<Check>[] {
-  const reworked = cable.reworks
-    .filter((rework) => end === undefined || (rework.end === end && rework.joinId === undefined))
-    .reduce((latest, { at }) => (at > latest ? at : latest), '');
+  const reworked = latestOf(
+    cable.reworks.filter(
+      (rework) => end === undefined || (rework.end === end && rework.joinId === undefined),
+    ),
+  );
   return cable.readings.filter(
     (reading): reading is ReadingOf<Check> =>
       reading.check === check &&

@@ -1,5 +1,5 @@
 import type { Unit } from '../model/units/figure.ts';
-import { THIN } from '../words/numerals.ts';
+import { decimalsOfTwo, THIN } from '../words/numerals.ts';
 import { type Message, shortest, verbatim } from '../words/message.ts';
 
 /** A reading must tell apart a twentieth of what lies between good and bad. Shop practice. */
@@ -26,5 +26,4 @@ export function resolutionWords(value: number, unit: Unit): Message {
   return verbatim`${twoFigures(value)}${THIN}${unit}`;
 }
 
-const twoFigures = (value: number) =>
-  shortest(value, Math.max(0, 1 - Math.floor(Math.log10(Math.max(value, 1e-9)))));
+const twoFigures = (value: number) => shortest(value, decimalsOfTwo(value));

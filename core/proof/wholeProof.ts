@@ -5,7 +5,7 @@ import type { ReadingOf } from '../model/reading.ts';
 import { amount, msg, numeral } from '../words/message.ts';
 import { expectedResistance } from './cableResistance.ts';
 import { furtherWhole } from './further.ts';
-import { evenly, instrumentParts } from './budget.ts';
+import { copperPart, evenly, instrumentParts } from './budget.ts';
 import { type Budget, type Check, judge } from './judge.ts';
 import { countingReadings } from './readings.ts';
 import { resolutionNeeded, resolutionWords } from './resolution.ts';
@@ -71,10 +71,7 @@ function resistance(subject: ProofSubject): Finding {
   );
 }
 
-/** Copper changes by so much of its resistance with each degree, 1/K. Source: temperature coefficient at 20 °C. */
-const PER_KELVIN = 0.00393;
-/** How well the copper's temperature is known, ± K, and the length between the mouths, ± mm. Shop practice. */
-const COPPER_K = 2;
+/** How well the length between the mouths is known, ± mm. Shop practice. */
 const LENGTH_MM = 5;
 
 /** What a resistance of the whole cable may be off by, mΩ. */
@@ -82,10 +79,7 @@ const wholeParts =
   ({ size, tinned }: ProofSubject): Budget<ReadingOf<'resistance'>> =>
   (reading) => [
     ...instrumentParts(reading, 'milliohm', reading.milliohm),
-    {
-      what: msg`temperature of the copper, ± ${amount(COPPER_K, 'K', 0)}`,
-      standard: evenly(COPPER_K * PER_KELVIN * reading.milliohm),
-    },
+    copperPart(reading.milliohm),
     {
       what: msg`length between the mouths, ± ${amount(LENGTH_MM, 'mm', 0)}`,
       standard: evenly(LENGTH_MM * resistancePerMetre(size, tinned, reading.copperC)),

@@ -1,3 +1,4 @@
+import { COPPER, resistanceGrowth } from '../conductor/copper.ts';
 import type { Doubt } from '../finding/finding.ts';
 import { CUSTOMARY_MILLIOHM } from '../model/tables/sources.ts';
 import { msg, amount } from '../words/message.ts';
@@ -15,8 +16,6 @@ const CUSTOMARY_SHARE = 0.5;
 const GAUGE_SHARE = 0.02;
 /** The heat balance of a cable in still air is right to this, as a share of the rise; how it lies is part of it. */
 const BALANCE_SHARE = 0.1;
-/** Resistance of copper rises by this a degree, of what it is at 20 °C. */
-const PER_K = 0.00393;
 
 /** Each in words, made once: they are asked of every size that is tried. */
 const LENGTH = { what: msg`length + 2 %`, settle: msg`measure its way with a tape` };
@@ -53,7 +52,7 @@ export function dropDoubts(
   const customary = [run, ...mates].flatMap((own) => onLoop(own)).filter(isCustomary).length;
   return [
     { ...LENGTH, off: part(copper) * LENGTH_SHARE },
-    { ...AIR, off: (part(copper) * PER_K * AIR_K) / (1 + PER_K * (copperC - 20)) },
+    { ...AIR, off: (part(copper) * COPPER.temperatureCoefficient * AIR_K) / resistanceGrowth(copperC) },
     { ...JOINTS, off: part(ohmOf(spenders, 'joints')) * CUSTOMARY_SHARE },
     ...(customary > 0
       ? [{ ...DEVICES, off: part((customary * CUSTOMARY_MILLIOHM) / 1000) * CUSTOMARY_SHARE }]

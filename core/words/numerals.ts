@@ -33,3 +33,12 @@ export const brief = (value: number, most: number): string => {
   const written = digits(value, most);
   return written.includes(decimalMark()) ? written.replace(/[.,]?0+$/, '') : written;
 };
+
+/**
+ * Decimals with which a value has two figures; none where it has them before its point.
+ *
+ * @param value over 0; the very smallest count as 1e-9
+ * @example decimalsOfTwo(0.0386) // 3: 0.039
+ */
+export const decimalsOfTwo = (value: number): number =>
+  Math.max(0, 1 - Math.floor(Math.log10(Math.max(value, 1e-9))));

@@ -5,6 +5,7 @@ import { computed, useTemplateRef, watch } from 'vue';
 import { RouterLink, useRoute } from 'vue-router';
 import { mendedAt } from '../../core/finding/mended.ts';
 import type { Finding } from '../../core/finding/finding.ts';
+import { placeMended } from '../places.ts';
 import { inReadersUnit, limitText, marginText } from '../ui/display.ts';
 import ShowWork from '../ui/ShowWork.vue';
 import StateMark from '../ui/StateMark.vue';
@@ -37,11 +38,7 @@ const mended = computed(() => {
   const place = open && mendedAt(open.topic);
   if (!place || (place.stage === stage && place.part === undefined)) return null;
   return {
-    to: {
-      name: 'cable',
-      params: { jobId, cableId, stage: place.stage },
-      query: place.part === undefined ? {} : { part: place.part },
-    },
+    to: placeMended(jobId, cableId, place),
     says:
       place.part === undefined
         ? STAGE_TITLES[place.stage]

@@ -8,6 +8,7 @@ import type { Job } from '../../core/model/job.ts';
 import { writeScheduleCsv } from '../../core/paper/schedule.ts';
 import { type LabelKind, labelOf, labelSheets } from '../../core/paper/label.ts';
 import { cuttingListDoc, kitDoc, type ListDoc, scheduleDoc } from '../../core/paper/listDoc.ts';
+import { saveListPdf } from '../paper/saveListPdf.ts';
 import { saveFile } from '../storage/files.ts';
 import { useBench } from '../stores/bench.ts';
 import SegmentedField from '../ui/SegmentedField.vue';
@@ -68,7 +69,6 @@ const sheets = () =>
     prefs.paper,
   );
 
-/** What makes a PDF is large and only fetched when one is asked for. */
 async function save(key: string, make: () => Promise<void>): Promise<void> {
   busy.value = key;
   problem.value = '';
@@ -80,13 +80,7 @@ async function save(key: string, make: () => Promise<void>): Promise<void> {
   busy.value = '';
 }
 const savePdf = (key: string, doc: ListDoc) =>
-  save(say`${key} PDF`, async () => {
-    const [{ listPdf }, { paperFonts }] = await Promise.all([
-      import('../paper/listPdf.ts'),
-      import('../paper/fonts.ts'),
-    ]);
-    saveFile(`${key}.pdf`, await listPdf(doc, prefs.paper, await paperFonts()), 'application/pdf');
-  });
+  save(say`${key} PDF`, () => saveListPdf(key, doc, prefs.paper));
 const saveLabels = (as: 'pdf' | 'svg') =>
   save(say`labels ${as}`, async () => {
     const { labelPdf, labelSvg } = await import('../paper/labels.ts');

@@ -4,18 +4,18 @@ import { nanoid } from 'nanoid';
 import { RouterLink, useRoute } from 'vue-router';
 import { type RecallBy, recalled } from '../../core/log/recall.ts';
 import { recallDoc } from '../../core/log/recallDoc.ts';
-import { day } from '../../core/model/text.ts';
 import { tell } from '../../core/words/message.ts';
 import BenchFrame from '../bench/BenchFrame.vue';
 import { useMade } from '../kit/made.ts';
 import { placeOf } from '../places.ts';
-import { saveFile } from '../storage/files.ts';
+import { saveListPdf } from '../paper/saveListPdf.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import FillingMark from '../ui/FillingMark.vue';
 import StateMark from '../ui/StateMark.vue';
 import TextField from '../ui/TextField.vue';
+import { notADay } from '../ui/dayEntry.ts';
 import { useMaking } from '../ui/useMaking.ts';
 import { say } from '../../core/words/say.ts';
 
@@ -72,8 +72,6 @@ function setBy(kind: RecallBy['by']): void {
   by.value = kind;
   what.value = '';
 }
-const notADay = (text: string) =>
-  text === '' || day.safeParse(text).success ? '' : say`Write the day as 2027-03-31, or leave it empty.`;
 const asked = computed<RecallBy>(() => ({
   by: by.value,
   what: what.value,
@@ -83,14 +81,7 @@ const asked = computed<RecallBy>(() => ({
 const isAsked = computed(
   () => what.value !== '' || (by.value === 'days' && (from.value !== '' || to.value !== '')),
 );
-const found = computed(() => {
-  if (!isAsked.value) return [];
-  const keys = new Map(made.value.map((own) => [own.cable, own]));
-  return recalled(made.value, bench.shop, asked.value).flatMap((row) => {
-    const own = keys.get(row.cable);
-    return own ? [{ ...row, job: own.job, work: own.work, key: own.key }] : [];
-  });
-});
+const found = computed(() => (isAsked.value ? recalled(made.value, bench.shop, asked.value) : []));
 const saysWhat = computed(() => {
   const title = choices.value.find(({ value }) => value === what.value)?.title ?? '';
   const span = [from.value && say`from ${from.value}`, to.value && say`to ${to.value}`]
@@ -99,18 +90,9 @@ const saysWhat = computed(() => {
   return [KINDS.find(({ value }) => value === by.value)?.title ?? '', title, span].filter(Boolean).join(' ');
 });
 
-const { busy, problem, keep, step } = useMaking();
-/** What makes a PDF is fetched when one is asked for. */
+const { busy, problem, keep } = useMaking();
 const savePdf = () =>
-  keep(say`making the PDF`, async () => {
-    const [{ listPdf }, { paperFonts }] = await Promise.all([
-      import('../paper/listPdf.ts'),
-      import('../paper/fonts.ts'),
-    ]);
-    step(say`making the PDF`);
-    const doc = recallDoc(saysWhat.value, found.value);
-    saveFile('recall.pdf', await listPdf(doc, prefs.paper, await paperFonts()), 'application/pdf');
-  });
+  keep(say`making the PDF`, () => saveListPdf('recall', recallDoc(saysWhat.value, found.value), prefs.paper));
 
 /** A nonconformance is opened on every cable of the list, and closed on each by what was done with it. */
 const cause = ref('');

@@ -7,13 +7,13 @@ import type { Accuracy } from '../../core/model/accuracy.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { baseUnitOf } from '../../core/instrument/units.ts';
 import type { Instrument } from '../../core/model/shop.ts';
-import { day } from '../../core/model/text.ts';
 import StageSection from '../bench/StageSection.vue';
 import { useBench } from '../stores/bench.ts';
 import CheckField from '../ui/CheckField.vue';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
+import { notADay } from '../ui/dayEntry.ts';
 import { today } from '../ui/today.ts';
 import LineFields from './LineFields.vue';
 import AddButton from '../ui/AddButton.vue';
@@ -60,8 +60,6 @@ const setKind = (id: string, kind: InstrumentKind) =>
     delete changed.accuracy;
     delete changed.line;
   });
-const notADay = (text: string) =>
-  text === '' || day.safeParse(text).success ? '' : say`Write the day as 2027-03-31, or leave it empty.`;
 const setDue = (id: string, text: string) =>
   edit(id, say`due day`, (own) => {
     if (text === '') delete own.due;

@@ -13,6 +13,8 @@ import { sameBarrel } from '../../core/termination/dies/learned.ts';
 import type { CaseDie, ToolCase } from '../../core/termination/dies/toolCase.ts';
 import { figure } from '../../core/model/units/figure.ts';
 import { digits } from '../../core/words/numerals.ts';
+import { dieCheckProof } from '../../core/proof/crimpChecks.ts';
+import LedgerRow from '../bench/LedgerRow.vue';
 import { usePersonNeeded } from '../bench/usePersonNeeded.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
@@ -41,6 +43,9 @@ const checks = computed(() =>
   (bench.shop.checks ?? []).filter(({ dieId }) => dieId === column.die.id).toReversed(),
 );
 const isHeld = computed(() => tell(heldBack(bench.shop, column.die, today())));
+/** The last one opens to how it is judged. */
+const last = computed(() => checks.value[0] && dieCheckProof(column.die, checks.value[0]));
+const opened = ref<string | null>(null);
 const goodSince = computed(() => lastGoodDay(bench.shop, column.die));
 function recordCheck(): void {
   const acrossFlatsMm = checkMm.value;
@@ -229,9 +234,12 @@ function remove(id: string): void {
         {{ say`Record` }}<span class="sr-only">{{ ' ' }}{{ say`Check crimp, across flats` }}</span>
       </button>
     </form>
+    <ul v-if="last">
+      <LedgerRow :findings="[last]" :opened="opened" @open="opened = $event" />
+    </ul>
     <ul>
       <li
-        v-for="check in checks.slice(0, 5)"
+        v-for="check in checks.slice(1, 5)"
         :key="check.id"
         class="flex items-center gap-2 border-b border-hairline py-1 text-[12.5px]"
       >

@@ -1,3 +1,4 @@
+import type { Accuracy } from '../accuracy.ts';
 import { type Message, msg } from '../../words/message.ts';
 
 /**
@@ -55,7 +56,7 @@ export const INSTRUMENTS = {
     title: Message;
     unit: 'mΩ' | 'MΩ' | 'N' | 'mm' | '°C' | 'mV';
     resolution: number;
-    accuracy: { percent: number; digits: number };
+    accuracy: Accuracy;
     most: number;
   }
 >;

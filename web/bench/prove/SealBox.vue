@@ -7,6 +7,7 @@ import { mendedAt } from '../../../core/finding/mended.ts';
 import { intervalWords, limitWords } from '../../../core/finding/says.ts';
 import { mayNotSign, signedOff } from '../../../core/log/signOff.ts';
 import { head, tell } from '../../../core/words/message.ts';
+import { placeMended } from '../../places.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
 import ModalBox from '../../ui/ModalBox.vue';
@@ -36,19 +37,21 @@ const groups = computed(() =>
   GROUPS.map(({ state, title }) => ({
     state,
     title,
-    findings: work.verdict.reasons.filter((finding) => finding.state === state),
+    // Where each is mended, if that is another stage than this.
+    findings: work.verdict.reasons
+      .filter((finding) => finding.state === state)
+      .map((finding) => {
+        const place = mendedAt(finding.topic);
+        return { finding, place: place?.stage === 'prove' ? null : place };
+      }),
   })).filter(({ findings }) => findings.length > 0),
 );
-/** Where it is mended, if that is another stage than this. */
-const stageOf = (topic: Parameters<typeof mendedAt>[0]) => {
-  const place = mendedAt(topic);
-  return place && place.stage !== 'prove' ? place : null;
-};
-
 const signed = computed(() => signedOff(cable, bench.shop.practice));
 const wantsTwo = computed(() => bench.shop.practice.twoPeople === true);
 const ROLES = { maker: say`Maker`, inspector: say`Inspector` } as const;
-const names = ref<Record<SignOff['role'], string>>({ maker: prefs.person, inspector: '' });
+/** Who measures is mostly who made it; an inspector is somebody else. */
+const typed = ref<Partial<Record<SignOff['role'], string>>>({});
+const names = computed(() => ({ maker: prefs.person, inspector: '', ...typed.value }));
 const problems = ref<Partial<Record<SignOff['role'], string>>>({});
 function sign(role: SignOff['role']): void {
   const by = names.value[role].trim();
@@ -80,7 +83,7 @@ function sign(role: SignOff['role']): void {
         <h3 class="figure border-b border-line text-[17px] font-semibold">{{ group.title }}</h3>
         <ul>
           <li
-            v-for="finding in group.findings"
+            v-for="{ finding, place } in group.findings"
             :key="finding.id"
             class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 border-b border-hairline py-1.5"
           >
@@ -100,16 +103,9 @@ function sign(role: SignOff['role']): void {
                 }}</template>
               </p>
             </div>
-            <RouterLink
-              v-if="stageOf(finding.topic)"
-              class="button compact"
-              :to="{
-                name: 'cable',
-                params: { jobId, cableId: cable.id, stage: stageOf(finding.topic)?.stage },
-                query: stageOf(finding.topic)?.part ? { part: stageOf(finding.topic)?.part } : {},
-              }"
-              >{{ STAGE_TITLES[stageOf(finding.topic)?.stage ?? 'prove'] }}</RouterLink
-            >
+            <RouterLink v-if="place" class="button compact" :to="placeMended(jobId, cable.id, place)">{{
+              STAGE_TITLES[place.stage]
+            }}</RouterLink>
             <button
               v-else
               type="button"
@@ -136,7 +132,7 @@ function sign(role: SignOff['role']): void {
               class="flex-1"
               :label="ROLES[role]"
               :model-value="names[role]"
-              @update:model-value="names[role] = $event"
+              @update:model-value="typed = { ...typed, [role]: $event }"
             />
             <button type="submit" class="button mt-[22px]">
               {{ say`Sign` }}<span class="sr-only">{{ ' ' }}{{ ROLES[role] }}</span>

@@ -24,16 +24,7 @@ const measure = shallowRef<Measure>(null);
 const crimps = computed(() => Math.max(1, work.ends[name].crimps.length));
 const readings = computed(() => countingReadings(cable, check, name));
 /** What comes next; where all of it is measured, the first crimp is asked again. */
-const next = computed(
-  () =>
-    nextPlace(
-      // Of ears one reading of a crimp is all.
-      readings.value.map((reading) =>
-        reading.check === 'ears' ? { crimp: reading.crimp } : { crimp: reading.crimp, flat: reading.flat },
-      ),
-      crimps.value,
-    ) ?? { crimp: 1, flat: 1 },
-);
+const next = computed(() => nextPlace(readings.value, crimps.value) ?? { crimp: 1, flat: 1 });
 /** Chosen by hand, until it is measured. */
 const chosen = ref<{ crimp?: number; flat?: number }>({});
 const crimp = computed(() => chosen.value.crimp ?? next.value.crimp);
