@@ -61,7 +61,7 @@ export function samplesFinding(pulls: readonly SamplePull[], limitN: number): Fi
   const facts = {
     topic: 'samples' as const,
     stage: 'prove' as const,
-    title: msg`Samples pulled apart, mean − 3 s`,
+    title: msg`Strength, mean − 3 s`,
     unit: 'N' as const,
     decimals: 0,
     work: {
@@ -75,11 +75,7 @@ export function samplesFinding(pulls: readonly SamplePull[], limitN: number): Fi
   if (weak.length > 0) {
     const least = Math.min(...weak);
     const because = msg`One gave at ${amount(least, 'N', 0)}; ${amount(limitN, 'N', 0)} must be held.`;
-    return atLeast(
-      { ...facts, title: msg`Samples pulled apart, least`, value: least, because },
-      limitN,
-      'fails',
-    );
+    return atLeast({ ...facts, title: msg`Strength, least`, value: least, because }, limitN, 'fails');
   }
   if (apart.length < LEAST_PIECES)
     return notProved(

@@ -297,10 +297,18 @@ export const QUESTIONS: readonly Question[] = [
     title: msg`Samples pulled apart`,
     group: 'Proof',
     answers: optional('sampleOneIn', [
-      [0, msg`when in doubt`, msg`No plan: a trial when a die or lug is new.`],
-      [10, msg`first, then one in 10`, msg`A small shop that changes lugs and hands often.`],
-      [25, msg`first, then one in 25`, msg`One lug spent for a day’s work or two.`],
-      [50, msg`first, then one in 50`, msg`Long runs of one kind, with a tool that is checked each day.`],
+      [0, msg`no plan`, msg`A trial when a die or lug is new, and no count.`],
+      [
+        10,
+        msg`1 in 10`,
+        msg`The first piece, then one in ten: a small shop that changes lugs and hands often.`,
+      ],
+      [25, msg`1 in 25`, msg`The first piece, then one in 25: one lug spent for a day’s work or two.`],
+      [
+        50,
+        msg`1 in 50`,
+        msg`The first piece, then one in 50: long runs of one kind, with a tool that is checked each day.`,
+      ],
     ]),
   },
   {
