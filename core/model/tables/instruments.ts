@@ -1,4 +1,3 @@
-import type { Accuracy } from '../accuracy.ts';
 import { type Message, msg } from '../../words/message.ts';
 
 /**
@@ -56,7 +55,7 @@ export const INSTRUMENTS = {
     title: Message;
     unit: 'mΩ' | 'MΩ' | 'N' | 'mm' | '°C' | 'mV';
     resolution: number;
-    accuracy: Accuracy;
+    accuracy: { percent: number; digits: number };
     most: number;
   }
 >;
