@@ -120,12 +120,46 @@ test('a piece is ticked off by name, and its spool is so much shorter', async ({
   await card(page, 'EN-2').click();
   await expect(card(page, 'EN-2')).toHaveAttribute('aria-pressed', 'true');
   await expect(plan).not.toContainText('EN-2');
-  await page.getByRole('button', { name: 'Spools and offcuts owned' }).click();
+  await page.getByRole('button', { name: 'What is on the shelf' }).click();
   // 5200 less 10 squared off, 869 cut and the kerf of the house.
   await expect(app.field('Left on Spool 5')).toHaveValue(/^4\s321$/);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(app.field('Left on Spool 5')).toHaveValue(/^5\s200$/);
   await expect(card(page, 'EN-2')).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('the shelf falls by what is made, is counted anew, and says what will run out', async ({ page }) => {
+  const app = await kitOfDemo(page);
+  await app.go('/job/teasel/cable/th2/make');
+  await page.getByRole('button', { name: /Cut$/ }).last().click();
+  const from = page.getByRole('button', { name: /^Cut from/ });
+  await expect(from).toContainText('Offcut 11');
+  await from.click();
+  await page.getByRole('option', { name: /^Spool 1,/ }).click();
+  await app.type('Who is working', 'Ada');
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await page.getByRole('button', { name: 'Go past it, with a reason' }).click();
+  await app.type('Why it may be gone past', 'measured twice');
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await expect(page.getByRole('heading', { name: /^Slide every layer/ })).toBeVisible();
+  await app.saved();
+  await app.go('/job/teasel/kit');
+  await page.getByRole('button', { name: 'What is on the shelf' }).click();
+  // Not the offcut that the plan would take, but the spool that was chosen: 7100 less 10 squared off, 411 and a kerf.
+  await expect(app.field('Left on Offcut 11')).toHaveValue(/^860$/);
+  await expect(app.field('Left on Spool 1')).toHaveValue(/^6\s67\d$/);
+
+  await app.refuses('Counted of Printed label', '-2', /out of range|“-2”/);
+  await app.type('Counted of Printed label', '21');
+  await expect(page.getByText(/was 60, counted .*Ada/)).toBeVisible();
+  const shopping = page.getByRole('region', { name: 'Shopping' });
+  await expect(shopping.getByRole('listitem').filter({ hasText: 'Printed label' })).toContainText(/buy \d+/);
+  await app.type('Keep at least of Solder wire 2 mm, rosin flux', '400');
+  const solder = shopping.getByRole('listitem').filter({ hasText: 'Solder wire' });
+  await expect(solder).toContainText('400');
+  await expect(solder).toContainText(/buy 2\d\d/);
+  await solder.getByRole('button').click();
+  await expect(solder).toContainText('on the shelf');
 });
 
 test('too little stock says exactly what to buy, and a new spool puts it right', async ({ page }) => {
@@ -142,7 +176,7 @@ test('too little stock says exactly what to buy, and a new spool puts it right',
   await lug.click();
   await expect(shopping).not.toContainText('to practise: 1');
   await expect(card(page, 'TH-4')).toBeDisabled();
-  await page.getByRole('button', { name: 'Spools and offcuts owned' }).click();
+  await page.getByRole('button', { name: 'What is on the shelf' }).click();
   await app.refuses('Size of Offcut 9', '51', /not a made size|made in/);
   await app.refuses('Left on Offcut 9', '-3', /out of range|“-3”/);
   await app.type('Left on Offcut 9', '7000');
@@ -203,7 +237,7 @@ test('lists and labels are saved, and read by others', async ({ page }) => {
 
 for (const [link, title, cell] of [
   ['Print Cutting list', 'Cutting list', 'Spool 1'],
-  ['Print Kit list', 'Kit list', 'not counted'],
+  ['Print Kit list', 'Kit list', 'Printed label'],
   ['Print Cable schedule', 'Cable schedule', '6 361'],
 ] as const) {
   test(`the print view of the ${title.toLowerCase()} is black on white, without buttons`, async ({
@@ -270,7 +304,7 @@ test('sleeves owned are edited in the tool case, and counted in the kit', async 
 test('axe finds nothing serious on the kit, with all its parts open', async ({ page }) => {
   test.slow();
   const app = await kitOfDemo(page);
-  await page.getByRole('button', { name: 'Spools and offcuts owned' }).click();
+  await page.getByRole('button', { name: 'What is on the shelf' }).click();
   expect(await app.seriousProblems('main'), 'kit').toEqual([]);
   await page.getByRole('button', { name: 'Bring in a cable schedule' }).click();
   await expect(page.getByTestId('schedule')).toBeVisible();

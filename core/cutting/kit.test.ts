@@ -107,7 +107,7 @@ describe('the kit', () => {
     const lugs = lines.filter(({ group }) => group === 'lugs');
     const kinds = new Set([th3?.work.ends.A.lug?.id, th3?.work.ends.B.lug?.id]).size;
     expect(lugs.reduce((sum, { need }) => sum + need, 0)).toBe(2 + kinds * shop.practice.practiceLugs);
-    expect(lines.find(({ key }) => key === 'labels')).toMatchObject({ need: 2, have: null, buy: 0 });
+    expect(lines.find(({ key }) => key === 'label')).toMatchObject({ need: 2, have: null, buy: 0 });
     const { A, B } = th3?.work.ends ?? {};
     const sleeves = lines.filter(({ group }) => group === 'sleeves');
     expect(sleeves.reduce((sum, { need }) => sum + need, 0)).toBeGreaterThanOrEqual(
@@ -168,15 +168,14 @@ describe('the kit', () => {
     const [one] = made;
     if (!one) throw new Error('nothing is to be made');
     const many = Array.from({ length: 30 }, (_, i) => ({ ...one, cable: { ...one.cable, tag: `C-${i}` } }));
-    const labels = kitOf(many, shop).lines.find(({ key }) => key === 'labels');
+    const labels = kitOf(many, shop).lines.find(({ key }) => key === 'label');
     expect(labels?.work.substituted).toHaveLength(25);
     expect(tell(labels?.work.substituted.at(-2))).toBe('7 more: 14');
     expect(tell(labels?.work.substituted.at(-1))).toBe('= 60');
   });
   test('what is bought costs its share, and a shelf without any is short of all', () => {
-    expect(priceOf({ price: 12, need: 4 }, 3)).toBe(9);
-    expect(priceOf({ price: null, need: 4 }, 3)).toBeNull();
-    expect(priceOf({ price: 0, need: 0 }, 0)).toBeNull();
+    expect(priceOf({ unitPrice: 3 }, 3)).toBe(9);
+    expect(priceOf({ unitPrice: null }, 3)).toBeNull();
     expect([
       shareNeeded({ need: 3, have: 4 }),
       shareNeeded({ need: 3, have: null }),

@@ -1,17 +1,15 @@
-import { term } from '../words/terms.ts';
-import { type Message, amount, capitalised, msg, verbatim, briefly } from '../words/message.ts';
+import { type Message, amount, msg, verbatim } from '../words/message.ts';
 import { LAYERS, type Layer } from '../model/tables/layers.ts';
 import { SLEEVES } from '../model/tables/sleeves.ts';
 import { COPPER } from '../conductor/copper.ts';
 import { cableMassPerMetre } from '../conductor/geometry.ts';
 import type { Work } from '../finding/finding.ts';
-import { END_NAMES } from '../model/end.ts';
 import type { Lug, Shop, Sleeve } from '../model/shop.ts';
 import { circleMm2, wallMm2 } from '../termination/lugs/lugOnCable.ts';
-import { usesSolder } from '../model/method.ts';
-import { solderNeed } from '../termination/solderNeed.ts';
-
-import { type CutGroup, cutGroups, isCut, type ToCut } from './pieces.ts';
+import { type CutGroup, cutGroups, type ToCut } from './pieces.ts';
+import { haveOf, leastOf, noted } from './shelf.ts';
+import { stockTitle, type StockUnit, stockUnit } from './stockTitle.ts';
+import { type Use, usesOf } from './uses.ts';
 import { digits } from '../words/numerals.ts';
 import { figure } from '../model/units/figure.ts';
 
@@ -22,11 +20,15 @@ export interface KitLine {
   readonly note: Message;
   readonly group: 'cable' | 'lugs' | 'sleeves' | 'layers' | 'solder' | 'labels';
   /** Pieces, or mm, or g. */
-  readonly unit: '' | 'mm' | 'g';
+  readonly unit: StockUnit;
   readonly need: number;
   /** Null where the shop keeps no count of it. */
   readonly have: number | null;
+  /** So much is to stay on the shelf. */
+  readonly least: number;
   readonly buy: number;
+  /** Of a piece, a mm or a g; null where no price is known. */
+  readonly unitPrice: number | null;
   /** For all that is needed; null where no price is known. */
   readonly price: number | null;
   readonly buyPrice: number | null;
@@ -52,55 +54,22 @@ export function lugMassG(lug: Lug): number {
   return ((barrel + Math.max(0, palm)) * COPPER.density) / 1e6;
 }
 
-/** Two labels to a cable, one at each end. */
-const LABEL_MM = 40;
-
-/** So much that one end or cable takes of a thing. */
-interface Use {
-  readonly who: Message;
-  readonly amount: number;
-}
 /** What is taken of each thing, by its key. */
 type Uses = ReadonlyMap<string, readonly Use[]>;
 
-/** Everything that cables still to be made take: "lug:…", "sleeve:…", "layer:…", "solder", "labels". */
-function usesOf(cables: readonly ToCut[], shop: Shop): Uses {
+/** Everything that cables still to be made take: "lug:…", "sleeve:…", "layer:…", "solder", "label". */
+function openUses(cables: readonly ToCut[], shop: Shop): Uses {
+  const open = cables.flatMap((own) => usesOf(own, shop.practice).filter(({ isSpent }) => !isSpent));
   const uses = new Map<string, Use[]>();
-  for (const { cable, work } of cables) {
-    const times = work.choice.taken.at.parallel;
-    const take = (key: string, who: Message, amount: number): void => {
-      const own = uses.get(key) ?? [];
-      own.push({ who, amount: amount * times });
-      uses.set(key, own);
-    };
-    for (const name of END_NAMES) {
-      const end = work.ends[name];
-      const who = `${cable.tag} ${name}`;
-      if (cable.done.some(({ step }) => step === `home.${name}`)) continue;
-      if (end.lug) take(`lug:${end.lug.id}`, who, 1);
-      if (end.sleeve) take(`sleeve:${end.sleeve.sleeve.id}`, who, end.sleeve.cutMm);
-      if (end.band && end.sleeve) take(`sleeve:${end.band.id}`, msg`${who}, its colour`, LABEL_MM);
-      if (end.lug && usesSolder(end.method))
-        take('solder', who, solderNeed(end, end.lug, shop.practice).massG);
-      if (end.layers.includes('boot')) take('layer:boot', who, 1);
-    }
-    if (isCut(cable)) continue;
-    const along = work.lengths?.cutMm ?? 0;
-    for (const layer of ['braid', 'glass'] as const) {
-      if (END_NAMES.some((name) => work.ends[name].layers.includes(layer)))
-        take(`layer:${layer}`, cable.tag, along);
-    }
-    take('labels', cable.tag, 2);
-    work.joins.forEach(({ connector, sleeve }, i) => {
-      const who = msg`${cable.tag}, join ${i + 1}`;
-      if (connector) take(`lug:${connector.id}`, who, 1);
-      if (sleeve && connector) take(`sleeve:${sleeve.id}`, who, Math.ceil(4 * connector.barrelMm));
-    });
+  for (const use of open) {
+    const known = uses.get(use.stock);
+    if (known) known.push(use);
+    else uses.set(use.stock, [use]);
   }
   return uses;
 }
 
-const total = (uses: readonly Use[]) => uses.reduce((sum, { amount }) => sum + amount, 0);
+const total = (uses: readonly Amount[]) => uses.reduce((sum, { amount }) => sum + amount, 0);
 /** How much of a kit's line there is, as a list says it. @example kitQuantity(6200, 'mm') // "6.20 m" */
 export const kitQuantity = (value: number, unit: KitLine['unit'], gramDecimals = 0): string =>
   unit === 'mm'
@@ -114,7 +83,14 @@ const inUnit = (quantity: number, unit: KitLine['unit']) => amount(quantity, uni
 /** More than this many who take of a thing are summed up in one line. */
 const MOST_SHOWN = 24;
 
-function workOf(uses: readonly Use[], unit: KitLine['unit'], formula: Message, extra: readonly Use[]): Work {
+type Amount = Pick<Use, 'who' | 'amount'>;
+
+function workOf(
+  uses: readonly Amount[],
+  unit: KitLine['unit'],
+  formula: Message,
+  extra: readonly Amount[],
+): Work {
   const all = [...uses, ...extra];
   const shown = all.length > MOST_SHOWN ? all.slice(0, MOST_SHOWN - 1) : all;
   const rest = all.slice(shown.length);
@@ -130,18 +106,28 @@ function workOf(uses: readonly Use[], unit: KitLine['unit'], formula: Message, e
   };
 }
 
-const line = (facts: Omit<KitLine, 'buy' | 'buyPrice'>): KitLine => {
-  const buy = facts.have === null ? 0 : Math.max(0, facts.need - facts.have);
+type LineFacts = Omit<KitLine, 'buy' | 'price' | 'buyPrice' | 'least'> & { readonly least?: number };
+
+/** A line: what is needed and what is to stay, less what there is, is bought; of what nobody counts nothing is. */
+function line({ least = 0, ...facts }: LineFacts): KitLine {
+  const { need, have, unit, work } = facts;
+  const buy = have === null ? 0 : Math.max(0, need + least - have);
+  const bought = msg`${inUnit(need, unit)} + ${inUnit(least, unit)} to keep − ${inUnit(have ?? 0, unit)} on the shelf = ${inUnit(buy, unit)} to buy`;
+  const kept = msg`${inUnit(least, unit)} to keep`;
   return {
     ...facts,
+    note: least === 0 ? facts.note : facts.note === '' ? kept : verbatim`${facts.note}, ${kept}`,
+    least,
     buy,
+    price: priceOf(facts, need),
     buyPrice: priceOf(facts, buy),
+    work: least > 0 && have !== null ? { ...work, substituted: [...work.substituted, bought] } : work,
   };
-};
+}
 
-/** What it costs to buy so much of a line; null where no price is known. */
-export const priceOf = ({ price, need }: Pick<KitLine, 'price' | 'need'>, buy: number): number | null =>
-  price === null || need === 0 ? null : (price / need) * buy;
+/** What so much of a line costs; null where no price is known. */
+export const priceOf = ({ unitPrice }: Pick<KitLine, 'unitPrice'>, quantity: number): number | null =>
+  unitPrice === null ? null : unitPrice * quantity;
 
 /** How much of what is there is needed, as a share: above 1 there is too little. */
 export const shareNeeded = ({ need, have }: Pick<KitLine, 'need' | 'have'>): number =>
@@ -150,28 +136,79 @@ export const shareNeeded = ({ need, have }: Pick<KitLine, 'need' | 'have'>): num
 const PER_END = msg`one for each end still to be made`;
 const AS_CUT = msg`Σ as it is cut for each end still to be made`;
 
-/** Everything that is still to be cut, put on and shrunk, against what is on the shelf. */
+/** A line for what is counted by its key; null for what the shop does not know any more. */
+function lineOf(stock: string, takers: readonly Use[], shop: Shop): KitLine | null {
+  const what = stockTitle(stock, shop);
+  const facts = what === null ? null : ownFacts(stock, takers, shop);
+  if (what === null || facts === null) return null;
+  return line({
+    key: stock,
+    what,
+    unit: stockUnit(stock),
+    need: total(takers),
+    have: haveOf(shop, stock),
+    least: leastOf(shop, stock),
+    massG: 0,
+    ...facts,
+  });
+}
+
+type OwnFacts = Pick<LineFacts, 'note' | 'group' | 'unitPrice' | 'work'> &
+  Partial<Pick<LineFacts, 'need' | 'massG'>>;
+
+/** What sets the line of one kind of thing apart from another's. */
+function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts | null {
+  const [kind, id] = stock.split(':', 2);
+  const { price } = noted(shop, stock) ?? {};
+  const unitPrice = price === undefined ? null : price / PRICED_BY[stockUnit(stock)];
+  switch (kind) {
+    case 'lug': {
+      const lug = shop.lugs.find((owned) => owned.id === id);
+      return lug ? lugFacts(lug, takers, shop) : null;
+    }
+    case 'sleeve': {
+      const sleeve = shop.sleeves.find((owned) => owned.id === id);
+      return sleeve ? sleeveFacts(sleeve, takers) : null;
+    }
+    case 'layer':
+      return { ...layerFacts(id as Layer, takers), unitPrice };
+    case 'solder':
+      return {
+        unitPrice,
+        note: msg`as the bores leave room`,
+        group: 'solder',
+        massG: total(takers),
+        work: workOf(takers, 'g', msg`Σ room that bore and strands leave × density of solder`, []),
+      };
+    case 'label':
+      return {
+        unitPrice,
+        note: msg`one at each end`,
+        group: 'labels',
+        work: workOf(takers, '', msg`two to a cable`, []),
+      };
+    default:
+      return null;
+  }
+}
+
+const ORDER = ['lug', 'sleeve', 'layer', 'solder', 'label'];
+const rankOf = (stock: string) => ORDER.indexOf(stock.split(':', 1)[0] ?? '');
+
+/** What is to be kept on the shelf and runs out, whether or not anything here takes it. */
+const runningOut = (shop: Shop): string[] =>
+  (shop.shelf ?? []).flatMap(({ stock, least = 0 }) =>
+    (haveOf(shop, stock) ?? least) < least ? [stock] : [],
+  );
+
+/** Everything that is still to be cut, put on and shrunk, against what is on the shelf; and what runs out there. */
 export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
-  const uses = usesOf(cables, shop);
-  /** What is taken of each thing of a group: "lug:…" without its group. */
-  const taken = (prefix: string) =>
-    [...uses].flatMap(([key, takers]): [string, readonly Use[]][] =>
-      key.startsWith(prefix) ? [[key.slice(prefix.length), takers]] : [],
-    );
+  const uses = openUses(cables, shop);
+  const stocks = [...new Set([...uses.keys(), ...runningOut(shop)])].sort((a, b) => rankOf(a) - rankOf(b));
   const groups = cutGroups(cables, shop).filter(({ pieces }) => pieces.length > 0);
   const lines = [
     ...groups.map((group) => cableLine(group, shop.practice.cutting.kerfMm)),
-    ...taken('lug:').flatMap(([id, takers]) => {
-      const lug = shop.lugs.find((owned) => owned.id === id);
-      return lug ? [lugLine(lug, takers, shop.practice.practiceLugs)] : [];
-    }),
-    ...taken('sleeve:').flatMap(([id, takers]) => {
-      const sleeve = shop.sleeves.find((owned) => owned.id === id);
-      return sleeve ? [sleeveLine(sleeve, takers)] : [];
-    }),
-    ...taken('layer:').map(([id, takers]) => layerLine(id as Layer, takers)),
-    ...taken('solder').map(([, takers]) => solderLine(shop.practice.solder.wireMm, takers)),
-    ...taken('labels').map(([, takers]) => labelLine(takers)),
+    ...stocks.flatMap((stock) => lineOf(stock, uses.get(stock) ?? [], shop) ?? []),
   ];
   const sum = (each: (kitLine: KitLine) => number | null) =>
     lines.reduce((all, kitLine) => all + (each(kitLine) ?? 0), 0);
@@ -183,6 +220,9 @@ export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
   };
 }
 
+/** Solder is priced by 100 g, what is cut from a length by the metre. */
+const PRICED_BY = { '': 1, mm: 1000, g: 100 } as const;
+
 function cableLine(group: CutGroup, kerfMm: number): KitLine {
   const need = group.pieces.reduce((sum, { lengthMm }) => sum + lengthMm + kerfMm, 0);
   return line({
@@ -193,7 +233,7 @@ function cableLine(group: CutGroup, kerfMm: number): KitLine {
     unit: 'mm',
     need,
     have: group.spools.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
-    price: (need / 1000) * group.pricePerM,
+    unitPrice: group.pricePerM / 1000,
     massG: (need / 1000) * cableMassPerMetre(group.copperMm2, group.outerMm) * 1000,
     work: workOf(
       group.pieces.map(({ label, lengthMm }) => ({ who: label, amount: lengthMm + kerfMm })),
@@ -204,79 +244,35 @@ function cableLine(group: CutGroup, kerfMm: number): KitLine {
   });
 }
 
-/** @param practiceLugs how many of each tube lug are kept back to practise on */
-function lugLine(lug: Lug, takers: readonly Use[], practiceLugs: number): KitLine {
-  const spare = lug.form === 'tube' ? practiceLugs : 0;
+/** Some of each tube lug are kept back to practise on, where it is used at all. */
+function lugFacts(lug: Lug, takers: readonly Use[], { practice }: Shop): OwnFacts {
+  const spare = lug.form === 'tube' && takers.length > 0 ? practice.practiceLugs : 0;
   const count = total(takers);
-  return line({
-    key: `lug:${lug.id}`,
-    what: lug.form === 'butt' ? msg`Connector ${lug.label}` : msg`Lug ${lug.label}`,
+  return {
     note: spare > 0 ? msg`${spare} of them to practise` : '',
     group: 'lugs',
-    unit: '',
     need: count + spare,
-    have: lug.stock,
-    price: lug.price > 0 ? (count + spare) * lug.price : null,
+    unitPrice: lug.price > 0 ? lug.price : null,
     massG: count * lugMassG(lug),
     work: workOf(takers, '', PER_END, spare > 0 ? [{ who: msg`to practise`, amount: spare }] : []),
-  });
+  };
 }
 
-/** The shop counts none of it, and knows neither its price nor its weight. */
-const NOT_ON_SHELF = { have: null, price: null, massG: 0 } as const;
-
-function layerLine(layer: Layer, takers: readonly Use[]): KitLine {
-  const unit = layer === 'boot' ? '' : 'mm';
-  return line({
-    ...NOT_ON_SHELF,
-    key: `layer:${layer}`,
-    what: capitalised(LAYERS[layer].title),
+function layerFacts(layer: Layer, takers: readonly Use[]): Omit<OwnFacts, 'unitPrice'> {
+  const unit = stockUnit(`layer:${layer}`);
+  return {
     note: LAYERS[layer].why,
     group: 'layers',
-    unit,
-    need: total(takers),
     work: workOf(takers, unit, unit === '' ? PER_END : msg`Σ cut length of each cable that wears it`, []),
-  });
+  };
 }
 
-const solderLine = (wireMm: number, takers: readonly Use[]): KitLine =>
-  line({
-    ...NOT_ON_SHELF,
-    key: 'solder',
-    what: msg`Solder wire ${briefly(wireMm, 'mm', 2)}, rosin flux`,
-    note: msg`as the bores leave room`,
-    group: 'solder',
-    unit: 'g',
-    need: total(takers),
-    massG: total(takers),
-    work: workOf(takers, 'g', msg`Σ room that bore and strands leave × density of solder`, []),
-  });
-
-const labelLine = (takers: readonly Use[]): KitLine =>
-  line({
-    ...NOT_ON_SHELF,
-    key: 'labels',
-    what: msg`Printed label`,
-    note: msg`one at each end`,
-    group: 'labels',
-    unit: '',
-    need: total(takers),
-    work: workOf(takers, '', msg`two to a cable`, []),
-  });
-
-function sleeveLine(sleeve: Sleeve, uses: readonly Use[]): KitLine {
-  const mm = total(uses);
-  const { ratio, title } = SLEEVES[sleeve.kind];
-  return line({
-    key: `sleeve:${sleeve.id}`,
-    what: msg`Sleeve ${sleeve.suppliedMm} / ${sleeve.recoveredMm}${sleeve.colour === 'black' ? '' : verbatim` ${term(sleeve.colour)}`}`,
+function sleeveFacts({ kind, pricePerM }: Sleeve, takers: readonly Use[]): OwnFacts {
+  const { ratio, title } = SLEEVES[kind];
+  return {
     note: verbatim`${ratio}, ${title}`,
     group: 'sleeves',
-    unit: 'mm',
-    need: mm,
-    have: sleeve.stockMm,
-    price: sleeve.pricePerM === undefined ? null : (mm / 1000) * sleeve.pricePerM,
-    massG: 0,
-    work: workOf(uses, 'mm', AS_CUT, []),
-  });
+    unitPrice: pricePerM === undefined ? null : pricePerM / 1000,
+    work: workOf(takers, 'mm', AS_CUT, []),
+  };
 }

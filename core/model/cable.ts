@@ -21,6 +21,15 @@ export const passedSchema = z.strictObject({
   reason: text(200).check(z.minLength(3)),
 });
 
+/** What was taken off the shelf for a part of a cable: pieces, mm or g of something that is counted there. */
+export const takenSchema = z.strictObject({
+  /** For what: "lug.A", "sleeve.B", "cable". */
+  part: z.string().check(z.regex(/^[\w.-]{1,60}$/)),
+  /** Off what: "lug:l4", "sleeve:s2", "solder", "spool:p1". */
+  stock: text(120).check(z.minLength(1)),
+  amount: z.number().check(z.gte(0), z.lte(1e7)),
+});
+
 /** Something that went wrong at a step, and the way that was taken out of it. */
 export const mishapSchema = z.strictObject({
   id,
@@ -32,6 +41,8 @@ export const mishapSchema = z.strictObject({
   way: z.enum(['redo', 'cut back', 'scrap']),
   /** What was cut off, mm. */
   cutBackMm: z.optional(mm()),
+  /** What was spoilt of what had come off the shelf, or came off it to be spoilt. */
+  lost: z.optional(z.array(takenSchema).check(z.maxLength(MOST.taken))),
 });
 
 /** A photograph of the work; its picture is kept apart, and goes along in the job file. */
@@ -142,8 +153,17 @@ export const cableSchema = z.strictObject({
   joins: z.array(joinSchema).check(z.maxLength(MOST.joins)),
   /** From palm A to palm B, turned as the cable lies, degrees. */
   palmAngleDeg: z.number().check(z.gte(0), z.lte(359)),
-  /** Steps of the traveller that are done, by their id, with when and by whom. */
-  done: z.array(z.strictObject({ step: id, at: moment, by: text(60) })).check(z.maxLength(MOST.done)),
+  /** Steps of the traveller that are done, by their id, with when and by whom, and what each took off the shelf. */
+  done: z
+    .array(
+      z.strictObject({
+        step: id,
+        at: moment,
+        by: text(60),
+        took: z.optional(z.array(takenSchema).check(z.maxLength(MOST.taken))),
+      }),
+    )
+    .check(z.maxLength(MOST.done)),
   readings: z.array(readingSchema).check(z.maxLength(MOST.readings)),
   reworks: z.array(reworkSchema).check(z.maxLength(MOST.reworks)),
   /** Readings done without, and who answers for it. */
@@ -174,6 +194,7 @@ export type Passed = z.infer<typeof passedSchema>;
 export type Mishap = z.infer<typeof mishapSchema>;
 export type CableRecord = z.infer<typeof recordSchema>;
 export type RecordLine = z.infer<typeof recordLineSchema>;
+export type Taken = z.infer<typeof takenSchema>;
 export type Lot = z.infer<typeof lotSchema>;
 export type Nonconformance = z.infer<typeof nonconformanceSchema>;
 export type SignOff = z.infer<typeof signOffSchema>;

@@ -164,6 +164,29 @@ export const spoolSchema = z.strictObject({
   pricePerM: z.optional(price),
 });
 
+/** How much of something: pieces, mm or g. */
+const quantity = z.number().check(z.gte(0), z.lte(1e7));
+
+/** Something that is counted on the shelf; of a lug or sleeve, whose count stands with it, the least to keep of it. */
+export const shelfSchema = z.strictObject({
+  /** What it is: "solder", "label", "layer:boot", "lug:l4". */
+  stock: text(120).check(z.minLength(1)),
+  have: z.optional(quantity),
+  /** With less than this it is bought again. */
+  least: z.optional(quantity),
+  /** Of a piece, a metre or 100 g. */
+  price: z.optional(price),
+});
+
+/** A count that was put right: what it was, where it was known, and what was found. */
+export const recountSchema = z.strictObject({
+  stock: text(120).check(z.minLength(1)),
+  at: moment,
+  by: text(60),
+  was: z.optional(quantity),
+  now: quantity,
+});
+
 /** What turns a line that an instrument sends into a figure; see `core/instrument/linePattern.ts`. */
 export const lineSchema = z.strictObject({
   /** Its own words round the figure: "<skip>,<value> <unit>". */
@@ -229,6 +252,10 @@ export const shopSchema = z.strictObject({
       )
       .check(z.maxLength(MOST.shopLots)),
   ),
+  /** What is counted on the shelf besides cable, lugs and sleeves, and the least to keep of each. */
+  shelf: z.optional(z.array(shelfSchema).check(z.maxLength(MOST.shelf))),
+  /** Counts that were put right, oldest first. */
+  recounts: z.optional(z.array(recountSchema).check(z.maxLength(MOST.recounts))),
   /**
    * What the shop was begun with, while that is worth saying: assumed before anybody was asked, the demo's, the made-up example, what
    * was answered, or nothing. Absent: the person's own.
@@ -245,6 +272,7 @@ export type Sleeve = z.infer<typeof sleeveSchema>;
 export type Spool = z.infer<typeof spoolSchema>;
 export type Instrument = z.infer<typeof instrumentSchema>;
 export type InstrumentLine = z.infer<typeof lineSchema>;
+export type Recount = z.infer<typeof recountSchema>;
 export type DieCheck = z.infer<typeof dieCheckSchema>;
 export type Trial = z.infer<typeof trialSchema>;
 export type Post = z.infer<typeof postSchema>;

@@ -1,4 +1,4 @@
-import type { Cable } from '../model/cable.ts';
+import type { Cable, Taken } from '../model/cable.ts';
 import type { Signed } from '../model/people.ts';
 import type { Trial } from '../model/shop.ts';
 import { isDone } from '../model/stepId.ts';
@@ -43,11 +43,16 @@ export function withTyped(cable: Cable, step: Step, value: number | null, signed
   return { ...cable, ends: { ...cable.ends, [end]: { ...own, strands } } };
 }
 
-/** The cable with a step ticked. */
-export const withTick = (cable: Cable, { id }: Pick<Step, 'id'>, { at, by }: Signed): Cable => ({
-  ...cable,
-  done: [...cable.done, { step: id, at, by }],
-});
+/** The cable with a step ticked, and with what that took off the shelf. */
+export const withTick = (
+  cable: Cable,
+  { id }: Pick<Step, 'id'>,
+  signed: Omit<Signed, 'id'>,
+  took: readonly Taken[] = [],
+): Cable => {
+  const tick = { step: id, at: signed.at, by: signed.by, ...(took.length > 0 && { took: [...took] }) };
+  return { ...cable, done: [...cable.done, tick] };
+};
 
 /** The cable with the tick of a step taken back; as it is while anything that is done rests on that step. */
 export const withoutTick = (cable: Cable, step: Step, steps: readonly Step[]): Cable =>

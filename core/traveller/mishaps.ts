@@ -1,6 +1,6 @@
 import { type Message, msg, amount, bare } from '../words/message.ts';
 import type { Making } from './making.ts';
-import type { Cable, Mishap } from '../model/cable.ts';
+import type { Cable, Mishap, Taken } from '../model/cable.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import type { Signed } from '../model/people.ts';
 import type { Shop } from '../model/shop.ts';
@@ -243,6 +243,46 @@ function cutBack(end: EndName, lacksSleeve: boolean, cable: Cable, work: Making)
   };
 }
 
+/** What waits on a cable, or is fixed to it, once its layers are on. */
+const ON_WITH_LAYERS = /^(sleeve|band|boot|join-sleeve)\.|^(braid|glass)$/;
+
+/**
+ * The parts of a cable that a way out leaves spoilt: a lug that is held with the end that is cut off, a sleeve that is
+ * slit, with a scrapped piece all that is on it. Whatever is not among them can be used again.
+ *
+ * @returns a test of a part, as `usesOf` names it: "lug.A", "sleeve.B", "braid", "cable"
+ */
+export function spoiltBy(what: string, step: Step, cable: Cable, out: WayOut): (part: string) => boolean {
+  const isSplit = what === ('sleeve split or burnt' satisfies FaultCode);
+  const isHolding = (name: EndName) =>
+    isHeld(name, cable.done) || (step.end === name && HOLDS.includes(kindOf(step.id)));
+  const isOf = (part: string, name: EndName) => part.endsWith(`.${name}`);
+  const fixed = (part: string, name: EndName) => {
+    if (part === `lug.${name}` || part === `solder.${name}`) return isHolding(name);
+    if (part !== `sleeve.${name}` && part !== `band.${name}`) return false;
+    return isDone(cable, `shrink.${name}`) || (isSplit && step.end === name);
+  };
+  const { end } = step;
+  switch (out.way) {
+    case 'cut back':
+      return (part) => end !== undefined && isOf(part, end) && fixed(part, end);
+    case 'redo': {
+      const isSlit = kindOf(step.id) !== 'shrink' && out.reopens.includes(`shrink.${end}`);
+      return (part) =>
+        end !== undefined && /^(sleeve|band)\./.test(part) && (isSlit || isSplit) && fixed(part, end);
+    }
+    case 'scrap':
+      return (part) => {
+        if (part === 'cable') return isDone(cable, 'cut') || step.id === 'cut';
+        if (ON_WITH_LAYERS.test(part) && isDone(cable, 'layers')) return true;
+        if (part === 'label') return isDone(cable, 'label');
+        if (part.startsWith('join-lug.'))
+          return isDone(cable, `join-crimp-${part.slice('join-lug.'.length)}`);
+        return END_NAMES.some((name) => isOf(part, name) && fixed(part, name));
+      };
+  }
+}
+
 /** A new end has all its strands again. */
 function withWholeStrands({ ends }: Cable, names: readonly EndName[]): Cable['ends'] {
   const whole = (name: EndName) => {
@@ -268,8 +308,17 @@ function endsAfter(cable: Cable, { way, over }: WayOut, remade: readonly EndName
 /**
  * The cable once a way out is taken: its steps stand open again, what was measured there no longer counts, and what
  * happened stays in its record. A new piece has the loop again that was asked for.
+ *
+ * @param lost what was spoilt of what is counted on the shelf
  */
-export function afterMishap(cable: Cable, what: string, step: Step, out: WayOut, said: Signed): Cable {
+export function afterMishap(
+  cable: Cable,
+  what: string,
+  step: Step,
+  out: WayOut,
+  said: Signed,
+  lost: readonly Taken[] = [],
+): Cable {
   const reopened = new Set(out.reopens);
   const isHeldAnew = out.reopens.some((id) => HOLDS.includes(kindOf(id)));
   const isNew = out.way === 'scrap';
@@ -306,6 +355,7 @@ export function afterMishap(cable: Cable, what: string, step: Step, out: WayOut,
         what,
         way: out.way,
         ...(out.cutBackMm > 0 && { cutBackMm: out.cutBackMm }),
+        ...(lost.length > 0 && { lost: [...lost] }),
       },
     ],
   };

@@ -7,5 +7,7 @@ export const CIRCULAR_MIL_MM2 = (Math.PI / 4) * 0.0254 ** 2;
 export const LBF_N = 4.44822;
 /** One pound of force at one foot, N·m. */
 export const LBF_FT_NM = 1.35582;
+/** One ounce, g: a sixteenth of a pound. */
+export const OUNCE_G = 28.349523125;
 /** One pound, kg. */
 export const LB_KG = 0.45359237;

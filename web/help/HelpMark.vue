@@ -29,7 +29,7 @@ function place({ currentTarget }: Event): void {
 </script>
 
 <template>
-  <Popover v-if="help" class="inline-block align-baseline">
+  <Popover v-if="help" class="help-mark inline-block align-baseline">
     <PopoverButton
       class="figure -my-2 inline-flex !min-h-0 !min-w-6 items-center justify-center py-2 text-[14px] leading-3 font-semibold text-teal hover:bg-teal-tint pointer-coarse:-my-4 pointer-coarse:size-11"
       :aria-label="say`Help`"

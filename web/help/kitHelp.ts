@@ -25,6 +25,22 @@ export const KIT_HELP: readonly HelpEntry[] = [
     'along',
   ],
   [
+    say`Cut from`,
+    say`The spool or offcut that this cable is cut from. What is cut comes off it, so that the next plan counts on what is really left.`,
+  ],
+  [
+    say`Counted of ${ANY}`,
+    say`How much of it is on the shelf now, by your count. Making takes off it; a count entered again keeps the one before. Empty where nobody counts it: then nothing is bought by itself.`,
+  ],
+  [
+    say`Keep at least of ${ANY}`,
+    say`With less than this left after the job, the shopping list asks for more. Set it to what you use until the next delivery.`,
+  ],
+  [
+    say`Price of ${ANY}`,
+    say`What you paid for one, for a metre or for 100 g, as the field says. Without it the kit is worth more than its sum says.`,
+  ],
+  [
     say`${ANY} is begun`,
     say`Tick it where the spool has been cut from. Its price is then not counted again, and it is used up before a new one is begun.`,
   ],

@@ -68,11 +68,11 @@ const isStockOpen = ref(false);
               :aria-expanded="isStockOpen"
               @click="isStockOpen = !isStockOpen"
             >
-              {{ isStockOpen ? say`Put the stock away` : say`Spools and offcuts owned` }}
+              {{ isStockOpen ? say`Close the shelf` : say`What is on the shelf` }}
             </button>
             <OtherJobs :job-id="jobId" :chosen="withJobs" @choose="withJobs = $event" />
           </div>
-          <StockPanel v-if="isStockOpen" class="px-3.5 pb-4" />
+          <StockPanel v-if="isStockOpen" :kit="kit" class="px-3.5 pb-4" />
         </div>
         <TickCards :plans="plans" :made="made" :cut="cut" class="shrink-0 border-t border-line" />
       </div>

@@ -15,11 +15,17 @@ import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import { called } from '../../core/model/catalogue/called.ts';
 import AddButton from '../ui/AddButton.vue';
+import ShelfPanel from './ShelfPanel.vue';
+import { useShelf } from './useShelf.ts';
+import type { Kit } from '../../core/cutting/kit.ts';
 import { say } from '../../core/words/say.ts';
 import { tell } from '../../core/words/message.ts';
 
-/** Cable on the shelf: spools and offcuts, each with what it is and how much is left of it. */
+/** What is on the shelf: spools and offcuts, each with what is left of it; then all else that is counted. */
+const { kit } = defineProps<{ kit: Kit }>();
+
 const bench = useBench();
+const { recount } = useShelf();
 const kinds = computed(() =>
   bench.shop.cableKinds.map(({ id, title }) => ({ value: id, title: called(title) })),
 );
@@ -121,7 +127,7 @@ function setCutting(change: Partial<typeof cutting.value>): void {
     <div
       v-for="spool in bench.shop.spools"
       :key="spool.id"
-      class="row-fields grid grid-cols-2 items-start gap-2 border-t border-hairline py-1 sm:grid-cols-[94px_minmax(0,1fr)_82px_86px_108px_70px_34px_34px]"
+      class="row-fields alike grid grid-cols-2 items-start gap-2 border-t border-hairline py-1 sm:grid-cols-[94px_minmax(0,1fr)_82px_86px_108px_70px_34px_34px]"
     >
       <TextField
         :label="say`Called, ${spool.label}`"
@@ -156,7 +162,7 @@ function setCutting(change: Partial<typeof cutting.value>): void {
         :least="1"
         :most="1e7"
         :decimals="0"
-        @update:model-value="(mm) => edit(spool.id, say`length`, (own) => void (own.lengthMm = mm))"
+        @update:model-value="recount(`spool:${spool.id}`, $event)"
       />
       <QuantityField
         :label="say`Price a metre of ${spool.label}`"
@@ -190,5 +196,6 @@ function setCutting(change: Partial<typeof cutting.value>): void {
     <AddButton list="spools" :count="bench.shop.spools.length" class="mt-2" @add="add">
       {{ say`A spool or offcut` }}
     </AddButton>
+    <ShelfPanel :kit="kit" class="mt-5" />
   </section>
 </template>

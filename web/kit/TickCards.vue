@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Piece } from '../../core/cutting/cutPlan.ts';
-import { isCut, pieceIds, spoolsAfterCut } from '../../core/cutting/pieces.ts';
+import { isCut, pieceIds } from '../../core/cutting/pieces.ts';
+import { offSpool } from '../../core/cutting/shelf.ts';
 import { usePersonNeeded } from '../bench/usePersonNeeded.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
@@ -92,12 +93,14 @@ function tick({ toCut, cuts }: Card): void {
       .find(({ id }) => id === toCut.job.id)
       ?.cables.find(({ id }) => id === toCut.cable.id);
     if (!cable) return;
-    cable.done.push({ step: 'cut', at: new Date().toISOString(), by: prefs.person });
     const ids = cuts.map(({ piece }) => piece.id);
-    for (const { spoolId, piece } of cuts) {
+    const took = cuts.map(({ spoolId, piece }) => {
       const later = [...placed.value].some(([id, cut]) => cut.spoolId === spoolId && !ids.includes(id));
-      draft.shop.spools = spoolsAfterCut(draft.shop.spools, spoolId, [piece], rules, later);
-    }
+      const off = offSpool(draft.shop.spools, spoolId, [piece], rules, later);
+      draft.shop.spools = off.spools;
+      return off.took;
+    });
+    cable.done.push({ step: 'cut', at: new Date().toISOString(), by: prefs.person, took });
   });
 }
 </script>

@@ -15,6 +15,7 @@ import { workOf } from '../stores/work.ts';
 import BenchHeader from './BenchHeader.vue';
 import GatePanel from './GatePanel.vue';
 import MishapBox from './MishapBox.vue';
+import OffShelf from './OffShelf.vue';
 import PractiseFirst from './PractiseFirst.vue';
 import StepCaution from './StepCaution.vue';
 import StepEntry from './StepEntry.vue';
@@ -60,7 +61,7 @@ const traveller = useTraveller(
   },
 );
 const { steps, current, currentId, index, gates, isShut, hot, typed, judged, now, ago } = traveller;
-const { trial, trialProblem } = traveller;
+const { trial, trialProblem, spoolId, takes } = traveller;
 const untried = computed(() =>
   cable.value && work.value ? stillToPractise(cable.value, work.value, bench.shop) : [],
 );
@@ -221,7 +222,10 @@ onKeyStroke('Escape', () => {
               @done="goOn"
             />
             <PractiseFirst v-else-if="untried.length > 0" :untried="untried" @practise="traveller.practise" />
-            <p v-else class="text-[16px] text-ink2">{{ say`Nothing to measure at this step.` }}</p>
+            <p v-else-if="takes.length === 0 && current.id !== 'cut'" class="text-[16px] text-ink2">
+              {{ say`Nothing to measure at this step.` }}
+            </p>
+            <OffShelf v-model="spoolId" :cable="cable" :work="work" :step="current.id" :takes="takes" />
           </div>
           <div class="border-hairline px-4 py-3 max-lg:border-t lg:border-l">
             <p class="figure mb-1 text-[17px] text-ink2">{{ say`Photographs` }}</p>

@@ -1,5 +1,6 @@
 import { tell } from '../../core/words/message.ts';
 import { useNow } from '@vueuse/core';
+import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
 import { computed, ref, watch } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
@@ -9,17 +10,17 @@ import { judgeAsk } from '../../core/traveller/asks.ts';
 import type { CautionId } from '../../core/model/cautions.ts';
 import { isHeeded } from '../../core/model/cautions.ts';
 import { type Ago, gateStates, hotEnds } from '../../core/traveller/gates.ts';
-import { afterMishap, faultSays, type WayOut } from '../../core/traveller/mishaps.ts';
+import { faultSays, type WayOut } from '../../core/traveller/mishaps.ts';
 import {
   asksTrial,
   firstOpen,
   isTrialWhole,
   type TrialFigures,
   trialOf,
-  withoutTick,
   withTick,
   withTyped,
 } from '../../core/traveller/following.ts';
+import { type CableAndShop, takesOff, ticked, unticked, wentWrong } from '../../core/traveller/withShelf.ts';
 import { lotsBegun } from '../../core/log/lots.ts';
 import { practiceBegins } from '../../core/traveller/practise.ts';
 import { type Step } from '../../core/traveller/step.ts';
@@ -104,17 +105,36 @@ export function useTraveller(
 
   const said = () => ({ id: nanoid(10), at: new Date().toISOString(), by: prefs.person.trim() });
 
+  const toMake = (own = cable.value) => ({ key: own.id, cable: own, work: target().work });
+  /** The spool that the cable is cut from, where another than the proposed one was chosen. */
+  const spoolId = ref<string>();
+  watch(currentId, () => {
+    spoolId.value = undefined;
+  });
+  /** What the step at hand will take off the shelf. */
+  const takes = computed(() =>
+    current.value && !isDone(current.value)
+      ? takesOff(current.value, toMake(), bench.shop, spoolId.value).took
+      : [],
+  );
+  /** Keeps the cable and what its making left on the shelf, in one change. */
+  function keep(what: string, next: CableAndShop): void {
+    bench.edit(what, (draft) => {
+      const cables = draft.jobs.find(({ id }) => id === target().jobId)?.cables;
+      const place = cables?.findIndex(({ id }) => id === cable.value.id) ?? -1;
+      if (!cables || place < 0) return;
+      cables[place] = next.cable as Draft<Cable>;
+      Object.assign(draft.shop, next.shop);
+    });
+  }
+
   /** The practice piece is spent: its figures become a trial of the die, and the step is done, in one change. */
   function keepTrial(step: Step): void {
     const signed = said();
     const own = trialOf(step, target().work, trial.value, signed);
     if (!own) return;
-    bench.edit(say`step ${step.short}`, (draft) => {
-      draft.shop.trials.push(own);
-      const job = draft.jobs.find(({ id }) => id === target().jobId);
-      const place = job?.cables.findIndex(({ id }) => id === cable.value.id) ?? -1;
-      if (job && place >= 0) job.cables[place] = withTick(cable.value, step, signed);
-    });
+    const next = ticked(toMake(), step, bench.shop, signed);
+    keep(say`step ${step.short}`, { ...next, shop: { ...next.shop, trials: [...next.shop.trials, own] } });
   }
 
   /** Puts a practice piece of an end before everything else, and goes to it. */
@@ -141,13 +161,14 @@ export function useTraveller(
       keepTrial(step);
     } else if (!isDone(step)) {
       const signed = said();
-      edit(say`step ${step.short}`, (draft) => {
-        const begun = {
-          ...(draft as Cable),
-          lots: lotsBegun(draft as Cable, target().work, bench.shop, signed),
-        };
-        Object.assign(draft, withTick(withTyped(begun, step, typed.value, signed), step, signed));
-      });
+      const lots = lotsBegun(cable.value, target().work, bench.shop, signed);
+      const begun = withTyped(
+        { ...cable.value, ...(lots.length > 0 && { lots }) },
+        step,
+        typed.value,
+        signed,
+      );
+      keep(say`step ${step.short}`, ticked(toMake(begun), step, bench.shop, signed, spoolId.value));
     }
     if (goesOn) currentId.value = steps.value[index.value + 1]?.id;
     return true;
@@ -157,9 +178,8 @@ export function useTraveller(
   function back(): void {
     const before = steps.value[index.value < 0 ? steps.value.length - 1 : index.value - 1];
     if (!before) return;
-    const taken = withoutTick(cable.value, before, steps.value);
-    if (taken !== cable.value)
-      edit(say`back to ${before.short}`, (draft) => void Object.assign(draft, { done: taken.done }));
+    const next = unticked(toMake(), before, bench.shop);
+    if (next.cable !== cable.value) keep(say`back to ${before.short}`, next);
     currentId.value = before.id;
   }
 
@@ -185,10 +205,8 @@ export function useTraveller(
   function mishap(what: string, out: WayOut): void {
     const step = current.value;
     if (!step) return;
-    edit(tell(faultSays(what)), (draft) => {
-      const measured = withTyped(draft as Cable, step, typed.value, said());
-      Object.assign(draft, afterMishap(measured, what, step, out, said()));
-    });
+    const measured = withTyped(cable.value, step, typed.value, said());
+    keep(tell(faultSays(what)), wentWrong(toMake(measured), { what, step, out }, bench.shop, said()));
     currentId.value = firstOpen(steps.value, cable.value)?.id;
   }
 
@@ -207,6 +225,8 @@ export function useTraveller(
     trial,
     trialProblem,
     asksTrial: asksTrialAt,
+    spoolId,
+    takes,
     practise,
     isDone,
     isHeededToday,

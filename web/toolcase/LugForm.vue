@@ -12,6 +12,7 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import TextField from '../ui/TextField.vue';
+import { useShelf } from '../kit/useShelf.ts';
 import { say } from '../../core/words/say.ts';
 
 /** A lug measured with a calliper: every dimension that decides whether it fits, and what closes on it. */
@@ -19,6 +20,7 @@ const { lug } = defineProps<{ lug: Lug }>();
 defineEmits<{ done: [] }>();
 
 const bench = useBench();
+const { recount } = useShelf();
 function edit(what: string, recipe: (own: Draft<Lug>) => void): void {
   bench.edit(say`lug: ${what}`, (draft) => {
     const own = draft.shop.lugs.find(({ id }) => id === lug.id);
@@ -150,7 +152,7 @@ const remove = () =>
         :least="0"
         :most="100000"
         :decimals="0"
-        @update:model-value="(stock) => edit(say`stock`, (own) => void (own.stock = Math.round(stock)))"
+        @update:model-value="recount(`lug:${lug.id}`, Math.round($event))"
       />
     </div>
     <div class="my-3 flex flex-wrap gap-5">

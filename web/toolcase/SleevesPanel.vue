@@ -12,6 +12,7 @@ import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import AddButton from '../ui/AddButton.vue';
+import { useShelf } from '../kit/useShelf.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Every heat-shrink sleeve owned: how wide it comes, how far it shrinks, how much is left and what a metre costs. */
@@ -20,6 +21,7 @@ const kinds = SLEEVE_KINDS.map((value) => ({
   value,
   title: `${SLEEVES[value].ratio}, ${tell(SLEEVES[value].title)}`,
 }));
+const { recount } = useShelf();
 const colours = choicesOf(SLEEVE_COLOURS);
 const called = ({ suppliedMm, recoveredMm, colour }: Sleeve) =>
   `${suppliedMm} / ${recoveredMm} ${word(colour)}`;
@@ -71,7 +73,7 @@ const titles = computed(() => [
       <li
         v-for="sleeve in bench.shop.sleeves"
         :key="sleeve.id"
-        class="row-fields sleeve-row border-t border-hairline py-1"
+        class="row-fields alike sleeve-row border-t border-hairline py-1"
       >
         <ChoiceField
           :label="say`Kind of ${called(sleeve)}`"
@@ -121,7 +123,7 @@ const titles = computed(() => [
           :least="0"
           :most="1e6"
           :decimals="0"
-          @update:model-value="(mm) => edit(sleeve.id, say`stock`, (own) => void (own.stockMm = mm))"
+          @update:model-value="recount(`sleeve:${sleeve.id}`, $event)"
         />
         <QuantityField
           :label="say`Price a metre of ${called(sleeve)}`"

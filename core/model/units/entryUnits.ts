@@ -1,4 +1,4 @@
-import { INCH_MM, LBF_N, LBF_FT_NM, FOOT_MM } from '../../words/imperial.ts';
+import { INCH_MM, LBF_N, LBF_FT_NM, FOOT_MM, OUNCE_G } from '../../words/imperial.ts';
 import { say } from '../../words/say.ts';
 
 /** What an entry field asks for. Each kind has one base unit, in which the core keeps it. */
@@ -16,6 +16,7 @@ export type QuantityKind =
   | 'torque'
   | 'percent'
   | 'angle'
+  | 'mass'
   | 'number';
 
 export interface UnitOfEntry {
@@ -56,6 +57,7 @@ export const UNITS: Readonly<
   },
   // Here a capital M matters and is told from a small one before the case is dropped: see `unitNamed`.
   megohm: { base: 'MΩ', units: by({ mω: 1, mohm: 1, gω: 1000, gohm: 1000, kω: 0.001, kohm: 0.001 }) },
+  mass: { base: 'g', units: by({ g: 1, kg: 1000, oz: OUNCE_G, lb: 16 * OUNCE_G, lbs: 16 * OUNCE_G }) },
   force: { base: 'N', units: by({ n: 1, kn: 1000, kg: 9.80665, lbf: LBF_N, lb: LBF_N, lbs: LBF_N }) },
   torque: {
     base: 'N·m',

@@ -13,6 +13,7 @@ import type { CableWork } from '../../../core/cableWork.ts';
 import { stillToPractise } from '../../../core/traveller/practise.ts';
 import { clock } from '../../make/clock.ts';
 import GatePanel from '../../make/GatePanel.vue';
+import OffShelf from '../../make/OffShelf.vue';
 import PractiseFirst from '../../make/PractiseFirst.vue';
 import LotsBox from './LotsBox.vue';
 import StepPhotos from '../../make/StepPhotos.vue';
@@ -33,6 +34,7 @@ const emit = defineEmits<{ lit: [features: readonly Feature[] | null] }>();
 const { prefs } = usePrefs();
 const traveller = useTraveller(() => ({ jobId, cable, work }));
 const { steps, current, currentId, index, gates, isShut, isDone, hot, trial, trialProblem } = traveller;
+const { spoolId, takes } = traveller;
 watch(current, (step) => emit('lit', step && step.lit.length > 0 ? step.lit : null), { immediate: true });
 const bench = useBench();
 /** Before the lugs that count: what was never brought together here. */
@@ -127,12 +129,22 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
         >
       </p>
       <h3 class="figure text-[30px] leading-8 font-semibold">{{ tell(current.order) }}</h3>
-      <template v-if="current.figure && shown">
-        <p class="figure mt-3 text-[112px] leading-[96px] font-semibold">
-          {{ shown.value }}<span class="text-[36px] font-medium text-ink2"> {{ shown.unit }}</span>
-        </p>
-        <p class="figure text-[19px]">{{ tell(current.figure.means) }}</p>
-      </template>
+      <div class="flex flex-wrap items-end gap-x-6">
+        <div v-if="current.figure && shown">
+          <p class="figure mt-3 text-[112px] leading-[96px] font-semibold">
+            {{ shown.value }}<span class="text-[36px] font-medium text-ink2"> {{ shown.unit }}</span>
+          </p>
+          <p class="figure text-[19px]">{{ tell(current.figure.means) }}</p>
+        </div>
+        <OffShelf
+          v-model="spoolId"
+          class="mt-2 max-w-72 min-w-40 flex-1"
+          :cable="cable"
+          :work="work"
+          :step="current.id"
+          :takes="takes"
+        />
+      </div>
       <PractiseFirst
         v-if="untried.length > 0 && !current.ask"
         class="mt-2"
