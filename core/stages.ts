@@ -13,7 +13,7 @@ import { isSoldered } from './model/method.ts';
 import { ownedKind, type CableKind, type Shop } from './model/shop.ts';
 import { areaMm2, sizeNamed } from './model/tables/size.ts';
 import { nonconformanceFindings } from './proof/nonconformance.ts';
-import { withDieHold } from './traveller/dieHold.ts';
+import { withDieHold } from './proof/dieHold.ts';
 import { proofFindings } from './proof/findings.ts';
 import type { ProofSubject } from './proof/subject.ts';
 import { askFindings, withSoundLoad } from './sizing/askFindings.ts';

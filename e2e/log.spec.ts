@@ -267,4 +267,19 @@ test('a die whose check crimp fails closes nothing, and leads to what it made si
     .click();
   await page.locator('main').getByRole('button', { name: /^Done/ }).click();
   await expect(page.locator('main')).not.toContainText('held back');
+
+  // A shop that pulls its check crimps is not content with flats.
+  await app.go('/job/teasel/practice');
+  await page
+    .getByRole('radiogroup', { name: 'Check crimps are judged' })
+    .getByRole('radio', { name: 'and pulled' })
+    .click();
+  await app.saved();
+  await app.go('/job/teasel/case?lug=compression-metric-70-m10');
+  await expect(trials).toContainText('this one was not pulled');
+  await app.type('Check crimp, pulled with', '1500');
+  await app.type('Check crimp, across flats', '14');
+  await expect(trials).not.toContainText('held back');
+  await expect(trials.getByRole('button', { name: /^Check crimp, pulled/ })).toContainText('holds');
+  await expect(app.field('Check crimp, across flats')).toHaveValue('');
 });

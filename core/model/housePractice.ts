@@ -74,8 +74,10 @@ export const housePracticeSchema = z.strictObject({
    * guarded by the uncertainty, and what is nearer is not proved. At the limit where nothing is given.
    */
   decision: z.optional(z.enum(['at the limit', 'guarded'])),
-  /** Whether each die is checked on a spare piece before its first crimp of a day; no where nothing is given. */
-  checkCrimps: z.optional(z.enum(['when in doubt', 'each day'])),
+  /** When each die is checked on a spare piece: before its first crimp of a day, or after so many; not by itself where nothing is given. */
+  checkCrimps: z.optional(z.enum(['when in doubt', 'each day', 'each 50', 'each 200'])),
+  /** What a check crimp is judged by: across flats, and where the shop asks it sawn or pulled apart as well. */
+  checkBy: z.optional(z.enum(['flats', 'section', 'pull'])),
   /** Of each kind of crimp the first piece is pulled apart, then one in so many; no plan where 0 or nothing is given. */
   sampleOneIn: z.optional(z.literal([0, 10, 25, 50])),
   /** Whether a second person, who did not make a cable, must sign it off before it is sealed. */

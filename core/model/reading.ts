@@ -1,8 +1,8 @@
 import { msg } from '../words/message.ts';
 import * as z from 'zod/mini';
-import { accuracySchema } from './accuracy.ts';
+import { readWithSchema } from './accuracy.ts';
 import { END_NAMES } from './end.ts';
-import { day, id, mm, moment, name, text } from './text.ts';
+import { id, mm, moment, name, text } from './text.ts';
 
 /** What one looks for on a finished end. Each is right, wrong, or not yet looked at. */
 export const LOOK_ITEMS = {
@@ -27,16 +27,7 @@ const readingBase = {
   /** Where the figure came from. A simulated reading proves nothing. */
   source: z.enum(['typed', 'instrument', 'simulated']),
   /** What it was read with, as that instrument stood then. */
-  instrument: z.optional(
-    z.strictObject({
-      title: name,
-      /** The least it can tell apart, in the unit of the reading. */
-      resolution: z.optional(z.number().check(z.positive(), z.lte(1e4))),
-      accuracy: z.optional(accuracySchema),
-      /** The day until which its calibration holds. */
-      due: z.optional(day),
-    }),
-  ),
+  instrument: z.optional(readWithSchema),
   /** The reading that this one puts right; that one is struck out. */
   corrects: z.optional(id),
   /** A reading that was itself wrong stays in the record, struck out with who and why. */

@@ -5,7 +5,7 @@ import { SLEEVE_KINDS } from './tables/sleeves.ts';
 import { STUD_NAMES } from './tables/studs.ts';
 import { type InstrumentKind, INSTRUMENTS } from './tables/instruments.ts';
 import { TOOL_KINDS, type ToolKind } from './tables/tools.ts';
-import { accuracySchema } from './accuracy.ts';
+import { accuracySchema, readWithSchema } from './accuracy.ts';
 import { housePracticeSchema } from './housePractice.ts';
 import { MOST } from './limits.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
@@ -48,6 +48,9 @@ export const postSchema = z.strictObject({
   kind: z.enum(Object.keys(POST_KINDS) as PostKind[]),
   polarity: z.enum(POLARITIES),
 });
+
+/** How often something was done. */
+const count = z.int().check(z.gte(0), z.lte(1e7));
 
 /** What a lug is made as: only a tube is crimped, a casting is soldered, a screw clamp is for getting home. */
 export const LUG_FORMS = ['tube', 'cast clamp', 'screw clamp', 'butt'] as const;
@@ -108,6 +111,8 @@ export const dieSchema = z.strictObject({
   /** Measured across the flats with the die closed; of an indent, across it with the tool at its mark, mm. */
   acrossFlatsMm: mm(2, 60),
   widthMm: mm(2, 40),
+  /** How often it has closed, as far as it was ticked at the bench. */
+  closed: z.optional(count),
 });
 
 export const SLEEVE_COLOURS = ['black', 'red', 'yellow', 'green', 'white', 'clear'] as const;
@@ -124,6 +129,9 @@ export const sleeveSchema = z.strictObject({
   pricePerM: z.optional(price),
 });
 
+const pullSchema = z.strictObject({ forceN: z.number().check(z.gte(0), z.lte(50000)), held: z.boolean() });
+const voidShare = z.number().check(z.gte(0), z.lte(0.6));
+
 /** A test crimp on a lug that was spent to learn what a die really does. */
 export const trialSchema = z.strictObject({
   id,
@@ -135,9 +143,9 @@ export const trialSchema = z.strictObject({
   acrossFlatsMm: mm(1, 100),
   earsMm: mm(0, 20),
   /** Held for one minute, or slipped, at this force. */
-  pull: z.optional(z.strictObject({ forceN: z.number().check(z.gte(0), z.lte(50000)), held: z.boolean() })),
+  pull: z.optional(pullSchema),
   /** Air in the sawn section, as a share of its outline. */
-  voidShare: z.optional(z.number().check(z.gte(0), z.lte(0.6))),
+  voidShare: z.optional(voidShare),
   source: z.enum(['typed', 'instrument', 'simulated']),
 });
 
@@ -148,7 +156,16 @@ export const dieCheckSchema = z.strictObject({
   by: text(60),
   dieId: id,
   acrossFlatsMm: mm(1, 100),
+  /** The lug it was made on: what is sawn or pulled is judged by its wall and its size. */
+  lugId: z.optional(id),
+  /** Held for one minute, or slipped, at this force. */
+  pull: z.optional(pullSchema),
+  /** Air in the sawn section, as a share of its outline. */
+  voidShare: z.optional(voidShare),
   source: z.enum(['typed', 'instrument', 'simulated']),
+  instrument: z.optional(readWithSchema),
+  /** How often its die had closed by then; see the die. */
+  closed: z.optional(count),
 });
 
 /** Cable on the shelf: a spool, or an offcut worth keeping. */

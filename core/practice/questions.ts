@@ -46,7 +46,9 @@ function ofField<Key extends keyof HousePractice>(
 }
 
 /** The same for a field that earlier shops do not have: there the first answer holds. */
-function optional<Key extends 'decision' | 'flatsEach' | 'twoPeople' | 'sampleOneIn' | 'checkCrimps'>(
+function optional<
+  Key extends 'decision' | 'flatsEach' | 'twoPeople' | 'sampleOneIn' | 'checkCrimps' | 'checkBy',
+>(
   key: Key,
   answers: readonly (readonly [value: NonNullable<HousePractice[Key]>, title: Message, says: Message])[],
 ): Answer[] {
@@ -282,14 +284,38 @@ export const QUESTIONS: readonly Question[] = [
     answers: optional('checkCrimps', [
       [
         'when in doubt',
-        msg`when in doubt`,
+        msg`in doubt`,
         msg`A check that failed holds the die back; none is asked by the calendar.`,
       ],
       [
         'each day',
-        msg`before the first of a day`,
-        msg`One spare piece a day and die: a die that no longer closes is found before the day’s work.`,
+        msg`each day`,
+        msg`Before the first of a day, one spare piece for each die: a die that no longer closes is found before the day’s work.`,
       ],
+      [
+        'each 50',
+        msg`each 50`,
+        msg`After 50 crimps, by what it has closed and not by the calendar: for days with many crimps, or few.`,
+      ],
+      [
+        'each 200',
+        msg`each 200`,
+        msg`After 200 crimps: a press with dies of its own that are set once and stay.`,
+      ],
+    ]),
+  },
+  {
+    id: 'check-by',
+    title: msg`Check crimps are judged`,
+    group: 'Proof',
+    answers: optional('checkBy', [
+      ['flats', msg`across flats`, msg`A calliper finds a die that does not close; it costs a minute.`],
+      [
+        'section',
+        msg`and sawn`,
+        msg`Air between the strands is seen, whatever the flats say: a hacksaw and a picture.`,
+      ],
+      ['pull', msg`and pulled`, msg`One minute at the least force for its size: a grip that has gone shows.`],
     ]),
   },
   {

@@ -1,6 +1,6 @@
 import { atMost, type Finding, notProved, within } from '../finding/finding.ts';
 import type { Subject, Topic } from '../finding/topics.ts';
-import type { Die, DieCheck } from '../model/shop.ts';
+import type { Die } from '../model/shop.ts';
 import { type Message, amount, msg } from '../words/message.ts';
 import { acrossFlatsWindow, MOST_EARS_MM } from '../termination/dies/dieClosed.ts';
 
@@ -103,13 +103,3 @@ export const earsProof = <R extends Judgeable>(
     (reading, facts) => atMost({ ...facts, value: valueMm(reading) }, MOST_EARS_MM),
     calliperParts(valueMm),
   );
-
-/** A check crimp of a die, by the rule of every other crimp. */
-export const dieCheckProof = (die: Die, check: DieCheck): Finding =>
-  flatsProof(
-    { topic: 'across-flats', part: 'check', title: msg`Check crimp, across flats` },
-    die,
-    '',
-    [check],
-    ({ acrossFlatsMm }) => acrossFlatsMm,
-  ).finding;

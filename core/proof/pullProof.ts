@@ -18,7 +18,7 @@ export const HOLD_S = 60;
 const READ_N = 0.5;
 
 /** A pull that is not quite in line with the lug, or swings, is off by so much, ± % of the force. Shop practice. */
-const SWING_PERCENT = 1;
+export const SWING_PERCENT = 1;
 
 /** What a pull may be off by. */
 export const pullParts: Budget<ReadingOf<'pull' | 'join-pull'>> = (reading) => [

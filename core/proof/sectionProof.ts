@@ -1,5 +1,6 @@
 import { atLeast, type Finding, notProved, stated, type State } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
+import type { Lug } from '../model/shop.ts';
 import { COMPACTION, hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import { wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { usesDie } from '../model/method.ts';
@@ -51,36 +52,53 @@ const airParts =
       : [{ what: msg`air that the picture may hide`, standard: (kappa - worst) / COVERAGE }];
   };
 
+/**
+ * How tightly strands are packed in a section; null where its outline holds less than the wall of the lug.
+ *
+ * @param voidShare air, as a share of the outline
+ */
+export function sectionKappa(acrossFlatsMm: number, voidShare: number, lug: Lug | null): number | null {
+  const outline = hexagonMm2(acrossFlatsMm);
+  const wall = lug ? wallMm2(lug) : outline;
+  return outline > wall ? packingFromVoid(voidShare, outline, wall) : null;
+}
+
+/** What a packing is judged by, wherever it is seen. */
+export const packingCheck = {
+  topic: 'section',
+  unit: '',
+  decimals: 2,
+  limit: { kind: 'least', least: COMPACTION.rightKappa },
+  remedy: msg`Saw one through and photograph it: the section lab measures the air.`,
+  work: {
+    formula: msg`κ = 1 − void·A_outline/(A_outline − A_wall)`,
+    substituted: [],
+    source: msg`area balance of the section; 0.90 and 0.85 are shop settings`,
+    assumes: msg`the sample was made alike; a sawn crimp is spent`,
+  },
+} as const satisfies Partial<Check>;
+
 /** A crimp made like this end's, sawn through: how tightly its strands are packed. Null where no die closed on it. */
 export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding | null {
   if (!usesDie(end.method)) return null;
   const readings = countingReadings(subject.cable, 'section', end.name);
   const { lug } = end;
   const last = readings.at(-1);
-  const kappaOf = ({ acrossFlatsMm }: ReadingOf<'section'>, voidShare: number) => {
-    const outline = hexagonMm2(acrossFlatsMm);
-    const wall = lug ? wallMm2(lug) : outline;
-    return outline > wall ? packingFromVoid(voidShare, outline, wall) : null;
-  };
+  const kappaOf = ({ acrossFlatsMm }: ReadingOf<'section'>, voidShare: number) =>
+    sectionKappa(acrossFlatsMm, voidShare, lug);
   const check: Check = {
-    topic: 'section',
+    ...packingCheck,
     title: msg`Section, packing κ`,
-    unit: '',
-    decimals: 2,
     end: end.name,
-    limit: { kind: 'least', least: COMPACTION.rightKappa },
     missing: msg`No crimp made alike was sawn yet: same lug, die, press and cable.`,
-    remedy: msg`Saw one through and photograph it: the section lab measures the air.`,
     work: {
-      formula: msg`κ = 1 − void·A_outline/(A_outline − A_wall)`,
+      ...packingCheck.work,
       substituted:
         last && lug
           ? [
               verbatim`1 − ${numeral(last.voidShare, 4)}·${numeral(hexagonMm2(last.acrossFlatsMm), 1)}/(${numeral(hexagonMm2(last.acrossFlatsMm), 1)} − ${numeral(wallMm2(lug), 1)}) = ${numeral(kappaOf(last, last.voidShare) ?? 0, 3)}`,
             ]
           : [],
-      source: msg`area balance of the section; 0.90 and 0.85 are shop settings`,
-      assumes: msg`the sample was made alike; a sawn crimp is spent`,
     },
   };
   if (!lug)

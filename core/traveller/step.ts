@@ -1,6 +1,9 @@
 import { type Message, msg, numeral } from '../words/message.ts';
 import type { Finding } from '../finding/finding.ts';
-import type { EndName } from '../model/end.ts';
+import type { Both, EndName } from '../model/end.ts';
+import type { Die } from '../model/shop.ts';
+import { actOf } from '../model/stepId.ts';
+import type { ResolvedJoin } from '../termination/join.ts';
 import type { CautionId } from '../model/cautions.ts';
 import type { ResolvedEnd, SleeveFit } from '../termination/resolveEnd.ts';
 import { usesDie } from '../model/method.ts';
@@ -110,4 +113,14 @@ export function dieName({ die: offer }: Pick<ResolvedEnd, 'die'>): Message {
   if (!offer) return msg`no die`;
   const { stamp, acrossFlatsMm } = offer.die;
   return msg`${stamp ? msg`die ${stamp}` : msg`the unmarked die`}, ${numeral(acrossFlatsMm, 1)} across flats`;
+}
+
+/** The die that closes at a step, on the cable or on a practice piece; null where none does. */
+export function dieAt(
+  { id, end }: Pick<Step, 'id' | 'end'>,
+  ends: Both<ResolvedEnd>,
+  joins: readonly ResolvedJoin[],
+): Die | null {
+  if (end) return actOf({ id }) === 'crimp' ? (ends[end].die?.die ?? null) : null;
+  return joins.find(({ spec }) => id === `join-crimp-${spec.id}`)?.die?.die ?? null;
 }

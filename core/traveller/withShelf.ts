@@ -6,7 +6,7 @@ import { withoutTick, withTick } from './following.ts';
 import type { ToMake } from './making.ts';
 import { afterMishap, spoiltBy, type WayOut } from './mishaps.ts';
 import { practiceEnds } from './practise.ts';
-import type { Step } from './step.ts';
+import { dieAt, type Step } from './step.ts';
 
 /** A cable, and the shop whose shelf it is made from. */
 export interface CableAndShop {
@@ -32,6 +32,19 @@ export function takesOff(
   return { shop: tried.shop, took: [...spent.took, ...tried.took] };
 }
 
+/** The shop with the closings of a step's die counted, or taken back; cables side by side close it as often. */
+function withClosings(shop: Shop, { work }: ToMake, step: Pick<Step, 'id' | 'end'>, sign: 1 | -1): Shop {
+  const die = dieAt(step, work.ends, work.joins);
+  if (!die) return shop;
+  const closings = sign * work.choice.taken.at.parallel;
+  return {
+    ...shop,
+    dies: shop.dies.map((own) =>
+      own.id === die.id ? { ...own, closed: Math.max(0, (own.closed ?? 0) + closings) } : own,
+    ),
+  };
+}
+
 /** The cable with a step ticked, and the shelf without what that took. */
 export function ticked(
   toMake: ToMake,
@@ -41,7 +54,7 @@ export function ticked(
   spoolId?: string,
 ): CableAndShop {
   const { shop: left, took } = takesOff(step, toMake, shop, spoolId);
-  return { cable: withTick(toMake.cable, step, signed, took), shop: left };
+  return { cable: withTick(toMake.cable, step, signed, took), shop: withClosings(left, toMake, step, 1) };
 }
 
 /** The cable with the tick of a step taken back where nothing rests on it, and on the shelf again what that had taken. */
@@ -49,7 +62,7 @@ export function unticked(toMake: ToMake, step: Step, shop: Shop): CableAndShop {
   const cable = withoutTick(toMake.cable, step, toMake.work.steps);
   if (cable === toMake.cable) return { cable, shop };
   const took = toMake.cable.done.flatMap((tick) => (tick.step === step.id ? (tick.took ?? []) : []));
-  return { cable, shop: putBack(toMake, shop, took) };
+  return { cable, shop: withClosings(putBack(toMake, shop, took), toMake, step, -1) };
 }
 
 /** The cable and the shelf once a way out is taken: what is spoilt stays off it, what can be used again is on it. */

@@ -37,7 +37,7 @@ export const KIT_HELP: readonly HelpEntry[] = [
     say`With less than this left after the job, the shopping list asks for more. Set it to what you use until the next delivery.`,
   ],
   [
-    say`Price of ${ANY}`,
+    say`Price of ${ANY}, ${ANY}`,
     say`What you paid for one, for a metre or for 100 g, as the field says. Without it the kit is worth more than its sum says.`,
   ],
   [

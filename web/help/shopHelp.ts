@@ -178,6 +178,27 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     'flats',
   ],
   [
+    say`Check crimp, read with`,
+    say`The calliper of the shop that the check crimp was measured with. Its accuracy decides what can be told from the limit; with none named, a usual one is reckoned.`,
+  ],
+  [
+    say`Check crimp, pulled with`,
+    say`The force that hung on the check crimp for one minute. Under the least force of its size it proves nothing; tick beside it whether it held.`,
+  ],
+  [
+    say`the check crimp held`,
+    say`Tick it where the spare piece stood the whole minute with no movement at its mouth. One that slipped holds its die back, whatever its flats say.`,
+    'pull',
+  ],
+  [
+    say`Who crimped it`,
+    say`The name of whoever made and measured this check crimp. It stays with it: a check that nobody answers for frees no die.`,
+  ],
+  [
+    say`Check crimp, air in the section`,
+    say`Air between the strands, as a share of the sawn outline: the section lab measures it in a photograph. Much of it says that the die no longer closes.`,
+  ],
+  [
     say`Trial, across flats`,
     say`The sawn or finished trial crimp over two opposite flats, with a calliper. Later crimps of the same die and lug are compared with it.`,
     'flats',

@@ -52,7 +52,8 @@ export interface Meter {
   readonly disconnect: () => void;
 }
 
-const snapshot = ({
+/** An instrument as it stands now, to be kept with what is read with it. */
+export const asItStands = ({
   title,
   resolution,
   accuracy,
@@ -174,7 +175,7 @@ function createMeter(kind: InstrumentKind): Meter {
     return stop;
   }
 
-  const typedWith = (): ReadWith => (owned ? { source: 'typed', instrument: snapshot(owned) } : TYPED);
+  const typedWith = (): ReadWith => (owned ? { source: 'typed', instrument: asItStands(owned) } : TYPED);
 
   return {
     state,
@@ -213,7 +214,7 @@ function createMeter(kind: InstrumentKind): Meter {
       return { value, stop: () => stop?.() };
     },
     readWith: () => {
-      if (instrument) return { source: instrument.source, instrument: snapshot(instrument) };
+      if (instrument) return { source: instrument.source, instrument: asItStands(instrument) };
       return typedWith();
     },
     typedWith: () => (instrument ? TYPED : typedWith()),

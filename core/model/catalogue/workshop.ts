@@ -25,7 +25,7 @@ export const FAMILIES = Object.keys(LUG_FAMILIES) as LugFamilyId[];
 const SETS: Readonly<Record<DieSet, readonly string[]>> = { hexagon: HEXAGON_DIES, code: CODE_DIES };
 
 /** Everything is to be bought: the catalogue stays, nothing of it is on the shelf. */
-export const unstocked = (shop: Shop): Shop => ({
+export const unstocked = ({ shelf: _s, recounts: _r, ...shop }: Shop): Shop => ({
   ...shop,
   lugs: shop.lugs.map((lug) => ({ ...lug, stock: 0 })),
   sleeves: shop.sleeves.map((sleeve) => ({ ...sleeve, stockMm: 0 })),
@@ -120,8 +120,8 @@ export function emptiedShop(shop: Shop, jobs: readonly Job[]): Shop {
   return { ...unstocked(shop), tools, dies, trials, instruments: [], origin: 'empty' };
 }
 
-/** All of a thing but how much of it there is: another name or price is something that a person entered. */
-const asMade = ({ stock: _s, stockMm: _m, ...facts }: Record<string, unknown>) =>
+/** All of a thing but how much of it there is and how often it closed: another name or price is something that a person entered. */
+const asMade = ({ stock: _s, stockMm: _m, closed: _c, ...facts }: Record<string, unknown>) =>
   JSON.stringify(Object.entries(facts).sort(([a], [b]) => (a < b ? -1 : 1)));
 const isUntouched = <T extends { readonly id: string }>(
   item: T,

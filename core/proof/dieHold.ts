@@ -1,11 +1,11 @@
 import type { ResolvedJoin } from '../termination/join.ts';
-import { heldBack } from '../termination/dies/dieChecks.ts';
+import { heldBack } from './dieChecks.ts';
 import type { Both } from '../model/end.ts';
-import type { Die, Shop } from '../model/shop.ts';
-import { actOf, isPractising } from '../model/stepId.ts';
+import type { Shop } from '../model/shop.ts';
+import { isPractising } from '../model/stepId.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { msg } from '../words/message.ts';
-import type { Step } from './step.ts';
+import { dieAt, type Step } from '../traveller/step.ts';
 
 /**
  * The steps, with a gate before each crimp whose die is held back by its check: only a good check crimp opens it.
@@ -16,16 +16,11 @@ export function withDieHold(
   steps: readonly Step[],
   ends: Both<ResolvedEnd>,
   joins: readonly ResolvedJoin[],
-  shop: Pick<Shop, 'checks' | 'practice'>,
+  shop: Pick<Shop, 'checks' | 'practice' | 'dies' | 'lugs'>,
   today: string | null,
 ): Step[] {
-  const dieOf = (step: Step): Die | undefined => {
-    if (isPractising(step)) return undefined;
-    if (step.end) return actOf(step) === 'crimp' ? ends[step.end].die?.die : undefined;
-    return joins.find(({ spec }) => step.id === `join-crimp-${spec.id}`)?.die?.die;
-  };
   return steps.map((step) => {
-    const die = dieOf(step);
+    const die = isPractising(step) ? null : dieAt(step, ends, joins);
     const because = die ? heldBack(shop, die, today) : '';
     return because === ''
       ? step
