@@ -3,6 +3,7 @@ import { expect } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import ICAL from 'ical.js';
 import JSZip from 'jszip';
+import bwip from 'bwip-js/node';
 import QRCode from 'qrcode';
 import { App } from './app.ts';
 import { apart, test } from './test.ts';
@@ -230,6 +231,34 @@ test('a recall lists what a die closed, keeps it from being proved, and is close
   await expect(rows.filter({ hasText: 'HB-1' }).getByRole('button')).toHaveCount(0);
   await rows.filter({ hasText: 'HB-2' }).getByRole('link').click();
   await expect(page.getByText(/^Not proved: nonconformance/i).first()).toBeVisible();
+});
+
+test('the lot of a bag is read from its code, of bars or of squares', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/teasel/cable/th4/make');
+  await page.getByText(/^Lots of the material/).click();
+  const read = async (bcid: string, text: string) => {
+    await page.getByRole('button', { name: /^Read the code of lug A/ }).click();
+    const buffer = await bwip.toBuffer({
+      bcid,
+      text,
+      scale: 3,
+      paddingwidth: 20,
+      paddingheight: 20,
+      backgroundcolor: 'FFFFFF',
+    });
+    await page.getByTestId('label-picture').setInputFiles({ name: 'bag.png', mimeType: 'image/png', buffer });
+  };
+  await read('gs1-128', '(01)04012345678901(10)L2211');
+  const lot = page.getByRole('textbox', { name: /^Lot of lug A/ });
+  await expect(lot).toHaveValue('L2211');
+  await read('datamatrix', 'B-4711');
+  await expect(lot).toHaveValue('B-4711');
+  await read('code128', `${'9'.repeat(61)}`);
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('says no lot');
+  await page.keyboard.press('Escape');
+  await expect(lot).toHaveValue('B-4711');
 });
 
 test('a die whose check crimp fails closes nothing, and leads to what it made since its last good one', async ({

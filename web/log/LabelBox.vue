@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nanoid } from 'nanoid';
-import { onScopeDispose, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { cableOfLabel, findByLabel } from '../../core/log/label.ts';
 import type { LogEntry } from '../../core/log/log.ts';
@@ -8,7 +8,7 @@ import { readLabel } from '../../core/paper/label.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import ModalBox from '../ui/ModalBox.vue';
-import { useCamera } from '../ui/useCamera.ts';
+import CodeReader from '../ui/CodeReader.vue';
 import { say } from '../../core/words/say.ts';
 
 /** A label's code, from a picture, the camera, or typed: opens its cable, or brings it in where it is not known. */
@@ -20,21 +20,14 @@ const router = useRouter();
 const typed = ref('');
 const problem = ref('');
 const unknown = shallowRef<Extract<ReturnType<typeof readLabel>, { ok: true }>['fields'] | null>(null);
-const video = useTemplateRef<HTMLVideoElement>('video');
-const { stream, start, stop, seen } = useCamera(video);
-let timer: ReturnType<typeof setInterval> | undefined;
-const LOOK_MS = 250;
+const reader = useTemplateRef<InstanceType<typeof CodeReader>>('reader');
 const JOB_TITLE = say`From labels`;
 
-function said(text: string | null): void {
-  if (text === null) {
-    problem.value = say`No code can be made out in this picture: nearer, flat, and in even light.`;
-    return;
-  }
+function said(text: string): void {
   const label = readLabel(text);
   problem.value = label.ok ? '' : label.sentence;
   if (!label.ok) return;
-  stopCamera();
+  reader.value?.stopCamera();
   const entry = findByLabel(entries, label.fields);
   if (entry) {
     emit('found', entry);
@@ -43,45 +36,13 @@ function said(text: string | null): void {
     unknown.value = label.fields;
   }
 }
-async function fromFile(event: Event): Promise<void> {
-  const field = event.target as HTMLInputElement;
-  const file = field.files?.[0];
-  field.value = '';
-  if (!file) return;
-  try {
-    const { qrInPicture } = await import('./qr.ts');
-    said(await qrInPicture(file));
-  } catch {
-    problem.value = say`“${file.name}” is no picture that can be read here.`;
-  }
-}
-async function startCamera(): Promise<void> {
-  problem.value = '';
-  if (!(await start())) {
-    problem.value = say`The camera cannot be used here: take a picture and choose its file, or type what it says.`;
-    return;
-  }
-  const { qrIn } = await import('./qr.ts');
-  timer = setInterval(() => {
-    const own = seen();
-    if (!own) return;
-    const text = qrIn(own, own.videoWidth, own.videoHeight);
-    if (text !== null) said(text);
-  }, LOOK_MS);
-}
-function stopCamera(): void {
-  clearInterval(timer);
-  stop();
-}
 watch(
   () => open,
   () => {
-    stopCamera();
     problem.value = typed.value = '';
     unknown.value = null;
   },
 );
-onScopeDispose(stopCamera);
 
 /** A label from elsewhere becomes a cable of its own job: what it says, and nothing proved. */
 function bringIn(): void {
@@ -117,25 +78,13 @@ function bringIn(): void {
     </template>
     <template v-else>
       <p>{{ say`A picture of the label stays on this machine.` }}</p>
-      <div class="mt-3 flex flex-wrap gap-2">
-        <label
-          class="button filled focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-teal"
-        >
-          {{ say`A picture of it` }}
-          <input
-            type="file"
-            accept="image/*"
-            class="sr-only"
-            data-testid="label-picture"
-            @change="fromFile"
-          />
-        </label>
-        <button v-if="!stream" type="button" class="button" @click="startCamera">
-          {{ say`The camera` }}
-        </button>
-        <button v-else type="button" class="button" @click="stopCamera">{{ say`Stop the camera` }}</button>
-      </div>
-      <video v-if="stream" ref="video" class="mt-3 w-full border border-line" autoplay muted playsinline />
+      <CodeReader
+        ref="reader"
+        class="mt-3"
+        :picture="say`A picture of it`"
+        @begun="problem = ''"
+        @said="said"
+      />
       <label class="label mt-3 block" for="label-text">{{ say`Or what its code says` }}</label>
       <textarea
         id="label-text"

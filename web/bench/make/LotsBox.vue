@@ -1,11 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { ScanBarcode } from '@lucide/vue';
+import { computed, ref } from 'vue';
 import type { Cable, Lot } from '../../../core/model/cable.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { lotInUse, type LotItem, lotItems, lotOf } from '../../../core/log/lots.ts';
+import { lotOfCode } from '../../../core/log/lotCode.ts';
 import { tell } from '../../../core/words/message.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePrefs } from '../../stores/prefs.ts';
+import CodeReader from '../../ui/CodeReader.vue';
+import ModalBox from '../../ui/ModalBox.vue';
 import TextField from '../../ui/TextField.vue';
 import { say } from '../../../core/words/say.ts';
 
@@ -37,6 +41,21 @@ function keep({ item, stock }: LotItem, text: string): void {
     if (lotInUse(draft.shop, stock) !== lot) (draft.shop.lots ??= []).push({ stock, lot, at: entered.at });
   });
 }
+
+/** Whose code is being read. */
+const reading = ref('');
+const read = computed(() => rows.value.find(({ item }) => item === reading.value));
+const problem = ref('');
+const LONGEST = 60;
+function said(code: string): void {
+  const lot = lotOfCode(code);
+  if (lot === '' || lot.length > LONGEST) {
+    problem.value = say`This code says no lot: enter what is printed beside it.`;
+    return;
+  }
+  if (read.value) keep(read.value, lot);
+  reading.value = '';
+}
 </script>
 
 <template>
@@ -50,15 +69,34 @@ function keep({ item, stock }: LotItem, text: string): void {
       }}
     </p>
     <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-2">
-      <TextField
-        v-for="row in rows"
-        :key="`${cable.id}${row.item}`"
-        :label="say`Lot of ${tell(row.title)}`"
-        :model-value="row.lot"
-        :longest="60"
-        :hint="row.inUse && row.inUse !== row.lot ? say`in use: ${row.inUse}` : ''"
-        @update:model-value="keep(row, $event)"
-      />
+      <div v-for="row in rows" :key="`${cable.id}${row.item}`" class="flex items-start gap-1">
+        <TextField
+          class="min-w-0 flex-1"
+          :label="say`Lot of ${tell(row.title)}`"
+          :model-value="row.lot"
+          :longest="LONGEST"
+          :hint="row.inUse && row.inUse !== row.lot ? say`in use: ${row.inUse}` : ''"
+          @update:model-value="keep(row, $event)"
+        />
+        <button type="button" class="button mt-[23px] !px-3" @click="reading = row.item">
+          <ScanBarcode :size="18" aria-hidden="true" /><span class="sr-only">{{
+            say`Read the code of ${tell(row.title)}`
+          }}</span>
+        </button>
+      </div>
     </div>
+    <ModalBox
+      :open="read !== undefined"
+      :title="say`Lot of ${read ? tell(read.title) : ''}`"
+      @close="reading = ''"
+    >
+      <p>
+        {{
+          say`Hold the code of its bag or drum before the camera, or choose a picture of it. Of a trade code the lot alone is kept.`
+        }}
+      </p>
+      <CodeReader class="mt-3" :picture="say`A picture of its code`" @begun="problem = ''" @said="said" />
+      <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
+    </ModalBox>
   </details>
 </template>
