@@ -82,9 +82,9 @@ function everything(job: Job, shop: Shop): unknown[] {
     ),
     [log, logWords(log), searchLog(log, WHOLE_LOG, TODAY, TODAY), dueEvents(dueList(log))],
     (Object.keys(TREND_MEASURES) as TrendMeasure[]).map((measure) => {
-      const values = points.flatMap((point) => (point.measure === measure ? [point.value] : []));
-      const control = controlOf(values);
-      return control && controlFinding(measure, values, control);
+      const measured = points.filter((point) => point.measure === measure);
+      const control = controlOf(measured.map(({ value }) => value));
+      return control && controlFinding(measure, measured, control);
     }),
   ];
 }

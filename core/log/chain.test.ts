@@ -45,6 +45,21 @@ describe('sealed records, each chained to the one before it', () => {
     );
   });
 
+  test('the last one taken out is missed, as is all of them; a job from before that was noted is let be', async () => {
+    const lastSeal = records.at(-1)?.hash;
+    const told = async (list: readonly CableRecord[], noted = lastSeal) => {
+      const { cables } = jobOf(list);
+      const sealed = cables.map((cable) => ({ ...cable, ...(noted !== undefined && { lastSeal: noted }) }));
+      return (await checkChains({ cables: sealed }, digest)).faults.map(tell);
+    };
+    expect(await told(records)).toEqual([]);
+    for (let kept = 0; kept < records.length; kept += 1)
+      expect(await told(records.slice(0, kept))).toEqual([
+        expect.stringContaining('the record that was sealed last is missing'),
+      ]);
+    expect(await faults(records.slice(0, 3))).toEqual([]);
+  });
+
   const change = fc.oneof(
     fc.record({ how: fc.constant('out' as const), at: fc.integer({ min: 0, max: 3 }) }),
     fc.record({ how: fc.constant('swap' as const), at: fc.integer({ min: 0, max: 3 }) }),

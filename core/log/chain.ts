@@ -1,4 +1,4 @@
-import type { CableRecord } from '../model/cable.ts';
+import type { Cable, CableRecord } from '../model/cable.ts';
 import type { Job } from '../model/job.ts';
 import { type Message, msg } from '../words/message.ts';
 
@@ -49,7 +49,10 @@ export interface ChainCheck {
   readonly faults: readonly Message[];
 }
 
-async function faultsOf(tag: string, records: readonly CableRecord[], digest: Digest): Promise<Message[]> {
+async function faultsOf(
+  { tag, records, lastSeal }: Pick<Cable, 'tag' | 'records' | 'lastSeal'>,
+  digest: Digest,
+): Promise<Message[]> {
   const faults: Message[] = [];
   let isChained = false;
   let before: string | null = null;
@@ -73,13 +76,15 @@ async function faultsOf(tag: string, records: readonly CableRecord[], digest: Di
     }
     before = reckoned;
   }
+  if (lastSeal !== undefined && faults.length === 0 && before !== lastSeal)
+    faults.push(msg`${tag}: the record that was sealed last is missing.`);
   return faults;
 }
 
 /** Holds every sealed record of a job against its hash, and against the record before it. */
 export async function checkChains({ cables }: Pick<Job, 'cables'>, digest: Digest): Promise<ChainCheck> {
   const faults: Message[] = [];
-  for (const { tag, records } of cables) faults.push(...(await faultsOf(tag, records, digest)));
+  for (const cable of cables) faults.push(...(await faultsOf(cable, digest)));
   const records = cables.flatMap((cable) => cable.records);
   const older = records.filter(({ hash }) => hash === undefined).length;
   return { chained: records.length - older, older, faults };

@@ -6,7 +6,7 @@ import { duplicateCable } from '../model/newCable.ts';
 import { base, found, GOOD, shop } from '../proof/proofFixture.ts';
 import { tell } from '../words/message.ts';
 import { workUpCable } from '../workup.ts';
-import { lotInUse, lotItems, lotOf, lotsBegun, lotsSay } from './lots.ts';
+import { lotInUse, lotItems, lotOf, lotsBegun, lotsSay } from '../cutting/lots.ts';
 import { recalled } from './recall.ts';
 import { sealRecord } from './record.ts';
 

@@ -7,7 +7,7 @@ import { latestOf } from '../lib/moments.ts';
 import { sameName } from '../model/people.ts';
 import type { Shop } from '../model/shop.ts';
 import { type Message, msg } from '../words/message.ts';
-import { lotItems, lotOf } from './lots.ts';
+import { lotItems, lotOf } from '../cutting/lots.ts';
 
 /** What cables are recalled by; and of which days, as year-month-day, where that narrows it. */
 export interface RecallBy {

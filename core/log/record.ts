@@ -4,7 +4,7 @@ import { intervalWords, limitWords } from '../finding/says.ts';
 import { type Cable, type CableRecord, type RecordLine } from '../model/cable.ts';
 import type { CableWork } from '../cableWork.ts';
 import { type Message, msg, tell, verbatim } from '../words/message.ts';
-import { lotsSay } from './lots.ts';
+import { lotsSay } from '../cutting/lots.ts';
 import { signedOff } from './signOff.ts';
 import { type KeptMessage, LONGEST_MESSAGE, messageSchema } from '../model/message.ts';
 

@@ -14,6 +14,13 @@ const control = () => {
   if (!found) throw new Error('eight are enough');
   return found;
 };
+/** As read with one calliper, unless the last is read with another. */
+const read = (values: readonly number[], last = 'K1', standard = 0.02) =>
+  values.map((value, i) => ({
+    value,
+    instrument: i === values.length - 1 ? last : 'K1',
+    parts: [{ what: 'its jaws', standard }],
+  }));
 const kinds = (values: readonly number[]) => signalsOf(values, control()).map(({ kind }) => kind);
 
 describe('control limits', () => {
@@ -35,6 +42,38 @@ describe('control limits', () => {
   });
 });
 
+describe('what the latest may be off by', () => {
+  test('is shown, and decides only where it was read with another instrument than the limits came from', () => {
+    const same = controlFinding('across-flats', read([...steady, 14.13]), control());
+    expect(same).toMatchObject({ state: 'holds', uncertainty: 0.04 });
+    const other = controlFinding('across-flats', read([...steady, 14.13], 'K2'), control());
+    expect(other).toMatchObject({ state: 'watch', untold: true, uncertainty: 0.04 });
+    expect(controlFinding('across-flats', read([...steady, 14.13], 'K2', 0.002), control()).state).toBe(
+      'holds',
+    );
+    expect(controlFinding('across-flats', read([...steady, 14.3], 'K2'), control()).untold).toBeUndefined();
+  });
+  test('check crimps are points of their die like trials, with their own instrument', () => {
+    const [die] = shop.dies;
+    if (!die) throw new Error('no die');
+    const check = {
+      id: 'k',
+      at: '2026-11-20T08:00:00.000Z',
+      by: 'R. Pell',
+      dieId: die.id,
+      acrossFlatsMm: 14,
+    };
+    const named = { ...check, source: 'typed' as const, instrument: { title: 'K1', resolution: 0.01 } };
+    const points = trendPoints([], {
+      ...shop,
+      trials: [],
+      checks: [named, { ...named, source: 'simulated' }],
+    });
+    expect(points).toMatchObject([{ dieId: die.id, instrument: 'K1', measure: 'across-flats', value: 14 }]);
+    expect(points[0]?.parts.length).toBeGreaterThan(1);
+  });
+});
+
 describe('what does not happen by chance', () => {
   test('nothing in a steady series', () => expect(kinds(steady)).toEqual([]));
   test('one outside', () => expect(kinds([...steady, 14.3])).toContain('outside'));
@@ -49,8 +88,8 @@ describe('what does not happen by chance', () => {
     expect(kinds([...up, 14.12])).toContain('one way');
   });
   test('the latest decides what is said of the die', () => {
-    expect(controlFinding('across-flats', [...steady, 14.3], control()).state).toBe('watch');
-    expect(controlFinding('across-flats', [...steady, 14.3, 14.1], control()).state).toBe('holds');
+    expect(controlFinding('across-flats', read([...steady, 14.3]), control()).state).toBe('watch');
+    expect(controlFinding('across-flats', read([...steady, 14.3, 14.1]), control()).state).toBe('holds');
   });
   test('turned upside down it says as much', () =>
     fc.assert(

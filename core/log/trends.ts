@@ -4,7 +4,11 @@ import { END_NAMES } from '../model/end.ts';
 import type { WorkedCable } from '../cableWork.ts';
 import type { Shop } from '../model/shop.ts';
 import { digits } from '../words/numerals.ts';
+import { COVERAGE, type Part } from '../proof/budget.ts';
+import { calliperParts } from '../proof/crimpChecks.ts';
+import { measured } from '../proof/decide.ts';
 import { jointIndex } from '../proof/jointIndex.ts';
+import { jointParts } from '../proof/jointIndexProof.ts';
 import { type Message, msg } from '../words/message.ts';
 
 /** What is followed over time. */
@@ -24,6 +28,10 @@ export interface TrendPoint {
   readonly value: number;
   /** "IN-1 B", or "trial". */
   readonly where: Message;
+  /** What it was read with; empty where that is not named. */
+  readonly instrument: string;
+  /** What it may be off by, in its unit. */
+  readonly parts: readonly Part[];
 }
 
 /**
@@ -40,27 +48,45 @@ export function trendPoints(worked: readonly WorkedCable[], shop: Shop): TrendPo
       for (const reading of cable.readings) {
         if (!('end' in reading) || reading.end !== name) continue;
         if (reading.struck || reading.source === 'simulated') continue;
-        const counted = { ...base, at: reading.at, by: reading.by };
+        const counted = {
+          ...base,
+          at: reading.at,
+          by: reading.by,
+          instrument: reading.instrument?.title ?? '',
+        };
         if (reading.check === 'across-flats') {
-          points.push({ ...counted, measure: 'across-flats', value: reading.valueMm });
+          const parts = calliperParts(() => reading.valueMm)(reading);
+          points.push({ ...counted, measure: 'across-flats', value: reading.valueMm, parts });
         } else if (reading.check === 'section') {
-          points.push({ ...counted, measure: 'air', value: 100 * reading.voidShare });
+          const { voidShare, mostVoidShare = voidShare } = reading;
+          const parts = hiddenAir(100 * Math.max(0, mostVoidShare - voidShare));
+          points.push({ ...counted, measure: 'air', value: 100 * voidShare, parts });
         } else if (reading.check === 'joint' && end.lug) {
           const milliohmPerM = reading.plain.milliohm / (reading.plain.lengthMm / 1000);
           const value = jointIndex({ ...reading, barrelMm: end.lug.barrelMm, milliohmPerM });
-          points.push({ ...counted, measure: 'joint', value });
+          points.push({ ...counted, measure: 'joint', value, parts: jointParts(end.lug.barrelMm)(reading) });
         }
       }
     }
   }
-  for (const { at, by, dieId, acrossFlatsMm, voidShare, source } of shop.trials) {
+  const spent = [
+    ...shop.trials.map((trial) => ({ ...trial, where: msg`trial`, instrument: undefined })),
+    ...(shop.checks ?? []).map((check) => ({ instrument: undefined, ...check, where: msg`check crimp` })),
+  ];
+  for (const { at: when, by, dieId, acrossFlatsMm, voidShare, source, where, instrument } of spent) {
     if (source === 'simulated') continue;
-    const own = { at, by, dieId, where: msg`trial` };
-    points.push({ ...own, measure: 'across-flats', value: acrossFlatsMm });
-    if (voidShare !== undefined) points.push({ ...own, measure: 'air', value: 100 * voidShare });
+    const facts = { at: when, by, dieId, where, instrument: instrument?.title ?? '' };
+    const read = { at: when, by, source, ...(instrument && { instrument }) };
+    const parts = calliperParts(() => acrossFlatsMm)(read);
+    points.push({ ...facts, measure: 'across-flats', value: acrossFlatsMm, parts });
+    if (voidShare !== undefined) points.push({ ...facts, measure: 'air', value: 100 * voidShare, parts: [] });
   }
   return points.sort((a, b) => a.at.localeCompare(b.at));
 }
+
+const hiddenAir = (percent: number): Part[] => [
+  { what: msg`air that the picture may hide`, standard: percent / COVERAGE },
+];
 
 /** Fewer points than this say nothing of how a die usually works. */
 export const LEAST_POINTS = 8;
@@ -167,19 +193,32 @@ function runs(signs: readonly number[]): { sign: number; from: number; to: numbe
   return found;
 }
 
-/** The control limits as a finding, so that they open to how they came about. */
-export function controlFinding(measure: TrendMeasure, values: readonly number[], control: Control): Finding {
+/**
+ * The control limits as a finding, so that they open to how they came about, and what the latest may be off by. What its
+ * reading scatters by is in the limits already; only what was read with another instrument than they came from may lie
+ * beside them by all of its uncertainty, and is watched where it cannot be told from them.
+ *
+ * @param points oldest first
+ */
+export function controlFinding(
+  measure: TrendMeasure,
+  points: readonly Pick<TrendPoint, 'value' | 'instrument' | 'parts'>[],
+  control: Control,
+): Finding {
   const { unit, decimals, title } = TREND_MEASURES[measure];
-  const last = values.at(-1) ?? control.mean;
-  const signals = signalsOf(values, control);
-  const fresh = signals.findLast(({ to }) => to === values.length - 1);
+  const last = points.at(-1);
+  const signals = signalsOf(
+    points.map(({ value }) => value),
+    control,
+  );
+  const fresh = signals.findLast(({ to }) => to === points.length - 1);
   const subject = { topic: 'trend', part: measure } as const;
-  return {
+  const finding: Finding = {
     ...subject,
     id: idOf(subject),
     stage: 'prove',
     title: msg`${title}, the latest`,
-    value: last,
+    value: last?.value ?? control.mean,
     unit,
     decimals,
     limit: { kind: 'window', least: control.lower, most: control.upper },
@@ -187,4 +226,11 @@ export function controlFinding(measure: TrendMeasure, values: readonly number[],
     because: fresh?.says ?? msg`As this die usually works.`,
     work: control.work,
   };
+  const told = measured(finding, last?.parts ?? []);
+  const base = points.slice(0, Math.min(BASELINE, points.length - 1));
+  const isOther = base.every(({ instrument }) => instrument !== last?.instrument);
+  if (isOther && !fresh) return told;
+  return told.uncertainty === undefined
+    ? finding
+    : { ...finding, uncertainty: told.uncertainty, work: told.work };
 }

@@ -187,6 +187,8 @@ export const cableSchema = z.strictObject({
   signOffs: z.optional(z.array(signOffSchema).check(z.maxLength(MOST.records))),
   /** Sealed records, oldest first. A later one does not erase an earlier one. */
   records: z.array(recordSchema).check(z.maxLength(MOST.records)),
+  /** The hash of the record that was sealed last: were that one taken out, nothing after it would tell. */
+  lastSeal: z.optional(sha256),
 });
 
 export type Photo = z.infer<typeof photoSchema>;

@@ -78,7 +78,7 @@ export function newCable(id: string, tag: string, shop: Shop): Cable {
 
 /** A copy to make again: same run, gauge and ends; nothing made, nothing measured, under a tag of its own. */
 export function duplicateCable(of: Cable, id: string, job: Job): Cable {
-  const { lots: _, signOffs: __, nonconformances: ___, ...cable } = of;
+  const { lots: _, signOffs: __, nonconformances: ___, lastSeal: ____, ...cable } = of;
   const tag = nextTag([...job.cables.map(({ tag: taken }) => taken), cable.tag]);
   return {
     ...cable,

@@ -17,6 +17,8 @@ import {
   PAPER_MM,
   readLabel,
 } from './label.ts';
+import { testRecord } from './testRecord.ts';
+import { travellerDoc } from './travellerDoc.ts';
 import { cuttingListDoc, kitDoc, type ListDoc, scheduleDoc } from './listDoc.ts';
 
 const { job, shop } = jobFileSchema.parse(JSON.parse(readFileSync('demo/teasel.json', 'utf8')));
@@ -140,5 +142,43 @@ describe('lists for paper', () => {
   test('the kit list says what is not counted rather than nothing', () => {
     const rows = cells(kitDoc(job.title, kitOf(made, { ...shop, shelf: [] })));
     expect(rows.some(([, , , shelf]) => shelf === 'not counted')).toBe(true);
+  });
+});
+
+describe('what an inspector reads on paper', () => {
+  const signed = { at: '2026-11-24T10:00:00.000Z', by: 'R. Pell' };
+  const { cable, work } = of('SO-1');
+  const told: WorkedCable = {
+    work,
+    cable: {
+      ...cable,
+      lots: [{ item: 'cable', lot: '4711', ...signed }],
+      signOffs: [
+        { role: 'maker', ...signed },
+        { role: 'inspector', ...signed, by: 'J. Mold' },
+      ],
+      nonconformances: [
+        { id: 'n1', ...signed, cause: 'die K16 worn' },
+        { id: 'n2', ...signed, cause: 'wrong lot', done: { ...signed, by: 'J. Mold', what: 'made again' } },
+      ],
+    },
+  };
+  test('the test record names lots, who signed it off, and what was found wrong', () => {
+    const { facts, history } = testRecord(told, 'Boat', '2026-11-25');
+    expect(facts.at(-1)).toMatch(/^lots: cable .*4711$/);
+    const all = history.join('\n');
+    expect(all).toMatch(/R\. Pell: signed it off as its maker/);
+    expect(all).toMatch(/J\. Mold: inspected it and signed it off/);
+    expect(all).toMatch(/die K16 worn; still open/);
+    expect(all).toMatch(/wrong lot; made again, by J\. Mold on 2026-11-24/);
+    expect(testRecord(of('SO-1'), 'Boat', '2026-11-25').facts.some((fact) => fact.startsWith('lots'))).toBe(
+      false,
+    );
+  });
+  test('the traveller has a line for each lot, written or to be written', () => {
+    const { lots } = travellerDoc(told, 'Boat');
+    expect(lots[0]).toMatchObject({ lot: '4711' });
+    expect(lots.slice(1).every(({ lot }) => lot === '')).toBe(true);
+    expect(lots.at(-1)?.title).toBe('labels');
   });
 });

@@ -3,6 +3,8 @@ import { faultSays } from '../traveller/mishaps.ts';
 import { sizeNamed } from '../model/tables/size.ts';
 import type { Finding, State } from '../finding/finding.ts';
 import type { WorkedCable } from '../cableWork.ts';
+import type { Cable } from '../model/cable.ts';
+import { lotsSay } from '../cutting/lots.ts';
 import { limitWords, valueWords } from '../finding/says.ts';
 import { meetsWord } from '../model/posts.ts';
 import { figure } from '../model/units/figure.ts';
@@ -98,6 +100,34 @@ function rowOf(finding: Finding): RecordRow {
   };
 }
 
+/** What was done again, done without, struck out, found wrong or signed off, a line each, by its day. */
+function historyOf(cable: Cable): string[] {
+  const struck = cable.readings.flatMap(({ check, struck: own }) =>
+    own ? [say`${own.at.slice(0, 10)} ${own.by}: a reading (${word(check)}) struck out, ${own.why}`] : [],
+  );
+  return [
+    ...cable.reworks.map(
+      ({ at, by, end, what }) => say`${at.slice(0, 10)} ${by}: end ${end} done again, ${faultSays(what)}`,
+    ),
+    ...cable.waivers.map(
+      ({ at, by, finding, why }) => say`${at.slice(0, 10)} ${by}: does without ${finding}, ${why}`,
+    ),
+    ...cable.passed.map(
+      ({ at, by, gate, reason }) => say`${at.slice(0, 10)} ${by}: went past “${gate}”, ${reason}`,
+    ),
+    ...struck,
+    ...(cable.nonconformances ?? []).map(
+      ({ at, by, cause, done }) =>
+        say`${at.slice(0, 10)} ${by}: nonconformance, ${cause}; ${done ? say`${done.what}, by ${done.by} on ${done.at.slice(0, 10)}` : say`still open`}`,
+    ),
+    ...(cable.signOffs ?? []).map(({ at, by, role }) =>
+      role === 'maker'
+        ? say`${at.slice(0, 10)} ${by}: signed it off as its maker`
+        : say`${at.slice(0, 10)} ${by}: inspected it and signed it off`,
+    ),
+  ].sort();
+}
+
 /**
  * The test record of a cable as it stands: every proof, and whatever else keeps it from being proved.
  *
@@ -109,9 +139,7 @@ export function testRecord({ cable, work }: WorkedCable, job: string, day: strin
   const other = verdict.reasons.filter(({ stage }) => stage !== 'prove' && stage !== 'fit');
   const torque = findings.filter(({ stage, value }) => stage === 'fit' && value !== null);
   const sealed = cable.records.at(-1);
-  const struck = cable.readings.flatMap(({ check, struck: own }) =>
-    own ? [say`${own.at.slice(0, 10)} ${own.by}: a reading (${word(check)}) struck out, ${own.why}`] : [],
-  );
+  const lots = lotsSay(cable, work);
   return {
     format: 'gruff-anchor-test-record',
     version: 1,
@@ -137,20 +165,10 @@ export function testRecord({ cable, work }: WorkedCable, job: string, day: strin
         ({ name, lug, die, method, crimps }) =>
           `${name}: ${lug?.label ?? say`no lug`}, ${method}${die ? say`, die ${die.die.stamp || say`unmarked`} ${digits(die.die.acrossFlatsMm, 2)} across, ${crimps.length === 1 ? say`1 crimp` : say`${crimps.length} crimps`}` : ''}`,
       ),
+      ...(lots.length > 0 ? [say`lots: ${lots.map((lot) => tell(lot)).join(', ')}`] : []),
     ],
     rows: [...other, ...proof, ...torque].map(rowOf),
-    history: [
-      ...cable.reworks.map(
-        ({ at, by, end, what }) => say`${at.slice(0, 10)} ${by}: end ${end} done again, ${faultSays(what)}`,
-      ),
-      ...cable.waivers.map(
-        ({ at, by, finding, why }) => say`${at.slice(0, 10)} ${by}: does without ${finding}, ${why}`,
-      ),
-      ...cable.passed.map(
-        ({ at, by, gate, reason }) => say`${at.slice(0, 10)} ${by}: went past “${gate}”, ${reason}`,
-      ),
-      ...struck,
-    ].sort(),
+    history: historyOf(cable),
     sealed: sealed
       ? say`Sealed ${sealed.at.slice(0, 10)} by ${sealed.by}: ${STATE_SAYS[sealed.verdict]}${sealed.simulated ? say`, with simulated readings` : ''}`
       : say`Not sealed yet`,

@@ -3,6 +3,7 @@ import { tell } from '../words/message.ts';
 import { word } from '../words/terms.ts';
 import { sizeNamed } from '../model/tables/size.ts';
 import type { WorkedCable } from '../cableWork.ts';
+import { lotItems, lotOf } from '../cutting/lots.ts';
 import { CAUTIONS, type CautionId } from '../model/cautions.ts';
 import { figure } from '../model/units/figure.ts';
 import { say } from '../words/say.ts';
@@ -26,6 +27,8 @@ export interface TravellerDoc {
   readonly facts: readonly string[];
   readonly cautions: readonly { readonly title: string; readonly items: readonly string[] }[];
   readonly lines: readonly TravellerLine[];
+  /** Each thing that comes in lots; its lot is empty where it is to be written in. */
+  readonly lots: readonly { readonly title: string; readonly lot: string }[];
   readonly foot: string;
 }
 
@@ -64,6 +67,7 @@ export function travellerDoc({ cable, work }: WorkedCable, jobTitle: string): Tr
         ? `${step.ask.least > 0 ? say`${figure(step.ask.least, '', step.ask.decimals)} to ` : say`at most `}${figure(step.ask.most, step.ask.unit, step.ask.decimals)}`
         : '',
     })),
+    lots: lotItems(work).map(({ item, title }) => ({ title: tell(title), lot: lotOf(cable, item) })),
     foot: say`Figures for planning. Local codes, class rules and licensed persons come first.`,
   };
 }

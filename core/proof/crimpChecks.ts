@@ -14,7 +14,7 @@ type Of = Subject & { readonly topic: Topic; readonly title: Message };
 const JAWS_MM = 0.03;
 
 /** What a length by calliper may be off by. */
-const calliperParts =
+export const calliperParts =
   <R extends Judgeable>(valueMm: (reading: R) => number): Budget<R> =>
   (reading) => [
     ...instrumentParts(reading, 'calliper', valueMm(reading)),

@@ -69,7 +69,7 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
 }
 
 /** What a joint index may be off by: both readings of the meter, and where the probes stand. */
-const jointParts =
+export const jointParts =
   (barrelMm: number): Budget<ReadingOf<'joint'>> =>
   (reading) => {
     const { milliohm, plain } = reading;

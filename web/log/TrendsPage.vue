@@ -61,7 +61,7 @@ const dies = computed(() =>
       if (ofDie.length === 0) return [];
       const values = ofDie.map(({ value }) => value);
       const control = controlOf(values);
-      const finding = control && controlFinding(measure.value, values, control);
+      const finding = control && controlFinding(measure.value, ofDie, control);
       const tool = called(bench.shop.tools.find(({ id }) => id === die.toolId)?.title ?? say`no tool`);
       return [
         {

@@ -21,7 +21,7 @@ import {
   withTyped,
 } from '../../core/traveller/following.ts';
 import { type CableAndShop, takesOff, ticked, unticked, wentWrong } from '../../core/traveller/withShelf.ts';
-import { lotsBegun } from '../../core/log/lots.ts';
+import { lotsBegun } from '../../core/cutting/lots.ts';
 import { practiceBegins } from '../../core/traveller/practise.ts';
 import { type Step } from '../../core/traveller/step.ts';
 import { isDone as isTicked, isPractising } from '../../core/model/stepId.ts';

@@ -90,6 +90,15 @@ const print = () => window.print();
           </tr>
         </tbody>
       </table>
+      <section class="mt-3 break-inside-avoid text-[12px]" :aria-label="say`Lots of the material`">
+        <h2 class="font-bold">{{ say`Lots of the material` }}</h2>
+        <dl class="grid grid-cols-3 gap-x-4 gap-y-1">
+          <div v-for="row in doc.lots" :key="row.title" class="flex items-end gap-1">
+            <dt>{{ row.title }}</dt>
+            <dd class="figure min-w-0 flex-1 border-b border-black text-[14px]">{{ row.lot || ' ' }}</dd>
+          </div>
+        </dl>
+      </section>
       <p class="mt-3 text-[11px]">{{ doc.foot }}</p>
     </template>
   </main>

@@ -3,7 +3,7 @@ import { ScanBarcode } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import type { Cable, Lot } from '../../../core/model/cable.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
-import { lotInUse, type LotItem, lotItems, lotOf } from '../../../core/log/lots.ts';
+import { lotInUse, type LotItem, lotItems, lotOf } from '../../../core/cutting/lots.ts';
 import { lotOfCode } from '../../../core/log/lotCode.ts';
 import { tell } from '../../../core/words/message.ts';
 import { useBench } from '../../stores/bench.ts';

@@ -144,7 +144,10 @@ async function seal(): Promise<void> {
       : say`It was not sealed: this browser cannot reckon the hash of it here.`;
     return;
   }
-  edit(say`seal record`, (draft) => void draft.records.push(record));
+  edit(say`seal record`, (draft) => {
+    draft.records.push(record);
+    if (record.hash !== undefined) draft.lastSeal = record.hash;
+  });
 }
 /** Turns to what is still to be measured. */
 function turnTo(findingId: string): void {

@@ -1,10 +1,13 @@
-import type { CableWork } from '../cableWork.ts';
 import type { Cable, Lot } from '../model/cable.ts';
 import { END_NAMES } from '../model/end.ts';
 import { usesSolder } from '../model/method.ts';
 import type { Shop } from '../model/shop.ts';
 import { sizeNamed } from '../model/tables/size.ts';
 import { type Message, msg, verbatim } from '../words/message.ts';
+import type { Takes } from './pieces.ts';
+
+/** What is worked out of a cable, as far as it tells what comes in lots. */
+type LotWork = Pick<Takes, 'kind' | 'choice' | 'ends'>;
 
 /** Something of a cable that comes in lots: what it is there, and as what it lies on the shelf. */
 export interface LotItem {
@@ -16,7 +19,7 @@ export interface LotItem {
 }
 
 /** What of a cable comes in lots, in the order in which it is laid out. */
-export function lotItems(work: Pick<CableWork, 'kind' | 'choice' | 'ends'>): LotItem[] {
+export function lotItems(work: LotWork): LotItem[] {
   const { size } = work.choice.taken.at;
   const ends = END_NAMES.map((name) => work.ends[name]);
   return [
@@ -49,10 +52,7 @@ export const lotOf = ({ lots }: Pick<Cable, 'lots'>, item: Lot['item']): string 
   lots?.findLast((lot) => lot.item === item)?.lot ?? '';
 
 /** Lots in one line: "cable 4711, lug A L2211"; what has none is left out. */
-export const lotsSay = (
-  cable: Pick<Cable, 'lots'>,
-  work: Pick<CableWork, 'kind' | 'choice' | 'ends'>,
-): Message[] =>
+export const lotsSay = (cable: Pick<Cable, 'lots'>, work: LotWork): Message[] =>
   lotItems(work).flatMap(({ item, title }) => {
     const lot = lotOf(cable, item);
     return lot === '' ? [] : [verbatim`${title}: ${lot}`];
@@ -66,7 +66,7 @@ export const lotsSay = (
  */
 export function lotsBegun(
   cable: Pick<Cable, 'lots' | 'done'>,
-  work: Pick<CableWork, 'kind' | 'choice' | 'ends'>,
+  work: LotWork,
   shop: Pick<Shop, 'lots'>,
   { at: takenAt, by }: Pick<Lot, 'at' | 'by'>,
 ): Lot[] {
