@@ -123,6 +123,27 @@ describe('a job brought into another shop', () => {
     expect(adopted.shop.tools.map(({ id }) => id)).toEqual([die.toolId]);
   });
   test('brings nothing it already has', () => expect(adoptJob(shop, shop, withLug).shop).toEqual(shop));
+  test('what has been made of it since, there or here, makes no second thing of it', () => {
+    const later = {
+      ...shop,
+      lugs: shop.lugs.map((own) => ({ ...own, stock: own.stock + 3 })),
+      sleeves: shop.sleeves.map((own) => ({ ...own, stockMm: own.stockMm / 2 })),
+      dies: shop.dies.map((own) => ({ ...own, closed: 12 })),
+    };
+    expect(adoptJob(later, shop, withLug).shop).toEqual(later);
+    expect(adoptJob(shop, later, withLug).job.cables[0]?.ends.A).toMatchObject({
+      lugId: lug.id,
+      dieId: die.id,
+    });
+  });
+  test('what came off its own shelf does not go back on this one', () => {
+    const [cable] = withLug.cables;
+    const took = [{ part: 'lug.A', stock: `lug:${lug.id}`, amount: 1 }];
+    const done = [{ step: 'crimp-1.A', at: '2026-11-20T08:00:00.000Z', by: 'R. Pell', took }];
+    const made = { ...withLug, cables: cable ? [{ ...cable, done }] : [] };
+    const [{ took: _, ...tick }] = done as [(typeof done)[number]];
+    expect(adoptJob(shop, shop, made).job.cables[0]?.done).toEqual([tick]);
+  });
   test('keeps both where one id means two things, and the reference true', () => {
     const own = { ...shop, lugs: [{ ...lug, boreMm: lug.boreMm + 1 }] };
     const adopted = adoptJob(own, shop, withLug);

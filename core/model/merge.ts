@@ -13,8 +13,8 @@ interface Parts {
 }
 type Renames = ReadonlyMap<string, string>;
 
-/** What a thing is called is no part of what it is: a shop may have named it in another language. */
-const WORDS = new Set(['title', 'label', 'family', 'mark']);
+/** What a thing is called is no part of what it is: a shop may have named it in another language. Nor is how much is left of it. */
+const WORDS = new Set(['title', 'label', 'family', 'mark', 'stock', 'stockMm', 'closed']);
 const figuresOf = (item: Item) =>
   JSON.stringify(
     Object.entries(item)
@@ -93,6 +93,8 @@ export function adoptJob(shop: Shop, from: Shop, job: Job): { shop: Shop; job: J
   });
   const adoptCable = (cable: Cable): Cable => ({
     ...cable,
+    // What came off another shelf does not go back on this one.
+    done: cable.done.map(({ took: _, ...tick }) => tick),
     gauge: { ...cable.gauge, kindId: renamed(cable.gauge.kindId, kinds.renames) },
     ends: { A: adoptParts(cable.ends.A), B: adoptParts(cable.ends.B) },
     joins: cable.joins.map(adoptParts),

@@ -117,8 +117,8 @@ export function useTraveller(
       ? takesOff(current.value, toMake(), bench.shop, spoolId.value).took
       : [],
   );
-  /** Keeps the cable and what its making left on the shelf, in one change. */
-  function keep(what: string, next: CableAndShop): void {
+  /** Keeps the cable and what its making left on the shelf, in one change; answers false where nothing was kept. */
+  function keep(what: string, next: CableAndShop): boolean {
     bench.edit(what, (draft) => {
       const cables = draft.jobs.find(({ id }) => id === target().jobId)?.cables;
       const place = cables?.findIndex(({ id }) => id === cable.value.id) ?? -1;
@@ -126,15 +126,19 @@ export function useTraveller(
       cables[place] = next.cable as Draft<Cable>;
       Object.assign(draft.shop, next.shop);
     });
+    return bench.refusal === '' && !bench.isFollowing;
   }
 
   /** The practice piece is spent: its figures become a trial of the die, and the step is done, in one change. */
-  function keepTrial(step: Step): void {
+  function keepTrial(step: Step): boolean {
     const signed = said();
-    const own = trialOf(step, target().work, trial.value, signed);
-    if (!own) return;
+    const tried = trialOf(step, target().work, trial.value, signed);
+    if (!tried) return true;
     const next = ticked(toMake(), step, bench.shop, signed);
-    keep(say`step ${step.short}`, { ...next, shop: { ...next.shop, trials: [...next.shop.trials, own] } });
+    return keep(say`step ${step.short}`, {
+      ...next,
+      shop: { ...next.shop, trials: [...next.shop.trials, tried] },
+    });
   }
 
   /** Puts a practice piece of an end before everything else, and goes to it. */
@@ -158,7 +162,7 @@ export function useTraveller(
     if (asksTrialAt(step)) {
       isTrialShort.value = !isTrialTyped.value;
       if (isTrialShort.value) return false;
-      keepTrial(step);
+      if (!keepTrial(step)) return false;
     } else if (!isDone(step)) {
       const signed = said();
       const lots = lotsBegun(cable.value, target().work, bench.shop, signed);
@@ -168,7 +172,8 @@ export function useTraveller(
         typed.value,
         signed,
       );
-      keep(say`step ${step.short}`, ticked(toMake(begun), step, bench.shop, signed, spoolId.value));
+      const next = ticked(toMake(begun), step, bench.shop, signed, spoolId.value);
+      if (!keep(say`step ${step.short}`, next)) return false;
     }
     if (goesOn) currentId.value = steps.value[index.value + 1]?.id;
     return true;
@@ -179,7 +184,7 @@ export function useTraveller(
     const before = steps.value[index.value < 0 ? steps.value.length - 1 : index.value - 1];
     if (!before) return;
     const next = unticked(toMake(), before, bench.shop);
-    if (next.cable !== cable.value) keep(say`back to ${before.short}`, next);
+    if (next.cable !== cable.value && !keep(say`back to ${before.short}`, next)) return;
     currentId.value = before.id;
   }
 
