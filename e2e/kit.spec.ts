@@ -214,6 +214,30 @@ test('making is held against buying', async ({ page }) => {
   await app.refuses('Minutes a cable', '-5', /out of range|“-5”/);
 });
 
+test('a customer is quoted from the kit, with margin and tax, as a PDF', async ({ page }) => {
+  const app = await kitOfDemo(page);
+  const quote = page.getByRole('region', { name: 'Quotation' });
+  const total = quote.getByRole('button', { name: /^£/ });
+  await expect(total).toBeVisible();
+  const before = Number((await total.textContent())?.replace(/[^\d.]/g, ''));
+  await quote.getByRole('button', { name: /^Customer, margin and tax/ }).click();
+  await app.refuses('Margin', '-5', /out of range|“-5”/);
+  await app.type('Margin', '25');
+  await app.type('Tax', '20');
+  await app.type('For whom', 'A customer');
+  await expect(total).not.toContainText(before.toFixed(2));
+  const after = Number((await total.textContent())?.replace(/[^\d.]/g, ''));
+  expect(after / before).toBeCloseTo(1.25 * 1.2, 2);
+  await total.click();
+  await expect(quote).toContainText('of tax');
+  const pdf = page.waitForEvent('download');
+  await quote.getByRole('button', { name: 'Quotation as PDF' }).click();
+  const bytes = await readFile(await (await pdf).path());
+  expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  await app.saved();
+  expect(await app.exported()).toContain('"marginPercent": 25');
+});
+
 test('lists and labels are saved, and read by others', async ({ page }) => {
   await kitOfDemo(page);
   const cutting = await textOf(await saved(page, 'CSV of the Cutting list'));

@@ -1,3 +1,4 @@
+import { addTo } from '../lib/lists.ts';
 import { type Message, amount, msg, verbatim } from '../words/message.ts';
 import { LAYERS, type Layer } from '../model/tables/layers.ts';
 import { SLEEVES } from '../model/tables/sleeves.ts';
@@ -61,11 +62,7 @@ type Uses = ReadonlyMap<string, readonly Use[]>;
 function openUses(cables: readonly ToCut[], shop: Shop): Uses {
   const open = cables.flatMap((own) => usesOf(own, shop.practice).filter(({ isSpent }) => !isSpent));
   const uses = new Map<string, Use[]>();
-  for (const use of open) {
-    const known = uses.get(use.stock);
-    if (known) known.push(use);
-    else uses.set(use.stock, [use]);
-  }
+  for (const use of open) addTo(uses, use.stock, use);
   return uses;
 }
 
@@ -221,7 +218,7 @@ export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
 }
 
 /** Solder is priced by 100 g, what is cut from a length by the metre. */
-const PRICED_BY = { '': 1, mm: 1000, g: 100 } as const;
+export const PRICED_BY = { '': 1, mm: 1000, g: 100 } as const;
 
 function cableLine(group: CutGroup, kerfMm: number): KitLine {
   const need = group.pieces.reduce((sum, { lengthMm }) => sum + lengthMm + kerfMm, 0);

@@ -38,6 +38,16 @@ export const jobSchema = z
       .array(z.strictObject({ caution: z.enum(CAUTION_IDS), day, at: moment, by: text(60) }))
       .check(z.maxLength(MOST.heeded)),
     /** What making is held against; nothing is compared until it is said. */
+    /** What a customer is asked for it. */
+    quote: z.optional(
+      z.strictObject({
+        customer: text(300),
+        /** On materials and work. */
+        marginPercent: z.number().check(z.gte(0), z.lte(300)),
+        taxPercent: z.number().check(z.gte(0), z.lte(100)),
+        validDays: z.int().check(z.gte(1), z.lte(365)),
+      }),
+    ),
     makeOrBuy: z.optional(
       z.strictObject({
         /** Typed: what all its cables cost ready made, delivered. */

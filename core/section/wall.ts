@@ -1,3 +1,4 @@
+import { medianOf } from '../lib/lists.ts';
 import { acrossFlatsPx, type Outline } from './hexagon.ts';
 import type { Point } from './picture.ts';
 import type { Seen } from './voids.ts';
@@ -28,9 +29,6 @@ export function findWall(seen: Seen, outline: Outline): WallPx | null {
   const middle = medianOf(known);
   return sides.map((side) => side ?? middle) as unknown as WallPx;
 }
-
-const medianOf = (values: readonly number[]) =>
-  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
 function sideWall(seen: Seen, from: Point, to: Point, across: number): number | null {
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]);

@@ -25,6 +25,22 @@ export const KIT_HELP: readonly HelpEntry[] = [
     'along',
   ],
   [
+    say`For whom`,
+    say`The customer’s name and address, as it is to stand at the head of the quotation. It stays in this job and goes nowhere by itself.`,
+  ],
+  [
+    say`Margin`,
+    say`What you add to materials and work for risk, tools and a living. It is in every price of the quotation and is not shown apart there.`,
+  ],
+  [
+    say`Tax`,
+    say`The sales tax of your country on what you sell, in per cent; 0 where you ask none. It is shown apart, after the sum.`,
+  ],
+  [
+    say`Stands, days`,
+    say`For so many days you keep to the quotation. Copper is dear one month and cheap the next: set it to what your supplier keeps to.`,
+  ],
+  [
     say`Cut from`,
     say`The spool or offcut that this cable is cut from. What is cut comes off it, so that the next plan counts on what is really left.`,
   ],

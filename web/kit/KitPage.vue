@@ -11,6 +11,7 @@ import OtherJobs from './OtherJobs.vue';
 import PaperPanel from './PaperPanel.vue';
 import PlanDrawing from './PlanDrawing.vue';
 import PlanHead from './PlanHead.vue';
+import QuotePanel from './QuotePanel.vue';
 import StockPanel from './StockPanel.vue';
 import TickCards from './TickCards.vue';
 import { useCutPlan } from './useCutPlan.ts';
@@ -79,6 +80,7 @@ const isStockOpen = ref(false);
       <div class="border-line bg-paper max-lg:border-t lg:overflow-y-auto lg:border-l">
         <BuyPanel :kit="kit" :plans="plans" />
         <MakeOrBuyPanel :job="job" :kit="wholeKit" :plans="plans" :cables="made.length" />
+        <QuotePanel :job="job" :made="made" :kit="wholeKit" :plans="plans" />
         <PaperPanel data-part="paper" :job="job" :made="made" :plans="plans" :kit="kit" />
       </div>
     </main>

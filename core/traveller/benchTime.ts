@@ -1,0 +1,57 @@
+import { parseISO } from 'date-fns';
+import { addTo, medianOf } from '../lib/lists.ts';
+import type { Job } from '../model/job.ts';
+import { kindOf } from '../model/stepId.ts';
+import type { Step } from './step.ts';
+
+/** How long steps take at this bench, by their kind: seconds, and of how many that was learned. */
+export type BenchTimes = ReadonlyMap<string, { readonly seconds: number; readonly count: number }>;
+
+/** Shorter is a step ticked along with the one before it; longer is a pause, or another day. */
+const LEAST_S = 5;
+const LONGEST_S = 20 * 60;
+/** Of fewer steps nothing is learned yet. */
+const LEAST_STEPS = 12;
+
+/**
+ * What the bench's own clock says: the time from one tick of a person to the next is what the next step took, whichever
+ * cable it was of. The middle one of each kind of step counts.
+ *
+ * @example benchTimes(jobs).get('crimp') // { seconds: 95, count: 14 }
+ */
+export function benchTimes(jobs: readonly Pick<Job, 'cables'>[]): BenchTimes {
+  const ticks = jobs
+    .flatMap(({ cables }) => cables.flatMap(({ done }) => done))
+    .map(({ step, at: ticked, by }) => ({ kind: kindOf(step), by, at: parseISO(ticked).getTime() }))
+    .filter(({ at: ticked }) => Number.isFinite(ticked))
+    .sort((a, b) => a.at - b.at);
+  const before = new Map<string, number>();
+  const taken = new Map<string, number[]>();
+  for (const { kind, by, at: ticked } of ticks) {
+    const seconds = (ticked - (before.get(by) ?? Number.NaN)) / 1000;
+    before.set(by, ticked);
+    if (!(seconds >= LEAST_S && seconds <= LONGEST_S)) continue;
+    addTo(taken, kind, seconds);
+  }
+  return new Map([...taken].map(([kind, all]) => [kind, { seconds: medianOf(all), count: all.length }]));
+}
+
+/** What making a cable takes by the bench's clock. */
+export interface LearnedTime {
+  readonly minutes: number;
+  /** Steps that it was learned from. */
+  readonly count: number;
+}
+
+/**
+ * The minutes that some steps take by the bench's clock; a kind never timed takes as long as the middle one of all. Null
+ * while too few steps were timed.
+ */
+export function minutesOf(steps: readonly Pick<Step, 'id'>[], times: BenchTimes): LearnedTime | null {
+  const known = [...times.values()];
+  const count = known.reduce((sum, own) => sum + own.count, 0);
+  if (count < LEAST_STEPS) return null;
+  const usual = medianOf(known.map(({ seconds }) => seconds));
+  const seconds = steps.reduce((sum, { id }) => sum + (times.get(kindOf(id))?.seconds ?? usual), 0);
+  return { minutes: seconds / 60, count };
+}
