@@ -179,6 +179,10 @@ export function offSpool(
   };
 }
 
+/** The shop less one lug: a trial, a sample or a check crimp spends the one it is made on. */
+export const lessOneLug = (shop: Shop, lugId: string): Shop =>
+  takeOff(shop, [{ part: 'spent', stock: `lug:${lugId}`, amount: 1 }]).shop;
+
 /**
  * What ticking a step takes off the shelf: whatever cannot be had back from then on, and the cable's own length where
  * it is cut.

@@ -2,7 +2,15 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { CableWork } from '../cableWork.ts';
 import { type KitLine, kitOf } from '../cutting/kit.ts';
-import { cutOffers, haveOf, lastRecount, leastOf, recounted, withNote } from '../cutting/shelf.ts';
+import {
+  cutOffers,
+  haveOf,
+  lastRecount,
+  leastOf,
+  lessOneLug,
+  recounted,
+  withNote,
+} from '../cutting/shelf.ts';
 import { usesOf } from '../cutting/uses.ts';
 import { cases } from '../lib/casesFixture.ts';
 import type { Cable } from '../model/cable.ts';
@@ -104,6 +112,14 @@ describe('the shelf falls by what is made', () => {
     const made = tickAll(begun.cable, begun.shop, 'lay-out');
     const id = work.ends.A.lug?.id ?? '';
     expect(haveOf(made.shop, `lug:${id}`)).toBe(39);
+  });
+  test('so does a trial, and never under nothing', () => {
+    const [lug] = stocked.lugs;
+    const once = lessOneLug(stocked, lug?.id ?? '');
+    expect(haveOf(once, `lug:${lug?.id}`)).toBe(39);
+    const none = { ...stocked, lugs: stocked.lugs.map((own) => ({ ...own, stock: 0 })) };
+    expect(lessOneLug(none, lug?.id ?? '')).toEqual(none);
+    expect(lessOneLug(stocked, 'no lug of the shop')).toEqual(stocked);
   });
   test('what a tick took is back once the tick is, even where the rest of the spool was thrown away', () => {
     fc.assert(

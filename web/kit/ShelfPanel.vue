@@ -68,7 +68,7 @@ const pricedBy = (unit: StockUnit) => (unit === '' ? say`each` : unit === 'mm' ?
     <h3 class="figure text-[17px] font-semibold">{{ say`Lugs, sleeves and the rest` }}</h3>
     <p class="note mb-1">
       {{
-        say`Making takes them off the shelf: a lug when it is held, a sleeve when it is shrunk. Count again, and the count before stays beside it.`
+        say`Making takes them off the shelf: a lug when it is held, a sleeve when it is shrunk. A trial or a check crimp spends a lug. Count again, and the count before stays beside it.`
       }}
     </p>
     <div

@@ -20,6 +20,7 @@ import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import type { Sawn } from './sawn.ts';
 import type { CableKind } from '../../core/model/shop.ts';
+import { lessOneLug } from '../../core/cutting/shelf.ts';
 import { say } from '../../core/words/say.ts';
 import { word } from '../../core/words/terms.ts';
 
@@ -140,6 +141,7 @@ function keepAsTrial(acrossFlatsMm: number, earsMm: number): void {
   const { voidShare } = air;
   const { dieId } = sawn.value;
   bench.edit(say`section kept as a trial`, (draft) => {
+    if (!isDrawn) Object.assign(draft.shop, lessOneLug(bench.shop, lug.id));
     draft.shop.trials.push({
       id: nanoid(10),
       at: new Date().toISOString(),

@@ -18,6 +18,7 @@ import QuantityField from '../ui/QuantityField.vue';
 import StateMark from '../ui/StateMark.vue';
 import TextField from '../ui/TextField.vue';
 import { today } from '../ui/today.ts';
+import { lessOneLug } from '../../core/cutting/shelf.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Check crimps of one die on a spare piece: does it still close as it did? */
@@ -61,7 +62,10 @@ function recordCheck(): void {
     ...(calliper && { instrument: asItStands(calliper) }),
     closed: die.closed ?? 0,
   };
-  bench.edit(say`check crimp`, (draft) => void (draft.shop.checks ??= []).push(check));
+  bench.edit(say`check crimp`, (draft) => {
+    Object.assign(draft.shop, lessOneLug(bench.shop, lug.id));
+    (draft.shop.checks ??= []).push(check);
+  });
   checkMm.value = checkN.value = checkAir.value = null;
   // Empty for the next, and the keyboard stays there.
   void nextTick(() => checkForm.value?.querySelector('input')?.focus());

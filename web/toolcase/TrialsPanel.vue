@@ -16,6 +16,7 @@ import CheckField from '../ui/CheckField.vue';
 import QuantityField from '../ui/QuantityField.vue';
 import TextField from '../ui/TextField.vue';
 import CheckCrimps from './CheckCrimps.vue';
+import { lessOneLug } from '../../core/cutting/shelf.ts';
 import { say } from '../../core/words/say.ts';
 import { dayText } from '../../core/words/measures.ts';
 
@@ -67,7 +68,10 @@ function record(): void {
     ...(air.value !== null && { voidShare: air.value / 100 }),
     source: 'typed',
   };
-  bench.edit(say`trial`, (draft) => void draft.shop.trials.push(trial));
+  bench.edit(say`trial`, (draft) => {
+    Object.assign(draft.shop, lessOneLug(bench.shop, trial.lugId));
+    draft.shop.trials.push(trial);
+  });
   flats.value = ears.value = force.value = air.value = null;
 }
 function remove(id: string): void {
