@@ -239,11 +239,12 @@ export function afterSpoiling(
   const open = toCut.cable.done.filter(({ step }) => reopened.includes(step));
   const held = open.flatMap(({ took = [] }) => took);
   const isLost = ({ part }: Pick<Taken, 'part'>) => isSpoilt(part);
-  const returned = putBack(
-    toCut,
-    shop,
-    held.filter((own) => !isLost(own)),
-  );
+  const done = toCut.cable.done.filter(({ step }) => !reopened.includes(step));
+  const after = usesOf({ ...toCut, cable: { ...toCut.cable, done } }, shop.practice);
+  // The second of two crimps still holds the lug while the first is closed again.
+  const isStillOn = ({ part }: Taken) => after.some((use) => use.part === part && use.isSpent);
+  const free = held.filter((own) => !isLost(own) && !isStillOn(own));
+  const returned = putBack(toCut, shop, free);
   const unspent = usesOf(toCut, shop.practice).filter((use) => !use.isSpent && isLost(use));
   const now = takeOff(returned, unspent);
   const isCutNow = isSpoilt('cable') && !isCut(toCut.cable);

@@ -159,14 +159,18 @@ describe('what goes wrong costs what it spoils, and nothing else', () => {
         let now: CableAndShop = { cable: cableWith(a, b), shop: stocked };
         let work = worked(now.cable, now.shop);
         for (const choice of choices) {
-          const step = firstOpen(work.steps, now.cable);
+          // Mostly the step at hand; now and then somebody goes back to one that is done, and says what is wrong there.
+          const done = work.steps.filter(({ id }) => isDone(now.cable, id));
+          const gone = choice % 4 === 0 ? done[choice % Math.max(1, done.length)] : undefined;
+          const step = gone ?? firstOpen(work.steps, now.cable);
           if (!step) return;
           const ways = faultsAt(step)
             .flatMap((what) =>
               waysOut(what, step, now.cable, work, now.shop).map((out) => ({ what, step, out })),
             )
             .filter(({ out }) => out.possible && out.over === undefined);
-          const fault = ways[choice % (ways.length * 3 + 1)];
+          const fault = ways[gone ? choice % Math.max(1, ways.length) : choice % (ways.length * 3 + 1)];
+          if (gone && !fault) continue;
           const toMake = { key: 'c', cable: now.cable, work };
           const next = fault
             ? wentWrong(toMake, fault, now.shop, { ...said, id: `m${choice}` })
@@ -208,6 +212,20 @@ describe('what goes wrong costs what it spoils, and nothing else', () => {
     expect(lostBy('wrong die', 'crimp-1.A', 'cut back')).toEqual(['lug.A']);
     expect(lostBy('dies not closed', 'crimp-1.A', 'redo')).toEqual([]);
     expect(lostBy('stripped too long', 'strip.A', 'cut back')).toEqual([]);
+  });
+  test('the first of two crimps closed again keeps the lug that the second one holds', () => {
+    const made = tickAll(cableWith({ method: 'crimp', crimps: 2 }), stocked, 'crimp-2.A');
+    const toMake = making(made.cable, made.shop);
+    const step = toMake.work.steps.find(({ id }) => id === 'crimp-1.A');
+    const stock = `lug:${toMake.work.ends.A.lug?.id}`;
+    const out = step && waysOut('dies not closed', step, made.cable, toMake.work, made.shop)[0];
+    if (!step || !out) throw new Error('no way out');
+    expect(out.reopens).toContain('crimp-1.A');
+    const again = wentWrong(toMake, { what: 'dies not closed', step, out }, made.shop, said);
+    const closed = ticked(making(again.cable, again.shop), step, again.shop, said);
+    expect([haveOf(made.shop, stock), haveOf(again.shop, stock), haveOf(closed.shop, stock)]).toEqual([
+      39, 39, 39,
+    ]);
   });
   test('a sleeve that is slit or burnt is lost, one that is only warmed again is not', () => {
     expect(lostBy('no adhesive showed', 'shrink.A', 'redo')).toEqual([]);
