@@ -256,9 +256,14 @@ export function spoiltBy(what: string, step: Step, cable: Cable, out: WayOut): (
   const isSplit = what === ('sleeve split or burnt' satisfies FaultCode);
   const isHolding = (name: EndName) =>
     isHeld(name, cable.done) || (step.end === name && HOLDS.includes(kindOf(step.id)));
+  const melted = ['solder', 'slug'];
+  const isMelted = (name: EndName) =>
+    melted.some((kind) => isDone(cable, `${kind}.${name}`)) ||
+    (step.end === name && melted.includes(kindOf(step.id)));
   const isOf = (part: string, name: EndName) => part.endsWith(`.${name}`);
   const fixed = (part: string, name: EndName) => {
-    if (part === `lug.${name}` || part === `solder.${name}`) return isHolding(name);
+    if (part === `lug.${name}`) return isHolding(name);
+    if (part === `solder.${name}`) return isMelted(name);
     if (part !== `sleeve.${name}` && part !== `band.${name}`) return false;
     return isDone(cable, `shrink.${name}`) || (isSplit && step.end === name);
   };

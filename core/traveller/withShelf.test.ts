@@ -192,7 +192,8 @@ describe('what goes wrong costs what it spoils, and nothing else', () => {
     );
   });
   const cable = cableWith({ method: 'crimp' });
-  const lostBy = (what: string, id: string, way: string, over = false) => {
+  const lostBy = (what: string, id: string, way: string) => lostOf(cable, what, id, way);
+  const lostOf = (cable: Cable, what: string, id: string, way = 'cut back', over = false) => {
     const made = tickAll(cable, stocked, id);
     const toMake = making(made.cable, made.shop);
     const step = toMake.work.steps.find((own) => own.id === id);
@@ -212,6 +213,12 @@ describe('what goes wrong costs what it spoils, and nothing else', () => {
     expect(lostBy('wrong die', 'crimp-1.A', 'cut back')).toEqual(['lug.A']);
     expect(lostBy('dies not closed', 'crimp-1.A', 'redo')).toEqual([]);
     expect(lostBy('stripped too long', 'strip.A', 'cut back')).toEqual([]);
+  });
+  test('solder is lost where it was melted, not where it was still to come', () => {
+    const parts = (id: string) => lostOf(cableWith({ method: 'crimp then solder' }), 'jacket browned', id);
+    expect(parts('solder.A')).toEqual(['lug.A', 'solder.A']);
+    const early = lostOf(cableWith({ method: 'crimp then solder' }), 'wrong die', 'crimp-1.A');
+    expect(early).toEqual(['lug.A']);
   });
   test('the first of two crimps closed again keeps the lug that the second one holds', () => {
     const made = tickAll(cableWith({ method: 'crimp', crimps: 2 }), stocked, 'crimp-2.A');
