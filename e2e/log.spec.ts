@@ -311,4 +311,15 @@ test('a die whose check crimp fails closes nothing, and leads to what it made si
   await expect(trials).not.toContainText('held back');
   await expect(trials.getByRole('button', { name: /^Check crimp, pulled/ })).toContainText('holds');
   await expect(app.field('Check crimp, across flats')).toHaveValue('');
+
+  // A tool whose own check is overdue closes nothing either.
+  await page.getByRole('tab', { name: 'Dies and tools' }).click();
+  const dueDays = page.getByRole('textbox', { name: 'Tool checked until' });
+  await expect(dueDays.first()).toBeVisible();
+  for (const field of await dueDays.all()) {
+    await field.fill('2020-01-01');
+    await field.press('Enter');
+  }
+  await page.getByRole('tab', { name: 'Which die for this lug' }).click();
+  await expect(trials).toContainText('The check of its tool was due on 2020-01-01');
 });

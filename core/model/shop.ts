@@ -101,6 +101,8 @@ export const toolSchema = z.strictObject({
   swingMm: z.optional(mm(0, 3000)),
   /** What tells that it is done: "dies touch", "plunger at the second ring", "dial at 4". */
   mark: z.optional(text(60)),
+  /** The day until which its own check or calibration holds: its force, its dial, its stops. */
+  due: z.optional(day),
 });
 
 export const dieSchema = z.strictObject({

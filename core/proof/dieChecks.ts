@@ -12,7 +12,7 @@ import { pulled, SWING_PERCENT } from './pullProof.ts';
 import { PACKING_SAYS, packingCheck, packingState, sectionKappa } from './sectionProof.ts';
 
 /** What a check crimp is judged against. */
-export type Checked = Pick<Shop, 'checks' | 'practice' | 'lugs' | 'dies'>;
+export type Checked = Pick<Shop, 'checks' | 'practice' | 'lugs' | 'dies' | 'tools'>;
 
 const flatsOf = (die: Die, check: DieCheck): Finding =>
   flatsProof(
@@ -115,7 +115,8 @@ const CRIMPS_EACH = { 'each 50': 50, 'each 200': 200, 'each day': null, 'when in
 /**
  * Why a die is held back; empty where it is not. After a check crimp that failed it is held back until one is good, and so
  * are the other dies of its tool, each until a good check of its own: it may be the tool that no longer closes. Where
- * the shop checks by the day or by what was closed, it is held back until that check is good.
+ * the shop checks by the day or by what was closed, it is held back until that check is good; and where its tool has a day
+ * until which its own check holds, from that day on.
  *
  * @param today year-month-day; null where the day is not asked
  */
@@ -125,6 +126,9 @@ export function heldBack(shop: Checked, die: Die, today: string | null): Message
   const bad = badOfTool(shop, die, last?.at ?? '');
   if (bad)
     return msg`The check crimp of ${bad.check.at.slice(0, 10)} with ${dieSays(bad.die)} failed: its tool is held back. A good check with ${dieSays(die)} frees it.`;
+  const due = shop.tools.find(({ id }) => id === die.toolId)?.due;
+  if (due !== undefined && today !== null && due < today)
+    return msg`The check of its tool was due on ${due}: it is held back until it is checked, and the day set anew.`;
   const { checkCrimps = 'when in doubt' } = shop.practice;
   if (checkCrimps === 'each day' && today !== null && last?.at.slice(0, 10) !== today)
     return msg`No check crimp of today: this shop checks each die before its first crimp of a day.`;

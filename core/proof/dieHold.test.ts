@@ -85,6 +85,21 @@ describe('a tool whose die failed', () => {
   });
 });
 
+describe('a tool with a day until which its check holds', () => {
+  const dueOn = (due: string) => ({
+    ...shop,
+    tools: shop.tools.map((tool) => (tool.id === die.toolId ? { ...tool, due } : tool)),
+  });
+  test('is held back after it, not on it, and another tool goes on', () => {
+    const held = (due: string, own = die) => tell(heldBack(dueOn(due), own, '2026-11-20'));
+    expect(held('2026-11-20')).toBe('');
+    expect(held('2026-11-19')).toMatch(/was due on 2026-11-19/);
+    expect(tell(heldBack(dueOn('2026-11-19'), die, null))).toBe('');
+    const foreign = shop.dies.find(({ toolId }) => toolId !== die.toolId);
+    expect(foreign && held('2026-11-19', foreign)).toBe('');
+  });
+});
+
 describe('a check is no better than what it was read with', () => {
   const near = mostMm - 0.01;
   const coarse = { title: 'steel rule', resolution: 0.5, accuracy: { percent: 0, digits: 1 } };

@@ -16,7 +16,7 @@ export function withDieHold(
   steps: readonly Step[],
   ends: Both<ResolvedEnd>,
   joins: readonly ResolvedJoin[],
-  shop: Pick<Shop, 'checks' | 'practice' | 'dies' | 'lugs'>,
+  shop: Pick<Shop, 'checks' | 'practice' | 'dies' | 'lugs' | 'tools'>,
   today: string | null,
 ): Step[] {
   return steps.map((step) => {

@@ -64,6 +64,10 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Last day of its calibration, as year-month-day, from the certificate or your own check. After it readings are kept, and are marked as taken with an instrument out of calibration.`,
   ],
   [
+    say`Tool checked until`,
+    say`Last day for which the tool’s own check holds: its force by a gauge, its dial, its stops. After it no crimp of its dies is led here until a new day is set. Empty where you keep none.`,
+  ],
+  [
     say`It speaks over a serial line`,
     say`Tick it where the instrument sends its readings by cable. They are then taken over as they come, without a slip of the pen; the lines below say how it writes them.`,
   ],

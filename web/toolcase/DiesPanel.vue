@@ -20,6 +20,7 @@ import TextField from '../ui/TextField.vue';
 import CsvBox from './CsvBox.vue';
 import { called } from '../../core/model/catalogue/called.ts';
 import AddButton from '../ui/AddButton.vue';
+import { notADay } from '../ui/dayEntry.ts';
 import { say } from '../../core/words/say.ts';
 
 /** The tools owned, what each can do and where, and the dies that go with them. A dimension edited redraws the map. */
@@ -87,7 +88,9 @@ function setLargest(id: string, largest: number | undefined): void {
       :take="(items) => bench.edit(say`import dies`, (draft) => void (draft.shop.dies = [...items]))"
     />
     <StageSection v-for="tool in tools" :key="tool.id" :title="called(tool.title)">
-      <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-4">
+      <div
+        class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-2 lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1.5fr)_minmax(0,1fr)_minmax(0,1.2fr)_minmax(0,1.1fr)]"
+      >
         <TextField
           :label="say`Called`"
           :model-value="called(tool.title)"
@@ -117,6 +120,19 @@ function setLargest(id: string, largest: number | undefined): void {
               editTool(tool.id, say`mark`, (own) => {
                 if (mark === '') delete own.mark;
                 else own.mark = mark;
+              })
+          "
+        />
+        <TextField
+          :label="say`Tool checked until`"
+          :model-value="tool.due ?? ''"
+          hint="2027-03-31"
+          :check="notADay"
+          @update:model-value="
+            (due) =>
+              editTool(tool.id, say`due day`, (own) => {
+                if (due === '') delete own.due;
+                else own.due = due;
               })
           "
         />
