@@ -8,8 +8,8 @@ import type { Work } from '../finding/finding.ts';
 import type { Lug, Shop, Sleeve } from '../model/shop.ts';
 import { circleMm2, wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { type CutGroup, cutGroups, type ToCut } from './pieces.ts';
-import { haveOf, leastOf, noted } from './shelf.ts';
-import { stockTitle, type StockUnit, stockUnit } from './stockTitle.ts';
+import { haveOf, leastOf } from './shelf.ts';
+import { keyOf, stockTitle, type StockUnit, stockUnit, unitPriceOf } from './stockTitle.ts';
 import { type Use, usesOf } from './uses.ts';
 import { digits } from '../words/numerals.ts';
 import { figure } from '../model/units/figure.ts';
@@ -145,19 +145,17 @@ function lineOf(stock: string, takers: readonly Use[], shop: Shop): KitLine | nu
     need: total(takers),
     have: haveOf(shop, stock),
     least: leastOf(shop, stock),
+    unitPrice: unitPriceOf(stock, shop),
     massG: 0,
     ...facts,
   });
 }
 
-type OwnFacts = Pick<LineFacts, 'note' | 'group' | 'unitPrice' | 'work'> &
-  Partial<Pick<LineFacts, 'need' | 'massG'>>;
+type OwnFacts = Pick<LineFacts, 'note' | 'group' | 'work'> & Partial<Pick<LineFacts, 'need' | 'massG'>>;
 
 /** What sets the line of one kind of thing apart from another's. */
 function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts | null {
-  const [kind, id] = stock.split(':', 2);
-  const { price } = noted(shop, stock) ?? {};
-  const unitPrice = price === undefined ? null : price / PRICED_BY[stockUnit(stock)];
+  const { kind, id } = keyOf(stock);
   switch (kind) {
     case 'lug': {
       const lug = shop.lugs.find((owned) => owned.id === id);
@@ -168,10 +166,9 @@ function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts |
       return sleeve ? sleeveFacts(sleeve, takers) : null;
     }
     case 'layer':
-      return { ...layerFacts(id as Layer, takers), unitPrice };
+      return layerFacts(id as Layer, takers);
     case 'solder':
       return {
-        unitPrice,
         note: msg`as the bores leave room`,
         group: 'solder',
         massG: total(takers),
@@ -179,7 +176,6 @@ function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts |
       };
     case 'label':
       return {
-        unitPrice,
         note: msg`one at each end`,
         group: 'labels',
         work: workOf(takers, '', msg`two to a cable`, []),
@@ -190,7 +186,7 @@ function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts |
 }
 
 const ORDER = ['lug', 'sleeve', 'layer', 'solder', 'label'];
-const rankOf = (stock: string) => ORDER.indexOf(stock.split(':', 1)[0] ?? '');
+const rankOf = (stock: string) => ORDER.indexOf(keyOf(stock).kind);
 
 /** What is to be kept on the shelf and runs out, whether or not anything here takes it. */
 const runningOut = (shop: Shop): string[] =>
@@ -216,9 +212,6 @@ export function kitOf(cables: readonly ToCut[], shop: Shop): Kit {
     buyPrice: sum(({ buyPrice }) => buyPrice),
   };
 }
-
-/** Solder is priced by 100 g, what is cut from a length by the metre. */
-export const PRICED_BY = { '': 1, mm: 1000, g: 100 } as const;
 
 function cableLine(group: CutGroup, kerfMm: number): KitLine {
   const need = group.pieces.reduce((sum, { lengthMm }) => sum + lengthMm + kerfMm, 0);
@@ -249,13 +242,12 @@ function lugFacts(lug: Lug, takers: readonly Use[], { practice }: Shop): OwnFact
     note: spare > 0 ? msg`${spare} of them to practise` : '',
     group: 'lugs',
     need: count + spare,
-    unitPrice: lug.price > 0 ? lug.price : null,
     massG: count * lugMassG(lug),
     work: workOf(takers, '', PER_END, spare > 0 ? [{ who: msg`to practise`, amount: spare }] : []),
   };
 }
 
-function layerFacts(layer: Layer, takers: readonly Use[]): Omit<OwnFacts, 'unitPrice'> {
+function layerFacts(layer: Layer, takers: readonly Use[]): OwnFacts {
   const unit = stockUnit(`layer:${layer}`);
   return {
     note: LAYERS[layer].why,
@@ -264,12 +256,11 @@ function layerFacts(layer: Layer, takers: readonly Use[]): Omit<OwnFacts, 'unitP
   };
 }
 
-function sleeveFacts({ kind, pricePerM }: Sleeve, takers: readonly Use[]): OwnFacts {
+function sleeveFacts({ kind }: Sleeve, takers: readonly Use[]): OwnFacts {
   const { ratio, title } = SLEEVES[kind];
   return {
     note: verbatim`${ratio}, ${title}`,
     group: 'sleeves',
-    unitPrice: pricePerM === undefined ? null : pricePerM / 1000,
     work: workOf(takers, 'mm', AS_CUT, []),
   };
 }

@@ -3,6 +3,11 @@ import type { CutPlan, CutRules } from './cutPlan.ts';
 import type { Kit } from './kit.ts';
 import type { CutGroup } from './pieces.ts';
 
+/** What is typed of making against buying. */
+export type MakeOrBuyTerms = NonNullable<Job['makeOrBuy']>;
+/** Before anything is typed. */
+export const UNTYPED: MakeOrBuyTerms = { boughtPrice: 0, minutesACable: 25, ratePerHour: 0, toolPrice: 0 };
+
 /** What a job costs made here and bought ready, part by part. No thumb on the scale. */
 export interface MakeOrBuy {
   readonly cables: number;
@@ -39,7 +44,7 @@ const MOST_CABLES = 1e6;
  * @example makeOrBuy(terms, kit, 7, 9).breakEven // tool ÷ (bought − made without it) a cable, rounded up
  */
 export function makeOrBuy(
-  { boughtPrice, minutesACable, ratePerHour, toolPrice, toolPercent = 100 }: NonNullable<Job['makeOrBuy']>,
+  { boughtPrice, minutesACable, ratePerHour, toolPrice, toolPercent = 100 }: MakeOrBuyTerms,
   kit: Pick<Kit, 'price'>,
   scrap: number,
   cables: number,

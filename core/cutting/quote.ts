@@ -3,10 +3,9 @@ import type { Job } from '../model/job.ts';
 import type { Shop } from '../model/shop.ts';
 import type { Work } from '../finding/finding.ts';
 import { msg, numeral } from '../words/message.ts';
-import { type Kit, PRICED_BY } from './kit.ts';
+import type { Kit } from './kit.ts';
 import type { ToCut } from './pieces.ts';
-import { noted } from './shelf.ts';
-import { stockUnit } from './stockTitle.ts';
+import { keyOf, unitPriceOf } from './stockTitle.ts';
 
 /** What a customer is asked: margin and tax, for whom, and how long it stands. */
 export type QuoteTerms = NonNullable<Job['quote']>;
@@ -68,24 +67,11 @@ export function quoteOf(
   };
 }
 
-/** What one piece, mm or g of something on the shelf cost; null where that is not known. */
-function unitPriceOf(stock: string, { work }: Pick<ToCut, 'work'>, shop: Shop): number | null {
-  const [kind, id] = stock.split(':', 2);
-  if (kind === 'lug') return shop.lugs.find((own) => own.id === id)?.price || null;
-  if (kind === 'spool') {
-    const { size } = work.choice.taken.at;
-    const usual = work.kind.sizes.find(
-      (own) => own.size.system === size.system && own.size.name === size.name,
-    );
-    const perM = shop.spools.find((own) => own.id === id)?.pricePerM ?? usual?.pricePerM;
-    return perM === undefined ? null : perM / 1000;
-  }
-  if (kind === 'sleeve') {
-    const perM = shop.sleeves.find((own) => own.id === id)?.pricePerM;
-    return perM === undefined ? null : perM / 1000;
-  }
-  const price = noted(shop, stock)?.price;
-  return price === undefined ? null : price / PRICED_BY[stockUnit(stock)];
+/** What a mm of a cable's own kind and size usually costs; null where its kind is not made in it. */
+function usualPrice({ work }: Pick<ToCut, 'work'>): number | null {
+  const { size } = work.choice.taken.at;
+  const made = work.kind.sizes.find((own) => own.size.system === size.system && own.size.name === size.name);
+  return made ? made.pricePerM / 1000 : null;
 }
 
 /** What mishaps cost in material. */
@@ -103,7 +89,7 @@ export function spoiltOf(cables: readonly ToCut[], shop: Shop): Spoilt {
   const each = cables.flatMap((toCut) =>
     toCut.cable.mishaps.flatMap(({ lost = [] }) =>
       lost.map(({ stock, amount }: Taken) => {
-        const price = unitPriceOf(stock, toCut, shop);
+        const price = unitPriceOf(stock, shop) ?? (keyOf(stock).kind === 'spool' ? usualPrice(toCut) : null);
         return price === null ? null : price * amount;
       }),
     ),

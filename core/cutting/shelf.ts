@@ -4,13 +4,11 @@ import type { Signed } from '../model/people.ts';
 import type { Recount, Shop, Spool } from '../model/shop.ts';
 import { bestFitDecreasing, type CutRules, holds, type Piece, restMm } from './cutPlan.ts';
 import { type CutGroup, cutGroups, isCut, spoolsAfterCut, type ToCut } from './pieces.ts';
-import { type Use, usesOf } from './uses.ts';
+import { keyOf } from './stockTitle.ts';
+import { isSpent, type Use, usesOf } from './uses.ts';
 
 /** What of a shop lies on the shelf and is counted. */
 export type Shelf = Pick<Shop, 'lugs' | 'sleeves' | 'spools' | 'shelf' | 'recounts'>;
-
-const idIn = (stock: string, kind: string): string | null =>
-  stock.startsWith(`${kind}:`) ? stock.slice(kind.length + 1) : null;
 
 /** What is noted of something besides its count; nothing where nothing is. */
 export const noted = ({ shelf }: Pick<Shelf, 'shelf'>, stock: string) =>
@@ -18,11 +16,18 @@ export const noted = ({ shelf }: Pick<Shelf, 'shelf'>, stock: string) =>
 
 /** How much of something there is: pieces, mm or g; null where nobody counts it. @example haveOf(shop, 'lug:l4') // 12 */
 export function haveOf(shelf: Shelf, stock: string): number | null {
-  const [lug, sleeve, spool] = ['lug', 'sleeve', 'spool'].map((kind) => idIn(stock, kind));
-  if (lug !== null) return shelf.lugs.find(({ id }) => id === lug)?.stock ?? null;
-  if (sleeve !== null) return shelf.sleeves.find(({ id }) => id === sleeve)?.stockMm ?? null;
-  if (spool !== null) return shelf.spools.find(({ id }) => id === spool)?.lengthMm ?? null;
-  return noted(shelf, stock)?.have ?? null;
+  const key = keyOf(stock);
+  const isIt = ({ id }: { readonly id: string }) => id === key.id;
+  switch (key.kind) {
+    case 'lug':
+      return shelf.lugs.find(isIt)?.stock ?? null;
+    case 'sleeve':
+      return shelf.sleeves.find(isIt)?.stockMm ?? null;
+    case 'spool':
+      return shelf.spools.find(isIt)?.lengthMm ?? null;
+    default:
+      return noted(shelf, stock)?.have ?? null;
+  }
 }
 
 /** The least to keep of something: with less it is bought again. */
@@ -35,12 +40,11 @@ export function withNote<S extends Pick<Shelf, 'shelf'>>(
   stock: string,
   change: { readonly [key in 'have' | 'least' | 'price']?: number | undefined },
 ): S {
-  const before = noted(shelf, stock) ?? { stock };
-  const entries = Object.entries({ ...before, ...change }).filter(([, value]) => value !== undefined);
-  const after = Object.fromEntries(entries) as typeof before;
+  const before = noted(shelf, stock);
+  const entries = Object.entries({ stock, ...before, ...change }).filter(([, value]) => value !== undefined);
+  const after = Object.fromEntries(entries) as NonNullable<typeof before>;
   const others = shelf.shelf ?? [];
-  const isNew = before !== noted(shelf, stock);
-  const kept = isNew ? [...others, after] : others.map((entry) => (entry.stock === stock ? after : entry));
+  const kept = before ? others.map((entry) => (entry === before ? after : entry)) : [...others, after];
   return { ...shelf, shelf: kept.filter((entry) => Object.keys(entry).length > 1) };
 }
 
@@ -50,20 +54,21 @@ const MOST_LENGTH_MM = 1e6;
 
 /** The shelf with so much of something on it; a spool without a millimetre left is gone. */
 function withHave<S extends Shelf>(shelf: S, stock: string, have: number): S {
-  const [lug, sleeve, spool] = ['lug', 'sleeve', 'spool'].map((kind) => idIn(stock, kind));
-  if (lug !== null) {
-    const count = Math.min(MOST_LUGS, Math.round(have));
-    return { ...shelf, lugs: shelf.lugs.map((own) => (own.id === lug ? { ...own, stock: count } : own)) };
+  const { kind, id } = keyOf(stock);
+  const changed = <T extends { readonly id: string }>(items: readonly T[], change: Partial<T>): T[] =>
+    items.map((item) => (item.id === id ? { ...item, ...change } : item));
+  switch (kind) {
+    case 'lug':
+      return { ...shelf, lugs: changed(shelf.lugs, { stock: Math.min(MOST_LUGS, Math.round(have)) }) };
+    case 'sleeve':
+      return { ...shelf, sleeves: changed(shelf.sleeves, { stockMm: Math.min(MOST_LENGTH_MM, have) }) };
+    case 'spool': {
+      const spools = changed(shelf.spools, { lengthMm: have });
+      return { ...shelf, spools: spools.filter(({ lengthMm }) => lengthMm >= 1) };
+    }
+    default:
+      return withNote(shelf, stock, { have });
   }
-  if (sleeve !== null) {
-    const stockMm = Math.min(MOST_LENGTH_MM, have);
-    return { ...shelf, sleeves: shelf.sleeves.map((own) => (own.id === sleeve ? { ...own, stockMm } : own)) };
-  }
-  if (spool !== null) {
-    const left = shelf.spools.map((own) => (own.id === spool ? { ...own, lengthMm: have } : own));
-    return { ...shelf, spools: left.filter(({ lengthMm }) => lengthMm >= 1) };
-  }
-  return withNote(shelf, stock, { have });
 }
 
 /**
@@ -193,9 +198,7 @@ export const lessOneLug = (shop: Shop, lugId: string): Shop =>
 export function takenAt(step: string, toCut: ToCut, shop: Shop, spoolId?: string): AfterTaking {
   const { cable } = toCut;
   const ticked = { ...cable, done: [...cable.done, { step, at: '', by: '' }] };
-  const before = usesOf(toCut, shop.practice);
-  const after = usesOf({ ...toCut, cable: ticked }, shop.practice);
-  const off = after.filter((use, i) => use.isSpent && before[i]?.isSpent === false);
+  const off = usesOf(toCut, shop.practice).filter((use) => !use.isSpent && isSpent(use.part, ticked));
   const rest = takeOff(shop, off);
   if (isCut(cable) || !isCut(ticked)) return rest;
   const { spools, took } = cutFrom(toCut, rest.shop, spoolId);
@@ -207,11 +210,11 @@ export function putBack(toCut: Omit<ToCut, 'key'>, shop: Shop, took: readonly Ta
   return took.reduce((shelf: Shop, { stock, amount }) => {
     const have = haveOf(shelf, stock);
     if (have !== null) return withHave(shelf, stock, less(have, -amount));
-    const spool = idIn(stock, 'spool');
-    if (spool === null || amount < 1) return shelf;
+    const { kind, id } = keyOf(stock);
+    if (kind !== 'spool' || amount < 1) return shelf;
     const { cable, work } = toCut;
     const offcut: Spool = {
-      id: spool,
+      id,
       label: cable.tag,
       kindId: work.kind.id,
       size: { ...work.choice.taken.at.size },
@@ -236,21 +239,18 @@ export function afterSpoiling(
   isSpoilt: (part: string) => boolean,
   reopened: readonly string[],
 ): { readonly shop: Shop; readonly lost: Taken[] } {
-  const open = toCut.cable.done.filter(({ step }) => reopened.includes(step));
-  const held = open.flatMap(({ took = [] }) => took);
-  const isLost = ({ part }: Pick<Taken, 'part'>) => isSpoilt(part);
-  const done = toCut.cable.done.filter(({ step }) => !reopened.includes(step));
-  const after = usesOf({ ...toCut, cable: { ...toCut.cable, done } }, shop.practice);
+  const { done } = toCut.cable;
+  const held = done.flatMap(({ step, took = [] }) => (reopened.includes(step) ? took : []));
+  const after = { done: done.filter(({ step }) => !reopened.includes(step)) };
   // The second of two crimps still holds the lug while the first is closed again.
-  const isStillOn = ({ part }: Taken) => after.some((use) => use.part === part && use.isSpent);
-  const free = held.filter((own) => !isLost(own) && !isStillOn(own));
+  const free = held.filter(({ part }) => !isSpoilt(part) && !isSpent(part, after));
   const returned = putBack(toCut, shop, free);
-  const unspent = usesOf(toCut, shop.practice).filter((use) => !use.isSpent && isLost(use));
+  const unspent = usesOf(toCut, shop.practice).filter((use) => !use.isSpent && isSpoilt(use.part));
   const now = takeOff(returned, unspent);
   const isCutNow = isSpoilt('cable') && !isCut(toCut.cable);
   const cut = isCutNow ? cutFrom(toCut, now.shop) : { spools: now.shop.spools, took: [] };
   return {
     shop: { ...now.shop, spools: cut.spools },
-    lost: [...held.filter(isLost), ...now.took, ...cut.took],
+    lost: [...held.filter(({ part }) => isSpoilt(part)), ...now.took, ...cut.took],
   };
 }

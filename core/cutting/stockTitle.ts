@@ -3,19 +3,25 @@ import type { Shop } from '../model/shop.ts';
 import { capitalised, type Message, briefly, msg, verbatim } from '../words/message.ts';
 import { term } from '../words/terms.ts';
 
+/** The key of something on the shelf in its parts; what is there once has no id. @example keyOf('lug:l4') // { kind: 'lug', id: 'l4' } */
+export function keyOf(stock: string): { readonly kind: string; readonly id: string } {
+  const [kind = '', id = ''] = stock.split(':', 2);
+  return { kind, id };
+}
+
 /** How something on the shelf is counted: pieces, mm or g. */
 export type StockUnit = '' | 'mm' | 'g';
 
 /** How something on the shelf is counted, by its key there. @example stockUnit('sleeve:s2') // "mm" */
 export function stockUnit(stock: string): StockUnit {
-  if (stock === 'solder') return 'g';
-  const isLength = /^(sleeve|spool):/.test(stock) || (stock.startsWith('layer:') && stock !== 'layer:boot');
-  return isLength ? 'mm' : '';
+  const { kind, id } = keyOf(stock);
+  if (kind === 'solder') return 'g';
+  return ['sleeve', 'spool'].includes(kind) || (kind === 'layer' && id !== 'boot') ? 'mm' : '';
 }
 
 /** What something on the shelf is called, by its key there; null where the shop does not know it any more. */
 export function stockTitle(stock: string, shop: Shop): Message | null {
-  const [kind, id = ''] = stock.split(':', 2);
+  const { kind, id } = keyOf(stock);
   switch (kind) {
     case 'lug': {
       const lug = shop.lugs.find((owned) => owned.id === id);
@@ -39,4 +45,24 @@ export function stockTitle(stock: string, shop: Shop): Message | null {
     default:
       return null;
   }
+}
+
+/** Solder is priced by 100 g, what is cut from a length by the metre. */
+const PRICED_BY = { '': 1, mm: 1000, g: 100 } as const;
+
+/** What a piece, a mm or a g of something on the shelf costs, as the shop says; null where it does not. */
+export function unitPriceOf(
+  stock: string,
+  shop: Pick<Shop, 'lugs' | 'sleeves' | 'spools' | 'shelf'>,
+): number | null {
+  const { kind, id } = keyOf(stock);
+  const isIt = (owned: { readonly id: string }) => owned.id === id;
+  if (kind === 'lug') return shop.lugs.find(isIt)?.price || null;
+  const price =
+    kind === 'sleeve'
+      ? shop.sleeves.find(isIt)?.pricePerM
+      : kind === 'spool'
+        ? shop.spools.find(isIt)?.pricePerM
+        : shop.shelf?.find((entry) => entry.stock === stock)?.price;
+  return price === undefined ? null : price / PRICED_BY[stockUnit(stock)];
 }

@@ -3,7 +3,7 @@ import type { Cable } from '../model/cable.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import { usesSolder } from '../model/method.ts';
-import { isDone, isHeld, kindOf } from '../model/stepId.ts';
+import { isDone, isHeld, isMelted } from '../model/stepId.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
 import type { ToCut } from './pieces.ts';
 
@@ -25,50 +25,73 @@ const JOIN_SLEEVE_BARRELS = 4;
 /** One at each end. */
 const LABELS = 2;
 
-const isSoldered = (name: EndName, done: Cable['done']) =>
-  done.some(({ step }) => ['solder', 'slug'].includes(kindOf(step)) && step.endsWith(`.${name}`));
-
 /**
- * What a cable takes off the shelf besides its own length. A thing is used where it cannot be had back: a lug, its solder
- * and its boot once the lug is held, a sleeve once it is shrunk, braid once it is on, a label once it is stuck.
+ * Whether a part was used as far as is ticked: where it cannot be had back any more. A lug and its boot are once the lug is
+ * held, solder once it was melted, a sleeve once it is shrunk, braid once it is on, a label once it is stuck.
+ *
+ * @param part as {@link Use} names it
  */
+export function isSpent(part: string, cable: Pick<Cable, 'done'>): boolean {
+  const dot = part.indexOf('.');
+  const [kind, place] = dot < 0 ? [part, ''] : [part.slice(0, dot), part.slice(dot + 1)];
+  switch (kind) {
+    case 'lug':
+    case 'boot':
+      return isHeld(place as EndName, cable.done);
+    case 'solder':
+      return isMelted(place as EndName, cable.done);
+    case 'sleeve':
+    case 'band':
+      return isDone(cable, `shrink.${place}`);
+    case 'braid':
+    case 'glass':
+      return isDone(cable, 'layers');
+    case 'join-lug':
+      return isDone(cable, `join-crimp-${place}`);
+    case 'join-sleeve':
+      return isDone(cable, `join-shrink-${place}`);
+    case 'label':
+      return isDone(cable, 'label');
+    default:
+      return kind === 'cable' && isDone(cable, 'cut');
+  }
+}
+
+/** What a cable takes off the shelf besides its own length, and what of it was used as far as is ticked. */
 export function usesOf({ cable, work }: Omit<ToCut, 'key'>, practice: HousePractice): Use[] {
   const times = work.choice.taken.at.parallel;
   const uses: Use[] = [];
-  const take = (part: string, stock: string, who: Message, amount: number, isSpent: boolean): void => {
-    uses.push({ part, stock, who, amount: amount * times, isSpent });
+  const take = (part: string, stock: string, who: Message, amount: number): void => {
+    uses.push({ part, stock, who, amount: amount * times, isSpent: isSpent(part, cable) });
   };
   for (const name of END_NAMES) {
     const end = work.ends[name];
     const who = `${cable.tag} ${name}`;
-    const isOn = isHeld(name, cable.done);
-    const isShrunk = isDone(cable, `shrink.${name}`);
-    if (end.lug) take(`lug.${name}`, `lug:${end.lug.id}`, who, 1, isOn);
-    if (end.sleeve) take(`sleeve.${name}`, `sleeve:${end.sleeve.sleeve.id}`, who, end.sleeve.cutMm, isShrunk);
+    if (end.lug) take(`lug.${name}`, `lug:${end.lug.id}`, who, 1);
+    if (end.sleeve) take(`sleeve.${name}`, `sleeve:${end.sleeve.sleeve.id}`, who, end.sleeve.cutMm);
     if (end.band && end.sleeve)
-      take(`band.${name}`, `sleeve:${end.band.id}`, msg`${who}, its colour`, BAND_MM, isShrunk);
+      take(`band.${name}`, `sleeve:${end.band.id}`, msg`${who}, its colour`, BAND_MM);
     if (end.lug && usesSolder(end.method)) {
       const { massG } = solderNeed(end, end.lug, practice);
-      take(`solder.${name}`, 'solder', who, massG, isSoldered(name, cable.done));
+      take(`solder.${name}`, 'solder', who, massG);
     }
-    if (end.layers.includes('boot')) take(`boot.${name}`, 'layer:boot', who, 1, isOn);
+    if (end.layers.includes('boot')) take(`boot.${name}`, 'layer:boot', who, 1);
   }
   for (const layer of ['braid', 'glass'] as const) {
     if (END_NAMES.some((name) => work.ends[name].layers.includes(layer)))
-      take(layer, `layer:${layer}`, cable.tag, work.lengths?.cutMm ?? 0, isDone(cable, 'layers'));
+      take(layer, `layer:${layer}`, cable.tag, work.lengths?.cutMm ?? 0);
   }
-  take('label', 'label', cable.tag, LABELS, isDone(cable, 'label'));
+  take('label', 'label', cable.tag, LABELS);
   work.joins.forEach(({ spec, connector, sleeve }, i) => {
     const who = msg`${cable.tag}, join ${i + 1}`;
     if (!connector) return;
-    take(`join-lug.${spec.id}`, `lug:${connector.id}`, who, 1, isDone(cable, `join-crimp-${spec.id}`));
+    take(`join-lug.${spec.id}`, `lug:${connector.id}`, who, 1);
     if (sleeve)
       take(
         `join-sleeve.${spec.id}`,
         `sleeve:${sleeve.id}`,
         who,
         Math.ceil(JOIN_SLEEVE_BARRELS * connector.barrelMm),
-        isDone(cable, `join-shrink-${spec.id}`),
       );
   });
   return uses;

@@ -13,14 +13,19 @@ interface Parts {
 }
 type Renames = ReadonlyMap<string, string>;
 
-/** What a thing is called is no part of what it is: a shop may have named it in another language. Nor is how much is left of it. */
-const WORDS = new Set(['title', 'label', 'family', 'mark', 'stock', 'stockMm', 'closed']);
-const figuresOf = (item: Item) =>
+/** How much is left of a thing, and how often it closed: no part of what it is. */
+const COUNTS = ['stock', 'stockMm', 'closed'];
+/** Nor is what it is called: a shop may have named it in another language. */
+const WORDS = ['title', 'label', 'family', 'mark'];
+const without = (item: object, keys: readonly string[]) =>
   JSON.stringify(
     Object.entries(item)
-      .filter(([key, value]) => !WORDS.has(key) && value !== undefined)
+      .filter(([key, value]) => !keys.includes(key) && value !== undefined)
       .sort(([a], [b]) => (a < b ? -1 : 1)),
   );
+/** All of a thing but how much of it there is: another name or price is something that a person entered. */
+export const asMade = (item: object): string => without(item, COUNTS);
+const figuresOf = (item: Item): string => without(item, [...COUNTS, ...WORDS]);
 
 /** Items that `owned` lacks, under ids that are free there; one of the same id and the same figures is shared. */
 function bringIn<T extends Item>(

@@ -3,6 +3,8 @@ import type { EndName } from './end.ts';
 
 /** Kinds of step that hold a lug for good: there is no way back from them. */
 export const HOLDS: readonly string[] = ['crimp', 'solder', 'slug', 'screw'];
+/** Those of them at which solder is melted. */
+export const MELTS: readonly string[] = ['solder', 'slug'];
 
 /** What kind of step an id names: "crimp" of "crimp-2.B", "join-cut" of "join-cut-x1". */
 export function kindOf(id: string): string {
@@ -27,6 +29,9 @@ export const actOf = ({ id }: { readonly id: string }) =>
 /** Whether a step is ticked. */
 export const isDone = ({ done }: Pick<Cable, 'done'>, id: string) => done.some(({ step }) => step === id);
 
+const isAnyDone = (kinds: readonly string[], name: EndName, done: Cable['done']) =>
+  done.some(({ step }) => kinds.includes(kindOf(step)) && step.endsWith(`.${name}`));
 /** Whether an end holds its lug, as far as is ticked. */
-export const isHeld = (name: EndName, done: Cable['done']) =>
-  done.some(({ step }) => HOLDS.includes(kindOf(step)) && step.endsWith(`.${name}`));
+export const isHeld = (name: EndName, done: Cable['done']) => isAnyDone(HOLDS, name, done);
+/** Whether solder was melted at an end, as far as is ticked. */
+export const isMelted = (name: EndName, done: Cable['done']) => isAnyDone(MELTS, name, done);

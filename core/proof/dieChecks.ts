@@ -1,14 +1,14 @@
+import { remember } from '../lib/remember.ts';
 import { atLeast, type Finding, type State, worstFirst } from '../finding/finding.ts';
 import type { Die, DieCheck, Lug, Shop } from '../model/shop.ts';
 import { areaMm2 } from '../model/tables/size.ts';
 import { COMPACTION } from '../termination/dies/dieOnLug.ts';
 import { pullTargets } from '../termination/dies/pullForce.ts';
 import { type Message, amount, msg } from '../words/message.ts';
-import { evenly, instrumentParts } from './budget.ts';
 import { flatsProof } from './crimpChecks.ts';
 import { decided } from './decide.ts';
 import { type Check, judge } from './judge.ts';
-import { pulled, SWING_PERCENT } from './pullProof.ts';
+import { pulled, pullParts } from './pullProof.ts';
 import { PACKING_SAYS, packingCheck, packingState, sectionKappa } from './sectionProof.ts';
 
 /** What a check crimp is judged against. */
@@ -63,13 +63,7 @@ function pullOf(check: DieCheck, lug: Lug | undefined): Finding {
     facts,
     pull && lug ? [check] : [],
     (_, own) => pulled({ held: pull?.held ?? false, forceN: pull?.forceN ?? 0, sample: false }, own, leastN),
-    () => [
-      ...instrumentParts({}, 'scale', pull?.forceN ?? 0),
-      {
-        what: msg`out of line, ± ${SWING_PERCENT} %`,
-        standard: evenly((SWING_PERCENT / 100) * (pull?.forceN ?? 0)),
-      },
-    ],
+    () => pullParts({ forceN: pull?.forceN ?? 0 }),
   );
 }
 
@@ -98,16 +92,25 @@ export const checkState = (die: Die, check: DieCheck, shop: Pick<Shop, 'practice
 export const isGood = (die: Die, check: DieCheck, shop: Pick<Shop, 'practice' | 'lugs'>): boolean =>
   ['holds', 'watch'].includes(checkState(die, check, shop));
 
+const NONE: DieCheck[] = [];
 /** The check crimps of a die, oldest first; simulated ones check nothing. */
-const checksOf = ({ checks = [] }: Pick<Shop, 'checks'>, dieId: string): DieCheck[] =>
+const checksOf = ({ checks = NONE }: Pick<Shop, 'checks'>, dieId: string): DieCheck[] =>
   checks.filter((check) => check.dieId === dieId && check.source !== 'simulated');
-
-const lastGood = (shop: Checked, die: Die): DieCheck | undefined =>
-  checksOf(shop, die.id).findLast((check) => isGood(die, check, shop));
 
 /** The day of the last check crimp that was good; null where none was. */
 export const lastGoodDay = (shop: Checked, die: Die): string | null =>
-  lastGood(shop, die)?.at.slice(0, 10) ?? null;
+  checksOf(shop, die.id)
+    .findLast((check) => isGood(die, check, shop))
+    ?.at.slice(0, 10) ?? null;
+
+const lastKnown = remember<ReadonlyMap<string, DieCheck>>();
+/** The last check crimp of each die that has one, by its id: every crimp of every cable asks for it. */
+const lastChecks = ({ checks = NONE }: Pick<Shop, 'checks'>): ReadonlyMap<string, DieCheck> =>
+  lastKnown(
+    [checks],
+    '',
+    () => new Map(checks.flatMap((check) => (check.source === 'simulated' ? [] : [[check.dieId, check]]))),
+  );
 
 /** The crimps after which a die is checked again; null where they are not counted. */
 const CRIMPS_EACH = { 'each 50': 50, 'each 200': 200, 'each day': null, 'when in doubt': null } as const;
@@ -121,7 +124,7 @@ const CRIMPS_EACH = { 'each 50': 50, 'each 200': 200, 'each day': null, 'when in
  * @param today year-month-day; null where the day is not asked
  */
 export function heldBack(shop: Checked, die: Die, today: string | null): Message {
-  const last = checksOf(shop, die.id).at(-1);
+  const last = lastChecks(shop).get(die.id);
   if (last && !isGood(die, last, shop)) return badSays(die, last, shop);
   const bad = badOfTool(shop, die, last?.at ?? '');
   if (bad)
@@ -154,7 +157,7 @@ function badOfTool(shop: Checked, die: Die, since: string): { die: Die; check: D
   return shop.dies
     .filter(({ id, toolId }) => toolId === die.toolId && id !== die.id)
     .flatMap((other) => {
-      const check = checksOf(shop, other.id).at(-1);
+      const check = lastChecks(shop).get(other.id);
       return check && check.at > since && checkState(other, check, shop) === 'fails'
         ? [{ die: other, check }]
         : [];

@@ -4,8 +4,8 @@ import type { Reading, ReadingOf } from '../model/reading.ts';
 import type { Trial } from '../model/shop.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { amount, msg, numeral, verbatim } from '../words/message.ts';
-import { evenly, expanded, instrumentParts } from './budget.ts';
-import { type Budget, type Check, judge } from './judge.ts';
+import { evenly, expanded, instrumentParts, type Part } from './budget.ts';
+import { type Check, judge } from './judge.ts';
 import { HANG_LIMIT_KG, kilogramsToHang, pullAsked, pullTargets } from '../termination/dies/pullForce.ts';
 import { countingReadings } from './readings.ts';
 import type { ProofSubject } from './subject.ts';
@@ -18,10 +18,10 @@ export const HOLD_S = 60;
 const READ_N = 0.5;
 
 /** A pull that is not quite in line with the lug, or swings, is off by so much, ± % of the force. Shop practice. */
-export const SWING_PERCENT = 1;
+const SWING_PERCENT = 1;
 
-/** What a pull may be off by. */
-export const pullParts: Budget<ReadingOf<'pull' | 'join-pull'>> = (reading) => [
+/** What a pull may be off by, of whatever was pulled. */
+export const pullParts = (reading: Pick<Reading, 'instrument'> & { readonly forceN: number }): Part[] => [
   ...instrumentParts(reading, 'scale', reading.forceN),
   { what: msg`out of line, ± ${SWING_PERCENT} %`, standard: evenly((SWING_PERCENT / 100) * reading.forceN) },
 ];
@@ -35,8 +35,7 @@ export const pullParts: Budget<ReadingOf<'pull' | 'join-pull'>> = (reading) => [
 export function forceToPull(targetN: number, from: Pick<Reading, 'instrument'>): number {
   let forceN = targetN;
   // What it may be off by grows by a hundredth of the force at most: this comes to rest at once.
-  for (let round = 0; round < 5; round += 1)
-    forceN = targetN + expanded(pullParts({ ...from, forceN } as ReadingOf<'pull'>));
+  for (let round = 0; round < 5; round += 1) forceN = targetN + expanded(pullParts({ ...from, forceN }));
   return Math.ceil(forceN);
 }
 

@@ -55,3 +55,19 @@ export function minutesOf(steps: readonly Pick<Step, 'id'>[], times: BenchTimes)
   const seconds = steps.reduce((sum, { id }) => sum + (times.get(kindOf(id))?.seconds ?? usual), 0);
   return { minutes: seconds / 60, count };
 }
+
+/**
+ * The minutes that several cables take: each by the bench's clock where that knows enough, else as typed.
+ *
+ * @param typed minutes a cable
+ * @returns `count` is of steps that were timed; null where too few were
+ */
+export function minutesOfAll(
+  works: readonly { readonly steps: readonly Pick<Step, 'id'>[] }[],
+  times: BenchTimes,
+  typed: number,
+): { readonly minutes: number; readonly count: number | null } {
+  const learned = works.map(({ steps }) => minutesOf(steps, times));
+  const minutes = learned.reduce((sum, own) => sum + (own?.minutes ?? typed), 0);
+  return { minutes, count: learned[0]?.count ?? null };
+}

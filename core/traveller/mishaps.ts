@@ -6,7 +6,8 @@ import type { Signed } from '../model/people.ts';
 import type { Shop } from '../model/shop.ts';
 import { layersStep, newSleeveWays, notFromOtherEnd, type SleeveWay } from './newSleeve.ts';
 import { restingOn } from './order.ts';
-import { isDone, isHeld, HOLDS, isPractising, kindOf } from '../model/stepId.ts';
+import { isDone, isHeld, HOLDS, isPractising, kindOf, MELTS } from '../model/stepId.ts';
+import { isSpent } from '../cutting/uses.ts';
 import { type ReadyEnd, type Step } from './step.ts';
 
 /** A way on from a step that went wrong. */
@@ -254,36 +255,31 @@ const ON_WITH_LAYERS = /^(sleeve|band|boot|join-sleeve)\.|^(braid|glass)$/;
  */
 export function spoiltBy(what: string, step: Step, cable: Cable, out: WayOut): (part: string) => boolean {
   const isSplit = what === ('sleeve split or burnt' satisfies FaultCode);
-  const isHolding = (name: EndName) =>
-    isHeld(name, cable.done) || (step.end === name && HOLDS.includes(kindOf(step.id)));
-  const melted = ['solder', 'slug'];
-  const isMelted = (name: EndName) =>
-    melted.some((kind) => isDone(cable, `${kind}.${name}`)) ||
-    (step.end === name && melted.includes(kindOf(step.id)));
-  const isOf = (part: string, name: EndName) => part.endsWith(`.${name}`);
-  const fixed = (part: string, name: EndName) => {
-    if (part === `lug.${name}`) return isHolding(name);
-    if (part === `solder.${name}`) return isMelted(name);
-    if (part !== `sleeve.${name}` && part !== `band.${name}`) return false;
-    return isDone(cable, `shrink.${name}`) || (isSplit && step.end === name);
+  /** Held, melted or shrunk at an end, or just being so. */
+  const isOn = (part: string, name: EndName): boolean => {
+    if (part === `lug.${name}`)
+      return isSpent(part, cable) || (step.end === name && HOLDS.includes(kindOf(step.id)));
+    if (part === `solder.${name}`)
+      return isSpent(part, cable) || (step.end === name && MELTS.includes(kindOf(step.id)));
+    if (part === `sleeve.${name}` || part === `band.${name}`)
+      return isSpent(part, cable) || (isSplit && step.end === name);
+    return false;
   };
   const { end } = step;
   switch (out.way) {
     case 'cut back':
-      return (part) => end !== undefined && isOf(part, end) && fixed(part, end);
+      return (part) => end !== undefined && isOn(part, end);
     case 'redo': {
       const isSlit = kindOf(step.id) !== 'shrink' && out.reopens.includes(`shrink.${end}`);
       return (part) =>
-        end !== undefined && /^(sleeve|band)\./.test(part) && (isSlit || isSplit) && fixed(part, end);
+        end !== undefined && /^(sleeve|band)\./.test(part) && (isSlit || isSplit) && isOn(part, end);
     }
     case 'scrap':
       return (part) => {
-        if (part === 'cable') return isDone(cable, 'cut') || step.id === 'cut';
+        if (part === 'cable') return isSpent(part, cable) || step.id === 'cut';
         if (ON_WITH_LAYERS.test(part) && isDone(cable, 'layers')) return true;
-        if (part === 'label') return isDone(cable, 'label');
-        if (part.startsWith('join-lug.'))
-          return isDone(cable, `join-crimp-${part.slice('join-lug.'.length)}`);
-        return END_NAMES.some((name) => isOf(part, name) && fixed(part, name));
+        if (part === 'label' || part.startsWith('join-lug.')) return isSpent(part, cable);
+        return END_NAMES.some((name) => isOn(part, name));
       };
   }
 }

@@ -2,7 +2,7 @@
 import { cablesSay } from '../../core/words/counts.ts';
 import { computed } from 'vue';
 import type { Kit } from '../../core/cutting/kit.ts';
-import { makeOrBuy, scrapPrice } from '../../core/cutting/makeOrBuy.ts';
+import { makeOrBuy, type MakeOrBuyTerms, scrapPrice, UNTYPED } from '../../core/cutting/makeOrBuy.ts';
 import type { Job } from '../../core/model/job.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { useBench } from '../stores/bench.ts';
@@ -20,13 +20,11 @@ const { job, kit, plans, cables } = defineProps<{
 }>();
 
 const bench = useBench();
-type Terms = NonNullable<Job['makeOrBuy']>;
-const NOTHING: Terms = { boughtPrice: 0, minutesACable: 25, ratePerHour: 0, toolPrice: 0 };
-const terms = computed(() => job.makeOrBuy ?? NOTHING);
-function set(change: Partial<Terms>): void {
+const terms = computed(() => job.makeOrBuy ?? UNTYPED);
+function set(change: Partial<MakeOrBuyTerms>): void {
   bench.edit(say`make or buy`, (draft) => {
     const own = draft.jobs.find(({ id }) => id === job.id);
-    if (own) own.makeOrBuy = { ...NOTHING, ...own.makeOrBuy, ...change };
+    if (own) own.makeOrBuy = { ...UNTYPED, ...own.makeOrBuy, ...change };
   });
 }
 /** What it rests on, while the fields are folded away. */

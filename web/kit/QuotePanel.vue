@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Kit } from '../../core/cutting/kit.ts';
-import { scrapPrice } from '../../core/cutting/makeOrBuy.ts';
+import { scrapPrice, UNTYPED } from '../../core/cutting/makeOrBuy.ts';
 import { NO_TERMS, quoteOf, type QuoteTerms, spoiltOf } from '../../core/cutting/quote.ts';
 import type { Job } from '../../core/model/job.ts';
 import { dayAfter } from '../../core/model/units/days.ts';
 import { quotationDoc } from '../../core/paper/quotation.ts';
-import { benchTimes, minutesOf } from '../../core/traveller/benchTime.ts';
+import { benchTimes, minutesOfAll } from '../../core/traveller/benchTime.ts';
 import { digits } from '../../core/words/numerals.ts';
 import StageSection from '../bench/StageSection.vue';
 import { saveListPdf } from '../paper/saveListPdf.ts';
@@ -38,28 +38,31 @@ function set(change: Partial<QuoteTerms>): void {
   });
 }
 /** By the bench's own clock, over every job of the shop; else as the shop reckons. */
+const reckoned = computed(() => job.makeOrBuy ?? UNTYPED);
 const times = computed(() => benchTimes(bench.jobs));
-const learned = computed(() => made.map(({ work }) => minutesOf(work.steps, times.value)));
-const MINUTES = 25;
-const reckoned = computed(() => job.makeOrBuy?.minutesACable ?? MINUTES);
-const minutes = computed(() => learned.value.reduce((sum, own) => sum + (own?.minutes ?? reckoned.value), 0));
-const ratePerHour = computed(() => job.makeOrBuy?.ratePerHour ?? 0);
+const time = computed(() =>
+  minutesOfAll(
+    made.map(({ work }) => work),
+    times.value,
+    reckoned.value.minutesACable,
+  ),
+);
 const quote = computed(() =>
   quoteOf(
     {
       kit,
       scrap: scrapPrice(plans, bench.shop.practice.cutting),
-      minutes: minutes.value,
-      ratePerHour: ratePerHour.value,
+      minutes: time.value.minutes,
+      ratePerHour: reckoned.value.ratePerHour,
     },
     terms.value,
   ),
 );
 const money = (value: number) => `${bench.shop.currency}${digits(value, 2)}`;
 const timeSays = computed(() => {
-  const steps = learned.value[0]?.count;
-  return steps === undefined
-    ? say`${digits(quote.value.hours, 1)} h at ${digits(reckoned.value, 0)} min a cable, until the bench’s clock has timed enough steps.`
+  const steps = time.value.count;
+  return steps === null
+    ? say`${digits(quote.value.hours, 1)} h at ${digits(reckoned.value.minutesACable, 0)} min a cable, until the bench’s clock has timed enough steps.`
     : say`${digits(quote.value.hours, 1)} h by the bench’s clock, from ${steps} steps.`;
 });
 const spoilt = computed(() => spoiltOf(made, bench.shop));

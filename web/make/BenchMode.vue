@@ -222,7 +222,7 @@ onKeyStroke('Escape', () => {
               @done="goOn"
             />
             <PractiseFirst v-else-if="untried.length > 0" :untried="untried" @practise="traveller.practise" />
-            <p v-else-if="takes.length === 0 && current.id !== 'cut'" class="text-[16px] text-ink2">
+            <p v-else-if="takes.took.length === 0 && current.id !== 'cut'" class="text-[16px] text-ink2">
               {{ say`Nothing to measure at this step.` }}
             </p>
             <OffShelf v-model="spoolId" :cable="cable" :work="work" :step="current.id" :takes="takes" />

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
-import { cutOffers, haveOf } from '../../core/cutting/shelf.ts';
+import { type AfterTaking, cutOffers, haveOf } from '../../core/cutting/shelf.ts';
 import { kitQuantity } from '../../core/cutting/kit.ts';
 import { stockTitle, stockUnit } from '../../core/cutting/stockTitle.ts';
-import type { Cable, Taken } from '../../core/model/cable.ts';
+import type { Cable } from '../../core/model/cable.ts';
 import { tell } from '../../core/words/message.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from '../ui/ChoiceField.vue';
@@ -15,7 +15,7 @@ const { cable, work, step, takes } = defineProps<{
   cable: Cable;
   work: CableWork;
   step: string;
-  takes: readonly Taken[];
+  takes: AfterTaking;
 }>();
 const spoolId = defineModel<string | undefined>({ required: true });
 
@@ -30,11 +30,11 @@ const spools = computed(() =>
   })),
 );
 const lines = computed(() =>
-  takes
+  takes.took
     .filter(({ part }) => part !== 'cable')
     .map(({ stock, amount }) => {
       const name = tell(stockTitle(stock, bench.shop) ?? stock);
-      const left = Math.max(0, (haveOf(bench.shop, stock) ?? 0) - amount);
+      const left = haveOf(takes.shop, stock) ?? 0;
       return say`${name}: ${quantity(stock, amount)}, ${quantity(stock, left)} left`;
     }),
 );

@@ -111,11 +111,11 @@ export function useTraveller(
   watch(currentId, () => {
     spoolId.value = undefined;
   });
-  /** What the step at hand will take off the shelf. */
+  /** What the step at hand will take off the shelf, and the shop after it. */
   const takes = computed(() =>
     current.value && !isDone(current.value)
-      ? takesOff(current.value, toMake(), bench.shop, spoolId.value).took
-      : [],
+      ? takesOff(current.value, toMake(), bench.shop, spoolId.value)
+      : { shop: bench.shop, took: [] },
   );
   /** Keeps the cable and what its making left on the shelf, in one change; answers false where nothing was kept. */
   function keep(what: string, next: CableAndShop): boolean {

@@ -1,3 +1,4 @@
+import { asMade } from '../merge.ts';
 import { JACKETS, type Lug, type Shop } from '../shop.ts';
 import type { Job } from '../job.ts';
 import { usedBy } from '../merge.ts';
@@ -120,15 +121,12 @@ export function emptiedShop(shop: Shop, jobs: readonly Job[]): Shop {
   return { ...unstocked(shop), tools, dies, trials, instruments: [], origin: 'empty' };
 }
 
-/** All of a thing but how much of it there is and how often it closed: another name or price is something that a person entered. */
-const asMade = ({ stock: _s, stockMm: _m, closed: _c, ...facts }: Record<string, unknown>) =>
-  JSON.stringify(Object.entries(facts).sort(([a], [b]) => (a < b ? -1 : 1)));
 const isUntouched = <T extends { readonly id: string }>(
   item: T,
   generic: ReadonlyMap<string, T>,
 ): boolean => {
   const made = generic.get(item.id);
-  return made !== undefined && asMade({ ...made }) === asMade({ ...item });
+  return made !== undefined && asMade(made) === asMade(item);
 };
 /** Generic things that were asked for, and whatever else a shop has that is its own, is in stock or is named by a job. */
 function filled<T extends { readonly id: string }>(
