@@ -5,7 +5,8 @@ import { cases } from '../lib/casesFixture.ts';
 import type { Cable } from '../model/cable.ts';
 import { jobFileSchema } from '../model/job.ts';
 import { quotationDoc } from '../paper/quotation.ts';
-import { benchTimes, minutesOf } from '../traveller/benchTime.ts';
+import { benchTimes, minutesOf, minutesOfAll } from '../traveller/benchTime.ts';
+import { tell } from '../words/message.ts';
 import { workUp } from '../workup.ts';
 import { kitOf } from './kit.ts';
 import type { ToCut } from './pieces.ts';
@@ -86,6 +87,8 @@ describe('what went wrong, in money', () => {
     const before = spoiltOf(made, shop);
     expect(spoilt.price - before.price).toBeCloseTo(2 * (lug?.price ?? NaN) + solder / 2, 9);
     expect(spoilt.unpriced).toBe(1);
+    expect(spoilt.workings.substituted).toHaveLength(4);
+    expect(tell(spoilt.workings.substituted.at(-1))).toBe(`= ${spoilt.price.toFixed(2)}`);
     expect(spoilt.mishaps - before.mishaps).toBe(1 - first.cable.mishaps.length);
   });
 });
@@ -113,6 +116,9 @@ describe('the bench’s own clock', () => {
     const some = Array.from({ length: 12 }, (_, i) => tick('strip.A', 60 * i));
     expect(minutesOf([{ id: 'strip.A' }], benchTimes(jobOf(some)))).toBeNull();
     const enough = [...some, tick('strip.A', 720)];
+    const works = [{ steps: [{ id: 'strip.A' }] }, { steps: [{ id: 'shrink.A' }] }];
+    expect(minutesOfAll(works, benchTimes(jobOf(enough)), 25)).toMatchObject({ minutes: 2, count: 12 });
+    expect(minutesOfAll(works, benchTimes(jobOf(some)), 25)).toMatchObject({ minutes: 50, count: null });
     expect(minutesOf([{ id: 'strip.A' }, { id: 'shrink.A' }], benchTimes(jobOf(enough)))).toEqual({
       minutes: 2,
       count: 12,

@@ -2,10 +2,10 @@ import type { Taken } from '../model/cable.ts';
 import type { Job } from '../model/job.ts';
 import type { Shop } from '../model/shop.ts';
 import type { Work } from '../finding/finding.ts';
-import { msg, numeral } from '../words/message.ts';
+import { msg, numeral, verbatim } from '../words/message.ts';
 import type { Kit } from './kit.ts';
 import type { ToCut } from './pieces.ts';
-import { keyOf, unitPriceOf } from './stockTitle.ts';
+import { keyOf, stockTitle, stockUnit, unitPriceOf } from './stockTitle.ts';
 
 /** What a customer is asked: margin and tax, for whom, and how long it stands. */
 export type QuoteTerms = NonNullable<Job['quote']>;
@@ -79,6 +79,7 @@ export interface Spoilt {
   readonly mishaps: number;
   readonly price: number;
   readonly unpriced: number;
+  readonly workings: Work;
 }
 
 /**
@@ -88,15 +89,31 @@ export interface Spoilt {
 export function spoiltOf(cables: readonly ToCut[], shop: Shop): Spoilt {
   const each = cables.flatMap((toCut) =>
     toCut.cable.mishaps.flatMap(({ lost = [] }) =>
-      lost.map(({ stock, amount }: Taken) => {
-        const price = unitPriceOf(stock, shop) ?? (keyOf(stock).kind === 'spool' ? usualPrice(toCut) : null);
-        return price === null ? null : price * amount;
+      lost.map(({ stock, amount: quantity }: Taken) => {
+        const unitPrice =
+          unitPriceOf(stock, shop) ?? (keyOf(stock).kind === 'spool' ? usualPrice(toCut) : null);
+        const what = msg`${toCut.cable.tag}, ${stockTitle(stock, shop) ?? stock}`;
+        const spent = numeral(quantity, stockUnit(stock) === 'g' ? 1 : 0);
+        return {
+          price: unitPrice === null ? null : unitPrice * quantity,
+          says:
+            unitPrice === null
+              ? msg`${what}: no price`
+              : verbatim`${what}: ${spent} · ${numeral(unitPrice, 4)} = ${numeral(unitPrice * quantity, 2)}`,
+        };
       }),
     ),
   );
+  const price = each.reduce((sum, own) => sum + (own.price ?? 0), 0);
   return {
     mishaps: cables.reduce((sum, { cable }) => sum + cable.mishaps.length, 0),
-    price: each.reduce((sum: number, price) => sum + (price ?? 0), 0),
-    unpriced: each.filter((price) => price === null).length,
+    price,
+    unpriced: each.filter((own) => own.price === null).length,
+    workings: {
+      formula: msg`Σ what was spoilt · its price, by the piece, mm or g`,
+      substituted: [...each.map(({ says }) => says), verbatim`= ${numeral(price, 2)}`],
+      source: msg`prices of the tool case and the shelf, typed by the shop`,
+      assumes: msg`at the prices of today; the hours are not in it`,
+    },
   };
 }

@@ -2,6 +2,8 @@ import { parseISO } from 'date-fns';
 import { addTo, medianOf } from '../lib/lists.ts';
 import type { Job } from '../model/job.ts';
 import { kindOf } from '../model/stepId.ts';
+import type { Work } from '../finding/finding.ts';
+import { msg, numeral, verbatim } from '../words/message.ts';
 import type { Step } from './step.ts';
 
 /** How long steps take at this bench, by their kind: seconds, and of how many that was learned. */
@@ -66,8 +68,32 @@ export function minutesOfAll(
   works: readonly { readonly steps: readonly Pick<Step, 'id'>[] }[],
   times: BenchTimes,
   typed: number,
-): { readonly minutes: number; readonly count: number | null } {
+): { readonly minutes: number; readonly count: number | null; readonly workings: Work } {
   const learned = works.map(({ steps }) => minutesOf(steps, times));
   const minutes = learned.reduce((sum, own) => sum + (own?.minutes ?? typed), 0);
-  return { minutes, count: learned[0]?.count ?? null };
+  const count = learned[0]?.count ?? null;
+  const all = numeral(minutes, 0);
+  return {
+    minutes,
+    count,
+    workings:
+      count === null
+        ? {
+            formula: msg`cables · minutes a cable`,
+            substituted: [msg`${works.length} · ${numeral(typed, 0)} = ${all} min`],
+            source: msg`typed by the shop`,
+            assumes: msg`one cable takes as long as another`,
+          }
+        : {
+            formula: msg`Σ over the steps of all cables: the middle time of each kind of step`,
+            substituted: [
+              ...[...times].map(
+                ([kind, { seconds, count: n }]) => msg`${kind}: ${numeral(seconds, 0)} s, of ${n}`,
+              ),
+              verbatim`= ${all} min`,
+            ],
+            source: msg`the bench’s own clock, from one tick of a person to the next`,
+            assumes: msg`a kind of step never timed takes as long as the middle one of all`,
+          },
+  };
 }

@@ -121,12 +121,16 @@ async function savePdf(): Promise<void> {
           : say`${quote.unpriced} things of the kit have no price and are not in it.`
       }}
     </p>
-    <WorkLines v-if="isOpen" :work="quote.workings" class="mt-1 bg-paper py-2" />
+    <template v-if="isOpen">
+      <WorkLines :work="quote.workings" class="mt-1 bg-paper py-2" />
+      <WorkLines :work="time.workings" class="bg-paper py-2" />
+    </template>
     <p v-if="spoilt.mishaps > 0" class="mt-1">
       {{
         say`Went wrong so far: ${spoilt.mishaps}, and ${money(spoilt.price)} of material with it.${spoilt.unpriced > 0 ? say` ${spoilt.unpriced} of what was spoilt has no price.` : ''}`
       }}
     </p>
+    <WorkLines v-if="isOpen && spoilt.mishaps > 0" :work="spoilt.workings" class="bg-paper py-2" />
     <StageSection part="quote" class="mt-2" :title="say`Customer, margin and tax`" :says="termsSay">
       <TextField
         :label="say`For whom`"

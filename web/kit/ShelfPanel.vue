@@ -94,7 +94,7 @@ const pricedBy = (unit: StockUnit) => (unit === '' ? say`each` : unit === 'mm' ?
         :least="0"
         :most="MOST[row.unit]"
         :decimals="0"
-        :placeholder="say`not counted`"
+        :placeholder="row.unit === '' ? say`not counted` : ''"
         optional
         @update:model-value="recount(row.stock, rounded(row.unit, $event))"
         @clear="note(row.stock, { have: undefined })"
