@@ -18,6 +18,7 @@ import { proofFindings } from './proof/findings.ts';
 import type { ProofSubject } from './proof/subject.ts';
 import { askFindings, withSoundLoad } from './sizing/askFindings.ts';
 import type { FollowDuty } from './sizing/assess.ts';
+import { remember } from './lib/remember.ts';
 import { chooseSize, type SizeChoice } from './sizing/choose.ts';
 import { deadEndFindings } from './sizing/deadEnd.ts';
 import { dutyCycle } from './sizing/dutyCycle.ts';
@@ -112,10 +113,43 @@ export interface Sized extends Asked {
   readonly conductor: EndConductor;
 }
 
+const chosen = remember<{ readonly choice: SizeChoice; readonly isWhole: boolean }>(
+  4,
+  ({ isWhole }) => isWhole,
+);
+
+/**
+ * The size of a cable: from memory where nothing that it rests on has changed, as when a step of it was ticked. A duty
+ * may be followed elsewhere and answer later: what waits for that is not remembered.
+ */
+function choiceOf({ given, cable, kind, shop, context, around, followDuty }: Asked): SizeChoice {
+  const { fed, soldered } = around;
+  const mates = fed?.rest ? [] : context.mates;
+  const { choice } = chosen(
+    [
+      shop.practice,
+      shop.cableKinds,
+      followDuty,
+      ...[given, ...mates].flatMap(({ run, gauge, ends }) => [run, gauge, ends]),
+    ],
+    JSON.stringify([kind.title, soldered, fed, mates.map(({ tag }) => tag)]),
+    () => {
+      let isWhole = true;
+      const follow: FollowDuty = (...asked) => {
+        const cycle = followDuty(...asked);
+        isWhole &&= cycle !== null;
+        return cycle;
+      };
+      return { choice: chooseSize(cable, kind, shop.practice, around, follow), isWhole };
+    },
+  );
+  return choice;
+}
+
 /** Gauge: the conductor. */
 export function size(asked: Asked): Sized {
-  const { cable, kind, shop, around, followDuty } = asked;
-  const choice = chooseSize(cable, kind, shop.practice, around, followDuty);
+  const { kind } = asked;
+  const choice = choiceOf(asked);
   const { size: own, outerMm } = choice.taken.at;
   const conductor = { copperMm2: areaMm2(own), outerMm, tinned: kind.tinned, strands: kind.strands };
   return { ...asked, choice, conductor };

@@ -1,6 +1,7 @@
 import type { Fed } from './sizing/loop.ts';
 import type { FollowDuty } from './sizing/assess.ts';
 import type { Cable } from './model/cable.ts';
+import { sameDesign } from './model/design.ts';
 import type { Job } from './model/job.ts';
 import type { CableKind, CableSize, Shop } from './model/shop.ts';
 import { areaMm2, sameSize } from './model/tables/size.ts';
@@ -40,6 +41,36 @@ function fedCable(cable: Cable, from: FromSystem | undefined): Cable {
   return fed;
 }
 
+const fedJob = (job: Job, from: SystemWork['from']): Job => ({
+  ...job,
+  cables: job.cables.map((cable) => fedCable(cable, from.get(cable.id))),
+});
+
+/** Whether two states of a job are of one installation: the same places, and the same cables by their design. */
+export const sameSystem = (a: Job, b: Job): boolean =>
+  a.system === b.system &&
+  a.studs === b.studs &&
+  a.cables.length === b.cables.length &&
+  a.cables.every((cable, i) => sameDesign(cable, b.cables[i] ?? cable));
+
+/**
+ * An installation that was solved, with its cables as they are now: nothing that it rests on has changed.
+ *
+ * @param job with its system, of the one that was solved by {@link sameSystem}
+ */
+export function withCablesOf(work: SystemWork, job: Job): SystemWork {
+  const { solved, installation } = work.view;
+  const now = new Map(job.cables.map((cable) => [cable.id, cable]));
+  const asNow = (cable: Cable): Cable => now.get(cable.id) ?? cable;
+  const conductors = installation.conductors.map((own) => ({ ...own, cable: asNow(own.cable) }));
+  const loose = installation.loose.map(asNow);
+  return {
+    view: viewOf({ ...solved, installation: { ...installation, job, conductors, loose } }),
+    from: work.from,
+    job: fedJob(job, work.from),
+  };
+}
+
 /** What the system says of a cable beyond its run; nothing where none of it comes from there. */
 export function fedOf(work: SystemWork | null, cableId: string): Fed | undefined {
   const fed = work?.from.get(cableId)?.fed;
@@ -63,8 +94,7 @@ export function systemWork(job: Job, shop: Shop, followDuty?: FollowDuty): Syste
       solveSystem(installationOf(job, shop, (cable, kind) => proposed.get(cable.id) ?? thickest(kind))),
     );
     const from = fromSystem(view, proposed);
-    const fed: Job = { ...job, cables: job.cables.map((cable) => fedCable(cable, from.get(cable.id))) };
-    return { view, from, job: fed };
+    return { view, from, job: fedJob(job, from) };
   };
   let work = solved();
   const unsized = work.view.installation.conductors.filter(({ cable }) => !cable.gauge.size);

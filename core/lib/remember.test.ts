@@ -27,6 +27,20 @@ describe('what is remembered', () => {
     expect(all.map(({ sum }) => sum)).toEqual([1, 2, 3, 4, 5]);
   });
 
+  test('where only so many are kept of the same things, the oldest goes', () => {
+    const sums = remember<{ sum: number }>(2);
+    let worked = 0;
+    const ask = (asked: string) => sums([sums], asked, () => ({ sum: (worked += 1) })).sum;
+    expect(['50', '70', '50', '95', '70', '50'].map(ask)).toEqual([1, 2, 1, 3, 2, 4]);
+  });
+
+  test('an answer that is not one to keep is worked out again', () => {
+    const sums = remember<{ sum: number }>(Infinity, ({ sum }) => sum > 2);
+    let worked = 0;
+    const ask = () => sums([sums], '', () => ({ sum: (worked += 1) })).sum;
+    expect([ask(), ask(), ask(), ask()]).toEqual([1, 2, 3, 3]);
+  });
+
   test('work that throws is not remembered', () => {
     const sums = remember<{ sum: number }>();
     const things = [{}];

@@ -11,9 +11,14 @@ const branch = <T>(): Branch<T> => ({ answers: new Map(), further: new WeakMap()
  * A memory for what is worked out of things that are never changed in place: asked again of the very same things in
  * the same words, it answers what it answered before. It holds nothing longer than the things live.
  *
+ * @param most how many answers are kept of the same things, asked in other words: the oldest goes first
+ * @param keeps whether an answer is one to keep: what still waits for something is worked out again
  * @example const offers = remember<Offer[]>(); offers([lug, toolCase], '50 mm²', () => work(lug, toolCase, 50))
  */
-export function remember<T extends object>(): Remembered<T> {
+export function remember<T extends object>(
+  most = Infinity,
+  keeps: (answer: T) => boolean = () => true,
+): Remembered<T> {
   const root = branch<T>();
   return (things, asked, work) => {
     const { answers } = things.reduce<Branch<T>>((place, thing) => {
@@ -26,6 +31,8 @@ export function remember<T extends object>(): Remembered<T> {
     const known = answers.get(asked);
     if (known !== undefined) return known;
     const answer = work();
+    if (!keeps(answer)) return answer;
+    if (answers.size >= most) for (const oldest of [...answers.keys()].slice(0, 1)) answers.delete(oldest);
     answers.set(asked, answer);
     return answer;
   };

@@ -125,3 +125,11 @@ export const CUSTOMARY_PRACTICE: HousePractice = {
   alsoProve: [],
   service: { retorqueDays: 30, lookMonths: 12 },
 };
+
+/** After how many closings a die is checked, by when the shop checks; null where it does not go by that. */
+export const CRIMPS_EACH = {
+  'each 50': 50,
+  'each 200': 200,
+  'each day': null,
+  'when in doubt': null,
+} as const satisfies Record<NonNullable<HousePractice['checkCrimps']>, number | null>;

@@ -37,7 +37,6 @@ export const jobSchema = z
     heeded: z
       .array(z.strictObject({ caution: z.enum(CAUTION_IDS), day, at: moment, by: text(60) }))
       .check(z.maxLength(MOST.heeded)),
-    /** What making is held against; nothing is compared until it is said. */
     /** What a customer is asked for it. */
     quote: z.optional(
       z.strictObject({
@@ -48,6 +47,7 @@ export const jobSchema = z
         validDays: z.int().check(z.gte(1), z.lte(365)),
       }),
     ),
+    /** What making is held against; nothing is compared until it is said. */
     makeOrBuy: z.optional(
       z.strictObject({
         /** Typed: what all its cables cost ready made, delivered. */

@@ -1,5 +1,6 @@
 import { remember } from '../lib/remember.ts';
 import { atLeast, type Finding, type State, worstFirst } from '../finding/finding.ts';
+import { CRIMPS_EACH } from '../model/housePractice.ts';
 import type { Die, DieCheck, Lug, Shop } from '../model/shop.ts';
 import { areaMm2 } from '../model/tables/size.ts';
 import { COMPACTION } from '../termination/dies/dieOnLug.ts';
@@ -113,8 +114,6 @@ const lastChecks = ({ checks = NONE }: Pick<Shop, 'checks'>): ReadonlyMap<string
   );
 
 /** The crimps after which a die is checked again; null where they are not counted. */
-const CRIMPS_EACH = { 'each 50': 50, 'each 200': 200, 'each day': null, 'when in doubt': null } as const;
-
 /**
  * Why a die is held back; empty where it is not. After a check crimp that failed it is held back until one is good, and so
  * are the other dies of its tool, each until a good check of its own: it may be the tool that no longer closes. Where

@@ -16,6 +16,9 @@ import { proposedFuse } from './fuse.ts';
 import { allowedBy, countedAmps } from './schoolFindings.ts';
 import { placesOf } from './upstream.ts';
 
+/** What a cable’s size rests on, of itself. */
+export type ToSize = Pick<Cable, 'run' | 'gauge' | 'ends'>;
+
 /** One size of the kind, worked through the run and judged. */
 export interface Candidate {
   readonly at: Assessment;
@@ -90,7 +93,8 @@ function smallestOf(tried: readonly Tried[]): Tried | undefined {
   );
 }
 
-const isGlassed = ({ ends }: Cable) => END_NAMES.some((name) => ends[name].layers?.includes('glass'));
+const isGlassed = ({ ends }: Pick<Cable, 'ends'>) =>
+  END_NAMES.some((name) => ends[name].layers?.includes('glass'));
 
 /** The fuse that a cable is to get which has none in its circuit; null where it has one, or by custom carries none. */
 function fuseToCome(context: RunContext, assessed: Assessment, practice: HousePractice): Fuse | null {
@@ -126,7 +130,7 @@ function withItsFuse(
 
 /** What a cable stands in, and how a size of its kind is tried in it. */
 function trying(
-  cable: Cable,
+  cable: ToSize,
   kind: CableKind,
   practice: HousePractice,
   around: Pick<RunContext, 'mates' | 'soldered' | 'fed'>,
@@ -175,7 +179,7 @@ export interface ButForDrop {
  * @param isDropItsOwn its drop is typed on it and no system knows of it: then that counts like the rest
  */
 export function butForDrop(
-  cable: Cable,
+  cable: ToSize,
   kind: CableKind,
   practice: HousePractice,
   around: Pick<RunContext, 'mates' | 'soldered' | 'fed'>,
@@ -209,7 +213,7 @@ export function butForDrop(
  * @throws RangeError when the kind has no sizes
  */
 export function chooseSize(
-  cable: Cable,
+  cable: ToSize,
   kind: CableKind,
   practice: HousePractice,
   around: Pick<RunContext, 'mates' | 'soldered' | 'fed'> = { mates: [], soldered: false },

@@ -210,7 +210,7 @@ describe('work is done once', () => {
     if (!cable) throw new Error('no cable');
     expect(workOf(cable, shop)).toBe(workOf(cable, shop));
     expect(workOf({ ...cable }, shop)).not.toBe(workOf(cable, shop));
-    expect(workOf(cable, { ...shop })).not.toBe(workOf(cable, shop));
+    expect(workOf(cable, { ...shop, tools: [...shop.tools] })).not.toBe(workOf(cable, shop));
     expect(workOf(cable, shop, job)).toBe(workOf(cable, shop));
   });
   test('a cable asked for alone is not answered with the work of a job that is gone', () => {

@@ -1,11 +1,13 @@
 import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable } from '../../core/model/cable.ts';
+import { sameDesign } from '../../core/model/design.ts';
 import type { Job } from '../../core/model/job.ts';
 import type { Shop } from '../../core/model/shop.ts';
 import { ALONE, contextOf, type JobContext } from '../../core/jobContext.ts';
 import { remember } from '../../core/lib/remember.ts';
+import { sameButCounts } from '../../core/model/sameButCounts.ts';
 import { withPlaces } from '../../core/system/places.ts';
-import { fedOf, systemWork, type SystemWork } from '../../core/systemWork.ts';
+import { fedOf, sameSystem, systemWork, type SystemWork, withCablesOf } from '../../core/systemWork.ts';
 import { workUpCable } from '../../core/workup.ts';
 import { today } from '../ui/today.ts';
 import { report } from '../trouble/faults.ts';
@@ -26,27 +28,49 @@ interface Kept {
 }
 
 const solved = remember<SystemWork>();
-/** The installation of a job, solved once for as long as the job stays as it is; places drawn where it has none. */
+/** What was solved last, and for what: most changes are a step ticked or a count, and change nothing of it. */
+let latest:
+  { readonly job: Job; readonly shop: Shop; readonly tick: number; readonly work: SystemWork } | undefined;
+
+/**
+ * The installation of a job, solved once for as long as its places, the design of its cables and what the shop works
+ * with stay as they are; places drawn where it has none.
+ */
 export const systemOf = (job: Job, shop: Shop): SystemWork =>
-  solved([job, shop], String(dutyTick.value), () => systemWork(withPlaces(job), shop, followDuty));
+  solved([job, shop], String(dutyTick.value), () => {
+    const tick = dutyTick.value;
+    const isSame = latest?.tick === tick && sameButCounts(latest.shop, shop) && sameSystem(latest.job, job);
+    const work =
+      latest && isSame
+        ? withCablesOf(latest.work, withPlaces(job))
+        : systemWork(withPlaces(job), shop, followDuty);
+    latest = { job, shop, tick, work };
+    return work;
+  });
 
 /** Cables and shops are never changed in place, so work is done once for as long as all it rests on stays. */
 const kept = new WeakMap<Cable, Kept>();
 
-const sameList = (a: readonly unknown[], b: readonly unknown[]) =>
-  a.length === b.length && a.every((item, i) => item === b[i]);
+const sameList = <T>(a: readonly T[], b: readonly T[], isSame: (one: T, other: T) => boolean) =>
+  a.length === b.length && a.every((item, i) => isSame(item, b[i] as T));
 const sameContext = (a: JobContext, b: JobContext) =>
-  sameList(a.mates, b.mates) && sameList(a.neighbours, b.neighbours) && sameList(a.studs, b.studs);
+  sameList(a.mates, b.mates, sameDesign) &&
+  sameList(a.neighbours, b.neighbours, sameDesign) &&
+  sameList(a.studs, b.studs, Object.is);
 
 /**
- * Everything computed about a cable of a job; from memory where neither it, those of its circuit and studs, the shop
- * nor the day has changed.
+ * Everything computed about a cable of a job; from memory where neither it, those of its circuit and studs, what the
+ * shop works with nor the day has changed. Counts in it are of the day it was worked out: the shop has those of now.
  */
 export function workOf(given: Cable, shop: Shop, job?: Job): CableWork {
   const day = today();
   const known = kept.get(given);
-  const isOfNow = known?.shop === shop && known.day === day && known.tick === tickOf(known.cable);
-  if (isOfNow && job && known.job?.deref() === job) return known.work;
+  const isOfNow =
+    known !== undefined &&
+    sameButCounts(known.shop, shop) &&
+    known.day === day &&
+    known.tick === tickOf(known.cable);
+  if (isOfNow && known.shop === shop && job && known.job?.deref() === job) return known.work;
   const system = job && takesFromSystem(given, job) ? systemOf(job, shop) : null;
   const fedJob = system?.job ?? job;
   const cable = system?.job.cables.find(({ id }) => id === given.id) ?? given;

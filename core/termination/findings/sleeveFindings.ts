@@ -80,7 +80,7 @@ function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor
           formula: msg`cut = (barrel + gap + jacket cover) ÷ (1 − shortening)`,
           substituted: [
             verbatim`= (${numeral(fit.onBarrelMm, 1)} + ${numeral(fit.onJacketMm, 0)}) ÷ ${numeral(fit.coverMm / fit.cutMm, 2)} = ${amount(fit.cutMm, 'mm', 0)}`,
-            msg`wall ${amount(fit.wallMm, 'mm', 2)} on the jacket once shrunk; on the shelf ${amount(sleeve.stockMm, 'mm', 0)}`,
+            msg`wall ${amount(fit.wallMm, 'mm', 2)} on the jacket once shrunk`,
             msg`at least 1.5 × ${numeral(outerMm, 1)} = ${amount(LEAST_ON_JACKET * outerMm, 'mm', 1)} on the jacket`,
           ],
           source,

@@ -2,6 +2,7 @@
 import { tell } from '../../../core/words/message.ts';
 import { choicesOf } from '../../ui/choicesOf.ts';
 import { computed } from 'vue';
+import { haveOf } from '../../../core/cutting/shelf.ts';
 import { LAYERS, type Layer } from '../../../core/model/tables/layers.ts';
 import { SLEEVES } from '../../../core/model/tables/sleeves.ts';
 import type { Cable } from '../../../core/model/cable.ts';
@@ -57,6 +58,7 @@ const sleeves = computed(() => {
   const shown = [...(chosen >= 0 ? [offers[chosen] as SleeveOffer] : []), ...others].slice(0, 3);
   return shown.sort((a, b) => a.sleeve.suppliedMm - b.sleeve.suppliedMm);
 });
+const onShelfMm = computed(() => haveOf(bench.shop, `sleeve:${end.value.sleeve?.sleeve.id}`) ?? 0);
 /** Millimetres of bore to px of the little bar. */
 const bore = (mm: number) => Math.min(96, (mm / 40) * 96);
 const sleeveWord = (offer: SleeveOffer) =>
@@ -125,7 +127,7 @@ const colours = choicesOf(SLEEVE_COLOURS.filter((colour) => colour !== 'clear'))
       </div>
       <p v-if="end.sleeve" class="note mt-1.5">
         {{
-          say`Cut ${sized(end.sleeve.cutMm, 0)} to cover ${sized(end.sleeve.coverMm, 0)} from the shoulder back, never on the palm. Wall ${sized(end.sleeve.wallMm, 2)} once shrunk. ${figure(end.sleeve.sleeve.stockMm, 'mm', 0)} on the shelf.`
+          say`Cut ${sized(end.sleeve.cutMm, 0)} to cover ${sized(end.sleeve.coverMm, 0)} from the shoulder back, never on the palm. Wall ${sized(end.sleeve.wallMm, 2)} once shrunk. ${figure(onShelfMm, 'mm', 0)} on the shelf.`
         }}
       </p>
       <SegmentedField
