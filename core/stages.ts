@@ -11,12 +11,14 @@ import type { Both } from './model/end.ts';
 import { underItsName } from './model/catalogue/called.ts';
 import { isSoldered } from './model/method.ts';
 import { ownedKind, type CableKind, type Shop } from './model/shop.ts';
-import { areaMm2, sizeNamed } from './model/tables/size.ts';
+import { areaMm2, sameSize, sizeNamed } from './model/tables/size.ts';
 import { nonconformanceFindings } from './proof/nonconformance.ts';
 import { withDieHold } from './proof/dieHold.ts';
 import { proofFindings } from './proof/findings.ts';
 import type { ProofSubject } from './proof/subject.ts';
+import { colourFindings } from './sizing/placeFindings.ts';
 import { askFindings, withSoundLoad } from './sizing/askFindings.ts';
+import { type KindCompared, kindsCompared } from './sizing/kindsCompared.ts';
 import type { FollowDuty } from './sizing/assess.ts';
 import { remember } from './lib/remember.ts';
 import { chooseSize, type SizeChoice } from './sizing/choose.ts';
@@ -151,8 +153,18 @@ export function size(asked: Asked): Sized {
   const { kind } = asked;
   const choice = choiceOf(asked);
   const { size: own, outerMm } = choice.taken.at;
-  const conductor = { copperMm2: areaMm2(own), outerMm, tinned: kind.tinned, strands: kind.strands };
+  const strandCount = kind.sizes.find((one) => sameSize(one.size, own))?.strandCount;
+  const conductor = {
+    ...{ copperMm2: areaMm2(own), outerMm, tinned: kind.tinned, strands: kind.strands },
+    ...(strandCount !== undefined && { strandCount }),
+  };
   return { ...asked, choice, conductor };
+}
+
+/** Every kind of the shop on the run of a cable, beside one another; see {@link kindsCompared}. */
+export function kindsBeside(given: Cable, shop: Shop, its: Around): KindCompared[] {
+  const { cable, around, followDuty } = ask(given, shop, its);
+  return kindsCompared(cable, shop.cableKinds.map(underItsName), shop.practice, around, followDuty);
 }
 
 /** A cable with its lugs, dies, sleeves and joins, and what its ends share a stud or a post with. */
@@ -235,7 +247,7 @@ function proofSubjectOf(
     cable,
     size: assessed.size,
     copperMm2: assessed.copperMm2,
-    tinned: kind.tinned,
+    copper: kind,
     ends,
     joins,
     lengths,
@@ -256,6 +268,7 @@ export const STAGE_FINDINGS = {
   ],
   gauge: ({ cable, kind, shop, around, followDuty, choice }: LaidOut): Finding[] => [
     ...choice.findings,
+    ...colourFindings(cable, kind),
     ...deadEndFindings(cable, kind, shop, around, followDuty, choice),
   ],
   ends: (laid: LaidOut): Finding[] => [

@@ -47,9 +47,11 @@ describe('sizes in order', () => {
 
 describe('resistance', () => {
   test('6.4 m of 50 mm² tinned at 75 °C is 3.059 mΩ', () =>
-    expect(resistancePerMetre(metric('50'), true, 75) * 6.4 * 1000).toBeCloseTo(3.059, 3));
+    expect(resistancePerMetre(metric('50'), { tinned: true }, 75) * 6.4 * 1000).toBeCloseTo(3.059, 3));
   test('35 mm² computes about 6 % above AWG 2 though it holds more copper', () => {
-    const ratio = resistancePerMetre20(metric('35'), false) / resistancePerMetre20(awg('2'), false);
+    const ratio =
+      resistancePerMetre20(metric('35'), { tinned: false }) /
+      resistancePerMetre20(awg('2'), { tinned: false });
     expect(ratio).toBeCloseTo(1.06, 2);
     expect(areaMm2(metric('35'))).toBeGreaterThan(areaMm2(awg('2')));
   });
@@ -59,8 +61,9 @@ describe('resistance', () => {
         fc.constantFrom(...sizesOf('metric'), ...sizesOf('awg')),
         fc.double({ min: -40, max: 200, noNaN: true }),
         (size, t) =>
-          resistancePerMetre(size, false, t + 1) > resistancePerMetre(size, false, t) &&
-          resistancePerMetre(size, true, t) > resistancePerMetre(size, false, t),
+          resistancePerMetre(size, { tinned: false }, t + 1) >
+            resistancePerMetre(size, { tinned: false }, t) &&
+          resistancePerMetre(size, { tinned: true }, t) > resistancePerMetre(size, { tinned: false }, t),
       ),
     );
   });
@@ -69,5 +72,7 @@ describe('resistance', () => {
 describe('a bundle of strands', () => {
   test('70 mm² packs into 11.13 mm', () => expect(bundleDiameterMm(70)).toBeCloseTo(11.126, 2));
   test('a metre of 70 mm² under a 15.5 jacket weighs its copper plus its jacket', () =>
-    expect(cableMassPerMetre(70, 15.5)).toBeCloseTo(0.625 + 0.128, 2));
+    expect(cableMassPerMetre(70, { outerMm: 15.5 })).toBeCloseTo(0.625 + 0.128, 2));
+  test('what the data sheet weighs goes before', () =>
+    expect(cableMassPerMetre(70, { outerMm: 15.5, gPerM: 710 })).toBe(0.71));
 });

@@ -16,8 +16,15 @@ export function bundleDiameterMm(copperMm2: number, packing = STRAND_PACKING): n
   return Math.sqrt((4 * copperMm2) / (Math.PI * packing));
 }
 
-/** Mass of one metre of single-core cable, kg/m: its copper, and the ring of jacket round the bundle. */
-export function cableMassPerMetre(copperMm2: number, outerMm: number): number {
+/**
+ * Mass of one metre of single-core cable, kg/m: by its data sheet where that says it, else its copper, and the ring of
+ * jacket round the bundle.
+ */
+export function cableMassPerMetre(
+  copperMm2: number,
+  { outerMm, gPerM }: { readonly outerMm: number; readonly gPerM?: number | undefined },
+): number {
+  if (gPerM !== undefined) return gPerM / 1000;
   const jacketMm2 = Math.max(0, (Math.PI / 4) * (outerMm ** 2 - bundleDiameterMm(copperMm2) ** 2));
   return (copperMm2 * COPPER.density + jacketMm2 * JACKET_DENSITY) * 1e-6;
 }

@@ -224,7 +224,7 @@ function cableLine(group: CutGroup, kerfMm: number): KitLine {
     need,
     have: group.spools.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
     unitPrice: group.pricePerM / 1000,
-    massG: (need / 1000) * cableMassPerMetre(group.copperMm2, group.outerMm) * 1000,
+    massG: (need / 1000) * cableMassPerMetre(group.copperMm2, group) * 1000,
     work: workOf(
       group.pieces.map(({ label, lengthMm }) => ({ who: label, amount: lengthMm + kerfMm })),
       'mm',

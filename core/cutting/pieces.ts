@@ -36,6 +36,7 @@ export interface CutGroup {
   readonly colour: Jacket;
   readonly title: Message;
   readonly outerMm: number;
+  readonly gPerM: number | undefined;
   readonly copperMm2: number;
   /** What was paid for the cable on the shelf, by its length; its kind's usual price where none is said. */
   readonly pricePerM: number;
@@ -103,6 +104,7 @@ function newGroup(key: string, { cable, work }: ToCut, shop: Shop) {
       colour: cable.jacket,
       title: verbatim`${sizeNamed(assessed.size)} ${term(cable.jacket)}`,
       outerMm: assessed.outerMm,
+      gPerM: kindSize?.gPerM,
       copperMm2: assessed.copperMm2,
       pricePerM: meanPrice(spools, kindSize?.pricePerM ?? 0),
       stock: spools.map(({ id, lengthMm, offcut }) => ({ id, lengthMm, offcut })),

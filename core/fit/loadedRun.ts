@@ -1,5 +1,6 @@
 import { CHAIN_PIECES } from '../model/tables/chainPieces.ts';
 import { resistancePerMetre } from '../conductor/resistance.ts';
+import { conductorTable } from '../proof/cableResistance.ts';
 import { atMost, type Finding, notProved, type State } from '../finding/finding.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import type { ReadingOf } from '../model/reading.ts';
@@ -106,12 +107,12 @@ function partsOf(subject: ProofSubject): Part[] {
 
 /** Volts from stud to stud at the rated load, against what this much copper and two sound contacts would lose. */
 function wholeDrop(subject: ProofSubject): Finding {
-  const { size, tinned, lengths, cable, ratedA } = subject;
+  const { size, copper, lengths, cable, ratedA } = subject;
   const parts = partsOf(subject);
   const lengthMm = lengths?.finishedMm ?? cable.run.lengthMm;
   const copperC = countingReadings(cable, 'drop').at(-1)?.copperC ?? 20;
-  const copper = resistancePerMetre(size, tinned, copperC) * lengthMm;
-  const should = copper + 2 * CONTACT;
+  const copperOhm = resistancePerMetre(size, copper, copperC) * lengthMm;
+  const should = copperOhm + 2 * CONTACT;
   const facts = {
     topic: 'run-drop' as const,
     stage: 'fit' as const,
@@ -124,7 +125,7 @@ function wholeDrop(subject: ProofSubject): Finding {
       substituted: parts.map(({ title, milliohm }) =>
         milliohm === null ? msg`${title}: not read` : verbatim`${title}: ${amount(milliohm, 'mΩ', 4)}`,
       ),
-      source: msg`readings of the loaded run, scaled by their amps; conductor table at the copper’s temperature`,
+      source: msg`readings of the loaded run, scaled by their amps; ${conductorTable(subject)} at the copper’s temperature`,
       assumes: msg`the table’s resistance is a maximum`,
     },
   };
@@ -152,7 +153,7 @@ function wholeDrop(subject: ProofSubject): Finding {
         substituted: [
           ...facts.work.substituted,
           verbatim`Σ = ${amount(milliohm, 'mΩ', 4)} · ${amount(ratedA, 'A', 0)} = ${amount(value, 'mV', 0)}`,
-          verbatim`(${numeral(copper, 4)} + 2 · ${numeral(CONTACT, 3)}) mΩ · ${amount(ratedA, 'A', 0)} = ${amount(limit.most, 'mV', 0)}`,
+          verbatim`(${numeral(copperOhm, 4)} + 2 · ${numeral(CONTACT, 3)}) mΩ · ${amount(ratedA, 'A', 0)} = ${amount(limit.most, 'mV', 0)}`,
         ],
       },
     },

@@ -11,7 +11,7 @@ import type { Piece } from '../model/hunt.ts';
 export function expectedMilliohm(piece: Piece, copperC: number): number {
   if (piece.milliohm !== undefined) return piece.milliohm;
   if (piece.size && piece.lengthMm !== undefined) {
-    return resistancePerMetre(piece.size, piece.tinned ?? false, copperC) * piece.lengthMm;
+    return resistancePerMetre(piece.size, { tinned: piece.tinned ?? false }, copperC) * piece.lengthMm;
   }
   return CHAIN_PIECES[piece.kind].milliohm ?? 0;
 }

@@ -20,6 +20,8 @@ export const studSchema = z.enum(STUD_NAMES);
 /** Of a metre, in the shop's currency. */
 const price = z.number().check(z.gte(0), z.lte(1e4));
 
+export const JACKETS = ['red', 'black', 'yellow', 'green'] as const;
+
 /** A kind of cable as bought: its construction, and the sizes it comes in. */
 export const cableKindSchema = z.strictObject({
   id,
@@ -31,16 +33,32 @@ export const cableKindSchema = z.strictObject({
   limitC: z.number().check(z.gte(60), z.lte(200)),
   /** Rated voltage, V. */
   ratedV: z.number().check(z.gte(12), z.lte(2000)),
-  /** What the jacket stands. */
-  stands: z.strictObject({ oil: z.boolean(), sun: z.boolean(), flame: z.boolean() }),
+  /** What the jacket stands; rubbing as is usual for its insulation where it is not said. */
+  stands: z.strictObject({
+    oil: z.boolean(),
+    sun: z.boolean(),
+    flame: z.boolean(),
+    rubbing: z.optional(z.boolean()),
+  }),
+  /** The colours it is bought in; any where none is said. */
+  colours: z.optional(z.array(z.enum(JACKETS)).check(z.maxLength(4))),
   /** Least bend radius, in outside diameters, lying still; when it flexes it asks for more. */
   bend: z.number().check(z.gte(2), z.lte(20)),
   sizes: z
-    .array(z.strictObject({ size: sizeSchema, outerMm: mm(2, 60), pricePerM: price }))
+    .array(
+      z.strictObject({
+        size: sizeSchema,
+        outerMm: mm(2, 60),
+        pricePerM: price,
+        /** By its data sheet, where that is at hand: mass, g/m; resistance at 20 °C, Ω/km; and how many strands. */
+        gPerM: z.optional(z.number().check(z.gte(5), z.lte(20000))),
+        ohmPerKm: z.optional(z.number().check(z.gte(0.01), z.lte(50))),
+        strandCount: z.optional(z.int().check(z.gte(1), z.lte(20000))),
+      }),
+    )
     .check(z.minLength(1), z.maxLength(40)),
 });
 
-export const JACKETS = ['red', 'black', 'yellow', 'green'] as const;
 export const POLARITIES = ['positive', 'negative'] as const;
 
 /** A battery post, or the clamp bored for it: posts of one kind differ by polarity. */

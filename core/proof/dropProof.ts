@@ -1,4 +1,5 @@
 import { resistancePerMetre } from '../conductor/resistance.ts';
+import { conductorTable } from './cableResistance.ts';
 import { atMost, type Finding, notProved, type State } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
@@ -11,8 +12,8 @@ import { resolutionNeeded, resolutionWords } from './resolution.ts';
 import type { ProofSubject } from './subject.ts';
 
 /** Resistance of one metre of the cable's conductor, mΩ, by its table at a temperature. */
-const perMetre = ({ size, tinned }: ProofSubject, copperC: number) =>
-  resistancePerMetre(size, tinned, copperC) * 1000;
+const perMetre = ({ size, copper }: ProofSubject, copperC: number) =>
+  resistancePerMetre(size, copper, copperC) * 1000;
 
 /** Heat that a resistance makes at a current, W. @example wattsLost(0.2, 100) // 2 */
 const wattsLost = (milliohm: number, amps: number) => (milliohm / 1000) * amps ** 2;
@@ -53,7 +54,7 @@ export function jointDrop(subject: ProofSubject, end: ResolvedEnd): Finding {
             verbatim`${numeral(perMetre(subject, last.copperC), 4)} mΩ/m · ${numeral((barrelMm + last.spanMm) / 1000, 3)} m · ${amount(last.amps, 'A', 0)} = ${amount(expectedOf(last), 'mV', 2)}`,
           ]
         : [],
-      source: msg`conductor table at the copper’s temperature; up to 1.5 barrels is watched, a shop setting`,
+      source: msg`${conductorTable(subject)} at the copper’s temperature; up to 1.5 barrels is watched, a shop setting`,
       assumes: msg`the table’s resistance is a maximum, so a joint that just passes may be a little worse`,
     },
   };
@@ -104,7 +105,7 @@ export function lengthDrop(subject: ProofSubject): Finding {
             verbatim`${numeral(perMetre(subject, last.copperC), 4)} mΩ/m · ${numeral(last.spanMm / 1000, 3)} m · ${amount(last.amps, 'A', 0)} = ${amount(expectedOf(last), 'mV', 1)}`,
           ]
         : [],
-      source: msg`conductor table at the copper’s temperature`,
+      source: msg`${conductorTable(subject)} at the copper’s temperature`,
       assumes: msg`the table’s resistance is a maximum`,
     },
   };

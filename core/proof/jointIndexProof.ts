@@ -13,7 +13,7 @@ import type { ProofSubject } from './subject.ts';
 /** One crimp by four wires, against its own barrel length of the same cable. */
 export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Finding {
   const barrelMm = end.lug?.barrelMm ?? 0;
-  const tableMilliohmPerM = resistancePerMetre(subject.size, subject.tinned, 20) * 1000;
+  const tableMilliohmPerM = resistancePerMetre(subject.size, subject.copper, 20) * 1000;
   const span = barrelOf(barrelMm, tableMilliohmPerM) * (WATCH_INDEX - GOOD_INDEX);
   const readings = countingReadings(subject.cable, 'joint', end.name);
   const last = readings.at(-1);

@@ -38,7 +38,13 @@ describe('figures to compare with', () => {
     expect(mostMm).toBeCloseTo(14.28, 9);
   });
   test('a whole cable is its conductor and two joints, each its own barrel long', () => {
-    const expected = expectedResistance({ system: 'metric', name: '70' }, true, 1.9, [0.028, 0.028], 20);
+    const expected = expectedResistance(
+      { system: 'metric', name: '70' },
+      { tinned: true },
+      1.9,
+      [0.028, 0.028],
+      20,
+    );
     expect(expected.totalOhm * 1000).toBeCloseTo(0.277 * (1.9 + 0.056), 6);
   });
 });

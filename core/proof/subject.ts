@@ -1,3 +1,4 @@
+import type { Copper } from '../conductor/resistance.ts';
 import type { Both } from '../model/end.ts';
 import type { ConductorSize } from '../model/tables/size.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
@@ -12,7 +13,7 @@ export interface ProofSubject {
   readonly cable: Cable;
   readonly size: ConductorSize;
   readonly copperMm2: number;
-  readonly tinned: boolean;
+  readonly copper: Copper;
   readonly ends: Both<ResolvedEnd>;
   readonly joins: readonly ResolvedJoin[];
   readonly lengths: CableLengths | null;

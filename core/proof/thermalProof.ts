@@ -82,8 +82,8 @@ function excessNow(subject: ProofSubject, reading: ReadingOf<'thermal'>): number
   return reading.lugC - (reading.against === 'lug' ? reading.againstC : conductorC(subject, reading));
 }
 
-function conductorC({ size, tinned, jacketKmPerW }: ProofSubject, reading: ReadingOf<'thermal'>): number {
-  const watts = reading.amps ** 2 * resistancePerMetre(size, tinned, reading.againstC);
+function conductorC({ size, copper, jacketKmPerW }: ProofSubject, reading: ReadingOf<'thermal'>): number {
+  const watts = reading.amps ** 2 * resistancePerMetre(size, copper, reading.againstC);
   return underJacket(reading.againstC, watts, jacketKmPerW);
 }
 

@@ -3,7 +3,7 @@ import { insulationRow, NEW_CABLE_MEGOHM } from '../model/tables/insulationLimit
 import { atLeast, atMost, type Finding, notProved, stated } from '../finding/finding.ts';
 import type { ReadingOf } from '../model/reading.ts';
 import { amount, msg, numeral } from '../words/message.ts';
-import { expectedResistance } from './cableResistance.ts';
+import { conductorTable, expectedResistance } from './cableResistance.ts';
 import { furtherWhole } from './further.ts';
 import { copperPart, evenly, instrumentParts } from './budget.ts';
 import { type Budget, type Check, judge } from './judge.ts';
@@ -25,7 +25,7 @@ function resistance(subject: ProofSubject): Finding {
   const barrels = [(ends.A.lug?.barrelMm ?? 0) / 1000, (ends.B.lug?.barrelMm ?? 0) / 1000] as const;
   const betweenM = lengths ? lengths.cutMm / 1000 - barrels[0] - barrels[1] : 0;
   const expectedAt = (celsius: number) =>
-    expectedResistance(subject.size, subject.tinned, betweenM, barrels, celsius);
+    expectedResistance(subject.size, subject.copper, betweenM, barrels, celsius);
   const copperC = readings.at(-1)?.copperC ?? 20;
   const expected = expectedAt(copperC);
   const most = expected.totalOhm * 1000;
@@ -42,7 +42,7 @@ function resistance(subject: ProofSubject): Finding {
       substituted: [
         msg`= ${numeral(expected.conductorOhm * 1000, 3)} + ${numeral(expected.jointsOhm * 1000, 3)} = ${amount(most, 'mΩ', 3)} at ${amount(copperC, '°C', 0)}`,
       ],
-      source: msg`conductor table at the copper’s temperature`,
+      source: msg`${conductorTable(subject)} at the copper’s temperature`,
       assumes: msg`each joint as its own barrel of conductor. The table is a maximum, so this alone never proves a joint`,
     },
   };
@@ -76,13 +76,13 @@ const LENGTH_MM = 5;
 
 /** What a resistance of the whole cable may be off by, mΩ. */
 const wholeParts =
-  ({ size, tinned }: ProofSubject): Budget<ReadingOf<'resistance'>> =>
+  ({ size, copper }: ProofSubject): Budget<ReadingOf<'resistance'>> =>
   (reading) => [
     ...instrumentParts(reading, 'milliohm', reading.milliohm),
     copperPart(reading.milliohm),
     {
       what: msg`length between the mouths, ± ${amount(LENGTH_MM, 'mm', 0)}`,
-      standard: evenly(LENGTH_MM * resistancePerMetre(size, tinned, reading.copperC)),
+      standard: evenly(LENGTH_MM * resistancePerMetre(size, copper, reading.copperC)),
     },
   ];
 

@@ -234,7 +234,7 @@ function assessStretch(
     inch: ampacityInch(site),
     metric: ampacityMetric(site),
     heatA: ampacityByHeatBalance(thermalCable(kind, cableSize), surroundingsOf(run), limitC),
-    massKg: cableMassPerMetre(copperMm2, outerMm) * lengthM * parallel,
+    massKg: cableMassPerMetre(copperMm2, cableSize) * lengthM * parallel,
     price: cableSize.pricePerM * lengthM * parallel,
     kilowattHoursPerYear: (wattsLost * run.hoursPerYear) / 1000,
     bendMm: bendTimes * outerMm,

@@ -1,4 +1,4 @@
-import { resistancePerMetre20 } from '../conductor/resistance.ts';
+import { resistancePerMetre20, sheetOhmPerKm } from '../conductor/resistance.ts';
 import { sizeNamed } from '../model/tables/size.ts';
 import {
   asJudged,
@@ -27,6 +27,8 @@ const sumOf = (spenders: readonly Spender[], kind: Spender['kind']) =>
 
 /** Where the resistance comes from, and how sure it is. */
 export function resistanceSource(at: Assessment, kind: CableKind): Message {
+  if (sheetOhmPerKm(at.size, kind) !== undefined)
+    return msg`the data sheet of the cable, as typed by the shop`;
   return at.size.system === 'metric'
     ? msg`IEC 60228 class 5, ${kind.tinned ? msg`tinned` : msg`plain`}: maxima, so real cable may drop less`
     : msg`ASTM B258 or SAE area, ρ/A with 2 % for lay${kind.tinned ? msg` and 2 % for tin` : ''}`;
@@ -125,7 +127,7 @@ function dropFacts(assessed: Assessment, context: RunContext, kind: CableKind, c
   // What never settles is worked at the hottest that is followed: it drops at least this much.
   const hot = assessed.settledC ?? HOTTEST_C;
   const lengthM = (run.lengthMm + run.loopMm) / 1000;
-  const perMetre = resistancePerMetre20(assessed.size, kind.tinned);
+  const perMetre = resistancePerMetre20(assessed.size, kind);
   const [cable, back, joints, devices] = (['cable', 'return', 'joints', 'device'] as const).map((own) =>
     milliohm(sumOf(assessed.spenders, own)),
   );

@@ -92,7 +92,7 @@ export function thermalCable(
 ): ThermalCable {
   const copperMm2 = areaMm2(size);
   return {
-    ohmPerMetre20: resistancePerMetre20(size, kind.tinned),
+    ohmPerMetre20: resistancePerMetre20(size, kind),
     copperMm2,
     bundleMm: Math.min(bundleDiameterMm(copperMm2), outerMm * (1 - LEAST_JACKET_SHARE)),
     outerMm,
@@ -156,7 +156,7 @@ export function spendersAt(
   step: 'held' | 'duty' = 'held',
 ): Spender[] {
   const { run, parallel, mates } = context;
-  const perMetre = resistancePerMetre(size, kind.tinned, copperC) / parallel;
+  const perMetre = resistancePerMetre(size, kind, copperC) / parallel;
   const jointM = typicalBarrelMm(areaMm2(size)) / 1000;
   const cable = (lengthMm: number) => (perMetre * lengthMm) / 1000;
   const devices = (list: readonly Device[]) =>
@@ -191,7 +191,7 @@ export function spendersAt(
         ...ownSpenders,
         ...mates.flatMap((mate): Spender[] => {
           const hotC = mateC(mate, heldA, copperC);
-          const matePerMetre = resistancePerMetre(mate.size ?? size, mate.kind.tinned, hotC) / mate.parallel;
+          const matePerMetre = resistancePerMetre(mate.size ?? size, mate.kind, hotC) / mate.parallel;
           const mateJoints = 2 * (typicalBarrelMm(areaMm2(mate.size ?? size)) / 1000);
           return [
             { label: mate.tag, kind: 'return', ohm: matePerMetre * (mate.lengthMm / 1000 + mateJoints) },

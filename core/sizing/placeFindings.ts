@@ -1,58 +1,57 @@
 import { type Finding, stated } from '../finding/finding.ts';
-import { MEETS, type Meets, type Run } from '../model/run.ts';
+import type { Cable } from '../model/cable.ts';
+import { MEETS, type Run } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
-import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
+import { type Message, amount, listed, msg, numeral, verbatim } from '../words/message.ts';
 import type { RunContext } from './loop.ts';
 import { chargedTo } from './source.ts';
-import { stretchesOf } from './governingRun.ts';
+import { misfitOf, TRAITS, traitsAsked } from './kindTraits.ts';
 
 import { term } from '../words/terms.ts';
 
-/** Why a kind of cable does not suit what it meets; null where it does. */
-const MISFITS: Readonly<Record<Meets, (kind: CableKind) => Message | null>> = {
-  wet: (kind) =>
-    kind.tinned ? null : msg`plain copper corrodes in salt: seal both ends, or take tinned strands`,
-  oil: (kind) => (kind.stands.oil ? null : msg`this jacket swells and softens in oil`),
-  flexing: (kind) =>
-    kind.strands === 'coarse' ? msg`coarse strands break where they flex: take fine ones` : null,
-  exhaust: (kind) =>
-    kind.limitC >= 125
-      ? null
-      : msg`a ${amount(kind.limitC, '°C', 0)} jacket near an exhaust wants a glass sleeve, or a cross-linked kind`,
-};
+/** Insulation that stands the heat beside an exhaust by itself, °C. */
+const BESIDE_EXHAUST_C = 125;
+
+const besideExhaust = ({ limitC }: CableKind): Message | null =>
+  limitC >= BESIDE_EXHAUST_C
+    ? null
+    : msg`a ${amount(limitC, '°C', 0)} jacket near an exhaust wants a glass sleeve, or a cross-linked kind`;
 
 /** Whether a kind of cable suits the place it runs through, one finding for each thing it meets. */
 export function placeFindings({ run, glassed }: RunContext, kind: CableKind): Finding[] {
-  const stretches = stretchesOf(run);
   const checks: Suits[] = [
-    ...run.meets.map((meets) => ({
-      id: meets as string,
-      title: MEETS[meets],
-      misfit: meets === 'exhaust' && glassed ? null : MISFITS[meets](kind),
-      ...(meets === 'exhaust' && glassed && { stands: msg`A glass sleeve keeps the heat off it.` }),
-    })),
-    ...(stretches.some((own) => own.run.sun)
+    ...traitsAsked(run).map((trait) => ({ id: trait, title: TRAITS[trait], misfit: misfitOf(trait, kind) })),
+    ...(run.meets.includes('exhaust')
       ? [
           {
-            id: 'sun',
-            title: msg`in the sun`,
-            misfit: kind.stands.sun ? null : msg`sunlight makes this jacket brittle`,
-          },
-        ]
-      : []),
-    ...(stretches.some((own) => own.run.engineSpace)
-      ? [
-          {
-            id: 'flame',
-            title: msg`in an engine space`,
-            misfit: kind.stands.flame
-              ? null
-              : msg`this jacket feeds a flame: sleeve it, or take another kind`,
+            id: 'exhaust',
+            title: MEETS.exhaust,
+            misfit: glassed ? null : besideExhaust(kind),
+            ...(glassed && { stands: msg`A glass sleeve keeps the heat off it.` }),
           },
         ]
       : []),
   ];
   return [...checks.map((own) => suits(own, kind)), voltage(run, kind)];
+}
+
+/** A jacket of a colour that its kind is not bought in; nothing where any is, or where that is not said. */
+export function colourFindings({ jacket }: Pick<Cable, 'jacket'>, kind: CableKind): Finding[] {
+  const { colours } = kind;
+  if (!colours || colours.includes(jacket)) return [];
+  return [
+    {
+      ...suits(
+        {
+          id: 'colour',
+          title: msg`its colour`,
+          misfit: msg`bought in ${listed(colours.map(term), ', ')}, not in ${term(jacket)}`,
+        },
+        kind,
+      ),
+      remedy: msg`Take a colour that it is bought in, and mark the polarity with sleeves at both ends.`,
+    },
+  ];
 }
 
 interface Suits {

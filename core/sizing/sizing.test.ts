@@ -16,7 +16,7 @@ import { solveChain } from './tridiagonal.ts';
 const plain = (name: (typeof METRIC_SIZES)[number], outerMm: number): ThermalCable => {
   const size: ConductorSize = { system: 'metric', name };
   return {
-    ohmPerMetre20: resistancePerMetre20(size, false),
+    ohmPerMetre20: resistancePerMetre20(size, { tinned: false }),
     copperMm2: Number(name),
     bundleMm: bundleDiameterMm(Number(name)),
     outerMm,
@@ -27,7 +27,7 @@ const shade = (ambientC: number) => ({ ambientC, sunWPerM2: 0 });
 
 describe('volts lost on the way', () => {
   test('160 A through 7.5 m of 95 mm² and back, cold', () => {
-    const half = resistancePerMetre20({ system: 'metric', name: '95' }, false) * 7.5;
+    const half = resistancePerMetre20({ system: 'metric', name: '95' }, { tinned: false }) * 7.5;
     const drop = voltageDrop(160, 2 * half);
     expect(drop).toBeCloseTo(0.494, 3);
     expect((drop / 24) * 100).toBeCloseTo(2.06, 2);
@@ -41,7 +41,7 @@ describe('volts lost on the way', () => {
 
 describe('a load in watts', () => {
   test('a 3 kW inverter at 90 % on 24.8 V', () => {
-    const ohm = 2 * 3.2 * resistancePerMetre20({ system: 'metric', name: '70' }, false) + 0.0015;
+    const ohm = 2 * 3.2 * resistancePerMetre20({ system: 'metric', name: '70' }, { tinned: false }) + 0.0015;
     expect(currentForWatts(3000 / 0.9, 24.8, ohm)).toBeCloseTo(136.86, 1);
   });
   test('20 kW through 5 mΩ on 12 V cannot be delivered', () =>

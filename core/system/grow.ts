@@ -37,7 +37,7 @@ export function grownFor(view: SystemView): ReadonlyMap<string, CableSize> {
     });
     return [{ dropV: drop.dropV, mostV, cables }];
   });
-  const ohms = ({ kind }: Conductor, { size }: CableSize) => resistancePerMetre20(size, kind.tinned);
+  const ohms = ({ kind }: Conductor, { size }: CableSize) => resistancePerMetre20(size, kind);
   for (let step = 0; step < MOST_STEPS; step += 1) {
     const over = open.filter(({ dropV, mostV }) => dropV > mostV);
     let best: { conductor: Conductor; next: CableSize; gain: number } | null = null;

@@ -125,7 +125,7 @@ export function installationOf(job: Job, shop: Shop, sizeOf: SizeOf = thickest):
 export function ohmOf({ cable, kind, size, fuses }: Conductor, copperC: number): number {
   const { run, gauge } = cable;
   const metres = (run.lengthMm + run.loopMm + 2 * typicalBarrelMm(areaMm2(size.size))) / 1000;
-  const copper = (resistancePerMetre(size.size, kind.tinned, copperC) * metres) / (gauge.parallel ?? 1);
+  const copper = (resistancePerMetre(size.size, kind, copperC) * metres) / (gauge.parallel ?? 1);
   return fuses.reduce((sum, { ratingA }) => sum + deviceMilliohm({ kind: 'fuse', ratingA }) / 1000, copper);
 }
 

@@ -6,7 +6,7 @@ import { isCollapse, solveNetwork } from './network.ts';
 
 /** Ohms of so many metres of plain class 5 copper at 20 °C. */
 export const copperOhm = (metres: number, name: string): number =>
-  metres * resistancePerMetre20({ system: 'metric', name } as ConductorSize, false);
+  metres * resistancePerMetre20({ system: 'metric', name } as ConductorSize, { tinned: false });
 
 export const bare: Network = {
   posts: 0,

@@ -29,6 +29,8 @@ export interface EndConductor {
   readonly outerMm: number;
   readonly tinned: boolean;
   readonly strands: CableKind['strands'];
+  /** How many, by the data sheet of its kind. */
+  readonly strandCount?: number;
 }
 
 /** How far a sleeve reaches, mm, and what to cut. */
@@ -108,7 +110,8 @@ export function resolveEnd(
   const { practice } = shop;
   const toolCase = openCase(shop);
   const spec = cable.ends[name];
-  const counted = spec.strands?.counted ?? strandCount(conductor.strands, conductor.copperMm2);
+  const counted =
+    spec.strands?.counted ?? conductor.strandCount ?? strandCount(conductor.strands, conductor.copperMm2);
   const strands = strandsLeft(counted, Math.min(spec.strands?.cut ?? 0, counted), practice);
   const alsoMm2 = spec.alsoMm2 ?? 0;
   const wholeMm2 = conductor.copperMm2 + alsoMm2;

@@ -42,7 +42,7 @@ export function priced(view: SystemView, conductor: Conductor, cableSize: CableS
   const copperMm2 = areaMm2(cableSize.size);
   return {
     copperMm2M: copperMm2 * metres,
-    massKg: cableMassPerMetre(copperMm2, cableSize.outerMm) * metres,
+    massKg: cableMassPerMetre(copperMm2, cableSize) * metres,
     price: cableSize.pricePerM * metres,
     kWhPerYear: view.solved.states.reduce(
       (sum, { stateId }, i) => sum + (hoursOf(view, stateId) * (loss.watts[i] ?? 0)) / 1000,

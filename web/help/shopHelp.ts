@@ -101,6 +101,58 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     'hole',
   ],
   [
+    say`Cable, called`,
+    say`Your own name for this kind of cable, as it stands on the drum or the invoice. It stands in the cutting list, the kit and the record.`,
+  ],
+  [
+    say`Strand class`,
+    say`How fine its strands are, by its sheet or a look at the cut: coarse ones are as thick as a matchstick, fine ones like a pencil lead, extra fine ones like a hair. Fine strands bend and flex; coarse ones break where they move.`,
+  ],
+  [
+    say`Insulation`,
+    say`What its insulation is made of, by its sheet or the print on the jacket. It decides how hot the copper may get in a short, and how the heat gets out.`,
+  ],
+  [
+    say`Insulation stands`,
+    say`The temperature that its insulation stands for good, by the print on the jacket or its sheet. Too high a figure lets a cable be taken that is too thin.`,
+  ],
+  [
+    say`Rated voltage`,
+    say`What the insulation is rated for, by the print on the jacket. It must be above the charging voltage.`,
+  ],
+  [
+    say`Least bend, in diameters`,
+    say`The tightest bend it takes lying still, measured at its middle, in outside diameters: by its sheet, else 6, or 4 for fine welding strands. Where it flexes more is asked by itself.`,
+  ],
+  [
+    say`Outside of ${ANY}`,
+    say`Outside diameter over the jacket, by its sheet or measured in two directions. Sleeves, bends, holes and the heat balance follow from it.`,
+  ],
+  [
+    say`Mass a metre of ${ANY}`,
+    say`What a metre weighs by its sheet. Where nothing is typed it is worked out from copper and jacket.`,
+  ],
+  [
+    say`Resistance a km of ${ANY}`,
+    say`Its resistance at 20 °C by its sheet, as the conductor is, tinned or plain. Where nothing is typed the table of conductors counts. Drop, heat and the limits of every resistance that is measured follow from it.`,
+  ],
+  [
+    say`Strands of ${ANY}`,
+    say`How many strands it has by its sheet, or counted. Where nothing is typed they are reckoned from their class. What is left of a conductor with strands cut follows from it.`,
+  ],
+  [
+    say`tinned strands`,
+    say`Look at a fresh cut: tinned strands are grey like a lug, plain ones red. Tin keeps salt air off the copper many times longer, and carries a little less.`,
+  ],
+  [
+    say`bought in ${ANY}`,
+    say`The colours that your supplier has of it. A cable in another colour is pointed out; with all of them ticked nothing is.`,
+  ],
+  [
+    say`Another size of this kind`,
+    say`A size that it is also bought in, such as 6 mm², AWG 10 or SAE 4. It gets a usual outside diameter: put that right by its sheet.`,
+  ],
+  [
     say`For stud`,
     say`The stud that the hole of the palm is for. Measure the hole: it should be a few tenths wider than the thread, no more.`,
     'hole',

@@ -8,6 +8,8 @@ import { remember } from '../../core/lib/remember.ts';
 import { sameButCounts } from '../../core/model/sameButCounts.ts';
 import { withPlaces } from '../../core/system/places.ts';
 import { fedOf, sameSystem, systemWork, type SystemWork, withCablesOf } from '../../core/systemWork.ts';
+import type { KindCompared } from '../../core/sizing/kindsCompared.ts';
+import { kindsBeside } from '../../core/stages.ts';
 import { workUpCable } from '../../core/workup.ts';
 import { today } from '../ui/today.ts';
 import { report } from '../trouble/faults.ts';
@@ -58,6 +60,20 @@ const sameContext = (a: JobContext, b: JobContext) =>
   sameList(a.neighbours, b.neighbours, sameDesign) &&
   sameList(a.studs, b.studs, Object.is);
 
+/** A cable as the system of its job feeds it, and what it needs to know of that job. */
+function placedIn(given: Cable, shop: Shop, job: Job | undefined) {
+  const system = job && takesFromSystem(given, job) ? systemOf(job, shop) : null;
+  const cable = system?.job.cables.find(({ id }) => id === given.id) ?? given;
+  const fedJob = system?.job ?? job;
+  return { cable, context: fedJob ? contextOf(cable, fedJob) : ALONE, fedBy: fedOf(system, given.id) };
+}
+
+/** The kinds of the shop beside one another for the run of a cable. */
+export function kindsBesideFor(given: Cable, shop: Shop, job?: Job): KindCompared[] {
+  const { cable, context, fedBy } = placedIn(given, shop, job);
+  return kindsBeside(cable, shop, { context, followDuty, ...(fedBy && { fed: fedBy }) });
+}
+
 /**
  * Everything computed about a cable of a job; from memory where neither it, those of its circuit and studs, what the
  * shop works with nor the day has changed. Counts in it are of the day it was worked out: the shop has those of now.
@@ -71,12 +87,8 @@ export function workOf(given: Cable, shop: Shop, job?: Job): CableWork {
     known.day === day &&
     known.tick === tickOf(known.cable);
   if (isOfNow && known.shop === shop && job && known.job?.deref() === job) return known.work;
-  const system = job && takesFromSystem(given, job) ? systemOf(job, shop) : null;
-  const fedJob = system?.job ?? job;
-  const cable = system?.job.cables.find(({ id }) => id === given.id) ?? given;
-  const fedBy = fedOf(system, given.id);
+  const { cable, context, fedBy } = placedIn(given, shop, job);
   const fed = fedBy ? JSON.stringify(fedBy) : '';
-  const context = fedJob ? contextOf(cable, fedJob) : ALONE;
   const isSame = isOfNow && known.cable === cable && known.fed === fed && sameContext(known.context, context);
   const work = isSame
     ? known.work

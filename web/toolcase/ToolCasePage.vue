@@ -8,6 +8,7 @@ import { useBench } from '../stores/bench.ts';
 import { openCase } from '../../core/termination/dies/toolCase.ts';
 import DiesPanel from './DiesPanel.vue';
 import InstrumentsPanel from './InstrumentsPanel.vue';
+import KindsPanel from './KindsPanel.vue';
 import LugsPanel from './LugsPanel.vue';
 import MapDetail from './MapDetail.vue';
 import MapGrid from './MapGrid.vue';
@@ -40,6 +41,7 @@ const TITLES = [
   say`Which die for this lug`,
   say`What is this die for`,
   say`Dies and tools`,
+  say`Cable`,
   say`Lugs`,
   say`Sleeves`,
   say`Lug from tube`,
@@ -91,6 +93,7 @@ const TITLES = [
           <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"
             ><DiesPanel :tool-case="toolCase"
           /></TabPanel>
+          <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"><KindsPanel /></TabPanel>
           <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"><LugsPanel /></TabPanel>
           <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"><SleevesPanel /></TabPanel>
           <TabPanel class="h-full p-3.5 lg:overflow-y-auto" :tabindex="-1"><TubeLugPanel /></TabPanel>

@@ -72,7 +72,8 @@ function problemOf({
       cables: through.map((cable) => ({
         id: cable,
         volts: of(cable).map(
-          (mm2) => ampsIn(cable) * resistancePerMetre20(metric(mm2), false) * (cables[cable]?.m ?? 0),
+          (mm2) =>
+            ampsIn(cable) * resistancePerMetre20(metric(mm2), { tinned: false }) * (cables[cable]?.m ?? 0),
         ),
       })),
     })),
@@ -137,7 +138,7 @@ const problems = fc
         cables: through.map((i) => ({
           id: `c${i}`,
           volts: sizesOf(i).map(
-            (mm2) => amps * resistancePerMetre20(metric(mm2), true) * (cables[i]?.metres ?? 0),
+            (mm2) => amps * resistancePerMetre20(metric(mm2), { tinned: true }) * (cables[i]?.metres ?? 0),
           ),
         })),
       })),

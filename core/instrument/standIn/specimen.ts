@@ -104,7 +104,7 @@ export function specimenOf({ cableId, choice, kind, ends, lengths }: CableWork):
   const [A, B] = [end('A'), end('B')];
   return {
     cableId,
-    milliohmPerM: resistancePerMetre(assessed.size, kind.tinned, 20) * 1000,
+    milliohmPerM: resistancePerMetre(assessed.size, kind, 20) * 1000,
     betweenMouthsMm: Math.max(0, lengths.cutMm - A.barrelMm - B.barrelMm),
     slipsAtN: 1.8 * pullTargets(assessed.copperMm2).usualN || 1000,
     ends: { A, B },

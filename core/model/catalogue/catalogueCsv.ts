@@ -20,7 +20,7 @@ import { refusalSays } from '../refusal.ts';
 import { called } from './called.ts';
 import { say } from '../../words/say.ts';
 
-const sizeField = (text: string): Read => {
+export const sizeField = (text: string): Read => {
   const entry = parseSize(text, 'metric');
   return entry.ok ? { ok: true, value: entry.size } : entry;
 };
@@ -28,8 +28,8 @@ const countField = (text: string): Read =>
   /^\d{1,5}$/.test(text)
     ? { ok: true, value: Number(text) }
     : { ok: false, sentence: say`“${text}” is not a count.` };
-const plain = (value: number | undefined) => (value === undefined ? '' : String(value));
-const yes = (value: boolean) => (value ? 'yes' : 'no');
+export const plain = (value: number | undefined) => (value === undefined ? '' : String(value));
+export const yes = (value: boolean) => (value ? 'yes' : 'no');
 const mmField = (least: number, most: number) => quantityField('length', least, most);
 
 const LUG_COLUMNS: readonly Column<Lug>[] = [
@@ -175,7 +175,7 @@ export interface CatalogueRead<T> {
   readonly problems: readonly RowProblem[];
 }
 
-interface Row {
+export interface Row {
   readonly row: number;
   readonly fields: Readonly<Record<string, unknown>>;
 }
@@ -188,7 +188,7 @@ const sorted = (item: object): string =>
   );
 
 /** Takes rows into a list: a row of a known name changes that item and keeps its id, another is added. */
-function takeIn<T extends { readonly id: string }>(
+export function takeIn<T extends { readonly id: string }>(
   owned: readonly T[],
   rows: readonly Row[],
   known: (fields: Row['fields'], items: readonly T[]) => T | undefined,
@@ -215,7 +215,7 @@ function takeIn<T extends { readonly id: string }>(
   return { items, added, changed, problems };
 }
 
-const asId = (text: string) =>
+export const catalogueId = (text: string) =>
   text
     .toLowerCase()
     .replace(/[^\w.-]+/g, '-')
@@ -229,7 +229,7 @@ export function readLugsCsv(contents: string, owned: readonly Lug[]): CatalogueR
     owned,
     rows,
     ({ label }, items) => items.find((lug) => lug.label === label),
-    ({ label }) => asId(String(label)),
+    ({ label }) => catalogueId(String(label)),
     (data, row) => {
       const { post, polarity, cables, ...rest } = data as Record<string, unknown>;
       const clamp =
@@ -272,7 +272,7 @@ export function readDiesCsv(
     rows,
     ({ toolId, stamp }, items) =>
       stamp === '' ? undefined : items.find((die) => die.toolId === toolId && die.stamp === stamp),
-    ({ toolId, stamp }) => asId(`${String(toolId)}-${String(stamp) || 'unmarked'}`),
+    ({ toolId, stamp }) => catalogueId(`${String(toolId)}-${String(stamp) || 'unmarked'}`),
     (data, row) => {
       const parsed = dieSchema.safeParse(data);
       return parsed.success

@@ -17,6 +17,8 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import { conversionText, readersUnit, sizeText, readersDigits } from '../../ui/display.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';
+import StageSection from '../StageSection.vue';
+import KindsBeside from './KindsBeside.vue';
 import { useCableEdit } from '../useCable.ts';
 import { called } from '../../../core/model/catalogue/called.ts';
 import { say } from '../../../core/words/say.ts';
@@ -316,6 +318,9 @@ const near = (size: ConductorSize) => (sizeText(size) === sizeLabel(size) ? '' :
       <DropBudget :at="choice.taken.at" :run="cable.run" />
       <DutyChart v-if="choice.taken.at.duty" :at="choice.taken.at" :ambient-c="cable.run.ambientC" />
     </div>
+    <StageSection part="kinds" class="mt-3" :title="say`Other kinds for this run`" :says="work.kind.title">
+      <KindsBeside :cable="cable" :job-id="jobId" @choose="setKind" />
+    </StageSection>
     <p class="note mt-3 max-w-prose">
       {{
         say`Why they differ: the printed rule looks at the drop alone, with cold copper; the two tables at heat alone, from two kinds of tests; the heat balance at this very cable in this very air.`
