@@ -22,7 +22,7 @@ const row = (app: App, title: RegExp) => app.ledger.getByRole('button', { name: 
 test('a lug is offered with its reasons, and refused with its reason', async ({ page }) => {
   await endsOf(page, 'TH-3');
   const panel = panelOf(page, 'A');
-  await expect(panel.getByRole('list', { name: 'Why this lug' })).toContainText('die K16 right');
+  await expect(panel.getByRole('list', { name: 'Why this lug' })).toContainText('die F right');
   await panel.getByRole('button', { name: 'Lug of A' }).click();
   const options = page.getByRole('option');
   await expect(options.first()).toContainText(/left, .*fill/);
@@ -229,7 +229,7 @@ test('the map: a cell is worked, a trial corrects it visibly, and taking it out 
   await expect(grid.getByRole('columnheader')).toHaveCount(20);
   await grid.getByRole('rowheader', { name: '35 mm² heavy', exact: false }).first().click();
   const detail = page.getByRole('region', { name: 'This die on this lug' });
-  await expect(detail.getByRole('heading', { level: 2 })).toContainText('Die K12 on 35 heavy');
+  await expect(detail.getByRole('heading', { level: 2 })).toContainText('Die D on 35 heavy');
   await expect(detail).toContainText('c = (A');
   await expect(detail.getByTestId('corrected')).toBeHidden();
   await detail.getByRole('button', { name: 'Record the trial' }).click();
@@ -242,12 +242,12 @@ test('the map: a cell is worked, a trial corrects it visibly, and taking it out 
   await app.type('Trial, air in the section', '14');
   await detail.getByRole('button', { name: 'Record the trial' }).click();
   await expect(detail.getByTestId('corrected')).toContainText(/Before its 1 trial.*right.*Now.*open/);
-  await expect(grid.getByRole('gridcell', { name: '35 mm² heavy, die K12: open' }).first()).toBeVisible();
+  await expect(grid.getByRole('gridcell', { name: '35 mm² heavy, die D: open' }).first()).toBeVisible();
   await detail.getByRole('button', { name: 'Take this trial out' }).click();
   await expect(detail.getByTestId('corrected')).toBeHidden();
   await grid.focus();
   await page.keyboard.press('ArrowRight');
-  await expect(detail.getByRole('heading', { level: 2 })).not.toContainText('Die K12');
+  await expect(detail.getByRole('heading', { level: 2 })).not.toContainText('Die D');
 });
 
 test('an unmarked die says what it is for; a dimension edited redraws the map', async ({ page }) => {

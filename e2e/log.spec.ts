@@ -16,7 +16,7 @@ from: Isolator, M8
 to: Inverter +, M8
 length: 1600 mm
 lugs: 25-8 heavy / 25-8 heavy
-die: K10 / K10
+die: C / C
 proof: proved
 by: N. Sorrel 2025-10-18`;
 

@@ -37,7 +37,7 @@ test('a picture of a sawn crimp is measured, corrected by hand, and kept as a tr
   await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
   await expect(page.getByRole('alert')).toContainText('Say which lug and die it was');
   await app.choose(/^Lug which/, /^50-8/);
-  await app.choose(/^Die which/, /^K14/);
+  await app.choose(/^Die which/, /^E/);
   await app.refuses('Across flats of the crimp', '300', /out of range: 1 to 100/);
   await app.type('Across flats of the crimp', '12.2');
   await app.type('Ears before filing', '0.1');
@@ -176,7 +176,7 @@ apart(
     await expect(says.getByRole('alert')).toContainText('The pictures disagree');
     await app.type('Who sawed it', 'R. Pell');
     await app.choose(/^Lug which/, /^50-8/);
-    await app.choose(/^Die which/, /^K14/);
+    await app.choose(/^Die which/, /^E/);
     await app.type('Across flats of the crimp', '12.2');
     await app.type('Ears before filing', '0');
     await expect(says.getByRole('button', { name: /^Packing/ })).toContainText('not proved');

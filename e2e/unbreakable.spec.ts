@@ -17,7 +17,7 @@ test('a die that the lug’s own wall fills is one press, and the page lives', a
   await app.openDemo();
   await app.go('/job/marrow/cable/ch1/ends');
   await page
-    .getByRole('radio', { name: /die K6,/ })
+    .getByRole('radio', { name: /die A,/ })
     .first()
     .click();
   await expect(app.ledger).toContainText('Compaction, c of A fails');

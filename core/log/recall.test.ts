@@ -130,14 +130,14 @@ describe('a recall', () => {
 });
 
 describe('a nonconformance', () => {
-  const open = { id: 'n', at: at('2026-11-22'), by: 'R. Alder', cause: 'die K16 worn' };
+  const open = { id: 'n', at: at('2026-11-22'), by: 'R. Alder', cause: 'die F worn' };
   const done = { at: at('2026-11-23'), by: 'M. Rowan', what: 'measured again, sound' };
   test('keeps a cable from being proved until somebody says what was done', () => {
     const good = made({ readings: GOOD });
     expect(workUpCable(good, shop).verdict.state).toBe('holds');
     const recalledOne = workUpCable({ ...good, nonconformances: [open] }, shop);
     expect(recalledOne.verdict.state).toBe('unproved');
-    expect(tell(found(recalledOne, 'recall').because)).toBe('Recalled on 2026-11-22: die K16 worn');
+    expect(tell(found(recalledOne, 'recall').because)).toBe('Recalled on 2026-11-22: die F worn');
     const closed = workUpCable({ ...good, nonconformances: [{ ...open, done }] }, shop);
     expect(closed.verdict.state).toBe('holds');
     const again = workUpCable({ ...good, nonconformances: [{ ...open, done }, open] }, shop);

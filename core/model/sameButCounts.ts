@@ -2,7 +2,7 @@ import { CRIMPS_EACH } from './housePractice.ts';
 import type { Shop } from './shop.ts';
 
 /** What of a shop is only counted or noted: no size, offer, step or verdict rests on it. */
-const ONLY_COUNTED: readonly (keyof Shop)[] = ['spools', 'shelf', 'recounts', 'lots'];
+const ONLY_COUNTED: readonly (keyof Shop)[] = ['spools', 'shelf', 'recounts', 'lots', 'lid'];
 
 /** Whether two lists hold the same things in the same order, but for how much there is of each. */
 function sameBut<T extends object>(

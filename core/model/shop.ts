@@ -128,6 +128,8 @@ export const dieSchema = z.strictObject({
   toolId: id,
   /** What is stamped on it; empty when nothing is. A stamp decides nothing. */
   stamp: text(12),
+  /** The code number of its standard, by its sheet, where its mark does not say it: what it measures must agree. */
+  code: z.optional(z.int().check(z.gte(1), z.lte(99))),
   /** Measured across the flats with the die closed; of an indent, across it with the tool at its mark, mm. */
   acrossFlatsMm: mm(2, 60),
   widthMm: mm(2, 40),
@@ -291,6 +293,8 @@ export const shopSchema = z.strictObject({
   ),
   /** What is counted on the shelf besides cable, lugs and sleeves, and the least to keep of each. */
   shelf: z.optional(z.array(shelfSchema).check(z.maxLength(MOST.shelf))),
+  /** What the lid of the tool case has room for, mm: its map is printed for it. */
+  lid: z.optional(z.strictObject({ widthMm: mm(60, 800), heightMm: mm(60, 800) })),
   /** Counts that were put right, oldest first. */
   recounts: z.optional(z.array(recountSchema).check(z.maxLength(MOST.recounts))),
   /**

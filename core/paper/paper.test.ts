@@ -158,7 +158,7 @@ describe('what an inspector reads on paper', () => {
         { role: 'inspector', ...signed, by: 'J. Mold' },
       ],
       nonconformances: [
-        { id: 'n1', ...signed, cause: 'die K16 worn' },
+        { id: 'n1', ...signed, cause: 'die F worn' },
         { id: 'n2', ...signed, cause: 'wrong lot', done: { ...signed, by: 'J. Mold', what: 'made again' } },
       ],
     },
@@ -169,7 +169,7 @@ describe('what an inspector reads on paper', () => {
     const all = history.join('\n');
     expect(all).toMatch(/R\. Pell: signed it off as its maker/);
     expect(all).toMatch(/J\. Mold: inspected it and signed it off/);
-    expect(all).toMatch(/die K16 worn; still open/);
+    expect(all).toMatch(/die F worn; still open/);
     expect(all).toMatch(/wrong lot; made again, by J\. Mold on 2026-11-24/);
     expect(testRecord(of('SO-1'), 'Boat', '2026-11-25').facts.some((fact) => fact.startsWith('lots'))).toBe(
       false,

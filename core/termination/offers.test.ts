@@ -25,7 +25,7 @@ describe('what the shelf offers', () => {
   test('for 70 mm² on M10: its own heavy lug and code die first, with the reasons', () => {
     const [first] = lugOffers(need, toolCase);
     expect(first?.lug.label).toBe('70-10 heavy');
-    expect(first?.die?.die.stamp).toBe('K16');
+    expect(first?.die?.die.stamp).toBe('F');
     expect(first?.refused).toBeNull();
     expect(first?.reasons.map(({ about }) => about)).toEqual(expect.arrayContaining(['fill', 'stud', 'die']));
   });

@@ -149,6 +149,14 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`The colours that your supplier has of it. A cable in another colour is pointed out; with all of them ticked nothing is.`,
   ],
   [
+    say`Lid, wide`,
+    say`What the inside of the lid has room for, from hinge to hinge. The letters become as large as fit.`,
+  ],
+  [
+    say`Lid, high`,
+    say`What the inside of the lid has room for, from the hinge to the catch. A sheet larger than your paper is printed in parts.`,
+  ],
+  [
     say`Another size of this kind`,
     say`A size that it is also bought in, such as 6 mm², AWG 10 or SAE 4. It gets a usual outside diameter: put that right by its sheet.`,
   ],

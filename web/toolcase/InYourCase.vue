@@ -57,7 +57,7 @@ const groups = computed(
       items: DIE_SETS.map((id) => ({
         id,
         title: id === 'hexagon' ? say`Hexagons stamped with a size` : say`Hexagons stamped with a code`,
-        note: id === 'hexagon' ? '16, 25, 35 …' : 'K7, K8, K10 …',
+        note: id === 'hexagon' ? '16, 25, 35 …' : 'A, B, C …',
       })),
     },
     {

@@ -2,9 +2,11 @@
 import { word } from '../../core/words/terms.ts';
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { lugCalled } from '../../core/paper/lidSheet.ts';
 import { sizeNamed } from '../../core/model/tables/size.ts';
 import type { DieMap, MapCell, MapRow } from '../../core/termination/dies/dieMap.ts';
 import { digits } from '../../core/words/numerals.ts';
+import LidBox from './LidBox.vue';
 import type { Chosen } from './chosen.ts';
 import { say } from '../../core/words/say.ts';
 import { tell, amount } from '../../core/words/message.ts';
@@ -15,6 +17,7 @@ import { readersUnit } from '../ui/display.ts';
 const { map: whole, chosen } = defineProps<{ map: DieMap; chosen: Chosen | null }>();
 const emit = defineEmits<{ choose: [chosen: Chosen] }>();
 
+const isLidOpen = ref(false);
 const scroller = useTemplateRef<HTMLElement>('scroller');
 const ROW = 34;
 const HEAD = 62;
@@ -68,10 +71,6 @@ const width = computed(() => LUG + order.value.length * CELL);
 
 const holes = ({ lugs, lug }: MapRow) =>
   lug.form === 'butt' ? 'in-line' : lugs.map(({ stud }) => stud.replace(/^M/, '')).join(' ');
-const title = ({ lug }: MapRow) =>
-  lug.form === 'butt'
-    ? lug.label
-    : `${tell(sizeNamed(lug.forSize))} ${lug.label.split(' ').slice(1).join(' ')}`;
 const looks = (cell: MapCell): string => {
   if (cell.verdict === 'right') return cell.sure ? 'right' : 'right unsure';
   return cell.verdict;
@@ -136,8 +135,12 @@ function move(event: KeyboardEvent): void {
         type="search"
         class="field-input !h-9 !text-[15px] pointer-coarse:!h-11"
         :aria-label="say`Filter dies`"
-        :placeholder="say`Dies: K16, bench …`"
+        :placeholder="say`Dies: F, bench …`"
       />
+      <button type="button" class="button compact shrink-0 whitespace-nowrap" @click="isLidOpen = true">
+        {{ say`Sheet for the lid` }}
+      </button>
+      <LidBox :map="whole" :open="isLidOpen" @close="isLidOpen = false" />
     </div>
     <div
       ref="scroller"
@@ -214,7 +217,7 @@ function move(event: KeyboardEvent): void {
             class="sticky left-0 z-10 flex shrink-0 flex-col justify-center border-r border-hairline px-2 text-left"
             :class="chosen?.rowKey === row.key ? 'bg-teal-tint' : 'bg-paper hover:bg-teal-tint'"
             :style="{ width: `${LUG}px` }"
-            :aria-label="`${title(row)}, ${tell(sizeNamed(row.lug.forSize))}`"
+            :aria-label="`${lugCalled(row)}, ${tell(sizeNamed(row.lug.forSize))}`"
             @click="
               emit('choose', {
                 rowKey: row.key,
@@ -222,7 +225,7 @@ function move(event: KeyboardEvent): void {
               })
             "
           >
-            <span class="figure truncate text-[15px] leading-4 font-semibold">{{ title(row) }}</span>
+            <span class="figure truncate text-[15px] leading-4 font-semibold">{{ lugCalled(row) }}</span>
             <span class="truncate text-[12px] leading-[14px] text-ink2">{{ holes(row) }}</span>
           </button>
           <button
@@ -239,7 +242,7 @@ function move(event: KeyboardEvent): void {
             ]"
             :style="{ width: `${CELL}px` }"
             :aria-label="
-              say`${title(row)}, die ${column.die.stamp || say`unmarked`}: ${word((row.cells[i] as MapCell).verdict)}${row.best === i ? say`, use this` : ''}`
+              say`${lugCalled(row)}, die ${column.die.stamp || say`unmarked`}: ${word((row.cells[i] as MapCell).verdict)}${row.best === i ? say`, use this` : ''}`
             "
             @click="emit('choose', { rowKey: row.key, dieId: column.die.id })"
           >

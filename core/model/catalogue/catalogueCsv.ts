@@ -153,6 +153,7 @@ const dieColumns = (tools: readonly Tool[]): readonly Column<Die>[] => [
     write: ({ toolId }) => tools.find(({ id }) => id === toolId)?.title ?? '',
   },
   { key: 'stamp', title: 'stamp', empty: '', read: textField(12), write: ({ stamp }) => stamp },
+  { key: 'code', title: 'code', empty: undefined, read: countField, write: ({ code }) => plain(code) },
   {
     key: 'acrossFlatsMm',
     title: 'across flats mm',

@@ -49,12 +49,16 @@ function lowCostDies(): Die[] {
   }));
 }
 
+/** Marks of the example's own for its second set, closest first; what is on a die of the shop is typed as it is stamped. */
+const MARKS = 'ABCDEFGHJKLMN';
+
 function codeDies(): Die[] {
   const codes = Object.values(LUG_FAMILIES['compression-metric'].dieCode ?? {});
-  return codes.map((code) => ({
+  return codes.map((code, i) => ({
     id: `bench-k${code}`,
     toolId: BENCH.id,
-    stamp: `K${code}`,
+    stamp: MARKS.charAt(i),
+    code,
     acrossFlatsMm: Math.round(codeDieAcrossFlats(code) * 100) / 100,
     widthMm: codeDieWidth(code),
   }));

@@ -45,6 +45,10 @@ const SPRING_BACK = 0.02;
 /** How far a lug's diameters may be from its standard's, mm. */
 const STANDARD_LUG_MM = 0.3;
 
+/** The code number of a die: as its sheet says, or as it is stamped. @example codeOf({ stamp: 'K16', … }) // 16 */
+const codeOf = ({ code, stamp }: Die): number | undefined =>
+  code ?? (/^K\d{1,2}$/i.test(stamp) ? Number(stamp.slice(1)) : undefined);
+
 /**
  * Whether a die is the standard code die of this very lug, by what both measure: a stamp or a family's name alone is
  * not enough, for dies wear, are filed and are sold under stamps that are not theirs.
@@ -55,7 +59,7 @@ export function isStandardPair(lug: Lug, die: Die, flatsMm = die.acrossFlatsMm):
   const { title, dieCode, sizes } = LUG_FAMILIES['compression-metric'];
   const code = dieCode?.[lug.forSize.name];
   const barrel = sizes[lug.forSize.name];
-  if (code === undefined || !barrel || lug.family !== title || die.stamp !== `K${code}`) return false;
+  if (code === undefined || !barrel || lug.family !== title || codeOf(die) !== code) return false;
   const asked = codeDieAcrossFlats(code);
   const agrees = (a: number, b: number, within: number) => Math.abs(a - b) <= within;
   return (

@@ -233,7 +233,7 @@ const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', tim
             <TextField
               :label="say`What was done again`"
               :model-value="rework"
-              :hint="say`cut back 60 mm, new lug, die K10`"
+              :hint="say`cut back 60 mm, new lug, die C`"
               @update:model-value="rework = $event"
             />
           </div>
