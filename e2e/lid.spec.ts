@@ -4,7 +4,9 @@ import { PDFDocument } from 'pdf-lib';
 import { App } from './app.ts';
 import { test } from './test.ts';
 
-test('the map of dies is a sheet for the lid, at its size, and says where it is too small', async ({ page }) => {
+test('the map of dies is a sheet for the lid, at its size, and says where it is too small', async ({
+  page,
+}) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/teasel/case');

@@ -2,11 +2,10 @@ import { addTo } from '../lib/lists.ts';
 import { type Message, amount, msg, verbatim } from '../words/message.ts';
 import { LAYERS, type Layer } from '../model/tables/layers.ts';
 import { SLEEVES } from '../model/tables/sleeves.ts';
-import { COPPER } from '../conductor/copper.ts';
+import { lugMassG } from '../termination/lugs/lugMass.ts';
 import { cableMassPerMetre } from '../conductor/geometry.ts';
 import type { Work } from '../finding/finding.ts';
 import type { Lug, Shop, Sleeve } from '../model/shop.ts';
-import { circleMm2, wallMm2 } from '../termination/lugs/lugOnCable.ts';
 import { type CutGroup, cutGroups, type ToCut } from './pieces.ts';
 import { haveOf, leastOf } from './shelf.ts';
 import { keyOf, stockTitle, type StockUnit, stockUnit, unitPriceOf } from './stockTitle.ts';
@@ -44,15 +43,6 @@ export interface Kit {
   /** Materials at known prices, for all that is needed. */
   readonly price: number;
   readonly buyPrice: number;
-}
-
-/** Copper of a lug, g: its barrel, and its palm less the hole. */
-export function lugMassG(lug: Lug): number {
-  const barrel = wallMm2(lug) * lug.barrelMm;
-  const palm =
-    lug.palmThicknessMm *
-    (lug.palmWidthMm * (lug.studToBarrelMm + lug.palmWidthMm / 2) - circleMm2(lug.holeMm));
-  return ((barrel + Math.max(0, palm)) * COPPER.density) / 1e6;
 }
 
 /** What is taken of each thing, by its key. */

@@ -73,6 +73,18 @@ const count = z.int().check(z.gte(0), z.lte(1e7));
 /** What a lug is made as: only a tube is crimped, a casting is soldered, a screw clamp is for getting home. */
 export const LUG_FORMS = ['tube', 'cast clamp', 'screw clamp', 'butt'] as const;
 
+/** What was tried of a lug to tell its metal: a rubbed corner, its weight in the air and hanging in water, the die. */
+export const metalTestSchema = z.strictObject({
+  at: z.optional(moment),
+  by: z.optional(text(60)),
+  weighedG: z.optional(z.number().check(z.gte(0.1), z.lte(5000))),
+  inWaterG: z.optional(z.number().check(z.gte(0.1), z.lte(5000))),
+  /** What the scale tells apart. */
+  scaleG: z.optional(z.number().check(z.gte(0.001), z.lte(5))),
+  corner: z.optional(z.enum(['red', 'yellow'])),
+  cracked: z.optional(z.boolean()),
+});
+
 /** What a strand or conductor is put into: a ring lug, a clamp for a post, or an in-line connector. */
 export const lugSchema = z.strictObject({
   id,
@@ -102,6 +114,8 @@ export const lugSchema = z.strictObject({
   drilledOut: z.boolean(),
   /** Its dimensions were measured here, not taken from a family. */
   measured: z.boolean(),
+  /** How its metal was tested. */
+  tested: z.optional(metalTestSchema),
   /** The post a clamp is bored for, and how many cables it takes. */
   clamp: z.optional(z.strictObject({ post: postSchema, cables: z.literal([1, 2]) })),
   price: z.number().check(z.gte(0), z.lte(1e4)),
@@ -307,6 +321,7 @@ export const shopSchema = z.strictObject({
 export type CableKind = z.infer<typeof cableKindSchema>;
 export type CableSize = CableKind['sizes'][number];
 export type Lug = z.infer<typeof lugSchema>;
+export type MetalTest = z.infer<typeof metalTestSchema>;
 export type Tool = z.infer<typeof toolSchema>;
 export type Die = z.infer<typeof dieSchema>;
 export type Sleeve = z.infer<typeof sleeveSchema>;

@@ -25,10 +25,10 @@ export interface ResolvedJoin {
 export function connectorsFor(lugs: readonly Lug[], copperMm2: number): Lug[] {
   return lugs
     .filter(
-      ({ form, metal, boreMm }) =>
+      ({ form, metal, boreMm, flared }) =>
         form === 'butt' &&
         metal === 'copper' &&
-        !['cannot-enter', 'wrong-lug'].includes(fillVerdict(boreFill(copperMm2, boreMm))),
+        !['cannot-enter', 'wrong-lug'].includes(fillVerdict(boreFill(copperMm2, boreMm), flared)),
     )
     .sort(
       (a, b) =>

@@ -86,6 +86,8 @@ const COSTS = {
   plating: 0.8,
   noDie: 8,
   stock: 3,
+  /** What a flared mouth is worth: it decides between lugs that are otherwise alike. */
+  flared: -0.1,
   temporary: 20,
 } as const;
 /** So much money weighs as much as the web does. */
@@ -127,7 +129,7 @@ function reasonsFor(lug: Lug, need: LugNeed, offer: Omit<LugOffer, 'reasons' | '
         good: false,
         words: msg`bare copper against tinned strands`,
       },
-    lug.flared && { about: 'mouth', good: true, words: msg`flared mouth` },
+    lug.flared && { about: 'mouth', good: true, words: msg`flared mouth: the strands go in easily` },
     isCrimped(lug, need.method) && {
       about: 'die',
       good: offer.die?.verdict === 'right' && offer.die.sure,
@@ -153,7 +155,7 @@ function dieWords(die: DieOffer | null): Message {
 export function lugOffer(lug: Lug, need: LugNeed, toolCase: ToolCase): LugOffer {
   const { copperMm2, crimpsAsked } = need;
   const fill = boreFill(copperMm2, lug.boreMm);
-  const verdict = fillVerdict(fill);
+  const verdict = fillVerdict(fill, lug.flared);
   const { diameterMm } = STUDS[need.meets.kind === 'stud' ? need.meets.stud : lug.stud];
   const clearance = clearanceVerdict(diameterMm, lug.holeMm);
   const refused = refusal(lug, need, verdict, clearance);
@@ -184,6 +186,7 @@ export function lugOffer(lug: Lug, need: LugNeed, toolCase: ToolCase): LugOffer 
     (against('plating') ? COSTS.plating : 0) +
     (crimped ? (die ? dieRank(die, crimpsAsked) : COSTS.noDie) : 0) +
     (lug.stock > 0 ? 0 : COSTS.stock) +
+    (lug.flared ? COSTS.flared : 0) +
     lug.price * PRICE_WEIGHT +
     Math.abs(fill - AIM_FILL);
   return { ...offer, reasons, rank };

@@ -1,6 +1,7 @@
 import { capitalised, msg, numeral, verbatim } from '../words/message.ts';
 import type { ResolvedJoin } from '../termination/join.ts';
 import type { DieOffer } from '../termination/dies/dieOffers.ts';
+import type { Lug } from '../model/shop.ts';
 import { boreFill, fillVerdict } from '../termination/lugs/lugOnCable.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { dieName, type Step, type Stop } from './step.ts';
@@ -19,7 +20,7 @@ export function stopOf(step: Pick<Step, 'id' | 'end'>, end: ResolvedEnd): Stop |
   const act = actOf(step);
   const { lug, die, method } = end;
   if (!lug || method === 'screwed') return null;
-  if (ENTERS.includes(act)) return entry(lug.label, end.wholeMm2, lug.boreMm);
+  if (ENTERS.includes(act)) return entry(lug, end.wholeMm2);
   if (act !== 'crimp' || !die) return null;
   if (lug.form === 'cast clamp') {
     return {
@@ -33,13 +34,13 @@ export function stopOf(step: Pick<Step, 'id' | 'end'>, end: ResolvedEnd): Stop |
 /** The same of a join. */
 export function stopOfJoin(kind: string, { connector, die, copperMm2 }: ResolvedJoin): Stop | null {
   if (!connector) return null;
-  if (kind === 'join-cut') return entry(connector.label, copperMm2, connector.boreMm);
+  if (kind === 'join-cut') return entry(connector, copperMm2);
   return kind === 'join-crimp' && die ? closing(die, false) : null;
 }
 
-function entry(label: string, copperMm2: number, boreMm: number): Stop | null {
+function entry({ label, boreMm, flared }: Lug, copperMm2: number): Stop | null {
   const fill = boreFill(copperMm2, boreMm);
-  return fillVerdict(fill) === 'cannot-enter'
+  return fillVerdict(fill, flared) === 'cannot-enter'
     ? {
         because: msg`The cable cannot enter ${label}: its strands fill ${numeral(fill, 2)} of the bore.`,
         remedy: msg`Take the lug made for this cable. Strands are never cut to make one fit.`,

@@ -149,6 +149,26 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`The colours that your supplier has of it. A cable in another colour is pointed out; with all of them ticked nothing is.`,
   ],
   [
+    say`Weighed in the air`,
+    say`The lug on a small scale, clean and dry. Several alike weighed together and divided by their number tell more.`,
+  ],
+  [
+    say`Weighed hanging in water`,
+    say`Stand a glass of water on the table, hang the lug on a thread from the scale so that it is all under water and touches nothing, and shake off the bubbles. Of 100 g it then weighs 11.2 g less if it is copper, and up to 11.9 g less if it is brass.`,
+  ],
+  [
+    say`Scale tells apart`,
+    say`The smallest step of its display. A scale of 0.1 g does not tell copper from brass on a small lug; one of 0.01 g does.`,
+  ],
+  [
+    say`A corner rubbed bare`,
+    say`Rub the plating off a corner with a file or emery. Copper is red, brass is yellow. Some brass holds so much copper that it is red too: red alone proves nothing.`,
+  ],
+  [
+    say`one of these cracked in the die`,
+    say`Annealed copper flows in the die; brass and hard metal crack along the flats. One that cracked condemns its bag.`,
+  ],
+  [
     say`Lid, wide`,
     say`What the inside of the lid has room for, from hinge to hinge. The letters become as large as fit.`,
   ],

@@ -7,6 +7,7 @@ import { sizeLabel } from '../../core/model/tables/size.ts';
 import { type Lug, LUG_FORMS } from '../../core/model/shop.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
 import { useBench } from '../stores/bench.ts';
+import MetalTest from './MetalTest.vue';
 import CheckField from '../ui/CheckField.vue';
 import ChoiceField from '../ui/ChoiceField.vue';
 import QuantityField from '../ui/QuantityField.vue';
@@ -175,6 +176,7 @@ const remove = () =>
     <p v-if="lug.drilledOut" class="mb-2 font-bold text-fails">
       {{ say`It is refused on every end: it tears, bends, and loses plating and face.` }}
     </p>
+    <MetalTest v-if="lug.form === 'tube' || lug.form === 'butt'" :lug="lug" />
     <div class="flex gap-2">
       <button type="button" class="button filled" @click="$emit('done')">{{ say`Done` }}</button>
       <button type="button" class="button" @click="remove">{{ say`Take it out` }}</button>

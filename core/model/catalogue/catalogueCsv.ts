@@ -188,13 +188,18 @@ const sorted = (item: object): string =>
     isFields(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value,
   );
 
-/** Takes rows into a list: a row of a known name changes that item and keeps its id, another is added. */
+/**
+ * Takes rows into a list: a row of a known name changes that item and keeps its id, another is added.
+ *
+ * @param keeps what no file says and an item keeps all the same
+ */
 export function takeIn<T extends { readonly id: string }>(
   owned: readonly T[],
   rows: readonly Row[],
   known: (fields: Row['fields'], items: readonly T[]) => T | undefined,
   wantedId: (fields: Row['fields']) => string,
   check: (data: unknown, row: number) => { item: T } | RowProblem,
+  keeps: readonly (keyof T)[] = [],
 ): CatalogueRead<T> {
   const items = [...owned];
   const problems: RowProblem[] = [];
@@ -206,8 +211,12 @@ export function takeIn<T extends { readonly id: string }>(
     if (!('item' in checked)) {
       problems.push(checked);
     } else if (old) {
-      items[items.indexOf(old)] = checked.item;
-      changed += alike(old, checked.item) ? 0 : 1;
+      const kept = Object.fromEntries(
+        keeps.filter((key) => old[key] !== undefined).map((key) => [key, old[key]]),
+      );
+      const item = { ...checked.item, ...kept };
+      items[items.indexOf(old)] = item;
+      changed += alike(old, item) ? 0 : 1;
     } else {
       items.push(checked.item);
       added += 1;
@@ -257,6 +266,7 @@ export function readLugsCsv(contents: string, owned: readonly Lug[]): CatalogueR
         ? { row, column: 'hole mm', sentence: say`A hole of ${lug.holeMm} is wider than its palm.` }
         : { item: lug };
     },
+    ['tested'],
   );
   return { ...read, problems: [...problems, ...read.problems].sort((a, b) => a.row - b.row) };
 }
@@ -280,6 +290,7 @@ export function readDiesCsv(
         ? { item: parsed.data }
         : { row, column: '', sentence: `${refusalSays(parsed.error, data)}.` };
     },
+    ['closed'],
   );
   return { ...read, problems: [...problems, ...read.problems].sort((a, b) => a.row - b.row) };
 }

@@ -3,7 +3,8 @@ import { atMost, type Finding, stated, type State, within } from '../../finding/
 import { type Message, amount, msg, numeral, verbatim } from '../../words/message.ts';
 import { COMPACTION } from '../dies/dieOnLug.ts';
 import { crimpsASide, type ResolvedJoin } from '../join.ts';
-import { boreFill, circleMm2, FILL, fillVerdict } from '../lugs/lugOnCable.ts';
+import type { Lug } from '../../model/shop.ts';
+import { boreFill, circleMm2, fillVerdict, fillWindow } from '../lugs/lugOnCable.ts';
 import { sleeveWindow } from '../sleeves/sleeve.ts';
 
 import { term } from '../../words/terms.ts';
@@ -12,7 +13,7 @@ import { term } from '../../words/terms.ts';
 export function joinFindings(join: ResolvedJoin, finishedMm: number): Finding[] {
   const { connector } = join;
   if (!connector) return [noConnector(join)];
-  return [place(join, finishedMm), fill(join, connector.boreMm), die(join), sleeve(join)];
+  return [place(join, finishedMm), fill(join, connector), die(join), sleeve(join)];
 }
 
 const facts = (join: ResolvedJoin, key: Topic, title: Message) => ({
@@ -65,9 +66,11 @@ function place(join: ResolvedJoin, finishedMm: number): Finding {
   );
 }
 
-function fill(join: ResolvedJoin, boreMm: number): Finding {
+function fill(join: ResolvedJoin, connector: Lug): Finding {
+  const { boreMm, flared } = connector;
   const value = boreFill(join.copperMm2, boreMm);
-  const verdict = fillVerdict(value);
+  const verdict = fillVerdict(value, flared);
+  const { least, most } = fillWindow(connector);
   const state: State =
     verdict === 'right' ? 'holds' : verdict === 'tight' || verdict === 'loose' ? 'watch' : 'fails';
   return within(
@@ -81,13 +84,13 @@ function fill(join: ResolvedJoin, boreMm: number): Finding {
         substituted: [
           verbatim`= ${numeral(join.copperMm2, 1)} ÷ ${numeral(circleMm2(boreMm), 1)} = ${numeral(value, 3)}`,
         ],
-        source: msg`craft practice: 0.53–0.72 right`,
+        source: msg`craft practice: ${numeral(least, 2)}–${numeral(most, 2)} right`,
         assumes:
           join.spec.kind === 'branch' ? msg`cable and branch in one barrel` : msg`one cable in each barrel`,
       },
     },
-    FILL.right,
-    FILL.tight,
+    least,
+    most,
     state,
   );
 }

@@ -6,7 +6,7 @@ import { type Message, amount, msg, numeral, verbatim } from '../../words/messag
 import { about } from './about.ts';
 import { usesDie } from '../../model/method.ts';
 import { postTitle } from '../../model/posts.ts';
-import { boreFill, circleMm2, FILL, fillVerdict, LIGHT_WALL, wallMm2 } from '../lugs/lugOnCable.ts';
+import { boreFill, circleMm2, fillVerdict, fillWindow, LIGHT_WALL, wallMm2 } from '../lugs/lugOnCable.ts';
 import {
   clearanceVerdict,
   LEAST_WEB_SHARE,
@@ -125,10 +125,12 @@ export function noLug(end: ResolvedEnd): Finding {
 function fillFinding(end: ResolvedEnd, lug: Lug): Finding {
   const { wholeMm2: copperMm2 } = end;
   const fill = boreFill(copperMm2, lug.boreMm);
-  const verdict = fillVerdict(fill);
+  const verdict = fillVerdict(fill, lug.flared);
   const says = {
     'cannot-enter': msg`The cable cannot enter without cutting strands: refuse this lug.`,
-    tight: msg`Tight: a flared mouth and a gentle twist help it in.`,
+    tight: lug.flared
+      ? msg`Tight: twist the strands gently on the way in.`
+      : msg`Tight: a flared mouth and a gentle twist help it in.`,
     right: msg`The strands fill the bore as they should.`,
     loose: msg`Loose: only the right die makes this good.`,
     'wrong-lug': msg`Far too big: this is another cable’s lug.`,
@@ -148,12 +150,14 @@ function fillFinding(end: ResolvedEnd, lug: Lug): Finding {
         substituted: [
           verbatim`= ${numeral(copperMm2, 1)} ÷ ${numeral(circleMm2(lug.boreMm), 1)} = ${numeral(fill, 3)}`,
         ],
-        source: msg`craft practice: 0.53–0.72 right, to 0.76 tight, to 0.45 loose`,
+        source: lug.flared
+          ? msg`craft practice: 0.53–0.74 right and to 0.78 tight with a flared mouth, to 0.45 loose`
+          : msg`craft practice: 0.53–0.72 right, to 0.76 tight, to 0.45 loose`,
         assumes: msg`bore ${amount(lug.boreMm, 'mm', 1)} as measured; every strand counts, cut or not`,
       },
     },
-    FILL.right,
-    FILL.tight,
+    fillWindow(lug).least,
+    fillWindow(lug).most,
     state,
   );
 }

@@ -3,6 +3,8 @@ export type FillVerdict = 'cannot-enter' | 'tight' | 'right' | 'loose' | 'wrong-
 
 /** Shares of the bore at which the verdict changes. */
 export const FILL = { cannotEnter: 0.76, tight: 0.72, right: 0.53, loose: 0.45 } as const;
+/** A mouth that opens out gathers the strands: so much more of the bore may be copper. A shop setting. */
+export const FLARED_TAKES = 0.02;
 
 /** A tube lug thinner than this share of the conductor is light. */
 export const LIGHT_WALL = 0.8;
@@ -21,14 +23,24 @@ export function boreFill(copperMm2: number, boreMm: number): number {
   return copperMm2 / circleMm2(boreMm);
 }
 
-/** What a bore fill means. Strands are never cut to make a cable enter: a fill of 0.76 or more is refused. */
-export function fillVerdict(fill: number): FillVerdict {
-  if (fill >= FILL.cannotEnter) return 'cannot-enter';
-  if (fill >= FILL.tight) return 'tight';
+/**
+ * What a bore fill means. Strands are never cut to make a cable enter: a fill of 0.76 or more is refused, 0.78 where the
+ * mouth is flared.
+ */
+export function fillVerdict(fill: number, isFlared = false): FillVerdict {
+  const more = isFlared ? FLARED_TAKES : 0;
+  if (fill >= FILL.cannotEnter + more) return 'cannot-enter';
+  if (fill >= FILL.tight + more) return 'tight';
   if (fill >= FILL.right) return 'right';
   if (fill >= FILL.loose) return 'loose';
   return 'wrong-lug';
 }
+
+/** Share of the bore that is right to fill, from least to most. */
+export const fillWindow = ({ flared }: { readonly flared: boolean }) => ({
+  least: FILL.right,
+  most: FILL.tight + (flared ? FLARED_TAKES : 0),
+});
 
 /** Metal in the barrel's wall, mm²; none where the bore is no smaller than the outside, which cannot be. @example wallMm2({ outerMm: 16.5, boreMm: 11.5 }) // 109.96 */
 export function wallMm2(barrel: { readonly outerMm: number; readonly boreMm: number }): number {
