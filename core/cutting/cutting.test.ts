@@ -1,4 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { cases } from '../lib/casesFixture.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
+import { newCable } from '../model/newCable.ts';
+import type { Lug } from '../model/shop.ts';
+import { workUpCable } from '../workup.ts';
 import { cableLengths } from './cutLength.ts';
 
 describe('cut is not stud to stud', () => {
@@ -9,4 +15,44 @@ describe('cut is not stud to stud', () => {
   });
   test('with A bolted on, the mark for B is its own lug short of the end', () =>
     expect(cableLengths(1000, 0, [20, 25]).secondMarkMm).toBe(975));
+});
+
+describe('a lug whose palm is bent', () => {
+  const shop = genericShop();
+  const cable = {
+    ...newCable('c', 'C-1', shop),
+    gauge: { kindId: 'tinned-marine', size: { system: 'metric', name: '70' } },
+  } as const;
+  const lug = shop.lugs.find(({ id }) => id === workUpCable(cable, shop).ends.A.lug?.id) as Lug;
+  /** The same cable with the lug of end A bent by so much. */
+  const withBend = (angleDeg: number, offsetMm = 0) => {
+    const own: Lug = { ...lug, id: 'own', angleDeg, offsetMm };
+    return workUpCable(
+      { ...cable, ends: { A: { ...cable.ends.A, lugId: 'own' }, B: { ...cable.ends.B, lugId: lug.id } } },
+      { ...shop, lugs: [own, ...shop.lugs] },
+    );
+  };
+
+  test('reaches less far along the cable, so that more is cut; one that is cranked as far as before', () => {
+    const straight = withBend(0).lengths?.cutMm ?? NaN;
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 90 }), fc.integer({ min: 0, max: 30 }), (angleDeg, offsetMm) => {
+        const { lengths } = withBend(angleDeg, offsetMm);
+        const reach = lug.studToBarrelMm * Math.cos((angleDeg * Math.PI) / 180);
+        expect(lengths?.cutMm).toBeCloseTo(straight + lug.studToBarrelMm - reach, 9);
+        expect(lengths?.finishedMm).toBe(withBend(0).lengths?.finishedMm);
+      }),
+      { numRuns: cases(30) },
+    );
+  });
+
+  test('says how far beside the stud the cable leaves, and shows its cosine in the cut', () => {
+    const { findings } = withBend(45, 3);
+    expect(findings.find(({ topic }) => topic === 'palm-aside')?.value).toBeCloseTo(
+      lug.studToBarrelMm * Math.SQRT1_2 + 3,
+      9,
+    );
+    expect(JSON.stringify(findings.find(({ topic }) => topic === 'cut')?.work)).toContain('cos');
+    expect(withBend(0).findings.some(({ topic }) => topic === 'palm-aside')).toBe(false);
+  });
 });

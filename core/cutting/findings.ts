@@ -3,12 +3,13 @@ import { otherEnd } from '../model/end.ts';
 import type { Run } from '../model/run.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { amount, msg, numeral, verbatim } from '../words/message.ts';
+import { reachMm } from '../termination/lugs/palmAngle.ts';
 import { type CableLengths, cableLengths } from './cutLength.ts';
 
 /** Lengths of one cable; null while an end has no lug, since a lug's own length decides the cut. */
 export function lengthsOf(run: Run, a: ResolvedEnd, b: ResolvedEnd): CableLengths | null {
   if (!a.lug || !b.lug) return null;
-  return cableLengths(run.lengthMm, run.loopMm, [a.lug.studToBarrelMm, b.lug.studToBarrelMm], run.laid?.on);
+  return cableLengths(run.lengthMm, run.loopMm, [reachMm(a.lug), reachMm(b.lug)], run.laid?.on);
 }
 
 const FACTS = { stage: 'cut', unit: 'mm', decimals: 0 } as const;
@@ -24,6 +25,14 @@ export function cutFindings(run: Run, a: ResolvedEnd, b: ResolvedEnd): Finding[]
   if (!lengths || !isLugged(a) || !isLugged(b)) return [noLength()];
   return [cutLength(lengths, a, b), finishedLength(lengths, run), secondMark(lengths, run, a, b)];
 }
+
+/** How far a bent lug reaches along the cable; nothing of a straight one, whose length that is. */
+const reachSays = ({ name, lug }: Lugged) =>
+  lug.angleDeg === 0
+    ? []
+    : [
+        verbatim`a_${name} = ${numeral(lug.studToBarrelMm, 1)} · cos ${numeral(lug.angleDeg, 0)}° = ${numeral(reachMm(lug), 1)}`,
+      ];
 
 const noLength = (): Finding =>
   stated(
@@ -84,7 +93,8 @@ function cutLength({ finishedMm, cutMm }: CableLengths, a: Lugged, b: Lugged): F
       work: {
         formula: msg`cut = L + loop − (a_A + a_B)`,
         substituted: [
-          verbatim`= ${numeral(finishedMm, 0)} − (${numeral(a.lug.studToBarrelMm, 1)} + ${numeral(b.lug.studToBarrelMm, 1)}) = ${amount(cutMm, 'mm', 0)}`,
+          ...[a, b].flatMap(reachSays),
+          verbatim`= ${numeral(finishedMm, 0)} − (${numeral(reachMm(a.lug), 1)} + ${numeral(reachMm(b.lug), 1)}) = ${amount(cutMm, 'mm', 0)}`,
         ],
         source: SOURCE,
         assumes: msg`cable pressed home to the bottom of both barrels`,
@@ -97,7 +107,7 @@ function cutLength({ finishedMm, cutMm }: CableLengths, a: Lugged, b: Lugged): F
 function secondMark({ finishedMm, secondMarkMm }: CableLengths, run: Run, a: Lugged, b: Lugged): Finding {
   const first = run.laid?.on ?? 'A';
   const second = otherEnd(first);
-  const { studToBarrelMm } = (second === 'A' ? a : b).lug;
+  const lastOn = second === 'A' ? a : b;
   return stated(
     {
       ...FACTS,
@@ -108,7 +118,8 @@ function secondMark({ finishedMm, secondMarkMm }: CableLengths, run: Run, a: Lug
       work: {
         formula: msg`mark = finished − a_${second}`,
         substituted: [
-          verbatim`= ${numeral(finishedMm, 0)} − ${numeral(studToBarrelMm, 1)} = ${amount(secondMarkMm, 'mm', 0)}`,
+          ...reachSays(lastOn),
+          verbatim`= ${numeral(finishedMm, 0)} − ${numeral(reachMm(lastOn.lug), 1)} = ${amount(secondMarkMm, 'mm', 0)}`,
         ],
         source: SOURCE,
         assumes: msg`end ${first} finished and on its stud`,

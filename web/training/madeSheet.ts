@@ -1,7 +1,7 @@
 import { HOME_MM, type MadeEnd } from '../../core/training/exercise.ts';
 import type { PlaceName } from '../../core/training/faults.ts';
 import { wallOnMm } from '../../core/termination/sleeves/sleeve.ts';
-import { palmTipMm } from '../bench/workpiece/lugShape.ts';
+import { drawnLug, palmTipMm } from '../bench/workpiece/lugShape.ts';
 import type { EndSheet } from '../bench/workpiece/sheet.ts';
 
 /** Before the sleeve was slid on, and with it shrunk. */
@@ -18,7 +18,8 @@ export function madeSheet(made: MadeEnd, view: View): EndSheet {
   const front = asked.lug.studToBarrelMm + made.sleeveFrontMm;
   return {
     name: 'A',
-    lug: { ...asked.lug, holeMm: made.holeMm },
+    // An end of the training lies straight: what is asked of it is the crimp.
+    lug: drawnLug({ ...asked.lug, holeMm: made.holeMm, angleDeg: 0, offsetMm: 0 }),
     angleDeg: 0,
     crimps: made.crimps.map(({ fromMouthMm, acrossFlatsMm }) => ({
       fromU: mouth - fromMouthMm - half,

@@ -1,4 +1,4 @@
-import { MEASURE_TOLERANCE_MM } from './dieOnLug.ts';
+import { MEASURE_TOLERANCE_MM } from '../lugs/lugOnCable.ts';
 
 /** A crimp springs back a little: the hexagon may measure this share over the closed die. Shop practice. */
 export const SPRING_BACK = 0.02;

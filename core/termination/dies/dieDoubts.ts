@@ -1,6 +1,7 @@
+import { MEASURE_TOLERANCE_MM } from '../lugs/lugOnCable.ts';
 import type { Doubt } from '../../finding/finding.ts';
 import { msg, amount } from '../../words/message.ts';
-import { compaction, COPPER_SHARE, type CrimpParts, MEASURE_TOLERANCE_MM } from './dieOnLug.ts';
+import { compaction, COPPER_SHARE, type CrimpParts } from './dieOnLug.ts';
 
 /**
  * What packing and compaction go by that is not known exactly, and how far each moves them towards their limits: packing

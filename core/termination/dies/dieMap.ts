@@ -12,9 +12,9 @@ import {
   isStandardPair,
   settle,
 } from './dieOffers.ts';
-import { COPPER_SHARE, hexagonMm2, MEASURE_TOLERANCE_MM, verdictAt } from './dieOnLug.ts';
+import { COPPER_SHARE, hexagonMm2, verdictAt } from './dieOnLug.ts';
 import { learn, ownTrials, sameBarrel } from './learned.ts';
-import { wallMm2 } from '../lugs/lugOnCable.ts';
+import { wallMm2, MEASURE_TOLERANCE_MM } from '../lugs/lugOnCable.ts';
 import { stampClaims, stampMisleads } from './stamp.ts';
 import { type CaseDie, cannotUse, type ToolCase } from './toolCase.ts';
 

@@ -1,3 +1,4 @@
+import { MEASURE_TOLERANCE_MM } from '../lugs/lugOnCable.ts';
 import type { Message } from '../../words/message.ts';
 import { LUG_FAMILIES } from '../../model/tables/lugFamilies.ts';
 import { codeDieAcrossFlats } from '../../model/tables/lowCostDies.ts';
@@ -12,7 +13,6 @@ import {
   type CrimpParts,
   dieVerdict,
   type DieVerdict,
-  MEASURE_TOLERANCE_MM,
 } from './dieOnLug.ts';
 import { type Learned, ownTrials, type OwnTrials } from './learned.ts';
 import { type CaseDie, cannotUse, type Place, type ToolCase } from './toolCase.ts';

@@ -1,4 +1,4 @@
-import { wallMm2 } from '../lugs/lugOnCable.ts';
+import { wallMm2, MEASURE_TOLERANCE_MM } from '../lugs/lugOnCable.ts';
 
 /** The parts of a crimp that a hexagon die closes on. */
 export interface CrimpParts {
@@ -21,8 +21,6 @@ export interface Compaction {
 /** Where the verdict changes. */
 export const COMPACTION = { openKappa: 0.85, rightKappa: 0.9, rightC: 1.16, willNotCloseC: 1.25 } as const;
 
-/** How far flats and diameters may be off as a calliper measures them, mm. */
-export const MEASURE_TOLERANCE_MM = 0.1;
 /** Real copper against its nominal area. */
 export const COPPER_SHARE = { least: 0.9, most: 1.02 } as const;
 

@@ -3,15 +3,8 @@ import { areaMm2 } from '../../model/tables/size.ts';
 import type { Die, Lug, Trial } from '../../model/shop.ts';
 import { MOST_EARS_MM } from './dieClosed.ts';
 import { pullTargets } from './pullForce.ts';
-import {
-  compaction,
-  COMPACTION,
-  type DieVerdict,
-  hexagonMm2,
-  MEASURE_TOLERANCE_MM,
-  packingFromVoid,
-} from './dieOnLug.ts';
-import { wallMm2 } from '../lugs/lugOnCable.ts';
+import { compaction, COMPACTION, type DieVerdict, hexagonMm2, packingFromVoid } from './dieOnLug.ts';
+import { wallMm2, MEASURE_TOLERANCE_MM } from '../lugs/lugOnCable.ts';
 
 /** What a die's test crimps have taught about it, whatever lug they were made on. */
 export interface Learned {

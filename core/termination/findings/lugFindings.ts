@@ -16,6 +16,7 @@ import {
 } from '../lugs/lugOnStud.ts';
 import type { EndConductor, ResolvedEnd } from '../resolveEnd.ts';
 
+import { asideMm, isStraight, reachMm } from '../lugs/palmAngle.ts';
 import { term } from '../../words/terms.ts';
 
 /** A lug held against its cable and its stud. */
@@ -28,6 +29,7 @@ export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor)
     fillFinding(end, lug),
     ...onStud,
     ...(lug.form === 'tube' ? [wallFinding(end, lug)] : []),
+    ...(lug.form === 'tube' && !isStraight(lug) ? [asideFinding(end, lug)] : []),
   ];
 }
 
@@ -159,6 +161,30 @@ function fillFinding(end: ResolvedEnd, lug: Lug): Finding {
     fillWindow(lug).least,
     fillWindow(lug).most,
     state,
+  );
+}
+
+/** Where a bent or cranked palm puts its hole: the cable leaves beside the stud, and one way round only. */
+function asideFinding(end: ResolvedEnd, lug: Lug): Finding {
+  const { studToBarrelMm, angleDeg, offsetMm } = lug;
+  return stated(
+    {
+      ...about(end, 'palm-aside', msg`Palm off the cable’s line`),
+      value: asideMm(lug),
+      unit: 'mm',
+      decimals: 1,
+      because: msg`The cable leaves ${numeral(angleDeg, 0)}° off its palm, on one side: set which way it lies before the last crimp. The sleeve ends at the bend, where the barrel does.`,
+      work: {
+        formula: msg`aside = a · sin α + offset; along the cable a · cos α`,
+        substituted: [
+          verbatim`= ${numeral(studToBarrelMm, 1)} · sin ${numeral(angleDeg, 0)}° + ${numeral(offsetMm, 1)} = ${amount(asideMm(lug), 'mm', 1)}`,
+          verbatim`${numeral(studToBarrelMm, 1)} · cos ${numeral(angleDeg, 0)}° = ${amount(reachMm(lug), 'mm', 1)}`,
+        ],
+        source: msg`geometry of the lug`,
+        assumes: msg`the palm bends where the barrel ends; a is measured along the palm`,
+      },
+    },
+    'holds',
   );
 }
 

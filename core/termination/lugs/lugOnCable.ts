@@ -1,6 +1,9 @@
 /** How the strands fill the bore. */
 export type FillVerdict = 'cannot-enter' | 'tight' | 'right' | 'loose' | 'wrong-lug';
 
+/** How far flats and diameters may be off as a calliper measures them, mm. */
+export const MEASURE_TOLERANCE_MM = 0.1;
+
 /** Shares of the bore at which the verdict changes. */
 export const FILL = { cannotEnter: 0.76, tight: 0.72, right: 0.53, loose: 0.45 } as const;
 /** A mouth that opens out gathers the strands: so much more of the bore may be copper. A shop setting. */

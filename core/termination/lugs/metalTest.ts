@@ -2,7 +2,7 @@ import type { Work } from '../../finding/finding.ts';
 import type { Lug, MetalTest } from '../../model/shop.ts';
 import { COPPER } from '../../conductor/copper.ts';
 import { type Message, amount, msg, numeral, verbatim } from '../../words/message.ts';
-import { MEASURE_TOLERANCE_MM } from '../dies/dieOnLug.ts';
+import { MEASURE_TOLERANCE_MM } from './lugOnCable.ts';
 import { lugMassG } from './lugMass.ts';
 
 /**

@@ -11,7 +11,7 @@ import { figure } from '../../../core/model/units/figure.ts';
 import { digits } from '../../../core/words/numerals.ts';
 import { readersDigits } from '../../ui/display.ts';
 import { toPath } from '../workpiece/geometry.ts';
-import { lugOutline } from '../workpiece/lugShape.ts';
+import { drawnLug, lugOutline } from '../workpiece/lugShape.ts';
 import SectionPair from './SectionPair.vue';
 import { say } from '../../../core/words/say.ts';
 
@@ -50,7 +50,10 @@ const afterX = 278;
 /** The face of the lug, seen flat, its barrel hanging down. */
 const face = computed(() =>
   end.lug
-    ? toPath(lugOutline(end.lug, 0, []), ([u, v]) => [faceX + v * scale.value, MIDDLE + u * scale.value])
+    ? toPath(lugOutline(drawnLug({ ...end.lug, angleDeg: 0, offsetMm: 0 }), 0, []), ([u, v]) => [
+        faceX + v * scale.value,
+        MIDDLE + u * scale.value,
+      ])
     : '',
 );
 const crimp = computed(() =>

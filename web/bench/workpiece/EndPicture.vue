@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { CrimpPlace } from '../../../core/proof/crimpsRead.ts';
 import type { Feature } from '../../../core/traveller/steps.ts';
 import { type Place, placeEnd, polygon, rectangle, toPath, type Point } from './geometry.ts';
-import { hexagonView, lugOutline, palmView } from './lugShape.ts';
+import { bent, foreshortened, hexagonView, lugOutline, palmView } from './lugShape.ts';
 import { say } from '../../../core/words/say.ts';
 import { type EndSheet, SHEET, studOffset, tagOffset, tagText, tagWidth } from './sheet.ts';
 
@@ -49,9 +49,10 @@ const breakU = computed(() => Math.abs(breakX - studX.value) / scale);
 const pressed = computed(() => (end.progress.crimped ? end.crimps : []));
 
 const outline = computed(() => path(lugOutline(lug.value, end.angleDeg, pressed.value)));
+const bend = computed(() => bent(lug.value, end.angleDeg));
 const hole = computed(() => ({
-  at: place.value([0, palm.value.middle]),
-  rx: (lug.value.holeMm / 2) * scale,
+  at: place.value(bend.value([0, palm.value.middle])),
+  rx: (lug.value.holeMm / 2) * scale * foreshortened(lug.value),
   ry: (lug.value.holeMm / 2) * scale * palm.value.foreshortening,
 }));
 /** A clamp is slit from its hole to its tip, and drawn together by a bolt. */
@@ -61,8 +62,8 @@ const slit = computed(() => {
   return [-1.2, 1.2]
     .map((v) =>
       path([
-        ['M', [-holeMm / 2 + 0.2, palm.value.middle + v]],
-        ['L', [-palmWidthMm / 2, palm.value.middle + v]],
+        ['M', bend.value([-holeMm / 2 + 0.2, palm.value.middle + v])],
+        ['L', bend.value([-palmWidthMm / 2, palm.value.middle + v])],
       ]),
     )
     .join('');
@@ -76,7 +77,7 @@ const hiddenHole = computed(() => {
     [u, middle + half],
   ];
   return [-lug.value.holeMm / 2, lug.value.holeMm / 2]
-    .map((u) => line(u).map((point) => place.value(point).join(' ')))
+    .map((u) => line(u).map((point) => place.value(bend.value(point)).join(' ')))
     .map(([from, to]) => `M${from}L${to}`)
     .join('');
 });

@@ -1,13 +1,12 @@
 import { kindOf } from '../../../core/model/stepId.ts';
 import type { Cable, Stage } from '../../../core/model/cable.ts';
 import type { EndName } from '../../../core/model/end.ts';
-import type { Lug } from '../../../core/model/shop.ts';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import { wallOnMm } from '../../../core/termination/sleeves/sleeve.ts';
 import { digits } from '../../../core/words/numerals.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import { type Dimension, placeRow, type PlacedDimension, textWidth } from './dimensions.ts';
-import { palmTipMm, palmView, type CrimpShape } from './lugShape.ts';
+import { type CrimpShape, type DrawnLug, drawnLug, palmTipMm, riseMm } from './lugShape.ts';
 import { say } from '../../../core/words/say.ts';
 
 /** How far the making of an end is: what is on the cable and what is only planned. */
@@ -19,7 +18,7 @@ export interface EndProgress {
 /** One end as it is drawn. All lengths mm, along the cable from the centre of the stud. */
 export interface EndSheet {
   readonly name: EndName;
-  readonly lug: Lug;
+  readonly lug: DrawnLug;
   readonly angleDeg: number;
   readonly crimps: readonly CrimpShape[];
   readonly progress: EndProgress;
@@ -72,8 +71,9 @@ export function endSheet(
   outerMm: number,
   progress: EndProgress,
 ): EndSheet | null {
-  const { lug, die, sleeve } = end;
-  if (!lug) return null;
+  const { die, sleeve } = end;
+  if (!end.lug) return null;
+  const lug = drawnLug(end.lug);
   const mouth = lug.studToBarrelMm + lug.barrelMm;
   const crimps = die
     ? end.crimps.map((fromMouth): CrimpShape => {
@@ -116,8 +116,7 @@ const shownMm = (end: EndSheet) => palmTipMm(end.lug) + (end.sleeve?.toU ?? end.
 
 /** How high an end stands about the middle of the cable, palm turned as it is, mm; both halves alike. */
 function acrossMm({ lug, angleDeg }: EndSheet): number {
-  const { half, middle } = palmView(lug, angleDeg);
-  return Math.max(2 * (Math.abs(middle) + half), lug.outerMm + 4);
+  return Math.max(2 * riseMm(lug, angleDeg), lug.outerMm + 4);
 }
 
 /** The scale at which both ends, their tags and their height fit, px/mm. */

@@ -6,7 +6,8 @@ import { newCable } from '../../../core/model/newCable.ts';
 import { digits } from '../../../core/words/numerals.ts';
 import { workUpCable } from '../../../core/workup.ts';
 import { placeRow, shortened, textWidth } from './dimensions.ts';
-import { hexagonView, lugOutline, palmView } from './lugShape.ts';
+import { bent, drawnLug, hexagonView, lugOutline, palmView, riseMm } from './lugShape.ts';
+import { asideMm } from '../../../core/termination/lugs/palmAngle.ts';
 import {
   endDimensions,
   endSheet,
@@ -61,10 +62,42 @@ describe('a palm turned about the cable', () => {
     expect(middle + half).toBeCloseTo(lug.outerMm / 2, 9);
   });
   test('its outline is closed and holds only numbers', () => {
-    const outline = lugOutline(lug, 37, []);
+    const outline = lugOutline(drawnLug(lug), 37, []);
     expect(outline[0]?.[0]).toBe('M');
     expect(outline.at(-1)).toEqual(['Z']);
     expect(outline.flat(2).every((part) => typeof part === 'string' || Number.isFinite(part))).toBe(true);
+  });
+});
+
+describe('a palm that is bent', () => {
+  const lug = shop.lugs[0] as (typeof shop.lugs)[number];
+  const bends = fc.record({
+    angleDeg: fc.integer({ min: 0, max: 90 }),
+    offsetMm: fc.integer({ min: 0, max: 30 }),
+    turn: fc.integer({ min: 0, max: 359 }),
+  });
+
+  test('has its hole on the stud, beside the cable by what core says, and its outline closed, however it lies', () => {
+    fc.assert(
+      fc.property(bends, ({ turn, ...bend }) => {
+        const drawn = drawnLug({ ...lug, ...bend });
+        const { middle } = palmView(drawn, turn);
+        const [u, v] = bent(drawn, turn)([0, middle]);
+        expect(u).toBeCloseTo(0, 9);
+        expect(v - middle).toBeCloseTo(asideMm({ ...lug, ...bend }) * Math.sin((turn * Math.PI) / 180), 9);
+        const outline = lugOutline(drawn, turn, []);
+        expect(outline.at(-1)).toEqual(['Z']);
+        expect(outline.flat(2).every((part) => typeof part === 'string' || Number.isFinite(part))).toBe(true);
+        expect(riseMm(drawn, turn)).toBeGreaterThanOrEqual(Math.abs(v) - 1e-9);
+      }),
+      { numRuns: cases(200) },
+    );
+  });
+
+  test('is drawn as it was where it is straight', () => {
+    const at = bent(drawnLug(lug), 37);
+    expect(at([3, 2])).toEqual([3, 2]);
+    expect(at([-8, -1])).toEqual([-8, -1]);
   });
 });
 
