@@ -26,12 +26,19 @@ import {
 const shop = genericShop();
 const sizes = shop.cableKinds.flatMap((kind) => kind.sizes.map(({ size }) => ({ kindId: kind.id, size })));
 
-function drawn(choice: (typeof sizes)[number], stud: 'M8' | 'M10' | '3/8', width: number, tag: string) {
+function drawn(
+  choice: (typeof sizes)[number],
+  stud: 'M8' | 'M10' | '3/8',
+  width: number,
+  tag: string,
+  { turn = 0, ...bend }: { turn?: number; angleDeg?: number; offsetMm?: number } = {},
+) {
   const cable = { ...newCable('c', tag, shop), gauge: choice };
   const ends = { A: { at: 'here', stud }, B: { at: 'there', stud } } as const;
-  const work = workUpCable({ ...cable, ends, run: { ...cable.run, lengthMm: 3000 } }, shop);
+  const bentShop = { ...shop, lugs: shop.lugs.map((lug) => ({ ...lug, ...bend })) };
+  const work = workUpCable({ ...cable, ends, run: { ...cable.run, lengthMm: 3000 } }, bentShop);
   const { outerMm } = work.choice.taken.at;
-  const sheet = endSheet(work.ends.A, 0, outerMm, { crimped: false, shrunk: false });
+  const sheet = endSheet(work.ends.A, turn, outerMm, { crimped: false, shrunk: false });
   return { work, sheet, outerMm, frame: frameFor(width, width < 640) };
 }
 
@@ -117,12 +124,20 @@ describe('dimensions that never collide', () => {
     stud: fc.constantFrom('M8', 'M10', '3/8'),
     width: fc.constantFrom(1072, 820, 390),
     tag: fc.constantFrom('TH-3', 'C-1', 'BOW-THRUSTER-12'),
+    bend: fc.oneof(
+      fc.constant({}),
+      fc.record({
+        angleDeg: fc.integer({ min: 0, max: 90 }),
+        offsetMm: fc.integer({ min: 0, max: 30 }),
+        turn: fc.constantFrom(0, 45, 90, 270),
+      }),
+    ),
   } as const);
 
   test('over every size of every kind, at desk, tablet and phone', () => {
     fc.assert(
-      fc.property(everySheet, ({ choice, stud, width, tag }) => {
-        const { work, sheet, outerMm, frame } = drawn(choice, stud, width, tag);
+      fc.property(everySheet, ({ choice, stud, width, tag, bend: given }) => {
+        const { work, sheet, outerMm, frame } = drawn(choice, stud, width, tag, given);
         if (!sheet) return true;
         const scale = scaleFor([sheet], outerMm, tag, frame);
         const stud0 = studOffset(sheet, scale);
