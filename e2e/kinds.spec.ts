@@ -66,3 +66,23 @@ test('a lug that is yellow under its plating is brass from then on, and is offer
   await expect(page.getByRole('button', { name: /^Lug/ }).first()).not.toContainText('70-10 heavy');
   await app.saved();
 });
+
+test('a clamp is bored for its post; the room of a tool is the shop’s own', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/teasel/case');
+  await page.getByRole('tab', { name: 'Lugs' }).click();
+  await page.getByRole('button', { name: 'Measure a lug' }).click();
+  const lug = page.getByRole('region', { name: 'This lug' });
+  await expect(lug.getByRole('button', { name: /^Bored for the post/ })).toHaveCount(0);
+  await app.choose(/^Made as/, 'cast clamp');
+  await app.choose(/^Bored for the post/, 'small taper');
+  await lug.getByRole('radiogroup', { name: 'Of the pole' }).getByRole('radio', { name: 'negative' }).click();
+  await app.choose(/^Made as/, 'tube');
+  await expect(lug.getByRole('button', { name: /^Bored for the post/ })).toHaveCount(0);
+  await page.getByRole('tab', { name: 'Dies and tools' }).click();
+  await app.field('Room to work it').first().fill('850');
+  await app.field('Room to work it').first().press('Enter');
+  await expect(page.getByText(/wants 850\smm of room/)).toBeVisible();
+  await app.saved();
+});

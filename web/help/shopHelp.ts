@@ -169,6 +169,22 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Annealed copper flows in the die; brass and hard metal crack along the flats. One that cracked condemns its bag.`,
   ],
   [
+    say`Room to work it`,
+    say`What its handles or the hammer need to swing, measured with the tool in hand. An end that is finished in place is offered only tools with room there.`,
+  ],
+  [
+    say`Bored for the post`,
+    say`The kind of tapered post that the clamp is bored for. Try it on: it goes down to the shoulder by hand and bites when it is drawn together.`,
+  ],
+  [
+    say`Of the pole`,
+    say`The positive post is the fatter one: its clamp never grips the other, and the other's does not go on it. Look for the mark, or measure the bore.`,
+  ],
+  [
+    say`Takes cables`,
+    say`How many cables the clamp is made to hold. A second cable wants a clamp made for two, never a pile of lugs.`,
+  ],
+  [
     say`Lid, wide`,
     say`What the inside of the lid has room for, from hinge to hinge. The letters become as large as fit.`,
   ],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { tell, amount } from '../../core/words/message.ts';
 import { word } from '../../core/words/terms.ts';
-import { digits } from '../../core/words/numerals.ts';
+import { brief, digits } from '../../core/words/numerals.ts';
 import { X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
@@ -137,14 +137,30 @@ function setLargest(id: string, largest: number | undefined): void {
           "
         />
       </div>
-      <p v-if="facts(tool).refused" class="font-bold text-fails" role="alert">
-        {{ say`Not guided here: ${facts(tool).refused}.` }}
-      </p>
-      <p v-else class="note">
-        {{
-          say`Leaves a ${word(facts(tool).leaves)}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`wants ${amount(tool.swingMm ?? facts(tool).swingMm, 'mm', 0)} of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
-        }}
-      </p>
+      <div class="flex flex-wrap items-center gap-x-4">
+        <div v-if="!facts(tool).refused && !facts(tool).benchOnly" class="w-40 shrink-0">
+          <QuantityField
+            :label="say`Room to work it`"
+            kind="length"
+            :model-value="tool.swingMm ?? null"
+            :least="0"
+            :most="3000"
+            :decimals="0"
+            :placeholder="brief(facts(tool).swingMm, 0)"
+            optional
+            @update:model-value="(mm) => editTool(tool.id, say`room`, (own) => void (own.swingMm = mm))"
+            @clear="editTool(tool.id, say`room`, (own) => void delete own.swingMm)"
+          />
+        </div>
+        <p v-if="facts(tool).refused" class="font-bold text-fails" role="alert">
+          {{ say`Not guided here: ${facts(tool).refused}.` }}
+        </p>
+        <p v-else class="note min-w-0 flex-1 basis-64">
+          {{
+            say`Leaves a ${word(facts(tool).leaves)}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`wants ${amount(tool.swingMm ?? facts(tool).swingMm, 'mm', 0)} of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
+          }}
+        </p>
+      </div>
       <div class="overflow-x-auto">
         <table class="mt-2 w-full">
           <thead>
@@ -163,7 +179,7 @@ function setLargest(id: string, largest: number | undefined): void {
             <tr
               v-for="{ die, learned } in diesOf(tool)"
               :key="die.id"
-              class="die-row border-t border-hairline"
+              class="die-row alike border-t border-hairline"
             >
               <td class="w-28 pr-2">
                 <TextField

@@ -293,5 +293,12 @@ function remove(): void {
   .kind-row {
     grid-template-columns: 1fr 1fr;
   }
+  /* Without a line of titles above, each field says what it is. */
+  .kind-row :deep(label) {
+    position: static;
+    width: auto;
+    height: auto;
+    clip-path: none;
+  }
 }
 </style>

@@ -2,9 +2,11 @@
 import { choicesOf } from '../ui/choicesOf.ts';
 import type { Draft } from 'immer';
 import { computed } from 'vue';
+import { POST_KINDS, type PostKind } from '../../core/model/tables/posts.ts';
+import { tell } from '../../core/words/message.ts';
 import { STUD_NAMES } from '../../core/model/tables/studs.ts';
 import { sizeLabel } from '../../core/model/tables/size.ts';
-import { type Lug, LUG_FORMS } from '../../core/model/shop.ts';
+import { type Lug, LUG_FORMS, POLARITIES } from '../../core/model/shop.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
 import { useBench } from '../stores/bench.ts';
 import MetalTest from './MetalTest.vue';
@@ -58,6 +60,21 @@ const dimensions = computed<readonly (readonly [Dimension, string, number, numbe
 ]);
 const studs = STUD_NAMES.map((stud) => ({ value: stud, title: stud }));
 const forms = choicesOf(LUG_FORMS);
+const poles = choicesOf(POLARITIES);
+/** Posts that a clamp goes on: those that are tapered. */
+const posts = (Object.keys(POST_KINDS) as PostKind[])
+  .filter((kind) => 'topMm' in POST_KINDS[kind])
+  .map((kind) => ({ value: kind, title: tell(POST_KINDS[kind].title) }));
+/** A clamp is bored for a post; what is no clamp is for none. */
+function setForm(form: Lug['form']): void {
+  edit(say`form`, (own) => {
+    own.form = form;
+    if (form !== 'cast clamp' && form !== 'screw clamp') delete own.clamp;
+    else own.clamp ??= { post: { kind: 'large taper', polarity: 'positive' }, cables: 1 };
+  });
+}
+const editClamp = (recipe: (own: Draft<NonNullable<Lug['clamp']>>) => void) =>
+  edit(say`post`, ({ clamp }) => clamp && recipe(clamp));
 const metals = choicesOf(['copper', 'brass', 'lead']);
 const sizeProblem = (text: string) => {
   const entry = parseSize(text, 'metric');
@@ -99,8 +116,31 @@ const remove = () =>
         :label="say`Made as`"
         :model-value="lug.form"
         :choices="forms"
-        @update:model-value="(form) => edit(say`form`, (own) => void (own.form = form))"
+        @update:model-value="setForm"
       />
+      <template v-if="lug.clamp">
+        <ChoiceField
+          :label="say`Bored for the post`"
+          :model-value="lug.clamp.post.kind"
+          :choices="posts"
+          @update:model-value="(kind) => editClamp((own) => void (own.post.kind = kind))"
+        />
+        <SegmentedField
+          :label="say`Of the pole`"
+          :model-value="lug.clamp.post.polarity"
+          :choices="poles"
+          @update:model-value="(pole) => editClamp((own) => void (own.post.polarity = pole))"
+        />
+        <SegmentedField
+          :label="say`Takes cables`"
+          :model-value="lug.clamp.cables"
+          :choices="[
+            { value: 1, title: '1' },
+            { value: 2, title: '2' },
+          ]"
+          @update:model-value="(count) => editClamp((own) => void (own.cables = count === 2 ? 2 : 1))"
+        />
+      </template>
       <QuantityField
         v-for="[key, label, least, most] in dimensions"
         :key="key"
