@@ -26,7 +26,7 @@ function namesIn(value: unknown, key: string, found: Set<string>): void {
   else if (value && typeof value === 'object')
     for (const [own, part] of Object.entries(value)) namesIn(part, own, found);
 }
-const names = new Set('gruff anchor ctrl awg language taal pdf svg csv'.split(' '));
+const names = new Set('gruff anchor ctrl awg sae language taal pdf svg csv'.split(' '));
 for (const job of ['teasel', 'marrow', 'hut'])
   namesIn(JSON.parse(readFileSync(`demo/${job}.json`, 'utf8')), '', names);
 

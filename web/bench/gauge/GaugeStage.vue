@@ -17,6 +17,7 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import { conversionText, readersUnit, sizeText, readersDigits } from '../../ui/display.ts';
 import SegmentedField from '../../ui/SegmentedField.vue';
 import StateMark from '../../ui/StateMark.vue';
+import { openParts } from '../folds.ts';
 import StageSection from '../StageSection.vue';
 import KindsBeside from './KindsBeside.vue';
 import { useCableEdit } from '../useCable.ts';
@@ -319,7 +320,8 @@ const near = (size: ConductorSize) => (sizeText(size) === sizeLabel(size) ? '' :
       <DutyChart v-if="choice.taken.at.duty" :at="choice.taken.at" :ambient-c="cable.run.ambientC" />
     </div>
     <StageSection part="kinds" class="mt-3" :title="say`Other kinds for this run`" :says="work.kind.title">
-      <KindsBeside :cable="cable" :job-id="jobId" @choose="setKind" />
+      <!-- Worked out only while it is looked at. -->
+      <KindsBeside v-if="openParts.has('kinds')" :cable="cable" :job-id="jobId" @choose="setKind" />
     </StageSection>
     <p class="note mt-3 max-w-prose">
       {{
