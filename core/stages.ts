@@ -11,7 +11,7 @@ import type { Both } from './model/end.ts';
 import { underItsName } from './model/catalogue/called.ts';
 import { isSoldered } from './model/method.ts';
 import { ownedKind, type CableKind, type Shop } from './model/shop.ts';
-import { areaMm2, sameSize, sizeNamed } from './model/tables/size.ts';
+import { sizeNamed } from './model/tables/size.ts';
 import { nonconformanceFindings } from './proof/nonconformance.ts';
 import { withDieHold } from './proof/dieHold.ts';
 import { proofFindings } from './proof/findings.ts';
@@ -34,7 +34,7 @@ import type { EndSubject } from './termination/endSubject.ts';
 import { endsFindings } from './termination/findings/endsFindings.ts';
 import { joinFindings } from './termination/findings/joinFindings.ts';
 import { resolveJoin, type ResolvedJoin } from './termination/join.ts';
-import { type EndConductor, type ResolvedEnd, resolveEnd } from './termination/resolveEnd.ts';
+import { conductorOf, type EndConductor, type ResolvedEnd, resolveEnd } from './termination/resolveEnd.ts';
 import type { StudStack } from './termination/studs/studStack.ts';
 import { type Passage, passageOf } from './termination/throughHole.ts';
 import type { Step } from './traveller/step.ts';
@@ -152,13 +152,7 @@ function choiceOf({ given, cable, kind, shop, context, around, followDuty }: Ask
 export function size(asked: Asked): Sized {
   const { kind } = asked;
   const choice = choiceOf(asked);
-  const { size: own, outerMm } = choice.taken.at;
-  const strandCount = kind.sizes.find((one) => sameSize(one.size, own))?.strandCount;
-  const conductor = {
-    ...{ copperMm2: areaMm2(own), outerMm, tinned: kind.tinned, strands: kind.strands },
-    ...(strandCount !== undefined && { strandCount }),
-  };
-  return { ...asked, choice, conductor };
+  return { ...asked, choice, conductor: conductorOf(kind, choice.taken.at) };
 }
 
 /** Every kind of the shop on the run of a cable, beside one another; see {@link kindsCompared}. */

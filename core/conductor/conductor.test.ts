@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { cableMassPerMetre, bundleDiameterMm } from './geometry.ts';
+import { bundleDiameterMm, cableMassPerMetre, leastOuterMm, usualOuterMm } from './geometry.ts';
 import { resistancePerMetre, resistancePerMetre20 } from './resistance.ts';
 import {
   areaMm2,
@@ -75,4 +75,13 @@ describe('a bundle of strands', () => {
     expect(cableMassPerMetre(70, { outerMm: 15.5 })).toBeCloseTo(0.625 + 0.128, 2));
   test('what the data sheet weighs goes before', () =>
     expect(cableMassPerMetre(70, { outerMm: 15.5, gPerM: 710 })).toBe(0.71));
+});
+
+describe('a jacket round a bundle', () => {
+  test('is never thinner than it can be, and usually 1.5 mm thick', () => {
+    expect(leastOuterMm(70)).toBeCloseTo(bundleDiameterMm(70) + 0.4, 9);
+    expect(leastOuterMm(1.5)).toBeGreaterThanOrEqual(2);
+    expect(usualOuterMm(70)).toBe(14.1);
+    for (const copper of [1.5, 4, 50, 240]) expect(usualOuterMm(copper)).toBeGreaterThan(leastOuterMm(copper));
+  });
 });

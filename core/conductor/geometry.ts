@@ -28,3 +28,14 @@ export function cableMassPerMetre(
   const jacketMm2 = Math.max(0, (Math.PI / 4) * (outerMm ** 2 - bundleDiameterMm(copperMm2) ** 2));
   return (copperMm2 * COPPER.density + jacketMm2 * JACKET_DENSITY) * 1e-6;
 }
+
+/** A jacket is no thinner than this on any side, and usually about so thick, mm. */
+const JACKET_WALL_MM = { least: 0.2, usual: 1.5 } as const;
+
+/** The least that a cable of so much copper can measure over its jacket, mm. @example leastOuterMm(70) // 11.5 */
+export const leastOuterMm = (copperMm2: number): number =>
+  Math.max(2, bundleDiameterMm(copperMm2) + 2 * JACKET_WALL_MM.least);
+
+/** What one of so much copper usually measures, to a tenth, until its sheet says it, mm. @example usualOuterMm(70) // 14.1 */
+export const usualOuterMm = (copperMm2: number): number =>
+  Math.round(10 * (bundleDiameterMm(copperMm2) + 2 * JACKET_WALL_MM.usual)) / 10;

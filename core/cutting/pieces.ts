@@ -1,7 +1,7 @@
 import { type Message, tell, verbatim } from '../words/message.ts';
 import type { Both } from '../model/end.ts';
 import { term } from '../words/terms.ts';
-import { type ConductorSize, sizeNamed } from '../model/tables/size.ts';
+import { type ConductorSize, sizeNamed, sameSize } from '../model/tables/size.ts';
 import type { Cable, Jacket } from '../model/cable.ts';
 import { isDone } from '../model/stepId.ts';
 import type { CableKind, Shop, Spool } from '../model/shop.ts';
@@ -92,9 +92,7 @@ function meanPrice(spools: readonly Spool[], usual: number): number {
 function newGroup(key: string, { cable, work }: ToCut, shop: Shop) {
   const { at: assessed } = work.choice.taken;
   const spools = shop.spools.filter((own) => groupKey(own.kindId, own.size, own.colour) === key);
-  const kindSize = work.kind.sizes.find(
-    ({ size }) => size.system === assessed.size.system && size.name === assessed.size.name,
-  );
+  const kindSize = work.kind.sizes.find(({ size }) => sameSize(size, assessed.size));
   return {
     group: {
       key,

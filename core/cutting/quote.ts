@@ -3,6 +3,7 @@ import type { Job } from '../model/job.ts';
 import type { Shop } from '../model/shop.ts';
 import type { Work } from '../finding/finding.ts';
 import { msg, numeral, verbatim } from '../words/message.ts';
+import { sameSize } from '../model/tables/size.ts';
 import type { Kit } from './kit.ts';
 import type { ToCut } from './pieces.ts';
 import { keyOf, stockTitle, stockUnit, unitPriceOf } from './stockTitle.ts';
@@ -70,7 +71,7 @@ export function quoteOf(
 /** What a mm of a cable's own kind and size usually costs; null where its kind is not made in it. */
 function usualPrice({ work }: Pick<ToCut, 'work'>): number | null {
   const { size } = work.choice.taken.at;
-  const made = work.kind.sizes.find((own) => own.size.system === size.system && own.size.name === size.name);
+  const made = work.kind.sizes.find((own) => sameSize(own.size, size));
   return made ? made.pricePerM / 1000 : null;
 }
 

@@ -1,3 +1,4 @@
+import { radians } from '../lib/angle.ts';
 import { parseQuantity } from '../model/units/quantity.ts';
 import { MOST_BEND_DEG, RUN_LENGTH_MM } from '../model/limits.ts';
 import { type Message, msg, shortest, amount, bare } from '../words/message.ts';
@@ -16,8 +17,6 @@ export interface Route {
   readonly legsMm: readonly number[];
   readonly bends: readonly Bend[];
 }
-
-const radians = (deg: number) => (deg * Math.PI) / 180;
 
 /** From the corner to where the bend begins, mm: `r·tan(θ/2)`. */
 export function tangentMm({ deg, radiusMm }: Bend): number {

@@ -32,7 +32,8 @@ export function remember<T extends object>(
     if (known !== undefined) return known;
     const answer = work();
     if (!keeps(answer)) return answer;
-    if (answers.size >= most) for (const oldest of [...answers.keys()].slice(0, 1)) answers.delete(oldest);
+    const [oldest] = answers.keys();
+    if (answers.size >= most && oldest !== undefined) answers.delete(oldest);
     answers.set(asked, answer);
     return answer;
   };

@@ -31,13 +31,10 @@ function usesSay({ rows, columns }: DieMap, column: number): string {
     [...new Set(rows.filter(isIt).map(lugCalled))].join(', ');
   const right = (row: MapRow) => row.cells[column]?.verdict === 'right' && row.cells[column]?.unfit === '';
   const sure = (row: MapRow) => right(row) && row.cells[column]?.sure === true;
-  const parts = [
-    lugsWhere((row) => sure(row) && row.best === column),
-    ((also) => also && say`also ${also}`)(lugsWhere((row) => sure(row) && row.best !== column)),
-    ((spare) => spare && say`crimp a spare first: ${spare}`)(
-      lugsWhere((row) => right(row) && !sure(row) && row.best === column),
-    ),
-  ].filter(Boolean);
+  const own = lugsWhere((row) => sure(row) && row.best === column);
+  const also = lugsWhere((row) => sure(row) && row.best !== column);
+  const spare = lugsWhere((row) => right(row) && !sure(row) && row.best === column);
+  const parts = [own, also && say`also ${also}`, spare && say`crimp a spare first: ${spare}`].filter(Boolean);
   if (parts.length > 0) return parts.join('; ');
   return columns[column]?.kind.leaves === 'indent' ? say`by trial only` : say`for none of the lugs owned`;
 }

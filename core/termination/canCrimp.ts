@@ -3,12 +3,12 @@ import type { Cable } from '../model/cable.ts';
 import { END_NAMES } from '../model/end.ts';
 import type { CableKind, Shop } from '../model/shop.ts';
 import { usesDie } from '../model/method.ts';
-import { resolveEnd } from './resolveEnd.ts';
+import { conductorOf, resolveEnd } from './resolveEnd.ts';
 
 /** Whether the shop can put both ends on a size: a lug that suits cable and stud, and a die that suits the lug. */
 export function canCrimp(size: ConductorSize, kind: CableKind, cable: Cable, shop: Shop): boolean {
   const outerMm = kind.sizes.find((own) => areaMm2(own.size) === areaMm2(size))?.outerMm ?? 0;
-  const conductor = { copperMm2: areaMm2(size), outerMm, tinned: kind.tinned, strands: kind.strands };
+  const conductor = conductorOf(kind, { size, outerMm });
   // The lug and die said are for the size said: another size is offered its own.
   const ends = Object.fromEntries(
     END_NAMES.map((name) => {

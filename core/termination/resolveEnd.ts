@@ -1,9 +1,10 @@
+import { areaMm2, sameSize } from '../model/tables/size.ts';
 import type { Layer } from '../model/tables/layers.ts';
 import { SLEEVES } from '../model/tables/sleeves.ts';
 import { strandCount } from '../conductor/strands.ts';
 import type { Cable } from '../model/cable.ts';
 import type { End, EndName } from '../model/end.ts';
-import type { CableKind, Lug, Shop, Sleeve, Tool } from '../model/shop.ts';
+import type { CableKind, CableSize, Lug, Shop, Sleeve, Tool } from '../model/shop.ts';
 import { crimpCentres } from './dies/crimpLayout.ts';
 import { bestDie, dieOffer, type DieOffer, dieOffers } from './dies/dieOffers.ts';
 import {
@@ -31,6 +32,18 @@ export interface EndConductor {
   readonly strands: CableKind['strands'];
   /** How many, by the data sheet of its kind. */
   readonly strandCount?: number;
+}
+
+/** The conductor of a size of a kind. */
+export function conductorOf(
+  kind: CableKind,
+  { size, outerMm }: Pick<CableSize, 'size' | 'outerMm'>,
+): EndConductor {
+  const strandCount = kind.sizes.find((own) => sameSize(own.size, size))?.strandCount;
+  return {
+    ...{ copperMm2: areaMm2(size), outerMm, tinned: kind.tinned, strands: kind.strands },
+    ...(strandCount !== undefined && { strandCount }),
+  };
 }
 
 /** How far a sleeve reaches, mm, and what to cut. */

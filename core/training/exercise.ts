@@ -7,7 +7,7 @@ import type { CableKind, Die, Lug, Polarity, Sleeve } from '../model/shop.ts';
 import { acrossFlatsWindow, MOST_EARS_MM, SPRING_BACK } from '../termination/dies/dieClosed.ts';
 import { between, pick, type Random, seeded, shuffled } from '../lib/random.ts';
 import { MOST_CLEARANCE_MM } from '../termination/lugs/lugOnStud.ts';
-import { resolveEnd } from '../termination/resolveEnd.ts';
+import { conductorOf, resolveEnd } from '../termination/resolveEnd.ts';
 import { FAULT_NAMES, type FaultName, goesWith } from './faults.ts';
 
 export const LEVELS = [1, 2, 3] as const;
@@ -105,7 +105,7 @@ function askedEnd(random: Random, number: number): AskedEnd {
     const polarity = pick(random, ['positive', 'negative'] as const);
     const tag = `${polarity === 'positive' ? 'P' : 'N'}-${number}`;
     const copperMm2 = areaMm2(size);
-    const conductor = { copperMm2, outerMm, tinned: kind.tinned, strands: kind.strands };
+    const conductor = conductorOf(kind, listed);
     for (const stud of shuffled(random, STUD_NAMES)) {
       const bare = newCable(tag, tag, shop);
       const ends = { A: { at: '', stud }, B: { at: '', stud } };

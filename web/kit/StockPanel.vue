@@ -4,7 +4,7 @@ import { X } from '@lucide/vue';
 import type { Draft } from 'immer';
 import { nanoid } from 'nanoid';
 import { computed } from 'vue';
-import { type ConductorSize, sizeLabel, sizeNamed } from '../../core/model/tables/size.ts';
+import { sameSize, sizeLabel, sizeNamed } from '../../core/model/tables/size.ts';
 import { JACKETS, type Spool } from '../../core/model/shop.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
@@ -61,15 +61,14 @@ function add(): void {
 const madeSizes = ({ kindId }: Spool) => bench.shop.cableKinds.find(({ id }) => id === kindId)?.sizes ?? [];
 /** What its kind usually costs, where nothing else is said. */
 const usualPrice = (spool: Spool) => {
-  const own = madeSizes(spool).find(({ size }) => isSameSize(size, spool.size));
+  const own = madeSizes(spool).find(({ size }) => sameSize(size, spool.size));
   return own ? digits(own.pricePerM, 2) : '';
 };
-const isSameSize = (a: ConductorSize, b: ConductorSize) => a.system === b.system && a.name === b.name;
 function sizeProblem(spool: Spool, text: string): string {
   const entry = parseSize(text, madeSizes(spool)[0]?.size.system ?? 'metric');
   if (!entry.ok) return entry.sentence;
   const { size } = entry;
-  return madeSizes(spool).some((own) => isSameSize(own.size, size))
+  return madeSizes(spool).some((own) => sameSize(own.size, size))
     ? ''
     : say`This kind is made in ${madeSizes(spool)
         .map((own) => tell(sizeNamed(own.size)))

@@ -7,7 +7,7 @@ import { kindUses } from '../../core/model/kindUses.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
 import { type CableKind, type CableSize, JACKETS } from '../../core/model/shop.ts';
 import { areaMm2, type ConductorSize, sameSize, sizeLabel } from '../../core/model/tables/size.ts';
-import { bundleDiameterMm } from '../../core/conductor/geometry.ts';
+import { leastOuterMm, usualOuterMm } from '../../core/conductor/geometry.ts';
 import { misfitOf } from '../../core/sizing/kindTraits.ts';
 import { say } from '../../core/words/say.ts';
 import { word } from '../../core/words/terms.ts';
@@ -59,9 +59,6 @@ function setColour(colour: (typeof JACKETS)[number], on: boolean): void {
   });
 }
 
-/** A jacket has some wall: no size is thinner outside than its strands lie together, mm. */
-const WALL = 0.2;
-const leastOuter = ({ size }: CableSize) => Math.max(2, bundleDiameterMm(areaMm2(size)) + 2 * WALL);
 const byCopper = (a: CableSize, b: CableSize) => areaMm2(a.size) - areaMm2(b.size);
 const usualSystem = computed(() => kind.sizes[0]?.size.system ?? 'metric');
 const fresh = ref('');
@@ -79,7 +76,7 @@ function addSize(text: string): void {
   const entry = parseSize(text, usualSystem.value);
   if (!entry.ok) return;
   const { size } = entry;
-  const outerMm = Math.round(10 * (bundleDiameterMm(areaMm2(size)) + 3)) / 10;
+  const outerMm = usualOuterMm(areaMm2(size));
   edit(say`another size`, (own) => {
     own.sizes = [...own.sizes, { size: { ...size }, outerMm, pricePerM: 0 }].sort(byCopper);
   });
@@ -204,7 +201,7 @@ function remove(): void {
           :label="say`Outside of ${sizeLabel(at.size)}`"
           kind="length"
           :model-value="at.outerMm"
-          :least="leastOuter(at)"
+          :least="leastOuterMm(areaMm2(at.size))"
           :most="60"
           @update:model-value="(mm) => editSize(at, say`outside`, (own) => void (own.outerMm = mm))"
         />

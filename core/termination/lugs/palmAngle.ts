@@ -1,7 +1,7 @@
+import { radians } from '../../lib/angle.ts';
 import type { Lug } from '../../model/shop.ts';
 
 type Bent = Pick<Lug, 'studToBarrelMm' | 'angleDeg' | 'offsetMm'>;
-const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
 /** Whether a palm lies in the line of its barrel. */
 export const isStraight = ({ angleDeg, offsetMm }: Pick<Lug, 'angleDeg' | 'offsetMm'>): boolean =>

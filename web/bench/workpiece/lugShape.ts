@@ -1,3 +1,4 @@
+import { radians } from '../../../core/lib/angle.ts';
 import type { Lug } from '../../../core/model/shop.ts';
 import { reachMm } from '../../../core/termination/lugs/palmAngle.ts';
 import type { Point, Segment } from './geometry.ts';
@@ -8,8 +9,6 @@ export interface CrimpShape {
   readonly toU: number;
   readonly acrossFlatsMm: number;
 }
-
-const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
 /** Width across the corners over width across the flats. */
 const CORNERS = 2 / Math.sqrt(3);
