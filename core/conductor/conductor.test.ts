@@ -82,6 +82,7 @@ describe('a jacket round a bundle', () => {
     expect(leastOuterMm(70)).toBeCloseTo(bundleDiameterMm(70) + 0.4, 9);
     expect(leastOuterMm(1.5)).toBeGreaterThanOrEqual(2);
     expect(usualOuterMm(70)).toBe(14.1);
-    for (const copper of [1.5, 4, 50, 240]) expect(usualOuterMm(copper)).toBeGreaterThan(leastOuterMm(copper));
+    for (const copper of [1.5, 4, 50, 240])
+      expect(usualOuterMm(copper)).toBeGreaterThan(leastOuterMm(copper));
   });
 });
