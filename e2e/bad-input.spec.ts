@@ -31,7 +31,7 @@ test.describe('a bad file is refused in one sentence and changes nothing', () =>
     ],
   ];
   for (const [name, contents, sentence] of files) {
-    test(name, async ({ page }) => {
+    test(name, { tag: '@journey' }, async ({ page }) => {
       const app = new App(page);
       await app.openDemo();
       const before = await app.exported();
@@ -41,7 +41,7 @@ test.describe('a bad file is refused in one sentence and changes nothing', () =>
       const after = await app.exported();
       const jobOf = (text: string) => (JSON.parse(text) as { job: unknown }).job;
       expect(jobOf(after)).toEqual(jobOf(before));
-      expect(await page.evaluate(() => (({}) as Record<string, unknown>)['admin'])).toBeUndefined();
+      expect(await page.evaluate(() => ({} as Record<string, unknown>)['admin'])).toBeUndefined();
     });
   }
 });
@@ -71,7 +71,7 @@ test('a bad entry keeps what was typed, says what is wrong beside it, and change
   for (const [label, typed, sentence] of entries) await app.refuses(label, typed, sentence, unchanged);
 });
 
-test('names with markup are text and nothing else', async ({ page }) => {
+test('names with markup are text and nothing else', { tag: '@journey' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.stage('Run');

@@ -28,7 +28,7 @@ async function tabTo(page: Page, name: RegExp, most = 60): Promise<void> {
   throw new Error(`nothing called ${name} is reached by Tab, only ${passed.join(' | ')}`);
 }
 
-test('from an empty job to a reading with the keyboard alone', async ({ page }) => {
+test('from an empty job to a reading with the keyboard alone', { tag: '@journey' }, async ({ page }) => {
   const app = new App(page);
   await page.goto('/');
   await expect(page.getByRole('button', { name: 'Empty job', exact: true })).toBeVisible();

@@ -41,7 +41,7 @@ test('from a first visit to a size with its reasons in a line and at most six pr
   expect(keys).toBeLessThanOrEqual(LINE.length + 1);
 });
 
-test('on to a printed card in two more presses', async ({ page }) => {
+test('on to a printed card in two more presses', { tag: '@journey' }, async ({ page }) => {
   const count = await counting(page);
   await page.goto('/');
   await expect(page.getByRole('textbox', { name: 'The cable in one line' })).toBeFocused();

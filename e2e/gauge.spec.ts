@@ -57,30 +57,32 @@ test('a duty of many steps is followed by a worker while typing goes on', async 
   await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(/As hot as/);
 });
 
-test('a fuse: breaking, clearing, guarding, carrying, where it stands, and who answers for it', async ({
-  page,
-}) => {
-  const app = await openCable(page, 'marrow/cable/ch1/gauge');
-  const row = (name: RegExp) => app.ledger.getByRole('button', { name });
-  await expect(row(/A fuse at each source/)).toContainText('holds');
-  // The bank at B gives far more than the battery at A: a block breaks the one and not the other.
-  await app.stage('Run');
-  await app.choose('Fuse 2 kind', /^battery-post block/);
-  await app.stage('Gauge');
-  await expect(row(/Fuse can break.*end B|Fuse can break.* B /)).toContainText('fails');
-  await app.stage('Run');
-  await app.choose('Fuse 2 kind', /^class T/);
-  await app.stage('Gauge');
-  await expect(row(/Fuse can break/)).not.toContainText('fails');
-  await app.stage('Run');
-  await app.type('Fuse 1 rating', '60');
-  await app.type('Fuse 1, from source', '900');
-  await app.stage('Gauge');
-  await expect(row(/Fuse carries it/)).toContainText('fails');
-  await expect(row(/Fuse from source/)).toContainText('fails');
-  await row(/Fuse carries it/).click();
-  await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
-});
+test(
+  'a fuse: breaking, clearing, guarding, carrying, where it stands, and who answers for it',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = await openCable(page, 'marrow/cable/ch1/gauge');
+    const row = (name: RegExp) => app.ledger.getByRole('button', { name });
+    await expect(row(/A fuse at each source/)).toContainText('holds');
+    // The bank at B gives far more than the battery at A: a block breaks the one and not the other.
+    await app.stage('Run');
+    await app.choose('Fuse 2 kind', /^battery-post block/);
+    await app.stage('Gauge');
+    await expect(row(/Fuse can break.*end B|Fuse can break.* B /)).toContainText('fails');
+    await app.stage('Run');
+    await app.choose('Fuse 2 kind', /^class T/);
+    await app.stage('Gauge');
+    await expect(row(/Fuse can break/)).not.toContainText('fails');
+    await app.stage('Run');
+    await app.type('Fuse 1 rating', '60');
+    await app.type('Fuse 1, from source', '900');
+    await app.stage('Gauge');
+    await expect(row(/Fuse carries it/)).toContainText('fails');
+    await expect(row(/Fuse from source/)).toContainText('fails');
+    await row(/Fuse carries it/).click();
+    await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
+  },
+);
 
 test('a source at each end is two, strings are asked for their fuse, and a cold start is reckoned', async ({
   page,
@@ -177,23 +179,27 @@ test('bad entries of the source and fuse keep what was typed and say why', async
   for (const entry of entries) await app.refuses(...entry);
 });
 
-test('house practice decides which schools bind and how much is kept back', async ({ page }) => {
-  const app = await openCable(page, 'marrow/cable/in1/gauge');
-  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Jobs and files' }).click();
-  await page.getByRole('menuitem', { name: 'House practice' }).click();
-  await expect(page.getByRole('heading', { name: 'House practice' })).toBeVisible();
-  await app.type('Amps kept back', '40');
-  await app.type('Terminations stand', '300');
-  await expect(page.getByRole('alert')).toContainText('out of range: 60 to 200');
-  await app.type('Terminations stand', '90');
-  await page.goBack();
-  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeHidden();
-  await app.ledger.getByRole('button', { name: /By inch table/ }).click();
-  await expect(app.ledger).toContainText('0.60 kept back');
-  await page.keyboard.press('Control+z');
-  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
-});
+test(
+  'house practice decides which schools bind and how much is kept back',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = await openCable(page, 'marrow/cable/in1/gauge');
+    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Jobs and files' }).click();
+    await page.getByRole('menuitem', { name: 'House practice' }).click();
+    await expect(page.getByRole('heading', { name: 'House practice' })).toBeVisible();
+    await app.type('Amps kept back', '40');
+    await app.type('Terminations stand', '300');
+    await expect(page.getByRole('alert')).toContainText('out of range: 60 to 200');
+    await app.type('Terminations stand', '90');
+    await page.goBack();
+    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeHidden();
+    await app.ledger.getByRole('button', { name: /By inch table/ }).click();
+    await expect(app.ledger).toContainText('0.60 kept back');
+    await page.keyboard.press('Control+z');
+    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
+  },
+);
 
 apart('the charts say the figures of the cable that is shown, also after another was', async ({ page }) => {
   await page.addInitScript(() => {

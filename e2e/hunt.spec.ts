@@ -2,42 +2,44 @@ import { expect } from '@playwright/test';
 import { App } from './app.ts';
 import { test } from './test.ts';
 
-test('the bad joint in the return is found within four probes, and its cable is made anew', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/hut/hunt');
-  const verdict = page.getByRole('status').filter({ hasText: /fault|wastes/ });
-  await expect(verdict).toContainText('15 of 15 pieces may still be the fault');
-  expect(await app.seriousProblems('main')).toEqual([]);
-  await app.choose(/^Read with/, /stand-in/);
-  const probe = page.getByRole('region', { name: 'Probe' });
-  await expect(probe.getByText('connected')).toBeVisible();
-  const readings = page.getByRole('button', { name: /mV.*take it out/ });
-  for (const bracketed of [1, 2, 3]) {
+test(
+  'the bad joint in the return is found within four probes, and its cable is made anew',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/hut/hunt');
+    const verdict = page.getByRole('status').filter({ hasText: /fault|wastes/ });
+    await expect(verdict).toContainText('15 of 15 pieces may still be the fault');
+    expect(await app.seriousProblems('main')).toEqual([]);
+    await app.choose(/^Read with/, /stand-in/);
+    const probe = page.getByRole('region', { name: 'Probe' });
+    await expect(probe.getByText('connected')).toBeVisible();
+    const readings = page.getByRole('button', { name: /mV.*take it out/ });
+    for (const bracketed of [1, 2, 3]) {
+      await probe.getByRole('button', { name: 'Measure' }).click();
+      await expect(readings).toHaveCount(bracketed);
+      await expect(verdict).toContainText(/of 15 pieces may still be the fault/);
+    }
     await probe.getByRole('button', { name: 'Measure' }).click();
-    await expect(readings).toHaveCount(bracketed);
-    await expect(verdict).toContainText(/of 15 pieces may still be the fault/);
-  }
-  await probe.getByRole('button', { name: 'Measure' }).click();
-  await expect(verdict).toContainText(/Not the battery: stud, shunt bank side wastes (19|20)\sW/);
-  await expect(verdict).toContainText('SIMULATED, proves nothing');
+    await expect(verdict).toContainText(/Not the battery: stud, shunt bank side wastes (19|20)\sW/);
+    await expect(verdict).toContainText('SIMULATED, proves nothing');
 
-  const suspects = page.getByRole('region', { name: 'Suspects' });
-  await suspects.getByRole('button', { name: 'Show the work of Stud, shunt bank side' }).click();
-  await expect(suspects).toContainText('R = U / I');
-  await expect(suspects).toContainText(/waste = 5\.\d+ mΩ/);
-  await app.saved();
-  await page.getByRole('link', { name: 'Print the hunt' }).click();
-  await expect(page.getByText('SIMULATED READINGS')).toBeVisible();
-  await expect(page.getByText('Read on')).toBeVisible();
-  await page.getByRole('link', { name: 'Back to the hunt' }).click();
+    const suspects = page.getByRole('region', { name: 'Suspects' });
+    await suspects.getByRole('button', { name: 'Show the work of Stud, shunt bank side' }).click();
+    await expect(suspects).toContainText('R = U / I');
+    await expect(suspects).toContainText(/waste = 5\.\d+ mΩ/);
+    await app.saved();
+    await page.getByRole('link', { name: 'Print the hunt' }).click();
+    await expect(page.getByText('SIMULATED READINGS')).toBeVisible();
+    await expect(page.getByText('Read on')).toBeVisible();
+    await page.getByRole('link', { name: 'Back to the hunt' }).click();
 
-  await page.getByRole('button', { name: 'Remake HB-5, end A' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('HB-6');
-  await app.saved();
-});
+    await page.getByRole('button', { name: 'Remake HB-5, end A' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('HB-6');
+    await app.saved();
+  },
+);
 
 test('a hunt without a job: typed by hand, wrong entries said, contradictions named, a new job from it', async ({
   page,

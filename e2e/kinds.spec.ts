@@ -3,48 +3,50 @@ import { readFile } from 'node:fs/promises';
 import { App } from './app.ts';
 import { test } from './test.ts';
 
-test('a kind of cable is typed by its data sheet, sizes and all, and a cable is made of it', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/case');
-  await page.getByRole('tab', { name: 'Cable' }).click();
-  await page.getByRole('button', { name: 'A kind of cable' }).click();
-  await app.type('Cable, called', 'Yard cable');
-  await app.refuses('Cable, called', 'Welding cable', /Another kind is called/);
-  await app.refuses('Insulation stands', '20', /out of range: 60 to 200/);
-  await app.refuses('Outside of 50 mm²', '5', /out of range/);
-  await app.refuses('Another size of this kind', '50', /is among them already/);
-  await app.type('Another size of this kind', '70');
-  await app.type('Outside of 70 mm²', '16.4');
-  await app.type('Price a metre of 70 mm²', '12.5');
-  await app.type('Mass a metre of 70 mm²', '760');
-  await app.type('Resistance a km of 70 mm²', '0.2');
-  await app.type('Strands of 70 mm²', '2107');
+test(
+  'a kind of cable is typed by its data sheet, sizes and all, and a cable is made of it',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/case');
+    await page.getByRole('tab', { name: 'Cable' }).click();
+    await page.getByRole('button', { name: 'A kind of cable' }).click();
+    await app.type('Cable, called', 'Yard cable');
+    await app.refuses('Cable, called', 'Welding cable', /Another kind is called/);
+    await app.refuses('Insulation stands', '20', /out of range: 60 to 200/);
+    await app.refuses('Outside of 50 mm²', '5', /out of range/);
+    await app.refuses('Another size of this kind', '50', /is among them already/);
+    await app.type('Another size of this kind', '70');
+    await app.type('Outside of 70 mm²', '16.4');
+    await app.type('Price a metre of 70 mm²', '12.5');
+    await app.type('Mass a metre of 70 mm²', '760');
+    await app.type('Resistance a km of 70 mm²', '0.2');
+    await app.type('Strands of 70 mm²', '2107');
 
-  await app.go('/job/teasel/cable/th3/gauge');
-  await page.getByRole('button', { name: /Other kinds for this run/ }).click();
-  const kinds = page.getByRole('table', { name: 'Kinds for this run' });
-  await expect(kinds.getByRole('row', { name: /Yard cable/ })).toContainText('70 mm²');
-  await kinds.getByRole('button', { name: 'Yard cable' }).click();
-  await expect(page.getByRole('button', { name: /^Cable kind Yard cable/ })).toBeVisible();
-  await app.stage('Prove');
-  await app.ledger.getByRole('button', { name: /^Resistance, whole/ }).click();
-  await expect(app.ledger).toContainText('the cable’s data sheet');
+    await app.go('/job/teasel/cable/th3/gauge');
+    await page.getByRole('button', { name: /Other kinds for this run/ }).click();
+    const kinds = page.getByRole('table', { name: 'Kinds for this run' });
+    await expect(kinds.getByRole('row', { name: /Yard cable/ })).toContainText('70 mm²');
+    await kinds.getByRole('button', { name: 'Yard cable' }).click();
+    await expect(page.getByRole('button', { name: /^Cable kind Yard cable/ })).toBeVisible();
+    await app.stage('Prove');
+    await app.ledger.getByRole('button', { name: /^Resistance, whole/ }).click();
+    await expect(app.ledger).toContainText('the cable’s data sheet');
 
-  // What is in use stays, and says why.
-  await app.go('/job/teasel/case');
-  await page.getByRole('tab', { name: 'Cable' }).click();
-  await page.getByRole('button', { name: 'Yard cable' }).click();
-  await page.getByRole('button', { name: 'Take it out' }).click();
-  await expect(page.getByRole('alert')).toContainText('It stays. Cables of it: 1, spools: 0.');
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export kinds of cable as CSV' }).click();
-  const file = await readFile(await (await download).path(), 'utf8');
-  expect(file).toContain('Yard cable,yes,fine,pvc,70,60,6,no,no,no,,,70 mm²,16.4,12.5,760,0.2,2107');
-  await app.saved();
-});
+    // What is in use stays, and says why.
+    await app.go('/job/teasel/case');
+    await page.getByRole('tab', { name: 'Cable' }).click();
+    await page.getByRole('button', { name: 'Yard cable' }).click();
+    await page.getByRole('button', { name: 'Take it out' }).click();
+    await expect(page.getByRole('alert')).toContainText('It stays. Cables of it: 1, spools: 0.');
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Export kinds of cable as CSV' }).click();
+    const file = await readFile(await (await download).path(), 'utf8');
+    expect(file).toContain('Yard cable,yes,fine,pvc,70,60,6,no,no,no,,,70 mm²,16.4,12.5,760,0.2,2107');
+    await app.saved();
+  },
+);
 
 test('a lug that is yellow under its plating is brass from then on, and is offered to no end', async ({
   page,

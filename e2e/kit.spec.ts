@@ -33,39 +33,43 @@ const cards = (page: Page) => page.getByRole('region', { name: 'Tick off as you 
 const card = (page: Page, tag: string) =>
   cards(page).getByRole('button', { name: new RegExp(`^\\W*${tag} `) });
 
-test('a way is drawn as it is typed, and what lies along it governs', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.cable('TH-4');
-  await app.stage('Run');
-  const plan = page.getByRole('img', { name: /The route in plan/ });
-  const route = app.field('Route, legs and bends');
-  await route.fill('850, 90° r80, 1240, 45° L r100, 420');
-  await expect(plan).toHaveAccessibleName(/3 legs and 2 bends/);
-  await route.press('Enter');
-  await expect(app.field('Stud to stud, as it lies')).toHaveValue(/^2\s471\.4$/);
-  await expect(app.ledger).toContainText('Tightest bend');
-  await expect(app.ledger.getByRole('button', { name: /Tightest bend/ })).toContainText('fails');
-  await app.refuses('Route, legs and bends', '850, 90° r80', /leg.*missing after the last bend/);
-  await expect(app.field('Route, legs and bends')).toHaveValue(/^850/);
-  await page.getByRole('button', { name: 'A zone' }).click();
-  await app.type('Zone 1', 'by the exhaust');
-  await app.type('Zone 1 air', '68');
-  await expect(app.ledger).toContainText('Hottest: by the exhaust');
-  await page.getByRole('button', { name: 'A hole' }).click();
-  await app.type('Hole 1 across', '15');
-  await expect(plan).toContainText('gland, 15');
-  await page.getByRole('button', { name: 'A place where it rubs' }).click();
-  await expect(plan).toContainText('rubs: an edge');
-  await page.getByRole('switch', { name: 'guarded 1' }).click();
-  await expect(plan).toContainText('an edge, guarded');
-  await app.type('Supports, every', '900');
-  await expect(app.ledger.getByRole('button', { name: /Supports apart/ })).toContainText('watch');
-  await app.saved();
-  await page.reload();
-  await app.unfold();
-  await expect(plan).toContainText('by the exhaust, 68');
-});
+test(
+  'a way is drawn as it is typed, and what lies along it governs',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.cable('TH-4');
+    await app.stage('Run');
+    const plan = page.getByRole('img', { name: /The route in plan/ });
+    const route = app.field('Route, legs and bends');
+    await route.fill('850, 90° r80, 1240, 45° L r100, 420');
+    await expect(plan).toHaveAccessibleName(/3 legs and 2 bends/);
+    await route.press('Enter');
+    await expect(app.field('Stud to stud, as it lies')).toHaveValue(/^2\s471\.4$/);
+    await expect(app.ledger).toContainText('Tightest bend');
+    await expect(app.ledger.getByRole('button', { name: /Tightest bend/ })).toContainText('fails');
+    await app.refuses('Route, legs and bends', '850, 90° r80', /leg.*missing after the last bend/);
+    await expect(app.field('Route, legs and bends')).toHaveValue(/^850/);
+    await page.getByRole('button', { name: 'A zone' }).click();
+    await app.type('Zone 1', 'by the exhaust');
+    await app.type('Zone 1 air', '68');
+    await expect(app.ledger).toContainText('Hottest: by the exhaust');
+    await page.getByRole('button', { name: 'A hole' }).click();
+    await app.type('Hole 1 across', '15');
+    await expect(plan).toContainText('gland, 15');
+    await page.getByRole('button', { name: 'A place where it rubs' }).click();
+    await expect(plan).toContainText('rubs: an edge');
+    await page.getByRole('switch', { name: 'guarded 1' }).click();
+    await expect(plan).toContainText('an edge, guarded');
+    await app.type('Supports, every', '900');
+    await expect(app.ledger.getByRole('button', { name: /Supports apart/ })).toContainText('watch');
+    await app.saved();
+    await page.reload();
+    await app.unfold();
+    await expect(plan).toContainText('by the exhaust, 68');
+  },
+);
 
 test('mock-up first: the mark gives the cut for the other end', async ({ page }) => {
   const app = new App(page);
@@ -128,39 +132,45 @@ test('a piece is ticked off by name, and its spool is so much shorter', async ({
   await expect(card(page, 'EN-2')).toHaveAttribute('aria-pressed', 'false');
 });
 
-test('the shelf falls by what is made, is counted anew, and says what will run out', async ({ page }) => {
-  const app = await kitOfDemo(page);
-  await app.go('/job/teasel/cable/th2/make');
-  await page.getByRole('button', { name: /Cut$/ }).last().click();
-  const from = page.getByRole('button', { name: /^Cut from/ });
-  await expect(from).toContainText('Offcut 11');
-  await from.click();
-  await page.getByRole('option', { name: /^Spool 1,/ }).click();
-  await app.type('Who is working', 'Ada');
-  await page.getByRole('button', { name: /^Done/ }).click();
-  await page.getByRole('button', { name: 'Go past it, with a reason' }).click();
-  await app.type('Why it may be gone past', 'measured twice');
-  await page.getByRole('button', { name: /^Done/ }).click();
-  await expect(page.getByRole('heading', { name: /^Slide every layer/ })).toBeVisible();
-  await app.saved();
-  await app.go('/job/teasel/kit');
-  await page.getByRole('button', { name: 'What is on the shelf' }).click();
-  // Not the offcut that the plan would take, but the spool that was chosen: 7100 less 10 squared off, 411 and a kerf.
-  await expect(app.field('Left on Offcut 11')).toHaveValue(/^860$/);
-  await expect(app.field('Left on Spool 1')).toHaveValue(/^6\s67\d$/);
+test(
+  'the shelf falls by what is made, is counted anew, and says what will run out',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = await kitOfDemo(page);
+    await app.go('/job/teasel/cable/th2/make');
+    await page.getByRole('button', { name: /Cut$/ }).last().click();
+    const from = page.getByRole('button', { name: /^Cut from/ });
+    await expect(from).toContainText('Offcut 11');
+    await from.click();
+    await page.getByRole('option', { name: /^Spool 1,/ }).click();
+    await app.type('Who is working', 'Ada');
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await page.getByRole('button', { name: 'Go past it, with a reason' }).click();
+    await app.type('Why it may be gone past', 'measured twice');
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await expect(page.getByRole('heading', { name: /^Slide every layer/ })).toBeVisible();
+    await app.saved();
+    await app.go('/job/teasel/kit');
+    await page.getByRole('button', { name: 'What is on the shelf' }).click();
+    // Not the offcut that the plan would take, but the spool that was chosen: 7100 less 10 squared off, 411 and a kerf.
+    await expect(app.field('Left on Offcut 11')).toHaveValue(/^860$/);
+    await expect(app.field('Left on Spool 1')).toHaveValue(/^6\s67\d$/);
 
-  await app.refuses('Counted of Printed label', '-2', /out of range|“-2”/);
-  await app.type('Counted of Printed label', '21');
-  await expect(page.getByText(/was 60, counted .*Ada/)).toBeVisible();
-  const shopping = page.getByRole('region', { name: 'Shopping' });
-  await expect(shopping.getByRole('listitem').filter({ hasText: 'Printed label' })).toContainText(/buy \d+/);
-  await app.type('Keep at least of Solder wire 2 mm, rosin flux', '400');
-  const solder = shopping.getByRole('listitem').filter({ hasText: 'Solder wire' });
-  await expect(solder).toContainText('400');
-  await expect(solder).toContainText(/buy 2\d\d/);
-  await solder.getByRole('button').click();
-  await expect(solder).toContainText('on the shelf');
-});
+    await app.refuses('Counted of Printed label', '-2', /out of range|“-2”/);
+    await app.type('Counted of Printed label', '21');
+    await expect(page.getByText(/was 60, counted .*Ada/)).toBeVisible();
+    const shopping = page.getByRole('region', { name: 'Shopping' });
+    await expect(shopping.getByRole('listitem').filter({ hasText: 'Printed label' })).toContainText(
+      /buy \d+/,
+    );
+    await app.type('Keep at least of Solder wire 2 mm, rosin flux', '400');
+    const solder = shopping.getByRole('listitem').filter({ hasText: 'Solder wire' });
+    await expect(solder).toContainText('400');
+    await expect(solder).toContainText(/buy 2\d\d/);
+    await solder.getByRole('button').click();
+    await expect(solder).toContainText('on the shelf');
+  },
+);
 
 test('too little stock says exactly what to buy, and a new spool puts it right', async ({ page }) => {
   const app = await kitOfDemo(page);

@@ -20,45 +20,47 @@ die: C / C
 proof: proved
 by: N. Sorrel 2025-10-18`;
 
-test('the log is searched, narrowed, opened, marked with a word, and goes to a calendar', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/log');
-  const main = page.getByRole('main');
-  const rows = main.getByRole('row');
-  await expect(main).toContainText('11 of 31 cables of 3 jobs');
-  expect(await app.seriousProblems('main')).toEqual([]);
-  await page.getByRole('searchbox', { name: 'Look for' }).fill('hut shunt');
-  // One of them is only planned.
-  await expect(rows).toHaveCount(4);
-  await page.getByRole('searchbox', { name: 'Look for' }).fill('hs1');
-  await expect(main).not.toContainText('TH-1');
-  await page.getByRole('searchbox', { name: 'Look for' }).fill('');
-  await app.choose('Which', 'overdue');
-  await app.choose('Order', 'due soonest');
-  await expect(rows.nth(1)).toContainText('HB-5');
-  await expect(rows.nth(1)).toContainText('tighten again, overdue');
-  const download = page.waitForEvent('download');
-  await main.getByRole('button', { name: /due, to a calendar/ }).click();
-  const file = await readFile(await (await download).path(), 'utf8');
-  const events = new ICAL.Component(ICAL.parse(file) as [string, unknown[], unknown[]]).getAllSubcomponents(
-    'vevent',
-  );
-  const summaries = events.map((own) => new ICAL.Event(own).summary);
-  expect(summaries).toContain('Tighten again HB-5');
-  expect(summaries).toContain('Replace WN-1');
+test(
+  'the log is searched, narrowed, opened, marked with a word, and goes to a calendar',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/log');
+    const main = page.getByRole('main');
+    const rows = main.getByRole('row');
+    await expect(main).toContainText('11 of 31 cables of 3 jobs');
+    expect(await app.seriousProblems('main')).toEqual([]);
+    await page.getByRole('searchbox', { name: 'Look for' }).fill('hut shunt');
+    // One of them is only planned.
+    await expect(rows).toHaveCount(4);
+    await page.getByRole('searchbox', { name: 'Look for' }).fill('hs1');
+    await expect(main).not.toContainText('TH-1');
+    await page.getByRole('searchbox', { name: 'Look for' }).fill('');
+    await app.choose('Which', 'overdue');
+    await app.choose('Order', 'due soonest');
+    await expect(rows.nth(1)).toContainText('HB-5');
+    await expect(rows.nth(1)).toContainText('tighten again, overdue');
+    const download = page.waitForEvent('download');
+    await main.getByRole('button', { name: /due, to a calendar/ }).click();
+    const file = await readFile(await (await download).path(), 'utf8');
+    const events = new ICAL.Component(ICAL.parse(file) as [string, unknown[], unknown[]]).getAllSubcomponents(
+      'vevent',
+    );
+    const summaries = events.map((own) => new ICAL.Event(own).summary);
+    expect(summaries).toContain('Tighten again HB-5');
+    expect(summaries).toContain('Replace WN-1');
 
-  await rows.filter({ hasText: 'HB-5' }).getByRole('button', { name: 'HB-5' }).click();
-  const detail = page.getByRole('region', { name: 'Cable HB-5' });
-  await expect(detail).toContainText('2025-11-24');
-  await detail.getByRole('textbox', { name: 'New keyword' }).fill('suspect');
-  await detail.getByRole('textbox', { name: 'New keyword' }).press('Enter');
-  await main.getByRole('button', { name: 'suspect', exact: true }).click();
-  await expect(rows).toHaveCount(2);
-  await app.saved();
-});
+    await rows.filter({ hasText: 'HB-5' }).getByRole('button', { name: 'HB-5' }).click();
+    const detail = page.getByRole('region', { name: 'Cable HB-5' });
+    await expect(detail).toContainText('2025-11-24');
+    await detail.getByRole('textbox', { name: 'New keyword' }).fill('suspect');
+    await detail.getByRole('textbox', { name: 'New keyword' }).press('Enter');
+    await main.getByRole('button', { name: 'suspect', exact: true }).click();
+    await expect(rows).toHaveCount(2);
+    await app.saved();
+  },
+);
 
 test('what was written down wrong is put right, and the old wording stays', async ({ page }) => {
   const app = new App(page);

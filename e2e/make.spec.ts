@@ -4,21 +4,25 @@ import { App } from './app.ts';
 import { atTheBench, current, doing, gate, sign } from './makeBench.ts';
 import { test } from './test.ts';
 
-test('a crimp asks for the layers and the strands first, and a name before all', async ({ page }) => {
-  await atTheBench(page, 'th2', 'crimp-1.A');
-  await page.getByRole('button', { name: /^Done/ }).click();
-  await expect(page.getByRole('alert')).toHaveText('Who is working?');
-  // A slow hand: the clock on the page must not take the letters away.
-  await page.getByLabel('Who is working').pressSequentially('Ada', { delay: 900 });
-  await page.getByLabel('Who is working').press('Enter');
-  await expect(page.getByLabel('Who is working')).toBeHidden();
-  await page.getByRole('button', { name: /^Done/ }).click();
-  await expect(gate(page)).toContainText('layers are on the cable');
-  await expect(gate(page)).toContainText('every strand is home');
-  await gate(page).getByRole('button', { name: 'Layers on' }).click();
-  await expect(current(page)).toContainText('Layers on');
-  await expect(doing(page)).toContainText('then 19/6 heat shrink');
-});
+test(
+  'a crimp asks for the layers and the strands first, and a name before all',
+  { tag: '@journey' },
+  async ({ page }) => {
+    await atTheBench(page, 'th2', 'crimp-1.A');
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await expect(page.getByRole('alert')).toHaveText('Who is working?');
+    // A slow hand: the clock on the page must not take the letters away.
+    await page.getByLabel('Who is working').pressSequentially('Ada', { delay: 900 });
+    await page.getByLabel('Who is working').press('Enter');
+    await expect(page.getByLabel('Who is working')).toBeHidden();
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await expect(gate(page)).toContainText('layers are on the cable');
+    await expect(gate(page)).toContainText('every strand is home');
+    await gate(page).getByRole('button', { name: 'Layers on' }).click();
+    await expect(current(page)).toContainText('Layers on');
+    await expect(doing(page)).toContainText('then 19/6 heat shrink');
+  },
+);
 
 test('what the work itself asks cannot be gone past; a judgement can, with a reason that stays', async ({
   page,
@@ -47,23 +51,27 @@ test('what the work itself asks cannot be gone past; a judgement can, with a rea
   expect(await app.exported()).toContain('cut to the old cable');
 });
 
-test('a die that will not close stops the steps, with the way out and no way past', async ({ page }) => {
-  const app = await atTheBench(page, 'th3', 'lay-out');
-  await app.go('/job/teasel/cable/th3/ends');
-  await page
-    .getByRole('region', { name: 'End B' })
-    .getByRole('radio', { name: /die 70, .*will not close/ })
-    .click();
-  await app.saved();
-  await app.go('/job/teasel/bench/th3?step=crimp-1.B');
-  await sign(page);
-  await page.keyboard.press('Space');
-  await expect(gate(page)).toContainText('it will not close on so much copper');
-  await expect(gate(page)).toContainText('Way out Take the next wider die');
-  await expect(gate(page).getByRole('button', { name: /Go past it/ })).toBeHidden();
-  await gate(page).getByRole('link', { name: 'To Ends' }).click();
-  await expect(page).toHaveURL(/th3\/ends$/);
-});
+test(
+  'a die that will not close stops the steps, with the way out and no way past',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = await atTheBench(page, 'th3', 'lay-out');
+    await app.go('/job/teasel/cable/th3/ends');
+    await page
+      .getByRole('region', { name: 'End B' })
+      .getByRole('radio', { name: /die 70, .*will not close/ })
+      .click();
+    await app.saved();
+    await app.go('/job/teasel/bench/th3?step=crimp-1.B');
+    await sign(page);
+    await page.keyboard.press('Space');
+    await expect(gate(page)).toContainText('it will not close on so much copper');
+    await expect(gate(page)).toContainText('Way out Take the next wider die');
+    await expect(gate(page).getByRole('button', { name: /Go past it/ })).toBeHidden();
+    await gate(page).getByRole('link', { name: 'To Ends' }).click();
+    await expect(page).toHaveURL(/th3\/ends$/);
+  },
+);
 
 test('a burnt sleeve: a new one from the free end asks for the layers again, and only for those', async ({
   page,

@@ -77,7 +77,7 @@ test('an insulation test is read at its three moments, and a nick shows', async 
   await expect(ledgerRow(app, /^Insulation/)).toContainText('would fail');
 });
 
-test('trouble never becomes a reading', async ({ page }) => {
+test('trouble never becomes a reading', { tag: '@journey' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.cable('IN-1');

@@ -74,10 +74,14 @@ test('what is asked changes the answer: few sizes, fuses too, losses over the ye
   await expect(together.getByRole('cell').last()).toHaveText(/^\s*(5\d|60).%\s*$/);
 });
 
-test('without an installation there is nothing to choose, and nothing is called proved', async ({ page }) => {
-  const app = new App(page);
-  await app.openEmptyJob();
-  await app.go(`${new URL(page.url()).pathname}/sizes`);
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('No cable lies between two places yet');
-  await expect(page.getByRole('table')).toHaveCount(0);
-});
+test(
+  'without an installation there is nothing to choose, and nothing is called proved',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openEmptyJob();
+    await app.go(`${new URL(page.url()).pathname}/sizes`);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('No cable lies between two places yet');
+    await expect(page.getByRole('table')).toHaveCount(0);
+  },
+);

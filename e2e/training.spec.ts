@@ -14,50 +14,52 @@ const place = (page: Page, name: FaultName) =>
 const mark = (page: Page, name: FaultName) =>
   page.getByRole('button', { name: tell(FAULTS[name].title), exact: true });
 
-test('a round of ends is looked at by keyboard, outlives a reload, and comes out on paper', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.keyboard.press('Control+k');
-  await page.getByRole('combobox').fill('spot the fault');
-  await page.keyboard.press('Enter');
-  await expect(page).toHaveURL(/training\?level=1&round=\d+$/);
+test(
+  'a round of ends is looked at by keyboard, outlives a reload, and comes out on paper',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox').fill('spot the fault');
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/training\?level=1&round=\d+$/);
 
-  await page.goto(`/job/teasel/training?level=2&round=${ROUND}`);
-  const ends = roundOf(ROUND, 2);
-  for (const [i, { faults }] of ends.entries()) {
-    for (const name of faults) {
-      await place(page, name).focus();
+    await page.goto(`/job/teasel/training?level=2&round=${ROUND}`);
+    const ends = roundOf(ROUND, 2);
+    for (const [i, { faults }] of ends.entries()) {
+      for (const name of faults) {
+        await place(page, name).focus();
+        await page.keyboard.press('Enter');
+        await expect(page.getByRole('heading', { name: tell(PLACES[FAULTS[name].at]) })).toBeVisible();
+        await mark(page, name).focus();
+        await page.keyboard.press('Space');
+        await expect(mark(page, name)).toHaveAttribute('aria-pressed', 'true');
+      }
+      if (i === 1) await page.reload();
+      const handIn = page.getByRole('button', { name: 'Hand in' });
+      if (i === 1)
+        await expect(
+          page.getByText(faults.length > 0 ? `${faults.length} marked` : 'nothing marked'),
+        ).toBeVisible();
+      await handIn.focus();
       await page.keyboard.press('Enter');
-      await expect(page.getByRole('heading', { name: tell(PLACES[FAULTS[name].at]) })).toBeVisible();
-      await mark(page, name).focus();
-      await page.keyboard.press('Space');
-      await expect(mark(page, name)).toHaveAttribute('aria-pressed', 'true');
+      await expect(page.getByRole('region', { name: 'The answer' })).toContainText('10of 10 points');
+      await page
+        .getByRole('button', { name: /^(Next end|Result)$/ })
+        .last()
+        .focus();
+      await page.keyboard.press('Enter');
     }
-    if (i === 1) await page.reload();
-    const handIn = page.getByRole('button', { name: 'Hand in' });
-    if (i === 1)
-      await expect(
-        page.getByText(faults.length > 0 ? `${faults.length} marked` : 'nothing marked'),
-      ).toBeVisible();
-    await handIn.focus();
-    await page.keyboard.press('Enter');
-    await expect(page.getByRole('region', { name: 'The answer' })).toContainText('10of 10 points');
-    await page
-      .getByRole('button', { name: /^(Next end|Result)$/ })
-      .last()
-      .focus();
-    await page.keyboard.press('Enter');
-  }
-  await expect(page.getByText('50 of 50')).toBeVisible();
+    await expect(page.getByText('50 of 50')).toBeVisible();
 
-  await page.getByRole('link', { name: 'Result on paper' }).click();
-  await expect(page.getByRole('heading', { name: `Spot the fault, round ${ROUND}` })).toBeVisible();
-  await expect(page.locator('main')).toContainText('50 of 50');
-  await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
-});
+    await page.getByRole('link', { name: 'Result on paper' }).click();
+    await expect(page.getByRole('heading', { name: `Spot the fault, round ${ROUND}` })).toBeVisible();
+    await expect(page.locator('main')).toContainText('50 of 50');
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+  },
+);
 
 test('what was missed and what was not there are told apart, with their figures', async ({ page }) => {
   const app = new App(page);

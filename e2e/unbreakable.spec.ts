@@ -33,34 +33,36 @@ test('a die that the lug’s own wall fills is one press, and the page lives', a
   expect(errors).toEqual([]);
 });
 
-test('a cable that cannot be worked up is one red line; the others, undo and export go on', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.stage('Run');
-  await app.type('To, end B', 'somewhere');
-  // The physics itself fails from here on, as a fault of ours would make it.
-  await page.evaluate(() => {
-    const real = Math.cbrt;
-    Object.assign(window, { mend: () => (Math.cbrt = real) });
-    Math.cbrt = () => {
-      throw new RangeError('broken on purpose');
-    };
-  });
-  await app.type('Continuous', '77');
-  const box = page.getByRole('alert').filter({ hasText: 'TH-3 cannot be worked up' });
-  await expect(box).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Rack' })).toContainText('cannot be worked up');
-  const download = page.waitForEvent('download');
-  await box.getByRole('button', { name: 'Export this job' }).click();
-  expect(await readFile(await (await download).path(), 'utf8')).toContain('"amps": 77');
-  await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
-  await box.getByRole('button', { name: /^Undo the last change/ }).click();
-  await expect(box).toBeHidden();
-  await expect(app.ledger).toContainText('Amps drawn');
-  await app.saved();
-});
+test(
+  'a cable that cannot be worked up is one red line; the others, undo and export go on',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.stage('Run');
+    await app.type('To, end B', 'somewhere');
+    // The physics itself fails from here on, as a fault of ours would make it.
+    await page.evaluate(() => {
+      const real = Math.cbrt;
+      Object.assign(window, { mend: () => (Math.cbrt = real) });
+      Math.cbrt = () => {
+        throw new RangeError('broken on purpose');
+      };
+    });
+    await app.type('Continuous', '77');
+    const box = page.getByRole('alert').filter({ hasText: 'TH-3 cannot be worked up' });
+    await expect(box).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Rack' })).toContainText('cannot be worked up');
+    const download = page.waitForEvent('download');
+    await box.getByRole('button', { name: 'Export this job' }).click();
+    expect(await readFile(await (await download).path(), 'utf8')).toContain('"amps": 77');
+    await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
+    await box.getByRole('button', { name: /^Undo the last change/ }).click();
+    await expect(box).toBeHidden();
+    await expect(app.ledger).toContainText('Amps drawn');
+    await app.saved();
+  },
+);
 
 test('a stage that fails says so in its place, with drawing, ledger and rack alive', async ({ page }) => {
   const app = new App(page);

@@ -76,64 +76,72 @@ const VIEWS = [
 /** Dates by the reader's locale, and the wording that a sealed record keeps. */
 const SAID_BEFORE = /\b(jan|feb|mrt|apr|mei|juni?|juli?|aug|sep|okt|nov|dec)[a-z]*\b|tinned marine|welding/i;
 
-test('nothing is written on any view that a translator would not be asked', async ({ page }) => {
-  test.setTimeout(120_000);
-  await page.route(/\/nl-[\w-]+\.json$/, (route) =>
-    route.fulfill({ json: Object.fromEntries(messages.map((text) => [text, inGreek(text)])) }),
-  );
-  await readIn(page, { language: 'nl' });
-  await page.goto('/demo');
-  await expect(page.locator('.workpiece svg').first()).toBeVisible();
-  await page.getByRole('button', { name: inGreek('Look round') }).click();
-  const app = new App(page);
-  const left = new Map<string, string>();
-  for (const view of VIEWS) {
-    await app.go(`/job/${view}`);
-    await expect(page).toHaveURL(new RegExp(`/job/${view}`));
-    await expect(page.locator('main, article').first()).toContainText(/[α-ω]{4}/);
-    for (const text of await textsOf(page)) {
-      // What a sealed record says was said when it was sealed.
-      const words = [...text.matchAll(/[a-z]{3,}/gi)].map(([word]) => word.toLowerCase());
-      const unknown = words.filter((word) => !names.has(word));
-      if (unknown.length > 0 && !left.has(text)) left.set(text, view);
+test(
+  'nothing is written on any view that a translator would not be asked',
+  { tag: '@journey' },
+  async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.route(/\/nl-[\w-]+\.json$/, (route) =>
+      route.fulfill({ json: Object.fromEntries(messages.map((text) => [text, inGreek(text)])) }),
+    );
+    await readIn(page, { language: 'nl' });
+    await page.goto('/demo');
+    await expect(page.locator('.workpiece svg').first()).toBeVisible();
+    await page.getByRole('button', { name: inGreek('Look round') }).click();
+    const app = new App(page);
+    const left = new Map<string, string>();
+    for (const view of VIEWS) {
+      await app.go(`/job/${view}`);
+      await expect(page).toHaveURL(new RegExp(`/job/${view}`));
+      await expect(page.locator('main, article').first()).toContainText(/[α-ω]{4}/);
+      for (const text of await textsOf(page)) {
+        // What a sealed record says was said when it was sealed.
+        const words = [...text.matchAll(/[a-z]{3,}/gi)].map(([word]) => word.toLowerCase());
+        const unknown = words.filter((word) => !names.has(word));
+        if (unknown.length > 0 && !left.has(text)) left.set(text, view);
+      }
     }
-  }
-  expect([...left].filter(([text]) => !SAID_BEFORE.test(text))).toEqual([]);
-});
+    expect([...left].filter(([text]) => !SAID_BEFORE.test(text))).toEqual([]);
+  },
+);
 
-test('Dutch is chosen, and read back: words, decimal comma, and what is typed with it', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('button', { name: /Teasel/ }).click();
-  await page.getByRole('menuitem', { name: /Language|Taal/ }).click();
-  await page.getByRole('radio', { name: 'Nederlands' }).click();
-  await page.getByRole('button', { name: 'Read in this language' }).click();
-  await expect(page.getByRole('heading', { name: 'Rek' })).toBeVisible();
-  await expect(page.locator('html')).toHaveAttribute('lang', 'nl');
-  await page.keyboard.press('1');
-  const volts = page.getByRole('textbox', { name: 'Systeem' });
-  await volts.fill('25,6');
-  await volts.press('Enter');
-  await expect(volts).toHaveValue('25,6');
-  await volts.fill('1.250');
-  await volts.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('op twee manieren te lezen');
-  await volts.fill('24.5');
-  await volts.press('Enter');
-  await expect(volts).toHaveValue('24,5');
-  await expect(page.getByTestId('saved')).toContainText(/^Hier bewaard/);
-  await page.reload();
-  await expect(page.getByRole('heading', { name: 'Rek' })).toBeVisible();
-  await expect(page.getByRole('textbox', { name: 'Systeem' })).toHaveValue('24,5');
-  // The decimal sign goes its own way, and English comes back as it was.
-  await page.getByRole('button', { name: /Teasel/ }).click();
-  await page.getByRole('menuitem', { name: /Language|Taal/ }).click();
-  await page.getByRole('radio', { name: 'English' }).click();
-  await page.getByRole('radio', { name: '2,5' }).click();
-  await page.getByRole('button', { name: 'Lees in deze taal' }).click();
-  await expect(page.getByRole('heading', { name: 'Rack' })).toBeVisible();
-  await expect(page.getByRole('textbox', { name: 'System' })).toHaveValue('24,5');
-});
+test(
+  'Dutch is chosen, and read back: words, decimal comma, and what is typed with it',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.getByRole('button', { name: /Teasel/ }).click();
+    await page.getByRole('menuitem', { name: /Language|Taal/ }).click();
+    await page.getByRole('radio', { name: 'Nederlands' }).click();
+    await page.getByRole('button', { name: 'Read in this language' }).click();
+    await expect(page.getByRole('heading', { name: 'Rek' })).toBeVisible();
+    await expect(page.locator('html')).toHaveAttribute('lang', 'nl');
+    await page.keyboard.press('1');
+    const volts = page.getByRole('textbox', { name: 'Systeem' });
+    await volts.fill('25,6');
+    await volts.press('Enter');
+    await expect(volts).toHaveValue('25,6');
+    await volts.fill('1.250');
+    await volts.press('Enter');
+    await expect(page.getByRole('alert')).toContainText('op twee manieren te lezen');
+    await volts.fill('24.5');
+    await volts.press('Enter');
+    await expect(volts).toHaveValue('24,5');
+    await expect(page.getByTestId('saved')).toContainText(/^Hier bewaard/);
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Rek' })).toBeVisible();
+    await expect(page.getByRole('textbox', { name: 'Systeem' })).toHaveValue('24,5');
+    // The decimal sign goes its own way, and English comes back as it was.
+    await page.getByRole('button', { name: /Teasel/ }).click();
+    await page.getByRole('menuitem', { name: /Language|Taal/ }).click();
+    await page.getByRole('radio', { name: 'English' }).click();
+    await page.getByRole('radio', { name: '2,5' }).click();
+    await page.getByRole('button', { name: 'Lees in deze taal' }).click();
+    await expect(page.getByRole('heading', { name: 'Rack' })).toBeVisible();
+    await expect(page.getByRole('textbox', { name: 'System' })).toHaveValue('24,5');
+  },
+);
 
 test('a browser that is set to Dutch opens in Dutch, and the drawing keeps its texts apart', async ({
   browser,

@@ -27,24 +27,26 @@ test('a first job plans with nothing on the shelf, asks whose tools, and takes t
   await expect(page.getByRole('checkbox', { name: /Bench hydraulic/ })).not.toBeChecked();
 });
 
-test('the example workshop says that it is one, and is emptied in one press, and undone', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openEmptyJob();
-  await page.getByRole('button', { name: 'Inverter', exact: true }).click();
-  await page.getByRole('button', { name: 'Take both to the bench' }).click();
-  await page.getByRole('button', { name: 'Use the example' }).click();
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  const bar = page.getByRole('complementary', { name: 'Workshop' });
-  await expect(bar).toContainText('The example workshop is in use.');
-  await bar.getByRole('button', { name: 'Empty it' }).click();
-  await expect(bar).toHaveCount(0);
-  await page.getByRole('tab', { name: 'Dies and tools' }).click();
-  await expect(page.getByText('Hand hydraulic, hexagon set')).toHaveCount(0);
-  await page.keyboard.press('Control+z');
-  await expect(bar).toContainText('The example workshop is in use.');
-});
+test(
+  'the example workshop says that it is one, and is emptied in one press, and undone',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openEmptyJob();
+    await page.getByRole('button', { name: 'Inverter', exact: true }).click();
+    await page.getByRole('button', { name: 'Take both to the bench' }).click();
+    await page.getByRole('button', { name: 'Use the example' }).click();
+    await page.getByRole('link', { name: 'Tool case' }).click();
+    const bar = page.getByRole('complementary', { name: 'Workshop' });
+    await expect(bar).toContainText('The example workshop is in use.');
+    await bar.getByRole('button', { name: 'Empty it' }).click();
+    await expect(bar).toHaveCount(0);
+    await page.getByRole('tab', { name: 'Dies and tools' }).click();
+    await expect(page.getByText('Hand hydraulic, hexagon set')).toHaveCount(0);
+    await page.keyboard.press('Control+z');
+    await expect(bar).toContainText('The example workshop is in use.');
+  },
+);
 
 test('a cable is duplicated, gets its return and is deleted by buttons, on a phone too', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });

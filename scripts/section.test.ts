@@ -94,7 +94,7 @@ describe('ten pictures of sawn crimps, by themselves', () => {
 describe('the same out of focus', () => {
   const fine = pictures
     .filter(({ voidShare }) => voidShare > 0.02 && voidShare < 0.13)
-    .slice(0, isThereTime ? 3 : 2);
+    .slice(0, isThereTime ? 3 : 1);
   test('by two pixels none reads 1.5 points too low and is not refused', () => {
     const soft = printed('--blur', '2', ...fine.map(({ file }) => DIR + file));
     for (const [i, { file, voidShare, refused }] of soft.entries())
@@ -102,7 +102,7 @@ describe('the same out of focus', () => {
         file,
         true,
       ]);
-    expect(soft.filter(({ refused }) => refused === 'not sharp').length).toBeGreaterThan(1);
+    expect(soft.filter(({ refused }) => refused === 'not sharp').length).toBeGreaterThan(isThereTime ? 1 : 0);
   });
 });
 

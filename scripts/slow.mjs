@@ -1,9 +1,12 @@
-// npm run test:slow: what takes too long for every change. Properties with twenty times the cases, and in the browser the
-// monkey, the kills, the races of tabs, and five hundred cables. About an hour.
+// npm run test:slow: what takes too long for every change. All unit tests with all their cases and some with twenty times
+// as many; in the browser every test, then the monkey, the kills, the races of tabs, and five hundred cables. About an hour.
 import { ensureChromium, ensurePackages, must } from './setup.mjs';
 
 ensurePackages();
 ensureChromium();
+must('npm', ['run', '--silent', 'unit', '--', '--testTimeout=1200000'], {
+  env: { ...process.env, CASES_TIMES: '1' },
+});
 const env = { ...process.env, CASES_TIMES: process.env.CASES_TIMES ?? '20' };
 must(
   'npm',
@@ -25,4 +28,5 @@ must(
   { env },
 );
 must('npm', ['run', '--silent', 'build']);
+must('npm', ['run', '--silent', 'e2e']);
 must('npx', ['--no-install', 'playwright', 'test', '-c', 'playwright.slow.config.ts']);

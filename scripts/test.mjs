@@ -72,7 +72,7 @@ await suite(
   }),
 );
 if (build) {
-  await suite('browser tests', ['e2e'], 'test-results/e2e.json', (report) => ({
+  await suite('browser tests', ['e2e', '--', '--grep', '@journey'], 'test-results/e2e.json', (report) => ({
     passed: report.stats.expected,
     failed: report.stats.unexpected,
     flaky: flakyOf(report),

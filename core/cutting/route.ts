@@ -55,7 +55,8 @@ export function tightestBend({ bends }: Route): Bend | null {
 }
 
 export type RouteEntry =
-  { readonly ok: true; readonly route: Route } | { readonly ok: false; readonly sentence: Message };
+  | { readonly ok: true; readonly route: Route }
+  | { readonly ok: false; readonly sentence: Message };
 
 const BEND = /^([+-]?)\s*(\d+(?:\.\d+)?)\s*(?:°|deg)\s*(l|r(?!\s*\d)|left|right)?\s*(?:r\s*(.+))?$/i;
 

@@ -7,7 +7,8 @@ import { say } from '../words/say.ts';
 export type ReadLine = (line: string, atS: number) => Said;
 
 export type CompiledLine =
-  { readonly ok: true; readonly read: ReadLine } | { readonly ok: false; readonly sentence: string };
+  | { readonly ok: true; readonly read: ReadLine }
+  | { readonly ok: false; readonly sentence: string };
 
 /** What a pattern may name. A space stands for any space, and everything else for itself. */
 const PARTS: Readonly<Record<string, string>> = {

@@ -5,7 +5,8 @@ import { say } from '../words/say.ts';
 
 /** What one field of a table says: a value, or what is wrong with it. */
 export type Read =
-  { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly sentence: string };
+  | { readonly ok: true; readonly value: unknown }
+  | { readonly ok: false; readonly sentence: string };
 
 /** One column of a table as it is written to CSV and read back. */
 export interface Column<T> {

@@ -8,7 +8,8 @@ import {
 import { say } from '../words/say.ts';
 
 export type SizeEntry =
-  { readonly ok: true; readonly size: ConductorSize } | { readonly ok: false; readonly sentence: string };
+  | { readonly ok: true; readonly size: ConductorSize }
+  | { readonly ok: false; readonly sentence: string };
 
 /**
  * Reads a conductor size as people write it.

@@ -14,7 +14,8 @@ import type { Post } from './shop.ts';
 
 /** What a cable end really meets: a stud for a ring lug, or a tapered post for a clamp. */
 export type Meets =
-  { readonly kind: 'stud'; readonly stud: StudName } | { readonly kind: 'post'; readonly post: Post };
+  | { readonly kind: 'stud'; readonly stud: StudName }
+  | { readonly kind: 'post'; readonly post: Post };
 
 /** Post and polarity in words: "large taper, positive". */
 export const postTitle = ({ kind, polarity }: Post) => verbatim`${POST_KINDS[kind].title}, ${term(polarity)}`;

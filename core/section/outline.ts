@@ -20,7 +20,13 @@ export interface Found {
 
 /** Why a picture has no section in it. */
 export type Refusal =
-  'too small' | 'no metal' | 'cut off' | 'no outline' | 'round' | 'too blurred' | 'spoilt colours';
+  | 'too small'
+  | 'no metal'
+  | 'cut off'
+  | 'no outline'
+  | 'round'
+  | 'too blurred'
+  | 'spoilt colours';
 
 const LOOK_PX = 280;
 /** Fewer pixels across than this and no void can be seen. */

@@ -11,7 +11,16 @@ import type { Unit } from '../model/units/figure.ts';
 
 /** Parts of the workpiece that a step is about: the drawing lights them and leaves the rest pale. */
 export type Feature =
-  'cut' | 'layers' | 'strip' | 'strands' | 'barrel' | 'crimp' | 'clock' | 'sleeve' | 'palm' | 'tag';
+  | 'cut'
+  | 'layers'
+  | 'strip'
+  | 'strands'
+  | 'barrel'
+  | 'crimp'
+  | 'clock'
+  | 'sleeve'
+  | 'palm'
+  | 'tag';
 
 /** What must be true before a step. */
 export interface Gate {

@@ -79,9 +79,7 @@ const shown = computed(() => card.value.troubles.slice(0, 3));
     <EndsPicture :worked="worked" class="my-3" />
     <table class="w-full border-collapse">
       <caption class="sr-only">
-        {{
-          say`Both ends`
-        }}
+        {{ say`Both ends` }}
       </caption>
       <thead>
         <tr class="border-b border-hairline text-left text-[13px] text-ink2">

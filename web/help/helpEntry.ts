@@ -1,6 +1,15 @@
 /** A drawing that goes with some help. */
 export type PictureName =
-  'along' | 'pole' | 'drop' | 'return' | 'flats' | 'ears' | 'pull' | 'terminal' | 'duty' | 'hole';
+  | 'along'
+  | 'pole'
+  | 'drop'
+  | 'return'
+  | 'flats'
+  | 'ears'
+  | 'pull'
+  | 'terminal'
+  | 'duty'
+  | 'hole';
 
 /**
  * The label of a field, in the reader's language; what the field is, how to find it out, what follows where it is

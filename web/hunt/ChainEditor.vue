@@ -113,9 +113,8 @@ function setSize(piece: Piece, text: string): void {
     <div v-for="{ side, title, pieces } in sides" :key="side" class="mb-4">
       <h2 class="figure mb-1 border-b border-line text-[17px] font-semibold">{{ title }}</h2>
       <p class="note flex max-lg:hidden" aria-hidden="true">
-        <span class="w-[168px]">{{ say`kind` }}</span><span class="flex-1">{{
-          say`name, and of a cable its size, length, and if tinned`
-        }}</span>
+        <span class="w-[168px]">{{ say`kind` }}</span
+        ><span class="flex-1">{{ say`name, and of a cable its size, length, and if tinned` }}</span>
         <span class="w-[320px]">{{ say`should take, where known better; behind a panel` }}</span>
       </p>
       <div

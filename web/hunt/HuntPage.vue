@@ -115,7 +115,8 @@ const remakeWords = computed(() => {
               <b
                 v-if="found.verdict.simulated"
                 class="figure mr-1.5 rounded-box border-[1.5px] border-ink px-1 text-[13px] text-ink"
-                >{{ say`SIMULATED, proves nothing` }}</b>{{ tell(told.more) }}
+                >{{ say`SIMULATED, proves nothing` }}</b
+              >{{ tell(told.more) }}
             </p>
             <p v-if="found.next" class="figure text-[16px] font-semibold text-teal">
               {{ tell(probeSays(found.next)) }}

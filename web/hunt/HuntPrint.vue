@@ -54,8 +54,7 @@ const print = () => window.print();
       }}</template>
     </p>
     <p v-if="day">
-      {{ say`Read on ${day}` }}<template v-if="people">{{ ' ' }}{{ say`by ${people}` }}</template
-      >.
+      {{ say`Read on ${day}` }}<template v-if="people">{{ ' ' }}{{ say`by ${people}` }}</template>.
     </p>
     <p v-for="own in hunt.mended" :key="own.at">
       {{

@@ -70,7 +70,8 @@ const isWhole = ref(false);
               <td class="py-1.5 pr-2">
                 <span class="figure block text-[16px] leading-[18px] font-semibold">{{
                   own.piece.title
-                }}</span><span class="note leading-4">{{ tell(own.cause) }}</span>
+                }}</span
+                ><span class="note leading-4">{{ tell(own.cause) }}</span>
               </td>
               <td class="figure text-right text-[16px]">
                 {{ own.milliohm === null ? '–' : digits(own.milliohm, 3) }}

@@ -75,8 +75,7 @@ const pricedBy = (unit: StockUnit) => (unit === '' ? say`each` : unit === 'mm' ?
       class="note grid gap-2 max-sm:hidden sm:grid-cols-[minmax(0,1fr)_112px_112px_112px]"
       aria-hidden="true"
     >
-      <span>{{ say`What` }}</span><span>{{ say`On the shelf` }}</span
-      ><span>{{ say`Keep at least` }}</span
+      <span>{{ say`What` }}</span><span>{{ say`On the shelf` }}</span><span>{{ say`Keep at least` }}</span
       ><span>{{ say`Price` }}</span>
     </div>
     <div

@@ -116,12 +116,9 @@ function setCutting(change: Partial<typeof cutting.value>): void {
       class="note grid gap-2 max-sm:hidden sm:grid-cols-[94px_minmax(0,1fr)_82px_86px_108px_70px_34px_34px]"
       aria-hidden="true"
     >
-      <span>{{ say`Called` }}</span><span>{{ say`Kind` }}</span
-      ><span>{{ say`Size` }}</span
-      ><span>{{ say`Colour` }}</span
-      ><span>{{ say`Left` }}</span
-      ><span>{{ say`${bench.shop.currency} a metre` }}</span
-      ><span>{{ say`begun` }}</span>
+      <span>{{ say`Called` }}</span><span>{{ say`Kind` }}</span><span>{{ say`Size` }}</span
+      ><span>{{ say`Colour` }}</span><span>{{ say`Left` }}</span
+      ><span>{{ say`${bench.shop.currency} a metre` }}</span><span>{{ say`begun` }}</span>
     </div>
     <div
       v-for="spool in bench.shop.spools"

@@ -59,9 +59,8 @@ function bringIn(): void {
   <ModalBox :open="open" :title="say`Read a label`" @close="emit('close')">
     <template v-if="unknown">
       <p role="status">
-        <b class="figure text-[18px]">{{ unknown.tag }}</b>{{
-          say`, ${unknown.from} to ${unknown.to}, is not in this log.`
-        }}
+        <b class="figure text-[18px]">{{ unknown.tag }}</b
+        >{{ say`, ${unknown.from} to ${unknown.to}, is not in this log.` }}
       </p>
       <p class="note mt-1">
         {{ unknown.cable }}, {{ unknown.length }}, {{ unknown.proof }}, {{ unknown.by }}

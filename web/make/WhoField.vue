@@ -55,11 +55,8 @@ const isAsking = computed(() => isAnother.value || prefs.person.trim() === '');
       class="figure flex min-h-14 max-w-44 items-center gap-2 px-2 text-[18px] text-teal hover:bg-teal-tint"
       :aria-label="say`At the bench: ${prefs.person}. Change hands`"
     >
-      <span class="truncate">{{ prefs.person }}</span><ChevronUp
-        :size="18"
-        class="shrink-0"
-        aria-hidden="true"
-      />
+      <span class="truncate">{{ prefs.person }}</span
+      ><ChevronUp :size="18" class="shrink-0" aria-hidden="true" />
     </MenuButton>
     <MenuItems
       class="absolute bottom-full left-0 z-40 mb-1 w-56 border border-line bg-lamp shadow-lg focus:outline-none"

@@ -176,9 +176,7 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
           <div v-if="together" class="mt-3 overflow-x-auto">
             <table class="w-full border-collapse">
               <caption class="sr-only">
-                {{
-                  say`Sizes of all cables`
-                }}
+                {{ say`Sizes of all cables` }}
               </caption>
               <thead>
                 <tr class="border-b border-line text-left text-[12.5px] text-ink2">

@@ -44,9 +44,7 @@ const opened = computed(() => columns.value.find(({ key }) => key === openedKey.
     <div class="overflow-x-auto">
       <table class="w-full border-collapse">
         <caption class="sr-only">
-          {{
-            say`What the sizes come to`
-          }}
+          {{ say`What the sizes come to` }}
         </caption>
         <thead>
           <tr class="border-b border-hairline text-right text-[12.5px] text-ink2">

@@ -16,7 +16,8 @@ const LONGEST_PX = 1600;
 const LARGEST_BYTES = 60_000_000;
 
 export type Taken =
-  { readonly ok: true; readonly photo: ScaledPhoto } | { readonly ok: false; readonly sentence: string };
+  | { readonly ok: true; readonly photo: ScaledPhoto }
+  | { readonly ok: false; readonly sentence: string };
 
 /** Scales a picture file in a worker, or says in one sentence why it cannot be taken. */
 export async function takePhoto(file: File): Promise<Taken> {

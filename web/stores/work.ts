@@ -32,7 +32,8 @@ interface Kept {
 const solved = remember<SystemWork>();
 /** What was solved last, and for what: most changes are a step ticked or a count, and change nothing of it. */
 let latest:
-  { readonly job: Job; readonly shop: Shop; readonly tick: number; readonly work: SystemWork } | undefined;
+  | { readonly job: Job; readonly shop: Shop; readonly tick: number; readonly work: SystemWork }
+  | undefined;
 
 /**
  * The installation of a job, solved once for as long as its places, the design of its cables and what the shop works

@@ -20,9 +20,7 @@ const watts = (value: number | null) => (value === null ? '–' : `${digits(valu
 <template>
   <table class="w-full border-collapse">
     <caption class="sr-only">
-      {{
-        say`What each load gets`
-      }}
+      {{ say`What each load gets` }}
     </caption>
     <thead>
       <tr class="border-b border-hairline text-left">
@@ -57,9 +55,7 @@ const watts = (value: number | null) => (value === null ? '–' : `${digits(valu
             >
             <StateMark :state="cell.state" :close="cell.close" />
           </template>
-          <span v-else class="text-ink3"
-            >–<span class="sr-only">{{ say`off` }}</span></span
-          >
+          <span v-else class="text-ink3">–<span class="sr-only">{{ say`off` }}</span></span>
         </td>
       </tr>
       <tr

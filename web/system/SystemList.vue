@@ -85,9 +85,7 @@ const toggle = (id: string, isTaken: boolean) =>
     <div v-if="isOpen || isShown" class="grid gap-4">
       <table class="w-full border-collapse text-left">
         <caption class="figure py-1 text-left text-[15px] font-semibold">
-          {{
-            say`Places`
-          }}
+          {{ say`Places` }}
         </caption>
         <tbody>
           <tr v-for="own in places" :key="own.place.id" class="border-b border-hairline">
@@ -107,9 +105,7 @@ const toggle = (id: string, isTaken: boolean) =>
       </table>
       <table class="w-full border-collapse text-left">
         <caption class="figure py-1 text-left text-[15px] font-semibold">
-          {{
-            say`Cables`
-          }}
+          {{ say`Cables` }}
           <button v-if="typed.length > 0" type="button" class="button small ml-3" @click="all(true)">
             {{ say`Let all take their figures from the system` }}
           </button>

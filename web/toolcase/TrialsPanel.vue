@@ -96,7 +96,8 @@ function remove(id: string): void {
         <span class="min-w-0 flex-1 leading-4">
           <span :class="isOwn(trial) ? 'font-bold' : ''">{{
             lugOf(trial)?.label ?? say`a lug no longer owned`
-          }}</span>: {{ words(trial) }}
+          }}</span
+          >: {{ words(trial) }}
           <span class="text-ink3">{{ dayText(trial.at) }}, {{ trial.by }}</span>
           <span v-if="trial.source === 'simulated'" class="border border-ink px-1 font-bold">{{
             say`SIMULATED`

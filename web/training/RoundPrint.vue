@@ -36,8 +36,7 @@ const print = () => window.print();
     <h1 class="figure text-[26px] leading-8 font-semibold">{{ say`Spot the fault, round ${round}` }}</h1>
     <p class="mb-4 text-[14px]">
       {{ say`Level ${level}, ${LEVEL_WORDS[level].title}. ${kept.by || say`No name said`}`
-      }}<template v-if="day">, {{ day }}</template
-      >.
+      }}<template v-if="day">, {{ day }}</template>.
     </p>
     <RoundSummary v-if="isOver" :exercises="exercises" :marked="marked" :result="result" />
     <p v-else>{{ say`This round is not finished: hand in all of its ends first.` }}</p>

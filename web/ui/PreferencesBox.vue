@@ -40,7 +40,7 @@ const FIELDS = [
   { key: 'lengths', label: say`Lengths`, titles: { mm: say`mm and m`, in: say`in and ft` } },
   { key: 'sizes', label: say`Conductor sizes`, titles: { metric: 'mm²', gauge: 'AWG' } },
   { key: 'temperatures', label: say`Temperatures`, titles: { '°C': '°C', '°F': '°F' } },
-  { key: 'torques', label: say`Torque`, titles: { 'N·m': 'N·m', 'lbf·ft': 'lbf·ft' } },
+  { key: 'torques', label: say`Torque`, titles: { N·m: 'N·m', lbf·ft: 'lbf·ft' } },
   { key: 'forces', label: say`Forces and weights`, titles: { N: say`N and kg`, lbf: say`lbf and lb` } },
 ] as const satisfies readonly {
   readonly key: keyof Measures;

@@ -17,9 +17,8 @@ defineProps<{ finding: Finding }>();
       {{ say`Done without: ${finding.waived.by} answers for it. ${finding.waived.why}` }}
     </p>
     <p v-if="finding.read" class="mt-0.5 text-ink2">
-      <b v-if="finding.provenance === 'simulated'" class="mr-1 border border-ink px-1">{{
-        say`SIMULATED`
-      }}</b>{{ readText(finding) }}
+      <b v-if="finding.provenance === 'simulated'" class="mr-1 border border-ink px-1">{{ say`SIMULATED` }}</b
+      >{{ readText(finding) }}
     </p>
     <WorkLines :work="finding.work" class="mt-2" />
   </div>

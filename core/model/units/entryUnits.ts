@@ -62,15 +62,15 @@ export const UNITS: Readonly<
   torque: {
     base: 'N·m',
     units: {
-      ...by({ nm: 1, 'n·m': 1 }),
+      ...by({ nm: 1, n·m: 1 }),
       ...by({
         lbfft: LBF_FT_NM,
         lbft: LBF_FT_NM,
         ftlb: LBF_FT_NM,
         inlb: 0.112985,
         lbfin: 0.112985,
-        'lbf·ft': LBF_FT_NM,
-        'lbf·in': 0.112985,
+        lbf·ft: LBF_FT_NM,
+        lbf·in: 0.112985,
       }),
     },
   },

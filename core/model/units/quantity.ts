@@ -3,7 +3,8 @@ import { type DecimalMark, decimalMark } from '../../words/language.ts';
 import { baseUnit, EntryError, type QuantityKind, UNITS, unitNamed, type UnitOfEntry } from './entryUnits.ts';
 
 export type Entry =
-  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly sentence: string };
+  | { readonly ok: true; readonly value: number }
+  | { readonly ok: false; readonly sentence: string };
 
 type Token =
   | { readonly kind: 'number'; readonly value: number }

@@ -97,9 +97,8 @@ const list = computed(() => {
             <template v-for="part in parts" :key="part.title">
               <span v-if="part.sign" class="pb-[1px] text-ink2">{{ part.sign }}</span>
               <span class="flex flex-col items-center leading-5">
-                <span class="text-[13px] font-normal text-ink2">{{ part.title }}</span>{{
-                  sized(part.mm, part.decimals)
-                }}
+                <span class="text-[13px] font-normal text-ink2">{{ part.title }}</span
+                >{{ sized(part.mm, part.decimals) }}
               </span>
             </template>
           </p>

@@ -150,7 +150,8 @@ function tick(id: string): void {
         {{ say`Something takes too many volts?` }}
         <RouterLink class="text-teal underline" :to="{ name: 'hunt', params: { jobId } }">{{
           say`Hunt for the piece that takes them`
-        }}</RouterLink>.
+        }}</RouterLink
+        >.
       </p>
     </StageSection>
     <StageSection :title="say`After`" :note="say`when to come back`">

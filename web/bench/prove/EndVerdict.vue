@@ -16,9 +16,7 @@ const rest = computed(() => verdict.reasons.slice(0, 8));
   <details class="mb-2" :aria-label="say`Verdict on end ${name}`">
     <summary class="flex compact cursor-pointer items-center gap-2">
       <StateMark :state="verdict.state" :word="false" />
-      <span
-        ><b>{{ say`End ${name}.` }}</b> {{ tell(verdict.sentence) }}</span
-      >
+      <span><b>{{ say`End ${name}.` }}</b> {{ tell(verdict.sentence) }}</span>
       <span v-if="rest.length > 0" class="text-teal underline">{{ say`why` }}</span>
     </summary>
     <ol class="list-decimal pb-2 pl-9 marker:text-ink2">

@@ -260,7 +260,8 @@ const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', tim
         <template v-if="lastRecord.simulated">{{ ' ' }}{{ say`SIMULATED READINGS` }}</template>
         <template v-if="cable.records.length > 1">{{
           say`, ${cable.records.length} records in all`
-        }}</template>.
+        }}</template
+        >.
       </p>
       <p v-else class="note">
         {{
