@@ -36,7 +36,7 @@ export default tseslint.config(
       'no-console': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true, varsIgnorePattern: '^_$' }],
       'vue/multi-word-component-names': 'off',
-      // Prettier sets the line breaks.
+      // The formatter sets the line breaks.
       'vue/max-attributes-per-line': 'off',
       'vue/singleline-html-element-content-newline': 'off',
       'vue/multiline-html-element-content-newline': 'off',

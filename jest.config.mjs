@@ -12,7 +12,7 @@ const inSandbox = ROOTS.flatMap((root) =>
 
 const usual = {
   roots: ROOTS.map((root) => `<rootDir>/${root}`),
-  setupFiles: ['<rootDir>/scripts/jestSetup.ts'],
+  setupFiles: ['<rootDir>/scripts/jestSetup.mjs'],
 };
 
 /**
@@ -28,7 +28,7 @@ export default {
     {
       ...usual,
       displayName: 'node',
-      runner: ['jest-light-runner', { runtime: 'child_process' }],
+      runner: 'jest-light-runner',
       testMatch: ['**/*.test.ts'],
       testPathIgnorePatterns: ['/node_modules/', ...inSandbox],
     },

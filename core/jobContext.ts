@@ -6,6 +6,7 @@ import type { Job, SharedStud } from './model/job.ts';
 import type { Lug, Shop } from './model/shop.ts';
 import { heaviestStepA, nominalAmps } from './sizing/loadIn.ts';
 import { byAmps, type StackMember, type StudStack } from './termination/studs/studStack.ts';
+import { type PalmAsked, palmRoomMm } from './termination/studs/palmAsked.ts';
 import { endMeets } from './model/posts.ts';
 import { msg } from './words/message.ts';
 
@@ -15,9 +16,11 @@ export interface JobContext {
   /** Cables that share a stud or a post with it. */
   readonly neighbours: readonly Cable[];
   readonly studs: readonly SharedStud[];
+  /** Its ends that are bolted to metal itself: an engine block, a hull, a frame. */
+  readonly grounds: readonly EndName[];
 }
 
-export const ALONE: JobContext = { mates: [], neighbours: [], studs: [] };
+export const ALONE: JobContext = { mates: [], neighbours: [], studs: [], grounds: [] };
 
 const studIds = ({ ends }: Cable) => END_NAMES.flatMap((name) => ends[name].studId ?? []);
 const posts = ({ ends }: Cable) => END_NAMES.map((name) => ends[name]).filter(({ at, post }) => at && post);
@@ -46,7 +49,23 @@ export function contextOf(cable: Cable, job: Job): JobContext {
         ? []
         : job.cables.filter(({ id, ends }) => id !== cable.id && (isBeside(ends.A) || isBeside(ends.B))),
     studs: ids.length === 0 ? [] : job.studs.filter(({ id }) => ids.includes(id)),
+    grounds: END_NAMES.filter((name) => {
+      const on = cable.ends[name].on?.place;
+      return on !== undefined && job.system?.places.some(({ id, kind }) => id === on && kind === 'ground');
+    }),
   };
+}
+
+/**
+ * What the stud of an end asks of a palm: a thin one where others share it, by what thread they leave; a heavy one on a
+ * block with nothing else on its stud. Null where it does not matter.
+ */
+export function palmAsked(cable: Cable, name: EndName, context: JobContext, shop: Shop): PalmAsked | null {
+  const stack = stackOf(cable, name, null, context, shop);
+  if (!stack) return null;
+  if (stack.members.length > 1) return { want: 'thin', roomMm: palmRoomMm(stack) };
+  if (context.grounds.includes(name)) return { want: 'heavy', roomMm: palmRoomMm(stack) };
+  return stack.lengthMm === null ? null : { want: 'any', roomMm: palmRoomMm(stack) };
 }
 
 /** Amps that order a stack: what flows for long, or the heaviest step of a surge where nothing flows before it. */

@@ -5,7 +5,7 @@ import type { CableLengths } from './cutting/cutLength.ts';
 import { wayFindings } from './cutting/wayFindings.ts';
 import type { Finding } from './finding/finding.ts';
 import { fitFindings } from './fit/fitFindings.ts';
-import { ALONE, cablesOnPost, type JobContext, stackOf } from './jobContext.ts';
+import { ALONE, cablesOnPost, type JobContext, palmAsked, stackOf } from './jobContext.ts';
 import type { Cable } from './model/cable.ts';
 import type { Both } from './model/end.ts';
 import { underItsName } from './model/catalogue/called.ts';
@@ -173,8 +173,8 @@ export interface Terminated extends Sized {
 export function terminate(sized: Sized): Terminated {
   const { cable, conductor, context, shop } = sized;
   const ends = {
-    A: resolveEnd('A', cable, conductor, shop),
-    B: resolveEnd('B', cable, conductor, shop),
+    A: resolveEnd('A', cable, conductor, shop, palmAsked(cable, 'A', context, shop)),
+    B: resolveEnd('B', cable, conductor, shop, palmAsked(cable, 'B', context, shop)),
   };
   return {
     ...sized,

@@ -42,7 +42,7 @@ export function methodSchools(name: EndName, cable: Cable, work: CableWork, shop
       ...cable,
       ends: { ...cable.ends, [name]: { ...cable.ends[name], method } },
     };
-    const end = resolveEnd(name, tried, work.conductor, shop);
+    const end = resolveEnd(name, tried, work.conductor, shop, work.ends[name].palm);
     const findings = endFindings(name, {
       cable: tried,
       conductor: work.conductor,

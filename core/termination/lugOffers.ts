@@ -9,6 +9,7 @@ import { clearanceVerdict, type ClearanceVerdict, LEAST_WEB_SHARE, webMm } from 
 import type { LugMethod } from '../model/method.ts';
 import { type Meets, postTitle } from '../model/posts.ts';
 import type { Place, ToolCase } from './dies/toolCase.ts';
+import { type PalmAsked, palmSuits } from './studs/palmAsked.ts';
 
 import { term } from '../words/terms.ts';
 
@@ -22,11 +23,24 @@ export interface LugNeed {
   readonly method: LugMethod;
   readonly dieStep: HousePractice['dieStep'];
   readonly place?: Place;
+  /** What its stud asks of the palm. */
+  readonly palm?: PalmAsked;
 }
 
 /** One thing that speaks for a lug or against it. */
 export interface LugReason {
-  readonly about: 'fill' | 'stud' | 'web' | 'wall' | 'plating' | 'die' | 'mouth' | 'price' | 'stock' | 'form';
+  readonly about:
+    | 'fill'
+    | 'stud'
+    | 'palm'
+    | 'web'
+    | 'wall'
+    | 'plating'
+    | 'die'
+    | 'mouth'
+    | 'price'
+    | 'stock'
+    | 'form';
   readonly good: boolean;
   readonly words: Message;
 }
@@ -86,6 +100,11 @@ const COSTS = {
   plating: 0.8,
   noDie: 8,
   stock: 3,
+  palm: 5,
+  /** A millimetre of palm, where several share a stud: between lugs that are otherwise alike the thinner goes on. */
+  thinMm: 0.15,
+  /** The same on a bare block, for the thicker. */
+  heavyMm: -0.15,
   /** What a flared mouth is worth: it decides between lugs that are otherwise alike. */
   flared: -0.1,
   temporary: 20,
@@ -99,6 +118,7 @@ function reasonsFor(lug: Lug, need: LugNeed, offer: Omit<LugOffer, 'reasons' | '
   const web = webMm(lug.palmWidthMm, lug.holeMm);
   const light = wallMm2(lug) < LIGHT_WALL * need.copperMm2;
   const onPost = need.meets.kind === 'post';
+  const palm = need.palm && !onPost ? palmSuits(lug, need.palm) : null;
   const reasons: (LugReason | false)[] = [
     lug.form === 'screw clamp' && {
       about: 'form',
@@ -120,6 +140,7 @@ function reasonsFor(lug: Lug, need: LugNeed, offer: Omit<LugOffer, 'reasons' | '
       good: offer.clearanceVerdict === 'right',
       words: msg`${numeral(offer.clearanceMm, 1)} clear on its stud`,
     },
+    palm !== null && { about: 'palm', ...palm },
     !onPost &&
       web < LEAST_WEB_SHARE * lug.holeMm && { about: 'web', good: false, words: msg`thin beside the hole` },
     light && lug.form === 'tube' && { about: 'wall', good: false, words: msg`a light wall` },
@@ -181,15 +202,22 @@ export function lugOffer(lug: Lug, need: LugNeed, toolCase: ToolCase): LugOffer 
     (lug.form === 'screw clamp' ? COSTS.temporary : 0) +
     (against('fill') ? COSTS.fill : 0) +
     (against('stud') ? COSTS.stud : 0) +
+    (against('palm') ? COSTS.palm : 0) +
     (against('web') ? COSTS.web : 0) +
     (against('wall') ? COSTS.wall : 0) +
     (against('plating') ? COSTS.plating : 0) +
     (crimped ? (die ? dieRank(die, crimpsAsked) : COSTS.noDie) : 0) +
     (lug.stock > 0 ? 0 : COSTS.stock) +
     (lug.flared ? COSTS.flared : 0) +
+    palmCost(lug, need) +
     lug.price * PRICE_WEIGHT +
     Math.abs(fill - AIM_FILL);
   return { ...offer, reasons, rank };
+}
+
+function palmCost({ palmThicknessMm }: Lug, { meets, palm }: LugNeed): number {
+  if (!palm || meets.kind === 'post' || palm.want === 'any') return 0;
+  return palmThicknessMm * (palm.want === 'thin' ? COSTS.thinMm : COSTS.heavyMm);
 }
 
 const offered = remember<readonly LugOffer[]>();

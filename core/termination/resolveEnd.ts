@@ -23,6 +23,7 @@ import { sleeveCutMm, type SleeveTask, wallOnMm } from './sleeves/sleeve.ts';
 import { bestSleeve, sleeveOffers } from './sleeves/sleeveOffers.ts';
 import { strandsLeft, type StrandsLeft } from './strandsLeft.ts';
 import { openCase, type ToolCase } from './dies/toolCase.ts';
+import { isThinEnough, type PalmAsked } from './studs/palmAsked.ts';
 
 /** The conductor an end is put on. */
 export interface EndConductor {
@@ -87,6 +88,10 @@ export interface ResolvedEnd {
   /** The coloured sleeve over the sealing one; null where none is wanted or none owned fits. */
   readonly band: Sleeve | null;
   readonly bandColour: Sleeve['colour'];
+  /** What its stud asks of the palm; null where nothing. */
+  readonly palm: PalmAsked | null;
+  /** A lug owned whose palm the stud has thread for, where the one on it is too thick. */
+  readonly thinner: Lug | null;
   /** Which parts are proposed by the shop's practice and not yet said on the cable. */
   readonly proposed: { readonly lug: boolean; readonly die: boolean; readonly sleeve: boolean };
 }
@@ -100,6 +105,7 @@ export function lugNeed(
   conductor: EndConductor,
   copperMm2: number,
   practice: Shop['practice'],
+  palm: PalmAsked | null,
 ): LugNeed {
   return {
     copperMm2,
@@ -109,6 +115,7 @@ export function lugNeed(
     method: spec.method ?? practice.method,
     dieStep: practice.dieStep,
     ...(spec.inPlace && { place: spec.inPlace }),
+    ...(palm && { palm }),
   };
 }
 
@@ -119,6 +126,7 @@ export function resolveEnd(
   cable: Pick<Cable, 'ends' | 'polarity' | 'jacket'>,
   conductor: EndConductor,
   shop: Shop,
+  palm: PalmAsked | null = null,
 ): ResolvedEnd {
   const { practice } = shop;
   const toolCase = openCase(shop);
@@ -129,7 +137,7 @@ export function resolveEnd(
   const alsoMm2 = spec.alsoMm2 ?? 0;
   const wholeMm2 = conductor.copperMm2 + alsoMm2;
   const copperMm2 = conductor.copperMm2 * strands.share + alsoMm2;
-  const need = lugNeed(spec, conductor, wholeMm2, practice);
+  const need = lugNeed(spec, conductor, wholeMm2, practice, palm);
   const { crimpsAsked } = need;
   const saidLug = shop.lugs.find(({ id }) => id === spec.lugId);
   const [bestOffer] = saidLug ? [] : lugOffers(need, toolCase);
@@ -171,12 +179,22 @@ export function resolveEnd(
     nesting: nesting(layers, conductor.outerMm, fit?.sleeve ?? null, band, lug),
     band,
     bandColour,
+    palm,
+    thinner: lug && palm ? thinnerThan(lug, palm, need, toolCase) : null,
     proposed: {
       lug: !saidLug,
       die: usesDie(method) && !shop.dies.some(({ id }) => id === spec.dieId),
       sleeve: method !== 'screwed' && !saidSleeve,
     },
   };
+}
+
+function thinnerThan(lug: Lug, palm: PalmAsked, need: LugNeed, toolCase: ToolCase): Lug | null {
+  if (isThinEnough(lug, palm)) return null;
+  return (
+    lugOffers(need, toolCase).find((offer) => offer.refused === null && isThinEnough(offer.lug, palm))?.lug ??
+    null
+  );
 }
 
 function dieFor(spec: End, lug: Lug, need: LugNeed, toolCase: ToolCase): DieOffer | null {

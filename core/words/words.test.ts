@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { isThereTime } from '../lib/casesFixture.ts';
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import fc from 'fast-check';
 import { messagesOfTheCode, writtenMessages } from '../../scripts/words.ts';
@@ -113,7 +114,7 @@ async function figuresIn(language: string | null): Promise<string[]> {
   const { kitOf } = await import('../cutting/kit.ts');
   const { logOf } = await import('../log/log.ts');
   const { huntFound } = await import('../hunt/suspects.ts');
-  return ['teasel', 'marrow', 'hut'].flatMap((name) => {
+  return (isThereTime ? ['teasel', 'marrow', 'hut'] : ['marrow', 'hut']).flatMap((name) => {
     const { job, shop, hunts = [] } = jobFileSchema.parse(
       JSON.parse(readFileSync(`demo/${name}.json`, 'utf8')),
     );
@@ -152,6 +153,6 @@ async function figuresIn(language: string | null): Promise<string[]> {
 test('the language changes no figure, no state and no choice', async () => {
   const english = await figuresIn(null);
   const inDutch = await figuresIn('nl');
-  expect(english.length).toBeGreaterThan(500);
+  expect(english.length).toBeGreaterThan(isThereTime ? 500 : 200);
   expect(inDutch).toEqual(english);
 });

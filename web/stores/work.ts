@@ -59,7 +59,8 @@ const sameList = <T>(a: readonly T[], b: readonly T[], isSame: (one: T, other: T
 const sameContext = (a: JobContext, b: JobContext) =>
   sameList(a.mates, b.mates, sameDesign) &&
   sameList(a.neighbours, b.neighbours, sameDesign) &&
-  sameList(a.studs, b.studs, Object.is);
+  sameList(a.studs, b.studs, Object.is) &&
+  sameList(a.grounds, b.grounds, Object.is);
 
 /** A cable as the system of its job feeds it, and what it needs to know of that job. */
 function placedIn(given: Cable, shop: Shop, job: Job | undefined) {

@@ -114,6 +114,6 @@ describe('everything on one stud', () => {
     const job = jobOf([40, 150]);
     const [cable] = job.cables as [Cable];
     expect(contextOf(cable, job).neighbours.map(({ id }) => id)).toEqual(['c1']);
-    expect(contextOf(cableWith(), job)).toEqual({ mates: [], neighbours: [], studs: [] });
+    expect(contextOf(cableWith(), job)).toEqual({ mates: [], neighbours: [], studs: [], grounds: [] });
   });
 });

@@ -125,11 +125,16 @@ function thickness(end: ResolvedEnd, stack: StudStack): Finding {
         {
           ...facts,
           value: needs,
-          ...(needs > stack.lengthMm && { remedy: msg`Thinner palms, fewer lugs, or a longer stud.` }),
+          ...(needs > stack.lengthMm && { remedy: thinnerRemedy(end) }),
         },
         stack.lengthMm,
       );
 }
+
+const thinnerRemedy = ({ thinner }: ResolvedEnd) =>
+  thinner
+    ? msg`Take ${thinner.label}, whose palm is ${amount(thinner.palmThicknessMm, 'mm', 1)}; or fewer lugs, or a longer stud.`
+    : msg`Thinner palms, fewer lugs, or a longer stud.`;
 
 function density(end: ResolvedEnd, lug: Lug, stack: StudStack): Finding {
   const own = stack.members.find(({ isThis }) => isThis);

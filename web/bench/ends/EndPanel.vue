@@ -39,7 +39,7 @@ const toolCase = computed(() => openCase(bench.shop));
 const SHOWN_REFUSED = 8;
 const offers = computed(() =>
   lugOffers(
-    lugNeed(cable.ends[name], work.conductor, end.value.copperMm2, bench.shop.practice),
+    lugNeed(cable.ends[name], work.conductor, end.value.copperMm2, bench.shop.practice, end.value.palm),
     toolCase.value,
   ),
 );
