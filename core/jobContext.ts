@@ -8,6 +8,7 @@ import { heaviestStepA, nominalAmps } from './sizing/loadIn.ts';
 import { byAmps, type StackMember, type StudStack } from './termination/studs/studStack.ts';
 import { type PalmAsked, palmRoomMm } from './termination/studs/palmAsked.ts';
 import { endMeets } from './model/posts.ts';
+import { ADAPTERS, type AdapterFacts } from './model/tables/posts.ts';
 import { msg } from './words/message.ts';
 
 /** What a cable needs to know of its job: the other cables of its circuit, those on its studs, and those studs. */
@@ -23,7 +24,13 @@ export interface JobContext {
 export const ALONE: JobContext = { mates: [], neighbours: [], studs: [], grounds: [] };
 
 const studIds = ({ ends }: Cable) => END_NAMES.flatMap((name) => ends[name].studId ?? []);
-const posts = ({ ends }: Cable) => END_NAMES.map((name) => ends[name]).filter(({ at, post }) => at && post);
+/** Whether an end is bolted beside the clamp of a post, not put on the post itself. */
+const isBeside = ({ adapter }: End) => {
+  const facts: AdapterFacts | undefined = adapter && ADAPTERS[adapter];
+  return facts?.beside === true;
+};
+const posts = ({ ends }: Cable) =>
+  END_NAMES.map((name) => ends[name]).filter((end) => end.at && end.post && !isBeside(end));
 const samePost = (a: End, b: End) =>
   a.at === b.at && a.post?.kind === b.post?.kind && a.post?.polarity === b.post?.polarity;
 
@@ -40,14 +47,14 @@ export function matesOf(cable: Cable, job: Job): Cable[] {
 export function contextOf(cable: Cable, job: Job): JobContext {
   const ids = studIds(cable);
   const ownPosts = posts(cable);
-  const isBeside = (end: End) =>
+  const sharesWith = (end: End) =>
     (end.studId !== undefined && ids.includes(end.studId)) || ownPosts.some((post) => samePost(post, end));
   return {
     mates: matesOf(cable, job),
     neighbours:
       ids.length + ownPosts.length === 0
         ? []
-        : job.cables.filter(({ id, ends }) => id !== cable.id && (isBeside(ends.A) || isBeside(ends.B))),
+        : job.cables.filter(({ id, ends }) => id !== cable.id && (sharesWith(ends.A) || sharesWith(ends.B))),
     studs: ids.length === 0 ? [] : job.studs.filter(({ id }) => ids.includes(id)),
     grounds: END_NAMES.filter((name) => {
       const on = cable.ends[name].on?.place;
@@ -150,6 +157,6 @@ export function stackOf(
 /** How many cables end on the same tapered post as an end does, itself included. */
 export function cablesOnPost(cable: Cable, name: EndName, { neighbours }: JobContext): number {
   const own = cable.ends[name];
-  if (!own.post || !own.at) return 1;
+  if (!own.post || !own.at || isBeside(own)) return 1;
   return [cable, ...neighbours].flatMap(posts).filter((other) => samePost(own, other)).length;
 }

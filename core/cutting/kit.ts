@@ -18,7 +18,7 @@ export interface KitLine {
   readonly key: string;
   readonly what: Message;
   readonly note: Message;
-  readonly group: 'cable' | 'lugs' | 'sleeves' | 'layers' | 'solder' | 'labels';
+  readonly group: 'cable' | 'lugs' | 'sleeves' | 'layers' | 'solder' | 'hardware' | 'labels';
   /** Pieces, or mm, or g. */
   readonly unit: StockUnit;
   readonly need: number;
@@ -164,6 +164,33 @@ function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts |
         massG: total(takers),
         work: workOf(takers, 'g', msg`Σ room that bore and strands leave × density of solder`, []),
       };
+    case 'slug':
+      return {
+        note: msg`one melted in each lug`,
+        group: 'solder',
+        work: workOf(takers, '', PER_END, []),
+      };
+    case 'flux':
+      return {
+        note: msg`for what is fed with wire`,
+        group: 'solder',
+        massG: total(takers),
+        work: workOf(takers, 'g', msg`Σ 2 · film · π · bore · barrel · density`, []),
+      };
+    case 'sealant':
+      return {
+        note: msg`a ring under each plain sleeve`,
+        group: 'sleeves',
+        massG: total(takers),
+        work: workOf(takers, 'g', msg`Σ π · (D + t) · t · w · density`, []),
+      };
+    case 'adapter':
+    case 'hardware':
+      return {
+        note: kind === 'adapter' ? msg`between post and lug` : msg`one nut, plain and spring washer`,
+        group: 'hardware',
+        work: workOf(takers, '', PER_END, []),
+      };
     case 'label':
       return {
         note: msg`one at each end`,
@@ -175,7 +202,7 @@ function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts |
   }
 }
 
-const ORDER = ['lug', 'sleeve', 'layer', 'solder', 'label'];
+const ORDER = ['lug', 'sleeve', 'sealant', 'layer', 'solder', 'slug', 'flux', 'adapter', 'hardware', 'label'];
 const rankOf = (stock: string) => ORDER.indexOf(keyOf(stock).kind);
 
 /** What is to be kept on the shelf and runs out, whether or not anything here takes it. */

@@ -1,4 +1,5 @@
 import { LAYERS } from '../model/tables/layers.ts';
+import { ADAPTERS, type AdapterId } from '../model/tables/posts.ts';
 import type { Shop } from '../model/shop.ts';
 import { capitalised, type Message, briefly, msg, verbatim } from '../words/message.ts';
 import { term } from '../words/terms.ts';
@@ -15,7 +16,7 @@ export type StockUnit = '' | 'mm' | 'g';
 /** How something on the shelf is counted, by its key there. @example stockUnit('sleeve:s2') // "mm" */
 export function stockUnit(stock: string): StockUnit {
   const { kind, id } = keyOf(stock);
-  if (kind === 'solder') return 'g';
+  if (['solder', 'flux', 'sealant'].includes(kind)) return 'g';
   return ['sleeve', 'spool'].includes(kind) || (kind === 'layer' && id !== 'boot') ? 'mm' : '';
 }
 
@@ -42,6 +43,16 @@ export function stockTitle(stock: string, shop: Shop): Message | null {
       return msg`Solder wire ${briefly(shop.practice.solder.wireMm, 'mm', 2)}, rosin flux`;
     case 'label':
       return msg`Printed label`;
+    case 'slug':
+      return msg`Solder slug for ${id}, pre-fluxed`;
+    case 'flux':
+      return msg`Rosin flux`;
+    case 'sealant':
+      return msg`Flexible adhesive`;
+    case 'adapter':
+      return Object.hasOwn(ADAPTERS, id) ? capitalised(ADAPTERS[id as AdapterId].title) : null;
+    case 'hardware':
+      return msg`Nut and washers ${id}`;
     default:
       return null;
   }

@@ -4,6 +4,7 @@ import { END_NAMES, type EndName } from '../model/end.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import { usesSolder } from '../model/method.ts';
 import { isDone, isHeld, isMelted } from '../model/stepId.ts';
+import { fluxG } from '../termination/methods/flux.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
 import type { ToCut } from './pieces.ts';
 
@@ -11,7 +12,7 @@ import type { ToCut } from './pieces.ts';
 export interface Use {
   /** The part: "lug.A", "sleeve.B", "braid", "join-lug.j1". */
   readonly part: string;
-  /** What it takes: "lug:l4", "sleeve:s2", "layer:boot", "solder", "label". */
+  /** What it takes: "lug:l4", "sleeve:s2", "layer:boot", "slug:70", "adapter:large-to-m8", "solder", "label". */
   readonly stock: string;
   readonly who: Message;
   /** Pieces, mm or g, for all conductors that run side by side. */
@@ -39,6 +40,7 @@ export function isSpent(part: string, cable: Pick<Cable, 'done'>): boolean {
     case 'boot':
       return isHeld(place as EndName, cable.done);
     case 'solder':
+    case 'flux':
       return isMelted(place as EndName, cable.done);
     case 'sleeve':
     case 'band':
@@ -46,11 +48,16 @@ export function isSpent(part: string, cable: Pick<Cable, 'done'>): boolean {
     case 'braid':
     case 'glass':
       return isDone(cable, 'layers');
+    case 'ring':
+      return isDone(cable, `ring.${place}`);
     case 'join-lug':
       return isDone(cable, `join-crimp-${place}`);
     case 'join-sleeve':
       return isDone(cable, `join-shrink-${place}`);
     case 'label':
+    case 'adapter':
+    case 'hardware':
+      // What goes on the stud goes along with the finished cable.
       return isDone(cable, 'label');
     default:
       return kind === 'cable' && isDone(cable, 'cut');
@@ -73,8 +80,17 @@ export function usesOf({ cable, work }: Omit<ToCut, 'key'>, practice: HousePract
       take(`band.${name}`, `sleeve:${end.band.id}`, msg`${who}, its colour`, BAND_MM);
     if (end.lug && usesSolder(end.method)) {
       const { massG } = solderNeed(end, end.lug, practice);
-      take(`solder.${name}`, 'solder', who, massG);
+      if (end.method === 'slug then crimp') {
+        if (massG > 0) take(`solder.${name}`, `slug:${end.lug.forSize.name}`, who, 1);
+      } else {
+        if (massG > 0) take(`solder.${name}`, 'solder', who, massG);
+        take(`flux.${name}`, 'flux', who, fluxG(end.lug));
+      }
     }
+    if (end.sleeve && end.sleeve.ringG > 0) take(`ring.${name}`, 'sealant', who, end.sleeve.ringG);
+    if (end.spec.adapter) take(`adapter.${name}`, `adapter:${end.spec.adapter}`, who, 1);
+    if (practice.hardware === 'new' && end.meets.kind === 'stud' && !end.spec.studId)
+      take(`hardware.${name}`, `hardware:${end.meets.stud}`, who, 1);
     if (end.layers.includes('boot')) take(`boot.${name}`, 'layer:boot', who, 1);
   }
   for (const layer of ['braid', 'glass'] as const) {

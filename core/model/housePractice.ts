@@ -47,8 +47,13 @@ export const housePracticeSchema = z.strictObject({
   cutStrands: z.enum(['none', 'pluck']),
   /** Which workmanship class counts plucked strands. */
   workmanship: z.enum(['class2', 'class3']),
-  /** What keeps water out: a sleeve with adhesive in it, or a ring of adhesive under a plain one. */
-  seal: z.enum(['adhesive sleeve', 'adhesive ring']),
+  /**
+   * What keeps water out: a sleeve with adhesive in it, a ring of adhesive under a plain one, or nothing: a plain sleeve
+   * marks and insulates.
+   */
+  seal: z.enum(['adhesive sleeve', 'adhesive ring', 'plain sleeve']),
+  /** Whether nuts and washers of a stud are used again, or new ones go along with each cable; again where nothing is given. */
+  hardware: z.optional(z.enum(['again', 'new'])),
   /** What shrinks a sleeve. */
   shrinkBy: z.enum(['heat gun', 'torch']),
   /** How polarity is told: by the cable's jacket, by sleeves at the ends, or by the label alone. */

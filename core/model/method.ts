@@ -6,10 +6,14 @@ import type { HousePractice, Method } from './housePractice.ts';
 /** How a lug is held: by a school's method, or by screws until it is made properly. */
 export type LugMethod = Method | 'screwed';
 
-/** The method that a lug's make leaves: a casting is only soldered, a screw clamp is screwed. */
+/** Whether a lug holds its cable by screws, and is for getting home. */
+export const isScrewed = ({ form }: Pick<Lug, 'form'>): boolean =>
+  form === 'screw clamp' || form === 'screw terminal';
+
+/** The method that a lug's make leaves: a casting is only soldered, a clamp or terminal with screws is screwed. */
 export function methodOf(end: End, lug: Lug | null | undefined, practice: HousePractice): LugMethod {
   if (lug?.form === 'cast clamp') return 'solder';
-  if (lug?.form === 'screw clamp') return 'screwed';
+  if (lug && isScrewed(lug)) return 'screwed';
   return end.method ?? practice.method;
 }
 

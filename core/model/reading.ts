@@ -15,6 +15,8 @@ export const LOOK_ITEMS = {
   sleeve: msg`sleeve stops short of the palm`,
   seal: msg`bead of adhesive at both ends`,
   jacket: msg`jacket not browned or bubbled`,
+  flux: msg`flux cleaned off`,
+  imprint: msg`print of the hexagon shows through the sleeve`,
 } as const;
 export type LookItem = keyof typeof LOOK_ITEMS;
 

@@ -70,8 +70,11 @@ export const postSchema = z.strictObject({
 /** How often something was done. */
 const count = z.int().check(z.gte(0), z.lte(1e7));
 
-/** What a lug is made as: only a tube is crimped, a casting is soldered, a screw clamp is for getting home. */
-export const LUG_FORMS = ['tube', 'cast clamp', 'screw clamp', 'butt'] as const;
+/**
+ * What a lug is made as: only a tube is crimped, a casting is soldered; a screw clamp for a post and a screw terminal for
+ * a stud are for getting home.
+ */
+export const LUG_FORMS = ['tube', 'cast clamp', 'screw clamp', 'screw terminal', 'butt'] as const;
 
 /** What was tried of a lug to tell its metal: a rubbed corner, its weight in the air and hanging in water, the die. */
 export const metalTestSchema = z.strictObject({
@@ -116,6 +119,8 @@ export const lugSchema = z.strictObject({
   measured: z.boolean(),
   /** How its metal was tested. */
   tested: z.optional(metalTestSchema),
+  /** Solder that it comes loaded with, g. */
+  solderG: z.optional(z.number().check(z.gte(0), z.lte(500))),
   /** The post a clamp is bored for, and how many cables it takes. */
   clamp: z.optional(z.strictObject({ post: postSchema, cables: z.literal([1, 2]) })),
   price: z.number().check(z.gte(0), z.lte(1e4)),

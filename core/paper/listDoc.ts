@@ -71,6 +71,7 @@ const KIT_TITLES = {
   sleeves: say`Sleeves`,
   layers: say`Other layers`,
   solder: say`Solder`,
+  hardware: say`Adapters and hardware`,
   labels: say`Labels`,
 } as const;
 

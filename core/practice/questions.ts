@@ -47,7 +47,7 @@ function ofField<Key extends keyof HousePractice>(
 
 /** The same for a field that earlier shops do not have: there the first answer holds. */
 function optional<
-  Key extends 'decision' | 'flatsEach' | 'twoPeople' | 'sampleOneIn' | 'checkCrimps' | 'checkBy',
+  Key extends 'hardware' | 'decision' | 'flatsEach' | 'twoPeople' | 'sampleOneIn' | 'checkCrimps' | 'checkBy',
 >(
   key: Key,
   answers: readonly (readonly [value: NonNullable<HousePractice[Key]>, title: Message, says: Message])[],
@@ -196,7 +196,25 @@ export const QUESTIONS: readonly Question[] = [
       [
         'adhesive ring',
         msg`a ring`,
-        msg`A ring of flexible adhesive under a plain sleeve: any sleeve will do.`,
+        msg`A ring of flexible adhesive under a plain sleeve: a step of its own, and any sleeve will do.`,
+      ],
+      [
+        'plain sleeve',
+        msg`nothing`,
+        msg`A plain sleeve marks and insulates; water gets in. For the dry only.`,
+      ],
+    ]),
+  },
+  {
+    id: 'hardware',
+    title: msg`Nuts and washers`,
+    group: 'Ends',
+    answers: optional('hardware', [
+      ['again', msg`used again`, msg`Those of the stud go back on; nothing to buy.`],
+      [
+        'new',
+        msg`new ones`,
+        msg`A nut, a plain and a spring washer go along for each stud that a cable has to itself.`,
       ],
     ]),
   },

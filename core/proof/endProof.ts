@@ -1,6 +1,6 @@
 import { type Finding, notProved, stated, type State, turnedTo } from '../finding/finding.ts';
 import { LOOK_ITEMS, type LookItem, type ReadingOf } from '../model/reading.ts';
-import { usesDie } from '../model/method.ts';
+import { usesDie, usesSolder } from '../model/method.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { earsProof, flatsProof } from './crimpChecks.ts';
 import { type Check, judge } from './judge.ts';
@@ -63,18 +63,40 @@ function ears(subject: ProofSubject, end: ResolvedEnd): Finding {
     : turnedTo(finding, 'unproved', { because: msg`${measured} of ${asked} crimps measured.` });
 }
 
+/** Looked for since this day: a look of before was gone through by the list of its time. */
+const ON_THE_LIST_SINCE = '2026-12-01';
+
+/**
+ * What is looked for on an end: flux where it was soldered, the print of the hexagon where one was pressed and a sleeve is
+ * over it, adhesive where there is any.
+ *
+ * @param takenAt when the look was taken, ISO 8601; now where it is still to be
+ */
+export function lookItems(
+  { method, die, sleeve }: Pick<ResolvedEnd, 'method' | 'die' | 'sleeve'>,
+  takenAt?: string,
+): LookItem[] {
+  const isOld = takenAt !== undefined && takenAt < ON_THE_LIST_SINCE;
+  const applies: Partial<Record<LookItem, boolean>> = {
+    seal: sleeve?.seals ?? true,
+    flux: !isOld && usesSolder(method),
+    imprint: !isOld && usesDie(method) && die?.leaves === 'hexagon' && sleeve !== null,
+  };
+  return (Object.keys(LOOK_ITEMS) as LookItem[]).filter((item) => applies[item] ?? true);
+}
+
 function look(subject: ProofSubject, end: ResolvedEnd): Finding {
-  const items = Object.keys(LOOK_ITEMS) as LookItem[];
+  const items = lookItems(end, countingReadings(subject.cable, 'look', end.name).at(-1)?.at);
   const check: Check = {
     topic: 'look',
     title: msg`Look list`,
-    unit: 'of 9',
+    unit: `of ${items.length}`,
     decimals: 0,
     end: end.name,
     missing: msg`Not looked at yet.`,
     remedy: msg`Go down the list with the end in your hand.`,
     work: {
-      formula: msg`nine things right`,
+      formula: msg`every thing on the list right`,
       substituted: [],
       source: msg`craft practice`,
       assumes: msg`looked at in good light, sleeve and all`,
@@ -97,7 +119,7 @@ function look(subject: ProofSubject, end: ResolvedEnd): Finding {
           ? msg`Not so: ${says(wrong)}.`
           : open.length > 0
             ? msg`${open.length} still to look at.`
-            : msg`All nine right.`;
+            : msg`All ${items.length} right.`;
       return stated({ ...facts, value: items.filter((item) => marks[item]).length, because }, state);
     },
   );

@@ -6,7 +6,7 @@ import { type Message, msg, numeral, verbatim } from '../words/message.ts';
 import { bestDie, type DieOffer, dieOffers, dieRank } from './dies/dieOffers.ts';
 import { boreFill, FILL, fillVerdict, type FillVerdict, LIGHT_WALL, wallMm2 } from './lugs/lugOnCable.ts';
 import { clearanceVerdict, type ClearanceVerdict, LEAST_WEB_SHARE, webMm } from './lugs/lugOnStud.ts';
-import type { LugMethod } from '../model/method.ts';
+import { isScrewed, type LugMethod } from '../model/method.ts';
 import { type Meets, postTitle } from '../model/posts.ts';
 import type { Place, ToolCase } from './dies/toolCase.ts';
 import { type PalmAsked, palmSuits } from './studs/palmAsked.ts';
@@ -68,6 +68,7 @@ function refusedByForm({ form, metal, drilledOut, clamp }: Lug, { meets }: LugNe
   const isClamp = form === 'cast clamp' || form === 'screw clamp';
   if (meets.kind === 'stud') {
     if (isClamp) return msg`a clamp for a battery post`;
+    if (form === 'screw terminal') return null;
     if (drilledOut) return msg`drilled out: it tears, bends, and loses plating and face`;
     return metal === 'copper' ? null : msg`${term(metal)} does not flow into the strands`;
   }
@@ -82,8 +83,9 @@ function refusedByForm({ form, metal, drilledOut, clamp }: Lug, { meets }: LugNe
 function refusal(lug: Lug, need: LugNeed, fill: FillVerdict, clearance: ClearanceVerdict): Message | null {
   const byForm = refusedByForm(lug, need);
   if (byForm !== null || lug.form === 'screw clamp') return byForm;
+  const isFilled = !isScrewed(lug);
   if (fill === 'cannot-enter') return msg`too small: never cut strands to make a cable enter`;
-  if (fill === 'wrong-lug') return msg`far too big for this cable`;
+  if (isFilled && fill === 'wrong-lug') return msg`far too big for this cable`;
   if (need.meets.kind === 'post') return null;
   if (clearance === 'does-not-fit') return msg`its hole does not pass the stud: never drill it out`;
   return clearance === 'loose' ? msg`its hole is loose on the stud` : null;
@@ -120,7 +122,7 @@ function reasonsFor(lug: Lug, need: LugNeed, offer: Omit<LugOffer, 'reasons' | '
   const onPost = need.meets.kind === 'post';
   const palm = need.palm && !onPost ? palmSuits(lug, need.palm) : null;
   const reasons: (LugReason | false)[] = [
-    lug.form === 'screw clamp' && {
+    isScrewed(lug) && {
       about: 'form',
       good: false,
       words: msg`to get home only: give it a date`,
@@ -130,7 +132,7 @@ function reasonsFor(lug: Lug, need: LugNeed, offer: Omit<LugOffer, 'reasons' | '
       good: true,
       words: msg`a casting: soldered, never crimped`,
     },
-    lug.form !== 'screw clamp' && {
+    !isScrewed(lug) && {
       about: 'fill',
       good: offer.fillVerdict === 'right',
       words: msg`fill ${numeral(offer.fill, 2)}${offer.fillVerdict === 'right' ? '' : verbatim`, ${term(offer.fillVerdict)}`}`,
@@ -199,7 +201,7 @@ export function lugOffer(lug: Lug, need: LugNeed, toolCase: ToolCase): LugOffer 
     reasons.some((reason) => reason.about === about && !reason.good);
   const rank =
     (refused !== null ? 100 : 0) +
-    (lug.form === 'screw clamp' ? COSTS.temporary : 0) +
+    (isScrewed(lug) ? COSTS.temporary : 0) +
     (against('fill') ? COSTS.fill : 0) +
     (against('stud') ? COSTS.stud : 0) +
     (against('palm') ? COSTS.palm : 0) +

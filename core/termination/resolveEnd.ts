@@ -19,6 +19,7 @@ import {
 import { type LugNeed, lugOffers } from './lugOffers.ts';
 import { type LugMethod, methodOf, usesDie, usesSolder } from '../model/method.ts';
 import { endMeets, type Meets } from '../model/posts.ts';
+import { sealantG, takesRing } from './sleeves/sealant.ts';
 import { sleeveCutMm, type SleeveTask, wallOnMm } from './sleeves/sleeve.ts';
 import { bestSleeve, sleeveOffers } from './sleeves/sleeveOffers.ts';
 import { strandsLeft, type StrandsLeft } from './strandsLeft.ts';
@@ -57,6 +58,10 @@ export interface SleeveFit {
   readonly cutMm: number;
   /** Its wall once shrunk onto the jacket, mm. */
   readonly wallMm: number;
+  /** Adhesive in the ring that is laid under it, g; 0 where none is. */
+  readonly ringG: number;
+  /** Whether it keeps water out: by its lining, or by that ring. */
+  readonly seals: boolean;
 }
 
 /** An end with everything decided or proposed: what the drawing, the steps and the checks go by. */
@@ -140,7 +145,10 @@ export function resolveEnd(
   const need = lugNeed(spec, conductor, wholeMm2, practice, palm);
   const { crimpsAsked } = need;
   const saidLug = shop.lugs.find(({ id }) => id === spec.lugId);
-  const [bestOffer] = saidLug ? [] : lugOffers(need, toolCase);
+  // A terminal with screws is for getting home: it is taken by hand, and never proposed on a stud.
+  const bestOffer = saidLug
+    ? undefined
+    : lugOffers(need, toolCase).find((offer) => offer.lug.form !== 'screw terminal');
   const lug = saidLug ?? (bestOffer && bestOffer.refused === null ? bestOffer.lug : null);
   const method = methodOf(spec, lug, practice);
   const die = lug && usesDie(method) ? dieFor(spec, lug, { ...need, copperMm2 }, toolCase) : null;
@@ -233,6 +241,7 @@ function fitSleeve(
   const onJacketMm = Math.ceil(practice.sleeveOnJacket * outerMm);
   const coverMm = onBarrelMm + onJacketMm;
   const { shorteningPercent } = SLEEVES[sleeve.kind];
+  const hasRing = takesRing(sleeve, practice);
   return {
     sleeve,
     onBarrelMm,
@@ -240,5 +249,7 @@ function fitSleeve(
     coverMm,
     cutMm: Math.ceil(sleeveCutMm(coverMm, shorteningPercent)),
     wallMm: wallOnMm(sleeve, overMm),
+    ringG: hasRing ? sealantG(outerMm) : 0,
+    seals: hasRing || SLEEVES[sleeve.kind].adhesive,
   };
 }

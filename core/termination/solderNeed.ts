@@ -7,7 +7,12 @@ import { solderMassG, solderVolumeMm3, solderWireMm, torchSeconds } from './meth
 /** Solder that one end takes, and how long its flame needs. */
 export interface SolderNeed {
   readonly volumeMm3: number;
+  /** What fills it, g. */
+  readonly wholeG: number;
+  /** To be fed, beyond what the lug comes loaded with. */
   readonly massG: number;
+  /** What the lug comes loaded with, g. */
+  readonly loadedG: number;
   readonly wireMm: number;
   /** Barrel that is filled round the strands, mm. */
   readonly depthMm: number;
@@ -32,14 +37,21 @@ export function solderNeed(end: ResolvedEnd, lug: Lug, practice: HousePractice):
   const task = { boreMm: lug.boreMm, copperMm2: end.copperMm2, depthMm };
   const bare = Math.max(0, solderVolumeMm3(task, false));
   const volumeMm3 = Math.max(0, solderVolumeMm3(task, true)) + airMm3;
-  const massG = solderMassG(volumeMm3);
+  const wholeG = solderMassG(volumeMm3);
+  const loadedG = lug.solderG ?? 0;
+  const massG = Math.max(0, wholeG - loadedG);
   return {
     volumeMm3,
+    wholeG,
     massG,
-    wireMm: solderWireMm(volumeMm3, practice.solder.wireMm),
+    loadedG,
+    wireMm: wholeG > 0 ? solderWireMm(volumeMm3 * (massG / wholeG), practice.solder.wireMm) : 0,
     depthMm,
     extraMm3: volumeMm3 - bare,
     afterCrimp,
-    seconds: torchSeconds({ ...lug, copperMm2: end.copperMm2, solderG: massG }, practice.solder.torchW),
+    seconds: torchSeconds(
+      { ...lug, copperMm2: end.copperMm2, solderG: Math.max(wholeG, loadedG) },
+      practice.solder.torchW,
+    ),
   };
 }

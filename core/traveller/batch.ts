@@ -20,7 +20,7 @@ export interface BatchPhase {
 }
 
 /** Steps that are done to all cables at once; the rest of an end is made in one go, as a lug that waits falls off. */
-const AT_ONCE = ['lay-out', 'cut', 'layers', 'strip', 'strands', 'shrink', 'label', 'pull-through'];
+const AT_ONCE = ['lay-out', 'cut', 'layers', 'strip', 'strands', 'ring', 'shrink', 'label', 'pull-through'];
 const TITLES: Readonly<Record<string, Message>> = {
   'lay-out': msg`Lay out`,
   cut: msg`Cut`,

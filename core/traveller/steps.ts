@@ -7,6 +7,7 @@ import { type Passage, joinMm, passesUnshrunk } from '../termination/throughHole
 import { crimpsASide, type ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { usesDie } from '../model/method.ts';
+import { RING } from '../termination/sleeves/sealant.ts';
 import { withAsks } from './asks.ts';
 import { withGates } from './gates.ts';
 import { predecessors, secondEnd } from './order.ts';
@@ -271,7 +272,29 @@ function shrink(end: ReadyEnd, { shrinkBy }: HousePractice): PlainStep[] {
       : []),
     ...(spec.sleeveAfterLug ? [msg`It comes on over the palm.`] : []),
   ];
+  const ring: PlainStep[] =
+    sleeve.ringG > 0
+      ? [
+          {
+            id: `ring.${end.name}`,
+            short: msg`Ring ${end.name}`,
+            order: msg`Lay a ring of flexible adhesive round ${end.name}, half on the jacket and half on the barrel`,
+            end: end.name,
+            figure: {
+              value: RING.widthMm,
+              unit: 'mm',
+              decimals: 0,
+              means: msg`wide, ${amount(RING.thickMm, 'mm', 0)} thick`,
+            },
+            detail: msg`On clean, dry metal and jacket, all the way round, just before the sleeve goes over it.`,
+            why: msg`The plain sleeve over it does not seal by itself.`,
+            lit: ['barrel', 'sleeve'],
+          },
+        ]
+      : [];
+  const shows = sleeve.seals;
   return [
+    ...ring,
     {
       id: `shrink.${end.name}`,
       short: msg`Shrink ${end.name}`,
@@ -280,13 +303,17 @@ function shrink(end: ReadyEnd, { shrinkBy }: HousePractice): PlainStep[] {
       figure: { value: sleeve.coverMm, unit: 'mm', decimals: 0, means: msg`covered, from the shoulder back` },
       detail: listed(
         [
-          msg`From the palm end back, all round, until a bead of adhesive shows at both ends. Never on the palm.`,
+          shows
+            ? msg`From the palm end back, all round, until a bead of adhesive shows at both ends. Never on the palm.`
+            : msg`From the palm end back, all round, until it lies tight everywhere. Never on the palm.`,
           SHRINK_WORDS[shrinkBy].how,
           ...after,
         ],
         ' ',
       ),
-      why: msg`It seals, and takes the strain off the last strand.`,
+      why: shows
+        ? msg`It seals, and takes the strain off the last strand.`
+        : msg`It insulates, and takes the strain off the last strand; it keeps no water out.`,
       caution: {
         of: 'hot work',
         says: msg`No fuel vapour, no charging battery near a flame. Hot until it has cooled: hands off.`,

@@ -66,7 +66,7 @@ function shrinking(end: ResolvedEnd, practice: HousePractice): Finding | null {
 
 function soldering(end: ResolvedEnd, practice: HousePractice): Finding | null {
   if (!end.lug) return null;
-  const { seconds, massG } = solderNeed(end, end.lug, practice);
+  const { seconds, wholeG, loadedG } = solderNeed(end, end.lug, practice);
   return stated(
     {
       ...about(end, 'solder', msg`Heating`),
@@ -75,7 +75,7 @@ function soldering(end: ResolvedEnd, practice: HousePractice): Finding | null {
       work: {
         formula: 'E + 2·k·A·ΔT·√(t/(π·α)) = 0.15·P·t',
         substituted: [
-          msg`A = ${numeral(end.copperMm2, 0)} mm², ${numeral(massG, 1)} g of solder, P = ${numeral(practice.solder.torchW, 0)} W`,
+          msg`A = ${numeral(end.copperMm2, 0)} mm², ${numeral(Math.max(wholeG, loadedG), 1)} g of solder, P = ${numeral(practice.solder.torchW, 0)} W`,
           verbatim`t = ${numeral(seconds, 0)} s`,
         ],
         source: msg`lumped joint on a half-infinite conductor; confidence low`,

@@ -134,13 +134,18 @@ function solder(end: ReadyEnd, practice: HousePractice, step: Make): PlainStep[]
   return [
     step('solder', {
       short: msg`Solder ${end.name}`,
-      order: msg`Heat the lug and feed solder until it shows at the other end`,
-      figure: {
-        value: need.wireMm,
-        unit: 'mm',
-        decimals: 0,
-        means: msg`of ${briefly(practice.solder.wireMm, 'mm', 2)} wire, ${amount(need.massG, 'g', 1)}`,
-      },
+      order:
+        need.loadedG > 0
+          ? msg`Heat ${end.lug.label} until its own solder runs round every strand`
+          : msg`Heat the lug and feed solder until it shows at the other end`,
+      ...(need.massG > 0 && {
+        figure: {
+          value: need.wireMm,
+          unit: 'mm',
+          decimals: 0,
+          means: msg`of ${briefly(practice.solder.wireMm, 'mm', 2)} wire, ${amount(need.massG, 'g', 1)}`,
+        },
+      }),
       detail: msg`Rosin flux only. About ${numeral(need.seconds, 0)} s: flame on the lug, not on the cable, the blue cone off the tin. Feed at the ${end.lug.sightHole ? msg`sight hole` : msg`mouth`}.`,
       why: msg`A flame that lingers cooks the jacket; solder that never ran holds nothing.`,
       caution: { of: 'hot work', says: HOT_WORK },
@@ -162,6 +167,6 @@ const screw = ({ name, lug, spec }: ReadyEnd, step: Make) =>
     short: msg`Clamp ${name}`,
     order: msg`Lay all strands under the plate of ${lug.label} and screw it down`,
     detail: msg`To get home only${spec.temporary ? msg`: it must be gone by ${spec.temporary.replaceBy}` : msg`: set the day it must be gone by`}. Both screws evenly, tug, tighten again.`,
-    why: msg`A screw clamp corrodes and loosens: it is not an end.`,
+    why: msg`What is only screwed down corrodes and loosens: it is not an end.`,
     lit: ['barrel', 'strands'],
   });

@@ -67,6 +67,7 @@ export const TERMS = {
   hexagon: msg`hexagon`,
   'cast clamp': msg`cast clamp`,
   'screw clamp': msg`screw clamp`,
+  'screw terminal': msg`screw terminal`,
   butt: msg`in-line butt`,
   flooded: msg`flooded`,
   gel: msg`gel`,

@@ -227,6 +227,10 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`What one costs you, in your money, with its share of the postage. The kit, the price of a job and make or buy are reckoned from it.`,
   ],
   [
+    say`Loaded with solder`,
+    say`Solder that it comes with, already in its barrel: weigh one, or see its bag. What else is to be fed, and what would run out, is reckoned from it.`,
+  ],
+  [
     say`Left on the shelf`,
     say`How many you have now: count them. The kit takes from here first and lists the rest to be bought.`,
   ],

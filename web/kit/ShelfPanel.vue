@@ -21,7 +21,7 @@ const { kit } = defineProps<{ kit: Kit }>();
 const bench = useBench();
 const { recount, note } = useShelf();
 /** Always offered: whoever keeps no count of them begins here. */
-const USUAL = ['solder', 'label', 'layer:boot', 'layer:braid', 'layer:glass'];
+const USUAL = ['solder', 'flux', 'sealant', 'label', 'layer:boot', 'layer:braid', 'layer:glass'];
 
 interface Row {
   readonly stock: string;

@@ -73,6 +73,11 @@ function setForm(form: Lug['form']): void {
     else own.clamp ??= { post: { kind: 'large taper', polarity: 'positive' }, cables: 1 };
   });
 }
+const setSolder = (grams: number) =>
+  edit(say`solder`, (own) => {
+    if (grams > 0) own.solderG = grams;
+    else delete own.solderG;
+  });
 const editClamp = (recipe: (own: Draft<NonNullable<Lug['clamp']>>) => void) =>
   edit(say`post`, ({ clamp }) => clamp && recipe(clamp));
 const metals = choicesOf(['copper', 'brass', 'lead']);
@@ -159,6 +164,15 @@ const remove = () =>
         :most="90"
         :decimals="0"
         @update:model-value="(deg) => edit(say`angle`, (own) => void (own.angleDeg = deg))"
+      />
+      <QuantityField
+        v-if="lug.form === 'cast clamp' || lug.form === 'tube'"
+        :label="say`Loaded with solder`"
+        kind="mass"
+        :model-value="lug.solderG ?? 0"
+        :least="0"
+        :most="500"
+        @update:model-value="setSolder"
       />
       <ChoiceField
         :label="say`Metal`"

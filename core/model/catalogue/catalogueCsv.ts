@@ -126,6 +126,13 @@ const LUG_COLUMNS: readonly Column<Lug>[] = [
     write: ({ clamp }) => plain(clamp?.cables),
   },
   {
+    key: 'solderG',
+    title: 'solder g',
+    empty: undefined,
+    read: quantityField('mass', 0, 500),
+    write: ({ solderG }) => plain(solderG),
+  },
+  {
     key: 'price',
     title: 'price',
     empty: 0,

@@ -30,6 +30,8 @@ export interface AdapterFacts {
   readonly from: PostKind;
   /** Another kind of post, or a stud for a ring lug. */
   readonly to: { readonly post: PostKind } | { readonly stud: StudName };
+  /** It stands beside the clamp on its bolt: what is bolted to it is no cable on the post itself. */
+  readonly beside?: true;
 }
 
 /** Adapters met in the trade. Each comes in a positive and a negative: the pair has to match. */
@@ -46,6 +48,18 @@ export const ADAPTERS = {
   'side-to-m10': { title: msg`side stud to M10 stud`, from: 'side stud', to: { stud: 'M10' } },
   'stud-to-large': { title: msg`M stud to large taper`, from: 'M-stud', to: { post: 'large taper' } },
   'blade-to-m8': { title: msg`blade to M8 stud`, from: 'blade', to: { stud: 'M8' } },
+  'large-beside-m8': {
+    title: msg`parallel fitting on the clamp’s bolt, M8 stud`,
+    from: 'large taper',
+    to: { stud: 'M8' },
+    beside: true,
+  },
+  'small-beside-m8': {
+    title: msg`parallel fitting on the clamp’s bolt, M8 stud`,
+    from: 'small taper',
+    to: { stud: 'M8' },
+    beside: true,
+  },
 } as const satisfies Record<string, AdapterFacts>;
 
 export type AdapterId = keyof typeof ADAPTERS;

@@ -26,10 +26,13 @@ export type Unit =
   | 'g'
   | 'A/mm²'
   | '°'
-  | 'of 9';
+  | `of ${number}`;
 
 /** A unit as the reader sees it: signs of the SI are the same in every language. */
-export const unitSays = (unit: Unit): string => (unit === 'of 9' ? say`of 9` : unit);
+export const unitSays = (unit: Unit): string => {
+  const [, most] = /^of (\d+)$/.exec(unit) ?? [];
+  return most === undefined ? unit : say`of ${most}`;
+};
 
 /** Decimals that are written: beyond a thousand they are noise. */
 export const decimalsOf = ({ value, decimals }: Measured): number => (Math.abs(value) >= 1000 ? 0 : decimals);

@@ -15,7 +15,9 @@ export function layerFindings(end: ResolvedEnd, subject: EndSubject): Finding[] 
   return [
     nestingOrder(end, subject),
     ...(end.layers.includes('band') ? [band(end)] : []),
-    ...(end.sleeve && !SLEEVES[end.sleeve.sleeve.kind].adhesive ? [ring(end, subject)] : []),
+    ...(end.sleeve && !SLEEVES[end.sleeve.sleeve.kind].adhesive
+      ? [end.sleeve.seals ? ring(end, subject) : unsealed(end, subject)]
+      : []),
     polarity(end, subject),
   ];
 }
@@ -102,6 +104,30 @@ function ring(end: ResolvedEnd, { cable }: EndSubject): Finding {
       },
     },
     isWet ? 'watch' : 'holds',
+  );
+}
+
+/** Under a plain sleeve without anything to seal it: right in the dry, and water creeps up the strands elsewhere. */
+function unsealed(end: ResolvedEnd, { cable }: EndSubject): Finding {
+  const isWet = cable.run.meets.includes('wet');
+  return stated(
+    {
+      ...about(end, 'ring', msg`Seal of the sleeve`),
+      value: null,
+      unit: '',
+      decimals: 0,
+      because: isWet
+        ? msg`In the wet a plain sleeve with nothing under it lets water into the strands.`
+        : msg`A plain sleeve with nothing under it insulates and marks; it does not seal.`,
+      ...(isWet && { remedy: msg`Take a sleeve lined with adhesive, or lay a ring of adhesive under it.` }),
+      work: {
+        formula: msg`lining or ring = sealed`,
+        substituted: [msg`plain sleeve, no ring`],
+        source: msg`craft practice`,
+        assumes: isWet ? msg`the run is wet` : msg`the run stays dry`,
+      },
+    },
+    isWet ? 'fails' : 'holds',
   );
 }
 

@@ -4,6 +4,7 @@ import { atLeast, atMost, type Finding, stated, type State, within } from '../..
 import type { Lug } from '../../model/shop.ts';
 import { hottestC } from '../../sizing/governing.ts';
 import { amount, msg, numeral, verbatim } from '../../words/message.ts';
+import { term } from '../../words/terms.ts';
 import { about } from './about.ts';
 import type { EndSubject } from '../endSubject.ts';
 import { circleMm2 } from '../lugs/lugOnCable.ts';
@@ -152,29 +153,49 @@ function flexes(end: ResolvedEnd): Finding {
     : stated({ ...facts, because: msg`Nothing moves at the step.` }, 'holds');
 }
 
+/** A lug loaded with more solder than it holds, by this much, lets it run out. */
+const MOST_LOADED = 1.15;
+
 function solderMass(end: ResolvedEnd, lug: Lug, { shop }: EndSubject): Finding {
   const need = solderNeed(end, lug, shop.practice);
   const free = circleMm2(lug.boreMm) - end.copperMm2;
+  const over = need.loadedG > MOST_LOADED * need.wholeG;
+  const wire = msg`${amount(need.wireMm, 'mm', 0)} of ${amount(shop.practice.solder.wireMm, 'mm', 1)} wire`;
   return stated(
     {
       ...about(end, 'solder-mass', msg`Solder`),
       value: need.massG,
       unit: 'g',
       decimals: 1,
-      because: msg`${amount(need.wireMm, 'mm', 0)} of ${amount(shop.practice.solder.wireMm, 'mm', 1)} wire, or a slug of ${amount(need.massG, 'g', 1)}.`,
+      because:
+        need.loadedG === 0
+          ? end.method === 'slug then crimp'
+            ? msg`A slug of ${amount(need.massG, 'g', 1)}.`
+            : msg`${wire}, or a slug of ${amount(need.massG, 'g', 1)}.`
+          : over
+            ? msg`${lug.label} brings ${amount(need.loadedG, 'g', 1)} of its own, and holds ${amount(need.wholeG, 'g', 1)}: the rest runs out over the flame.`
+            : need.massG > 0
+              ? msg`${lug.label} brings ${amount(need.loadedG, 'g', 1)} of its own; feed ${wire} more.`
+              : msg`${lug.label} brings ${amount(need.loadedG, 'g', 1)} of its own: nothing to feed.`,
+      ...(over && {
+        remedy: msg`Take one made for this cable, or catch what runs out; nothing under the flame.`,
+      }),
       work: {
         formula: need.afterCrimp
           ? msg`V = (A_bore − A) · uncrimped barrel + air in the crimps + fillet`
           : msg`V = (A_bore − A) · depth + fillet`,
         substituted: [
           msg`= ${numeral(free, 1)} × ${numeral(need.depthMm, 1)} + ${numeral(need.extraMm3, 0)} = ${numeral(need.volumeMm3, 0)} mm³`,
-          verbatim`× ${numeral(SOLDER.densityGPerCm3, 1)} g/cm³ = ${amount(need.massG, 'g', 1)}`,
+          verbatim`× ${numeral(SOLDER.densityGPerCm3, 1)} g/cm³ = ${amount(need.wholeG, 'g', 1)}`,
+          ...(need.loadedG > 0
+            ? [msg`− ${amount(need.loadedG, 'g', 1)} in the lug = ${amount(need.massG, 'g', 1)} to feed`]
+            : []),
         ],
         source: msg`volume of what the strands leave; density of tin-lead, tin-copper is an eighth lighter`,
         assumes: msg`the barrel filled to its mouth, none lost`,
       },
     },
-    'holds',
+    over ? 'watch' : 'holds',
   );
 }
 
@@ -249,7 +270,7 @@ function temporary(end: ResolvedEnd, { today }: EndSubject): Finding {
       substituted: dates
         ? [msg`fitted ${dates.fitted}, replace by ${dates.replaceBy}${today ? msg`, today ${today}` : ''}`]
         : [msg`no date is set`],
-      source: msg`craft practice: a screw-down clamp is for a get-you-home repair only`,
+      source: msg`craft practice: what is screwed down is for a get-you-home repair only`,
       assumes: msg`the date as set here`,
     },
   } as const;
@@ -257,7 +278,7 @@ function temporary(end: ResolvedEnd, { today }: EndSubject): Finding {
     return stated(
       {
         ...facts,
-        because: msg`A screw clamp gets you home; it has no date to be gone by.`,
+        because: msg`A ${term(end.lug?.form ?? 'screw clamp')} gets you home; it has no date to be gone by.`,
         remedy: msg`Set the day by which a proper end replaces it.`,
       },
       'fails',

@@ -9,7 +9,7 @@ export interface SleeveOffer {
   readonly sleeve: Sleeve;
   readonly passes: boolean;
   readonly grips: boolean;
-  /** Whether it seals: by its own adhesive, or by a ring of it where the shop works so. */
+  /** Whether it seals as the shop asks: by its own adhesive, by a ring of it, or not at all where none is asked. */
   readonly seals: boolean;
 }
 
@@ -23,7 +23,7 @@ export function sleeveOffer(
     sleeve,
     passes: passes(sleeve, task),
     grips: grips(sleeve, task),
-    seals: SLEEVES[sleeve.kind].adhesive || seal === 'adhesive ring',
+    seals: SLEEVES[sleeve.kind].adhesive || seal !== 'adhesive sleeve',
   };
 }
 

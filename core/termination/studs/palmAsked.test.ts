@@ -9,6 +9,7 @@ import { workUpCable } from '../../workup.ts';
 import { cableWith, found, shop } from '../endsFixture.ts';
 import { openCase } from '../dies/toolCase.ts';
 import { lugOffer } from '../lugOffers.ts';
+import { genericLug } from '../../model/catalogue/lugs.ts';
 import { palmRoomMm } from './palmAsked.ts';
 import { stackMm, type StudStack } from './studStack.ts';
 
@@ -17,7 +18,6 @@ const stud: SharedStud = {
   others: [{ what: 'charger −', amps: 60, palmMm: 3.2 }],
 };
 const on = { studId: 's' };
-const light = shop.lugs.find(({ label }) => label === '70-10 light') ?? shop.lugs[0];
 const heavy = shop.lugs.find(({ label }) => label === '70-10 heavy');
 
 /** A cable on its own, or as it stands in a job with a stud that others share, or with an engine block. */
@@ -100,8 +100,9 @@ describe('the palm that a stud asks for', () => {
       dieStep: 'nominal',
     } as const;
     const toolCase = openCase(shop);
+    const like = genericLug('compression-metric', '70', 'M10', 1);
     const rank = (palmThicknessMm: number, want: 'thin' | 'heavy' | 'any', roomMm: number | null) =>
-      lugOffer({ ...(heavy ?? light)!, palmThicknessMm }, { ...need, palm: { want, roomMm } }, toolCase).rank;
+      lugOffer({ ...like, palmThicknessMm }, { ...need, palm: { want, roomMm } }, toolCase).rank;
     const thick = fc.double({ min: 1, max: 8, noNaN: true });
     fc.assert(
       fc.property(thick, thick, (a, b) => {

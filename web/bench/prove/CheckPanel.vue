@@ -96,7 +96,13 @@ const limits = computed(() => (finding.value ? limitText([finding.value]) : ''))
           :record="record"
         />
         <PullForm v-else-if="row.check === 'pull'" :name="end" :work="work" :record="record" />
-        <LookForm v-else-if="row.check === 'look'" :name="end" :cable="cable" :record="record" />
+        <LookForm
+          v-else-if="row.check === 'look'"
+          :name="end"
+          :cable="cable"
+          :end="work.ends[end]"
+          :record="record"
+        />
         <JointForm v-else-if="row.check === 'joint'" :name="end" :record="record" />
         <SectionForm
           v-else-if="row.check === 'section'"

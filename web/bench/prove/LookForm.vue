@@ -5,14 +5,21 @@ import { computed, ref } from 'vue';
 import type { Cable } from '../../../core/model/cable.ts';
 import type { EndName } from '../../../core/model/end.ts';
 import { LOOK_ITEMS, type LookItem } from '../../../core/model/reading.ts';
+import { lookItems } from '../../../core/proof/endProof.ts';
+import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
 import { countingReadings } from '../../../core/proof/readings.ts';
 import type { TakeReading } from './readings.ts';
 import { say } from '../../../core/words/say.ts';
 
-/** The look list of one end: nine things, each right or wrong. */
-const { name, cable, record } = defineProps<{ name: EndName; cable: Cable; record: TakeReading }>();
+/** The look list of one end, each thing right or wrong. */
+const { name, cable, end, record } = defineProps<{
+  name: EndName;
+  cable: Cable;
+  end: ResolvedEnd;
+  record: TakeReading;
+}>();
 
-const items = Object.entries(LOOK_ITEMS) as [LookItem, Message][];
+const items = computed(() => lookItems(end).map((item): [LookItem, Message] => [item, LOOK_ITEMS[item]]));
 /** The list as it was last gone through. */
 const marks = computed<Partial<Record<LookItem, boolean>>>(
   () => countingReadings(cable, 'look', name).at(-1)?.marks ?? {},
@@ -20,7 +27,7 @@ const marks = computed<Partial<Record<LookItem, boolean>>>(
 const draft = ref<Partial<Record<LookItem, boolean>>>({ ...marks.value });
 const isChanged = computed(() => JSON.stringify(draft.value) !== JSON.stringify(marks.value));
 const allRight = () => {
-  draft.value = Object.fromEntries(items.map(([item]) => [item, true]));
+  draft.value = Object.fromEntries(items.value.map(([item]) => [item, true]));
 };
 </script>
 
