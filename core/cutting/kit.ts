@@ -2,6 +2,8 @@ import { addTo } from '../lib/lists.ts';
 import { type Message, amount, msg, verbatim } from '../words/message.ts';
 import { LAYERS, type Layer } from '../model/tables/layers.ts';
 import { SLEEVES } from '../model/tables/sleeves.ts';
+import { madeFrom } from '../termination/lugs/tubeLug.ts';
+import { areaMm2 } from '../model/tables/size.ts';
 import { lugMassG } from '../termination/lugs/lugMass.ts';
 import { cableMassPerMetre } from '../conductor/geometry.ts';
 import type { Work } from '../finding/finding.ts';
@@ -141,7 +143,8 @@ function lineOf(stock: string, takers: readonly Use[], shop: Shop): KitLine | nu
   });
 }
 
-type OwnFacts = Pick<LineFacts, 'note' | 'group' | 'work'> & Partial<Pick<LineFacts, 'need' | 'massG'>>;
+type OwnFacts = Pick<LineFacts, 'note' | 'group' | 'work'> &
+  Partial<Pick<LineFacts, 'need' | 'massG' | 'have'>>;
 
 /** What sets the line of one kind of thing apart from another's. */
 function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts | null {
@@ -255,8 +258,13 @@ function cableLine(group: CutGroup, kerfMm: number): KitLine {
 function lugFacts(lug: Lug, takers: readonly Use[], { practice }: Shop): OwnFacts {
   const spare = lug.form === 'tube' && takers.length > 0 ? practice.practiceLugs : 0;
   const count = total(takers);
+  const made = madeFrom(lug, areaMm2(lug.forSize));
+  const practise = spare > 0 ? msg`${spare} of them to practise` : '';
   return {
-    note: spare > 0 ? msg`${spare} of them to practise` : '',
+    note: made
+      ? msg`made here: ${amount(made.cutMm, 'mm', 0)} of tube ${lug.outerMm} × ${lug.madeHere?.wallMm ?? 0} each${practise && verbatim`, ${practise}`}`
+      : practise,
+    ...(made && { have: null }),
     group: 'lugs',
     need: count + spare,
     massG: count * lugMassG(lug),

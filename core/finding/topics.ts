@@ -27,6 +27,8 @@ export const TOPICS = {
       'drilled',
       'plating',
       'palm-aside',
+      'made-metal',
+      'made-place',
       'strip',
     ] as const),
     ...(['packing', 'compaction', 'crimps', 'trial', 'tool'] as const),

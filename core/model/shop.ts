@@ -119,6 +119,8 @@ export const lugSchema = z.strictObject({
   measured: z.boolean(),
   /** How its metal was tested. */
   tested: z.optional(metalTestSchema),
+  /** Made here from copper tube with a wall of so much, mm: a field expedient. */
+  madeHere: z.optional(z.strictObject({ wallMm: mm(0.5, 8) })),
   /** Solder that it comes loaded with, g. */
   solderG: z.optional(z.number().check(z.gte(0), z.lte(500))),
   /** The post a clamp is bored for, and how many cables it takes. */

@@ -1,3 +1,4 @@
+import { MAKES_LUG } from './fromTube.ts';
 import type { EndName } from '../model/end.ts';
 import type { ToMake } from './making.ts';
 import { dieName, type Step } from './step.ts';
@@ -20,7 +21,18 @@ export interface BatchPhase {
 }
 
 /** Steps that are done to all cables at once; the rest of an end is made in one go, as a lug that waits falls off. */
-const AT_ONCE = ['lay-out', 'cut', 'layers', 'strip', 'strands', 'ring', 'shrink', 'label', 'pull-through'];
+const AT_ONCE = [
+  ...MAKES_LUG,
+  'lay-out',
+  'cut',
+  'layers',
+  'strip',
+  'strands',
+  'ring',
+  'shrink',
+  'label',
+  'pull-through',
+];
 const TITLES: Readonly<Record<string, Message>> = {
   'lay-out': msg`Lay out`,
   cut: msg`Cut`,

@@ -6,6 +6,7 @@ import type { Signed } from '../model/people.ts';
 import type { Shop } from '../model/shop.ts';
 import { layersStep, newSleeveWays, notFromOtherEnd, type SleeveWay } from './newSleeve.ts';
 import { restingOn } from './order.ts';
+import { MAKES_LUG } from './fromTube.ts';
 import { isDone, isHeld, HOLDS, isPractising, kindOf, MELTS } from '../model/stepId.ts';
 import { isSpent } from '../cutting/uses.ts';
 import { type ReadyEnd, type Step } from './step.ts';
@@ -55,6 +56,8 @@ const FAULT_WORDS = {
   'it sticks in the hole': msg`it sticks in the hole`,
   'jacket torn': msg`jacket torn`,
   'cut in the wrong place': msg`cut in the wrong place`,
+  'the neck cracked': msg`the neck cracked`,
+  'the hole ran off': msg`the hole ran off`,
 } as const;
 export type FaultCode = keyof typeof FAULT_WORDS;
 
@@ -74,6 +77,8 @@ interface Fault {
 const FAULTS: Readonly<Record<string, readonly Fault[]>> = {
   cut: [{ what: 'cut too short', redoFrom: null }],
   layers: [{ what: 'a layer is missing', redoFrom: 'layers' }],
+  'tube-flatten': [{ what: 'the neck cracked', redoFrom: 'tube-cut' }],
+  'tube-drill': [{ what: 'the hole ran off', redoFrom: 'tube-cut' }],
   strip: [
     { what: 'strands nicked by the blade', redoFrom: null },
     { what: 'stripped too long', redoFrom: null },
@@ -139,6 +144,8 @@ export const cutBackMm = ({ stripMm }: Pick<ReadyEnd, 'stripMm'>) => Math.ceil(s
 /** Steps of the cable's own end, without its practice piece and its layers: those are not undone with it. */
 const ofEnd = (steps: readonly Step[], end: EndName) =>
   steps.filter((step) => step.end === end && !isPractising(step) && kindOf(step.id) !== 'layers');
+/** Whether a lug is made at a step: one that is not on the cable yet outlives the end that is cut off. */
+const makesLug = ({ id }: Pick<Step, 'id'>) => MAKES_LUG.includes(kindOf(id));
 /** An angle was to the lug that is gone, even where the other end is the one to be clocked now. */
 const angleOf = (end: EndName) => `clock.${end}`;
 
@@ -152,7 +159,8 @@ export function waysOut(what: string, step: Step, cable: Cable, work: Making, sh
   const ways: WayOut[] = [];
   if (end && fault?.lacksSleeve) ways.push(...newSleeveWays(end, cable, work, shop).map((way) => again(way)));
   if (fault?.redoFrom) ways.push(...redo(fault.redoFrom, step, cable, work, shop));
-  if (end && kindOf(step.id) !== 'layers') ways.push(cutBack(end, fault?.lacksSleeve === true, cable, work));
+  if (end && kindOf(step.id) !== 'layers' && !makesLug(step))
+    ways.push(cutBack(end, fault?.lacksSleeve === true, cable, work));
   ways.push({
     way: 'scrap',
     says: msg`Begin again with a new piece`,
@@ -227,6 +235,7 @@ function cutBack(end: EndName, lacksSleeve: boolean, cable: Cable, work: Making)
   const { run, done } = cable;
   const { ends, steps } = work;
   const own = ends[end];
+  const spoilt = ofEnd(steps, end).filter((step) => isHeld(end, done) || !makesLug(step));
   const lost = cutBackMm({ stripMm: own.stripMm ?? 0 });
   const short = lost - run.loopMm;
   // A sleeve that is shrunk goes with the end; one that waits on the cable stays there.
@@ -238,7 +247,7 @@ function cutBack(end: EndName, lacksSleeve: boolean, cable: Cable, work: Making)
       short > 0
         ? msg`${amount(lost, 'mm', 0)} come off, and the service loop has ${bare(run.loopMm, 'mm', 0)}: ${amount(short, 'mm', 0)} too few.`
         : msg`${amount(lost, 'mm', 0)} come off; of the service loop ${amount(run.loopMm - lost, 'mm', 0)} stay.${isHeld(end, done) ? msg` The lug is spent.` : ''}`,
-    reopens: [...layers, ...ofEnd(steps, end).map(({ id }) => id), angleOf(end)],
+    reopens: [...layers, ...spoilt.map(({ id }) => id), angleOf(end)],
     cutBackMm: lost,
     possible: short <= 0,
   };

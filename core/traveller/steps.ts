@@ -261,6 +261,28 @@ const SHRINK_WORDS: Readonly<
   },
 };
 
+/** The ring of adhesive that goes under a plain sleeve, where the shop seals so. */
+function ringUnder({ name, sleeve }: ReadyEnd): PlainStep[] {
+  if (!sleeve || sleeve.ringG === 0) return [];
+  return [
+    {
+      id: `ring.${name}`,
+      short: msg`Ring ${name}`,
+      order: msg`Lay a ring of flexible adhesive round ${name}, half on the jacket and half on the barrel`,
+      end: name,
+      figure: {
+        value: RING.widthMm,
+        unit: 'mm',
+        decimals: 0,
+        means: msg`wide, ${amount(RING.thickMm, 'mm', 0)} thick`,
+      },
+      detail: msg`On clean, dry metal and jacket, all the way round, just before the sleeve goes over it.`,
+      why: msg`The plain sleeve over it does not seal by itself.`,
+      lit: ['barrel', 'sleeve'],
+    },
+  ];
+}
+
 function shrink(end: ReadyEnd, { shrinkBy }: HousePractice): PlainStep[] {
   const { sleeve, layers, bandColour, spec } = end;
   if (!sleeve) return [];
@@ -272,29 +294,9 @@ function shrink(end: ReadyEnd, { shrinkBy }: HousePractice): PlainStep[] {
       : []),
     ...(spec.sleeveAfterLug ? [msg`It comes on over the palm.`] : []),
   ];
-  const ring: PlainStep[] =
-    sleeve.ringG > 0
-      ? [
-          {
-            id: `ring.${end.name}`,
-            short: msg`Ring ${end.name}`,
-            order: msg`Lay a ring of flexible adhesive round ${end.name}, half on the jacket and half on the barrel`,
-            end: end.name,
-            figure: {
-              value: RING.widthMm,
-              unit: 'mm',
-              decimals: 0,
-              means: msg`wide, ${amount(RING.thickMm, 'mm', 0)} thick`,
-            },
-            detail: msg`On clean, dry metal and jacket, all the way round, just before the sleeve goes over it.`,
-            why: msg`The plain sleeve over it does not seal by itself.`,
-            lit: ['barrel', 'sleeve'],
-          },
-        ]
-      : [];
   const shows = sleeve.seals;
   return [
-    ...ring,
+    ...ringUnder(end),
     {
       id: `shrink.${end.name}`,
       short: msg`Shrink ${end.name}`,

@@ -3,6 +3,7 @@ import { TOOL_KINDS } from '../model/tables/tools.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import { usesDie, usesSolder } from '../model/method.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
+import { fromTube } from './fromTube.ts';
 import { dieName, type PlainStep, type ReadyEnd } from './step.ts';
 
 const HOT_WORK = msg`Hot work: no fuel vapour, no charging battery near the flame, extinguisher at hand, eyes covered.`;
@@ -18,7 +19,7 @@ export function terminate(end: ReadyEnd, practice: HousePractice, ...beforeHold:
     end: end.name,
     ...rest,
   });
-  const start = [strip(end, step), strands(end, step)];
+  const start = [...fromTube(end), strip(end, step), strands(end, step)];
   switch (end.method) {
     case 'screwed':
       return [...start, ...beforeHold, screw(end, step)];

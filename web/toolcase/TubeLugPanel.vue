@@ -5,10 +5,13 @@ import { Check, X } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { STUD_NAMES, type StudName } from '../../core/model/tables/studs.ts';
 import { areaMm2 } from '../../core/model/tables/size.ts';
-import { tubeLug } from '../../core/termination/lugs/tubeLug.ts';
+import { lugOfTube, tubeLug } from '../../core/termination/lugs/tubeLug.ts';
+import { useBench } from '../stores/bench.ts';
+import { nanoid } from 'nanoid';
 import { figure } from '../../core/model/units/figure.ts';
 import { digits } from '../../core/words/numerals.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
+import AddButton from '../ui/AddButton.vue';
 import ChoiceField from '../ui/ChoiceField.vue';
 import FormulaText from '../ui/FormulaText.vue';
 import QuantityField from '../ui/QuantityField.vue';
@@ -16,6 +19,7 @@ import TextField from '../ui/TextField.vue';
 import { say } from '../../core/words/say.ts';
 
 /** A lug flattened from copper tube, where nothing can be bought: whether it can do it, and what it is not. */
+const bench = useBench();
 const outer = ref(15);
 const wall = ref(2);
 const size = ref('70 mm²');
@@ -33,6 +37,16 @@ const copperMm2 = computed(() => {
 const lug = computed(() =>
   outer.value > 2 * wall.value ? tubeLug(outer.value, wall.value, copperMm2.value, stud.value) : null,
 );
+/** What was kept last, by its name. */
+const kept = ref('');
+function keep(): void {
+  const entry = parseSize(size.value, 'metric');
+  if (!entry.ok) return;
+  const made = lugOfTube(nanoid(8), { outerMm: outer.value, wallMm: wall.value }, entry.size, stud.value);
+  if (!bench.shop.lugs.some(({ label }) => label === made.label))
+    bench.edit(say`a made lug`, (draft) => void draft.shop.lugs.unshift(made));
+  kept.value = made.label;
+}
 const SCALE = 5;
 const CENTRE = 70;
 /** The palm from above: flattened end, hole, and the tube behind it. */
@@ -151,6 +165,22 @@ const palm = computed(() => {
         </p>
         <p class="note mt-1">
           {{ say`Source: craft practice, a field expedient of thick-walled annealed tube.` }}
+        </p>
+      </div>
+      <div class="mt-3 flex flex-wrap items-center gap-3">
+        <AddButton
+          v-if="lug.problems.length === 0"
+          list="lugs"
+          :count="bench.shop.lugs.length"
+          filled
+          @add="keep"
+        >
+          {{ say`Keep it as a lug of the shop` }}
+        </AddButton>
+        <p v-if="kept" role="status">
+          {{
+            say`${kept} stands among the lugs. Put on an end, it is made at the bench before the end is stripped.`
+          }}
         </p>
       </div>
       <h3 class="figure mt-3 text-[16px] font-semibold">{{ say`What it is not` }}</h3>

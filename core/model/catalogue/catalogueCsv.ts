@@ -126,6 +126,13 @@ const LUG_COLUMNS: readonly Column<Lug>[] = [
     write: ({ clamp }) => plain(clamp?.cables),
   },
   {
+    key: 'wallMm',
+    title: 'made of tube with wall mm',
+    empty: undefined,
+    read: mmField(0.5, 8),
+    write: ({ madeHere }) => plain(madeHere?.wallMm),
+  },
+  {
     key: 'solderG',
     title: 'solder g',
     empty: undefined,
@@ -248,7 +255,8 @@ export function readLugsCsv(contents: string, owned: readonly Lug[]): CatalogueR
     ({ label }, items) => items.find((lug) => lug.label === label),
     ({ label }) => catalogueId(String(label)),
     (data, row) => {
-      const { post, polarity, cables, ...rest } = data as Record<string, unknown>;
+      const { post, polarity, cables, wallMm, ...given } = data as Record<string, unknown>;
+      const rest = { ...given, ...(wallMm !== undefined && { madeHere: { wallMm } }) };
       const clamp =
         post === undefined ? {} : { clamp: { post: { kind: post, polarity }, cables: cables ?? 1 } };
       const parsed = lugSchema.safeParse({ ...rest, ...clamp });

@@ -21,7 +21,7 @@ export function endFindings(name: EndName, subject: EndSubject): Finding[] {
   const { lug } = end;
   if (!lug) return [noLug(end), ...postFindings(end, subject), ...strandsFindings(end, subject)];
   return [
-    ...lugFindings(end, lug, conductor),
+    ...lugFindings(end, lug, conductor, cable.run),
     ...(usesDie(end.method) ? crimpFindings(end, lug) : []),
     ...methodFindings(end, lug, subject),
     ...strandsFindings(end, subject),

@@ -1,7 +1,9 @@
 import type { Topic } from '../../finding/topics.ts';
 import { type StudName, STUDS } from '../../model/tables/studs.ts';
 import { atLeast, atMost, type Finding, stated, type State, within } from '../../finding/finding.ts';
+import type { Run } from '../../model/run.ts';
 import type { Lug } from '../../model/shop.ts';
+import { madeFindings } from './madeFindings.ts';
 import { type Message, amount, msg, numeral, verbatim } from '../../words/message.ts';
 import { about } from './about.ts';
 import { usesDie } from '../../model/method.ts';
@@ -20,7 +22,7 @@ import { asideMm, isStraight, reachMm } from '../lugs/palmAngle.ts';
 import { term } from '../../words/terms.ts';
 
 /** A lug held against its cable and its stud. */
-export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor): Finding[] {
+export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor, run: Run): Finding[] {
   const onStud =
     end.meets.kind === 'stud' ? [clearanceFinding(end, lug, end.meets.stud), webFinding(end, lug)] : [];
   if (end.method === 'screwed') return onStud;
@@ -30,6 +32,7 @@ export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor)
     ...onStud,
     ...(lug.form === 'tube' ? [wallFinding(end, lug)] : []),
     ...(lug.form === 'tube' && !isStraight(lug) ? [asideFinding(end, lug)] : []),
+    ...madeFindings(end, lug, run),
   ];
 }
 
