@@ -18,6 +18,7 @@ export const VIEWS: Readonly<Record<string, string>> = {
   'in your case': '/job/teasel/case/questions',
   section: '/job/teasel/section',
   hunt: '/job/hut/hunt/hut-inverter',
+  survey: '/job/teasel/survey',
   hunts: '/job/teasel/hunt',
   log: '/job/teasel/log',
   trends: '/job/teasel/trends',

@@ -106,6 +106,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:jobId/survey',
+      name: 'survey',
+      component: () => import('./survey/SurveyPage.vue'),
+      props: true,
+    },
+    {
       path: '/job/:jobId/hunt/:huntId?',
       name: 'hunt',
       component: () => import('./hunt/HuntPage.vue'),

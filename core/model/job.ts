@@ -4,6 +4,7 @@ import { huntSchema } from './hunt.ts';
 import { cableSchema } from './cable.ts';
 import { shopSchema, studSchema } from './shop.ts';
 import { MOST } from './limits.ts';
+import { oldCableSchema } from './survey.ts';
 import { systemSchema } from './system.ts';
 import { day, id, mm, moment, name, text } from './text.ts';
 import { say } from '../words/say.ts';
@@ -37,6 +38,16 @@ export const jobSchema = z
     heeded: z
       .array(z.strictObject({ caution: z.enum(CAUTION_IDS), day, at: moment, by: text(60) }))
       .check(z.maxLength(MOST.heeded)),
+    /** An old installation as it was looked at, cable by cable. */
+    survey: z.optional(
+      z.array(oldCableSchema).check(
+        z.maxLength(MOST.surveyed),
+        z.refine(
+          (olds) => new Set(olds.map((old) => old.id)).size === olds.length,
+          say`two old cables have the same id`,
+        ),
+      ),
+    ),
     /** What a customer is asked for it. */
     quote: z.optional(
       z.strictObject({

@@ -12,6 +12,7 @@ export const MOST = {
   bonds: 100,
   states: 12,
   heeded: 2000,
+  surveyed: 500,
   hunts: 100,
   pieces: 60,
   spans: 200,

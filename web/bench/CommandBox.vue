@@ -209,6 +209,12 @@ const commands = computed((): Command[] => [
     act: () => void router.push({ name: 'sizes', params: { jobId: job.id } }),
   },
   {
+    id: 'survey',
+    title: say`Survey of an old installation`,
+    note: say`by eye, what to replace`,
+    act: () => void router.push({ name: 'survey', params: { jobId: job.id } }),
+  },
+  {
     id: 'hunt',
     title: say`Hunt for a fault`,
     note: say`where the volts go`,

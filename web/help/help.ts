@@ -4,14 +4,14 @@ import { KIT_HELP } from './kitHelp.ts';
 import { PROVE_HELP } from './proveHelp.ts';
 import { RUN_HELP } from './runHelp.ts';
 import { SHOP_HELP } from './shopHelp.ts';
+import { SURVEY_HELP } from './surveyHelp.ts';
 import { SYSTEM_HELP } from './systemHelp.ts';
 
 /** All the help there is, by the label of its field: the language stays while the page does. */
 export const HELP: ReadonlyMap<string, HelpEntry> = new Map(
-  [...RUN_HELP, ...ENDS_HELP, ...PROVE_HELP, ...SHOP_HELP, ...SYSTEM_HELP, ...KIT_HELP].map((entry) => [
-    entry[0],
-    entry,
-  ]),
+  [...RUN_HELP, ...ENDS_HELP, ...PROVE_HELP, ...SHOP_HELP, ...SYSTEM_HELP, ...KIT_HELP, ...SURVEY_HELP].map(
+    (entry) => [entry[0], entry],
+  ),
 );
 
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');

@@ -132,6 +132,11 @@ const toggle = (id: string) => {
         say`Something drops too many volts. Draw the way from source to load and back, read millivolts across its pieces under load, and see which piece takes them: battery, joint or cable.`
       }}
     </p>
+    <p v-if="jobId" class="mt-1">
+      <RouterLink class="text-teal underline" :to="{ name: 'survey', params: { jobId } }">{{
+        say`Look at the old installation by eye first`
+      }}</RouterLink>
+    </p>
     <ul v-if="hunts.length > 0" class="mt-4 max-w-[760px] border-t border-line">
       <li v-for="hunt in hunts" :key="hunt.id" class="flex items-center border-b border-hairline">
         <RouterLink :to="huntPlace(hunt.id, jobId)" class="block min-w-0 flex-1 px-1 py-2 hover:bg-teal-tint">

@@ -1,6 +1,7 @@
 import { releaseProxy, wrap } from 'comlink';
 import localforage from 'localforage';
 import { nanoid } from 'nanoid';
+import type { Cable } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
 import { isJpeg } from './jpeg.ts';
 import { toBase64 } from './base64.ts';
@@ -90,7 +91,9 @@ export async function bytesOf(id: string): Promise<Uint8Array | null> {
 }
 
 /** The ids of a job's photographs, each once. */
-const photoIds = (job: Job) => [...new Set(job.cables.flatMap(({ photos }) => photos.map(({ id }) => id)))];
+const photoIds = (job: Job) => [
+  ...new Set([...job.cables, ...(job.survey ?? [])].flatMap(({ photos }) => photos.map(({ id }) => id))),
+];
 
 /** The pictures of a job, for its file. */
 export async function picturesOf(job: Job): Promise<Record<string, string>> {
@@ -127,16 +130,18 @@ export async function underFreeNames<T extends string | Uint8Array>(
     if (isTaken) renames.set(id, nanoid(12));
   }
   const named = (id: string) => renames.get(id) ?? id;
+  const renamed = <T extends Pick<Cable, 'photos'>>(of: T): T => ({
+    ...of,
+    photos: of.photos.map((photo) => ({ ...photo, id: named(photo.id) })),
+  });
   return {
     job:
       renames.size === 0
         ? job
         : {
             ...job,
-            cables: job.cables.map((cable) => ({
-              ...cable,
-              photos: cable.photos.map((photo) => ({ ...photo, id: named(photo.id) })),
-            })),
+            cables: job.cables.map(renamed),
+            ...(job.survey && { survey: job.survey.map(renamed) }),
           },
     pictures: Object.fromEntries(
       photoIds(job).flatMap((id): [string, T][] =>
