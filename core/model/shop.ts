@@ -154,6 +154,10 @@ export const dieSchema = z.strictObject({
   /** Measured across the flats with the die closed; of an indent, across it with the tool at its mark, mm. */
   acrossFlatsMm: mm(2, 60),
   widthMm: mm(2, 40),
+  /** Of an indent: where its tool stops for this size, where that differs from the tool’s own mark: "dial at 4". */
+  mark: z.optional(text(60)),
+  /** About how many blows bring a hammer-struck tool to that mark, by a trial. */
+  blows: z.optional(z.int().check(z.gte(1), z.lte(200))),
   /** How often it has closed, as far as it was ticked at the bench. */
   closed: z.optional(count),
 });

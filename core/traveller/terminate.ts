@@ -94,9 +94,12 @@ const slug = (end: ReadyEnd, practice: HousePractice, step: Make) =>
 function crimps(end: ReadyEnd, practice: HousePractice, step: Make): PlainStep[] {
   const { name, die, crimpsInOrder, tool } = end;
   if (!die || !tool) return [];
-  const { stop, hands } = TOOL_KINDS[tool.kind];
+  const { stop, hands, minded } = TOOL_KINDS[tool.kind];
   const total = crimpsInOrder.length;
-  const until = tool.mark ?? stop;
+  const isUnder = die.leaves === 'indent' && practice.dieStep === 'one under';
+  const stopsAt = die.die.mark || tool.mark || stop;
+  const until = isUnder ? msg`${stopsAt}, then one step under` : stopsAt;
+  const { blows } = die.die;
   const made = crimpsInOrder.map((centre, i) =>
     step(`crimp-${i + 1}`, {
       short: total > 1 ? msg`Crimp ${name}, ${i + 1}` : msg`Crimp ${name}`,
@@ -105,7 +108,7 @@ function crimps(end: ReadyEnd, practice: HousePractice, step: Make): PlainStep[]
           ? msg`Seat in the die, check, and close until ${until}`
           : msg`Move to the second crimp${practice.turnBetween ? msg`, turn a sixth,` : ''} and close again`,
       figure: { value: centre, unit: 'mm', decimals: 1, means: msg`from the mouth to the middle of the die` },
-      detail: msg`${capitalised(dieName(end))}, ${die.die.widthMm} wide, ${tool.title}: ${hands}. Light pressure first: is the cable still home, the lug square?`,
+      detail: msg`${capitalised(dieName(end))}, ${die.die.widthMm} wide, ${tool.title}: ${hands}. Light pressure first: is the cable still home, the lug square?${minded && verbatim` ${minded}`}${blows === undefined ? '' : msg` About ${blows} blows to the mark.`}${i > 0 && !practice.turnBetween && die.leaves === 'hexagon' ? msg` Flash at the parting line: turn a sixth first.` : ''}`,
       why: msg`Air left between strands runs hot.`,
       caution: { of: 'tools', says: msg`Fingers out, eyes covered, before the tool closes.` },
       lit: ['crimp'],

@@ -227,6 +227,14 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`What one costs you, in your money, with its share of the postage. The kit, the price of a job and make or buy are reckoned from it.`,
   ],
   [
+    say`Stop of ${ANY}, ${ANY}`,
+    say`Where the tool stands when this size is done: its dial, its ring, its handles. It is said at the bench instead of the tool’s own mark. Found by a trial: close, saw or pull one, and mark it.`,
+  ],
+  [
+    say`Blows of ${ANY}, ${ANY}`,
+    say`About how many blows bring the plunger to that mark on this size, counted on a spare. Many more at the bench, and the hammer is light, the floor gives, or the lug is another.`,
+  ],
+  [
     say`Loaded with solder`,
     say`Solder that it comes with, already in its barrel: weigh one, or see its bag. What else is to be fed, and what would run out, is reckoned from it.`,
   ],

@@ -70,6 +70,11 @@ const says = ({ stamp }: Die) => {
   const claim = stampClaims(stamp);
   return claim ? say`reads as ${sizeNamed(claim)}` : stamp ? say`names no size` : say`no mark`;
 };
+const setMark = (id: string, mark: string) =>
+  editDie(id, say`stop`, (own) => {
+    if (mark === '') delete own.mark;
+    else own.mark = mark;
+  });
 function setLargest(id: string, largest: number | undefined): void {
   editTool(id, say`largest`, (own) => {
     if (largest === undefined) delete own.largestMm2;
@@ -168,6 +173,10 @@ function setLargest(id: string, largest: number | undefined): void {
               <th class="font-normal">{{ say`Stamp` }}</th>
               <th class="font-normal">{{ say`Across, closed` }}</th>
               <th class="font-normal">{{ say`Width` }}</th>
+              <template v-if="facts(tool).leaves === 'indent'">
+                <th class="font-normal">{{ say`Stops at` }}</th>
+                <th v-if="tool.kind !== 'hand lever'" class="font-normal">{{ say`Blows` }}</th>
+              </template>
               <th class="font-normal">{{ say`Its stamp` }}</th>
               <th class="font-normal">{{ say`Trials` }}</th>
               <th>
@@ -214,6 +223,30 @@ function setLargest(id: string, largest: number | undefined): void {
                   @update:model-value="(mm) => editDie(die.id, say`width`, (own) => void (own.widthMm = mm))"
                 />
               </td>
+              <template v-if="facts(tool).leaves === 'indent'">
+                <td class="w-44 pr-2">
+                  <TextField
+                    :label="say`Stop of ${die.stamp || say`the unmarked die`}, ${die.id}`"
+                    :model-value="die.mark ?? ''"
+                    @update:model-value="(mark) => setMark(die.id, mark)"
+                  />
+                </td>
+                <td v-if="tool.kind !== 'hand lever'" class="w-24 pr-2">
+                  <QuantityField
+                    :label="say`Blows of ${die.stamp || say`the unmarked die`}, ${die.id}`"
+                    kind="number"
+                    :model-value="die.blows ?? null"
+                    :least="1"
+                    :most="200"
+                    :decimals="0"
+                    optional
+                    @update:model-value="
+                      (blows) => editDie(die.id, say`blows`, (own) => void (own.blows = Math.round(blows)))
+                    "
+                    @clear="editDie(die.id, say`blows`, (own) => void delete own.blows)"
+                  />
+                </td>
+              </template>
               <td>{{ says(die) }}</td>
               <td>
                 {{

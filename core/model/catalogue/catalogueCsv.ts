@@ -175,6 +175,8 @@ const dieColumns = (tools: readonly Tool[]): readonly Column<Die>[] => [
     write: ({ acrossFlatsMm }) => plain(acrossFlatsMm),
   },
   { key: 'widthMm', title: 'width mm', read: mmField(2, 40), write: ({ widthMm }) => plain(widthMm) },
+  { key: 'mark', title: 'stops at', empty: undefined, read: textField(60), write: ({ mark }) => mark ?? '' },
+  { key: 'blows', title: 'blows', empty: undefined, read: countField, write: ({ blows }) => plain(blows) },
 ];
 
 export const writeLugsCsv = (lugs: readonly Lug[]) => writeCsv(LUG_COLUMNS, lugs);

@@ -15,6 +15,10 @@ export interface ToolKindFacts {
   readonly hands: Message;
   /** The most copper its kind usually closes on, mm². */
   readonly largestMm2: number;
+  /** What else is minded as it closes; empty where nothing is. */
+  readonly minded: Message;
+  /** What a crimp of it cannot prove, where it is a last resort; empty where it is none. */
+  readonly lastResort: Message;
   /** Why it is never used or guided; empty where it may be. */
   readonly refused: Message;
 }
@@ -25,6 +29,8 @@ const tool = (facts: Partial<ToolKindFacts> & Pick<ToolKindFacts, 'title' | 'sto
   benchOnly: false,
   hands: msg`two hands`,
   largestMm2: 150,
+  minded: '',
+  lastResort: '',
   refused: '',
   ...facts,
 });
@@ -46,12 +52,14 @@ export const TOOL_KINDS = {
     swingMm: 450,
     solidFloor: true,
     hands: msg`both hands free; force depends on the blow`,
+    minded: msg`Strike square, the same each time, until the mark: the last blow no longer moves it.`,
   }),
   'hand hydraulic': tool({
     title: msg`hand hydraulic`,
     stop: msg`the dies touch`,
     swingMm: 350,
     hands: msg`one hand pumps, one holds the cable home`,
+    minded: msg`Valve shut before you pump; open it only once the dies touch, or the crimp is half made.`,
   }),
   'bench hydraulic': tool({
     title: msg`bench hydraulic, foot switch`,
@@ -67,6 +75,17 @@ export const TOOL_KINDS = {
     swingMm: 250,
     hands: msg`one hand`,
     largestMm2: 16,
+  }),
+  punch: tool({
+    title: msg`punch on an angle, last resort`,
+    leaves: 'indent',
+    stop: msg`the strands no longer move`,
+    swingMm: 450,
+    solidFloor: true,
+    hands: msg`a helper holds the cable home; eyes of both covered`,
+    largestMm2: 70,
+    minded: msg`Barrel in the angle, punch in the middle, one dent on each side of it; no deeper than half the barrel.`,
+    lastResort: msg`It has no stop and leaves nothing to measure: no two are alike, and only one pulled apart says anything of itself.`,
   }),
   improvised: tool({
     title: msg`improvised press`,

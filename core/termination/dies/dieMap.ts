@@ -6,6 +6,7 @@ import { crimpsThatFit } from './crimpLayout.ts';
 import {
   bestDie,
   type DieMerits,
+  isUsable,
   dieOffer,
   type DieOffer,
   dieRank,
@@ -120,6 +121,7 @@ function cellOf(
     standard,
     crimpsFit: crimpsThatFit(lug.barrelMm, die.widthMm),
     unfit: cannotUse(tool, copperMm2, undefined),
+    lastResort: kind.lastResort !== '',
     c,
     kappa: trialsOfOwn?.kappa ?? kappa,
     tried: trialsOfOwn !== null,
@@ -179,7 +181,8 @@ export function dieMap(toolCase: ToolCase, practice: HousePractice): DieMap {
     const entries = worked.map((column) => entryOf(lug, barrel, column, toolCase.lugs));
     const cells = entries.map(({ cell }) => cell);
     const asked = lug.form === 'butt' ? 1 : practice.crimps;
-    const best = bestDie(cells, asked, practice.dieStep);
+    // What has to be tried first is no die of the map.
+    const best = bestDie(cells.filter(isUsable), asked, practice.dieStep);
     return {
       key: lug.id,
       lug,

@@ -38,6 +38,8 @@ export interface DieOffer extends Compaction {
   readonly crimpsFit: number;
   /** Why its tool cannot be used here; empty where it can. */
   readonly unfit: Message;
+  /** Its tool is one of last resort. */
+  readonly lastResort: boolean;
 }
 
 /** How far a crimp's flats may be from its code's: it opens by so much when the tool lets go, as a share. */
@@ -134,6 +136,7 @@ export function dieOffer(
     standard,
     crimpsFit: crimpsThatFit(lug.barrelMm, die.widthMm),
     unfit: cannotUse(tool, copperMm2, place),
+    lastResort: kind.lastResort !== '',
   };
 }
 
@@ -178,11 +181,18 @@ export function dieRank(
 }
 
 /** What the choice of a die goes by. */
-export type DieMerits = Pick<DieOffer, 'verdict' | 'sure' | 'standard' | 'crimpsFit' | 'unfit' | 'c'>;
+export type DieMerits = Pick<
+  DieOffer,
+  'verdict' | 'sure' | 'standard' | 'crimpsFit' | 'unfit' | 'c' | 'lastResort'
+>;
 
 /** Whether a die may be proposed at all. */
 export const isUsable = ({ verdict, crimpsFit, unfit }: DieMerits) =>
   (verdict === 'right' || verdict === 'light' || verdict === 'tight') && crimpsFit > 0 && unfit === '';
+
+/** Whether a die leaves an indent that nobody has tried yet, and could be tried. */
+const isToTry = ({ verdict, crimpsFit, unfit }: DieMerits) =>
+  verdict === 'untried' && crimpsFit > 0 && unfit === '';
 
 /**
  * The die to use: a standard pair, else the right one nearest the middle that the barrel takes as often as asked.
@@ -193,7 +203,11 @@ export function bestDie<T extends DieMerits>(
   crimpsAsked: number,
   step: HousePractice['dieStep'] = 'nominal',
 ): T | null {
-  const usable = offers.filter(isUsable);
+  const judged = offers.filter(isUsable);
+  // Where nothing owned can be judged by its figures, an indent is made and tried; a last resort only where it is all there is.
+  const toTry = judged.length > 0 ? [] : offers.filter(isToTry);
+  const better = toTry.filter(({ lastResort }) => !lastResort);
+  const usable = judged.length > 0 ? judged : better.length > 0 ? better : toTry;
   const tighter =
     step === 'one under'
       ? usable.filter(({ verdict, crimpsFit }) => verdict === 'right' && crimpsFit >= crimpsAsked)

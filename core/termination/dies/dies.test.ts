@@ -171,9 +171,14 @@ describe('an indent', () => {
     const pulled = trial({ dieId: 'lever-70', acrossFlatsMm: 12.1, pull: { forceN: 1500, held: true } });
     expect(lever(tried(pulled))).toMatchObject({ verdict: 'right', sure: true });
   });
-  test('is never proposed untried', () => {
+  test('is proposed untried only where nothing else is owned, and is then to be tried', () => {
     const only = { ...shop, dies: shop.dies.filter(({ toolId }) => toolId === 'hand-lever') };
-    expect(bestDie(dieOffers(heavy70, 70, openCase(only)), 1)).toBeNull();
+    expect(bestDie(dieOffers(heavy70, 70, openCase(only)), 1)).toMatchObject({
+      verdict: 'untried',
+      sure: false,
+    });
+    expect(bestDie(dieOffers(heavy70, 70, openCase(shop)), 1)?.verdict).toBe('right');
+    expect(dieMap(openCase(only), only.practice).rows.every(({ best }) => best === null)).toBe(true);
   });
 });
 

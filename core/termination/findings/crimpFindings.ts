@@ -21,6 +21,7 @@ export function crimpFindings(end: ResolvedEnd, lug: Lug): Finding[] {
   if (!die) return [noDie(end, lug)];
   return [
     ...(die.unfit ? [unfit(end, die)] : []),
+    ...(TOOL_KINDS[die.tool.kind].lastResort && !die.unfit ? [lastResort(end, die)] : []),
     ...(die.own ? [tried(end, die, die.own)] : die.verdict === 'untried' ? [untried(end, die)] : []),
     ...(die.leaves === 'hexagon' ? compactionFindings(end, die) : []),
     crimpsFitFinding(end, lug, die),
@@ -34,6 +35,27 @@ const plain = (end: ResolvedEnd, key: Topic, title: Message) => ({
   decimals: 0,
 });
 
+/** What to do without a tool that may be used. */
+const OTHER_WAYS = msg`Borrow or hire a made tool; have this end made; buy one (Kit weighs its price against this job); or put on a screw terminal for tonight, with a day to be gone by.`;
+
+/** A tool that holds a lug when nothing else is to be had, and what it leaves unproved. */
+function lastResort(end: ResolvedEnd, { tool }: DieOffer): Finding {
+  return stated(
+    {
+      ...plain(end, 'tool', msg`Tool of last resort`),
+      because: TOOL_KINDS[tool.kind].lastResort,
+      remedy: OTHER_WAYS,
+      work: {
+        formula: msg`a crimp is proved by what can be measured of it`,
+        substituted: [msg`${TOOL_KINDS[tool.kind].title}: no stop, no flats`],
+        source: msg`craft practice`,
+        assumes: '',
+      },
+    },
+    'watch',
+  );
+}
+
 /** A tool that cannot be used on this size, or in this place. */
 function unfit(end: ResolvedEnd, { tool, unfit: why }: DieOffer): Finding {
   const { title, hands, stop } = TOOL_KINDS[tool.kind];
@@ -41,7 +63,7 @@ function unfit(end: ResolvedEnd, { tool, unfit: why }: DieOffer): Finding {
     {
       ...plain(end, 'tool', msg`Tool`),
       because: verbatim`${tool.title}: ${why}.`,
-      remedy: msg`Take a tool that can work here.`,
+      remedy: TOOL_KINDS[tool.kind].refused ? OTHER_WAYS : msg`Take a tool that can work here.`,
       work: {
         formula: msg`largest copper, room to swing, floor, bench`,
         substituted: [verbatim`${title}: ${hands}${stop ? msg`; done when ${stop}` : ''}`],
