@@ -267,7 +267,9 @@ export const STAGE_FINDINGS = {
   ],
   ends: (laid: LaidOut): Finding[] => [
     ...endsFindings(endSubjectOf(laid)),
-    ...laid.joins.flatMap((join) => joinFindings(join, laid.lengths?.finishedMm ?? laid.cable.run.lengthMm)),
+    ...laid.joins.flatMap((join) =>
+      joinFindings(join, laid.lengths?.finishedMm ?? laid.cable.run.lengthMm, laid.cable),
+    ),
   ],
   cut: ({ cable, ends }: LaidOut): Finding[] => cutFindings(cable.run, ends.A, ends.B),
   prove: ({ proof, cable }: LaidOut): Finding[] => [

@@ -40,9 +40,10 @@ export const TOPICS = {
   ],
   layers: [
     ...(['sleeve', 'sleeve-cover', 'sleeve-grip', 'sleeve-pass', 'layers', 'band', 'ring'] as const),
+    ...(['sleeve-stiff', 'sleeve-live', 'shrink-tool'] as const),
     'polarity',
   ],
-  way: ['hole', 'clocking', 'join-fill', 'join-place', 'join-die', 'join-sleeve'],
+  way: ['hole', 'clocking', 'join-fill', 'join-place', 'join-die', 'join-sleeve', 'join-seal'],
   cut: ['cut', 'finished', 'second-mark'],
   make: ['takes'],
   proof: [

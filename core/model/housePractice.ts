@@ -55,7 +55,7 @@ export const housePracticeSchema = z.strictObject({
   /** Whether nuts and washers of a stud are used again, or new ones go along with each cable; again where nothing is given. */
   hardware: z.optional(z.enum(['again', 'new'])),
   /** What shrinks a sleeve. */
-  shrinkBy: z.enum(['heat gun', 'torch']),
+  shrinkBy: z.enum(['heat gun', 'battery gun', 'torch']),
   /** How polarity is told: by the cable's jacket, by sleeves at the ends, or by the label alone. */
   colours: z.enum(['jacket', 'sleeves', 'label']),
   /** Copper left bare between barrel mouth and jacket, mm: 0–2 for crimping, 2–4 for feeding solder. */

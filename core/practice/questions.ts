@@ -228,6 +228,11 @@ export const QUESTIONS: readonly Question[] = [
         msg`heat gun`,
         msg`Even, with a reflector nozzle; a battery gun lacks the power for thick wall.`,
       ],
+      [
+        'battery gun',
+        msg`battery gun`,
+        msg`Where there is no mains: thin wall, and lined sleeves up to 12 mm; more than that it does not get hot.`,
+      ],
       ['torch', msg`gentle torch`, msg`Quick anywhere; always moving, never the blue flame.`],
     ]),
     caution: msg`A torch is hot work: no fuel vapour, no charging battery near it.`,

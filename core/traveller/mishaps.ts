@@ -126,6 +126,7 @@ const FAULTS: Readonly<Record<string, readonly Fault[]>> = {
     { what: 'dies not closed', redoFrom: 'join-crimp' },
     { what: 'wrong die', redoFrom: null },
   ],
+  'join-pinch': [{ what: 'no adhesive showed', redoFrom: 'join-pinch' }],
   'join-shrink': [
     { what: 'no adhesive showed', redoFrom: 'join-shrink' },
     { what: 'sleeve split or burnt', redoFrom: null },

@@ -45,7 +45,9 @@ export function predecessors(
           return [
             'cut',
             'layers',
-            ...steps.slice(0, place(step.id)).flatMap(({ id }) => (kindOf(id) === 'join-shrink' ? id : [])),
+            ...steps
+              .slice(0, place(step.id))
+              .flatMap(({ id }) => (['join-shrink', 'join-pinch'].includes(kindOf(id)) ? id : [])),
           ];
         case 'join-cut':
           return place(step.id) > place('pull-through') ? ['cut', 'pull-through'] : ['cut'];
@@ -53,6 +55,8 @@ export function predecessors(
           return [step.id.replace('crimp', 'cut'), 'layers'];
         case 'join-shrink':
           return [step.id.replace('shrink', 'crimp')];
+        case 'join-pinch':
+          return [step.id.replace('pinch', 'shrink')];
         case 'label':
           return [lastOf('A'), lastOf('B')];
         default:

@@ -211,14 +211,26 @@ function joinSteps(join: ResolvedJoin, lengths: CableLengths, sleeveNow: Message
       order: msg`Shrink ${sleeve ? msg`the ${sleeve.suppliedMm}/${sleeve.recoveredMm} sleeve` : msg`a sleeve`} over the join`,
       detail:
         spec.kind === 'branch'
-          ? msg`While it is hot, nip it between the two cables with pliers until it seals.`
+          ? msg`From the middle out, until adhesive shows at every end. Pliers within reach: what comes next is done while it is hot.`
           : msg`From the middle out, until adhesive shows at both ends.`,
       why: msg`Water in a join works along both cables.`,
       caution: { of: 'burns', says: msg`Hot until it has cooled: hands off.` },
       lit: ['sleeve'],
     },
+    ...(spec.kind === 'branch' ? [pinch(spec.id, title)] : []),
   ];
 }
+
+/** What closes the gap between two cables that leave a sleeve side by side. */
+const pinch = (id: string, title: Message): PlainStep => ({
+  id: `join-pinch-${id}`,
+  short: msg`${title}, nip`,
+  order: msg`Nip the sleeve between the two cables with pliers, while it is hot`,
+  detail: msg`Hold until the adhesive has closed the gap and set. Then look into it: nothing dark between the cables, adhesive all round each of them.`,
+  why: msg`A sleeve round two cables leaves a hole between them; only this closes it.`,
+  caution: { of: 'burns', says: msg`Hot until it has cooled: hands off.` },
+  lit: ['sleeve'],
+});
 
 function pull({ name, lug }: ReadyEnd, { run }: Cable): PlainStep {
   return {
@@ -254,6 +266,10 @@ const SHRINK_WORDS: Readonly<
   'heat gun': {
     tool: msg`with the heat gun`,
     how: msg`Reflector nozzle on, a battery gun lacks the power for thick wall.`,
+  },
+  'battery gun': {
+    tool: msg`with the battery heat gun`,
+    how: msg`Reflector nozzle on, out of the wind, battery full; never help it with a lighter.`,
   },
   torch: {
     tool: msg`with the torch`,

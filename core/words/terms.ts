@@ -96,6 +96,7 @@ export const TERMS = {
   'crimp then solder': msg`crimp then solder`,
   'slug then crimp': msg`slug then crimp`,
   'heat gun': msg`heat gun`,
+  'battery gun': msg`battery heat gun`,
   torch: msg`torch`,
   'will-not-close': msg`will not close`,
   'across-flats': msg`across flats`,

@@ -40,5 +40,7 @@ export const TORCHES = {
  */
 export const SHRINK_HEAT = {
   'heat gun': { airC: 350, filmWPerM2K: 80 },
+  /** A small nozzle and a third of the air: enough for thin wall and small sleeves. */
+  'battery gun': { airC: 300, filmWPerM2K: 35 },
   torch: { airC: 500, filmWPerM2K: 80 },
 } as const;

@@ -11,6 +11,7 @@ import { usesDie } from '../../model/method.ts';
 import { methodFindings } from './methodFindings.ts';
 import { postFindings } from './postFindings.ts';
 import { sleeveFindings, stripFinding } from './sleeveFindings.ts';
+import { sleeveUse } from './sleeveUse.ts';
 import { stackFindings } from './stackFindings.ts';
 import { strandsFindings } from './strandsFinding.ts';
 
@@ -31,6 +32,7 @@ export function endFindings(name: EndName, subject: EndSubject): Finding[] {
       ? []
       : [
           ...sleeveFindings(end, conductor, sleevesFor(shop.sleeves, cable.polarity)),
+          ...sleeveUse(end, subject),
           stripFinding(end, lug),
         ]),
     ...layerFindings(end, subject),

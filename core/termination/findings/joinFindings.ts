@@ -1,5 +1,6 @@
 import type { Topic } from '../../finding/topics.ts';
-import { atMost, type Finding, stated, type State, within } from '../../finding/finding.ts';
+import type { Cable } from '../../model/cable.ts';
+import { atMost, type Finding, notProved, stated, type State, within } from '../../finding/finding.ts';
 import { type Message, amount, msg, numeral, verbatim } from '../../words/message.ts';
 import { COMPACTION } from '../dies/dieOnLug.ts';
 import { crimpsASide, type ResolvedJoin } from '../join.ts';
@@ -10,10 +11,16 @@ import { sleeveWindow } from '../sleeves/sleeve.ts';
 import { term } from '../../words/terms.ts';
 
 /** What a join is held against before it is made: its connector, its die, its sleeve. */
-export function joinFindings(join: ResolvedJoin, finishedMm: number): Finding[] {
+export function joinFindings(join: ResolvedJoin, finishedMm: number, cable: Pick<Cable, 'done'>): Finding[] {
   const { connector } = join;
   if (!connector) return [noConnector(join)];
-  return [place(join, finishedMm), fill(join, connector), die(join), sleeve(join)];
+  return [
+    place(join, finishedMm),
+    fill(join, connector),
+    die(join),
+    sleeve(join),
+    ...(join.spec.kind === 'branch' ? [seal(join, cable)] : []),
+  ];
 }
 
 const facts = (join: ResolvedJoin, key: Topic, title: Message) => ({
@@ -137,6 +144,36 @@ function die(join: ResolvedJoin): Finding {
     0.5,
     good ? (offer.sure ? 'holds' : 'watch') : 'fails',
   );
+}
+
+/** Nipping is a step of its own since this day; before, it was part of shrinking. */
+const A_STEP_SINCE = '2026-12-01';
+
+/** Whether the gap between the two cables of a branch was closed while the sleeve was hot, by who did it and looked. */
+function seal(join: ResolvedJoin, { done }: Pick<Cable, 'done'>): Finding {
+  const tick = done.find(
+    ({ step, at: when }) =>
+      step === `join-pinch-${join.spec.id}` ||
+      (step === `join-shrink-${join.spec.id}` && when < A_STEP_SINCE),
+  );
+  const base = {
+    ...facts(join, 'join-seal', msg`gap between the cables`),
+    unit: '' as const,
+    decimals: 0,
+    work: {
+      formula: msg`nipped while hot, and looked into`,
+      substituted: tick ? [msg`ticked by ${tick.by || msg`nobody named`}`] : [msg`not ticked yet`],
+      source: msg`craft practice: a branch is sealed by nipping a large adhesive sleeve with pliers while it is hot`,
+      assumes: msg`adhesive was seen all round each cable`,
+    },
+  };
+  return tick
+    ? stated({ ...base, value: null, because: msg`Nipped while it was hot, and looked into.` }, 'holds')
+    : notProved({
+        ...base,
+        because: msg`Two cables side by side leave a gap that no sleeve closes by itself.`,
+        remedy: msg`Nip it while it is hot, at the bench.`,
+      });
 }
 
 function sleeve({ sleeveTask, sleeve: chosen, ...join }: ResolvedJoin): Finding {
