@@ -105,7 +105,7 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
       return { done, summary: verbatim`${fails} ${fails === 1 ? msg`reading fails` : msg`readings fail`}` };
     if (ownFindings.every(({ value }) => value === null)) return { done, summary: msg`nothing measured` };
     if (missing > 0) return { done, summary: msg`${missing} not proved` };
-    if (ownFindings.some(({ waived }) => waived)) return { done, summary: msg`waived in part` };
+    if (ownFindings.some(({ waived }) => waived)) return { done, summary: msg`partly waived` };
     return { done, summary: done ? msg`proved` : msg`readings hold` };
   },
 

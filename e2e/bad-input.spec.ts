@@ -53,16 +53,16 @@ test('a bad entry keeps what was typed, says what is wrong beside it, and change
   await app.openDemo();
   await app.stage('Run');
   const entries: [label: string, typed: string, sentence: RegExp][] = [
-    ['Stud to stud, as it lies', 'long', /A number is missing/],
-    ['Stud to stud, as it lies', '0', /out of range: 50 to/],
-    ['Stud to stud, as it lies', '12 kg', /"kg" is not a unit for this; mm is/],
-    ['Stud to stud, as it lies', '1,250', /can be read two ways: write 1250 or 1\.250/],
+    ['Length along the route, stud to stud', 'long', /A number is missing/],
+    ['Length along the route, stud to stud', '0', /out of range: 50 to/],
+    ['Length along the route, stud to stud', '12 kg', /"kg" is not a unit for this; mm is/],
+    ['Length along the route, stud to stud', '1,250', /can be read two ways: write 1250 or 1\.250/],
     ['Service loop', '5/0', /divided by 0/],
     ['Service loop', '', /Nothing is written here/],
     ['System', '24 24', /one thing too many/],
     ['Continuous', '-40', /out of range/],
     ['Continuous', '9 kA', /out of range/],
-    ['Air, at its hottest', 'hot', /A number is missing/],
+    ['Highest air temperature', 'hot', /A number is missing/],
     ['Allowed drop', '(3', /bracket is not closed/],
     ['Tag', '', /A name is needed here/],
   ];

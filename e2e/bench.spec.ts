@@ -94,7 +94,7 @@ test.describe('the drawing', () => {
     await app.openDemo();
     await page.keyboard.press('4');
     await expect(app.drawing.getByRole('button', { name: /^cut 6\s361 mm/ })).toBeVisible();
-    await app.type('Stud to stud, as it lies', '6350');
+    await app.type('Length along the route, stud to stud', '6350');
     await expect(app.drawing.getByRole('button', { name: /^cut 6\s461 mm/ })).toBeVisible();
     await app.drawing.getByRole('button', { name: /^strip 29 mm, end A/ }).click();
     await expect(page).toHaveURL(/\/ends$/);

@@ -56,13 +56,13 @@ test('a stud shared with others: stacked, reordered, too short, too many', async
   const panel = panelOf(page, 'B');
   await expect(panel.getByRole('img', { name: /M10 stud from its face: TH-4 B, charger/ })).toBeVisible();
   await app.type('Thread clear of the face at B', '18');
-  await expect(row(app, /Thread of the stud/)).toContainText('fails');
+  await expect(row(app, /Stud length needed/)).toContainText('fails');
   await app.type('Thread clear of the face at B', '40');
   await panel.getByRole('button', { name: 'TH-4 B away from the face' }).click();
   await expect(row(app, /Order on the stud/)).toContainText('fails');
   await panel.getByRole('button', { name: 'Stack by amps again' }).click();
-  await expect(row(app, /Order on the stud/)).toContainText('holds');
-  await panel.getByText('Something else on it').click();
+  await expect(row(app, /Order on the stud/)).toContainText('passes');
+  await panel.getByText('Also on this stud').click();
   for (const what of ['horn', 'bilge pump']) {
     await app.type('What else is on the stud at B', what);
   }
@@ -87,13 +87,13 @@ test('battery posts: a clamp for its pole, an adapter to a stud, the wrong pole 
   const app = await endsOf(page, 'TH-3', 'Stud or post');
   const panel = panelOf(page, 'A');
   await panel.getByRole('radio', { name: 'a battery post' }).click();
-  await expect(row(app, /On the post/)).toContainText('holds');
+  await expect(row(app, /On the post/)).toContainText('passes');
   await expect(panel).toContainText('17.5 mm at the top');
   await panel.getByRole('radio', { name: 'negative' }).click();
   await expect(row(app, /On the post/)).toContainText('fails');
   await panel.getByRole('radio', { name: 'positive' }).click();
   await app.choose('Adapter of A', /large taper to M10/);
-  await expect(row(app, /Adapter/)).toContainText('holds');
+  await expect(row(app, /Adapter/)).toContainText('passes');
   await page.getByRole('tab', { name: 'Lug and die' }).click();
   await expect(panelOf(page, 'A').getByRole('button', { name: 'Lug of A' })).toContainText(/-10/);
 });
@@ -159,9 +159,9 @@ test('layers: their order, what can no longer be added, and a pole that is never
     'before the lug',
   );
   await app.choose('Band of A', 'yellow');
-  await expect(row(app, /Polarity told/)).toContainText('watch');
+  await expect(row(app, /Polarity marked/)).toContainText('watch');
   await app.choose('Band of A', 'red');
-  await expect(row(app, /Polarity told/)).toContainText('holds');
+  await expect(row(app, /Polarity marked/)).toContainText('passes');
   await panel.getByRole('radio', { name: /after it, over the palm/ }).click();
   await expect(row(app, /Sleeve passes/)).toBeVisible();
 });
@@ -172,7 +172,7 @@ test('through the hole: pulled bare and finished in place, with the tools that c
   const app = await endsOf(page, 'TH-3', 'Way, joins');
   await expect(row(app, /Through the hole/)).toContainText('fails');
   await page.getByRole('button', { name: /Way out: pull it bare/ }).click();
-  await expect(row(app, /Through the hole/)).toContainText('holds');
+  await expect(row(app, /Through the hole/)).toContainText('passes');
   const tools = page.getByRole('list', { name: 'Tools at B' });
   await expect(tools).toContainText('it stays on the bench');
   await app.type('Room to swing at B', '100');
@@ -202,7 +202,7 @@ test('a join has a die, a sleeve and a proof of its own', { tag: '@journey' }, a
   await expect(page.getByRole('alert')).toContainText('no ears is 0');
   await app.type('Ears, towards A', '0.1');
   await page.getByRole('button', { name: 'Record the crimp towards A' }).click();
-  await expect(row(app, /butt at 2.50 m, flats towards A/)).toContainText('holds');
+  await expect(row(app, /butt at 2.50 m, flats towards A/)).toContainText('passes');
   await app.type('Pull through the join', '80 kg');
   await expect(row(app, /butt at 2.50 m, pull/)).not.toContainText('not proved');
 });

@@ -64,7 +64,7 @@ test('to a proved cable from a fixed list of readings', async ({ page }) => {
   await page.getByRole('radio', { checked: true, name: /^\d+ mm²/ }).click();
   // What a short is must be known before anything is called proved.
   await app.stage('Run');
-  await app.choose('The source is known by', /^its resistance/);
+  await app.choose('Source given as', /^its resistance/);
   await app.type('Source resistance', '4 mΩ');
   await app.type('Curve of fuse 1', '1.5 100, 5 0.1');
   await decideEnds(app, async () => {});
@@ -74,7 +74,7 @@ test('to a proved cable from a fixed list of readings', async ({ page }) => {
   await app.stage('Prove');
   await app.type('Who is measuring', 'R. Alder');
   await measureAll(app);
-  await expect(page.getByText('Proved: every figure holds').first()).toBeVisible();
+  await expect(page.getByText('Proved: every figure passes').first()).toBeVisible();
   const { presses, keys } = await count();
   // Five seconds a press and one a key are ten minutes with room to spare.
   expect(5 * presses + keys).toBeLessThan(600);

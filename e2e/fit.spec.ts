@@ -21,7 +21,7 @@ test(
     await app.type('Tightened to, A', '40');
     await fit.getByRole('button', { name: 'Record Tightened to, A' }).click();
     await expect(fit.getByRole('region', { name: /^A: Solar/ })).toContainText('fails');
-    const before = fit.getByRole('region', { name: /^(A: |B: |Along the way)/ }).getByRole('checkbox');
+    const before = fit.getByRole('region', { name: /^(A: |B: |Along the route)/ }).getByRole('checkbox');
     for (const box of await before.all()) await box.click();
     await tick('Fuse in, isolator shut');
     await expect(fit.getByRole('alert')).toContainText('“Isolated and tagged” comes before it');
@@ -40,18 +40,18 @@ test('a loaded run is judged, scaled, and marked where stand-ins read it', async
   const run = page.getByRole('region', { name: 'The first loaded run' });
   await run.getByRole('button', { name: 'Record the loaded run' }).click();
   await expect(run.getByRole('alert')).toContainText('Say the load current first');
-  await app.choose(/^Read with/, 'Bench multimeter');
+  await app.choose(/^Measured with/, 'Bench multimeter');
   await app.type('Load', '50');
   await app.type('Palm to stud A', '1.2');
   await app.type('Palm to stud B', '190');
   await run.getByRole('button', { name: 'Record the loaded run' }).click();
   const faces = run.getByRole('button', { name: /Contact on the stud/ });
-  await expect(faces.first()).toContainText('holds');
+  await expect(faces.first()).toContainText('passes');
   await expect(faces.last()).toContainText('fails');
   await faces.last().click();
   await expect(run).toContainText(/W for nothing at the rated load/);
 
-  await app.choose(/^Read with/, /stand-in/);
+  await app.choose(/^Measured with/, /stand-in/);
   await expect(run.getByText('connected')).toBeVisible();
   for (const label of ['Lug A to cable', 'Lug B to cable', 'Along the cable']) {
     await run.getByRole('button', { name: `Measure ${label}`, exact: true }).click();

@@ -26,7 +26,7 @@ test('the cables of one circuit share one drop budget, and it shows who spends i
 
 test('a cable joins a circuit by its name', async ({ page }) => {
   const app = await openCable(page, 'teasel/cable/in1/run');
-  await app.choose('Comes back by', /^the rest of its circuit/);
+  await app.choose('Return path', /^the other cables of its circuit/);
   await expect(page.getByText('with TH-1, TH-2, TH-3, TH-4')).toBeVisible();
   await app.type('Circuit', 'Inverter');
   await expect(page.getByText('no other cable is in it yet')).toBeVisible();
@@ -34,7 +34,7 @@ test('a cable joins a circuit by its name', async ({ page }) => {
 
 test('a duty from a usual one, its steps edited, drawn and judged', async ({ page }) => {
   const app = await openCable(page, 'marrow/cable/rd1/run');
-  await page.getByRole('switch', { name: 'A surge or duty cycle on top' }).click();
+  await page.getByRole('switch', { name: 'Surge or duty cycle' }).click();
   await app.choose('Start from', /^Winch/);
   await expect(app.field('Step 1')).toHaveValue('320');
   await app.type('Step 2 for', '2 min');
@@ -50,7 +50,7 @@ test('a duty from a usual one, its steps edited, drawn and judged', async ({ pag
 
 test('a duty of many steps is followed by a worker while typing goes on', async ({ page }) => {
   const app = await openCable(page, 'teasel/cable/in1/run');
-  await page.getByRole('switch', { name: 'A surge or duty cycle on top' }).click();
+  await page.getByRole('switch', { name: 'Surge or duty cycle' }).click();
   for (let i = 0; i < 9; i += 1) await page.getByRole('button', { name: 'Add a step' }).click();
   await app.type('Step 10', '180');
   await app.stage('Gauge');
@@ -63,23 +63,25 @@ test(
   async ({ page }) => {
     const app = await openCable(page, 'marrow/cable/ch1/gauge');
     const row = (name: RegExp) => app.ledger.getByRole('button', { name });
-    await expect(row(/A fuse at each source/)).toContainText('holds');
+    await expect(row(/A fuse at each source/)).toContainText('passes');
     // The bank at B gives far more than the battery at A: a block breaks the one and not the other.
     await app.stage('Run');
     await app.choose('Fuse 2 kind', /^battery-post block/);
     await app.stage('Gauge');
-    await expect(row(/Fuse can break.*end B|Fuse can break.* B /)).toContainText('fails');
+    await expect(row(/Fuse interrupts the fault.*end B|Fuse interrupts the fault.* B /)).toContainText(
+      'fails',
+    );
     await app.stage('Run');
     await app.choose('Fuse 2 kind', /^class T/);
     await app.stage('Gauge');
-    await expect(row(/Fuse can break/)).not.toContainText('fails');
+    await expect(row(/Fuse interrupts the fault/)).not.toContainText('fails');
     await app.stage('Run');
     await app.type('Fuse 1 rating', '60');
     await app.type('Fuse 1, from source', '900');
     await app.stage('Gauge');
-    await expect(row(/Fuse carries it/)).toContainText('fails');
-    await expect(row(/Fuse from source/)).toContainText('fails');
-    await row(/Fuse carries it/).click();
+    await expect(row(/Fuse carries the load/)).toContainText('fails');
+    await expect(row(/Distance from source to fuse/)).toContainText('fails');
+    await row(/Fuse carries the load/).click();
     await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
   },
 );
@@ -94,8 +96,8 @@ test('a source at each end is two, strings are asked for their fuse, and a cold 
   await app.type('Charged to at most', '14.2');
   await app.stage('Gauge');
   await expect(row(/A fuse to each string, end B/)).toContainText('not proved');
-  await expect(row(/Outlives a fault/)).toContainText(/A\W*not proved\W*B[\d.]+/);
-  await row(/Rated for the volts/).click();
+  await expect(row(/Survives a short circuit/)).toContainText(/A\W*not proved\W*B[\d.]+/);
+  await row(/Voltage rating/).click();
   await expect(app.ledger).toContainText('charging brings 14.2');
   await app.go('/job/marrow/cable/st1/run');
   await app.type('Coldest it must start in', '-25');
@@ -109,7 +111,7 @@ test('where no size does, what would is said; a chassis is measured or taken as 
   page,
 }) => {
   const app = await openCable(page, 'marrow/cable/in1/run');
-  await app.type('Power given out', '9 kW');
+  await app.type('Output power', '9 kW');
   await app.stage('Gauge');
   await app.ledger.getByRole('button', { name: /What would do/ }).click();
   await expect(app.ledger).toContainText(/What would: .*48/);
@@ -124,7 +126,7 @@ test('where no size does, what would is said; a chassis is measured or taken as 
 
 test('a short-only fuse stands by a name and a reason', async ({ page }) => {
   const app = await openCable(page, 'marrow/cable/wn1/gauge');
-  const guards = app.ledger.getByRole('button', { name: /Fuse guards it/ });
+  const guards = app.ledger.getByRole('button', { name: /Fuse protects the cable/ });
   await expect(guards).toContainText('watch');
   await app.stage('Run');
   await app.type('Waiver of fuse 1', '');
@@ -158,8 +160,8 @@ test('two side by side, one size up, and a load that no cable can serve', async 
   await expect(app.ledger).toContainText('2 side by side');
   await app.stage('Run');
   await app.type('System', '12');
-  await app.type('Lowest battery', '11');
-  await app.type('Power given out', '60 kW');
+  await app.type('Lowest battery voltage', '11');
+  await app.type('Output power', '60 kW');
   await app.ledger.getByRole('button', { name: /Amps drawn/ }).click();
   await expect(app.ledger).toContainText('No current delivers this power through this cable.');
 });
@@ -188,7 +190,7 @@ test(
     await page.getByRole('button', { name: 'Jobs and files' }).click();
     await page.getByRole('menuitem', { name: 'House practice' }).click();
     await expect(page.getByRole('heading', { name: 'House practice' })).toBeVisible();
-    await app.type('Amps kept back', '40');
+    await app.type('Current margin', '40');
     await app.type('Terminations stand', '300');
     await expect(page.getByRole('alert')).toContainText('out of range: 60 to 200');
     await app.type('Terminations stand', '90');

@@ -12,7 +12,7 @@ test(
     const verdict = page.getByRole('status').filter({ hasText: /fault|wastes/ });
     await expect(verdict).toContainText('15 of 15 pieces may still be the fault');
     expect(await app.seriousProblems('main')).toEqual([]);
-    await app.choose(/^Read with/, /stand-in/);
+    await app.choose(/^Measured with/, /stand-in/);
     const probe = page.getByRole('region', { name: 'Probe' });
     await expect(probe.getByText('connected')).toBeVisible();
     const readings = page.getByRole('button', { name: /mV.*take it out/ });
@@ -26,7 +26,7 @@ test(
     await expect(verdict).toContainText('SIMULATED, proves nothing');
 
     const suspects = page.getByRole('region', { name: 'Suspects' });
-    await suspects.getByRole('button', { name: 'Show the work of Stud, shunt bank side' }).click();
+    await suspects.getByRole('button', { name: 'Show the calculation of Stud, shunt bank side' }).click();
     await expect(suspects).toContainText('R = U / I');
     await expect(suspects).toContainText(/waste = 5\.\d+ mΩ/);
     await app.saved();
@@ -60,8 +60,8 @@ test('a hunt without a job: typed by hand, wrong entries said, contradictions na
   await expect(page.getByRole('alert')).toContainText('Say the load current first');
   await expect(cell('Post +')).toHaveValue('12');
   await app.type('Load current', '100');
-  await app.type('Posts at rest', '12.70');
-  await app.type('Posts loaded', '12.40');
+  await app.type('Battery volts, no load', '12.70');
+  await app.type('Battery volts, under load', '12.40');
   await app.type('At the load', '11.9');
   await put('Post +', 'lots');
   await expect(page.getByRole('alert')).toBeVisible();
@@ -102,9 +102,9 @@ test('a cranking test takes each reading with the amps of its own moment', async
   await app.go('/hunt');
   await app.choose('Begin with', /a starter, cranking/);
   await page.getByRole('button', { name: 'Begin the hunt' }).click();
-  await app.type('Amps just then', '400');
-  await app.type('Posts at rest', '12.7');
-  await app.type('Posts loaded', '10.9');
+  await app.type('Current at that moment', '400');
+  await app.type('Battery volts, no load', '12.7');
+  await app.type('Battery volts, under load', '10.9');
   await app.type('At the load', '9.7');
   const row = async (title: string, millivolt: string, amps: string) => {
     const fields = [

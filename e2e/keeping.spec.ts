@@ -123,7 +123,7 @@ test('a backup of everything is restored exactly, into an empty browser and a us
       mimeType: 'application/zip',
       buffer: backup,
     });
-    await on.getByRole('button', { name: 'Put it in the place of all that is here' }).click();
+    await on.getByRole('button', { name: 'Replace everything here' }).click();
     await expect(on.getByRole('status').filter({ hasText: 'exactly what the backup held' })).toBeVisible();
   };
   await app.go('/job/hut/cable/hb1/run');

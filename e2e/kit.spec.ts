@@ -46,7 +46,7 @@ test(
     await route.fill('850, 90° r80, 1240, 45° L r100, 420');
     await expect(plan).toHaveAccessibleName(/3 legs and 2 bends/);
     await route.press('Enter');
-    await expect(app.field('Stud to stud, as it lies')).toHaveValue(/^2\s471\.4$/);
+    await expect(app.field('Length along the route, stud to stud')).toHaveValue(/^2\s471\.4$/);
     await expect(app.ledger).toContainText('Tightest bend');
     await expect(app.ledger.getByRole('button', { name: /Tightest bend/ })).toContainText('fails');
     await app.refuses('Route, legs and bends', '850, 90° r80', /leg.*missing after the last bend/);
@@ -62,7 +62,7 @@ test(
     await expect(plan).toContainText('rubs: an edge');
     await page.getByRole('switch', { name: 'guarded 1' }).click();
     await expect(plan).toContainText('an edge, guarded');
-    await app.type('Supports, every', '900');
+    await app.type('Support spacing', '900');
     await expect(app.ledger.getByRole('button', { name: /Supports apart/ })).toContainText('watch');
     await app.saved();
     await page.reload();
@@ -81,7 +81,7 @@ test('mock-up first: the mark gives the cut for the other end', async ({ page })
   await app.type('Service loop', '60');
   const section = page.getByRole('region', { name: 'Mock-up first' });
   await expect(section).toContainText('cut here for end B, the loop of 60 included');
-  await expect(app.field('Stud to stud, as it lies')).toHaveValue(/^2\s400$/);
+  await expect(app.field('Length along the route, stud to stud')).toHaveValue(/^2\s400$/);
   await expect(app.drawing).toContainText(/finished 2\s460/);
   const svg = await textOf(await saved(page, 'Save the drawing as SVG'));
   expect(svg).toMatch(/^<svg/);
@@ -145,7 +145,7 @@ test(
     await page.getByRole('option', { name: /^Spool 1,/ }).click();
     await app.type('Who is working', 'Ada');
     await page.getByRole('button', { name: /^Done/ }).click();
-    await page.getByRole('button', { name: 'Go past it, with a reason' }).click();
+    await page.getByRole('button', { name: 'Override with a reason' }).click();
     await app.type('Why it may be gone past', 'measured twice');
     await page.getByRole('button', { name: /^Done/ }).click();
     await expect(page.getByRole('heading', { name: /^Slide every layer/ })).toBeVisible();
@@ -296,7 +296,7 @@ test('a schedule comes in whole or not at all', async ({ page }) => {
     page
       .getByTestId('schedule')
       .setInputFiles({ name: 'schedule.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
-  await page.getByRole('button', { name: 'Bring in a cable schedule' }).click();
+  await page.getByRole('button', { name: 'Import a cable schedule' }).click();
   const box = page.getByRole('dialog');
   await give('cable no,source,load,length m,gauge,amps\nX-1,bank,pump,1.2,16,30\nX-2,bank,pump,far,16,30\n');
   await expect(box.getByRole('list', { name: 'Problems by row' })).toContainText(/row 3.*length/);
@@ -310,7 +310,7 @@ test('a schedule comes in whole or not at all', async ({ page }) => {
   await app.cable('X-1');
   await app.stage('Run');
   await expect(app.field('To, end B')).toHaveValue('pump');
-  await expect(app.field('Stud to stud, as it lies')).toHaveValue(/^1\s200$/);
+  await expect(app.field('Length along the route, stud to stud')).toHaveValue(/^1\s200$/);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'X-2' })).toBeHidden();
 });
@@ -340,7 +340,7 @@ test('axe finds nothing serious on the kit, with all its parts open', async ({ p
   const app = await kitOfDemo(page);
   await page.getByRole('button', { name: 'What is on the shelf' }).click();
   expect(await app.seriousProblems('main'), 'kit').toEqual([]);
-  await page.getByRole('button', { name: 'Bring in a cable schedule' }).click();
+  await page.getByRole('button', { name: 'Import a cable schedule' }).click();
   await expect(page.getByTestId('schedule')).toBeVisible();
   expect(await app.seriousProblems('[role=dialog]'), 'schedule').toEqual([]);
   await page.keyboard.press('Escape');

@@ -68,7 +68,7 @@ test('what was written down wrong is put right, and the old wording stays', asyn
   await app.go('/job/hut/log');
   await page.getByRole('button', { name: 'HB-2', exact: true }).click();
   const detail = page.getByRole('region', { name: /^Cable HB-/ });
-  await detail.getByRole('button', { name: 'Something is written down wrong' }).click();
+  await detail.getByRole('button', { name: 'Correct an entry' }).click();
   await app.choose('What', 'to, end B');
   await detail.getByLabel('It should say').fill('Isolator 2');
   await detail.getByRole('button', { name: 'Put it right' }).click();
@@ -311,7 +311,7 @@ test('a die whose check crimp fails closes nothing, and leads to what it made si
   await app.type('Check crimp, pulled with', '1500');
   await app.type('Check crimp, across flats', '14');
   await expect(trials).not.toContainText('held back');
-  await expect(trials.getByRole('button', { name: /^Check crimp, pulled/ })).toContainText('holds');
+  await expect(trials.getByRole('button', { name: /^Check crimp, pulled/ })).toContainText('passes');
   await expect(app.field('Check crimp, across flats')).toHaveValue('');
 
   // A tool whose own check is overdue closes nothing either.

@@ -30,7 +30,7 @@ test(
       await app.saved();
     }
     await expect(page.getByRole('heading', { name: 'Every step is done' })).toBeVisible();
-    await page.getByRole('link', { name: 'To the proof' }).click();
+    await page.getByRole('link', { name: 'Go to the proof' }).click();
     await expect(page).toHaveURL(/en2\/prove$/);
   },
 );
@@ -93,7 +93,7 @@ for (const [name, viewport] of [
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
     );
     expect(overflow).toBeLessThanOrEqual(0);
-    for (const label of [/^Done/, /^Back/, /^It went wrong/]) {
+    for (const label of [/^Done/, /^Back/, /^Something went wrong/]) {
       const box = await page.getByRole('button', { name: label }).boundingBox();
       expect(box?.height ?? 0).toBeGreaterThanOrEqual(56);
     }
@@ -106,7 +106,7 @@ for (const [name, viewport] of [
 test('axe finds nothing serious at the bench and in a batch', async ({ page }) => {
   const app = await atTheBench(page, 'en1', 'crimp-2.A');
   expect(await app.seriousProblems(), 'bench').toEqual([]);
-  await page.getByRole('button', { name: 'It went wrong' }).click();
+  await page.getByRole('button', { name: 'Something went wrong' }).click();
   await expect(page.getByRole('heading', { name: /What went wrong/ })).toBeVisible();
   expect(await app.seriousProblems('[role=dialog]'), 'mishap').toEqual([]);
   await app.go('/job/teasel/batch');
@@ -120,7 +120,7 @@ test('a practice piece on a spare lug ends in a trial, and opens the way to the 
   await sign(page);
   await page.getByRole('button', { name: 'Practise on a spare first' }).click();
   await expect(current(page)).toContainText('Try: Strip A');
-  await expect(page.getByRole('button', { name: 'It went wrong' })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Something went wrong' })).toBeHidden();
   for (const step of ['Strip A', 'Strands A', 'Home A', 'Crimp A, 1', 'Crimp A, 2', 'File, tug A']) {
     await expect(current(page)).toContainText(`Try: ${step}`);
     await page.keyboard.press('Space');

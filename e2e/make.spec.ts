@@ -31,13 +31,13 @@ test('what the work itself asks cannot be gone past; a judgement can, with a rea
   await sign(page);
   await page.keyboard.press('Space');
   await expect(gate(page)).toContainText('layers are on the cable');
-  await expect(gate(page).getByRole('button', { name: 'Go past it, with a reason' })).toBeHidden();
+  await expect(gate(page).getByRole('button', { name: 'Override with a reason' })).toBeHidden();
   await app.saved();
   await app.go('/job/teasel/bench/th2?step=cut');
   await expect(doing(page)).toBeVisible();
   await page.keyboard.press('Space');
   await expect(gate(page)).toContainText('measured where it will lie');
-  await gate(page).getByRole('button', { name: 'Go past it, with a reason' }).click();
+  await gate(page).getByRole('button', { name: 'Override with a reason' }).click();
   await gate(page)
     .getByRole('button', { name: /^Go past, and/ })
     .click();
@@ -78,7 +78,7 @@ test('a burnt sleeve: a new one from the free end asks for the layers again, and
 }) => {
   const app = await atTheBench(page, 'en1', 'shrink.A');
   await sign(page);
-  await page.getByRole('button', { name: 'It went wrong' }).click();
+  await page.getByRole('button', { name: 'Something went wrong' }).click();
   await page.getByRole('button', { name: 'sleeve split or burnt' }).click();
   const ways = page.getByRole('dialog');
   await expect(ways).toContainText('Bring a wide one on over the palm');

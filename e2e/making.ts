@@ -57,7 +57,7 @@ export async function measureAll(app: App): Promise<void> {
     for (const more of [0.14, 0.16]) await app.type('Across flats', String(flats + more));
     // What is missing comes next, until nothing of this end is.
     await page.getByRole('button', { name: 'Next: ears' }).click();
-    for (let crimp = 1; crimp <= 2; crimp += 1) await app.type('Ears, unfiled', '0.2');
+    for (let crimp = 1; crimp <= 2; crimp += 1) await app.type('Flash (ears) before filing', '0.2');
     await page.getByRole('button', { name: 'Next: pull' }).click();
     await app.type('Pull, one minute', '100 kg');
     await page.getByRole('button', { name: 'Next: look' }).click();

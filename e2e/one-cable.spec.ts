@@ -22,11 +22,11 @@ test(
     await app.type('System', '24');
     await app.type('Continuous', '150 A');
     await app.type('Allowed drop', '3');
-    await app.type('Stud to stud, as it lies', '12 ft 6 in');
-    await expect(app.field('Stud to stud, as it lies')).toHaveValue('3\u2009810');
+    await app.type('Length along the route, stud to stud', '12 ft 6 in');
+    await expect(app.field('Length along the route, stud to stud')).toHaveValue('3\u2009810');
     await app.type('Service loop', '2*35+20');
     await app.type('Return length', '3.9m');
-    await app.choose('The source is known by', /^its resistance/);
+    await app.choose('Source given as', /^its resistance/);
     await app.type('Source resistance', '4 mΩ');
     await page.getByRole('button', { name: 'Add a fuse', exact: true }).click();
     await expect(app.field('Fuse 1 rating')).toHaveValue('200');
@@ -85,7 +85,7 @@ test(
     await app.field('Across flats').fill('');
     await app.type('Who is measuring', 'R. Alder');
     await measureAll(app);
-    await expect(verdict(page)).toContainText('Proved: every figure holds');
+    await expect(verdict(page)).toContainText('Proved: every figure passes');
     await page.getByRole('button', { name: 'Seal the record' }).click();
     await expect(page.getByText(/Last sealed .* by R. Alder/)).toBeVisible();
 
@@ -98,7 +98,7 @@ test(
     await app.import(before);
     await expect(page.getByRole('heading', { name: /^C-1/ })).toBeAttached();
     await app.stage('Prove');
-    await expect(verdict(page)).toContainText('Proved: every figure holds');
+    await expect(verdict(page)).toContainText('Proved: every figure passes');
     const after = await app.exported();
     const cablesOf = (contents: string) => (JSON.parse(contents) as { job: { cables: unknown } }).job.cables;
     expect(cablesOf(after)).toEqual(cablesOf(before));
@@ -121,7 +121,7 @@ test('a bad crimp is found, and only recorded work lets it be read afresh', asyn
   await page.getByRole('radio', { name: 'end B' }).click();
   await app.type('Across flats', String((await leastFlats(app)) + 0.15));
   await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
-  await app.type('What was done again', 'cut back 60 mm, new lug');
+  await app.type('What was reworked', 'cut back 60 mm, new lug');
   await page.getByRole('button', { name: 'Record the rework' }).click();
   await expect(page.getByText(/^Not proved/)).toBeVisible();
   await expect(page.getByText('rework: cut back 60 mm, new lug')).toBeVisible();

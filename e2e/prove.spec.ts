@@ -8,7 +8,7 @@ const ledgerRow = (app: App, name: RegExp) => app.ledger.getByRole('button', { n
 /** Opens a check and puts its stand-in in hand. */
 async function withStandIn(page: Page, check: RegExp): Promise<void> {
   await checks(page).getByRole('button', { name: check }).click();
-  await page.getByRole('button', { name: /^Read with/ }).click();
+  await page.getByRole('button', { name: /^Measured with/ }).click();
   await page.getByRole('option', { name: /stand-in/ }).click();
   await expect(page.getByText('connected', { exact: true })).toBeVisible();
 }
@@ -32,12 +32,12 @@ test('the bad crimp is found by four stand-ins, and the good end beside it is no
     await withStandIn(page, /^Loaded drop/);
     await measure(page, 'Shoulder to probe');
     await page.getByRole('button', { name: 'Record the drop' }).click();
-    await withStandIn(page, /^Warmth/);
+    await withStandIn(page, /^Temperature rise/);
     for (const field of ['Lug, ten minutes before', 'Lug, now', 'Jacket, now']) await measure(page, field);
     await page.getByRole('switch', { name: /^Matte tape/ }).click();
     await page.getByRole('button', { name: 'Record the warmth' }).click();
   }
-  for (const name of [/^Joint index/, /^Loaded drop/, /^Warmth/]) {
+  for (const name of [/^Joint index/, /^Loaded drop/, /^Temperature rise/]) {
     const row = ledgerRow(app, name);
     await expect(row).toContainText('would hold');
     await expect(row).toContainText('would fail');
@@ -162,7 +162,7 @@ apart(
     await checks(page)
       .getByRole('button', { name: /^Across flats/ })
       .click();
-    await page.getByRole('button', { name: /^Read with/ }).click();
+    await page.getByRole('button', { name: /^Measured with/ }).click();
     await page.getByRole('option', { name: /Calliper 150/ }).click();
     await expect(page.getByText('connected', { exact: true })).toBeVisible();
     await measure(page, 'Across flats');

@@ -14,7 +14,7 @@ test('all sizes are chosen at once, proved, taken one by one and all at once, an
   const sizes = page.getByRole('table', { name: 'Sizes of all cables' });
   const row = (tag: string) => sizes.getByRole('row', { name: new RegExp(`^${tag} `) });
   await expect(row('IV-2')).toContainText(/70 mm².*35 mm².*35 mm².*by its fuse/);
-  await page.getByRole('button', { name: 'Show the work', exact: true }).click();
+  await page.getByRole('button', { name: 'Show the calculation', exact: true }).click();
   await expect(page.getByRole('main')).toContainText('branch and bound');
 
   await app.refuses('Of the drop allowed', '5', /out of range: 20 to 300/);

@@ -79,7 +79,7 @@ test(
     const rack = page.getByRole('region', { name: 'Rack' });
     await expect(rack.getByText('18 cables')).toBeVisible();
     await expect(onSheet(app, /^Windlass, 2\d\.\d+ V, 3\d\.\d A/)).toBeVisible();
-    await expect(page.getByRole('row', { name: /^Windlass/ })).toContainText('holds');
+    await expect(page.getByRole('row', { name: /^Windlass/ })).toContainText('passes');
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(rack.getByText('15 cables')).toBeVisible();
     await expect(onSheet(app, /^Windlass/)).toHaveCount(0);

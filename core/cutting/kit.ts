@@ -259,7 +259,7 @@ function lugFacts(lug: Lug, takers: readonly Use[], { practice }: Shop): OwnFact
   const spare = lug.form === 'tube' && takers.length > 0 ? practice.practiceLugs : 0;
   const count = total(takers);
   const made = madeFrom(lug, areaMm2(lug.forSize));
-  const practise = spare > 0 ? msg`${spare} of them to practise` : '';
+  const practise = spare > 0 ? msg`${spare} of them for practice` : '';
   return {
     note: made
       ? msg`made here: ${amount(made.cutMm, 'mm', 0)} of tube ${lug.outerMm} × ${lug.madeHere?.wallMm ?? 0} each${practise && verbatim`, ${practise}`}`

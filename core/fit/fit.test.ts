@@ -81,7 +81,7 @@ describe('the checks while fitting', () => {
   });
   test('making it live comes after the ends and the way, and in its order', () => {
     expect(mayTick(plan, [], 'washer.B', [])).toBeNull();
-    expect(tell(mayTick(plan, [], 'live.isolated', []))).toMatch(/ends and the way/);
+    expect(tell(mayTick(plan, [], 'live.isolated', []))).toMatch(/ends and the route/);
     const before = ids.filter((id) => !id.startsWith('live.'));
     expect(mayTick(plan, ticked(before), 'live.isolated', [])).toBeNull();
     expect(tell(mayTick(plan, ticked(before), 'live.fuse-in', []))).toMatch(/Isolated and tagged/);

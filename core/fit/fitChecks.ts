@@ -180,7 +180,7 @@ function wayChecks(cable: Cable): FitCheck[] {
             title: msg`Fuse`,
             detail: run.starter
               ? msg`A starter circuit carries none by custom: so its whole way is guarded and booted.`
-              : msg`None stands on this cable itself: the one that guards it is in its place, and of the rating asked.`,
+              : msg`No fuse on this cable: the fuse protecting it is fitted and correctly rated.`,
             ...(run.starter && { danger: true }),
           },
         ]),
@@ -207,12 +207,12 @@ function liveChecks({ run, polarity }: Cable, { choice }: ToFit): FitCheck[] {
     {
       id: 'live.no-short',
       title: msg`No short`,
-      detail: msg`Ohms from + to − on the load’s side, load off: not near nothing${hasCapacitors ? msg` (an inverter’s capacitors charge up through the meter: wait)` : ''}.`,
+      detail: msg`Ohms from + to − at the load, load off: must not be near zero${hasCapacitors ? msg` (an inverter’s capacitors charge up through the meter: wait)` : ''}.`,
     },
     {
       id: 'live.polarity',
       title: msg`Polarity by meter`,
-      detail: msg`${amount(run.systemV, 'V', 0)} the right way round at the fuse, before it goes in: reversed, electronics are gone at once.`,
+      detail: msg`${amount(run.systemV, 'V', 0)}, correct polarity at the fuse before you fit it: reversed polarity destroys electronics.`,
       danger: true,
     },
     {
@@ -289,7 +289,7 @@ export function mayTick(
   if (index < 0) return null;
   const done = (check: FitCheck) => fitted.some((own) => own.check === check.id);
   const before = [...plan.ends.A, ...plan.ends.B, ...plan.way].filter((check) => !done(check));
-  if (before[0]) return msg`First the ends and the way: “${before[0].title}” is not ticked yet.`;
+  if (before[0]) return msg`First the ends and the route: “${before[0].title}” is not ticked yet.`;
   const missing = plan.live.slice(0, index).find((check) => !done(check));
   if (missing) return msg`In order: “${missing.title}” comes before it.`;
   const from = (first: string) => index >= plan.live.findIndex((check) => check.id === first);

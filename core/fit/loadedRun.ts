@@ -42,7 +42,7 @@ function contact(subject: ProofSubject, name: EndName): Finding {
     limit: { kind: 'most', most: CONTACT * amps },
     needs: { least: resolutionNeeded(CONTACT * amps), unit: 'mV' },
     missing: msg`Not measured under load yet: palm to stud, with the amps.`,
-    remedy: msg`Off with it: paint, a washer between the faces, or a nut never tightened. Clean, tighten, read again.`,
+    remedy: msg`Take it off: paint, a washer between the faces, or a loose nut. Clean, tighten, measure again.`,
     work: {
       formula: msg`mV ≤ R_contact · I`,
       substituted: [

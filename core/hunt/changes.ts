@@ -108,7 +108,7 @@ function spansOver(pieces: readonly Piece[], spans: readonly Span[]): Map<string
 /** A circuit to begin from. */
 export const CHAIN_PATTERNS = {
   circuit: {
-    title: msg`a load on its own two cables`,
+    title: msg`a load with two cables of its own`,
     test: 'steady',
     load: msg`load`,
     out: ['post', 'lug', 'cable', 'lug', 'fuse', 'switch', 'lug', 'cable', 'lug', 'stud'],

@@ -19,7 +19,7 @@ function sumFinding(hunt: Hunt): Finding {
   const facts = {
     topic: 'hunt-sum' as const,
     stage: 'fit' as const,
-    title: msg`Sum is off by`,
+    title: msg`Readings differ by`,
     unit: 'mV' as const,
     decimals: 0,
     work: {
@@ -69,7 +69,7 @@ function sagFinding(hunt: Hunt): Finding {
   const facts = {
     topic: 'hunt-sag' as const,
     stage: 'fit' as const,
-    title: msg`Source sags by`,
+    title: msg`Battery drops by`,
     unit: 'V' as const,
     decimals: 2,
     work: {

@@ -17,7 +17,7 @@ export const contradictionSays = ({ why }: Contradiction): Message => CONTRADICT
 export const probeSays = ({ first, last }: NextProbe): Message =>
   first === last
     ? msg`Probe next across ${first.title}.`
-    : msg`Probe next from ${first.title} to ${last.title}: it splits what is left.`;
+    : msg`Next, measure from ${first.title} to ${last.title}: it halves what is left.`;
 
 /** A title as it stands at the start of a sentence or inside one; "HB-4" stays as it is. */
 function lower(title: string, inside: boolean): string {
@@ -79,7 +79,7 @@ export function verdictSays(verdict: HuntVerdict): { readonly says: Message; rea
       return {
         says: verdict.isMended
           ? msg`Mended: every piece takes what it should`
-          : msg`Every piece takes what it should`,
+          : msg`Every part reads as it should`,
         more: verdict.isSourceKnown
           ? msg`Neither the source nor the way is at fault at this load.`
           : msg`Whether the source sags is not known: read its posts at rest and under load.`,

@@ -169,7 +169,7 @@ export function signalsOf(values: readonly number[], control: Control): Signal[]
       kind: 'one side',
       from,
       to,
-      says: msg`${to - from + 1} running ${sign > 0 ? msg`over` : msg`under`} the mean: something has changed.`,
+      says: msg`${to - from + 1} in a row ${sign > 0 ? msg`over` : msg`under`} the mean: something has changed.`,
     }));
   const way = runs(values.slice(1).map((value, i) => Math.sign(value - (values[i] ?? value))))
     .filter(({ sign, from, to }) => sign !== 0 && to - from + 1 >= RUN_ONE_WAY)

@@ -150,7 +150,7 @@ export const wordField =
   (text: string): Read => {
     const found = words.find((word) => fold(word) === fold(text));
     return found === undefined
-      ? { ok: false, sentence: say`“${text}” is none of ${words.join(', ')}.` }
+      ? { ok: false, sentence: say`“${text}” is not one of: ${words.join(', ')}.` }
       : { ok: true, value: found };
   };
 

@@ -12,7 +12,7 @@ const byNames =
     const asked = fold(text);
     const found = (Object.keys(names) as T[]).find((own) => own === asked || names[own].includes(asked));
     return found === undefined
-      ? { ok: false, sentence: say`“${text}” is none of ${Object.keys(names).join(', ')}.` }
+      ? { ok: false, sentence: say`“${text}” is not one of: ${Object.keys(names).join(', ')}.` }
       : { ok: true, value: found };
   };
 
@@ -73,6 +73,6 @@ export function readStud(text: string): Read {
     return name === asked || name === `m${asked}` || name === asked.replace(/^m\s+/u, 'm');
   });
   return found === undefined
-    ? { ok: false, sentence: say`“${text}” is none of ${STUD_NAMES.join(', ')}.` }
+    ? { ok: false, sentence: say`“${text}” is not one of: ${STUD_NAMES.join(', ')}.` }
     : { ok: true, value: found };
 }

@@ -34,7 +34,7 @@ export function parseSize(text: string, system: ConductorSize['system']): SizeEn
       : { ok: false, sentence: say`${name} mm² is not a made size; ${METRIC_SIZES.join(', ')} are.` };
   }
   if (!(GAUGE_SIZES as readonly string[]).includes(name)) {
-    return { ok: false, sentence: say`${name} is not a gauge kept here; ${GAUGE_SIZES.join(', ')} are.` };
+    return { ok: false, sentence: say`${name} is not an AWG size here; ${GAUGE_SIZES.join(', ')} are.` };
   }
   const gauge = said === 'sae' || (said === '' && system === 'sae') ? 'sae' : 'awg';
   return { ok: true, size: { system: gauge, name: name as GaugeName } };

@@ -26,7 +26,7 @@ export interface ListDoc {
   readonly foot: string;
 }
 
-const FOOT = say`Figures for planning. Local codes, class rules and licensed persons come first.`;
+const FOOT = say`Planning figures only. Local codes, class rules and licensed electricians take precedence.`;
 const mm = (value: number) => tell(bare(value, 'mm', 0));
 
 /** The cutting list: spool by spool, in the order of cutting, with a box to tick. */

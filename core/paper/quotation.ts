@@ -41,7 +41,7 @@ export function quotationDoc({ job, shop, cables, kit, quote, terms, day, until 
       {
         title: say`Cables, made and proved`,
         rows: cables.map(({ cable, work }) => [
-          `${cable.tag}: ${cable.ends.A.at || say`not said`}, ${cable.ends.B.at || say`not said`}`,
+          `${cable.tag}: ${cable.ends.A.at || say`not given`}, ${cable.ends.B.at || say`not given`}`,
           [
             `${tell(sizeNamed(work.choice.taken.at.size))} ${word(cable.jacket)}`,
             work.lengths && figure(work.lengths.finishedMm / 1000, 'm', 2),

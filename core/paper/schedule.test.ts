@@ -112,9 +112,9 @@ describe('a schedule from elsewhere', () => {
     expect(problems[0]?.sentence).toMatch(sentence);
   });
   test.each([
-    ['pole', 'sideways', /none of/],
-    ['colour', 'mauve', /none of/],
-    ['stud A', 'M9', /none of/],
+    ['pole', 'sideways', /not one of/],
+    ['colour', 'mauve', /not one of/],
+    ['stud A', 'M9', /not one of/],
     ['size', '71', /not a made size/],
     ['cable', 'bell wire', /No kind “bell wire”/],
     ['volts', '0', /out of range/],

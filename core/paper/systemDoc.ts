@@ -17,7 +17,7 @@ import { digits } from '../words/numerals.ts';
 import { say } from '../words/say.ts';
 import type { ListDoc } from './listDoc.ts';
 
-const FOOT = say`Figures for planning. Local codes, class rules and licensed persons come first.`;
+const FOOT = say`Planning figures only. Local codes, class rules and licensed electricians take precedence.`;
 const figure = (value: number | null | undefined, decimals: number) =>
   value === null || value === undefined || !Number.isFinite(value) ? '' : digits(Math.abs(value), decimals);
 

@@ -146,8 +146,8 @@ export function testRecord({ cable, work }: WorkedCable, job: string, day: strin
     day,
     job,
     tag: cable.tag,
-    from: `${cable.ends.A.at || say`not said`}, ${tell(meetsWord(ends.A.meets))}`,
-    to: `${cable.ends.B.at || say`not said`}, ${tell(meetsWord(ends.B.meets))}`,
+    from: `${cable.ends.A.at || say`not given`}, ${tell(meetsWord(ends.A.meets))}`,
+    to: `${cable.ends.B.at || say`not given`}, ${tell(meetsWord(ends.B.meets))}`,
     state: verdict.state,
     verdict: tell(verdict.sentence),
     ends: (['A', 'B'] as const).map((end) => ({

@@ -68,6 +68,6 @@ export function travellerDoc({ cable, work }: WorkedCable, jobTitle: string): Tr
         : '',
     })),
     lots: lotItems(work).map(({ item, title }) => ({ title: tell(title), lot: lotOf(cable, item) })),
-    foot: say`Figures for planning. Local codes, class rules and licensed persons come first.`,
+    foot: say`Planning figures only. Local codes, class rules and licensed electricians take precedence.`,
   };
 }

@@ -112,7 +112,7 @@ export const QUESTIONS: readonly Question[] = [
   },
   {
     id: 'method',
-    title: msg`Strands are held by`,
+    title: msg`Termination method`,
     group: 'Ends',
     answers: ofField('method', [
       ['crimp', msg`crimp`, msg`A gas-tight cold joint that no heat undoes; needs the right die.`],
@@ -126,7 +126,11 @@ export const QUESTIONS: readonly Question[] = [
         msg`solder`,
         msg`Total contact, sealed and stiff; must not be the only hold on a short barrel.`,
       ],
-      ['slug then crimp', msg`slug, crimp`, msg`Practised by some; the crimp relaxes as the solder creeps.`],
+      [
+        'slug then crimp',
+        msg`solder slug, then crimp`,
+        msg`Practised by some; the crimp relaxes as the solder creeps.`,
+      ],
     ]),
   },
   {
@@ -135,7 +139,11 @@ export const QUESTIONS: readonly Question[] = [
     group: 'Ends',
     answers: ofField('cutStrands', [
       ['none', msg`none`, msg`Cut back and strip again: costs length, hides nothing.`],
-      ['pluck', msg`pluck a few`, msg`As many as the workmanship class lets go; the amps left are computed.`],
+      [
+        'pluck',
+        msg`remove a few`,
+        msg`As many as the workmanship class lets go; the amps left are computed.`,
+      ],
     ]),
   },
   {
@@ -176,7 +184,7 @@ export const QUESTIONS: readonly Question[] = [
   },
   {
     id: 'turn',
-    title: msg`Turn a sixth between crimps`,
+    title: msg`Rotate 60° between crimps`,
     group: 'Crimps',
     answers: ofField('turnBetween', [
       [false, msg`no`, msg`Flats stay parallel with the palm.`],
@@ -239,7 +247,7 @@ export const QUESTIONS: readonly Question[] = [
   },
   {
     id: 'colours',
-    title: msg`Polarity is told by`,
+    title: msg`Polarity shown by`,
     group: 'Sleeves',
     answers: ofField('colours', [
       ['jacket', msg`the cable`, msg`Red and black cable: nothing to add, two drums to keep.`],
@@ -249,7 +257,7 @@ export const QUESTIONS: readonly Question[] = [
   },
   {
     id: 'pull',
-    title: msg`Pull that proves`,
+    title: msg`Pull-test force`,
     group: 'Proof',
     answers: ofField('pull', [
       ['least', msg`least`, msg`The small-craft and metric least: a proof that does not hurt the cable.`],
@@ -362,7 +370,7 @@ export const QUESTIONS: readonly Question[] = [
   },
   {
     id: 'also-prove',
-    title: msg`Read of every cable besides`,
+    title: msg`Extra tests on every cable`,
     group: 'Proof',
     answers: (
       [

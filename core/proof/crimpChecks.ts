@@ -66,7 +66,7 @@ export function flatsProof<R extends Judgeable>(
           ? msg`Under the die: it was another die.`
           : value > window.mostMm
             ? msg`Over: the die did not shut.`
-            : msg`The die shut.`;
+            : msg`The die closed fully.`;
       return within({ ...facts, value, because }, window.leastMm, window.mostMm);
     },
     calliperParts(valueMm),

@@ -49,7 +49,7 @@ function acrossFlats(subject: ProofSubject, end: ResolvedEnd): Finding {
 function ears(subject: ProofSubject, end: ResolvedEnd): Finding {
   const readings = countingReadings(subject.cable, 'ears', end.name);
   const finding = earsProof(
-    { topic: 'ears', end: end.name, title: msg`Ears, unfiled` },
+    { topic: 'ears', end: end.name, title: msg`Flash (ears) before filing` },
     readings,
     ({ valueMm }) => valueMm,
   );
@@ -116,7 +116,7 @@ function look(subject: ProofSubject, end: ResolvedEnd): Finding {
       const state: State = wrong.length > 0 ? 'fails' : open.length > 0 ? 'unproved' : 'holds';
       const because =
         wrong.length > 0
-          ? msg`Not so: ${says(wrong)}.`
+          ? msg`Failed: ${says(wrong)}.`
           : open.length > 0
             ? msg`${open.length} still to look at.`
             : msg`All ${items.length} right.`;

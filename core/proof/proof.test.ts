@@ -61,7 +61,7 @@ describe('a cable nobody measured', () => {
 describe('a cable with every reading good', () => {
   test('is proved', () => {
     const work = prove(GOOD);
-    expect(inWords(work.verdict)).toMatchObject({ state: 'holds', sentence: 'Proved: every figure holds' });
+    expect(inWords(work.verdict)).toMatchObject({ state: 'holds', sentence: 'Proved: every figure passes' });
     expect(work.stages.prove.done).toBe(true);
   });
   test.each(['across-flats', 'ears', 'pull', 'look', 'resistance', 'insulation'] as const)(

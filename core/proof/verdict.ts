@@ -43,5 +43,5 @@ const SENTENCES: Readonly<Record<State, (decisive: readonly Finding[]) => Messag
     const by = [...new Set(waived.map((finding) => finding.waived?.by))].join(', ');
     return msg`Not all proved: ${by} answers for doing without ${several(waived)}`;
   },
-  holds: () => msg`Proved: every figure holds`,
+  holds: () => msg`Proved: every figure passes`,
 };

@@ -73,7 +73,7 @@ function unfused(assessed: Assessment, context: RunContext, kind: CableKind): Fi
     const because = whyNoView(
       context,
       missing,
-      msg`No fuse is said, and nothing of the source: what a short would do is not known.`,
+      msg`No fuse and no source entered, so the short-circuit check cannot be made.`,
     );
     const work = {
       formula: 't = k² · S² ÷ I²',
@@ -101,7 +101,11 @@ function breaking(fuse: Fuse, context: RunContext, view: FaultView | null): Find
   // A fuse over its voltage does not open at all, whatever it is said to break.
   const isByItsSheet = FUSES[fuse.kind].breaking.length === 0;
   const breaks = customary === null && !isByItsSheet ? null : (fuse.breakingA ?? customary);
-  const facts = { ...about(fuse, 'breaking', msg`Fuse can break`), unit: 'A', decimals: 0 } as const;
+  const facts = {
+    ...about(fuse, 'breaking', msg`Fuse interrupts the fault`),
+    unit: 'A',
+    decimals: 0,
+  } as const;
   const work = {
     formula: msg`I_breaking ≥ I_most = U_charging ÷ R_source`,
     substituted: [
@@ -179,7 +183,7 @@ function carries(
     view,
   );
   const facts = {
-    ...about(fuse, 'carries', msg`Fuse carries it`),
+    ...about(fuse, 'carries', msg`Fuse carries the load`),
     value: fuse.ratingA,
     unit: 'A',
     decimals: 0,
@@ -233,7 +237,7 @@ function stands(fuse: Fuse): Finding {
   const { title, mostMm } = FUSE_PLACES[fuse.place];
   return atMost(
     {
-      ...about(fuse, 'fuse-place', msg`Fuse from source`),
+      ...about(fuse, 'fuse-place', msg`Distance from source to fuse`),
       value: fuse.distanceMm,
       unit: 'mm',
       decimals: 0,

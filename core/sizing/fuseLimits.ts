@@ -38,7 +38,11 @@ export function fuseLimits(
 }
 
 function survives(fuse: Fuse, assessed: Assessment, view: FaultView | null, context: RunContext): Finding {
-  const facts = { ...about(fuse, 'survives', msg`Outlives a fault`), unit: 's', decimals: 2 } as const;
+  const facts = {
+    ...about(fuse, 'survives', msg`Survives a short circuit`),
+    unit: 's',
+    decimals: 2,
+  } as const;
   const curve = fuse.curve ?? FUSES[fuse.kind].curve;
   if (!view) {
     const work = {
@@ -100,7 +104,7 @@ function guards(
     ? null
     : Math.max(...temperatures.filter((own) => own !== null));
   const facts: Facts = {
-    ...about(fuse, 'guards', msg`Fuse guards it`),
+    ...about(fuse, 'guards', msg`Fuse protects the cable`),
     value: fuse.ratingA,
     unit: 'A',
     decimals: 0,

@@ -72,7 +72,7 @@ function suits({ id, title, misfit, stands }: Suits, kind: CableKind): Finding {
       value: null,
       unit: '',
       decimals: 0,
-      because: misfit ? verbatim`${kind.title}: ${misfit}.` : (stands ?? msg`${kind.title} stands it.`),
+      because: misfit ? verbatim`${kind.title}: ${misfit}.` : (stands ?? msg`${kind.title} is suitable.`),
       work: {
         formula: msg`the kind’s construction against what it meets`,
         substituted: [
@@ -93,7 +93,7 @@ function voltage(run: Run, kind: CableKind): Finding {
       topic: 'suits',
       part: 'volts',
       stage: 'gauge',
-      title: msg`Rated for the volts`,
+      title: msg`Voltage rating`,
       value: kind.ratedV,
       unit: 'V',
       decimals: 0,

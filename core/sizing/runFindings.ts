@@ -22,10 +22,10 @@ function current(run: Run, assessed: Assessment): Finding {
         ...facts,
         value: surgeA > 0 ? surgeA : load.amps,
         because: isIdle
-          ? msg`Nothing is drawn: say what the cable carries.`
+          ? msg`No load entered: enter what the cable carries.`
           : surgeA > 0
             ? msg`The heaviest step of its duty; nothing is held for ever.`
-            : msg`As said, continuous.`,
+            : msg`As entered, continuous.`,
         ...(isIdle && { remedy: msg`Give continuous amps, watts, or a surge.` }),
         work: {
           formula: 'I',
@@ -70,7 +70,7 @@ function surroundings(run: Run, assessed: Assessment): Finding {
     {
       topic: 'placing',
       stage: 'run',
-      title: msg`Amps left by its place`,
+      title: msg`Derating for installation`,
       value: assessed.placing * 100,
       unit: '%',
       decimals: 0,

@@ -62,7 +62,7 @@ const nothingLeft = (allowed: number) =>
   allowed === 0
     ? {
         because: msg`Air this hot leaves this cable nothing.`,
-        remedy: msg`A cooler way, a cable of a higher rating, or terminations that stand more.`,
+        remedy: msg`A cooler route, a higher-rated cable, or higher-rated terminals.`,
       }
     : {};
 

@@ -47,7 +47,7 @@ const strip = ({ name, lug, gapMm, stripMm }: ReadyEnd, step: Make) =>
   step('strip', {
     short: msg`Strip ${name}`,
     order: msg`Strip end ${name}`,
-    figure: { value: stripMm, unit: 'mm', decimals: 0, means: msg`of jacket off` },
+    figure: { value: stripMm, unit: 'mm', decimals: 0, means: msg`of jacket to strip` },
     detail: msg`Barrel ${lug.barrelMm} deep, and ${gapMm} of copper to show. Score round, bend, pull; slit along.`,
     why: msg`Insulation under the barrel holds nothing and burns.`,
     caution: { of: 'blades', says: msg`Cut away from the hand that holds the cable.` },
@@ -58,7 +58,7 @@ const strands = ({ name, method, strands: left }: ReadyEnd, step: Make) =>
   step('strands', {
     short: msg`Strands ${name}`,
     order: msg`Look at every strand`,
-    detail: verbatim`${left.allowed > 0 ? msg`Up to ${left.allowed} of ${left.count} may be plucked out; enter how many in Ends.` : msg`The house allows none cut: cut back and strip again.`}${usesDie(method) ? msg` Never tin them before the crimp.` : ''}`,
+    detail: verbatim`${left.allowed > 0 ? msg`Up to ${left.allowed} of ${left.count} may be plucked out; enter how many in Ends.` : msg`No cut strands allowed: cut back and strip again.`}${usesDie(method) ? msg` Never tin them before the crimp.` : ''}`,
     why: msg`A cut strand carries nothing and hides its loss.`,
     lit: ['strands'],
   });
@@ -123,7 +123,7 @@ function crimps(end: ReadyEnd, practice: HousePractice, step: Make): PlainStep[]
         value: die.die.acrossFlatsMm,
         unit: 'mm',
         decimals: 2,
-        means: msg`across, tool closed; to 2 % over`,
+        means: msg`across flats with the dies shut; up to 2 % more is fine`,
       },
       detail: msg`Measure every crimp and enter it in Prove. Ears over ${amount(0.5, 'mm', 1)} mean too tight a die.`,
       why: msg`A tug finds the crimp that was never closed.`,

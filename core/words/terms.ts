@@ -28,7 +28,7 @@ export const TERMS = {
   redo: msg`done again`,
   'cut back': msg`cut back`,
   scrap: msg`a new piece`,
-  holds: msg`holds`,
+  holds: msg`passes`,
   watch: msg`watch`,
   fails: msg`fails`,
   waived: msg`waived`,

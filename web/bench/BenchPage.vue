@@ -91,12 +91,12 @@ const verdictSays = computed(() =>
 );
 const isMeasuredMaking = isAbout('strip', 'sleeve-cover', 'crimps');
 const LEDGER_TITLES: Readonly<Record<Stage, string>> = {
-  run: say`What the run asks`,
-  gauge: say`Limits on the size`,
+  run: say`Requirements of the run`,
+  gauge: say`Size checks`,
   ends: say`Limits on the ends`,
   cut: say`Lengths`,
   make: say`Lengths while making`,
-  prove: say`Proof ledger`,
+  prove: say`Proof checks`,
   fit: say`Torque, checks and first load`,
 };
 const shownFindings = computed(() =>

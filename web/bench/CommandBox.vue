@@ -130,7 +130,7 @@ const commands = computed((): Command[] => [
         {
           id: 'at-bench',
           title: say`Make this cable at the bench`,
-          note: say`one step fills the window`,
+          note: say`full screen, one step at a time`,
           act: () => void router.push({ name: 'at-bench', params: { jobId: job.id, cableId } }),
         },
         { id: 'duplicate', title: say`Duplicate this cable`, note: 'D', act: acts.duplicate },
@@ -308,7 +308,7 @@ const commands = computed((): Command[] => [
   { id: 'job', title: say`New empty job`, note: '', act: () => go(bench.addEmptyJob().id) },
   {
     id: 'sizes',
-    title: prefs.sizes === 'metric' ? say`Name sizes by gauge` : say`Name sizes by mm²`,
+    title: prefs.sizes === 'metric' ? say`Show sizes in AWG` : say`Name sizes by mm²`,
     note: say`sizes`,
     act: () => {
       prefs.sizes = prefs.sizes === 'metric' ? 'gauge' : 'metric';

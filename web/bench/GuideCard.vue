@@ -24,10 +24,8 @@ function beginOwn(): void {
     class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hairline bg-buff px-3.5 py-2"
   >
     <p class="min-w-0 flex-1 basis-80">
-      <b>{{ say`A made-up job to look round in.` }}</b>
-      {{
-        say`Seven stages, in the order of the work. Press any figure in the drawing or the ledger to see how it came about.`
-      }}
+      <b>{{ say`An example job, made up: look around freely.` }}</b>
+      {{ say`Seven stages, in working order. Press any figure to see its formula, inputs and source.` }}
     </p>
     <button type="button" class="button min-h-11" @click="beginOwn">{{ say`Start an empty job` }}</button>
     <button type="button" class="button filled min-h-11" @click="prefs.guideSeen = true">

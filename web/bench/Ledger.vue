@@ -50,7 +50,7 @@ const counts = computed(() => {
     <header class="flex items-start gap-2 px-3.5 pt-2.5 pb-2">
       <div class="min-w-0 flex-1">
         <h2 class="figure text-[18px] leading-6 font-semibold">{{ title }}</h2>
-        <p class="note">{{ counts || say`nothing to hold against a limit yet` }}</p>
+        <p class="note">{{ counts || say`nothing to check yet` }}</p>
       </div>
       <slot />
     </header>

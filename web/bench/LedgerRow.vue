@@ -95,7 +95,7 @@ const limits = computed(() => limitText(findings));
       >
         <ChevronUp v-if="isOpen" :size="16" /><ChevronDown v-else :size="16" />
       </span>
-      <span class="sr-only">{{ say`Show the work` }}</span>
+      <span class="sr-only">{{ say`Show the calculation` }}</span>
     </button>
     <div v-if="isOpen" class="border-t border-hairline">
       <template v-for="finding in findings" :key="finding.id">

@@ -50,7 +50,7 @@ const { prefs } = prefsStore;
       </button>
       <SegmentedField
         v-model="prefs.sizes"
-        :label="say`Name sizes by`"
+        :label="say`Show sizes in`"
         hide-label
         small
         class="max-md:hidden"

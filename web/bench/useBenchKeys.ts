@@ -11,7 +11,7 @@ import { say } from '../../core/words/say.ts';
 /** The keys of the bench and what they do: shown by ?, handled by {@link useBenchKeys}. */
 export const BENCH_KEYS: readonly { readonly keys: readonly string[]; readonly does: string }[] = [
   { keys: ['1', '…', '7'], does: say`go to a stage` },
-  { keys: ['J', 'K'], does: say`next cable, cable before` },
+  { keys: ['J', 'K'], does: say`next / previous cable` },
   { keys: ['N'], does: say`new cable` },
   { keys: ['D'], does: say`duplicate this cable` },
   { keys: [say`Alt ↑`, say`Alt ↓`], does: say`move this cable in the rack` },
@@ -20,7 +20,7 @@ export const BENCH_KEYS: readonly { readonly keys: readonly string[]; readonly d
   { keys: [say`Ctrl K`], does: say`find or do anything` },
   { keys: [say`Ctrl Z`, say`Shift Ctrl Z`], does: say`undo, redo` },
   { keys: [say`Space`, say`Backspace`], does: say`in Make: done, back` },
-  { keys: [say`Ctrl click`], does: say`mark cables in the rack, to set them all at once` },
+  { keys: [say`Ctrl click`], does: say`select several cables to change them together` },
   { keys: ['?'], does: say`this list` },
 ];
 

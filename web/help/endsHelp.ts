@@ -134,7 +134,7 @@ export const ENDS_HELP: readonly HelpEntry[] = [
     say`Tick it where solder was run into the strands before the crimp. Solder creeps under pressure: the crimp loosens over months. Cut it back and crimp plain strands.`,
   ],
   [
-    say`end ${ANY} is temporary, to get home`,
+    say`end ${ANY} is a get-you-home repair`,
     say`Tick it for a clamp or a field repair that must be replaced. It gets a date, and from that day the cable is due on the start page and in the log.`,
   ],
   [
@@ -177,7 +177,7 @@ export const ENDS_HELP: readonly HelpEntry[] = [
     say`Sleeve over the join. It must cover the connector and enough jacket on both sides, be on the cable before the first crimp, and seal where it is damp.`,
   ],
   [
-    say`End that is on`,
+    say`End already bolted on`,
     say`Which end is already crimped. The cut is then measured from that end, with the real lug, instead of from the drawing.`,
   ],
   [

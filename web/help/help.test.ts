@@ -7,7 +7,7 @@ import { ANY } from './helpEntry.ts';
 /** Fields whose name says all there is to say. */
 const SAYS_ALL = new Set([
   ...['Name', 'What it is', 'Notes', 'Find or do', 'Of the job', `${ANY}, needed`],
-  ...['Name sizes by', 'Show lengths in', 'Dates', 'Colours', 'Language · Taal', 'Two and a half is written'],
+  ...['Show sizes in', 'Show lengths in', 'Dates', 'Colours', 'Language · Taal', 'Two and a half is written'],
   // Each of these is one of several cables, chargers or switches, by its name.
   ...[ANY, `${ANY}${ANY}`, `${ANY}: ${ANY} → ${ANY}, ${ANY}`],
 ]);
@@ -32,7 +32,7 @@ const labels = [...sources.matchAll(/<\w+Field\b[^<]*?:label="([^"]*)"/g)].flatM
 
 test('what is looked for in the sources is found there', () => {
   expect(labels.length).toBeGreaterThan(190);
-  expect(labels).toContain('Stud to stud, as it lies');
+  expect(labels).toContain('Length along the route, stud to stud');
   expect(labels).toContain('Lug of …');
 });
 

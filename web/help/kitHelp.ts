@@ -4,15 +4,15 @@ import { ANY, type HelpEntry } from './helpEntry.ts';
 /** Help for the fields of the kit, the log, and what is set for a whole page. */
 export const KIT_HELP: readonly HelpEntry[] = [
   [
-    say`A cut takes`,
+    say`Lost per cut`,
     say`Length lost with every cut and the squaring of its end. It is counted at every cut of the plan; left out, the last piece of a spool is too short.`,
   ],
   [
-    say`Squared off a spool`,
+    say`Trimmed off a new end`,
     say`Length cut off the front of a spool before the first piece, since its end is dirty, crushed or was dangling. It counts once for each spool.`,
   ],
   [
-    say`Scrap under`,
+    say`Scrap if shorter than`,
     say`Offcuts shorter than this are thrown away and not kept. Longer ones go back on the shelf, and later jobs cut from them first.`,
   ],
   [
@@ -78,7 +78,7 @@ export const KIT_HELP: readonly HelpEntry[] = [
     say`Time for one cable from cutting to label. After a few cables, the bench's own clock knows it better than a guess.`,
   ],
   [
-    say`Your hour is worth`,
+    say`Labour per hour`,
     say`What an hour of yours costs, or what you would otherwise earn with it. 0 where it is done for the pleasure.`,
   ],
   [
@@ -86,7 +86,7 @@ export const KIT_HELP: readonly HelpEntry[] = [
     say`Size of the sheet of labels in your printer. Print one on plain paper first and hold it against the sheet.`,
   ],
   [
-    say`A bare length is in`,
+    say`Lengths without a unit are in`,
     say`Unit of lengths in the file that have none written behind them. A look at the first rows shows if it was the right one.`,
   ],
   [
@@ -98,7 +98,7 @@ export const KIT_HELP: readonly HelpEntry[] = [
     say`Tick it to cut these cables together with another job from the same spools. More pieces on one spool leave less scrap.`,
   ],
   [
-    say`Air round them`,
+    say`Air temperature`,
     say`Hottest air for all the cables that are ticked. It is set on each of them, in one step that can be undone.`,
   ],
   [

@@ -18,7 +18,7 @@ export const PROVE_HELP: readonly HelpEntry[] = [
     say`Volts of the insulation tester: 500 V is usual for cables up to 60 V systems. Both ends are off everything, and nobody touches them.`,
   ],
   [
-    say`Copper is at`,
+    say`Copper temperature`,
     say`Temperature of the copper while it was measured: let it lie in the room for an hour. Each degree is 0.4 % of resistance.`,
   ],
   [
@@ -60,7 +60,7 @@ export const PROVE_HELP: readonly HelpEntry[] = [
     say`Amps that really flow during this reading, by a clamp meter or shunt. Millivolts and warmth without their amps say nothing; at a higher load a poor joint shows more clearly.`,
   ],
   [
-    say`Beyond the mouth`,
+    say`Distance past the barrel`,
     say`Distance along the cable from the mouth of the lug to where the probe pierces or touches it. The drop of that piece of cable is taken off the reading.`,
     'along',
   ],
@@ -84,7 +84,7 @@ export const PROVE_HELP: readonly HelpEntry[] = [
     say`Millivolts or milliohms from the shoulder of the lug, past the crimp, to the probe on the cable. Touch bare metal: on an oxide skin the meter reads anything.`,
   ],
   [
-    say`Over the stretch`,
+    say`mV over that length`,
     say`Millivolts between the two probes while the load flows. Press the tips on bare copper, and hold them until the figure stands still.`,
   ],
   [
@@ -136,7 +136,7 @@ export const PROVE_HELP: readonly HelpEntry[] = [
     'flats',
   ],
   [
-    say`Ears, unfiled`,
+    say`Flash (ears) before filing`,
     say`How far the flash stands out at the parting line of the die, before it is filed. More than a little means a die too small for this lug, or not closed square.`,
     'ears',
   ],
@@ -155,7 +155,7 @@ export const PROVE_HELP: readonly HelpEntry[] = [
     say`Share of the crimp's outline that is not metal, from a sawn and polished sample. A few in the hundred are usual; the section page works it out from a photograph.`,
   ],
   [
-    say`On for, minutes`,
+    say`Minutes under load`,
     say`How long the load has been on. Lugs heat slowly: under half an hour the reading is too early, and a poor joint looks sound.`,
   ],
   [
@@ -225,7 +225,7 @@ export const PROVE_HELP: readonly HelpEntry[] = [
     say`What happened, in a few words. It is kept with the reading that it takes back, and nothing is erased.`,
   ],
   [
-    say`What was done again`,
+    say`What was reworked`,
     say`What was made anew since this reading: the lug cut off, the crimp repeated. Readings of before then count for the old end only.`,
   ],
   [

@@ -21,7 +21,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
     say`Nominal volts of the bank: 12, 24 or 48. Read it off the batteries and how they are joined, in series or parallel. At half the volts the same power draws twice the amps, and the size follows the amps.`,
   ],
   [
-    say`Load said in`,
+    say`Load given in`,
     say`Amps where the plate says amps, as on a panel, winch or thruster; watts for an inverter, whose amps rise as the battery falls.`,
   ],
   [
@@ -29,7 +29,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
     say`Amps that flow for as long as the load runs. Take them from the plate or its sheet, or clamp a meter round the cable under load. Too low, and the cable runs hotter than was reckoned; what flows only for moments goes under surge.`,
   ],
   [
-    say`Power given out`,
+    say`Output power`,
     say`Watts that the inverter delivers, as on its plate. What it draws from the battery is more, by its efficiency.`,
   ],
   [
@@ -38,7 +38,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
     'drop',
   ],
   [
-    say`Stud to stud, as it lies`,
+    say`Length along the route, stud to stud`,
     say`Length along the route, from the middle of one stud to the middle of the other, round every bend. Lay a cord or an old cable along it and measure that. Too short is scrap; too long costs drop.`,
     'along',
   ],
@@ -47,11 +47,11 @@ export const RUN_HELP: readonly HelpEntry[] = [
     say`What the inverter or converter gives out of what it takes, from its sheet: 85 to 93 % at full load is usual for an inverter. Lower means more amps.`,
   ],
   [
-    say`Lowest battery`,
+    say`Lowest battery voltage`,
     say`Volts of the battery when it is as low as you let it go, under load. A load in watts draws most there, so that is what the cable is sized for.`,
   ],
   [
-    say`Load cuts out at`,
+    say`Low-voltage cut-out of the load`,
     say`Volts at which the load switches itself off, from its sheet. With the drop reckoned in, it tells whether the load stops before the battery is empty.`,
   ],
   [
@@ -59,7 +59,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
     say`For how long the load really runs in a year. It changes no size by itself: it only says what the heat lost in the cable costs.`,
   ],
   [
-    say`A surge or duty cycle on top`,
+    say`Surge or duty cycle`,
     say`Steps of current that are higher than what is held: a motor starting, a windlass hauling for two minutes and resting for ten. The copper's heating is followed step by step. Left out, a thruster cable looks far too thick or burns.`,
     'duty',
   ],
@@ -68,7 +68,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
     say`A usual duty to begin with: a starter, a windlass, a bow thruster, an inverter that starts a motor. Its steps are put in the table, where you replace them by the figures of your own machine.`,
   ],
   [
-    say`Drop by purpose, %`,
+    say`Usual limits, %`,
     say`The usual allowances: 3 % for navigation lights, pumps, electronics and inverters, 10 % for what runs slower or dimmer without harm. Your local code or the maker of the load may require less.`,
     'drop',
   ],
@@ -83,12 +83,12 @@ export const RUN_HELP: readonly HelpEntry[] = [
     'duty',
   ],
   [
-    say`It comes again and again`,
+    say`Repeats`,
     say`Tick it where the steps repeat without a long rest, as a compressor that cycles. The copper then does not cool to the air in between, and its highest temperature is that after many rounds.`,
     'duty',
   ],
   [
-    say`Drop then allowed`,
+    say`Drop allowed during the surge`,
     say`Share of the volts that may be lost while the surge lasts. It may be more than in steady use, but not so much that a relay lets go or electronics on the same battery restart.`,
     'drop',
   ],
@@ -97,7 +97,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
     say`Slack that is kept so that a lug can be cut off and made again once: two or three times the strip length. It is cut and weighed with the cable.`,
   ],
   [
-    say`Comes back by`,
+    say`Return path`,
     say`The path of the return current. Its own cable of the same size, the rest of its circuit where other cables are in the job, the chassis, or none for a link. A forgotten return halves the drop on paper and nowhere else.`,
     'return',
   ],
@@ -187,23 +187,23 @@ export const RUN_HELP: readonly HelpEntry[] = [
     say`Tick it once a sheath, a bush or a grommet lies between the cable and the edge, or the kit shall have one. Unguarded, it stays a finding.`,
   ],
   [
-    say`Supports, every`,
+    say`Support spacing`,
     say`Distance between clips or saddles along the route. Too far apart the cable hangs and works at its lugs; many codes give a greatest distance, and at every lug the first one must be near.`,
   ],
   [
-    say`Air, at its hottest`,
+    say`Highest air temperature`,
     say`Air where the cable is warmest, on the hottest day and with the engine running: hang a thermometer there. An engine space counts as 60 °C whatever is typed. Five degrees too low is one size too thin near the limit.`,
   ],
   [
-    say`It lies`,
+    say`Installation`,
     say`How the cable sheds its heat: free in air, on a wall, against its return, in conduit, in a bundle. Shut in, the same copper may carry as little as half.`,
   ],
   [
-    say`Loaded in the bundle`,
+    say`Loaded cables in the bundle`,
     say`How many cables in the bundle carry current at the same time, this one included. Cables that only carry it at other times do not count. The more, the less each may carry.`,
   ],
   [
-    say`Bolted to what stands`,
+    say`Terminal rating`,
     say`Temperature that the terminal, fuse or switch may reach where the lug is bolted, from its sheet: often 75 or 90 °C. The lowest of cable and terminal governs. Too high a figure and the cable cooks what it is bolted to.`,
     'terminal',
   ],
@@ -220,7 +220,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
     say`What is known of the battery at this end. It decides how many amps a short circuit can draw, and with that which fuse can interrupt it. Unknown is not harmless: the check then stays open.`,
   ],
   [
-    say`The source is known by`,
+    say`Source given as`,
     say`What is known of the battery: its resistance, its cells, its ampere-hours or cranking amps. It decides how many amps a short circuit can draw and which fuse can interrupt it.`,
   ],
   [
@@ -272,7 +272,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
     say`Tick it where there is a battery or charger at each end: then a short is fed from both, and each end needs its own protection.`,
   ],
   [
-    say`A starter circuit, customarily without a fuse`,
+    say`Starter circuit (normally unfused)`,
     say`Many codes let a starter cable go unfused, where it is short, well guarded and supported. Tick it only where your code does. The short-circuit danger stays and is shown.`,
   ],
   [
@@ -293,7 +293,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
     'along',
   ],
   [
-    say`Before fuse ${ANY}`,
+    say`Cable ahead of fuse ${ANY}`,
     say`How the cable between battery and fuse is kept: bare in the open, sheathed, in conduit. The better it is kept, the longer many codes let it be.`,
   ],
   [

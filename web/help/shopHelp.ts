@@ -12,7 +12,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Its kind decides how it is used: which steps it gets, what its readings can tell, how a crimp is known to be complete.`,
   ],
   [
-    say`Closes to, mm²`,
+    say`Largest cable, mm²`,
     say`The thickest conductor that this tool still closes on, from its sheet or from your own trial. A tool beyond its range stops short and leaves air in the crimp.`,
   ],
   [
@@ -48,7 +48,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Width of the die along the barrel, measured with a calliper. How many crimps fit on a barrel follows from it.`,
   ],
   [
-    say`Tells apart, ${ANY}`,
+    say`Resolution, ${ANY}`,
     say`The smallest step of its display. A reading that must be judged closer than a few such steps cannot be judged with this instrument, and is not.`,
   ],
   [
@@ -68,7 +68,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Last day for which the tool’s own check holds: its force by a gauge, its dial, its stops. After it no crimp of its dies is led here until a new day is set. Empty where you keep none.`,
   ],
   [
-    say`It speaks over a serial line`,
+    say`Connected by serial port`,
     say`Tick it where the instrument sends its readings by cable. They are then taken over as they come, without a slip of the pen; the lines below say how it writes them.`,
   ],
   [
@@ -80,7 +80,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Unit of the figure where the line does not give one. A wrong unit is a thousandfold error that looks like a sound reading.`,
   ],
   [
-    say`Asked by`,
+    say`Query command`,
     say`What is sent to the instrument to ask for a reading, by its manual. Leave it empty where the instrument sends by itself or by a button.`,
   ],
   [
@@ -351,7 +351,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     'hole',
   ],
   [
-    say`Amps kept back`,
+    say`Current margin`,
     say`Share of the allowed current that your shop never uses. 20 % is a common habit for what is loaded all day; every size is then chosen with that in hand.`,
   ],
   [
@@ -436,7 +436,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Which photograph is looked at. A second one, of the same section polished again or from the other side, shows how far the result may be trusted.`,
   ],
   [
-    say`Read with`,
+    say`Measured with`,
     say`The instrument that this reading is taken with. Its resolution and calibration are kept with the figure; “typed” is kept as typed and proves less.`,
   ],
   [

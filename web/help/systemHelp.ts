@@ -185,11 +185,11 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
     say`Tick it where the probe cannot reach without taking something off. The next measurement is proposed where it is easy first.`,
   ],
   [
-    say`Posts at rest`,
+    say`Battery volts, no load`,
     say`Volts on the posts of the battery themselves with nothing on, not on the clamps. Below the usual, charge first: a flat battery looks like a bad cable.`,
   ],
   [
-    say`Posts loaded`,
+    say`Battery volts, under load`,
     say`Volts on the posts of the battery under load. If they fall far, the battery is the fault and no cable is.`,
   ],
   [

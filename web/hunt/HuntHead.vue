@@ -24,7 +24,7 @@ const VOLTS = { kind: 'voltage', least: 0, most: 1000, decimals: 2 } as const;
 /** The four figures that a hunt begins with. */
 const fields = computed(() => [
   {
-    label: hunt.test === 'cranking' ? say`Amps just then` : say`Load current`,
+    label: hunt.test === 'cranking' ? say`Current at that moment` : say`Load current`,
     kind: 'current' as const,
     least: 0.1,
     most: 20000,
@@ -35,14 +35,14 @@ const fields = computed(() => [
   },
   {
     ...VOLTS,
-    label: say`Posts at rest`,
+    label: say`Battery volts, no load`,
     value: hunt.restV,
     set: (restV: number) => emit('change', { ...hunt, restV }, say`volts at rest`),
     clear: withoutRest,
   },
   {
     ...VOLTS,
-    label: say`Posts loaded`,
+    label: say`Battery volts, under load`,
     value: hunt.loaded.postsV,
     set: (postsV: number) => loaded({ postsV }),
     clear: () => without('postsV'),

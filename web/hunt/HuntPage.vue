@@ -155,8 +155,8 @@ const remakeWords = computed(() => {
               {{ mendedWords }}
             </p>
             <ProbePanel :hunt="hunt" :found="found" @change="keep" />
-            <section :aria-label="say`The readings add up`" class="border-t border-line">
-              <h2 class="figure px-3.5 pt-2 text-[17px] font-semibold">{{ say`The readings add up` }}</h2>
+            <section :aria-label="say`Do the readings add up?`" class="border-t border-line">
+              <h2 class="figure px-3.5 pt-2 text-[17px] font-semibold">{{ say`Do the readings add up?` }}</h2>
               <ul>
                 <LedgerRow
                   v-for="finding in findings"

@@ -47,7 +47,7 @@ function keep(millivolt: number, source: Span['source']): boolean {
   if (loadAmps.value === null) {
     problem.value =
       hunt.test === 'cranking'
-        ? say`Say the amps of this very moment: the current falls while it cranks.`
+        ? say`Enter the cranking current first: it changes while cranking.`
         : say`Say the load current first: millivolts mean nothing without their amps.`;
     return false;
   }

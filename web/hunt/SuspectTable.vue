@@ -42,9 +42,7 @@ const isWhole = ref(false);
   <section :aria-label="say`Suspects`" class="min-w-0 px-3.5 py-2">
     <header class="flex items-baseline gap-3">
       <h2 class="figure text-[17px] font-semibold">{{ say`Suspects, by watts wasted` }}</h2>
-      <span class="note ml-auto">{{
-        say`fails past ${digits(GUILTY_TIMES, 1)} times what the piece should take`
-      }}</span>
+      <span class="note ml-auto">{{ say`fails above ${digits(GUILTY_TIMES, 1)} × the expected drop` }}</span>
     </header>
     <div class="overflow-x-auto">
       <table class="w-full border-collapse text-left">
@@ -122,7 +120,7 @@ const isWhole = ref(false);
                 :aria-expanded="isWhole"
                 @click="isWhole = !isWhole"
               >
-                {{ found.suspects.length > 0 ? say`The other` : say`All` }} {{ found.others.count }}
+                {{ found.suspects.length > 0 ? say`The other pieces` : say`All` }} {{ found.others.count }}
               </button>
               <span class="note ml-2">{{ othersSay }}</span>
             </td>

@@ -23,7 +23,7 @@ const owned = computed(() => bench.shop.instruments.filter((instrument) => instr
 const chosen = computed(() => owned.value.find(({ id }) => id === state.value.chosen));
 
 const choices = computed(() => [
-  { value: BY_EYE, title: say`read by eye`, note: say`typed; its instrument is not said` },
+  { value: BY_EYE, title: say`read by eye`, note: say`typed in; instrument not given` },
   ...owned.value.map(({ id, title, resolution, due, line }) => ({
     value: id,
     title,
@@ -76,7 +76,7 @@ const STATUS = {
   <div class="instrument-bar border-b border-hairline pb-3">
     <div class="grid items-end gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
       <ChoiceField
-        :label="say`Read with`"
+        :label="say`Measured with`"
         :model-value="state.chosen"
         :choices="choices"
         @update:model-value="choose"
@@ -128,7 +128,7 @@ const STATUS = {
     </button>
     <p v-if="against" class="mt-1 font-bold text-close">{{ against }}</p>
     <p v-else-if="needs && state.chosen === BY_EYE" class="note mt-1">
-      {{ say`Needs an instrument that tells ${resolutionWords(needs.least, needs.unit)} apart.` }}
+      {{ say`Needs a resolution of ${resolutionWords(needs.least, needs.unit)}.` }}
     </p>
     <p v-if="state.sentence" class="mt-1 font-bold text-fails" role="alert">{{ state.sentence }}</p>
   </div>

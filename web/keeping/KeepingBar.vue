@@ -73,7 +73,7 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
       <span class="min-w-0 flex-1"
         ><b v-if="bench.isRefused">{{ say`Nothing was changed:` }}{{ ' ' }}</b
         >{{
-          say`${bench.isRefused ? say`another` : say`Another`} tab has this open and writes; this one follows it.`
+          say`${bench.isRefused ? say`another` : say`Another`} tab has this open; this one is read-only.`
         }}</span
       >
       <button type="button" class="action" @click="keeping.takeOver()">{{ say`Work here instead` }}</button>
@@ -122,9 +122,7 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
       <button type="button" class="action" @click="updates.later()">{{ say`Later` }}</button>
     </p>
     <p v-if="updates.isReady" class="bar bg-teal-tint text-ink" role="status">
-      <span class="min-w-0 flex-1">{{
-        say`A newer version is ready. What you do is saved first; nothing hurries.`
-      }}</span>
+      <span class="min-w-0 flex-1">{{ say`An update is ready. Your work is saved first; no hurry.` }}</span>
       <button type="button" class="action" @click="updates.startNewer()">{{ say`Start it now` }}</button>
       <button type="button" class="action" @click="updates.later()">{{ say`Later` }}</button>
     </p>

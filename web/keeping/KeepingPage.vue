@@ -100,7 +100,7 @@ function restoreVersion(version: Version): void {
 <template>
   <BenchFrame :job-id="jobId">
     <main class="min-w-0 bg-paper p-3.5 lg:overflow-y-auto">
-      <h1 class="figure text-[22px] font-semibold">{{ say`How your work is kept` }}</h1>
+      <h1 class="figure text-[22px] font-semibold">{{ say`Backups and storage` }}</h1>
       <p class="mt-1 max-w-[680px]">
         {{
           say`Everything stays in this browser, and in files you take out. A browser can lose what it keeps: a backup elsewhere cannot.`
@@ -139,7 +139,7 @@ function restoreVersion(version: Version): void {
             <label
               class="button focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-teal"
             >
-              {{ say`Restore from one` }}
+              {{ say`Restore from a backup` }}
               <input
                 type="file"
                 accept=".zip,application/zip"
@@ -221,13 +221,11 @@ function restoreVersion(version: Version): void {
               {{ say`Add its jobs to mine` }}
             </button>
             <button type="button" class="button" @click="restore('replace')">
-              {{ say`Put it in the place of all that is here` }}
+              {{ say`Replace everything here` }}
             </button>
           </div>
           <p class="note mt-2">
-            {{
-              say`Added, nothing that is here is changed. In place of it, what is here now is gone: make a backup of it first.`
-            }}
+            {{ say`Adding changes nothing here. Replacing deletes what is here: back it up first.` }}
           </p>
         </template>
       </ModalBox>

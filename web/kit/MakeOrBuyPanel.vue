@@ -155,7 +155,7 @@ const sentence = computed(() => {
           @update:model-value="set({ minutesACable: $event })"
         />
         <QuantityField
-          :label="say`Your hour is worth`"
+          :label="say`Labour per hour`"
           kind="number"
           :model-value="terms.ratePerHour"
           :least="0"
@@ -171,7 +171,7 @@ const sentence = computed(() => {
           :least="0"
           :most="100"
           :decimals="0"
-          :hint="say`what this job bears of it`"
+          :hint="say`share charged to this job`"
           @update:model-value="set({ toolPercent: $event })"
         />
       </div>

@@ -188,7 +188,7 @@ const printOnStandIn = () =>
       <b class="border border-ink px-1">{{ say`SIMULATED` }}</b> {{ printed }}
     </p>
     <button type="button" class="button mt-2" @click="isImporting = true">
-      <Upload :size="16" aria-hidden="true" /> {{ say`Bring in a cable schedule` }}
+      <Upload :size="16" aria-hidden="true" /> {{ say`Import a cable schedule` }}
     </button>
     <span v-if="busy" class="note ml-3" role="status"
       ><Download :size="14" class="inline" aria-hidden="true" /> {{ say`making ${busy}` }}</span

@@ -273,7 +273,7 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
           </g>
         </g>
         <text v-if="row.whole.length > 0" :x="width - 12" :y="row.bottom - 7" text-anchor="end">
-          {{ say`kept whole: ${row.whole.join(', ')}` }}
+          {{ say`not touched: ${row.whole.join(', ')}` }}
         </text>
       </g>
     </svg>

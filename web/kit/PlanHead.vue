@@ -35,16 +35,16 @@ const short = computed(() => open.value.filter(({ plan }) => plan.unplaced.lengt
 const title = computed(() => {
   if (open.value.length === 0) return say`Nothing is left to cut`;
   if (solving !== null) return say`Looking for less new stock than ${metres(planMm.value)}`;
-  if (isProved.value) return say`Proven least new stock: ${metres(planMm.value)}`;
+  if (isProved.value) return say`Least new cable needed: ${metres(planMm.value)} (proved optimal)`;
   if (short.value.length > 0) return say`Stock is short: ${metres(planMm.value)} begun so far`;
   return say`New stock begun: ${metres(planMm.value)}`;
 });
 const why = computed(() => {
-  if (isBroken) return say`The solver could not be started: this is the plan of a careful hand, not proved.`;
+  if (isBroken) return say`The optimiser did not start: this is a good plan, not a proved one.`;
   const [first] = short.value;
   if (first) {
     const [piece] = first.plan.unplaced;
-    return say`${short.value.length > 1 ? say`${short.value.length} kinds are short. ` : ''}${piece?.label} has no ${first.group.title} to come from.`;
+    return say`${short.value.length > 1 ? say`${short.value.length} kinds are short. ` : ''}No ${first.group.title} in stock for ${piece?.label}.`;
   }
   const saved = handMm.value - planMm.value;
   if (saved > 0) return say`Cutting the longest first by hand would begin ${metres(saved)} more.`;

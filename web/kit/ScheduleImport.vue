@@ -78,7 +78,7 @@ function take(): void {
 </script>
 
 <template>
-  <ModalBox open :title="say`Bring in a cable schedule`" wide @close="emit('close')">
+  <ModalBox open :title="say`Import a cable schedule`" wide @close="emit('close')">
     <p v-if="noRoom" class="mb-2 font-bold text-fails" role="alert">{{ noRoom }}</p>
     <label class="block">
       <span class="label mb-1 block">{{ say`A CSV file, one cable a row, its first row the titles` }}</span>
@@ -115,7 +115,7 @@ function take(): void {
           @update:model-value="(at) => map(field.key, at)"
         />
         <SegmentedField
-          :label="say`A bare length is in`"
+          :label="say`Lengths without a unit are in`"
           :model-value="unit"
           :choices="[
             { value: 'mm', title: 'mm' },

@@ -87,7 +87,7 @@ function setCutting(change: Partial<typeof cutting.value>): void {
   <section :aria-label="say`Spools and offcuts`">
     <div class="mb-2 grid max-w-2xl grid-cols-3 gap-2">
       <QuantityField
-        :label="say`A cut takes`"
+        :label="say`Lost per cut`"
         kind="length"
         :model-value="cutting.kerfMm"
         :least="0"
@@ -95,7 +95,7 @@ function setCutting(change: Partial<typeof cutting.value>): void {
         @update:model-value="setCutting({ kerfMm: $event })"
       />
       <QuantityField
-        :label="say`Squared off a spool`"
+        :label="say`Trimmed off a new end`"
         kind="length"
         :model-value="cutting.squareMm"
         :least="0"
@@ -103,7 +103,7 @@ function setCutting(change: Partial<typeof cutting.value>): void {
         @update:model-value="setCutting({ squareMm: $event })"
       />
       <QuantityField
-        :label="say`Scrap under`"
+        :label="say`Scrap if shorter than`"
         kind="length"
         :model-value="cutting.scrapMm"
         :least="0"

@@ -100,7 +100,7 @@ const history = computed(() =>
       </button>
     </header>
     <p>
-      {{ cable.ends.A.at || say`not said` }} → {{ cable.ends.B.at || say`not said` }}, {{ entry.jobTitle }}
+      {{ cable.ends.A.at || say`not given` }} → {{ cable.ends.B.at || say`not given` }}, {{ entry.jobTitle }}
     </p>
     <div class="mt-2 flex flex-wrap gap-2">
       <RouterLink
@@ -163,14 +163,14 @@ const history = computed(() =>
         <button type="submit" class="button compact !px-2">{{ say`Add` }}</button>
       </form>
     </div>
-    <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">{{ say`Put right` }}</h3>
+    <h3 class="figure mt-3 border-b border-line text-[16px] font-semibold">{{ say`Corrected` }}</h3>
     <ul>
       <li v-for="own in history" :key="own.at + own.says" class="py-1">
         <b class="figure text-[15px]">{{ dayText(own.at) }}</b> {{ own.by }}: {{ own.says }}
       </li>
     </ul>
     <button v-if="!isCorrecting" type="button" class="button mt-1.5" @click="isCorrecting = true">
-      {{ say`Something is written down wrong` }}
+      {{ say`Correct an entry` }}
     </button>
     <form v-else class="mt-2 grid gap-1.5" @submit.prevent="correct">
       <ChoiceField

@@ -208,7 +208,8 @@ function show(entry: LogEntry): void {
                   </span>
                 </td>
                 <td class="pr-3 wrap-anywhere">
-                  {{ entry.cable.ends.A.at || say`not said` }} → {{ entry.cable.ends.B.at || say`not said` }}
+                  {{ entry.cable.ends.A.at || say`not given` }} →
+                  {{ entry.cable.ends.B.at || say`not given` }}
                   <span v-if="entry.cable.keywords.length > 0" class="note block">{{
                     entry.cable.keywords.join(', ')
                   }}</span>

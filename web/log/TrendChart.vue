@@ -162,7 +162,7 @@ const lines: Plugin<'line'> = {
     :plugins="[lines]"
     role="img"
     :aria-label="
-      say`${facts.title} of ${points.length} crimps, oldest first. ${signals.map(({ says }) => tell(says)).join(' ') || say`Nothing out of the way.`}`
+      say`${facts.title} of ${points.length} crimps, oldest first. ${signals.map(({ says }) => tell(says)).join(' ') || say`Nothing unusual.`}`
     "
   />
 </template>

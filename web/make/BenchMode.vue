@@ -250,7 +250,7 @@ onKeyStroke('Escape', () => {
       <RouterLink
         :to="placeOf(jobId, cableId, 'prove')"
         class="button filled mt-5 min-h-16 px-6 text-[20px]"
-        >{{ say`To the proof` }}</RouterLink
+        >{{ say`Go to the proof` }}</RouterLink
       >
     </div>
 
@@ -271,7 +271,7 @@ onKeyStroke('Escape', () => {
         class="button min-h-16 px-5 text-[20px] max-sm:min-h-14 max-sm:px-3 max-sm:text-[17px]"
         @click="isMishap = true"
       >
-        {{ say`It went wrong` }}
+        {{ say`Something went wrong` }}
       </button>
       <WhoField :job-id="jobId" :needed="needsName" @said="needsName = false" />
       <p v-if="isShut && current" class="figure ml-auto max-w-52 text-right text-[17px] leading-5">

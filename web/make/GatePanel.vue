@@ -47,7 +47,7 @@ function pass(): void {
 <template>
   <section :aria-label="say`Gate`" class="border-t-[3px] border-fails bg-paper p-4">
     <div v-for="{ gate, missing, waitS, list } in shut" :key="gate.id" class="mb-3">
-      <h3 class="figure text-[22px] leading-6 font-semibold">{{ say`Shut until: ${gate.says}` }}</h3>
+      <h3 class="figure text-[22px] leading-6 font-semibold">{{ say`Locked until: ${gate.says}` }}</h3>
       <template v-if="gate.stop">
         <p class="mt-1 text-[16px] font-bold text-fails">{{ tell(gate.stop.because) }}</p>
         <p class="text-[16px]">
@@ -80,7 +80,7 @@ function pass(): void {
       class="text-teal underline min-h-11"
       @click="isPassing = true"
     >
-      {{ say`Go past it, with a reason` }}
+      {{ say`Override with a reason` }}
     </button>
     <form v-else-if="isPassable" class="flex flex-wrap items-end gap-2" @submit.prevent="pass">
       <label class="min-w-60 flex-1">

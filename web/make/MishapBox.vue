@@ -49,7 +49,7 @@ const ways = computed(() => waysOut(what.value, step, cable, work, bench.shop));
         @update:model-value="what = $event || (faults[0] ?? '')"
       />
     </div>
-    <h3 class="figure mt-3 text-[18px] font-semibold">{{ say`Ways on from here` }}</h3>
+    <h3 class="figure mt-3 text-[18px] font-semibold">{{ say`What to do next` }}</h3>
     <ul>
       <li v-for="(out, i) in ways" :key="i" class="flex items-center gap-3 border-t border-hairline py-2">
         <div class="flex-1">

@@ -16,7 +16,7 @@ defineEmits<{ practise: [end: EndName] }>();
       class="flex flex-wrap items-center gap-3 py-0.5"
     >
       <span class="text-[16px]">{{
-        say`Die ${die.stamp || say`unmarked`} was never tried on ${lug.label} here.`
+        say`No test crimp yet with die ${die.stamp || say`unmarked`} on ${lug.label}.`
       }}</span>
       <button v-if="ends[0]" type="button" class="button min-h-12" @click="$emit('practise', ends[0] ?? 'A')">
         {{ say`Practise on a spare first` }}

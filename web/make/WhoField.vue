@@ -53,7 +53,7 @@ const isAsking = computed(() => isAnother.value || prefs.person.trim() === '');
   <Menu v-else as="div" class="relative">
     <MenuButton
       class="figure flex min-h-14 max-w-44 items-center gap-2 px-2 text-[18px] text-teal hover:bg-teal-tint"
-      :aria-label="say`At the bench: ${prefs.person}. Change hands`"
+      :aria-label="say`Working: ${prefs.person}. Change person`"
     >
       <span class="truncate">{{ prefs.person }}</span
       ><ChevronUp :size="18" class="shrink-0" aria-hidden="true" />

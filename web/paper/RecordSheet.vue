@@ -58,7 +58,7 @@ onBeforeUnmount(letGo);
           <th class="font-normal" scope="col">{{ say`limit` }}</th>
           <th class="font-normal" scope="col">{{ say`left` }}</th>
           <th class="font-normal" scope="col">{{ say`state` }}</th>
-          <th class="font-normal" scope="col">{{ say`by whom, when, with what` }}</th>
+          <th class="font-normal" scope="col">{{ say`tested by, date, instrument` }}</th>
         </tr>
       </thead>
       <tbody>
@@ -94,7 +94,7 @@ onBeforeUnmount(letGo);
         {{ say`${who}, date` }}
       </p>
     </div>
-    <p class="mt-3 text-[11px]">{{ say`${record.foot} Written ${record.day}.` }}</p>
+    <p class="mt-3 text-[11px]">{{ say`${record.foot} Printed ${record.day}.` }}</p>
   </article>
 </template>
 

@@ -28,7 +28,7 @@ const COLUMNS = [
   { key: 'limit', title: say`limit`, share: 0.16 },
   { key: 'left', title: say`left`, share: 0.08 },
   { key: 'says', title: say`state`, share: 0.16 },
-  { key: 'read', title: say`by whom, when, with what`, share: 0.28 },
+  { key: 'read', title: say`tested by, date, instrument`, share: 0.28 },
 ] as const;
 const LINE = 13;
 const MOST_PHOTOS = 4;
@@ -174,7 +174,7 @@ export async function drawRecord(
     page.drawLine({ start: { x, y }, end: { x: x + wide, y }, thickness: 0.8, color: INK });
     page.drawText(say`${who}, date`, { x, y: y - 11, size: 9, font: plain, color: PALE });
   });
-  page.drawText(fitted(say`${record.foot} Written ${record.day}.`, plain, 8.5, inner), {
+  page.drawText(fitted(say`${record.foot} Printed ${record.day}.`, plain, 8.5, inner), {
     x: MARGIN,
     y: MARGIN - 12,
     size: 8.5,

@@ -29,7 +29,7 @@ describe('a test record', () => {
     const record = recordOf('so1');
     expect(record).toMatchObject({ state: 'holds', simulated: false });
     const pull = record.rows.find(({ title, end }) => title.startsWith('Pull') && end === 'A');
-    expect(pull).toMatchObject({ says: 'holds', limit: expect.stringContaining('at least') });
+    expect(pull).toMatchObject({ says: 'passes', limit: expect.stringContaining('at least') });
     expect(pull?.read).toMatch(/^.+, 2026-/);
     expect(record.sealed).toMatch(/^Sealed 2026-/);
   });

@@ -19,7 +19,7 @@ defineEmits<{ take: [] }>();
       {{ change ? changeSays(change, currency) : say`being worked out` }}
     </p>
     <p v-if="change && change.count > 0" class="note">
-      {{ say`Price and weight are of the materials of the whole job, made from nothing.` }}
+      {{ say`Price and weight are for all materials of the job, none from stock.` }}
     </p>
     <button type="button" class="button mt-2 w-full" @click="$emit('take')">
       {{ say`Make it house practice` }}

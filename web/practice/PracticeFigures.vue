@@ -28,7 +28,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
 <template>
   <div class="grid grid-cols-2 gap-3 px-4 py-3 sm:grid-cols-3">
     <QuantityField
-      :label="say`Amps kept back`"
+      :label="say`Current margin`"
       kind="percent"
       :model-value="practice.ampsMarginPercent"
       :least="0"

@@ -59,7 +59,7 @@ const isDesk = useIsDesk();
             />
           </div>
           <p class="mt-0.5 text-[13.5px]">
-            {{ say`Where good shops disagree, what this one does; a cable may say otherwise.` }}
+            {{ say`What this shop does where good shops differ. A single cable may differ.` }}
             <b>{{
               say`Local codes, class rules and a licensed person where the law asks for one come first.`
             }}</b>

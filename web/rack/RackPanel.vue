@@ -125,7 +125,7 @@ defineExpose({ focusFilter: () => filterField.value?.focus(), shown });
     />
     <dl class="shrink-0 border-t border-line px-3.5 py-2 text-[13px]">
       <div class="flex justify-between">
-        <dt class="text-ink2">{{ say`Finished length` }}</dt>
+        <dt class="text-ink2">{{ say`Total finished length` }}</dt>
         <dd class="figure text-[15px] font-semibold">
           {{ totals ? runText(totals.finishedMm) : '…' }}
         </dd>

@@ -60,7 +60,7 @@ function remove(): void {
       "
     />
     <QuantityField
-      :label="say`Air round them`"
+      :label="say`Air temperature`"
       kind="temperature"
       :model-value="null"
       :least="-40"

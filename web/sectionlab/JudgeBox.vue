@@ -40,7 +40,7 @@ const looks = Object.entries(LOOKS) as [Look, Message][];
     </template>
     <template v-else>
       <p class="figure text-[22px] leading-6 font-semibold" role="status">
-        {{ said === truth.look ? say`Right` : say`Not so` }}: {{ tell(LOOKS[truth.look as Look]) }}
+        {{ said === truth.look ? say`Right` : say`Not right` }}: {{ tell(LOOKS[truth.look as Look]) }}
       </p>
       <p class="mt-1">
         {{

@@ -141,7 +141,7 @@ const STAGE_SAYS = {
   opening: say`opening the picture`,
   drawing: say`drawing it`,
   outline: say`finding the outline`,
-  air: say`looking for air`,
+  air: say`measuring air gaps`,
   wall: say`measuring the wall`,
   strands: say`looking at the strands`,
 } as const;

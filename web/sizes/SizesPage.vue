@@ -160,7 +160,7 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
                 :aria-expanded="isWorkOpen"
                 @click="isWorkOpen = !isWorkOpen"
               >
-                {{ isWorkOpen ? say`Hide the work` : say`Show the work` }}
+                {{ isWorkOpen ? say`Hide the work` : say`Show the calculation` }}
               </button>
             </p>
             <ShowWork v-if="isWorkOpen" :finding="least" class="box mt-1" />

@@ -94,7 +94,7 @@ function accept(): void {
                 ? count === 1
                   ? say`Take the one good row`
                   : say`Take the ${count} good rows`
-                : say`Take over ${count}`
+                : say`Import ${count}`
             }}
           </button>
           <button type="button" class="button" @click="close">{{ say`Leave everything as it is` }}</button>

@@ -31,7 +31,7 @@ const tools = computed(() => bench.shop.tools);
 const kinds = (Object.keys(TOOL_KINDS) as ToolKind[]).map((kind) => ({
   value: kind,
   title: tell(TOOL_KINDS[kind].title),
-  note: TOOL_KINDS[kind].refused ? say`never used: it injures` : say`until ${TOOL_KINDS[kind].stop}`,
+  note: TOOL_KINDS[kind].refused ? say`not supported: dangerous` : say`until ${TOOL_KINDS[kind].stop}`,
 }));
 const diesOf = (tool: Tool) => toolCase.dies.filter(({ die }) => die.toolId === tool.id);
 const facts = (tool: Tool): ToolKindFacts => TOOL_KINDS[tool.kind];
@@ -109,7 +109,7 @@ function setLargest(id: string, largest: number | undefined): void {
           @update:model-value="(kind) => editTool(tool.id, say`kind`, (own) => void (own.kind = kind))"
         />
         <QuantityField
-          :label="say`Closes to, mm²`"
+          :label="say`Largest cable, mm²`"
           kind="number"
           :model-value="tool.largestMm2 ?? facts(tool).largestMm2"
           :least="1"
@@ -171,7 +171,7 @@ function setLargest(id: string, largest: number | undefined): void {
           <thead>
             <tr class="note text-left">
               <th class="font-normal">{{ say`Stamp` }}</th>
-              <th class="font-normal">{{ say`Across, closed` }}</th>
+              <th class="font-normal">{{ say`Across flats, closed` }}</th>
               <th class="font-normal">{{ say`Width` }}</th>
               <template v-if="facts(tool).leaves === 'indent'">
                 <th class="font-normal">{{ say`Stops at` }}</th>
@@ -275,7 +275,7 @@ function setLargest(id: string, largest: number | undefined): void {
           {{ say`A die` }}<span class="sr-only">{{ ' ' }}{{ say`for ${tool.title}` }}</span>
         </AddButton>
         <button type="button" class="button" @click="removeTool(tool.id)">
-          {{ say`Take the tool out` }}<span class="sr-only">: {{ tool.title }}</span>
+          {{ say`Remove this tool` }}<span class="sr-only">: {{ tool.title }}</span>
         </button>
       </div>
     </StageSection>

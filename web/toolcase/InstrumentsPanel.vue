@@ -105,7 +105,7 @@ const dueWords = ({ due }: Instrument) =>
           @update:model-value="(kind) => setKind(instrument.id, kind)"
         />
         <QuantityField
-          :label="say`Tells apart, ${baseUnitOf(instrument.kind)}`"
+          :label="say`Resolution, ${baseUnitOf(instrument.kind)}`"
           kind="number"
           :model-value="instrument.resolution"
           :least="0.000001"
@@ -149,7 +149,7 @@ const dueWords = ({ due }: Instrument) =>
         />
       </div>
       <CheckField
-        :label="say`It speaks over a serial line`"
+        :label="say`Connected by serial port`"
         :model-value="instrument.line !== undefined"
         @update:model-value="(speaks) => setSpeaks(instrument.id, speaks)"
       />

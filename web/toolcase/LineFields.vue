@@ -53,7 +53,7 @@ const reads = computed(() => {
         @update:model-value="set({ unit: $event })"
       />
       <TextField
-        :label="say`Asked by`"
+        :label="say`Query command`"
         :model-value="line.ask"
         :hint="say`empty: it sends by itself`"
         @update:model-value="set({ ask: $event })"

@@ -89,7 +89,7 @@ function add(): void {
           <th class="font-normal">{{ say`Lug` }}</th>
           <th class="font-normal">{{ say`For` }}</th>
           <th class="font-normal">{{ say`Hole` }}</th>
-          <th class="font-normal">{{ say`Outside over bore` }}</th>
+          <th class="font-normal">{{ say`Outside / bore` }}</th>
           <th class="font-normal">{{ say`Barrel` }}</th>
           <th class="font-normal">{{ say`Palm` }}</th>
           <th class="font-normal">{{ say`Made` }}</th>

@@ -256,9 +256,9 @@ function move(event: KeyboardEvent): void {
     >
       <span><i class="cell best right">1.06</i> {{ say`use this one` }}</span>
       <span><i class="cell right">1.02</i> {{ say`right` }}</span>
-      <span><i class="cell right unsure">1.10</i> {{ say`right, unsure: crimp a spare` }}</span>
+      <span><i class="cell right unsure">1.10</i> {{ say`probably right: make a test crimp` }}</span>
       <span><i class="cell light">0.92</i> {{ say`light or tight` }}</span>
-      <span><i class="cell open">0.81</i> {{ say`open, or will not close; blank is far from it` }}</span>
+      <span><i class="cell open">0.81</i> {{ say`too loose, or won’t close; blank: nowhere near` }}</span>
       <span><i class="cell untried">?</i> {{ say`by trial only` }}</span>
     </p>
   </div>

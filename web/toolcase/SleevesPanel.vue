@@ -45,9 +45,9 @@ function add(): void {
 }
 const titles = computed(() => [
   say`Kind`,
-  say`Comes as wide as`,
+  say`Supplied diameter`,
   say`Shrinks to`,
-  say`Wall then`,
+  say`Wall after shrinking`,
   say`Colour`,
   say`On the shelf`,
   say`${bench.shop.currency} a metre`,
@@ -58,9 +58,7 @@ const titles = computed(() => [
   <div>
     <div class="mb-2 flex flex-wrap items-end justify-between gap-2">
       <p class="note max-w-xl">
-        {{
-          say`An end is offered the sleeves listed here that pass what they must and grip what they should. Wall is as shrunk in the free air.`
-        }}
+        {{ say`Ends are offered the sleeves below that fit. Wall = fully shrunk.` }}
       </p>
       <AddButton list="sleeves" :count="bench.shop.sleeves.length" filled @add="add">
         {{ say`A sleeve` }}

@@ -23,7 +23,7 @@ const flats = ref<number | null>(null);
 const width = ref(9);
 
 const choices = computed(() => [
-  { value: IN_HAND, title: say`one in my hand`, note: say`measured now` },
+  { value: IN_HAND, title: say`one I am holding`, note: say`measured now` },
   ...toolCase.dies
     .filter(({ kind }) => kind.leaves === 'hexagon')
     .map(({ die, tool }) => ({
@@ -73,7 +73,7 @@ const uses = computed(() => (die.value ? usesOf(die.value, toolCase, bench.shop.
     </div>
     <p v-if="!die" class="note">{{ say`Nothing is measured yet.` }}</p>
     <p v-else-if="uses.length === 0" class="font-bold text-fails">
-      {{ say`It closes rightly on no lug of this shop, each on its own conductor.` }}
+      {{ say`It fits none of your lugs on their own cable size.` }}
     </p>
     <ul v-else class="grid gap-2 sm:grid-cols-2 xl:grid-cols-3" :aria-label="say`What it is for`">
       <li

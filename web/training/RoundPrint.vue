@@ -41,9 +41,7 @@ const print = () => window.print();
     <RoundSummary v-if="isOver" :exercises="exercises" :marked="marked" :result="result" />
     <p v-else>{{ say`This round is not finished: hand in all of its ends first.` }}</p>
     <p class="mt-8 text-[12px]">
-      {{
-        say`Drawn ends, made up for practice: they say what was seen on a drawing, not what a person can crimp.`
-      }}
+      {{ say`Drawn practice ends: this shows what was seen, not crimping skill.` }}
     </p>
     <p class="mt-8 w-72 border-t border-black pt-1 text-[12px]">{{ say`signed` }}</p>
   </main>

@@ -13,7 +13,7 @@ defineProps<{ work: Work }>();
     <p v-for="(line, i) in work.substituted" :key="i"><FormulaText :line="line" /></p>
     <p class="note mt-1.5">
       {{ say`Source: ${work.source}.`
-      }}<template v-if="work.assumes">{{ ' ' }}{{ say`Assumes: ${work.assumes}.` }}</template>
+      }}<template v-if="work.assumes">{{ ' ' }}{{ say`Assuming: ${work.assumes}.` }}</template>
     </p>
   </div>
 </template>

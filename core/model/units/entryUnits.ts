@@ -93,7 +93,7 @@ export function unitNamed(text: string, kind: QuantityKind): UnitOfEntry {
     (kind === 'milliohm' && /^M(Ω|ohm)/i.test(text) && text.startsWith('M')) ||
     (kind === 'megohm' && text.startsWith('m'))
   ) {
-    throw new EntryError(say`${text} is a thousand million times off: ${base} is meant here.`);
+    throw new EntryError(say`${text} is far too large or small: use ${base}.`);
   }
   const unit = units[text.toLowerCase().replaceAll('′', "'").replaceAll('″', '"')];
   if (!unit) {

@@ -178,11 +178,11 @@ export function parseQuantity(
   mark: DecimalMark = decimalMark(),
 ): Entry {
   try {
-    if (text.trim() === '') throw new EntryError(say`Nothing is written here.`);
+    if (text.trim() === '') throw new EntryError(say`Enter a value.`);
     if (text.length > 80) throw new EntryError(say`That is too long for a figure.`);
     const unit = defaultUnit === '' ? { factor: 1 } : unitNamed(defaultUnit, kind);
     const value = new Parser(tokens(text, mark), kind, unit).parse();
-    if (!Number.isFinite(value)) throw new EntryError(say`That is no figure.`);
+    if (!Number.isFinite(value)) throw new EntryError(say`That is not a number.`);
     return { ok: true, value };
   } catch (error) {
     if (error instanceof EntryError) return { ok: false, sentence: error.message };

@@ -55,7 +55,7 @@ describe('other figures', () => {
 
 describe('what cannot be meant is said in a sentence', () => {
   test.each([
-    ['', 'Nothing is written here.'],
+    ['', 'Enter a value.'],
     ['abc', 'A number is missing.'],
     ['12 kg', '"kg" is not a unit for this; mm is.'],
     ['1,250', '"1,250" can be read two ways: write 1250 or 1.250.'],
@@ -67,7 +67,7 @@ describe('what cannot be meant is said in a sentence', () => {
     ['7 # 2', '"#" is not understood here.'],
     ['2 +', 'A number is missing.'],
   ])('%j', (text, sentence) => expect(mm(text)).toEqual({ ok: false, sentence }));
-  test('megohms typed for milliohms', () => expect(valueOf('3 MΩ', 'milliohm')).toMatch(/mΩ is meant/));
+  test('megohms typed for milliohms', () => expect(valueOf('3 MΩ', 'milliohm')).toMatch(/use mΩ/));
   test('anything at all gives a figure or a sentence, and never throws', () => {
     fc.assert(
       fc.property(

@@ -41,5 +41,5 @@ export function stampMisleads(
   if (claim === null) return '';
   const names = Math.abs(areaMm2(claim) / areaMm2(forSize) - 1) <= SAME_CLAIM;
   if (names && !isRight) return msg`Stamped ${stamp}, but not right on this ${sizeNamed(forSize)} lug.`;
-  return !names && isRight ? msg`Stamped ${stamp}, yet it serves this ${sizeNamed(forSize)} lug.` : '';
+  return !names && isRight ? msg`The die stamped ${stamp} fits this ${sizeNamed(forSize)} lug.` : '';
 }

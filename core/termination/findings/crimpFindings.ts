@@ -106,7 +106,7 @@ function untried(end: ResolvedEnd, { tool }: DieOffer): Finding {
   return stated(
     {
       ...plain(end, 'trial', msg`Trial crimps`),
-      because: msg`${tool.title} leaves an indent: figures cannot judge it, only a trial can.`,
+      because: msg`${tool.title} makes an indent crimp: only a test crimp can prove it.`,
       remedy: msg`Crimp a spare lug with it, pull it or saw it, and record the trial in the tool case.`,
       work: {
         formula: msg`indent and plunger tools: by trial only`,
@@ -163,7 +163,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
   return [
     atLeast(
       {
-        ...about(end, 'packing', msg`Packing, κ`),
+        ...about(end, 'packing', msg`Strand packing, κ`),
         value: packed,
         unit: '',
         decimals: 2,

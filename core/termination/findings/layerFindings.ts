@@ -29,7 +29,7 @@ function nestingOrder(end: ResolvedEnd, { cable }: EndSubject): Finding {
   const forgotten = held && !said && blocked.length > 0 && !end.spec.sleeveAfterLug;
   return stated(
     {
-      ...about(end, 'layers', msg`Before the lug`),
+      ...about(end, 'layers', msg`Put on before the lug`),
       value: blocked.length,
       unit: '',
       decimals: 0,
@@ -137,7 +137,7 @@ const TELLS = { positive: 'red', negative: 'black' } as const;
 function polarity(end: ResolvedEnd, { cable, conductor }: EndSubject): Finding {
   const { polarity: pole, jacket } = cable;
   const facts = {
-    ...about(end, 'polarity', msg`Polarity told`),
+    ...about(end, 'polarity', msg`Polarity marked`),
     value: null,
     unit: '',
     decimals: 0,
@@ -172,5 +172,5 @@ function polarity(end: ResolvedEnd, { cable, conductor }: EndSubject): Finding {
         msg`Only the label says ${term(pole)}: print the pole on it.`,
         msg`A ${TELLS[pole]} band makes it plain.`,
       )
-    : said('fails', msg`Nothing on this end says ${term(pole)}.`, msg`Give it a label or a band.`);
+    : said('fails', msg`Nothing on this end marks it ${term(pole)}.`, msg`Give it a label or a band.`);
 }

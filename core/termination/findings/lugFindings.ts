@@ -259,7 +259,7 @@ function webFinding(end: ResolvedEnd, lug: Lug): Finding {
   const web = webMm(lug.palmWidthMm, lug.holeMm);
   return atLeast(
     {
-      ...about(end, 'web', msg`Web at the hole`),
+      ...about(end, 'web', msg`Metal beside the hole`),
       value: web,
       unit: 'mm',
       decimals: 1,

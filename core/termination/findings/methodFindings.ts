@@ -125,7 +125,7 @@ function flexes(end: ResolvedEnd): Finding {
     return stated(
       {
         ...facts,
-        because: msg`Not said whether anything moves between lug and first support.`,
+        because: msg`Say whether the cable moves between lug and first support.`,
         remedy: msg`Say where the first support is.`,
       },
       'unproved',

@@ -61,7 +61,7 @@ function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor
     ),
     atMost(
       {
-        ...facts('sleeve-grip', msg`Sleeve grips`, sleeve.recoveredMm),
+        ...facts('sleeve-grip', msg`Sleeve shrinks tight on`, sleeve.recoveredMm),
         work: {
           formula: msg`recovered bore ≤ 0.9 × the smallest it grips`,
           substituted: [

@@ -53,7 +53,8 @@ function stiff(end: ResolvedEnd, fit: SleeveFit, { cable }: EndSubject): Finding
 }
 
 function overLive(end: ResolvedEnd, fit: SleeveFit, { cable }: EndSubject): Finding[] {
-  const isThin = fit.wallMm < INSULATES_MM;
+  // A lined wall that is stretched thin still has its lining.
+  const isThin = fit.wallMm < INSULATES_MM && !SLEEVES[fit.sleeve.kind].adhesive;
   if (cable.polarity !== 'positive' || !isThin || end.layers.includes('boot')) return [];
   return [
     stated(

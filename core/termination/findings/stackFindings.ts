@@ -87,7 +87,7 @@ function thickness(end: ResolvedEnd, stack: StudStack): Finding {
   const needs = stackMm(stack.stud, known, stack.springWasher);
   const washers = stack.springWasher ? verbatim`2 × ${numeral(stud.washerMm, 1)}` : numeral(stud.washerMm, 1);
   const facts = {
-    ...about(end, 'stack', msg`Thread of the stud`),
+    ...about(end, 'stack', msg`Stud length needed`),
     unit: 'mm',
     decimals: 1,
     work: {
@@ -140,7 +140,11 @@ function density(end: ResolvedEnd, lug: Lug, stack: StudStack): Finding {
   const own = stack.members.find(({ isThis }) => isThis);
   const amps = own ? ampsThrough(stack.members, own.key) : 0;
   const perMm2 = contactDensity(stack.stud, lug.holeMm, amps);
-  const facts = { ...about(end, 'contact', msg`Amps over its face`), unit: 'A/mm²', decimals: 2 } as const;
+  const facts = {
+    ...about(end, 'contact', msg`Current per mm² of contact`),
+    unit: 'A/mm²',
+    decimals: 2,
+  } as const;
   const formula = msg`I ÷ (π/4 · (washer² − hole²))`;
   const source = msg`area under the washer`;
   const ring = verbatim`${numeral(STUDS[stack.stud].washerOuterMm, 1)}² − ${numeral(lug.holeMm, 1)}²`;

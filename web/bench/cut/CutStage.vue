@@ -110,10 +110,10 @@ const list = computed(() => {
       </p>
     </StageSection>
 
-    <StageSection :title="say`Lengths that decide it`">
+    <StageSection :title="say`Lengths used`">
       <div class="grid grid-cols-2 gap-3 sm:grid-cols-3">
         <QuantityField
-          :label="say`Stud to stud, as it lies`"
+          :label="say`Length along the route, stud to stud`"
           kind="length"
           :model-value="cable.run.lengthMm"
           :least="50"
@@ -137,11 +137,11 @@ const list = computed(() => {
 
     <StageSection
       :title="say`Mock-up first`"
-      :note="say`one end is on its stud, the cable lies as it will lie: where does the other stud come?`"
+      :note="say`Bolt one end on, lay the cable in place, and mark the other stud.`"
     >
       <div class="grid items-start gap-3 sm:grid-cols-[180px_200px_1fr]">
         <SegmentedField
-          :label="say`End that is on`"
+          :label="say`End already bolted on`"
           :model-value="cable.run.laid?.on ?? 'none'"
           :choices="[
             { value: 'none', title: say`none` },
@@ -180,7 +180,7 @@ const list = computed(() => {
     <p v-if="work.lengths" class="mb-4 flex flex-wrap gap-2">
       <button type="button" class="button" @click="saveDrawing">{{ say`Save the drawing as SVG` }}</button>
       <RouterLink :to="{ name: 'kit', params: { jobId } }" class="button">{{
-        say`All cables on their spools`
+        say`Cutting plan for all cables`
       }}</RouterLink>
     </p>
     <StageSection v-if="list.length > 0" :title="say`Everything to cut for this cable`">

@@ -161,7 +161,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
       />
     </svg>
     <p v-if="indents.length > 0" class="flex flex-wrap items-center gap-1.5">
-      <span class="note">{{ say`By trial only:` }}</span>
+      <span class="note">{{ say`Needs a test crimp:` }}</span>
       <button
         v-for="offer in indents"
         :key="offer.die.id"

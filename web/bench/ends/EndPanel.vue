@@ -124,13 +124,13 @@ const meets = computed(() => end.value.meets);
       </ul>
       <template v-if="isCrimped">
         <header class="flex items-baseline justify-between">
-          <h4 class="figure text-[16px] font-semibold">{{ say`Dies in the case` }}</h4>
+          <h4 class="figure text-[16px] font-semibold">{{ say`Your dies` }}</h4>
           <p class="note">
-            {{ say`flats, then c ·` }}
+            {{ say`across flats, then compaction c ·` }}
             <RouterLink
               :to="{ name: 'case', params: { jobId }, query: { lug: end.lug.id } }"
               class="font-bold text-teal underline"
-              >{{ say`the whole map` }}</RouterLink
+              >{{ say`all lugs and dies` }}</RouterLink
             >
             <template v-if="end.die">
               ·

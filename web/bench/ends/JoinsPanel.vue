@@ -112,7 +112,7 @@ const joins = computed(() => work.joins);
           :label="say`Connector`"
           :model-value="join.connector?.id"
           :choices="connectors(join)"
-          :empty="say`none owned suits`"
+          :empty="say`none in stock fits`"
           @update:model-value="(connectorId) => set(join.spec, { connectorId })"
         />
         <svg
@@ -136,7 +136,7 @@ const joins = computed(() => work.joins);
           :label="say`Die of the join`"
           :model-value="join.die?.die.id"
           :choices="dies(join)"
-          :empty="say`none closes right`"
+          :empty="say`no die fits it`"
           @update:model-value="(dieId) => set(join.spec, { dieId })"
         />
         <ChoiceField

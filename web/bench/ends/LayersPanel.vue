@@ -161,7 +161,7 @@ const colours = choicesOf(SLEEVE_COLOURS.filter((colour) => colour !== 'clear'))
         @update:model-value="(bandColour) => set(say`band colour`, { bandColour })"
       />
       <header class="mt-3 mb-1 flex items-baseline justify-between">
-        <h4 class="figure text-[16px] font-semibold">{{ say`On in this order` }}</h4>
+        <h4 class="figure text-[16px] font-semibold">{{ say`Fit in this order` }}</h4>
         <p class="note">{{ say`outside it must pass` }}</p>
       </header>
       <NestingPicture :end="end" :outer-mm="work.conductor.outerMm" :jacket="cable.jacket" />

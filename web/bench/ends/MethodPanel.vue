@@ -162,7 +162,7 @@ const laterThanFitted = (text: string) =>
     </div>
     <div class="mt-3 border-t border-hairline pt-3">
       <CheckField
-        :label="say`end ${name} is temporary, to get home`"
+        :label="say`end ${name} is a get-you-home repair`"
         :model-value="end.temporary !== undefined"
         @update:model-value="setTemporary"
       />

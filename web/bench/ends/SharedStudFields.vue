@@ -112,7 +112,7 @@ const taken = (text: string) =>
       </li>
     </ol>
     <details class="mt-2">
-      <summary class="compact cursor-pointer font-bold text-teal">{{ say`Something else on it` }}</summary>
+      <summary class="compact cursor-pointer font-bold text-teal">{{ say`Also on this stud` }}</summary>
       <TextField
         :label="say`What else is on the stud at ${endName}`"
         model-value=""

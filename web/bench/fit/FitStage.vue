@@ -115,7 +115,7 @@ function tick(id: string): void {
         <TickList :checks="plan.ends[name]" :ticks="ticks" @tick="tick" />
       </StageSection>
     </div>
-    <StageSection :title="say`Along the way`" :note="count">
+    <StageSection :title="say`Along the route`" :note="count">
       <TickList :checks="plan.way" :ticks="ticks" @tick="tick" />
     </StageSection>
     <StageSection :title="say`Before it is made live, in this order`" :note="say`one after the other`">
@@ -144,7 +144,7 @@ function tick(id: string): void {
         }}
       </p>
     </StageSection>
-    <StageSection :title="say`The first loaded run`" :note="say`read by read, scaled to the rated load`">
+    <StageSection :title="say`The first loaded run`" :note="say`reading by reading, scaled to full load`">
       <LoadedRun :key="cable.id" :work="work" :record="(readings) => record(readings, say`loaded run`)" />
       <p class="mt-2">
         {{ say`Something takes too many volts?` }}

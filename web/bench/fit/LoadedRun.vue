@@ -146,7 +146,7 @@ const shown = computed(() => work.findings.filter(isOfRun));
   <div>
     <p class="mb-2">
       {{
-        say`At forty in the hundred of the rated amps or more, after the small load was fine. Probes insulated to the tip; everything is live.`
+        say`At 40 % of rated current or more, once the small load was fine. Insulated probes; everything is live.`
       }}
     </p>
     <div class="grid items-start gap-3 sm:grid-cols-4">
@@ -168,7 +168,7 @@ const shown = computed(() => work.findings.filter(isOfRun));
       />
       <QuantityField
         v-model="copperC"
-        :label="say`Copper is at`"
+        :label="say`Copper temperature`"
         kind="temperature"
         :least="-40"
         :most="200"
@@ -228,7 +228,7 @@ const shown = computed(() => work.findings.filter(isOfRun));
         />
         <QuantityField
           v-model="minutes"
-          :label="say`On for, minutes`"
+          :label="say`Minutes under load`"
           kind="number"
           :least="0"
           :most="1440"

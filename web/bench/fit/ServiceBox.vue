@@ -47,7 +47,7 @@ function take(): void {
         :label="say`It is`"
         :choices="[
           { value: 'fine', title: say`fine` },
-          { value: 'not fine', title: say`not fine` },
+          { value: 'not fine', title: say`something wrong` },
         ]"
       />
       <button type="button" class="button mt-[22px]" @click="take">{{ say`Record the look` }}</button>

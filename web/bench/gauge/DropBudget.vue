@@ -90,7 +90,7 @@ const spoken = computed(
 <template>
   <section :aria-label="say`Drop budget`">
     <header class="flex items-baseline justify-between border-b border-line pb-1">
-      <h3 class="figure text-[17px] font-semibold">{{ say`Who spends the drop` }}</h3>
+      <h3 class="figure text-[17px] font-semibold">{{ say`Where the voltage drop goes` }}</h3>
       <p class="note">
         {{ say`${figure(total, '%', 2)} of ${figure(limit, '%', 1)} at ${figure(drop.amps, 'A', 0)}` }}
       </p>

@@ -106,7 +106,7 @@ const worth = computed(() => {
   if (!shown) return '';
   const held =
     shown.secondsToLimit === null
-      ? say`it may be held for ever`
+      ? say`can be carried continuously`
       : say`the heaviest step may last ${figure(shown.secondsToLimit, 's', 0)}`;
   return say`As hot as ${figure(shown.equivalentA, 'A', 0)} held; ${held}.`;
 });

@@ -102,13 +102,13 @@ const why = computed(() => {
 const oneUp = computed(() => {
   const { candidates, taken } = choice.value;
   const up = stepped(candidates, taken, 1);
-  if (up === taken) return say`There is no thicker size of this kind.`;
+  if (up === taken) return say`No larger size in this type.`;
   const { currency } = bench.shop;
-  return say`One up costs ${currency}${digits(up.at.price - taken.at.price, 0)} and ${figure(up.at.massKg - taken.at.massKg, 'kg', 1)} more, and saves ${figure(taken.at.wattsLost - up.at.wattsLost, 'W', 0)}.`;
+  return say`Next size up: ${currency}${digits(up.at.price - taken.at.price, 0)} and ${figure(up.at.massKg - taken.at.massKg, 'kg', 1)} more, ${figure(taken.at.wattsLost - up.at.wattsLost, 'W', 0)} less lost.`;
 });
 /** Whether the shop can put ends on a size: a lug for it and a die that closes on it. */
 const crimps = (size: ConductorSize) =>
-  canCrimp(size, work.kind, cable, bench.shop) ? say`tool fits` : say`no tool`;
+  canCrimp(size, work.kind, cable, bench.shop) ? say`die available` : say`no tool`;
 const dropOf = ({ at }: Candidate) => governingDrop(at, cable.run).percent;
 const degrees = (celsius: number | null) => (celsius === null ? say`none` : readersDigits(celsius, '°C', 0));
 /** A size on its button: the name it is bought by. */
@@ -204,8 +204,8 @@ const near = (size: ConductorSize) => (sizeText(size) === sizeLabel(size) ? '' :
     </p>
 
     <header class="mt-1.5 mb-1 flex items-baseline justify-between gap-3">
-      <h3 class="figure text-[17px] font-semibold">{{ say`Same run, four schools` }}</h3>
-      <p class="note">{{ say`each with the drop it really gives, hot; ticked ones bind` }}</p>
+      <h3 class="figure text-[17px] font-semibold">{{ say`Four sizing methods compared` }}</h3>
+      <p class="note">{{ say`drop at working temperature; every ticked method must pass` }}</p>
     </header>
     <div class="grid grid-cols-2 border-y border-line sm:grid-cols-5">
       <div v-for="answer in choice.schools" :key="answer.school" class="border-r border-hairline px-1.5 py-1">

@@ -82,7 +82,7 @@ const curves = computed((): Curve[] => {
       values: candidates.map(({ at }) => hottestC(at)),
       limit: limitC,
       limitText: say`${amount(limitC, '°C', 0)} limit`,
-      takenText: hottest === null ? say`never settles` : figure(hottest, '°C', 0),
+      takenText: hottest === null ? say`overheats without limit` : figure(hottest, '°C', 0),
       most: roundUp(Math.max(limitC, hottest ?? 0) * 1.2),
       colour: colours.value.copperText,
     },

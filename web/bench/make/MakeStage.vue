@@ -71,7 +71,7 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
 
 <template>
   <div v-if="steps.length === 0" class="p-3.5">
-    <h3 class="figure text-[20px] font-semibold">{{ say`Nothing to follow yet` }}</h3>
+    <h3 class="figure text-[20px] font-semibold">{{ say`No steps yet` }}</h3>
     <p class="mt-1 max-w-prose">
       {{
         say`The steps are written from the cable: both ends need a lug, a die that suits it, and a sleeve that passes and grips. Finish`

@@ -41,7 +41,7 @@ function take(): void {
       />
       <QuantityField
         v-model="spanMm"
-        :label="name ? say`Beyond the mouth` : say`Between the probes`"
+        :label="name ? say`Distance past the barrel` : say`Between the probes`"
         kind="length"
         :least="name ? 0 : 10"
         :most="name ? 2000 : 1000000"
@@ -49,7 +49,7 @@ function take(): void {
       />
       <QuantityField
         v-model="copperC"
-        :label="say`Copper is at`"
+        :label="say`Copper temperature`"
         kind="temperature"
         :least="-40"
         :most="200"
@@ -57,7 +57,7 @@ function take(): void {
       <MeasuredField
         v-model="drop"
         class="sm:col-span-2"
-        :label="name ? say`Shoulder to probe` : say`Over the stretch`"
+        :label="name ? say`Shoulder to probe` : say`mV over that length`"
         kind="millivolt"
         quantity="millivolt"
         :least="0"

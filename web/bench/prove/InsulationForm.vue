@@ -113,7 +113,7 @@ function take(): void {
         :least="0"
         :most="10000000"
         :decimals="1"
-        :hint="at === 60 ? say`the 60 s value` : say`may stay empty`"
+        :hint="at === 60 ? say`the 60 s value` : say`optional`"
         optional
         @update:model-value="type(at, $event)"
         @clear="type(at, null)"

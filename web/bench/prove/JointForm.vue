@@ -60,7 +60,7 @@ function take(): void {
       />
       <QuantityField
         v-model="beyondMm"
-        :label="say`Beyond the mouth`"
+        :label="say`Distance past the barrel`"
         kind="length"
         :least="0"
         :most="2000"

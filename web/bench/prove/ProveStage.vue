@@ -226,12 +226,12 @@ const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', tim
       <StageSection
         v-if="end !== 'whole' && fails"
         :title="say`After a failure`"
-        :note="say`only recorded work lets an end be read afresh`"
+        :note="say`record the rework to measure this end again`"
       >
         <div class="flex items-start gap-3">
           <div class="flex-1">
             <TextField
-              :label="say`What was done again`"
+              :label="say`What was reworked`"
               :model-value="rework"
               :hint="say`cut back 60 mm, new lug, die C`"
               @update:model-value="rework = $event"
@@ -265,7 +265,7 @@ const when = new Intl.DateTimeFormat(readersLocale(), { dateStyle: 'medium', tim
       </p>
       <p v-else class="note">
         {{
-          say`No record is sealed yet. ${missing > 0 ? say`${missing} readings are not proved, and the record would say so.` : ''}`
+          say`No record is sealed yet. ${missing > 0 ? say`${missing} tests are still to do; the record will say so.` : ''}`
         }}
       </p>
     </div>

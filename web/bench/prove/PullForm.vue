@@ -147,7 +147,7 @@ const running = computed(() => stop.value !== null || minute.isActive.value);
         <span class="text-[46px] leading-[46px] font-semibold">{{ clock(hold ? hold.heldS : seconds) }}</span>
       </p>
       <div class="flex gap-2">
-        <button v-if="stop" type="button" class="button" @click="letGo">{{ say`Let it down` }}</button>
+        <button v-if="stop" type="button" class="button" @click="letGo">{{ say`Release it` }}</button>
         <button v-else-if="meter.state.status === 'on'" type="button" class="button filled" @click="wind">
           {{ say`Wind it up` }}
         </button>

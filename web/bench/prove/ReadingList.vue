@@ -137,11 +137,7 @@ function correct(): void {
         <span v-else class="w-10" />
       </li>
     </ul>
-    <ModalBox
-      :open="correcting !== null"
-      :title="say`Put a mistyped reading right`"
-      @close="correcting = null"
-    >
+    <ModalBox :open="correcting !== null" :title="say`Correct a mistyped reading`" @close="correcting = null">
       <p class="mb-3">
         {{
           say`The old figure stays in the record, struck through, with who and why. A true but bad reading is not put right: rework the end instead.`

@@ -19,7 +19,13 @@ function take(): void {
 
 <template>
   <form class="grid items-start gap-3 sm:grid-cols-[140px_minmax(0,1fr)_auto]" @submit.prevent="take">
-    <QuantityField v-model="copperC" :label="say`Copper is at`" kind="temperature" :least="-40" :most="120" />
+    <QuantityField
+      v-model="copperC"
+      :label="say`Copper temperature`"
+      kind="temperature"
+      :least="-40"
+      :most="120"
+    />
     <MeasuredField
       v-model="measure"
       :label="say`Resistance, palm to palm`"

@@ -66,7 +66,7 @@ function take(): void {
   <form class="grid items-start gap-3 sm:grid-cols-[minmax(0,1fr)_auto]" @submit.prevent="take">
     <MeasuredField
       v-model="measure"
-      :label="check === 'ears' ? say`Ears, unfiled` : say`Across flats`"
+      :label="check === 'ears' ? say`Flash (ears) before filing` : say`Across flats`"
       kind="calliper"
       quantity="length"
       :least="check === 'ears' ? 0 : 0.5"
@@ -76,7 +76,9 @@ function take(): void {
     />
     <button type="submit" class="button filled mt-[22px]">
       {{ say`Record`
-      }}<span class="sr-only"> {{ check === 'ears' ? say`Ears, unfiled` : say`Across flats` }}</span>
+      }}<span class="sr-only">
+        {{ check === 'ears' ? say`Flash (ears) before filing` : say`Across flats` }}</span
+      >
     </button>
     <div class="col-span-full flex flex-wrap gap-3">
       <SegmentedField

@@ -61,7 +61,7 @@ function take(): void {
       />
       <QuantityField
         v-model="minutes"
-        :label="say`On for, minutes`"
+        :label="say`Minutes under load`"
         kind="number"
         :least="0"
         :most="1440"

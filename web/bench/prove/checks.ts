@@ -32,7 +32,7 @@ const EVERY_END: readonly Listed[] = [
 const SAWN: Listed = { check: 'section', title: say`Section`, further: true };
 const LOADED: readonly Listed[] = [
   { check: 'drop', title: say`Loaded drop`, kind: 'millivolt', further: true },
-  { check: 'thermal', title: say`Warmth`, kind: 'thermal', further: true },
+  { check: 'thermal', title: say`Temperature rise`, kind: 'thermal', further: true },
 ];
 const WHOLE: readonly CheckRow[] = [
   { check: 'resistance', title: say`Resistance`, kind: 'milliohm', findingId: 'resistance', further: false },

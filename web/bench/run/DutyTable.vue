@@ -114,7 +114,7 @@ const remove = (i: number) => emit('change', say`duty step`, (draft) => void dra
       </svg>
       <div class="mt-2 grid grid-cols-[1fr_130px] items-start gap-3">
         <CheckField
-          :label="say`It comes again and again`"
+          :label="say`Repeats`"
           :model-value="duty.repeats"
           class="pt-7"
           @update:model-value="
@@ -122,7 +122,7 @@ const remove = (i: number) => emit('change', say`duty step`, (draft) => void dra
           "
         />
         <QuantityField
-          :label="say`Drop then allowed`"
+          :label="say`Drop allowed during the surge`"
           kind="percent"
           :model-value="duty.dropPercent"
           :least="0.5"

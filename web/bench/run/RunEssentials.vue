@@ -75,7 +75,7 @@ const setWatts = (watts: number) =>
       />
       <SegmentedField
         v-if="!comes('load')"
-        :label="say`Load said in`"
+        :label="say`Load given in`"
         :model-value="run.load.kind"
         :choices="[
           { value: 'amps', title: say`amps` },
@@ -96,7 +96,7 @@ const setWatts = (watts: number) =>
       />
       <QuantityField
         v-else-if="!comes('load') && run.load.kind === 'watts'"
-        :label="say`Power given out`"
+        :label="say`Output power`"
         kind="power"
         :model-value="run.load.watts"
         :least="0"
@@ -111,11 +111,11 @@ const setWatts = (watts: number) =>
         :model-value="run.dropPercent"
         :least="0.5"
         :most="50"
-        :hint="say`3 critical, 10 the rest`"
+        :hint="say`3 % critical, 10 % other`"
         @update:model-value="setRun('dropPercent', say`allowed drop`)($event)"
       />
       <QuantityField
-        :label="say`Stud to stud, as it lies`"
+        :label="say`Length along the route, stud to stud`"
         kind="length"
         :model-value="run.lengthMm"
         :least="50"

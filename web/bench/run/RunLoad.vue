@@ -71,16 +71,16 @@ function setDuty(on: boolean): void {
           @update:model-value="(efficiencyPercent) => setWatts({ efficiencyPercent })"
         />
         <QuantityField
-          :label="say`Lowest battery`"
+          :label="say`Lowest battery voltage`"
           kind="voltage"
           :model-value="run.load.lowestV"
           :least="1"
           :most="1000"
-          :hint="say`amps rise as it falls`"
+          :hint="say`current rises as voltage falls`"
           @update:model-value="(lowestV) => setWatts({ lowestV })"
         />
         <QuantityField
-          :label="say`Load cuts out at`"
+          :label="say`Low-voltage cut-out of the load`"
           kind="voltage"
           :model-value="run.load.cutOutV ?? null"
           :least="1"
@@ -103,7 +103,7 @@ function setDuty(on: boolean): void {
       />
       <SegmentedField
         v-if="!comes('drop')"
-        :label="say`Drop by purpose, %`"
+        :label="say`Usual limits, %`"
         :model-value="run.dropPercent"
         :choices="PURPOSES"
         @update:model-value="setRun('dropPercent', say`allowed drop`)($event)"
@@ -113,7 +113,7 @@ function setDuty(on: boolean): void {
   <StageSection v-if="!comes('load')" part="duty" :title="RUN_PART_TITLES.duty" :says="tell(dutySays(run))">
     <div v-if="!comes('load')" class="mt-1 flex flex-wrap items-end justify-between gap-3">
       <CheckField
-        :label="say`A surge or duty cycle on top`"
+        :label="say`Surge or duty cycle`"
         :model-value="run.duty !== undefined"
         class="py-2"
         @update:model-value="setDuty"
@@ -123,7 +123,7 @@ function setDuty(on: boolean): void {
         :label="say`Start from`"
         :model-value="undefined"
         :choices="presets"
-        :empty="say`a usual duty`"
+        :empty="say`a typical duty`"
         class="w-56"
         @update:model-value="setPreset"
       />

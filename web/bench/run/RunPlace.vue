@@ -27,7 +27,7 @@ const placings = (Object.entries(PLACINGS) as [Placing, { title: Message; factor
     value,
     title: tell(title),
     note:
-      value === 'bundle' ? say`by how many are loaded` : say`keeps ${Math.round(factor * 100)} % of the amps`,
+      value === 'bundle' ? say`by number of loaded cables` : say`derated to ${Math.round(factor * 100)} %`,
   }),
 );
 const meets = Object.entries(MEETS) as [Meets, Message][];
@@ -41,7 +41,7 @@ const setMeets = (one: Meets, on: boolean) =>
   <StageSection part="place" :title="RUN_PART_TITLES.place" :says="tell(placeSays(run, bench.shop.practice))">
     <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <QuantityField
-        :label="say`Air, at its hottest`"
+        :label="say`Highest air temperature`"
         kind="temperature"
         :model-value="run.ambientC"
         :least="-40"
@@ -50,14 +50,14 @@ const setMeets = (one: Meets, on: boolean) =>
         @update:model-value="setRun('ambientC', say`air temperature`)($event)"
       />
       <ChoiceField
-        :label="say`It lies`"
+        :label="say`Installation`"
         :model-value="run.placing"
         :choices="placings"
         @update:model-value="setRun('placing', say`placing`)($event)"
       />
       <QuantityField
         v-if="run.placing === 'bundle'"
-        :label="say`Loaded in the bundle`"
+        :label="say`Loaded cables in the bundle`"
         kind="number"
         :model-value="run.bundled"
         :least="1"
@@ -66,7 +66,7 @@ const setMeets = (one: Meets, on: boolean) =>
         @update:model-value="(count) => setRun('bundled', say`bundle`)(Math.round(count))"
       />
       <QuantityField
-        :label="say`Bolted to what stands`"
+        :label="say`Terminal rating`"
         kind="temperature"
         :model-value="run.terminationC ?? null"
         :least="60"

@@ -89,7 +89,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
     <RoutePlan v-if="drawn" :route="drawn" :way="way" :least-radius-mm="work.choice.taken.at.bendMm" />
     <div class="mt-1 grid items-start gap-x-6 gap-y-2 sm:grid-cols-2">
       <div>
-        <h4 class="label mb-1">{{ say`Hotter stretches, the hottest governs` }}</h4>
+        <h4 class="label mb-1">{{ say`Hot zones (the hottest counts)` }}</h4>
         <div v-for="(zone, i) in way.zones" :key="i" class="mb-1 border-b border-hairline pb-1">
           <div class="flex items-start gap-2">
             <TextField
@@ -186,7 +186,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
         </AddButton>
       </div>
       <div>
-        <h4 class="label mb-1">{{ say`Holes and glands, the smallest must be passed` }}</h4>
+        <h4 class="label mb-1">{{ say`Holes and glands it must go through` }}</h4>
         <div v-for="(hole, i) in way.holes" :key="`h${i}`" class="mb-1 border-b border-hairline pb-1">
           <div class="flex items-start gap-2">
             <TextField
@@ -298,7 +298,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
         </div>
         <div class="mt-2 max-w-44">
           <QuantityField
-            :label="say`Supports, every`"
+            :label="say`Support spacing`"
             kind="length"
             :model-value="way.supportEveryMm ?? null"
             :least="20"

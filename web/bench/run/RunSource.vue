@@ -138,7 +138,7 @@ const waive = (i: number, why: string) =>
         @update:model-value="setRun('bothEndsLive', say`both ends live`)($event)"
       />
       <CheckField
-        :label="say`A starter circuit, customarily without a fuse`"
+        :label="say`Starter circuit (normally unfused)`"
         :model-value="run.starter"
         @update:model-value="setRun('starter', say`starter circuit`)($event)"
       />
@@ -192,7 +192,7 @@ const waive = (i: number, why: string) =>
           </button>
         </div>
         <ChoiceField
-          :label="say`Before fuse ${i + 1}`"
+          :label="say`Cable ahead of fuse ${i + 1}`"
           :model-value="fuse.place"
           :choices="PLACES"
           @update:model-value="(place) => setFuse(i, { place })"
@@ -217,7 +217,9 @@ const waive = (i: number, why: string) =>
           :label="say`Waiver of fuse ${i + 1}`"
           :model-value="fuse.waiver?.why ?? ''"
           :longest="80"
-          :hint="fuse.waiver ? say`by ${fuse.waiver.by}` : say`why a short-only fuse may stand`"
+          :hint="
+            fuse.waiver ? say`by ${fuse.waiver.by}` : say`why short-circuit protection alone is acceptable`
+          "
           @update:model-value="(why) => waive(i, why)"
         />
       </li>

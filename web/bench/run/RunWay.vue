@@ -29,8 +29,12 @@ const run = computed(() => cable.run);
 const { comes } = useFromSystem(() => ({ jobId, cable }));
 
 const RETURNS = [
-  { value: 'cable', title: say`a cable of its own`, note: say`of the same size` },
-  { value: 'circuit', title: say`the rest of its circuit`, note: say`one drop budget for all its cables` },
+  { value: 'cable', title: say`its own return cable`, note: say`of the same size` },
+  {
+    value: 'circuit',
+    title: say`the other cables of its circuit`,
+    note: say`one drop budget for all its cables`,
+  },
   { value: 'chassis', title: say`chassis or block` },
   { value: 'none', title: say`not counted`, note: say`a link between batteries` },
 ] as const;
@@ -85,12 +89,12 @@ function deviceHint(i: number): string {
         :model-value="run.loopMm"
         :least="0"
         :most="10000"
-        :hint="say`slack for the next remake`"
+        :hint="say`spare for one re-termination`"
         @update:model-value="setRun('loopMm', say`service loop`)($event)"
       />
       <ChoiceField
         v-if="!comes('drop')"
-        :label="say`Comes back by`"
+        :label="say`Return path`"
         :model-value="run.return.kind"
         :choices="RETURNS"
         @update:model-value="setReturn"

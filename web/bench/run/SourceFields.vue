@@ -20,9 +20,9 @@ const emit = defineEmits<{ change: [source: Run['source']] }>();
 /** Behind each label. */
 const where = computed(() => (end ? say`, end ${end}` : ''));
 const SOURCES = [
-  { value: 'unknown', title: say`not said` },
+  { value: 'unknown', title: say`not given` },
   { value: 'typed', title: say`its resistance` },
-  { value: 'cells', title: say`cells`, note: say`mΩ of one, in series, strings` },
+  { value: 'cells', title: say`cells`, note: say`mΩ per cell, series, parallel` },
   { value: 'battery', title: say`ampere-hours`, note: say`an estimate, low confidence` },
   { value: 'cranking', title: say`cranking amps`, note: say`an estimate, low confidence` },
 ] as const;
@@ -55,7 +55,7 @@ function clearStringFuse(): void {
 
 <template>
   <ChoiceField
-    :label="end ? say`Source at end ${end}` : say`The source is known by`"
+    :label="end ? say`Source at end ${end}` : say`Source given as`"
     :model-value="source.kind"
     :choices="SOURCES"
     @update:model-value="setKind"

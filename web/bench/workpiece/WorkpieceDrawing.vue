@@ -192,7 +192,7 @@ const spoken = computed(() => {
         :y="SHEET.rows.crimps + 5"
         :font-size="SHEET.noteSize"
       >
-        {{ say`ends proposed by house practice` }}
+        {{ say`suggested ends` }}
       </text>
       <template v-if="part !== 'middle' || !isPhone">
         <DimensionLine
