@@ -11,7 +11,7 @@ let demo: Stores | undefined;
 async function filledWithDemo(page: Page): Promise<Stores> {
   await page.goto('/demo');
   await page.getByRole('button', { name: 'Look round' }).click();
-  await expect(page.getByTestId('saved')).toContainText(/^Saved here/);
+  await expect(page.getByTestId('saved')).toContainText(/^Saved on this device/);
   await expect.poll(async () => (await allStored(page))['prefs']).toMatchObject({ guideSeen: true });
   const filled = await takeAll(page);
   await page.goto(BARE);
@@ -149,7 +149,7 @@ export class App {
   }
 
   async saved(): Promise<void> {
-    await expect(this.page.getByTestId('saved')).toContainText(/^Saved here/);
+    await expect(this.page.getByTestId('saved')).toContainText(/^Saved on this device/);
   }
 
   /** Exports the job and answers with the file's contents. */

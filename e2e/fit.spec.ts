@@ -16,7 +16,7 @@ test(
     await expect(fit.getByRole('alert')).toContainText('Say who is measuring first');
     await app.type('Who is fitting', 'N. Sorrel');
     await tick('Isolated and tagged');
-    await expect(fit.getByRole('alert')).toContainText('First the ends and the way');
+    await expect(fit.getByRole('alert')).toContainText('First the ends and the route');
 
     await app.type('Tightened to, A', '40');
     await fit.getByRole('button', { name: 'Record Tightened to, A' }).click();

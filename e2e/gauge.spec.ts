@@ -91,7 +91,7 @@ test('a source at each end is two, strings are asked for their fuse, and a cold 
 }) => {
   const app = await openCable(page, 'marrow/cable/ch1/run');
   const row = (name: RegExp) => app.ledger.getByRole('button', { name });
-  await app.choose('Source at end A', /^not said/);
+  await app.choose('Source at end A', /^not given/);
   await app.type('Fuse of each string, end B', '');
   await app.type('Charged to at most', '14.2');
   await app.stage('Gauge');

@@ -127,7 +127,7 @@ test('a reading typed once is one reading, and the same figure again is another'
   const app = new App(page);
   await app.openDemo();
   await app.go('/hunt');
-  await app.choose('Begin with', /on its own two cables/);
+  await app.choose('Begin with', /two cables of its own/);
   await page.getByRole('button', { name: 'Begin the hunt' }).click();
   const probe = page.getByRole('region', { name: 'Probe' });
   const reads = probe.getByRole('textbox', { name: 'Reads' });
@@ -186,7 +186,7 @@ test('what is mended is read again, and what was read before is kept', async ({ 
   const app = new App(page);
   await app.openDemo();
   await app.go('/hunt');
-  await app.choose('Begin with', /on its own two cables/);
+  await app.choose('Begin with', /two cables of its own/);
   await page.getByRole('button', { name: 'Begin the hunt' }).click();
   await app.type('Load current', '100');
   const fuse = page.getByRole('textbox', { name: 'Millivolts across Fuse', exact: true });

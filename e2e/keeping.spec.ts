@@ -73,7 +73,7 @@ test(
     const second = new App(other);
     await other.goto('/job/teasel/cable/th3/run');
     const bar = other.getByRole('status').filter({ hasText: 'another tab' });
-    await expect(bar).toContainText('this one follows it');
+    await expect(bar).toContainText('this one is read-only');
     await first.type('To, end B', 'Thruster one');
     await first.saved();
     await expect(second.field('To, end B')).toHaveValue('Thruster one');

@@ -111,7 +111,7 @@ test('proving is cancelled and taken up again, and a plan is there all the while
   solver = 'there';
   await page.getByRole('button', { name: 'Prove it' }).click();
   await expect(page.getByText(/^in [\d.]+ s$/)).toBeVisible();
-  await expect(page.getByText(/^Proven least new stock/)).toBeHidden();
+  await expect(page.getByText(/^Least new cable needed/)).toBeHidden();
 });
 
 test('a piece is ticked off by name, and its spool is so much shorter', async ({ page }) => {
@@ -191,7 +191,7 @@ test('too little stock says exactly what to buy, and a new spool puts it right',
   await app.refuses('Left on Offcut 9', '-3', /out of range|“-3”/);
   await app.type('Left on Offcut 9', '7000');
   await expect(shopping).toContainText('One thing to buy');
-  await expect(page.getByText(/^Proven least new stock/)).toBeVisible();
+  await expect(page.getByText(/^Least new cable needed/)).toBeVisible();
   await expect(card(page, 'TH-4')).toBeEnabled();
   await app.type('Price a metre of Spool 1', '40');
   await page.getByRole('button', { name: 'Take Offcut 9 out' }).click();

@@ -90,7 +90,7 @@ test('what was written down wrong is put right, and the old wording stays', asyn
   await app.type('It should read', '12.5');
   await app.type('How did it go wrong?', 'read off the wrong scale');
   await page.getByRole('button', { name: 'Put it right' }).click();
-  await expect(readings).toContainText('put right');
+  await expect(readings).toContainText('corrected');
   await expect(readings).toContainText('struck out: read off the wrong scale');
   await expect(readings).toContainText(/torque 12\.5\sN·m/);
   await app.saved();

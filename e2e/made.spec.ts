@@ -151,7 +151,7 @@ test('a practice piece on a spare lug ends in a trial, and opens the way to the 
 test('two people change hands with two touches, and what takes its time says how long', async ({ page }) => {
   const app = await atTheBench(page, 'th1', 'strip.A');
   await sign(page);
-  await page.getByRole('button', { name: /Change hands/ }).click();
+  await page.getByRole('button', { name: /Change person/ }).click();
   await page.getByRole('menuitem', { name: 'R. Alder' }).click();
   await expect(page.locator('body')).toBeFocused();
   await page.keyboard.press('Space');

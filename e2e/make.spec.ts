@@ -67,7 +67,7 @@ test(
     await page.keyboard.press('Space');
     await expect(gate(page)).toContainText('it will not close on so much copper');
     await expect(gate(page)).toContainText('Way out Take the next wider die');
-    await expect(gate(page).getByRole('button', { name: /Go past it/ })).toBeHidden();
+    await expect(gate(page).getByRole('button', { name: /Override/ })).toBeHidden();
     await gate(page).getByRole('link', { name: 'To Ends' }).click();
     await expect(page).toHaveURL(/th3\/ends$/);
   },

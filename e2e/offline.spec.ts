@@ -29,7 +29,7 @@ test('every view opens after the server is stopped', async ({ page }) => {
   const { url, server } = await serve(['--port', '0']);
   const app = new App(page);
   await openKept(page, url);
-  await expect(page.getByTestId('saved')).toContainText(/^Saved here/);
+  await expect(page.getByTestId('saved')).toContainText(/^Saved on this device/);
   await stop(server);
   const views: readonly (readonly [string, RegExp])[] = [
     ['job/teasel/cable/th3/gauge', /TH-3/],
@@ -73,7 +73,7 @@ test('a newer version says that it is ready, and never interrupts', async ({ pag
   await app.field('To, end B').fill('half typ');
   appendFileSync(join(root, 'sw.js'), '\n// a newer version\n');
   await page.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
-  const bar = page.getByRole('status').filter({ hasText: 'A newer version is ready' });
+  const bar = page.getByRole('status').filter({ hasText: 'An update is ready' });
   await expect(bar).toBeVisible();
   await expect(app.field('To, end B')).toHaveValue('half typ');
   await app.type('To, end B', 'Thruster plus');

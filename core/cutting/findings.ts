@@ -60,7 +60,7 @@ const finishedLength = ({ finishedMm }: CableLengths, { lengthMm, loopMm, laid }
       topic: 'finished',
       title: msg`Finished, stud to stud`,
       value: finishedMm,
-      because: msg`The route as it lies, and the slack for the next remake.`,
+      because: msg`The length along the route, and the slack for the next remake.`,
       work: {
         formula: msg`finished = L + loop`,
         substituted: [

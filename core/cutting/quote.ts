@@ -63,7 +63,7 @@ export function quoteOf(
         msg`${numeral(net, 2)} + ${numeral(tax, 2)} of tax = ${numeral(net + tax, 2)}`,
       ],
       source: msg`prices of the tool case and the shelf, typed by the shop`,
-      assumes: msg`everything made from nothing, and nothing spoilt`,
+      assumes: msg`all of it new, none from stock, nothing spoilt`,
     },
   };
 }

@@ -87,7 +87,7 @@ export function verdictSays(verdict: HuntVerdict): { readonly says: Message; rea
     case 'cannot tell':
       return {
         says: msg`${verdict.mayBe} of ${verdict.pieces} pieces may still be the fault`,
-        more: msg`No reading with this meter tells them apart: take more amps, or a meter that tells finer.`,
+        more: msg`This meter cannot resolve the difference: take more amps, or a meter of finer resolution.`,
       };
     case 'not yet':
       return {

@@ -68,7 +68,7 @@ const ofSchool = (school: School, title: Message, binds: Message, shown: Message
   group: 'Gauge',
   answers: ([true, false] as const).map((on) => ({
     id: `school-${school}=${on}`,
-    title: on ? msg`binds‖of a school` : msg`is shown`,
+    title: on ? msg`counts‖of a method` : msg`is shown`,
     says: on ? binds : shown,
     taken: ({ schools }) => schools[school] === on,
     take: (practice) => ({ ...practice, schools: { ...practice.schools, [school]: on } }),
@@ -142,7 +142,7 @@ export const QUESTIONS: readonly Question[] = [
       [
         'pluck',
         msg`remove a few`,
-        msg`As many as the workmanship class lets go; the amps left are computed.`,
+        msg`As many as the workmanship class lets go; the ampacity left is computed.`,
       ],
     ]),
   },

@@ -46,7 +46,7 @@ export function jointDrop(subject: ProofSubject, end: ResolvedEnd): Finding {
     ...(last && { limit: { kind: 'most', most: expectedOf(last) } }),
     ...(span > 0 && { needs: { least: resolutionNeeded(span), unit: 'mV' } }),
     missing: msg`Not measured under load yet: shoulder of the lug to a point beyond the mouth, with the amps.`,
-    remedy: msg`At ${amount(amps, 'A', 0)} it needs a meter that tells ${resolutionWords(resolutionNeeded(Math.max(span, 1e-6)), 'mV')} apart. Probes insulated, hands clear of the other pole.`,
+    remedy: msg`At ${amount(amps, 'A', 0)} it needs a meter that resolves ${resolutionWords(resolutionNeeded(Math.max(span, 1e-6)), 'mV')}. Probes insulated, hands clear of the other pole.`,
     work: {
       formula: msg`mV ≤ r(T) · (L_barrel + x) · I`,
       substituted: last

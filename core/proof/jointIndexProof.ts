@@ -28,7 +28,7 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
     missing: msg`Not probed yet: shoulder of the lug to a point beyond the mouth, and a plain stretch beside it.`,
     remedy:
       span > 0
-        ? msg`Needs a four-wire meter that tells ${resolutionWords(resolutionNeeded(span), 'mΩ')} apart; a hand multimeter cannot see it.`
+        ? msg`Needs a four-wire meter that resolves ${resolutionWords(resolutionNeeded(span), 'mΩ')}; a hand multimeter cannot see it.`
         : msg`Choose the lug first: its barrel is what the crimp is held against.`,
     work: {
       formula: msg`index = (R − r·x)/(r·L_barrel)`,

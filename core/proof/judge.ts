@@ -105,7 +105,7 @@ function byInstrument(
     return stated(
       {
         ...finding,
-        because: msg`${title} tells ${resolutionWords(resolution, needs.unit)} apart; ${resolutionWords(needs.least, needs.unit)} is needed to say anything.`,
+        because: msg`${title} resolves ${resolutionWords(resolution, needs.unit)}; this check needs ${resolutionWords(needs.least, needs.unit)}.`,
       },
       'unproved',
     );

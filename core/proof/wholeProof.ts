@@ -36,7 +36,7 @@ function resistance(subject: ProofSubject): Finding {
     decimals: 3,
     ...(lengths && { limit: { kind: 'most', most }, needs: { least: resolutionNeeded(most), unit: 'mΩ' } }),
     missing: msg`Not measured yet: at most ${amount(most, 'mΩ', 3)} at ${amount(20, '°C', 0)} is expected.`,
-    remedy: msg`Four wires, current both ways and averaged, on a meter that tells ${resolutionWords(resolutionNeeded(Math.max(most, 1e-6)), 'mΩ')} apart. A hand multimeter cannot see this.`,
+    remedy: msg`Four wires, current both ways and averaged, on a meter that resolves ${resolutionWords(resolutionNeeded(Math.max(most, 1e-6)), 'mΩ')}. A hand multimeter cannot see this.`,
     work: {
       formula: msg`R = R(T) · (length between mouths) + 2 · R_joint`,
       substituted: [

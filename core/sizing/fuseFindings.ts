@@ -67,7 +67,7 @@ function unfused(assessed: Assessment, context: RunContext, kind: CableKind): Fi
   } as const;
   const remedy = run.starter
     ? msg`Protect it by its path: short, sheathed, clear of anything that can chafe through.`
-    : msg`Say which fuse guards it, or mark it as a starter cable.`;
+    : msg`Name the fuse that protects it, or mark it as a starter cable.`;
   if (!view) {
     const missing = END_NAMES.find((end) => sourceAt(run, end).kind === 'unknown');
     const because = whyNoView(

@@ -109,24 +109,21 @@ function guards(
     unit: 'A',
     decimals: 0,
     work: {
-      formula: msg`rating ≤ allowed amps; to 1.5 × it guards against a short only`,
+      formula: msg`rating ≤ ampacity; up to 1.5 × it protects against a short only`,
       substituted: [
         allowed === null
-          ? msg`no school switched on allows an amperage`
+          ? msg`no method switched on gives an ampacity`
           : msg`allowed ${amount(allowed, 'A', 0)}, rating ${numeral(fuse.ratingA, 0)} A`,
         atRating === null
           ? msg`at its rating the conductor never settles`
           : msg`at its rating the conductor is at ${amount(atRating, '°C', 0)}`,
       ],
-      source: msg`small-craft practice; the strictest of the schools switched on`,
-      assumes: msg`the fuse carries its rating for ever`,
+      source: msg`small-craft practice; the strictest of the methods switched on`,
+      assumes: msg`the fuse carries its rating continuously`,
     },
   };
   if (allowed === null)
-    return stated(
-      { ...facts, because: msg`No school that is switched on says what it may carry.` },
-      'unproved',
-    );
+    return stated({ ...facts, because: msg`No method that is switched on gives its ampacity.` }, 'unproved');
   if (fuse.ratingA <= allowed) return atMost(facts, allowed);
   if (fuse.ratingA > SHORT_ONLY_UP_TO * allowed || atRating === null || atRating > HOTTEST_AT_RATING_C) {
     return {

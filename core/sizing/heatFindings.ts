@@ -165,9 +165,9 @@ function surgePeak(
         ...(cycle
           ? [
               msg`peak ${amount(cycle.peakC, '°C', 1)} after ${amount(cycle.peakAtS, 's', 0)}`,
-              msg`as hot as ${amount(cycle.equivalentA, 'A', 0)} held for ever`,
+              msg`as hot as ${amount(cycle.equivalentA, 'A', 0)} continuous`,
               cycle.secondsToLimit === null
-                ? msg`${amount(heaviestA, 'A', 0)} may be held for ever`
+                ? msg`${amount(heaviestA, 'A', 0)} can be carried continuously`
                 : msg`${amount(heaviestA, 'A', 0)} reaches the limit in ${amount(cycle.secondsToLimit, 's', 0)}`,
             ]
           : []),

@@ -24,7 +24,7 @@ function current(run: Run, assessed: Assessment): Finding {
         because: isIdle
           ? msg`No load entered: enter what the cable carries.`
           : surgeA > 0
-            ? msg`The heaviest step of its duty; nothing is held for ever.`
+            ? msg`The heaviest step of its duty; nothing is carried continuously.`
             : msg`As entered, continuous.`,
         ...(isIdle && { remedy: msg`Give continuous amps, watts, or a surge.` }),
         work: {
@@ -76,7 +76,7 @@ function surroundings(run: Run, assessed: Assessment): Finding {
       decimals: 0,
       because: verbatim`${capitalised(placing)}, ${amount(run.ambientC, '°C', 0)}${run.engineSpace ? msg`, engine space` : ''}${run.sun ? msg`, in the sun` : ''}.`,
       work: {
-        formula: msg`f_placing multiplies the amps of every school`,
+        formula: msg`f_placing multiplies the ampacity of every method`,
         substituted: [
           verbatim`${placing}${run.placing === 'bundle' ? msg`, ${run.bundled} loaded` : ''}: ${numeral(assessed.placing, 2)}`,
         ],

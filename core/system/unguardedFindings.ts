@@ -111,7 +111,7 @@ export function underFuse(view: SystemView, limitsOf: LimitsOf): SystemFinding[]
           : msg`rating ${numeral(ratingA, 0)} A, ampacity ${amount(limits.allowedA, 'A', 0)}`,
       ],
       source: msg`small-craft practice; the strictest of the methods switched on`,
-      assumes: msg`the worst of all sources that can feed it; the fuse carries its rating for ever`,
+      assumes: msg`the worst of all sources that can feed it; the fuse carries its rating continuously`,
     };
     const base = facts('under-fuse', cableId, title, ['A', 0], work);
     if (!limits || limits.allowedA === null)

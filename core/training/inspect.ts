@@ -223,7 +223,7 @@ function strandOutside({ asked, strandsOutside }: MadeEnd): Said {
     because: fails
       ? msg`${strandsOutside} of about ${strandCount} strands ${strandsOutside === 1 ? msg`is` : msg`are`} outside: ${strandsOutside === 1 ? msg`it carries` : msg`they carry`} nothing and pierce the sleeve.`
       : msg`Every strand is in the barrel.`,
-    formula: msg`amps left = √(strands in ÷ strands)`,
+    formula: msg`ampacity left = √(strands in ÷ strands)`,
     substituted: [
       verbatim`√(${strandCount - strandsOutside} ÷ ${strandCount}) = ${numeral(100 * Math.sqrt(share), 1)} %`,
     ],

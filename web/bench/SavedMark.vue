@@ -12,7 +12,7 @@ const saved = computed(() => {
   const state = bench.saveState;
   if (state.kind === 'saving') return say`Saving …`;
   if (state.kind === 'failed') return state.sentence;
-  return state.at ? say`Saved on this device, ${timeOfDay.format(state.at)}` : say`Saved here`;
+  return state.at ? say`Saved on this device, ${timeOfDay.format(state.at)}` : say`Saved on this device`;
 });
 </script>
 

@@ -119,7 +119,7 @@ export const ENDS_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Strands cut at ${ANY}`,
-    say`How many strands were cut or nicked while stripping this end. Each is copper that does not carry; beyond a few in the hundred, strip anew.`,
+    say`How many strands were cut or nicked while stripping this end. Each is copper that does not carry; beyond a few per cent, strip anew.`,
   ],
   [
     say`Strands counted at ${ANY}`,

@@ -152,7 +152,7 @@ export const PROVE_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Air in the outline`,
-    say`Share of the crimp's outline that is not metal, from a sawn and polished sample. A few in the hundred are usual; the section page works it out from a photograph.`,
+    say`Share of the crimp's outline that is not metal, from a sawn and polished sample. A few per cent are usual; the section page works it out from a photograph.`,
   ],
   [
     say`Minutes under load`,

@@ -157,7 +157,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Stand a glass of water on the table, hang the lug on a thread from the scale so that it is all under water and touches nothing, and shake off the bubbles. Of 100 g it then weighs 11.2 g less if it is copper, and up to 11.9 g less if it is brass.`,
   ],
   [
-    say`Scale tells apart`,
+    say`Resolution of the scale`,
     say`The smallest step of its display. A scale of 0.1 g does not tell copper from brass on a small lug; one of 0.01 g does.`,
   ],
   [
@@ -228,7 +228,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Stop of ${ANY}, ${ANY}`,
-    say`Where the tool stands when this size is done: its dial, its ring, its handles. It is said at the bench instead of the tool’s own mark. Found by a trial: close, saw or pull one, and mark it.`,
+    say`Where the tool stands when this size is done: its dial, its ring, its handles. The bench shows it instead of the tool’s own mark. Found by a trial: close, saw or pull one, and mark it.`,
   ],
   [
     say`Blows of ${ANY}, ${ANY}`,

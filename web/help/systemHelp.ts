@@ -73,7 +73,7 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Interrupting rating`,
-    say`The largest fault current that the device can break, from its sheet. A short circuit beyond it makes an arc that goes on burning inside a closed fuse.`,
+    say`The largest fault current that the device can interrupt, from its sheet. A short circuit beyond it makes an arc that goes on burning inside a closed fuse.`,
   ],
   [
     say`Kind of fuse`,
@@ -149,7 +149,7 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
   ],
   [
     say`The load`,
-    say`What is slow, dim or cuts out, by the name on its plate. The chain ends there and comes back by its return.`,
+    say`What is slow, dim or cuts out, by the name on its plate. The chain ends there and returns by its return path.`,
   ],
   [
     say`The test`,

@@ -28,8 +28,8 @@ const choices = computed(() => [
     value: id,
     title,
     note: [
-      say`tells ${resolutionWords(resolution, INSTRUMENTS[kind].unit)} apart`,
-      due ? say`calibrated until ${due}` : say`calibration not said`,
+      say`resolves ${resolutionWords(resolution, INSTRUMENTS[kind].unit)}`,
+      due ? say`calibrated until ${due}` : say`calibration not given`,
       line ? say`over a serial line` : say`read by eye`,
     ].join(', '),
   })),
@@ -61,7 +61,7 @@ const against = computed(() => {
   const at = chosen.value;
   if (at?.due !== undefined && at.due < today()) return say`Its calibration was due on ${at.due}.`;
   if (at && needs && at.resolution > needs.least)
-    return say`It tells ${resolutionWords(at.resolution, needs.unit)} apart; ${resolutionWords(needs.least, needs.unit)} is needed.`;
+    return say`It resolves ${resolutionWords(at.resolution, needs.unit)}; this check needs ${resolutionWords(needs.least, needs.unit)}.`;
   return '';
 });
 const STATUS = {

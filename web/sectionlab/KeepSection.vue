@@ -227,7 +227,7 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
         :label="say`Strands of its cable`"
         :model-value="sawn.strands ?? undefined"
         :choices="STRANDS"
-        :empty="say`not said: taken for fine`"
+        :empty="say`not given: assumed fine`"
         @update:model-value="setStrands($event, sawn.lugId)"
       />
     </template>

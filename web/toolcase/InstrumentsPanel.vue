@@ -72,7 +72,7 @@ const setSpeaks = (id: string, speaks: boolean) =>
   });
 const dueWords = ({ due }: Instrument) =>
   due === undefined
-    ? say`calibration not said`
+    ? say`calibration not given`
     : due < today()
       ? say`was due on ${due}`
       : say`calibrated until ${due}`;

@@ -76,7 +76,7 @@ const colour = computed(() =>
           @clear="keep({ inWaterG: undefined })"
         />
         <QuantityField
-          :label="say`Scale tells apart`"
+          :label="say`Resolution of the scale`"
           kind="mass"
           :model-value="test.scaleG ?? USUAL_SCALE_G"
           :least="0.001"

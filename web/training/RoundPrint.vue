@@ -35,7 +35,7 @@ const print = () => window.print();
     </div>
     <h1 class="figure text-[26px] leading-8 font-semibold">{{ say`Spot the fault, round ${round}` }}</h1>
     <p class="mb-4 text-[14px]">
-      {{ say`Level ${level}, ${LEVEL_WORDS[level].title}. ${kept.by || say`No name said`}`
+      {{ say`Level ${level}, ${LEVEL_WORDS[level].title}. ${kept.by || say`No name given`}`
       }}<template v-if="day">, {{ day }}</template>.
     </p>
     <RoundSummary v-if="isOver" :exercises="exercises" :marked="marked" :result="result" />

@@ -112,7 +112,7 @@ describe('who read a figure', () => {
       'Typed by R. Pell on 2026-11-20, with Calliper 150, calibrated until 2027-05-31.',
     ));
   test('an instrument that is not said, and a person that is not named, are missed', () =>
-    expect(from('typed', { by: '' })).toBe('Typed by nobody named on 2026-11-20, its instrument not said.'));
+    expect(from('typed', { by: '' })).toBe('Typed by nobody named on 2026-11-20, its instrument not given.'));
   test('what came from an instrument, and what came from a stand-in', () => {
     expect(from('instrument', { with: 'Bench scale' })).toBe(
       'By instrument, taken by R. Pell on 2026-11-20, with Bench scale.',

@@ -104,7 +104,7 @@ export function readText({ read, provenance }: Finding): string {
     provenance === 'typed'
       ? say`by ${read.by || say`nobody named`}`
       : say`, taken by ${read.by || say`nobody named`}`;
-  const withWhat = read.with ? say`, with ${read.with}` : say`, its instrument not said`;
+  const withWhat = read.with ? say`, with ${read.with}` : say`, its instrument not given`;
   const due = read.due ? say`, calibrated until ${dayText(read.due)}` : '';
   return say`${how}${provenance === 'typed' ? ' ' : ''}${by} on ${dayText(read.at)}${withWhat}${due}.`;
 }

@@ -116,7 +116,7 @@ function flexes(end: ResolvedEnd): Finding {
         ? [
             msg`first support at ${amount(support.distanceMm, 'mm', 0)}; ${support.flexes ? msg`it flexes` : msg`it does not flex`}, ${support.vibrates ? msg`it shakes` : msg`it does not shake`}`,
           ]
-        : [msg`how it is supported is not said`],
+        : [msg`how it is supported is not given`],
       source: msg`craft practice`,
       assumes: msg`solder wicks about two bundle diameters under the jacket`,
     },

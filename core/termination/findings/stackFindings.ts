@@ -47,7 +47,7 @@ function count(end: ResolvedEnd, { members }: StudStack): Finding {
         formula: msg`at most four on a stud`,
         substituted: [members.map(({ label }) => label).join(', ')],
         source: SOURCE,
-        assumes: msg`what is said to be on it`,
+        assumes: msg`what is entered as on it`,
       },
     },
     STACK.mostLugs,

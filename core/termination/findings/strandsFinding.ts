@@ -63,7 +63,7 @@ function amps(end: ResolvedEnd, { at: assessed, shop }: EndSubject): Finding[] {
             verbatim`= ${numeral(allowed, 1)} × √(${count - cut} ÷ ${count}) = ${amount(left, 'A', 1)}`,
             msg`the load counts as ${amount(countedAmps(assessed), 'A', 1)}`,
           ],
-          source: msg`resistance over a short length; the strictest of the schools switched on`,
+          source: msg`resistance over a short length; the strictest of the methods switched on`,
           assumes: msg`the loss lies at the mouth of the barrel`,
         },
       },

@@ -67,7 +67,7 @@ const isProposed = (name: 'A' | 'B') => {
               >{{ name }}</span
             >
             <h3 class="figure truncate text-[18px] font-semibold">
-              {{ cable.ends[name].at || say`Not said where` }}
+              {{ cable.ends[name].at || say`Place not given` }}
             </h3>
             <p class="note ml-auto whitespace-nowrap">
               {{ isProposed(name) ? say`proposed` : say`decided` }}

@@ -73,7 +73,7 @@ const centre = (i: number) => 74 + i * 152;
           {{
             holeMm
               ? `${needs > holeMm ? say`does not pass` : say`passes`} ${sized(holeMm)}`
-              : say`no hole said`
+              : say`no hole given`
           }}
         </text>
       </template>

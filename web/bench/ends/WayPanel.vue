@@ -29,7 +29,7 @@ const inPlaceNames = computed(() => END_NAMES.filter((name) => cable.ends[name].
 const pulled = computed<EndName>(() => work.passage?.pulled ?? 'B');
 const sentence = computed(() => {
   const { passage } = work;
-  if (!passage) return say`No hole is said: any end goes anywhere.`;
+  if (!passage) return say`No hole given: any end fits.`;
   if (passage.pulled === null) return say`The cable itself does not pass this hole.`;
   if (passage.finished) return say`End ${passage.pulled} passes finished: make both ends at the bench.`;
   const first = passage.pulled === 'A' ? 'B' : 'A';

@@ -96,7 +96,7 @@ function tick(id: string): void {
       <StageSection
         v-for="name in END_NAMES"
         :key="name"
-        :title="`${name}: ${cable.ends[name].at || say`not said where`}`"
+        :title="`${name}: ${cable.ends[name].at || say`place not given`}`"
         :note="work.stacks[name] ? cable.ends[name].stud : say`post`"
       >
         <StackPicture v-if="work.stacks[name]" class="mb-2 w-full" :stack="work.stacks[name]" />

@@ -81,7 +81,7 @@ function correct(): void {
   const value = right.value;
   if (why.value === '' || id === null || value === null) return;
   const said = { id: nanoid(10), at: new Date().toISOString(), by: prefs.person, why: why.value };
-  edit(say`reading put right`, (draft) => {
+  edit(say`reading corrected`, (draft) => {
     draft.readings = withReadingCorrected(cable, id, value, said).readings;
   });
   correcting.value = null;
@@ -113,7 +113,7 @@ function correct(): void {
           >{{ word(row.source) }}</span
         >
         <span class="note w-36 truncate text-right">{{ row.by }}, {{ when.format(new Date(row.at)) }}</span>
-        <span v-if="row.corrects" class="note">{{ say`put right` }}</span>
+        <span v-if="row.corrects" class="note">{{ say`corrected` }}</span>
         <button
           v-if="row.isCorrectable"
           type="button"
@@ -140,7 +140,7 @@ function correct(): void {
     <ModalBox :open="correcting !== null" :title="say`Correct a mistyped reading`" @close="correcting = null">
       <p class="mb-3">
         {{
-          say`The old figure stays in the record, struck through, with who and why. A true but bad reading is not put right: rework the end instead.`
+          say`The old figure stays in the record, struck through, with who and why. A true but bad reading is not corrected: rework the end instead.`
         }}
       </p>
       <template v-if="figure">

@@ -46,7 +46,7 @@ const extensions = computed(() => {
 const caption = computed(() => {
   const { at: where } = resolved.spec;
   const stud = tell(meetsWord(resolved.meets));
-  const whole = [where || say`not said where`, stud, palmWords(angleDeg)].join(', ');
+  const whole = [where || say`place not given`, stud, palmWords(angleDeg)].join(', ');
   if (textWidth(whole, SHEET.noteSize) <= room) return whole;
   const letters = Math.max(4, Math.floor(room / 7) - stud.length - 3);
   return `${where.length > letters ? `${where.slice(0, letters)}…` : where}, ${stud}`;
