@@ -43,7 +43,7 @@ test('from an empty job to a reading with the keyboard alone', { tag: '@journey'
   await page.keyboard.type('Winch');
   await tabTo(page, /^Continuous$/);
   await page.keyboard.type('90');
-  await tabTo(page, /^Stud to stud/);
+  await tabTo(page, /^Length along the route/);
   await page.keyboard.type('2.4 m');
   await page.keyboard.press('Enter');
   await expect(app.ledger).toContainText('Amps drawn');

@@ -17,11 +17,11 @@ test(
     await expect(probe.getByText('connected')).toBeVisible();
     const readings = page.getByRole('button', { name: /mV.*take it out/ });
     for (const bracketed of [1, 2, 3]) {
-      await probe.getByRole('button', { name: 'Measure' }).click();
+      await probe.getByRole('button', { name: 'Measure', exact: true }).click();
       await expect(readings).toHaveCount(bracketed);
       await expect(verdict).toContainText(/of 15 pieces may still be the fault/);
     }
-    await probe.getByRole('button', { name: 'Measure' }).click();
+    await probe.getByRole('button', { name: 'Measure', exact: true }).click();
     await expect(verdict).toContainText(/Not the battery: stud, shunt bank side wastes (19|20)\sW/);
     await expect(verdict).toContainText('SIMULATED, proves nothing');
 

@@ -107,7 +107,7 @@ test('proving is cancelled and taken up again, and a plan is there all the while
   await expect(page.getByText('by hand', { exact: true })).toBeVisible();
   solver = 'gone';
   await page.getByRole('button', { name: 'Prove it' }).click();
-  await expect(page.getByText(/solver could not be started/)).toBeVisible();
+  await expect(page.getByText(/optimiser did not start/)).toBeVisible();
   solver = 'there';
   await page.getByRole('button', { name: 'Prove it' }).click();
   await expect(page.getByText(/^in [\d.]+ s$/)).toBeVisible();

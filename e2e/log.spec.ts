@@ -134,7 +134,7 @@ test('a job is handed over as one PDF and one zip', async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/hut/print/handover');
-  await expect(page.getByRole('heading', { name: 'Larkfell, hilltop hut' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Larkfell, ridge hut' })).toBeVisible();
   await expect(page.getByRole('main')).toContainText('PV-2 is not proved');
   await expect(page.locator('.stack-sheet svg')).toHaveCount(1);
   const pdf = page.waitForEvent('download');

@@ -50,7 +50,7 @@ const SHOTS: readonly Shot[] = [
     picture: 'demo/sections/section-06.jpg',
     settles: 2500,
   },
-  { name: 'trends', path: '../trends', width: 1280, height: 800 },
+  { name: 'survey', path: '../survey', width: 1280, height: 800 },
   { name: 'fit', path: 'so1/fit', width: 1280, height: 800 },
   { name: 'hunt', path: '../../hut/hunt/hut-inverter', width: 1280, height: 800, probes: 4, settles: 1000 },
   { name: 'log', path: '../../hut/log', width: 1280, height: 800 },

@@ -12,6 +12,7 @@ const THINGS: Readonly<Record<string, (item: Fields, n: number) => string>> = {
   hunts: ({ title }, n) => say`hunt ${textOf(title) || n}`,
   pieces: ({ title }, n) => say`piece ${textOf(title) || n}`,
   studs: ({ name }, n) => say`stud ${textOf(name) || n}`,
+  survey: ({ tag }, n) => say`old cable ${textOf(tag) || n}`,
   lugs: ({ label }, n) => say`lug ${textOf(label) || n}`,
   tools: ({ title }, n) => say`tool ${textOf(title) || n}`,
   dies: ({ stamp }, n) => say`die ${textOf(stamp) || n}`,

@@ -181,6 +181,14 @@ const OPTIONAL = new Set([
     'connectorId',
     'branchMm2',
     'order',
+    'survey',
+    'quote',
+    'newId',
+    'solderG',
+    'madeHere',
+    'mark',
+    'blows',
+    'hardware',
   ],
 ]);
 /** Lists and texts that must be there, as they stand when nothing is in them. */

@@ -8,7 +8,7 @@ const event = (change: Partial<DueEvent> = {}): DueEvent => ({
   uid: 'hut-hb5-look-again@gruff-anchor.invalid',
   day: '2026-10-25',
   title: 'Look at HB-5',
-  place: 'Larkfell, hilltop hut',
+  place: 'Larkfell, ridge hut',
   description: 'HB-5, Shunt to Bank −. Due by 2026-10-25; counted from 2025-10-25.',
   ...change,
 });
@@ -23,7 +23,7 @@ describe('a calendar of what is due, read back by an independent parser', () => 
     const [first] = read(dueCalendar([event()], 'Cables', STAMP));
     expect(first?.event.uid).toBe(event().uid);
     expect(first?.event.summary).toBe('Look at HB-5');
-    expect(first?.event.location).toBe('Larkfell, hilltop hut');
+    expect(first?.event.location).toBe('Larkfell, ridge hut');
     expect(first?.event.description).toBe(event().description);
     expect(first?.event.startDate.isDate).toBe(true);
     expect(first?.event.startDate.toString()).toBe('2026-10-25');
