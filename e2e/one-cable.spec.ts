@@ -133,7 +133,7 @@ test('simulated readings are marked and prove nothing', { tag: '@journey' }, asy
   await app.cable('BK-1');
   await app.stage('Prove');
   await expect(page.getByText('SIMULATED READINGS')).toBeVisible();
-  await expect(app.ledger.getByRole('button', { name: /Insulation, whole/ })).toContainText('would hold');
+  await expect(app.ledger.getByRole('button', { name: /Insulation, whole/ })).toContainText('would pass');
   await expect(page.getByText(/^Not proved/)).toBeVisible();
 });
 

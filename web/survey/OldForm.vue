@@ -96,7 +96,6 @@ const takeOut = (photo: Photo) =>
         :label="say`Size, where it can be read`"
         :model-value="old.size ? tell(sizeNamed(old.size)) : ''"
         :check="sizeProblem"
-        :hint="say`70 mm², 2/0`"
         @update:model-value="setSize"
       />
       <QuantityField
