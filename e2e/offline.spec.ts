@@ -43,9 +43,10 @@ test('every view opens after the server is stopped', async ({ page }) => {
     ['job/teasel/trends', /./],
     ['job/teasel/practice', /practice/i],
     ['job/teasel/training', /./],
+    ['job/teasel/survey', /Survey/],
     ['job/hut/hunt', /hunt/i],
     ['job/hut/log', /Log/],
-    ['job/hut/keeping', /kept/],
+    ['job/hut/keeping', /Backups/],
     ['job/hut/print/handover', /Larkfell/],
     ['job/teasel/print/record/in1', /./],
   ];

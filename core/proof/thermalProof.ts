@@ -17,7 +17,7 @@ export function thermalProof(subject: ProofSubject, end: ResolvedEnd): Finding {
   const last = readings.at(-1);
   const check: Check = {
     topic: 'thermal',
-    title: msg`Warmth under load`,
+    title: msg`Temperature rise under load`,
     unit: 'K',
     decimals: 1,
     end: end.name,

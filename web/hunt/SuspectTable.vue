@@ -96,7 +96,7 @@ const isWhole = ref(false);
                 >
                   <ChevronUp v-if="opened === own.piece.id" :size="16" aria-hidden="true" />
                   <ChevronDown v-else :size="16" aria-hidden="true" />
-                  <span class="sr-only">{{ say`Show the work of ${own.piece.title}` }}</span>
+                  <span class="sr-only">{{ say`Show the calculation of ${own.piece.title}` }}</span>
                 </button>
               </td>
             </tr>
