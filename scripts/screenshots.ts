@@ -69,11 +69,11 @@ for (const { name, path, width, height, dark, picture, line, probes = 0, settles
   await page.locator('main section, main article, main table').first().waitFor();
   await page.evaluate(() => document.fonts.ready);
   if (probes > 0) {
-    await page.getByRole('button', { name: /^Read with/ }).click();
+    await page.getByRole('button', { name: /^Measured with/ }).click();
     await page.getByRole('option', { name: /stand-in/ }).click();
   }
   for (let i = 0; i < probes; i += 1) {
-    await page.getByRole('button', { name: 'Measure' }).click();
+    await page.getByRole('button', { name: 'Measure', exact: true }).click();
     await page.getByRole('button', { name: 'Stop' }).waitFor();
     await page.getByRole('button', { name: 'Stop' }).waitFor({ state: 'detached' });
   }
