@@ -106,7 +106,7 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     if (ownFindings.every(({ value }) => value === null)) return { done, summary: msg`nothing measured` };
     if (missing > 0) return { done, summary: msg`${missing} not proved` };
     if (ownFindings.some(({ waived }) => waived)) return { done, summary: msg`partly waived` };
-    return { done, summary: done ? msg`proved` : msg`readings hold` };
+    return { done, summary: done ? msg`proved` : msg`readings pass` };
   },
 
   fit(_, __, all) {

@@ -49,7 +49,7 @@ describe('looking through the log', () => {
     expect(tags({ state: 'planned' })).toContain('PV-2');
   });
   test('every word must be found, in any of its fields, whatever the case', () => {
-    expect(tags({ text: 'hilltop SHUNT hb' })).toEqual(['HB-4', 'HB-5']);
+    expect(tags({ text: 'ridge SHUNT hb' })).toEqual(['HB-4', 'HB-5']);
     expect(tags({ text: 'alder solar' })).toEqual(['SO-1']);
     expect(tags({ text: 'nothing of the kind' })).toEqual([]);
   });

@@ -59,7 +59,7 @@ export interface TestRecord {
 }
 
 const WOULD: Readonly<Record<State, string>> = {
-  holds: say`would hold`,
+  holds: say`would pass`,
   watch: say`would be watched`,
   fails: say`would fail`,
   unproved: '',

@@ -136,7 +136,7 @@ describe('what a reading was taken with', () => {
       copperC: 20,
       instrument: { title, resolution: 10 },
     });
-    expect(tell(found(prove([coarse(0.5)]), 'resistance').because)).toContain('is needed to say anything');
+    expect(tell(found(prove([coarse(0.5)]), 'resistance').because)).toContain('this check needs');
     expect(state([coarse(0.5)], 'resistance')).toBe('unproved');
     expect(state([coarse(20)], 'resistance')).toBe('fails');
   });

@@ -36,7 +36,7 @@ const counts = computed(() => {
     [inState('unproved'), say`not proved`, say`not proved`],
     [inState('watch'), say`to watch`, say`to watch`],
     [close, say`close‖near its limit`, say`close‖near its limit`],
-    [inState('holds'), say`holds`, say`hold`],
+    [inState('holds'), say`holds`, say`pass`],
   ] as const;
   return parts
     .filter(([count]) => count > 0)

@@ -20,7 +20,7 @@ export const SURVEY_HELP: readonly HelpEntry[] = [
     say`Stud to stud along the way it lies, with a tape or a string. The new cable starts from it.`,
   ],
   [
-    say`What end ${ANY} is bolted to`,
+    say`${ANY} bolted to`,
     say`The post, stud or bar at this end, as you would call it. The new cable ends there too.`,
   ],
   [say`Stud of end ${ANY}`, say`Measure the stud, not the hole of the old lug: that may be the wrong one.`],

@@ -115,7 +115,7 @@ const takeOut = (photo: Photo) =>
         <legend class="figure text-[17px] font-semibold">{{ say`End ${name}` }}</legend>
         <div class="mb-2 grid grid-cols-[minmax(0,1fr)_110px] gap-2">
           <TextField
-            :label="say`What end ${name} is bolted to`"
+            :label="say`${name} bolted to`"
             :model-value="old.ends[name].at"
             @update:model-value="(text) => set(say`place`, ({ ends }) => void (ends[name].at = text))"
           />

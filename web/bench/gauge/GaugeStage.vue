@@ -220,7 +220,7 @@ const near = (size: ConductorSize) => (sizeText(size) === sizeLabel(size) ? '' :
             answer.candidate ? short(answer.candidate.at.size) : say`none`
           }}</span>
           <span class="figure text-[14px] text-ink2">{{
-            say`asks ${figure(answer.asks.value, answer.asks.unit, answer.asks.unit === 'A' ? 0 : 1)}`
+            say`needs ${figure(answer.asks.value, answer.asks.unit, answer.asks.unit === 'A' ? 0 : 1)}`
           }}</span>
         </p>
         <p v-if="answer.candidate" class="flex items-center justify-between gap-1">
