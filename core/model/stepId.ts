@@ -35,3 +35,6 @@ const isAnyDone = (kinds: readonly string[], name: EndName, done: Cable['done'])
 export const isHeld = (name: EndName, done: Cable['done']) => isAnyDone(HOLDS, name, done);
 /** Whether solder was melted at an end, as far as is ticked. */
 export const isMelted = (name: EndName, done: Cable['done']) => isAnyDone(MELTS, name, done);
+
+/** Since this day flux, the print of the hexagon and a branch’s nip are asked for: what was made before goes by the list of its time. */
+export const MORE_ASKED_SINCE = '2026-12-01';

@@ -1,6 +1,7 @@
 import { type Finding, notProved, stated, type State, turnedTo } from '../finding/finding.ts';
 import { LOOK_ITEMS, type LookItem, type ReadingOf } from '../model/reading.ts';
 import { usesDie, usesSolder } from '../model/method.ts';
+import { MORE_ASKED_SINCE } from '../model/stepId.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { earsProof, flatsProof } from './crimpChecks.ts';
 import { type Check, judge } from './judge.ts';
@@ -63,9 +64,6 @@ function ears(subject: ProofSubject, end: ResolvedEnd): Finding {
     : turnedTo(finding, 'unproved', { because: msg`${measured} of ${asked} crimps measured.` });
 }
 
-/** Looked for since this day: a look of before was gone through by the list of its time. */
-const ON_THE_LIST_SINCE = '2026-12-01';
-
 /**
  * What is looked for on an end: flux where it was soldered, the print of the hexagon where one was pressed and a sleeve is
  * over it, adhesive where there is any.
@@ -76,7 +74,7 @@ export function lookItems(
   { method, die, sleeve }: Pick<ResolvedEnd, 'method' | 'die' | 'sleeve'>,
   takenAt?: string,
 ): LookItem[] {
-  const isOld = takenAt !== undefined && takenAt < ON_THE_LIST_SINCE;
+  const isOld = takenAt !== undefined && takenAt < MORE_ASKED_SINCE;
   const applies: Partial<Record<LookItem, boolean>> = {
     seal: sleeve?.seals ?? true,
     flux: !isOld && usesSolder(method),

@@ -1,6 +1,6 @@
 import { madeFrom } from '../termination/lugs/tubeLug.ts';
 import { amount, msg, numeral } from '../words/message.ts';
-import type { PlainStep, ReadyEnd } from './step.ts';
+import { HOT_WORK, type PlainStep, type ReadyEnd } from './step.ts';
 
 /** Kinds of step at which a lug is made: a cable cut back keeps the lug that is not on it yet. */
 export const MAKES_LUG: readonly string[] = [
@@ -67,10 +67,7 @@ export function fromTube({ name, lug, wholeMm2 }: ReadyEnd): PlainStep[] {
       ...mm(tube.palmWidthMm / 2, msg`radius of the end`, 1),
       detail: msg`Tin the palm and the outside of the barrel${lug.plating === 'tin' ? '' : msg`; leave the inside bright for a crimp`}. Wipe it while it runs, so that the palm stays flat.`,
       why: msg`Bare copper goes green, and a high spot on the palm takes all the pressure.`,
-      caution: {
-        of: 'hot work',
-        says: msg`Hot work: no fuel vapour, no charging battery near the flame, extinguisher at hand, eyes covered.`,
-      },
+      caution: { of: 'hot work', says: HOT_WORK },
     }),
   ];
 }

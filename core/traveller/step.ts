@@ -117,6 +117,9 @@ export const isReady = (end: ResolvedEnd): end is ReadyEnd =>
   (end.sleeve !== null || end.method === 'screwed') &&
   (!usesDie(end.method) || (end.die !== null && end.crimps.length > 0));
 
+/** The caution of every step at which a lug is heated. */
+export const HOT_WORK = msg`Hot work: no fuel vapour, no charging battery near the flame, extinguisher at hand, eyes covered.`;
+
 /** A die as one looks for it in the case: by its stamp, and by the flats that tell what it is. */
 export function dieName({ die: offer }: Pick<ResolvedEnd, 'die'>): Message {
   if (!offer) return msg`no die`;

@@ -4,9 +4,7 @@ import type { HousePractice } from '../model/housePractice.ts';
 import { usesDie, usesSolder } from '../model/method.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
 import { fromTube } from './fromTube.ts';
-import { dieName, type PlainStep, type ReadyEnd } from './step.ts';
-
-const HOT_WORK = msg`Hot work: no fuel vapour, no charging battery near the flame, extinguisher at hand, eyes covered.`;
+import { dieName, HOT_WORK, type PlainStep, type ReadyEnd } from './step.ts';
 
 /**
  * The steps from a bare end to one that is held and looked at, by the method of the end.

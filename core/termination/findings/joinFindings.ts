@@ -1,5 +1,6 @@
 import type { Topic } from '../../finding/topics.ts';
 import type { Cable } from '../../model/cable.ts';
+import { MORE_ASKED_SINCE } from '../../model/stepId.ts';
 import { atMost, type Finding, notProved, stated, type State, within } from '../../finding/finding.ts';
 import { type Message, amount, msg, numeral, verbatim } from '../../words/message.ts';
 import { COMPACTION } from '../dies/dieOnLug.ts';
@@ -146,15 +147,12 @@ function die(join: ResolvedJoin): Finding {
   );
 }
 
-/** Nipping is a step of its own since this day; before, it was part of shrinking. */
-const A_STEP_SINCE = '2026-12-01';
-
 /** Whether the gap between the two cables of a branch was closed while the sleeve was hot, by who did it and looked. */
 function seal(join: ResolvedJoin, { done }: Pick<Cable, 'done'>): Finding {
   const tick = done.find(
     ({ step, at: when }) =>
       step === `join-pinch-${join.spec.id}` ||
-      (step === `join-shrink-${join.spec.id}` && when < A_STEP_SINCE),
+      (step === `join-shrink-${join.spec.id}` && when < MORE_ASKED_SINCE),
   );
   const base = {
     ...facts(join, 'join-seal', msg`gap between the cables`),

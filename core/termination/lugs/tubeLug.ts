@@ -54,6 +54,7 @@ export function tubeLug(
   const verdict = fillVerdict(fill);
   const tubeMm2 = wallMm2({ outerMm, boreMm });
   const palmWidthMm = (Math.PI * boreMm) / 2 + 2 * wallThicknessMm;
+  const palmThicknessMm = 2 * wallThicknessMm;
   const { holeMm } = STUDS[stud];
   const web = webMm(palmWidthMm, holeMm);
   const barrelMm = BARREL_BORES * boreMm;
@@ -70,14 +71,14 @@ export function tubeLug(
     fillVerdict: verdict,
     tubeMm2,
     palmWidthMm,
-    palmThicknessMm: 2 * wallThicknessMm,
+    palmThicknessMm,
     holeMm,
     webMm: web,
     barrelMm,
     neckMm,
     flatMm,
     cutMm: barrelMm + neckMm + flatMm,
-    leastMm2: Math.min(tubeMm2, palmWidthMm * 2 * wallThicknessMm),
+    leastMm2: Math.min(tubeMm2, palmWidthMm * palmThicknessMm),
     problems,
   };
 }
