@@ -89,7 +89,7 @@ test.describe('the bench by keyboard', () => {
 });
 
 test.describe('the drawing', () => {
-  test('follows the figures, and a figure pressed opens its work', { tag: '@journey' }, async ({ page }) => {
+  test('follows the figures, and a figure pressed opens its work', async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
     await page.keyboard.press('4');

@@ -19,20 +19,16 @@ async function endsOf(page: Page, tag: string, part?: string): Promise<App> {
 const panelOf = (page: Page, end: 'A' | 'B'): Locator => page.getByRole('region', { name: `End ${end}` });
 const row = (app: App, title: RegExp) => app.ledger.getByRole('button', { name: title });
 
-test(
-  'a lug is offered with its reasons, and refused with its reason',
-  { tag: '@journey' },
-  async ({ page }) => {
-    await endsOf(page, 'TH-3');
-    const panel = panelOf(page, 'A');
-    await expect(panel.getByRole('list', { name: 'Why this lug' })).toContainText('die F right');
-    await panel.getByRole('button', { name: 'Lug of A' }).click();
-    const options = page.getByRole('option');
-    await expect(options.first()).toContainText(/left, .*fill/);
-    await expect(options.filter({ hasText: /refused:/ }).first()).toBeDisabled();
-    await page.keyboard.press('Escape');
-  },
-);
+test('a lug is offered with its reasons, and refused with its reason', async ({ page }) => {
+  await endsOf(page, 'TH-3');
+  const panel = panelOf(page, 'A');
+  await expect(panel.getByRole('list', { name: 'Why this lug' })).toContainText('die F right');
+  await panel.getByRole('button', { name: 'Lug of A' }).click();
+  const options = page.getByRole('option');
+  await expect(options.first()).toContainText(/left, .*fill/);
+  await expect(options.filter({ hasText: /refused:/ }).first()).toBeDisabled();
+  await page.keyboard.press('Escape');
+});
 
 test(
   'another die is chosen, and the ledger says at once what it does',
@@ -182,7 +178,7 @@ test('through the hole: pulled bare and finished in place, with the tools that c
   await expect(page.getByRole('list', { name: 'Steps' })).toContainText(/Shrink A.*Pull through.*Strip B/s);
 });
 
-test('a join has a die, a sleeve and a proof of its own', { tag: '@journey' }, async ({ page }) => {
+test('a join has a die, a sleeve and a proof of its own', async ({ page }) => {
   const app = await endsOf(page, 'TH-3', 'Way, joins');
   await page.getByRole('button', { name: 'In-line butt' }).click();
   await app.type('From stud A, along the cable', '20');
@@ -258,32 +254,28 @@ test('the map: a cell is worked, a trial corrects it visibly, and taking it out 
   await expect(detail.getByRole('heading', { level: 2 })).not.toContainText('Die D');
 });
 
-test(
-  'an unmarked die says what it is for; a dimension edited redraws the map',
-  { tag: '@journey' },
-  async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo();
-    await page.getByRole('link', { name: 'Tool case' }).click();
-    await page.getByRole('tab', { name: 'What is this die for' }).click();
-    await app.type('Across its flats, closed', '13.86');
-    await expect(page.getByRole('list', { name: 'What it is for' })).toContainText('70 mm² heavy');
-    await page.getByRole('tab', { name: 'Dies and tools' }).click();
-    const hydraulic = page.getByRole('region', { name: 'Hand hydraulic, hexagon set' });
-    await hydraulic.getByRole('textbox', { name: /Across flats of 70, / }).fill('13.9');
-    await page.keyboard.press('Enter');
-    await page.getByRole('tab', { name: 'Which die for this lug' }).click();
-    await page.getByRole('grid').evaluate((grid) => grid.scrollTo({ top: 700 }));
-    await page
-      .getByRole('grid')
-      .getByRole('rowheader', { name: /^70 mm² heavy/ })
-      .click();
-    await expect(page.getByRole('gridcell', { name: /^70 mm² heavy, die 70: right/ }).first()).toBeVisible();
-    await page.getByRole('tab', { name: 'Dies and tools' }).click();
-    await app.choose(/^Kind hand hydraulic/, /improvised/);
-    await expect(page.getByRole('alert')).toContainText('stores enough energy to injure');
-  },
-);
+test('an unmarked die says what it is for; a dimension edited redraws the map', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await page.getByRole('link', { name: 'Tool case' }).click();
+  await page.getByRole('tab', { name: 'What is this die for' }).click();
+  await app.type('Across its flats, closed', '13.86');
+  await expect(page.getByRole('list', { name: 'What it is for' })).toContainText('70 mm² heavy');
+  await page.getByRole('tab', { name: 'Dies and tools' }).click();
+  const hydraulic = page.getByRole('region', { name: 'Hand hydraulic, hexagon set' });
+  await hydraulic.getByRole('textbox', { name: /Across flats of 70, / }).fill('13.9');
+  await page.keyboard.press('Enter');
+  await page.getByRole('tab', { name: 'Which die for this lug' }).click();
+  await page.getByRole('grid').evaluate((grid) => grid.scrollTo({ top: 700 }));
+  await page
+    .getByRole('grid')
+    .getByRole('rowheader', { name: /^70 mm² heavy/ })
+    .click();
+  await expect(page.getByRole('gridcell', { name: /^70 mm² heavy, die 70: right/ }).first()).toBeVisible();
+  await page.getByRole('tab', { name: 'Dies and tools' }).click();
+  await app.choose(/^Kind hand hydraulic/, /improvised/);
+  await expect(page.getByRole('alert')).toContainText('stores enough energy to injure');
+});
 
 test('a lug is measured, drilled out and refused; a tube lug is computed', async ({ page }) => {
   const app = new App(page);

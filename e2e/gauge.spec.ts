@@ -181,27 +181,23 @@ test('bad entries of the source and fuse keep what was typed and say why', async
   for (const entry of entries) await app.refuses(...entry);
 });
 
-test(
-  'house practice decides which schools bind and how much is kept back',
-  { tag: '@journey' },
-  async ({ page }) => {
-    const app = await openCable(page, 'marrow/cable/in1/gauge');
-    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Jobs and files' }).click();
-    await page.getByRole('menuitem', { name: 'House practice' }).click();
-    await expect(page.getByRole('heading', { name: 'House practice' })).toBeVisible();
-    await app.type('Current margin', '40');
-    await app.type('Terminations stand', '300');
-    await expect(page.getByRole('alert')).toContainText('out of range: 60 to 200');
-    await app.type('Terminations stand', '90');
-    await page.goBack();
-    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeHidden();
-    await app.ledger.getByRole('button', { name: /By inch table/ }).click();
-    await expect(app.ledger).toContainText('0.60 kept back');
-    await page.keyboard.press('Control+z');
-    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
-  },
-);
+test('house practice decides which schools bind and how much is kept back', async ({ page }) => {
+  const app = await openCable(page, 'marrow/cable/in1/gauge');
+  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Jobs and files' }).click();
+  await page.getByRole('menuitem', { name: 'House practice' }).click();
+  await expect(page.getByRole('heading', { name: 'House practice' })).toBeVisible();
+  await app.type('Current margin', '40');
+  await app.type('Terminations stand', '300');
+  await expect(page.getByRole('alert')).toContainText('out of range: 60 to 200');
+  await app.type('Terminations stand', '90');
+  await page.goBack();
+  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeHidden();
+  await app.ledger.getByRole('button', { name: /By inch table/ }).click();
+  await expect(app.ledger).toContainText('0.60 kept back');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
+});
 
 apart('the charts say the figures of the cable that is shown, also after another was', async ({ page }) => {
   await page.addInitScript(() => {

@@ -33,43 +33,39 @@ const cards = (page: Page) => page.getByRole('region', { name: 'Tick off as you 
 const card = (page: Page, tag: string) =>
   cards(page).getByRole('button', { name: new RegExp(`^\\W*${tag} `) });
 
-test(
-  'a way is drawn as it is typed, and what lies along it governs',
-  { tag: '@journey' },
-  async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo();
-    await app.cable('TH-4');
-    await app.stage('Run');
-    const plan = page.getByRole('img', { name: /The route in plan/ });
-    const route = app.field('Route, legs and bends');
-    await route.fill('850, 90° r80, 1240, 45° L r100, 420');
-    await expect(plan).toHaveAccessibleName(/3 legs and 2 bends/);
-    await route.press('Enter');
-    await expect(app.field('Length along the route, stud to stud')).toHaveValue(/^2\s471\.4$/);
-    await expect(app.ledger).toContainText('Tightest bend');
-    await expect(app.ledger.getByRole('button', { name: /Tightest bend/ })).toContainText('fails');
-    await app.refuses('Route, legs and bends', '850, 90° r80', /leg.*missing after the last bend/);
-    await expect(app.field('Route, legs and bends')).toHaveValue(/^850/);
-    await page.getByRole('button', { name: 'A zone' }).click();
-    await app.type('Zone 1', 'by the exhaust');
-    await app.type('Zone 1 air', '68');
-    await expect(app.ledger).toContainText('Hottest: by the exhaust');
-    await page.getByRole('button', { name: 'A hole' }).click();
-    await app.type('Hole 1 across', '15');
-    await expect(plan).toContainText('gland, 15');
-    await page.getByRole('button', { name: 'A place where it rubs' }).click();
-    await expect(plan).toContainText('rubs: an edge');
-    await page.getByRole('switch', { name: 'guarded 1' }).click();
-    await expect(plan).toContainText('an edge, guarded');
-    await app.type('Support spacing', '900');
-    await expect(app.ledger.getByRole('button', { name: /Supports apart/ })).toContainText('watch');
-    await app.saved();
-    await page.reload();
-    await app.unfold();
-    await expect(plan).toContainText('by the exhaust, 68');
-  },
-);
+test('a way is drawn as it is typed, and what lies along it governs', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('TH-4');
+  await app.stage('Run');
+  const plan = page.getByRole('img', { name: /The route in plan/ });
+  const route = app.field('Route, legs and bends');
+  await route.fill('850, 90° r80, 1240, 45° L r100, 420');
+  await expect(plan).toHaveAccessibleName(/3 legs and 2 bends/);
+  await route.press('Enter');
+  await expect(app.field('Length along the route, stud to stud')).toHaveValue(/^2\s471\.4$/);
+  await expect(app.ledger).toContainText('Tightest bend');
+  await expect(app.ledger.getByRole('button', { name: /Tightest bend/ })).toContainText('fails');
+  await app.refuses('Route, legs and bends', '850, 90° r80', /leg.*missing after the last bend/);
+  await expect(app.field('Route, legs and bends')).toHaveValue(/^850/);
+  await page.getByRole('button', { name: 'A zone' }).click();
+  await app.type('Zone 1', 'by the exhaust');
+  await app.type('Zone 1 air', '68');
+  await expect(app.ledger).toContainText('Hottest: by the exhaust');
+  await page.getByRole('button', { name: 'A hole' }).click();
+  await app.type('Hole 1 across', '15');
+  await expect(plan).toContainText('gland, 15');
+  await page.getByRole('button', { name: 'A place where it rubs' }).click();
+  await expect(plan).toContainText('rubs: an edge');
+  await page.getByRole('switch', { name: 'guarded 1' }).click();
+  await expect(plan).toContainText('an edge, guarded');
+  await app.type('Support spacing', '900');
+  await expect(app.ledger.getByRole('button', { name: /Supports apart/ })).toContainText('watch');
+  await app.saved();
+  await page.reload();
+  await app.unfold();
+  await expect(plan).toContainText('by the exhaust, 68');
+});
 
 test('mock-up first: the mark gives the cut for the other end', async ({ page }) => {
   const app = new App(page);

@@ -4,25 +4,21 @@ import { App } from './app.ts';
 import { atTheBench, current, doing, gate, sign } from './makeBench.ts';
 import { test } from './test.ts';
 
-test(
-  'a crimp asks for the layers and the strands first, and a name before all',
-  { tag: '@journey' },
-  async ({ page }) => {
-    await atTheBench(page, 'th2', 'crimp-1.A');
-    await page.getByRole('button', { name: /^Done/ }).click();
-    await expect(page.getByRole('alert')).toHaveText('Who is working?');
-    // A slow hand: the clock on the page must not take the letters away.
-    await page.getByLabel('Who is working').pressSequentially('Ada', { delay: 900 });
-    await page.getByLabel('Who is working').press('Enter');
-    await expect(page.getByLabel('Who is working')).toBeHidden();
-    await page.getByRole('button', { name: /^Done/ }).click();
-    await expect(gate(page)).toContainText('layers are on the cable');
-    await expect(gate(page)).toContainText('every strand is home');
-    await gate(page).getByRole('button', { name: 'Layers on' }).click();
-    await expect(current(page)).toContainText('Layers on');
-    await expect(doing(page)).toContainText('then 19/6 heat shrink');
-  },
-);
+test('a crimp asks for the layers and the strands first, and a name before all', async ({ page }) => {
+  await atTheBench(page, 'th2', 'crimp-1.A');
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await expect(page.getByRole('alert')).toHaveText('Who is working?');
+  // A slow hand: the clock on the page must not take the letters away.
+  await page.getByLabel('Who is working').pressSequentially('Ada', { delay: 900 });
+  await page.getByLabel('Who is working').press('Enter');
+  await expect(page.getByLabel('Who is working')).toBeHidden();
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await expect(gate(page)).toContainText('layers are on the cable');
+  await expect(gate(page)).toContainText('every strand is home');
+  await gate(page).getByRole('button', { name: 'Layers on' }).click();
+  await expect(current(page)).toContainText('Layers on');
+  await expect(doing(page)).toContainText('then 19/6 heat shrink');
+});
 
 test('what the work itself asks cannot be gone past; a judgement can, with a reason that stays', async ({
   page,

@@ -32,9 +32,12 @@ const CASES: readonly { name: string; change: Partial<DrawnSection>; recolour?: 
 ];
 
 function recoloured({ width, height, data }: Picture, to: Recolour): Picture {
-  const own = new Uint8ClampedArray(data.length);
-  for (let i = 0; i < data.length; i += 4) own.set([...to([...data.slice(i, i + 3)]), 255], i);
-  return { width, height, data: own };
+  const changed = new Uint8ClampedArray(data.length).fill(255);
+  for (let i = 0; i < data.length; i += 4) {
+    const rgb = to([data[i] ?? 0, data[i + 1] ?? 0, data[i + 2] ?? 0]);
+    for (let c = 0; c < 3; c += 1) changed[i + c] = rgb[c] ?? 0;
+  }
+  return { width, height, data: changed };
 }
 
 const found = CASES.map(({ name, change, recolour }, seed) => {

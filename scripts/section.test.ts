@@ -25,7 +25,7 @@ interface Printed {
   readonly wallEvenness: number | null;
   readonly roundShare: number | null;
 }
-/** As a person asks for it; the runner's own sandbox is ten times as slow at pixels. */
+/** As a person asks for it. */
 const printed = (...files: string[]) =>
   JSON.parse(
     execFileSync(process.execPath, ['--import', 'tsx', 'scripts/section.ts', ...files], { encoding: 'utf8' }),

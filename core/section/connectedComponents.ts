@@ -9,6 +9,11 @@ export function connectedComponents(mask: Uint8Array, width: number, height: num
   const seen = new Uint8Array(mask.length);
   const found: Component[] = [];
   const stack: number[] = [];
+  const visit = (place: number, isThere: boolean) => {
+    if (!isThere || mask[place] === 0 || seen[place] === 1) return;
+    seen[place] = 1;
+    stack.push(place);
+  };
   for (let start = 0; start < mask.length; start += 1) {
     if (mask[start] === 0 || seen[start] === 1) continue;
     const pixels: number[] = [];
@@ -20,11 +25,6 @@ export function connectedComponents(mask: Uint8Array, width: number, height: num
       const x = i % width;
       const y = (i - x) / width;
       if (x === 0 || y === 0 || x === width - 1 || y === height - 1) touchesEdge = true;
-      const visit = (at: number, isThere: boolean) => {
-        if (!isThere || mask[at] === 0 || seen[at] === 1) return;
-        seen[at] = 1;
-        stack.push(at);
-      };
       visit(i - 1, x > 0);
       visit(i + 1, x < width - 1);
       visit(i - width, y > 0);

@@ -77,15 +77,17 @@ export function drawSection(spec: DrawnSection, random: Random, width: number): 
   const reach = new Float32Array(pixels).fill(-1);
   let insidePx = 0;
   for (let i = 0; i < pixels; i += 1) {
-    const [x, y] = [i % width, Math.floor(i / width)];
+    const x = i % width;
+    const y = (i - x) / width;
     if (!isInside(x, y)) continue;
     inside[i] = 1;
     insidePx += 1;
-    const [dx, dy] = [x - middle.x, y - middle.y];
+    const dx = x - middle.x;
+    const dy = y - middle.y;
     if (far(dx, dy) <= innerPx / 2) reach[i] = nearest(dx, dy);
   }
   const wanted = Math.round(spec.voidShare * insidePx);
-  const longest = Float32Array.from(reach.filter((own) => own >= 0)).sort();
+  const longest = reach.filter((far) => far >= 0).sort();
   const radius = wanted === 0 ? Number.POSITIVE_INFINITY : (longest[longest.length - wanted] ?? 0);
   let airPx = 0;
   const bench = BENCHES[Math.floor(random() * BENCHES.length)] ?? BENCHES[0];
@@ -97,7 +99,8 @@ export function drawSection(spec: DrawnSection, random: Random, width: number): 
   }));
   const data = new Uint8ClampedArray(pixels * 4);
   for (let i = 0; i < pixels; i += 1) {
-    const [x, y] = [i % width, Math.floor(i / width)];
+    const x = i % width;
+    const y = (i - x) / width;
     let colour = bench as Colour;
     if (inside[i] === 1) {
       const depth = acrossPx / 2 - far(x - centre.x, y - centre.y);
@@ -110,10 +113,9 @@ export function drawSection(spec: DrawnSection, random: Random, width: number): 
       else if (under > -SEAM_SHARE * acrossPx) colour = SEAM;
       else colour = spec.tinned && depth < 0.012 * acrossPx ? TIN : COPPER;
     }
-    const light =
-      1.08 -
-      0.3 * (Math.hypot(x - shine.x, y - shine.y) / width) +
-      0.02 * waves.reduce((sum, wave) => sum + Math.sin(x * wave.x + y * wave.y + wave.at), 0);
+    let wavy = 0;
+    for (const wave of waves) wavy += Math.sin(x * wave.x + y * wave.y + wave.at);
+    const light = 1.08 - 0.3 * (Math.hypot(x - shine.x, y - shine.y) / width) + 0.02 * wavy;
     const grain = scattered(random, colour === AIR ? 4 : 9);
     for (let c = 0; c < 3; c += 1) data[i * 4 + c] = (colour[c] ?? 0) * light + grain;
     data[i * 4 + 3] = 255;
@@ -123,11 +125,13 @@ export function drawSection(spec: DrawnSection, random: Random, width: number): 
 
 /** How far a place lies out towards the nearest side of a hexagon turned so, px: half its across flats is its edge. */
 function hexagonDistance(turn: number): (x: number, y: number) => number {
-  const normals = [0, 1, 2].map((k) => {
+  const normal = (k: number) => {
     const angle = turn + (k * Math.PI) / 3;
     return [Math.cos(angle), Math.sin(angle)] as const;
-  });
-  return (x, y) => Math.max(...normals.map(([nx, ny]) => Math.abs(x * nx + y * ny)));
+  };
+  const normals = [normal(0), normal(1), normal(2)] as const;
+  const [[ax, ay], [bx, by], [cx, cy]] = normals;
+  return (x, y) => Math.max(Math.abs(x * ax + y * ay), Math.abs(x * bx + y * by), Math.abs(x * cx + y * cy));
 }
 
 type Place = readonly [x: number, y: number];
@@ -192,25 +196,36 @@ function nearestPlace(places: readonly Place[], innerPx: number) {
   const cell = Math.max(2, innerPx / Math.sqrt(places.length));
   const across = Math.ceil((2 * half) / cell) + 1;
   const cells = Array.from({ length: across * across }, (): number[] => []);
-  const at = (value: number) => Math.floor((value + half) / cell);
-  places.forEach(([x, y], i) => cells[at(y) * across + at(x)]?.push(i));
-  const find = (x: number, y: number) => {
-    const [column, row] = [at(x), at(y)];
-    let [least, index] = [Number.POSITIVE_INFINITY, -1];
-    for (let r = row - 2; r <= row + 2; r += 1) {
-      for (let c = column - 2; c <= column + 2; c += 1) {
-        if (c < 0 || r < 0 || c >= across || r >= across) continue;
-        for (const i of cells[r * across + c] ?? []) {
-          const [px, py] = places[i] as Place;
-          const away = Math.hypot(px - x, py - y);
-          if (away < least) [least, index] = [away, i];
+  const cellOf = (value: number) => Math.floor((value + half) / cell);
+  places.forEach(([x, y], i) => cells[cellOf(y) * across + cellOf(x)]?.push(i));
+  const xs = Float64Array.from(places, ([x]) => x);
+  const ys = Float64Array.from(places, ([, y]) => y);
+  const none: readonly number[] = [];
+  const indexOf = (x: number, y: number) => {
+    const column = cellOf(x);
+    const row = cellOf(y);
+    let least = Number.POSITIVE_INFINITY;
+    let index = -1;
+    for (let r = Math.max(0, row - 2); r <= Math.min(across - 1, row + 2); r += 1) {
+      for (let c = Math.max(0, column - 2); c <= Math.min(across - 1, column + 2); c += 1) {
+        const cellPlaces = cells[r * across + c] ?? none;
+        for (let k = 0; k < cellPlaces.length; k += 1) {
+          const i = cellPlaces[k] ?? 0;
+          const dx = (xs[i] ?? 0) - x;
+          const dy = (ys[i] ?? 0) - y;
+          const away = dx * dx + dy * dy;
+          if (away < least) {
+            least = away;
+            index = i;
+          }
         }
       }
     }
-    return { least, index };
+    return index;
   };
-  return {
-    farOf: (x: number, y: number) => find(x, y).least,
-    indexOf: (x: number, y: number) => find(x, y).index,
+  const farOf = (x: number, y: number) => {
+    const i = indexOf(x, y);
+    return i < 0 ? Number.POSITIVE_INFINITY : Math.hypot((xs[i] ?? 0) - x, (ys[i] ?? 0) - y);
   };
+  return { farOf, indexOf };
 }

@@ -54,10 +54,17 @@ function grainOf({ values, width, height }: Plane): number {
   for (let y = 1; y < height - 1; y += 1) {
     for (let x = 1; x < width - 1; x += 1) {
       const i = y * width + x;
-      const [a = 0, b = 0, c = 0] = [values[i - width - 1], values[i - width], values[i - width + 1]];
-      const [d = 0, e = 0, f = 0] = [values[i - 1], values[i], values[i + 1]];
-      const [g = 0, h = 0, k = 0] = [values[i + width - 1], values[i + width], values[i + width + 1]];
-      if (Math.min(a, b, c, d, e, f, g, h, k) < ALL_COPPER) continue;
+      const e = values[i] ?? 0;
+      if (e < ALL_COPPER) continue;
+      const a = values[i - width - 1] ?? 0;
+      const b = values[i - width] ?? 0;
+      const c = values[i - width + 1] ?? 0;
+      const d = values[i - 1] ?? 0;
+      const f = values[i + 1] ?? 0;
+      const g = values[i + width - 1] ?? 0;
+      const h = values[i + width] ?? 0;
+      const k = values[i + width + 1] ?? 0;
+      if (Math.min(a, b, c, d, f, g, h, k) < ALL_COPPER) continue;
       sum += Math.abs(a - 2 * b + c - 2 * d + 4 * e - 2 * f + g - 2 * h + k);
       count += 1;
     }
@@ -79,6 +86,10 @@ function halved({ values, width, height }: Plane): Plane {
   return { values: to, width: w, height: h };
 }
 
+/** Where a level is reached between the pixel before `k` and `k`, px along the line. */
+const reaches = (level: number, k: number, before: number, value: number) =>
+  k - 1 + (level - before) / (value - before);
+
 /** Counts the widths of the edges along a row or a column: from where copper ends to where air begins, or back. */
 function crossings(
   values: Float32Array,
@@ -96,18 +107,18 @@ function crossings(
     const before = values[start + (k - 1) * step] ?? 0;
     const value = values[start + k * step] ?? 0;
     if (value <= 0 || before <= 0) {
-      [copperAt, airAt] = [-1, -1];
+      copperAt = -1;
+      airAt = -1;
       continue;
     }
-    const place = (level: number) => k - 1 + (level - before) / (value - before);
-    if (before >= COPPER_FROM && value < COPPER_FROM) copperAt = place(COPPER_FROM);
-    if (before <= AIR_UNDER && value > AIR_UNDER) airAt = place(AIR_UNDER);
+    if (before >= COPPER_FROM && value < COPPER_FROM) copperAt = reaches(COPPER_FROM, k, before, value);
+    if (before <= AIR_UNDER && value > AIR_UNDER) airAt = reaches(AIR_UNDER, k, before, value);
     if (before > AIR_UNDER && value <= AIR_UNDER && copperAt >= 0) {
-      add(copperAt, place(AIR_UNDER));
+      add(copperAt, reaches(AIR_UNDER, k, before, value));
       copperAt = -1;
     }
     if (before < COPPER_FROM && value >= COPPER_FROM && airAt >= 0) {
-      add(airAt, place(COPPER_FROM));
+      add(airAt, reaches(COPPER_FROM, k, before, value));
       airAt = -1;
     }
   }

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import type { Solve } from '../../core/cutting/cutModel.ts';
-import { cases } from '../../core/lib/casesFixture.ts';
+import { cases, isThereTime } from '../../core/lib/casesFixture.ts';
 import { readJobFile } from '../../core/model/file.ts';
 import { type Job, jobSchema } from '../../core/model/job.ts';
 import { type Sizing, USUAL_SIZING } from '../../core/model/system.ts';
@@ -277,32 +277,35 @@ const jobOfInverter = (job: Job): Job => {
   return withFacts(whole, 'Bank', job.system?.places.find(({ name }) => name === 'Bank') ?? {});
 };
 
-test.each(['teasel', 'marrow', 'hut'])('the demo job %s: proved, at once, and taken in one step', (name) => {
-  const file = readJobFile(readFileSync(`demo/${name}.json`, 'utf8'));
-  if (!file.ok) throw new Error(file.sentence);
-  const { job, shop } = file.value;
-  const sizing = { ...USUAL_SIZING, byHand: true, fuses: true };
-  const worked = chooseTogether({ job, shop, solve, followDuty, sizing });
-  if (!worked) throw new Error('stopped');
-  expect(worked.together.outcome).toBe('least');
-  const staying = worked.together.rows.filter(({ stays }) => stays).map(({ cableId }) => cableId);
-  const burning = togetherFindings(worked.together, worked.job, shop, followDuty).filter(
-    ({ topic, state, cables }) =>
-      topic === 'under-fuse' && state === 'fails' && !cables.every((id) => staying.includes(id)),
-  );
-  expect(burning).toEqual([]);
-  expect(worked.together.together?.cost).toBeLessThanOrEqual(worked.together.alone.cost + 1e-6);
-  const after = takeTogether(job, worked.together.rows, worked.together.fuses);
-  expect(after.cables.map(({ tag }) => tag)).toEqual(job.cables.map(({ tag }) => tag));
-  expect(() => jobSchema.parse(after)).not.toThrow();
-  // No chosen cable fails by what its bench says that did not fail before.
-  const failing = (of: Job) =>
-    workUp(of, shop).cables.flatMap(({ cableId, findings }) =>
-      staying.includes(cableId)
-        ? []
-        : findings
-            .filter(({ stage, state }) => stage === 'gauge' && state === 'fails')
-            .map(({ topic, end }) => `${cableId} ${topic} ${end ?? ''}`),
+test.each(isThereTime ? ['teasel', 'marrow', 'hut'] : ['marrow'])(
+  'the demo job %s: proved, at once, and taken in one step',
+  (name) => {
+    const file = readJobFile(readFileSync(`demo/${name}.json`, 'utf8'));
+    if (!file.ok) throw new Error(file.sentence);
+    const { job, shop } = file.value;
+    const sizing = { ...USUAL_SIZING, byHand: true, fuses: true };
+    const worked = chooseTogether({ job, shop, solve, followDuty, sizing });
+    if (!worked) throw new Error('stopped');
+    expect(worked.together.outcome).toBe('least');
+    const staying = worked.together.rows.filter(({ stays }) => stays).map(({ cableId }) => cableId);
+    const burning = togetherFindings(worked.together, worked.job, shop, followDuty).filter(
+      ({ topic, state, cables }) =>
+        topic === 'under-fuse' && state === 'fails' && !cables.every((id) => staying.includes(id)),
     );
-  expect(failing(job)).toEqual(expect.arrayContaining(failing(after)));
-});
+    expect(burning).toEqual([]);
+    expect(worked.together.together?.cost).toBeLessThanOrEqual(worked.together.alone.cost + 1e-6);
+    const after = takeTogether(job, worked.together.rows, worked.together.fuses);
+    expect(after.cables.map(({ tag }) => tag)).toEqual(job.cables.map(({ tag }) => tag));
+    expect(() => jobSchema.parse(after)).not.toThrow();
+    // No chosen cable fails by what its bench says that did not fail before.
+    const failing = (of: Job) =>
+      workUp(of, shop).cables.flatMap(({ cableId, findings }) =>
+        staying.includes(cableId)
+          ? []
+          : findings
+              .filter(({ stage, state }) => stage === 'gauge' && state === 'fails')
+              .map(({ topic, end }) => `${cableId} ${topic} ${end ?? ''}`),
+      );
+    expect(failing(job)).toEqual(expect.arrayContaining(failing(after)));
+  },
+);
