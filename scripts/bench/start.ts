@@ -103,7 +103,7 @@ async function usableAfter(page: Page, url: string): Promise<number> {
 async function keyToPaint(page: Page): Promise<number> {
   const cdp = await page.context().newCDPSession(page);
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
-  const field = page.getByRole('textbox', { name: 'Stud to stud, as it lies' });
+  const field = page.getByRole('textbox', { name: 'Length along the route, stud to stud' });
   const times: number[] = [];
   for (let i = 0; i < WARMING + EDITS; i += 1) {
     await field.fill(String(1500 + 10 * i));
