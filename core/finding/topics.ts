@@ -64,6 +64,7 @@ export const TOPICS = {
       'return-beside',
       'lost-in-copper',
       'sizes-together',
+      'weight-limit',
     ] as const),
   ],
 } as const satisfies Readonly<Record<string, readonly string[]>>;

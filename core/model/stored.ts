@@ -189,6 +189,8 @@ const OPTIONAL = new Set([
     'mark',
     'blows',
     'hardware',
+    'mostSizes',
+    'mostKg',
   ],
 ]);
 /** Lists and texts that must be there, as they stand when nothing is in them. */

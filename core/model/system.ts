@@ -161,6 +161,8 @@ export const sizingSchema = z.strictObject({
   byHand: z.boolean(),
   /** At most so many different sizes. */
   mostSizes: z.optional(z.int().check(z.gte(1), z.lte(20))),
+  /** All cables of it may weigh so much together, kg. */
+  mostKg: z.optional(z.number().check(z.gte(0.1), z.lte(100_000))),
 });
 
 const areUnique = (list: readonly { readonly id: string }[]) =>

@@ -1,4 +1,4 @@
-import { lostOn } from './leastSizes.ts';
+import { type Infeasible, lostOn } from './leastSizes.ts';
 import { type Message, msg } from '../words/message.ts';
 import { collapsedIn, type Question } from './question.ts';
 import { pathId } from './ways.ts';
@@ -17,6 +17,8 @@ export interface InTheWay {
   /** All drops could be kept, but not with so few sizes: those that stay alone are this many. */
   readonly isByRule: boolean;
   readonly sizesThatStay: number;
+  /** Where only the weight is in the way: the least that keeps all else, kg. */
+  readonly leastKg?: number | undefined;
 }
 
 /** What decides the size that a cable gets. */
@@ -45,14 +47,11 @@ export function becauseOf(
 /** What stands in the way, in the installation's own terms. */
 export function inTheWayOf(
   { view, choices, problem }: Question,
-  {
-    without,
-    over,
-    isByRule,
-  }: { without: readonly string[]; over: readonly { path: string; neededV: number }[]; isByRule: boolean },
+  { without, over, isByRule, leastKg }: Infeasible,
 ): InTheWay {
   return {
     isByRule,
+    leastKg,
     sizesThatStay: new Set(
       problem.cables.flatMap(({ isFixed, choices: its }) => (isFixed ? [its[0]?.key] : [])),
     ).size,

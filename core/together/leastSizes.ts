@@ -9,6 +9,8 @@ export interface Choice {
   readonly spool?: string;
   /** In the measure that is to be least. */
   readonly cost: number;
+  /** The whole cable, kg; needed where the weight of all is limited. */
+  readonly kg?: number;
 }
 
 /** A cable whose size is to be chosen, with all that it may get. */
@@ -38,6 +40,8 @@ export interface SizesProblem {
   readonly alike?: readonly (readonly string[])[];
   /** At most so many different sizes, those that stay among them; no such limit where not given. */
   readonly mostSizes?: number;
+  /** All cables together weigh at most so much, kg; no such limit where not given. */
+  readonly mostKg?: number;
   /** Metres on the shelf by spool: where it is given, as little as can be is bought besides. */
   readonly shelf?: ReadonlyMap<string, number>;
 }
@@ -57,8 +61,10 @@ export interface Infeasible {
   readonly without: readonly string[];
   /** The least that would have to give way: paths, and the V that each would have to be allowed. */
   readonly over: readonly { readonly path: string; readonly neededV: number }[];
-  /** All drops could be kept, but not with so few sizes, or with cables alike. */
+  /** All drops could be kept, but not with so few sizes, with cables alike, or as light. */
   readonly isByRule: boolean;
+  /** All of it could be kept but the weight: this is the least that keeps the rest, kg. */
+  readonly leastKg?: number;
 }
 export const isInfeasible = (answer: SizesAnswer | Infeasible): answer is Infeasible => 'over' in answer;
 
@@ -76,8 +82,11 @@ const x = (cable: number, choice: number) => `x${cable}_${choice}`;
 
 type Terms = (readonly [number, string])[];
 
-/** What must hold whatever is asked for: one size each, alike where asked, few sizes where asked. */
-function rules({ cables, alike = [], mostSizes, shelf }: SizesProblem): {
+const weightTerms = (cables: SizesProblem['cables']): Terms =>
+  cables.flatMap(({ choices }, i) => choices.map(({ kg = 0 }, s) => [kg, x(i, s)] as const));
+
+/** What must hold whatever is asked for: one size each; alike, few sizes and a weight where asked. */
+function rules({ cables, alike = [], mostSizes, mostKg, shelf }: SizesProblem): {
   readonly rows: readonly string[];
   readonly binaries: readonly string[];
   /** What is bought beyond the shelf: metres by key. */
@@ -114,6 +123,7 @@ function rules({ cables, alike = [], mostSizes, shelf }: SizesProblem): {
     rows.push(` few: ${sum(keys.map((_, k) => [1, `y${k}`] as const))} <= ${mostSizes}`);
     binaries.push(...keys.map((_, k) => `y${k}`));
   }
+  if (mostKg !== undefined) rows.push(` light: ${sum(weightTerms(cables))} <= ${number(mostKg)}`);
   const bought = new Map<string, string>();
   if (shelf) {
     const spoolOf = ({ spool, key }: Choice) => spool ?? key;
@@ -177,6 +187,10 @@ function chosenIn(problem: SizesProblem, columns: Readonly<Record<string, number
 export const costIn = ({ cables }: SizesProblem, chosen: ReadonlyMap<string, number>): number =>
   cables.reduce((total, { id, choices }) => total + (choices[chosen.get(id) ?? 0]?.cost ?? 0), 0);
 
+/** What a choice of sizes weighs, kg. */
+export const kgIn = ({ cables }: SizesProblem, chosen: ReadonlyMap<string, number>): number =>
+  cables.reduce((total, { id, choices }) => total + (choices[chosen.get(id) ?? 0]?.kg ?? 0), 0);
+
 /** V that a path loses with some choice of sizes. */
 export const lostOn = (path: PathLimit, chosen: ReadonlyMap<string, number>): number =>
   path.cables.reduce((total, { id, volts }) => total + (volts[chosen.get(id) ?? 0] ?? 0), path.fixedV);
@@ -186,13 +200,14 @@ const isOver = ({ mostV }: PathLimit, lostV: number): boolean => lostV > mostV *
 
 /** Whether a choice of sizes keeps every drop, and what is asked of all of them together. */
 export function keepsAll(problem: SizesProblem, chosen: ReadonlyMap<string, number>): boolean {
-  const { cables, paths, alike = [], mostSizes } = problem;
+  const { cables, paths, alike = [], mostSizes, mostKg } = problem;
   const keys = new Map(cables.map(({ id, choices }) => [id, choices[chosen.get(id) ?? -1]?.key]));
   return (
     [...keys.values()].every((key) => key !== undefined) &&
     !paths.some((path) => isOver(path, lostOn(path, chosen))) &&
     alike.every((ids) => new Set(ids.map((id) => keys.get(id))).size <= 1) &&
-    (mostSizes === undefined || new Set(keys.values()).size <= mostSizes)
+    (mostSizes === undefined || new Set(keys.values()).size <= mostSizes) &&
+    (mostKg === undefined || kgIn(problem, chosen) <= mostKg * (1 + 1e-6))
   );
 }
 
@@ -218,6 +233,23 @@ function leastOver(problem: SizesProblem, solve: Solve, seconds: number): Infeas
     return isOver(path, neededV) ? [{ path: path.id, neededV }] : [];
   });
   return { without: [], over, isByRule: over.length === 0 };
+}
+
+/** The same where only the weight is to be least, and no limit is set to it. */
+export const lightest = ({ mostKg: _, shelf: _shelf, ...problem }: SizesProblem): SizesProblem => ({
+  ...problem,
+  cables: problem.cables.map((cable) => ({
+    ...cable,
+    choices: cable.choices.map((choice) => ({ ...choice, cost: choice.kg ?? 0 })),
+  })),
+});
+
+/** Whether it is the weight that stands in the way, and the least that keeps all else. */
+function tooHeavy(problem: SizesProblem, solve: Solve, seconds: number): Infeasible | null {
+  if (problem.mostKg === undefined) return null;
+  const answer = leastSizes(lightest(problem), solve, seconds);
+  if (!answer || isInfeasible(answer)) return null;
+  return { without: [], over: [], isByRule: true, leastKg: answer.cost };
 }
 
 /**
@@ -262,7 +294,10 @@ export function leastSizes(
       );
   }
   const answer = solve(lp({ objective, rows: [...held, ...buying], binaries }), { seconds, gap });
-  if (!answer.columns) return answer.isStopped ? null : leastOver(problem, solve, seconds);
+  if (!answer.columns)
+    return answer.isStopped
+      ? null
+      : (tooHeavy(problem, solve, seconds) ?? leastOver(problem, solve, seconds));
   const chosen = chosenIn(problem, answer.columns);
   const cost = costIn(problem, chosen);
   return { chosen, cost, bound: Math.min(cost, answer.bound), isProved: answer.optimal };

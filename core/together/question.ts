@@ -7,7 +7,7 @@ import type { SystemView } from '../system/view.ts';
 import type { SystemWork } from '../systemWork.ts';
 import { type Choices, choicesOf, type Stays } from './choices.ts';
 import { type Choice, keepsAll, type Sizable, type SizesProblem } from './leastSizes.ts';
-import { costOf, metresOf, priced } from './totals.ts';
+import { costOf, metresOf, type Priced, priced } from './totals.ts';
 import { lossesAs, pathLimits } from './ways.ts';
 
 /** What every round is asked with. */
@@ -83,6 +83,7 @@ export function questionOf(work: SystemWork, { shop, sizing, stays: staying, fol
     choicesOf(own, work, shop, sizing, staying.get(own.cable.id) ?? null, followDuty),
   );
   const byId = new Map(choices.map((own) => [own.conductor.cable.id, own]));
+  const weighed = (its: Priced) => ({ cost: costOf(sizing, its), kg: its.massKg });
   const cables = choices.map(({ conductor, sizes, stays }): Sizable => {
     const { cable, kind } = conductor;
     return {
@@ -92,7 +93,7 @@ export function questionOf(work: SystemWork, { shop, sizing, stays: staying, fol
       choices: sizes.map((cableSize): Choice => ({
         key: `${kind.id} ${sizeKey(cableSize.size)}`,
         spool: groupKey(kind.id, cableSize.size, cable.jacket),
-        cost: costOf(sizing, priced(view, conductor, cableSize, lossesAs(view, conductor, cableSize))),
+        ...weighed(priced(view, conductor, cableSize, lossesAs(view, conductor, cableSize))),
       })),
     };
   });
@@ -107,6 +108,7 @@ export function questionOf(work: SystemWork, { shop, sizing, stays: staying, fol
       paths: pathLimits(view, (id) => byId.get(id)?.sizes ?? [], sizing.dropPercent / 100),
       ...(sizing.alike && { alike: alike.groups }),
       ...(sizing.mostSizes !== undefined && { mostSizes: sizing.mostSizes }),
+      ...(sizing.mostKg !== undefined && { mostKg: sizing.mostKg }),
       ...(sizing.shelf && { shelf: shelfOf(shop) }),
     },
   };

@@ -1,4 +1,4 @@
-import { stated, worstFirst } from '../finding/finding.ts';
+import { atMost, stated, worstFirst } from '../finding/finding.ts';
 import type { Job } from '../model/job.ts';
 import type { Shop } from '../model/shop.ts';
 import type { Sizing } from '../model/system.ts';
@@ -40,7 +40,10 @@ export function inTheWaySays({ inTheWay }: Together, view: SystemView): Message[
       ({ loadId, stateId, allowedPercent, neededPercent }) =>
         msg`${view.placeOf(loadId)?.name ?? loadId} would have to be allowed ${amount(neededPercent, '%', 2)} in place of ${amount(allowedPercent, '%', 2)}, in ${stateSays(view, stateId)}.`,
     ),
-    ...(inTheWay.isByRule
+    ...(inTheWay.leastKg !== undefined
+      ? [msg`Nothing that keeps the rest is lighter than ${amount(inTheWay.leastKg, 'kg', 1)}.`]
+      : []),
+    ...(inTheWay.isByRule && inTheWay.leastKg === undefined
       ? [
           msg`The drops could be kept, but not with so few sizes or with the cables alike; those that stay have ${inTheWay.sizesThatStay} different ones.`,
         ]
@@ -196,6 +199,56 @@ function leastFinding(found: Together, view: SystemView): SystemFinding {
   );
 }
 
+/** Whether the cables are as light as was asked, and what that costs against the same without that limit. */
+function weightFinding(found: Together): SystemFinding[] {
+  const { weight, together, now, sizing } = found;
+  if (!weight) return [];
+  const { mostKg, without, leastKg, metAtDropPercent } = weight;
+  const shown = together ?? now;
+  const { title, unit, decimals } = MEASURES[sizing.least];
+  const more = without ? measured(sizing, shown) - measured(sizing, without) : 0;
+  const lostMore = without ? shown.lostW - without.lostW : 0;
+  const costs =
+    !together || !without
+      ? null
+      : without.massKg <= mostKg
+        ? msg`It costs nothing: without the limit they weigh ${amount(without.massKg, 'kg', 1)}.`
+        : msg`Without the limit: ${amount(without.massKg, 'kg', 1)}. Meeting it costs ${amount(Math.max(0, more), unit, decimals)} more (${title}), and ${amount(lostMore, 'W', 0)} more lost.`;
+  const tooHeavy =
+    leastKg === null
+      ? msg`The other limits are not met at any weight.`
+      : msg`Nothing that keeps the other limits is lighter than ${amount(leastKg, 'kg', 1)}.`;
+  const way =
+    metAtDropPercent === null
+      ? msg`A lighter kind of cable, a shorter way, or a higher limit.`
+      : msg`With ${amount(metAtDropPercent, '%', 0)} of the voltage drop allowed it can be met; or take a lighter kind of cable, or a shorter way.`;
+  return [
+    about(
+      atMost(
+        {
+          ...facts('weight-limit', '', msg`Weight of all cables`, ['kg', 1], {
+            formula: msg`Σ n · m · L ≤ the limit; its cost is the least sum with it less the least sum without it`,
+            substituted: [
+              msg`chosen: ${amount(shown.massKg, 'kg', 1)}`,
+              ...(leastKg === null
+                ? []
+                : [msg`the lightest that keeps the rest: ${amount(leastKg, 'kg', 1)}`]),
+              ...(without ? [msg`without the limit: ${amount(without.massKg, 'kg', 1)}`] : []),
+            ],
+            source: msg`a mixed-integer program, proved by branch and bound (HiGHS)`,
+            assumes: msg`copper and jacket alone: no lugs, fuses or devices`,
+          }),
+          value: shown.massKg,
+          ...(costs && { because: costs }),
+          ...(!together && { because: tooHeavy, remedy: way }),
+        },
+        mostKg,
+      ),
+      {},
+    ),
+  ];
+}
+
 /** What the whole installation would be found to be with the sizes taken, worst first; what was chosen before all else. */
 export function togetherFindings(
   found: Together,
@@ -204,7 +257,10 @@ export function togetherFindings(
   followDuty: FollowDuty,
 ): SystemFinding[] {
   const work = systemWork(withPlaces(job), shop, followDuty);
-  if (!found.together) return [leastFinding(found, work.view)];
+  if (!found.together) return [leastFinding(found, work.view), ...weightFinding(found)];
   const works = workUpCables(work.job, shop, work, { followDuty });
-  return [leastFinding(found, work.view), ...worstFirst(systemFindings(work, works, shop))];
+  return [
+    leastFinding(found, work.view),
+    ...worstFirst([...weightFinding(found), ...systemFindings(work, works, shop)]),
+  ];
 }

@@ -13,7 +13,15 @@ import type { Message } from '../words/message.ts';
 import { becauseOf, type InTheWay, inTheWayOf } from './because.ts';
 import { allowedAsItIs, type Choices, isBegun, type Stays, staysIn, typedDraw } from './choices.ts';
 import { type FuseProposal, fusesFor, withFuses } from './fuses.ts';
-import { costIn, eachAlone, isInfeasible, keepsAll, leastSizes } from './leastSizes.ts';
+import {
+  costIn,
+  eachAlone,
+  isInfeasible,
+  keepsAll,
+  leastSizes,
+  lightest,
+  type SizesProblem,
+} from './leastSizes.ts';
 import { collapsedIn, type Needed, presentIn, type Question, questionOf, thickestOf } from './question.ts';
 import { type Totals, totalsOf } from './totals.ts';
 import { pathLimits } from './ways.ts';
@@ -53,6 +61,19 @@ export interface Together {
   /** Cables that carry the same current and cannot have the same size. */
   readonly unlike: readonly string[];
   readonly inTheWay: InTheWay | null;
+  /** What it takes to stay under the weight that was set; null where none was. */
+  readonly weight: WeightLimit | null;
+}
+
+/** A limit to the weight of all cables, and what it costs to meet it. */
+export interface WeightLimit {
+  readonly mostKg: number;
+  /** What would be chosen were there no such limit; null where nothing keeps the rest either. */
+  readonly without: Totals | null;
+  /** The least weight that keeps all else, kg. */
+  readonly leastKg: number | null;
+  /** Where that is too heavy: of the drop allowed, percent, from where on it can be met; null where nowhere. */
+  readonly metAtDropPercent: number | null;
 }
 
 /** A job and its shop, and how they are asked. */
@@ -74,6 +95,10 @@ export interface TradePoint {
   readonly dropPercent: number;
   readonly totals: Totals | null;
 }
+
+/** Up to here loads are allowed more to bring the weight down, percent, and how closely it is found. */
+const MOST_DROP_PERCENT = 300;
+const DROP_STEP_PERCENT = 2;
 
 /** Rounds in which currents and temperatures are found anew; they are still after two or three. */
 const MOST_ROUNDS = 8;
@@ -275,14 +300,17 @@ function workedOut(found: Rounds): Worked | null {
     fuses,
     unlike: question.unlike,
     inTheWay: best ? null : (failed?.inTheWay ?? null),
+    weight: weightLimit(question, sizing, solve, (chosen) => totals(sizeIn(chosen))),
   };
+  const pathsAt = (dropPercent: number) =>
+    pathLimits(question.view, (id) => byId.get(id)?.sizes ?? [], dropPercent / 100);
   const sizes = new Map(rows.flatMap(({ cableId, together: own }) => (own ? [[cableId, own] as const] : [])));
   return {
     together,
     job: best ? withFuses(withSizes(placed, free, sizes), fuses) : placed,
     tradeAt: (dropPercent) => {
       const eased = { ...sizing, dropPercent };
-      const paths = pathLimits(question.view, (id) => byId.get(id)?.sizes ?? [], dropPercent / 100);
+      const paths = pathsAt(dropPercent);
       const answer = leastSizes({ ...problem, paths }, solve, 3);
       return {
         dropPercent,
@@ -292,6 +320,43 @@ function workedOut(found: Rounds): Worked | null {
             : null,
       };
     },
+  };
+}
+
+/** What a limit to the weight costs, for the currents it stands on; null where none is set. */
+function weightLimit(
+  { view, choices, problem }: Question,
+  { mostKg, dropPercent }: Sizing,
+  solve: Solve,
+  totals: (chosen: ReadonlyMap<string, number>) => Totals,
+): WeightLimit | null {
+  if (mostKg === undefined) return null;
+  const { mostKg: _, ...unlimited } = problem;
+  const asked = (one: SizesProblem) => {
+    const answer = leastSizes(one, solve, 3);
+    return answer && !isInfeasible(answer) ? answer : null;
+  };
+  const byId = new Map(choices.map((its) => [its.conductor.cable.id, its]));
+  const lightAt = (percent: number): number | null => {
+    const paths = pathLimits(view, (id) => byId.get(id)?.sizes ?? [], percent / 100);
+    return asked(lightest({ ...problem, paths }))?.cost ?? null;
+  };
+  const isMet = (percent: number) => (lightAt(percent) ?? Number.POSITIVE_INFINITY) <= mostKg;
+  const leastKg = lightAt(dropPercent);
+  let [low, high] = [dropPercent, MOST_DROP_PERCENT];
+  const isTooHeavy = leastKg === null || leastKg > mostKg;
+  const canBeMet = isTooHeavy && isMet(high);
+  while (canBeMet && high - low > DROP_STEP_PERCENT) {
+    const middle = (low + high) / 2;
+    if (isMet(middle)) high = middle;
+    else low = middle;
+  }
+  const without = asked(unlimited);
+  return {
+    mostKg,
+    without: without && totals(without.chosen),
+    leastKg,
+    metAtDropPercent: canBeMet ? Math.ceil(high) : null,
   };
 }
 

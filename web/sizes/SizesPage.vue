@@ -84,6 +84,10 @@ function setMost(count: number | null): void {
   const { mostSizes: _, ...rest } = sizing.value;
   setSizing(count === null ? rest : { ...rest, mostSizes: count });
 }
+function setWeight(mostKg: number | null): void {
+  const { mostKg: _, ...rest } = sizing.value;
+  setSizing(mostKg === null ? rest : { ...rest, mostKg });
+}
 function setHours(stateId: string, hours: number | null): void {
   change(say`hours a year`, (system) => ({
     ...system,
@@ -171,6 +175,7 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
             :states="states"
             @change="set"
             @fewest="setMost"
+            @lightest="setWeight"
             @hours="setHours"
           />
           <div v-if="together" class="mt-3 overflow-x-auto">

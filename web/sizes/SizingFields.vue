@@ -13,6 +13,7 @@ const { sizing, states } = defineProps<{ sizing: Sizing; states: System['states'
 const emit = defineEmits<{
   change: [part: Partial<Sizing>];
   fewest: [count: number | null];
+  lightest: [mostKg: number | null];
   hours: [stateId: string, hours: number | null];
 }>();
 
@@ -35,7 +36,9 @@ const checks = computed(
 
 <template>
   <section :aria-label="say`What is asked`" class="space-y-2.5">
-    <div class="grid items-start gap-3 sm:grid-cols-[minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)]">
+    <div
+      class="grid items-start gap-3 sm:grid-cols-3 xl:grid-cols-[minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)]"
+    >
       <SegmentedField
         :label="say`Least`"
         :model-value="sizing.least"
@@ -62,6 +65,18 @@ const checks = computed(
         optional
         @update:model-value="emit('fewest', Math.round($event))"
         @clear="emit('fewest', null)"
+      />
+      <QuantityField
+        :label="say`Weight of all cables at most`"
+        kind="weight"
+        :model-value="sizing.mostKg ?? null"
+        :least="0.1"
+        :most="1e5"
+        :decimals="1"
+        :placeholder="say`no limit`"
+        optional
+        @update:model-value="emit('lightest', $event)"
+        @clear="emit('lightest', null)"
       />
     </div>
     <div v-if="sizing.least === 'years'" class="grid items-start gap-3 sm:grid-cols-3">

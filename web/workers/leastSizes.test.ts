@@ -9,6 +9,7 @@ import { areaMm2, type ConductorSize } from '../../core/model/tables/size.ts';
 import {
   eachAlone,
   isInfeasible,
+  kgIn,
   leastSizes,
   lostOn,
   type SizesProblem,
@@ -201,6 +202,41 @@ describe('every small installation', () => {
         if (keeps(problem, alone)) expect(answer.cost).toBeLessThanOrEqual(costOf(problem, alone) + 1e-3);
         const paths = problem.paths.map((path) => ({ ...path, mostV: (path.mostV * percent) / 100 }));
         expect(solved({ ...problem, paths }).cost).toBeLessThanOrEqual(answer.cost + 1e-3);
+      }),
+      { numRuns: cases(60) },
+    );
+  });
+
+  test('under a weight: as by trying all combinations, and what is too heavy names the least that would do', () => {
+    fc.assert(
+      fc.property(problems, fc.integer({ min: 50, max: 130 }), (bare, percent) => {
+        // Weight goes another way than cost: the cheap sizes are the heavy ones.
+        const cables = bare.cables.map((cable) => ({
+          ...cable,
+          choices: cable.choices.map((choice, s) => ({
+            ...choice,
+            kg: choice.cost,
+            cost: cable.metres * (1 + ((s * 7) % 5)),
+          })),
+        }));
+        const problem = { ...bare, cables };
+        const free = leastSizes(problem, solve);
+        if (!free || isInfeasible(free)) return;
+        const kgOf = (chosen: ReadonlyMap<string, number>) => kgIn(problem, chosen);
+        const mostKg = (kgOf(free.chosen) * percent) / 100;
+        const best = byTrying(problem, (chosen) => kgOf(chosen) <= mostKg * (1 + 1e-6));
+        const answer = leastSizes({ ...problem, mostKg }, solve);
+        if (!answer) throw new Error('stopped');
+        if (!isInfeasible(answer)) {
+          expect(kgOf(answer.chosen)).toBeLessThanOrEqual(mostKg * (1 + 1e-6));
+          expect(answer.cost).toBeCloseTo(best ?? Number.NaN, 3);
+          expect(answer.cost).toBeGreaterThanOrEqual(free.cost - 1e-3);
+          return;
+        }
+        expect(best).toBeNull();
+        expect(answer.leastKg).toBeGreaterThan(mostKg);
+        const met = leastSizes({ ...problem, mostKg: (answer.leastKg ?? 0) * (1 + 1e-6) }, solve);
+        expect(met && !isInfeasible(met)).toBe(true);
       }),
       { numRuns: cases(60) },
     );

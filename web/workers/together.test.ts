@@ -167,6 +167,39 @@ describe('what is asked of the sizes', () => {
     expect(tell(first?.because ?? '')).toContain('those that stay have 2');
   });
 
+  test('a weight that all cables stay under costs what it says; one under the lightest says from what drop on', () => {
+    const years: Partial<Sizing> = { least: 'years', years: 20, pricePerKwh: 2 };
+    const [state] = two.system?.states ?? [];
+    const long: Job = {
+      ...two,
+      ...(two.system && state && { system: { ...two.system, states: [{ ...state, hoursPerYear: 4000 }] } }),
+    };
+    const free = chosen(long, years).together;
+    const heavy = free.together?.massKg ?? 0;
+    const light = chosen(long, { least: 'weight' }).together.together?.massKg ?? 0;
+    expect(light).toBeLessThan(heavy * 0.9);
+    expect(free.weight).toBeNull();
+
+    const mostKg = (heavy + light) / 2;
+    const { together } = chosen(long, { ...years, mostKg });
+    expect(together.together?.massKg).toBeLessThanOrEqual(mostKg);
+    expect(together.weight?.without?.massKg).toBeCloseTo(heavy, 1);
+    const more = (together.together?.cost ?? 0) - (together.weight?.without?.cost ?? 0);
+    expect(more).toBeGreaterThan(0);
+    const weightOf = (all: readonly { topic: string }[]) => all.find(({ topic }) => topic === 'weight-limit');
+    expect(weightOf(togetherFindings(together, long, SHOP, followDuty))).toMatchObject({ state: 'holds' });
+
+    const none = chosen(long, { mostKg: light * 0.97 }).together;
+    expect(none.outcome).toBe('none');
+    expect(none.inTheWay?.leastKg).toBeCloseTo(light, 1);
+    const eased = none.weight?.metAtDropPercent ?? 0;
+    expect(eased).toBeGreaterThan(100);
+    const met = chosen(long, { mostKg: light * 0.97, dropPercent: eased }).together;
+    expect(met.together?.massKg).toBeLessThanOrEqual(light * 0.97);
+    const tooHeavy = weightOf(togetherFindings(none, long, SHOP, followDuty));
+    expect(tooHeavy).toMatchObject({ state: 'fails' });
+  });
+
   test('losses over the years make copper where current runs for hours', () => {
     const held = withSystem(two, (system) => ({
       ...system,

@@ -17,6 +17,7 @@ export type QuantityKind =
   | 'percent'
   | 'angle'
   | 'mass'
+  | 'weight'
   | 'number';
 
 export interface UnitOfEntry {
@@ -58,6 +59,10 @@ export const UNITS: Readonly<
   // Here a capital M matters and is told from a small one before the case is dropped: see `unitNamed`.
   megohm: { base: 'MΩ', units: by({ mω: 1, mohm: 1, gω: 1000, gohm: 1000, kω: 0.001, kohm: 0.001 }) },
   mass: { base: 'g', units: by({ g: 1, kg: 1000, oz: OUNCE_G, lb: 16 * OUNCE_G, lbs: 16 * OUNCE_G }) },
+  weight: {
+    base: 'kg',
+    units: by({ g: 0.001, kg: 1, oz: OUNCE_G / 1000, lb: 0.016 * OUNCE_G, lbs: 0.016 * OUNCE_G }),
+  },
   force: { base: 'N', units: by({ n: 1, kn: 1000, kg: 9.80665, lbf: LBF_N, lb: LBF_N, lbs: LBF_N }) },
   torque: {
     base: 'N·m',
