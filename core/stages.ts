@@ -242,6 +242,7 @@ function proofSubjectOf(
     size: assessed.size,
     copperMm2: assessed.copperMm2,
     copper: kind,
+    isBare: kind.insulation === 'bare',
     ends,
     joins,
     lengths,
@@ -254,11 +255,11 @@ function proofSubjectOf(
 
 /** What each stage finds, in the order of the craft. What is waived is not yet told here. */
 export const STAGE_FINDINGS = {
-  run: ({ cable, given, choice, around }: LaidOut): Finding[] => [
+  run: ({ cable, kind, given, choice, around }: LaidOut): Finding[] => [
     ...runFindings(cable.run, choice.taken.at),
     ...askFindings(governingRun(given.run)),
     ...circuitFindings(cable.run, around),
-    ...wayFindings(cable, choice.taken.at),
+    ...wayFindings(cable, kind, choice.taken.at),
   ],
   gauge: ({ cable, kind, shop, around, followDuty, choice }: LaidOut): Finding[] => [
     ...choice.findings,

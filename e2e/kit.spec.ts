@@ -57,7 +57,12 @@ test('a way is drawn as it is typed, and what lies along it governs', async ({ p
   await expect(plan).toContainText('gland, 15');
   await page.getByRole('button', { name: 'A place where it rubs' }).click();
   await expect(plan).toContainText('rubs: an edge');
-  await page.getByRole('switch', { name: 'guarded 1' }).click();
+  const rubs = app.ledger.getByRole('button', { name: /Rubs: an edge/ });
+  await expect(rubs).toContainText('fails');
+  await app.choose('Guard 1', 'edge strip');
+  await expect(rubs).toContainText('watch');
+  await app.choose('Guard 1', 'slit hose');
+  await expect(rubs).toContainText('pass');
   await expect(plan).toContainText('an edge, guarded');
   await app.type('Support spacing', '900');
   await expect(app.ledger.getByRole('button', { name: /Supports apart/ })).toContainText('watch');

@@ -194,6 +194,12 @@ function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts |
         group: 'hardware',
         work: workOf(takers, '', PER_END, []),
       };
+    case 'guard':
+      return {
+        note: msg`where it rubs`,
+        group: 'layers',
+        work: workOf(takers, stockUnit(stock), msg`one for each place where it rubs`, []),
+      };
     case 'label':
       return {
         note: msg`one at each end`,
@@ -205,7 +211,19 @@ function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts |
   }
 }
 
-const ORDER = ['lug', 'sleeve', 'sealant', 'layer', 'solder', 'slug', 'flux', 'adapter', 'hardware', 'label'];
+const ORDER = [
+  'lug',
+  'sleeve',
+  'sealant',
+  'layer',
+  'solder',
+  'slug',
+  'flux',
+  'guard',
+  'adapter',
+  'hardware',
+  'label',
+];
 const rankOf = (stock: string) => ORDER.indexOf(keyOf(stock).kind);
 
 /** What is to be kept on the shelf and runs out, whether or not anything here takes it. */

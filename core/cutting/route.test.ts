@@ -5,6 +5,9 @@ import { genericShop } from '../model/catalogue/genericShop.ts';
 import type { Cable } from '../model/cable.ts';
 import type { Way } from '../model/run.ts';
 import { newCable } from '../model/newCable.ts';
+import { GUARD_IDS } from '../model/tables/guards.ts';
+import type { Layer } from '../model/tables/layers.ts';
+import { kitOf } from './kit.ts';
 import { workUpCable } from '../workup.ts';
 import { withLength } from './returnLength.ts';
 import { governingRun, stretchesOf } from '../sizing/governingRun.ts';
@@ -173,13 +176,89 @@ describe('what lies on the way governs the cable', () => {
     expect(bend(70)).toBe('fails');
     expect(bend(80, ['flexing'])).toBe('fails');
   });
-  test('supports too far apart and an unguarded edge are watched; braid guards it', () => {
+  test('supports too far apart are watched', () => {
     expect(finding(on({ supportEveryMm: 600 }), 'supports')?.state).toBe('watch');
     expect(finding(on({ supportEveryMm: 450 }), 'supports')?.state).toBe('holds');
-    const edge = on({ rubs: [{ what: 'frame', atMm: 300, guarded: false }] });
-    expect(finding(edge, 'rub-1')?.state).toBe('watch');
-    const braided = { ...edge, ends: { ...edge.ends, A: { ...edge.ends.A, layers: ['braid' as const] } } };
-    expect(finding(braided, 'rub-1')?.state).toBe('holds');
+  });
+
+  type Rub = Way['rubs'][number];
+  const rubbing = (
+    polarity: Cable['polarity'],
+    rub: Partial<Rub>,
+    braided = false,
+    kindId?: string,
+  ): Cable => {
+    const edge = on({ rubs: [{ what: 'frame', atMm: 300, guarded: rub.guard !== undefined, ...rub }] });
+    const layers = braided ? (['braid'] as const).slice() : [];
+    return {
+      ...edge,
+      polarity,
+      gauge: kindId === undefined ? edge.gauge : { kindId },
+      ends: { ...edge.ends, A: { ...edge.ends.A, layers } },
+    };
+  };
+  const rubState = (own: Cable) => finding(own, 'rub-1')?.state;
+  test.each([
+    ['nothing', {}, false, 'fails', 'watch'],
+    ['braid over the cable', {}, true, 'watch', 'holds'],
+    ['an edge strip', { guard: 'edge strip' }, false, 'watch', 'holds'],
+    ['a bushing', { guard: 'bushing' }, false, 'holds', 'holds'],
+    ['a slit hose', { guard: 'slit hose' }, false, 'holds', 'holds'],
+    ['some sheath that is not named', { guarded: true }, false, 'holds', 'holds'],
+  ] as const)(
+    'where it rubs, %s: a live cable asks for a sheath, a ground for less',
+    (_, rub, braid, live, ground) => {
+      expect(rubState(rubbing('positive', rub, braid))).toBe(live);
+      expect(rubState(rubbing('link', rub, braid))).toBe(live);
+      expect(rubState(rubbing('negative', rub, braid))).toBe(ground);
+    },
+  );
+  test('more between cable and edge never makes it worse, and a live cable is never better off than a ground', () => {
+    const RANK = ['fails', 'watch', 'holds'];
+    const ranked = (own: Cable) => RANK.indexOf(rubState(own) ?? '');
+    const guards = [undefined, ...GUARD_IDS];
+    for (const guard of guards)
+      for (const polarity of ['positive', 'negative', 'link'] as const) {
+        const rub = guard ? { guard } : {};
+        const [bare, braided] = [ranked(rubbing(polarity, rub)), ranked(rubbing(polarity, rub, true))];
+        expect(braided).toBeGreaterThanOrEqual(bare);
+        expect(bare).toBeGreaterThanOrEqual(ranked(rubbing(polarity, {})));
+        expect(ranked(rubbing('negative', rub))).toBeGreaterThanOrEqual(bare);
+      }
+  });
+  test('braid over it clears a soft jacket that rubs, and glass one that feeds a flame', () => {
+    const soft = (layers: Layer[], meets: Partial<Cable['run']>) => {
+      const own = rubbing('negative', {}, false, 'battery');
+      return { ...own, run: { ...own.run, ...meets }, ends: { ...own.ends, A: { ...own.ends.A, layers } } };
+    };
+    expect(finding(soft([], {}), 'suits-rubbing')?.state).toBe('watch');
+    expect(finding(soft(['braid'], {}), 'suits-rubbing')?.state).toBe('holds');
+    const welding = (layers: Layer[]) => {
+      const own = soft(layers, { engineSpace: true });
+      return finding({ ...own, gauge: { kindId: 'welding' } }, 'suits-flame')?.state;
+    };
+    expect([welding([]), welding(['braid']), welding(['glass'])]).toEqual(['watch', 'watch', 'holds']);
+  });
+  test('a guard is a line of the kit: a length of hose, a bushing by the piece', () => {
+    const lineOf = (guard: Rub['guard']) => {
+      const cable = rubbing('positive', { guard });
+      return kitOf([{ cable, work: workUpCable(cable, shop), key: 'k' }], shop).lines.find(({ key }) =>
+        key.startsWith('guard:'),
+      );
+    };
+    expect(lineOf('slit hose')).toMatchObject({ need: 300, unit: 'mm' });
+    expect(lineOf('bushing')).toMatchObject({ need: 1, unit: '' });
+    expect(lineOf(undefined)).toBeUndefined();
+  });
+  test('a braided strap is for ground: live it fails in every way, on ground it needs neither guard nor insulation test', () => {
+    const strap = (polarity: Cable['polarity']) =>
+      workUpCable(rubbing(polarity, {}, false, 'ground-strap'), shop).findings;
+    const of = (polarity: Cable['polarity'], id: string) =>
+      strap(polarity).find((own) => own.id === id)?.state;
+    for (const id of ['suits-live', 'insulation', 'rub-1']) {
+      expect([id, of('positive', id)]).toEqual([id, 'fails']);
+      expect([id, of('negative', id) ?? 'holds']).toEqual([id, 'holds']);
+    }
   });
   test('a length that is not the route’s is watched; laid out, the laid length is used and said', () => {
     expect(finding(on({ route: worked }), 'route')?.state).toBe('holds');

@@ -1,3 +1,4 @@
+import { type Guard, GUARDS } from '../model/tables/guards.ts';
 import { LAYERS } from '../model/tables/layers.ts';
 import { ADAPTERS, type AdapterId } from '../model/tables/posts.ts';
 import type { Shop } from '../model/shop.ts';
@@ -13,11 +14,18 @@ export function keyOf(stock: string): { readonly kind: string; readonly id: stri
 /** How something on the shelf is counted: pieces, mm or g. */
 export type StockUnit = '' | 'mm' | 'g';
 
+const isGuardByLength = (kind: string, id: string) =>
+  kind === 'guard' && Object.hasOwn(GUARDS, id) && GUARDS[id as Guard].cutMm !== null;
+
 /** How something on the shelf is counted, by its key there. @example stockUnit('sleeve:s2') // "mm" */
 export function stockUnit(stock: string): StockUnit {
   const { kind, id } = keyOf(stock);
   if (['solder', 'flux', 'sealant'].includes(kind)) return 'g';
-  return ['sleeve', 'spool'].includes(kind) || (kind === 'layer' && id !== 'boot') ? 'mm' : '';
+  return ['sleeve', 'spool'].includes(kind) ||
+    (kind === 'layer' && id !== 'boot') ||
+    isGuardByLength(kind, id)
+    ? 'mm'
+    : '';
 }
 
 /** What something on the shelf is called, by its key there; null where the shop does not know it any more. */
@@ -51,6 +59,8 @@ export function stockTitle(stock: string, shop: Shop): Message | null {
       return msg`Flexible adhesive`;
     case 'adapter':
       return Object.hasOwn(ADAPTERS, id) ? capitalised(ADAPTERS[id as AdapterId].title) : null;
+    case 'guard':
+      return Object.hasOwn(GUARDS, id) ? capitalised(GUARDS[id as Guard].title) : null;
     case 'hardware':
       return msg`Nut and washers ${id}`;
     default:

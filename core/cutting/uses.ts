@@ -1,8 +1,9 @@
-import { type Message, msg } from '../words/message.ts';
+import { type Message, msg, verbatim } from '../words/message.ts';
 import type { Cable } from '../model/cable.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import { usesSolder } from '../model/method.ts';
+import { GUARDS } from '../model/tables/guards.ts';
 import { isDone, isHeld, isMelted } from '../model/stepId.ts';
 import { fluxG } from '../termination/methods/flux.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
@@ -12,7 +13,7 @@ import type { ToCut } from './pieces.ts';
 export interface Use {
   /** The part: "lug.A", "sleeve.B", "braid", "join-lug.j1". */
   readonly part: string;
-  /** What it takes: "lug:l4", "sleeve:s2", "layer:boot", "slug:70", "adapter:large-to-m8", "solder", "label". */
+  /** What it takes: "lug:l4", "sleeve:s2", "layer:boot", "slug:70", "adapter:large-to-m8", "guard:bushing", "solder", "label". */
   readonly stock: string;
   readonly who: Message;
   /** Pieces, mm or g, for all conductors that run side by side. */
@@ -57,7 +58,8 @@ export function isSpent(part: string, cable: Pick<Cable, 'done'>): boolean {
     case 'label':
     case 'adapter':
     case 'hardware':
-      // What goes on the stud goes along with the finished cable.
+    case 'guard':
+      // What goes on the stud or along the way goes along with the finished cable.
       return isDone(cable, 'label');
     default:
       return kind === 'cable' && isDone(cable, 'cut');
@@ -97,6 +99,10 @@ export function usesOf({ cable, work }: Omit<ToCut, 'key'>, practice: HousePract
     if (END_NAMES.some((name) => work.ends[name].layers.includes(layer)))
       take(layer, `layer:${layer}`, cable.tag, work.lengths?.cutMm ?? 0);
   }
+  cable.run.way?.rubs.forEach(({ what, guarded, guard }, i) => {
+    if (guarded && guard)
+      take(`guard.${i}`, `guard:${guard}`, verbatim`${cable.tag}, ${what}`, GUARDS[guard].cutMm ?? 1);
+  });
   take('label', 'label', cable.tag, LABELS);
   work.joins.forEach(({ spec, connector, sleeve }, i) => {
     const who = msg`${cable.tag}, join ${i + 1}`;

@@ -2,6 +2,10 @@ import { MOST_SUPPORT_MM } from './supports.ts';
 import { atLeast, atMost, type Finding, stated } from '../finding/finding.ts';
 import type { Cable } from '../model/cable.ts';
 import type { Run } from '../model/run.ts';
+import type { CableKind } from '../model/shop.ts';
+import { GUARDS, type GuardFacts } from '../model/tables/guards.ts';
+import { LAYERS, type Layer } from '../model/tables/layers.ts';
+import { wornBy } from '../sizing/choose.ts';
 import type { Assessment } from '../sizing/assess.ts';
 import { amount, msg, numeral, verbatim, listed, bare } from '../words/message.ts';
 import { routeLengthMm, tightestBend } from './route.ts';
@@ -10,19 +14,20 @@ import { routeLengthMm, tightestBend } from './route.ts';
 const ROUTE_SHARE = 0.03;
 
 /** What the way asks: bends wide enough, supports close enough, nothing that rubs, and one length. */
-export function wayFindings(cable: Cable, assessed: Assessment): Finding[] {
+export function wayFindings(cable: Cable, kind: CableKind, assessed: Assessment): Finding[] {
   const { run } = cable;
   const { way } = run;
   if (!way) return [];
-  const guardedByBraid = [cable.ends.A, cable.ends.B].some(({ layers }) => layers?.includes('braid'));
   return [
     ...bends(run, assessed),
     ...supports(way.supportEveryMm),
-    ...way.rubs.filter(({ guarded }) => !guarded).map((rub, i) => rubs(rub, i, guardedByBraid)),
+    ...way.rubs.map((rub, i) => rubs(rub, i, cable, kind)),
     ...zones(run),
     ...measured(run),
   ];
 }
+
+type Rub = NonNullable<Run['way']>['rubs'][number];
 
 const SOURCE = msg`small-craft and craft practice; shop settings`;
 
@@ -80,7 +85,34 @@ function supports(everyMm: number | undefined): Finding[] {
   ];
 }
 
-function rubs({ what, atMm }: { what: string; atMm: number }, i: number, braided: boolean): Finding {
+/** What keeps a cable off a place where it rubs: what is named there, else the braid over all of it. */
+function guardOf(
+  { guarded, guard }: Rub,
+  worn: readonly Layer[],
+): Pick<GuardFacts, 'title' | 'isSheath'> | null {
+  if (guarded) return guard ? GUARDS[guard] : { title: msg`a guard`, isSheath: true };
+  return worn.includes('braid') ? { title: LAYERS.braid.title, isSheath: false } : null;
+}
+
+/**
+ * A place where it rubs. Worn through, a live conductor feeds a short: it wants a sheath there, and bare it fails. A ground
+ * touches what it is bolted to anyway: anything between is enough, and a bare strap needs nothing.
+ */
+function rubs(rub: Rub, i: number, cable: Cable, kind: CableKind): Finding {
+  const { what, atMm } = rub;
+  const isGround = cable.polarity === 'negative';
+  const guard = guardOf(rub, wornBy(cable));
+  const isEnough = isGround ? guard !== null || kind.insulation === 'bare' : guard?.isSheath === true;
+  const where = amount(atMm, 'mm', 0);
+  const because = isEnough
+    ? guard
+      ? msg`At ${where}; ${guard.title} keeps it off.`
+      : msg`At ${where}; a bare strap has no jacket to wear, and ground to touch.`
+    : guard
+      ? msg`At ${where}; ${guard.title} alone wears through in time, and the conductor is live.`
+      : isGround
+        ? msg`At ${where} nothing is between jacket and edge.`
+        : msg`At ${where} nothing is between jacket and edge, and the conductor is live: worn through, it is a short.`;
   return stated(
     {
       topic: 'rub',
@@ -90,18 +122,25 @@ function rubs({ what, atMm }: { what: string; atMm: number }, i: number, braided
       value: atMm,
       unit: 'mm',
       decimals: 0,
-      because: braided
-        ? msg`At ${amount(atMm, 'mm', 0)}; braided sleeve takes it.`
-        : msg`At ${amount(atMm, 'mm', 0)} nothing is between jacket and edge.`,
-      ...(!braided && { remedy: msg`Braided sleeve, a bushing, or another way.` }),
+      because,
+      ...(!isEnough && {
+        remedy: isGround
+          ? msg`Braided sleeve, edge strip, a bushing, or another way.`
+          : msg`A slit hose or a bushing, or another way.`,
+      }),
       work: {
-        formula: msg`a jacket that rubs wears through`,
-        substituted: [],
+        formula: isGround
+          ? msg`anything between jacket and edge`
+          : msg`a sheath between a live conductor and an edge`,
+        substituted: [
+          isGround ? msg`this cable: ground` : msg`this cable: live`,
+          guard ? guard.title : msg`unguarded`,
+        ],
         source: msg`craft practice: on the positive it matters far more`,
         assumes: msg`as said of this way`,
       },
     },
-    braided ? 'holds' : 'watch',
+    isEnough ? 'holds' : guard || isGround ? 'watch' : 'fails',
   );
 }
 

@@ -9,6 +9,7 @@ import type { StudStack } from '../termination/studs/studStack.ts';
 import { meetsWord } from '../model/posts.ts';
 import { type Message, amount, capitalised, msg, verbatim, listed, bare } from '../words/message.ts';
 
+import { GUARDS } from '../model/tables/guards.ts';
 import { FUSE_PLACES, FUSES } from '../model/tables/fuses.ts';
 import { isAbout } from '../finding/topics.ts';
 import type { Finding } from '../finding/finding.ts';
@@ -150,8 +151,8 @@ function wayChecks(cable: Cable): FitCheck[] {
       detail: listed(
         [
           ...rubs.map(
-            ({ what, atMm, guarded }) =>
-              msg`${capitalised(what)} at ${amount(atMm, 'mm', 0)}: ${guarded ? msg`its guard is on` : msg`NOT guarded yet`}.`,
+            ({ what, atMm, guarded, guard }) =>
+              msg`${capitalised(what)} at ${amount(atMm, 'mm', 0)}: ${guarded ? (guard ? msg`its ${GUARDS[guard].title} is on` : msg`its guard is on`) : msg`NOT guarded yet`}.`,
           ),
           ...holes.map(
             ({ what, atMm, mm }) =>

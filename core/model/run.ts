@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { FUSE_PLACES, type FuseKind, type FusePlace, FUSES } from './tables/fuses.ts';
 import { type Chemistry, type DeviceKind, DEVICES, SHORT_AMPS_PER_AH } from './tables/sources.ts';
+import { GUARD_IDS } from './tables/guards.ts';
 import { PLACINGS, type Placing } from './tables/placings.ts';
 import { END_NAMES } from './end.ts';
 import { mm, moment, name } from './text.ts';
@@ -156,7 +157,15 @@ export const waySchema = z.strictObject({
   holes: z.array(z.strictObject({ what: name, atMm: mm(), mm: mm(3, 500) })).check(z.maxLength(MOST.holes)),
   supportEveryMm: z.optional(mm(20, 5000)),
   rubs: z
-    .array(z.strictObject({ what: name, atMm: mm(), guarded: z.boolean() }))
+    .array(
+      z.strictObject({
+        what: name,
+        atMm: mm(),
+        guarded: z.boolean(),
+        /** What keeps it off; a sheath of some kind where it is guarded and this is not said. */
+        guard: z.optional(z.enum(GUARD_IDS)),
+      }),
+    )
     .check(z.maxLength(MOST.rubs)),
 });
 

@@ -22,13 +22,16 @@ const price = z.number().check(z.gte(0), z.lte(1e4));
 
 export const JACKETS = ['red', 'black', 'yellow', 'green'] as const;
 
+/** What a conductor is covered with; a braided ground strap with nothing. */
+export const INSULATIONS = ['pvc', 'thermoplastic', 'xlpe', 'rubber', 'bare'] as const;
+
 /** A kind of cable as bought: its construction, and the sizes it comes in. */
 export const cableKindSchema = z.strictObject({
   id,
   title: name,
   tinned: z.boolean(),
   strands: z.enum(['coarse', 'fine', 'extra fine']),
-  insulation: z.enum(['pvc', 'thermoplastic', 'xlpe', 'rubber']),
+  insulation: z.enum(INSULATIONS),
   /** The insulation's temperature rating, °C. */
   limitC: z.number().check(z.gte(60), z.lte(200)),
   /** Rated voltage, V. */

@@ -191,6 +191,7 @@ const OPTIONAL = new Set([
     'hardware',
     'mostSizes',
     'mostKg',
+    'guard',
   ],
 ]);
 /** Lists and texts that must be there, as they stand when nothing is in them. */

@@ -14,6 +14,8 @@ export interface ProofSubject {
   readonly size: ConductorSize;
   readonly copperMm2: number;
   readonly copper: Copper;
+  /** A ground strap: it has no insulation to be tested. */
+  readonly isBare?: boolean;
   readonly ends: Both<ResolvedEnd>;
   readonly joins: readonly ResolvedJoin[];
   readonly lengths: CableLengths | null;

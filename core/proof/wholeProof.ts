@@ -13,7 +13,11 @@ import type { ProofSubject } from './subject.ts';
 
 /** What proves the cable as a whole: resistance from palm to palm, and insulation. */
 export function wholeProof(subject: ProofSubject): Finding[] {
-  return [resistance(subject), insulation(subject), ...furtherWhole(subject)];
+  return [
+    resistance(subject),
+    subject.isBare ? uninsulated(subject) : insulation(subject),
+    ...furtherWhole(subject),
+  ];
 }
 
 /** A reading far under what the copper must have means a wrong length or leads that touch. */
@@ -88,6 +92,32 @@ const wholeParts =
 
 /** Insulation charges up while it is tested: a 60 s value under this share of the 15 s value is falling. */
 const STEADY_SHARE = 0.9;
+
+/** A ground strap has nothing to test; a live conductor without insulation fails whatever it reads. */
+function uninsulated({ cable }: ProofSubject): Finding {
+  const isGround = cable.polarity === 'negative';
+  return stated(
+    {
+      topic: 'insulation',
+      stage: 'prove',
+      title: msg`Insulation, whole`,
+      value: null,
+      unit: 'MΩ',
+      decimals: 1,
+      because: isGround
+        ? msg`A bare ground strap has none, and needs none.`
+        : msg`Bare braid on a live conductor: there is none.`,
+      ...(!isGround && { remedy: msg`Take an insulated kind.` }),
+      work: {
+        formula: msg`no insulation, no test`,
+        substituted: [],
+        source: msg`craft practice: bare braid is for ground alone`,
+        assumes: msg`the negative is at ground where this strap is`,
+      },
+    },
+    isGround ? 'holds' : 'fails',
+  );
+}
 
 // eslint-disable-next-line max-lines-per-function -- one check with its work; the figures of all three moments stand in it
 function insulation(subject: ProofSubject): Finding {

@@ -4,6 +4,7 @@ import { isAbout } from '../finding/topics.ts';
 import type { Cable } from '../model/cable.ts';
 import { END_NAMES } from '../model/end.ts';
 import type { Fuse } from '../model/run.ts';
+import type { Layer } from '../model/tables/layers.ts';
 import type { CableKind, CableSize } from '../model/shop.ts';
 import type { HousePractice, School } from '../model/housePractice.ts';
 import { assess, type Assessment, type FollowDuty, heldAmps } from './assess.ts';
@@ -17,7 +18,7 @@ import { allowedBy, countedAmps } from './schoolFindings.ts';
 import { placesOf } from './upstream.ts';
 
 /** What a cable’s size rests on, of itself. */
-export type ToSize = Pick<Cable, 'run' | 'gauge' | 'ends'>;
+export type ToSize = Pick<Cable, 'run' | 'gauge' | 'ends' | 'polarity'>;
 
 /** One size of the kind, worked through the run and judged. */
 export interface Candidate {
@@ -93,8 +94,11 @@ function smallestOf(tried: readonly Tried[]): Tried | undefined {
   );
 }
 
-const isGlassed = ({ ends }: Pick<Cable, 'ends'>) =>
-  END_NAMES.some((name) => ends[name].layers?.includes('glass'));
+/** What lies over a cable from end to end. */
+export const wornBy = ({ ends }: Pick<Cable, 'ends'>): Layer[] =>
+  (['glass', 'braid'] as const).filter((layer) =>
+    END_NAMES.some((name) => ends[name].layers?.includes(layer)),
+  );
 
 /** The fuse that a cable is to get which has none in its circuit; null where it has one, or by custom carries none. */
 function fuseToCome(context: RunContext, assessed: Assessment, practice: HousePractice): Fuse | null {
@@ -144,7 +148,8 @@ function trying(
     run,
     parallel: cable.gauge.parallel ?? 1,
     places: placesOf(cable),
-    glassed: isGlassed(cable),
+    polarity: cable.polarity,
+    worn: wornBy(cable),
     ...around,
   };
   // By their copper, whatever the order of the file.

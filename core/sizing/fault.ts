@@ -1,7 +1,13 @@
 import type { ClearingPoint } from '../model/tables/fuses.ts';
 
 /** Highest conductor temperature a short may end at, °C, by insulation. Never above 160 at a soldered end. */
-export const SHORT_CIRCUIT_LIMIT_C = { pvc: 160, thermoplastic: 160, xlpe: 250, rubber: 220 } as const;
+export const SHORT_CIRCUIT_LIMIT_C = {
+  pvc: 160,
+  thermoplastic: 160,
+  xlpe: 250,
+  rubber: 220,
+  bare: 200,
+} as const;
 
 /** The adiabatic formula holds to here; beyond it the cable also cools, so it errs to the safe side. */
 export const ADIABATIC_S = 5;

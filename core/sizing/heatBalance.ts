@@ -13,6 +13,8 @@ export interface ThermalCable {
   readonly outerMm: number;
   /** Thermal conductivity of the jacket, W/(m·K): 0.17 PVC and thermoplastic, 0.28 XLPE and rubber. */
   readonly jacketConductivity: number;
+  /** Share of a black body's radiation that its surface gives off; 0.9 where it is not said: any jacket. */
+  readonly emissivity?: number;
 }
 
 /** Still air round the cable, and the sun on it. */
@@ -24,6 +26,7 @@ export interface Surroundings {
 
 const KELVIN = 273.15;
 const STEFAN_BOLTZMANN = 5.670374419e-8;
+/** Of a jacket, whatever its colour. */
 const EMISSIVITY = 0.9;
 const GRAVITY = 9.80665;
 const PRANDTL = 0.71;
@@ -39,12 +42,17 @@ export const HOTTEST_C = 1000;
  * Heat that one metre of surface gives to still air, W/m; negative when the surface is colder than the air.
  *
  * Source: Churchill and Chu for a horizontal cylinder, air at film temperature (conductivity
- * `0.0241·(T/273.15)^0.81`, Sutherland viscosity, Pr 0.71); radiation with emissivity 0.9.
+ * `0.0241·(T/273.15)^0.81`, Sutherland viscosity, Pr 0.71); radiation with emissivity 0.9 of a jacket.
  *
  * @param diameterMm 1–60
  * @example surfaceLossPerMetre(15.5, 80, 30) // about 26
  */
-export function surfaceLossPerMetre(diameterMm: number, surfaceC: number, ambientC: number): number {
+export function surfaceLossPerMetre(
+  diameterMm: number,
+  surfaceC: number,
+  ambientC: number,
+  emissivity = EMISSIVITY,
+): number {
   const diameterM = diameterMm / 1000;
   const surfaceK = surfaceC + KELVIN;
   const ambientK = ambientC + KELVIN;
@@ -59,7 +67,7 @@ export function surfaceLossPerMetre(diameterMm: number, surfaceC: number, ambien
     (filmK * kinematic * kinematic);
   const nusseltRoot = 0.6 + (0.387 * Math.cbrt(Math.sqrt(rayleigh))) / PRANDTL_TERM;
   const convection = (nusseltRoot * nusseltRoot * conductivity) / diameterM;
-  const radiation = EMISSIVITY * STEFAN_BOLTZMANN * (fourth(surfaceK) - fourth(ambientK));
+  const radiation = emissivity * STEFAN_BOLTZMANN * (fourth(surfaceK) - fourth(ambientK));
   return Math.PI * diameterM * (convection * (surfaceK - ambientK) + radiation);
 }
 
@@ -81,7 +89,7 @@ function heatLostAt(cable: ThermalCable, around: Surroundings, conductorC: numbe
   const resistance = jacketResistance(cable);
   const sun = sunPerMetre(cable, around);
   const excess = (surfaceC: number) =>
-    surfaceLossPerMetre(cable.outerMm, surfaceC, around.ambientC) -
+    surfaceLossPerMetre(cable.outerMm, surfaceC, around.ambientC, cable.emissivity) -
     sun -
     (conductorC - surfaceC) / resistance;
   let low = Math.min(around.ambientC, conductorC) - 1;
@@ -126,13 +134,13 @@ export function steadyTemperature(
   // Seen from the surface: what leaves it, less the sun, came through the jacket and was made in the copper.
   const conductorAbove = (surfaceC: number, heat: number) => surfaceC + heat * throughJacket;
   const excess = (surfaceC: number) => {
-    const heat = surfaceLossPerMetre(cable.outerMm, surfaceC, around.ambientC) - sun;
+    const heat = surfaceLossPerMetre(cable.outerMm, surfaceC, around.ambientC, cable.emissivity) - sun;
     return heat - heatAt20 * resistanceGrowth(conductorAbove(surfaceC, heat));
   };
   if (heatAt20 === 0 && sun === 0) return around.ambientC;
   if (excess(HOTTEST_C) < 0) return null;
   const surfaceC = rootBetween(excess, around.ambientC, HOTTEST_C, 1e-6);
-  const heat = surfaceLossPerMetre(cable.outerMm, surfaceC, around.ambientC) - sun;
+  const heat = surfaceLossPerMetre(cable.outerMm, surfaceC, around.ambientC, cable.emissivity) - sun;
   const conductorC = conductorAbove(surfaceC, heat);
   return conductorC < HOTTEST_C ? conductorC : null;
 }

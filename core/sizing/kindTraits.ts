@@ -1,5 +1,6 @@
 import type { CableKind } from '../model/shop.ts';
-import type { Run } from '../model/run.ts';
+import type { Cable } from '../model/cable.ts';
+import { LAYERS, type Layer } from '../model/tables/layers.ts';
 import { type Message, msg } from '../words/message.ts';
 import { stretchesOf } from './governingRun.ts';
 
@@ -11,6 +12,7 @@ export const TRAITS = {
   sun: msg`in the sun`,
   flame: msg`in an engine space`,
   rubbing: msg`rubbing on something`,
+  live: msg`live`,
 } as const;
 export type Trait = keyof typeof TRAITS;
 
@@ -31,13 +33,24 @@ const MISFITS: Readonly<Record<Trait, (kind: CableKind) => Message | null>> = {
     (stands.rubbing ?? TOUGH.includes(insulation))
       ? null
       : msg`a soft jacket is through sooner: braid it, or take a tougher kind`,
+  live: ({ insulation }) =>
+    insulation === 'bare' ? msg`bare braid is for ground alone: a live cable is insulated` : null,
 };
+
+/** What is drawn over a cable and so clears what its jacket does not stand. */
+const CLEARED_BY: Readonly<Partial<Record<Trait, Layer>>> = { flame: 'glass', rubbing: 'braid' };
+
+/** What clears a trait that the jacket does not stand; null where nothing that is on the cable does. */
+export function clearedBy(trait: Trait, worn: readonly Layer[]): Message | null {
+  const layer = CLEARED_BY[trait];
+  return layer && worn.includes(layer) ? msg`The ${LAYERS[layer].title} over it takes that.` : null;
+}
 
 /** Why a kind does not stand something; null where it does. @example misfitOf('oil', weldingCable) // null */
 export const misfitOf = (trait: Trait, kind: CableKind): Message | null => MISFITS[trait](kind);
 
 /** What a run asks of a kind, wherever on its way. */
-export function traitsAsked(run: Run): readonly Trait[] {
+export function traitsAsked({ run, polarity }: Pick<Cable, 'run' | 'polarity'>): readonly Trait[] {
   const stretches = stretchesOf(run);
   const asked: Readonly<Record<Trait, boolean>> = {
     wet: run.meets.includes('wet'),
@@ -46,6 +59,7 @@ export function traitsAsked(run: Run): readonly Trait[] {
     sun: stretches.some((own) => own.run.sun),
     flame: stretches.some((own) => own.run.engineSpace),
     rubbing: run.way?.rubs.some(({ guarded }) => !guarded) ?? false,
+    live: polarity !== 'negative',
   };
   return (Object.keys(TRAITS) as Trait[]).filter((trait) => asked[trait]);
 }

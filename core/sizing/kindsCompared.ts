@@ -2,8 +2,8 @@ import { type State, worst } from '../finding/finding.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import type { CableKind } from '../model/shop.ts';
 import type { FollowDuty } from './assess.ts';
-import { type Candidate, chooseSize, type ToSize } from './choose.ts';
-import { misfitOf, type Trait, TRAITS, traitsAsked } from './kindTraits.ts';
+import { type Candidate, chooseSize, type ToSize, wornBy } from './choose.ts';
+import { clearedBy, misfitOf, type Trait, TRAITS, traitsAsked } from './kindTraits.ts';
 import type { RunContext } from './loop.ts';
 
 /** A kind of cable on a run: the size of it that would be taken, and what it stands. */
@@ -34,7 +34,8 @@ export function kindsCompared(
   around: Pick<RunContext, 'mates' | 'soldered' | 'fed'>,
   followDuty: FollowDuty,
 ): KindCompared[] {
-  const asked = traitsAsked(cable.run);
+  const asked = traitsAsked(cable);
+  const worn = wornBy(cable);
   const { size: _size, together: _together, ...gauge } = cable.gauge;
   // What all cables on the way come to together was found for its own kind.
   const alone = { ...around, ...(around.fed && { fed: { ...around.fed, size: null } }) };
@@ -46,12 +47,19 @@ export function kindsCompared(
       isAsked: asked.includes(trait),
       suits: misfitOf(trait, kind) === null,
     }));
-    const watched = traits.some(({ isAsked, suits }) => isAsked && !suits);
+    const unsuited = traits.filter(
+      ({ trait, isAsked, suits }) => isAsked && !suits && clearedBy(trait, worn) === null,
+    );
+    const suited = unsuited.some(({ trait }) => trait === 'live')
+      ? 'fails'
+      : unsuited.length > 0
+        ? 'watch'
+        : 'holds';
     return {
       kind,
       candidate: smallest && taken,
       traits,
-      state: worst([smallest ? taken.state : 'fails', watched ? 'watch' : 'holds']),
+      state: worst([smallest ? taken.state : 'fails', suited]),
     };
   });
 }

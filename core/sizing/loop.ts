@@ -5,7 +5,9 @@ import { bundleDiameterMm } from '../conductor/geometry.ts';
 import { resistancePerMetre, resistancePerMetre20 } from '../conductor/resistance.ts';
 import { areaMm2, type ConductorSize, isNotAbove, sameSize } from '../model/tables/size.ts';
 import { stretchesOf } from './governingRun.ts';
+import type { Cable } from '../model/cable.ts';
 import type { Fuse, Run, Device } from '../model/run.ts';
+import type { Layer } from '../model/tables/layers.ts';
 import type { CableKind, CableSize } from '../model/shop.ts';
 import { deviceMilliohm, onLoop } from './devices.ts';
 import { HOTTEST_C, steadyTemperature, type Surroundings, type ThermalCable } from './heatBalance.ts';
@@ -60,8 +62,9 @@ export interface RunContext {
   readonly mates: readonly Mate[];
   /** What its ends are on. */
   readonly places: Places;
-  /** Whether a glass sleeve is on it, against heat from beside. */
-  readonly glassed: boolean;
+  readonly polarity: Cable['polarity'];
+  /** What is drawn over its whole length: glass against heat from beside, braid against rubbing. */
+  readonly worn: readonly Layer[];
   /** Whether an end is soldered: solder stands less than copper. */
   readonly soldered: boolean;
   /** What comes from the system, where anything does. */
@@ -74,6 +77,9 @@ export interface Spender {
   readonly kind: 'cable' | 'return' | 'joints' | 'device';
   readonly ohm: number;
 }
+
+/** Tinned braid, dulled by use. Source: handbook values for oxidized tin and copper, the lower ones. */
+const BARE_EMISSIVITY = 0.3;
 
 /** The thinnest jacket that is reckoned with, as a share of the outside diameter: see {@link isThinnerThanItsCopper}. */
 const LEAST_JACKET_SHARE = 0.02;
@@ -97,6 +103,7 @@ export function thermalCable(
     bundleMm: Math.min(bundleDiameterMm(copperMm2), outerMm * (1 - LEAST_JACKET_SHARE)),
     outerMm,
     jacketConductivity: JACKET_CONDUCTIVITY[kind.insulation],
+    ...(kind.insulation === 'bare' && { emissivity: BARE_EMISSIVITY }),
   };
 }
 

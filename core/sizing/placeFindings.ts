@@ -1,11 +1,11 @@
-import { type Finding, stated } from '../finding/finding.ts';
+import { type Finding, type State, stated } from '../finding/finding.ts';
 import type { Cable } from '../model/cable.ts';
 import { MEETS, type Run } from '../model/run.ts';
 import type { CableKind } from '../model/shop.ts';
 import { type Message, amount, listed, msg, numeral, verbatim } from '../words/message.ts';
 import type { RunContext } from './loop.ts';
 import { chargedTo } from './source.ts';
-import { misfitOf, TRAITS, traitsAsked } from './kindTraits.ts';
+import { clearedBy, misfitOf, TRAITS, traitsAsked } from './kindTraits.ts';
 
 import { term } from '../words/terms.ts';
 
@@ -18,9 +18,22 @@ const besideExhaust = ({ limitC }: CableKind): Message | null =>
     : msg`a ${amount(limitC, '°C', 0)} jacket near an exhaust wants a glass sleeve, or a cross-linked kind`;
 
 /** Whether a kind of cable suits the place it runs through, one finding for each thing it meets. */
-export function placeFindings({ run, glassed }: RunContext, kind: CableKind): Finding[] {
+export function placeFindings({ run, polarity, worn }: RunContext, kind: CableKind): Finding[] {
+  const glassed = worn.includes('glass');
   const checks: Suits[] = [
-    ...traitsAsked(run).map((trait) => ({ id: trait, title: TRAITS[trait], misfit: misfitOf(trait, kind) })),
+    ...traitsAsked({ run, polarity })
+      // That a jacket insulates is said only where there is none.
+      .filter((trait) => trait !== 'live' || kind.insulation === 'bare')
+      .map((trait): Suits => {
+        const stands = misfitOf(trait, kind) === null ? null : clearedBy(trait, worn);
+        return {
+          id: trait,
+          title: TRAITS[trait],
+          misfit: stands ? null : misfitOf(trait, kind),
+          ...(stands && { stands }),
+          ...(trait === 'live' && { else: 'fails' }),
+        };
+      }),
     ...(run.meets.includes('exhaust')
       ? [
           {
@@ -60,9 +73,11 @@ interface Suits {
   readonly misfit: Message | null;
   /** Why it stands it, where that is not its own doing. */
   readonly stands?: Message;
+  /** What it is where it does not stand it: to be watched, unless said otherwise. */
+  readonly else?: State;
 }
 
-function suits({ id, title, misfit, stands }: Suits, kind: CableKind): Finding {
+function suits({ id, title, misfit, stands, else: unsuited = 'watch' }: Suits, kind: CableKind): Finding {
   return stated(
     {
       topic: 'suits',
@@ -82,7 +97,7 @@ function suits({ id, title, misfit, stands }: Suits, kind: CableKind): Finding {
         assumes: msg`generic properties of the kind`,
       },
     },
-    misfit ? 'watch' : 'holds',
+    misfit ? unsuited : 'holds',
   );
 }
 

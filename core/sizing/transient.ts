@@ -76,8 +76,9 @@ function lossFrom(
   let surfaceC = ringC;
   let slope = 0;
   for (let i = 0; i < 3; i += 1) {
-    const now = surfaceLossPerMetre(cable.outerMm, surfaceC, around.ambientC);
-    slope = (surfaceLossPerMetre(cable.outerMm, surfaceC + 0.5, around.ambientC) - now) / 0.5;
+    const now = surfaceLossPerMetre(cable.outerMm, surfaceC, around.ambientC, cable.emissivity);
+    slope =
+      (surfaceLossPerMetre(cable.outerMm, surfaceC + 0.5, around.ambientC, cable.emissivity) - now) / 0.5;
     const step = (now - sun - toSurface * (ringC - surfaceC)) / (slope + toSurface);
     surfaceC -= step;
     if (Math.abs(step) < 1e-4) break;

@@ -59,6 +59,7 @@ export const TERMS = {
   contact: msg`contact`,
   inspection: msg`inspection`,
   insulation: msg`insulation`,
+  bare: msg`bare‖of a conductor`,
   'cannot-enter': msg`cannot enter`,
   'wrong-lug': msg`wrong lug`,
   loose: msg`loose`,

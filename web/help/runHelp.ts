@@ -183,8 +183,8 @@ export const RUN_HELP: readonly HelpEntry[] = [
     'along',
   ],
   [
-    say`guarded ${ANY}`,
-    say`Tick it once a sheath, a bush or a grommet lies between the cable and the edge, or the kit shall have one. Unguarded, it stays a finding.`,
+    say`Guard ${ANY}`,
+    say`What lies between the cable and the edge, now or once it is fitted; the kit gets it. A live conductor wants a slit hose or a bushing: worn through, it is a short. For a ground an edge strip or a braid over the cable is enough.`,
   ],
   [
     say`Support spacing`,

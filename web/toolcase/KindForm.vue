@@ -5,7 +5,7 @@ import { computed, ref } from 'vue';
 import { called } from '../../core/model/catalogue/called.ts';
 import { kindUses } from '../../core/model/kindUses.ts';
 import { parseSize } from '../../core/model/parseSize.ts';
-import { type CableKind, type CableSize, JACKETS } from '../../core/model/shop.ts';
+import { type CableKind, type CableSize, INSULATIONS, JACKETS } from '../../core/model/shop.ts';
 import { areaMm2, type ConductorSize, sameSize, sizeLabel } from '../../core/model/tables/size.ts';
 import { leastOuterMm, usualOuterMm } from '../../core/conductor/geometry.ts';
 import { misfitOf } from '../../core/sizing/kindTraits.ts';
@@ -40,7 +40,7 @@ const titleProblem = (text: string) =>
     ? say`Another kind is called “${text}”.`
     : '';
 const strands = choicesOf(['coarse', 'fine', 'extra fine']);
-const insulations = choicesOf(['pvc', 'thermoplastic', 'xlpe', 'rubber']);
+const insulations = choicesOf(INSULATIONS);
 
 type Jacket = 'oil' | 'sun' | 'flame' | 'rubbing';
 const jacket = computed<readonly (readonly [Jacket, string, boolean])[]>(() => [

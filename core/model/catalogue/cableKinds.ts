@@ -7,6 +7,8 @@ export const JACKET_CONDUCTIVITY: Readonly<Record<CableKind['insulation'], numbe
   thermoplastic: 0.17,
   xlpe: 0.28,
   rubber: 0.28,
+  // Braid: air and copper in layers, and hardly any way through it.
+  bare: 0.28,
 };
 
 const metric = (outer: Partial<Record<MetricSizeName, number>>, pricePerMm2: number): CableSize[] =>
@@ -130,5 +132,18 @@ export const GENERIC_CABLE_KINDS: readonly CableKind[] = [
     stands: { oil: false, sun: false, flame: true },
     bend: 6,
     sizes: metric({ 10: 7, 16: 8.2, 25: 9.9, 35: 11.2, 50: 13.1, 70: 15.1, 95: 17.3, 120: 19.2 }, 0.11),
+  },
+  {
+    // Pressed round, as it goes into its lug: a flat braid of the same copper is cooled better than this.
+    id: 'ground-strap',
+    title: 'Braided ground strap',
+    tinned: true,
+    strands: 'extra fine',
+    insulation: 'bare',
+    limitC: 105,
+    ratedV: 60,
+    stands: { oil: true, sun: true, flame: true, rubbing: true },
+    bend: 4,
+    sizes: metric({ 16: 6, 25: 7.5, 35: 8.9, 50: 10.6, 70: 12.5, 95: 14.6 }, 0.2),
   },
 ];

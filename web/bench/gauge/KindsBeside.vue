@@ -33,6 +33,7 @@ const heads: Readonly<Record<Trait, string>> = {
   sun: say`sun`,
   flame: say`flame`,
   rubbing: say`rubs`,
+  live: say`live`,
 };
 const isAsked = (trait: Trait) => asked.value.some((own) => own.trait === trait);
 </script>

@@ -12,9 +12,11 @@ import {
   routeLengthMm,
   writeRoute,
 } from '../../../core/cutting/route.ts';
+import { type Guard, GUARD_IDS, GUARDS } from '../../../core/model/tables/guards.ts';
 import type { CableWork } from '../../../core/cableWork.ts';
 import AddButton from '../../ui/AddButton.vue';
 import CheckField from '../../ui/CheckField.vue';
+import ChoiceField, { type Choice } from '../../ui/ChoiceField.vue';
 import { lengthText } from '../../ui/display.ts';
 import QuantityField from '../../ui/QuantityField.vue';
 import TextField from '../../ui/TextField.vue';
@@ -68,6 +70,24 @@ function setRoute(text: string): void {
   });
 }
 const length = computed(() => (drawn.value ? lengthText(routeLengthMm(drawn.value), 0) : ''));
+type Rub = Way['rubs'][number];
+/** What lies between cable and edge: of a kind, some kind that was not named, or nothing. */
+type GuardChoice = Guard | 'none' | 'other';
+const GUARD_CHOICES: readonly Choice<GuardChoice>[] = [
+  { value: 'none', title: say`none` },
+  ...GUARD_IDS.map((guard) => ({ value: guard, title: tell(GUARDS[guard].title) })),
+  { value: 'other', title: say`another sheath` },
+];
+const guardOf = ({ guarded, guard }: Rub): GuardChoice => (guarded ? (guard ?? 'other') : 'none');
+function setGuard(i: number, guard: GuardChoice): void {
+  editWay(say`guard`, ({ rubs }) => {
+    const rub = rubs[i];
+    if (!rub) return;
+    rub.guarded = guard !== 'none';
+    if (guard === 'none' || guard === 'other') delete rub.guard;
+    else rub.guard = guard;
+  });
+}
 /** Along the way as far as it goes; what was put beyond it before it was shortened may stay. */
 const reach = (mm: number) => Math.max(Math.ceil(cable.run.lengthMm), mm);
 const half = computed(() => Math.round(cable.run.lengthMm / 2));
@@ -265,13 +285,11 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
               :decimals="0"
               @update:model-value="(mm) => editWay(say`rub`, ({ rubs }) => void ((rubs[i] ?? rub).atMm = mm))"
             />
-            <CheckField
-              class="mt-8"
-              :label="say`guarded ${i + 1}`"
-              :model-value="rub.guarded"
-              @update:model-value="
-                (on) => editWay(say`rub`, ({ rubs }) => void ((rubs[i] ?? rub).guarded = on))
-              "
+            <ChoiceField
+              :label="say`Guard ${i + 1}`"
+              :model-value="guardOf(rub)"
+              :choices="GUARD_CHOICES"
+              @update:model-value="(guard) => setGuard(i, guard)"
             />
           </div>
         </div>
