@@ -31,7 +31,7 @@ export const TOPICS = {
       'made-place',
       'strip',
     ] as const),
-    ...(['packing', 'compaction', 'crimps', 'trial', 'tool'] as const),
+    ...(['packing', 'compaction', 'crimps', 'trial', 'tool', 'die-force'] as const),
   ],
   stud: ['stack', 'stack-count', 'stack-order', 'stack-stud', 'contact', 'post', 'post-shared', 'adapter'],
   method: [

@@ -77,6 +77,7 @@ const inPoundFeet: Readonly<Record<string, Other>> = {
 };
 const inPounds: Readonly<Record<string, Other>> = {
   N: { unit: 'lbf', times: 1 / LBF_N, finer: 0 },
+  kN: { unit: 'lbf', times: 1000 / LBF_N, finer: 0 },
   kg: { unit: 'lb', times: 1 / LB_KG, finer: 0 },
   g: { unit: 'oz', times: 16 / (1000 * LB_KG), finer: 1 },
 };

@@ -12,6 +12,10 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Its kind decides how it is used: which steps it gets, what its readings can tell, how a crimp is known to be complete.`,
   ],
   [
+    say`Force of the tool`,
+    say`What its ram gives, by its plate: 6 tonnes are about 60 kN, and either may be typed. A die that it cannot close is then not proposed, and one that it may not close is watched. Leave it empty where nobody knows.`,
+  ],
+  [
     say`Largest cable, mm²`,
     say`The thickest conductor that this tool still closes on, from its sheet or from your own trial. A tool beyond its range stops short and leaves air in the crimp.`,
   ],

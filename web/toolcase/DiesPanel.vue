@@ -75,6 +75,12 @@ const setMark = (id: string, mark: string) =>
     if (mark === '') delete own.mark;
     else own.mark = mark;
   });
+function setForce(id: string, forceKn: number | undefined): void {
+  editTool(id, say`force`, (own) => {
+    if (forceKn === undefined) delete own.forceKn;
+    else own.forceKn = forceKn;
+  });
+}
 function setLargest(id: string, largest: number | undefined): void {
   editTool(id, say`largest`, (own) => {
     if (largest === undefined) delete own.largestMm2;
@@ -155,6 +161,20 @@ function setLargest(id: string, largest: number | undefined): void {
             optional
             @update:model-value="(mm) => editTool(tool.id, say`room`, (own) => void (own.swingMm = mm))"
             @clear="editTool(tool.id, say`room`, (own) => void delete own.swingMm)"
+          />
+        </div>
+        <div v-if="!facts(tool).refused && facts(tool).leaves === 'hexagon'" class="w-40 shrink-0">
+          <QuantityField
+            :label="say`Force of the tool`"
+            kind="force"
+            :model-value="tool.forceKn === undefined ? null : tool.forceKn * 1000"
+            :least="1000"
+            :most="1e6"
+            :decimals="0"
+            :placeholder="say`not known`"
+            optional
+            @update:model-value="setForce(tool.id, $event / 1000)"
+            @clear="setForce(tool.id, undefined)"
           />
         </div>
         <p v-if="facts(tool).refused" class="font-bold text-fails" role="alert">

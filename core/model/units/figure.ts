@@ -21,6 +21,7 @@ export type Unit =
   | 'kWh'
   | 's'
   | 'N'
+  | 'kN'
   | 'N·m'
   | 'kg'
   | 'g'

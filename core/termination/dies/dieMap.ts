@@ -17,6 +17,7 @@ import { COPPER_SHARE, hexagonMm2, verdictAt } from './dieOnLug.ts';
 import { learn, ownTrials, sameBarrel } from './learned.ts';
 import { wallMm2, MEASURE_TOLERANCE_MM } from '../lugs/lugOnCable.ts';
 import { stampClaims, stampMisleads } from './stamp.ts';
+import { tooWeak } from './closingForce.ts';
 import { type CaseDie, cannotUse, type ToolCase } from './toolCase.ts';
 
 /** What the map writes where a lug meets a die. */
@@ -120,7 +121,9 @@ function cellOf(
     sure,
     standard,
     crimpsFit: crimpsThatFit(lug.barrelMm, die.widthMm),
-    unfit: cannotUse(tool, copperMm2, undefined),
+    unfit:
+      cannotUse(tool, copperMm2, undefined) ||
+      (kind.leaves === 'hexagon' && !trialsOfOwn ? tooWeak(die, tool) : ''),
     lastResort: kind.lastResort !== '',
     c,
     kappa: trialsOfOwn?.kappa ?? kappa,

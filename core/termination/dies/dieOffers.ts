@@ -5,6 +5,7 @@ import { codeDieAcrossFlats } from '../../model/tables/lowCostDies.ts';
 import type { Die, Lug, Tool } from '../../model/shop.ts';
 import type { HousePractice } from '../../model/housePractice.ts';
 import { remember } from '../../lib/remember.ts';
+import { tooWeak } from './closingForce.ts';
 import { crimpsThatFit } from './crimpLayout.ts';
 import {
   type Compaction,
@@ -135,7 +136,10 @@ export function dieOffer(
     own: trialsOfOwn,
     standard,
     crimpsFit: crimpsThatFit(lug.barrelMm, die.widthMm),
-    unfit: cannotUse(tool, copperMm2, place),
+    // Whoever has closed it on this barrel knows that it closes.
+    unfit:
+      cannotUse(tool, copperMm2, place) ||
+      (kind.leaves === 'hexagon' && !trialsOfOwn ? tooWeak(die, tool) : ''),
     lastResort: kind.lastResort !== '',
   };
 }

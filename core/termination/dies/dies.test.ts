@@ -6,6 +6,7 @@ import { genericShop } from '../../model/catalogue/genericShop.ts';
 import { genericLug } from '../../model/catalogue/lugs.ts';
 import type { Die, Lug, Shop, Trial } from '../../model/shop.ts';
 import { bestDie, dieOffer, dieOffers } from './dieOffers.ts';
+import { closingForceKn } from './closingForce.ts';
 import { compaction, dieZones, hexagonMm2, packingFromVoid } from './dieOnLug.ts';
 import { dieMap, looseDie, usesOf } from './dieMap.ts';
 import { learn } from './learned.ts';
@@ -220,6 +221,37 @@ describe('house practice chooses the die', () => {
     const rightOnes = offers.filter(({ verdict }) => verdict === 'right').map(({ c }) => c);
     expect(under?.c).toBe(Math.max(...rightOnes));
   });
+});
+
+describe('the force of a tool', () => {
+  const withForce = (forceKn: number | undefined): Shop => ({
+    ...shop,
+    tools: shop.tools.map(({ forceKn: _, ...tool }) => (forceKn === undefined ? tool : { ...tool, forceKn })),
+  });
+  const offersAt = (forceKn: number | undefined, own: Trial[] = []) =>
+    dieOffers(heavy70, 70, openCase({ ...withForce(forceKn), trials: own }));
+  test('closes a hexagon of 14.4 mm, ten wide, with some 58 kN', () => {
+    expect(closingForceKn({ acrossFlatsMm: 14.4, widthMm: 10 })).toBeCloseTo(57.6, 1);
+  });
+  test('too little of it, and a die is not proposed; not known, nothing changes', () => {
+    expect(bestDie(offersAt(3), 1)?.leaves).not.toBe('hexagon');
+    expect(bestDie(offersAt(1000), 1)?.die.id).toBe(bestDie(offersAt(undefined), 1)?.die.id);
+  });
+  test('who has closed it on this barrel knows that it closes', () => {
+    const own = trial({ voidShare: 0.02 });
+    const offer = (own: Trial[]) => offersAt(3, own).find(({ die }) => die.id === 'bench-k16');
+    expect(offer([])?.unfit).not.toBe('');
+    expect(offer([own])?.unfit).toBe('');
+  });
+  test('more of it never makes a die less usable', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 300 }), fc.integer({ min: 0, max: 300 }), (least, more) => {
+        const weak = offersAt(least).filter(({ unfit }) => unfit === '').length;
+        const strong = offersAt(least + more).filter(({ unfit }) => unfit === '').length;
+        expect(strong).toBeGreaterThanOrEqual(weak);
+      }),
+      { numRuns: cases(50) },
+    ));
 });
 
 describe('the map inside the lid', () => {

@@ -5,6 +5,7 @@ import { atLeast, atMost, type Finding, stated, type State } from '../../finding
 import type { Lug } from '../../model/shop.ts';
 import { type Message, amount, msg, numeral, verbatim, listed, briefly } from '../../words/message.ts';
 import { about } from './about.ts';
+import { CLOSED_DIE, closesBy, closingForceKn, FLOW_N_PER_MM2 } from '../dies/closingForce.ts';
 import { CRIMP_SPACING } from '../dies/crimpLayout.ts';
 import { type DieOffer } from '../dies/dieOffers.ts';
 import { dieDoubts } from '../dies/dieDoubts.ts';
@@ -23,7 +24,7 @@ export function crimpFindings(end: ResolvedEnd, lug: Lug): Finding[] {
     ...(die.unfit ? [unfit(end, die)] : []),
     ...(TOOL_KINDS[die.tool.kind].lastResort && !die.unfit ? [lastResort(end, die)] : []),
     ...(die.own ? [tried(end, die, die.own)] : die.verdict === 'untried' ? [untried(end, die)] : []),
-    ...(die.leaves === 'hexagon' ? compactionFindings(end, die) : []),
+    ...(die.leaves === 'hexagon' ? [...forceFindings(end, die), ...compactionFindings(end, die)] : []),
     crimpsFitFinding(end, lug, die),
   ];
 }
@@ -54,6 +55,40 @@ function lastResort(end: ResolvedEnd, { tool }: DieOffer): Finding {
     },
     'watch',
   );
+}
+
+/** Whether the tool has the force to close its die, where its force is known and nobody has tried. */
+function forceFindings(end: ResolvedEnd, { die, tool, own }: DieOffer): Finding[] {
+  const closes = closesBy(die, tool);
+  if (closes === null || tool.forceKn === undefined || own) return [];
+  const needed = closingForceKn(die);
+  return [
+    atMost(
+      {
+        ...about(end, 'die-force', msg`Force to close the die`),
+        value: needed,
+        unit: 'kN',
+        decimals: 0,
+        ...(closes !== 'surely' && {
+          remedy:
+            closes === 'perhaps'
+              ? msg`Watch that the dies touch, and measure across the flats: a die that stays open leaves air.`
+              : msg`Take a narrower die, or a stronger tool.`,
+        }),
+        work: {
+          formula: msg`F = (2/√3) · σ · e · w, with e = (2/√3) · AF across the corners`,
+          substituted: [
+            msg`${numeral(CLOSED_DIE, 3)} · ${numeral(FLOW_N_PER_MM2, 0)} N/mm² · ${amount((2 / Math.sqrt(3)) * die.acrossFlatsMm, 'mm', 1)} · ${amount(die.widthMm, 'mm', 1)} = ${amount(needed, 'kN', 0)}`,
+          ],
+          source: msg`forging of copper in a closed die; the tool’s own sheet governs`,
+          assumes: msg`right to a quarter; a trial of this die on this barrel says more`,
+        },
+      },
+      tool.forceKn,
+      0,
+      closes === 'surely' ? 'holds' : closes === 'perhaps' ? 'watch' : 'fails',
+    ),
+  ];
 }
 
 /** A tool that cannot be used on this size, or in this place. */
