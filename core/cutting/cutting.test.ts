@@ -1,3 +1,4 @@
+import { tell } from '../words/message.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { cases } from '../lib/casesFixture.ts';
@@ -54,5 +55,14 @@ describe('a lug whose palm is bent', () => {
     );
     expect(JSON.stringify(findings.find(({ topic }) => topic === 'cut')?.work)).toContain('cos');
     expect(withBend(0).findings.some(({ topic }) => topic === 'palm-aside')).toBe(false);
+  });
+
+  test('at the bench which side its palm goes is said before it is closed, and a straight one says nothing of it', () => {
+    const homeOf = (work: ReturnType<typeof withBend>) =>
+      tell(work.steps.find(({ id }) => id === 'home.A')?.detail ?? '');
+    expect(homeOf(withBend(45, 3))).toContain('45° off the cable');
+    expect(homeOf(withBend(0, 6))).toContain('6\u2009mm beside the cable');
+    expect(homeOf(withBend(0))).not.toContain('palm');
+    expect(homeOf(withBend(0))).not.toBe('');
   });
 });

@@ -106,9 +106,21 @@ describe('studs, posts and holes', () => {
     });
   });
   test('a palm passes as the circle round it, a barrel with its sleeve', () => {
-    const lug = { palmWidthMm: 23.1, palmThicknessMm: 5, outerMm: 16.5 };
+    const lug = { palmWidthMm: 23.1, palmThicknessMm: 5, outerMm: 16.5, angleDeg: 0, offsetMm: 0 };
     expect(lugPassesMm(lug, 1.5)).toBeCloseTo(23.635, 3);
     expect(lugPassesMm({ ...lug, palmWidthMm: 12 }, 1.5)).toBeCloseTo(19.5, 9);
+    // A right angle: the elbow, palm and barrel at once; a step beside the barrel: palm and step.
+    expect(lugPassesMm({ ...lug, angleDeg: 90 }, 1.5)).toBeCloseTo(Math.hypot(23.1, 19.5, 5), 9);
+    expect(lugPassesMm({ ...lug, offsetMm: 8 }, 1.5)).toBeCloseTo(Math.hypot(23.1, 13), 9);
+  });
+  test('the more a palm is bent or stepped, the larger the hole it needs', () => {
+    const at = (angleDeg: number, offsetMm: number) =>
+      lugPassesMm({ palmWidthMm: 23.1, palmThicknessMm: 5, outerMm: 16.5, angleDeg, offsetMm }, 1.5);
+    for (let angle = 0; angle < 90; angle += 5)
+      for (let offset = 0; offset < 40; offset += 5) {
+        expect(at(angle + 5, offset)).toBeGreaterThanOrEqual(at(angle, offset));
+        expect(at(angle, offset + 5)).toBeGreaterThanOrEqual(at(angle, offset));
+      }
   });
   test('a stiff metre of thick cable gives about ten degrees', () =>
     expect(twistLeftDeg('coarse', 1000, 20)).toBeCloseTo(11.46, 2));

@@ -1,3 +1,4 @@
+import { radians } from '../lib/angle.ts';
 import { LAYERS } from '../model/tables/layers.ts';
 import { END_NAMES, type EndName } from '../model/end.ts';
 import type { Lug, Sleeve } from '../model/shop.ts';
@@ -7,18 +8,28 @@ import type { ResolvedEnd } from './resolveEnd.ts';
 import { overLayersMm } from './sleeves/layers.ts';
 import { wallOnMm } from './sleeves/sleeve.ts';
 
+type Passing = Pick<Lug, 'palmWidthMm' | 'palmThicknessMm' | 'outerMm' | 'angleDeg' | 'offsetMm'>;
+
 /**
  * The round hole a lug needs to pass, mm: it is turned and tilted, so palm and barrel go one after the other. A palm
- * passes as the circle round its section, `√(w² + t²)`.
+ * passes as the circle round its section, `√(w² + t²)`; one that lies beside its barrel's line with the step to it,
+ * `√(w² + (t + o)²)`. Round a bend the elbow goes through last, palm and barrel at once: `√((w·sin α)² + D² + (t·sin α)²)`,
+ * at least.
  *
  * @param sleeveWallMm of the sleeve shrunk over the barrel; 0 where it is bare
- * @example lugPassesMm({ palmWidthMm: 23.1, palmThicknessMm: 5, outerMm: 16.5 … }, 1.5) // 23.6
+ * @example lugPassesMm({ palmWidthMm: 23.1, palmThicknessMm: 5, outerMm: 16.5, angleDeg: 0, offsetMm: 0 }, 1.5) // 23.6
  */
 export function lugPassesMm(
-  { palmWidthMm, palmThicknessMm, outerMm }: Pick<Lug, 'palmWidthMm' | 'palmThicknessMm' | 'outerMm'>,
+  { palmWidthMm, palmThicknessMm, outerMm, angleDeg, offsetMm }: Passing,
   sleeveWallMm: number,
 ): number {
-  return Math.max(Math.hypot(palmWidthMm, palmThicknessMm), outerMm + 2 * sleeveWallMm);
+  const sleevedMm = outerMm + 2 * sleeveWallMm;
+  const bent = Math.sin(radians(angleDeg));
+  return Math.max(
+    Math.hypot(palmWidthMm, palmThicknessMm + offsetMm),
+    sleevedMm,
+    bent === 0 ? 0 : Math.hypot(bent * palmWidthMm, sleevedMm, bent * palmThicknessMm),
+  );
 }
 
 /**

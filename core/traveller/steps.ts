@@ -4,6 +4,7 @@ import { otherEnd, type Both } from '../model/end.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import { type Passage, joinMm, passesUnshrunk } from '../termination/throughHole.ts';
+import { isStraight } from '../termination/lugs/palmAngle.ts';
 import { crimpsASide, type ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { usesDie } from '../model/method.ts';
@@ -247,14 +248,16 @@ function pull({ name, lug }: ReadyEnd, { run }: Cable): PlainStep {
   };
 }
 
-function clock({ palmAngleDeg }: Cable, { name }: ReadyEnd): PlainStep {
+function clock({ palmAngleDeg }: Cable, { name, lug }: ReadyEnd): PlainStep {
   return {
     id: `clock.${name}`,
     short: msg`Clock ${name}`,
     order: msg`Set the angle between the palms`,
     end: name,
     figure: { value: palmAngleDeg, unit: '°', decimals: 0, means: msg`palm to palm, ± 5°` },
-    detail: msg`Let the cable lie in its natural curve, sight along it from ${name}, and turn the lug. Mark lug and jacket with one line.`,
+    detail: isStraight(lug)
+      ? msg`Let the cable lie in its natural curve, sight along it from ${name}, and turn the lug. Mark lug and jacket with one line.`
+      : msg`Let the cable lie in its natural curve, sight along it from ${name}, and turn the lug: its palm is bent, so the angle counts to the side it is bent to. Mark lug and jacket with one line.`,
     why: msg`A stiff cable will not twist once both lugs are on.`,
     lit: ['clock', 'palm'],
   };

@@ -1,7 +1,18 @@
-import { capitalised, msg, numeral, verbatim, amount, briefly } from '../words/message.ts';
+import {
+  capitalised,
+  listed,
+  type Message,
+  msg,
+  numeral,
+  verbatim,
+  amount,
+  briefly,
+} from '../words/message.ts';
 import { TOOL_KINDS } from '../model/tables/tools.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import { usesDie, usesSolder } from '../model/method.ts';
+import type { Lug } from '../model/shop.ts';
+import { asideMm, isStraight } from '../termination/lugs/palmAngle.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
 import { fromTube } from './fromTube.ts';
 import { dieName, HOT_WORK, type PlainStep, type ReadyEnd } from './step.ts';
@@ -61,14 +72,26 @@ const strands = ({ name, method, strands: left }: ReadyEnd, step: Make) =>
     lit: ['strands'],
   });
 
+/** Which way a bent palm goes is settled before the barrel is closed. */
+const palmLies = (lug: Lug): Message =>
+  lug.angleDeg > 0
+    ? msg`Its palm stands ${numeral(lug.angleDeg, 0)}° off the cable, the hole ${amount(asideMm(lug), 'mm', 0)} to one side: turn that side to where the stud is, before it is closed.`
+    : msg`Its palm lies ${amount(lug.offsetMm, 'mm', 0)} beside the cable: turn that side to the stud, before it is closed.`;
+
 const home = ({ name, lug }: ReadyEnd, step: Make) =>
   step('home', {
     short: msg`Home ${name}`,
     order: msg`Gather all strands and push them home in ${lug.label}`,
     figure: { value: lug.barrelMm, unit: 'mm', decimals: 0, means: msg`into the barrel` },
-    detail: lug.sightHole
-      ? msg`Copper must show in the sight hole.`
-      : msg`Mark the barrel depth on the strands and see the mark vanish.`,
+    detail: listed(
+      [
+        lug.sightHole
+          ? msg`Copper must show in the sight hole.`
+          : msg`Mark the barrel depth on the strands and see the mark vanish.`,
+        ...(isStraight(lug) ? [] : [palmLies(lug)]),
+      ],
+      ' ',
+    ),
     why: msg`A short strand is a smaller cable.`,
     lit: ['barrel', 'strands'],
   });

@@ -3,7 +3,8 @@ import { amount, msg, numeral, verbatim } from '../../words/message.ts';
 import { about } from './about.ts';
 import type { EndSubject } from '../endSubject.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
-import { dressedMm, finishedPassesMm, passageOf } from '../throughHole.ts';
+import { isStraight } from '../lugs/palmAngle.ts';
+import { dressedMm, finishedPassesMm, lugPassesMm, passageOf } from '../throughHole.ts';
 
 /** Whether a finished end passes the hole; if not, that it is pulled bare and finished in place. */
 export function holeFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
@@ -14,7 +15,9 @@ export function holeFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
   const { outerMm } = subject.conductor;
   const bare = end.spec.inPlace !== undefined;
   const value = bare || passage.pulled === null ? outerMm : finishedPassesMm(end, outerMm);
-  const { palmWidthMm, palmThicknessMm, outerMm: barrelMm } = end.lug;
+  const { palmWidthMm, palmThicknessMm, outerMm: barrelMm, angleDeg, offsetMm } = end.lug;
+  const sleeveMm = end.sleeve?.wallMm ?? 0;
+  const isPalmBent = !isStraight(end.lug);
   const fits = value <= holeMm;
   const because = fits
     ? bare
@@ -41,11 +44,20 @@ export function holeFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
         work: {
           formula: bare
             ? msg`outside of the cable ≤ hole`
-            : msg`max(√(w² + t²), barrel + 2 · sleeve, jacket and all that is on it) ≤ hole`,
+            : isPalmBent
+              ? msg`max(√(w² + (t + offset)²), √((w · sin α)² + (barrel + 2 · sleeve)² + (t · sin α)²), jacket and all that is on it) ≤ hole`
+              : msg`max(√(w² + t²), barrel + 2 · sleeve, jacket and all that is on it) ≤ hole`,
           substituted: bare
             ? [verbatim`${amount(outerMm, 'mm', 1)} ≤ ${amount(holeMm, 'mm', 1)}`]
             : [
-                msg`= max(√(${numeral(palmWidthMm, 1)}² + ${numeral(palmThicknessMm, 1)}²), ${numeral(barrelMm, 1)} + 2 × ${numeral(end.sleeve?.wallMm ?? 0, 1)}, ${numeral(dressedMm(end, outerMm), 1)}) = ${amount(value, 'mm', 1)}`,
+                ...(isPalmBent
+                  ? [
+                      msg`α = ${numeral(angleDeg, 0)}°, offset ${amount(offsetMm, 'mm', 1)}: the lug needs ${amount(lugPassesMm(end.lug, sleeveMm), 'mm', 1)}`,
+                    ]
+                  : []),
+                isPalmBent
+                  ? msg`= max(${numeral(lugPassesMm(end.lug, sleeveMm), 1)}, ${numeral(dressedMm(end, outerMm), 1)}) = ${amount(value, 'mm', 1)}`
+                  : msg`= max(√(${numeral(palmWidthMm, 1)}² + ${numeral(palmThicknessMm, 1)}²), ${numeral(barrelMm, 1)} + 2 × ${numeral(sleeveMm, 1)}, ${numeral(dressedMm(end, outerMm), 1)}) = ${amount(value, 'mm', 1)}`,
               ],
           source: msg`geometry: the lug is turned and tilted, palm and barrel go one after the other`,
           assumes: msg`a round hole, its edges bushed`,
