@@ -194,6 +194,12 @@ function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts |
         group: 'hardware',
         work: workOf(takers, '', PER_END, []),
       };
+    case 'moulded':
+      return {
+        note: msg`with adhesive inside`,
+        group: 'sleeves',
+        work: workOf(takers, '', msg`one for each branch or end that is sealed so`, []),
+      };
     case 'guard':
       return {
         note: msg`where it rubs`,
@@ -215,6 +221,7 @@ const ORDER = [
   'lug',
   'sleeve',
   'sealant',
+  'moulded',
   'layer',
   'solder',
   'slug',

@@ -1,5 +1,6 @@
 import { type Guard, GUARDS } from '../model/tables/guards.ts';
 import { LAYERS } from '../model/tables/layers.ts';
+import { MOULDED, type MouldedId } from '../model/tables/moulded.ts';
 import { ADAPTERS, type AdapterId } from '../model/tables/posts.ts';
 import type { Shop } from '../model/shop.ts';
 import { capitalised, type Message, briefly, msg, verbatim } from '../words/message.ts';
@@ -59,6 +60,8 @@ export function stockTitle(stock: string, shop: Shop): Message | null {
       return msg`Flexible adhesive`;
     case 'adapter':
       return Object.hasOwn(ADAPTERS, id) ? capitalised(ADAPTERS[id as AdapterId].title) : null;
+    case 'moulded':
+      return Object.hasOwn(MOULDED, id) ? capitalised(MOULDED[id as MouldedId].title) : null;
     case 'guard':
       return Object.hasOwn(GUARDS, id) ? capitalised(GUARDS[id as Guard].title) : null;
     case 'hardware':

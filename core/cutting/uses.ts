@@ -6,6 +6,7 @@ import { usesSolder } from '../model/method.ts';
 import { GUARDS } from '../model/tables/guards.ts';
 import { isDone, isHeld, isMelted } from '../model/stepId.ts';
 import { fluxG } from '../termination/methods/flux.ts';
+import { capFor } from '../termination/sleeves/endCap.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
 import type { ToCut } from './pieces.ts';
 
@@ -54,11 +55,13 @@ export function isSpent(part: string, cable: Pick<Cable, 'done'>): boolean {
     case 'join-lug':
       return isDone(cable, `join-crimp-${place}`);
     case 'join-sleeve':
+    case 'join-moulded':
       return isDone(cable, `join-shrink-${place}`);
     case 'label':
     case 'adapter':
     case 'hardware':
     case 'guard':
+    case 'cap':
       // What goes on the stud or along the way goes along with the finished cable.
       return isDone(cable, 'label');
     default:
@@ -93,6 +96,10 @@ export function usesOf({ cable, work }: Omit<ToCut, 'key'>, practice: HousePract
     if (end.spec.adapter) take(`adapter.${name}`, `adapter:${end.spec.adapter}`, who, 1);
     if (practice.hardware === 'new' && end.meets.kind === 'stud' && !end.spec.studId)
       take(`hardware.${name}`, `hardware:${end.meets.stud}`, who, 1);
+    if (end.spec.capped && end.lug) {
+      const part = capFor(end, end.lug);
+      if (part) take(`cap.${name}`, `moulded:${part}`, who, 1);
+    }
     if (end.layers.includes('boot')) take(`boot.${name}`, 'layer:boot', who, 1);
   }
   for (const layer of ['braid', 'glass'] as const) {
@@ -104,9 +111,10 @@ export function usesOf({ cable, work }: Omit<ToCut, 'key'>, practice: HousePract
       take(`guard.${i}`, `guard:${guard}`, verbatim`${cable.tag}, ${what}`, GUARDS[guard].cutMm ?? 1);
   });
   take('label', 'label', cable.tag, LABELS);
-  work.joins.forEach(({ spec, connector, sleeve }, i) => {
+  work.joins.forEach(({ spec, connector, sleeve, moulded }, i) => {
     const who = msg`${cable.tag}, join ${i + 1}`;
     if (!connector) return;
+    if (moulded) take(`join-moulded.${spec.id}`, `moulded:${moulded}`, who, 1);
     take(`join-lug.${spec.id}`, `lug:${connector.id}`, who, 1);
     if (sleeve)
       take(

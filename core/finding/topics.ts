@@ -39,7 +39,7 @@ export const TOPICS = {
     ...(['temporary', 'tinned-first', 'cast', 'strands', 'strands-amps', 'strands-short'] as const),
   ],
   layers: [
-    ...(['sleeve', 'sleeve-cover', 'sleeve-grip', 'sleeve-pass', 'layers', 'band', 'ring'] as const),
+    ...(['sleeve', 'sleeve-cover', 'sleeve-grip', 'sleeve-pass', 'layers', 'band', 'ring', 'cap'] as const),
     ...(['sleeve-stiff', 'sleeve-live', 'shrink-tool'] as const),
     'polarity',
   ],

@@ -52,6 +52,8 @@ export const endSchema = z.strictObject({
   adapter: z.optional(z.enum(Object.keys(ADAPTERS) as AdapterId[])),
   /** The stud of the job that it shares with others. */
   studId: z.optional(id),
+  /** It waits without being connected: a cap is shrunk over it. */
+  capped: z.optional(z.boolean()),
   /** Made where it will lie, not on the bench: what room there is. */
   inPlace: z.optional(z.strictObject({ swingMm: mm(0, 3000), solidFloor: z.boolean() })),
   /** A get-you-home repair, and when it must be gone. */
@@ -69,6 +71,8 @@ export const joinSchema = z.strictObject({
   sleeveId: z.optional(id),
   /** Copper of the branch, mm². */
   branchMm2: z.optional(z.number().check(z.gte(0.5), z.lte(500))),
+  /** Of a branch: a moulded part with so many legs seals it, the cable’s own among them; a nipped sleeve where not given. */
+  legs: z.optional(z.literal([2, 3, 4])),
 });
 
 export type End = z.infer<typeof endSchema>;

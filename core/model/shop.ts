@@ -91,6 +91,9 @@ export const metalTestSchema = z.strictObject({
   cracked: z.optional(z.boolean()),
 });
 
+/** What a connector may come in: a jacket with adhesive, or one that solders by itself. */
+export const CONNECTOR_COVERS = ['sealed', 'solder ring'] as const;
+
 /** What a strand or conductor is put into: a ring lug, a clamp for a post, or an in-line connector. */
 export const lugSchema = z.strictObject({
   id,
@@ -126,6 +129,8 @@ export const lugSchema = z.strictObject({
   madeHere: z.optional(z.strictObject({ wallMm: mm(0.5, 8) })),
   /** Solder that it comes loaded with, g. */
   solderG: z.optional(z.number().check(z.gte(0), z.lte(500))),
+  /** Of a connector: it is crimped under its own jacket that seals, or its jacket brings a ring of solder. */
+  cover: z.optional(z.enum(CONNECTOR_COVERS)),
   /** The post a clamp is bored for, and how many cables it takes. */
   clamp: z.optional(z.strictObject({ post: postSchema, cables: z.literal([1, 2]) })),
   price: z.number().check(z.gte(0), z.lte(1e4)),

@@ -192,6 +192,9 @@ const OPTIONAL = new Set([
     'mostSizes',
     'mostKg',
     'guard',
+    'cover',
+    'legs',
+    'capped',
   ],
 ]);
 /** Lists and texts that must be there, as they stand when nothing is in them. */

@@ -8,6 +8,9 @@ import { isStraight } from '../termination/lugs/palmAngle.ts';
 import { crimpsASide, type ResolvedJoin } from '../termination/join.ts';
 import type { ResolvedEnd } from '../termination/resolveEnd.ts';
 import { usesDie } from '../model/method.ts';
+import { MOULDED } from '../model/tables/moulded.ts';
+import type { Lug } from '../model/shop.ts';
+import type { DieOffer } from '../termination/dies/dieOffers.ts';
 import { RING } from '../termination/sleeves/sealant.ts';
 import { withAsks } from './asks.ts';
 import { withGates } from './gates.ts';
@@ -155,9 +158,10 @@ const ordered = ({ name, nesting }: ReadyEnd) =>
 
 function layersOn(ends: readonly ReadyEnd[], joins: readonly ResolvedJoin[]): PlainStep {
   const [first, second] = ends.flatMap(({ name, sleeve }) => (sleeve ? [{ name, cutMm: sleeve.cutMm }] : []));
-  const joinSleeves = joins.flatMap(({ sleeve }) =>
-    sleeve ? [msg`${sleeve.suppliedMm}/${sleeve.recoveredMm} for the join`] : [],
-  );
+  const joinSleeves = joins.flatMap(({ sleeve, moulded }) => [
+    ...(sleeve ? [msg`${sleeve.suppliedMm}/${sleeve.recoveredMm} for the join`] : []),
+    ...(moulded ? [msg`${MOULDED[moulded].title}, a leg over each cable`] : []),
+  ]);
   return {
     id: 'layers',
     short: msg`Layers on`,
@@ -177,8 +181,8 @@ function layersOn(ends: readonly ReadyEnd[], joins: readonly ResolvedJoin[]): Pl
 }
 
 function joinSteps(join: ResolvedJoin, lengths: CableLengths, sleeveNow: Message = ''): PlainStep[] {
-  const { spec, connector, die, title, sleeve } = join;
-  if (!connector || !die) return [];
+  const { spec, connector, die, title, mouldedTask } = join;
+  if (!connector || (!die && connector.cover !== 'solder ring')) return [];
   const name = small(title);
   return [
     {
@@ -191,35 +195,67 @@ function joinSteps(join: ResolvedJoin, lengths: CableLengths, sleeveNow: Message
       caution: { of: 'blades', says: msg`Cut away from the hand that holds the cable.` },
       lit: ['cut', 'strip'],
     },
-    {
-      id: `join-crimp-${spec.id}`,
-      short: msg`${title}, crimp`,
-      order: msg`Crimp both sides of ${connector.label}`,
-      figure: {
-        value: die.die.acrossFlatsMm,
-        unit: 'mm',
-        decimals: 2,
-        means: msg`across flats, ${Math.min(1, crimpsASide(connector, die))} crimp a side`,
-      },
-      detail: msg`${dieName({ die })}. Measure both, and enter them in Prove.`,
-      why: msg`Each side is proved like an end.`,
-      caution: { of: 'tools', says: msg`Fingers out, eyes covered, before the tool closes.` },
-      lit: ['crimp'],
-    },
-    {
-      id: `join-shrink-${spec.id}`,
-      short: msg`${title}, seal`,
-      order: msg`Shrink ${sleeve ? msg`the ${sleeve.suppliedMm}/${sleeve.recoveredMm} sleeve` : msg`a sleeve`} over the join`,
-      detail:
-        spec.kind === 'branch'
-          ? msg`From the middle out, until adhesive shows at every end. Pliers within reach: what comes next is done while it is hot.`
-          : msg`From the middle out, until adhesive shows at both ends.`,
-      why: msg`Water in a join works along both cables.`,
-      caution: { of: 'burns', says: msg`Hot until it has cooled: hands off.` },
-      lit: ['sleeve'],
-    },
-    ...(spec.kind === 'branch' ? [pinch(spec.id, title)] : []),
+    die ? crimpJoin(join, connector, die) : solderJoin(join, connector),
+    sealJoin(join, connector),
+    ...(spec.kind === 'branch' && !mouldedTask ? [pinch(spec.id, title)] : []),
   ];
+}
+
+/** A connector that brings its solder along: nothing is crimped. */
+const solderJoin = ({ spec, title }: ResolvedJoin, connector: Lug): PlainStep => ({
+  id: `join-crimp-${spec.id}`,
+  short: msg`${title}, solder`,
+  order: msg`Push both bundles into each other under the ring of ${connector.label}, and heat it until the ring has run`,
+  detail: msg`Heat gun, from the ring outwards. Bright metal all round the strands is right; grey lumps are not.`,
+  why: msg`Solder that never ran holds nothing.`,
+  caution: { of: 'burns', says: msg`Hot until it has cooled: hands off.` },
+  lit: ['barrel'],
+});
+
+function crimpJoin(join: ResolvedJoin, connector: Lug, die: DieOffer): PlainStep {
+  const isCovered = connector.cover !== undefined;
+  return {
+    id: `join-crimp-${join.spec.id}`,
+    short: msg`${join.title}, crimp`,
+    order: msg`Crimp both sides of ${connector.label}`,
+    figure: {
+      value: die.die.acrossFlatsMm,
+      unit: 'mm',
+      decimals: 2,
+      means: msg`across flats, ${Math.min(1, crimpsASide(connector, die))} crimp a side`,
+    },
+    detail: isCovered
+      ? msg`${dieName({ die })}, through its jacket. A smooth die: a jacket that is cut through seals nothing.`
+      : msg`${dieName({ die })}. Measure both, and enter them in Prove.`,
+    why: isCovered
+      ? msg`What lies under the jacket is only tried by a pull.`
+      : msg`Each side is proved like an end.`,
+    caution: { of: 'tools', says: msg`Fingers out, eyes covered, before the tool closes.` },
+    lit: ['crimp'],
+  };
+}
+
+function sealJoin({ spec, title, sleeve, moulded }: ResolvedJoin, connector: Lug): PlainStep {
+  const over: Message = moulded
+    ? MOULDED[moulded].title
+    : connector.cover
+      ? msg`its own jacket`
+      : sleeve
+        ? msg`the ${sleeve.suppliedMm}/${sleeve.recoveredMm} sleeve`
+        : msg`a sleeve`;
+  return {
+    id: `join-shrink-${spec.id}`,
+    short: msg`${title}, seal`,
+    order: msg`Shrink ${over} over the join`,
+    detail: moulded
+      ? msg`The body first, from its middle; then leg after leg, until adhesive shows at every one of them.`
+      : spec.kind === 'branch'
+        ? msg`From the middle out, until adhesive shows at every end. Pliers within reach: what comes next is done while it is hot.`
+        : msg`From the middle out, until adhesive shows at both ends.`,
+    why: msg`Water in a join works along both cables.`,
+    caution: { of: 'burns', says: msg`Hot until it has cooled: hands off.` },
+    lit: ['sleeve'],
+  };
 }
 
 /** What closes the gap between two cables that leave a sleeve side by side. */

@@ -173,6 +173,14 @@ export const ENDS_HELP: readonly HelpEntry[] = [
     'flats',
   ],
   [
+    say`Branch sealed by`,
+    say`A wide adhesive sleeve that is nipped between the cables while it is hot, or a moulded part with a leg for each of them. The part goes on before the connector, and the kit gets it.`,
+  ],
+  [
+    say`End cap: it waits unconnected`,
+    say`For an end that lies ready and is not bolted on yet: a cap is shrunk over it, and the kit gets it. It keeps water out; it is no cover for a live end, so take the fuse out as well.`,
+  ],
+  [
     say`Sleeve of the join`,
     say`Sleeve over the join. It must cover the connector and enough jacket on both sides, be on the cable before the first crimp, and seal where it is damp.`,
   ],

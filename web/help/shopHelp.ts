@@ -239,6 +239,10 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`About how many blows bring the plunger to that mark on this size, counted on a spare. Many more at the bench, and the hammer is light, the floor gives, or the lug is another.`,
   ],
   [
+    say`Comes in`,
+    say`Whether the connector has a jacket of its own: one that seals when it is shrunk, or one with a ring of solder for thin wires. Under a jacket nothing can be measured, so that a pull alone tries its crimps.`,
+  ],
+  [
     say`Loaded with solder`,
     say`Solder that it comes with, already in its barrel: weigh one, or see its bag. What else is to be fed, and what would run out, is reckoned from it.`,
   ],

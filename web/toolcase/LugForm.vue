@@ -78,6 +78,18 @@ const setSolder = (grams: number) =>
     if (grams > 0) own.solderG = grams;
     else delete own.solderG;
   });
+const COVERS = {
+  none: say`bare`,
+  sealed: say`a jacket that seals`,
+  'solder ring': say`a jacket with a ring of solder`,
+};
+type Cover = keyof typeof COVERS;
+const covers = (Object.keys(COVERS) as Cover[]).map((value) => ({ value, title: COVERS[value] }));
+const setCover = (cover: Cover) =>
+  edit(say`jacket`, (own) => {
+    if (cover === 'none') delete own.cover;
+    else own.cover = cover;
+  });
 const editClamp = (recipe: (own: Draft<NonNullable<Lug['clamp']>>) => void) =>
   edit(say`post`, ({ clamp }) => clamp && recipe(clamp));
 const metals = choicesOf(['copper', 'brass', 'lead']);
@@ -164,6 +176,13 @@ const remove = () =>
         :most="90"
         :decimals="0"
         @update:model-value="(deg) => edit(say`angle`, (own) => void (own.angleDeg = deg))"
+      />
+      <ChoiceField
+        v-if="lug.form === 'butt'"
+        :label="say`Comes in`"
+        :model-value="lug.cover ?? 'none'"
+        :choices="covers"
+        @update:model-value="setCover"
       />
       <QuantityField
         v-if="lug.form === 'cast clamp' || lug.form === 'tube'"

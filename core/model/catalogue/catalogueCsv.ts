@@ -11,7 +11,16 @@ import {
   yesField,
 } from '../csv.ts';
 import { freeId } from '../merge.ts';
-import { type Die, dieSchema, type Lug, LUG_FORMS, lugSchema, POLARITIES, type Tool } from '../shop.ts';
+import {
+  type Die,
+  dieSchema,
+  type Lug,
+  CONNECTOR_COVERS,
+  LUG_FORMS,
+  lugSchema,
+  POLARITIES,
+  type Tool,
+} from '../shop.ts';
 import { parseSize } from '../parseSize.ts';
 import { POST_KINDS } from '../tables/posts.ts';
 import { STUD_NAMES } from '../tables/studs.ts';
@@ -138,6 +147,13 @@ const LUG_COLUMNS: readonly Column<Lug>[] = [
     empty: undefined,
     read: quantityField('mass', 0, 500),
     write: ({ solderG }) => plain(solderG),
+  },
+  {
+    key: 'cover',
+    title: 'jacket',
+    empty: undefined,
+    read: wordField(CONNECTOR_COVERS),
+    write: ({ cover }) => cover ?? '',
   },
   {
     key: 'price',

@@ -1,7 +1,7 @@
 import { type Die, type Lug, POLARITIES, type Shop, type Sleeve, type Tool } from '../shop.ts';
 import { CUSTOMARY_PRACTICE } from '../housePractice.ts';
 import { GENERIC_CABLE_KINDS } from './cableKinds.ts';
-import { genericButt, genericClamp, genericLug } from './lugs.ts';
+import { genericButt, genericSealedButt, genericClamp, genericLug } from './lugs.ts';
 import {
   codeDieAcrossFlats,
   codeDieWidth,
@@ -130,6 +130,7 @@ export function genericShop(): Shop {
         ),
       ),
       ...['10', '16', '25', '35', '50', '70', '95'].map((size) => genericButt(size, 2)),
+      ...['10', '16'].map((size) => genericSealedButt(size, 'sealed', 5)),
       ...clamps(),
     ],
     tools: [HAND, BENCH, LEVER, HAMMER],

@@ -89,6 +89,25 @@ export function genericButt(sizeName: string, stock: number): Lug {
 }
 
 /**
+ * A connector in a jacket of its own: crimped through it, or soldered by a ring inside it.
+ *
+ * @throws RangeError when the family has no such size
+ * @example genericSealedButt('10', 'sealed', 5).label // '10 sealed in-line'
+ */
+export function genericSealedButt(sizeName: string, cover: 'sealed' | 'solder ring', stock: number): Lug {
+  const butt = genericButt(sizeName, stock);
+  const words = cover === 'sealed' ? 'sealed in-line' : 'solder ring';
+  return {
+    ...butt,
+    id: `${cover.replace(' ', '-')}-${idOf(sizeName)}`,
+    label: `${sizeName} ${words}`,
+    family: words,
+    cover,
+    price: Math.round(butt.price * 30) / 20,
+  };
+}
+
+/**
  * A clamp for a tapered battery post: cast ones are soldered, screwed ones get you home.
  *
  * @throws RangeError when the barrel family has no such size, or the post is not tapered

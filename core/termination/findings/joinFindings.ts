@@ -2,11 +2,13 @@ import type { Topic } from '../../finding/topics.ts';
 import type { Cable } from '../../model/cable.ts';
 import { MORE_ASKED_SINCE } from '../../model/stepId.ts';
 import { atMost, type Finding, notProved, stated, type State, within } from '../../finding/finding.ts';
-import { type Message, amount, msg, numeral, verbatim } from '../../words/message.ts';
+import { type Message, amount, capitalised, msg, numeral, verbatim } from '../../words/message.ts';
 import { COMPACTION } from '../dies/dieOnLug.ts';
 import { crimpsASide, type ResolvedJoin } from '../join.ts';
 import type { Lug } from '../../model/shop.ts';
 import { boreFill, circleMm2, fillVerdict, fillWindow } from '../lugs/lugOnCable.ts';
+import { MOULDED } from '../../model/tables/moulded.ts';
+import type { MouldedTask } from '../sleeves/moulded.ts';
 import { sleeveWindow } from '../sleeves/sleeve.ts';
 
 import { term } from '../../words/terms.ts';
@@ -15,13 +17,88 @@ import { term } from '../../words/terms.ts';
 export function joinFindings(join: ResolvedJoin, finishedMm: number, cable: Pick<Cable, 'done'>): Finding[] {
   const { connector } = join;
   if (!connector) return [noConnector(join)];
+  const { cover } = connector;
   return [
     place(join, finishedMm),
     fill(join, connector),
-    die(join),
-    sleeve(join),
+    cover === 'solder ring' ? solderRing(join) : die(join),
+    join.mouldedTask ? moulded(join, join.mouldedTask) : cover ? covered(join, connector) : sleeve(join),
     ...(join.spec.kind === 'branch' ? [seal(join, cable)] : []),
   ];
+}
+
+/** Copper that a ring of solder in a sleeve is made for, mm²: more of it draws its heat away before it runs. */
+const SOLDER_RING_MOST_MM2 = 6;
+
+/** A ring of solder: for thin wires, nothing that carries a starter's current or gets hot. */
+function solderRing(join: ResolvedJoin): Finding {
+  return atMost(
+    {
+      ...facts(join, 'join-die', msg`ring of solder`),
+      value: join.copperMm2,
+      unit: 'mm²',
+      decimals: 1,
+      remedy: msg`A crimped connector.`,
+      work: {
+        formula: msg`copper ≤ ${amount(SOLDER_RING_MOST_MM2, 'mm²', 0)}`,
+        substituted: [amount(join.copperMm2, 'mm²', 1)],
+        source: msg`customary sizes of solder sleeves; their solder runs at about ${amount(140, '°C', 0)}`,
+        assumes: msg`soldered alone: what gets hot in a short lets go`,
+      },
+    },
+    SOLDER_RING_MOST_MM2,
+  );
+}
+
+/** A connector in its own jacket is sealed by it, and hides its crimps. */
+function covered(join: ResolvedJoin, connector: Lug): Finding {
+  return stated(
+    {
+      ...facts(join, 'join-sleeve', msg`its own jacket`),
+      value: null,
+      unit: '',
+      decimals: 0,
+      because:
+        connector.cover === 'sealed'
+          ? msg`Its own jacket seals it; its crimps cannot be measured through it, so that a pull alone proves them.`
+          : msg`Its own jacket seals it once the ring has run.`,
+      work: {
+        formula: msg`crimped through its jacket with a smooth die, then shrunk`,
+        substituted: [connector.label],
+        source: msg`craft practice; the connector’s own sheet governs`,
+        assumes: msg`adhesive shows at both ends`,
+      },
+    },
+    'watch',
+  );
+}
+
+/** Whether a moulded part goes over connector, cable and branches, and grips them. */
+function moulded(join: ResolvedJoin, task: MouldedTask): Finding {
+  const { legs, passMm, gripMm, legPassMm = 0, legGripMm = 0 } = task;
+  const part = join.moulded ? MOULDED[join.moulded] : null;
+  return stated(
+    {
+      ...facts(join, 'join-sleeve', msg`moulded part`),
+      value: null,
+      unit: '',
+      decimals: 0,
+      because: part
+        ? msg`${capitalised(part.title)}: it passes all and grips all.`
+        : msg`No customary part with ${legs} legs goes over all of it and grips all of it.`,
+      ...(!part && { remedy: msg`Branches nearer to the cable’s size, or a nipped sleeve.` }),
+      work: {
+        formula: msg`body and legs: supplied ≥ 1.1 × thickest, recovered ≤ 0.9 × thinnest`,
+        substituted: [
+          msg`body: pass ${amount(passMm, 'mm', 1)}, grip ${amount(gripMm, 'mm', 1)}`,
+          msg`legs: pass ${amount(legPassMm, 'mm', 1)}, grip ${amount(legGripMm, 'mm', 1)}`,
+        ],
+        source: msg`customary sizes`,
+        assumes: msg`a branch with ${amount(1.4, 'mm', 1)} of jacket; all branches alike`,
+      },
+    },
+    part ? 'holds' : 'fails',
+  );
 }
 
 const facts = (join: ResolvedJoin, key: Topic, title: Message) => ({
@@ -149,28 +226,46 @@ function die(join: ResolvedJoin): Finding {
 
 /** Whether the gap between the two cables of a branch was closed while the sleeve was hot, by who did it and looked. */
 function seal(join: ResolvedJoin, { done }: Pick<Cable, 'done'>): Finding {
+  const isMoulded = join.mouldedTask !== undefined;
   const tick = done.find(
     ({ step, at: when }) =>
       step === `join-pinch-${join.spec.id}` ||
-      (step === `join-shrink-${join.spec.id}` && when < MORE_ASKED_SINCE),
+      (step === `join-shrink-${join.spec.id}` && (isMoulded || when < MORE_ASKED_SINCE)),
   );
   const base = {
     ...facts(join, 'join-seal', msg`gap between the cables`),
     unit: '' as const,
     decimals: 0,
     work: {
-      formula: msg`nipped while hot, and looked into`,
+      formula: isMoulded
+        ? msg`adhesive at the body and at every leg`
+        : msg`nipped while hot, and looked into`,
       substituted: tick ? [msg`ticked by ${tick.by || msg`nobody named`}`] : [msg`not ticked yet`],
-      source: msg`craft practice: a branch is sealed by nipping a large adhesive sleeve with pliers while it is hot`,
+      source: isMoulded
+        ? msg`craft practice: a moulded part has a leg for each cable`
+        : msg`craft practice: a branch is sealed by nipping a large adhesive sleeve with pliers while it is hot`,
       assumes: msg`adhesive was seen all round each cable`,
     },
   };
   return tick
-    ? stated({ ...base, value: null, because: msg`Nipped while it was hot, and looked into.` }, 'holds')
+    ? stated(
+        {
+          ...base,
+          value: null,
+          because: isMoulded
+            ? msg`Shrunk, with adhesive at every leg.`
+            : msg`Nipped while it was hot, and looked into.`,
+        },
+        'holds',
+      )
     : notProved({
         ...base,
-        because: msg`Two cables side by side leave a gap that no sleeve closes by itself.`,
-        remedy: msg`Nip it while it is hot, at the bench.`,
+        because: isMoulded
+          ? msg`The moulded part is not shrunk yet.`
+          : msg`Two cables side by side leave a gap that no sleeve closes by itself.`,
+        remedy: isMoulded
+          ? msg`Shrink it at the bench, and look at every leg.`
+          : msg`Nip it while it is hot, at the bench.`,
       });
 }
 

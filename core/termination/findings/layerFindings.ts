@@ -1,9 +1,12 @@
 import { LAYERS } from '../../model/tables/layers.ts';
 import { SLEEVES } from '../../model/tables/sleeves.ts';
 import { type Finding, stated, type State } from '../../finding/finding.ts';
-import { type Message, msg, numeral, listed } from '../../words/message.ts';
+import { type Message, amount, capitalised, msg, numeral, listed } from '../../words/message.ts';
 import { about } from './about.ts';
 import type { EndSubject } from '../endSubject.ts';
+import { MOULDED } from '../../model/tables/moulded.ts';
+import type { Lug } from '../../model/shop.ts';
+import { capFor, capTask } from '../sleeves/endCap.ts';
 import { isDone, isHeld } from '../../model/stepId.ts';
 import { overLayersMm } from '../sleeves/layers.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
@@ -19,7 +22,33 @@ export function layerFindings(end: ResolvedEnd, subject: EndSubject): Finding[] 
       ? [end.sleeve.seals ? ring(end, subject) : unsealed(end, subject)]
       : []),
     polarity(end, subject),
+    ...(end.spec.capped && end.lug ? [capped(end, end.lug)] : []),
   ];
+}
+
+/** An end that waits without being connected: whether a cap goes over it and seals, and that it must be dead or guarded. */
+function capped(end: ResolvedEnd, lug: Lug): Finding {
+  const part = capFor(end, lug);
+  const { passMm, gripMm } = capTask(end, lug);
+  return stated(
+    {
+      ...about(end, 'cap', msg`End cap`),
+      value: null,
+      unit: '',
+      decimals: 0,
+      because: part
+        ? msg`${capitalised(MOULDED[part].title)}: it goes over the palm and seals on the cable. It is cut off before the end is bolted on.`
+        : msg`No customary cap goes over this palm and grips the cable.`,
+      ...(!part && { remedy: msg`Cap it before the lug goes on, or bolt it to an insulated post.` }),
+      work: {
+        formula: msg`supplied ≥ 1.1 × thickest, recovered ≤ 0.9 × thinnest`,
+        substituted: [msg`pass ${amount(passMm, 'mm', 1)}, grip ${amount(gripMm, 'mm', 1)}`],
+        source: msg`customary sizes`,
+        assumes: msg`the other end is off, or its fuse is out: a cap is no cover for a live end that can be pulled off`,
+      },
+    },
+    part ? 'holds' : 'fails',
+  );
 }
 
 function nestingOrder(end: ResolvedEnd, { cable }: EndSubject): Finding {

@@ -71,6 +71,21 @@ const sleeves = ({ sleeveTask }: ResolvedJoin) =>
         .filter(sleeveSuits)
         .map(({ sleeve }) => ({ value: sleeve.id, title: `${sleeve.suppliedMm} / ${sleeve.recoveredMm}` }))
     : [];
+/** A branch is nipped in its sleeve, or gets a moulded part with so many legs. */
+const SEALS = [
+  { value: 'sleeve', title: say`a nipped sleeve` },
+  { value: '2', title: say`a moulded part, two legs`, note: say`one branch` },
+  { value: '3', title: say`a moulded part, three legs`, note: say`two branches` },
+  { value: '4', title: say`a moulded part, four legs`, note: say`three branches` },
+];
+function setSeal(join: Join, by: string): void {
+  edit(say`join`, (draft) => {
+    const spec = draft.joins.find(({ id }) => id === join.id);
+    if (!spec) return;
+    if (by === 'sleeve') delete spec.legs;
+    else spec.legs = Number(by) as 2 | 3 | 4;
+  });
+}
 const joins = computed(() => work.joins);
 </script>
 
@@ -133,6 +148,7 @@ const joins = computed(() => work.joins);
           />
         </svg>
         <ChoiceField
+          v-if="join.connector?.cover !== 'solder ring'"
           :label="say`Die of the join`"
           :model-value="join.die?.die.id"
           :choices="dies(join)"
@@ -140,6 +156,14 @@ const joins = computed(() => work.joins);
           @update:model-value="(dieId) => set(join.spec, { dieId })"
         />
         <ChoiceField
+          v-if="join.spec.kind === 'branch'"
+          :label="say`Branch sealed by`"
+          :model-value="join.spec.legs === undefined ? 'sleeve' : String(join.spec.legs)"
+          :choices="SEALS"
+          @update:model-value="(by) => setSeal(join.spec, by)"
+        />
+        <ChoiceField
+          v-if="join.sleeveTask"
           :label="say`Sleeve of the join`"
           :model-value="join.sleeve?.id"
           :choices="sleeves(join)"

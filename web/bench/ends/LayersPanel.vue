@@ -152,6 +152,12 @@ const colours = choicesOf(SLEEVE_COLOURS.filter((colour) => colour !== 'clear'))
           @update:model-value="(on) => setLayer(layer, on)"
         />
       </div>
+      <CheckField
+        class="mt-2"
+        :label="say`End cap: it waits unconnected`"
+        :model-value="end.spec.capped ?? false"
+        @update:model-value="(capped) => set(say`end cap`, { capped: capped || undefined })"
+      />
       <ChoiceField
         v-if="end.layers.includes('band')"
         class="mt-2"

@@ -46,10 +46,14 @@ function take(side: EndName): void {
 <template>
   <StageSection
     :title="`${tell(join.title)}, ${join.connector?.label ?? say`no connector`}`"
-    :note="say`die ${join.die?.die.acrossFlatsMm ?? '–'} across flats, one crimp a side`"
+    :note="
+      join.connector?.cover
+        ? say`under a jacket of its own: only a pull tries it`
+        : say`die ${join.die?.die.acrossFlatsMm ?? '–'} across flats, one crimp a side`
+    "
   >
     <div
-      v-for="side in END_NAMES"
+      v-for="side in join.connector?.cover ? [] : END_NAMES"
       :key="side"
       class="mb-2 grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]"
     >
