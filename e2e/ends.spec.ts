@@ -178,6 +178,23 @@ test('through the hole: pulled bare and finished in place, with the tools that c
   await expect(page.getByRole('list', { name: 'Steps' })).toContainText(/Shrink A.*Pull through.*Strip B/s);
 });
 
+test('a branch is sealed by a moulded part in place of a nipped sleeve, and an end that waits gets a cap', async ({
+  page,
+}) => {
+  const app = await endsOf(page, 'TH-4', 'Way, joins');
+  await page.getByRole('button', { name: 'Sealed branch' }).click();
+  await app.type('Copper of the branch, mm²', '25');
+  await expect(page.getByText('Sleeve of the join')).toBeVisible();
+  await app.choose('Branch sealed by', 'a moulded part, two legs');
+  await expect(page.getByText('Sleeve of the join')).toBeHidden();
+  await expect(row(app, /Branch .*moulded part/)).not.toContainText('fails');
+  await expect(row(app, /gap between the cables/)).toContainText('not proved');
+  await page.getByRole('tab', { name: 'Sleeve' }).first().click();
+  await page.getByRole('switch', { name: 'End cap: it waits unconnected' }).first().click();
+  await expect(row(app, /End cap/)).toBeVisible();
+  await app.saved();
+});
+
 test('a join has a die, a sleeve and a proof of its own', async ({ page }) => {
   const app = await endsOf(page, 'TH-3', 'Way, joins');
   await page.getByRole('button', { name: 'In-line butt' }).click();

@@ -58,11 +58,16 @@ test('a way is drawn as it is typed, and what lies along it governs', async ({ p
   await page.getByRole('button', { name: 'A place where it rubs' }).click();
   await expect(plan).toContainText('rubs: an edge');
   const rubs = app.ledger.getByRole('button', { name: /Rubs: an edge/ });
-  await expect(rubs).toContainText('fails');
-  await app.choose('Guard 1', 'edge strip');
+  // A ground: an edge strip is enough; live, it asks for a sheath.
   await expect(rubs).toContainText('watch');
+  await app.choose('Guard 1', 'edge strip');
+  await expect(rubs).not.toContainText('watch');
+  await page.getByRole('radio', { name: 'positive' }).click();
+  await expect(rubs).toContainText('watch');
+  await app.choose('Guard 1', 'none');
+  await expect(rubs).toContainText('fails');
   await app.choose('Guard 1', 'slit hose');
-  await expect(rubs).toContainText('pass');
+  await expect(rubs).not.toContainText('fails');
   await expect(plan).toContainText('an edge, guarded');
   await app.type('Support spacing', '900');
   await expect(app.ledger.getByRole('button', { name: /Supports apart/ })).toContainText('watch');

@@ -146,75 +146,63 @@ function lineOf(stock: string, takers: readonly Use[], shop: Shop): KitLine | nu
 type OwnFacts = Pick<LineFacts, 'note' | 'group' | 'work'> &
   Partial<Pick<LineFacts, 'need' | 'massG' | 'have'>>;
 
+/** What is counted of its kind alone: a note, where it is listed, and how its need comes about. */
+interface CountedFacts {
+  readonly note: Message;
+  readonly group: KitLine['group'];
+  readonly formula: Message;
+}
+const COUNTED: Readonly<Record<string, CountedFacts>> = {
+  solder: {
+    note: msg`as the bores leave room`,
+    group: 'solder',
+    formula: msg`Σ room that bore and strands leave × density of solder`,
+  },
+  slug: { note: msg`one melted in each lug`, group: 'solder', formula: PER_END },
+  flux: {
+    note: msg`for what is fed with wire`,
+    group: 'solder',
+    formula: msg`Σ 2 · film · π · bore · barrel · density`,
+  },
+  sealant: {
+    note: msg`a ring under each plain sleeve`,
+    group: 'sleeves',
+    formula: msg`Σ π · (D + t) · t · w · density`,
+  },
+  adapter: { note: msg`between post and lug`, group: 'hardware', formula: PER_END },
+  hardware: { note: msg`one nut, plain and spring washer`, group: 'hardware', formula: PER_END },
+  moulded: {
+    note: msg`with adhesive inside`,
+    group: 'sleeves',
+    formula: msg`one for each branch or end that is sealed so`,
+  },
+  guard: { note: msg`where it rubs`, group: 'layers', formula: msg`one for each place where it rubs` },
+  label: { note: msg`one at each end`, group: 'labels', formula: msg`two to a cable` },
+};
+
 /** What sets the line of one kind of thing apart from another's. */
 function ownFacts(stock: string, takers: readonly Use[], shop: Shop): OwnFacts | null {
   const { kind, id } = keyOf(stock);
-  switch (kind) {
-    case 'lug': {
-      const lug = shop.lugs.find((owned) => owned.id === id);
-      return lug ? lugFacts(lug, takers, shop) : null;
-    }
-    case 'sleeve': {
-      const sleeve = shop.sleeves.find((owned) => owned.id === id);
-      return sleeve ? sleeveFacts(sleeve, takers) : null;
-    }
-    case 'layer':
-      return layerFacts(id as Layer, takers);
-    case 'solder':
-      return {
-        note: msg`as the bores leave room`,
-        group: 'solder',
-        massG: total(takers),
-        work: workOf(takers, 'g', msg`Σ room that bore and strands leave × density of solder`, []),
-      };
-    case 'slug':
-      return {
-        note: msg`one melted in each lug`,
-        group: 'solder',
-        work: workOf(takers, '', PER_END, []),
-      };
-    case 'flux':
-      return {
-        note: msg`for what is fed with wire`,
-        group: 'solder',
-        massG: total(takers),
-        work: workOf(takers, 'g', msg`Σ 2 · film · π · bore · barrel · density`, []),
-      };
-    case 'sealant':
-      return {
-        note: msg`a ring under each plain sleeve`,
-        group: 'sleeves',
-        massG: total(takers),
-        work: workOf(takers, 'g', msg`Σ π · (D + t) · t · w · density`, []),
-      };
-    case 'adapter':
-    case 'hardware':
-      return {
-        note: kind === 'adapter' ? msg`between post and lug` : msg`one nut, plain and spring washer`,
-        group: 'hardware',
-        work: workOf(takers, '', PER_END, []),
-      };
-    case 'moulded':
-      return {
-        note: msg`with adhesive inside`,
-        group: 'sleeves',
-        work: workOf(takers, '', msg`one for each branch or end that is sealed so`, []),
-      };
-    case 'guard':
-      return {
-        note: msg`where it rubs`,
-        group: 'layers',
-        work: workOf(takers, stockUnit(stock), msg`one for each place where it rubs`, []),
-      };
-    case 'label':
-      return {
-        note: msg`one at each end`,
-        group: 'labels',
-        work: workOf(takers, '', msg`two to a cable`, []),
-      };
-    default:
-      return null;
+  if (kind === 'lug') {
+    const lug = shop.lugs.find((owned) => owned.id === id);
+    return lug ? lugFacts(lug, takers, shop) : null;
   }
+  if (kind === 'sleeve') {
+    const sleeve = shop.sleeves.find((owned) => owned.id === id);
+    return sleeve ? sleeveFacts(sleeve, takers) : null;
+  }
+  if (kind === 'layer') return layerFacts(id as Layer, takers);
+  const facts = COUNTED[kind];
+  if (!facts) return null;
+  const { note, group, formula } = facts;
+  const unit = stockUnit(stock);
+  // What is counted in grams is its own weight.
+  return {
+    note,
+    group,
+    ...(unit === 'g' && { massG: total(takers) }),
+    work: workOf(takers, unit, formula, []),
+  };
 }
 
 const ORDER = [

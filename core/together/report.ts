@@ -40,9 +40,7 @@ export function inTheWaySays({ inTheWay }: Together, view: SystemView): Message[
       ({ loadId, stateId, allowedPercent, neededPercent }) =>
         msg`${view.placeOf(loadId)?.name ?? loadId} would have to be allowed ${amount(neededPercent, '%', 2)} in place of ${amount(allowedPercent, '%', 2)}, in ${stateSays(view, stateId)}.`,
     ),
-    ...(inTheWay.leastKg !== undefined
-      ? [msg`Nothing that keeps the rest is lighter than ${amount(inTheWay.leastKg, 'kg', 1)}.`]
-      : []),
+    ...(inTheWay.leastKg !== undefined ? [msg`Only the weight stands in the way.`] : []),
     ...(inTheWay.isByRule && inTheWay.leastKg === undefined
       ? [
           msg`The drops could be kept, but not with so few sizes or with the cables alike; those that stay have ${inTheWay.sizesThatStay} different ones.`,

@@ -131,7 +131,7 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
     say`How many sizes of cable you want to buy and carry dies for. Fewer sizes cost some copper and save spools, lugs and tools.`,
   ],
   [
-    say`Weight of all cables at most`,
+    say`Weight at most`,
     say`What all the cables of the installation may weigh together, lugs and fuses not counted. The sizes then stay under it, and what that costs is said beside it.`,
   ],
   [say`Years`, say`Over how many years the losses are counted. Longer makes thicker copper pay.`],

@@ -16,6 +16,7 @@ import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { systemOf } from '../stores/work.ts';
 import ShowWork from '../ui/ShowWork.vue';
+import StateMark from '../ui/StateMark.vue';
 import SizingFields from './SizingFields.vue';
 import TotalsTable from './TotalsTable.vue';
 import TradeChart from './TradeChart.vue';
@@ -38,9 +39,11 @@ const asked = computed(() => (job.value && !isEmpty.value ? { job: job.value, sh
 const { chosen, points, round, state, cancel, choose } = useTogether(() => asked.value);
 const together = computed(() => chosen.value?.together ?? null);
 const least = computed(() => chosen.value?.findings.find(({ topic }) => topic === 'sizes-together'));
+const light = computed(() => chosen.value?.findings.find(({ topic }) => topic === 'weight-limit'));
 const others = computed(() =>
-  (chosen.value?.findings ?? []).filter(({ topic }) => topic !== 'sizes-together'),
+  (chosen.value?.findings ?? []).filter((finding) => finding !== least.value && finding !== light.value),
 );
+const isWeightOpen = ref(false);
 const isWorkOpen = ref(false);
 const opened = ref<string | null>(null);
 
@@ -157,7 +160,7 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
           </ul>
           <div v-if="least" class="mt-1.5">
             <p class="text-[13.5px]">
-              {{ tell(least.because) }}
+              <template v-if="!together?.inTheWay">{{ tell(least.because) }}</template>
               <button
                 type="button"
                 class="text-teal underline"
@@ -168,6 +171,21 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
               </button>
             </p>
             <ShowWork v-if="isWorkOpen" :finding="least" class="box mt-1" />
+          </div>
+          <div v-if="light" class="mt-1.5">
+            <p class="flex flex-wrap items-baseline gap-x-2 text-[13.5px]">
+              <StateMark :state="light.state" :close="light.close === true" />
+              <span>{{ tell(light.because) }}{{ light.remedy ? ` ${tell(light.remedy)}` : '' }}</span>
+              <button
+                type="button"
+                class="text-teal underline"
+                :aria-expanded="isWeightOpen"
+                @click="isWeightOpen = !isWeightOpen"
+              >
+                {{ isWeightOpen ? say`Hide the work` : say`Show the calculation` }}
+              </button>
+            </p>
+            <ShowWork v-if="isWeightOpen" :finding="light" class="box mt-1" />
           </div>
           <SizingFields
             class="mt-3 border-t border-hairline pt-3"

@@ -36,10 +36,9 @@ const checks = computed(
 
 <template>
   <section :aria-label="say`What is asked`" class="space-y-2.5">
-    <div
-      class="grid items-start gap-3 sm:grid-cols-3 xl:grid-cols-[minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)]"
-    >
+    <div class="grid items-start gap-3 sm:grid-cols-3">
       <SegmentedField
+        class="sm:col-span-3"
         :label="say`Least`"
         :model-value="sizing.least"
         :choices="LEAST"
@@ -67,7 +66,7 @@ const checks = computed(
         @clear="emit('fewest', null)"
       />
       <QuantityField
-        :label="say`Weight of all cables at most`"
+        :label="say`Weight at most`"
         kind="weight"
         :model-value="sizing.mostKg ?? null"
         :least="0.1"

@@ -113,6 +113,7 @@ const list = computed(() => {
     <StageSection :title="say`Lengths used`">
       <div class="grid grid-cols-2 gap-3 sm:grid-cols-3">
         <QuantityField
+          class="col-span-2"
           :label="say`Length along the route, stud to stud`"
           kind="length"
           :model-value="cable.run.lengthMm"

@@ -25,7 +25,14 @@ const compared = computed(() => {
   return kindsBesideFor(cable, bench.shop, bench.jobById(jobId));
 });
 const asked = computed(() => compared.value[0]?.traits.filter(({ isAsked }) => isAsked) ?? []);
-const traits = Object.keys(TRAITS) as Trait[];
+/** That a jacket insulates is worth a column only where one of them does not. */
+const traits = computed(() =>
+  (Object.keys(TRAITS) as Trait[]).filter(
+    (trait) =>
+      trait !== 'live' ||
+      compared.value.some((row) => row.traits.some((own) => own.trait === trait && !own.suits)),
+  ),
+);
 const heads: Readonly<Record<Trait, string>> = {
   wet: say`damp`,
   oil: say`oil`,
@@ -92,7 +99,11 @@ const isAsked = (trait: Trait) => asked.value.some((own) => own.trait === trait)
                 <span class="text-[13px] font-normal text-ink2">{{ figure(row.kind.limitC, '°C', 0) }}</span>
               </template>
             </td>
-            <td v-for="own in row.traits" :key="own.trait" class="text-center">
+            <td
+              v-for="own in row.traits.filter(({ trait }) => traits.includes(trait))"
+              :key="own.trait"
+              class="text-center"
+            >
               <span
                 class="inline-flex align-middle"
                 :class="own.isAsked ? (own.suits ? 'text-holds' : 'text-close') : 'text-ink3'"

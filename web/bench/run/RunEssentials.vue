@@ -63,7 +63,7 @@ const setWatts = (watts: number) =>
         @update:model-value="(polarity) => edit(say`polarity`, (draft) => void (draft.polarity = polarity))"
       />
     </div>
-    <div class="mt-1 grid grid-cols-2 gap-x-3 gap-y-1 sm:grid-cols-5">
+    <div class="mt-1 grid grid-cols-2 gap-x-3 gap-y-1 sm:grid-cols-4">
       <QuantityField
         v-if="!comes('volts')"
         :label="say`System`"
@@ -115,6 +115,7 @@ const setWatts = (watts: number) =>
         @update:model-value="setRun('dropPercent', say`allowed drop`)($event)"
       />
       <QuantityField
+        class="col-span-2"
         :label="say`Length along the route, stud to stud`"
         kind="length"
         :model-value="run.lengthMm"
