@@ -115,7 +115,7 @@ test(
     await page.getByRole('menuitem', { name: /Language|Taal/ }).click();
     await page.getByRole('radio', { name: 'Nederlands' }).click();
     await page.getByRole('button', { name: 'Read in this language' }).click();
-    await expect(page.getByRole('heading', { name: 'Rek' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Kabels', exact: true })).toBeVisible();
     await expect(page.locator('html')).toHaveAttribute('lang', 'nl');
     await page.keyboard.press('1');
     const volts = page.getByRole('textbox', { name: 'Systeem' });
@@ -130,7 +130,7 @@ test(
     await expect(volts).toHaveValue('24,5');
     await expect(page.getByTestId('saved')).toContainText(/^Hier bewaard/);
     await page.reload();
-    await expect(page.getByRole('heading', { name: 'Rek' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Kabels', exact: true })).toBeVisible();
     await expect(page.getByRole('textbox', { name: 'Systeem' })).toHaveValue('24,5');
     // The decimal sign goes its own way, and English comes back as it was.
     await page.getByRole('button', { name: /Teasel/ }).click();
