@@ -70,7 +70,7 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const both = [ends.A, ends.B];
     const isSaid = both.every(({ proposed }) => !proposed.lug && !proposed.die && !proposed.sleeve);
     const fails = failing(own).length;
-    if (fails > 0) return { done: false, summary: fails === 1 ? msg`1 fails` : msg`${fails} fail` };
+    if (fails > 0) return { done: false, summary: msg`${fails} fails¦${fails} fail` };
     return {
       done: isSaid,
       summary: isSaid
@@ -101,8 +101,7 @@ const PROGRESS: Readonly<Record<Stage, Progress>> = {
     const missing = ownFindings.filter(({ state, waived }) => state === 'unproved' && !waived).length;
     const fails = failing(ownFindings).length;
     const done = missing === 0 && (verdict.state === 'holds' || verdict.state === 'watch');
-    if (fails > 0)
-      return { done, summary: verbatim`${fails} ${fails === 1 ? msg`reading fails` : msg`readings fail`}` };
+    if (fails > 0) return { done, summary: msg`${fails} reading fails¦${fails} readings fail` };
     if (ownFindings.every(({ value }) => value === null)) return { done, summary: msg`nothing measured` };
     if (missing > 0) return { done, summary: msg`${missing} not proved` };
     if (ownFindings.some(({ waived }) => waived)) return { done, summary: msg`partly waived` };

@@ -163,7 +163,7 @@ export function testRecord({ cable, work }: WorkedCable, job: string, day: strin
         : []),
       ...[ends.A, ends.B].map(
         ({ name, lug, die, method, crimps }) =>
-          `${name}: ${lug?.label ?? say`no lug`}, ${method}${die ? say`, die ${die.die.stamp || say`unmarked`} ${digits(die.die.acrossFlatsMm, 2)} across, ${crimps.length === 1 ? say`1 crimp` : say`${crimps.length} crimps`}` : ''}`,
+          `${name}: ${lug?.label ?? say`no lug`}, ${method}${die ? say`, die ${die.die.stamp || say`unmarked`} ${digits(die.die.acrossFlatsMm, 2)} across, ${say`${crimps.length} crimp¦${crimps.length} crimps`}` : ''}`,
       ),
       ...(lots.length > 0 ? [say`lots: ${lots.map((lot) => tell(lot)).join(', ')}`] : []),
     ],

@@ -36,10 +36,12 @@ export function verdictOf(findings: readonly Finding[]): Verdict {
 const SENTENCES: Readonly<Record<State, (decisive: readonly Finding[]) => Message>> = {
   fails: (decisive) => msg`Fails: ${several(decisive)}`,
   unproved: (decisive) =>
-    msg`Not proved: ${several(decisive)} ${decisive.length > 1 ? msg`are` : msg`is`} missing`,
+    decisive.length > 1
+      ? msg`Not proved: ${several(decisive)} are missing`
+      : msg`Not proved: ${several(decisive)} is missing`,
   watch: (decisive) => {
     const waived = decisive.filter((finding) => finding.waived);
-    if (waived.length === 0) return msg`Holds, to be watched: ${several(decisive)}`;
+    if (waived.length === 0) return msg`Passes, to be watched: ${several(decisive)}`;
     const by = [...new Set(waived.map((finding) => finding.waived?.by))].join(', ');
     return msg`Not all proved: ${by} answers for doing without ${several(waived)}`;
   },

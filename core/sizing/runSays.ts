@@ -49,7 +49,7 @@ export const backSays = ({ return: back, loopMm, devices }: Run): Message => {
   return joined([
     ways[back.kind],
     loopMm > 0 && msg`service loop ${amount(loopMm, 'mm', 0)}`,
-    devices.length > 0 && (devices.length === 1 ? msg`1 device` : msg`${devices.length} devices`),
+    devices.length > 0 && msg`${devices.length} device¦${devices.length} devices`,
   ]);
 };
 

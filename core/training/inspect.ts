@@ -164,7 +164,7 @@ function oneShort({ asked, crimps }: MadeEnd): Said {
     limit: least(asked.crimps),
     fails,
     because: fails
-      ? msg`The card asks ${asked.crimps}, ${crimps.length === 1 ? msg`one is` : msg`${crimps.length} are`} there: ${numeral((100 * crimps.length) / asked.crimps, 0)} % of the length pressed.`
+      ? msg`The card asks ${asked.crimps}, ${msg`${crimps.length} is¦${crimps.length} are`} there: ${numeral((100 * crimps.length) / asked.crimps, 0)} % of the length pressed.`
       : msg`All of them are there.`,
     formula: msg`crimps made ÷ crimps asked`,
     substituted: [msg`${crimps.length} of ${asked.crimps}, each ${numeral(asked.die.widthMm, 0)} mm wide`],
@@ -221,7 +221,7 @@ function strandOutside({ asked, strandsOutside }: MadeEnd): Said {
     limit: most(0),
     fails,
     because: fails
-      ? msg`${strandsOutside} of about ${strandCount} strands ${strandsOutside === 1 ? msg`is` : msg`are`} outside: ${strandsOutside === 1 ? msg`it carries` : msg`they carry`} nothing and pierce the sleeve.`
+      ? msg`${strandsOutside} of about ${strandCount} strands is outside: it carries nothing and pierces the sleeve.¦${strandsOutside} of about ${strandCount} strands are outside: they carry nothing and pierce the sleeve.`
       : msg`Every strand is in the barrel.`,
     formula: msg`ampacity left = √(strands in ÷ strands)`,
     substituted: [

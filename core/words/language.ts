@@ -59,6 +59,29 @@ const withoutContext = (text: string): string => {
   return at < 0 ? text : text.slice(0, at);
 };
 
+/** Plural categories in the order in which a message has its forms, as Unicode names them. */
+const CATEGORIES: readonly Intl.LDMLPluralRule[] = ['zero', 'one', 'two', 'few', 'many', 'other'];
+const rules = new Map<string, { readonly select: Intl.PluralRules; readonly order: readonly string[] }>();
+
+function rulesOf(language: string) {
+  const known = rules.get(language);
+  if (known) return known;
+  const select = new Intl.PluralRules(language);
+  const { pluralCategories } = select.resolvedOptions();
+  const found = { select, order: CATEGORIES.filter((category) => pluralCategories.includes(category)) };
+  rules.set(language, found);
+  return found;
+}
+
+/** The form of a message for how many there are: by its first number, in as many forms as the language has. */
+function formFor(text: string, language: string, parts: readonly unknown[]): string {
+  if (!text.includes('¦')) return text;
+  const forms = text.split('¦');
+  const { select, order } = rulesOf(language);
+  const count = parts.find((part) => typeof part === 'number') ?? 0;
+  return forms[Math.min(order.indexOf(select.select(count)), forms.length - 1)] ?? '';
+}
+
 const written = (part: string | number | null | undefined): string =>
   typeof part === 'number' ? String(part).replace('.', mark) : (part ?? '');
 
@@ -66,11 +89,18 @@ const translated = (message: string): string | undefined =>
   messages !== null && Object.hasOwn(messages, message) ? messages[message] : undefined;
 
 /**
- * A message of the code in the reader's language, by its English text with its parts numbered.
+ * A message of the code in the reader's language, by its English text with its parts numbered. One that counts has its
+ * forms parted by a ¦, in the order of its language's plural categories: English one and other, another language as many
+ * as it has.
  *
  * @param parts inserted as they are, a number with the reader's decimal mark; one that is absent is left out
  */
 export const said = (message: string, parts: readonly (string | number | null | undefined)[]): string =>
-  (translated(message) ?? withoutContext(message)).replace(/\{(\d+)\}/g, (_, i: string) =>
-    written(parts[Number(i)]),
-  );
+  told(message, parts).replace(/\{(\d+)\}/g, (_, i: string) => written(parts[Number(i)]));
+
+function told(message: string, parts: readonly unknown[]): string {
+  const own = translated(message);
+  return own === undefined
+    ? formFor(withoutContext(message), 'en', parts)
+    : formFor(own, code, parts);
+}

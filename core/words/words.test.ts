@@ -6,6 +6,7 @@ import { messagesOfTheCode, writtenMessages } from '../../scripts/words.ts';
 import { figure } from '../model/units/figure.ts';
 import { brief, digits } from '../words/numerals.ts';
 import { parseQuantity } from '../model/units/quantity.ts';
+import { msg, tell } from './message.ts';
 import { say } from './say.ts';
 import { decimalMark, messageOf, speak, spoken, writeDecimalsWith } from './language.ts';
 
@@ -27,7 +28,13 @@ describe('the catalogue', () => {
   });
   test('with the same parts inserted, and the same room around it', () => {
     for (const [english, said] of Object.entries(dutch)) {
-      expect([english, partsOf(said)]).toEqual([english, partsOf(english)]);
+      if (english.includes('¦')) {
+        // In as many forms as its language has, each with the count.
+        const { pluralCategories } = new Intl.PluralRules('nl').resolvedOptions();
+        expect([english, said.split('¦').length]).toEqual([english, pluralCategories.length]);
+        expect([english, english.split('¦').length]).toEqual([english, 2]);
+        for (const form of said.split('¦')) expect([english, form.includes('{0}')]).toEqual([english, true]);
+      } else expect([english, partsOf(said)]).toEqual([english, partsOf(english)]);
       expect([english, /^\s/.test(said), /\s$/.test(said)]).toEqual([
         english,
         /^\s/.test(english),
@@ -62,6 +69,18 @@ describe('saying', () => {
   test('what tells two messages apart is not said', () => {
     expect(say`plain‖of a level`).toBe('plain');
     expect(messageOf(['plain‖of a level'])).toBe('plain‖of a level');
+  });
+  test('what counts is said in as many forms as its language has', () => {
+    const days = (count: number) => say`${count} day¦${count} days`;
+    const both = (count: number) => [days(count), tell(msg`${count} day¦${count} days`)];
+    expect([0, 1, 2, 1.5].map(days)).toEqual(['0 days', '1 day', '2 days', '1.5 days']);
+    // Four forms, as Slovene has them: one, two, few, other.
+    speak({ code: 'sl', messages: { '{0} day¦{1} days': '{0} dan¦{0} dneva¦{0} dnevi¦{0} dni' } });
+    expect([1, 2, 3, 5, 101].map(days)).toEqual(['1 dan', '2 dneva', '3 dnevi', '5 dni', '101 dan']);
+    expect(both(2)).toEqual(['2 dneva', '2 dneva']);
+    // What a language lacks is counted as English counts.
+    speak({ code: 'sl', messages: {} });
+    expect([1, 2].map(days)).toEqual(['1 day', '2 days']);
   });
   test('a part that is absent is left out', () => expect(say`a${undefined}${null} b`).toBe('a b'));
 });

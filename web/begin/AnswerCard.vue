@@ -20,7 +20,7 @@ const counts = computed(() => {
   const fails = card.value.troubles.filter(({ state }) => state === 'fails').length;
   const open = card.value.troubles.length - fails;
   return [
-    ...(fails > 0 ? [fails === 1 ? say`1 fails` : say`${fails} fail`] : []),
+    ...(fails > 0 ? [say`${fails} fails¦${fails} fail`] : []),
     ...(open > 0 ? [say`${open} not proved`] : []),
   ].join(', ');
 });

@@ -60,7 +60,7 @@ function begin(): void {
             <span class="note block truncate">{{ says }}</span>
           </span>
           <span v-if="fails > 0" class="figure text-[15px] font-semibold text-fails">{{
-            fails === 1 ? say`1 fails` : say`${fails} fail`
+            say`${fails} fails¦${fails} fail`
           }}</span>
         </RouterLink>
       </li>

@@ -31,16 +31,20 @@ const counts = computed(() => {
   const close = findings.filter((finding) => finding.close).length;
   const inState = (state: Finding['state']) =>
     findings.filter((finding) => finding.state === state && !finding.close).length;
+  const fails = inState('fails');
+  const unproved = inState('unproved');
+  const watch = inState('watch');
+  const passing = inState('holds');
   const parts = [
-    [inState('fails'), say`fails`, say`fail`],
-    [inState('unproved'), say`not proved`, say`not proved`],
-    [inState('watch'), say`to watch`, say`to watch`],
-    [close, say`close‖near its limit`, say`close‖near its limit`],
-    [inState('holds'), say`holds`, say`pass`],
+    [fails, say`${fails} fails¦${fails} fail`],
+    [unproved, say`${unproved} not proved`],
+    [watch, say`${watch} to watch`],
+    [close, say`${close} close`],
+    [passing, say`${passing} passes¦${passing} pass`],
   ] as const;
   return parts
     .filter(([count]) => count > 0)
-    .map(([count, one, many]) => `${count} ${count === 1 ? one : many}`)
+    .map(([, words]) => words)
     .join(', ');
 });
 </script>

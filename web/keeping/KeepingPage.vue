@@ -86,7 +86,7 @@ async function restore(how: 'replace' | 'add'): Promise<void> {
     } else {
       const { count, lacks } = await addFrom(backup, (i, all) => step(say`adding job ${i + 1} of ${all}`));
       problem.value = lacks;
-      done.value = say`${count} ${count === 1 ? say`job was` : say`jobs were`} added to those that were here.`;
+      done.value = say`${count} job was added to those that were here.¦${count} jobs were added to those that were here.`;
     }
   });
   canStop.value = true;

@@ -130,7 +130,7 @@ function take(): void {
         <p class="mt-3 text-[15px]" role="status">
           {{ say`${cablesSay(found.cables.length)} can be read`
           }}<template v-if="found.problems.length > 0">{{
-            say`, ${found.problems.length} ${found.problems.length === 1 ? say`thing is` : say`things are`} wrong: nothing comes in until they are corrected`
+            say`, ${found.problems.length} thing is wrong: nothing comes in until it is corrected¦, ${found.problems.length} things are wrong: nothing comes in until they are corrected`
           }}</template
           >.
         </p>

@@ -37,7 +37,7 @@ const phases = computed(() => batchOf(chosen.value));
 const changes = computed(() => dieChanges(phases.value.map(({ dieId }) => dieId)));
 const apart = computed(() => dieChanges(oneByOne(chosen.value)));
 const times = (n: number) =>
-  n === 0 ? say`the die is never changed` : n === 1 ? say`one change of die` : say`${n} changes of die`;
+  n === 0 ? say`the die is never changed` : say`${n} change of die¦${n} changes of die`;
 
 /** One row a cable: its steps of this phase, what they say, and who did them. */
 interface Row {

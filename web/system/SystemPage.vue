@@ -58,7 +58,7 @@ const subtitle = computed(() =>
   [
     ...(volts.value.length > 0 ? [`${volts.value.map((own) => digits(own, 0)).join(' / ')} V`] : []),
     cablesSay(job.value?.cables.length ?? 0),
-    places.value.length === 1 ? say`1 place` : say`${places.value.length} places`,
+    say`${places.value.length} place¦${places.value.length} places`,
   ].join(', '),
 );
 const title = computed(() => {

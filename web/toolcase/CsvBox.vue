@@ -68,8 +68,7 @@ function accept(): void {
         <p class="text-[15px]">
           {{ say`${found.added} new, ${found.changed} changed`
           }}<template v-if="found.problems.length > 0"
-            >, {{ found.problems.length }}
-            {{ found.problems.length === 1 ? say`problem` : say`problems` }}</template
+            >, {{ say`${found.problems.length} problem¦${found.problems.length} problems` }}</template
           >{{ say`. Nothing has been taken over yet.` }}
         </p>
         <ul
@@ -91,9 +90,7 @@ function accept(): void {
           <button type="button" class="button filled" :disabled="count === 0" @click="accept">
             {{
               found.problems.length > 0
-                ? count === 1
-                  ? say`Take the one good row`
-                  : say`Take the ${count} good rows`
+                ? say`Take the ${count} good row¦Take the ${count} good rows`
                 : say`Import ${count}`
             }}
           </button>

@@ -21,7 +21,7 @@ const listed = (names: readonly FaultName[]) => names.map((name) => FAULTS[name]
     </p>
     <p class="mt-1 text-[15px]">
       {{
-        say`${result.found} found, ${result.missed} missed, ${result.wrong} marked that ${result.wrong === 1 ? say`was` : say`were`} not there.`
+        say`${result.found} found, ${result.missed} missed, ${say`${result.wrong} marked that was not there¦${result.wrong} marked that were not there`}.`
       }}
     </p>
     <table class="mt-4 w-full border-collapse text-left text-[14px]">
