@@ -76,6 +76,15 @@ const squeezed = (page: Page) =>
     return found;
   });
 
+/** Labels of fields whose words do not fit their room. */
+const cutOff = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('.label > :first-child')]
+      // One pixel wide is said and not shown.
+      .filter((own) => own.clientWidth > 2 && own.scrollWidth > own.clientWidth + 1)
+      .map((own) => `“${own.textContent?.trim()}” ${own.clientWidth} of ${own.scrollWidth}`),
+  );
+
 /** The largest, wide, narrow, and a window of 1280 enlarged twice over. */
 const WIDTHS = [1920, 1280, 820, 390, 320];
 const widerThan = async (page: Page, widths: readonly number[], name: string): Promise<string[]> => {
@@ -85,6 +94,8 @@ const widerThan = async (page: Page, widths: readonly number[], name: string): P
     const over = await tooWide(page);
     if (over) wide.push(`${name} at ${width}: ${over}`);
     // A window that was just given another width is laid out anew: what stays squeezed is squeezed.
+    const cut = await cutOff(page);
+    if (cut.length > 0) wide.push(`${name} at ${width}, cut off: ${cut.join(', ')}`);
     let narrow = await squeezed(page);
     if (narrow.length > 0) {
       await page.waitForTimeout(400);
@@ -94,6 +105,28 @@ const widerThan = async (page: Page, widths: readonly number[], name: string): P
   }
   return wide;
 };
+
+for (const locale of ['en', 'nl']) {
+  test.describe(`read in ${locale}`, () => {
+    test.use({ locale, reducedMotion: 'reduce' });
+    test('no label of a field is cut off, at any width', { tag: '@journey' }, async ({ page }) => {
+      const app = new App(page);
+      await page.goto('/demo');
+      await expect(page.locator('.workpiece svg').first()).toBeVisible();
+      const cut: string[] = [];
+      for (const name of ['run', 'gauge', 'ends', 'sizes', 'kit', 'practice', 'hunt', 'survey']) {
+        await page.setViewportSize({ width: 1280, height: 800 });
+        await app.go(VIEWS[name] ?? '');
+        await expect(page.locator('main .label').first()).toBeAttached();
+        for (const width of [1280, 820, 390, 320]) {
+          await page.setViewportSize({ width, height: 800 });
+          cut.push(...(await cutOff(page)).map((label) => `${name} at ${width}: ${label}`));
+        }
+      }
+      expect(cut).toEqual([]);
+    });
+  });
+}
 
 test.describe('in Dutch, whose words are longer', () => {
   test.use({ locale: 'nl', reducedMotion: 'reduce', viewport: { width: 820, height: 800 } });

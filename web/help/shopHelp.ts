@@ -367,7 +367,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`How sure a hunt must be before it names one piece as the fault. Lower names it earlier and is wrong more often; below it, the next measurement is proposed instead.`,
   ],
   [
-    say`Bank shares unevenly, watched over ×`,
+    say`Bank shares unevenly, watch over ×`,
     say`From how many times the even share the most loaded block of a bank is pointed out. Uneven cables age one battery long before its neighbours.`,
   ],
   [

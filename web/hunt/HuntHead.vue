@@ -81,7 +81,7 @@ const fields = computed(() => [
         >
       </p>
     </div>
-    <div class="row-head grid grid-cols-2 gap-2 sm:grid-cols-4">
+    <div class="row-head tall-labels grid grid-cols-2 gap-2 sm:grid-cols-4">
       <QuantityField
         v-for="field in fields"
         :key="field.label"

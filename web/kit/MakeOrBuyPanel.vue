@@ -125,7 +125,7 @@ const sentence = computed(() => {
       }}
     </p>
     <StageSection part="prices" class="mt-2" :title="say`Prices and time`" :says="pricesSay">
-      <div class="grid grid-cols-2 gap-x-2">
+      <div class="tall-labels grid grid-cols-2 gap-x-2">
         <QuantityField
           :label="say`Ready made, all of them`"
           kind="number"

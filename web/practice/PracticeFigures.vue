@@ -45,7 +45,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       @update:model-value="emit('set', say`certainty of a hunt`, { certainPercent: $event })"
     />
     <QuantityField
-      :label="say`Bank shares unevenly, watched over ×`"
+      :label="say`Bank shares unevenly, watch over ×`"
       kind="number"
       :model-value="practice.spreadWatched ?? USUAL_SPREAD.watch"
       :least="1"

@@ -199,7 +199,7 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
 </script>
 
 <template>
-  <div class="grid grid-cols-2 gap-x-3 gap-y-2 border-t border-hairline px-4 py-3">
+  <div class="tall-labels grid grid-cols-2 gap-x-3 gap-y-2 border-t border-hairline px-4 py-3">
     <ChoiceField
       class="col-span-2"
       :label="say`Keep it as`"

@@ -22,7 +22,9 @@ defineEmits<{ 'update:modelValue': [value: T] }>();
     @update:model-value="$emit('update:modelValue', $event as T)"
   >
     <div class="label relative mb-1 flex items-baseline" :class="hideLabel ? 'sr-only' : ''">
-      <RadioGroupLabel class="min-w-0 truncate">{{ label }}</RadioGroupLabel>
+      <RadioGroupLabel class="min-w-0 leading-4 sm:truncate sm:leading-[inherit]">{{
+        label
+      }}</RadioGroupLabel>
       <HelpMark v-if="!hideLabel" :label="label" />
     </div>
     <div class="box flex overflow-hidden" :class="small ? 'h-7' : 'h-11'">

@@ -96,7 +96,7 @@ const laterThanFitted = (text: string) =>
         >
       </button>
     </div>
-    <div class="mt-3 grid grid-cols-2 gap-x-2 gap-y-1">
+    <div class="tall-labels mt-3 grid grid-cols-2 gap-x-2 gap-y-1">
       <QuantityField
         :label="say`First support from lug ${name}`"
         kind="length"

@@ -68,7 +68,7 @@ function said(code: string): void {
         say`Enter the lot from the bag or drum, or scan its code. It is entered once for a bag: cables begun after that take it along.`
       }}
     </p>
-    <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-2">
+    <div class="tall-labels grid items-start gap-x-3 gap-y-1 sm:grid-cols-2">
       <div v-for="row in rows" :key="`${cable.id}${row.item}`" class="flex items-start gap-1">
         <TextField
           class="min-w-0 flex-1"

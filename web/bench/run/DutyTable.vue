@@ -112,7 +112,7 @@ const remove = (i: number) => emit('change', say`duty step`, (draft) => void dra
           </text>
         </g>
       </svg>
-      <div class="mt-2 grid grid-cols-[1fr_130px] items-start gap-3">
+      <div class="mt-2 grid grid-cols-[1fr_210px] items-start gap-3">
         <CheckField
           :label="say`Repeats`"
           :model-value="duty.repeats"
