@@ -85,7 +85,7 @@ const fields = computed(() => [
       <QuantityField
         v-for="field in fields"
         :key="field.label"
-        class="w-[108px]"
+        class="w-full sm:w-[128px]"
         :label="field.label"
         :kind="field.kind"
         :model-value="field.value ?? null"

@@ -34,7 +34,7 @@ const colour = computed(() =>
 </script>
 
 <template>
-  <span class="inline-flex items-center gap-[3px] whitespace-nowrap" :class="colour">
+  <span class="inline-flex max-w-full items-center gap-[3px]" :class="colour">
     <svg width="16" height="12" viewBox="0 0 18 12" aria-hidden="true" class="shrink-0">
       <g fill="currentColor">
         <rect v-if="shown === 'holds'" x="0" y="3" width="8" height="6" />
@@ -55,7 +55,7 @@ const colour = computed(() =>
         <path d="M13 0V12" stroke-width="1.8" />
       </g>
     </svg>
-    <span v-if="word" class="font-text text-[12px] font-bold">{{ tell(text) }}</span>
+    <span v-if="word" class="min-w-0 font-text text-[12px] leading-[13px] font-bold">{{ tell(text) }}</span>
     <span v-else class="sr-only">{{ tell(text) }}</span>
   </span>
 </template>
