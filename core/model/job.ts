@@ -83,7 +83,7 @@ export type SharedStud = z.infer<typeof sharedStudSchema>;
 export type Job = z.infer<typeof jobSchema>;
 
 export const FORMAT = 'gruff-anchor-job';
-export const VERSION = 5;
+export const VERSION = 6;
 
 /** A photograph is scaled before it is kept: one larger than this was not made here. */
 export const LARGEST_PHOTO_CHARS = 3_000_000;

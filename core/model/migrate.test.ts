@@ -88,6 +88,19 @@ describe('a file of version 4', () => {
   });
 });
 
+describe('a file of version 5', () => {
+  const fifth = readFileSync('core/model/fixtures/job-v5.json', 'utf8');
+  const parsed = readJobFile(fifth);
+  if (!parsed.ok) throw new Error(parsed.sentence);
+  test('is read as it stands: nothing that it did not know of is made up', () => {
+    const said = JSON.parse(fifth) as { job: unknown; shop: unknown };
+    expect(parsed.value.version).toBe(VERSION);
+    expect(parsed.value.job).toEqual(said.job);
+    expect(parsed.value.shop).toEqual(said.shop);
+    expect(JSON.stringify(parsed.value.job)).not.toMatch(/"guard"|"mostKg"|"capped"|"legs":/);
+  });
+});
+
 describe('what a browser kept', () => {
   test('is filled in once, and not again', () => {
     const data = JSON.parse(old) as { job: unknown; shop: unknown };

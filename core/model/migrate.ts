@@ -9,7 +9,8 @@ const each = (list: unknown, fill: (item: Fields) => Fields): unknown =>
  * Version 1 knew tube lugs, black sleeves, crimping alone, and no stud shared by two cables; version 2 nothing of
  * fitting, keywords, corrections, waivers or instruments; version 3 nothing that is missing here where it is not given;
  * version 4 no crimp of a reading, no accuracy of an instrument, no lots, no signatures and no chain of records, which
- * stay unknown.
+ * stay unknown; version 5 no kind of a guard, no weight limit, no moulded part and no cover of a connector: what is not
+ * given is a sheath, no limit, a nipped sleeve, a bare connector.
  */
 const jobNow = (job: Fields): Fields => ({
   ...job,
