@@ -338,7 +338,7 @@ test('the catalogue goes out as CSV and comes in with its problems by row', asyn
   await page.getByRole('textbox', { name: 'Find a lug' }).fill('New lug');
   await expect(page.getByText('No lug matches')).toBeVisible();
   await page.getByTestId('csv-lugs').setInputFiles(file(`${head}\n${good}\n${bad}\n`));
-  await page.getByRole('button', { name: 'Take the one good row' }).click();
+  await page.getByRole('button', { name: 'Take the 1 good row' }).click();
   await expect(page.getByRole('table', { name: 'Lugs' })).toContainText('New lug');
 });
 

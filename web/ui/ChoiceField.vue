@@ -39,7 +39,9 @@ const chosen = computed(() => choices.find(({ value }) => value === modelValue))
     @update:model-value="$emit('update:modelValue', $event as T)"
   >
     <div class="label relative mb-1 flex items-baseline" :class="hideLabel ? 'sr-only' : ''">
-      <ListboxLabel class="min-w-0 leading-4 sm:truncate sm:leading-[inherit]">{{ label }}</ListboxLabel>
+      <ListboxLabel class="min-w-0 leading-4 sm:pointer-fine:truncate sm:pointer-fine:leading-[inherit]">{{
+        label
+      }}</ListboxLabel>
       <HelpMark v-if="!hideLabel" :label="label" />
     </div>
     <ListboxButton class="box flex h-11 w-full items-center gap-2 pr-2 pl-2.5 text-left hover:bg-teal-tint">

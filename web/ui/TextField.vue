@@ -54,7 +54,11 @@ function commit(): void {
 <template>
   <div class="min-w-0">
     <div class="label relative mb-1 flex items-baseline">
-      <label :for="fieldId" class="min-w-0 leading-4 sm:truncate sm:leading-[inherit]">{{ label }}</label>
+      <label
+        :for="fieldId"
+        class="min-w-0 leading-4 sm:pointer-fine:truncate sm:pointer-fine:leading-[inherit]"
+        >{{ label }}</label
+      >
       <HelpMark :label="label" />
     </div>
     <input

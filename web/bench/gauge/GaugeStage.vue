@@ -120,7 +120,7 @@ const near = (size: ConductorSize) => (sizeText(size) === sizeLabel(size) ? '' :
 
 <template>
   <div class="p-3.5">
-    <div class="grid gap-3 sm:grid-cols-[1fr_150px_124px_100px]">
+    <div class="grid gap-3 sm:grid-cols-[1fr_150px_124px_116px]">
       <div class="min-w-0">
         <p id="size-label" class="label mb-1 truncate">{{ say`Conductor` }}</p>
         <div

@@ -1,0 +1,152 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page } from '@playwright/test';
+import type { JobFile } from '../core/model/job.ts';
+import { App } from './app.ts';
+import { test } from './test.ts';
+
+type Altered = JobFile & { job: JobFile['job']; shop: NonNullable<JobFile['shop']> };
+
+/** The demo, altered and brought in under another name. */
+async function withDemo(page: Page, alter: (file: Altered) => void): Promise<App> {
+  const app = new App(page);
+  await app.openDemo();
+  const file = JSON.parse(readFileSync('demo/teasel.json', 'utf8')) as Altered;
+  Object.assign(file.job, { id: 'craft', title: 'Craft' });
+  alter(file);
+  await app.import(JSON.stringify(file), 'craft.json');
+  await expect(page).toHaveURL(/\/job\/craft\//);
+  await app.saved();
+  return app;
+}
+const cableOf = ({ job }: Altered, tag: string) => {
+  const cable = job.cables.find((own) => own.tag === tag);
+  if (!cable) throw new Error(tag);
+  return cable;
+};
+/** What the bench asks in turn, by its short names. */
+const stepsOf = (page: Page) => page.getByRole('list', { name: /Steps/ }).or(page.locator('main')).first();
+
+test('a shop that owns a lever alone is led through its crimp, and asked for its trial', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await page.getByRole('link', { name: 'Tool case' }).click();
+  await page.getByRole('tab', { name: 'Dies and tools' }).click();
+  for (const tool of ['Hand hydraulic, hexagon set', 'Bench hydraulic, code dies', 'Hammer-struck plunger'])
+    await page
+      .getByRole('region', { name: tool })
+      .getByRole('button', { name: /Remove this tool/ })
+      .click();
+  await app.saved();
+  await app.cable('IN-2');
+  await app.stage('Ends');
+  await expect(app.ledger.getByRole('button', { name: /Trial crimps/ }).first()).toContainText('not proved');
+  await app.stage('Make');
+  await expect(stepsOf(page)).toContainText(/Crimp A/);
+});
+
+test('a tool too weak for its die is not proposed; one that nobody weighed is', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await page.getByRole('link', { name: 'Tool case' }).click();
+  await page.getByRole('tab', { name: 'Dies and tools' }).click();
+  const press = page.getByRole('region', { name: 'Bench hydraulic, code dies' });
+  await press.getByRole('textbox', { name: 'Force of the tool' }).fill('20 kN');
+  await page.keyboard.press('Enter');
+  await app.saved();
+  await app.cable('TH-4');
+  await app.stage('Ends');
+  await expect(page.getByRole('region', { name: 'End A' })).not.toContainText('Bench hydraulic');
+  await page.getByRole('button', { name: 'Undo' }).click();
+});
+
+test('a lug made from tube is kept, put on an end, and made at the bench', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await page.getByRole('link', { name: 'Tool case' }).click();
+  await page.getByRole('tab', { name: 'Lug from tube' }).click();
+  await page.getByRole('button', { name: 'Keep it as a lug of the shop' }).click();
+  const kept = page.getByRole('status').filter({ hasText: 'stands among the lugs' });
+  const label = ((await kept.textContent()) ?? '').split(' stands among')[0]?.trim() ?? '';
+  expect(label).not.toBe('');
+  await app.cable('TH-4');
+  await app.stage('Ends');
+  await page.getByRole('region', { name: 'End A' }).getByRole('button', { name: 'Lug of A' }).click();
+  await page.getByRole('option', { name: label }).first().click();
+  await app.saved();
+  await app.stage('Make');
+  await expect(stepsOf(page)).toContainText(/Flatten|Anneal|Ream/i);
+});
+
+test('a branch is nipped in a step of its own, and the shelf is asked for flux, slugs and adapters', async ({
+  page,
+}) => {
+  const app = await withDemo(page, (file) => {
+    const cable = cableOf(file, 'TH-4');
+    cable.joins = [{ id: 'j1', kind: 'branch', atMm: 3000, branchMm2: 10 }];
+    cable.ends.A = { ...cable.ends.A, method: 'solder' };
+    cable.ends.B = { ...cable.ends.B, method: 'slug then crimp' };
+    const other = cableOf(file, 'PN-1');
+    other.ends.A = {
+      ...other.ends.A,
+      post: { kind: 'large taper', polarity: 'positive' },
+      adapter: 'large-to-m10',
+    };
+  });
+  await app.cable('TH-4');
+  await app.stage('Make');
+  await expect(stepsOf(page)).toContainText(/nip/);
+  await page.getByRole('link', { name: 'Kit', exact: false }).first().click();
+  const kit = page.locator('main');
+  await expect(kit).toContainText('Rosin flux');
+  await expect(kit).toContainText('Solder slug for 70, pre-fluxed');
+  await expect(kit).toContainText(/Large taper.*M10|adapter/i);
+});
+
+test('a connector in a jacket of its own asks for a pull alone', async ({ page }) => {
+  const app = await withDemo(page, (file) => {
+    const butt = file.shop.lugs.find(({ form, forSize }) => form === 'butt' && forSize.name === '70');
+    if (!butt) throw new Error('the demo has a connector of 70');
+    butt.cover = 'sealed';
+    butt.label = '70 sealed';
+    cableOf(file, 'TH-4').joins = [{ id: 'j1', kind: 'butt', atMm: 3000, connectorId: butt.id }];
+  });
+  await app.cable('TH-4');
+  await app.stage('Prove');
+  await page.getByRole('radio', { name: 'join 1' }).click();
+  await expect(page.getByText('under a jacket of its own: only a pull tries it')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Across flats, towards A' })).toBeHidden();
+  await expect(page.getByRole('textbox', { name: 'Pull through the join' })).toBeVisible();
+  await page.getByRole('link', { name: 'Tool case' }).click();
+  await page.getByRole('tab', { name: 'Lugs' }).click();
+  await page.getByRole('textbox', { name: 'Find a lug' }).fill('70 sealed');
+  await page.getByRole('button', { name: '70 sealed' }).click();
+  await app.choose('Comes in', 'bare');
+  await app.saved();
+});
+
+test('a braided strap is for ground: on a positive it fails, on a negative nothing of it does', async ({
+  page,
+}) => {
+  const app = await withDemo(page, (file) => {
+    file.shop.cableKinds.push({
+      id: 'strap',
+      title: 'Braided strap',
+      tinned: true,
+      strands: 'extra fine',
+      insulation: 'bare',
+      limitC: 105,
+      ratedV: 60,
+      stands: { oil: true, sun: true, flame: true },
+      bend: 4,
+      sizes: [{ size: { system: 'metric', name: '70' }, outerMm: 12.5, pricePerM: 14 }],
+    });
+    for (const tag of ['TH-3', 'TH-4']) cableOf(file, tag).gauge = { kindId: 'strap' };
+  });
+  await app.cable('TH-3');
+  await app.stage('Gauge');
+  await expect(app.ledger.getByRole('button', { name: /Suits: live/ })).toContainText('fails');
+  await app.cable('TH-4');
+  await expect(app.ledger.getByRole('button', { name: /Suits: live/ })).toHaveCount(0);
+  await app.stage('Prove');
+  await expect(app.ledger.getByRole('button', { name: /Insulation, whole/ })).not.toContainText('not proved');
+});
