@@ -41,10 +41,7 @@ export function recordIndexHtml(
   const headings = [say`Cable`, say`Way`, say`Verdict`, say`Why`, say`Files`]
     .map((words) => `<th>${escapeHtml(words)}</th>`)
     .join('');
-  const intro =
-    cables.length === 1
-      ? say`Test record of 1 cable, written ${day}. The job itself:`
-      : say`Test records of ${cables.length} cables, written ${day}. The job itself:`;
+  const intro = say`Test record of ${cables.length} cable, written ${day}. The job itself:¦Test records of ${cables.length} cables, written ${day}. The job itself:`;
   return `<!doctype html>
 <html lang="${spoken()}"><meta charset="utf-8"><title>${escapeHtml(title)}</title>
 <style>body{font:15px sans-serif;margin:2em}table{border-collapse:collapse}th,td{border-bottom:1px solid #999;padding:6px 10px;text-align:left;vertical-align:top}</style>

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { expect, test } from '@jest/globals';
 
 /** Words that the trade has better ones for, and what to write. Source: the table of words in CONTRIBUTING. */
@@ -35,4 +35,20 @@ test.each(INSTEAD.map(([pattern, write]) => [String(pattern), pattern, write] as
         .map((message) => `${message} → ${write}`),
     ).toEqual([]),
 );
+test('nothing is counted but by the forms of its language', () => {
+  const files = ['core', 'web'].flatMap((room) =>
+    readdirSync(room, { recursive: true, encoding: 'utf8' })
+      .filter((name) => /(?<!\.test)\.(ts|vue)$/.test(name))
+      .map((name) => `${room}/${name}`),
+  );
+  // One of several named, or the first crimp of two, is no count.
+  const NO_COUNT = /names\.length|against\.length|crimp === 1/;
+  const counted = files.flatMap((file) =>
+    [...readFileSync(file, 'utf8').matchAll(/[\w.]+ === 1\s*\?\s*(?:say|msg)`[^`]*`/g)]
+      .filter(([found]) => !NO_COUNT.test(found))
+      .map(([found]) => `${file}: ${found}`),
+  );
+  expect(counted).toEqual([]);
+  expect(said.filter((message) => message.includes('¦')).length).toBeGreaterThan(20);
+});
 test('there are messages to look at', () => expect(said.length).toBeGreaterThan(3000));

@@ -28,11 +28,7 @@ const rows = computed(() => {
     [
       say`Die`,
       both(({ die, crimps }) =>
-        die === null
-          ? '–'
-          : crimps === 1
-            ? say`${die || say`unmarked`}, 1 crimp`
-            : say`${die || say`unmarked`}, ${crimps} crimps`,
+        die === null ? '–' : `${die || say`unmarked`}, ${say`${crimps} crimp¦${crimps} crimps`}`,
       ),
     ],
     [

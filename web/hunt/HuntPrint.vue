@@ -58,9 +58,7 @@ const print = () => window.print();
     </p>
     <p v-for="own in hunt.mended" :key="own.at">
       {{
-        own.spans.length === 1
-          ? say`Mended on ${dayText(own.at)}: ${titleOf(own.piece)}; 1 reading from before is kept.`
-          : say`Mended on ${dayText(own.at)}: ${titleOf(own.piece)}; ${own.spans.length} readings from before are kept.`
+        say`Mended on ${dayText(own.at)}: ${titleOf(own.piece)}; ${own.spans.length} reading from before is kept.¦Mended on ${dayText(own.at)}: ${titleOf(own.piece)}; ${own.spans.length} readings from before are kept.`
       }}
     </p>
     <p v-if="found.verdict.simulated" class="my-2 w-fit border-2 border-ink px-2 font-bold">

@@ -107,9 +107,7 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
     </p>
     <p v-if="unreadable > 0" class="bar bg-fails text-paper" role="alert">
       <span class="min-w-0 flex-1">{{
-        unreadable === 1
-          ? say`One entry of this browser’s store cannot be read here. It is kept as it is.`
-          : say`${unreadable} entries of this browser’s store cannot be read here. They are kept as they are.`
+        say`${unreadable} entry of this browser’s store cannot be read here. It is kept as it is.¦${unreadable} entries of this browser’s store cannot be read here. They are kept as they are.`
       }}</span>
       <RouterLink to="/keeping" class="action inline-flex items-center">{{ say`Show them` }}</RouterLink>
       <button type="button" class="action" @click="isPutAway = true">{{ say`All right` }}</button>

@@ -16,6 +16,7 @@ import ChoiceField from '../ui/ChoiceField.vue';
 import ModalBox from '../ui/ModalBox.vue';
 import { useMaking } from '../ui/useMaking.ts';
 import UnreadableList from './UnreadableList.vue';
+import { cablesSay, huntsSay, jobsSay, photographsSay } from '../../core/words/counts.ts';
 import { say } from '../../core/words/say.ts';
 
 /** Backups, the bin, and jobs as they were: everything between a person and losing their work. */
@@ -169,7 +170,7 @@ function restoreVersion(version: Version): void {
               class="flex min-h-11 items-center gap-2 border-b border-hairline"
             >
               <span class="figure flex-1 text-[16px]">{{ when.format(version.at) }}</span>
-              <span class="note">{{ say`${version.job.cables.length} cables` }}</span>
+              <span class="note">{{ cablesSay(version.job.cables.length) }}</span>
               <button type="button" class="button compact" @click="restoreVersion(version)">
                 {{ say`Restore`
                 }}<span class="sr-only">{{ ' ' }}{{ say`the version of ${when.format(version.at)}` }}</span>
@@ -209,11 +210,11 @@ function restoreVersion(version: Version): void {
         <template v-if="opened">
           <p>
             {{
-              say`It holds ${opened.kept.jobs.length} jobs, ${opened.kept.hunts.length} hunts and ${Object.keys(opened.photos).length} photographs`
+              say`It holds ${jobsSay(opened.kept.jobs.length)}, ${huntsSay(opened.kept.hunts.length)} and ${photographsSay(Object.keys(opened.photos).length)}`
             }}<template v-if="opened.manifest">{{
               say`, made ${when.format(new Date(opened.manifest.madeAt))}`
             }}</template
-            >{{ say`. Here are ${bench.jobs.length} jobs now.` }}
+            >{{ say`. Here is ${bench.jobs.length} job now.¦. Here are ${bench.jobs.length} jobs now.` }}
           </p>
           <p v-if="notFitting" class="mt-2 font-bold text-fails" role="alert">{{ notFitting }}</p>
           <div class="mt-3 grid gap-2">

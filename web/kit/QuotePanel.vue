@@ -63,7 +63,7 @@ const timeSays = computed(() => {
   const steps = time.value.count;
   return steps === null
     ? say`${digits(quote.value.hours, 1)} h at ${digits(reckoned.value.minutesACable, 0)} min a cable, until the bench’s clock has timed enough steps.`
-    : say`${digits(quote.value.hours, 1)} h by the bench’s clock, from ${steps} steps.`;
+    : say`${digits(quote.value.hours, 1)} h by the bench’s clock, from ${say`${steps} step¦${steps} steps`}.`;
 });
 const spoilt = computed(() => spoiltOf(made, bench.shop));
 const termsSay = computed(() =>
@@ -116,9 +116,7 @@ async function savePdf(): Promise<void> {
     </p>
     <p v-if="quote.unpriced > 0" class="note font-bold">
       {{
-        quote.unpriced === 1
-          ? say`One thing of the kit has no price and is not in it.`
-          : say`${quote.unpriced} things of the kit have no price and are not in it.`
+        say`${quote.unpriced} thing of the kit has no price and is not in it.¦${quote.unpriced} things of the kit have no price and are not in it.`
       }}
     </p>
     <template v-if="isOpen">

@@ -142,7 +142,7 @@ function close(jobId: string, cableId: string, key: string): void {
           <p class="note" role="status">
             {{
               isAsked
-                ? say`${found.length} cables affected, ${found.filter(({ fitted }) => fitted).length} of them fitted`
+                ? say`${found.length} cable affected, ${found.filter(({ fitted }) => fitted).length} fitted¦${found.length} cables affected, ${found.filter(({ fitted }) => fitted).length} of them fitted`
                 : say`Choose what went wrong: every cable it touches is listed.`
             }}
           </p>

@@ -108,7 +108,7 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
           <p class="figure mb-1 flex flex-wrap items-baseline gap-x-3 text-[22px] leading-7 font-semibold">
             <span>{{ chosen.tool }}, {{ chosen.die.stamp || say`unmarked` }}</span>
             <span class="text-[17px] font-normal text-ink2">{{
-              say`${digits(chosen.die.acrossFlatsMm, 2)} across flats, ${chosen.points.length} crimps`
+              say`${digits(chosen.die.acrossFlatsMm, 2)} across flats, ${say`${chosen.points.length} crimp¦${chosen.points.length} crimps`}`
             }}</span>
           </p>
           <p v-if="chosen.finding" class="mb-2 flex items-center gap-2 text-[15px]" role="status">

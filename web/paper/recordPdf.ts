@@ -193,7 +193,7 @@ export async function drawRecord(
       turn(LINE);
       down(LINE);
       text(
-        say`${embedded.length - pictures.length} photographs cannot be read`,
+        say`${embedded.length - pictures.length} photograph cannot be read¦${embedded.length - pictures.length} photographs cannot be read`,
         MARGIN,
         9,
         plain,

@@ -2,7 +2,7 @@
 import { tell } from '../../core/words/message.ts';
 import type { PracticeChange } from '../../core/practice/changes.ts';
 import type { Answer, Question } from '../../core/practice/questions.ts';
-import { changeSays } from './changeWords.ts';
+import { changeSays, stepsSay } from './changeWords.ts';
 import { say } from '../../core/words/say.ts';
 
 /** What another answer makes of this job, cable by cable. */
@@ -29,9 +29,7 @@ defineEmits<{ take: [] }>();
         <p class="flex items-baseline gap-2">
           <b class="figure text-[17px] font-semibold">{{ own.tags.join(', ') }}</b>
           <span v-if="own.isMade" class="note">{{ say`made already: it is judged anew` }}</span>
-          <span v-if="own.steps !== 0" class="note ml-auto">{{
-            say`${own.steps > 0 ? '+' : '−'}${Math.abs(own.steps)} steps`
-          }}</span>
+          <span v-if="own.steps !== 0" class="note ml-auto">{{ stepsSay(own.steps) }}</span>
         </p>
         <dl class="text-[13px] leading-[18px]">
           <div v-for="({ what, from, to }, i) in own.instead" :key="i" class="mt-0.5">

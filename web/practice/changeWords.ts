@@ -4,7 +4,11 @@ import { digits } from '../../core/words/numerals.ts';
 import { say } from '../../core/words/say.ts';
 import { figure } from '../../core/model/units/figure.ts';
 
-const signed = (value: number, decimals: number) => `${value > 0 ? '+' : ''}${digits(value, decimals)}`;
+/** So many steps more or fewer. @example stepsSay(-1) // "−1 step" */
+export function stepsSay(steps: number): string {
+  const sign = steps > 0 ? '+' : '−';
+  return say`${sign}${Math.abs(steps)} step¦${sign}${Math.abs(steps)} steps`;
+}
 
 /** What a change comes to, in a few words: "2 cables, +3.5 kg, +£97.84". */
 export function changeSays({ count, massG, price, steps, fails }: PracticeChange, currency: string): string {
@@ -14,7 +18,7 @@ export function changeSays({ count, massG, price, steps, fails }: PracticeChange
     cablesSay(count),
     ...(Math.abs(massG) >= 10 ? [`${massG < 0 ? '−' : '+'}${figure(Math.abs(massG) / 1000, 'kg', 2)}`] : []),
     ...(Math.abs(price) >= 0.01 ? [`${steady(price)}${currency}${digits(Math.abs(price), 2)}`] : []),
-    ...(steps === 0 ? [] : [say`${signed(steps, 0)} steps`]),
+    ...(steps === 0 ? [] : [stepsSay(steps)]),
     ...(fails === 0 ? [] : [fails > 0 ? say`${fails} more fail` : say`${-fails} fewer fail`]),
   ].join(', ');
 }

@@ -69,7 +69,7 @@ function makeNew(chosen: readonly OldCable[]): void {
   const made = withNew(job.value, chosen, bench.shop, () => nanoid(8));
   bench.keepJob(
     made,
-    chosen.length === 1 ? say`make ${chosen[0]?.tag ?? ''} new` : say`replace ${chosen.length} cables`,
+    chosen.length > 1 ? say`replace ${chosen.length} cables` : say`make ${chosen[0]?.tag ?? ''} new`,
   );
 }
 </script>
