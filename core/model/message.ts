@@ -25,7 +25,7 @@ export type KeptMessage =
       bare?: true | undefined;
     }
   | { say: string; with?: (KeptMessage | number | null)[] | undefined }
-  | { list: KeptMessage[]; by: KeptMessage }
+  | { list: KeptMessage[]; by?: KeptMessage | undefined }
   | { shape: 'capital' | 'small' | 'head'; of: KeptMessage }
   | { metric: string; gauge: string };
 
@@ -40,7 +40,10 @@ export const messageSchema: z.ZodMiniType<KeptMessage, KeptMessage> = z.lazy(() 
         z.array(z.union([messageSchema, z.number(), z.null()])).check(z.maxLength(MOST_PARTS)),
       ),
     }),
-    z.strictObject({ list: z.array(messageSchema).check(z.maxLength(MOST_PARTS)), by: messageSchema }),
+    z.strictObject({
+      list: z.array(messageSchema).check(z.maxLength(MOST_PARTS)),
+      by: z.optional(messageSchema),
+    }),
     z.strictObject({ shape: z.enum(['capital', 'small', 'head']), of: messageSchema }),
     z.strictObject({ metric: text(40), gauge: text(40) }),
   ]),

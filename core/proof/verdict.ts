@@ -1,5 +1,5 @@
 import { type Finding, type State, worst, worstFirst } from '../finding/finding.ts';
-import { head, listed, type Message, msg, verbatim } from '../words/message.ts';
+import { allOf, head, type Message, msg, verbatim } from '../words/message.ts';
 
 /** What may be said of a cable, and why, the worst reason first. */
 export interface Verdict {
@@ -14,7 +14,7 @@ export const named = ({ title, end }: Finding) => verbatim`${head(title)}${end ?
 const several = (findings: readonly Finding[]): Message => {
   const names = findings.map(named);
   const shown = names.length > 3 ? [...names.slice(0, 2), msg`${names.length - 2} more`] : names;
-  return shown.length > 1 ? msg`${listed(shown.slice(0, -1), ', ')} and ${shown.at(-1)}` : (shown[0] ?? '');
+  return allOf(shown);
 };
 
 /** What a finding counts for: doing without a reading, and answering for it, is never more than to be watched. */

@@ -1,6 +1,6 @@
 import { type Finding, stated } from '../finding/finding.ts';
 import { END_NAMES } from '../model/end.ts';
-import { amount, msg, numeral, listed } from '../words/message.ts';
+import { amount, msg, numeral, allOf } from '../words/message.ts';
 import type { RunContext } from './loop.ts';
 import { chargedTo, sourcesOf } from './source.ts';
 
@@ -20,18 +20,11 @@ export function bothEnds({ run }: RunContext): Finding[] {
         because:
           missing.length === 0
             ? msg`Both ends are live and each has its own.`
-            : msg`Both ends are live: end ${listed(missing, msg` and `)} has no fuse.`,
+            : msg`Both ends are live: end ${allOf(missing)} has no fuse.`,
         ...(missing.length > 0 && { remedy: msg`Put a fuse at every end that a source can feed.` }),
         work: {
           formula: msg`a fuse at every end that can feed a fault`,
-          substituted: [
-            msg`fuses at ${
-              listed(
-                run.fuses.map(({ end }) => end),
-                msg` and `,
-              ) || msg`neither end`
-            }`,
-          ],
+          substituted: [msg`fuses at ${allOf(run.fuses.map(({ end }) => end)) || msg`neither end`}`],
           source: msg`small-craft practice`,
           assumes: '',
         },

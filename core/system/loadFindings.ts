@@ -1,6 +1,6 @@
 import { atLeast, atMost, stated, turnedTo, worstFirst } from '../finding/finding.ts';
 import type { PlaceOf } from '../model/system.ts';
-import { amount, listed, msg, numeral, verbatim } from '../words/message.ts';
+import { amount, allOf, listed, msg, numeral, verbatim } from '../words/message.ts';
 import { allowedPercent, cutOutV, isOverUnmeasured, neededV } from './allowed.ts';
 import { about, facts, lastsSays, pieceSays, stateSays, type SystemFinding } from './findingParts.ts';
 import type { LoadDrop } from './path.ts';
@@ -258,7 +258,7 @@ export function stateFindings(view: SystemView): SystemFinding[] {
             because:
               names.length === 1
                 ? msg`${names[0]} asks for more than can arrive: no current delivers it.`
-                : msg`${listed(names, msg` and `)} cannot run together: no current delivers what they take.`,
+                : msg`${allOf(names)} cannot run together: no current delivers what they take.`,
             remedy: msg`Use thicker or shorter cable, a stiffer battery, or fewer of them at once.`,
           },
           'fails',

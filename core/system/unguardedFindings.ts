@@ -1,7 +1,7 @@
 import { atMost, stated } from '../finding/finding.ts';
 import { FUSE_PLACES } from '../model/tables/fuses.ts';
 import { SHORT_ONLY_UP_TO } from '../sizing/fuse.ts';
-import { amount, listed, msg, numeral } from '../words/message.ts';
+import { amount, allOf, msg, numeral } from '../words/message.ts';
 import {
   about,
   facts,
@@ -40,8 +40,8 @@ export function unguarded(view: SystemView): SystemFinding[] {
             }),
             value: null,
             because: starter
-              ? msg`${listed(sources, msg` and `)} feeds it without a fuse, as is customary for a starter.`
-              : msg`${listed(sources, msg` and `)} feeds it, and nothing opens on a short.`,
+              ? msg`${allOf(sources)} feeds it without a fuse, as is customary for a starter.`
+              : msg`${allOf(sources)} feeds it, and nothing opens on a short.`,
             remedy: starter
               ? msg`Protect it by its path: short, sheathed, clear of anything that can chafe through.`
               : msg`Put a fuse at the end that the battery feeds, at most ${amount(mostMm, 'mm', 0)} along the conductor.`,

@@ -1,5 +1,5 @@
 import { term } from '../words/terms.ts';
-import { type Message, amount, msg, numeral, verbatim, listed, bare } from '../words/message.ts';
+import { type Message, amount, msg, numeral, verbatim, allOf, bare } from '../words/message.ts';
 import { STUDS } from '../model/tables/studs.ts';
 
 import { HOME_MM, type Level, type MadeEnd } from './exercise.ts';
@@ -38,10 +38,7 @@ export function readout(made: MadeEnd, place: PlaceName, level: Level): Readout[
       return [
         ...plain(
           msg`across the flats`,
-          listed(
-            made.crimps.map(({ acrossFlatsMm }) => mm(acrossFlatsMm, 2)),
-            msg` and `,
-          ),
+          allOf(made.crimps.map(({ acrossFlatsMm }) => mm(acrossFlatsMm, 2))),
           msg`die ${bare(asked.die.acrossFlatsMm, 'mm', 2)}, ${asked.crimps} times`,
         ),
         ...plain(msg`ears`, mm(made.earsMm, 2), msg`to ${mm(0.5)}`),

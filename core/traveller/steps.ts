@@ -1,4 +1,14 @@
-import { type Message, msg, listed, small, verbatim, isSame, amount, briefly } from '../words/message.ts';
+import {
+  type Message,
+  msg,
+  allOf,
+  listed,
+  small,
+  verbatim,
+  isSame,
+  amount,
+  briefly,
+} from '../words/message.ts';
 import type { Cable } from '../model/cable.ts';
 import { otherEnd, type Both } from '../model/end.ts';
 import type { CableLengths } from '../cutting/cutLength.ts';
@@ -113,12 +123,7 @@ function layOut({ conductorLabel, ends, joins }: TravellerInput): PlainStep {
     conductorLabel,
     msg`lugs ${A.lug?.label} and ${B.lug?.label}`,
     ...(dies.length > 0
-      ? [
-          listed(
-            dies.filter((die, i) => !dies.slice(0, i).some((own) => isSame(own, die))),
-            msg` and `,
-          ),
-        ]
+      ? [allOf(dies.filter((die, i) => !dies.slice(0, i).some((own) => isSame(own, die))))]
       : []),
     ...joins.map(({ connector }) => msg`connector ${connector?.label ?? msg`missing`}`),
     msg`sleeves`,

@@ -82,6 +82,13 @@ function formFor(text: string, language: string, parts: readonly unknown[]): str
   return forms[Math.min(order.indexOf(select.select(count)), forms.length - 1)] ?? '';
 }
 
+/** English as this house writes it: no comma before the last "and". */
+const LISTED_AS: Readonly<Record<string, string>> = { en: 'en-GB' };
+
+/** Texts as the language spoken lists them. @example conjoined(['A', 'B', 'C']) // "A, B and C" */
+export const conjoined = (texts: readonly string[]): string =>
+  new Intl.ListFormat(LISTED_AS[code] ?? code).format(texts);
+
 const written = (part: string | number | null | undefined): string =>
   typeof part === 'number' ? String(part).replace('.', mark) : (part ?? '');
 

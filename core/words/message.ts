@@ -1,5 +1,5 @@
 import { brief, digits, NO_FIGURE, THIN } from './numerals.ts';
-import { keyOf, said } from './language.ts';
+import { conjoined, keyOf, said } from './language.ts';
 import { measured, measures } from './measures.ts';
 
 /** A number with its unit, to be written as the reader writes numbers. */
@@ -19,10 +19,10 @@ export interface Sentence {
   readonly with?: readonly Part[] | undefined;
 }
 
-/** Messages one after the other. */
+/** Messages one after the other, with something between them; where nothing is said, as its language lists things. */
 export interface Listed {
   readonly list: readonly Message[];
-  readonly by: Message;
+  readonly by?: Message | undefined;
 }
 
 /** A message in another shape: its first letter a capital, all small, or small and only up to its first comma. */
@@ -78,7 +78,10 @@ export const numeral = (value: number, decimals: number): Message => amount(valu
 export const shortest = (value: number, most: number): Message =>
   Number.isFinite(value) ? { figure: value, decimals: most, brief: true } : NO_FIGURE;
 
-/** Messages one after the other; nothing where there is none. @example listed(['A', 'B'], msg` and `) */
+/** All of some things, as the reader's language lists them. @example tell(allOf(['A', 'B', 'C'])) // "A, B and C" */
+export const allOf = (list: readonly Message[]): Message => (list.length === 0 ? '' : { list });
+
+/** Messages one after the other; nothing where there is none. @example listed(['A', 'B'], '; ') */
 export const listed = (list: readonly Message[], by: Message): Message =>
   list.length === 0 ? '' : { list, by };
 
@@ -134,7 +137,10 @@ function inWords(message: Part, write: (own: Amount) => string): string {
   if ('figure' in message) return write(message);
   if ('metric' in message)
     return measures().sizes === 'metric' ? message.metric : `${message.metric} (${message.gauge})`;
-  if ('list' in message) return message.list.map(each).join(each(message.by));
+  if ('list' in message) {
+    const told = message.list.map(each);
+    return message.by === undefined ? conjoined(told) : told.join(each(message.by));
+  }
   return SHAPES[message.shape](each(message.of));
 }
 

@@ -6,7 +6,7 @@ import { messagesOfTheCode, writtenMessages } from '../../scripts/words.ts';
 import { figure } from '../model/units/figure.ts';
 import { brief, digits } from '../words/numerals.ts';
 import { parseQuantity } from '../model/units/quantity.ts';
-import { msg, tell } from './message.ts';
+import { allOf, msg, tell } from './message.ts';
 import { say } from './say.ts';
 import { decimalMark, messageOf, speak, spoken, writeDecimalsWith } from './language.ts';
 
@@ -81,6 +81,13 @@ describe('saying', () => {
     // What a language lacks is counted as English counts.
     speak({ code: 'sl', messages: {} });
     expect([1, 2].map(days)).toEqual(['1 day', '2 days']);
+  });
+  test('all of some things are listed as their language does', () => {
+    const listed = () => ['A', 'B', 'C'].map((_, i, all) => tell(allOf(all.slice(0, i + 1))));
+    expect(listed()).toEqual(['A', 'A and B', 'A, B and C']);
+    speak({ code: 'nl', messages: {} });
+    expect(listed()).toEqual(['A', 'A en B', 'A, B en C']);
+    expect(tell(allOf([]))).toBe('');
   });
   test('a part that is absent is left out', () => expect(say`a${undefined}${null} b`).toBe('a b'));
 });

@@ -3,7 +3,7 @@ import { trialsSay } from '../../words/counts.ts';
 import { TOOL_KINDS } from '../../model/tables/tools.ts';
 import { atLeast, atMost, type Finding, stated, type State } from '../../finding/finding.ts';
 import type { Lug } from '../../model/shop.ts';
-import { type Message, amount, msg, numeral, verbatim, listed, briefly } from '../../words/message.ts';
+import { type Message, amount, msg, numeral, verbatim, allOf, briefly } from '../../words/message.ts';
 import { about } from './about.ts';
 import { CLOSED_DIE, closesBy, closingForceKn, FLOW_N_PER_MM2 } from '../dies/closingForce.ts';
 import { CRIMP_SPACING } from '../dies/crimpLayout.ts';
@@ -282,12 +282,7 @@ function crimpsFitFinding(end: ResolvedEnd, lug: Lug, { die, crimpsFit: fit }: D
         formula: msg`n · width + 2 at the palm + 2 at the mouth + 1.5 between`,
         substituted: [
           verbatim`= ${end.crimpsAsked} × ${numeral(die.widthMm, 1)} + ${palmMm} + ${mouthMm} + ${numeral((end.crimpsAsked - 1) * betweenMm, 1)} = ${amount(needs, 'mm', 1)}`,
-          msg`middles from the mouth: ${
-            listed(
-              end.crimps.map((mm) => numeral(mm, 1)),
-              msg` and `,
-            ) || msg`none`
-          }`,
+          msg`middles from the mouth: ${allOf(end.crimps.map((mm) => numeral(mm, 1))) || msg`none`}`,
         ],
         source: msg`craft practice`,
         assumes: msg`spare barrel shared between mouth, gap and palm`,

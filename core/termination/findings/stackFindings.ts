@@ -1,7 +1,7 @@
 import { type Stud, STUDS } from '../../model/tables/studs.ts';
 import { atMost, type Finding, notProved, stated } from '../../finding/finding.ts';
 import type { Lug } from '../../model/shop.ts';
-import { amount, msg, numeral, listed, verbatim } from '../../words/message.ts';
+import { amount, msg, numeral, allOf, listed, verbatim } from '../../words/message.ts';
 import { about } from './about.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
 import { ampsThrough, byAmps, contactDensity, STACK, stackMm, type StudStack } from '../studs/studStack.ts';
@@ -26,7 +26,7 @@ function disagree(end: ResolvedEnd, stack: StudStack): Finding {
       value: null,
       unit: '',
       decimals: 0,
-      because: msg`${stack.name} is ${stack.stud}, but ${listed(stack.disagree, msg` and `)} ${stack.disagree.length > 1 ? msg`say` : msg`says`} another.`,
+      because: msg`${stack.name} is ${stack.stud}, but ${allOf(stack.disagree)} ${stack.disagree.length > 1 ? msg`say` : msg`says`} another.`,
       remedy: msg`Measure the stud and say it once.`,
       work: { formula: msg`one stud has one size`, substituted: [], source: SOURCE, assumes: '' },
     },
