@@ -97,11 +97,11 @@ test('battery posts: a clamp for its pole, an adapter to a stud, the wrong pole 
 test('a screw clamp is due on its day, and a new day puts it off', async ({ page }) => {
   const app = await endsOf(page, 'WN-1', 'Method, strands');
   await expect(row(app, /Temporary/)).toContainText('fails');
-  await app.type('Gone by, A', '2026-02-30x');
+  await app.type('Replace by, A', '2026-02-30x');
   await expect(page.getByRole('alert')).toContainText('year-month-day');
-  await app.type('Gone by, A', '2020-01-01');
+  await app.type('Replace by, A', '2020-01-01');
   await expect(page.getByRole('alert')).toHaveText('That is before it was fitted.');
-  await app.type('Gone by, A', '2099-01-01');
+  await app.type('Replace by, A', '2099-01-01');
   await expect(row(app, /Temporary/)).toContainText('watch');
 });
 
@@ -159,7 +159,7 @@ test('layers: their order, what can no longer be added, and a pole that is never
   await app.choose('Band of A', 'red');
   await expect(row(app, /Polarity marked/)).toContainText('passes');
   await panel.getByRole('radio', { name: /after it, over the palm/ }).click();
-  await expect(row(app, /Sleeve passes/)).toBeVisible();
+  await expect(row(app, /Sleeve goes over/)).toBeVisible();
 });
 
 test('through the hole: pulled bare and finished in place, with the tools that can work there', async ({
@@ -302,7 +302,7 @@ test('a lug is measured, drilled out and refused; a tube lug is computed', async
   await page.getByRole('button', { name: 'Measure a lug' }).click();
   await app.type('Lug, called', 'Odd box 70');
   await app.type('Made for', '71');
-  await expect(page.getByRole('alert')).toContainText('not a made size');
+  await expect(page.getByRole('alert')).toContainText('not a standard size');
   await app.type('Made for', '70');
   await app.type('Bore', '99');
   await expect(page.getByRole('alert')).toContainText('out of range');

@@ -193,7 +193,7 @@ test('too little stock says exactly what to buy, and a new spool puts it right',
   await expect(shopping).not.toContainText('to practise: 1');
   await expect(card(page, 'TH-4')).toBeDisabled();
   await page.getByRole('button', { name: 'What is on the shelf' }).click();
-  await app.refuses('Size of Offcut 9', '51', /not a made size|made in/);
+  await app.refuses('Size of Offcut 9', '51', /not a standard size|made in/);
   await app.refuses('Left on Offcut 9', '-3', /out of range|“-3”/);
   await app.type('Left on Offcut 9', '7000');
   await expect(shopping).toContainText('One thing to buy');

@@ -115,7 +115,7 @@ test('a caution is large until it is known for the day', async ({ page }) => {
   const caution = page.getByText('Fingers out, eyes covered', { exact: false }).last();
   const size = () => caution.evaluate((element) => parseFloat(getComputedStyle(element).fontSize));
   expect(await size()).toBeGreaterThan(20);
-  await page.getByRole('button', { name: /I know/ }).click();
+  await page.getByRole('button', { name: /Got it/ }).click();
   await expect.poll(size).toBeLessThan(18);
 });
 

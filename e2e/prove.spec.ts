@@ -44,7 +44,7 @@ test('the bad crimp is found by four stand-ins, and the good end beside it is no
   }
   // Wound up on the scale, the bad end lets go before its force.
   await withStandIn(page, /^Pull/);
-  await page.getByRole('button', { name: 'Wind it up' }).click();
+  await page.getByRole('button', { name: 'Apply the load' }).click();
   await expect(page.getByText(/^slipped, /)).toBeVisible();
   await page.getByRole('button', { name: 'Record Pull, one minute' }).click();
   await page.getByRole('radio', { name: 'whole cable' }).click();

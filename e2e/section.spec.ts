@@ -44,7 +44,7 @@ test('a picture of a sawn crimp is measured, corrected by hand, and kept as a tr
   await page.getByRole('button', { name: /^Packing/ }).click();
   await expect(page.getByText('κ = 1 − void')).toBeVisible();
   await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
-  await expect(page.getByText('Kept: the die map goes by it')).toBeVisible();
+  await expect(page.getByText('Saved: the die chart now uses it')).toBeVisible();
   const { shop } = JSON.parse(await app.exported()) as {
     shop: { trials: { voidShare?: number; by: string }[] };
   };

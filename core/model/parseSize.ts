@@ -31,7 +31,7 @@ export function parseSize(text: string, system: ConductorSize['system']): SizeEn
   if (isMetric) {
     return (METRIC_SIZES as readonly string[]).includes(name)
       ? { ok: true, size: { system: 'metric', name: name as MetricSizeName } }
-      : { ok: false, sentence: say`${name} mm² is not a made size; ${METRIC_SIZES.join(', ')} are.` };
+      : { ok: false, sentence: say`${name} mm² is not a standard size; use ${METRIC_SIZES.join(', ')}.` };
   }
   if (!(GAUGE_SIZES as readonly string[]).includes(name)) {
     return { ok: false, sentence: say`${name} is not an AWG size here; ${GAUGE_SIZES.join(', ')} are.` };

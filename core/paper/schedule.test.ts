@@ -115,7 +115,7 @@ describe('a schedule from elsewhere', () => {
     ['pole', 'sideways', /not one of/],
     ['colour', 'mauve', /not one of/],
     ['stud A', 'M9', /not one of/],
-    ['size', '71', /not a made size/],
+    ['size', '71', /not a standard size/],
     ['cable', 'bell wire', /No kind “bell wire”/],
     ['volts', '0', /out of range/],
     ['amps', '-4', /out of range|./],

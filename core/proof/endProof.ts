@@ -87,7 +87,7 @@ function look(subject: ProofSubject, end: ResolvedEnd): Finding {
   const items = lookItems(end, countingReadings(subject.cable, 'look', end.name).at(-1)?.at);
   const check: Check = {
     topic: 'look',
-    title: msg`Look list`,
+    title: msg`Visual inspection`,
     unit: `of ${items.length}`,
     decimals: 0,
     end: end.name,

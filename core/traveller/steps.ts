@@ -292,7 +292,7 @@ function pull({ name, lug }: ReadyEnd, { run }: Cable): PlainStep {
 function clock({ palmAngleDeg }: Cable, { name, lug }: ReadyEnd): PlainStep {
   return {
     id: `clock.${name}`,
-    short: msg`Clock ${name}`,
+    short: msg`Set angle ${name}`,
     order: msg`Set the angle between the palms`,
     end: name,
     figure: { value: palmAngleDeg, unit: '°', decimals: 0, means: msg`palm to palm, ± 5°` },

@@ -65,9 +65,7 @@ async function open(what: 'installation' | 'die' | 'drop' | 'eye' | 'demo'): Pro
           {{
             say`These figures are for planning. Local codes, class rules and a licensed person where the law asks for one come first.`
           }}
-          <RouterLink to="/keeping" class="text-teal underline">{{
-            say`Backup, bin, earlier versions`
-          }}</RouterLink>
+          <RouterLink to="/keeping" class="text-teal underline">{{ say`Backup, bin, history` }}</RouterLink>
         </p>
       </div>
       <JobsBeside class="border-line bg-paper max-lg:border-t lg:overflow-y-auto lg:border-l" />

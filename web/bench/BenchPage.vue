@@ -82,7 +82,7 @@ const title = computed(() => {
   const binding = findings.value.find(({ close }) => close);
   const failed = findings.value.find(({ state }) => state === 'fails');
   if (failed) return say`${failed.title}${failed.end ? say` of ${failed.end}` : ''} fails`;
-  if (stage === 'gauge' && binding) return say`${binding.title} set the size`;
+  if (stage === 'gauge' && binding) return say`Size set by: ${binding.title}`;
   return LEDGER_TITLES[stage];
 });
 /** Said to whoever does not see it change. */

@@ -217,7 +217,7 @@ const commands = computed((): Command[] => [
   {
     id: 'hunt',
     title: say`Hunt for a fault`,
-    note: say`where the volts go`,
+    note: say`voltage-drop tracing`,
     act: () => void router.push({ name: 'hunt', params: { jobId: job.id } }),
   },
   {
@@ -228,7 +228,7 @@ const commands = computed((): Command[] => [
   },
   {
     id: 'handover',
-    title: say`Hand this job over`,
+    title: say`Handover pack`,
     note: say`one PDF, one zip`,
     act: () => void router.push({ name: 'print-handover', params: { jobId: job.id } }),
   },
@@ -351,7 +351,7 @@ function run(command: Command | null): void {
         <Combobox :model-value="null" @update:model-value="run">
           <ComboboxInput
             class="figure h-14 w-full bg-transparent px-4 text-[20px] placeholder:text-ink3 focus:outline-none"
-            :placeholder="say`A tag, a stage, a size, an action`"
+            :placeholder="say`Type a tag, a page or a command`"
             :aria-label="say`Find or do`"
             autocomplete="off"
             @change="query = $event.target.value"
@@ -365,7 +365,9 @@ function run(command: Command | null): void {
                 <span>{{ command.title }}</span><span class="note truncate">{{ command.note }}</span>
               </div>
             </ComboboxOption>
-            <li v-if="shown.length === 0" class="note px-4 py-3">{{ say`Nothing matches “${query}”.` }}</li>
+            <li v-if="shown.length === 0" class="note px-4 py-3">
+              {{ say`No command or cable called “${query}”.` }}
+            </li>
           </ComboboxOptions>
         </Combobox>
       </DialogPanel>

@@ -89,11 +89,11 @@ const actions = computed(() => [
   },
   { what: say`Fault hunt without a job`, act: () => void router.push({ name: 'hunt-alone' }) },
   {
-    what: say`Hand this job over`,
+    what: say`Handover pack`,
     act: () => goTo('print-handover'),
   },
   {
-    what: say`Backup, bin, earlier versions`,
+    what: say`Backup, bin, history`,
     act: () => goTo('keeping', 'keeping-alone'),
   },
   // In both languages, so that who cannot read the one finds the other.

@@ -142,7 +142,7 @@ export const ENDS_HELP: readonly HelpEntry[] = [
     say`The day on which the temporary end was put on, as year-month-day. From it, a fortnight is proposed as the longest time it stays.`,
   ],
   [
-    say`Gone by, ${ANY}`,
+    say`Replace by, ${ANY}`,
     say`The day by which the temporary end is replaced by a crimped one. After it the cable counts as failed, on the start page, in the log and on its card.`,
   ],
   [

@@ -81,7 +81,9 @@ function take(): void {
   <ModalBox open :title="say`Import a cable schedule`" wide @close="emit('close')">
     <p v-if="noRoom" class="mb-2 font-bold text-fails" role="alert">{{ noRoom }}</p>
     <label class="block">
-      <span class="label mb-1 block">{{ say`A CSV file, one cable a row, its first row the titles` }}</span>
+      <span class="label mb-1 block">{{
+        say`Choose a CSV file: one cable per row, first row = column names (tag, length, from, to, volts, amps, colour, pole, stud A, stud B)`
+      }}</span>
       <input
         type="file"
         accept=".csv,text/csv"

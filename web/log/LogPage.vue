@@ -250,7 +250,7 @@ function show(entry: LogEntry): void {
             </tbody>
           </table>
           <p v-if="found.length === 0" class="p-3.5">
-            {{ say`Nothing in the log answers to that.` }}
+            {{ say`No match. Try without filters, or “planned only”.` }}
             <button type="button" class="text-teal underline" @click="reset">
               {{ say`Show all that was made` }}
             </button>

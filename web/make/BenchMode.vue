@@ -286,7 +286,7 @@ onKeyStroke('Escape', () => {
         <b class="figure text-[28px] font-semibold">{{
           traveller.isDone(current) ? say`Next` : say`Done`
         }}</b>
-        <span class="figure flex-1 text-[18px]">{{ next ? say`then ${next}` : say`then the proof` }}</span>
+        <span class="figure flex-1 text-[18px]">{{ next ? say`then ${next}` : say`then testing` }}</span>
         <span class="key max-sm:hidden">{{ say`Space or pedal` }}</span>
       </button>
     </footer>

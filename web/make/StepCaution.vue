@@ -22,7 +22,7 @@ defineEmits<{ heed: [] }>();
       class="min-h-11 shrink-0 text-left text-teal underline"
       @click="$emit('heed')"
     >
-      {{ say`I know: smaller` }}<br />{{ say`for today` }}
+      {{ say`Got it: make it small` }}<br />{{ say`for today` }}
       <span class="sr-only">, {{ tell(CAUTIONS[caution.of].title) }}</span>
     </button>
   </div>

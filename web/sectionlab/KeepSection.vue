@@ -157,7 +157,7 @@ function keepAsTrial(acrossFlatsMm: number, earsMm: number): void {
   });
   kept.value = isDrawn
     ? say`Kept, as simulated: it teaches nothing.`
-    : say`Kept: the die map goes by it from now on.`;
+    : say`Saved: the die chart now uses it.`;
 }
 
 async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): Promise<void> {

@@ -56,7 +56,7 @@ const dimensions = computed<readonly (readonly [Dimension, string, number, numbe
   ['palmWidthMm', say`Palm, wide`, Math.max(4, lug.form === 'tube' ? lug.holeMm + STEP : 4), 120],
   ['palmThicknessMm', say`Palm, thick`, 0.5, 20],
   ['studToBarrelMm', say`Hole’s middle to barrel’s bottom`, 0, 120],
-  ['offsetMm', say`Palm off the barrel’s line`, 0, 60],
+  ['offsetMm', say`Palm offset`, 0, 60],
 ]);
 const studs = STUD_NAMES.map((stud) => ({ value: stud, title: stud }));
 const forms = choicesOf(LUG_FORMS);

@@ -59,7 +59,7 @@ async function lookRound(): Promise<void> {
         <div class="mt-4 flex flex-wrap gap-2">
           <button type="button" class="button filled" @click="begin">{{ say`New empty job` }}</button>
           <button type="button" class="button" @click="lookRound">{{ say`Look round a made-up job` }}</button>
-          <RouterLink to="/keeping" class="button">{{ say`Backup, bin, earlier versions` }}</RouterLink>
+          <RouterLink to="/keeping" class="button">{{ say`Backup, bin, history` }}</RouterLink>
         </div>
         <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
       </template>

@@ -49,7 +49,7 @@ describe('rows from a spreadsheet', () => {
   test.each([
     ['a bore wider than the outside', ROW.replace(',10,', ',13,'), 'bore mm', /not inside/],
     ['a hole wider than the palm', ROW.replace('8.4', '22'), 'hole mm', /wider than its palm/],
-    ['a size nobody makes', ROW.replace('50,50', '50,51'), 'size', /not a made size/],
+    ['a size nobody makes', ROW.replace('50,50', '50,51'), 'size', /not a standard size/],
     ['a stud nobody knows', ROW.replace('M8', 'M9'), 'stud', /not one of/],
     ['a word for a figure', ROW.replace('8.4', 'wide'), 'hole mm', /./],
     ['an empty name', ROW.replace('My 50', ''), 'lug', /empty/],

@@ -40,7 +40,7 @@ function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor
   return [
     atLeast(
       {
-        ...facts('sleeve-pass', msg`Sleeve passes`, sleeve.suppliedMm),
+        ...facts('sleeve-pass', msg`Sleeve goes over`, sleeve.suppliedMm),
         work: {
           formula: msg`supplied bore ≥ 1.1 × the largest it passes, and 0.3 mm over the barrel`,
           substituted: [

@@ -176,7 +176,7 @@ const laterThanFitted = (text: string) =>
           "
         />
         <TextField
-          :label="say`Gone by, ${name}`"
+          :label="say`Replace by, ${name}`"
           :model-value="end.temporary.replaceBy"
           :check="laterThanFitted"
           @update:model-value="

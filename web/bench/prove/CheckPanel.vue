@@ -75,7 +75,7 @@ const limits = computed(() => (finding.value ? limitText([finding.value]) : ''))
           <span v-if="finding.waived" class="ml-1 font-bold">{{ say`waived` }}</span>
           <span v-if="limits" class="figure ml-2 text-[15px] text-ink2">{{ limits }}</span>
           <span class="block text-[14px] leading-[18px]">{{
-            tell(asked ? finding.because : say`Not asked here. Once it is read it counts, and stays asked.`)
+            tell(asked ? finding.because : say`Optional. Once recorded it counts.`)
           }}</span>
           <span v-if="finding.remedy && finding.state !== 'holds'" class="note block">{{
             tell(finding.remedy)

@@ -149,7 +149,7 @@ const running = computed(() => stop.value !== null || minute.isActive.value);
       <div class="flex gap-2">
         <button v-if="stop" type="button" class="button" @click="letGo">{{ say`Release it` }}</button>
         <button v-else-if="meter.state.status === 'on'" type="button" class="button filled" @click="wind">
-          {{ say`Wind it up` }}
+          {{ say`Apply the load` }}
         </button>
         <template v-else-if="minute.isActive.value">
           <button type="button" class="button" @click="minuteOver(false)">{{ say`It slipped` }}</button>

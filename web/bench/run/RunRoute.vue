@@ -271,7 +271,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
               @click="editWay(say`rub`, ({ rubs }) => void rubs.splice(i, 1))"
             >
               <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">{{
-                say`Take rub ${i + 1} out`
+                say`Remove chafe point ${i + 1}`
               }}</span>
             </button>
           </div>

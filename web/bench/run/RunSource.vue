@@ -46,7 +46,7 @@ const FUSE_KINDS = (Object.entries(FUSES) as [FuseKind, { title: Message; curve:
   ([value, { title, curve }]) => ({
     value,
     title: tell(title),
-    note: curve.length > 0 ? say`curve known` : say`curve from its sheet`,
+    note: curve.length > 0 ? say`curve known` : say`enter curve from its data sheet`,
   }),
 );
 const PLACES = (Object.entries(FUSE_PLACES) as [FusePlace, { title: Message; mostMm: number }][]).map(

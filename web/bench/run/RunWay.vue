@@ -136,7 +136,7 @@ function deviceHint(i: number): string {
     <ul
       v-if="run.devices.length > 0 && !comes('drop')"
       class="mt-2 space-y-1"
-      :aria-label="say`Devices on the loop`"
+      :aria-label="say`Fuses, switches, shunts in the circuit`"
     >
       <li
         v-for="(device, i) in run.devices"
