@@ -65,6 +65,8 @@ export const TOPICS = {
       'lost-in-copper',
       'sizes-together',
       'weight-limit',
+      'replacing',
+      'kinds-beside',
     ] as const),
   ],
 } as const satisfies Readonly<Record<string, readonly string[]>>;

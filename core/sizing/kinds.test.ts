@@ -10,6 +10,9 @@ import { type CableKind, type CableSize, JACKETS, type Shop } from '../model/sho
 import { sameSize } from '../model/tables/size.ts';
 import { kindsBeside } from '../stages.ts';
 import { workUpCable } from '../workup.ts';
+import { tell } from '../words/message.ts';
+import { digits } from '../words/numerals.ts';
+import { kindsFinding } from './kindsCompared.ts';
 import { misfitOf, type Trait, TRAITS } from './kindTraits.ts';
 
 const shop = genericShop();
@@ -119,6 +122,19 @@ describe('kinds beside one another', () => {
       ),
       { numRuns: cases(40) },
     );
+  });
+
+  test('each figure of theirs opens to how it came about', () => {
+    const asked = { ...run([], false, false, 80), gauge: { kindId: kind.id, parallel: 2 as const } };
+    const rows = kindsBeside(asked, shop, {});
+    const { work, value } = kindsFinding(rows, asked);
+    expect(value).toBe(rows.length);
+    rows.forEach(({ candidate, kind: own }, i) => {
+      const line = tell(work.substituted[i]);
+      expect(line).toContain(own.title);
+      if (candidate) expect(line).toContain(`= ${digits(candidate.at.price, 2)}`);
+      else expect(line).toContain('no size of it passes');
+    });
   });
 
   test('a tough jacket stands rubbing, a soft one does not, and what the shop says goes before', () => {

@@ -1,4 +1,7 @@
-import { type State, worst } from '../finding/finding.ts';
+import { type Finding, stated, type State, worst } from '../finding/finding.ts';
+import type { Cable } from '../model/cable.ts';
+import { sizeNamed } from '../model/tables/size.ts';
+import { amount, msg, numeral, verbatim } from '../words/message.ts';
 import type { HousePractice } from '../model/housePractice.ts';
 import type { CableKind } from '../model/shop.ts';
 import type { FollowDuty } from './assess.ts';
@@ -19,6 +22,38 @@ export interface KindCompared {
   }[];
   /** Of its size, and of what the run asks it to stand: what it does not stand is watched. */
   readonly state: State;
+}
+
+/** How the figures of the kinds beside one another came about. */
+export function kindsFinding(
+  rows: readonly KindCompared[],
+  { run, gauge }: Pick<Cable, 'run' | 'gauge'>,
+): Finding {
+  const metres = (run.lengthMm + run.loopMm) / 1000;
+  const count = gauge.parallel ?? 1;
+  return stated(
+    {
+      topic: 'kinds-beside',
+      stage: 'gauge',
+      title: msg`Kinds beside one another`,
+      value: rows.length,
+      unit: '',
+      decimals: 0,
+      because: msg`Each in the smallest of its sizes that passes every limit of this run.`,
+      work: {
+        formula: msg`price = n · price a metre · L; weight = n · m · L; bend = its factor × outside diameter`,
+        substituted: rows.map(({ kind, candidate }) => {
+          if (!candidate) return msg`${kind.title}: no size of it passes`;
+          const { size, outerMm, price, massKg, bendMm } = candidate.at;
+          const each = count * metres;
+          return verbatim`${kind.title} ${sizeNamed(size)}: ${numeral(count, 0)} · ${numeral(price / each, 2)} · ${amount(metres, 'm', 2)} = ${numeral(price, 2)}; ${numeral(count, 0)} · ${numeral(massKg / each, 3)} · ${amount(metres, 'm', 2)} = ${amount(massKg, 'kg', 2)}; ${numeral(bendMm / outerMm, 1)} × ${amount(outerMm, 'mm', 1)} = ${amount(bendMm, 'mm', 0)}`;
+        }),
+        source: msg`the kinds of the tool case, each by its data sheet or as is typical; heat by the heat balance`,
+        assumes: msg`L with the service loop; what lies side by side counted`,
+      },
+    },
+    'holds',
+  );
 }
 
 /**

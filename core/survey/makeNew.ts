@@ -1,4 +1,5 @@
-import { kitOf } from '../cutting/kit.ts';
+import { type Kit, kitOf, kitQuantity } from '../cutting/kit.ts';
+import { type Finding, stated } from '../finding/finding.ts';
 import type { Cable } from '../model/cable.ts';
 import type { End } from '../model/end.ts';
 import type { Job } from '../model/job.ts';
@@ -6,6 +7,7 @@ import { MOST } from '../model/limits.ts';
 import { newCable, nextTag } from '../model/newCable.ts';
 import type { Shop } from '../model/shop.ts';
 import type { OldCable, OldEnd } from '../model/survey.ts';
+import { allOf, amount, msg, numeral, verbatim } from '../words/message.ts';
 import { workUpCables } from '../workup.ts';
 import { isQuestionable } from './oldVerdict.ts';
 
@@ -50,6 +52,40 @@ export interface Replacing {
   readonly massG: number;
   /** Tags of those whose length or size was not given, and is assumed. */
   readonly assumed: readonly string[];
+  /** How the price came about. */
+  readonly finding: Finding;
+}
+
+/** How the price of replacing came about, line by line of the kit that it takes. */
+function replacingFinding(kit: Kit, assumed: readonly string[]): Finding {
+  return stated(
+    {
+      topic: 'replacing',
+      stage: 'gauge',
+      title: msg`Replacing what is questionable`,
+      value: kit.price,
+      unit: '',
+      decimals: 2,
+      because: msg`Materials of the new cables, ${amount(kit.massG / 1000, 'kg', 1)}, none from the shelf.`,
+      work: {
+        formula: msg`Σ need · price, over the kit of the new cables`,
+        substituted: [
+          ...kit.lines.map(({ what, need, unit, price }) =>
+            price === null
+              ? msg`${what}: ${kitQuantity(need, unit)}, no price known`
+              : verbatim`${what}: ${kitQuantity(need, unit)} = ${numeral(price, 2)}`,
+          ),
+          verbatim`= ${numeral(kit.price, 2)}`,
+        ],
+        source: msg`prices of the tool case`,
+        assumes:
+          assumed.length > 0
+            ? msg`length or size of ${allOf(assumed)}: as a new cable has it`
+            : msg`each as long and as thick as the old one`,
+      },
+    },
+    'holds',
+  );
 }
 
 /** What it costs to replace everything questionable: the kit of the cables that would be made. */
@@ -63,10 +99,6 @@ export function replacing(job: Job, shop: Shop): Replacing {
     cables.flatMap((cable, i) => (works[i] ? [{ cable, work: works[i], key: cable.id }] : [])),
     shop,
   );
-  return {
-    olds,
-    price: kit.price,
-    massG: kit.massG,
-    assumed: olds.filter(({ lengthMm, size }) => lengthMm === undefined || !size).map(({ tag }) => tag),
-  };
+  const assumed = olds.filter(({ lengthMm, size }) => lengthMm === undefined || !size).map(({ tag }) => tag);
+  return { olds, price: kit.price, massG: kit.massG, assumed, finding: replacingFinding(kit, assumed) };
 }

@@ -127,6 +127,9 @@ describe('an old cable, by eye', () => {
     );
     expect(all.price).toBeCloseTo(kit.price, 6);
     expect(all.price).toBeGreaterThan(20);
+    // The price opens to every line that it is the sum of.
+    expect(all.finding.value).toBe(all.price);
+    expect(all.finding.work.substituted).toHaveLength(kit.lines.length + 1);
     expect(replacing(made, shop).olds).toEqual([]);
   });
   test('a new one to look at is a sound entry', () =>

@@ -17,6 +17,7 @@ import { useBench } from '../stores/bench.ts';
 import { usePrefs } from '../stores/prefs.ts';
 import AddButton from '../ui/AddButton.vue';
 import { useIsDesk } from '../ui/useWide.ts';
+import ShowWork from '../ui/ShowWork.vue';
 import OldForm from './OldForm.vue';
 import OldMark from './OldMark.vue';
 
@@ -30,6 +31,7 @@ const olds = computed(() => job.value?.survey ?? []);
 const isDesk = useIsDesk();
 const form = useTemplateRef<ComponentPublicInstance>('form');
 const openId = ref<string | null>(null);
+const isWorkOpen = ref(false);
 const open = computed(() => olds.value.find(({ id }) => id === openId.value) ?? olds.value[0]);
 const rows = computed(() => olds.value.map((old) => ({ old, judged: judgeOld(old) })));
 const all = computed(() => (job.value && olds.value.length > 0 ? replacing(job.value, bench.shop) : null));
@@ -87,6 +89,14 @@ function makeNew(chosen: readonly OldCable[]): void {
             <p class="text-[14px] leading-[18px]">
               <b class="figure text-[18px]">{{ bench.shop.currency }}{{ digits(all.price, 0) }}</b>
               {{ say`of materials, ${figure(all.massG / 1000, 'kg', 1)}` }}
+              <button
+                type="button"
+                class="compact text-teal underline"
+                :aria-expanded="isWorkOpen"
+                @click="isWorkOpen = !isWorkOpen"
+              >
+                {{ isWorkOpen ? say`Hide the work` : say`Show the calculation` }}
+              </button>
               <span v-if="all.assumed.length > 0" class="note block">{{
                 say`length or size assumed: ${all.assumed.join(', ')}`
               }}</span>
@@ -96,6 +106,7 @@ function makeNew(chosen: readonly OldCable[]): void {
             </button>
           </div>
         </div>
+        <ShowWork v-if="isWorkOpen && all" :finding="all.finding" class="box mt-1.5" />
         <p class="mt-0.5 text-[13.5px]">
           {{ say`By eye, before anything is measured.` }}
           <b>{{

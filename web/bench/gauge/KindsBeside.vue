@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { Check, Minus } from '@lucide/vue';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import type { Cable } from '../../../core/model/cable.ts';
 import { sizeLabel } from '../../../core/model/tables/size.ts';
+import { kindsFinding } from '../../../core/sizing/kindsCompared.ts';
 import { hottestC } from '../../../core/sizing/governing.ts';
 import { TRAITS, type Trait } from '../../../core/sizing/kindTraits.ts';
 import { figure } from '../../../core/model/units/figure.ts';
@@ -13,6 +14,7 @@ import { useBench } from '../../stores/bench.ts';
 import { dutyTick } from '../../workers/duties.ts';
 import { kindsBesideFor } from '../../stores/work.ts';
 import { readersDigits, readersUnit } from '../../ui/display.ts';
+import ShowWork from '../../ui/ShowWork.vue';
 import StateMark from '../../ui/StateMark.vue';
 
 /** The kinds of cable that the shop has, beside one another for this run: each in the size that would be taken of it. */
@@ -20,6 +22,7 @@ const { cable, jobId } = defineProps<{ cable: Cable; jobId: string }>();
 const emit = defineEmits<{ choose: [kindId: string] }>();
 
 const bench = useBench();
+const isWorkOpen = ref(false);
 const compared = computed(() => {
   void dutyTick.value;
   return kindsBesideFor(cable, bench.shop, bench.jobById(jobId));
@@ -129,6 +132,15 @@ const isAsked = (trait: Trait) => asked.value.some((own) => own.trait === trait)
         </tbody>
       </table>
     </div>
+    <button
+      type="button"
+      class="mt-1 min-h-11 text-[13.5px] text-teal underline"
+      :aria-expanded="isWorkOpen"
+      @click="isWorkOpen = !isWorkOpen"
+    >
+      {{ isWorkOpen ? say`Hide the work` : say`Show the calculation` }}
+    </button>
+    <ShowWork v-if="isWorkOpen" :finding="kindsFinding(compared, cable)" class="box mt-1" />
     <p class="note mt-1.5">
       {{
         asked.length === 0
