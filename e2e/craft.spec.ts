@@ -150,3 +150,77 @@ test('a braided strap is for ground: on a positive it fails, on a negative nothi
   await app.stage('Prove');
   await expect(app.ledger.getByRole('button', { name: /Insulation, whole/ })).not.toContainText('not proved');
 });
+
+test('a lug that comes loaded with solder takes so much less, and flux is looked for once it is soldered', async ({
+  page,
+}) => {
+  const app = await withDemo(page, (file) => {
+    const cable = cableOf(file, 'TH-4');
+    const lugId = file.shop.lugs.find(({ label }) => label === '70-10 heavy')?.id ?? '';
+    for (const end of ['A', 'B'] as const) cable.ends[end] = { ...cable.ends[end], method: 'solder', lugId };
+  });
+  await page.getByRole('link', { name: 'Tool case' }).click();
+  await page.getByRole('tab', { name: 'Lugs' }).click();
+  await page.getByRole('textbox', { name: 'Find a lug' }).fill('70-10 heavy');
+  await page.getByRole('button', { name: '70-10 heavy' }).first().click();
+  await app.type('Loaded with solder', '40');
+  await app.saved();
+  await app.cable('TH-4');
+  await app.stage('Ends');
+  await page.getByRole('tab', { name: 'Method, strands' }).click();
+  await expect(page.getByRole('region', { name: 'End A' })).toContainText(
+    /70-10 heavy brings 40.0\s?g of its own/,
+  );
+  await app.stage('Prove');
+  await page.getByRole('radio', { name: 'end A' }).click();
+  await page.getByRole('navigation', { name: 'Checks' }).getByRole('button', { name: /^Look/ }).click();
+  await expect(page.getByText('flux cleaned off').first()).toBeVisible();
+});
+
+test('a screw terminal is put on by hand alone, and has a day to be gone by; a fitting stands beside a clamp', async ({
+  page,
+}) => {
+  const app = await withDemo(page, (file) => {
+    const lug = file.shop.lugs.find(({ label }) => label === '70-10 heavy');
+    if (!lug) throw new Error('no such lug');
+    file.shop.lugs.push({
+      ...lug,
+      id: 'screwed',
+      label: '70 screw terminal',
+      form: 'screw terminal',
+      metal: 'brass',
+    });
+    cableOf(file, 'TH-4').ends.B.lugId = 'screwed';
+    const ground = cableOf(file, 'PN-2');
+    ground.ends.B = {
+      ...ground.ends.B,
+      post: { kind: 'large taper', polarity: 'negative' },
+      adapter: 'large-beside-m8',
+    };
+  });
+  await app.cable('TH-4');
+  await app.stage('Ends');
+  await page.getByRole('tab', { name: 'Method, strands' }).click();
+  const temporary = app.ledger.getByRole('button', { name: /Temporary/ });
+  await expect(temporary).toContainText('fails');
+  await page
+    .getByRole('region', { name: 'End B' })
+    .getByRole('switch', { name: /get-you-home repair/ })
+    .click();
+  await app.type('Replace by, B', '2099-01-01');
+  await expect(temporary).toContainText('watch');
+  await app.saved();
+  await app.cable('PN-2');
+  await page.getByRole('tab', { name: 'Stud or post' }).click();
+  await expect(page.getByRole('region', { name: 'End B' })).toContainText('parallel fitting');
+});
+
+test('on a stud that is short for all its palms a thinner one goes on, and says why', async ({ page }) => {
+  const app = await withDemo(page, (file) => {
+    for (const stud of file.job.studs) stud.lengthMm = 22;
+  });
+  await app.cable('TH-4');
+  await app.stage('Ends');
+  await expect(page.getByRole('region', { name: 'End B' })).toContainText(/palm/i);
+  await expect(app.ledger).toContainText('Stud length needed');
+});
