@@ -1,7 +1,7 @@
 import { type Guard, GUARDS } from '../model/tables/guards.ts';
 import { LAYERS } from '../model/tables/layers.ts';
-import { MOULDED, type MouldedId } from '../model/tables/moulded.ts';
-import { ADAPTERS, type AdapterId } from '../model/tables/posts.ts';
+import { MOULDED } from '../model/tables/moulded.ts';
+import { ADAPTERS } from '../model/tables/posts.ts';
 import type { Shop } from '../model/shop.ts';
 import { capitalised, type Message, briefly, msg, verbatim } from '../words/message.ts';
 import { term } from '../words/terms.ts';
@@ -29,6 +29,14 @@ export function stockUnit(stock: string): StockUnit {
     : '';
 }
 
+const titleIn = (
+  table: Readonly<Record<string, { readonly title: Message }>>,
+  id: string,
+): Message | null => {
+  const facts = Object.hasOwn(table, id) ? table[id] : undefined;
+  return facts ? capitalised(facts.title) : null;
+};
+
 /** What something on the shelf is called, by its key there; null where the shop does not know it any more. */
 export function stockTitle(stock: string, shop: Shop): Message | null {
   const { kind, id } = keyOf(stock);
@@ -47,7 +55,7 @@ export function stockTitle(stock: string, shop: Shop): Message | null {
     case 'spool':
       return shop.spools.find((owned) => owned.id === id)?.label ?? null;
     case 'layer':
-      return Object.hasOwn(LAYERS, id) ? capitalised(LAYERS[id as keyof typeof LAYERS].title) : null;
+      return titleIn(LAYERS, id);
     case 'solder':
       return msg`Solder wire ${briefly(shop.practice.solder.wireMm, 'mm', 2)}, rosin flux`;
     case 'label':
@@ -59,11 +67,11 @@ export function stockTitle(stock: string, shop: Shop): Message | null {
     case 'sealant':
       return msg`Flexible adhesive`;
     case 'adapter':
-      return Object.hasOwn(ADAPTERS, id) ? capitalised(ADAPTERS[id as AdapterId].title) : null;
+      return titleIn(ADAPTERS, id);
     case 'moulded':
-      return Object.hasOwn(MOULDED, id) ? capitalised(MOULDED[id as MouldedId].title) : null;
+      return titleIn(MOULDED, id);
     case 'guard':
-      return Object.hasOwn(GUARDS, id) ? capitalised(GUARDS[id as Guard].title) : null;
+      return titleIn(GUARDS, id);
     case 'hardware':
       return msg`Nut and washers ${id}`;
     default:

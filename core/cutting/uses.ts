@@ -7,6 +7,7 @@ import { GUARDS } from '../model/tables/guards.ts';
 import { isDone, isHeld, isMelted } from '../model/stepId.ts';
 import { fluxG } from '../termination/methods/flux.ts';
 import { capFor } from '../termination/sleeves/endCap.ts';
+import { wornBy } from '../sizing/choose.ts';
 import { solderNeed } from '../termination/solderNeed.ts';
 import type { ToCut } from './pieces.ts';
 
@@ -102,10 +103,7 @@ export function usesOf({ cable, work }: Omit<ToCut, 'key'>, practice: HousePract
     }
     if (end.layers.includes('boot')) take(`boot.${name}`, 'layer:boot', who, 1);
   }
-  for (const layer of ['braid', 'glass'] as const) {
-    if (END_NAMES.some((name) => work.ends[name].layers.includes(layer)))
-      take(layer, `layer:${layer}`, cable.tag, work.lengths?.cutMm ?? 0);
-  }
+  for (const layer of wornBy(work)) take(layer, `layer:${layer}`, cable.tag, work.lengths?.cutMm ?? 0);
   cable.run.way?.rubs.forEach(({ what, guarded, guard }, i) => {
     if (guarded && guard)
       take(`guard.${i}`, `guard:${guard}`, verbatim`${cable.tag}, ${what}`, GUARDS[guard].cutMm ?? 1);

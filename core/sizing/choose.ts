@@ -2,7 +2,7 @@ import { areaMm2, sameSize, type ConductorSize } from '../model/tables/size.ts';
 import { type Finding, type Judged, type State, worst } from '../finding/finding.ts';
 import { isAbout } from '../finding/topics.ts';
 import type { Cable } from '../model/cable.ts';
-import { END_NAMES } from '../model/end.ts';
+import { type Both, END_NAMES } from '../model/end.ts';
 import type { Fuse } from '../model/run.ts';
 import type { Layer } from '../model/tables/layers.ts';
 import type { CableKind, CableSize } from '../model/shop.ts';
@@ -94,9 +94,13 @@ function smallestOf(tried: readonly Tried[]): Tried | undefined {
   );
 }
 
-/** What lies over a cable from end to end. */
-export const wornBy = ({ ends }: Pick<Cable, 'ends'>): Layer[] =>
-  (['glass', 'braid'] as const).filter((layer) =>
+/** What lies over a cable from end to end, where either of its ends has it. */
+export const wornBy = ({
+  ends,
+}: {
+  readonly ends: Both<{ readonly layers?: readonly Layer[] | undefined }>;
+}) =>
+  (['braid', 'glass'] as const).filter((layer) =>
     END_NAMES.some((name) => ends[name].layers?.includes(layer)),
   );
 

@@ -20,6 +20,7 @@ import {
   keepsAll,
   leastSizes,
   lightest,
+  type PathLimit,
   type SizesProblem,
 } from './leastSizes.ts';
 import { collapsedIn, type Needed, presentIn, type Question, questionOf, thickestOf } from './question.ts';
@@ -286,6 +287,8 @@ function workedOut(found: Rounds): Worked | null {
   );
   const totals = (sizeOf: (conductor: Conductor) => CableSize) =>
     totalsOf({ view: question.view, paths: problem.paths }, sizing, sizeOf);
+  const pathsAt = (dropPercent: number) =>
+    pathLimits(question.view, (id) => byId.get(id)?.sizes ?? [], dropPercent / 100);
   const together: Together = {
     sizing,
     outcome: best ? (isLeast ? 'least' : 'found') : 'none',
@@ -300,10 +303,8 @@ function workedOut(found: Rounds): Worked | null {
     fuses,
     unlike: question.unlike,
     inTheWay: best ? null : (failed?.inTheWay ?? null),
-    weight: weightLimit(question, sizing, solve, (chosen) => totals(sizeIn(chosen))),
+    weight: weightLimit(problem, pathsAt, sizing, solve, (chosen) => totals(sizeIn(chosen))),
   };
-  const pathsAt = (dropPercent: number) =>
-    pathLimits(question.view, (id) => byId.get(id)?.sizes ?? [], dropPercent / 100);
   const sizes = new Map(rows.flatMap(({ cableId, together: own }) => (own ? [[cableId, own] as const] : [])));
   return {
     together,
@@ -325,7 +326,8 @@ function workedOut(found: Rounds): Worked | null {
 
 /** What a limit to the weight costs, for the currents it stands on; null where none is set. */
 function weightLimit(
-  { view, choices, problem }: Question,
+  problem: SizesProblem,
+  pathsAt: (dropPercent: number) => readonly PathLimit[],
   { mostKg, dropPercent }: Sizing,
   solve: Solve,
   totals: (chosen: ReadonlyMap<string, number>) => Totals,
@@ -336,11 +338,8 @@ function weightLimit(
     const answer = leastSizes(one, solve, 3);
     return answer && !isInfeasible(answer) ? answer : null;
   };
-  const byId = new Map(choices.map((its) => [its.conductor.cable.id, its]));
-  const lightAt = (percent: number): number | null => {
-    const paths = pathLimits(view, (id) => byId.get(id)?.sizes ?? [], percent / 100);
-    return asked(lightest({ ...problem, paths }))?.cost ?? null;
-  };
+  const lightAt = (percent: number): number | null =>
+    asked(lightest({ ...problem, paths: pathsAt(percent) }))?.cost ?? null;
   const isMet = (percent: number) => (lightAt(percent) ?? Number.POSITIVE_INFINITY) <= mostKg;
   const leastKg = lightAt(dropPercent);
   let [low, high] = [dropPercent, MOST_DROP_PERCENT];

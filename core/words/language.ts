@@ -85,9 +85,13 @@ function formFor(text: string, language: string, parts: readonly unknown[]): str
 /** English as this house writes it: no comma before the last "and". */
 const LISTED_AS: Readonly<Record<string, string>> = { en: 'en-GB' };
 
+const lists = new Map<string, Intl.ListFormat>();
 /** Texts as the language spoken lists them. @example conjoined(['A', 'B', 'C']) // "A, B and C" */
-export const conjoined = (texts: readonly string[]): string =>
-  new Intl.ListFormat(LISTED_AS[code] ?? code).format(texts);
+export function conjoined(texts: readonly string[]): string {
+  const format = lists.get(code) ?? new Intl.ListFormat(LISTED_AS[code] ?? code);
+  lists.set(code, format);
+  return format.format(texts);
+}
 
 const written = (part: string | number | null | undefined): string =>
   typeof part === 'number' ? String(part).replace('.', mark) : (part ?? '');

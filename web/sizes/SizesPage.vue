@@ -16,6 +16,7 @@ import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { systemOf } from '../stores/work.ts';
 import ShowWork from '../ui/ShowWork.vue';
+import WorkButton from '../ui/WorkButton.vue';
 import StateMark from '../ui/StateMark.vue';
 import SizingFields from './SizingFields.vue';
 import TotalsTable from './TotalsTable.vue';
@@ -161,14 +162,7 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
           <div v-if="least" class="mt-1.5">
             <p class="text-[13.5px]">
               <template v-if="!together?.inTheWay">{{ tell(least.because) }}</template>
-              <button
-                type="button"
-                class="text-teal underline"
-                :aria-expanded="isWorkOpen"
-                @click="isWorkOpen = !isWorkOpen"
-              >
-                {{ isWorkOpen ? say`Hide the work` : say`Show the calculation` }}
-              </button>
+              <WorkButton v-model="isWorkOpen" />
             </p>
             <ShowWork v-if="isWorkOpen" :finding="least" class="box mt-1" />
           </div>
@@ -176,14 +170,7 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
             <p class="flex flex-wrap items-baseline gap-x-2 text-[13.5px]">
               <StateMark :state="light.state" :close="light.close === true" />
               <span>{{ tell(light.because) }}{{ light.remedy ? ` ${tell(light.remedy)}` : '' }}</span>
-              <button
-                type="button"
-                class="text-teal underline"
-                :aria-expanded="isWeightOpen"
-                @click="isWeightOpen = !isWeightOpen"
-              >
-                {{ isWeightOpen ? say`Hide the work` : say`Show the calculation` }}
-              </button>
+              <WorkButton v-model="isWeightOpen" />
             </p>
             <ShowWork v-if="isWeightOpen" :finding="light" class="box mt-1" />
           </div>

@@ -18,6 +18,7 @@ import { usePrefs } from '../stores/prefs.ts';
 import AddButton from '../ui/AddButton.vue';
 import { useIsDesk } from '../ui/useWide.ts';
 import ShowWork from '../ui/ShowWork.vue';
+import WorkButton from '../ui/WorkButton.vue';
 import OldForm from './OldForm.vue';
 import OldMark from './OldMark.vue';
 
@@ -89,14 +90,7 @@ function makeNew(chosen: readonly OldCable[]): void {
             <p class="text-[14px] leading-[18px]">
               <b class="figure text-[18px]">{{ bench.shop.currency }}{{ digits(all.price, 0) }}</b>
               {{ say`of materials, ${figure(all.massG / 1000, 'kg', 1)}` }}
-              <button
-                type="button"
-                class="compact text-teal underline"
-                :aria-expanded="isWorkOpen"
-                @click="isWorkOpen = !isWorkOpen"
-              >
-                {{ isWorkOpen ? say`Hide the work` : say`Show the calculation` }}
-              </button>
+              <WorkButton v-model="isWorkOpen" class="compact" />
               <span v-if="all.assumed.length > 0" class="note block">{{
                 say`length or size assumed: ${all.assumed.join(', ')}`
               }}</span>

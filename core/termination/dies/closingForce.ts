@@ -6,7 +6,10 @@ export const FLOW_N_PER_MM2 = 300;
 /** What a die that lets nothing out sideways asks above that: plane strain, 2/√3. */
 export const CLOSED_DIE = 2 / Math.sqrt(3);
 /** How far the estimate may be off either way, as a share: lugs differ in temper, dies in their edges. */
-export const FORCE_DOUBT = 0.25;
+const FORCE_DOUBT = 0.25;
+
+/** A hexagon across its corners, mm: `(2/√3) · AF`. @example cornersMm(14.4) // 16.6 */
+export const cornersMm = (acrossFlatsMm: number): number => (2 / Math.sqrt(3)) * acrossFlatsMm;
 
 /**
  * Force that closes a hexagonal die on copper, kN: `F = (2/√3) · σ · e · w`, with the hexagon across its corners
@@ -17,7 +20,7 @@ export const FORCE_DOUBT = 0.25;
  * @example closingForceKn({ acrossFlatsMm: 14.4, widthMm: 10 }) // 57.6
  */
 export const closingForceKn = ({ acrossFlatsMm, widthMm }: Pick<Die, 'acrossFlatsMm' | 'widthMm'>): number =>
-  (CLOSED_DIE * FLOW_N_PER_MM2 * (2 / Math.sqrt(3)) * acrossFlatsMm * widthMm) / 1000;
+  (CLOSED_DIE * FLOW_N_PER_MM2 * cornersMm(acrossFlatsMm) * widthMm) / 1000;
 
 /** Whether a tool closes a die by its force: surely, perhaps, or not; null where its force is not known. */
 export function closesBy(die: Die, { forceKn }: Pick<Tool, 'forceKn'>): 'surely' | 'perhaps' | 'not' | null {

@@ -17,8 +17,7 @@ import { COPPER_SHARE, hexagonMm2, verdictAt } from './dieOnLug.ts';
 import { learn, ownTrials, sameBarrel } from './learned.ts';
 import { wallMm2, MEASURE_TOLERANCE_MM } from '../lugs/lugOnCable.ts';
 import { stampClaims, stampMisleads } from './stamp.ts';
-import { tooWeak } from './closingForce.ts';
-import { type CaseDie, cannotUse, type ToolCase } from './toolCase.ts';
+import { type CaseDie, type ToolCase, whyUnfit } from './toolCase.ts';
 
 /** What the map writes where a lug meets a die. */
 export type MapCell = DieMerits & Pick<DieOffer, 'kappa'> & { readonly tried: boolean };
@@ -99,10 +98,11 @@ const packed = (copper: number, room: number) => (room > 0 ? copper / room : Num
 function cellOf(
   lug: Lug,
   { copperMm2, wall, thinWall, thickWall }: BarrelAreas,
-  { die, tool, kind, learned, trials }: CaseDie,
+  caseDie: CaseDie,
   { room, most, least }: DieAreas,
   lugs: readonly Lug[],
 ): MapCell {
+  const { die, kind, learned, trials } = caseDie;
   const standard = isStandardPair(lug, die, learned.flatsMm);
   const trialsOfOwn = trials.length > 0 ? ownTrials(trials, lug, copperMm2, lugs) : null;
   const [few, many] = [copperMm2 * COPPER_SHARE.least, copperMm2 * COPPER_SHARE.most];
@@ -121,9 +121,7 @@ function cellOf(
     sure,
     standard,
     crimpsFit: crimpsThatFit(lug.barrelMm, die.widthMm),
-    unfit:
-      cannotUse(tool, copperMm2, undefined) ||
-      (kind.leaves === 'hexagon' && !trialsOfOwn ? tooWeak(die, tool) : ''),
+    unfit: whyUnfit(caseDie, copperMm2, undefined, trialsOfOwn !== null),
     lastResort: kind.lastResort !== '',
     c,
     kappa: trialsOfOwn?.kappa ?? kappa,

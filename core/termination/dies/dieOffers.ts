@@ -5,7 +5,6 @@ import { codeDieAcrossFlats } from '../../model/tables/lowCostDies.ts';
 import type { Die, Lug, Tool } from '../../model/shop.ts';
 import type { HousePractice } from '../../model/housePractice.ts';
 import { remember } from '../../lib/remember.ts';
-import { tooWeak } from './closingForce.ts';
 import { crimpsThatFit } from './crimpLayout.ts';
 import {
   type Compaction,
@@ -16,7 +15,7 @@ import {
   type DieVerdict,
 } from './dieOnLug.ts';
 import { type Learned, ownTrials, type OwnTrials } from './learned.ts';
-import { type CaseDie, cannotUse, type Place, type ToolCase } from './toolCase.ts';
+import { type CaseDie, type Place, type ToolCase, whyUnfit } from './toolCase.ts';
 
 /** A die in the case, held against a lug and its conductor: as predicted, and as its trials corrected it. */
 export interface DieOffer extends Compaction {
@@ -97,10 +96,11 @@ export function settle(
 export function dieOffer(
   lug: Lug,
   copperMm2: number,
-  { die, tool, kind, learned, trials }: CaseDie,
+  caseDie: CaseDie,
   lugs: readonly Lug[],
   place?: Place,
 ): DieOffer {
+  const { die, tool, kind, learned, trials } = caseDie;
   const standard = isStandardPair(lug, die, learned.flatsMm);
   const trialsOfOwn = trials.length > 0 ? ownTrials(trials, lug, copperMm2, lugs) : null;
   const parts: CrimpParts = {
@@ -136,10 +136,7 @@ export function dieOffer(
     own: trialsOfOwn,
     standard,
     crimpsFit: crimpsThatFit(lug.barrelMm, die.widthMm),
-    // Whoever has closed it on this barrel knows that it closes.
-    unfit:
-      cannotUse(tool, copperMm2, place) ||
-      (kind.leaves === 'hexagon' && !trialsOfOwn ? tooWeak(die, tool) : ''),
+    unfit: whyUnfit(caseDie, copperMm2, place, trialsOfOwn !== null),
     lastResort: kind.lastResort !== '',
   };
 }

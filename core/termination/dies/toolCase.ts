@@ -1,6 +1,7 @@
 import { TOOL_KINDS, type ToolKindFacts } from '../../model/tables/tools.ts';
 import type { End } from '../../model/end.ts';
 import type { Die, Shop, Tool, Trial } from '../../model/shop.ts';
+import { tooWeak } from './closingForce.ts';
 import { countingTrials, learn, type Learned } from './learned.ts';
 import { underItsName } from '../../model/catalogue/called.ts';
 import { remember } from '../../lib/remember.ts';
@@ -60,3 +61,17 @@ export function cannotUse(tool: Tool, copperMm2: number, place: Place): Message 
   const swing = tool.swingMm ?? kind.swingMm;
   return place.swingMm < swing ? msg`it wants ${briefly(swing, 'mm', 1)} of room to swing` : '';
 }
+
+/**
+ * Why a die cannot be used on this copper in this place: its tool cannot, or is too weak to close it. Whoever has closed
+ * it on that barrel knows that it closes. Empty where it can be used.
+ *
+ * @param isTried on this very barrel and copper
+ */
+export const whyUnfit = (
+  { die, tool, kind }: CaseDie,
+  copperMm2: number,
+  place: Place,
+  isTried: boolean,
+): Message =>
+  cannotUse(tool, copperMm2, place) || (kind.leaves === 'hexagon' && !isTried ? tooWeak(die, tool) : '');

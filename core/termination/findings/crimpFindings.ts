@@ -5,7 +5,7 @@ import { atLeast, atMost, type Finding, stated, type State } from '../../finding
 import type { Lug } from '../../model/shop.ts';
 import { type Message, amount, msg, numeral, verbatim, allOf, briefly } from '../../words/message.ts';
 import { about } from './about.ts';
-import { CLOSED_DIE, closesBy, closingForceKn, FLOW_N_PER_MM2 } from '../dies/closingForce.ts';
+import { CLOSED_DIE, closesBy, closingForceKn, cornersMm, FLOW_N_PER_MM2 } from '../dies/closingForce.ts';
 import { CRIMP_SPACING } from '../dies/crimpLayout.ts';
 import { type DieOffer } from '../dies/dieOffers.ts';
 import { dieDoubts } from '../dies/dieDoubts.ts';
@@ -78,7 +78,7 @@ function forceFindings(end: ResolvedEnd, { die, tool, own }: DieOffer): Finding[
         work: {
           formula: msg`F = (2/√3) · σ · e · w, with e = (2/√3) · AF across the corners`,
           substituted: [
-            msg`${numeral(CLOSED_DIE, 3)} · ${numeral(FLOW_N_PER_MM2, 0)} N/mm² · ${amount((2 / Math.sqrt(3)) * die.acrossFlatsMm, 'mm', 1)} · ${amount(die.widthMm, 'mm', 1)} = ${amount(needed, 'kN', 0)}`,
+            msg`${numeral(CLOSED_DIE, 3)} · ${numeral(FLOW_N_PER_MM2, 0)} N/mm² · ${amount(cornersMm(die.acrossFlatsMm), 'mm', 1)} · ${amount(die.widthMm, 'mm', 1)} = ${amount(needed, 'kN', 0)}`,
           ],
           source: msg`forging of copper in a closed die; the tool’s own sheet governs`,
           assumes: msg`right to a quarter; a trial of this die on this barrel says more`,

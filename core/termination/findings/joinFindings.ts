@@ -8,7 +8,7 @@ import { crimpsASide, type ResolvedJoin } from '../join.ts';
 import type { Lug } from '../../model/shop.ts';
 import { boreFill, circleMm2, fillVerdict, fillWindow } from '../lugs/lugOnCable.ts';
 import { MOULDED } from '../../model/tables/moulded.ts';
-import type { MouldedTask } from '../sleeves/moulded.ts';
+import { BRANCH_JACKET_MM, type MouldedTask } from '../sleeves/moulded.ts';
 import { sleeveWindow } from '../sleeves/sleeve.ts';
 
 import { term } from '../../words/terms.ts';
@@ -94,7 +94,7 @@ function moulded(join: ResolvedJoin, task: MouldedTask): Finding {
           msg`legs: pass ${amount(legPassMm, 'mm', 1)}, grip ${amount(legGripMm, 'mm', 1)}`,
         ],
         source: msg`customary sizes`,
-        assumes: msg`a branch with ${amount(1.4, 'mm', 1)} of jacket; all branches alike`,
+        assumes: msg`a branch with ${amount(BRANCH_JACKET_MM, 'mm', 1)} of jacket; all branches alike`,
       },
     },
     part ? 'holds' : 'fails',

@@ -1,9 +1,9 @@
 import { bundleDiameterMm } from '../../conductor/geometry.ts';
 import { MOULDED, MOULDED_IDS, type MouldedFacts, type MouldedId } from '../../model/tables/moulded.ts';
-import { SLEEVE_ROOM } from './sleeve.ts';
+import { grips, passes, type SleeveTask } from './sleeve.ts';
 
 /** Jacket of a branch that is known by its copper alone, mm. */
-const BRANCH_JACKET_MM = 1.4;
+export const BRANCH_JACKET_MM = 1.4;
 
 /**
  * Outside of a branch that is known by its copper alone, mm.
@@ -22,17 +22,17 @@ export interface MouldedTask {
   readonly legGripMm?: number;
 }
 
-interface Bore {
-  readonly suppliedMm: number;
-  readonly recoveredMm: number;
-}
-const spans = ({ suppliedMm, recoveredMm }: Bore, passMm: number, gripMm: number): boolean =>
-  suppliedMm >= SLEEVE_ROOM.pass * passMm && recoveredMm <= SLEEVE_ROOM.grip * gripMm;
+const spans = (bore: MouldedFacts['body'], task: SleeveTask): boolean =>
+  passes(bore, task) && grips(bore, task);
 
 /** Whether a moulded part passes and grips all that it goes over; a leg too many is no leg to leave open. */
 export function suitsMoulded({ legs, body, leg }: MouldedFacts, task: MouldedTask): boolean {
   const { passMm, gripMm, legPassMm = 0, legGripMm = Number.POSITIVE_INFINITY } = task;
-  return legs === task.legs && spans(body, passMm, gripMm) && (!leg || spans(leg, legPassMm, legGripMm));
+  return (
+    legs === task.legs &&
+    spans(body, { passMm, gripMm }) &&
+    (!leg || spans(leg, { passMm: legPassMm, gripMm: legGripMm }))
+  );
 }
 
 /** The smallest moulded part that suits; null where none of the customary ones does. */

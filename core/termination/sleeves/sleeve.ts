@@ -23,12 +23,12 @@ export function sleeveWindow(task: SleeveTask): { recoveredMostMm: number; suppl
 }
 
 /** Whether a sleeve passes: supplied bore at least 1.1 × the largest thing it passes, and 0.3 mm over the barrel. */
-export function passes(sleeve: SleeveSize, task: SleeveTask): boolean {
+export function passes(sleeve: Pick<SleeveSize, 'suppliedMm'>, task: SleeveTask): boolean {
   return sleeve.suppliedMm >= sleeveWindow(task).suppliedLeastMm;
 }
 
 /** Whether a sleeve grips: recovered bore at most 0.9 × the smallest thing it grips. */
-export function grips(sleeve: SleeveSize, task: SleeveTask): boolean {
+export function grips(sleeve: Pick<SleeveSize, 'recoveredMm'>, task: SleeveTask): boolean {
   return sleeve.recoveredMm <= sleeveWindow(task).recoveredMostMm;
 }
 

@@ -15,6 +15,7 @@ import { dutyTick } from '../../workers/duties.ts';
 import { kindsBesideFor } from '../../stores/work.ts';
 import { readersDigits, readersUnit } from '../../ui/display.ts';
 import ShowWork from '../../ui/ShowWork.vue';
+import WorkButton from '../../ui/WorkButton.vue';
 import StateMark from '../../ui/StateMark.vue';
 
 /** The kinds of cable that the shop has, beside one another for this run: each in the size that would be taken of it. */
@@ -132,14 +133,7 @@ const isAsked = (trait: Trait) => asked.value.some((own) => own.trait === trait)
         </tbody>
       </table>
     </div>
-    <button
-      type="button"
-      class="mt-1 min-h-11 text-[13.5px] text-teal underline"
-      :aria-expanded="isWorkOpen"
-      @click="isWorkOpen = !isWorkOpen"
-    >
-      {{ isWorkOpen ? say`Hide the work` : say`Show the calculation` }}
-    </button>
+    <WorkButton v-model="isWorkOpen" class="mt-1 min-h-11 text-[13.5px]" />
     <ShowWork v-if="isWorkOpen" :finding="kindsFinding(compared, cable)" class="box mt-1" />
     <p class="note mt-1.5">
       {{
