@@ -161,7 +161,7 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
           </ul>
           <div v-if="least" class="mt-1.5">
             <p class="text-[13.5px]">
-              <template v-if="!together?.inTheWay">{{ tell(least.because) }}</template>
+              <template v-if="!together?.inTheWay">{{ tell(least.because) }}{{ ' ' }}</template>
               <WorkButton v-model="isWorkOpen" />
             </p>
             <ShowWork v-if="isWorkOpen" :finding="least" class="box mt-1" />
