@@ -2,6 +2,7 @@ import type { Cable } from './model/cable.ts';
 import type { End, EndName } from './model/end.ts';
 import type { Run } from './model/run.ts';
 import { END_NAMES } from './model/end.ts';
+import { remember } from './lib/remember.ts';
 import type { Job, SharedStud } from './model/job.ts';
 import type { Lug, Shop } from './model/shop.ts';
 import { heaviestStepA, nominalAmps } from './sizing/loadIn.ts';
@@ -31,35 +32,62 @@ const isBeside = ({ adapter }: End) => {
 };
 const posts = ({ ends }: Cable) =>
   END_NAMES.map((name) => ends[name]).filter((end) => end.at && end.post && !isBeside(end));
-const samePost = (a: End, b: End) =>
-  a.at === b.at && a.post?.kind === b.post?.kind && a.post?.polarity === b.post?.polarity;
+/** Two ends with the same key are on the same post. */
+const postKey = ({ at, post }: End) => JSON.stringify([at, post?.kind, post?.polarity]);
+
+/** Which cables of a job are of one circuit, on one stud or on one post, each list in the order of the job. */
+interface JobIndex {
+  readonly circuits: ReadonlyMap<string, readonly Cable[]>;
+  readonly studs: ReadonlyMap<string, readonly Cable[]>;
+  readonly posts: ReadonlyMap<string, readonly Cable[]>;
+  readonly order: ReadonlyMap<string, number>;
+  /** Places that are metal itself. */
+  readonly grounds: ReadonlySet<string>;
+}
+
+const indexes = remember<JobIndex>();
+const indexOf = (job: Job): JobIndex =>
+  indexes([job], '', () => {
+    const grouped = (keysOf: (cable: Cable) => readonly string[]) => {
+      const groups = new Map<string, Cable[]>();
+      for (const cable of job.cables)
+        for (const key of new Set(keysOf(cable))) {
+          const group = groups.get(key);
+          if (group) group.push(cable);
+          else groups.set(key, [cable]);
+        }
+      return groups;
+    };
+    return {
+      circuits: grouped(({ run }) => (run.return.kind === 'circuit' ? [run.return.name] : [])),
+      studs: grouped(studIds),
+      posts: grouped(({ ends }) => END_NAMES.flatMap((name) => (ends[name].post ? postKey(ends[name]) : []))),
+      order: new Map(job.cables.map(({ id }, i) => [id, i])),
+      grounds: new Set(job.system?.places.flatMap(({ id, kind }) => (kind === 'ground' ? [id] : []))),
+    };
+  });
 
 /** The other cables of a cable's circuit. */
 export function matesOf(cable: Cable, job: Job): Cable[] {
   const back = cable.run.return;
-  if (back.kind !== 'circuit') return [];
-  return job.cables.filter(
-    ({ id, run }) => run.return.kind === 'circuit' && run.return.name === back.name && id !== cable.id,
-  );
+  const circuit = back.kind === 'circuit' ? indexOf(job).circuits.get(back.name) : undefined;
+  return circuit?.filter(({ id }) => id !== cable.id) ?? [];
 }
 
 /** What a cable needs to know of its job. */
 export function contextOf(cable: Cable, job: Job): JobContext {
+  const index = indexOf(job);
   const ids = studIds(cable);
-  const ownPosts = posts(cable);
-  const sharesWith = (end: End) =>
-    (end.studId !== undefined && ids.includes(end.studId)) || ownPosts.some((post) => samePost(post, end));
+  const sharing = new Set([
+    ...ids.flatMap((id) => index.studs.get(id) ?? []),
+    ...posts(cable).flatMap((end) => index.posts.get(postKey(end)) ?? []),
+  ]);
+  const placeIn = ({ id }: Cable) => index.order.get(id) ?? 0;
   return {
     mates: matesOf(cable, job),
-    neighbours:
-      ids.length + ownPosts.length === 0
-        ? []
-        : job.cables.filter(({ id, ends }) => id !== cable.id && (sharesWith(ends.A) || sharesWith(ends.B))),
+    neighbours: [...sharing].filter(({ id }) => id !== cable.id).sort((a, b) => placeIn(a) - placeIn(b)),
     studs: ids.length === 0 ? [] : job.studs.filter(({ id }) => ids.includes(id)),
-    grounds: END_NAMES.filter((name) => {
-      const on = cable.ends[name].on?.place;
-      return on !== undefined && job.system?.places.some(({ id, kind }) => id === on && kind === 'ground');
-    }),
+    grounds: END_NAMES.filter((name) => index.grounds.has(cable.ends[name].on?.place ?? '')),
   };
 }
 
@@ -158,5 +186,5 @@ export function stackOf(
 export function cablesOnPost(cable: Cable, name: EndName, { neighbours }: JobContext): number {
   const own = cable.ends[name];
   if (!own.post || !own.at || isBeside(own)) return 1;
-  return [cable, ...neighbours].flatMap(posts).filter((other) => samePost(own, other)).length;
+  return [cable, ...neighbours].flatMap(posts).filter((other) => postKey(own) === postKey(other)).length;
 }

@@ -122,7 +122,7 @@ const chosen = remember<{ readonly choice: SizeChoice; readonly isWhole: boolean
 
 /**
  * The size of a cable: from memory where nothing that it rests on has changed, as when a step of it was ticked. A duty
- * may be followed elsewhere and answer later: what waits for that is not remembered.
+ * may be followed elsewhere and answer later: what waits for that, or turned out to when it was read, is not remembered.
  */
 function choiceOf({ given, cable, kind, shop, context, around, followDuty }: Asked): SizeChoice {
   const { fed, soldered } = around;
@@ -142,7 +142,13 @@ function choiceOf({ given, cable, kind, shop, context, around, followDuty }: Ask
         isWhole &&= cycle !== null;
         return cycle;
       };
-      return { choice: chooseSize(cable, kind, shop.practice, around, follow), isWhole };
+      const choice = chooseSize(cable, kind, shop.practice, around, follow);
+      return {
+        choice,
+        get isWhole() {
+          return isWhole;
+        },
+      };
     },
   );
   return choice;

@@ -6,10 +6,12 @@ import { build } from 'esbuild';
 import fc from 'fast-check';
 import { genericShop } from './model/catalogue/genericShop.ts';
 import { STUD_NAMES } from './model/tables/studs.ts';
-import { STAGES } from './model/cable.ts';
+import { type Cable, STAGES } from './model/cable.ts';
 import { jobFileSchema } from './model/job.ts';
+import { dutyCycle } from './sizing/dutyCycle.ts';
+import type { FollowDuty } from './sizing/assess.ts';
 import { newCable } from './model/newCable.ts';
-import { workUp, workUpCable } from './workup.ts';
+import { findingsAt, workedOut, workUp, workUpCable } from './workup.ts';
 
 const { job, shop } = jobFileSchema.parse(JSON.parse(readFileSync('demo/teasel.json', 'utf8')));
 const work = workUp(job, shop);
@@ -37,7 +39,28 @@ describe('the demo job', () => {
     const reached = work.cables.map(({ stages }) => STAGES.filter((stage) => stages[stage].done).length);
     expect(new Set(reached).size).toBeGreaterThanOrEqual(5);
   });
-  test('the whole work-up is plain data', () => expect(() => structuredClone(work)).not.toThrow());
+  test('the whole work-up is plain data, what is worked out when it is read included', () => {
+    const cable = job.cables[0] as Cable;
+    const lazy = workUpCable(cable, shop);
+    expect(structuredClone(lazy)).toEqual(structuredClone(workedOut(workUpCable(cable, shop))));
+    expect(Object.keys(structuredClone(lazy))).toEqual(
+      expect.arrayContaining(['steps', 'findings', 'stages']),
+    );
+  });
+  test('what one stage found by itself is what all found of it, in whichever order they are asked', () => {
+    for (const cable of job.cables) {
+      const whole = workUpCable(cable, shop).findings;
+      fc.assert(
+        fc.property(fc.shuffledSubarray([...STAGES]), (asked) => {
+          const lazy = workUpCable(cable, shop);
+          for (const stage of asked)
+            expect(findingsAt(lazy, stage)).toEqual(whole.filter((finding) => finding.stage === stage));
+          expect(lazy.findings).toEqual(whole);
+        }),
+        { numRuns: 5 },
+      );
+    }
+  });
 });
 
 describe('every finding of every cable', () => {
@@ -119,7 +142,7 @@ describe('the steps of making a cable', () => {
 });
 
 describe('the core stands alone', () => {
-  test('it bundles without a browser, without Node, and with nothing but Zod and ml-matrix', async () => {
+  test('it bundles without a browser, without Node, and with nothing but Zod, ml-matrix and tinyqueue', async () => {
     const { metafile, errors } = await build({
       entryPoints: [
         'core/workup.ts',
@@ -138,10 +161,38 @@ describe('the core stands alone', () => {
     expect(errors).toEqual([]);
     const outside = Object.keys(metafile.inputs).filter(
       (path) =>
-        !/^(core|node_modules\/(zod|ml-matrix|ml-array-rescale|ml-array-max|ml-array-min|is-any-array))\//.test(
+        !/^(core|node_modules\/(zod|tinyqueue|ml-matrix|ml-array-rescale|ml-array-max|ml-array-min|is-any-array))\//.test(
           path,
         ),
     );
     expect(outside).toEqual([]);
+  });
+});
+
+describe('a duty that is answered later', () => {
+  const cable = job.cables.find(({ run }) => run.duty) as Cable;
+  const decided = {
+    ...cable,
+    gauge: { ...cable.gauge, size: workUpCable(cable, shop).choice.taken.at.size },
+  };
+  const pendingIn = ({ choice }: ReturnType<typeof workUpCable>) =>
+    choice.candidates.filter(({ at }) => at.duty?.cycle === null).length;
+  test.each([true, false])('reaches the sizes beside a decided one, read before it: %s', (isRead) => {
+    let isKnown = false;
+    const followDuty: FollowDuty = (...asked) => (isKnown ? dutyCycle(...asked) : null);
+    const before = workUpCable(decided, shop, { followDuty });
+    expect(before.choice.taken.at.duty?.cycle).toBeNull();
+    if (isRead) expect(pendingIn(before)).toBeGreaterThan(1);
+    isKnown = true;
+    expect(pendingIn(workUpCable(decided, shop, { followDuty }))).toBe(0);
+  });
+  test('is not taken for answered because the decided size had its answer', () => {
+    let known = 1;
+    const followDuty: FollowDuty = (...asked) => (known-- > 0 ? dutyCycle(...asked) : null);
+    const first = workUpCable(decided, shop, { followDuty });
+    expect(first.choice.taken.at.duty?.cycle).not.toBeNull();
+    expect(pendingIn(first)).toBeGreaterThan(1);
+    known = Infinity;
+    expect(pendingIn(workUpCable(decided, shop, { followDuty }))).toBe(0);
   });
 });

@@ -1,6 +1,10 @@
 import type { CableWork } from './cableWork.ts';
 import { contextOf } from './jobContext.ts';
-import type { Cable } from './model/cable.ts';
+import type { Finding } from './finding/finding.ts';
+import { once } from './lib/once.ts';
+import { remember } from './lib/remember.ts';
+import type { Cable, Stage } from './model/cable.ts';
+import type { EndName } from './model/end.ts';
 import type { Job } from './model/job.ts';
 import type { Shop } from './model/shop.ts';
 import { stageReports } from './progress.ts';
@@ -48,7 +52,8 @@ export const workUpCables = (
 ): CableWork[] =>
   job.cables.map((cable) => {
     const fed = fedOf(system, cable.id);
-    return workUpCable(cable, shop, { ...around, context: contextOf(cable, job), ...(fed && { fed }) });
+    const its = { ...around, context: contextOf(cable, job), ...(fed && { fed }) };
+    return workedOut(workUpCable(cable, shop, its));
   });
 
 /** Totals over cables already worked up. */
@@ -63,9 +68,28 @@ export function summarise(jobId: string, cables: readonly CableWork[]): JobWork 
   };
 }
 
+type FindingStage = keyof typeof STAGE_FINDINGS;
+/** Stages that find something of their own, in the order of the craft; making shows what cutting and its ends found. */
+const FINDING_STAGES = Object.keys(STAGE_FINDINGS) as FindingStage[];
+const hasFindings = (stage: Stage): stage is FindingStage => stage in STAGE_FINDINGS;
+
+const foundAt = new WeakMap<CableWork, (stage: FindingStage) => readonly Finding[]>();
+
+/** What one stage of a cable found: the others need not be worked out for it. */
+export function findingsAt(work: CableWork, stage: Stage): readonly Finding[] {
+  if (!hasFindings(stage)) return [];
+  return foundAt.get(work)?.(stage) ?? work.findings.filter((finding) => finding.stage === stage);
+}
+
+/** The same work with nothing of it left to be worked out: what cannot be is said here and not where it is read. */
+export function workedOut(work: CableWork): CableWork {
+  void [work.steps, work.findings, work.unasked, work.verdict, work.endVerdicts, work.stages];
+  return work;
+}
+
 /**
  * Every computed figure of one cable: what is asked, the conductor, the ends, the lengths, the steps, and all that each
- * stage finds.
+ * stage finds. Conductor, ends and lengths are worked out at once; steps, findings and verdicts when they are first read.
  *
  * @throws RangeError when the shop has no cable kind of the id the cable names and none at all
  */
@@ -74,26 +98,43 @@ export function workUpCable(given: Cable, shop: Shop, around: Around = {}): Cabl
   const sized = size(asked);
   const terminated = terminate(sized);
   const laid = layOut(terminated);
-  // Whoever answers for doing without something answers wherever it stands.
-  const findings = withWaivers(
-    laid.cable,
-    decided(
-      shop.practice,
-      Object.values(STAGE_FINDINGS).flatMap((findingsOf) => findingsOf(laid)),
-    ),
-  );
   const { cable, kind, conductor, choice, ends, joins, stacks, passage, lengths } = laid;
-  const judged = findings.filter(({ stage }) => stage !== 'fit');
-  const made = {
+
+  // Whoever answers for doing without something answers wherever it stands.
+  const found = remember<readonly Finding[]>();
+  const findingsOf = (stage: FindingStage) =>
+    found([laid], stage, () => withWaivers(cable, decided(shop.practice, STAGE_FINDINGS[stage](laid))));
+  const findings = once(() => FINDING_STAGES.flatMap(findingsOf));
+  const judged = once(() => findings().filter(({ stage }) => stage !== 'fit'));
+  const ofEnd = (name: EndName) => verdictOf(judged().filter(({ end }) => end === name));
+  const later = {
+    steps: once(() => stepsOf(laid)),
+    unasked: once(() => unaskedProof(laid.proof)),
+    verdict: once(() => verdictOf(judged())),
+    endVerdicts: once(() => ({ A: ofEnd('A'), B: ofEnd('B') })),
+    stages: once(() => stageReports(cable, work)),
+  };
+  const work: CableWork = {
     ...{ cableId: cable.id, kind, conductor, choice, ends, joins, stacks, passage, lengths },
-    steps: stepsOf(laid),
-    findings,
-    unasked: unaskedProof(laid.proof),
-    verdict: verdictOf(judged),
-    endVerdicts: {
-      A: verdictOf(judged.filter(({ end }) => end === 'A')),
-      B: verdictOf(judged.filter(({ end }) => end === 'B')),
+    get steps() {
+      return later.steps();
+    },
+    get findings() {
+      return findings();
+    },
+    get unasked() {
+      return later.unasked();
+    },
+    get verdict() {
+      return later.verdict();
+    },
+    get endVerdicts() {
+      return later.endVerdicts();
+    },
+    get stages() {
+      return later.stages();
     },
   };
-  return { ...made, stages: stageReports(cable, made) };
+  foundAt.set(work, findingsOf);
+  return work;
 }

@@ -41,6 +41,17 @@ describe('what is remembered', () => {
     expect([ask(), ask(), ask(), ask()]).toEqual([1, 2, 3, 3]);
   });
 
+  test('an answer that is found not to be one to keep, after it was kept, is worked out again', () => {
+    const read = remember<{ isWhole: boolean }>(Infinity, ({ isWhole }) => isWhole);
+    let worked = 0;
+    const ask = () => read([read], '', () => ({ isWhole: (worked += 1) > 0 }));
+    const first = ask();
+    expect(ask()).toBe(first);
+    first.isWhole = false;
+    expect(ask()).not.toBe(first);
+    expect(worked).toBe(2);
+  });
+
   test('work that throws is not remembered', () => {
     const sums = remember<{ sum: number }>();
     const things = [{}];

@@ -12,7 +12,8 @@ const branch = <T>(): Branch<T> => ({ answers: new Map(), further: new WeakMap()
  * the same words, it answers what it answered before. It holds nothing longer than the things live.
  *
  * @param most how many answers are kept of the same things, asked in other words: the oldest goes first
- * @param keeps whether an answer is one to keep: what still waits for something is worked out again
+ * @param keeps whether an answer is one to keep, asked whenever it would be: what still waits for something is worked
+ *   out again, also where that was only found when more of it was read
  * @example const offers = remember<Offer[]>(); offers([lug, toolCase], '50 mm²', () => work(lug, toolCase, 50))
  */
 export function remember<T extends object>(
@@ -29,7 +30,7 @@ export function remember<T extends object>(
       return next;
     }, root);
     const known = answers.get(asked);
-    if (known !== undefined) return known;
+    if (known !== undefined && keeps(known)) return known;
     const answer = work();
     if (!keeps(answer)) return answer;
     const [oldest] = answers.keys();

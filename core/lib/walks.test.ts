@@ -96,4 +96,22 @@ describe('a walk from the best on', () => {
     for (const [to] of walk) if (to === 1) break;
     expect(asked).toEqual([0]);
   });
+
+  test('of several that are alike, the one that was heard of first comes first', () => {
+    fc.assert(
+      fc.property(ways, (joins) => {
+        const heard: number[] = [0];
+        const walk = bestFirst<number, number>(
+          [[0, 0]],
+          (_, known) => known === undefined,
+          (from) => {
+            const next = joins.flatMap(([a, b]) => [...(a === from ? [b] : []), ...(b === from ? [a] : [])]);
+            heard.push(...next.filter((one) => !heard.includes(one)));
+            return next.map((one) => [one, 0] as const);
+          },
+        );
+        expect([...walk].map(([one]) => one)).toEqual([...new Set(heard)]);
+      }),
+    );
+  });
 });

@@ -9,6 +9,7 @@ import type { CableKind, CableSize } from '../model/shop.ts';
 import type { HousePractice, School } from '../model/housePractice.ts';
 import { assess, type Assessment, type FollowDuty, heldAmps } from './assess.ts';
 import type { RunContext } from './loop.ts';
+import { once } from '../lib/once.ts';
 import { circuitLoad } from './circuitFindings.ts';
 import { dutyCycle } from './dutyCycle.ts';
 import { runLimits, sizeLimits } from './findings.ts';
@@ -216,7 +217,8 @@ export function butForDrop(
 
 /**
  * Chooses the conductor: the smallest size of the cable's kind that passes every limit switched on, then one size
- * up where that is the practice. Where none passes, the thickest stands for the failure and says why.
+ * up where that is the practice. Where none passes, the thickest stands for the failure and says why. What is taken is
+ * worked out at once; the other sizes beside a decided one, when they are first read.
  *
  * @param around the other cables of its circuit, and whether an end of it is soldered
  * @throws RangeError when the kind has no sizes
@@ -230,33 +232,44 @@ export function chooseSize(
 ): SizeChoice {
   const { gauge } = cable;
   const { context, sizes, tryIn } = trying(cable, kind, practice, around, followDuty);
+  if (sizes.length === 0) throw new RangeError(`cable kind ${kind.id} has no sizes`);
   const { run } = context;
-  const tried = sizes.map(tryIn(context));
-  const candidates = tried.map(({ candidate }) => candidate);
-  const thickest = candidates.at(-1);
-  if (!thickest) throw new RangeError(`cable kind ${kind.id} has no sizes`);
-  const found = withItsFuse(smallestOf(tried), tried, (at) => {
-    const fuse = fuseToCome(context, at, practice);
-    const own = sizes.find(({ size }) => size === at.size);
-    return fuse && own ? tryIn({ ...context, run: { ...run, fuses: [fuse] } })(own) : null;
-  });
-  const smallest = found?.candidate ?? null;
+  const tries = sizes.map((size) => once(() => tryIn(context)(size)));
+  const tried = once(() => tries.map((its) => its()));
+  const candidates = once(() => tried().map(({ candidate }) => candidate));
+  const found = once(() =>
+    withItsFuse(smallestOf(tried()), tried(), (at) => {
+      const fuse = fuseToCome(context, at, practice);
+      const own = sizes.find(({ size }) => size === at.size);
+      return fuse && own ? tryIn({ ...context, run: { ...run, fuses: [fuse] } })(own) : null;
+    }),
+  );
   const oneSizeUp = gauge.oneSizeUp ?? practice.oneSizeUp;
-  const ofSystem = around.fed?.size ?? null;
-  const alone = smallest ? stepped(candidates, smallest, oneSizeUp ? 1 : 0) : thickest;
-  const proposed = (ofSystem && candidates.find(({ at }) => sameSize(at.size, ofSystem))) ?? alone;
-  const said = gauge.size && candidates.find(({ at }) => sameSize(at.size, gauge.size as ConductorSize));
-  const taken = said ?? proposed;
-  const limits = tried.find(({ candidate }) => candidate === taken)?.limits ?? [];
+  const tryOf = (named: ConductorSize | null | undefined): Tried | undefined =>
+    named ? tries[sizes.findIndex(({ size }) => sameSize(size, named))]?.() : undefined;
+  function proposed(): Tried {
+    const smallest = found();
+    const from = smallest ? tried().indexOf(smallest) + (oneSizeUp ? 1 : 0) : Infinity;
+    return tried()[Math.min(from, tries.length - 1)] as Tried;
+  }
+  const said = tryOf(gauge.size);
+  const { candidate: taken, limits } = said ?? tryOf(around.fed?.size) ?? proposed();
+  const schools = once(() => schoolAnswers(candidates(), practice));
   return {
-    candidates,
-    smallest,
+    get candidates() {
+      return candidates();
+    },
+    get smallest() {
+      return found()?.candidate ?? null;
+    },
     taken,
     findings: [...limits.map(({ write }) => write()), ...runLimits(taken.at, context, kind, practice)],
     isProposed: said === undefined,
     fuseToCome: fuseToCome(context, taken.at, practice),
     oneSizeUp,
-    schools: schoolAnswers(candidates, practice),
+    get schools() {
+      return schools();
+    },
   };
 }
 

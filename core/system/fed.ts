@@ -34,9 +34,6 @@ export interface FromSystem {
   readonly governedBy: string | null;
 }
 
-const throughCable = (cableId: string) => (drop: LoadDrop) =>
-  drop.shares.some(({ of }) => of.kind === 'cable' && of.id === cableId);
-
 /** The rest of a path, as the amps of a cable would lose it: the same volts over those amps. */
 function restOf(view: SystemView, drop: LoadDrop | null, cableId: string, amps: number): Spender[] {
   if (!drop || amps <= 0) return [];
@@ -98,15 +95,17 @@ interface LookedUp {
   readonly zones: ReadonlyMap<string, Zone>;
   readonly runs: ReadonlyMap<string, CableRun>;
   readonly proposed: ReadonlyMap<string, { readonly size: ConductorSize }>;
+  /** Parts that a battery feeds. */
+  readonly batteryIslands: ReadonlySet<number>;
 }
 
 // eslint-disable-next-line max-lines-per-function -- the five inputs of a cable, one after the other
 function answerOf(view: SystemView, conductor: Conductor, looked: LookedUp): FromSystem {
-  const { guards, zones, runs, proposed } = looked;
+  const { guards, zones, runs, proposed, batteryIslands } = looked;
   const { cable } = conductor;
   const { id } = cable;
   const run = runs.get(id);
-  const through = view.drops.filter(throughCable(id));
+  const through = view.dropsThrough(id);
   const inStates = (held: boolean) =>
     through.filter(({ stateId }) => {
       const state = view.stateOf(stateId);
@@ -131,10 +130,7 @@ function answerOf(view: SystemView, conductor: Conductor, looked: LookedUp): Fro
   const guarded = guards.get(id);
   const zone = guarded?.guard ? zones.get(`${id} ${guardKey(guarded.guard)}`) : undefined;
   const island = view.shorts.islandOf(conductor.at.A);
-  const batteries = view.installation.system.places.filter(
-    (place) => place.kind === 'battery' && view.shorts.islandOf(view.postOf(place.id, 'plus')) === island,
-  );
-  const isFed = batteries.length > 0;
+  const isFed = batteryIslands.has(island);
   const near = guarded?.fed[0]?.from ?? 'A';
   const atNear = shortAt(view, conductor.at[near]);
   const isUnknown = (zone?.atFuse ?? atNear).isUnknown;
@@ -228,7 +224,12 @@ export function fromSystem(
     ),
   );
   const runs = new Map(view.runs.map((run) => [run.cableId, run]));
-  const looked: LookedUp = { guards, zones, runs, proposed };
+  const batteryIslands = new Set(
+    view.installation.system.places.flatMap(({ id, kind }) =>
+      kind === 'battery' ? view.shorts.islandOf(view.postOf(id, 'plus')) : [],
+    ),
+  );
+  const looked: LookedUp = { guards, zones, runs, proposed, batteryIslands };
   return new Map(
     view.installation.conductors.map((conductor) => [conductor.cable.id, answerOf(view, conductor, looked)]),
   );

@@ -4,7 +4,8 @@ import { sound, STIFF_SUPPLY_OHM } from './pieces.ts';
 import { given, type Port, Ports } from './ports.ts';
 import { reduced } from './reduced.ts';
 
-type Vector = number[];
+/** Amps or volts by post. */
+type Vector = Float64Array;
 
 /** Posts that hang together through what conducts, with what gives in each. */
 interface Islands {
@@ -63,7 +64,7 @@ function factored(network: Network, outputs: readonly NetSupply[]): Factored {
   return {
     islandOf,
     volts: (injected) => {
-      const volts = new Array<number>(network.posts).fill(0);
+      const volts = new Float64Array(network.posts);
       solve(injected, volts);
       return volts;
     },
@@ -74,7 +75,7 @@ const inject = (into: Vector, { plus, minus }: Pair, amps: number): void => {
   into[plus] = (into[plus] ?? 0) + amps;
   into[minus] = (into[minus] ?? 0) - amps;
 };
-const across = (volts: readonly number[], { plus, minus }: Pair): number =>
+const across = (volts: ArrayLike<number>, { plus, minus }: Pair): number =>
   (volts[plus] ?? 0) - (volts[minus] ?? 0);
 
 /** What the draws given of a network come to; null where there is no operating point. */
@@ -92,7 +93,7 @@ function attempt(network: Network, isOn: (draw: number) => boolean): Solution | 
   const live = outputs.filter((_, i) => alive[i]);
   const { islandOf, volts: voltsOf } = factored(network, live);
   const isLive = ({ plus, minus }: Pair) => (islandOf[plus] ?? -1) >= 0 && islandOf[plus] === islandOf[minus];
-  const base = new Array<number>(network.posts).fill(0);
+  const base = new Float64Array(network.posts);
   for (const battery of batteries) inject(base, battery, battery.volts / sound(battery.ohm));
   for (const supply of [...supplies, ...live])
     inject(base, supply, supply.volts / sound(supply.ohm, STIFF_SUPPLY_OHM));
@@ -121,7 +122,7 @@ function attempt(network: Network, isOn: (draw: number) => boolean): Solution | 
   });
   const opened = voltsOf(base);
   const responses = ports.map(({ pair }) => {
-    const one = new Array<number>(network.posts).fill(0);
+    const one = new Float64Array(network.posts);
     inject(one, pair, 1);
     return voltsOf(one);
   });
@@ -131,7 +132,7 @@ function attempt(network: Network, isOn: (draw: number) => boolean): Solution | 
     ports.map(({ pair }) => responses.map((response) => across(response, pair))),
   ).solve();
   if (!solved) return null;
-  const volts = opened.map((value, post) =>
+  const volts = Array.from(opened, (value, post) =>
     responses.reduce((sum, response, p) => sum + (response[post] ?? 0) * (solved.amps[p] ?? 0), value),
   );
   const drawn = draws.map((draw, i) => {
@@ -224,16 +225,16 @@ export interface ShortBetween {
 export function shortsOf(network: Pick<Network, 'posts' | 'conductors' | 'batteries' | 'supplies'>) {
   const bare: Network = { ...network, supplies: [], converters: [], draws: [] };
   const { islandOf, volts } = factored(bare, []);
-  const base = new Array<number>(network.posts).fill(0);
+  const base = new Float64Array(network.posts);
   for (const battery of network.batteries) inject(base, battery, battery.volts / sound(battery.ohm));
   const opened = volts(base);
   return {
     islandOf: (post: number): number => islandOf[post] ?? -1,
-    opened,
+    opened: [...opened],
     between(pair: Pair): ShortBetween {
       if ((islandOf[pair.plus] ?? -1) < 0 || islandOf[pair.plus] !== islandOf[pair.minus])
         return { openV: 0, ohm: Number.POSITIVE_INFINITY, amps: 0 };
-      const one = new Array<number>(network.posts).fill(0);
+      const one = new Float64Array(network.posts);
       inject(one, pair, 1);
       const response = volts(one);
       const ohm = across(response, pair);

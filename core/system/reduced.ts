@@ -25,7 +25,7 @@ const MOST_NEIGHBOURS = 2;
 export function reduced(
   mesh: Mesh,
   grounded: ReadonlySet<number>,
-): (injected: readonly number[], volts: number[]) => void {
+): (injected: Float64Array, volts: Float64Array) => void {
   const left = new Map([...mesh].map(([post, own]) => [post, new Map(own)]));
   const takenOut: TakenOut[] = [];
   const waiting = [...left.keys()];
@@ -62,15 +62,50 @@ export function reduced(
       if (j !== undefined) matrix.set(i, j, matrix.get(i, j) - siemens);
     }
   }
+  const spent = unrolled(takenOut);
   const factors = rest.length > 0 ? new CholeskyDecomposition(matrix) : null;
   return (injected, volts) => {
-    const amps = [...injected];
-    for (const { post, siemens, on } of takenOut)
-      for (const [other, own] of on) amps[other] = (amps[other] ?? 0) + ((amps[post] ?? 0) * own) / siemens;
+    const amps = Float64Array.from(injected);
+    spent.handOn(amps);
     const solved = factors?.solve(Matrix.columnVector(rest.map((post) => amps[post] ?? 0)));
     rest.forEach((post, i) => (volts[post] = solved?.get(i, 0) ?? 0));
-    for (const { post, siemens, on } of takenOut.toReversed())
-      volts[post] =
-        on.reduce((sum, [other, own]) => sum + own * (volts[other] ?? 0), amps[post] ?? 0) / siemens;
+    spent.takeBack(amps, volts);
+  };
+}
+
+/**
+ * What was taken out, in rows of plain numbers: an installation asks for hundreds of shorts, each once through all of it.
+ * A neighbour that is not there is the post itself, by nothing.
+ */
+function unrolled(takenOut: readonly TakenOut[]) {
+  const posts = Int32Array.from(takenOut, ({ post }) => post);
+  const siemens = Float64Array.from(takenOut, (its) => its.siemens);
+  const neighbour = (i: number) => ({
+    posts: Int32Array.from(takenOut, ({ post, on }) => on[i]?.[0] ?? post),
+    siemens: Float64Array.from(takenOut, ({ on }) => on[i]?.[1] ?? 0),
+  });
+  const [first, second] = [neighbour(0), neighbour(1)];
+  const entry = (list: ArrayLike<number>, i: number) => list[i] ?? 0;
+  return {
+    /** Amps of each go to what it hung on. */
+    handOn(amps: Float64Array): void {
+      for (let i = 0; i < posts.length; i += 1) {
+        const handed = entry(amps, entry(posts, i));
+        if (handed === 0) continue;
+        for (const { posts: others, siemens: by } of [first, second])
+          if (entry(by, i) > 0)
+            amps[entry(others, i)] =
+              entry(amps, entry(others, i)) + (handed * entry(by, i)) / entry(siemens, i);
+      }
+    },
+    /** Volts of each follow from those of what it hung on. */
+    takeBack(amps: Float64Array, volts: Float64Array): void {
+      for (let i = posts.length - 1; i >= 0; i -= 1) {
+        const post = entry(posts, i);
+        const sum = entry(amps, post) + entry(first.siemens, i) * entry(volts, entry(first.posts, i));
+        volts[post] =
+          (sum + entry(second.siemens, i) * entry(volts, entry(second.posts, i))) / entry(siemens, i);
+      }
+    },
   };
 }

@@ -26,6 +26,8 @@ export interface SystemView {
   readonly runs: readonly CableRun[];
   /** Of every load in every state in which it runs. */
   readonly drops: readonly LoadDrop[];
+  /** Those whose path a cable is part of. */
+  readonly dropsThrough: (cableId: string) => readonly LoadDrop[];
   readonly shorts: Shorts;
   readonly protection: Protection;
   readonly banks: readonly Bank[];
@@ -49,11 +51,17 @@ export function viewOf(solved: SolvedSystem): SystemView {
   const [places, states, cables] = [system.places, system.states, job.cables].map(
     (list) => new Map((list as readonly { readonly id: string }[]).map((item) => [item.id, item])),
   );
+  const drops = solved.states.flatMap((state) => loadDrops(solved, state));
+  const through = new Map<string, LoadDrop[]>();
+  for (const drop of drops)
+    for (const id of new Set(drop.shares.flatMap(({ of }) => (of.kind === 'cable' ? of.id : []))))
+      addTo(through, id, drop);
   return {
     solved,
     installation,
     runs: cableRuns(solved),
-    drops: solved.states.flatMap((state) => loadDrops(solved, state)),
+    drops,
+    dropsThrough: (id) => through.get(id) ?? [],
     shorts,
     protection: protectionOf(installation, shorts.islandOf, solved.nominalV),
     banks: banksOf(installation, (post) => nets[post] ?? -1),
@@ -88,12 +96,16 @@ export function guardsOf(view: SystemView): ReadonlyMap<string, Guarded> {
 const guarding = remember<Map<string, Guarded>>();
 
 /** The posts of batteries on the return side of the part that a post belongs to: where a short from it comes back. */
-export function returnsFor({ installation, shorts, protection, postOf }: SystemView, live: number): number[] {
+export function returnsFor(view: SystemView, live: number): readonly number[] {
+  const { installation, shorts, protection, postOf } = view;
   const island = shorts.islandOf(live);
-  return installation.system.places
-    .flatMap(({ id, kind }) => (kind === 'battery' ? [postOf(id, 'plus'), postOf(id, 'minus')] : []))
-    .filter((post) => protection.isReturn[post] && shorts.islandOf(post) === island);
+  return returning([view], String(island), () =>
+    installation.system.places
+      .flatMap(({ id, kind }) => (kind === 'battery' ? [postOf(id, 'plus'), postOf(id, 'minus')] : []))
+      .filter((post) => protection.isReturn[post] && shorts.islandOf(post) === island),
+  );
 }
+const returning = remember<readonly number[]>();
 
 function guardedBy(view: SystemView): Map<string, Guarded> {
   const fed = new Map<string, FedCable[]>();
@@ -116,7 +128,7 @@ function comingBack(view: SystemView): ReadonlyMap<string, readonly FedCable[]> 
     for (const post of at ? [at.A, at.B] : []) addTo(live, post, entry);
   }
   /** Where what a battery gave comes back: to its own post, or to that of the last of its string. */
-  const comesBackTo = (sourceId: string): number[] => {
+  const comesBackTo = (sourceId: string): readonly number[] => {
     const posts = [view.postOf(sourceId, 'plus'), view.postOf(sourceId, 'minus')];
     const own = posts.filter((post) => protection.isReturn[post]);
     return own.length > 0 ? own : returnsFor(view, posts[0] ?? -1);
@@ -128,9 +140,13 @@ function comingBack(view: SystemView): ReadonlyMap<string, readonly FedCable[]> 
     const [own, other] = posts.map((post) => view.postOf(place.id, post));
     const [hot = -1, cold = -1] = protection.isReturn[other ?? -1] ? [own, other] : [other, own];
     if (!protection.isReturn[cold]) continue;
+    const pathTo = new Map<number, readonly string[]>();
     for (const out of live.get(hot) ?? [])
-      for (const end of comesBackTo(out.sourceId))
-        for (const id of returnPath(installation, protection, cold, end)) addTo(back, id, out);
+      for (const end of comesBackTo(out.sourceId)) {
+        const path = pathTo.get(end) ?? returnPath(installation, protection, cold, end);
+        pathTo.set(end, path);
+        for (const id of path) addTo(back, id, out);
+      }
   }
   return back;
 }
@@ -138,10 +154,7 @@ function comingBack(view: SystemView): ReadonlyMap<string, readonly FedCable[]> 
 /** Whether a cable cranks an engine: by custom it carries no fuse. */
 export function isStarter(view: SystemView, cableId: string): boolean {
   if (view.cableOf(cableId)?.run.starter) return true;
-  const loads = view.drops.filter(({ shares }) =>
-    shares.some(({ of }) => of.kind === 'cable' && of.id === cableId),
-  );
-  const looks = loads.map(({ loadId }) => {
+  const looks = view.dropsThrough(cableId).map(({ loadId }) => {
     const place = view.placeOf(loadId);
     return place?.kind === 'load' && place.look === 'starter';
   });

@@ -72,20 +72,32 @@ export function guardPosts(view: SystemView, guard: Guard): number[] {
   return conductor ? [conductor.at[guard.fuse.end]] : [];
 }
 
+/** A load or a charger, by its two posts. */
+interface Taker {
+  readonly id: string;
+  readonly plus: number;
+  readonly minus: number;
+}
+
+const takersIn = ({ installation, postOf }: SystemView): Taker[] =>
+  installation.system.places.flatMap(({ id, kind }) =>
+    kind === 'load' || kind === 'supply'
+      ? [{ id, plus: postOf(id, 'plus'), minus: postOf(id, 'minus') }]
+      : [],
+  );
+
 /** The least short at the far side of what a fuse guards: at the loads behind it, else at the cables' own ends. */
-function leastOf(view: SystemView, cableIds: readonly string[]): Zone['least'] {
+function leastOf(view: SystemView, cableIds: ReadonlySet<string>, takers: readonly Taker[]): Zone['least'] {
   const posts = new Set(
     view.installation.conductors
-      .filter(({ cable }) => cableIds.includes(cable.id))
+      .filter(({ cable }) => cableIds.has(cable.id))
       .flatMap(({ at }) => [at.A, at.B])
       .filter((post) => !view.protection.isReturn[post]),
   );
-  const loads = view.installation.system.places.flatMap((place) => {
-    if (place.kind !== 'load' && place.kind !== 'supply') return [];
-    const [plus, minus] = [view.postOf(place.id, 'plus'), view.postOf(place.id, 'minus')];
+  const loads = takers.flatMap(({ id, plus, minus }) => {
     if (!posts.has(plus) && !posts.has(minus)) return [];
     const amps = view.shorts.between(plus, minus).leastA;
-    return amps > 0 ? [{ amps, at: place.id }] : [];
+    return amps > 0 ? [{ amps, at: id }] : [];
   });
   const shorts =
     loads.length > 0
@@ -103,11 +115,12 @@ export const zonesOf = (view: SystemView): readonly Zone[] => zonesKnown([view],
 const zonesKnown = remember<Zone[]>();
 
 function zonesIn(view: SystemView): Zone[] {
-  const zones = new Map<string, { guard: Guard; cableIds: string[] }>();
+  const takers = takersIn(view);
+  const zones = new Map<string, { guard: Guard; cableIds: Set<string> }>();
   const note = (guard: Guard, cableId: string | null) => {
     const key = guardKey(guard);
-    const zone = zones.get(key) ?? { guard, cableIds: [] };
-    if (cableId !== null && !zone.cableIds.includes(cableId)) zone.cableIds.push(cableId);
+    const zone = zones.get(key) ?? { guard, cableIds: new Set() };
+    if (cableId !== null) zone.cableIds.add(cableId);
     zones.set(key, zone);
   };
   for (const [cableId, { guard, fed }] of guardsOf(view)) {
@@ -122,12 +135,12 @@ function zonesIn(view: SystemView): Zone[] {
     const [first, ...others] = guardPosts(view, guard).map((post) => shortAt(view, post));
     return {
       guard,
-      cableIds,
+      cableIds: [...cableIds],
       atFuse: others.reduce(
         (most, own) => (own.mostA > most.mostA ? own : most),
         first ?? { mostA: 0, leastA: 0, isUnknown: false, suppliesA: 0 },
       ),
-      least: leastOf(view, cableIds),
+      least: leastOf(view, cableIds, takers),
     };
   });
 }

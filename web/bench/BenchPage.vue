@@ -8,7 +8,9 @@ import type { Stage } from '../../core/model/cable.ts';
 import type { Feature } from '../../core/traveller/steps.ts';
 import { cardOf, placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
-import { triedWork } from '../stores/work.ts';
+import { triedStage, triedWork } from '../stores/work.ts';
+import { findingsAt } from '../../core/workup.ts';
+import { usePainted } from '../ui/usePainted.ts';
 import CableMenu from './CableMenu.vue';
 import EmptyJob from '../begin/EmptyJob.vue';
 import BenchFrame from './BenchFrame.vue';
@@ -43,8 +45,17 @@ const lit = ref<readonly Feature[] | null>(null);
 
 const job = computed(() => bench.jobById(jobId));
 const cable = computed(() => job.value?.cables.find(({ id }) => id === cableId));
-const work = computed(() => cable.value && triedWork(cable.value, bench.shop, job.value));
-const findings = computed(() => work.value?.findings.filter((finding) => finding.stage === stage) ?? []);
+/** What its stage needs is worked out at once; the drawing and what follows for the other stages, once that is painted. */
+const work = computed(() => cable.value && triedStage(cable.value, stage, bench.shop, job.value));
+const now = () => ({ job: job.value, cable: cable.value, shop: bench.shop });
+const painted = usePainted(now);
+const whole = computed(() => {
+  const isSame = painted.value.job?.id === jobId && painted.value.cable?.id === cableId;
+  const { job: own, cable: its, shop } = isSame ? painted.value : now();
+  const worked = its && triedWork(its, shop, own);
+  return worked ? { cable: its, work: worked } : null;
+});
+const findings = computed(() => (work.value ? findingsAt(work.value, stage) : []));
 
 /** A job or cable that is gone, by undo or deletion, gives way to what is left. */
 watch(
@@ -87,7 +98,7 @@ const title = computed(() => {
 });
 /** Said to whoever does not see it change. */
 const verdictSays = computed(() =>
-  cable.value && work.value ? `${cable.value.tag}: ${tell(work.value.verdict.sentence)}` : '',
+  whole.value ? `${whole.value.cable.tag}: ${tell(whole.value.work.verdict.sentence)}` : '',
 );
 const isMeasuredMaking = isAbout('strip', 'sleeve-cover', 'crimps');
 const LEDGER_TITLES: Readonly<Record<Stage, string>> = {
@@ -113,7 +124,7 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
 
 <template>
   <BenchFrame v-slot="{ addCable }" :job-id="jobId" :cable-id="cableId" :stage="stage">
-    <main v-if="cable && work" class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
+    <main v-if="cable && work && whole" class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
       <h1 class="sr-only">{{ cable.tag }}, {{ STAGE_TITLES[stage].toLowerCase() }}</h1>
       <p class="sr-only" role="status">{{ verdictSays }}</p>
       <div class="flex items-center gap-3 border-b border-hairline px-3.5 lg:hidden">
@@ -132,16 +143,9 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
         <CableMenu :job-id="jobId" :cable-id="cable.id" :stage="stage" />
       </div>
       <Boundary :part="say`The drawing`" :reset-on="`${cable.id} ${stage}`">
-        <WorkpieceDrawing
-          :cable="cable"
-          :work="work"
-          :stage="stage"
-          :lit="lit"
-          @open="openFigure"
-          @turn="turn"
-        />
+        <WorkpieceDrawing v-bind="whole" :stage="stage" :lit="lit" @open="openFigure" @turn="turn" />
       </Boundary>
-      <StageTrack :job-id="jobId" :cable-id="cable.id" :stage="stage" :work="work" />
+      <StageTrack :job-id="jobId" :cable-id="cable.id" :stage="stage" :work="whole.work" />
       <div class="lg:grid lg:min-h-0 lg:flex-1 lg:grid-cols-[minmax(0,1fr)_354px]">
         <div class="min-w-0 lg:overflow-y-auto">
           <GuideCard />

@@ -12,7 +12,7 @@ import { triedWork } from '../stores/work.ts';
 import JobSheets from './JobSheets.vue';
 import RackRow from './RackRow.vue';
 import SetManyBar from './SetManyBar.vue';
-import { usePainted } from './usePainted.ts';
+import { usePainted } from '../ui/usePainted.ts';
 import { useTotals } from './useTotals.ts';
 import { say } from '../../core/words/say.ts';
 import { figure } from '../../core/model/units/figure.ts';
@@ -28,11 +28,24 @@ const filter = ref('');
 const marked = ref<readonly string[]>([]);
 const filterField = useTemplateRef<HTMLInputElement>('filterField');
 
+/** What an edit does to the rack is shown a frame after what it does to the cable on the bench. */
+const painted = usePainted(() => ({ job, shop: bench.shop }));
+/** Other cables than before are shown at once. */
+const sameCables = (a: Job, b: Job) =>
+  a.id === b.id &&
+  a.cables.length === b.cables.length &&
+  a.cables.every(({ id }, i) => id === b.cables[i]?.id);
+const racked = computed(() =>
+  sameCables(painted.value.job, job) ? painted.value : { job, shop: bench.shop },
+);
+const workInRack = (cable: Cable): CableWork | null => triedWork(cable, racked.value.shop, racked.value.job);
 const matches = (cable: Cable) =>
   `${cable.tag} ${cable.ends.A.at} ${cable.ends.B.at} ${word(cable.jacket)} ${word(cable.polarity)}`
     .toLowerCase()
     .includes(filter.value.trim().toLowerCase());
-const shown = computed(() => (filter.value.trim() === '' ? job.cables : job.cables.filter(matches)));
+const shown = computed(() =>
+  filter.value.trim() === '' ? racked.value.job.cables : racked.value.job.cables.filter(matches),
+);
 const ROW_PX = 70;
 const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(shown, {
   itemHeight: ROW_PX,
@@ -48,13 +61,6 @@ watch(
   },
   { flush: 'post' },
 );
-/** What an edit does to the other cables of a circuit or stud is shown a frame after what it does to its own. */
-const painted = usePainted(() => ({ job, shop: bench.shop }));
-function workInRack(cable: Cable): CableWork | null {
-  const { job: own, shop } = painted.value;
-  const isSettled = cable.id !== cableId && own.id === job.id && own.cables.includes(cable);
-  return isSettled ? triedWork(cable, shop, own) : triedWork(cable, bench.shop, job);
-}
 // On a phone its card is the first thing that is seen of a cable.
 const isDesk = useIsDesk();
 const totals = useTotals(() => painted.value);

@@ -1,5 +1,5 @@
 import type { CableWork } from '../../core/cableWork.ts';
-import type { Cable } from '../../core/model/cable.ts';
+import type { Cable, Stage } from '../../core/model/cable.ts';
 import { sameDesign } from '../../core/model/design.ts';
 import type { Job } from '../../core/model/job.ts';
 import type { Shop } from '../../core/model/shop.ts';
@@ -10,7 +10,7 @@ import { withPlaces } from '../../core/system/places.ts';
 import { fedOf, sameSystem, systemWork, type SystemWork, withCablesOf } from '../../core/systemWork.ts';
 import type { KindCompared } from '../../core/sizing/kindsCompared.ts';
 import { kindsBeside } from '../../core/stages.ts';
-import { workUpCable } from '../../core/workup.ts';
+import { findingsAt, workedOut, workUpCable } from '../../core/workup.ts';
 import { today } from '../ui/today.ts';
 import { report } from '../trouble/faults.ts';
 import { dutyTick, followDuty } from '../workers/duties.ts';
@@ -118,12 +118,23 @@ function takesFromSystem(cable: Cable, job: Job): boolean {
   return mates.some(isFed) || neighbours.some(isFed);
 }
 
-/** As {@link workOf}; null where the cable cannot be worked up, which is noted. The others of its job go on. */
-export function triedWork(cable: Cable, shop: Shop, job?: Job): CableWork | null {
+const tried = (cable: Cable, work: () => CableWork): CableWork | null => {
   try {
-    return workOf(cable, shop, job);
+    return work();
   } catch (error) {
     report(error, cable.id);
     return null;
   }
-}
+};
+
+/** As {@link workOf}; null where the cable cannot be worked up, which is noted. The others of its job go on. */
+export const triedWork = (cable: Cable, shop: Shop, job?: Job): CableWork | null =>
+  tried(cable, () => workedOut(workOf(cable, shop, job)));
+
+/** As {@link triedWork}, of what one stage needs: the rest of it is worked out when it is read. */
+export const triedStage = (cable: Cable, stage: Stage, shop: Shop, job?: Job): CableWork | null =>
+  tried(cable, () => {
+    const work = workOf(cable, shop, job);
+    findingsAt(work, stage);
+    return work;
+  });

@@ -103,6 +103,7 @@ export function endSheet(
 
 /** How far an end is made, from the steps ticked. */
 export function progressOf(cable: Cable, end: EndName, work: CableWork): EndProgress {
+  if (cable.done.length === 0) return { crimped: false, shrunk: false };
   const done = new Set(cable.done.map(({ step }) => step));
   const crimps = work.steps.filter((step) => step.end === end && kindOf(step.id) === 'crimp');
   return {
