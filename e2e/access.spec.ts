@@ -28,8 +28,8 @@ test('axe finds nothing serious in boxes, menus and the empty job', async ({ pag
   await page.getByRole('button', { name: 'Start an empty job' }).click();
   expect(await app.seriousProblems(), 'empty job').toEqual([]);
   await page.keyboard.press('?');
-  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
-  expect(await app.seriousProblems(), 'keys').toEqual([]);
+  await expect(page.getByRole('heading', { name: 'Keyboard shortcuts' })).toBeVisible();
+  expect(await app.seriousProblems(), 'shortcuts').toEqual([]);
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('combobox')).toBeVisible();

@@ -10,7 +10,7 @@ let demo: Stores | undefined;
 
 async function filledWithDemo(page: Page): Promise<Stores> {
   await page.goto('/demo');
-  await page.getByRole('button', { name: 'Look round' }).click();
+  await page.getByRole('button', { name: 'Look around the example' }).click();
   await expect(page.getByTestId('saved')).toContainText(/^Saved on this device/);
   await expect.poll(async () => (await allStored(page))['prefs']).toMatchObject({ guideSeen: true });
   const filled = await takeAll(page);
@@ -141,7 +141,7 @@ export class App {
   }
 
   get ledger(): Locator {
-    return this.page.getByRole('region', { name: 'Ledger' });
+    return this.page.getByRole('region', { name: 'Checks' });
   }
 
   get drawing(): Locator {

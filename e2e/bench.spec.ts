@@ -29,7 +29,7 @@ test.describe('the bench by keyboard', () => {
     await page.keyboard.press('Control+z');
     await counts(15);
     await page.keyboard.press('?');
-    await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Keyboard shortcuts' })).toBeVisible();
     await page.keyboard.press('Escape');
   });
 
@@ -41,7 +41,7 @@ test.describe('the bench by keyboard', () => {
     await expect(rack.getByRole('link').nth(1)).toContainText('TH-3');
     await rack.getByRole('link', { name: 'TH-1' }).click({ modifiers: ['Control'] });
     await rack.getByRole('link', { name: 'TH-2' }).click({ modifiers: ['Control'] });
-    await expect(page.getByText('2 marked: set for all')).toBeVisible();
+    await expect(page.getByText('2 selected: change all')).toBeVisible();
     await rack.getByRole('button', { name: /Jacket/ }).click();
     await page.getByRole('option', { name: 'yellow' }).click();
     await rack.getByRole('button', { name: 'Done' }).click();
@@ -70,15 +70,15 @@ test.describe('the bench by keyboard', () => {
       const app = new App(page);
       await app.openDemo();
       await page.keyboard.press('Control+k');
-      await page.getByRole('combobox', { name: 'Find or do' }).fill('starter');
+      await page.getByRole('combobox', { name: 'Search or do' }).fill('starter');
       await page.keyboard.press('Enter');
       await expect(page).toHaveURL(/en1\/gauge$/);
       await page.keyboard.press('Control+k');
-      await page.getByRole('combobox', { name: 'Find or do' }).fill('95 mm2');
+      await page.getByRole('combobox', { name: 'Search or do' }).fill('95 mm2');
       await page.keyboard.press('Enter');
       await expect(page.getByRole('radio', { checked: true, name: '95 mm²' })).toBeVisible();
       await page.keyboard.press('Control+k');
-      await page.getByRole('combobox', { name: 'Find or do' }).fill('dark');
+      await page.getByRole('combobox', { name: 'Search or do' }).fill('dark');
       await page.keyboard.press('Enter');
       await expect(page.locator('html')).toHaveClass(/dark/);
       await app.saved();
@@ -152,9 +152,9 @@ test('a school switched on binds at once', async ({ page }) => {
 
 test('the first visit opens the start page; the demo has a guide, once', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: /^Look round a made-up job/ }).click();
+  await page.getByRole('button', { name: /^Look around an example job/ }).click();
   await expect(page.getByRole('complementary', { name: 'How this works' })).toBeVisible();
-  await page.getByRole('button', { name: 'Look round' }).click();
+  await page.getByRole('button', { name: 'Look around the example' }).click();
   await expect.poll(async () => (await allStored(page))['prefs']).toMatchObject({ guideSeen: true });
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Rack' })).toBeVisible();

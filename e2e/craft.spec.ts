@@ -64,9 +64,9 @@ test('a lug made from tube is kept, put on an end, and made at the bench', async
   await app.openDemo();
   await page.getByRole('link', { name: 'Tool case' }).click();
   await page.getByRole('tab', { name: 'Lug from tube' }).click();
-  await page.getByRole('button', { name: 'Keep it as a lug of the shop' }).click();
-  const kept = page.getByRole('status').filter({ hasText: 'stands among the lugs' });
-  const label = ((await kept.textContent()) ?? '').split(' stands among')[0]?.trim() ?? '';
+  await page.getByRole('button', { name: 'Save as a shop lug' }).click();
+  const kept = page.getByRole('status').filter({ hasText: 'is now among the lugs' });
+  const label = ((await kept.textContent()) ?? '').split(' is now among')[0]?.trim() ?? '';
   expect(label).not.toBe('');
   await app.cable('TH-4');
   await app.stage('Ends');
@@ -113,14 +113,14 @@ test('a connector in a jacket of its own asks for a pull alone', async ({ page }
   await app.cable('TH-4');
   await app.stage('Prove');
   await page.getByRole('radio', { name: 'join 1' }).click();
-  await expect(page.getByText('under a jacket of its own: only a pull tries it')).toBeVisible();
+  await expect(page.getByText('under its own jacket: only a pull tests it')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Across flats, towards A' })).toBeHidden();
   await expect(page.getByRole('textbox', { name: 'Pull through the join' })).toBeVisible();
   await page.getByRole('link', { name: 'Tool case' }).click();
   await page.getByRole('tab', { name: 'Lugs' }).click();
   await page.getByRole('textbox', { name: 'Find a lug' }).fill('70 sealed');
   await page.getByRole('button', { name: '70 sealed' }).click();
-  await app.choose('Comes in', 'bare');
+  await app.choose('Supplied in', 'bare');
   await app.saved();
 });
 
@@ -144,9 +144,9 @@ test('a braided strap is for ground: on a positive it fails, on a negative nothi
   });
   await app.cable('TH-3');
   await app.stage('Gauge');
-  await expect(app.ledger.getByRole('button', { name: /Suits: live/ })).toContainText('fails');
+  await expect(app.ledger.getByRole('button', { name: /Suitable: live/ })).toContainText('fails');
   await app.cable('TH-4');
-  await expect(app.ledger.getByRole('button', { name: /Suits: live/ })).toHaveCount(0);
+  await expect(app.ledger.getByRole('button', { name: /Suitable: live/ })).toHaveCount(0);
   await app.stage('Prove');
   await expect(app.ledger.getByRole('button', { name: /Insulation, whole/ })).not.toContainText('not proved');
 });
@@ -163,11 +163,11 @@ test('a lug that comes loaded with solder takes so much less, and flux is looked
   await page.getByRole('tab', { name: 'Lugs' }).click();
   await page.getByRole('textbox', { name: 'Find a lug' }).fill('70-10 heavy');
   await page.getByRole('button', { name: '70-10 heavy' }).first().click();
-  await app.type('Loaded with solder', '40');
+  await app.type('Solder in its barrel', '40');
   await app.saved();
   await app.cable('TH-4');
   await app.stage('Ends');
-  await page.getByRole('tab', { name: 'Method, strands' }).click();
+  await page.getByRole('tab', { name: 'Crimp or solder, strands' }).click();
   await expect(page.getByRole('region', { name: 'End A' })).toContainText(
     /70-10 heavy brings 40.0\s?g of its own/,
   );
@@ -200,7 +200,7 @@ test('a screw terminal is put on by hand alone, and has a day to be gone by; a f
   });
   await app.cable('TH-4');
   await app.stage('Ends');
-  await page.getByRole('tab', { name: 'Method, strands' }).click();
+  await page.getByRole('tab', { name: 'Crimp or solder, strands' }).click();
   const temporary = app.ledger.getByRole('button', { name: /Temporary/ });
   await expect(temporary).toContainText('fails');
   await page

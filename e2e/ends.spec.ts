@@ -56,7 +56,7 @@ test('a stud shared with others: stacked, reordered, too short, too many', async
   await app.type('Thread clear of the face at B', '40');
   await panel.getByRole('button', { name: 'TH-4 B away from the face' }).click();
   await expect(row(app, /Order on the stud/)).toContainText('fails');
-  await panel.getByRole('button', { name: 'Stack by amps again' }).click();
+  await panel.getByRole('button', { name: 'Re-order by current' }).click();
   await expect(row(app, /Order on the stud/)).toContainText('passes');
   await panel.getByText('Also on this stud').click();
   for (const what of ['horn', 'bilge pump']) {
@@ -66,7 +66,7 @@ test('a stud shared with others: stacked, reordered, too short, too many', async
   await panel.getByRole('button', { name: 'take horn off' }).click();
   await expect(row(app, /Lugs on the stud/)).not.toContainText('fails');
   await app.type('What else is on the stud at B', 'bilge pump');
-  await expect(page.getByRole('alert')).toHaveText('That is on it already.');
+  await expect(page.getByRole('alert')).toHaveText('That is already on it.');
 });
 
 test('a new shared stud is made and named from an end that stood alone', async ({ page }) => {
@@ -95,18 +95,18 @@ test('battery posts: a clamp for its pole, an adapter to a stud, the wrong pole 
 });
 
 test('a screw clamp is due on its day, and a new day puts it off', async ({ page }) => {
-  const app = await endsOf(page, 'WN-1', 'Method, strands');
+  const app = await endsOf(page, 'WN-1', 'Crimp or solder, strands');
   await expect(row(app, /Temporary/)).toContainText('fails');
   await app.type('Replace by, A', '2026-02-30x');
   await expect(page.getByRole('alert')).toContainText('year-month-day');
   await app.type('Replace by, A', '2020-01-01');
-  await expect(page.getByRole('alert')).toHaveText('That is before it was fitted.');
+  await expect(page.getByRole('alert')).toHaveText('That day is before it was fitted.');
   await app.type('Replace by, A', '2099-01-01');
   await expect(row(app, /Temporary/)).toContainText('watch');
 });
 
 test('every method as a school, with what it means here; strands cut; tinned first', async ({ page }) => {
-  const app = await endsOf(page, 'TH-3', 'Method, strands');
+  const app = await endsOf(page, 'TH-3', 'Crimp or solder, strands');
   const panel = panelOf(page, 'B');
   const method = (name: RegExp) => panel.getByRole('radio', { name });
   await expect(method(/^slug then crimp/)).toContainText('creeps');
@@ -115,7 +115,7 @@ test('every method as a school, with what it means here; strands cut; tinned fir
   await expect(row(app, /Flex at the step/)).toContainText('not proved');
   await app.type('First support from lug B', '80');
   await expect(row(app, /Flex at the step/)).not.toContainText('not proved');
-  await panel.getByRole('switch', { name: 'it flexes there, B' }).click();
+  await panel.getByRole('switch', { name: 'moves there, B' }).click();
   await expect(row(app, /Flex at the step/)).toContainText('fails');
   await app.type('Strands cut at B', '9');
   await expect(row(app, /Strands cut/)).toContainText('fails');
@@ -165,15 +165,15 @@ test('layers: their order, what can no longer be added, and a pole that is never
 test('through the hole: pulled bare and finished in place, with the tools that can work there', async ({
   page,
 }) => {
-  const app = await endsOf(page, 'TH-3', 'Way, joins');
+  const app = await endsOf(page, 'TH-3', 'Route, joins');
   await expect(row(app, /Through the hole/)).toContainText('fails');
-  await page.getByRole('button', { name: /Way out: pull it bare/ }).click();
+  await page.getByRole('button', { name: /Solution: pull it bare/ }).click();
   await expect(row(app, /Through the hole/)).toContainText('passes');
   const tools = page.getByRole('list', { name: 'Tools at B' });
-  await expect(tools).toContainText('it stays on the bench');
-  await app.type('Room to swing at B', '100');
+  await expect(tools).toContainText('it cannot leave the bench');
+  await app.type('Working space at B', '100');
   await expect(tools).toContainText('350 mm of room');
-  await app.type('Room to swing at B', '700');
+  await app.type('Working space at B', '700');
   await app.stage('Make');
   await expect(page.getByRole('list', { name: 'Steps' })).toContainText(/Shrink A.*Pull through.*Strip B/s);
 });
@@ -181,9 +181,9 @@ test('through the hole: pulled bare and finished in place, with the tools that c
 test('a branch is sealed by a moulded part in place of a nipped sleeve, and an end that waits gets a cap', async ({
   page,
 }) => {
-  const app = await endsOf(page, 'TH-4', 'Way, joins');
+  const app = await endsOf(page, 'TH-4', 'Route, joins');
   await page.getByRole('button', { name: 'Sealed branch' }).click();
-  await app.type('Copper of the branch, mm²', '25');
+  await app.type('Conductor of the branch, mm²', '25');
   await expect(page.getByText('Sleeve of the join')).toBeVisible();
   await app.choose('Branch sealed by', 'a moulded part, two legs');
   await expect(page.getByText('Sleeve of the join')).toBeHidden();
@@ -196,7 +196,7 @@ test('a branch is sealed by a moulded part in place of a nipped sleeve, and an e
 });
 
 test('a join has a die, a sleeve and a proof of its own', async ({ page }) => {
-  const app = await endsOf(page, 'TH-3', 'Way, joins');
+  const app = await endsOf(page, 'TH-3', 'Route, joins');
   await page.getByRole('button', { name: 'In-line butt' }).click();
   await app.type('From stud A, along the cable', '20');
   await expect(row(app, /butt at 0.02 m, place/)).toContainText('fails');
@@ -204,7 +204,7 @@ test('a join has a die, a sleeve and a proof of its own', async ({ page }) => {
   await expect(row(app, /butt at 2.50 m, die/)).toBeVisible();
   await page.getByRole('button', { name: 'Sealed branch' }).click();
   await expect(page.getByRole('heading', { name: 'Branch', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Take out the Branch' }).click();
+  await page.getByRole('button', { name: 'Remove the Branch' }).click();
   await app.stage('Prove');
   await page.getByRole('radio', { name: 'join 1' }).click();
   await app.type('Who is measuring', 'R. Alder');
@@ -255,7 +255,7 @@ test('the map: a cell is worked, a trial corrects it visibly, and taking it out 
   await expect(detail.getByTestId('corrected')).toBeHidden();
   await detail.getByRole('button', { name: 'Record the trial' }).click();
   await expect(detail.getByRole('alert')).toContainText('Say who');
-  await app.type('Who tried it', 'R. Alder');
+  await app.type('Tested by', 'R. Alder');
   await detail.getByRole('button', { name: 'Record the trial' }).click();
   await expect(detail.getByRole('alert')).toContainText('at least its flats');
   await app.type('Trial, across flats', '10.6');
@@ -264,7 +264,7 @@ test('the map: a cell is worked, a trial corrects it visibly, and taking it out 
   await detail.getByRole('button', { name: 'Record the trial' }).click();
   await expect(detail.getByTestId('corrected')).toContainText(/Before its 1 trial.*right.*Now.*open/);
   await expect(grid.getByRole('gridcell', { name: '35 mm² heavy, die D: open' }).first()).toBeVisible();
-  await detail.getByRole('button', { name: 'Take this trial out' }).click();
+  await detail.getByRole('button', { name: 'Remove this trial' }).click();
   await expect(detail.getByTestId('corrected')).toBeHidden();
   await grid.focus();
   await page.keyboard.press('ArrowRight');
@@ -300,7 +300,7 @@ test('a lug is measured, drilled out and refused; a tube lug is computed', async
   await page.getByRole('link', { name: 'Tool case' }).click();
   await page.getByRole('tab', { name: 'Lugs' }).click();
   await page.getByRole('button', { name: 'Measure a lug' }).click();
-  await app.type('Lug, called', 'Odd box 70');
+  await app.type('Lug name', 'Odd box 70');
   await app.type('Made for', '71');
   await expect(page.getByRole('alert')).toContainText('not a standard size');
   await app.type('Made for', '70');
@@ -316,7 +316,7 @@ test('a lug is measured, drilled out and refused; a tube lug is computed', async
   );
   await app.type('Wall of the tube', '1');
   await expect(page.getByRole('status').filter({ hasText: 'tube' })).toHaveText('This tube will not do');
-  await expect(page.getByText('What it is not')).toBeVisible();
+  await expect(page.getByText('What a home-made lug is not')).toBeVisible();
 });
 
 test('the catalogue goes out as CSV and comes in with its problems by row', async ({ page }) => {
@@ -344,7 +344,7 @@ test('the catalogue goes out as CSV and comes in with its problems by row', asyn
 
 test('axe finds nothing serious in the ends and the tool case', async ({ page }) => {
   const app = await endsOf(page, 'TH-3');
-  for (const part of ['Stud or post', 'Method, strands', 'Sleeve, layers', 'Way, joins']) {
+  for (const part of ['Stud or post', 'Crimp or solder, strands', 'Sleeve, layers', 'Route, joins']) {
     await page.getByRole('tab', { name: part }).click();
     expect(await app.seriousProblems('[role=tabpanel]')).toEqual([]);
   }

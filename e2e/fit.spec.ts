@@ -51,7 +51,7 @@ test('a loaded run is judged, scaled, and marked where stand-ins read it', async
   await faces.last().click();
   await expect(run).toContainText(/W for nothing at the rated load/);
 
-  await app.choose(/^Measured with/, /stand-in/);
+  await app.choose(/^Measured with/, /simulated/);
   await expect(run.getByText('connected')).toBeVisible();
   for (const label of ['Lug A to cable', 'Lug B to cable', 'Along the cable']) {
     await run.getByRole('button', { name: `Measure ${label}`, exact: true }).click();
@@ -66,8 +66,8 @@ test('a loaded run is judged, scaled, and marked where stand-ins read it', async
   await expect(look).toContainText('overdue');
   await look.click();
   await expect(after).toContainText('2025-10-25 + 12 months = 2026-10-25');
-  await app.type('Looked at today: what was found', 'all sound');
-  await after.getByRole('button', { name: 'Record the look' }).click();
+  await app.type('Inspected today: what was found', 'all sound');
+  await after.getByRole('button', { name: 'Record the inspection' }).click();
   await expect(after).not.toContainText('overdue');
   await app.saved();
 });

@@ -44,7 +44,9 @@ test('a duty from a usual one, its steps edited, drawn and judged', async ({ pag
   await app.type('Step 3', '0');
   await app.type('Step 3 for', '15 min');
   await app.stage('Gauge');
-  await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(/As hot as \d+\sA held/);
+  await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(
+    /Heats like \d+\sA continuous/,
+  );
   await expect(app.ledger.getByRole('button', { name: /Surge, hottest/ })).toBeVisible();
 });
 
@@ -54,7 +56,7 @@ test('a duty of many steps is followed by a worker while typing goes on', async 
   for (let i = 0; i < 9; i += 1) await page.getByRole('button', { name: 'Add a step' }).click();
   await app.type('Step 10', '180');
   await app.stage('Gauge');
-  await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(/As hot as/);
+  await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(/Heats like/);
 });
 
 test(
@@ -77,7 +79,7 @@ test(
     await expect(row(/Fuse interrupts the fault/)).not.toContainText('fails');
     await app.stage('Run');
     await app.type('Fuse 1 rating', '60');
-    await app.type('Fuse 1, from source', '900');
+    await app.type('Distance from source to fuse 1', '900');
     await app.stage('Gauge');
     await expect(row(/Fuse carries the load/)).toContainText('fails');
     await expect(row(/Distance from source to fuse/)).toContainText('fails');
@@ -129,14 +131,14 @@ test('a short-only fuse stands by a name and a reason', async ({ page }) => {
   const guards = app.ledger.getByRole('button', { name: /Fuse protects the cable/ });
   await expect(guards).toContainText('watch');
   await app.stage('Run');
-  await app.type('Waiver of fuse 1', '');
+  await app.type('Reason for accepting fuse 1', '');
   await app.stage('Gauge');
   await expect(guards).toContainText('not proved');
 });
 
 test('without a fuse a starter cable says what a short would do', async ({ page }) => {
   const app = await openCable(page, 'teasel/cable/en1/gauge');
-  await app.ledger.getByRole('button', { name: /A short, no fuse/ }).click();
+  await app.ledger.getByRole('button', { name: /Short circuit with no fuse/ }).click();
   await expect(app.ledger).toContainText(/nothing opens, and the conductor is at 220.°C in [\d.]+\ss/);
 });
 
@@ -146,7 +148,7 @@ test('a kind that does not suit its place says why', async ({ page }) => {
   await page.getByRole('switch', { name: 'Flexing in use' }).click();
   await app.stage('Gauge');
   await app.choose('Cable kind', /^Stiff battery cable/);
-  await app.ledger.getByRole('button', { name: /Suits: flexing in use/ }).click();
+  await app.ledger.getByRole('button', { name: /Suitable: flexing in use/ }).click();
   await expect(app.ledger).toContainText('coarse strands break where they flex');
 });
 
@@ -188,9 +190,9 @@ test('house practice decides which schools bind and how much is kept back', asyn
   await page.getByRole('menuitem', { name: 'House practice' }).click();
   await expect(page.getByRole('heading', { name: 'House practice' })).toBeVisible();
   await app.type('Current margin', '40');
-  await app.type('Terminations stand', '300');
+  await app.type('Rating of terminations', '300');
   await expect(page.getByRole('alert')).toContainText('out of range: 60 to 200');
-  await app.type('Terminations stand', '90');
+  await app.type('Rating of terminations', '90');
   await page.goBack();
   await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeHidden();
   await app.ledger.getByRole('button', { name: /By inch table/ }).click();

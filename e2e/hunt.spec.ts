@@ -10,16 +10,16 @@ test(
     await app.openDemo();
     await app.go('/job/hut/hunt');
     const verdict = page.getByRole('status').filter({ hasText: /fault|wastes/ });
-    await expect(verdict).toContainText('15 of 15 pieces may still be the fault');
+    await expect(verdict).toContainText('15 of 15 parts could still be faulty');
     expect(await app.seriousProblems('main')).toEqual([]);
-    await app.choose(/^Measured with/, /stand-in/);
+    await app.choose(/^Measured with/, /simulated/);
     const probe = page.getByRole('region', { name: 'Probe' });
     await expect(probe.getByText('connected')).toBeVisible();
-    const readings = page.getByRole('button', { name: /mV.*take it out/ });
+    const readings = page.getByRole('button', { name: /mV.*remove it/ });
     for (const bracketed of [1, 2, 3]) {
       await probe.getByRole('button', { name: 'Measure', exact: true }).click();
       await expect(readings).toHaveCount(bracketed);
-      await expect(verdict).toContainText(/of 15 pieces may still be the fault/);
+      await expect(verdict).toContainText(/of 15 parts could still be faulty/);
     }
     await probe.getByRole('button', { name: 'Measure', exact: true }).click();
     await expect(verdict).toContainText(/Not the battery: stud, shunt bank side wastes (19|20)\sW/);
@@ -62,7 +62,7 @@ test('a hunt without a job: typed by hand, wrong entries said, contradictions na
   await app.type('Load current', '100');
   await app.type('Battery volts, no load', '12.70');
   await app.type('Battery volts, under load', '12.40');
-  await app.type('At the load', '11.9');
+  await app.type('Volts at the load', '11.9');
   await put('Post +', 'lots');
   await expect(page.getByRole('alert')).toBeVisible();
   await expect(cell('Post +')).toHaveValue('lots');
@@ -71,13 +71,13 @@ test('a hunt without a job: typed by hand, wrong entries said, contradictions na
   const verdict = page.getByRole('status').filter({ hasText: /wastes|cannot all/ });
   await expect(verdict).toContainText(/Not the battery: chassis or hull back wastes 28\sW/);
   await put('Lug 1', '90');
-  await expect(verdict).toContainText('These readings cannot all be true');
+  await expect(verdict).toContainText('These readings cannot all be right');
   await expect(page.getByRole('alert')).toContainText('lose more than the whole');
   await cell('Lug 1').fill('');
   await cell('Lug 1').press('Enter');
   await expect(verdict).toContainText('chassis or hull back wastes');
 
-  await page.getByRole('button', { name: 'The chain and its facts' }).click();
+  await page.getByRole('button', { name: 'Edit the circuit' }).click();
   await app.type('Length of Cable back', '2400');
   await app.type('Size of Cable back', 'fat');
   await expect(page.getByRole('alert')).toContainText('Write a size as');
@@ -105,7 +105,7 @@ test('a cranking test takes each reading with the amps of its own moment', async
   await app.type('Current at that moment', '400');
   await app.type('Battery volts, no load', '12.7');
   await app.type('Battery volts, under load', '10.9');
-  await app.type('At the load', '9.7');
+  await app.type('Volts at the load', '9.7');
   const row = async (title: string, millivolt: string, amps: string) => {
     const fields = [
       [`Millivolts across ${title}`, millivolt],
@@ -130,7 +130,7 @@ test('a reading typed once is one reading, and the same figure again is another'
   await app.choose('Begin with', /two cables of its own/);
   await page.getByRole('button', { name: 'Begin the hunt' }).click();
   const probe = page.getByRole('region', { name: 'Probe' });
-  const reads = probe.getByRole('textbox', { name: 'Reads' });
+  const reads = probe.getByRole('textbox', { name: 'Reading, mV' });
   const kept = page.getByRole('textbox', { name: /^Millivolts across/ });
   const figures = async () =>
     (await kept.evaluateAll((all) => all.map((own) => (own as HTMLInputElement).value))).filter(Boolean);
@@ -174,11 +174,11 @@ test('a job with one hunt can begin a second', async ({ page }) => {
   await app.openDemo();
   await app.go('/job/hut/hunt');
   await expect(page).toHaveURL(/hunt\/hut-inverter$/);
-  await page.getByRole('button', { name: 'Other hunts' }).click();
+  await page.getByRole('button', { name: 'All fault hunts' }).click();
   await expect(page.getByRole('heading', { name: 'Fault hunts' })).toBeVisible();
   await page.getByRole('button', { name: 'Begin the hunt' }).click();
   await expect(page.getByRole('region', { name: 'Probe' })).toBeVisible();
-  await page.getByRole('button', { name: 'Other hunts' }).click();
+  await page.getByRole('button', { name: 'All fault hunts' }).click();
   await expect(page.getByRole('button', { name: /^Delete/ })).toHaveCount(2);
 });
 
@@ -195,10 +195,10 @@ test('what is mended is read again, and what was read before is kept', async ({ 
   const verdict = page.getByRole('status').filter({ hasText: /wastes|fault|should|read yet/ });
   await expect(verdict).toContainText(/fuse wastes 37\sW/i);
   await expect(verdict).toContainText('Whether anything else takes too much is not shown yet');
-  await page.getByRole('button', { name: 'It is mended' }).click();
+  await page.getByRole('button', { name: 'It is repaired' }).click();
   await expect(fuse).toHaveValue('');
-  await expect(page.getByText(/^Mended: Fuse/)).toContainText('Read the volts at posts and load again');
-  await expect(verdict).toContainText('Nothing is read yet');
+  await expect(page.getByText(/^Repaired: Fuse/)).toContainText('Measure the volts at posts and load again');
+  await expect(verdict).toContainText('Nothing is measured yet');
   await page.getByRole('link', { name: 'Print the hunt' }).click();
-  await expect(page.getByText(/Mended on .*: Fuse; 1 reading from before is kept/)).toBeVisible();
+  await expect(page.getByText(/Repaired on .*: Fuse; 1 reading from before is kept/)).toBeVisible();
 });

@@ -204,7 +204,7 @@ apart(
     });
     const app = new App(page);
     await page.goto('/demo');
-    await page.getByRole('button', { name: 'Look round' }).click();
+    await page.getByRole('button', { name: 'Look around the example' }).click();
     await expect(page.getByRole('alert').first()).toContainText(/keeps nothing here|could not save/);
     await expect(app.ledger).toBeVisible();
     expect(JSON.parse(await app.exported())).toMatchObject({ format: 'gruff-anchor-job' });

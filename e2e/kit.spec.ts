@@ -29,7 +29,7 @@ async function wordsOf(download: Download): Promise<string[]> {
   );
   return pages.flatMap(({ items }) => items.map((item) => ('str' in item ? item.str : '')));
 }
-const cards = (page: Page) => page.getByRole('region', { name: 'Tick off as you cut' });
+const cards = (page: Page) => page.getByRole('region', { name: 'Cutting list' });
 const card = (page: Page, tag: string) =>
   cards(page).getByRole('button', { name: new RegExp(`^\\W*${tag} `) });
 
@@ -48,14 +48,14 @@ test('a way is drawn as it is typed, and what lies along it governs', async ({ p
   await expect(app.ledger.getByRole('button', { name: /Tightest bend/ })).toContainText('fails');
   await app.refuses('Route, legs and bends', '850, 90° r80', /leg.*missing after the last bend/);
   await expect(app.field('Route, legs and bends')).toHaveValue(/^850/);
-  await page.getByRole('button', { name: 'A zone' }).click();
+  await page.getByRole('button', { name: 'Add a hot zone' }).click();
   await app.type('Zone 1', 'by the exhaust');
   await app.type('Zone 1 air', '68');
   await expect(app.ledger).toContainText('Hottest: by the exhaust');
-  await page.getByRole('button', { name: 'A hole' }).click();
+  await page.getByRole('button', { name: 'Add a hole' }).click();
   await app.type('Hole 1 across', '15');
   await expect(plan).toContainText('gland, 15');
-  await page.getByRole('button', { name: 'A place where it rubs' }).click();
+  await page.getByRole('button', { name: 'Add a chafe point' }).click();
   await expect(plan).toContainText('rubs: an edge');
   const rubs = app.ledger.getByRole('button', { name: /Rubs: an edge/ });
   // A ground: an edge strip is enough; live, it asks for a sheath.
@@ -85,7 +85,7 @@ test('mock-up first: the mark gives the cut for the other end', async ({ page })
   await page.getByRole('radio', { name: 'A', exact: true }).click();
   await app.type('The mark is at', '2400');
   await app.type('Service loop', '60');
-  const section = page.getByRole('region', { name: 'Mock-up first' });
+  const section = page.getByRole('region', { name: 'Trial fit' });
   await expect(section).toContainText('cut here for end B, the loop of 60 included');
   await expect(app.field('Length along the route, stud to stud')).toHaveValue(/^2\s400$/);
   await expect(app.drawing).toContainText(/finished 2\s460/);
@@ -106,16 +106,16 @@ test('proving is cancelled and taken up again, and a plan is there all the while
   const app = new App(page);
   await app.openDemo();
   await page.getByRole('link', { name: /^Kit/ }).click();
-  await expect(page.getByText(/^Looking for less new stock than/)).toBeVisible();
+  await expect(page.getByText(/^Searching for less new stock than/)).toBeVisible();
   await expect(page.getByRole('img', { name: 'Pieces on their spools' })).toContainText('TH-3');
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByText(/^Stock is short: /)).toBeVisible();
   await expect(page.getByText('by hand', { exact: true })).toBeVisible();
   solver = 'gone';
-  await page.getByRole('button', { name: 'Prove it' }).click();
+  await page.getByRole('button', { name: 'Prove it optimal' }).click();
   await expect(page.getByText(/optimiser did not start/)).toBeVisible();
   solver = 'there';
-  await page.getByRole('button', { name: 'Prove it' }).click();
+  await page.getByRole('button', { name: 'Prove it optimal' }).click();
   await expect(page.getByText(/^in [\d.]+ s$/)).toBeVisible();
   await expect(page.getByText(/^Least new cable needed/)).toBeHidden();
 });
@@ -130,7 +130,7 @@ test('a piece is ticked off by name, and its spool is so much shorter', async ({
   await card(page, 'EN-2').click();
   await expect(card(page, 'EN-2')).toHaveAttribute('aria-pressed', 'true');
   await expect(plan).not.toContainText('EN-2');
-  await page.getByRole('button', { name: 'What is on the shelf' }).click();
+  await page.getByRole('button', { name: 'Stock' }).click();
   // 5200 less 10 squared off, 869 cut and the kerf of the house.
   await expect(app.field('Left on Spool 5')).toHaveValue(/^4\s321$/);
   await page.getByRole('button', { name: /^Undo/ }).click();
@@ -152,18 +152,18 @@ test(
     await app.type('Who is working', 'Ada');
     await page.getByRole('button', { name: /^Done/ }).click();
     await page.getByRole('button', { name: 'Override with a reason' }).click();
-    await app.type('Why it may be gone past', 'measured twice');
+    await app.type('Why it may be overridden', 'measured twice');
     await page.getByRole('button', { name: /^Done/ }).click();
     await expect(page.getByRole('heading', { name: /^Slide every layer/ })).toBeVisible();
     await app.saved();
     await app.go('/job/teasel/kit');
-    await page.getByRole('button', { name: 'What is on the shelf' }).click();
+    await page.getByRole('button', { name: 'Stock' }).click();
     // Not the offcut that the plan would take, but the spool that was chosen: 7100 less 10 squared off, 411 and a kerf.
     await expect(app.field('Left on Offcut 11')).toHaveValue(/^860$/);
     await expect(app.field('Left on Spool 1')).toHaveValue(/^6\s67\d$/);
 
-    await app.refuses('Counted of Printed label', '-2', /out of range|“-2”/);
-    await app.type('Counted of Printed label', '21');
+    await app.refuses('Count of Printed label', '-2', /out of range|“-2”/);
+    await app.type('Count of Printed label', '21');
     await expect(page.getByText(/was 60, counted .*Ada/)).toBeVisible();
     const shopping = page.getByRole('region', { name: 'Shopping' });
     await expect(shopping.getByRole('listitem').filter({ hasText: 'Printed label' })).toContainText(
@@ -181,7 +181,7 @@ test(
 test('too little stock says exactly what to buy, and a new spool puts it right', async ({ page }) => {
   const app = await kitOfDemo(page);
   const shopping = page.getByRole('region', { name: 'Shopping' });
-  await expect(shopping).toContainText('Two things to buy');
+  await expect(shopping).toContainText('Two items to buy');
   await expect(shopping).toContainText('buy 6.77 m');
   // Each line opens to who takes how much of it.
   const lug = shopping.getByRole('button', { name: /^Lug 70-8 heavy/ });
@@ -192,17 +192,17 @@ test('too little stock says exactly what to buy, and a new spool puts it right',
   await lug.click();
   await expect(shopping).not.toContainText('to practise: 1');
   await expect(card(page, 'TH-4')).toBeDisabled();
-  await page.getByRole('button', { name: 'What is on the shelf' }).click();
+  await page.getByRole('button', { name: 'Stock' }).click();
   await app.refuses('Size of Offcut 9', '51', /not a standard size|made in/);
   await app.refuses('Left on Offcut 9', '-3', /out of range|“-3”/);
   await app.type('Left on Offcut 9', '7000');
-  await expect(shopping).toContainText('One thing to buy');
+  await expect(shopping).toContainText('One item to buy');
   await expect(page.getByText(/^Least new cable needed/)).toBeVisible();
   await expect(card(page, 'TH-4')).toBeEnabled();
   await app.type('Price a metre of Spool 1', '40');
   await page.getByRole('button', { name: 'Take Offcut 9 out' }).click();
   await expect(card(page, 'TH-4')).toContainText('waits for cable');
-  await page.getByRole('button', { name: 'A spool or offcut' }).click();
+  await page.getByRole('button', { name: 'Add a spool or offcut' }).click();
   await expect(page.getByRole('textbox', { name: /^Left on/ }).last()).toHaveValue(/^10\s000$/);
 });
 
@@ -217,13 +217,13 @@ test('several jobs are cut together, each piece with its own job', async ({ page
 test('making is held against buying', async ({ page }) => {
   const app = await kitOfDemo(page);
   const panel = page.getByRole('region', { name: 'Make or buy' });
-  await app.type('Ready made, all of them', '400');
+  await app.type('Price ready made, all', '400');
   await expect(panel).toContainText(/Buying saves £\d+/);
-  await app.type('A tool to be bought', '0');
+  await app.type('Cost of a tool to buy', '0');
   await expect(panel).toContainText('with the tool owned');
   await expect(app.field('Share of the tool, %')).toBeHidden();
-  await app.type('A tool to be bought', '165');
-  await app.type('Ready made, all of them', '900');
+  await app.type('Cost of a tool to buy', '165');
+  await app.type('Price ready made, all', '900');
   await app.type('Share of the tool, %', '50');
   await expect(panel).toContainText(/Making saves £\d+, 50 % of the tool paid/);
   await expect(panel).toContainText(/pays for itself after \d+ such cables/);
@@ -240,7 +240,7 @@ test('a customer is quoted from the kit, with margin and tax, as a PDF', async (
   await app.refuses('Margin', '-5', /out of range|“-5”/);
   await app.type('Margin', '25');
   await app.type('Tax', '20');
-  await app.type('For whom', 'A customer');
+  await app.type('Customer', 'A customer');
   await expect(total).not.toContainText(before.toFixed(2));
   const after = Number((await total.textContent())?.replace(/[^\d.]/g, ''));
   expect(after / before).toBeCloseTo(1.25 * 1.2, 2);
@@ -268,8 +268,10 @@ test('lists and labels are saved, and read by others', async ({ page }) => {
   const labels = await wordsOf(await saved(page, 'PDF of the labels'));
   expect(labels.filter((word) => word === 'TH-3')).toHaveLength(2);
   await page.getByRole('radio', { name: 'flag' }).click();
-  await page.getByRole('button', { name: 'Printer stand-in for the labels' }).click();
-  await expect(page.getByText('30 of 30 labels printed on the stand-in.')).toContainText('SIMULATED');
+  await page.getByRole('button', { name: 'Printer label printer (simulated)' }).click();
+  await expect(page.getByText('30 of 30 labels printed on the simulated printer.')).toContainText(
+    'SIMULATED',
+  );
   const svg = await textOf(await saved(page, 'SVG of the labels'));
   expect(svg).toMatch(/width="215\.9mm" height="279\.4mm"/);
   expect(svg).toContain('TH-3');
@@ -306,12 +308,12 @@ test('a schedule comes in whole or not at all', async ({ page }) => {
   const box = page.getByRole('dialog');
   await give('cable no,source,load,length m,gauge,amps\nX-1,bank,pump,1.2,16,30\nX-2,bank,pump,far,16,30\n');
   await expect(box.getByRole('list', { name: 'Problems by row' })).toContainText(/row 3.*length/);
-  await expect(box.getByRole('button', { name: /Bring in 1 cable/ })).toBeDisabled();
+  await expect(box.getByRole('button', { name: /Import 1 cable/ })).toBeDisabled();
   await give('cable no,source,load,length m,gauge,amps\nX-1,bank,pump,1.2,16,30\nX-2,bank,pump,3 m,16,30\n');
   await expect(box.getByRole('status')).toContainText('2 cables can be read.');
   await app.choose(/^to/, 'source');
   await app.choose(/^to/, 'load');
-  await box.getByRole('button', { name: 'Bring in 2 cables' }).click();
+  await box.getByRole('button', { name: 'Import 2 cables' }).click();
   await expect(box).toBeHidden();
   await app.cable('X-1');
   await app.stage('Run');
@@ -344,7 +346,7 @@ test('sleeves owned are edited in the tool case, and counted in the kit', async 
 test('axe finds nothing serious on the kit, with all its parts open', async ({ page }) => {
   test.slow();
   const app = await kitOfDemo(page);
-  await page.getByRole('button', { name: 'What is on the shelf' }).click();
+  await page.getByRole('button', { name: 'Stock' }).click();
   expect(await app.seriousProblems('main'), 'kit').toEqual([]);
   await page.getByRole('button', { name: 'Import a cable schedule' }).click();
   await expect(page.getByTestId('schedule')).toBeVisible();
@@ -358,7 +360,7 @@ test('axe finds nothing serious on the kit, with all its parts open', async ({ p
 test('a phone shows the kit without scrolling sideways', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/demo');
-  await page.getByRole('button', { name: 'Look round' }).click();
+  await page.getByRole('button', { name: 'Look around the example' }).click();
   await new App(page).saved();
   await page.goto('/job/teasel/kit');
   await expect(page.getByRole('region', { name: 'Shopping' })).toBeVisible();

@@ -15,13 +15,13 @@ test(
     const box = page.getByRole('dialog', { name: 'Sheet for the lid' });
     const sheet = box.getByRole('img', { name: 'Sheet for the lid' });
     await expect(sheet).toContainText('70 mm² heavy');
-    await app.refuses('Lid, wide', '20', /out of range: 60 to 800/);
-    await app.type('Lid, wide', '70');
-    await app.type('Lid, high', '60');
+    await app.refuses('Lid width', '20', /out of range: 60 to 800/);
+    await app.type('Lid width', '70');
+    await app.type('Lid height', '60');
     await expect(box.getByRole('alert')).toContainText('This lid is too small');
     await expect(box.getByRole('button', { name: 'Save the sheet as PDF' })).toBeDisabled();
-    await app.type('Lid, wide', '260');
-    await app.type('Lid, high', '180');
+    await app.type('Lid width', '260');
+    await app.type('Lid height', '180');
     const download = page.waitForEvent('download');
     await box.getByRole('button', { name: 'Save the sheet as PDF' }).click();
     const pdf = await PDFDocument.load(await readFile(await (await download).path()));

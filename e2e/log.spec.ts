@@ -31,18 +31,18 @@ test(
     const rows = main.getByRole('row');
     await expect(main).toContainText('11 of 31 cables of 3 jobs');
     expect(await app.seriousProblems('main')).toEqual([]);
-    await page.getByRole('searchbox', { name: 'Look for' }).fill('hut shunt');
+    await page.getByRole('searchbox', { name: 'Search' }).fill('hut shunt');
     // One of them is only planned.
     await expect(rows).toHaveCount(4);
-    await page.getByRole('searchbox', { name: 'Look for' }).fill('hs1');
+    await page.getByRole('searchbox', { name: 'Search' }).fill('hs1');
     await expect(main).not.toContainText('TH-1');
-    await page.getByRole('searchbox', { name: 'Look for' }).fill('');
-    await app.choose('Which', 'overdue');
+    await page.getByRole('searchbox', { name: 'Search' }).fill('');
+    await app.choose('Show', 'overdue');
     await app.choose('Order', 'due soonest');
     await expect(rows.nth(1)).toContainText('HB-5');
     await expect(rows.nth(1)).toContainText('tighten again, overdue');
     const download = page.waitForEvent('download');
-    await main.getByRole('button', { name: /due, to a calendar/ }).click();
+    await main.getByRole('button', { name: /Add .* due dates to a calendar/ }).click();
     const file = await readFile(await (await download).path(), 'utf8');
     const events = new ICAL.Component(ICAL.parse(file) as [string, unknown[], unknown[]]).getAllSubcomponents(
       'vevent',
@@ -71,13 +71,13 @@ test('what was written down wrong is put right, and the old wording stays', asyn
   await detail.getByRole('button', { name: 'Correct an entry' }).click();
   await app.choose('What', 'to, end B');
   await detail.getByLabel('It should say').fill('Isolator 2');
-  await detail.getByRole('button', { name: 'Put it right' }).click();
+  await detail.getByRole('button', { name: 'Correct it' }).click();
   await expect(detail.getByRole('alert')).toContainText('Say who');
-  await app.type('Who puts it right', 'R. Pell');
-  await detail.getByRole('button', { name: 'Put it right' }).click();
+  await app.type('Corrected by', 'R. Pell');
+  await detail.getByRole('button', { name: 'Correct it' }).click();
   await expect(detail.getByRole('alert')).toContainText('Say why');
   await detail.getByLabel('Why it was wrong').fill('there are two of them');
-  await detail.getByRole('button', { name: 'Put it right' }).click();
+  await detail.getByRole('button', { name: 'Correct it' }).click();
   await expect(detail).toContainText('was “Isolator”, now “Isolator 2”');
   await expect(detail).toContainText('R. Pell');
 
@@ -89,7 +89,7 @@ test('what was written down wrong is put right, and the old wording stays', asyn
     .click();
   await app.type('It should read', '12.5');
   await app.type('How did it go wrong?', 'read off the wrong scale');
-  await page.getByRole('button', { name: 'Put it right' }).click();
+  await page.getByRole('button', { name: 'Correct it' }).click();
   await expect(readings).toContainText('corrected');
   await expect(readings).toContainText('struck out: read off the wrong scale');
   await expect(readings).toContainText(/torque 12\.5\sN·m/);
@@ -103,7 +103,7 @@ test('a label in a picture opens its cable; one that is not known is brought in;
   await app.openDemo();
   await app.go('/job/hut/log');
   const choose = async (buffer: Buffer, name = 'label.png') => {
-    await page.getByRole('button', { name: 'Read a label' }).click();
+    await page.getByRole('button', { name: 'Scan a label' }).click();
     await page.getByTestId('label-picture').setInputFiles({ name, mimeType: 'image/png', buffer });
   };
   const picture = (text: string) => QRCode.toBuffer(text, { width: 420 });
@@ -120,11 +120,11 @@ test('a label in a picture opens its cable; one that is not known is brought in;
   });
   await expect(box.getByRole('alert')).toContainText('is no picture that can be read here');
   await box
-    .getByRole('textbox', { name: 'Or what its code says' })
+    .getByRole('textbox', { name: 'Or the text of its code' })
     .fill(HB3.replace('Isolator, M8', 'Barn isolator, M10'));
-  await box.getByRole('button', { name: 'Look it up' }).click();
+  await box.getByRole('button', { name: 'Find it in the log' }).click();
   await expect(box).toContainText('is not in this log');
-  await box.getByRole('button', { name: 'Bring it in' }).click();
+  await box.getByRole('button', { name: 'Import it' }).click();
   await expect(app.field('From, end A')).toHaveValue('Barn isolator');
   await expect(page.getByRole('button', { name: /From labels/ })).toBeVisible();
   await app.saved();
@@ -176,7 +176,7 @@ apart('a label held before the camera opens its cable; without a camera it is sa
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/hut/log');
-  await page.getByRole('button', { name: 'Read a label' }).click();
+  await page.getByRole('button', { name: 'Scan a label' }).click();
   await page.getByRole('button', { name: 'The camera' }).click();
   await expect(page.getByRole('dialog').getByRole('alert')).toContainText('The camera cannot be used here');
   await page.evaluate(() =>

@@ -86,7 +86,7 @@ for (const [name, viewport] of [
     const context = await browser.newContext({ viewport, hasTouch: true });
     const page = await context.newPage();
     await page.goto('/demo');
-    await page.getByRole('button', { name: 'Look round' }).tap();
+    await page.getByRole('button', { name: 'Look around the example' }).tap();
     await page.goto('/job/teasel/bench/th1?step=strip.A');
     await sign(page);
     const overflow = await page.evaluate(
@@ -121,13 +121,15 @@ test('a practice piece on a spare lug ends in a trial, and opens the way to the 
   await page.getByRole('button', { name: 'Practise on a spare first' }).click();
   await expect(current(page)).toContainText('Try: Strip A');
   await expect(page.getByRole('button', { name: 'Something went wrong' })).toBeHidden();
-  for (const step of ['Strip A', 'Strands A', 'Home A', 'Crimp A, 1', 'Crimp A, 2', 'File, tug A']) {
+  for (const step of ['Strip A', 'Strands A', 'Home A', 'Crimp A, 1', 'Crimp A, 2', 'File and tug-test A']) {
     await expect(current(page)).toContainText(`Try: ${step}`);
     await page.keyboard.press('Space');
   }
   await expect(doing(page)).toContainText('Write the trial down');
   await page.keyboard.press('Space');
-  await expect(page.getByRole('alert')).toHaveText('A trial needs its flats and its ears; no ears is 0.');
+  await expect(page.getByRole('alert')).toHaveText(
+    'Enter the across flats and the ears of the trial; with no ears, enter 0.',
+  );
   await app.saved();
   await page.reload();
   await app.type('Across flats, the worst', '10.45');
@@ -157,7 +159,7 @@ test('two people change hands with two touches, and what takes its time says how
   await page.keyboard.press('Space');
   await expect(current(page)).toContainText('Strands A');
   await app.go('/job/teasel/bench/th1?step=shrink.A');
-  await page.getByRole('button', { name: /^of about \d:\d\d/ }).click();
+  await page.getByRole('button', { name: /^about \d:\d\d/ }).click();
   await expect(page.getByRole('dialog')).toContainText('Until the barrel under it is at 120 °C');
   await expect(page.getByRole('dialog')).toContainText('confidence low');
   await page.keyboard.press('Escape');

@@ -38,7 +38,7 @@ test('what the work itself asks cannot be gone past; a judgement can, with a rea
     .getByRole('button', { name: /^Go past, and/ })
     .click();
   await expect(page.getByRole('alert')).toContainText('Say why');
-  await gate(page).getByLabel('Why it may be gone past').fill('cut to the old cable');
+  await gate(page).getByLabel('Why it may be overridden').fill('cut to the old cable');
   await gate(page)
     .getByRole('button', { name: /^Go past, and/ })
     .click();
@@ -62,7 +62,7 @@ test(
     await sign(page);
     await page.keyboard.press('Space');
     await expect(gate(page)).toContainText('it will not close on so much copper');
-    await expect(gate(page)).toContainText('Way out Take the next wider die');
+    await expect(gate(page)).toContainText('Solution Take the next wider die');
     await expect(gate(page).getByRole('button', { name: /Override/ })).toBeHidden();
     await gate(page).getByRole('link', { name: 'To Ends' }).click();
     await expect(page).toHaveURL(/th3\/ends$/);
@@ -132,10 +132,10 @@ test('a figure is judged as it is typed, kept as a reading, and Space goes on', 
   await page.getByRole('button', { name: 'More' }).click();
   await expect(flats).toHaveValue('12.21');
   await flats.press('Space');
-  await expect(current(page)).toContainText('File, tug A');
+  await expect(current(page)).toContainText('File and tug-test A');
   await app.saved();
   await page.reload();
-  await expect(current(page)).toContainText('File, tug A');
+  await expect(current(page)).toContainText('File and tug-test A');
   await page.keyboard.press('Backspace');
   await expect(current(page)).toContainText('Crimp A, 2');
   await page.keyboard.press('Escape');

@@ -37,7 +37,7 @@ export async function tickSteps(app: App, count: number): Promise<void> {
   const { page } = app;
   for (let i = 0; i < count; i += 1) {
     await page.keyboard.press(' ');
-    const list = page.getByRole('button', { name: 'All of it gone through, for today' });
+    const list = page.getByRole('button', { name: 'All checked for today' });
     if (await list.isVisible()) {
       await list.click();
       await page.keyboard.press(' ');
@@ -61,14 +61,14 @@ export async function measureAll(app: App): Promise<void> {
     await page.getByRole('button', { name: 'Next: pull' }).click();
     await app.type('Pull, one minute', '100 kg');
     await page.getByRole('button', { name: 'Next: look' }).click();
-    await page.getByRole('button', { name: 'All right' }).click();
-    await page.getByRole('button', { name: 'Record the look' }).click();
+    await page.getByRole('button', { name: 'OK' }).click();
+    await page.getByRole('button', { name: 'Record the inspection' }).click();
   }
   await page.getByRole('radio', { name: 'whole cable' }).click();
   const limit = await app.ledger.getByRole('button', { name: /Resistance, whole/ }).textContent();
   const most = Number(limit?.match(/at most ([\d.]+)/)?.[1]);
   await page.getByRole('button', { name: 'Another instrument' }).click();
-  await app.field('Instrument, called').fill('Four-wire meter');
+  await app.field('Instrument name').fill('Four-wire meter');
   await app.type('Resolution, mΩ', '0.0001');
   await app.type('Resistance, palm to palm', String(most * 0.95));
   await expect(page.getByText(/^Not proved: insulation/)).toBeVisible();

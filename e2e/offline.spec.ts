@@ -17,7 +17,7 @@ const stop = (server: Server) =>
 /** Opens the demo and waits until the whole application is kept. */
 async function openKept(page: Page, url: string): Promise<void> {
   await page.goto(`${url}demo`);
-  await page.getByRole('button', { name: 'Look round' }).click();
+  await page.getByRole('button', { name: 'Look around the example' }).click();
   await page.evaluate(async () => {
     const { active } = await navigator.serviceWorker.ready;
     if (active?.state !== 'activated')

@@ -36,7 +36,7 @@ test(
     // Gauge: the proposal is decided with a press.
     await page.locator('body').click({ position: { x: 700, y: 20 } });
     await page.keyboard.press('2');
-    await expect(page.getByText('Proposed: press a size to decide it.')).toBeVisible();
+    await expect(page.getByText('Proposed. Press a size to choose it.')).toBeVisible();
     const proposed = page.getByRole('radio', { checked: true, name: /^\d+ mm²/ });
     const size = (await proposed.getAttribute('aria-label'))?.split(',')[0] ?? '';
     expect(size).toMatch(/^\d+ mm²$/);
@@ -80,7 +80,7 @@ test(
     await app.stage('Prove');
     await expect(page.getByText(/^Not proved/)).toBeVisible();
     await app.type('Across flats', '99');
-    await expect(page.getByText('Say who is measuring first.')).toBeVisible();
+    await expect(page.getByText('Enter who is measuring first.')).toBeVisible();
     await expect(app.field('Across flats')).toHaveValue('99');
     await app.field('Across flats').fill('');
     await app.type('Who is measuring', 'R. Alder');

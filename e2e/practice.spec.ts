@@ -20,7 +20,7 @@ test('house practice says what each other answer changes on this job, and takes 
   const panel = page.getByRole('region', { name: 'What it changes' });
   await expect(panel).toContainText('−26 steps');
   await expect(panel).toContainText('crimps A and B');
-  await panel.getByRole('button', { name: 'Make it house practice' }).click();
+  await panel.getByRole('button', { name: 'Use this everywhere' }).click();
   await expect(crimps.getByRole('radio', { name: 'one', exact: true })).toBeChecked();
   await expect(crimps.getByRole('button', { name: /with “two”/ })).toContainText('+26 steps');
 

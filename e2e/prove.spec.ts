@@ -9,7 +9,7 @@ const ledgerRow = (app: App, name: RegExp) => app.ledger.getByRole('button', { n
 async function withStandIn(page: Page, check: RegExp): Promise<void> {
   await checks(page).getByRole('button', { name: check }).click();
   await page.getByRole('button', { name: /^Measured with/ }).click();
-  await page.getByRole('option', { name: /stand-in/ }).click();
+  await page.getByRole('option', { name: /simulated/ }).click();
   await expect(page.getByText('connected', { exact: true })).toBeVisible();
 }
 async function measure(page: Page, field: string): Promise<void> {
@@ -26,7 +26,7 @@ test('the bad crimp is found by four stand-ins, and the good end beside it is no
   for (const end of ['A', 'B'] as const) {
     await page.getByRole('radio', { name: `end ${end}` }).click();
     await withStandIn(page, /^Joint index/);
-    await measure(page, 'Resistance of it');
+    await measure(page, 'Resistance of the plain stretch');
     await measure(page, 'Shoulder to probe');
     await page.getByRole('button', { name: 'Record the joint' }).click();
     await withStandIn(page, /^Loaded drop/);
@@ -35,7 +35,7 @@ test('the bad crimp is found by four stand-ins, and the good end beside it is no
     await withStandIn(page, /^Temperature rise/);
     for (const field of ['Lug, ten minutes before', 'Lug, now', 'Jacket, now']) await measure(page, field);
     await page.getByRole('switch', { name: /^Matte tape/ }).click();
-    await page.getByRole('button', { name: 'Record the warmth' }).click();
+    await page.getByRole('button', { name: 'Record the temperatures' }).click();
   }
   for (const name of [/^Joint index/, /^Loaded drop/, /^Temperature rise/]) {
     const row = ledgerRow(app, name);
@@ -70,7 +70,7 @@ test('an insulation test is read at its three moments, and a nick shows', async 
   await app.type('Who is measuring', 'R. Pell');
   await page.getByRole('radio', { name: 'whole cable' }).click();
   await withStandIn(page, /^Insulation/);
-  await page.getByRole('button', { name: 'Put the voltage on' }).click();
+  await page.getByRole('button', { name: 'Apply the voltage' }).click();
   await expect(app.field('At 15 s')).not.toHaveValue('');
   await expect(app.field('Insulation')).not.toHaveValue('');
   await page.getByRole('button', { name: 'Record Insulation' }).click();
@@ -83,7 +83,7 @@ test('trouble never becomes a reading', { tag: '@journey' }, async ({ page }) =>
   await app.cable('IN-1');
   await app.stage('Prove');
   await withStandIn(page, /^Across flats/);
-  await page.getByText('Give the stand-in trouble').click();
+  await page.getByText('Simulate a fault').click();
   const says = page.getByRole('alert');
   const flats = app.field('Across flats');
   for (const [trouble, sentence] of [
@@ -100,7 +100,7 @@ test('trouble never becomes a reading', { tag: '@journey' }, async ({ page }) =>
   }
   await page.getByRole('radio', { name: 'drops out' }).click();
   await page.getByRole('button', { name: 'Measure Across flats' }).click();
-  await expect(says).toContainText('The connection was lost: nothing of it became a reading.');
+  await expect(says).toContainText('The connection was lost: no reading was recorded.');
   await expect(flats).toHaveValue('');
   await page.getByRole('button', { name: 'Connect again' }).click();
   await measure(page, 'Across flats');
@@ -121,16 +121,14 @@ test('doing without a reading takes a name and a reason, and is never called pro
   await app.field('Why was it wrong?').fill('leads were swapped');
   await page.getByRole('button', { name: 'Strike it out' }).click();
   await page.getByRole('radio', { name: 'whole cable' }).click();
-  await page.getByRole('button', { name: 'Do without it, and say who answers for that' }).click();
-  await page.getByRole('button', { name: 'Do without it', exact: true }).click();
-  await expect(page.getByRole('alert')).toContainText('Say why it can be done without.');
-  await app.field('Why it can be done without').fill('tester is away until Monday');
-  await page.getByRole('button', { name: 'Do without it', exact: true }).click();
-  await expect(
-    page.getByText('Not all proved: R. Alder answers for doing without insulation', { exact: true }),
-  ).toBeVisible();
+  await page.getByRole('button', { name: 'Waive this test, with name and reason' }).click();
+  await page.getByRole('button', { name: 'Waive this test', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('Enter why it can be waived.');
+  await app.field('Why it can be waived').fill('tester is away until Monday');
+  await page.getByRole('button', { name: 'Waive this test', exact: true }).click();
+  await expect(page.getByText('Not all proved: R. Alder waives insulation', { exact: true })).toBeVisible();
   await expect(ledgerRow(app, /^Insulation/)).toContainText('not proved');
-  await page.getByRole('button', { name: 'ask for it again' }).click();
+  await page.getByRole('button', { name: 'require it again' }).click();
   await expect(page.getByText(/^Not proved: insulation/)).toBeVisible();
 });
 

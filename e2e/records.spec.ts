@@ -46,7 +46,7 @@ test('trends show the die whose crimps creep up, and open to how the limits came
   await page.keyboard.press('Control+k');
   await page.getByRole('combobox').fill('trends');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/steps running up: look at the press and its dies\.$/).first()).toBeVisible();
+  await expect(page.getByText(/in a row up: check the press and its dies\.$/).first()).toBeVisible();
   await expect(page.getByRole('img', { name: /^Across flats of 24 crimps/ })).toBeVisible();
   await expect(page.getByText('limits = mean ± 2.66')).toBeVisible();
   await app.choose(/^Made or measured by/, 'R. Pell');
@@ -67,9 +67,9 @@ test('an instrument of the shop: its line is tried on what it really sent', asyn
   await expect(scale).toContainText('was due on 2026-10-31');
   await scale.getByRole('textbox', { name: 'Try a line it sent' }).fill('ST,+ 68.0kg');
   await scale.getByRole('textbox', { name: 'Try a line it sent' }).press('Enter');
-  await expect(scale).toContainText('reads as 667');
-  await scale.getByRole('textbox', { name: 'Its lines look like' }).fill('<figure> <unit>');
-  await scale.getByRole('textbox', { name: 'Its lines look like' }).press('Enter');
+  await expect(scale).toContainText('stamp means 667');
+  await scale.getByRole('textbox', { name: 'Data format' }).fill('<figure> <unit>');
+  await scale.getByRole('textbox', { name: 'Data format' }).press('Enter');
   await expect(scale.getByRole('alert')).toContainText('“<figure>” is nothing');
   await scale.getByRole('textbox', { name: 'Calibrated until' }).fill('soon');
   await scale.getByRole('textbox', { name: 'Calibrated until' }).press('Enter');

@@ -31,10 +31,10 @@ test('a picture of a sawn crimp is measured, corrected by hand, and kept as a tr
   await expect(share).not.toHaveText(found ?? '');
   await page.getByRole('button', { name: 'Find the outline again' }).click();
 
-  await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
-  await expect(page.getByRole('alert')).toContainText('Say who is measuring first.');
-  await app.type('Who sawed it', 'R. Pell');
-  await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
+  await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
+  await expect(page.getByRole('alert')).toContainText('Enter who is measuring first.');
+  await app.type('Sawn by', 'R. Pell');
+  await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
   await expect(page.getByRole('alert')).toContainText('Say which lug and die it was');
   await app.choose(/^Lug which/, /^50-8/);
   await app.choose(/^Die which/, /^E/);
@@ -43,7 +43,7 @@ test('a picture of a sawn crimp is measured, corrected by hand, and kept as a tr
   await app.type('Ears before filing', '0.1');
   await page.getByRole('button', { name: /^Packing/ }).click();
   await expect(page.getByText('κ = 1 − void')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
+  await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
   await expect(page.getByText('Saved: the die chart now uses it')).toBeVisible();
   const { shop } = JSON.parse(await app.exported()) as {
     shop: { trials: { voidShare?: number; by: string }[] };
@@ -67,7 +67,7 @@ test(
     await expect(page.getByRole('alert')).toContainText('“note.jpg” is no picture that can be read here.');
     await file.setInputFiles('docs/screenshots/fit.png');
     await expect(page.getByRole('alert')).toContainText(/\.$/);
-    await expect(page.getByRole('button', { name: 'Keep it as a trial of this die' })).toBeDisabled();
+    await expect(page.getByRole('button', { name: 'Save as a trial of this die' })).toBeDisabled();
     await file.setInputFiles(`${DIR}section-04.jpg`);
     await expect(page.getByRole('alert')).toBeHidden();
     await expect(page.getByRole('group', { name: 'Outline of the crimp' })).toBeVisible();
@@ -90,9 +90,9 @@ test('two pictures side by side, and one kept with the end that it was made like
   await expect(says).toContainText('Strands still round');
   expect(await app.seriousProblems('main')).toEqual([]);
   await first.getByRole('button', { name: 'section-09.jpg' }).click();
-  await app.type('Who sawed it', 'R. Pell');
-  await page.getByRole('button', { name: 'Keep it with IN-1, end B' }).click();
-  await expect(page.getByText('Kept with IN-1, end B, and its picture with it.')).toBeVisible();
+  await app.type('Sawn by', 'R. Pell');
+  await page.getByRole('button', { name: 'Save with IN-1, end B' }).click();
+  await expect(page.getByText('Saved with IN-1, end B, and its picture with it.')).toBeVisible();
   await app.cable('IN-1');
   await app.stage('Prove');
   await expect(app.ledger.getByRole('button', { name: /^Section, packing/ })).toContainText('fails');
@@ -111,7 +111,7 @@ test('a drawn section is judged by eye, measured, and stays simulated', async ({
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/teasel/cable/in1/ends');
-  await page.getByRole('link', { name: 'as if sawn' }).first().click();
+  await page.getByRole('link', { name: 'cross-section' }).first().click();
   const says = page.getByRole('region', { name: 'What it says' });
   await says.getByRole('button', { name: 'packed' }).click();
   await expect(says).toContainText(/Drawn with [\d.]+ % air/);
@@ -120,11 +120,11 @@ test('a drawn section is judged by eye, measured, and stays simulated', async ({
   await expect(share).toBeVisible();
   expect(Math.abs(Number((await share.textContent())?.match(/[\d.]+/)?.[0]) - drawn)).toBeLessThan(0.8);
   await expect(page.getByText('SIMULATED', { exact: true })).toBeVisible();
-  await app.type('Who sawed it', 'R. Pell');
+  await app.type('Sawn by', 'R. Pell');
   await app.type('Across flats of the crimp', '10.5');
   await app.type('Ears before filing', '0');
-  await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
-  await expect(page.getByText('Kept, as simulated: it teaches nothing.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
+  await expect(page.getByText('Saved as simulated: it teaches nothing.')).toBeVisible();
 });
 
 apart(
@@ -178,13 +178,13 @@ apart(
     await expect(says).toContainText('air in the outline, by 2 pictures');
     await add('section-10.jpg');
     await expect(says.getByRole('alert')).toContainText('The pictures disagree');
-    await app.type('Who sawed it', 'R. Pell');
+    await app.type('Sawn by', 'R. Pell');
     await app.choose(/^Lug which/, /^50-8/);
     await app.choose(/^Die which/, /^E/);
     await app.type('Across flats of the crimp', '12.2');
     await app.type('Ears before filing', '0');
     await expect(says.getByRole('button', { name: /^Packing/ })).toContainText('not proved');
-    await page.getByRole('button', { name: 'Keep it as a trial of this die' }).click();
+    await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
     await expect(says.getByRole('alert').last()).toContainText('Put one away');
   },
 );

@@ -50,9 +50,7 @@ test('what is asked changes the answer: few sizes, fuses too, losses over the ye
   await expect(title).toHaveText('Proved: nothing is less');
   await app.type('Different sizes at most', '1');
   await expect(title).toHaveText('No sizes keep every limit');
-  await expect(page.getByRole('list', { name: 'What stands in the way' })).toContainText(
-    'those that stay have',
-  );
+  await expect(page.getByRole('list', { name: 'What prevents it' })).toContainText('those that stay have');
   await expect(page.getByRole('button', { name: 'Take all', exact: true })).toBeDisabled();
   await app.type('Different sizes at most', '');
   await expect(title).toHaveText('Proved: nothing is less');
@@ -90,7 +88,7 @@ test('a weight that all cables stay under is met, or says what is the lightest t
   });
   await most.fill('5');
   await most.press('Enter');
-  await expect(page.getByText('Only the weight stands in the way.')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('Only the weight limit prevents it.')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText(/Nothing that keeps the other limits is lighter than/)).toBeVisible();
   await most.fill('');
   await most.press('Enter');
@@ -104,7 +102,7 @@ test(
     const app = new App(page);
     await app.openEmptyJob();
     await app.go(`${new URL(page.url()).pathname}/sizes`);
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('No cable lies between two places yet');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('No cable runs between two places yet');
     await expect(page.getByRole('table')).toHaveCount(0);
   },
 );

@@ -54,7 +54,7 @@ test('what else people come with is a press away, and the jobs stand beside it w
   await page.getByRole('button', { name: /^Plan an installation/ }).click();
   await expect(page.getByRole('region', { name: 'Begin from' })).toBeVisible();
   await page.goBack();
-  await page.getByRole('button', { name: /^Something drops volts/ }).click();
+  await page.getByRole('button', { name: /^Volts are lost somewhere/ }).click();
   await expect(page).toHaveURL(/\/hunt$/);
   await page.goBack();
   await page.getByRole('button', { name: /^Which die for this lug/ }).click();

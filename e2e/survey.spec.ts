@@ -9,7 +9,7 @@ test('an old installation is looked at, judged, and made new by one press', asyn
   const list = page.getByRole('list', { name: 'Old cables' });
   await expect(list.getByRole('listitem')).toHaveCount(5);
   await expect(list.getByRole('listitem').nth(0)).toContainText('replace');
-  await expect(list.getByRole('listitem').nth(4)).toContainText('Not looked at yet: end B.');
+  await expect(list.getByRole('listitem').nth(4)).toContainText('Not inspected yet: end B.');
   // What is seen changes the verdict at once.
   await list.getByRole('button', { name: /Old-5/ }).click();
   const form = page.getByRole('region', { name: 'Old-5' });
@@ -24,7 +24,7 @@ test('an old installation is looked at, judged, and made new by one press', asyn
   await expect(form.getByRole('alert')).toBeVisible();
   await app.type('Size, where it can be read', '95');
   // One press makes one new, and it stands in the rack with its size.
-  await list.getByRole('listitem').nth(4).getByRole('button', { name: 'Make new' }).click();
+  await list.getByRole('listitem').nth(4).getByRole('button', { name: 'Replace' }).click();
   await list.getByRole('listitem').nth(4).getByRole('link', { name: 'Old-5' }).click();
   await expect(page).toHaveURL(/cable\/.*\/run/);
   await page.goBack();
@@ -45,5 +45,5 @@ test('an empty survey says how to begin, and its first cable is added', async ({
   await expect(page.getByText('Go from the battery outwards.')).toBeVisible();
   await page.getByRole('button', { name: 'Add an old cable' }).click();
   await expect(page.getByRole('region', { name: 'Old-1' })).toContainText('End A');
-  await expect(page.getByRole('list', { name: 'Old cables' })).toContainText('Not looked at yet: end A, B.');
+  await expect(page.getByRole('list', { name: 'Old cables' })).toContainText('Not inspected yet: end A, B.');
 });

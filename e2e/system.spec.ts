@@ -16,7 +16,7 @@ test(
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
-    await page.getByRole('navigation', { name: 'Job sheets' }).getByRole('link', { name: 'System' }).click();
+    await page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'System' }).click();
     await expect(page.getByRole('heading', { name: 'System' })).toBeVisible();
     const diagram = page.getByRole('group', { name: 'Diagram of the system' });
     await expect(diagram).toBeVisible();
@@ -106,7 +106,7 @@ test('places and states are changed by hand; a place deleted asks about its cabl
 
   await onSheet(app, /^Panel, /).click();
   await box.getByRole('button', { name: 'Delete this place' }).click();
-  await expect(box).toContainText('What becomes of PN-1, PN-2?');
+  await expect(box).toContainText('What happens to PN-1, PN-2?');
   await box.getByRole('button', { name: 'Keep them, with that end loose' }).click();
   await expect(onSheet(app, /^Panel, /)).toHaveCount(0);
   await expect(app.ledger.getByRole('button', { name: /PN-1, places of its ends/ })).toBeVisible();
@@ -153,7 +153,7 @@ test('a hunt begins along the way that the system traces to a load', async ({ pa
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/teasel/hunt');
-  await app.choose('Begin with', /^the way to Inverter/);
+  await app.choose('Begin with', /^the circuit to Inverter/);
   await page.getByRole('button', { name: 'Begin the hunt' }).click();
   await expect(page.getByText('IN-1 lug A').first()).toBeVisible();
   await expect(page.getByText('Isolator', { exact: true }).first()).toBeVisible();
@@ -188,7 +188,7 @@ test('the diagram and its tables go out as PDF, SVG and CSV', async ({ page }) =
 test('an empty job begins from a starting point, by its figures', async ({ page }) => {
   const app = new App(page);
   await app.openEmptyJob();
-  await page.getByRole('navigation', { name: 'Job sheets' }).getByRole('link', { name: 'System' }).click();
+  await page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'System' }).click();
   await page.getByRole('button', { name: 'Inverter on its bank' }).click();
   await app.refuses('Inverter, watts', '99 kW', /out of range/);
   await app.type('Inverter, watts', '1200');

@@ -9,7 +9,7 @@ const ROUND = 47;
 
 const place = (page: Page, name: FaultName) =>
   page
-    .getByRole('group', { name: 'The end to look at' })
+    .getByRole('group', { name: 'The end to inspect' })
     .getByRole('button', { name: new RegExp(`^${tell(PLACES[FAULTS[name].at])}`) });
 const mark = (page: Page, name: FaultName) =>
   page.getByRole('button', { name: tell(FAULTS[name].title), exact: true });
@@ -72,7 +72,7 @@ test('what was missed and what was not there are told apart, with their figures'
   await mark(page, found).click();
   const wrong = 'browned';
   await place(page, wrong).click();
-  await expect(page.getByRole('region', { name: 'The place in hand' })).toContainText('its own colour');
+  await expect(page.getByRole('region', { name: 'Selected place' })).toContainText('its own colour');
   await mark(page, wrong).click();
   await page.getByRole('button', { name: 'Hand in' }).click();
 

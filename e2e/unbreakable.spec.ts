@@ -22,7 +22,7 @@ test('a die that the lug’s own wall fills is one press, and the page lives', a
     .click();
   await expect(app.ledger).toContainText('Compaction, c of A fails');
   await app.stage('Gauge');
-  await expect(app.ledger).toContainText('Conductor, held');
+  await expect(app.ledger).toContainText('Conductor temperature, continuous');
   await app.go('/job/teasel/case');
   const grid = page.getByRole('grid', { name: 'Lugs against dies' });
   for (const cell of (await grid.getByRole('gridcell', { name: /will not close/ }).all()).slice(0, 40)) {

@@ -87,7 +87,7 @@ test(
     await readIn(page, { language: 'nl' });
     await page.goto('/demo');
     await expect(page.locator('.workpiece svg').first()).toBeVisible();
-    await page.getByRole('button', { name: inGreek('Look round') }).click();
+    await page.getByRole('button', { name: inGreek('Look around the example') }).click();
     const app = new App(page);
     const left = new Map<string, string>();
     for (const view of VIEWS) {
@@ -162,5 +162,5 @@ test('a language that cannot be fetched is no reason to show nothing', async ({ 
   await page.route(/\/nl-[\w-]+\.json$/, (route) => route.abort());
   await readIn(page, { language: 'nl' });
   await page.goto('/demo');
-  await expect(page.getByRole('button', { name: 'Look round' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Look around the example' })).toBeVisible();
 });

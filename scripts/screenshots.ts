@@ -64,7 +64,7 @@ const browser = await chromium.launch({ ...(executablePath && { executablePath }
 for (const { name, path, width, height, dark, picture, line, probes = 0, settles = 500 } of SHOTS) {
   const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light' });
   await page.goto(`${url}demo`);
-  await page.getByRole('button', { name: 'Look round' }).click();
+  await page.getByRole('button', { name: 'Look around the example' }).click();
   await page.goto(`${url}job/teasel/cable/${path}`);
   await page.locator('main section, main article, main table').first().waitFor();
   await page.evaluate(() => document.fonts.ready);

@@ -19,9 +19,9 @@ const sae = (name: (typeof GAUGE_SIZES)[number]): ConductorSize => ({ system: 's
 
 describe('one name, different amounts of copper', () => {
   test('AWG 2 is 33.631 mm²', () => expect(areaMm2(awg('2'))).toBeCloseTo(33.631, 2));
-  test('95 mm² holds 11.4 % less copper than AWG 4/0', () =>
+  test('95 mm² has 11.4 % less copper than AWG 4/0', () =>
     expect(copperDifferencePercent(metric('95'), awg('4/0'))).toBeCloseTo(-11.4, 1));
-  test('25 mm² holds 18.2 % more copper than AWG 4', () =>
+  test('25 mm² has 18.2 % more copper than AWG 4', () =>
     expect(copperDifferencePercent(metric('25'), awg('4'))).toBeCloseTo(18.2, 1));
   test.each(GAUGE_SIZES)('vehicle gauge %s holds less than AWG of the same name', (name) =>
     expect(areaMm2(sae(name))).toBeLessThan(areaMm2(awg(name))),

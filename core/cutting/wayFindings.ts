@@ -125,8 +125,8 @@ function rubs(rub: Rub, i: number, cable: Cable, kind: CableKind): Finding {
       because,
       ...(!isEnough && {
         remedy: isGround
-          ? msg`Braided sleeve, edge strip, a bushing, or another way.`
-          : msg`A slit hose or a bushing, or another way.`,
+          ? msg`Fit a braided sleeve, an edge strip or a bushing, or choose another route.`
+          : msg`Fit a slit hose or a bushing, or choose another route.`,
       }),
       work: {
         formula: isGround
@@ -137,7 +137,7 @@ function rubs(rub: Rub, i: number, cable: Cable, kind: CableKind): Finding {
           guard ? guard.title : msg`unguarded`,
         ],
         source: msg`craft practice: on the positive it matters far more`,
-        assumes: msg`as said of this way`,
+        assumes: msg`as given for this route`,
       },
     },
     isEnough ? 'holds' : guard || isGround ? 'watch' : 'fails',
@@ -197,7 +197,7 @@ function measured(run: Run): Finding[] {
           : far
             ? msg`The length in use, ${amount(run.lengthMm, 'mm', 0)}, is not the route’s.`
             : msg`Legs, less what the bends cut off their corners.`,
-        ...(far && { remedy: msg`Measure again which of the two is right.` }),
+        ...(far && { remedy: msg`Measure again to see which of the two is right.` }),
         work: {
           formula: msg`L = Σ legs − Σ(2 · r · tan(θ ÷ 2) − r · θ)`,
           substituted: [

@@ -198,7 +198,9 @@ test('supports stand as planned and never bind; the finding opens to how the spa
   // 1 600 mm less 150 at either end: 1 300 mm in three gaps.
   expect(supports).toMatchObject({ value: 1300 / 3, state: 'holds' });
   expect(supports?.close).toBeUndefined();
-  expect(tell(supports?.because).replaceAll('\u2009', ' ')).toMatch(/^4 supports.*at most 457 mm is asked/);
+  expect(tell(supports?.because).replaceAll('\u2009', ' ')).toMatch(
+    /^4 supports.*at most 457 mm apart is allowed/,
+  );
   expect(supports?.work.substituted.map(tell).join(' ').replaceAll('\u2009', ' ')).toContain(
     '= 3, so 433 mm apart',
   );
@@ -295,7 +297,7 @@ describe('when a fitted cable is due', () => {
     const [tighten, look] = duesOf(fitted, practice);
     expect([tighten, look].map((due) => due && dueSays(due)).map(tell)).toEqual([
       'tighten both studs again',
-      'look at it, and tighten to torque',
+      'inspect it, and tighten to torque',
     ]);
     expect(tighten?.work.substituted.map(tell)).toEqual(['2026-03-04 + 30 days = 2026-04-03']);
     expect(look?.work.substituted.map(tell)).toEqual([
@@ -305,7 +307,7 @@ describe('when a fitted cable is due', () => {
     const temporary = { fitted: '2026-10-02', replaceBy: '2026-11-16' };
     const home: Cable = { ...fresh, ends: { ...fresh.ends, B: { ...fresh.ends.B, temporary } } };
     expect(tell(duesOf(home, practice)[0]?.work.substituted[0])).toBe(
-      'end B: fitted 2026-10-02, to be gone by 2026-11-16',
+      'end B: fitted 2026-10-02, to be replaced by 2026-11-16',
     );
   });
   test('days and months are those of the calendar', () => {

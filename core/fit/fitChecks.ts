@@ -120,7 +120,7 @@ function endChecks(name: EndName, cable: Cable, { ends, stacks }: ToFit): FitChe
     detail: boot
       ? msg`The boot that is on the cable is pulled over the lug.`
       : cable.polarity === 'negative'
-        ? msg`Not asked on a negative; covered where a spanner can bridge it to a positive.`
+        ? msg`Not required on a negative; covered where a spanner can bridge it to a positive.`
         : msg`No boot is on this cable: cover the stud, or it is one dropped spanner from a short.`,
     ...(cable.polarity !== 'negative' && { danger: !boot }),
   });
@@ -180,7 +180,7 @@ function wayChecks(cable: Cable): FitCheck[] {
             id: 'fuse',
             title: msg`Fuse`,
             detail: run.starter
-              ? msg`A starter circuit carries none by custom: so its whole way is guarded and booted.`
+              ? msg`By custom a starter circuit carries none: so its whole route is sheathed and booted.`
               : msg`No fuse on this cable: the fuse protecting it is fitted and correctly rated.`,
             ...(run.starter && { danger: true }),
           },
@@ -301,7 +301,7 @@ export function mayTick(
   if (!first) return null;
   return first.state === 'fails'
     ? msg`It is not made live while it fails: ${named(first)}. ${first.because}`
-    : msg`It is not made live while this is not proved: ${named(first)}. Measure it, or answer for doing without it.`;
+    : msg`It is not made live while this is not proved: ${named(first)}. Measure it, or waive it with a name and a reason.`;
 }
 
 /**

@@ -31,14 +31,14 @@ function supportFinding(cable: Cable): Finding {
       value: everyMm,
       unit: 'mm',
       decimals: 0,
-      because: msg`${atMm.length} supports, the first ${amount(first, 'mm', 0)} from stud A, the last ${amount(cable.run.lengthMm - last, 'mm', 0)} before stud B; at most ${amount(mostMm, 'mm', 0)} is asked.`,
+      because: msg`${atMm.length} supports, the first ${amount(first, 'mm', 0)} from stud A, the last ${amount(cable.run.lengthMm - last, 'mm', 0)} before stud B; at most ${amount(mostMm, 'mm', 0)} apart is allowed.`,
       work: {
         formula: msg`gaps = ⌈(L − first − last) ÷ farthest⌉, apart = (L − first − last) ÷ gaps`,
         substituted: [
           msg`between first and last ${amount(spread, 'mm', 0)}`,
           msg`⌈${numeral(spread, 0)} ÷ ${numeral(mostMm, 0)}⌉ = ${atMm.length - 1}, so ${amount(everyMm, 'mm', 0)} apart`,
         ],
-        source: msg`small-craft practice, 457 mm (18 in) at most, or closer where the way says so`,
+        source: msg`small-craft practice, 457 mm (18 in) at most, or closer where the route says so`,
         assumes: msg`the first and the last as near their lugs as each end says, else 150 mm`,
       },
     },
@@ -67,7 +67,7 @@ function listFinding({ cable }: ProofSubject, work: ToFit): Finding {
   if (first) {
     return notProved({
       ...facts,
-      because: msg`${missing.length} of ${checks.length} not looked at yet, the first “${small(first.title)}”.`,
+      because: msg`${missing.length} of ${checks.length} not checked yet, the first “${small(first.title)}”.`,
     });
   }
   return stated(

@@ -61,7 +61,7 @@ function contact(subject: ProofSubject, name: EndName): Finding {
       const wastedW = (Math.max(0, reading.millivolt - CONTACT * reading.amps) / 1000) * reading.amps;
       const because =
         state === 'holds'
-          ? msg`No more than a clean, tight face takes.`
+          ? msg`No more than a clean, tight face loses.`
           : msg`${amount(wastedW * ratedShare(subject, reading.amps), 'W', 1)} for nothing at the rated load.`;
       return atMost({ ...facts, value: reading.millivolt, because }, CONTACT * reading.amps, 0, state);
     },
@@ -119,7 +119,7 @@ function wholeDrop(subject: ProofSubject): Finding {
     title: msg`Stud to stud, rated load`,
     unit: 'mV' as const,
     decimals: 0,
-    remedy: msg`Hunt for the piece that takes it: read across each of them.`,
+    remedy: msg`Find the part that loses it: measure across each of them.`,
     work: {
       formula: msg`Σ (mV ÷ A) · I_rated ≤ (r(T) · L + 2 · R_contact) · I_rated`,
       substituted: parts.map(({ title, milliohm }) =>
@@ -133,7 +133,7 @@ function wholeDrop(subject: ProofSubject): Finding {
   if (!ratedA) {
     return notProved({
       ...facts,
-      because: msg`Its load says no amps that flow for long, so there is nothing to scale to.`,
+      because: msg`Its load has no continuous current, so there is nothing to scale to.`,
     });
   }
   const limit = { kind: 'most' as const, most: should * ratedA };

@@ -23,7 +23,7 @@ export interface Due {
 
 const SAYS: Readonly<Record<Due['what'], Message>> = {
   'tighten again': msg`tighten both studs again`,
-  'look again': msg`look at it, and tighten to torque`,
+  'look again': msg`inspect it, and tighten to torque`,
   replace: msg`replace the get-you-home repair`,
 };
 /** What is to be done, in words. */
@@ -76,8 +76,8 @@ function replaceDue(name: EndName, { fitted, replaceBy }: Temporary): Due {
     since: fitted,
     work: {
       formula: msg`the day that was promised when it was fitted`,
-      substituted: [msg`end ${name}: fitted ${fitted}, to be gone by ${replaceBy}`],
-      source: msg`said on the end, in Ends`,
+      substituted: [msg`end ${name}: fitted ${fitted}, to be replaced by ${replaceBy}`],
+      source: msg`set on the end, in Ends`,
       assumes: '',
     },
   };
@@ -107,10 +107,10 @@ function lookDue(cable: Cable, fitted: string, months: number): Due {
     by,
     since,
     work: {
-      formula: msg`the later of the day it was fitted and the last look that found it fine + the period`,
+      formula: msg`the later of the day it was fitted and the last inspection that found it sound + the period`,
       substituted: [msg`fitted ${fitted}`, msg`${since} + ${months} months = ${by}`],
       source: msg`house practice`,
-      assumes: msg`a look that found something wrong puts nothing off`,
+      assumes: msg`an inspection that found something wrong postpones nothing`,
     },
   };
 }

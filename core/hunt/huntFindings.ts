@@ -23,23 +23,26 @@ function sumFinding(hunt: Hunt): Finding {
     unit: 'mV' as const,
     decimals: 0,
     work: {
-      formula: msg`ΔU = U_posts − U_load; ΔU − Σ U_pieces ≤ what the meters may be off by`,
+      formula: msg`ΔU = U_posts − U_load; ΔU − Σ U_parts ≤ what the meters may be off by`,
       substituted: [] as string[],
-      source: msg`Kirchhoff: what is lost between posts and load is lost in the pieces between them`,
-      assumes: msg`both voltages read to 0.01 V, every reading to 1 % and 0.5 mV, at the amps of its own moment`,
+      source: msg`Kirchhoff: what is lost between posts and load is lost in the parts between them`,
+      assumes: msg`both voltages read to 0.01 V, every reading to 1 % and 0.5 mV, at the current of its own moment`,
     },
   };
   const loaded = loadedOf(hunt);
   if (!loaded) {
     return notProved({
       ...facts,
-      because: msg`Without the volts at posts and load in one moment, and their amps, there is nothing to add up to.`,
+      because: msg`Without the volts at posts and load at one moment, and the current, the sum has nothing to be checked against.`,
     });
   }
   const { known } = knownOf({ ...hunt, loaded: {} });
   const total = totalOf(known, hunt.pieces.length);
   if (total === null) {
-    return notProved({ ...facts, because: msg`Not every piece is read, so the sum cannot be checked yet.` });
+    return notProved({
+      ...facts,
+      because: msg`Not every part is measured, so the sum cannot be checked yet.`,
+    });
   }
   const lost = (loaded.postsV - loaded.loadV) * 1000;
   const pieces = total * loaded.amps;
@@ -53,7 +56,7 @@ function sumFinding(hunt: Hunt): Finding {
         ...facts.work,
         substituted: [
           msg`ΔU = ${numeral(loaded.postsV, 2)} − ${numeral(loaded.loadV, 2)} = ${amount(lost, 'mV', 0)} between posts and load`,
-          msg`Σ U_pieces = ${numeral(total, 3)} mΩ · ${amount(loaded.amps, 'A', 1)} = ${amount(pieces, 'mV', 0)} in ${hunt.pieces.length} pieces`,
+          msg`Σ U_parts = ${numeral(total, 3)} mΩ · ${amount(loaded.amps, 'A', 1)} = ${amount(pieces, 'mV', 0)} in ${hunt.pieces.length} parts`,
         ],
       },
     },
@@ -97,14 +100,14 @@ export function suspectWork(hunt: Hunt, suspect: Suspect, { pieces }: Pick<HuntF
   const read =
     milliohm === null
       ? among.length === 0
-        ? [msg`R is not known: nothing was read across it`]
+        ? [msg`R is not known: nothing was measured across it`]
         : [
             msg`R is known only together with ${named(
               among
                 .filter((place) => place !== suspect.place)
                 .map((place) => pieces[place]?.piece.title ?? ''),
             )}`,
-            msg`its likely part of what they take too much: ${amount(excessMilliohm, 'mΩ', 3)}`,
+            msg`its likely share of what they lose too much: ${amount(excessMilliohm, 'mΩ', 3)}`,
           ]
       : [
           span
@@ -122,8 +125,8 @@ export function suspectWork(hunt: Hunt, suspect: Suspect, { pieces }: Pick<HuntF
     source:
       piece.kind === 'cable'
         ? msg`conductor table, warmed by 0.393 % a kelvin`
-        : msg`milliohms customary for such a piece; its own sheet governs`,
-    assumes: msg`copper at ${amount(hunt.copperC, '°C', 0)}; sound pieces scatter about what they should take, and what is known only with others is shared by Bayes’ rule`,
+        : msg`milliohms customary for such a part; its own sheet governs`,
+    assumes: msg`copper at ${amount(hunt.copperC, '°C', 0)}; sound parts scatter about what is expected of them, and what is known only with others is shared by Bayes’ rule`,
   };
 }
 

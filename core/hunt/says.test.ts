@@ -26,7 +26,7 @@ describe('the end of a hunt, in words', () => {
     const { says, more } = verdictSays(bad);
     expect(plain(says)).toBe('Not the battery: stud, hull side wastes 28 W');
     expect(plain(more)).toBe(
-      'Nothing else takes too much. The bow thruster gets 21.20 V and should get 23.10 V.',
+      'Nothing else loses too much. The bow thruster gets 21.20 V and should get 23.10 V.',
     );
   });
   test('one of several says its share; a source that is not known is not spoken of', () => {
@@ -40,7 +40,7 @@ describe('the end of a hunt, in words', () => {
     });
     expect(plain(says)).toBe('Stud, hull side wastes 28 W');
     expect(plain(more)).toBe(
-      'So does fuse. 50 % of the 57 W that this circuit loses for nothing. Whether anything else takes too much is not shown yet.',
+      'So does fuse. 50 % of the 57 W that this circuit wastes. Whether anything else loses too much is not shown yet.',
     );
   });
   test('a name in capitals stays as it is inside a sentence', () =>
@@ -50,8 +50,8 @@ describe('the end of a hunt, in words', () => {
   test('what is not known yet, and what was read that cannot be', () => {
     const open = { simulated: false, what: 'not yet', mayBe: 3, pieces: 15, atLoad: null } as const;
     expect(inWords(verdictSays(open))).toEqual({
-      says: '3 of 15 pieces may still be the fault',
-      more: 'Read across more of them.',
+      says: '3 of 15 parts could still be faulty',
+      more: 'Measure across more of them.',
     });
     const contradiction = { readings: ['a', 'b'], millivolt: 40, why: 'parts over' } as const;
     expect(tell(contradictionSays(contradiction))).toMatch(/^The parts lose more/);
@@ -67,7 +67,7 @@ describe('the end of a hunt, in words', () => {
     expect(tell(verdictSays({ ...sound, isSourceKnown: true }).more)).not.toBe(
       verdictSays({ ...sound, isSourceKnown: false }).more,
     );
-    expect(tell(verdictSays({ ...sound, isSourceKnown: true, isMended: true }).says)).toMatch(/^Mended/);
+    expect(tell(verdictSays({ ...sound, isSourceKnown: true, isMended: true }).says)).toMatch(/^Repaired/);
     expect(tell(verdictSays({ simulated: false, what: 'nothing read' }).more)).not.toBe('');
   });
 });

@@ -6,8 +6,8 @@ import type { AtLoad, HuntVerdict } from './verdict.ts';
 
 const CONTRADICTIONS: Readonly<Record<Contradiction['why'], Message>> = {
   swapped: msg`More volts at the load than at the posts: the leads are swapped, or it was another moment.`,
-  'parts over': msg`The parts lose more than the whole of them: one of these readings is not true.`,
-  'whole over': msg`The whole loses more than all of its parts: one of these readings is not true.`,
+  'parts over': msg`The parts lose more than the whole: one of these readings is wrong.`,
+  'whole over': msg`The whole loses more than all its parts: one of these readings is wrong.`,
 };
 
 /** Why readings cannot all be true, in a sentence. */
@@ -37,13 +37,13 @@ export function verdictSays(verdict: HuntVerdict): { readonly says: Message; rea
   switch (verdict.what) {
     case 'contradiction':
       return {
-        says: msg`These readings cannot all be true`,
+        says: msg`These readings cannot all be right`,
         more: msg`${contradictionSays(verdict.contradiction)} They disagree by ${amount(verdict.contradiction.millivolt, 'mV', 0)}: read them again, with the load as it was.`,
       };
     case 'nothing read':
       return {
-        says: msg`Nothing is read yet`,
-        more: msg`Begin with the amps and the volts at the posts and at the load, in one moment under load. Then read across the pieces.`,
+        says: msg`Nothing is measured yet`,
+        more: msg`Begin with the current and the volts at the posts and at the load, at one moment under load. Then measure across the parts.`,
       };
     case 'cable':
     case 'joint':
@@ -61,10 +61,10 @@ export function verdictSays(verdict: HuntVerdict): { readonly says: Message; rea
       const share =
         circuitWastedW === null
           ? ''
-          : msg`${numeral((wastedW / circuitWastedW) * 100, 0)} % of the ${amount(circuitWastedW, 'W', 0)} that this circuit loses for nothing. `;
+          : msg`${numeral((wastedW / circuitWastedW) * 100, 0)} % of the ${amount(circuitWastedW, 'W', 0)} that this circuit wastes. `;
       const rest = isAll
-        ? msg`Nothing else takes too much.`
-        : msg`Whether anything else takes too much is not shown yet.`;
+        ? msg`Nothing else loses too much.`
+        : msg`Whether anything else loses too much is not shown yet.`;
       return {
         says: msg`${battery}${lower(piece.title, battery !== '')} wastes ${amount(wastedW, 'W', wastedW < 10 ? 1 : 0)}`,
         more: verbatim`${others}${share}${rest}${atLoad && verbatim` ${atLoadSays(atLoad)}`}`,
@@ -73,26 +73,26 @@ export function verdictSays(verdict: HuntVerdict): { readonly says: Message; rea
     case 'battery':
       return {
         says: msg`The battery itself: it falls by ${amount(verdict.sagV, 'V', 2)} under load`,
-        more: msg`The way to the load and back takes what it should. Charge it, test it, and look at its links.`,
+        more: msg`The circuit to the load and back loses what it should. Charge the battery, test it, and inspect its links.`,
       };
     case 'nothing wrong':
       return {
         says: verdict.isMended
-          ? msg`Mended: every piece takes what it should`
+          ? msg`Repaired: every part reads as it should`
           : msg`Every part reads as it should`,
         more: verdict.isSourceKnown
-          ? msg`Neither the source nor the way is at fault at this load.`
+          ? msg`Neither the source nor the circuit is at fault at this load.`
           : msg`Whether the source sags is not known: read its posts at rest and under load.`,
       };
     case 'cannot tell':
       return {
-        says: msg`${verdict.mayBe} of ${verdict.pieces} pieces may still be the fault`,
+        says: msg`${verdict.mayBe} of ${verdict.pieces} parts could still be faulty`,
         more: msg`This meter cannot resolve the difference: take more amps, or a meter of finer resolution.`,
       };
     case 'not yet':
       return {
-        says: msg`${verdict.mayBe} of ${verdict.pieces} pieces may still be the fault`,
-        more: atLoadSays(verdict.atLoad) || msg`Read across more of them.`,
+        says: msg`${verdict.mayBe} of ${verdict.pieces} parts could still be faulty`,
+        more: atLoadSays(verdict.atLoad) || msg`Measure across more of them.`,
       };
   }
 }

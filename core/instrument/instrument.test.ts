@@ -74,7 +74,7 @@ describe('a pattern that cannot be meant is refused in a sentence', () => {
     ['<value> <value>', 'mm', /once/],
     ['<value> <unit> <unit>', '', /once/],
     ['<value> <figure>', 'mm', /“<figure>” is nothing/],
-    ['<value>', '', /say no unit/],
+    ['<value>', '', /give no unit/],
     ['<value>', 'kg', /“kg” is no unit/],
     ['<skip><skip><skip><skip><skip><value>', 'mm', /four times/],
   ])('%s', (pattern, unit, sentence) => {

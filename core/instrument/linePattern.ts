@@ -34,14 +34,14 @@ export function compileLine(pattern: string, unit: string, kind: InstrumentKind)
   const unknown = named.find((part) => !Object.hasOwn(PARTS, part));
   if (unknown !== undefined) return refuse(say`“<${unknown}>” is nothing: use <value>, <unit> and <skip>.`);
   const count = (what: string) => named.filter((part) => part === what).length;
-  if (count('value') !== 1) return refuse(say`Say once where the figure stands: <value>.`);
-  if (count('unit') > 1) return refuse(say`A line has one unit: say <unit> once.`);
+  if (count('value') !== 1) return refuse(say`Mark once where the figure is: <value>.`);
+  if (count('unit') > 1) return refuse(say`A line has one unit: give <unit> once.`);
   if (count('skip') > 4) return refuse(say`At most four times <skip>.`);
   const saysUnit = count('unit') === 1;
   if (!saysUnit && inUnitOf(kind, 1, unit) === null) {
     return refuse(
       unit === ''
-        ? say`Its lines say no unit: say which it is, ${unitsOf(kind).slice(0, 4).join(', ')}.`
+        ? say`Its lines give no unit: enter which it is, ${unitsOf(kind).slice(0, 4).join(', ')}.`
         : say`“${unit}” is no unit of this instrument: ${unitsOf(kind).slice(0, 6).join(', ')}.`,
     );
   }

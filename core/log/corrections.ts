@@ -54,7 +54,7 @@ export interface Said extends Signed {
 /** What is wrong with a new wording, in a sentence; empty where nothing is. */
 export function badFact(cable: Cable, fact: Fact, now: string): string {
   const { of, longest } = FACTS[fact];
-  if (now === of(cable)) return say`That is what it says already.`;
+  if (now === of(cable)) return say`It says that already.`;
   if (fact === 'tag' && now.trim() === '') return say`A cable needs a tag.`;
   if (fact === 'jacket' && !(JACKETS as readonly string[]).includes(now))
     return say`A jacket is one of ${JACKETS.join(', ')}.`;

@@ -14,13 +14,13 @@ export interface DueEvent {
 
 const TITLES = {
   'tighten again': say`Tighten again`,
-  'look again': say`Look at`,
+  'look again': say`Inspect`,
   replace: say`Replace`,
 } as const;
 const DOES = {
   'tighten again': say`Isolate and tag first: a battery cannot be switched off. Tighten both studs to their torque and record it.`,
   'look again': say`Heat marks, green copper, rubbed jacket, loose supports, boots in place. Tighten to torque. Record what was found.`,
-  replace: say`A get-you-home repair: it must be gone by this day.`,
+  replace: say`A get-you-home repair: it must be replaced by this day.`,
 } as const;
 
 /** What a calendar is told of everything due. */

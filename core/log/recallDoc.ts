@@ -19,7 +19,7 @@ export function recallDoc(
       { title: say`from and to`, width: 0.3 },
       { title: say`fitted`, width: 0.12 },
       { title: say`why`, width: 0.26 },
-      { title: say`looked at, by`, width: 0.2 },
+      { title: say`inspected, by`, width: 0.2 },
     ],
     sections: jobs.map((title) => ({
       title,
@@ -36,6 +36,6 @@ export function recallDoc(
           ];
         }),
     })),
-    foot: say`Do not use a listed cable until it has been looked at. Local codes, class rules and licensed persons come first.`,
+    foot: say`Do not use a listed cable until it has been inspected. Local codes, class rules and licensed persons come first.`,
   };
 }

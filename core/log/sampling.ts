@@ -67,21 +67,21 @@ export function samplesFinding(pulls: readonly SamplePull[], limitN: number): Fi
     work: {
       formula: msg`mean − 3 s ≥ force that must be held`,
       substituted: [msg`n = ${apart.length} pulled apart, ${heldN} held and were not pulled further`],
-      source: msg`three standard deviations below the mean: about one crimp in a thousand lies under it`,
-      assumes: msg`made alike, by the same die, lug and cable; strengths scatter evenly about their mean`,
+      source: msg`three standard deviations below the mean: about one crimp in a thousand is under it`,
+      assumes: msg`identical, by the same die, lug and cable; strengths scatter evenly about their mean`,
     },
   };
   const weak = apart.filter((forceN) => forceN < limitN);
   if (weak.length > 0) {
     const least = Math.min(...weak);
-    const because = msg`One gave at ${amount(least, 'N', 0)}; ${amount(limitN, 'N', 0)} must be held.`;
+    const because = msg`One failed at ${amount(least, 'N', 0)}; ${amount(limitN, 'N', 0)} must be held.`;
     return atLeast({ ...facts, title: msg`Strength, least`, value: least, because }, limitN, 'fails');
   }
   if (apart.length < LEAST_PIECES)
     return notProved(
       {
         ...facts,
-        because: msg`Too few: ${apart.length} pulled apart, and fewer than ${LEAST_PIECES} say nothing of how they scatter.`,
+        because: msg`Too few: ${apart.length} pulled apart, and fewer than ${LEAST_PIECES} do not show how they scatter.`,
       },
       { kind: 'least', least: limitN },
     );
@@ -95,8 +95,8 @@ export function samplesFinding(pulls: readonly SamplePull[], limitN: number): Fi
   const state = sure >= limitN ? 'holds' : 'watch';
   const because =
     state === 'holds'
-      ? msg`Nearly every crimp made alike holds what it must.`
-      : msg`Each sample held, but they scatter so much that some crimp made alike may not.`;
+      ? msg`Nearly every identical crimp holds what it must.`
+      : msg`Each sample held, but they scatter so much that some identical crimp may not.`;
   return sure > 0
     ? atLeast({ ...facts, value: sure, because, work: { ...facts.work, substituted } }, limitN, state)
     : stated({ ...facts, value: sure, because, work: { ...facts.work, substituted } }, 'watch');

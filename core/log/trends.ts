@@ -139,7 +139,7 @@ export function controlOf(values: readonly number[]): Control | null {
         msg`${digits(mean, 3)} ± 2.66 · ${digits(range, 4)} = ${digits(mean - reach, 3)} to ${digits(mean + reach, 3)}, of the oldest ${base.length}`,
       ],
       source: msg`chart for individual values after Shewhart: three standard deviations`,
-      assumes: msg`the oldest crimps were made as the shop means them`,
+      assumes: msg`the oldest crimps were made as the shop intends`,
     },
   };
 }
@@ -158,7 +158,7 @@ export function signalsOf(values: readonly number[], control: Control): Signal[]
             kind: 'outside',
             from: i,
             to: i,
-            says: msg`One ${value > control.upper ? msg`over` : msg`under`} its limits: look at that crimp.`,
+            says: msg`One ${value > control.upper ? msg`over` : msg`under`} its limits: check that crimp.`,
           },
         ]
       : [],
@@ -177,7 +177,7 @@ export function signalsOf(values: readonly number[], control: Control): Signal[]
       kind: 'one way',
       from,
       to: to + 1,
-      says: msg`${to - from + 1} steps running ${sign > 0 ? msg`up: look at the press and its dies` : msg`down: look at the calliper and the lugs`}.`,
+      says: msg`${to - from + 1} in a row ${sign > 0 ? msg`up: check the press and its dies` : msg`down: check the calliper and the lugs`}.`,
     }));
   return [...outside, ...side, ...way].sort((a, b) => a.to - b.to);
 }

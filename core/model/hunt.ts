@@ -81,7 +81,7 @@ export const huntSchema = z
   .check(
     z.refine(({ pieces }) => new Set(pieces.map((own) => own.id)).size === pieces.length, {
       path: ['pieces'],
-      message: say`two pieces have the same id`,
+      message: say`two parts have the same id`,
     }),
   );
 

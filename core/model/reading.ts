@@ -9,7 +9,7 @@ export const LOOK_ITEMS = {
   hexagon: msg`hexagon even all round`,
   strands: msg`no strand outside the barrel`,
   home: msg`copper seen in the sight hole or felt at the bottom`,
-  gap: msg`gap at the mouth as asked`,
+  gap: msg`gap at the mouth as specified`,
   ears: msg`ears filed, barrel not cracked`,
   palm: msg`palm flat, clean, not bent`,
   sleeve: msg`sleeve stops short of the palm`,

@@ -10,7 +10,7 @@ const THINGS: Readonly<Record<string, (item: Fields, n: number) => string>> = {
   jobs: ({ title }, n) => say`job ${textOf(title) || n}`,
   cables: ({ tag }, n) => say`cable ${textOf(tag) || n}`,
   hunts: ({ title }, n) => say`hunt ${textOf(title) || n}`,
-  pieces: ({ title }, n) => say`piece ${textOf(title) || n}`,
+  pieces: ({ title }, n) => say`part ${textOf(title) || n}`,
   studs: ({ name }, n) => say`stud ${textOf(name) || n}`,
   survey: ({ tag }, n) => say`old cable ${textOf(tag) || n}`,
   lugs: ({ label }, n) => say`lug ${textOf(label) || n}`,

@@ -151,8 +151,8 @@ function duesDoc(job: Job, cables: readonly WorkedCable[], { practice }: Shop): 
     .flatMap(({ cable }) => duesOf(cable, practice).map((due) => ({ cable, due })))
     .sort((a, b) => a.due.by.localeCompare(b.due.by));
   return {
-    title: say`When to come back`,
-    subtitle: say`${job.title}. Tighten again after ${practice.service.retorqueDays} days; look every ${practice.service.lookMonths} months.`,
+    title: say`Next inspection`,
+    subtitle: say`${job.title}. Retighten after ${practice.service.retorqueDays} days; inspect every ${practice.service.lookMonths} months.`,
     columns: [
       { title: say`by`, width: 0.16 },
       { title: say`cable`, width: 0.14 },

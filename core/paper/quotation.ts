@@ -72,6 +72,6 @@ export function quotationDoc({ job, shop, cables, kit, quote, terms, day, until 
         ],
       },
     ],
-    foot: say`${shop.name}. It stands until ${dayText(until)}. Fitting, and what local codes ask of a licensed person, are not in it.`,
+    foot: say`${shop.name}. Valid until ${dayText(until)}. Fitting, and what local codes require of a licensed person, are not included.`,
   };
 }

@@ -38,7 +38,7 @@ export function recordIndexHtml(
     ).join('');
     return `<tr><th>${escapeHtml(record.tag)}</th><td>${escapeHtml(say`${record.from} to ${record.to}`)}</td><td>${escapeHtml(STATE_SAYS[record.state])}${record.simulated ? say`, SIMULATED READINGS` : ''}</td><td>${escapeHtml(record.verdict)}</td><td><a href="records/${name}.pdf">${escapeHtml(say`record`)}</a> <a href="records/${name}.json">${escapeHtml(say`data`)}</a> <a href="drawings/${name}.svg">${escapeHtml(say`drawing`)}</a>${pictures}</td></tr>`;
   });
-  const headings = [say`Cable`, say`Way`, say`Verdict`, say`Why`, say`Files`]
+  const headings = [say`Cable`, say`Route`, say`Verdict`, say`Why`, say`Files`]
     .map((words) => `<th>${escapeHtml(words)}</th>`)
     .join('');
   const intro = say`Test record of ${cables.length} cable, written ${day}. The job itself:¦Test records of ${cables.length} cables, written ${day}. The job itself:`;

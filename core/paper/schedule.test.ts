@@ -104,7 +104,7 @@ describe('a schedule from elsewhere', () => {
     ['a length of nothing', 'X-2,0', 'length mm', /out of range/],
     ['a word for a length', 'X-2,long', 'length mm', /./],
     ['no tag', ',900', 'tag', /empty/],
-    ['a tag twice', 'X-1,900', 'tag', /row 2 already/],
+    ['a tag twice', 'X-1,900', 'tag', /already in row 2/],
   ])('%s is named by its row', (_, row, column, sentence) => {
     const { cables, problems } = read(`tag,length mm\nX-1,900\n${row}\n`);
     expect(cables.map(({ tag }) => tag)).toEqual(['X-1']);

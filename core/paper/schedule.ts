@@ -205,7 +205,7 @@ export function readSchedule(
       fields;
     const before = seen.get(String(tag));
     if (before !== undefined) {
-      found.push({ row, column: 'tag', sentence: say`“${String(tag)}” stands in row ${before} already.` });
+      found.push({ row, column: 'tag', sentence: say`“${String(tag)}” is already in row ${before}.` });
       return [];
     }
     seen.set(String(tag), row);

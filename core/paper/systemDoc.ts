@@ -145,13 +145,13 @@ export function systemDocs(
     },
     {
       title: say`Cables of the system`,
-      subtitle: say`Continuous current of the held states, the most of all states, and the fuse that protects each`,
+      subtitle: say`Current in continuous states, the most of all states, and the fuse that protects each`,
       columns: [
         { title: say`tag`, width: 0.1 },
         { title: say`from`, width: 0.22 },
         { title: say`to`, width: 0.22 },
         { title: say`size`, width: 0.12 },
-        { title: say`held A`, width: 0.1, right: true },
+        { title: say`continuous A`, width: 0.1, right: true },
         { title: say`most A`, width: 0.1, right: true },
         { title: say`fuse`, width: 0.14 },
       ],

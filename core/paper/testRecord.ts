@@ -110,10 +110,10 @@ function historyOf(cable: Cable): string[] {
       ({ at, by, end, what }) => say`${at.slice(0, 10)} ${by}: end ${end} done again, ${faultSays(what)}`,
     ),
     ...cable.waivers.map(
-      ({ at, by, finding, why }) => say`${at.slice(0, 10)} ${by}: does without ${finding}, ${why}`,
+      ({ at, by, finding, why }) => say`${at.slice(0, 10)} ${by}: waives ${finding}, ${why}`,
     ),
     ...cable.passed.map(
-      ({ at, by, gate, reason }) => say`${at.slice(0, 10)} ${by}: went past “${gate}”, ${reason}`,
+      ({ at, by, gate, reason }) => say`${at.slice(0, 10)} ${by}: overrode “${gate}”, ${reason}`,
     ),
     ...struck,
     ...(cable.nonconformances ?? []).map(

@@ -68,7 +68,7 @@ const ofSchool = (school: School, title: Message, binds: Message, shown: Message
   group: 'Gauge',
   answers: ([true, false] as const).map((on) => ({
     id: `school-${school}=${on}`,
-    title: on ? msg`counts‖of a method` : msg`is shown`,
+    title: on ? msg`counts‖of a method` : msg`for information`,
     says: on ? binds : shown,
     taken: ({ schools }) => schools[school] === on,
     take: (practice) => ({ ...practice, schools: { ...practice.schools, [school]: on } }),
@@ -80,20 +80,20 @@ export const QUESTIONS: readonly Question[] = [
   ofSchool(
     'quick',
     msg`Printed chart, 3 % and 10 % drop`,
-    msg`One look at a chart on the wall; cold copper, drop alone, so heat must be guarded elsewhere.`,
+    msg`One look at a chart on the wall; cold copper, drop alone, so heat must be checked elsewhere.`,
     msg`A second opinion, and decides nothing.`,
   ),
   ofSchool(
     'inch',
-    msg`Table of allowed amps, inch gauge`,
-    msg`What many surveyors open first; small craft, heat alone.`,
-    msg`Beside the others, for whoever asks.`,
+    msg`Ampacity table, inch gauge`,
+    msg`What many surveyors consult first; small craft, heat alone.`,
+    msg`Shown beside the others, decides nothing.`,
   ),
   ofSchool(
     'metric',
-    msg`Table of allowed amps, metric`,
+    msg`Ampacity table, metric`,
     msg`The metric small-craft rule; heat alone.`,
-    msg`Beside the others, for whoever asks.`,
+    msg`Shown beside the others, decides nothing.`,
   ),
   ofSchool(
     'heat',
@@ -142,7 +142,7 @@ export const QUESTIONS: readonly Question[] = [
       [
         'pluck',
         msg`remove a few`,
-        msg`As many as the workmanship class lets go; the ampacity left is computed.`,
+        msg`As many as the workmanship class allows; the ampacity left is calculated.`,
       ],
     ]),
   },
@@ -161,7 +161,7 @@ export const QUESTIONS: readonly Question[] = [
     group: 'Crimps',
     answers: ofField('crimps', [
       [1, msg`one`, msg`Quicker; enough for a wide die on a short barrel.`],
-      [2, msg`two`, msg`More length pressed; wants a barrel that takes both.`],
+      [2, msg`two`, msg`More length pressed; needs a barrel that takes both.`],
     ]),
   },
   {
@@ -239,7 +239,7 @@ export const QUESTIONS: readonly Question[] = [
       [
         'battery gun',
         msg`battery gun`,
-        msg`Where there is no mains: thin wall, and lined sleeves up to 12 mm; more than that it does not get hot.`,
+        msg`Where there is no mains: thin wall, and lined sleeves up to 12 mm; it does not heat more than that.`,
       ],
       ['torch', msg`gentle torch`, msg`Quick anywhere; always moving, never the blue flame.`],
     ]),
@@ -261,7 +261,7 @@ export const QUESTIONS: readonly Question[] = [
     group: 'Proof',
     answers: ofField('pull', [
       ['least', msg`least`, msg`The small-craft and metric least: a proof that does not hurt the cable.`],
-      ['usual', msg`usual`, msg`What published pull-out tests ask: on samples that are then spent.`],
+      ['usual', msg`usual`, msg`What published pull-out tests require: on samples that are then used up.`],
       ['heaviest', msg`heaviest`, msg`60 N/mm²: samples only, in a guarded rig.`],
     ]),
   },
@@ -273,12 +273,12 @@ export const QUESTIONS: readonly Question[] = [
       [
         'at the limit',
         msg`the limit`,
-        msg`Up to the limit it passes; what the instrument cannot tell from the limit is watched.`,
+        msg`Up to the limit it passes; what the instrument cannot separate from the limit is watched.`,
       ],
       [
         'guarded',
         msg`the limit, guarded`,
-        msg`What the instrument cannot tell from the limit is not proved: what an inspector expects.`,
+        msg`What the instrument cannot separate from the limit is not proved: what an inspector expects.`,
       ],
     ]),
   },
@@ -304,7 +304,7 @@ export const QUESTIONS: readonly Question[] = [
       [
         true,
         msg`maker and inspector`,
-        msg`Somebody who did not make it looks at it and signs; nothing is sealed without both.`,
+        msg`Somebody who did not make it inspects it and signs; nothing is sealed without both.`,
       ],
     ]),
   },
@@ -316,7 +316,7 @@ export const QUESTIONS: readonly Question[] = [
       [
         'when in doubt',
         msg`in doubt`,
-        msg`A check that failed holds the die back; none is asked by the calendar.`,
+        msg`A check that failed holds the die back; none is required by the calendar.`,
       ],
       [
         'each day',
@@ -360,7 +360,7 @@ export const QUESTIONS: readonly Question[] = [
         msg`1 in 10`,
         msg`The first piece, then one in ten: a small shop that changes lugs and hands often.`,
       ],
-      [25, msg`1 in 25`, msg`The first piece, then one in 25: one lug spent for a day’s work or two.`],
+      [25, msg`1 in 25`, msg`The first piece, then one in 25: one lug used up for a day’s work or two.`],
       [
         50,
         msg`1 in 50`,
@@ -377,7 +377,7 @@ export const QUESTIONS: readonly Question[] = [
         [
           msg`nothing`,
           [],
-          msg`Look, callipers, pull, whole resistance and insulation; the rest when in doubt.`,
+          msg`Visual, callipers, pull, whole resistance and insulation; the rest when in doubt.`,
         ],
         [
           msg`joint`,
@@ -387,12 +387,12 @@ export const QUESTIONS: readonly Question[] = [
         [
           msg`joint, section`,
           ['joint', 'section'],
-          msg`A crimp made alike is sawn as well: costs a lug and an hour, shows the air itself.`,
+          msg`An identical crimp is sawn as well: costs a lug and an hour, shows the air itself.`,
         ],
         [
           msg`under load`,
           ['drop', 'thermal'],
-          msg`Volts and warmth once it carries: needs the load, and time.`,
+          msg`Volts and temperature once it carries: needs the load, and time.`,
         ],
       ] as const
     ).map(([title, also, says]) => ({

@@ -63,9 +63,9 @@ export function flatsProof<R extends Judgeable>(
       const value = valueMm(reading);
       const because =
         value < window.leastMm
-          ? msg`Under the die: it was another die.`
+          ? msg`Smaller than the die: a different die was used.`
           : value > window.mostMm
-            ? msg`Over: the die did not shut.`
+            ? msg`Larger than the die: it did not shut.`
             : msg`The die closed fully.`;
       return within({ ...facts, value, because }, window.leastMm, window.mostMm);
     },

@@ -29,7 +29,7 @@ export function measured(finding: Finding, parts: readonly Part[]): Finding {
   const digits = intervalDigits(uncertainty, finding.decimals);
   return {
     ...turnedTo(known, 'watch', {
-      because: msg`${finding.because} It is ± ${amount(uncertainty, finding.unit, digits)} and ${amount(room, finding.unit, digits)} from its limit: it cannot be told from it.`,
+      because: msg`${finding.because} It is ± ${amount(uncertainty, finding.unit, digits)} and ${amount(room, finding.unit, digits)} from its limit: too close to decide.`,
       remedy: wouldTell(finding, counting, room),
     }),
     untold: true,
@@ -48,8 +48,8 @@ function wouldTell({ unit, decimals }: Finding, parts: readonly Part[], room: nu
   const left = (room / COVERAGE) ** 2 - others.reduce((sum, { standard }) => sum + standard ** 2, 0);
   const cause = msg`The most of it comes from ${largest?.what ?? ''}.`;
   return left > 0
-    ? msg`${cause} Brought down to ± ${amount(Math.sqrt(3 * left), unit, decimals + 2)}, it would tell.`
-    : msg`${cause} No better instrument alone would tell: make it again further from the limit, or prove it in another way.`;
+    ? msg`${cause} Brought down to ± ${amount(Math.sqrt(3 * left), unit, decimals + 2)}, it would decide.`
+    : msg`${cause} No better instrument alone would decide: make it again further from the limit, or prove it in another way.`;
 }
 
 /**

@@ -130,7 +130,7 @@ export function heldBack(shop: Checked, die: Die, today: string | null): Message
     return msg`The check crimp of ${bad.check.at.slice(0, 10)} with ${dieSays(bad.die)} failed: its tool is held back. A good check with ${dieSays(die)} frees it.`;
   const due = shop.tools.find(({ id }) => id === die.toolId)?.due;
   if (due !== undefined && today !== null && due < today)
-    return msg`The check of its tool was due on ${due}: it is held back until it is checked, and the day set anew.`;
+    return msg`The check of its tool was due on ${due}: it is held back until it is checked and a new day is set.`;
   const { checkCrimps = 'when in doubt' } = shop.practice;
   if (checkCrimps === 'each day' && today !== null && last?.at.slice(0, 10) !== today)
     return msg`No check crimp of today: this shop checks each die before its first crimp of a day.`;

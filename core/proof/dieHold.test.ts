@@ -142,7 +142,7 @@ describe('a shop that saws or pulls its check crimps', () => {
     expect(own({ voidShare: 0.3 }, 'section')).toMatch(/Too much air/);
     expect(own({}, 'pull')).toMatch(/was not pulled/);
     expect(own({ pull: { forceN: 3000, held: true } }, 'pull')).toBe('');
-    expect(own({ pull: { forceN: 50, held: true } }, 'pull')).toMatch(/is asked/);
+    expect(own({ pull: { forceN: 50, held: true } }, 'pull')).toMatch(/is required/);
     expect(own({ pull: { forceN: 900, held: false } }, 'pull')).toMatch(/slipped/);
     // What was done shows, asked for or not.
     expect(own({ voidShare: 0.3 }, 'pull')).toMatch(/Too much air|not pulled/);

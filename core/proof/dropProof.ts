@@ -117,7 +117,7 @@ export function lengthDrop(subject: ProofSubject): Finding {
       const because =
         reading.millivolt <= most
           ? msg`The copper is what it is sold as.`
-          : msg`More than its table allows: thinner copper, damage, or it is warmer than said.`;
+          : msg`More than its table allows: thinner copper, damage, or it is warmer than entered.`;
       return atMost({ ...facts, value: reading.millivolt, because }, most);
     },
     dropParts(subject),

@@ -91,13 +91,13 @@ function look(subject: ProofSubject, end: ResolvedEnd): Finding {
     unit: `of ${items.length}`,
     decimals: 0,
     end: end.name,
-    missing: msg`Not looked at yet.`,
-    remedy: msg`Go down the list with the end in your hand.`,
+    missing: msg`Not inspected yet.`,
+    remedy: msg`Go through the list with the end in your hand.`,
     work: {
-      formula: msg`every thing on the list right`,
+      formula: msg`every item on the list right`,
       substituted: [],
       source: msg`craft practice`,
-      assumes: msg`looked at in good light, sleeve and all`,
+      assumes: msg`inspected in good light, sleeve and all`,
     },
   };
   return judge<ReadingOf<'look'>>(
@@ -116,7 +116,7 @@ function look(subject: ProofSubject, end: ResolvedEnd): Finding {
         wrong.length > 0
           ? msg`Failed: ${says(wrong)}.`
           : open.length > 0
-            ? msg`${open.length} still to look at.`
+            ? msg`${open.length} still to inspect.`
             : msg`All ${items.length} right.`;
       return stated({ ...facts, value: items.filter((item) => marks[item]).length, because }, state);
     },

@@ -96,7 +96,7 @@ describe('millivolts under load', () => {
   });
 });
 
-describe('a sample made alike', () => {
+describe('an identical sample', () => {
   test('sawn and packed holds; with air it is watched or fails', () => {
     expect(state([good.section('A', { voidShare: 0.01 })], 'section.A')).toBe('holds');
     expect(state([good.section('A', { voidShare: 0.1 })], 'section.A')).toBe('fails');
@@ -200,7 +200,7 @@ describe('doing without a reading', () => {
     const { verdict, findings } = prove(missing, { waivers: [waiver] });
     expect(inWords(verdict)).toMatchObject({
       state: 'watch',
-      sentence: 'Not all proved: S. Wren answers for doing without pull of end B',
+      sentence: 'Not all proved: S. Wren waives pull of end B',
     });
     expect(findings.find(({ id }) => id === 'pull.B')).toMatchObject({
       state: 'unproved',

@@ -66,7 +66,7 @@ function pull(subject: ProofSubject, join: ResolvedJoin): Finding {
     decimals: 0,
     limit: { kind: 'least', least: target },
     missing: msg`Not pulled yet: ${amount(target, 'N', 0)}, ${amount(kilogramsToHang(target), 'kg', 1)} to hang.`,
-    remedy: msg`One pull through the join tries both crimps. Over ${amount(100, 'kg', 0)}: a load cell and a guarded rig.`,
+    remedy: msg`One pull through the join tests both crimps. Over ${amount(100, 'kg', 0)}: a load cell and a guarded rig.`,
     work: {
       formula: msg`as an end of this size`,
       substituted: [msg`${amount(target, 'N', 0)}, held one minute`],

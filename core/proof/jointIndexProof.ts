@@ -29,7 +29,7 @@ export function jointIndexProof(subject: ProofSubject, end: ResolvedEnd): Findin
     remedy:
       span > 0
         ? msg`Needs a four-wire meter that resolves ${resolutionWords(resolutionNeeded(span), 'mΩ')}; a hand multimeter cannot see it.`
-        : msg`Choose the lug first: its barrel is what the crimp is held against.`,
+        : msg`Choose the lug first: its barrel is what the crimp is compared with.`,
     work: {
       formula: msg`index = (R − r·x)/(r·L_barrel)`,
       substituted: last && barrelMm > 0 ? [substituted(last, barrelMm)] : [],

@@ -99,7 +99,7 @@ function byInstrument(
   const { title, resolution, due } = instrument;
   if (needs && resolution === undefined)
     return turnedTo(finding, 'unproved', {
-      because: msg`What ${title} resolves is not given, and this needs ${resolutionWords(needs.least, needs.unit)}.`,
+      because: msg`The resolution of ${title} is not given, and this needs ${resolutionWords(needs.least, needs.unit)}.`,
     });
   if (needs && resolution !== undefined && resolution > needs.least * (1 + 1e-9)) {
     return stated(

@@ -21,7 +21,7 @@ export function nonconformanceFindings({ nonconformances = [] }: Pick<Cable, 'no
           : verbatim`${at.slice(0, 10)} ${by}: ${cause}`,
       ),
       source: msg`the log of this shop`,
-      assumes: msg`whoever closes one has looked at this cable`,
+      assumes: msg`whoever closes one has inspected this cable`,
     },
   };
   const [first] = open;
@@ -30,7 +30,7 @@ export function nonconformanceFindings({ nonconformances = [] }: Pick<Cable, 'no
       notProved({
         ...facts,
         because: msg`Recalled on ${first.at.slice(0, 10)}: ${first.cause}`,
-        remedy: msg`Look at the cable, then say under Log, Recall what was done.`,
+        remedy: msg`Inspect the cable, then enter under Log, Recall what was done.`,
       }),
     ];
   return [

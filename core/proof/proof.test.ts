@@ -75,7 +75,7 @@ describe('a crimp that did not shut', () => {
     const readings = [...GOOD, flats('B', DIE * 1.04)];
     expect(inWords(finding(readings, 'across-flats.B'))).toMatchObject({
       state: 'fails',
-      because: 'Over: the die did not shut.',
+      because: 'Larger than the die: it did not shut.',
     });
     expect(prove(readings).verdict.state).toBe('fails');
   });

@@ -57,18 +57,18 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
     decimals: 0,
     end: end.name,
     limit: { kind: 'least', least: targets.leastN },
-    missing: msg`Not pulled yet: ${hang(forceToPull(targets.leastN, {}))} to hang, so that it can be told from the least.`,
+    missing: msg`Not pulled yet: ${hang(forceToPull(targets.leastN, {}))} to hang, so that it is clearly above the least.`,
     remedy:
       kilogramsToHang(asked) > HANG_LIMIT_KG
         ? msg`${wantsSample ? msg`And a sample with ${hang(asked)}. ` : ''}Over ${amount(100, 'kg', 0)}: use a load cell and a guarded rig. Never hang a person.`
-        : msg`Hang ${amount(kilogramsToHang(forceToPull(targets.leastN, {})), 'kg', 1)} for one minute, feet clear of the load.${wantsSample ? msg` And a sample made alike with ${amount(kilogramsToHang(asked), 'kg', 1)}.` : ''}`,
+        : msg`Hang ${amount(kilogramsToHang(forceToPull(targets.leastN, {})), 'kg', 1)} for one minute, feet clear of the load.${wantsSample ? msg` And an identical sample with ${amount(kilogramsToHang(asked), 'kg', 1)}.` : ''}`,
     work: {
       formula: msg`the greater of the small-craft row by gauge and the metric row`,
       substituted: [
         msg`least ${amount(targets.leastN, 'N', 0)} = ${amount(kilogramsToHang(targets.leastN), 'kg', 1)}`,
         msg`usual ${amount(targets.usualN, 'N', 0)} = ${amount(kilogramsToHang(targets.usualN), 'kg', 1)}; heaviest ${amount(targets.heaviestN, 'N', 0)} = ${amount(kilogramsToHang(targets.heaviestN), 'kg', 1)}`,
-        msg`this shop asks the ${term(school)}`,
-        msg`to be told from the least: ${amount(targets.leastN, 'N', 0)} + U = ${amount(forceToPull(targets.leastN, {}), 'N', 0)}, by a usual scale`,
+        msg`this shop requires the ${term(school)}`,
+        msg`clearly above the least: ${amount(targets.leastN, 'N', 0)} + U = ${amount(forceToPull(targets.leastN, {}), 'N', 0)}, by a usual scale`,
       ],
       source: msg`ABYC E-11 and ISO 10133 tensile tables; UL 486A-B; IEC 61238-1 class A`,
       assumes: msg`held one minute; a cable that will be used is pulled no harder than the least, harder pulls are for samples`,
@@ -90,7 +90,7 @@ export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {
   return stated(
     {
       ...proof,
-      because: msg`It held the least; a sample made alike must hold ${hang(asked)}, and none did yet.`,
+      because: msg`It held the least; an identical sample must hold ${hang(asked)}, and none did yet.`,
     },
     'unproved',
   );
@@ -103,12 +103,12 @@ export function pulled(
   targetN: number,
 ): Finding {
   const judged = { ...facts, value: forceN };
-  const which = sample ? msg`A sample made alike` : 'It';
+  const which = sample ? msg`An identical sample` : 'It';
   if (!held)
     return stated({ ...judged, because: msg`${which} slipped at ${amount(forceN, 'N', 0)}.` }, 'fails');
   if (heldS < HOLD_S) {
     return stated(
-      { ...judged, because: msg`${which} held for ${numeral(heldS, 0)} s; a minute is asked.` },
+      { ...judged, because: msg`${which} held for ${numeral(heldS, 0)} s; a minute is required.` },
       'unproved',
     );
   }
@@ -116,7 +116,7 @@ export function pulled(
   return forceN >= targetN - READ_N
     ? stated({ ...judged, because: msg`${which} held ${amount(forceN, 'N', 0)} for a minute.` }, 'holds')
     : stated(
-        { ...judged, because: msg`${which} held, but ${amount(targetN, 'N', 0)} is asked.` },
+        { ...judged, because: msg`${which} held, but ${amount(targetN, 'N', 0)} is required.` },
         'unproved',
       );
 }

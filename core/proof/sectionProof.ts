@@ -19,7 +19,7 @@ export const packingState = (kappa: number): State =>
 export const PACKING_SAYS: Readonly<Record<State, Message>> = {
   holds: msg`The strands are packed: good.`,
   watch: msg`A little air is left: watch it, and try the next die down.`,
-  fails: msg`Too much air between the strands: the die is too open, or did not shut.`,
+  fails: msg`Too much air between the strands: the die is too large, or did not shut.`,
   unproved: '',
 };
 
@@ -35,7 +35,7 @@ export function packingVerdict(kappa: number, worst: number): { state: State; be
   if (state === atWorst || state === 'fails') return { state, because: PACKING_SAYS[state] };
   const range = msg`κ lies between ${numeral(worst, 2)} and ${numeral(kappa, 2)} with all that the picture may hide`;
   return atWorst === 'fails'
-    ? { state: 'unproved', because: msg`Too near its limit to tell: ${range}.` }
+    ? { state: 'unproved', because: msg`Too near its limit to decide: ${range}.` }
     : { state: 'watch', because: msg`Close to its limit: ${range}.` };
 }
 
@@ -74,7 +74,7 @@ export const packingCheck = {
     formula: msg`κ = 1 − void·A_outline/(A_outline − A_wall)`,
     substituted: [],
     source: msg`area balance of the section; 0.90 and 0.85 are shop settings`,
-    assumes: msg`the sample was made alike; a sawn crimp is spent`,
+    assumes: msg`the sample was made in the same way; a sawn crimp is used up`,
   },
 } as const satisfies Partial<Check>;
 
@@ -90,7 +90,7 @@ export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding |
     ...packingCheck,
     title: msg`Section, packing κ`,
     end: end.name,
-    missing: msg`No crimp made alike was sawn yet: same lug, die, press and cable.`,
+    missing: msg`No identical crimp was sawn yet: same lug, die, press and cable.`,
     work: {
       ...packingCheck.work,
       substituted:
@@ -113,7 +113,7 @@ export function sectionProof(subject: ProofSubject, end: ResolvedEnd): Finding |
           {
             ...facts,
             value: null,
-            because: msg`The outline holds less than the wall of this lug: it was another.`,
+            because: msg`The outline is smaller than the wall of this lug: it was another lug.`,
           },
           'unproved',
         );

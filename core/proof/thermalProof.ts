@@ -45,7 +45,7 @@ export function thermalProof(subject: ProofSubject, end: ResolvedEnd): Finding {
       if (unfit && state !== 'fails') return stated({ ...judged, because: unfit }, 'unproved');
       const because = {
         holds: msg`As cool as its own conductor.`,
-        watch: msg`A little warmer than its conductor: look again soon.`,
+        watch: msg`A little warmer than its conductor: inspect it again soon.`,
         fails:
           excess >= EXCESS_K.repairNow
             ? msg`Far warmer than its conductor: repair it now.`
@@ -93,7 +93,7 @@ function unfitBecause(
   ratedA: number,
 ): Message | null {
   if (amps < LEAST_LOAD_SHARE * ratedA)
-    return msg`${amount(amps, 'A', 0)} is under 40 % of ${amount(ratedA, 'A', 0)}: too little load to tell.`;
+    return msg`${amount(amps, 'A', 0)} is under 40 % of ${amount(ratedA, 'A', 0)}: too little load to judge.`;
   if (minutes < STEADY.minutes)
     return msg`Under load for ${numeral(minutes, 0)} min; ${STEADY.minutes} is the least.`;
   if (Math.abs(lugC - earlierC) >= STEADY.driftK)

@@ -134,8 +134,8 @@ describe('a reading with what it may be off by', () => {
   test('near its limit it is watched, and what would tell it is said', () => {
     const near = judged(both(window.most - 0.01, by(0, 2)), 'across-flats.A');
     expect([near.state, near.untold]).toEqual(['watch', true]);
-    expect(tell(near.because)).toMatch(/cannot be told from it/);
-    expect(tell(near.remedy)).toMatch(/No better instrument alone would tell/);
+    expect(tell(near.because)).toMatch(/too close to decide/);
+    expect(tell(near.remedy)).toMatch(/No better instrument alone would decide/);
     const coarse = judged(both(window.most - 0.06, by(1, 2)), 'across-flats.A');
     expect(tell(coarse.remedy)).toMatch(/Calliper .* Brought down to ± 0\.0\d+/);
     expect(judged(both(window.most - 0.01, by(0, 2)), 'across-flats.A', guarding).state).toBe('unproved');

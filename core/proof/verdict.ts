@@ -43,7 +43,7 @@ const SENTENCES: Readonly<Record<State, (decisive: readonly Finding[]) => Messag
     const waived = decisive.filter((finding) => finding.waived);
     if (waived.length === 0) return msg`Passes, to be watched: ${several(decisive)}`;
     const by = [...new Set(waived.map((finding) => finding.waived?.by))].join(', ');
-    return msg`Not all proved: ${by} answers for doing without ${several(waived)}`;
+    return msg`Not all proved: ${by} waives ${several(waived)}`;
   },
   holds: () => msg`Proved: every figure passes`,
 };

@@ -156,7 +156,7 @@ function insulation(subject: ProofSubject): Finding {
         return stated(
           {
             ...judged,
-            because: msg`Tested at ${amount(reading.testV, 'V', 0)}; ${amount(row.testV, 'V', 0)} is asked.`,
+            because: msg`Tested at ${amount(reading.testV, 'V', 0)}; ${amount(row.testV, 'V', 0)} is required.`,
           },
           'unproved',
         );

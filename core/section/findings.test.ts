@@ -79,7 +79,7 @@ describe('what a section says', () => {
       'fails',
     ]);
     expect(tell(at(0.901)?.because)).toMatch(/^Close to its limit: κ lies between 0\.8\d and 0\.90/);
-    expect(tell(at(0.851)?.because)).toMatch(/^Too near its limit to tell/);
+    expect(tell(at(0.851)?.because)).toMatch(/^Too near its limit to decide/);
   });
 
   test('no worse picture makes a better verdict', () => {
@@ -145,7 +145,7 @@ describe('what a section says', () => {
       expect(hidden.slice(0, 2).map(({ state }) => state)).toEqual(['unproved', 'unproved']);
     expect(tell(pale[0]?.because)).toContain('Something pale covers 10.0 %');
     expect(soft(0.2)[0]?.state).toBe('fails');
-    expect(tell(soft(0)[0]?.because)).toContain('Not sharp enough to tell');
+    expect(tell(soft(0)[0]?.because)).toContain('Not sharp enough to judge');
     expect(tell(soft(0)[0]?.work.substituted.at(-1))).toBe('blur ÷ strand = 12.2 %, at most 8.3 %');
     expect(tell(glary[0]?.work.substituted.at(-1))).toBe('blown out ÷ outline = 10.0 %, at most 1.5 %');
   });

@@ -79,7 +79,7 @@ const HIDDEN_SAYS: Readonly<
 > = {
   soft: ({ blurOfStrand }) => ({
     shown: msg`blur ÷ strand = ${numeral(100 * blurOfStrand, 1)} %, at most ${numeral(100 * MOST_BLUR_OF_STRAND, 1)} %`,
-    because: msg`Not sharp enough to tell: its blur is ${numeral(100 * blurOfStrand, 0)} % of a strand, and gaps between strands do not show.`,
+    because: msg`Not sharp enough to judge: its blur is ${numeral(100 * blurOfStrand, 0)} % of a strand, and gaps between strands do not show.`,
     remedy: msg`Take it again: nearer, steadier, focused on the cut, in more light. If its strands are thick, say so.`,
   }),
   glare: ({ glare }) => ({
@@ -88,8 +88,8 @@ const HIDDEN_SAYS: Readonly<
     remedy: msg`Take it again with the lamp to one side, or a sheet of paper before it.`,
   }),
   pale: ({ pale }) => ({
-    shown: msg`paler than its copper ÷ looked at = ${numeral(100 * pale, 1)} %, at most ${numeral(100 * MOST_HIDDEN_SHARE, 1)} %`,
-    because: msg`Something pale covers ${numeral(100 * pale, 1)} % of the section: a shine, dust or solder. Air under it is not seen.`,
+    shown: msg`paler than its copper ÷ area examined = ${numeral(100 * pale, 1)} %, at most ${numeral(100 * MOST_HIDDEN_SHARE, 1)} %`,
+    because: msg`Something pale covers ${numeral(100 * pale, 1)} % of the section: a shine, dust or solder. Air under it cannot be seen.`,
     remedy: msg`Brush the cut clean and put the lamp to one side. Solder between the strands is no air: judge such a crimp by pull.`,
   }),
 };
@@ -258,9 +258,9 @@ function stillRound({ roundShare }: SectionMeasure): Finding[] {
         because:
           value <= MOST_ROUND_PERCENT
             ? msg`The strands are pressed against each other.`
-            : msg`Strands stand as they were before the crimp: they are not gripped.`,
+            : msg`Strands are as they were before the crimp: they are not gripped.`,
         work: {
-          formula: msg`copper of strands that stand apart as discs ÷ copper of all strands`,
+          formula: msg`copper of strands that show as separate discs ÷ copper of all strands`,
           substituted: [verbatim`= ${numeral(value, 0)} %`],
           source: msg`measured in the picture: copper worn down by half a strand’s radius; 30 % is a shop setting`,
           assumes: msg`an estimate: strands at the seam are left out`,

@@ -48,7 +48,7 @@ const asked = (
       work: {
         formula: says.formula,
         substituted: [says.figures],
-        source: msg`what is given for this cable, one thing held against another`,
+        source: msg`what is given for this cable, compared with itself`,
         assumes: '',
       },
     },
@@ -65,7 +65,7 @@ function lowestBattery(run: Run): Finding[] {
   if (lowestV > volts) {
     return [
       asked({ topic: 'asks-lowest' }, title, 'unproved', {
-        because: msg`${amount(lowestV, 'V', 1)} is above the ${amount(volts, 'V', 1)} that it is charged to: ${amount(systemV, 'V', 1)} is reckoned with until it is given.`,
+        because: msg`${amount(lowestV, 'V', 1)} is above the ${amount(volts, 'V', 1)} that it is charged to: ${amount(systemV, 'V', 1)} is used until it is given.`,
         remedy: msg`Give the voltage to which the battery may fall while the load must still run.`,
         formula: msg`lowest ≤ highest charging volts`,
         figures,
@@ -75,8 +75,8 @@ function lowestBattery(run: Run): Finding[] {
   if (lowestV < LOW_SHARE * systemV) {
     return [
       asked({ topic: 'asks-lowest' }, title, 'watch', {
-        because: msg`${amount(lowestV, 'V', 1)} is a battery far beyond empty: the amps are as many as that makes them.`,
-        remedy: msg`Look at the figure, or at the system voltage.`,
+        because: msg`${amount(lowestV, 'V', 1)} is a battery far beyond empty: the current is calculated from that.`,
+        remedy: msg`Check the figure, or the system voltage.`,
         formula: msg`lowest ≥ ${LOW_SHARE} × nominal`,
         figures,
       }),
@@ -91,8 +91,8 @@ function engineAir(run: Run): Finding[] {
   const { ambientC } = cool.run;
   return [
     asked({ topic: 'asks-engine-air' }, msg`Air of the engine space`, 'watch', {
-      because: msg`${amount(ambientC, '°C', 0)} in an engine space: ${amount(ENGINE_SPACE_C, '°C', 0)} is reckoned with, as while the engine runs.`,
-      remedy: msg`Give the air there with the engine running, or say that it is no engine space.`,
+      because: msg`${amount(ambientC, '°C', 0)} in an engine space: ${amount(ENGINE_SPACE_C, '°C', 0)} is used, as while the engine runs.`,
+      remedy: msg`Enter the air there with the engine running, or switch off “In an engine space”.`,
       formula: msg`air of an engine space ≥ ${amount(ENGINE_SPACE_C, '°C', 0)}`,
       figures: msg`given ${amount(ambientC, '°C', 0)}`,
     }),
@@ -107,7 +107,7 @@ function cells(run: Run): Finding[] {
     return [
       asked({ topic: 'asks-cells', ...(i > 0 && { part: 'B' }) }, msg`Cells in series`, 'unproved', {
         because: msg`${source.inSeries} cells in series on ${amount(run.systemV, 'V', 1)} would be ${amount(each, 'V', 2)} each: no cell is.`,
-        remedy: msg`Give how many cells stand in series: six of lead or four of LFP make 12 V.`,
+        remedy: msg`Enter how many cells are in series: six of lead or four of LFP make 12 V.`,
         formula: msg`U_nominal ÷ cells between ${numeral(CELL_V.least, 1)} and ${numeral(CELL_V.most, 1)} V`,
         figures: msg`${amount(run.systemV, 'V', 1)} ÷ ${source.inSeries} = ${amount(each, 'V', 2)}`,
       }),

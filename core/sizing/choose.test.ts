@@ -101,7 +101,7 @@ describe('a run no size can serve', () => {
     const { smallest, findings } = choose({ load: { kind: 'amps', amps: 20 }, ambientC: 92 });
     expect(smallest).toBeNull();
     expect(tell(findings.find(({ id }) => id === 'amps-metric')?.because)).toBe(
-      'Air this hot leaves this cable nothing.',
+      'Too hot here: this cable has no rating left.',
     );
   });
   test('amps kept back by house practice ask for more copper', () => {
@@ -213,7 +213,7 @@ describe('fault and fuse', () => {
     const finding = found({ ...FUSED, fuses: [fuse] }, 'carries.A');
     expect(inWords(finding)).toMatchObject({
       state: 'fails',
-      remedy: 'A class T cartridge of 300 A would do, and breaks 20\u2009000\u2009A.',
+      remedy: 'A class T cartridge of 300 A would do, and interrupts 20\u2009000\u2009A.',
     });
   });
   test('an estimated source is watched, never simply held', () => {

@@ -45,7 +45,7 @@ function givesOf(source: Run['source'], celsius: number): number {
   return coldAt(celsius).gives / coldAt(rated).gives;
 }
 
-const SOURCE = msg`handbook: against 27 °C an engine asks 1.55 × at 0 °C and 2.1 × at −18 °C, a lead battery gives 0.65 and 0.40; confidence low`;
+const SOURCE = msg`handbook: compared with 27 °C an engine draws 1.55 × at 0 °C and 2.1 × at −18 °C, a lead battery gives 0.65 and 0.40; confidence low`;
 
 /** The drop while a cold engine is cranked: what it asks more there counts against the same limit as the surge. */
 export function crankingLimits(assessed: Assessment, context: RunContext, kind: CableKind): Judged[] {
@@ -69,7 +69,7 @@ export function crankingLimits(assessed: Assessment, context: RunContext, kind: 
           verbatim`= ${amount(amps, 'A', 0)} × ${numeral(ohm * 1000, 3)} mΩ = ${amount(amps * ohm, 'V', 3)} = ${amount(percent, '%', 2)}`,
         ],
         source: SOURCE,
-        assumes: msg`the duty’s heaviest step is what it asks at 27 °C`,
+        assumes: msg`the duty’s heaviest step is what it draws at 27 °C`,
       },
     })),
   ];
@@ -93,7 +93,7 @@ function amps(at: Assessment, { run }: RunContext): Finding {
   const line = (celsius: number) => {
     const { asks } = coldAt(celsius);
     const gives = givesOf(run.source, celsius);
-    const asked = msg`at ${amount(celsius, '°C', 0)} asks ${numeral(asks, 2)} × ${numeral(warmA, 0)} = ${amount(warmA * asks, 'A', 0)}`;
+    const asked = msg`at ${amount(celsius, '°C', 0)} draws ${numeral(asks, 2)} × ${numeral(warmA, 0)} = ${amount(warmA * asks, 'A', 0)}`;
     return ratedA === null
       ? asked
       : msg`${asked}, gives ${numeral(gives, 2)} × ${numeral(ratedA, 0)} = ${amount(ratedA * gives, 'A', 0)}`;
@@ -108,13 +108,13 @@ function amps(at: Assessment, { run }: RunContext): Finding {
     unit: 'A',
     decimals: 0,
     work: {
-      formula: msg`I_engine · asks(T) ≤ I_label · gives(T) ÷ gives(T_label)`,
+      formula: msg`I_engine · draws(T) ≤ I_label · gives(T) ÷ gives(T_label)`,
       substituted: [
         ...(coldestC === undefined ? [] : [coldestC]),
         ...COLD_CRANKING.map(({ atC }) => atC),
       ].map(line),
       source: SOURCE,
-      assumes: msg`the duty’s heaviest step is what it asks at 27 °C; a lead battery, charged, its label for ${amount(run.source.kind === 'cranking' ? (run.source.ratedC ?? WARM_C) : WARM_C, '°C', 0)}`,
+      assumes: msg`the duty’s heaviest step is what it draws at 27 °C; a lead battery, charged, its label for ${amount(run.source.kind === 'cranking' ? (run.source.ratedC ?? WARM_C) : WARM_C, '°C', 0)}`,
     },
   };
   if (ratedA === null) {
@@ -122,8 +122,11 @@ function amps(at: Assessment, { run }: RunContext): Finding {
     return stated({ ...facts, because, remedy: msg`Give its cranking amps under Source.` }, 'unproved');
   }
   if (coldestC === undefined) {
-    const because = msg`Cold asks more of it and leaves the battery less: at ${amount(-18, '°C', 0)} ${amount(warmA * coldAt(-18).asks, 'A', 0)} of ${amount(ratedA * givesOf(run.source, -18), 'A', 0)}.`;
-    return stated({ ...facts, because, remedy: msg`Give the coldest that it must start in.` }, 'watch');
+    const because = msg`Cold makes it draw more and the battery give less: at ${amount(-18, '°C', 0)} ${amount(warmA * coldAt(-18).asks, 'A', 0)} of ${amount(ratedA * givesOf(run.source, -18), 'A', 0)}.`;
+    return stated(
+      { ...facts, because, remedy: msg`Give the coldest temperature it must start in.` },
+      'watch',
+    );
   }
   const { close: _, ...finding } = atMost(
     { ...facts, remedy: msg`Take a battery of more cranking amps, or two side by side.` },

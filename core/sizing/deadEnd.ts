@@ -147,12 +147,12 @@ export function deadEndFindings(
           ways.length > 0
             ? msg`No size of “${kind.title}” does as it is. What would: ${listed(ways, '; ')}.`
             : msg`No size of “${kind.title}” does, nor four side by side, nor another kind owned, a higher voltage or a tenth of the length.`,
-        remedy: msg`Choose one of them, or look again at what is asked of it.`,
+        remedy: msg`Choose one of them, or check its requirements again.`,
         work: {
           formula: msg`each change alone, worked through like the cable itself`,
           substituted: ways,
           source: msg`the same limits as for this cable`,
-          assumes: msg`at a higher voltage the same watts, and a fuse chosen anew; what it feeds must be made for it`,
+          assumes: msg`at a higher voltage the same watts, and a fuse chosen again; what it feeds must be made for it`,
         },
       },
       'fails',

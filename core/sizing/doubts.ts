@@ -18,7 +18,7 @@ const GAUGE_SHARE = 0.02;
 const BALANCE_SHARE = 0.1;
 
 /** Each in words, made once: they are asked of every size that is tried. */
-const LENGTH = { what: msg`length + 2 %`, settle: msg`measure its way with a tape` };
+const LENGTH = { what: msg`length + 2 %`, settle: msg`measure its route with a tape` };
 const AIR = { what: msg`air + ${amount(5, 'K', 0)}`, settle: msg`measure the air where it is hottest` };
 const JOINTS = { what: msg`joints not measured + 50 %`, settle: msg`measure its joints` };
 const DEVICES = { what: msg`devices without a rating + 50 %`, settle: msg`give the ratings of its devices` };

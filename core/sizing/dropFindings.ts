@@ -104,7 +104,7 @@ function noOperatingPoint(assessed: Assessment, { run }: RunContext): Finding {
         formula: 'I · (U − I · R) = P ÷ η',
         substituted: [
           verbatim`P ÷ η = ${amount(watts, 'W', 0)}, U = ${amount(volts, 'V', 1)}, R = ${milliohm(ohm)} mΩ`,
-          msg`U² ÷ 4R = ${amount(most, 'W', 0)}: less than is asked`,
+          msg`U² ÷ 4R = ${amount(most, 'W', 0)}: less than required`,
         ],
         source: msg`Ohm’s law, the smaller root`,
         assumes: msg`a conductor too hot to settle`,
@@ -209,7 +209,7 @@ function offAtLowest(cutOutV: number, lowestV: number): Finding {
       work: {
         formula: msg`U_cut-out < U_lowest`,
         substituted: [verbatim`${amount(cutOutV, 'V', 2)} ≥ ${amount(lowestV, 'V', 2)}`],
-        source: msg`what is given for this cable, one thing held against another`,
+        source: msg`what is given for this cable, compared with itself`,
         assumes: '',
       },
     },

@@ -99,6 +99,6 @@ export function guessed(finding: Finding, view: FaultView): Finding {
   if (finding.state !== 'holds' || view.source.confidence === 'good') return finding;
   return turnedTo(finding, 'watch', {
     because: msg`${finding.because} The source is only estimated.`,
-    remedy: msg`Type the source’s resistance from its sheet.`,
+    remedy: msg`Enter the source’s resistance from its sheet.`,
   });
 }

@@ -61,7 +61,7 @@ function unfused(assessed: Assessment, context: RunContext, kind: CableKind): Fi
   const facts = {
     topic: 'short',
     stage: 'gauge',
-    title: msg`A short, no fuse`,
+    title: msg`Short circuit with no fuse`,
     unit: 's',
     decimals: 2,
   } as const;
@@ -134,7 +134,7 @@ function breaking(fuse: Fuse, context: RunContext, view: FaultView | null): Find
     );
   }
   if (!view) {
-    const because = msg`What a short can draw is not known: say what the source is.`;
+    const because = msg`The short-circuit current is not known: enter what the source is.`;
     return stated(
       { ...facts, value: null, because, remedy: giveSource(context, fuse.end), work },
       'unproved',
@@ -229,7 +229,7 @@ function fuseRemedy(
   const carried = { heldA: continuousA, steps };
   const does = smallestFuse(carried, overLoad, chargedTo(run).volts, run.systemV, view?.currents.mostA ?? 0);
   return does
-    ? msg`A ${FUSES[does.kind].title} of ${does.ratingA} A would do, and breaks ${amount(does.breaksA, 'A', 0)}.`
+    ? msg`A ${FUSES[does.kind].title} of ${does.ratingA} A would do, and interrupts ${amount(does.breaksA, 'A', 0)}.`
     : msg`No standard rating is that large.`;
 }
 

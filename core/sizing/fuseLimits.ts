@@ -51,7 +51,7 @@ function survives(fuse: Fuse, assessed: Assessment, view: FaultView | null, cont
       source: msg`IEC 60364-5-54`,
       assumes: '',
     };
-    const because = whyNoView(context, fuse.end, msg`What a short can draw is not known.`);
+    const because = whyNoView(context, fuse.end, msg`The short-circuit current is not known.`);
     return stated(
       { ...facts, value: null, because, remedy: giveSource(context, fuse.end), work },
       'unproved',
@@ -61,7 +61,7 @@ function survives(fuse: Fuse, assessed: Assessment, view: FaultView | null, cont
     const because = msg`How fast a ${FUSES[fuse.kind].title} fuse clears is not known here.`;
     const work = survivalWork(assessed, view, view.currents.leastA);
     return stated(
-      { ...facts, value: null, because, remedy: msg`Type its curve from the maker’s sheet.`, work },
+      { ...facts, value: null, because, remedy: msg`Enter its curve from the maker’s sheet.`, work },
       'unproved',
     );
   }
@@ -81,7 +81,7 @@ function survives(fuse: Fuse, assessed: Assessment, view: FaultView | null, cont
       ...finding,
       state: 'unproved',
       because,
-      remedy: msg`Type more of its curve from the maker’s sheet.`,
+      remedy: msg`Enter more of its curve from the maker’s sheet.`,
     };
   }
   return guessed(finding, view);
@@ -131,9 +131,9 @@ function guards(
       because: msg`This fuse lets the cable burn before it opens.`,
     };
   }
-  const because = msg`Guards against a short only: at ${numeral(fuse.ratingA, 0)} A the conductor is at ${amount(atRating, '°C', 0)}.`;
+  const because = msg`Protects against a short circuit only: at ${numeral(fuse.ratingA, 0)} A the conductor is at ${amount(atRating, '°C', 0)}.`;
   if (!fuse.waiver) {
-    const remedy = msg`Needs a name and a reason to stand, a smaller fuse, or a thicker cable.`;
+    const remedy = msg`Needs a name and a reason to be accepted, a smaller fuse, or a thicker cable.`;
     return atMost({ ...facts, because, remedy }, allowed, 0, 'unproved');
   }
   return atMost(

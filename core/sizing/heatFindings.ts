@@ -38,7 +38,7 @@ function settledFacts(
   return {
     topic: 'settled',
     stage: 'gauge',
-    title: msg`Conductor, held`,
+    title: msg`Conductor temperature, continuous`,
     unit: '°C',
     decimals: 1,
     work: {

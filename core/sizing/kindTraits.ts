@@ -43,7 +43,7 @@ const CLEARED_BY: Readonly<Partial<Record<Trait, Layer>>> = { flame: 'glass', ru
 /** What clears a trait that the jacket does not stand; null where nothing that is on the cable does. */
 export function clearedBy(trait: Trait, worn: readonly Layer[]): Message | null {
   const layer = CLEARED_BY[trait];
-  return layer && worn.includes(layer) ? msg`The ${LAYERS[layer].title} over it takes that.` : null;
+  return layer && worn.includes(layer) ? msg`The ${LAYERS[layer].title} over it withstands that.` : null;
 }
 
 /** Why a kind does not stand something; null where it does. @example misfitOf('oil', weldingCable) // null */

@@ -15,7 +15,7 @@ const BESIDE_EXHAUST_C = 125;
 const besideExhaust = ({ limitC }: CableKind): Message | null =>
   limitC >= BESIDE_EXHAUST_C
     ? null
-    : msg`a ${amount(limitC, '°C', 0)} jacket near an exhaust wants a glass sleeve, or a cross-linked kind`;
+    : msg`a ${amount(limitC, '°C', 0)} jacket near an exhaust needs a glass sleeve, or a cross-linked kind`;
 
 /** Whether a kind of cable suits the place it runs through, one finding for each thing it meets. */
 export function placeFindings({ run, polarity, worn }: RunContext, kind: CableKind): Finding[] {
@@ -58,11 +58,11 @@ export function colourFindings({ jacket }: Pick<Cable, 'jacket'>, kind: CableKin
         {
           id: 'colour',
           title: msg`its colour`,
-          misfit: msg`bought in ${listed(colours.map(term), ', ')}, not in ${term(jacket)}`,
+          misfit: msg`sold in ${listed(colours.map(term), ', ')}, not in ${term(jacket)}`,
         },
         kind,
       ),
-      remedy: msg`Take a colour that it is bought in, and mark the polarity with sleeves at both ends.`,
+      remedy: msg`Choose a colour it is sold in, and mark the polarity with sleeves at both ends.`,
     },
   ];
 }
@@ -83,13 +83,13 @@ function suits({ id, title, misfit, stands, else: unsuited = 'watch' }: Suits, k
       topic: 'suits',
       part: id,
       stage: 'gauge',
-      title: msg`Suits: ${title}`,
+      title: msg`Suitable: ${title}`,
       value: null,
       unit: '',
       decimals: 0,
       because: misfit ? verbatim`${kind.title}: ${misfit}.` : (stands ?? msg`${kind.title} is suitable.`),
       work: {
-        formula: msg`the kind’s construction against what it meets`,
+        formula: msg`the kind’s construction against what it is exposed to`,
         substituted: [
           msg`${kind.tinned ? msg`tinned` : msg`plain`}, ${term(kind.strands)} strands, ${term(kind.insulation)}, ${kind.limitC} °C`,
         ],

@@ -324,7 +324,7 @@ describe('a fuse', () => {
     expect(of(0.5)?.state).toBe('watch');
     expect(inWords(of(1.5))).toMatchObject({
       state: 'fails',
-      remedy: expect.stringMatching(/of \d+ A would do, and breaks/),
+      remedy: expect.stringMatching(/of \d+ A would do, and interrupts/),
     });
     expect(of(0.5, { kind: 'class-t' })?.state).toBe('unproved');
     const curve = [

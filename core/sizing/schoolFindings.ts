@@ -61,7 +61,7 @@ const shares = (at: Assessment) =>
 const nothingLeft = (allowed: number) =>
   allowed === 0
     ? {
-        because: msg`Air this hot leaves this cable nothing.`,
+        because: msg`Too hot here: this cable has no rating left.`,
         remedy: msg`A cooler route, a higher-rated cable, or higher-rated terminals.`,
       }
     : {};
@@ -70,10 +70,10 @@ function table(school: 'inch' | 'metric', source: Message, assessed: Assessment)
   const topic = `amps-${school}` as const;
   const allowed = allowedBy(assessed, school);
   if (allowed === null) {
-    const because = msg`Outside this table: it says nothing about this cable.`;
+    const because = msg`Outside this table: it does not cover this cable.`;
     return asJudged(
       stated(
-        { ...tableFacts(topic, school, source, assessed, 0), because, remedy: msg`Go by another school.` },
+        { ...tableFacts(topic, school, source, assessed, 0), because, remedy: msg`Use another method.` },
         'unproved',
       ),
     );
@@ -100,7 +100,7 @@ function tableFacts(
   return {
     topic,
     stage: 'gauge',
-    title: msg`By ${term(school)} table`,
+    title: msg`Ampacity, ${term(school)} table`,
     value: countedAmps(assessed),
     unit: 'A',
     decimals: 0,
@@ -126,7 +126,7 @@ function heat(assessed: Assessment): Judged {
   const facts = (): Facts => ({
     topic: 'amps-heat',
     stage: 'gauge',
-    title: msg`By heat balance`,
+    title: msg`Ampacity, heat balance`,
     value: countedAmps(assessed),
     unit: 'A',
     decimals: 0,
@@ -155,7 +155,7 @@ function quick(assessed: Assessment): Finding {
       work: {
         formula: msg`CM = 10.75 · I · L_ft ÷ ΔU`,
         substituted: [
-          msg`asks ${amount(assessed.quickMm2, 'mm²', 1)} for the loop at 3 % of nominal held, 10 % in a surge`,
+          msg`needs ${amount(assessed.quickMm2, 'mm²', 1)} for the loop at 3 % of nominal continuous, 10 % in a surge`,
         ],
         source: msg`the customary rule behind printed charts; 1 CM = 0.0005067 mm²`,
         assumes: msg`copper at about 30 °C, no joints, feet there and back`,

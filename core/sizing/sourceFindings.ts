@@ -59,7 +59,7 @@ export function stringFuses({ run }: RunContext): Finding[] {
               ? msg`${strings} strings: the others feed ${amount(intoOneA, 'A', 0)} into a short in one of them.`
               : msg`Each of ${strings} strings has its own; the others feed ${amount(intoOneA, 'A', 0)} into a short in one.`,
           ...(stringFuseA === undefined && {
-            remedy: msg`Say in Run which fuse each string has; without one, put one in.`,
+            remedy: msg`Enter in Run which fuse each string has; without one, put one in.`,
           }),
           work: {
             formula: msg`I_string = (n − 1) · U_charging ÷ R_string`,
@@ -67,7 +67,7 @@ export function stringFuses({ run }: RunContext): Finding[] {
               msg`n = ${strings}, R_string = ${inSeries} × ${numeral(cellMilliohm, 2)} mΩ: ${amount(intoOneA, 'A', 0)}`,
             ],
             source: msg`small-craft practice: banks in parallel are fused each`,
-            assumes: msg`a dead short across one string, all alike; it must break that current`,
+            assumes: msg`a dead short across one string, all alike; the fuse must interrupt that current`,
           },
         },
         stringFuseA === undefined ? 'unproved' : 'holds',

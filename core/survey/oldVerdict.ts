@@ -25,7 +25,7 @@ const END_RULES: Readonly<Record<OldEndMark, Rule>> = {
   green: { asks: 'remake', does: msg`cut back to bright copper; where there is none, replace the cable` },
   loose: {
     asks: 'mend',
-    does: msg`clean the faces, tighten to the torque of the stud, and read its drop under load`,
+    does: msg`clean the faces, tighten to the torque of the stud, and measure its drop under load`,
   },
   mismatched: { asks: 'remake', does: msg`cut it off, and put on a lug made for this cable` },
   'temporary clamp': { asks: 'remake', does: msg`cut it off, and put on a lug or a soldered clamp` },
@@ -39,7 +39,7 @@ const END_RULES: Readonly<Record<OldEndMark, Rule>> = {
   'no boot': { asks: 'mend', does: msg`put a boot over it` },
 };
 const CABLE_RULES: Readonly<Record<OldCableMark, Rule>> = {
-  chafed: { asks: 'replace', does: msg`replace it, and guard the place it rubs` },
+  chafed: { asks: 'replace', does: msg`replace it, and sheath it where it rubs` },
   brittle: { asks: 'replace', does: msg`replace it: its jacket no longer insulates where it is bent` },
   browned: { asks: 'replace', does: msg`replace it, one that carries the load` },
   unmarked: { asks: 'replace', does: msg`replace it: nobody can say what it may carry` },
@@ -79,7 +79,7 @@ export function judgeOld({ ends, marks }: Pick<OldCable, 'ends' | 'marks'>): Old
     return {
       verdict: 'replace',
       reasons,
-      because: msg`Both ends have to be made anew: a new cable costs little more.`,
+      because: msg`Both ends must be remade: a new cable costs little more.`,
     };
   if (worst && (worst.asks !== 'mend' || unseen.length === 0)) {
     const { where, saw, does } = worst;
@@ -90,11 +90,11 @@ export function judgeOld({ ends, marks }: Pick<OldCable, 'ends' | 'marks'>): Old
     };
   }
   return unseen.length > 0
-    ? { verdict: 'unseen', reasons, because: msg`Not looked at yet: end ${unseen.join(', ')}.` }
+    ? { verdict: 'unseen', reasons, because: msg`Not inspected yet: end ${unseen.join(', ')}.` }
     : {
         verdict: 'keep',
         reasons,
-        because: msg`Nothing seen against it. Looking finds no high resistance: read its drop under load.`,
+        because: msg`Nothing seen against it. Inspection finds no high resistance: measure its drop under load.`,
       };
 }
 

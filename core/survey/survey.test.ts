@@ -46,7 +46,7 @@ describe('an old cable, by eye', () => {
     expect(verdict(seen(), blind)).toBe('unseen');
     expect(verdict(seen('no boot'), blind)).toBe('unseen');
     expect(verdict(seen('green'), blind)).toBe('remake');
-    expect(tell(judgeOld(old(seen(), blind)).because)).toBe('Not looked at yet: end B.');
+    expect(tell(judgeOld(old(seen(), blind)).because)).toBe('Not inspected yet: end B.');
   });
   const endMarks = fc.uniqueArray(fc.constantFrom(...(Object.keys(OLD_END_MARKS) as OldEndMark[])));
   const anyOld = fc

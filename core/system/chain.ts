@@ -113,7 +113,7 @@ function madeOf(
       : named;
   const isKnown = kind !== 'bar' || /\bbar\b|bus|rail|stud|terminal/iu.test(stem);
   if (!isKnown)
-    return msg`No place is called so. To make one, give it a figure (“${stem} 40 A”) or its kind (“fuse 60”, “bar”).`;
+    return msg`No place has that name. To make one, give it a figure (“${stem} 40 A”) or its kind (“fuse 60”, “bar”).`;
   const stemOfKind = STEMS[kind];
   // A bar of one pole has it in its name: "Bus +" and "Bus −" are two.
   const signed = kind === 'bar' && pole !== null ? `${stem} ${POST_SIGNS[pole]}` : stem;
@@ -144,12 +144,12 @@ function madeOf(
         };
       if (figures.milliohm !== undefined)
         return { ...place, draws: { kind: 'milliohm', milliohm: figures.milliohm } };
-      if (figures.amps === undefined) return msg`Say what it takes: amps, watts or milliohms.`;
+      if (figures.amps === undefined) return msg`Give what it draws: amps, watts or milliohms.`;
       return { ...place, draws: { kind: 'amps', amps: figures.amps } };
     }
     case 'fuse':
     case 'breaker':
-      if (figures.amps === undefined) return msg`Say its rating: “${stem} 100”.`;
+      if (figures.amps === undefined) return msg`Give its rating: “${stem} 100”.`;
       if (!within(figures.amps, 1, 2000)) return msg`A rating is from 1 to 2000 A.`;
       return { ...place, ratingA: figures.amps };
     case 'switch':
@@ -159,7 +159,7 @@ function madeOf(
       if (!within(figures.amps, 0.1, 20000)) return msg`Its rating is out of range.`;
       return figures.amps === undefined ? place : { ...place, ratingA: figures.amps };
     case 'supply':
-      if (figures.amps === undefined) return msg`Say what it can give: “${stem} 40 A”.`;
+      if (figures.amps === undefined) return msg`Give what it can supply: “${stem} 40 A”.`;
       if (!within(figures.amps, 0.1, 5000)) return msg`Its figure is out of range.`;
       return { ...place, amps: figures.amps, volts: figures.volts ?? (nominalV / 12) * 14.2 };
     case 'battery':
@@ -252,7 +252,7 @@ export function parseChain(text: string, given: Job): Chain {
     parts[parts.length - 1] = tail[1]?.trim() ?? '';
   }
   if (parts.length < 2)
-    return refuse(text.trim(), msg`A chain has two pieces or more, with · or > between them.`);
+    return refuse(text.trim(), msg`A chain has two parts or more, with · or > between them.`);
   const system = job.system;
   const places = [...(system?.places ?? [])];
   const ids = new Set(places.map(({ id }) => id));

@@ -51,9 +51,9 @@ export const facts = (
   work,
 });
 
-/** How long a state lasts: "held", "3 min in 15", "12 s". */
+/** How long a state lasts: "continuous", "3 min in 15", "12 s". */
 export function lastsSays({ lasts }: SystemState): Message {
-  if (lasts.kind === 'held') return msg`held`;
+  if (lasts.kind === 'held') return msg`continuous`;
   const { seconds, everySeconds } = lasts;
   const isMinutes = seconds >= 60 && seconds % 30 === 0 && (everySeconds ?? 60) % 30 === 0;
   const time = (s: number) => numeral(isMinutes ? s / 60 : s, (isMinutes ? s % 60 : s % 1) === 0 ? 0 : 1);

@@ -37,7 +37,7 @@ export function dropFinding(view: SystemView, load: PlaceOf<'load'>, drop: LoadD
   const finding = atMost(
     {
       ...facts('load-drop', load.id, msg`${load.name}, voltage drop`, ['%', 2], {
-        formula: msg`ΔU = U_source − U_load = Σ I · R of each piece on the way`,
+        formula: msg`ΔU = U_source − U_load = Σ I · R of each part of the circuit`,
         substituted: [
           verbatim`= ${amount(sourceV, 'V', 3)} − ${amount(volts, 'V', 3)} = ${amount(dropV, 'V', 3)}; ÷ ${amount(nominalV, 'V', 1)} = ${amount(drop.dropPercent, '%', 2)}`,
           ...shares.map(
@@ -127,7 +127,7 @@ function fedOf(view: SystemView, load: PlaceOf<'load'>): SystemFinding[] {
   if (!isReversed && !first) return [];
   const bare = !ends(plus) ? '+' : !ends(minus) ? '−' : null;
   const work = {
-    formula: msg`a load needs a way from a source to it, and a way back`,
+    formula: msg`a load needs a circuit from a source to it, and back`,
     substituted: [verbatim`U_nominal = ${amount(volts, 'V', 1)}`],
     source: msg`Kirchhoff’s laws`,
     assumes: '',
@@ -136,7 +136,7 @@ function fedOf(view: SystemView, load: PlaceOf<'load'>): SystemFinding[] {
     ? msg`Its plus is on the negative side.`
     : bare
       ? msg`Nothing is on its ${bare} post.`
-      : msg`It has no way to a source and back in ${listed(
+      : msg`It has no circuit to a source and back in ${listed(
           wrong.map(({ stateId }) => stateSays(view, stateId)),
           '; ',
         )}.`;
@@ -144,10 +144,10 @@ function fedOf(view: SystemView, load: PlaceOf<'load'>): SystemFinding[] {
     about(
       stated(
         {
-          ...facts('load-fed', load.id, msg`${load.name}, way out and back`, ['', 0], work),
+          ...facts('load-fed', load.id, msg`${load.name}, circuit out and back`, ['', 0], work),
           value: null,
           because,
-          remedy: isReversed ? msg`Change its two cables over.` : msg`Add the cable that is missing.`,
+          remedy: isReversed ? msg`Swap its two cables.` : msg`Add the cable that is missing.`,
         },
         'fails',
       ),
@@ -167,7 +167,7 @@ function returning(
     about(
       stated(
         {
-          ...facts('loads-return', 'all', msg`Loads with a way out and back`, ['', 0], {
+          ...facts('loads-return', 'all', msg`Loads with a complete circuit`, ['', 0], {
             formula: msg`every load is reached from a source and comes back to it`,
             substituted: [msg`${count} of ${loads.length}`],
             source: msg`Kirchhoff’s laws`,
@@ -257,7 +257,7 @@ export function stateFindings(view: SystemView): SystemFinding[] {
             value: null,
             because:
               names.length === 1
-                ? msg`${names[0]} asks for more than can arrive: no current delivers it.`
+                ? msg`${names[0]} needs more than can arrive: no current delivers it.`
                 : msg`${allOf(names)} cannot run together: no current delivers what they take.`,
             remedy: msg`Use thicker or shorter cable, a stiffer battery, or fewer of them at once.`,
           },

@@ -147,12 +147,13 @@ function rated(view: SystemView, place: Place, index: number): SystemFinding[] {
   const [most] = flows.toSorted((a, b) => b.amps - a.amps);
   if (!most || most.amps < 0.05) return [];
   const base = facts('place-rated', place.id, msg`${place.name}, current`, ['A', 1], {
-    formula: place.kind === 'bar' ? msg`all that feeds it ≤ its rating` : msg`amps through it ≤ its rating`,
+    formula:
+      place.kind === 'bar' ? msg`all that feeds it ≤ its rating` : msg`current through it ≤ its rating`,
     substituted: flows.map(
       ({ stateId, amps }) => verbatim`${stateSays(view, stateId)}: ${amount(amps, 'A', 1)}`,
     ),
     source: msg`nodal analysis; the rating is its own sheet’s`,
-    assumes: msg`a state of a time counts as if it were held`,
+    assumes: msg`a short state counts as if it were continuous`,
   });
   const points = { places: [place.id], stateId: most.stateId };
   if (place.ratingA === undefined) {
@@ -220,7 +221,7 @@ function barePlaces(view: SystemView): SystemFinding[] {
                   empty.map((post) => POST_SIGNS[post]),
                   ', ',
                 )}.`,
-            remedy: isWhole ? msg`Add its cables, or take it out.` : msg`Add the cable that is missing.`,
+            remedy: isWhole ? msg`Add its cables, or remove it.` : msg`Add the cable that is missing.`,
           },
           'watch',
         ),
@@ -304,7 +305,7 @@ function besides(view: SystemView): SystemFinding[] {
               msg`${bondSays(view, joint.id)}, current through it`,
               ['A', 1],
               {
-                formula: msg`amps out by cable − amps back by cable`,
+                formula: msg`current out by cable − current back by cable`,
                 substituted: flows.map(
                   ({ stateId, amps }) => verbatim`${stateSays(view, stateId)}: ${amount(amps, 'A', 1)}`,
                 ),
@@ -315,7 +316,7 @@ function besides(view: SystemView): SystemFinding[] {
               },
             ),
             value: most.amps,
-            because: msg`In ${stateSays(view, most.stateId)} so much returns through the metal and not by its cable: positive and negative differ by it.`,
+            because: msg`In ${stateSays(view, most.stateId)} this much returns through the metal and not through its cable: positive and negative differ by it.`,
             remedy: msg`Join the metal to the negative at one point only. On a hull such a current corrodes.`,
           },
           'watch',
@@ -366,13 +367,13 @@ function alwaysOn(view: SystemView): SystemFinding[] {
         stated(
           {
             ...facts('charger-always', place.id, msg`${place.name}, a state without it`, ['', 0], {
-              formula: msg`loads are also looked at with the charger off`,
+              formula: msg`loads are also checked with the charger off`,
               substituted: running.map(({ stateId }) => stateSays(view, stateId)),
               source: msg`the states given`,
               assumes: '',
             }),
             value: null,
-            because: msg`It gives in every state in which something runs: the drop on the battery alone is not looked at.`,
+            because: msg`It gives in every state in which something runs: the drop on the battery alone is not checked.`,
             remedy: msg`Add a state in which it is off.`,
           },
           'watch',

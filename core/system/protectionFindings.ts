@@ -265,7 +265,7 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
           {
             ...base,
             value: ratingA,
-            because: msg`It is held at ${amount(held, 'A', 0)}: it should be rated for ${amount(least, 'A', 0)} or more, else it opens on a warm day.`,
+            because: msg`It carries ${amount(held, 'A', 0)} continuously: it should be rated for ${amount(least, 'A', 0)} or more, else it opens on a warm day.`,
             remedy: msg`Use a larger fuse, if the cables behind it allow that.`,
           },
           'fails',
@@ -286,7 +286,7 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
     ? msg`${melts.name} may melt it: ${amount(melts.amps, 'A', 0)} for ${amount(melts.seconds, 's', 1)}.`
     : unknown
       ? msg`${unknown.name} is over its rating, and how soon it melts is not known.`
-      : msg`Held at ${amount(held, 'A', 0)}, rated ${numeral(ratingA, 0)} A.`;
+      : msg`Carries ${amount(held, 'A', 0)} continuously, rated ${numeral(ratingA, 0)} A.`;
   return [about(stated({ ...base, value: ratingA, because }, state), points)];
 }
 

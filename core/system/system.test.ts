@@ -441,10 +441,10 @@ describe('chains', () => {
   };
 
   test('what cannot be read says which piece and why', () => {
-    expect(refused('Bus +')).toMatchObject({ says: expect.stringContaining('two pieces') });
+    expect(refused('Bus +')).toMatchObject({ says: expect.stringContaining('two parts') });
     expect(refused('Bus + · Nonsense · Bar −')).toMatchObject({
       piece: 'Nonsense',
-      says: expect.stringContaining('No place is called so'),
+      says: expect.stringContaining('No place has that name'),
     });
     expect(refused('Bus + · fuse · Lamp 4 A · Bar −')).toMatchObject({
       piece: 'fuse',

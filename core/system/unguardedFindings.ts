@@ -136,7 +136,7 @@ export function underFuse(view: SystemView, limitsOf: LimitsOf): SystemFinding[]
         {
           ...finding,
           state: 'unproved',
-          because: msg`Over its ampacity, to ${numeral(SHORT_ONLY_UP_TO, 1)} times: the fuse protects it against a short only.`,
+          because: msg`Over its ampacity, up to ${numeral(SHORT_ONLY_UP_TO, 1)} times: the fuse protects it against a short circuit only.`,
         },
         points,
       ),

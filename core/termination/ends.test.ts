@@ -30,7 +30,7 @@ describe('through the hole of the route', () => {
     expect(before.passage).toEqual({ pulled: 'B', finished: false });
     expect(inWords(found(before.findings, 'hole.B'))).toMatchObject({
       state: 'fails',
-      remedy: 'Way out: pull it bare, crimp B in place.',
+      remedy: 'Solution: pull it bare, crimp B in place.',
     });
     const after = through(20, {}, { inPlace: { swingMm: 400, solidFloor: false } });
     expect(found(after.findings, 'hole.B').state).toBe('holds');

@@ -140,7 +140,7 @@ function reasonsFor(lug: Lug, need: LugNeed, offer: Omit<LugOffer, 'reasons' | '
     !onPost && {
       about: 'stud',
       good: offer.clearanceVerdict === 'right',
-      words: msg`${numeral(offer.clearanceMm, 1)} clear on its stud`,
+      words: msg`${numeral(offer.clearanceMm, 1)} clearance on its stud`,
     },
     palm !== null && { about: 'palm', ...palm },
     !onPost &&

@@ -30,7 +30,7 @@ export function becauseOf(
   const its = choices.find(({ conductor }) => conductor.cable.id === id);
   const place = chosen.get(id) ?? 0;
   if (!its) return '';
-  if (its.stays === 'begun') return msg`begun: its size stays`;
+  if (its.stays === 'begun') return msg`already started: its size stays`;
   if (its.stays === 'by hand') return msg`chosen by hand: its size stays`;
   if (place === 0 && its.thinnerFails !== null) return its.thinnerFails;
   if (place === 0) return msg`the thinnest of its kind`;
@@ -41,7 +41,7 @@ export function becauseOf(
     .toSorted((a, b) => b.over - a.over)[0];
   const drop = over && over.over > 1 && view.drops.find((one) => pathId(one) === over.path.id);
   const load = drop ? view.placeOf(drop.loadId)?.name : undefined;
-  return load === undefined ? msg`by what is asked of all together` : msg`by the voltage drop of ${load}`;
+  return load === undefined ? msg`by the requirements of all together` : msg`by the voltage drop of ${load}`;
 }
 
 /** What stands in the way, in the installation's own terms. */

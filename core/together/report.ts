@@ -40,7 +40,7 @@ export function inTheWaySays({ inTheWay }: Together, view: SystemView): Message[
       ({ loadId, stateId, allowedPercent, neededPercent }) =>
         msg`${view.placeOf(loadId)?.name ?? loadId} would have to be allowed ${amount(neededPercent, '%', 2)} in place of ${amount(allowedPercent, '%', 2)}, in ${stateSays(view, stateId)}.`,
     ),
-    ...(inTheWay.leastKg !== undefined ? [msg`Only the weight stands in the way.`] : []),
+    ...(inTheWay.leastKg !== undefined ? [msg`Only the weight limit prevents it.`] : []),
     ...(inTheWay.isByRule && inTheWay.leastKg === undefined
       ? [
           msg`The drops could be kept, but not with so few sizes or with the cables alike; those that stay have ${inTheWay.sizesThatStay} different ones.`,
@@ -149,7 +149,7 @@ function leastFinding(found: Together, view: SystemView): SystemFinding {
   const { title, unit, decimals } = MEASURES[sizing.least];
   const written = (totals: Totals) => amount(measured(sizing, totals), unit, decimals);
   const base = facts('sizes-together', 'all', msg`${title}, all sizes together`, [unit, decimals], {
-    formula: msg`least Σ over the cables, one size each, with Σ I·R(size) ≤ the drop allowed on every load’s way in every state`,
+    formula: msg`least Σ over the cables, one size each, with Σ I·R(size) ≤ the drop allowed on every load’s circuit in every state`,
     substituted: [
       ...(together ? [msg`together ${written(together)}`] : []),
       msg`each by its share of the length ${written(alone)}`,
@@ -158,8 +158,8 @@ function leastFinding(found: Together, view: SystemView): SystemFinding {
     ],
     source: msg`a mixed-integer program, proved by branch and bound (HiGHS)`,
     assumes: isStill
-      ? msg`the currents and temperatures that these sizes make: found anew ${numeral(rounds, 0)} times, until nothing changed`
-      : msg`currents and temperatures found anew ${numeral(rounds, 0)} times; they still moved`,
+      ? msg`the currents and temperatures that these sizes make: recalculated ${numeral(rounds, 0)} times, until nothing changed`
+      : msg`currents and temperatures recalculated ${numeral(rounds, 0)} times; they still moved`,
   });
   if (!together) {
     const says = inTheWaySays(found, view);
@@ -169,7 +169,7 @@ function leastFinding(found: Together, view: SystemView): SystemFinding {
           ...base,
           value: null,
           because: says.length > 0 ? listed(says, ' ') : msg`The solver found nothing in time.`,
-          remedy: msg`Shorten a way, allow a load more, or let it be fed by its own cable.`,
+          remedy: msg`Shorten a route, allow a load more, or let it be fed by its own cable.`,
         },
         'fails',
       ),
@@ -218,8 +218,8 @@ function weightFinding(found: Together): SystemFinding[] {
       : msg`Nothing that keeps the other limits is lighter than ${amount(leastKg, 'kg', 1)}.`;
   const way =
     metAtDropPercent === null
-      ? msg`A lighter kind of cable, a shorter way, or a higher limit.`
-      : msg`With ${amount(metAtDropPercent, '%', 0)} of the voltage drop allowed it can be met; or take a lighter kind of cable, or a shorter way.`;
+      ? msg`A lighter kind of cable, a shorter route, or a higher limit.`
+      : msg`With ${amount(metAtDropPercent, '%', 0)} of the voltage drop allowed it can be met; or take a lighter kind of cable, or a shorter route.`;
   return [
     about(
       atMost(

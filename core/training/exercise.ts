@@ -96,7 +96,10 @@ export function exercise(seed: number, level: Level, number: number): Exercise {
 /** An end that the shop can make as it should be: lug, die and sleeve as the rules propose them. */
 function askedEnd(random: Random, number: number): AskedEnd {
   const shop = genericShop();
-  const metric = shop.cableKinds.filter(({ sizes }) => sizes.some(({ size }) => size.system === 'metric'));
+  // What is looked at is the jacket too.
+  const metric = shop.cableKinds.filter(
+    ({ insulation, sizes }) => insulation !== 'bare' && sizes.some(({ size }) => size.system === 'metric'),
+  );
   for (const name of shuffled(random, SIZES)) {
     const kind = pick(random, metric);
     const listed = kind.sizes.find(({ size }) => size.system === 'metric' && size.name === name);

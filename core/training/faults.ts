@@ -17,7 +17,7 @@ export type PlaceName = keyof typeof PLACES;
 export const FAULTS = {
   'loose hole': { title: msg`hole too large for the stud`, at: 'hole' },
   'not home': { title: msg`cable not home`, at: 'sight' },
-  'wrong die': { title: msg`another die than asked`, at: 'crimps' },
+  'wrong die': { title: msg`another die than required`, at: 'crimps' },
   'one crimp short': { title: msg`a crimp is missing`, at: 'crimps' },
   ears: { title: msg`ears left on`, at: 'crimps' },
   'jacket under barrel': { title: msg`insulation under the barrel`, at: 'mouth' },

@@ -11,7 +11,7 @@ import type { FaultName } from './faults.ts';
 import { term } from '../words/terms.ts';
 
 const DIE_WORDS: Readonly<Record<DieVerdict, Message>> = {
-  open: msg`open: air stays between the strands`,
+  open: msg`too loose: air stays between the strands`,
   light: msg`light: too little is moved`,
   right: msg`right by its figures, but the record would name another die`,
   tight: msg`tight: ears and a thin barrel`,
@@ -144,7 +144,7 @@ function wrongDie({ asked, crimps }: MadeEnd): Said {
     fails,
     because: fails
       ? msg`${mm(value, 2)} where the die leaves ${bare(leastMm, 'mm', 2)} to ${mm(mostMm, 2)}. This hexagon is ${DIE_WORDS[dieVerdict(both)]}.`
-      : msg`The die asked for made it, and shut.`,
+      : msg`The required die made it, and shut.`,
     formula: msg`κ = A ÷ (A_hexagon − A_wall); c = (A_wall + A) ÷ A_hexagon`,
     substituted: [
       verbatim`κ = ${numeral(Math.min(both.kappa, 9.99), 2)}, c = ${numeral(both.c, 2)}`,
@@ -164,9 +164,9 @@ function oneShort({ asked, crimps }: MadeEnd): Said {
     limit: least(asked.crimps),
     fails,
     because: fails
-      ? msg`The card asks ${asked.crimps}, ${msg`${crimps.length} is¦${crimps.length} are`} there: ${numeral((100 * crimps.length) / asked.crimps, 0)} % of the length pressed.`
+      ? msg`The card requires ${asked.crimps}, ${msg`${crimps.length} is¦${crimps.length} are`} there: ${numeral((100 * crimps.length) / asked.crimps, 0)} % of the length pressed.`
       : msg`All of them are there.`,
-    formula: msg`crimps made ÷ crimps asked`,
+    formula: msg`crimps made ÷ crimps required`,
     substituted: [msg`${crimps.length} of ${asked.crimps}, each ${numeral(asked.die.widthMm, 0)} mm wide`],
     source: msg`house practice, and the barrel’s length`,
   };
@@ -181,7 +181,7 @@ function ears({ earsMm }: MadeEnd): Said {
     limit: most(MOST_EARS_MM),
     fails,
     because: fails
-      ? msg`${mm(earsMm, 2)} of flash at the parting line: it cuts the sleeve, and says the die was too tight or never turned.`
+      ? msg`${mm(earsMm, 2)} of flash at the parting line: it cuts the sleeve, and shows that the die was too tight or never turned.`
       : msg`They do not count.`,
     formula: msg`ears ≤ 0.5 mm`,
     substituted: [msg`${numeral(earsMm, 2)} against ${numeral(MOST_EARS_MM, 2)}`],
@@ -301,7 +301,7 @@ function wrongColour({ asked, colour }: MadeEnd): Said {
       ? msg`The card says ${term(asked.polarity)}, the cable is ${term(colour)}: the next person trusts the colour.`
       : msg`${asked.polarity === 'positive' ? msg`Red for positive` : msg`Black for negative`}, as the card says.`,
     formula: msg`red positive, black negative`,
-    substituted: [msg`asked ${term(wanted)}, made ${term(colour)}`],
+    substituted: [msg`required ${term(wanted)}, made ${term(colour)}`],
     source: msg`house practice: red and black cable`,
   };
 }

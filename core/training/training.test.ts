@@ -206,3 +206,7 @@ describe('points', () => {
     });
   });
 });
+
+test('every end has a jacket to be inspected', () => {
+  fc.assert(fc.property(anyEnd, ({ made }) => made.asked.kind.insulation !== 'bare'));
+});

@@ -69,8 +69,8 @@ export interface Judged {
 }
 
 const OVER = {
-  strands: msg`More than the house allows: cut back and strip again.`,
-  'across flats': msg`Over: the die did not shut.`,
+  strands: msg`More than this shop allows: cut back and strip again.`,
+  'across flats': msg`Larger than the die: it did not shut.`,
   ears: msg`Too much flash: too tight a die, or the tool overfilled.`,
 } as const satisfies Record<Ask['what'], Message>;
 
@@ -81,7 +81,8 @@ const OVER = {
  */
 export function judgeAsk({ what, unit, decimals, least, most }: Ask, value: number): Judged {
   if (value > most + 1e-9) return { holds: false, sentence: OVER[what] };
-  if (value < least - 1e-9) return { holds: false, sentence: msg`Under the die: it was another die.` };
+  if (value < least - 1e-9)
+    return { holds: false, sentence: msg`Smaller than the die: a different die was used.` };
   if (what === 'strands') {
     return {
       holds: true,

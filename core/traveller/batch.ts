@@ -38,7 +38,7 @@ const TITLES: Readonly<Record<string, Message>> = {
   cut: msg`Cut`,
   layers: msg`Layers on`,
   strip: msg`Strip`,
-  strands: msg`Look at the strands`,
+  strands: msg`Inspect the strands`,
   hold: msg`Make`,
   practise: msg`Try on a spare,`,
   shrink: msg`Shrink`,

@@ -169,11 +169,11 @@ describe('figures asked for at a step', () => {
     expect(judgeAsk(flats, die * 1.01)).toMatchObject({ holds: true });
     expect(inWords(judgeAsk(flats, die * 1.03))).toMatchObject({
       holds: false,
-      sentence: 'Over: the die did not shut.',
+      sentence: 'Larger than the die: it did not shut.',
     });
     expect(inWords(judgeAsk(flats, die - 0.2))).toMatchObject({
       holds: false,
-      sentence: 'Under the die: it was another die.',
+      sentence: 'Smaller than the die: a different die was used.',
     });
   });
   test('they hold where the proof holds, and fail where it fails', () => {

@@ -43,7 +43,7 @@ const FAULT_WORDS = {
   'a strand was left outside': msg`a strand was left outside`,
   'dies did not close': msg`dies did not close`,
   'ears too large': msg`ears too large`,
-  'it moved in the tug': msg`it moved in the tug`,
+  'it moved in the tug': msg`it moved when tugged`,
   'barrel cracked': msg`barrel cracked`,
   'solder did not run': msg`solder did not run`,
   'jacket browned': msg`jacket browned`,
@@ -198,7 +198,7 @@ function redo(from: string, step: Step, cable: Cable, work: Making, shop: Shop):
   if (from === 'layers') return [plain([step.id], layersBlocked(step, cable, work))];
   if (!end) {
     const [behind] = from === 'pull-through' ? restingOn(step, steps, cable) : [];
-    if (behind) return [plain([], msg`“${behind.short}” is done behind it.`)];
+    if (behind) return [plain([], msg`“${behind.short}” is already done after it.`)];
     const over = (own: Step) => kindOf(own.id) === 'join-shrink' && own.after.includes(step.id);
     return [
       plain(
@@ -215,7 +215,9 @@ function redo(from: string, step: Step, cable: Cable, work: Making, shop: Shop):
   const behind = ownSteps.slice(ownSteps.indexOf(begin) + 1).filter(({ id }) => kindOf(id) !== from);
   const held = behind.find(({ id }) => HOLDS.includes(kindOf(id)) && isDone(cable, id));
   if (held)
-    return [plain([], msg`“${held.short}” is done on top of it: only cutting it off undoes that.`, begin)];
+    return [
+      plain([], msg`“${held.short}” is already done on top of it: only cutting it off undoes that.`, begin),
+    ];
   const reopens = [begin, ...behind].map(({ id }) => id);
   const isCovered = begin.id !== `shrink.${end}` && isDone(cable, `shrink.${end}`);
   if (!isCovered) return [plain(reopens, null, begin)];
@@ -243,11 +245,11 @@ function cutBack(end: EndName, lacksSleeve: boolean, cable: Cable, work: Making)
   const layers = lacksSleeve || isDone(cable, `shrink.${end}`) ? [layersStep(end, work)] : [];
   return {
     way: 'cut back',
-    says: msg`Cut end ${end} off and make it again`,
+    says: msg`Cut end ${end} off and remake it`,
     because:
       short > 0
         ? msg`${amount(lost, 'mm', 0)} come off, and the service loop has ${bare(run.loopMm, 'mm', 0)}: ${amount(short, 'mm', 0)} too few.`
-        : msg`${amount(lost, 'mm', 0)} come off; of the service loop ${amount(run.loopMm - lost, 'mm', 0)} stay.${isHeld(end, done) ? msg` The lug is spent.` : ''}`,
+        : msg`${amount(lost, 'mm', 0)} come off; of the service loop ${amount(run.loopMm - lost, 'mm', 0)} stay.${isHeld(end, done) ? msg` The lug is used up.` : ''}`,
     reopens: [...layers, ...spoilt.map(({ id }) => id), angleOf(end)],
     cutBackMm: lost,
     possible: short <= 0,

@@ -233,7 +233,7 @@ function crimpJoin(join: ResolvedJoin, connector: Lug, die: DieOffer): PlainStep
       ? msg`${dieName({ die })}, through its jacket. A smooth die: a jacket that is cut through seals nothing.`
       : msg`${dieName({ die })}. Measure both, and enter them in Prove.`,
     why: isCovered
-      ? msg`What lies under the jacket is only tried by a pull.`
+      ? msg`What lies under the jacket is only tested by a pull.`
       : msg`Each side is proved like an end.`,
     caution: { of: 'tools', says: msg`Fingers out, eyes covered, before the tool closes.` },
     lit: ['crimp'],

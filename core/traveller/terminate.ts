@@ -66,7 +66,7 @@ const strip = ({ name, lug, gapMm, stripMm }: ReadyEnd, step: Make) =>
 const strands = ({ name, method, strands: left }: ReadyEnd, step: Make) =>
   step('strands', {
     short: msg`Strands ${name}`,
-    order: msg`Look at every strand`,
+    order: msg`Inspect every strand`,
     detail: verbatim`${left.allowed > 0 ? msg`Up to ${left.allowed} of ${left.count} may be plucked out; enter how many in Ends.` : msg`No cut strands allowed: cut back and strip again.`}${usesDie(method) ? msg` Never tin them before the crimp.` : ''}`,
     why: msg`A cut strand carries nothing and hides its loss.`,
     lit: ['strands'],
@@ -75,12 +75,12 @@ const strands = ({ name, method, strands: left }: ReadyEnd, step: Make) =>
 /** Which way a bent palm goes is settled before the barrel is closed. */
 const palmLies = (lug: Lug): Message =>
   lug.angleDeg > 0
-    ? msg`Its palm stands ${numeral(lug.angleDeg, 0)}° off the cable, the hole ${amount(asideMm(lug), 'mm', 0)} to one side: turn that side to where the stud is, before it is closed.`
-    : msg`Its palm lies ${amount(lug.offsetMm, 'mm', 0)} beside the cable: turn that side to the stud, before it is closed.`;
+    ? msg`Its palm is bent ${numeral(lug.angleDeg, 0)}° off the cable, the hole ${amount(asideMm(lug), 'mm', 0)} to one side: turn that side to where the stud is, before the die closes.`
+    : msg`Its palm lies ${amount(lug.offsetMm, 'mm', 0)} beside the cable: turn that side to the stud, before the die closes.`;
 
 const home = ({ name, lug }: ReadyEnd, step: Make) =>
   step('home', {
-    short: msg`Home ${name}`,
+    short: msg`Push home ${name}`,
     order: msg`Gather all strands and push them home in ${lug.label}`,
     figure: { value: lug.barrelMm, unit: 'mm', decimals: 0, means: msg`into the barrel` },
     detail: listed(
@@ -138,7 +138,7 @@ function crimps(end: ReadyEnd, practice: HousePractice, step: Make): PlainStep[]
   return [
     ...made,
     step('file', {
-      short: msg`File, tug ${name}`,
+      short: msg`File and tug-test ${name}`,
       order: msg`Measure across ${die.leaves === 'hexagon' ? msg`flats` : msg`the indent`}, file the ears, tug`,
       figure: {
         value: die.die.acrossFlatsMm,
@@ -191,7 +191,7 @@ const screw = ({ name, lug, spec }: ReadyEnd, step: Make) =>
   step('screw', {
     short: msg`Clamp ${name}`,
     order: msg`Lay all strands under the plate of ${lug.label} and screw it down`,
-    detail: msg`To get home only${spec.temporary ? msg`: it must be gone by ${spec.temporary.replaceBy}` : msg`: set the day it must be gone by`}. Both screws evenly, tug, tighten again.`,
-    why: msg`What is only screwed down corrodes and loosens: it is not an end.`,
+    detail: msg`To get home only${spec.temporary ? msg`: it must be replaced by ${spec.temporary.replaceBy}` : msg`: set the day it must be replaced by`}. Both screws evenly, tug, tighten again.`,
+    why: msg`What is only screwed down corrodes and loosens: it is no permanent end.`,
     lit: ['barrel', 'strands'],
   });

@@ -87,7 +87,7 @@ export const TERMS = {
   'plumber’s torch': msg`plumber’s torch`,
   'large burner': msg`large burner`,
   'tighten again': msg`tighten again`,
-  'look again': msg`look again`,
+  'look again': msg`inspect again`,
   replace: msg`replace`,
   found: msg`found`,
   missed: msg`missed`,

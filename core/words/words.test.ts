@@ -3,6 +3,7 @@ import { isThereTime } from '../lib/casesFixture.ts';
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import fc from 'fast-check';
 import { messagesOfTheCode, writtenMessages } from '../../scripts/words.ts';
+import { genericShop } from '../model/catalogue/genericShop.ts';
 import { figure } from '../model/units/figure.ts';
 import { brief, digits } from '../words/numerals.ts';
 import { parseQuantity } from '../model/units/quantity.ts';
@@ -49,6 +50,12 @@ describe('the catalogue', () => {
     // Formulas with no word in them are the same in every language.
     expect(same.filter((text) => /[a-z]{4,} [a-z]{3,}/.test(text))).toEqual([]);
   });
+});
+
+test('whatever a shop begins with has its name in the catalogue', () => {
+  const { cableKinds, tools } = genericShop();
+  const names = [...cableKinds, ...tools].map(({ title }) => title);
+  expect(names.filter((name) => !Object.hasOwn(messages, name))).toEqual([]);
 });
 
 describe('saying', () => {

@@ -10,7 +10,7 @@ test(`in ${RACES} races of “Work here instead” there is one writer, and it w
   for (let i = 0; i < 3; i += 1) {
     const page = await context.newPage();
     await page.goto('/demo');
-    if (i === 0) await page.getByRole('button', { name: 'Look round' }).click();
+    if (i === 0) await page.getByRole('button', { name: 'Look around the example' }).click();
     await page.goto('/job/teasel/cable/th3/run');
     await new App(page).field('To, end B').waitFor();
     pages.push(page);
@@ -55,7 +55,7 @@ test(`in ${RACES} races of “Work here instead” there is one writer, and it w
 test('a writer that was frozen and lost its turn writes nothing when it wakes', async ({ context }) => {
   const first = await context.newPage();
   await first.goto('/demo');
-  await first.getByRole('button', { name: 'Look round' }).click();
+  await first.getByRole('button', { name: 'Look around the example' }).click();
   await first.goto('/job/teasel/cable/th3/run');
   const one = new App(first);
   await one.type('To, end B', 'before');

@@ -66,7 +66,7 @@ export async function benchFrames(): Promise<void> {
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(`${url}demo`);
-    await page.getByRole('button', { name: 'Look round' }).click();
+    await page.getByRole('button', { name: 'Look around the example' }).click();
     await page.goto(`${url}job/teasel/section`);
     await page.getByRole('heading', { name: 'Section lab' }).waitFor();
     await countFrames(page);

@@ -70,7 +70,7 @@ async function scriptBytes(browser: Browser, url: string): Promise<number> {
     );
   });
   await page.goto(`${url}demo`);
-  await page.getByRole('button', { name: 'Look round' }).waitFor();
+  await page.getByRole('button', { name: 'Look around the example' }).waitFor();
   const each = await Promise.all(scripts);
   await page.close();
   return each.reduce((sum, own) => sum + own, 0);
@@ -80,7 +80,7 @@ async function scriptBytes(browser: Browser, url: string): Promise<number> {
 async function withJob(browser: Browser, url: string, count: number, jobFile = jobOf(count)): Promise<Page> {
   const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
   await page.goto(`${url}demo`);
-  await page.getByRole('button', { name: 'Look round' }).click();
+  await page.getByRole('button', { name: 'Look around the example' }).click();
   await page.getByTestId('file').setInputFiles({
     name: 'job.json',
     mimeType: 'application/json',

@@ -11,9 +11,9 @@ const TILES = [
     note: say`Bank, fuses, loads: every size at once`,
   },
   { what: 'die', title: say`Which die for this lug`, note: say`Or what this unmarked die is for` },
-  { what: 'drop', title: say`Something drops volts`, note: say`Find the bad joint in a few probes` },
+  { what: 'drop', title: say`Volts are lost somewhere`, note: say`Find the bad joint in a few probes` },
   { what: 'eye', title: say`Train the eye`, note: say`Spot the fault in drawn ends` },
-  { what: 'demo', title: say`Look round a made-up job`, note: say`A canal workboat, half made` },
+  { what: 'demo', title: say`Look around an example job`, note: say`A canal workboat, half made` },
 ] as const;
 </script>
 

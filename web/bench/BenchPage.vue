@@ -104,7 +104,7 @@ const isMeasuredMaking = isAbout('strip', 'sleeve-cover', 'crimps');
 const LEDGER_TITLES: Readonly<Record<Stage, string>> = {
   run: say`Requirements of the run`,
   gauge: say`Size checks`,
-  ends: say`Limits on the ends`,
+  ends: say`Checks on the ends`,
   cut: say`Lengths`,
   make: say`Lengths while making`,
   prove: say`Proof checks`,
@@ -119,7 +119,7 @@ const shownFindings = computed(() =>
 /** On a phone the ledger is below the stage: one press away from its top. */
 const toLedger = () => document.querySelector('[data-ledger]')?.scrollIntoView({ block: 'start' });
 const edit = useCableEdit(() => ({ jobId, cableId: cableId ?? '' }));
-const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.palmAngleDeg = angleDeg));
+const turn = (angleDeg: number) => edit(say`palm angle`, (draft) => void (draft.palmAngleDeg = angleDeg));
 </script>
 
 <template>
@@ -133,7 +133,7 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
           [cable.ends.A.at, cable.ends.B.at].filter(Boolean).join(' → ')
         }}</span>
         <button type="button" class="min-h-11 px-2 font-bold text-teal" @click="toLedger">
-          {{ say`Ledger` }}
+          {{ say`Checks` }}
         </button>
         <RouterLink
           :to="cardOf(jobId, cable.id)"
@@ -160,7 +160,7 @@ const turn = (angleDeg: number) => edit(say`clocking`, (draft) => void (draft.pa
             />
           </Boundary>
         </div>
-        <Boundary :part="say`Ledger`" :reset-on="`${cable.id} ${stage}`">
+        <Boundary :part="say`Checks`" :reset-on="`${cable.id} ${stage}`">
           <Ledger
             :findings="shownFindings"
             :title="title"

@@ -216,7 +216,7 @@ const commands = computed((): Command[] => [
   },
   {
     id: 'hunt',
-    title: say`Hunt for a fault`,
+    title: say`Find a fault`,
     note: say`voltage-drop tracing`,
     act: () => void router.push({ name: 'hunt', params: { jobId: job.id } }),
   },
@@ -252,7 +252,7 @@ const commands = computed((): Command[] => [
   },
   {
     id: 'training',
-    title: say`Spot the fault: practise the eye`,
+    title: say`Spot the fault: train your eye`,
     note: say`training`,
     act: () => void router.push({ name: 'training', params: { jobId: job.id } }),
   },
@@ -262,7 +262,7 @@ const commands = computed((): Command[] => [
     note: say`units, sizes, language, paper`,
     act: () => (isPreferencesOpen.value = true),
   },
-  { id: 'keys', title: say`Help: the keys`, note: '?', act: () => emit('keys') },
+  { id: 'keys', title: say`Help: keyboard shortcuts`, note: '?', act: () => emit('keys') },
   { id: 'import', title: say`Import a job from a file`, note: say`JSON`, act: () => emit('import') },
   {
     id: 'schedule',
@@ -283,7 +283,7 @@ const commands = computed((): Command[] => [
     act: () => void router.push({ name: 'in-your-case', params: { jobId: job.id } }),
   },
   { id: 'jobs', title: say`All jobs`, note: '', act: () => void router.push({ name: 'jobs' }) },
-  { id: 'demo', title: say`Look round a made-up job`, note: '', act: () => void router.push('/demo') },
+  { id: 'demo', title: say`Look around an example job`, note: '', act: () => void router.push('/demo') },
   { id: 'new', title: say`New cable`, note: 'N', act: () => emit('add') },
   ...(bench.undoable
     ? [{ id: 'undo', title: say`Undo ${bench.undoable}`, note: say`Ctrl Z`, act: () => void bench.undo() }]
@@ -347,12 +347,12 @@ function run(command: Command | null): void {
     <div class="fixed inset-0 bg-[var(--shade)]" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center p-4 pt-[12vh]">
       <DialogPanel class="w-full max-w-xl border border-line bg-lamp shadow-xl">
-        <DialogTitle class="sr-only">{{ say`Find or do` }}</DialogTitle>
+        <DialogTitle class="sr-only">{{ say`Search or do` }}</DialogTitle>
         <Combobox :model-value="null" @update:model-value="run">
           <ComboboxInput
             class="figure h-14 w-full bg-transparent px-4 text-[20px] placeholder:text-ink3 focus:outline-none"
             :placeholder="say`Type a tag, a page or a command`"
-            :aria-label="say`Find or do`"
+            :aria-label="say`Search or do`"
             autocomplete="off"
             @change="query = $event.target.value"
           />

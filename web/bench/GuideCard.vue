@@ -29,7 +29,7 @@ function beginOwn(): void {
     </p>
     <button type="button" class="button min-h-11" @click="beginOwn">{{ say`Start an empty job` }}</button>
     <button type="button" class="button filled min-h-11" @click="prefs.guideSeen = true">
-      {{ say`Look round` }}
+      {{ say`Look around the example` }}
     </button>
   </aside>
 </template>

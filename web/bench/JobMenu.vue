@@ -87,7 +87,7 @@ const actions = computed(() => [
     what: say`Log of every cable`,
     act: () => goTo('log', 'log-alone'),
   },
-  { what: say`Fault hunt without a job`, act: () => void router.push({ name: 'hunt-alone' }) },
+  { what: say`Fault-finding without a job`, act: () => void router.push({ name: 'hunt-alone' }) },
   {
     what: say`Handover pack`,
     act: () => goTo('print-handover'),
@@ -149,12 +149,12 @@ const actions = computed(() => [
   />
   <ModalBox v-if="refusal !== ''" open :title="say`Nothing was imported`" @close="refusal = ''">
     <p role="alert">{{ refusal }}</p>
-    <p class="note mt-2">{{ say`Your jobs are as they were.` }}</p>
-    <button type="button" class="button filled mt-4" @click="refusal = ''">{{ say`All right` }}</button>
+    <p class="note mt-2">{{ say`Your jobs are unchanged.` }}</p>
+    <button type="button" class="button filled mt-4" @click="refusal = ''">{{ say`OK` }}</button>
   </ModalBox>
-  <ModalBox v-if="lacks !== ''" open :title="say`Not all of it`" @close="lacks = ''">
+  <ModalBox v-if="lacks !== ''" open :title="say`Not everything was imported`" @close="lacks = ''">
     <p role="alert">{{ lacks }}</p>
-    <button type="button" class="button filled mt-4" @click="lacks = ''">{{ say`All right` }}</button>
+    <button type="button" class="button filled mt-4" @click="lacks = ''">{{ say`OK` }}</button>
   </ModalBox>
   <ModalBox v-if="isRenaming" open :title="say`This job`" @close="isRenaming = false">
     <TextField
@@ -165,7 +165,7 @@ const actions = computed(() => [
       @update:model-value="rename({ title: $event })"
     />
     <TextField
-      :label="say`What it is`"
+      :label="say`Description`"
       :model-value="subtitle ?? ''"
       :longest="120"
       @update:model-value="rename({ subtitle: $event })"

@@ -9,7 +9,7 @@ defineEmits<{ close: [] }>();
 </script>
 
 <template>
-  <ModalBox :open="open" :title="say`Keys`" @close="$emit('close')">
+  <ModalBox :open="open" :title="say`Keyboard shortcuts`" @close="$emit('close')">
     <dl class="grid grid-cols-[150px_1fr] gap-y-2">
       <template v-for="{ keys, does } in BENCH_KEYS" :key="does">
         <dt>

@@ -50,7 +50,7 @@ const counts = computed(() => {
 </script>
 
 <template>
-  <section :aria-label="say`Ledger`" class="isolate bg-paper">
+  <section :aria-label="say`Checks`" class="isolate bg-paper">
     <header class="flex items-start gap-2 px-3.5 pt-2.5 pb-2">
       <div class="min-w-0 flex-1">
         <h2 class="figure text-[18px] leading-6 font-semibold">{{ title }}</h2>

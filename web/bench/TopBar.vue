@@ -45,7 +45,7 @@ const { prefs } = prefsStore;
         class="box flex h-8 items-center gap-2 px-2.5 text-ink2 hover:bg-teal-tint"
         @click="$emit('command')"
       >
-        <Search :size="16" aria-hidden="true" /><span class="max-lg:sr-only">{{ say`Find or do` }}</span
+        <Search :size="16" aria-hidden="true" /><span class="max-lg:sr-only">{{ say`Search or do` }}</span
         ><kbd class="key max-lg:hidden">Ctrl K</kbd>
       </button>
       <SegmentedField
@@ -84,7 +84,7 @@ const { prefs } = prefsStore;
         @click="prefs.theme = prefsStore.isDark ? 'light' : 'dark'"
       >
         <Contrast :size="20" aria-hidden="true" /><span class="sr-only">{{
-          say`${prefsStore.isDark ? say`Light` : say`Dark`} colours`
+          say`${prefsStore.isDark ? say`Light` : say`Dark`} mode`
         }}</span>
       </button>
       <button
@@ -92,7 +92,7 @@ const { prefs } = prefsStore;
         class="figure flex size-9 items-center justify-center text-[18px] font-semibold text-teal hover:bg-teal-tint max-sm:hidden"
         @click="$emit('keys')"
       >
-        ?<span class="sr-only">{{ ' ' }}{{ say`keys` }}</span>
+        ?<span class="sr-only">{{ ' ' }}{{ say`shortcuts` }}</span>
       </button>
     </div>
   </header>

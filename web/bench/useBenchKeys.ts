@@ -17,7 +17,7 @@ export const BENCH_KEYS: readonly { readonly keys: readonly string[]; readonly d
   { keys: [say`Alt ↑`, say`Alt ↓`], does: say`move this cable in the rack` },
   { keys: [say`Delete`], does: say`delete this cable (undo brings it back)` },
   { keys: ['/'], does: say`filter the rack` },
-  { keys: [say`Ctrl K`], does: say`find or do anything` },
+  { keys: [say`Ctrl K`], does: say`search or do anything` },
   { keys: [say`Ctrl Z`, say`Shift Ctrl Z`], does: say`undo, redo` },
   { keys: [say`Space`, say`Backspace`], does: say`in Make: done, back` },
   { keys: [say`Ctrl click`], does: say`select several cables to change them together` },

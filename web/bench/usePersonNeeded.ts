@@ -7,7 +7,7 @@ export function usePersonNeeded() {
   const { prefs } = usePrefs();
   const problem = ref('');
   function nameNeeded(): boolean {
-    problem.value = prefs.person.trim() === '' ? say`Say who is measuring first.` : '';
+    problem.value = prefs.person.trim() === '' ? say`Enter who is measuring first.` : '';
     return problem.value !== '';
   }
   return { problem, nameNeeded };

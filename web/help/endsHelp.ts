@@ -16,7 +16,7 @@ export const ENDS_HELP: readonly HelpEntry[] = [
     say`House practice to take the next thicker size than the smallest that passes, as room for what is added later.`,
   ],
   [
-    say`Smallest hole on the way`,
+    say`Smallest hole on the route`,
     say`Clear width of the tightest hole, gland or grommet the finished end must pass. Measure it across, edge to edge. An end that does not pass is crimped in place.`,
     'hole',
   ],
@@ -34,7 +34,7 @@ export const ENDS_HELP: readonly HelpEntry[] = [
     say`Tick it where this end is crimped where it will be bolted. Its tool must then fit there, and its steps come after the cable is pulled.`,
   ],
   [
-    say`Room to swing at ${ANY}`,
+    say`Working space at ${ANY}`,
     say`Free space around this end for the handles of the tool, measured with a rule. A long lever needs most, a hydraulic head least. Tools that do not fit are refused.`,
   ],
   [
@@ -110,20 +110,20 @@ export const ENDS_HELP: readonly HelpEntry[] = [
     'along',
   ],
   [
-    say`it flexes there, ${ANY}`,
+    say`moves there, ${ANY}`,
     say`Tick it where the cable is bent in use, as at a drawer, a hatch or a tiller. Soldered strands break at their stiff edge, and a sleeve wears: the advice changes.`,
   ],
   [
-    say`it shakes, ${ANY}`,
-    say`Tick it on an engine, a trailer or a fast boat. Vibration asks for a crimp rather than solder, for a near support and for a nut that cannot come loose.`,
+    say`vibration there, ${ANY}`,
+    say`Tick it on an engine, a trailer or a fast boat. Vibration calls for a crimp rather than solder, for a near support and for a nut that cannot come loose.`,
   ],
   [
     say`Strands cut at ${ANY}`,
-    say`How many strands were cut or nicked while stripping this end. Each is copper that does not carry; beyond a few per cent, strip anew.`,
+    say`How many strands were cut or nicked while stripping this end. Each is copper that does not carry; beyond a few per cent, strip again.`,
   ],
   [
     say`Strands counted at ${ANY}`,
-    say`Strands of the conductor, counted or by its sheet. It gives the share that was cut; if you leave it empty it is reckoned from the class of strand.`,
+    say`Strands of the conductor, counted or by its sheet. It gives the share that was cut; if you leave it empty it is calculated from the class of strand.`,
   ],
   [
     say`Other copper in barrel ${ANY}, mm²`,
@@ -160,7 +160,7 @@ export const ENDS_HELP: readonly HelpEntry[] = [
     'along',
   ],
   [
-    say`Copper of the branch, mm²`,
+    say`Conductor of the branch, mm²`,
     say`Cross-section of the branch that leaves here. A thinner branch needs protection of its own: the fuse of the thick cable does not protect the thin one.`,
   ],
   [

@@ -6,8 +6,8 @@ import { ANY } from './helpEntry.ts';
 
 /** Fields whose name says all there is to say. */
 const SAYS_ALL = new Set([
-  ...['Name', 'What it is', 'Notes', 'Find or do', 'Of the job', `${ANY}, needed`],
-  ...['Show sizes in', 'Show lengths in', 'Dates', 'Colours', 'Language · Taal', 'Two and a half is written'],
+  ...['Name', 'Description', 'Notes', 'Search or do', 'Job', `${ANY}, needed`],
+  ...['Show sizes in', 'Show lengths in', 'Dates', 'Colours', 'Language · Taal', 'Decimal sign'],
   // Each of these is one of several cables, chargers or switches, by its name.
   ...[ANY, `${ANY}${ANY}`, `${ANY}: ${ANY} → ${ANY}, ${ANY}`],
 ]);

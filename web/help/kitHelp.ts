@@ -16,7 +16,7 @@ export const KIT_HELP: readonly HelpEntry[] = [
     say`Offcuts shorter than this are thrown away and not kept. Longer ones go back on the shelf, and later jobs cut from them first.`,
   ],
   [
-    say`Called, ${ANY}`,
+    say`Name of the spool ${ANY}`,
     say`Your name for this spool or offcut, as written on its tag. The cutting plan says by it where each piece is cut from.`,
   ],
   [
@@ -25,8 +25,8 @@ export const KIT_HELP: readonly HelpEntry[] = [
     'along',
   ],
   [
-    say`For whom`,
-    say`The customer’s name and address, as it is to stand at the head of the quotation. It stays in this job and goes nowhere by itself.`,
+    say`Customer`,
+    say`The customer’s name and address, as it appears at the head of the quotation. It stays in this job and goes nowhere by itself.`,
   ],
   [
     say`Margin`,
@@ -37,7 +37,7 @@ export const KIT_HELP: readonly HelpEntry[] = [
     say`The sales tax of your country on what you sell, in per cent; 0 where you ask none. It is shown apart, after the sum.`,
   ],
   [
-    say`Stands, days`,
+    say`Valid for, days`,
     say`For so many days you keep to the quotation. Copper is dear one month and cheap the next: set it to what your supplier keeps to.`,
   ],
   [
@@ -45,7 +45,7 @@ export const KIT_HELP: readonly HelpEntry[] = [
     say`The spool or offcut that this cable is cut from. What is cut comes off it, so that the next plan counts on what is really left.`,
   ],
   [
-    say`Counted of ${ANY}`,
+    say`Count of ${ANY}`,
     say`How much of it is on the shelf now, by your count. Making takes off it; a count entered again keeps the one before. Empty where nobody counts it: then nothing is bought by itself.`,
   ],
   [
@@ -57,16 +57,16 @@ export const KIT_HELP: readonly HelpEntry[] = [
     say`What you paid for one, for a metre or for 100 g, as the field says. Without it the kit is worth more than its sum says.`,
   ],
   [
-    say`${ANY} is begun`,
-    say`Tick it where the spool has been cut from. Its price is then not counted again, and it is used up before a new one is begun.`,
+    say`${ANY} already started`,
+    say`Tick it where the spool has been cut from. Its price is then not counted again, and it is used up before a new one is started.`,
   ],
   [say`Who is cutting`, say`The name of whoever cuts. It is kept with each piece that is ticked as cut.`],
   [
-    say`Ready made, all of them`,
-    say`What the same cables cost ready made, delivered: ask for the whole list. It is held against material, time and the share of tools.`,
+    say`Price ready made, all`,
+    say`What the same cables cost ready made, delivered: ask for the whole list. It is compared with material, time and the share of tools.`,
   ],
   [
-    say`A tool to be bought`,
+    say`Cost of a tool to buy`,
     say`What the tool costs that this job needs and the shop lacks; 0 where you own or borrow it.`,
   ],
   [
@@ -102,7 +102,7 @@ export const KIT_HELP: readonly HelpEntry[] = [
     say`Hottest air for all the cables that are ticked. It is set on each of them, in one step that can be undone.`,
   ],
   [
-    say`Who puts it right`,
+    say`Corrected by`,
     say`The name of whoever corrects the entry. The old entry stays, struck through, with this name and the day.`,
   ],
   [say`What`, say`What is wrong with the entry. It is kept with the correction; nothing is erased.`],
@@ -128,18 +128,18 @@ export const KIT_HELP: readonly HelpEntry[] = [
   ],
   [
     say`To the day`,
-    say`Last day that is suspected, as year-month-day: the day on which the fault was found or mended. Empty, everything after counts too.`,
+    say`Last day that is suspected, as year-month-day: the day on which the fault was found or repaired. Empty, everything after counts too.`,
   ],
   [
     say`What was done with ${ANY}`,
-    say`What was found on this cable and done about it: measured again and sound, end made new, taken out of service. Whoever closes it has looked at it.`,
+    say`What was found on this cable and done about it: measured again and sound, end remade, taken out of service. Whoever closes it has inspected it.`,
   ],
   [
     say`Cause of the nonconformance`,
     say`What went wrong and how it was found, in a sentence an inspector understands. It stands on every cable of the list until it is closed there.`,
   ],
   [
-    say`Who finds it`,
+    say`Found by`,
     say`The name of whoever opens or closes the nonconformance. It is kept with the day, and printed on the list.`,
   ],
   [
@@ -156,6 +156,6 @@ export const KIT_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Money`,
-    say`The sign or letters of your money, as they stand before or behind a figure on your bills. Nothing is converted: prices stay the numbers that you gave.`,
+    say`The sign or letters of your money, as they appear before or behind a figure on your bills. Nothing is converted: prices stay the numbers that you gave.`,
   ],
 ];

@@ -57,16 +57,16 @@ export const PROVE_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Load`,
-    say`Amps that really flow during this reading, by a clamp meter or shunt. Millivolts and warmth without their amps say nothing; at a higher load a poor joint shows more clearly.`,
+    say`Amps that really flow during this reading, by a clamp meter or shunt. Millivolts and temperatures without the current say nothing; at a higher load a poor joint shows more clearly.`,
   ],
   [
     say`Distance past the barrel`,
-    say`Distance along the cable from the mouth of the lug to where the probe pierces or touches it. The drop of that piece of cable is taken off the reading.`,
+    say`Distance along the cable from the mouth of the lug to where the probe pierces or touches it. The drop of that length of cable is taken off the reading.`,
     'along',
   ],
   [
     say`Beyond the mouths`,
-    say`Distance along the cable from the mouth of each lug to where the probe touches. The drop of that piece of cable is taken off the reading.`,
+    say`Distance along the cable from the mouth of each lug to where the probe touches. The drop of that length of cable is taken off the reading.`,
     'along',
   ],
   [
@@ -92,7 +92,7 @@ export const PROVE_HELP: readonly HelpEntry[] = [
     say`Milliohms of the whole cable from palm to palm, by a four-wire meter. The leads of a two-wire meter have more than the cable: it cannot tell.`,
   ],
   [
-    say`Resistance of it`,
+    say`Resistance of the plain stretch`,
     say`Milliohms of the plain stretch, by the same meter and the same current as the crimp. Only the comparison of the two counts.`,
   ],
   [
@@ -104,7 +104,7 @@ export const PROVE_HELP: readonly HelpEntry[] = [
     say`Megohms after these seconds. Sound insulation rises with time, damp insulation stands still: the relation between the two tells which it is.`,
   ],
   [
-    say`Instrument, called`,
+    say`Instrument name`,
     say`What the instrument is called in your shop, as on its sticker. It is kept in the tool case, and stands in the record beside each reading taken with it.`,
   ],
   [
@@ -226,14 +226,14 @@ export const PROVE_HELP: readonly HelpEntry[] = [
   ],
   [
     say`What was reworked`,
-    say`What was made anew since this reading: the lug cut off, the crimp repeated. Readings of before then count for the old end only.`,
+    say`What was made again since this reading: the lug cut off, the crimp repeated. Readings of before then count for the old end only.`,
   ],
   [
     say`Who answers for it`,
     say`The name of whoever decides that this check may be left out. It is printed with the record, beside the reason.`,
   ],
   [
-    say`Why it can be done without`,
+    say`Why it can be waived`,
     say`The reason for leaving this check out, such as a sample of the same batch that was pulled. Whoever reads the record judges the reason, not the tick.`,
   ],
   [
@@ -241,11 +241,11 @@ export const PROVE_HELP: readonly HelpEntry[] = [
     say`What went wrong, if none of the buttons has it. It is kept in the story of this cable, and counts in what the shop learns about its waste.`,
   ],
   [
-    say`Looked at today: what was found`,
+    say`Inspected today: what was found`,
     say`What you see on the fitted cable: colour of the lug, warmth, looseness, chafe, green copper. Nothing found is also a finding: write that.`,
   ],
   [
-    say`It is`,
-    say`What becomes of the cable after the look: it stays in service, is tightened, or must be made new. The log counts days until the next look from today.`,
+    say`Condition`,
+    say`What becomes of the cable after the inspection: it stays in service, is tightened, or must be replaced. The log counts days until the next inspection from today.`,
   ],
 ];

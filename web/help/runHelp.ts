@@ -26,7 +26,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Continuous`,
-    say`Amps that flow for as long as the load runs. Take them from the plate or its sheet, or clamp a meter round the cable under load. Too low, and the cable runs hotter than was reckoned; what flows only for moments goes under surge.`,
+    say`Amps that flow for as long as the load runs. Take them from the plate or its sheet, or clamp a meter round the cable under load. Too low, and the cable runs hotter than was calculated; what flows only for moments goes under surge.`,
   ],
   [
     say`Output power`,
@@ -52,7 +52,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Low-voltage cut-out of the load`,
-    say`Volts at which the load switches itself off, from its sheet. With the drop reckoned in, it tells whether the load stops before the battery is empty.`,
+    say`Volts at which the load switches itself off, from its sheet. With the drop taken into account, it tells whether the load stops before the battery is empty.`,
   ],
   [
     say`Hours a year`,
@@ -78,7 +78,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
     'duty',
   ],
   [
-    say`Step ${ANY} for`,
+    say`Step ${ANY} lasts`,
     say`How long the step lasts, in seconds or minutes. The copper heats slowly: half a second of starting hardly warms a cable, three minutes of a thruster do.`,
     'duty',
   ],
@@ -174,17 +174,17 @@ export const RUN_HELP: readonly HelpEntry[] = [
     'hole',
   ],
   [
-    say`Rubs ${ANY} on`,
+    say`Chafe point ${ANY}, against`,
     say`What the cable touches and moves against: an edge, a frame, another cable, a hose. Movement wears through any jacket in time, and then the whole battery feeds the short.`,
   ],
   [
-    say`Rubs ${ANY} at`,
+    say`Chafe point ${ANY} at`,
     say`Where it rubs, measured along the cable from stud A. The drawing marks the place, and the kit gets a guard for it.`,
     'along',
   ],
   [
     say`Guard ${ANY}`,
-    say`What lies between the cable and the edge, now or once it is fitted; the kit gets it. A live conductor wants a slit hose or a bushing: worn through, it is a short. For a ground an edge strip or a braid over the cable is enough.`,
+    say`What lies between the cable and the edge, now or once it is fitted; the kit gets it. A live conductor needs a slit hose or a bushing: worn through, it is a short. For a ground an edge strip or a braid over the cable is enough.`,
   ],
   [
     say`Support spacing`,
@@ -265,7 +265,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Coldest it must start in`,
-    say`Coldest morning on which the engine must start. Cold oil asks more and a cold battery gives less: both are reckoned.`,
+    say`Coldest morning on which the engine must start. Cold oil needs more and a cold battery gives less: both are taken into account.`,
   ],
   [
     say`Both ends can feed a fault`,
@@ -288,8 +288,8 @@ export const RUN_HELP: readonly HelpEntry[] = [
     say`Amps printed on the fuse. Over the load so that it does not trip in use, and not over what the cable may carry, or the cable becomes the fuse.`,
   ],
   [
-    say`Fuse ${ANY}, from source`,
-    say`Length of cable between the battery's stud and the fuse. That piece has no protection at all; codes give a greatest length for it, a few hundred millimetres unless it is sheathed.`,
+    say`Distance from source to fuse ${ANY}`,
+    say`Length of cable between the battery's stud and the fuse. That length has no protection at all; codes give a greatest length for it, a few hundred millimetres unless it is sheathed.`,
     'along',
   ],
   [
@@ -305,7 +305,7 @@ export const RUN_HELP: readonly HelpEntry[] = [
     say`The other edge of the curve: the least seconds that the fuse carries each multiple of its rating. It decides whether a starting motor trips it.`,
   ],
   [
-    say`Waiver of fuse ${ANY}`,
+    say`Reason for accepting fuse ${ANY}`,
     say`Why a fuse that protects from short circuits only, and not from overload, may stay here. Your reason, name and day are kept with the cable and printed with its record.`,
   ],
   [

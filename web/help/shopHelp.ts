@@ -4,7 +4,7 @@ import { ANY, type HelpEntry } from './helpEntry.ts';
 /** Help for the fields of the tool case, the practice of the house, and the section. */
 export const SHOP_HELP: readonly HelpEntry[] = [
   [
-    say`Called`,
+    say`Name in the shop`,
     say`Your own name for it, as you say it in the shop. It stands in steps, offers and records; change it at any time.`,
   ],
   [
@@ -76,11 +76,11 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Tick it where the instrument sends its readings by cable. They are then taken over as they come, without a slip of the pen; the lines below say how it writes them.`,
   ],
   [
-    say`Its lines look like`,
+    say`Data format`,
     say`How one line from the instrument is built, with <value> where the figure is and <unit> where the unit is. Take it from its manual, or from a line it sent, and try it below.`,
   ],
   [
-    say`Unit, if unsaid`,
+    say`Unit, if not given`,
     say`Unit of the figure where the line does not give one. A wrong unit is a thousandfold error that looks like a sound reading.`,
   ],
   [
@@ -96,7 +96,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Paste one line of the instrument here: below it stands what would be read. Try one over its range too, so that it is never taken for a figure.`,
   ],
   [
-    say`Lug, called`,
+    say`Lug name`,
     say`Your own name for this lug, with its maker's mark if it has one. It stands in offers, kit lists and records.`,
   ],
   [
@@ -105,7 +105,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     'hole',
   ],
   [
-    say`Cable, called`,
+    say`Cable name`,
     say`Your own name for this kind of cable, as it stands on the drum or the invoice. It stands in the cutting list, the kit and the record.`,
   ],
   [
@@ -117,7 +117,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`What its insulation is made of, by its sheet or the print on the jacket. It decides how hot the copper may get in a short, and how the heat gets out.`,
   ],
   [
-    say`Insulation stands`,
+    say`Insulation rating`,
     say`The temperature that its insulation stands for good, by the print on the jacket or its sheet. Too high a figure lets a cable be taken that is too thin.`,
   ],
   [
@@ -142,7 +142,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Strands of ${ANY}`,
-    say`How many strands it has by its sheet, or counted. Where nothing is typed they are reckoned from their class. What is left of a conductor with strands cut follows from it.`,
+    say`How many strands it has by its sheet, or counted. Where nothing is typed they are calculated from their class. What is left of a conductor with strands cut follows from it.`,
   ],
   [
     say`tinned strands`,
@@ -173,32 +173,32 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Annealed copper flows in the die; brass and hard metal crack along the flats. One that cracked condemns its bag.`,
   ],
   [
-    say`Room to work it`,
+    say`Working space`,
     say`What its handles or the hammer need to swing, measured with the tool in hand. An end that is finished in place is offered only tools with room there.`,
   ],
   [
-    say`Bored for the post`,
+    say`Fits post`,
     say`The kind of tapered post that the clamp is bored for. Try it on: it goes down to the shoulder by hand and bites when it is drawn together.`,
   ],
   [
-    say`Of the pole`,
+    say`Pole`,
     say`The positive post is the fatter one: its clamp never grips the other, and the other's does not go on it. Look for the mark, or measure the bore.`,
   ],
   [
-    say`Takes cables`,
-    say`How many cables the clamp is made to hold. A second cable wants a clamp made for two, never a pile of lugs.`,
+    say`Number of cables`,
+    say`How many cables the clamp is made to hold. A second cable needs a clamp made for two, never a pile of lugs.`,
   ],
   [
-    say`Lid, wide`,
+    say`Lid width`,
     say`What the inside of the lid has room for, from hinge to hinge. The letters become as large as fit.`,
   ],
   [
-    say`Lid, high`,
+    say`Lid height`,
     say`What the inside of the lid has room for, from the hinge to the catch. A sheet larger than your paper is printed in parts.`,
   ],
   [
     say`Another size of this kind`,
-    say`A size that it is also bought in, such as 6 mm², AWG 10 or SAE 4. It gets a usual outside diameter: put that right by its sheet.`,
+    say`A size that it is also bought in, such as 6 mm², AWG 10 or SAE 4. It gets a usual outside diameter: correct that by its sheet.`,
   ],
   [
     say`For stud`,
@@ -206,7 +206,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     'hole',
   ],
   [
-    say`Made as`,
+    say`Construction`,
     say`How the lug is made: drawn from tube, cast, sheet rolled up. A casting cracks in a die and is soldered; a rolled seam opens unless it is brazed.`,
   ],
   [
@@ -228,7 +228,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Price`,
-    say`What one costs you, in your money, with its share of the postage. The kit, the price of a job and make or buy are reckoned from it.`,
+    say`What one costs you, in your money, with its share of the postage. The kit, the price of a job and make or buy are calculated from it.`,
   ],
   [
     say`Stop of ${ANY}, ${ANY}`,
@@ -239,12 +239,12 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`About how many blows bring the plunger to that mark on this size, counted on a spare. Many more at the bench, and the hammer is light, the floor gives, or the lug is another.`,
   ],
   [
-    say`Comes in`,
+    say`Supplied in`,
     say`Whether the connector has a jacket of its own: one that seals when it is shrunk, or one with a ring of solder for thin wires. Under a jacket nothing can be measured, so that a pull alone tries its crimps.`,
   ],
   [
-    say`Loaded with solder`,
-    say`Solder that it comes with, already in its barrel: weigh one, or see its bag. What else is to be fed, and what would run out, is reckoned from it.`,
+    say`Solder in its barrel`,
+    say`Solder that it comes with, already in its barrel: weigh one, or see its bag. What else is to be fed, and what would run out, is calculated from it.`,
   ],
   [
     say`Left on the shelf`,
@@ -290,7 +290,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Price a metre of ${ANY}`,
-    say`What a metre costs you, in your money. The price of a job, and what a thicker size costs more, are reckoned from it.`,
+    say`What a metre costs you, in your money. The price of a job, and what a thicker size costs more, are calculated from it.`,
   ],
   [
     say`Check crimp, across flats`,
@@ -299,7 +299,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Check crimp, read with`,
-    say`The calliper of the shop that the check crimp was measured with. Its accuracy decides what can be told from the limit; with none named, a usual one is reckoned.`,
+    say`The calliper of the shop that the check crimp was measured with. Its accuracy decides what can be told from the limit; with none named, a usual one is assumed.`,
   ],
   [
     say`Check crimp, pulled with`,
@@ -311,7 +311,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     'pull',
   ],
   [
-    say`Who crimped it`,
+    say`Crimped by`,
     say`The name of whoever made and measured this check crimp. It stays with it: a check that nobody answers for frees no die.`,
   ],
   [
@@ -338,7 +338,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`Share of the outline that is not metal, in the sawn and polished trial. It may stay empty; with it the die counts as proved for this lug.`,
   ],
   [
-    say`Who tried it`,
+    say`Tested by`,
     say`The name of whoever made and measured the trial. A combination of die and lug is trusted on this trial, so somebody stands for it.`,
   ],
   [
@@ -364,7 +364,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
   ],
   [
     say`A fault is named from`,
-    say`How sure a hunt must be before it names one piece as the fault. Lower names it earlier and is wrong more often; below it, the next measurement is proposed instead.`,
+    say`How sure a hunt must be before it names one part as the fault. Lower names it earlier and is wrong more often; below it, the next measurement is proposed instead.`,
   ],
   [
     say`Bank shares unevenly, watch over ×`,
@@ -372,14 +372,14 @@ export const SHOP_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Bank shares unevenly, fails over ×`,
-    say`From how many times the even share the wiring of a bank fails. Equal lengths, or taking the load off at opposite corners, put it right.`,
+    say`From how many times the even share the wiring of a bank fails. Equal lengths, or taking the load off at opposite corners, correct it.`,
   ],
   [
     say`Fuse over the load, ×`,
     say`How far the fuse is above the continuous load. 1.25 is usual: less trips on a warm day, more needs a thicker cable to stay protected.`,
   ],
   [
-    say`Terminations stand`,
+    say`Rating of terminations`,
     say`Terminal rating that is taken where none is given for an end. Take the lowest that you meet: fuses and switches are often rated for less than the cable.`,
     'terminal',
   ],
@@ -396,8 +396,8 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`After how many days in use a nut is tightened once more. Copper and lead settle under pressure in the first weeks; then the torque holds.`,
   ],
   [
-    say`Looked at every, months`,
-    say`How often a fitted cable is looked at. The log and the start page tell when it is due. Salt, heat and vibration ask for shorter times.`,
+    say`Inspected every, months`,
+    say`How often a fitted cable is inspected. The log and the start page tell when it is due. Salt, heat and vibration call for shorter times.`,
   ],
   [
     say`Lugs kept to practise on`,
@@ -408,7 +408,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`What heats the lug. It decides how long a lug takes: a heavy lug needs much power for a short time, or the heat runs along the cable into the jacket.`,
   ],
   [
-    say`Its power`,
+    say`Flame power`,
     say`Power of the flame in watts, by its sheet. Heating times follow from it and from the copper that must become hot.`,
   ],
   [
@@ -420,7 +420,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`What cleans the copper while soldering. Rosin stays harmless; acid eats on in the strands for years, out of sight under the sleeve.`,
   ],
   [
-    say`Keep it as`,
+    say`Save as`,
     say`Where the result of this section goes: to a cable as proof, or to the tool case as the trial of a die and lug.`,
   ],
   [say`Lug`, say`The lug that was sawn. The result counts for this lug with this die, and for no other.`],
@@ -438,7 +438,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
     say`The sample over two opposite flats, with a calliper, before it is sawn. It gives the photograph its scale.`,
     'flats',
   ],
-  [say`Who sawed it`, say`The name of whoever sawed and photographed the sample. It stands with the result.`],
+  [say`Sawn by`, say`The name of whoever sawed and photographed the sample. It stands with the result.`],
   [
     say`Picture`,
     say`Which photograph is looked at. A second one, of the same section polished again or from the other side, shows how far the result may be trusted.`,

@@ -17,7 +17,7 @@ export const SURVEY_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Length of the old cable`,
-    say`Stud to stud along the way it lies, with a tape or a string. The new cable starts from it.`,
+    say`Stud to stud along its route, with a tape or a string. The new cable starts from it.`,
   ],
   [
     say`${ANY} bolted to`,
@@ -25,7 +25,7 @@ export const SURVEY_HELP: readonly HelpEntry[] = [
   ],
   [say`Stud of end ${ANY}`, say`Measure the stud, not the hole of the old lug: that may be the wrong one.`],
   [
-    say`end ${ANY} looked at`,
+    say`end ${ANY} inspected`,
     say`Tick it once you have looked at this end, also where nothing is wrong: what nobody looked at is not known to be sound.`,
   ],
   [

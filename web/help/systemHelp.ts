@@ -5,15 +5,15 @@ import { ANY, type HelpEntry } from './helpEntry.ts';
 export const SYSTEM_HELP: readonly HelpEntry[] = [
   [
     say`Kind of place`,
-    say`What stands there: a battery, a load, a charger, a fuse, a switch, a bus bar, a ground. Currents and voltage drops of the whole system are reckoned from its places.`,
+    say`What stands there: a battery, a load, a charger, a fuse, a switch, a bus bar, a ground. Currents and voltage drops of the whole system are calculated from its places.`,
   ],
   [
-    say`Sort of charger`,
+    say`Type of source`,
     say`What feeds the system here: an alternator, a shore charger, solar, or a converter from another bank. It decides which figures are required of it.`,
   ],
   [say`Drawn as`, say`The shape under which the place is drawn. It changes the picture and no figure.`],
   [
-    say`It takes`,
+    say`Load draws`,
     say`In what the load is given. Watts draw more amps as the volts fall, as an inverter does; amps stay; milliohms draw less, as a heater or a lamp does.`,
   ],
   [
@@ -21,12 +21,12 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
     say`Amps the load draws at its nominal volts, from its plate or by a clamp meter. Its states say how much of it is on.`,
   ],
   [
-    say`Power it gives`,
+    say`Power output`,
     say`Watts that the load gives out, from its plate. What it draws from the battery is more, by its efficiency, and the more the lower the volts are.`,
   ],
   [
     say`Switches off under`,
-    say`Volts at which the load switches itself off, from its sheet. It is held against the volts that really reach it at the end of the cable.`,
+    say`Volts at which the load switches itself off, from its sheet. It is compared with the volts that really reach it at the end of the cable.`,
   ],
   [
     say`Nominal volts`,
@@ -38,15 +38,15 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
     say`Volts of the battery with nothing on it, as measured after a rest. Without it the nominal volts are used.`,
   ],
   [
-    say`Volts it holds`,
+    say`Output voltage`,
     say`Volts that the source holds at its terminals while it can give the amps. Read it off its display or its sheet.`,
   ],
   [
-    say`Amps it can give`,
+    say`Output current`,
     say`The most that the source gives, from its plate. Beyond it its volts fall, and the battery gives the rest.`,
   ],
   [
-    say`Volts it holds at its output`,
+    say`Voltage on its output side`,
     say`Volts that the converter holds on its output side while it can give the amps. Read it off its display or its sheet.`,
   ],
   [
@@ -60,7 +60,7 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
     'drop',
   ],
   [
-    say`Least volts it must get`,
+    say`Minimum volts at the load`,
     say`Volts the load needs to work at all, from its sheet. It is checked besides the share, since a share says nothing of a battery that is low.`,
   ],
   [
@@ -80,12 +80,12 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
     say`Make-up of the fuse, by its data sheet. It decides how large a fault it can interrupt, how many volts it bears, and how long it carries a surge.`,
   ],
   [
-    say`Its minus returns`,
+    say`Negative returns by`,
     say`The ground its current comes back to. With a cable of its own, that cable is drawn and sized; with a ground, the metal carries the current, and that metal must be measured.`,
     'return',
   ],
   [
-    say`Its studs`,
+    say`Studs`,
     say`Thread of the studs of this place. Every lug that ends here gets its hole from it.`,
     'hole',
   ],
@@ -106,7 +106,7 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
     say`A way in which the system is used: starting, under sail at night, charging at the quay. Every cable is judged in each of its states.`,
   ],
   [
-    say`It lasts`,
+    say`Duration`,
     say`How long the state lasts. One that is held must never overheat a cable; a short or repeating one heats it by its time.`,
   ],
   [
@@ -145,7 +145,7 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Begin with`,
-    say`The cable that the trouble shows on. The hunt begins with the chain of pieces from the battery through it and back.`,
+    say`The cable that the trouble shows on. The hunt begins with the chain of parts from the battery through it and back.`,
   ],
   [
     say`This hunt`,
@@ -165,7 +165,7 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Name of ${ANY}`,
-    say`What this piece is called on your plan. It stands in the proposal of what to measure next.`,
+    say`What this part is called on your plan. It stands in the proposal of what to measure next.`,
   ],
   [
     say`Size of ${ANY}`,
@@ -173,7 +173,7 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Length of ${ANY}`,
-    say`Length of this piece along its route. Expected millivolts follow from it, and a fault is what lies well above them.`,
+    say`Length of this part along its route. Expected millivolts follow from it, and a fault is what lies well above them.`,
     'along',
   ],
   [
@@ -181,8 +181,8 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
     say`Tick it where the strands are silver-coloured. Tinned copper has slightly more resistance, and green corrosion starts later in it.`,
   ],
   [
-    say`What ${ANY} should take`,
-    say`Expected drop of this piece with the current of the test, from its sheet: a fuse, a switch or a shunt each has its own.`,
+    say`Expected drop of ${ANY}`,
+    say`Expected drop of this part with the current of the test, from its sheet: a fuse, a switch or a shunt each has its own.`,
   ],
   [
     say`behind a panel`,
@@ -197,22 +197,22 @@ export const SYSTEM_HELP: readonly HelpEntry[] = [
     say`Volts on the posts of the battery under load. If they fall far, the battery is the fault and no cable is.`,
   ],
   [
-    say`At the load`,
-    say`Volts at the terminals of the load while it runs. What is missing against the posts is lost on the way, and the hunt is for where.`,
+    say`Volts at the load`,
+    say`Volts at the terminals of the load while it runs. What is missing against the posts is lost in the circuit, and the hunt finds where.`,
   ],
   [
-    say`Reads`,
+    say`Reading, mV`,
     say`Millivolts between the two places while the load flows, either way round. Press the tips on bare metal and wait until the figure stands.`,
   ],
   [
-    say`at`,
+    say`Current then`,
     say`Amps at that very moment, by a clamp meter or shunt. Millivolts are compared with what these amps should drop.`,
   ],
-  [say`From`, say`First place of the probe. The piece between both places is what is measured.`],
-  [say`To`, say`Second place of the probe. Two places far apart clear many pieces with one reading.`],
+  [say`From`, say`First place of the probe. The part between both places is what is measured.`],
+  [say`To`, say`Second place of the probe. Two places far apart clear many parts with one reading.`],
   [
     say`Millivolts across ${ANY}`,
-    say`Millivolts over this piece while the load flows. Press the tips on bare metal, not on a nut or a washer: the contact face is part of the piece.`,
+    say`Millivolts across this part while the load flows. Press the tips on bare metal, not on a nut or a washer: the contact face belongs to the part.`,
   ],
   [
     say`Amps while reading across ${ANY}`,

@@ -193,7 +193,7 @@ const dims = computed(() => {
             />
           </div>
         </template>
-        <span class="pt-1.5 pr-2 text-right text-ink2">{{ say`should` }}</span>
+        <span class="pt-1.5 pr-2 text-right text-ink2">{{ say`expected` }}</span>
         <p
           v-for="(piece, i) in columns"
           :key="piece?.id ?? i"
@@ -220,14 +220,14 @@ const dims = computed(() => {
           <button
             type="button"
             class="figure relative bg-paper px-1.5 text-[15px] font-semibold whitespace-nowrap hover:bg-teal-tint"
-            :title="say`Take this reading out`"
-            @click="emit('change', withoutReading(hunt, span.id), say`reading taken out`)"
+            :title="say`Remove this reading`"
+            @click="emit('change', withoutReading(hunt, span.id), say`reading removed`)"
           >
             {{ say`${digits(span.millivolt, 1)} mV` }}
             <span v-if="isCranking" class="font-normal">{{ say`at ${digits(span.amps, 0)} A` }}</span>
             <span v-if="span.source === 'simulated'" class="text-[12px]">{{ say`SIMULATED` }}</span>
             <span class="text-teal" aria-hidden="true"> ×</span
-            ><span class="sr-only">{{ say`take it out` }}</span>
+            ><span class="sr-only">{{ say`remove it` }}</span>
           </button>
         </div>
       </div>

@@ -31,24 +31,24 @@ const sides = computed(() =>
 );
 function change(piece: Piece, part: Partial<Piece>): void {
   const pieces = hunt.pieces.map((own) => (own.id === piece.id ? { ...own, ...part } : own));
-  emit('change', { ...hunt, pieces }, say`piece ${piece.title}`);
+  emit('change', { ...hunt, pieces }, say`part ${piece.title}`);
 }
 function without(piece: Piece, key: 'milliohm' | 'size' | 'lengthMm'): void {
   const { [key]: _, ...rest } = piece;
   emit(
     'change',
     { ...hunt, pieces: hunt.pieces.map((own) => (own.id === piece.id ? rest : own)) },
-    say`piece`,
+    say`part`,
   );
 }
 function setKind(piece: Piece, kind: ChainPieceKind): void {
   const { size: _, lengthMm: __, tinned: ___, milliohm: ____, ...rest } = piece;
   const pieces = hunt.pieces.map((own) => (own.id === piece.id ? { ...rest, kind } : own));
-  emit('change', { ...hunt, pieces }, say`kind of piece`);
+  emit('change', { ...hunt, pieces }, say`kind of part`);
 }
 function add(side: Piece['side'], behind?: string): void {
   const piece: Piece = { id: nanoid(10), kind: 'stud', title: say`New joint`, side };
-  emit('change', withPiece(hunt, piece, behind), say`new piece`);
+  emit('change', withPiece(hunt, piece, behind), say`new part`);
 }
 function badSize(text: string): string {
   const entry = parseSize(text, 'metric');
@@ -62,14 +62,14 @@ function setSize(piece: Piece, text: string): void {
 </script>
 
 <template>
-  <section :aria-label="say`The chain and its facts`" class="min-w-0 p-3.5">
+  <section :aria-label="say`Edit the circuit`" class="min-w-0 p-3.5">
     <div class="grid gap-x-3 sm:grid-cols-3">
       <TextField
         :label="say`This hunt`"
         :model-value="hunt.title"
         :longest="80"
         required
-        @update:model-value="emit('change', { ...hunt, title: $event }, say`name of the hunt`)"
+        @update:model-value="emit('change', { ...hunt, title: $event }, say`hunt name`)"
       />
       <TextField
         :label="say`The load`"
@@ -100,8 +100,8 @@ function setSize(piece: Piece, text: string): void {
         :least="-40"
         :most="150"
         :decimals="0"
-        :hint="say`the cables as warm as they are now`"
-        @update:model-value="emit('change', { ...hunt, copperC: $event }, say`warmth of the copper`)"
+        :hint="say`the cables at their present temperature`"
+        @update:model-value="emit('change', { ...hunt, copperC: $event }, say`copper temperature`)"
       />
       <TextField
         :label="say`Notes`"
@@ -115,7 +115,7 @@ function setSize(piece: Piece, text: string): void {
       <p class="note flex max-lg:hidden" aria-hidden="true">
         <span class="w-[168px]">{{ say`kind` }}</span
         ><span class="flex-1">{{ say`name, and of a cable its size, length, and if tinned` }}</span>
-        <span class="w-[320px]">{{ say`should take, where known better; behind a panel` }}</span>
+        <span class="w-[320px]">{{ say`expected drop, if better known; behind a panel` }}</span>
       </p>
       <div
         v-for="piece in pieces"
@@ -165,7 +165,7 @@ function setSize(piece: Piece, text: string): void {
           </template>
           <QuantityField
             class="w-28"
-            :label="say`What ${piece.title} should take`"
+            :label="say`Expected drop of ${piece.title}`"
             kind="milliohm"
             :model-value="piece.milliohm ?? null"
             :placeholder="digits(expectedMilliohm(piece, hunt.copperC), 3)"
@@ -185,7 +185,7 @@ function setSize(piece: Piece, text: string): void {
           <button
             type="button"
             class="flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
-            @click="emit('change', movedPiece(hunt, piece.id, -1), say`piece moved`)"
+            @click="emit('change', movedPiece(hunt, piece.id, -1), say`part moved`)"
           >
             <ArrowUp :size="18" aria-hidden="true" /><span class="sr-only">{{
               say`Move ${piece.title} back`
@@ -194,7 +194,7 @@ function setSize(piece: Piece, text: string): void {
           <button
             type="button"
             class="flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
-            @click="emit('change', movedPiece(hunt, piece.id, 1), say`piece moved`)"
+            @click="emit('change', movedPiece(hunt, piece.id, 1), say`part moved`)"
           >
             <ArrowDown :size="18" aria-hidden="true" /><span class="sr-only">{{
               say`Move ${piece.title} on`
@@ -206,22 +206,22 @@ function setSize(piece: Piece, text: string): void {
             @click="add(side, piece.id)"
           >
             <Plus :size="18" aria-hidden="true" /><span class="sr-only">{{
-              say`Add a piece behind ${piece.title}`
+              say`Add a part after ${piece.title}`
             }}</span>
           </button>
           <button
             type="button"
             class="flex size-11 items-center justify-center text-teal hover:bg-teal-tint"
-            @click="emit('change', withoutPiece(hunt, piece.id), say`piece taken out`)"
+            @click="emit('change', withoutPiece(hunt, piece.id), say`part removed`)"
           >
             <Trash2 :size="18" aria-hidden="true" /><span class="sr-only">{{
-              say`Take ${piece.title} out`
+              say`Remove ${piece.title}`
             }}</span>
           </button>
         </div>
       </div>
       <button v-if="pieces.length === 0" type="button" class="button mt-2" @click="add(side)">
-        {{ say`Add a piece here` }}
+        {{ say`Add a part here` }}
       </button>
     </div>
     <button type="button" class="button filled" @click="emit('done')">{{ say`Back to the readings` }}</button>

@@ -49,7 +49,7 @@ const fields = computed(() => [
   },
   {
     ...VOLTS,
-    label: say`At the load`,
+    label: say`Volts at the load`,
     value: hunt.loaded.loadV,
     set: (loadV: number) => loaded({ loadV }),
     clear: () => without('loadV'),
@@ -69,10 +69,10 @@ const fields = computed(() => [
       </h1>
       <p class="note">
         {{
-          say`${hunt.test === 'cranking' ? say`Cranking: each reading with its own amps` : say`Steady load`}, ${figure(hunt.systemV, 'V', 0)}, copper at ${figure(hunt.copperC, '°C', 0)}.`
+          say`${hunt.test === 'cranking' ? say`Cranking: each reading with its own current` : say`Steady load`}, ${figure(hunt.systemV, 'V', 0)}, copper at ${figure(hunt.copperC, '°C', 0)}.`
         }}
         <button type="button" class="text-teal underline" @click="emit('edit')">
-          {{ say`The chain and its facts` }}
+          {{ say`Edit the circuit` }}
         </button>
         <b
           v-if="isSimulated(hunt)"

@@ -50,7 +50,7 @@ const picked = ref<readonly string[]>(
 const choices = computed(() => [
   ...loads.value.map(({ id, name }) => ({
     value: `load ${id}` as const,
-    title: say`the way to ${name}`,
+    title: say`the circuit to ${name}`,
     note: say`from the system, out and back`,
   })),
   ...(job.value && job.value.cables.length > 0
@@ -111,7 +111,7 @@ function alongWay({ name, drop }: (typeof loads.value)[number], { view }: System
     return (cable && triedWork(cable, bench.shop, job.value)) ?? undefined;
   };
   return {
-    title: say`The way to ${name}`,
+    title: say`The circuit to ${name}`,
     load: name,
     systemV: Math.min(1000, Math.max(1, Math.round(drop.nominalV))),
     pieces: chainOfLoad(view, drop, workOf, newId),
@@ -129,12 +129,12 @@ const toggle = (id: string) => {
     <h1 class="figure text-[22px] font-semibold">{{ say`Fault hunts` }}</h1>
     <p class="mt-1 max-w-[640px]">
       {{
-        say`Something drops too many volts. Draw the way from source to load and back, read millivolts across its pieces under load, and see which piece takes them: battery, joint or cable.`
+        say`Too many volts are lost. Draw the circuit from source to load and back, measure millivolts across its parts under load, and see which part loses them: battery, joint or cable.`
       }}
     </p>
     <p v-if="jobId" class="mt-1">
       <RouterLink class="text-teal underline" :to="{ name: 'survey', params: { jobId } }">{{
-        say`Look at the old installation by eye first`
+        say`Inspect the old installation by eye first`
       }}</RouterLink>
     </p>
     <ul v-if="hunts.length > 0" class="mt-4 max-w-[760px] border-t border-line">
@@ -170,7 +170,7 @@ const toggle = (id: string) => {
         />
       </div>
       <fieldset v-if="pattern === 'cables'" class="mt-2">
-        <legend class="label mb-1">{{ say`Its cables, out and back` }}</legend>
+        <legend class="label mb-1">{{ say`Cables out and back` }}</legend>
         <CheckField
           v-for="cable in job?.cables ?? []"
           :key="cable.id"

@@ -58,14 +58,14 @@ const keep = (next: Hunt, what: string) => bench.keepHunt(next, what);
 /** What was read over a mended piece, and at posts and load, no longer holds: it is asked again. */
 function mend(piece: Piece): void {
   if (hunt.value)
-    keep(withMended(hunt.value, piece.id, prefs.person, new Date().toISOString()), say`piece mended`);
+    keep(withMended(hunt.value, piece.id, prefs.person, new Date().toISOString()), say`part repaired`);
 }
-const titleOf = (id: string) => hunt.value?.pieces.find((piece) => piece.id === id)?.title ?? say`a piece`;
+const titleOf = (id: string) => hunt.value?.pieces.find((piece) => piece.id === id)?.title ?? say`a part`;
 const mendedWords = computed(() => {
   const names = (hunt.value?.mended ?? []).map(({ piece, at, by }) =>
     [titleOf(piece), dayText(at), by].filter(Boolean).join(', '),
   );
-  return say`Mended: ${names.join('; ')}. Read the volts at posts and load again, then across it. What was read before is kept.`;
+  return say`Repaired: ${names.join('; ')}. Measure the volts at posts and load again, then across it. Earlier readings are kept.`;
 });
 /** The sentence stands where the ladder is not: low on the left while it falls late, high on the right once it fell early. */
 const isLow = computed(() => {
@@ -148,7 +148,7 @@ const remakeWords = computed(() => {
                 :class="guilty ? '' : 'flex-1'"
                 @click="mend(found.named[0].piece)"
               >
-                {{ say`It is mended` }}
+                {{ say`It is repaired` }}
               </button>
             </div>
             <p v-if="hunt.mended" class="note border-b border-hairline px-3.5 py-2">
@@ -172,7 +172,7 @@ const remakeWords = computed(() => {
                 say`Print the hunt`
               }}</RouterLink>
               <button type="button" class="button" @click="router.push(huntPlace('', jobId))">
-                {{ say`Other hunts` }}
+                {{ say`All fault hunts` }}
               </button>
             </div>
           </div>

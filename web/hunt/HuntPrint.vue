@@ -58,7 +58,7 @@ const print = () => window.print();
     </p>
     <p v-for="own in hunt.mended" :key="own.at">
       {{
-        say`Mended on ${dayText(own.at)}: ${titleOf(own.piece)}; ${own.spans.length} reading from before is kept.¦Mended on ${dayText(own.at)}: ${titleOf(own.piece)}; ${own.spans.length} readings from before are kept.`
+        say`Repaired on ${dayText(own.at)}: ${titleOf(own.piece)}; ${own.spans.length} reading from before is kept.¦Repaired on ${dayText(own.at)}: ${titleOf(own.piece)}; ${own.spans.length} readings from before are kept.`
       }}
     </p>
     <p v-if="found.verdict.simulated" class="my-2 w-fit border-2 border-ink px-2 font-bold">
@@ -72,9 +72,9 @@ const print = () => window.print();
     <table class="w-full border-collapse text-[12px]">
       <thead>
         <tr class="border-b border-ink text-left">
-          <th>{{ say`piece` }}</th>
+          <th>{{ say`part` }}</th>
           <th>{{ say`reads mΩ` }}</th>
-          <th>{{ say`should` }}</th>
+          <th>{{ say`expected` }}</th>
           <th>{{ say`waste W` }}</th>
           <th>{{ say`how` }}</th>
         </tr>
@@ -84,7 +84,9 @@ const print = () => window.print();
           <td class="py-0.5 pr-2" :class="found.suspects.includes(own) ? 'font-bold' : ''">
             {{ own.piece.title }}
           </td>
-          <td class="pr-2">{{ own.milliohm === null ? say`not read alone` : digits(own.milliohm, 3) }}</td>
+          <td class="pr-2">
+            {{ own.milliohm === null ? say`not measured alone` : digits(own.milliohm, 3) }}
+          </td>
           <td class="pr-2">{{ digits(own.shouldMilliohm, 3) }}</td>
           <td class="pr-2">{{ digits(own.wastedW, 1) }}</td>
           <td>{{ tell(suspectWork(hunt, own, found).substituted[0]) }}</td>

@@ -48,11 +48,11 @@ function keep(millivolt: number, source: Span['source']): boolean {
     problem.value =
       hunt.test === 'cranking'
         ? say`Enter the cranking current first: it changes while cranking.`
-        : say`Say the load current first: millivolts mean nothing without their amps.`;
+        : say`Enter the load current first: millivolts mean nothing without it.`;
     return false;
   }
   if (place(first.value) < 0 || sideOf(first.value) !== sideOf(last.value)) {
-    problem.value = say`The load lies between these two: read the way out and the way back by themselves.`;
+    problem.value = say`The load lies between these two: measure the way out and the way back separately.`;
     return false;
   }
   problem.value = '';
@@ -118,7 +118,7 @@ const liveWords = computed(() => {
       <QuantityField
         ref="reads"
         class="flex-1"
-        :label="say`Reads`"
+        :label="say`Reading, mV`"
         kind="millivolt"
         :model-value="null"
         :least="0"
@@ -131,7 +131,7 @@ const liveWords = computed(() => {
       <QuantityField
         v-if="hunt.test === 'cranking'"
         class="w-28"
-        :label="say`at`"
+        :label="say`Current then`"
         kind="current"
         :model-value="amps"
         :least="0.1"

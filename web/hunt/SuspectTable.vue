@@ -24,7 +24,7 @@ const isCleared = computed(() => {
 });
 const othersSay = computed(() => {
   if (found.others.milliohm !== null) return say`nothing to find`;
-  return isCleared.value ? say`sound, by what was read over them` : say`not all of them are read`;
+  return isCleared.value ? say`sound, from the readings across them` : say`not all of them are measured`;
 });
 const isNamed = (own: Suspect) => found.named.includes(own);
 const sure = ({ probability }: Suspect) =>
@@ -49,9 +49,9 @@ const isWhole = ref(false);
         <thead class="figure text-[14px] text-ink2">
           <tr class="border-b border-line">
             <th class="w-6 font-normal" />
-            <th class="font-normal">{{ say`piece, and its likely cause` }}</th>
+            <th class="font-normal">{{ say`part, and its likely cause` }}</th>
             <th class="w-16 text-right font-normal">{{ say`reads mΩ` }}</th>
-            <th class="w-16 text-right font-normal">{{ say`should` }}</th>
+            <th class="w-16 text-right font-normal">{{ say`expected` }}</th>
             <th class="w-16 text-right font-normal">{{ say`waste W` }}</th>
             <th class="w-20 max-sm:hidden" />
             <th class="w-24" />
@@ -120,7 +120,7 @@ const isWhole = ref(false);
                 :aria-expanded="isWhole"
                 @click="isWhole = !isWhole"
               >
-                {{ found.suspects.length > 0 ? say`The other pieces` : say`All` }} {{ found.others.count }}
+                {{ found.suspects.length > 0 ? say`The other parts` : say`All` }} {{ found.others.count }}
               </button>
               <span class="note ml-2">{{ othersSay }}</span>
             </td>

@@ -78,7 +78,7 @@ const endY = computed(() => {
     class="volt-ladder block"
     role="img"
     :aria-label="
-      say`Volts left along the chain: ${digits(ladder.startV, 2)} at the posts, ${digits(ladder.loadV, 2)} at the load, ${digits(ladder.loadShouldV, 2)} if every piece were sound.`
+      say`Volts left along the chain: ${digits(ladder.startV, 2)} at the posts, ${digits(ladder.loadV, 2)} at the load, ${digits(ladder.loadShouldV, 2)} if every part were sound.`
     "
   >
     <text x="44" y="12" text-anchor="end">{{ say`V left` }}</text>
@@ -130,7 +130,7 @@ const endY = computed(() => {
         {{ say`${digits(top.own.millivolt, 0)} mV` }}
       </text>
       <text :x="top.x - 22" :y="(scale.y(top.own.from) + scale.y(top.own.to)) / 2 + 17" text-anchor="end">
-        {{ say`should be ${digits(top.own.shouldMillivolt, 0)}` }}
+        {{ say`expected ${digits(top.own.shouldMillivolt, 0)}` }}
       </text>
     </g>
     <template v-if="end">

@@ -36,10 +36,7 @@ export function useChainReadings(hunt: () => Hunt, change: (hunt: Hunt, what: st
     const loadAmps = isCranking ? amps : hunt().loaded.amps;
     if (millivolt === undefined || loadAmps === undefined) {
       waiting.value = { ...waiting.value, [piece.id]: { ...waiting.value[piece.id], ...part } };
-      tell(
-        piece,
-        isCranking ? '' : say`Say the load current first: millivolts mean nothing without their amps.`,
-      );
+      tell(piece, isCranking ? '' : say`Enter the load current first: millivolts mean nothing without it.`);
       return;
     }
     waiting.value = without(piece);

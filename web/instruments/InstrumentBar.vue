@@ -33,7 +33,11 @@ const choices = computed(() => [
       line ? say`over a serial line` : say`read by eye`,
     ].join(', '),
   })),
-  { value: STAND_IN, title: say`${INSTRUMENTS[kind].title}, stand-in`, note: say`SIMULATED: proves nothing` },
+  {
+    value: STAND_IN,
+    title: say`${INSTRUMENTS[kind].title}, simulated`,
+    note: say`SIMULATED: proves nothing`,
+  },
 ]);
 
 const choose = (what: string) =>
@@ -99,7 +103,7 @@ const STATUS = {
       @submit.prevent="add"
     >
       <TextField
-        :label="say`Instrument, called`"
+        :label="say`Instrument name`"
         :model-value="title"
         required
         @update:model-value="title = $event"

@@ -58,7 +58,7 @@ const liveWords = computed(() => {
   const said = live.value;
   if (!said) return 'waiting …';
   if (said.kind === 'value')
-    return `${inStep(said.value, kind)}, ${said.way === 'reverse' ? say`current turned, ` : ''}${said.settled ? say`settling in` : 'moving'}`;
+    return `${inStep(said.value, kind)}, ${said.way === 'reverse' ? say`current reversed, ` : ''}${said.settled ? say`settling` : 'moving'}`;
   return said.kind === 'over' ? say`over its range` : say`a line left out`;
 });
 </script>

@@ -16,13 +16,13 @@ const isOn = computed(() => meter.value.state.chosen === STAND_IN && meter.value
 
 <template>
   <details v-if="isOn" class="mt-2">
-    <summary class="compact cursor-pointer py-2 text-teal">{{ say`Give the stand-in trouble` }}</summary>
+    <summary class="compact cursor-pointer py-2 text-teal">{{ say`Simulate a fault` }}</summary>
     <SegmentedField
       :label="say`Trouble`"
       :model-value="meter.state.trouble"
       :choices="choicesOf(TROUBLES)"
       @update:model-value="meter.setTrouble($event)"
     />
-    <p class="note mt-1">{{ say`No figure comes of it: what cannot be read is left out, and said.` }}</p>
+    <p class="note mt-1">{{ say`It gives no figure: what cannot be read is left out and reported.` }}</p>
   </details>
 </template>

@@ -126,7 +126,7 @@ function createMeter(kind: InstrumentKind): Meter {
       state.status = 'off';
       state.sentence =
         what === STAND_IN
-          ? say`The stand-ins do not answer: the server that brings them is not running.`
+          ? say`The simulated instruments do not answer: their server is not running.`
           : say`It cannot be connected: ${(error as Error).message}.`;
     }
   }
@@ -145,7 +145,7 @@ function createMeter(kind: InstrumentKind): Meter {
     Object.assign(state, {
       status: 'lost',
       said: null,
-      sentence: say`The connection was lost: nothing of it became a reading.`,
+      sentence: say`The connection was lost: no reading was recorded.`,
     });
     end?.();
   }
@@ -158,7 +158,7 @@ function createMeter(kind: InstrumentKind): Meter {
     stopped?.();
     if (!instrument) return null;
     if (standIn && !specimen) {
-      state.sentence = say`Decide both ends first: a stand-in is put on a cable with lugs and a length.`;
+      state.sentence = say`Decide both ends first: a simulated instrument needs a cable with lugs and a length.`;
       return null;
     }
     listener = hear;

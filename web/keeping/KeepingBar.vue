@@ -80,7 +80,7 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
     </p>
     <p v-if="bench.refusal" class="bar bg-fails text-paper" role="alert">
       <span class="min-w-0 flex-1">{{ bench.refusal }}</span>
-      <button type="button" class="action" @click="bench.refusal = ''">{{ say`All right` }}</button>
+      <button type="button" class="action" @click="bench.refusal = ''">{{ say`OK` }}</button>
     </p>
     <p v-if="busy" class="bar bg-teal-tint text-ink">
       <span class="min-w-0 flex-1" role="status">{{ busy }} …</span>
@@ -88,11 +88,11 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
     </p>
     <p v-if="problem" class="bar bg-buff text-ink" role="alert">
       <span class="min-w-0 flex-1">{{ problem }}</span>
-      <button type="button" class="action" @click="problem = ''">{{ say`All right` }}</button>
+      <button type="button" class="action" @click="problem = ''">{{ say`OK` }}</button>
     </p>
     <p v-if="lacks" class="bar bg-fails text-paper" role="alert">
       <span class="min-w-0 flex-1">{{ lacks }}</span>
-      <button type="button" class="action" @click="lacks = ''">{{ say`All right` }}</button>
+      <button type="button" class="action" @click="lacks = ''">{{ say`OK` }}</button>
     </p>
     <p v-if="isCodeMissing" class="bar bg-fails text-paper" role="alert">
       <span class="min-w-0 flex-1">{{
@@ -103,14 +103,14 @@ const unreadable = computed(() => (isPutAway.value ? 0 : keeping.unreadable.leng
     <p v-if="fault" class="bar bg-fails text-paper" role="alert">
       <span class="min-w-0 flex-1">{{ say`Something went wrong: ${fault.message.slice(0, 200)}` }}</span>
       <button type="button" class="action" @click="copyFault">{{ say`Copy what went wrong` }}</button>
-      <button type="button" class="action" @click="seen = fault.at">{{ say`All right` }}</button>
+      <button type="button" class="action" @click="seen = fault.at">{{ say`OK` }}</button>
     </p>
     <p v-if="unreadable > 0" class="bar bg-fails text-paper" role="alert">
       <span class="min-w-0 flex-1">{{
         say`${unreadable} entry of this browser’s store cannot be read here. It is kept as it is.¦${unreadable} entries of this browser’s store cannot be read here. They are kept as they are.`
       }}</span>
       <RouterLink to="/keeping" class="action inline-flex items-center">{{ say`Show them` }}</RouterLink>
-      <button type="button" class="action" @click="isPutAway = true">{{ say`All right` }}</button>
+      <button type="button" class="action" @click="isPutAway = true">{{ say`OK` }}</button>
     </p>
     <p v-if="updates.isElsewhere" class="bar bg-teal-tint text-ink" role="status">
       <span class="min-w-0 flex-1">{{

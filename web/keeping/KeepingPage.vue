@@ -129,9 +129,7 @@ function restoreVersion(version: Version): void {
           <h2 class="figure border-b border-line text-[18px] font-semibold">{{ say`Backup` }}</h2>
           <p class="mt-1.5">{{ keeping.backupAge }}</p>
           <p class="note">
-            {{
-              say`One zip: every job, hunt and photograph, the tool case, the bin, and how you like to see it.`
-            }}
+            {{ say`One zip: every job, hunt and photograph, the tool case, the bin, and your preferences.` }}
           </p>
           <div class="mt-2 flex flex-wrap gap-2">
             <button type="button" class="button filled" :disabled="busy !== ''" @click="makeBackup">
@@ -155,7 +153,7 @@ function restoreVersion(version: Version): void {
           <h2 class="figure border-b border-line text-[18px] font-semibold">{{ say`Earlier versions` }}</h2>
           <ChoiceField
             class="mt-1.5"
-            :label="say`Of the job`"
+            :label="say`Job`"
             :model-value="chosenJob"
             :choices="jobs"
             @update:model-value="chosenJob = $event"
@@ -182,7 +180,7 @@ function restoreVersion(version: Version): void {
         <section :aria-label="say`Bin`" class="lg:col-span-2">
           <h2 class="figure border-b border-line text-[18px] font-semibold">{{ say`Bin` }}</h2>
           <p v-if="bench.bin.length === 0" class="mt-1.5 text-ink2">
-            {{ say`Empty. What is deleted lies here until ${MOST_BINNED} newer things are deleted.` }}
+            {{ say`Empty. What is deleted stays here until ${MOST_BINNED} newer things are deleted.` }}
           </p>
           <ul>
             <li

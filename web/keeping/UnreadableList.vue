@@ -49,7 +49,7 @@ function read(entry: Aside): void {
   else
     emit(
       'done',
-      say`Read as far as it can be: ${titleOf(entry)}. The entry itself stays here until you give it up.`,
+      say`Read as far as it can be: ${titleOf(entry)}. The entry itself stays here until you discard it.`,
     );
 }
 async function giveUp(): Promise<void> {
@@ -88,7 +88,7 @@ async function giveUp(): Promise<void> {
         >
           {{ say`Read what can be read` }}
         </button>
-        <button type="button" class="button" @click="asked = entry">{{ say`Give it up` }}</button>
+        <button type="button" class="button" @click="asked = entry">{{ say`Discard it` }}</button>
       </li>
     </ul>
     <p v-if="problem" class="mt-1 font-bold text-fails" role="alert">{{ problem }}</p>
@@ -98,7 +98,7 @@ async function giveUp(): Promise<void> {
         <li v-for="line in lost" :key="line">{{ line }}</li>
       </ul>
     </details>
-    <ModalBox v-if="asked" open :title="say`Give it up for good?`" @close="asked = null">
+    <ModalBox v-if="asked" open :title="say`Discard it for good?`" @close="asked = null">
       <p>{{ say`${titleOf(asked)} is deleted from this browser. This cannot be undone.` }}</p>
       <div class="mt-3 flex gap-2">
         <button type="button" class="button" @click="exportRaw(asked)">{{ say`Export as it is` }}</button>

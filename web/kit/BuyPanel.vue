@@ -27,14 +27,14 @@ const total = computed(() => buys.value.reduce((sum, { price }) => sum + (price 
 const unpriced = computed(() => buys.value.filter(({ price }) => price === null).length);
 const WORDS = [
   say`Nothing`,
-  say`One thing`,
-  say`Two things`,
-  say`Three things`,
-  say`Four things`,
-  say`Five things`,
-  say`Six things`,
+  say`One item`,
+  say`Two items`,
+  say`Three items`,
+  say`Four items`,
+  say`Five items`,
+  say`Six items`,
 ];
-const title = computed(() => say`${WORDS[buys.value.length] ?? say`${buys.value.length} things`} to buy`);
+const title = computed(() => say`${WORDS[buys.value.length] ?? say`${buys.value.length} items`} to buy`);
 /** The line is the shelf, the bar is the need. */
 const BAR = 40;
 const MOST_SHARE = 1.3;

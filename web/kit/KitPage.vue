@@ -69,7 +69,7 @@ const isStockOpen = ref(false);
               :aria-expanded="isStockOpen"
               @click="isStockOpen = !isStockOpen"
             >
-              {{ isStockOpen ? say`Close the shelf` : say`What is on the shelf` }}
+              {{ isStockOpen ? say`Close the stock list` : say`Stock` }}
             </button>
             <OtherJobs :job-id="jobId" :chosen="withJobs" @choose="withJobs = $event" />
           </div>

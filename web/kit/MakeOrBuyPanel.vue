@@ -57,7 +57,7 @@ const bars = computed(() => {
 });
 const sentence = computed(() => {
   const { made, bought, tool } = result.value;
-  if (bought === 0) return say`Type what they cost ready made, and the two are compared.`;
+  if (bought === 0) return say`Enter what they cost ready made to compare the two.`;
   const difference = bought - made;
   const words =
     difference >= 0 ? say`Making saves ${money(difference)}` : say`Buying saves ${money(-difference)}`;
@@ -127,7 +127,7 @@ const sentence = computed(() => {
     <StageSection part="prices" class="mt-2" :title="say`Prices and time`" :says="pricesSay">
       <div class="tall-labels grid grid-cols-2 gap-x-2">
         <QuantityField
-          :label="say`Ready made, all of them`"
+          :label="say`Price ready made, all`"
           kind="number"
           :model-value="terms.boughtPrice"
           :least="0"
@@ -136,13 +136,13 @@ const sentence = computed(() => {
           @update:model-value="set({ boughtPrice: $event })"
         />
         <QuantityField
-          :label="say`A tool to be bought`"
+          :label="say`Cost of a tool to buy`"
           kind="number"
           :model-value="terms.toolPrice"
           :least="0"
           :most="1e5"
           :decimals="2"
-          :hint="say`0 where it is owned`"
+          :hint="say`0 if you own it`"
           @update:model-value="set({ toolPrice: $event })"
         />
         <QuantityField

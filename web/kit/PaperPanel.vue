@@ -105,7 +105,7 @@ const printOnStandIn = () =>
     ]);
     const port = await openSocket(standInAddress('printer')).catch(() => null);
     if (!port) {
-      problem.value = say`The stand-ins do not answer: the server that brings them is not running.`;
+      problem.value = say`The simulated instruments do not answer: their server is not running.`;
       return;
     }
     const labels = made.flatMap(
@@ -115,7 +115,7 @@ const printOnStandIn = () =>
       busy.value = say`label ${done} of ${labels.length}`;
     });
     port.shut();
-    printed.value = say`${count} of ${labels.length} labels printed on the stand-in.`;
+    printed.value = say`${count} of ${labels.length} labels printed on the simulated printer.`;
     problem.value = sentence;
   });
 </script>
@@ -177,10 +177,10 @@ const printOnStandIn = () =>
           type="button"
           class="button compact px-2"
           :disabled="busy !== ''"
-          :title="say`On the stand-in for a label printer`"
+          :title="say`On the simulated label printer`"
           @click="printOnStandIn"
         >
-          {{ say`Printer` }}<span class="sr-only">{{ ' ' }}{{ say`stand-in for the labels` }}</span>
+          {{ say`Printer` }}<span class="sr-only">{{ ' ' }}{{ say`label printer (simulated)` }}</span>
         </button>
       </li>
     </ul>

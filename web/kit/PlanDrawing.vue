@@ -136,7 +136,7 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
   <div ref="host" class="plan-drawing">
     <p v-if="rows.length === 0" class="p-6 text-[15px]">
       {{
-        say`Nothing waits to be cut. A cable comes here once both of its lugs are known and it has not been cut.`
+        say`Nothing waits to be cut. A cable appears here once both of its lugs are known, until it is cut.`
       }}
     </p>
     <svg

@@ -34,10 +34,10 @@ const done = computed(
 const short = computed(() => open.value.filter(({ plan }) => plan.unplaced.length > 0));
 const title = computed(() => {
   if (open.value.length === 0) return say`Nothing is left to cut`;
-  if (solving !== null) return say`Looking for less new stock than ${metres(planMm.value)}`;
+  if (solving !== null) return say`Searching for less new stock than ${metres(planMm.value)}`;
   if (isProved.value) return say`Least new cable needed: ${metres(planMm.value)} (proved optimal)`;
-  if (short.value.length > 0) return say`Stock is short: ${metres(planMm.value)} begun so far`;
-  return say`New stock begun: ${metres(planMm.value)}`;
+  if (short.value.length > 0) return say`Stock is short: ${metres(planMm.value)} started so far`;
+  return say`New stock started: ${metres(planMm.value)}`;
 });
 const why = computed(() => {
   if (isBroken) return say`The optimiser did not start: this is a good plan, not a proved one.`;
@@ -47,12 +47,12 @@ const why = computed(() => {
     return say`${short.value.length > 1 ? say`${short.value.length} kinds are short. ` : ''}No ${first.group.title} in stock for ${piece?.label}.`;
   }
   const saved = handMm.value - planMm.value;
-  if (saved > 0) return say`Cutting the longest first by hand would begin ${metres(saved)} more.`;
+  if (saved > 0) return say`Cutting the longest first by hand would start ${metres(saved)} more.`;
   if (open.value.length > 0 && !isProved.value) {
-    return say`Not proved: all that is known is that no plan begins less than ${metres(boundMm.value)}.`;
+    return say`Not proved: all that is known is that no plan starts less than ${metres(boundMm.value)}.`;
   }
   return open.value.length > 0
-    ? say`No plan begins less; of those, one that leaves the longest offcut, to ${amount(SAME_OFFCUT_MM, 'mm', 0)}.`
+    ? say`No plan starts less new stock; of those, this one leaves the longest offcut, to within ${amount(SAME_OFFCUT_MM, 'mm', 0)}.`
     : say`Every cable with a length has been cut.`;
 });
 /** The two lines of the proof, to one scale. */
@@ -79,7 +79,7 @@ const lines = computed(() => {
       viewBox="0 0 168 40"
       class="proof h-10 w-[168px]"
       role="img"
-      :aria-label="say`plan ${metres(planMm)}, bound ${metres(boundMm)}`"
+      :aria-label="say`plan ${metres(planMm)}, lower limit ${metres(boundMm)}`"
     >
       <path
         :d="`M34 ${lines.hand}H84V${lines.plan}H150`"
@@ -95,10 +95,10 @@ const lines = computed(() => {
       />
       <circle v-if="isProved" cx="154" :cy="lines.plan" r="4" fill="var(--holds)" />
       <text x="0" :y="Math.min(lines.hand + 4, 22)" fill="var(--copper-text)">{{ say`plan` }}</text>
-      <text x="0" :y="Math.max(lines.linear + 4, lines.hand + 17, 36)">{{ say`bound` }}</text>
+      <text x="0" :y="Math.max(lines.linear + 4, lines.hand + 17, 36)">{{ say`lower limit` }}</text>
     </svg>
     <dl v-if="open.length > 0" class="figure grid grid-cols-[auto_auto] gap-x-2 text-[14px] leading-[17px]">
-      <dt class="text-ink2">{{ say`bound` }}</dt>
+      <dt class="text-ink2">{{ say`lower limit` }}</dt>
       <dd class="text-right font-semibold">{{ metres(boundMm) }}</dd>
       <dt class="text-ink2">{{ say`gap` }}</dt>
       <dd class="text-right font-semibold">{{ metres(planMm - boundMm) }}</dd>
@@ -117,7 +117,7 @@ const lines = computed(() => {
       {{ say`Cancel` }}
     </button>
     <button v-else-if="!isProved" type="button" class="button" @click="$emit('solve')">
-      {{ say`Prove it` }}
+      {{ say`Prove it optimal` }}
     </button>
   </header>
 </template>

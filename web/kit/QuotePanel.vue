@@ -103,7 +103,7 @@ async function savePdf(): Promise<void> {
         type="button"
         class="figure ml-auto text-[20px] font-semibold text-teal underline"
         :aria-expanded="isOpen"
-        :title="say`How it comes about`"
+        :title="say`How it is made up`"
         @click="isOpen = !isOpen"
       >
         {{ money(quote.total) }}
@@ -131,7 +131,7 @@ async function savePdf(): Promise<void> {
     <WorkLines v-if="isOpen && spoilt.mishaps > 0" :work="spoilt.workings" class="bg-paper py-2" />
     <StageSection part="quote" class="mt-2" :title="say`Customer, margin and tax`" :says="termsSay">
       <TextField
-        :label="say`For whom`"
+        :label="say`Customer`"
         :model-value="terms.customer"
         :longest="300"
         @update:model-value="set({ customer: $event })"
@@ -154,7 +154,7 @@ async function savePdf(): Promise<void> {
           @update:model-value="set({ taxPercent: $event })"
         />
         <QuantityField
-          :label="say`Stands, days`"
+          :label="say`Valid for, days`"
           kind="number"
           :model-value="terms.validDays"
           :least="1"

@@ -132,7 +132,7 @@ function take(): void {
         <p class="mt-3 text-[15px]" role="status">
           {{ say`${cablesSay(found.cables.length)} can be read`
           }}<template v-if="found.problems.length > 0">{{
-            say`, ${found.problems.length} thing is wrong: nothing comes in until it is corrected¦, ${found.problems.length} things are wrong: nothing comes in until they are corrected`
+            say`, ${found.problems.length} entry is wrong: nothing is imported until it is corrected¦, ${found.problems.length} entries are wrong: nothing is imported until they are corrected`
           }}</template
           >.
         </p>
@@ -152,7 +152,7 @@ function take(): void {
           </li>
         </ul>
         <button type="button" class="button filled mt-2" :disabled="!isFit" @click="take">
-          {{ say`Bring in ${cablesSay(found.cables.length)}` }}
+          {{ say`Import ${cablesSay(found.cables.length)}` }}
         </button>
       </template>
     </template>

@@ -68,7 +68,7 @@ const pricedBy = (unit: StockUnit) => (unit === '' ? say`each` : unit === 'mm' ?
     <h3 class="figure text-[17px] font-semibold">{{ say`Lugs, sleeves and the rest` }}</h3>
     <p class="note mb-1">
       {{
-        say`Making takes them off the shelf: a lug when it is held, a sleeve when it is shrunk. A trial or a check crimp spends a lug. Count again, and the count before stays beside it.`
+        say`Making takes them off the shelf: a lug when it is crimped or soldered, a sleeve when it is shrunk. A trial or a check crimp uses up a lug. After a new count the one before stays beside it.`
       }}
     </p>
     <div
@@ -87,7 +87,7 @@ const pricedBy = (unit: StockUnit) => (unit === '' ? say`each` : unit === 'mm' ?
         {{ row.title }}<span v-if="row.counted" class="note block">{{ row.counted }}</span>
       </div>
       <QuantityField
-        :label="say`Counted of ${row.title}`"
+        :label="say`Count of ${row.title}`"
         :kind="KINDS[row.unit]"
         :model-value="row.have"
         :least="0"

@@ -39,7 +39,7 @@ function edit(id: string, what: string, recipe: (spool: Draft<Spool>) => void): 
   });
 }
 const remove = (id: string) =>
-  bench.edit(say`take a spool out`, (draft) => {
+  bench.edit(say`remove a spool`, (draft) => {
     draft.shop.spools = draft.shop.spools.filter((spool) => spool.id !== id);
   });
 function add(): void {
@@ -116,9 +116,9 @@ function setCutting(change: Partial<typeof cutting.value>): void {
       class="note grid gap-2 max-sm:hidden sm:grid-cols-[94px_minmax(0,1fr)_82px_86px_108px_70px_34px_34px]"
       aria-hidden="true"
     >
-      <span>{{ say`Called` }}</span><span>{{ say`Kind` }}</span><span>{{ say`Size` }}</span
+      <span>{{ say`Name in the shop` }}</span><span>{{ say`Kind` }}</span><span>{{ say`Size` }}</span
       ><span>{{ say`Colour` }}</span><span>{{ say`Left` }}</span
-      ><span>{{ say`${bench.shop.currency} a metre` }}</span><span>{{ say`begun` }}</span>
+      ><span>{{ say`${bench.shop.currency} a metre` }}</span><span>{{ say`started` }}</span>
     </div>
     <div
       v-for="spool in bench.shop.spools"
@@ -126,7 +126,7 @@ function setCutting(change: Partial<typeof cutting.value>): void {
       class="row-fields alike grid grid-cols-2 items-start gap-2 border-t border-hairline py-1 sm:grid-cols-[94px_minmax(0,1fr)_82px_86px_108px_70px_34px_34px]"
     >
       <TextField
-        :label="say`Called, ${spool.label}`"
+        :label="say`Name of the spool ${spool.label}`"
         :model-value="spool.label"
         required
         @update:model-value="(label) => edit(spool.id, say`name`, (own) => void (own.label = label))"
@@ -174,23 +174,23 @@ function setCutting(change: Partial<typeof cutting.value>): void {
       />
       <CheckField
         class="self-center"
-        :label="say`${spool.label} is begun`"
+        :label="say`${spool.label} already started`"
         :model-value="spool.offcut"
-        @update:model-value="(on) => edit(spool.id, say`begun`, (own) => void (own.offcut = on))"
+        @update:model-value="(on) => edit(spool.id, say`started`, (own) => void (own.offcut = on))"
       />
       <button
         type="button"
         class="flex h-11 w-8 items-center justify-center text-teal"
         @click="remove(spool.id)"
       >
-        <X :size="17" aria-hidden="true" /><span class="sr-only">{{ say`Take ${spool.label} out` }}</span>
+        <X :size="17" aria-hidden="true" /><span class="sr-only">{{ say`Remove ${spool.label}` }}</span>
       </button>
     </div>
     <p v-if="bench.shop.spools.length === 0" class="mb-2">
       {{ say`No cable is on the shelf yet: the plan says what to buy.` }}
     </p>
     <AddButton list="spools" :count="bench.shop.spools.length" class="mt-2" @add="add">
-      {{ say`A spool or offcut` }}
+      {{ say`Add a spool or offcut` }}
     </AddButton>
     <ShelfPanel :kit="kit" class="mt-5" />
   </section>

@@ -106,9 +106,9 @@ function tick({ toCut, cuts }: Card): void {
 </script>
 
 <template>
-  <section :aria-label="say`Tick off as you cut`" class="bg-chalk px-3.5 py-2.5">
+  <section :aria-label="say`Cutting list`" class="bg-chalk px-3.5 py-2.5">
     <header class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-      <h2 class="figure text-[16px] font-semibold">{{ say`Tick off as you cut` }}</h2>
+      <h2 class="figure text-[16px] font-semibold">{{ say`Cutting list` }}</h2>
       <p class="note ml-auto">{{ summary }}</p>
       <div class="cutter w-60">
         <TextField
@@ -118,7 +118,9 @@ function tick({ toCut, cuts }: Card): void {
         />
       </div>
     </header>
-    <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ say`Say who is cutting first.` }}</p>
+    <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">
+      {{ say`Enter who is cutting first.` }}
+    </p>
     <ul class="grid max-h-[176px] grid-cols-2 gap-2 overflow-y-auto sm:grid-cols-5">
       <li v-for="(card, i) in cards" :key="card.toCut.key">
         <button

@@ -56,7 +56,7 @@ function bringIn(): void {
 </script>
 
 <template>
-  <ModalBox :open="open" :title="say`Read a label`" @close="emit('close')">
+  <ModalBox :open="open" :title="say`Scan a label`" @close="emit('close')">
     <template v-if="unknown">
       <p role="status">
         <b class="figure text-[18px]">{{ unknown.tag }}</b
@@ -67,11 +67,11 @@ function bringIn(): void {
       </p>
       <p class="mt-2">
         {{
-          say`It can be brought in as its label tells of it. A label proves nothing: it comes in not proved, with what it says in its notes.`
+          say`It can be imported from its label. A label proves nothing: the cable is imported as not proved, with the text of the label in its notes.`
         }}
       </p>
       <div class="mt-3 flex gap-2">
-        <button type="button" class="button filled" @click="bringIn">{{ say`Bring it in` }}</button>
+        <button type="button" class="button filled" @click="bringIn">{{ say`Import it` }}</button>
         <button type="button" class="button" @click="unknown = null">{{ say`Another label` }}</button>
       </div>
     </template>
@@ -84,7 +84,7 @@ function bringIn(): void {
         @begun="problem = ''"
         @said="said"
       />
-      <label class="label mt-3 block" for="label-text">{{ say`Or what its code says` }}</label>
+      <label class="label mt-3 block" for="label-text">{{ say`Or the text of its code` }}</label>
       <textarea
         id="label-text"
         v-model="typed"
@@ -93,7 +93,7 @@ function bringIn(): void {
         spellcheck="false"
       />
       <button type="button" class="button mt-1" :disabled="typed.trim() === ''" @click="said(typed.trim())">
-        {{ say`Look it up` }}
+        {{ say`Find it in the log` }}
       </button>
       <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
     </template>

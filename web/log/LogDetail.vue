@@ -51,9 +51,9 @@ function correct(): void {
   problem.value =
     bad ||
     (prefs.person.trim() === ''
-      ? say`Say who puts it right.`
+      ? say`Enter who corrects it.`
       : why.value.trim().length < 3
-        ? say`Say why it was wrong: the old wording stays beside it.`
+        ? say`Enter why it was wrong: the old wording stays beside it.`
         : '');
   if (problem.value) return;
   const said = { id: nanoid(10), at: new Date().toISOString(), by: prefs.person, why: why.value.trim() };
@@ -114,7 +114,7 @@ const history = computed(() =>
         >{{ say`Print its record` }}</RouterLink
       >
       <RouterLink class="button" :to="{ name: 'print-handover', params: { jobId: entry.jobId } }">{{
-        say`Hand the job over`
+        say`Handover pack`
       }}</RouterLink>
     </div>
     <h3 class="figure mt-4 border-b border-line text-[16px] font-semibold">{{ say`Due` }}</h3>
@@ -149,7 +149,9 @@ const history = computed(() =>
           class="flex size-7 items-center justify-center text-teal"
           @click="dropKeyword(kept)"
         >
-          <X :size="14" aria-hidden="true" /><span class="sr-only">{{ say`Take ${kept} off` }}</span>
+          <X :size="14" aria-hidden="true" /><span class="sr-only">{{
+            say`Remove the keyword ${kept}`
+          }}</span>
         </button>
       </span>
       <form class="flex gap-1" @submit.prevent="addKeyword">
@@ -184,13 +186,13 @@ const history = computed(() =>
       <label class="label" for="right-why">{{ say`Why it was wrong` }}</label>
       <input id="right-why" v-model="why" class="field-input" maxlength="200" autocomplete="off" />
       <TextField
-        :label="say`Who puts it right`"
+        :label="say`Corrected by`"
         :model-value="prefs.person"
         @update:model-value="prefs.person = $event"
       />
       <p v-if="problem" class="font-bold text-fails" role="alert">{{ problem }}</p>
       <div class="flex gap-2">
-        <button type="submit" class="button filled">{{ say`Put it right` }}</button>
+        <button type="submit" class="button filled">{{ say`Correct it` }}</button>
         <button type="button" class="button" @click="isCorrecting = false">{{ say`Leave it` }}</button>
       </div>
       <p class="note">

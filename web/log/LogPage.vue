@@ -57,7 +57,7 @@ const jobs = computed(() => [
 const states = (Object.keys(LOG_STATES) as LogState[]).map((value) => ({ value, title: LOG_STATES[value] }));
 const sorts = (Object.keys(LOG_SORTS) as LogSort[]).map((value) => ({ value, title: LOG_SORTS[value] }));
 const filters = computed(() => [
-  { key: 'state' as const, label: say`Which`, choices: states },
+  { key: 'state' as const, label: say`Show`, choices: states },
   { key: 'sort' as const, label: say`Order`, choices: sorts },
   { key: 'job' as const, label: say`Job`, choices: jobs.value },
   { key: 'person' as const, label: say`Person`, choices: anything(say`any person`, words.value.people) },
@@ -112,10 +112,10 @@ function show(entry: LogEntry): void {
             say`Recall`
           }}</RouterLink>
           <button type="button" class="button" @click="isReading = true">
-            <QrCode :size="18" aria-hidden="true" /> {{ say`Read a label` }}
+            <QrCode :size="18" aria-hidden="true" /> {{ say`Scan a label` }}
           </button>
           <button type="button" class="button" :disabled="dueCount === 0" @click="exportCalendar">
-            <CalendarPlus :size="18" aria-hidden="true" /> {{ say`${dueCount} due, to a calendar` }}
+            <CalendarPlus :size="18" aria-hidden="true" /> {{ say`Add ${dueCount} due dates to a calendar` }}
           </button>
         </header>
         <div
@@ -124,8 +124,8 @@ function show(entry: LogEntry): void {
           <input
             v-model="query.text"
             class="field-input col-span-2 !text-[16px]"
-            :aria-label="say`Look for`"
-            :placeholder="say`Look for tag, place, person, word`"
+            :aria-label="say`Search`"
+            :placeholder="say`Search by tag, place, person or word`"
             type="search"
           />
           <button

@@ -221,7 +221,7 @@ function close(jobId: string, cableId: string, key: string): void {
         </li>
       </ul>
       <p v-if="isAsked && found.length === 0 && worked >= all" class="px-3.5 py-3">
-        {{ say`No cable that was begun is affected.` }}
+        {{ say`No cable that was started is affected.` }}
       </p>
       <form
         v-if="found.length > 0"
@@ -236,7 +236,7 @@ function close(jobId: string, cableId: string, key: string): void {
           @update:model-value="cause = $event"
         />
         <TextField
-          :label="say`Who finds it`"
+          :label="say`Found by`"
           :model-value="prefs.person"
           @update:model-value="prefs.person = $event"
         />

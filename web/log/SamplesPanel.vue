@@ -20,7 +20,7 @@ const opened = ref<string | null>(null);
   <section v-if="groups.length > 0" :aria-label="say`Pulled samples`" class="border-t border-line">
     <h2 class="figure px-4 pt-2.5 text-[18px] font-semibold">{{ say`Pulled samples` }}</h2>
     <p v-if="!hasPlan" class="note px-4 pb-2">
-      {{ say`No sampling plan: house practice has one for a shop that wants it.` }}
+      {{ say`No sampling plan: choose one in House practice.` }}
     </p>
     <ul>
       <li v-for="group in groups" :key="group.key" class="border-t border-hairline">

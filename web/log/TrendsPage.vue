@@ -132,7 +132,7 @@ const latest = computed(() => chosen.value?.points.toReversed().slice(0, 12) ?? 
         </template>
         <p v-else class="max-w-prose py-8 text-[15px]">
           {{
-            say`Nothing of this is measured yet. Readings at Prove and trials in the tool case stand here, by die, once they are taken; simulated ones never do.`
+            say`Nothing of this is measured yet. Readings at Prove and trials in the tool case appear here by die; simulated ones never do.`
           }}
         </p>
       </div>

@@ -163,7 +163,7 @@ const tray = computed(() => kitOf(chosen.value, bench.shop).lines.filter(({ need
           </li>
         </ol>
         <p v-if="chosen.length === 0" class="p-4 text-[15px]">
-          {{ say`No cable waits to be made. A cable comes here once both of its ends are decided.` }}
+          {{ say`No cable waits to be made. A cable appears here once both of its ends are decided.` }}
         </p>
       </div>
       <section
@@ -172,7 +172,7 @@ const tray = computed(() => kitOf(chosen.value, bench.shop).lines.filter(({ need
         tabindex="0"
       >
         <h2 class="figure text-[18px] font-semibold">{{ say`Kit tray` }}</h2>
-        <p class="note mb-1">{{ say`Laid out before the first cut: what still goes into these cables.` }}</p>
+        <p class="note mb-1">{{ say`Lay out before the first cut what still goes into these cables.` }}</p>
         <ul>
           <li
             v-for="line in tray"

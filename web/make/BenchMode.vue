@@ -245,7 +245,7 @@ onKeyStroke('Escape', () => {
     <div v-else class="p-8 lg:row-span-1">
       <h2 class="figure text-[44px] leading-[48px] font-semibold">{{ say`Every step is done` }}</h2>
       <p class="mt-2 max-w-prose text-[18px]">
-        {{ say`Let it cool, then prove it: measure, pull, look. What is not measured is not proved.` }}
+        {{ say`Let it cool, then prove it: measure, pull, inspect. What is not measured is not proved.` }}
       </p>
       <RouterLink
         :to="placeOf(jobId, cableId, 'prove')"

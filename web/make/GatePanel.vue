@@ -36,7 +36,7 @@ const problem = ref('');
 const LEAST_LETTERS = 3;
 function pass(): void {
   const words = reason.value.trim();
-  problem.value = words.length < LEAST_LETTERS ? say`Say why, in a few words: it stays in the record.` : '';
+  problem.value = words.length < LEAST_LETTERS ? say`Enter why, in a few words: it stays in the record.` : '';
   if (problem.value) return;
   emit('pass', words);
   isPassing.value = false;
@@ -51,7 +51,7 @@ function pass(): void {
       <template v-if="gate.stop">
         <p class="mt-1 text-[16px] font-bold text-fails">{{ tell(gate.stop.because) }}</p>
         <p class="text-[16px]">
-          <span class="figure text-ink2">{{ say`Way out` }}</span> {{ tell(gate.stop.remedy) }}
+          <span class="figure text-ink2">{{ say`Solution` }}</span> {{ tell(gate.stop.remedy) }}
         </p>
         <RouterLink :to="endsPlace" class="button mt-2 min-h-11">{{ say`To Ends` }}</RouterLink>
       </template>
@@ -70,7 +70,7 @@ function pass(): void {
           <li v-for="(item, i) in CAUTIONS[list].items" :key="i">{{ tell(item) }}</li>
         </ul>
         <button type="button" class="button filled mt-2 min-h-14 px-5" @click="emit('heed', list)">
-          {{ say`All of it gone through, for today` }}
+          {{ say`All checked for today` }}
         </button>
       </template>
     </div>
@@ -84,10 +84,10 @@ function pass(): void {
     </button>
     <form v-else-if="isPassable" class="flex flex-wrap items-end gap-2" @submit.prevent="pass">
       <label class="min-w-60 flex-1">
-        <span class="label mb-1 block">{{ say`Why it may be gone past` }}</span>
+        <span class="label mb-1 block">{{ say`Why it may be overridden` }}</span>
         <input v-model="reason" class="field-input" maxlength="200" :aria-invalid="problem !== ''" />
       </label>
-      <button type="submit" class="button min-h-11">{{ say`Go past, and write it down` }}</button>
+      <button type="submit" class="button min-h-11">{{ say`Override and record it` }}</button>
       <p v-if="problem" class="w-full font-bold text-fails" role="alert">{{ problem }}</p>
     </form>
   </section>

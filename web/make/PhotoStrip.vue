@@ -93,7 +93,7 @@ onKeyStroke('p', (event) => {
           >{{ when.format(new Date(opened.at)) }}{{ opened.by ? `, ${opened.by}` : ''
           }}{{ opened.step ? say`, at ${opened.step}` : '' }}</span
         >
-        <button type="button" class="button" @click="takeOut(opened)">{{ say`Take it out` }}</button>
+        <button type="button" class="button" @click="takeOut(opened)">{{ say`Remove it` }}</button>
       </p>
     </ModalBox>
   </div>

@@ -11,9 +11,12 @@ defineEmits<{ heed: [] }>();
 </script>
 
 <template>
-  <div class="flex items-center gap-3 border-b border-hairline bg-lamp px-6 py-2.5 text-fails">
+  <div class="flex flex-wrap items-center gap-3 border-b border-hairline bg-lamp px-6 py-2.5 text-fails">
     <TriangleAlert :size="isHeeded ? 20 : 36" class="shrink-0" aria-hidden="true" />
-    <p class="flex-1" :class="isHeeded ? 'text-[15px]' : 'figure text-[25px] leading-7 font-semibold'">
+    <p
+      class="min-w-40 flex-1"
+      :class="isHeeded ? 'text-[15px]' : 'figure text-[25px] leading-7 font-semibold'"
+    >
       {{ tell(caution.says) }}
     </p>
     <button
@@ -22,7 +25,7 @@ defineEmits<{ heed: [] }>();
       class="min-h-11 shrink-0 text-left text-teal underline"
       @click="$emit('heed')"
     >
-      {{ say`Got it: make it small` }}<br />{{ say`for today` }}
+      {{ say`Understood: make it small` }}<br />{{ say`for today` }}
       <span class="sr-only">, {{ tell(CAUTIONS[caution.of].title) }}</span>
     </button>
   </div>

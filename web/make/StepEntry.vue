@@ -45,7 +45,7 @@ function read(): void {
   }
   const value = parsed(text.value);
   const [least, most] = ask.range;
-  if (value === null) problem.value = say`“${text.value}” is no figure.`;
+  if (value === null) problem.value = say`“${text.value}” is not a number.`;
   else if (value < least || value > most) {
     problem.value = say`${text.value} is out of range: ${written(least)} to ${written(most)}.`;
   } else problem.value = '';

@@ -12,7 +12,7 @@ const edit = useCableEdit(() => ({ jobId, cableId: cable.id }));
 const photos = computed(() => cable.photos.filter(({ step }) => stepId === undefined || step === stepId));
 const take = (photo: Photo) => edit(say`photograph`, (draft) => void draft.photos.push(photo));
 const takeOut = (photo: Photo) =>
-  edit(say`take a photograph out`, (draft) => {
+  edit(say`remove a photograph`, (draft) => {
     draft.photos = draft.photos.filter(({ id }) => id !== photo.id);
   });
 </script>

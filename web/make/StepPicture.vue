@@ -243,7 +243,7 @@ const cut = computed(() => {
           y="26"
           :text-anchor="direction === 1 ? 'start' : 'end'"
         >
-          {{ step.end ? say`end ${name}` : say`end ${name}, the other alike` }}
+          {{ step.end ? say`end ${name}` : say`end ${name}; the other is the same` }}
         </text>
       </template>
     </svg>

@@ -28,7 +28,7 @@ const isOpen = ref(false);
         class="figure compact text-left text-[16px] text-teal underline"
         @click="isOpen = true"
       >
-        {{ say`of about ${clock(about)}` }}
+        {{ say`about ${clock(about)}` }}
       </button>
       <ModalBox :open="isOpen" :title="tell(takes.title)" @close="isOpen = false">
         <ShowWork :finding="takes" />

@@ -100,7 +100,9 @@ export function useTraveller(
   const asksTrialAt = (step: Step) => asksTrial(step, cable.value);
   const isTrialTyped = computed(() => isTrialWhole(trial.value));
   const trialProblem = computed(() =>
-    isTrialShort.value && !isTrialTyped.value ? say`A trial needs its flats and its ears; no ears is 0.` : '',
+    isTrialShort.value && !isTrialTyped.value
+      ? say`Enter the across flats and the ears of the trial; with no ears, enter 0.`
+      : '',
   );
 
   const said = () => ({ id: nanoid(10), at: new Date().toISOString(), by: prefs.person.trim() });
@@ -190,7 +192,7 @@ export function useTraveller(
 
   /** A list was gone through: it counts for the day, for this job. */
   function heed(caution: CautionId): void {
-    bench.edit(say`list gone through`, (draft) => {
+    bench.edit(say`list checked`, (draft) => {
       const { at, by } = said();
       draft.jobs.find(({ id }) => id === target().jobId)?.heeded.push({ caution, day: today(), at, by });
     });
@@ -202,7 +204,7 @@ export function useTraveller(
     if (!step) return;
     const { at, by } = said();
     const shut = gates.value.filter(({ open, gate }) => !open && gate.isJudgement);
-    edit(say`past a gate`, (draft) => {
+    edit(say`gate overridden`, (draft) => {
       draft.passed.push(...shut.map(({ gate }) => ({ gate: gate.id, step: step.id, at, by, reason })));
     });
   }

@@ -22,13 +22,13 @@ defineEmits<{ take: [] }>();
       {{ say`Price and weight are for all materials of the job, none from stock.` }}
     </p>
     <button type="button" class="button mt-2 w-full" @click="$emit('take')">
-      {{ say`Make it house practice` }}
+      {{ say`Use this everywhere` }}
     </button>
     <ul class="mt-3">
       <li v-for="own in change?.cables ?? []" :key="own.tags[0]" class="border-t border-hairline py-2">
         <p class="flex items-baseline gap-2">
           <b class="figure text-[17px] font-semibold">{{ own.tags.join(', ') }}</b>
-          <span v-if="own.isMade" class="note">{{ say`made already: it is judged anew` }}</span>
+          <span v-if="own.isMade" class="note">{{ say`already made: judged again` }}</span>
           <span v-if="own.steps !== 0" class="note ml-auto">{{ stepsSay(own.steps) }}</span>
         </p>
         <dl class="text-[13px] leading-[18px]">

@@ -33,7 +33,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :model-value="practice.ampsMarginPercent"
       :least="0"
       :most="50"
-      @update:model-value="emit('set', say`amps kept back`, { ampsMarginPercent: $event })"
+      @update:model-value="emit('set', say`ampacity margin`, { ampsMarginPercent: $event })"
     />
     <QuantityField
       :label="say`A fault is named from`"
@@ -42,7 +42,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :least="50"
       :most="99.9"
       :hint="say`how sure a hunt must be`"
-      @update:model-value="emit('set', say`certainty of a hunt`, { certainPercent: $event })"
+      @update:model-value="emit('set', say`certainty of fault-finding`, { certainPercent: $event })"
     />
     <QuantityField
       :label="say`Bank shares unevenly, watch over ×`"
@@ -72,7 +72,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       @update:model-value="emit('set', say`fuse over the load`, { fuseOverLoad: $event })"
     />
     <QuantityField
-      :label="say`Terminations stand`"
+      :label="say`Rating of terminations`"
       kind="temperature"
       :model-value="practice.terminationC"
       :least="60"
@@ -113,7 +113,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       "
     />
     <QuantityField
-      :label="say`Looked at every, months`"
+      :label="say`Inspected every, months`"
       kind="number"
       :model-value="practice.service.lookMonths"
       :least="1"
@@ -121,7 +121,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :decimals="0"
       :hint="say`from when it was fitted`"
       @update:model-value="
-        emit('set', say`look in service`, {
+        emit('set', say`inspection in service`, {
           service: { ...practice.service, lookMonths: Math.round($event) },
         })
       "
@@ -144,7 +144,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       @update:model-value="(name) => setSolder({ torchW: TORCHES[name] })"
     />
     <QuantityField
-      :label="say`Its power`"
+      :label="say`Flame power`"
       kind="power"
       :model-value="practice.solder.torchW"
       :least="10"

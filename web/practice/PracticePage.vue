@@ -105,7 +105,7 @@ const isDesk = useIsDesk();
           {{
             job.cables.length === 0
               ? say`This job has no cable yet, so nothing would change.`
-              : say`What another answer changes on this job stands here, cable by cable.`
+              : say`What another answer changes on this job appears here, cable by cable.`
           }}
         </p>
       </div>

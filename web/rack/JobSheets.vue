@@ -24,7 +24,7 @@ const hunted = computedAsync(async () => {
   if (own.length === 0) return '';
   const { certainOf, huntFound } = await import('../../core/hunt/suspects.ts');
   const wastedW = Math.max(0, ...own.map((hunt) => foundW(huntFound(hunt, certainOf(bench.shop.practice)))));
-  return wastedW > 0 ? say`${digits(wastedW, 0)} W found` : say`looking`;
+  return wastedW > 0 ? say`${digits(wastedW, 0)} W found` : say`in progress`;
 }, '');
 const sheets = computed(() => [
   { name: 'system', title: say`System`, icon: Network, note: '' },
@@ -36,7 +36,7 @@ const sheets = computed(() => [
 </script>
 
 <template>
-  <nav :aria-label="say`Job sheets`" class="shrink-0 border-t border-line">
+  <nav :aria-label="say`Pages`" class="shrink-0 border-t border-line">
     <RouterLink
       v-for="sheet in sheets"
       :key="sheet.name"

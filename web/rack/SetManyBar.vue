@@ -36,7 +36,7 @@ function remove(): void {
 
 <template>
   <div class="shrink-0 space-y-2 border-t border-line bg-teal-tint p-3">
-    <p class="font-bold">{{ say`${cableIds.length} marked: set for all` }}</p>
+    <p class="font-bold">{{ say`${cableIds.length} selected: change all` }}</p>
     <ChoiceField
       :label="say`Cable kind`"
       :model-value="undefined"

@@ -22,7 +22,7 @@ const what = computed(() => {
     return say`air in the outline, by ${told.value.telling.length} pictures`;
   if (!isHiding.value) return say`air in the outline`;
   return atLeast.value === null
-    ? say`air in the outline: not to be told from this picture`
+    ? say`air in the outline: this picture cannot show it`
     : say`air that shows: there is at least so much`;
 });
 /** The figure itself, and whether it is only the least that there is; null where there is none. */
@@ -67,10 +67,10 @@ const figure = computed((): { share: number; isLeast: boolean } | null => {
         <button
           type="button"
           class="button compact shrink-0 whitespace-nowrap"
-          :aria-label="say`Put ${name} away`"
+          :aria-label="say`Set ${name} aside`"
           @click="air.putAway(i)"
         >
-          {{ say`put away` }}
+          {{ say`set aside` }}
         </button>
       </li>
     </ul>

@@ -31,7 +31,7 @@ const looks = Object.entries(LOOKS) as [Look, Message][];
 <template>
   <div class="border-b border-line px-4 py-3">
     <template v-if="said === null">
-      <p class="figure mb-2 text-[22px] leading-6 font-semibold">{{ say`What does the eye say?` }}</p>
+      <p class="figure mb-2 text-[22px] leading-6 font-semibold">{{ say`What do you see?` }}</p>
       <div class="grid grid-cols-3 gap-2">
         <button v-for="[look, words] in looks" :key="look" type="button" class="button" @click="judge(look)">
           {{ tell(words) }}

@@ -73,11 +73,11 @@ const ends = computed(() =>
   }),
 );
 const PLACES = computed(() => [
-  { value: TRIAL, title: say`a trial of its die`, note: say`the die map goes by it` },
+  { value: TRIAL, title: say`a trial of its die`, note: say`the die chart uses it` },
   ...ends.value.map(({ key, cable, name, end }) => ({
     value: key,
     title: say`${cable.tag}, end ${name}`,
-    note: say`a sample made alike: ${end.lug?.label ?? say`no lug`}`,
+    note: say`an identical sample: ${end.lug?.label ?? say`no lug`}`,
   })),
 ]);
 const withEnd = computed(() => ends.value.find(({ key }) => key === sawn.value.with));
@@ -119,8 +119,8 @@ async function keep(): Promise<void> {
   const { flats, ears, lugId, dieId } = sawn.value;
   if (flats === null || (!withEnd.value && (lugId === '' || dieId === '' || ears === null))) {
     problem.value = withEnd.value
-      ? say`Say what the sample measured across the flats.`
-      : say`Say which lug and die it was, what it measured across the flats, and its ears; no ears is 0.`;
+      ? say`Enter the across flats of the sample.`
+      : say`Enter which lug and die it was, its across flats and its ears; with no ears, enter 0.`;
     return;
   }
   if (!air) {
@@ -128,7 +128,7 @@ async function keep(): Promise<void> {
     return;
   }
   if (air.disagree) {
-    problem.value = say`The pictures disagree: they are not of one crimp, or an outline is wrong. Put one away.`;
+    problem.value = say`The pictures disagree: they are not of one crimp, or an outline is wrong. Set one aside.`;
     return;
   }
   if (withEnd.value) await keepWithEnd(withEnd.value.cable, withEnd.value.name, flats);
@@ -156,7 +156,7 @@ function keepAsTrial(acrossFlatsMm: number, earsMm: number): void {
     });
   });
   kept.value = isDrawn
-    ? say`Kept, as simulated: it teaches nothing.`
+    ? say`Saved as simulated: it teaches nothing.`
     : say`Saved: the die chart now uses it.`;
 }
 
@@ -193,7 +193,7 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
     draft.readings.push(reading);
     if (isPictured && photo) draft.photos.push(photo);
   });
-  kept.value = say`Kept with ${cable.tag}, end ${end}${isPictured ? say`, and its picture with it` : ''}.`;
+  kept.value = say`Saved with ${cable.tag}, end ${end}${isPictured ? say`, and its picture with it` : ''}.`;
   problem.value = why;
 }
 </script>
@@ -202,7 +202,7 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
   <div class="tall-labels grid grid-cols-2 gap-x-3 gap-y-2 border-t border-hairline px-4 py-3">
     <ChoiceField
       class="col-span-2"
-      :label="say`Keep it as`"
+      :label="say`Save as`"
       :model-value="sawn.with || TRIAL"
       :choices="PLACES"
       @update:model-value="set({ with: $event === TRIAL ? '' : $event })"
@@ -257,7 +257,7 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
       @clear="set({ ears: null })"
     />
     <TextField
-      :label="say`Who sawed it`"
+      :label="say`Sawn by`"
       :model-value="prefs.person"
       @update:model-value="prefs.person = $event"
     />
@@ -270,9 +270,7 @@ async function keepWithEnd(cable: Cable, end: EndName, acrossFlatsMm: number): P
       @click="keep"
     >
       {{
-        withEnd
-          ? say`Keep it with ${withEnd.cable.tag}, end ${withEnd.name}`
-          : say`Keep it as a trial of this die`
+        withEnd ? say`Save with ${withEnd.cable.tag}, end ${withEnd.name}` : say`Save as a trial of this die`
       }}
     </button>
   </div>

@@ -81,7 +81,7 @@ onScopeDispose(() => {
       >
         {{ advice ? tell(ADVICE_SAYS[advice]) : say`Looking …` }}
       </p>
-      <button type="button" class="button" @click="emit('close')">{{ say`Put the camera away` }}</button>
+      <button type="button" class="button" @click="emit('close')">{{ say`Close the camera` }}</button>
       <button
         type="button"
         class="button min-h-12"

@@ -143,7 +143,7 @@ const STAGE_SAYS = {
   outline: say`finding the outline`,
   air: say`measuring air gaps`,
   wall: say`measuring the wall`,
-  strands: say`looking at the strands`,
+  strands: say`examining the strands`,
 } as const;
 const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
 </script>
@@ -173,7 +173,7 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
             {{ say`Find the outline again` }}
           </button>
           <button v-if="!slot.shown.value || slot.drawn.value" type="button" class="button" @click="draw">
-            {{ slot.drawn.value ? say`Draw another` : say`Draw one to judge` }}
+            {{ slot.drawn.value ? say`Draw another` : say`Practise on a drawn section` }}
           </button>
           <button v-if="!isCamera" type="button" class="button" @click="askFor(false, 'camera')">
             {{ say`Camera` }}
@@ -259,7 +259,7 @@ const STAGES = Object.keys(STAGE_SAYS) as (keyof typeof STAGE_SAYS)[];
           {{
             slot.sentence.value ||
             noCamera ||
-            say`No section can be drawn of these: the die does not suit the lug at all.`
+            say`No section can be drawn: this die does not suit this lug at all.`
           }}
         </p>
       </div>

@@ -58,9 +58,9 @@ const untaken = computed(() => rows.value.filter(isUntaken));
 const fuses = computed(() => together.value?.fuses ?? []);
 const isWorking = computed(() => state.value === 'working');
 const title = computed(() => {
-  if (isEmpty.value) return say`No cable lies between two places yet`;
+  if (isEmpty.value) return say`No cable runs between two places yet`;
   const now = together.value;
-  if (!now) return isWorking.value ? say`Looking for the least …` : say`Nothing chosen yet`;
+  if (!now) return isWorking.value ? say`Searching for the least …` : say`Nothing chosen yet`;
   if (now.outcome === 'none') return say`No sizes keep every limit`;
   if (now.rows.every(({ stays }) => stays)) return say`Every size stays as it is`;
   return now.outcome === 'least' ? say`Proved: nothing is less` : say`The best that was found, not proved`;
@@ -68,8 +68,9 @@ const title = computed(() => {
 const status = computed(
   () =>
     ({
-      working: round.value > 1 ? say`Currents and temperatures anew, round ${round.value}` : say`Working …`,
-      stopped: say`Stopped. What stands here was found before.`,
+      working:
+        round.value > 1 ? say`Recalculating currents and temperatures, round ${round.value}` : say`Working …`,
+      stopped: say`Stopped. What is shown was found before.`,
       late: say`The solver found nothing in time. Ask for less, or try again.`,
       broken: say`The solver could not be started.`,
       done: '',
@@ -154,7 +155,7 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
               :has-hours="states.some(({ hoursPerYear }) => hoursPerYear)"
             />
           </div>
-          <ul v-if="together?.inTheWay" class="mt-2 list-disc pl-5" :aria-label="say`What stands in the way`">
+          <ul v-if="together?.inTheWay" class="mt-2 list-disc pl-5" :aria-label="say`What prevents it`">
             <li v-for="(line, i) in inTheWaySays(together, view)" :key="i" class="font-bold">
               {{ tell(line) }}
             </li>
@@ -250,7 +251,7 @@ function take(some: readonly SizeRow[], its: Together['fuses'], what: string): v
             <h2 class="figure text-[17px] font-semibold">{{ say`Fuses proposed` }}</h2>
             <p class="note">
               {{
-                say`The smallest that carries every state. Take them with the sizes that were chosen for them.`
+                say`The smallest that carries every state. Take them together with the sizes they were chosen for.`
               }}
             </p>
             <ul>

@@ -25,9 +25,9 @@ const LEAST = (Object.keys(MEASURES) as Sizing['least'][]).map((value) => ({
 const checks = computed(
   () =>
     [
-      ['alike', say`Out and back of a circuit alike`],
-      ['ends', say`Only what the tool case can end`],
-      ['shelf', say`What is on the shelf first`],
+      ['alike', say`Same size out and back`],
+      ['ends', say`Only sizes the tool case can terminate`],
+      ['shelf', say`Stock first`],
       ['fuses', say`Propose the fuses too`],
       ['byHand', say`Sizes chosen by hand as well`],
     ] as const,
@@ -35,7 +35,7 @@ const checks = computed(
 </script>
 
 <template>
-  <section :aria-label="say`What is asked`" class="space-y-2.5">
+  <section :aria-label="say`Requirements`" class="space-y-2.5">
     <div class="grid items-start gap-3 sm:grid-cols-3">
       <SegmentedField
         class="sm:col-span-3"

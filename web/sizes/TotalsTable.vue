@@ -48,7 +48,7 @@ const opened = computed(() => columns.value.find(({ key }) => key === openedKey.
         </caption>
         <thead>
           <tr class="border-b border-hairline text-right text-[12.5px] text-ink2">
-            <th class="sr-only">{{ say`Way` }}</th>
+            <th class="sr-only">{{ say`How chosen` }}</th>
             <th class="w-[22%] max-sm:hidden" aria-hidden="true" />
             <th v-for="column in columns" :key="column.key" class="font-normal">
               <button

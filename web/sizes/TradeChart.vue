@@ -126,7 +126,7 @@ const spoken = computed(
   <section :aria-label="say`The trade`">
     <h2 class="figure text-[17px] font-semibold">{{ say`What a smaller drop costs` }}</h2>
     <p class="note">
-      {{ say`${measure.title}, against the share that the worst load loses of what it is allowed` }}
+      {{ say`${measure.title}, against the share of its allowed drop that the worst load uses` }}
       <span v-if="working">{{ say`Still being worked out.` }}</span>
     </p>
     <div class="h-[190px]">

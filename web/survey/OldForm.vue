@@ -72,7 +72,7 @@ const setStud = (name: EndName, stud: string) =>
   });
 const take = (photo: Photo) => set(say`photograph`, (draft) => void draft.photos.push(photo));
 const takeOut = (photo: Photo) =>
-  set(say`take a photograph out`, (draft) => {
+  set(say`remove a photograph`, (draft) => {
     draft.photos = draft.photos.filter(({ id }) => id !== photo.id);
   });
 </script>
@@ -127,9 +127,9 @@ const takeOut = (photo: Photo) =>
           />
         </div>
         <CheckField
-          :label="say`end ${name} looked at`"
+          :label="say`end ${name} inspected`"
           :model-value="old.ends[name].seen"
-          @update:model-value="(on) => set(say`looked at`, ({ ends }) => void (ends[name].seen = on))"
+          @update:model-value="(on) => set(say`inspected`, ({ ends }) => void (ends[name].seen = on))"
         />
         <ul class="mt-1 flex flex-wrap gap-2 lg:gap-1.5">
           <li v-for="what in endMarks" :key="what">
@@ -188,7 +188,7 @@ const takeOut = (photo: Photo) =>
         @update:model-value="(text) => set(say`note`, (draft) => void (draft.notes = text))"
       />
       <button type="button" class="button" @click="emit('remove')">
-        {{ say`Take ${capitalised(old.tag)} out` }}
+        {{ say`Remove ${capitalised(old.tag)}` }}
       </button>
     </div>
   </section>

@@ -17,8 +17,8 @@ const says = computed(
   () =>
     ({
       keep: say`may stay`,
-      unseen: say`not looked at`,
-      mend: say`mend in place`,
+      unseen: say`not inspected`,
+      mend: say`repair in place`,
       remake: say`remake an end`,
       replace: say`replace`,
     })[verdict],

@@ -63,7 +63,7 @@ const change = (what: string, id: string, recipe: (old: Draft<OldCable>) => void
     if (old) recipe(old);
   });
 const remove = (id: string) =>
-  editJob(say`take an old cable out`, (draft) => {
+  editJob(say`remove an old cable`, (draft) => {
     draft.survey = (draft.survey ?? []).filter((old) => old.id !== id);
   });
 /** A cable in the rack for each, in one step that undo takes back. */
@@ -72,7 +72,7 @@ function makeNew(chosen: readonly OldCable[]): void {
   const made = withNew(job.value, chosen, bench.shop, () => nanoid(8));
   bench.keepJob(
     made,
-    chosen.length > 1 ? say`replace ${chosen.length} cables` : say`make ${chosen[0]?.tag ?? ''} new`,
+    chosen.length > 1 ? say`replace ${chosen.length} cables` : say`replace ${chosen[0]?.tag ?? ''}`,
   );
 }
 </script>
@@ -110,7 +110,7 @@ function makeNew(chosen: readonly OldCable[]): void {
       </header>
       <p v-if="olds.length === 0" class="max-w-prose p-4">
         {{
-          say`Go from the battery outwards. Add each cable that is there, look at both its ends and along its length, and mark what you see. Each gets a verdict by rule, and one press makes it new.`
+          say`Go from the battery outwards. Add each cable that is there, inspect both its ends and its whole length, and mark what you see. Each gets a verdict by rule, and one press plans its replacement.`
         }}
       </p>
       <div v-else class="lg:grid lg:min-h-0 lg:flex-1 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
@@ -146,7 +146,7 @@ function makeNew(chosen: readonly OldCable[]): void {
                 :to="{ name: 'cable', params: { jobId, cableId: old.newId, stage: 'run' } }"
                 >{{ job.cables.find(({ id }) => id === old.newId)?.tag }}</RouterLink
               >
-              <button v-else type="button" class="button" @click="makeNew([old])">{{ say`Make new` }}</button>
+              <button v-else type="button" class="button" @click="makeNew([old])">{{ say`Replace` }}</button>
             </span>
           </li>
         </ul>

@@ -63,7 +63,7 @@ function measured({ id, a, b }: Bond, milliohm?: number): void {
         class="button shrink-0"
         :aria-label="say`Not joined to ${other.name}`"
         @click="
-          $emit('change', say`part ${ground.name} from ${other.name}`, (now) => withoutBond(now, bond.id))
+          $emit('change', say`separate ${ground.name} from ${other.name}`, (now) => withoutBond(now, bond.id))
         "
       >
         <Unlink class="size-4" aria-hidden="true" />

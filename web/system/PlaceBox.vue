@@ -109,7 +109,7 @@ const load = computed(() => (place.value?.kind === 'load' ? (place.value as Plac
         />
         <ChoiceField
           v-if="supply"
-          :label="say`Sort of charger`"
+          :label="say`Type of source`"
           :model-value="supply.sort"
           :choices="SORTS"
           @update:model-value="set({ sort: $event })"
@@ -138,7 +138,7 @@ const load = computed(() => (place.value?.kind === 'load' ? (place.value as Plac
       </p>
       <div class="flex flex-wrap items-center justify-between gap-2 border-t border-hairline pt-3">
         <template v-if="isAsking">
-          <p class="w-full font-bold">{{ say`What becomes of ${on.map(({ tag }) => tag).join(', ')}?` }}</p>
+          <p class="w-full font-bold">{{ say`What happens to ${on.map(({ tag }) => tag).join(', ')}?` }}</p>
           <button type="button" class="button" @click="remove('stay')">
             {{ say`Keep them, with that end loose` }}
           </button>

@@ -69,10 +69,10 @@ function fieldsOf(): readonly Field[] {
       ];
     case 'supply':
       return [
-        volts('volts', say`Volts it holds`, place.volts),
+        volts('volts', say`Output voltage`, place.volts),
         {
           key: 'amps',
-          label: say`Amps it can give`,
+          label: say`Output current`,
           kind: 'current',
           value: place.amps,
           least: 0.1,
@@ -83,10 +83,10 @@ function fieldsOf(): readonly Field[] {
       ];
     case 'dcdc':
       return [
-        volts('volts', say`Volts it holds at its output`, place.volts),
+        volts('volts', say`Voltage on its output side`, place.volts),
         {
           key: 'amps',
-          label: say`Amps it can give`,
+          label: say`Output current`,
           kind: 'current',
           value: place.amps,
           least: 0.1,
@@ -106,7 +106,7 @@ function fieldsOf(): readonly Field[] {
           isOptional: true,
           placeholder: say`the same`,
         }),
-        volts('leastV', say`Least volts it must get`, place.leastV, {
+        volts('leastV', say`Minimum volts at the load`, place.leastV, {
           isOptional: true,
           placeholder: say`not given`,
         }),
@@ -187,7 +187,7 @@ const grounds = computed(() => [
 <template>
   <div v-if="draws" class="contents">
     <SegmentedField
-      :label="say`It takes`"
+      :label="say`Load draws`"
       :model-value="draws.kind"
       :choices="DRAWS"
       @update:model-value="setDraws"
@@ -213,7 +213,7 @@ const grounds = computed(() => [
     />
     <template v-else>
       <QuantityField
-        :label="say`Power it gives`"
+        :label="say`Power output`"
         kind="power"
         :model-value="draws.watts"
         :least="0"
@@ -286,7 +286,7 @@ const grounds = computed(() => [
   </template>
   <ChoiceField
     v-if="place.kind === 'bar'"
-    :label="say`Its studs`"
+    :label="say`Studs`"
     :model-value="place.stud"
     :choices="STUDS"
     :empty="say`not given`"
@@ -294,7 +294,7 @@ const grounds = computed(() => [
   />
   <ChoiceField
     v-if="place.kind === 'load' && grounds.length > 1"
-    :label="say`Its minus returns`"
+    :label="say`Negative returns by`"
     :model-value="place.groundId ?? ''"
     :choices="grounds"
     @update:model-value="$event === '' ? $emit('change', without('groundId')) : set('groundId', $event)"

@@ -55,7 +55,9 @@ const LOADS: Readonly<Record<StartingPoint['id'], readonly number[]>> = {
   <section :aria-label="say`Begin from`" class="p-3.5">
     <h2 class="figure text-[20px] font-semibold">{{ say`Begin from` }}</h2>
     <p class="text-ink2">
-      {{ say`Each asks for what matters and makes places and cables. All of it can be changed afterwards.` }}
+      {{
+        say`Each asks for the essentials and makes places and cables. All of it can be changed afterwards.`
+      }}
     </p>
     <ul class="mt-3 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
       <li v-for="own in STARTING_POINTS" :key="own.id">

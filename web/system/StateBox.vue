@@ -55,7 +55,7 @@ function remove(): void {
 }
 type Lasts = 'held' | 'once' | 'again';
 const LASTS = computed((): readonly { readonly value: Lasts; readonly title: string }[] => [
-  { value: 'held', title: say`held` },
+  { value: 'held', title: say`continuous` },
   { value: 'once', title: say`once` },
   { value: 'again', title: say`repeating` },
 ]);
@@ -130,7 +130,7 @@ const nameProblem = (text: string) =>
           @update:model-value="set({ name: $event })"
         />
         <SegmentedField
-          :label="say`It lasts`"
+          :label="say`Duration`"
           :model-value="lasts"
           :choices="LASTS"
           @update:model-value="setLasts"

@@ -107,7 +107,7 @@ const toggle = (id: string, isTaken: boolean) =>
         <caption class="figure py-1 text-left text-[15px] font-semibold">
           {{ say`Cables` }}
           <button v-if="typed.length > 0" type="button" class="button small ml-3" @click="all(true)">
-            {{ say`Let all take their figures from the system` }}
+            {{ say`Take all figures from the system` }}
           </button>
         </caption>
         <tbody>

@@ -50,7 +50,7 @@ function recordCheck(): void {
   const acrossFlatsMm = checkMm.value;
   if (nameNeeded()) return;
   if (acrossFlatsMm === null) {
-    problem.value = say`A check crimp needs at least its flats.`;
+    problem.value = say`Enter at least the across flats of the check crimp.`;
     return;
   }
   const calliper = callipers.value.find(({ id }) => id === calliperId.value);
@@ -136,7 +136,7 @@ function recordCheck(): void {
         @clear="checkAir = null"
       />
       <TextField
-        :label="say`Who crimped it`"
+        :label="say`Crimped by`"
         :model-value="prefs.person"
         @update:model-value="prefs.person = $event"
       />

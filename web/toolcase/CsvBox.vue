@@ -97,7 +97,7 @@ function accept(): void {
           <button type="button" class="button" @click="close">{{ say`Leave everything as it is` }}</button>
         </div>
       </template>
-      <button v-else type="button" class="button filled mt-3" @click="close">{{ say`All right` }}</button>
+      <button v-else type="button" class="button filled mt-3" @click="close">{{ say`OK` }}</button>
     </ModalBox>
   </div>
 </template>

@@ -57,18 +57,18 @@ const addDie = (tool: Tool) =>
     draft.shop.dies.push({ id: nanoid(8), toolId: tool.id, stamp: '', acrossFlatsMm: 12, widthMm: 9 });
   });
 const removeDie = (id: string) =>
-  bench.edit(say`take a die out`, (draft) => {
+  bench.edit(say`remove a die`, (draft) => {
     draft.shop.dies = draft.shop.dies.filter((die) => die.id !== id);
   });
 /** A tool goes with its dies; undo brings both back. */
 const removeTool = (id: string) =>
-  bench.edit(say`take a tool out`, (draft) => {
+  bench.edit(say`remove a tool`, (draft) => {
     draft.shop.tools = draft.shop.tools.filter((tool) => tool.id !== id);
     draft.shop.dies = draft.shop.dies.filter((die) => die.toolId !== id);
   });
 const says = ({ stamp }: Die) => {
   const claim = stampClaims(stamp);
-  return claim ? say`reads as ${sizeNamed(claim)}` : stamp ? say`names no size` : say`no mark`;
+  return claim ? say`stamp means ${sizeNamed(claim)}` : stamp ? say`names no size` : say`no mark`;
 };
 const setMark = (id: string, mark: string) =>
   editDie(id, say`stop`, (own) => {
@@ -103,7 +103,7 @@ function setLargest(id: string, largest: number | undefined): void {
         class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-2 lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1.5fr)_minmax(0,1fr)_minmax(0,1.2fr)_minmax(0,1.1fr)]"
       >
         <TextField
-          :label="say`Called`"
+          :label="say`Name in the shop`"
           :model-value="called(tool.title)"
           required
           @update:model-value="(title) => editTool(tool.id, say`name`, (own) => void (own.title = title))"
@@ -151,7 +151,7 @@ function setLargest(id: string, largest: number | undefined): void {
       <div class="flex flex-wrap items-center gap-x-4">
         <div v-if="!facts(tool).refused && !facts(tool).benchOnly" class="w-40 shrink-0">
           <QuantityField
-            :label="say`Room to work it`"
+            :label="say`Working space`"
             kind="length"
             :model-value="tool.swingMm ?? null"
             :least="0"
@@ -182,7 +182,7 @@ function setLargest(id: string, largest: number | undefined): void {
         </p>
         <p v-else class="note min-w-0 flex-1 basis-64">
           {{
-            say`Leaves a ${word(facts(tool).leaves)}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`wants ${amount(tool.swingMm ?? facts(tool).swingMm, 'mm', 0)} of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
+            say`Leaves a ${word(facts(tool).leaves)}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`needs ${amount(tool.swingMm ?? facts(tool).swingMm, 'mm', 0)} of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
           }}
         </p>
       </div>
@@ -200,7 +200,7 @@ function setLargest(id: string, largest: number | undefined): void {
               <th class="font-normal">{{ say`Its stamp` }}</th>
               <th class="font-normal">{{ say`Trials` }}</th>
               <th>
-                <span class="sr-only">{{ say`Take out` }}</span>
+                <span class="sr-only">{{ say`Remove` }}</span>
               </th>
             </tr>
           </thead>
@@ -272,7 +272,7 @@ function setLargest(id: string, largest: number | undefined): void {
                 {{
                   learned.trials === 0
                     ? say`none`
-                    : say`${learned.trials}: really ${digits(learned.flatsMm, 2)}`
+                    : say`${learned.trials}: measures ${digits(learned.flatsMm, 2)}`
                 }}
               </td>
               <td>
@@ -282,7 +282,7 @@ function setLargest(id: string, largest: number | undefined): void {
                   @click="removeDie(die.id)"
                 >
                   <X :size="18" aria-hidden="true" /><span class="sr-only">{{
-                    say`Take die ${die.stamp || die.id} out`
+                    say`Remove die ${die.stamp || die.id}`
                   }}</span>
                 </button>
               </td>
@@ -292,7 +292,7 @@ function setLargest(id: string, largest: number | undefined): void {
       </div>
       <div class="mt-1 flex gap-2">
         <AddButton list="dies" :count="bench.shop.dies.length" @add="addDie(tool)">
-          {{ say`A die` }}<span class="sr-only">{{ ' ' }}{{ say`for ${tool.title}` }}</span>
+          {{ say`Add a die` }}<span class="sr-only">{{ ' ' }}{{ say`for ${tool.title}` }}</span>
         </AddButton>
         <button type="button" class="button" @click="removeTool(tool.id)">
           {{ say`Remove this tool` }}<span class="sr-only">: {{ tool.title }}</span>
@@ -300,7 +300,7 @@ function setLargest(id: string, largest: number | undefined): void {
       </div>
     </StageSection>
     <AddButton list="tools" :count="bench.shop.tools.length" @add="addTool">
-      {{ say`A tool` }}
+      {{ say`Add a tool` }}
     </AddButton>
   </div>
 </template>

@@ -72,7 +72,7 @@ const groups = computed(
     },
     {
       key: 'extras',
-      title: say`And besides?`,
+      title: say`Anything else?`,
       items: EXTRAS.map((id) => ({
         id,
         title: id === 'clamps' ? say`Clamps for battery posts` : say`In-line connectors`,

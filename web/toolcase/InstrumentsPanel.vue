@@ -44,7 +44,7 @@ const add = () =>
     });
   });
 const remove = (id: string) =>
-  bench.edit(say`take an instrument out`, (draft) => {
+  bench.edit(say`remove an instrument`, (draft) => {
     draft.shop.instruments = draft.shop.instruments.filter((instrument) => instrument.id !== id);
   });
 /** What its sheet says it may be off by; what is not given of it is as usual for its kind. */
@@ -93,7 +93,7 @@ const dueWords = ({ due }: Instrument) =>
     >
       <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-4">
         <TextField
-          :label="say`Called`"
+          :label="say`Name in the shop`"
           :model-value="instrument.title"
           required
           @update:model-value="(title) => edit(instrument.id, say`name`, (own) => void (own.title = title))"
@@ -162,7 +162,7 @@ const dueWords = ({ due }: Instrument) =>
       />
       <p class="mt-1">
         <button type="button" class="compact text-teal underline" @click="remove(instrument.id)">
-          {{ say`Take it out` }}<span class="sr-only">: {{ instrument.title }}</span>
+          {{ say`Remove it` }}<span class="sr-only">: {{ instrument.title }}</span>
         </button>
       </p>
     </StageSection>

@@ -44,10 +44,10 @@ const insulations = choicesOf(INSULATIONS);
 
 type Jacket = 'oil' | 'sun' | 'flame' | 'rubbing';
 const jacket = computed<readonly (readonly [Jacket, string, boolean])[]>(() => [
-  ['oil', say`stands oil and fuel`, kind.stands.oil],
-  ['sun', say`stands the sun`, kind.stands.sun],
+  ['oil', say`resists oil and fuel`, kind.stands.oil],
+  ['sun', say`resists sunlight`, kind.stands.sun],
   ['flame', say`does not feed a flame`, kind.stands.flame],
-  ['rubbing', say`stands rubbing`, misfitOf('rubbing', kind) === null],
+  ['rubbing', say`resists rubbing`, misfitOf('rubbing', kind) === null],
 ]);
 const colours = computed(() => kind.colours ?? JACKETS);
 function setColour(colour: (typeof JACKETS)[number], on: boolean): void {
@@ -88,13 +88,13 @@ function staysBecause(size?: ConductorSize): string {
   const only = size ? kind.sizes.length === 1 : bench.shop.cableKinds.length === 1;
   if (only) return size ? say`A kind has at least one size.` : say`A shop has at least one kind of cable.`;
   const { cables, spools } = kindUses(bench.jobs, bench.shop, kind.id, size);
-  return cables + spools > 0 ? say`It stays. Cables of it: ${cables}, spools: ${spools}.` : '';
+  return cables + spools > 0 ? say`It cannot be removed. Cables of it: ${cables}, spools: ${spools}.` : '';
 }
 const refusal = ref('');
 function removeSize({ size }: CableSize): void {
   refusal.value = staysBecause(size);
   if (refusal.value === '')
-    edit(say`take a size out`, (own) => {
+    edit(say`remove a size`, (own) => {
       own.sizes = own.sizes.filter((one) => !sameSize(one.size, size));
     });
   else refusal.value = `${sizeLabel(size)}: ${refusal.value}`;
@@ -102,7 +102,7 @@ function removeSize({ size }: CableSize): void {
 function remove(): void {
   refusal.value = staysBecause();
   if (refusal.value !== '') return;
-  bench.edit(say`take a kind of cable out`, (draft) => {
+  bench.edit(say`remove a kind of cable`, (draft) => {
     draft.shop.cableKinds = draft.shop.cableKinds.filter(({ id }) => id !== kind.id);
   });
   emit('done');
@@ -113,7 +113,7 @@ function remove(): void {
   <section class="mb-4 border border-line bg-paper p-3.5" :aria-label="say`This kind of cable`">
     <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-3">
       <TextField
-        :label="say`Cable, called`"
+        :label="say`Cable name`"
         :model-value="called(kind.title)"
         :longest="80"
         required
@@ -133,7 +133,7 @@ function remove(): void {
         @update:model-value="(value) => edit(say`insulation`, (own) => void (own.insulation = value))"
       />
       <QuantityField
-        :label="say`Insulation stands`"
+        :label="say`Insulation rating`"
         kind="temperature"
         :model-value="kind.limitC"
         :least="60"
@@ -258,7 +258,7 @@ function remove(): void {
           @click="removeSize(at)"
         >
           <X :size="17" aria-hidden="true" /><span class="sr-only">{{
-            say`Take ${sizeLabel(at.size)} out`
+            say`Remove ${sizeLabel(at.size)}`
           }}</span>
         </button>
       </li>
@@ -274,7 +274,7 @@ function remove(): void {
     <p v-if="refusal" role="alert" class="mt-2 font-bold text-fails">{{ refusal }}</p>
     <div class="mt-3 flex gap-2">
       <button type="button" class="button filled" @click="$emit('done')">{{ say`Done` }}</button>
-      <button type="button" class="button" @click="remove">{{ say`Take it out` }}</button>
+      <button type="button" class="button" @click="remove">{{ say`Remove it` }}</button>
     </div>
   </section>
 </template>

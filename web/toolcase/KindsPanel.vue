@@ -57,7 +57,7 @@ function sizesSay({ sizes }: CableKind): string {
         "
       />
       <AddButton list="cableKinds" :count="bench.shop.cableKinds.length" filled @add="add">
-        {{ say`A kind of cable` }}
+        {{ say`Add a kind of cable` }}
       </AddButton>
     </div>
     <KindForm v-if="open" :key="open.id" :kind="open" @done="openId = null" />

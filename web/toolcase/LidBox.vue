@@ -65,7 +65,7 @@ async function save(): Promise<void> {
   <ModalBox :open="open" :title="say`Sheet for the lid`" wide @close="$emit('close')">
     <div class="grid grid-cols-2 gap-3">
       <QuantityField
-        :label="say`Lid, wide`"
+        :label="say`Lid width`"
         kind="length"
         :model-value="lid.widthMm"
         :least="LID_MM.least"
@@ -74,7 +74,7 @@ async function save(): Promise<void> {
         @update:model-value="setLid({ widthMm: $event })"
       />
       <QuantityField
-        :label="say`Lid, high`"
+        :label="say`Lid height`"
         kind="length"
         :model-value="lid.heightMm"
         :least="LID_MM.least"

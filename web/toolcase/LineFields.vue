@@ -23,14 +23,14 @@ const setBaud = (text: string) => {
   if (baud !== undefined) set({ baud });
 };
 const setPattern = (pattern: string) => set({ pattern });
-const tooShort = (text: string) => (text.length < 7 ? say`Say where the figure stands: <value>.` : '');
+const tooShort = (text: string) => (text.length < 7 ? say`Mark where the figure is: <value>.` : '');
 
 /** A line as the instrument sent it, to see what it is read as. */
 const tried = ref('');
 const reads = computed(() => {
   if (tried.value === '' || !compiled.value.ok) return '';
   const said = compiled.value.read(tried.value, 0);
-  if (said.kind === 'value') return say`reads as ${inStep(said.value, kind)}`;
+  if (said.kind === 'value') return say`stamp means ${inStep(said.value, kind)}`;
   return said.kind === 'over' ? say`reads as over its range` : REFUSED_SAYS[said.because];
 });
 </script>
@@ -39,7 +39,7 @@ const reads = computed(() => {
   <div class="border-l-4 border-hairline pl-3">
     <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-[2fr_1fr_1fr_1fr]">
       <TextField
-        :label="say`Its lines look like`"
+        :label="say`Data format`"
         :model-value="line.pattern"
         :longest="200"
         :check="tooShort"
@@ -47,7 +47,7 @@ const reads = computed(() => {
         @update:model-value="setPattern"
       />
       <TextField
-        :label="say`Unit, if unsaid`"
+        :label="say`Unit, if not given`"
         :model-value="line.unit"
         :longest="12"
         @update:model-value="set({ unit: $event })"

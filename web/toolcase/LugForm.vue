@@ -102,7 +102,7 @@ function setSize(text: string): void {
   if (entry.ok) edit(say`size`, (own) => void (own.forSize = { ...entry.size }));
 }
 const remove = () =>
-  bench.edit(say`take a lug out`, (draft) => {
+  bench.edit(say`remove a lug`, (draft) => {
     draft.shop.lugs = draft.shop.lugs.filter(({ id }) => id !== lug.id);
   });
 </script>
@@ -111,7 +111,7 @@ const remove = () =>
   <section class="mb-4 border border-line bg-paper p-3.5" :aria-label="say`This lug`">
     <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-4">
       <TextField
-        :label="say`Lug, called`"
+        :label="say`Lug name`"
         :model-value="lug.label"
         :longest="80"
         required
@@ -130,26 +130,26 @@ const remove = () =>
         @update:model-value="(stud) => edit(say`stud`, (own) => void (own.stud = stud))"
       />
       <ChoiceField
-        :label="say`Made as`"
+        :label="say`Construction`"
         :model-value="lug.form"
         :choices="forms"
         @update:model-value="setForm"
       />
       <template v-if="lug.clamp">
         <ChoiceField
-          :label="say`Bored for the post`"
+          :label="say`Fits post`"
           :model-value="lug.clamp.post.kind"
           :choices="posts"
           @update:model-value="(kind) => editClamp((own) => void (own.post.kind = kind))"
         />
         <SegmentedField
-          :label="say`Of the pole`"
+          :label="say`Pole`"
           :model-value="lug.clamp.post.polarity"
           :choices="poles"
           @update:model-value="(pole) => editClamp((own) => void (own.post.polarity = pole))"
         />
         <SegmentedField
-          :label="say`Takes cables`"
+          :label="say`Number of cables`"
           :model-value="lug.clamp.cables"
           :choices="[
             { value: 1, title: '1' },
@@ -179,14 +179,14 @@ const remove = () =>
       />
       <ChoiceField
         v-if="lug.form === 'butt'"
-        :label="say`Comes in`"
+        :label="say`Supplied in`"
         :model-value="lug.cover ?? 'none'"
         :choices="covers"
         @update:model-value="setCover"
       />
       <QuantityField
         v-if="lug.form === 'cast clamp' || lug.form === 'tube'"
-        :label="say`Loaded with solder`"
+        :label="say`Solder in its barrel`"
         kind="mass"
         :model-value="lug.solderG ?? 0"
         :least="0"
@@ -252,7 +252,7 @@ const remove = () =>
     <MetalTest v-if="lug.form === 'tube' || lug.form === 'butt'" :lug="lug" />
     <div class="flex gap-2">
       <button type="button" class="button filled" @click="$emit('done')">{{ say`Done` }}</button>
-      <button type="button" class="button" @click="remove">{{ say`Take it out` }}</button>
+      <button type="button" class="button" @click="remove">{{ say`Remove it` }}</button>
     </div>
   </section>
 </template>

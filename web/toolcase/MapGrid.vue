@@ -258,7 +258,7 @@ function move(event: KeyboardEvent): void {
       <span><i class="cell right">1.02</i> {{ say`right` }}</span>
       <span><i class="cell right unsure">1.10</i> {{ say`probably right: make a test crimp` }}</span>
       <span><i class="cell light">0.92</i> {{ say`light or tight` }}</span>
-      <span><i class="cell open">0.81</i> {{ say`too loose, or won’t close; blank: nowhere near` }}</span>
+      <span><i class="cell open">0.81</i> {{ say`too loose, or does not close; blank: nowhere near` }}</span>
       <span><i class="cell untried">?</i> {{ say`by trial only` }}</span>
     </p>
   </div>

@@ -104,7 +104,7 @@ const colour = computed(() =>
       <p class="mt-2" role="status">
         <b :class="colour">{{ tell(verdict.says) }}</b> {{ tell(verdict.next) }}
         <button type="button" class="compact text-teal underline" @click="isWorkOpen = !isWorkOpen">
-          {{ say`Show the sum` }}
+          {{ say`Show the calculation` }}
         </button>
       </p>
       <WorkLines v-if="isWorkOpen" :work="verdict.workings" class="mt-1 bg-chalk p-2" />

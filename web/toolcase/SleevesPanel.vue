@@ -33,7 +33,7 @@ function edit(id: string, what: string, recipe: (sleeve: Draft<Sleeve>) => void)
   });
 }
 const remove = (id: string) =>
-  bench.edit(say`take a sleeve out`, (draft) => {
+  bench.edit(say`remove a sleeve`, (draft) => {
     draft.shop.sleeves = draft.shop.sleeves.filter((sleeve) => sleeve.id !== id);
   });
 function add(): void {
@@ -61,7 +61,7 @@ const titles = computed(() => [
         {{ say`Ends are offered the sleeves below that fit. Wall = fully shrunk.` }}
       </p>
       <AddButton list="sleeves" :count="bench.shop.sleeves.length" filled @add="add">
-        {{ say`A sleeve` }}
+        {{ say`Add a sleeve` }}
       </AddButton>
     </div>
     <div class="sleeve-row note max-sm:hidden" aria-hidden="true">
@@ -139,14 +139,12 @@ const titles = computed(() => [
           class="flex size-10 items-center justify-center text-teal"
           @click="remove(sleeve.id)"
         >
-          <X :size="17" aria-hidden="true" /><span class="sr-only">{{
-            say`Take ${called(sleeve)} out`
-          }}</span>
+          <X :size="17" aria-hidden="true" /><span class="sr-only">{{ say`Remove ${called(sleeve)}` }}</span>
         </button>
       </li>
     </ul>
     <p v-if="bench.shop.sleeves.length === 0" class="mt-2">
-      {{ say`No sleeve is owned: every end will say what it needs.` }}
+      {{ say`No sleeve is owned: every end will show what it needs.` }}
     </p>
   </div>
 </template>

@@ -52,7 +52,7 @@ const words = (trial: Trial) =>
 function record(): void {
   if (nameNeeded()) return;
   if (flats.value === null || ears.value === null) {
-    problem.value = say`A trial needs at least its flats and its ears; no ears is 0.`;
+    problem.value = say`Enter at least the across flats and the ears of the trial; with no ears, enter 0.`;
     return;
   }
   const trial: Trial = {
@@ -75,7 +75,7 @@ function record(): void {
   flats.value = ears.value = force.value = air.value = null;
 }
 function remove(id: string): void {
-  bench.edit(say`take a trial out`, (draft) => {
+  bench.edit(say`remove a trial`, (draft) => {
     draft.shop.trials = draft.shop.trials.filter((trial) => trial.id !== id);
   });
 }
@@ -108,7 +108,7 @@ function remove(id: string): void {
           class="flex size-9 shrink-0 items-center justify-center text-teal"
           @click="remove(trial.id)"
         >
-          <X :size="16" aria-hidden="true" /><span class="sr-only">{{ say`Take this trial out` }}</span>
+          <X :size="16" aria-hidden="true" /><span class="sr-only">{{ say`Remove this trial` }}</span>
         </button>
       </li>
     </ul>
@@ -164,7 +164,7 @@ function remove(id: string): void {
         />
         <CheckField v-model="held" :label="say`it held`" class="self-center" />
         <TextField
-          :label="say`Who tried it`"
+          :label="say`Tested by`"
           :model-value="prefs.person"
           @update:model-value="prefs.person = $event"
         />

@@ -115,7 +115,7 @@ const palm = computed(() => {
         viewBox="0 0 420 150"
         class="block w-full max-w-xl"
         role="img"
-        :aria-label="say`The tube flattened, drilled, and cut`"
+        :aria-label="say`The tube flattened, drilled and cut`"
       >
         <path
           :d="`M20 ${CENTRE - palm.half}H${20 + palm.length}L${20 + palm.length + 46} ${CENTRE - palm.tube}H400V${CENTRE + palm.tube}H${20 + palm.length + 46}L${20 + palm.length} ${CENTRE + palm.half}H20Z`"
@@ -175,15 +175,15 @@ const palm = computed(() => {
           filled
           @add="keep"
         >
-          {{ say`Keep it as a lug of the shop` }}
+          {{ say`Save as a shop lug` }}
         </AddButton>
         <p v-if="kept" role="status">
           {{
-            say`${kept} stands among the lugs. Put on an end, it is made at the bench before the end is stripped.`
+            say`${kept} is now among the lugs. Chosen for an end, it is made at the bench before the end is stripped.`
           }}
         </p>
       </div>
-      <h3 class="figure mt-3 text-[16px] font-semibold">{{ say`What it is not` }}</h3>
+      <h3 class="figure mt-3 text-[16px] font-semibold">{{ say`What a home-made lug is not` }}</h3>
       <p class="max-w-prose">
         {{
           say`Not a tested lug: no maker stands for it, no standard covers it, and no survey will accept it. Anneal it, file the edges round, crimp or fill it with solder, tin it afterwards, pull it, and replace it with a bought lug as soon as one is to be had. Hot work: no fuel vapour, no charging battery near the flame.`

@@ -23,7 +23,7 @@ const readings = computed(() => (place ? readout(exercise.made, place, exercise.
 </script>
 
 <template>
-  <section :aria-label="say`The place in hand`" class="px-4 py-2.5">
+  <section :aria-label="say`Selected place`" class="px-4 py-2.5">
     <template v-if="place">
       <h3 class="figure text-[22px] leading-7 font-semibold">{{ tell(PLACES[place]) }}</h3>
       <dl v-if="readings.length > 0" class="mt-1 flex flex-wrap gap-x-8 gap-y-1">
@@ -32,7 +32,7 @@ const readings = computed(() => (place ? readout(exercise.made, place, exercise.
           <dd class="figure text-[26px] leading-8 font-semibold">
             {{ tell(says)
             }}<span v-if="asked" class="text-[16px] font-medium text-ink2"
-              >{{ ' ' }}{{ say`asked ${asked}` }}</span
+              >{{ ' ' }}{{ say`required ${asked}` }}</span
             >
           </dd>
         </div>
@@ -58,7 +58,7 @@ const readings = computed(() => (place ? readout(exercise.made, place, exercise.
       <h3 class="figure text-[22px] leading-7 font-semibold">{{ say`Point at a place on the drawing` }}</h3>
       <p class="mt-1 max-w-prose text-[15px]">
         {{
-          say`This end may have nothing wrong with it, or up to three faults. Measure, hold it against the card, mark what is wrong, and hand it in.`
+          say`This end may have nothing wrong with it, or up to three faults. Measure, compare it with the card, mark what is wrong, and hand it in.`
         }}
       </p>
       <p class="mt-1 max-w-prose text-[15px] text-ink2">{{ LEVEL_WORDS[exercise.level].says }}</p>

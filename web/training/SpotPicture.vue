@@ -103,7 +103,7 @@ const VIEW_WORDS: Readonly<Record<View, string>> = { bare: say`before the sleeve
 
 <template>
   <div ref="host" class="spot-picture relative bg-lamp">
-    <svg v-if="width > 0" :width="width" :height="height" role="group" :aria-label="say`The end to look at`">
+    <svg v-if="width > 0" :width="width" :height="height" role="group" :aria-label="say`The end to inspect`">
       <defs>
         <pattern id="spot-grid" :width="10 * scale" :height="10 * scale" patternUnits="userSpaceOnUse">
           <path :d="`M${10 * scale} 0H0V${10 * scale}`" fill="none" stroke="var(--grid)" />

@@ -5,11 +5,11 @@ import { say } from '../../core/words/say.ts';
 export const LEVEL_WORDS: Readonly<Record<Level, { readonly title: string; readonly says: string }>> = {
   1: {
     title: say`plain‖of a level`,
-    says: say`Gross faults; what is seen and what is asked stand beside each other.`,
+    says: say`Gross faults; what is seen and what is required are shown side by side.`,
   },
   2: {
     title: say`measured‖of a level`,
-    says: say`Smaller faults; the calliper gives figures, the looking is yours.`,
+    says: say`Smaller faults; the calliper gives figures, the judgement is yours.`,
   },
   3: {
     title: say`fine‖of a level`,

@@ -41,7 +41,7 @@ async function lookRound(): Promise<void> {
       </template>
       <template v-else>
         <p v-if="bench.jobs.length === 0" class="mt-1 text-[15px]">
-          {{ say`No job is here yet. What you deleted lies in the bin.` }}
+          {{ say`No job is here yet. What you deleted is in the bin.` }}
         </p>
         <ul class="mt-2 max-w-[680px] border-t border-hairline">
           <li
@@ -58,7 +58,9 @@ async function lookRound(): Promise<void> {
         </ul>
         <div class="mt-4 flex flex-wrap gap-2">
           <button type="button" class="button filled" @click="begin">{{ say`New empty job` }}</button>
-          <button type="button" class="button" @click="lookRound">{{ say`Look round a made-up job` }}</button>
+          <button type="button" class="button" @click="lookRound">
+            {{ say`Look around an example job` }}
+          </button>
           <RouterLink to="/keeping" class="button">{{ say`Backup, bin, history` }}</RouterLink>
         </div>
         <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>

@@ -39,7 +39,7 @@ function begin(): void {
 async function startCamera(): Promise<void> {
   begin();
   if (!(await start())) {
-    problem.value = say`The camera cannot be used here: take a picture and choose its file, or type what it says.`;
+    problem.value = say`The camera cannot be used here: take a picture and choose its file, or type the text of the code.`;
     return;
   }
   const { codeIn } = await import('./codes.ts');

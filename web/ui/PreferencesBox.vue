@@ -132,7 +132,7 @@ async function take(): Promise<void> {
           <SegmentedField v-model="language" label="Language · Taal" :choices="choices" />
           <SegmentedField
             v-model="decimal"
-            :label="say`Two and a half is written`"
+            :label="say`Decimal sign`"
             :choices="[
               { value: 'own', title: say`as the language` },
               { value: '.', title: '2.5' },

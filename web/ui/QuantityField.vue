@@ -172,7 +172,7 @@ function cancel(event: KeyboardEvent): void {
     >
       <span v-if="problem" role="alert">{{ problem }}</span>
       <template v-else>{{
-        isBack ? say`Typed before and not entered: Enter takes it.` : hint || range
+        isBack ? say`Typed earlier but not entered: press Enter to take it.` : hint || range
       }}</template>
     </p>
   </div>

@@ -14,7 +14,7 @@ defineProps<{ finding: Finding }>();
     <p class="text-[13px]">{{ tell(finding.because) }}</p>
     <p v-if="finding.remedy" class="mt-0.5 text-[13px] font-bold">{{ tell(finding.remedy) }}</p>
     <p v-if="finding.waived" class="mt-0.5">
-      {{ say`Done without: ${finding.waived.by} answers for it. ${finding.waived.why}` }}
+      {{ say`Waived: ${finding.waived.by} answers for it. ${finding.waived.why}` }}
     </p>
     <p v-if="finding.read" class="mt-0.5 text-ink2">
       <b v-if="finding.provenance === 'simulated'" class="mr-1 border border-ink px-1">{{ say`SIMULATED` }}</b

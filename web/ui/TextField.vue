@@ -79,7 +79,9 @@ function commit(): void {
       :class="problem ? 'text-fails font-bold' : 'text-ink3'"
     >
       <span v-if="problem" role="alert">{{ problem }}</span>
-      <template v-else>{{ isBack ? say`Typed before and not entered: Enter takes it.` : hint }}</template>
+      <template v-else>{{
+        isBack ? say`Typed earlier but not entered: press Enter to take it.` : hint
+      }}</template>
     </p>
   </div>
 </template>

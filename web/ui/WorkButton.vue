@@ -7,6 +7,6 @@ const isOpen = defineModel<boolean>({ required: true });
 
 <template>
   <button type="button" class="text-teal underline" :aria-expanded="isOpen" @click="isOpen = !isOpen">
-    {{ isOpen ? say`Hide the work` : say`Show the calculation` }}
+    {{ isOpen ? say`Hide the calculation` : say`Show the calculation` }}
   </button>
 </template>

@@ -65,9 +65,9 @@ describe('sizes as the reader names them', () => {
     expect(plain(sizeText({ system: 'awg', name: '4/0' }))).toBe('107 mm²');
   });
   test('and what that hides is said, both ways', () => {
-    expect(plain(conversionText(seventy))).toBe('70 mm² holds 3.8 % more copper than AWG 2/0');
+    expect(plain(conversionText(seventy))).toBe('70 mm² has 3.8 % more copper than AWG 2/0');
     expect(plain(conversionText({ system: 'awg', name: '4' }))).toBe(
-      'AWG 4 holds 15.4 % less copper than 25 mm²',
+      'AWG 4 has 15.4 % less copper than 25 mm²',
     );
   });
 });
@@ -117,7 +117,7 @@ describe('who read a figure', () => {
     expect(from('instrument', { with: 'Bench scale' })).toBe(
       'By instrument, taken by R. Pell on 2026-11-20, with Bench scale.',
     );
-    expect(from('simulated')).toMatch(/^By a stand-in, taken by R. Pell/);
+    expect(from('simulated')).toMatch(/^Simulated, taken by R. Pell/);
   });
   test('nothing where nothing was read', () => expect(readText(atMost(facts(4.6), 5))).toBe(''));
 });

@@ -55,7 +55,7 @@ export function conversionText(size: ConductorSize): string {
   const { size: near } = nearestIn(size.system === 'metric' ? 'awg' : 'metric', size);
   const difference = copperDifferencePercent(size, near);
   const amount = figure(Math.abs(difference), '%', 1);
-  return say`${sizeLabel(size)} holds ${amount} ${difference < 0 ? say`less` : say`more`} copper than ${sizeLabel(near)}`;
+  return say`${sizeLabel(size)} has ${amount} ${difference < 0 ? say`less` : say`more`} copper than ${sizeLabel(near)}`;
 }
 
 /**
@@ -95,11 +95,7 @@ function limitParts(
 export function readText({ read, provenance }: Finding): string {
   if (!read) return '';
   const how =
-    provenance === 'typed'
-      ? say`Typed`
-      : provenance === 'instrument'
-        ? say`By instrument`
-        : say`By a stand-in`;
+    provenance === 'typed' ? say`Typed` : provenance === 'instrument' ? say`By instrument` : say`Simulated`;
   const by =
     provenance === 'typed'
       ? say`by ${read.by || say`nobody named`}`

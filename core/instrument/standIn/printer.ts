@@ -1,7 +1,7 @@
 import type { Answer, StandIn } from './standIn.ts';
 
 /** How the stand-in for a label printer calls itself. */
-export const PRINTER = { kind: 'printer', title: 'label printer, stand-in', simulated: true } as const;
+export const PRINTER = { kind: 'printer', title: 'label printer, simulated', simulated: true } as const;
 /** So many labels are on a roll. */
 export const LABELS_ON_A_ROLL = 60;
 const MOST_MARKS = 60;

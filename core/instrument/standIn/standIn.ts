@@ -60,7 +60,7 @@ export function standIn(kind: InstrumentKind, random: Random, faults: readonly H
   let shown = 0;
 
   const say = (...lines: string[]): Answer => ({ lines, hangsUp: false });
-  const identity: Identity = { kind, title: `${tell(title)}, stand-in`, resolution, simulated: true };
+  const identity: Identity = { kind, title: `${tell(title)}, simulated`, resolution, simulated: true };
 
   function reading(nowS: number): string {
     const atS = on ? nowS - on.sinceS : nowS;

@@ -12,6 +12,7 @@ const CALLED: Readonly<Record<string, string>> = {
   'Thin-wall cross-linked': say`Thin-wall cross-linked`,
   'Vehicle gauge, cross-linked': say`Vehicle gauge, cross-linked`,
   'Panel flex': say`Panel flex`,
+  'Braided ground strap': say`Braided ground strap`,
   'Hand hydraulic, hexagon set': say`Hand hydraulic, hexagon set`,
   'Hand lever, indent': say`Hand lever, indent`,
   'Hammer-struck plunger': say`Hammer-struck plunger`,

@@ -30,7 +30,7 @@ const coloursField = (text: string): Read => {
   const strange = colours.find((colour) => !(JACKETS as readonly string[]).includes(colour));
   return strange === undefined
     ? { ok: true, value: [...new Set(colours)] }
-    : { ok: false, sentence: say`“${strange}” is no colour of a jacket: ${JACKETS.join(', ')}.` };
+    : { ok: false, sentence: say`“${strange}” is not a jacket colour: ${JACKETS.join(', ')}.` };
 };
 
 const KIND_COLUMNS: readonly Column<Line>[] = [
@@ -150,7 +150,7 @@ export function readKindsCsv(contents: string, owned: readonly CableKind[]): Cat
       refused.push({
         row,
         column: 'kind',
-        sentence: say`This line says something else of “${title}” than line ${known.row}.`,
+        sentence: say`This line differs from line ${known.row} about “${title}”.`,
       });
     else
       merged.set(title, {

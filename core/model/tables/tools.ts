@@ -85,7 +85,7 @@ export const TOOL_KINDS = {
     hands: msg`a helper holds the cable home; eyes of both covered`,
     largestMm2: 70,
     minded: msg`Barrel in the angle, punch in the middle, one dent on each side of it; no deeper than half the barrel.`,
-    lastResort: msg`It has no stop and leaves nothing to measure: no two are alike, and only one pulled apart says anything of itself.`,
+    lastResort: msg`It has no stop and leaves nothing to measure: no two are alike, and only pulling one apart tests it.`,
   }),
   improvised: tool({
     title: msg`improvised press`,

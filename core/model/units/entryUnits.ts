@@ -104,7 +104,7 @@ export function unitNamed(text: string, kind: QuantityKind): UnitOfEntry {
   if (!unit) {
     throw new EntryError(
       base === ''
-        ? say`No unit is wanted here, and "${text}" was typed.`
+        ? say`No unit is needed here, and "${text}" was typed.`
         : say`"${text}" is not a unit for this; ${base} is.`,
     );
   }

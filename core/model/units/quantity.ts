@@ -69,8 +69,7 @@ class Parser {
   parse(): number {
     const value = this.#inBase(this.#sum());
     const left = this.#tokens[this.#next];
-    if (left)
-      throw new EntryError(say`"${left.kind === 'number' ? left.value : left.text}" is one thing too many.`);
+    if (left) throw new EntryError(say`Unexpected "${left.kind === 'number' ? left.value : left.text}".`);
     return value;
   }
 
@@ -141,7 +140,7 @@ class Parser {
       const { ft, in: inch } = UNITS.length.units;
       const lesser = this.#unit() ?? (unit.factor === ft?.factor ? inch : undefined);
       if (!lesser || lesser.factor >= unit.factor)
-        throw new EntryError(say`Say the unit of the second number.`);
+        throw new EntryError(say`Give the unit of the second number.`);
       value += after.value * lesser.factor;
     }
     return { value, unit: true };

@@ -62,8 +62,8 @@ describe('what cannot be meant is said in a sentence', () => {
     ['2 m * 3 m', 'Two units cannot be multiplied or divided here.'],
     ['5/0', 'Nothing can be divided by 0.'],
     ['(2 + 3', 'A bracket is not closed.'],
-    ['2 3', '"3" is one thing too many.'],
-    ['2 m 3', 'Say the unit of the second number.'],
+    ['2 3', 'Unexpected "3".'],
+    ['2 m 3', 'Give the unit of the second number.'],
     ['7 # 2', '"#" is not understood here.'],
     ['2 +', 'A number is missing.'],
   ])('%j', (text, sentence) => expect(mm(text)).toEqual({ ok: false, sentence }));

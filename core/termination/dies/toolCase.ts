@@ -56,10 +56,10 @@ export function cannotUse(tool: Tool, copperMm2: number, place: Place): Message 
   // The largest size is named by its nominal area; a real conductor of that name may hold a little more.
   if (copperMm2 > largest * 1.05) return msg`it closes on ${briefly(largest, 'mm²', 1)} at most`;
   if (!place) return '';
-  if (kind.benchOnly) return msg`it stays on the bench`;
-  if (kind.solidFloor && !place.solidFloor) return msg`it wants a solid floor to strike on`;
+  if (kind.benchOnly) return msg`it cannot leave the bench`;
+  if (kind.solidFloor && !place.solidFloor) return msg`it needs a solid floor to strike on`;
   const swing = tool.swingMm ?? kind.swingMm;
-  return place.swingMm < swing ? msg`it wants ${briefly(swing, 'mm', 1)} of room to swing` : '';
+  return place.swingMm < swing ? msg`it needs ${briefly(swing, 'mm', 1)} of room to swing` : '';
 }
 
 /**

@@ -37,7 +37,7 @@ const plain = (end: ResolvedEnd, key: Topic, title: Message) => ({
 });
 
 /** What to do without a tool that may be used. */
-const OTHER_WAYS = msg`Borrow or hire a made tool; have this end made; buy one (Kit weighs its price against this job); or put on a screw terminal for tonight, with a day to be gone by.`;
+const OTHER_WAYS = msg`Borrow or hire a made tool; have this end made; buy one (Kit compares its price with this job); or put on a screw terminal for tonight, with a date to replace it.`;
 
 /** A tool that holds a lug when nothing else is to be had, and what it leaves unproved. */
 function lastResort(end: ResolvedEnd, { tool }: DieOffer): Finding {
@@ -81,7 +81,7 @@ function forceFindings(end: ResolvedEnd, { die, tool, own }: DieOffer): Finding[
             msg`${numeral(CLOSED_DIE, 3)} · ${numeral(FLOW_N_PER_MM2, 0)} N/mm² · ${amount(cornersMm(die.acrossFlatsMm), 'mm', 1)} · ${amount(die.widthMm, 'mm', 1)} = ${amount(needed, 'kN', 0)}`,
           ],
           source: msg`forging of copper in a closed die; the tool’s own sheet governs`,
-          assumes: msg`right to a quarter; a trial of this die on this barrel says more`,
+          assumes: msg`accurate to a quarter; a trial of this die on this barrel outranks it`,
         },
       },
       tool.forceKn,
@@ -156,7 +156,7 @@ function untried(end: ResolvedEnd, { tool }: DieOffer): Finding {
 
 const DIE_SAYS: Readonly<Record<DieOffer['verdict'], Message>> = {
   untried: msg`Not tried.`,
-  open: msg`Open: air is left between the strands.`,
+  open: msg`Too loose: air is left between the strands.`,
   light: msg`Light: hardly packed.`,
   right: msg`Packed without ears.`,
   tight: msg`Tight: expect ears and a longer barrel.`,

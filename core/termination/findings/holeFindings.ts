@@ -61,7 +61,7 @@ export function holeFindings(end: ResolvedEnd, subject: EndSubject): Finding[] {
     ? undefined
     : passage.pulled === null
       ? msg`A larger hole, or a thinner cable.`
-      : msg`Way out: pull it bare, crimp ${end.name} in place.`;
+      : msg`Solution: pull it bare, crimp ${end.name} in place.`;
   const state: State = fits ? 'holds' : 'fails';
   return [
     atMost(

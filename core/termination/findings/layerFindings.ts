@@ -73,7 +73,7 @@ function nestingOrder(end: ResolvedEnd, { cable }: EndSubject): Finding {
               ', ',
             )}: on before the lug, or never.`
           : msg`All of it could still pass the palm.`,
-      ...(forgotten && { remedy: msg`Look at the cable; if one is missing, cut back and end it again.` }),
+      ...(forgotten && { remedy: msg`Check the cable; if one is missing, cut back and remake the end.` }),
       work: {
         formula: msg`passes the lug when it opens to 1.1 × 2·(w + t) ÷ π`,
         substituted: end.nesting.map(
@@ -182,7 +182,7 @@ function polarity(end: ResolvedEnd, { cable, conductor }: EndSubject): Finding {
   } as const;
   const said = (state: State, because: Message, remedy?: Message) =>
     stated({ ...facts, because, ...(remedy && { remedy }) }, state);
-  if (pole === 'link') return said('holds', msg`A link between batteries: it is told by its tag.`);
+  if (pole === 'link') return said('holds', msg`A link between batteries: its tag identifies it.`);
   const sleeve = end.sleeve?.sleeve.colour;
   const marks = [
     jacket,
@@ -199,7 +199,7 @@ function polarity(end: ResolvedEnd, { cable, conductor }: EndSubject): Finding {
     ? said(
         'watch',
         msg`Only the label says ${term(pole)}: print the pole on it.`,
-        msg`A ${TELLS[pole]} band makes it plain.`,
+        msg`A ${TELLS[pole]} band marks it.`,
       )
     : said('fails', msg`Nothing on this end marks it ${term(pole)}.`, msg`Give it a label or a band.`);
 }

@@ -52,7 +52,7 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
           formula: msg`seamless, pure copper, tin plated, thick walled, its own hole`,
           substituted: [lug.label],
           source: msg`craft practice`,
-          assumes: msg`as the shop has it down`,
+          assumes: msg`as recorded by the shop`,
         },
       },
       state,
@@ -86,7 +86,7 @@ function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Fin
           said(
             'plating',
             msg`Plating`,
-            msg`Bare copper against tinned strands: it greens first.`,
+            msg`Bare copper against tinned strands: it corrodes first.`,
             msg`Take a tinned lug, or seal it well.`,
             'watch',
           ),

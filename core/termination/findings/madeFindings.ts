@@ -42,7 +42,7 @@ function metal(end: ResolvedEnd, { label }: Lug, made: TubeLug): Finding {
 function place(end: ResolvedEnd, { plating }: Lug, { meets }: Pick<Run, 'meets'>): Finding {
   const against = [
     meets.includes('flexing') && msg`it flexes: the neck was worked, and cracks first`,
-    meets.includes('exhaust') && msg`it stands by an exhaust`,
+    meets.includes('exhaust') && msg`it is beside an exhaust`,
     meets.includes('wet') && plating === 'none' && msg`it is wet, and the copper is bare`,
   ].filter((reason) => reason !== false);
   return stated(

@@ -65,7 +65,7 @@ function creeps(end: ResolvedEnd): Finding {
       unit: '',
       decimals: 0,
       because: msg`Solder under a crimp creeps with the years: the crimp relaxes and only the solder holds.`,
-      remedy: msg`Crimp first and solder after, or pull it again at the yearly look.`,
+      remedy: msg`Crimp first and solder after, or pull it again at the yearly inspection.`,
       work: {
         formula: msg`solder flows slowly under lasting pressure`,
         substituted: [],
@@ -114,7 +114,7 @@ function flexes(end: ResolvedEnd): Finding {
       formula: msg`solder wicks up the strands and ends in a brittle step: nothing may flex there`,
       substituted: support
         ? [
-            msg`first support at ${amount(support.distanceMm, 'mm', 0)}; ${support.flexes ? msg`it flexes` : msg`it does not flex`}, ${support.vibrates ? msg`it shakes` : msg`it does not shake`}`,
+            msg`first support at ${amount(support.distanceMm, 'mm', 0)}; ${support.flexes ? msg`it flexes` : msg`it does not flex`}, ${support.vibrates ? msg`it vibrates` : msg`no vibration`}`,
           ]
         : [msg`how it is supported is not given`],
       source: msg`craft practice`,
@@ -125,8 +125,8 @@ function flexes(end: ResolvedEnd): Finding {
     return stated(
       {
         ...facts,
-        because: msg`Say whether the cable moves between lug and first support.`,
-        remedy: msg`Say where the first support is.`,
+        because: msg`Enter whether the cable moves between lug and first support.`,
+        remedy: msg`Enter where the first support is.`,
       },
       'unproved',
     );
@@ -145,7 +145,7 @@ function flexes(end: ResolvedEnd): Finding {
     ? stated(
         {
           ...facts,
-          because: msg`It shakes: look at it every year, and support it close to the lug.`,
+          because: msg`It vibrates: inspect it every year, and support it close to the lug.`,
           remedy: msg`A support within a few diameters of the lug keeps the step still.`,
         },
         'watch',
@@ -278,7 +278,7 @@ function temporary(end: ResolvedEnd, { today }: EndSubject): Finding {
     return stated(
       {
         ...facts,
-        because: msg`A ${term(end.lug?.form ?? 'screw clamp')} gets you home; it has no date to be gone by.`,
+        because: msg`A ${term(end.lug?.form ?? 'screw clamp')} gets you home; it has no date to be replaced by.`,
         remedy: msg`Set the day by which a proper end replaces it.`,
       },
       'fails',
@@ -289,8 +289,8 @@ function temporary(end: ResolvedEnd, { today }: EndSubject): Finding {
     {
       ...facts,
       because: isDue
-        ? msg`Due: it was to be gone by ${dates.replaceBy}.`
-        : msg`To be gone by ${dates.replaceBy}.`,
+        ? msg`Overdue: it was to be replaced by ${dates.replaceBy}.`
+        : msg`To be replaced by ${dates.replaceBy}.`,
       remedy: msg`Cut it off and put a proper end on.`,
     },
     isDue ? 'fails' : 'watch',

@@ -52,7 +52,7 @@ function matches(end: ResolvedEnd, polarity: Polarity | 'link'): Finding {
     return said(
       'fails',
       msg`A ${term(polarity)} cable on the ${term(post.polarity)} post.`,
-      msg`Look at the battery again.`,
+      msg`Check the battery again.`,
     );
   }
   const { lug, meets } = end;
@@ -104,7 +104,7 @@ function shared(end: ResolvedEnd, cables: number): Finding {
       because:
         cables <= takes
           ? msg`A clamp made for ${takes} cables.`
-          : msg`${cables} cables on one post want a clamp made for them, not a pile of lugs.`,
+          : msg`${cables} cables on one post need a clamp made for them, not a pile of lugs.`,
       ...(cables > takes && { remedy: msg`Take the clamp for two cables, or a bus bar.` }),
     },
     cables <= takes ? 'holds' : 'fails',

@@ -26,8 +26,8 @@ function disagree(end: ResolvedEnd, stack: StudStack): Finding {
       value: null,
       unit: '',
       decimals: 0,
-      because: msg`${stack.name} is ${stack.stud}, but ${allOf(stack.disagree)} ${stack.disagree.length > 1 ? msg`say` : msg`says`} another.`,
-      remedy: msg`Measure the stud and say it once.`,
+      because: msg`${stack.name} is ${stack.stud}, but ${allOf(stack.disagree)} ${stack.disagree.length > 1 ? msg`have` : msg`has`} another.`,
+      remedy: msg`Measure the stud and enter it once.`,
       work: { formula: msg`one stud has one size`, substituted: [], source: SOURCE, assumes: '' },
     },
     'fails',
@@ -117,7 +117,7 @@ function thickness(end: ResolvedEnd, stack: StudStack): Finding {
         {
           ...facts,
           value: needs,
-          because: msg`The stud must stand at least ${amount(needs, 'mm', 1)} clear.`,
+          because: msg`At least ${amount(needs, 'mm', 1)} of the stud must be clear of the face.`,
         },
         'holds',
       )

@@ -26,7 +26,7 @@ function house(end: ResolvedEnd, { shop }: EndSubject): Finding {
       unit: '',
       decimals: 0,
       because: none
-        ? msg`${cut} of ${count} cut: this house allows none.`
+        ? msg`${cut} of ${count} cut: this shop allows none.`
         : msg`${cut} of ${count} cut, ${numeral((cut / count) * 100, 2)} %; ${allowed} may be plucked out.`,
       ...(cut > allowed && { remedy: msg`Cut back and strip again: the service loop pays for it.` }),
       work: {
@@ -89,7 +89,7 @@ function short(end: ResolvedEnd, { cable }: EndSubject): Finding {
         source: msg`adiabatic rule, IEC 60364-5-54`,
         assumes:
           cable.run.fuses.length > 0
-            ? msg`the fuse clears within the shorter time: see “Outlives a fault” in Gauge`
+            ? msg`the fuse clears within the shorter time: see “Survives a short circuit” in Gauge`
             : msg`whatever opens the circuit`,
       },
     },
@@ -118,7 +118,7 @@ function tinnedFirst(end: ResolvedEnd): Finding[] {
           formula: msg`never tin before crimping`,
           substituted: [],
           source: msg`craft practice, all schools`,
-          assumes: msg`as said on this cable`,
+          assumes: msg`as entered on this cable`,
         },
       },
       crimped ? 'fails' : 'holds',

@@ -102,15 +102,15 @@ export function metalVerdict(lug: Lug, test: MetalTest): MetalVerdict {
   });
   if (test.corner === 'yellow') return told('brass', msg`Yellow under the plating: it is brass.`);
   if (test.cracked === true)
-    return told('brass', msg`It cracked in the die: annealed copper does not. Take it for brass.`);
+    return told('brass', msg`It cracked in the die: annealed copper does not. Treat it as brass.`);
   if (density) {
     const metal = byDensity(density);
     if (metal === 'copper') return told(metal, msg`As dense as copper.`);
     if (metal === 'brass') return told(metal, msg`Lighter than copper for its size in water: it is brass.`);
     return told(
       metal,
-      msg`Its weights do not tell copper from brass.`,
-      msg`Weigh several alike together, or with a finer scale.`,
+      msg`Its weights do not separate copper from brass.`,
+      msg`Weigh several identical ones together, or use a finer scale.`,
     );
   }
   if (weighedG !== undefined) {
@@ -120,7 +120,7 @@ export function metalVerdict(lug: Lug, test: MetalTest): MetalVerdict {
       return told(metal, msg`Lighter than copper of this drawing: brass, or thinner than it was measured.`);
     return told(
       metal,
-      msg`Its weight alone does not tell: brass is only 5 % lighter.`,
+      msg`Its weight alone does not decide: brass is only 5 % lighter.`,
       msg`Weigh it hanging in water too.`,
     );
   }

@@ -63,7 +63,7 @@ export function whyNoSleeve(
     return { because: msg`No sleeve owned passes ${pass}.`, remedy };
   }
   const ratio = suppliedLeastMm / recoveredMostMm;
-  const asks = msg`It asks for a ratio of ${numeral(ratio, 1)} to 1`;
+  const asks = msg`It needs a ratio of ${numeral(ratio, 1)} to 1`;
   const remedy = afterLug
     ? msg`Put the sleeve on before the lug, or buy a 4:1 sleeve.`
     : ratio > 4

@@ -26,14 +26,14 @@ const unit = computed(() => prefs.lengths);
 const first = computed(() => cable.run.laid?.on ?? 'A');
 const second = computed(() => (first.value === 'A' ? 'B' : 'A'));
 function setLaid(on: string): void {
-  edit(say`mock-up`, ({ run }) => {
+  edit(say`trial fit`, ({ run }) => {
     if (on === 'A' || on === 'B') run.laid = { on, markMm: run.laid?.markMm ?? run.lengthMm };
     else delete run.laid;
   });
 }
 /** The laid cable is the truth: its mark is the length in use. */
 function setMark(markMm: number): void {
-  edit(say`mark of the mock-up`, ({ run }) => {
+  edit(say`mark of the trial fit`, ({ run }) => {
     if (run.laid) run.laid.markMm = markMm;
     run.lengthMm = markMm;
   });
@@ -106,7 +106,7 @@ const list = computed(() => {
       </template>
       <p v-else class="py-4">
         {{ say`Each lug adds the distance from its hole to its barrel. Choose both lugs in` }}
-        <b>{{ say`Ends` }}</b> {{ say`and the cut length stands here.` }}
+        <b>{{ say`Ends` }}</b> {{ say`and the cut length appears here.` }}
       </p>
     </StageSection>
 
@@ -137,7 +137,7 @@ const list = computed(() => {
     </StageSection>
 
     <StageSection
-      :title="say`Mock-up first`"
+      :title="say`Trial fit`"
       :note="say`Bolt one end on, lay the cable in place, and mark the other stud.`"
     >
       <div class="grid items-start gap-3 sm:grid-cols-[180px_200px_1fr]">
@@ -159,7 +159,7 @@ const list = computed(() => {
           :least="50"
           :most="1000000"
           :decimals="0"
-          :hint="say`from the middle of stud ${first}, along the cable`"
+          :hint="say`from the centre of stud ${first}, along the cable`"
           @update:model-value="setMark"
         />
         <p v-if="work.lengths" class="flex flex-wrap items-baseline gap-x-3">
@@ -168,7 +168,7 @@ const list = computed(() => {
             }}<span class="text-[18px] text-ink2"> {{ unit }}</span></span
           >
           <span
-            >{{ say`from the middle of stud ${first}: cut here for end ${second}`
+            >{{ say`from the centre of stud ${first}: cut here for end ${second}`
             }}<template v-if="cable.run.loopMm > 0">{{
               say`, the loop of ${sized(cable.run.loopMm)} included`
             }}</template

@@ -47,7 +47,7 @@ const edges = computed(() => {
   const edges = [0, x(openMm), x(lightMm), x(tightMm), x(willNotCloseMm), WIDTH];
   return (['open', 'light', 'right', 'tight', 'will-not-close'] as const).map((zone, i) => ({
     zone,
-    title: zone === 'will-not-close' ? say`won’t close` : word(zone),
+    title: zone === 'will-not-close' ? say`does not close` : word(zone),
     from: edges[i] ?? 0,
     to: edges[i + 1] ?? WIDTH,
   }));
@@ -66,7 +66,7 @@ const isChosen = (offer: DieOffer) => offer.die.id === chosen?.die.id;
         role="radio"
         :aria-checked="isChosen(offer)"
         :aria-label="
-          say`die ${offer.die.stamp || say`without a mark`}, ${digits(offer.parts.acrossFlatsMm, 1)} across flats: ${word(offer.verdict)}${offer.unfit ? `, ${tell(offer.unfit)}` : ''}`
+          say`die ${offer.die.stamp || say`no die mark`}, ${digits(offer.parts.acrossFlatsMm, 1)} across flats: ${word(offer.verdict)}${offer.unfit ? `, ${tell(offer.unfit)}` : ''}`
         "
         class="relative min-w-0 flex-1 rounded-box border pt-1"
         :class="[

@@ -141,7 +141,7 @@ const meets = computed(() => end.value.meets);
                   query: { lug: end.lug.id, die: end.die.die.id, draw: 'one' },
                 }"
                 class="font-bold text-teal underline"
-                >{{ say`as if sawn` }}</RouterLink
+                >{{ say`cross-section` }}</RouterLink
               >
             </template>
           </p>

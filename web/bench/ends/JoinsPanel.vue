@@ -45,7 +45,7 @@ function set(join: Join, change: Partial<Join>): void {
   });
 }
 function remove(join: Join): void {
-  edit(say`take the join out`, (draft) => {
+  edit(say`remove the join`, (draft) => {
     draft.joins = draft.joins.filter(({ id }) => id !== join.id);
   });
 }
@@ -62,7 +62,7 @@ const dies = ({ connector, copperMm2 }: ResolvedJoin) =>
         .map((offer) => ({
           value: offer.die.id,
           title: tell(dieCalled(offer.die)),
-          note: say`${digits(offer.parts.acrossFlatsMm, 1)} flats, c ${digits(offer.c, 2)}, ${word(offer.verdict)}`,
+          note: say`${digits(offer.parts.acrossFlatsMm, 1)} across flats, c ${digits(offer.c, 2)}, ${word(offer.verdict)}`,
         }))
     : [];
 const sleeves = ({ sleeveTask }: ResolvedJoin) =>
@@ -90,7 +90,7 @@ const joins = computed(() => work.joins);
 </script>
 
 <template>
-  <StageSection :title="say`Joins along the way`">
+  <StageSection :title="say`Joins along the cable`">
     <div v-for="join in joins" :key="join.spec.id" class="mb-3 border-b border-hairline pb-3">
       <div class="mb-1 flex items-center gap-2">
         <h4 class="figure text-[16px] font-semibold">{{ tell(join.title) }}</h4>
@@ -99,9 +99,7 @@ const joins = computed(() => work.joins);
           class="ml-auto flex size-9 items-center justify-center text-teal"
           @click="remove(join.spec)"
         >
-          <X :size="18" aria-hidden="true" /><span class="sr-only">{{
-            say`Take out the ${join.title}`
-          }}</span>
+          <X :size="18" aria-hidden="true" /><span class="sr-only">{{ say`Remove the ${join.title}` }}</span>
         </button>
       </div>
       <div class="grid items-start gap-2 sm:grid-cols-[1fr_1fr_220px]">
@@ -116,7 +114,7 @@ const joins = computed(() => work.joins);
         />
         <QuantityField
           v-if="join.spec.kind === 'branch'"
-          :label="say`Copper of the branch, mm²`"
+          :label="say`Conductor of the branch, mm²`"
           kind="number"
           :model-value="join.spec.branchMm2 ?? null"
           :least="0.5"

@@ -62,7 +62,7 @@ const onShelfMm = computed(() => haveOf(bench.shop, `sleeve:${end.value.sleeve?.
 /** Millimetres of bore to px of the little bar. */
 const bore = (mm: number) => Math.min(96, (mm / 40) * 96);
 const sleeveWord = (offer: SleeveOffer) =>
-  !offer.seals ? say`only marks` : !offer.passes ? say`will not pass` : !offer.grips ? 'slack' : '';
+  !offer.seals ? say`only marks` : !offer.passes ? say`does not pass` : !offer.grips ? 'slack' : '';
 
 const kinds = Object.keys(LAYERS) as Layer[];
 function setLayer(layer: Layer, on: boolean): void {
@@ -168,7 +168,7 @@ const colours = choicesOf(SLEEVE_COLOURS.filter((colour) => colour !== 'clear'))
       />
       <header class="mt-3 mb-1 flex items-baseline justify-between">
         <h4 class="figure text-[16px] font-semibold">{{ say`Fit in this order` }}</h4>
-        <p class="note">{{ say`outside it must pass` }}</p>
+        <p class="note">{{ say`largest outside it must pass` }}</p>
       </header>
       <NestingPicture :end="end" :outer-mm="work.conductor.outerMm" :jacket="cable.jacket" />
     </template>

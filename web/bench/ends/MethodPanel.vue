@@ -57,7 +57,7 @@ function setTemporary(on: boolean): void {
   set(say`temporary`, { temporary: on ? { fitted: today(), replaceBy: day } : undefined });
 }
 const laterThanFitted = (text: string) =>
-  isDay(text) || (text >= (end.value.temporary?.fitted ?? '') ? '' : say`That is before it was fitted.`);
+  isDay(text) || (text >= (end.value.temporary?.fitted ?? '') ? '' : say`That day is before it was fitted.`);
 </script>
 
 <template>
@@ -65,7 +65,7 @@ const laterThanFitted = (text: string) =>
     <p v-if="isForced" class="mb-2">
       {{
         resolved.method === 'screwed'
-          ? say`A screw clamp is screwed down, to get home: give it a day to be gone by.`
+          ? say`A screw clamp is screwed down, to get home: set a date to replace it.`
           : say`A casting cracks in a die: it is soldered.`
       }}
     </p>
@@ -110,12 +110,12 @@ const laterThanFitted = (text: string) =>
       />
       <div class="flex flex-col justify-center gap-3">
         <CheckField
-          :label="say`it flexes there, ${name}`"
+          :label="say`moves there, ${name}`"
           :model-value="end.support?.flexes ?? false"
           @update:model-value="setSupport({ flexes: $event })"
         />
         <CheckField
-          :label="say`it shakes, ${name}`"
+          :label="say`vibration there, ${name}`"
           :model-value="end.support?.vibrates ?? false"
           @update:model-value="setSupport({ vibrates: $event })"
         />
@@ -138,7 +138,7 @@ const laterThanFitted = (text: string) =>
         :most="20000"
         :decimals="0"
         optional
-        :hint="say`computed when not counted`"
+        :hint="say`calculated if not counted`"
         @update:model-value="setStrands({ counted: Math.round($event) })"
         @clear="uncount"
       />

@@ -38,7 +38,7 @@ function move(key: string, by: 1 | -1): void {
 }
 const isOther = (key: string) => stud.others.some(({ what }) => what === key);
 const taken = (text: string) =>
-  stack.members.some(({ key }) => key === text) ? say`That is on it already.` : '';
+  stack.members.some(({ key }) => key === text) ? say`That is already on it.` : '';
 </script>
 
 <template>
@@ -107,7 +107,7 @@ const taken = (text: string) =>
             )
           "
         >
-          <X :size="17" aria-hidden="true" /><span class="sr-only">{{ say`take ${member.label} off` }}</span>
+          <X :size="17" aria-hidden="true" /><span class="sr-only">{{ say`remove ${member.label}` }}</span>
         </button>
       </li>
     </ol>
@@ -116,7 +116,7 @@ const taken = (text: string) =>
       <TextField
         :label="say`What else is on the stud at ${endName}`"
         model-value=""
-        :hint="say`shunt lead, charger ring; Enter puts it on`"
+        :hint="say`shunt lead, charger ring; press Enter to add`"
         :check="taken"
         @update:model-value="
           (what) => edit(say`others`, (own) => void own.others.push({ what, amps: 5, palmMm: 1.5 }))
@@ -152,7 +152,7 @@ const taken = (text: string) =>
       class="mt-1 compact font-bold text-teal"
       @click="edit(say`order`, (own) => void delete own.order)"
     >
-      {{ say`Stack by amps again` }}
+      {{ say`Re-order by current` }}
     </button>
   </div>
 </template>

@@ -153,7 +153,7 @@ const threads = computed(() => {
     </text>
     <text :x="TEXT_X" :y="faceY + 13" class="strong">{{ say`face, ${stack.stud}` }}</text>
     <text v-if="stack.lengthMm !== null" :x="WIDTH - 4" :y="faceY + 13" text-anchor="end">
-      {{ say`stands ${sized(stack.lengthMm)}` }}
+      {{ say`has ${sized(stack.lengthMm)}` }}
     </text>
   </svg>
 </template>

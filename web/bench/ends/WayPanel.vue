@@ -56,7 +56,7 @@ const toolsAt = (name: EndName) =>
       <div class="grid items-start gap-4 sm:grid-cols-[1fr_300px]">
         <div class="grid grid-cols-2 gap-2">
           <QuantityField
-            :label="say`Smallest hole on the way`"
+            :label="say`Smallest hole on the route`"
             kind="length"
             :model-value="cable.run.holeMm ?? null"
             :least="3"
@@ -89,7 +89,7 @@ const toolsAt = (name: EndName) =>
             class="button col-span-2 justify-start bg-teal-tint"
             @click="setInPlace(pulled, true)"
           >
-            {{ say`Way out: pull it bare, make ${pulled} in place` }}
+            {{ say`Solution: pull it bare, make ${pulled} in place` }}
           </button>
           <div v-for="name in END_NAMES" :key="name" class="col-span-2">
             <CheckField
@@ -104,7 +104,7 @@ const toolsAt = (name: EndName) =>
       <div v-for="name in inPlaceNames" :key="name" class="mt-3 border-t border-hairline pt-2">
         <div class="grid items-start gap-3 sm:grid-cols-[220px_180px_1fr]">
           <QuantityField
-            :label="say`Room to swing at ${name}`"
+            :label="say`Working space at ${name}`"
             kind="length"
             :model-value="cable.ends[name].inPlace?.swingMm ?? null"
             :least="0"
@@ -150,7 +150,7 @@ const toolsAt = (name: EndName) =>
           :most="359"
           :decimals="0"
           :hint="say`or drag the dial on the drawing`"
-          @update:model-value="(deg) => edit(say`clocking`, (draft) => void (draft.palmAngleDeg = deg))"
+          @update:model-value="(deg) => edit(say`palm angle`, (draft) => void (draft.palmAngleDeg = deg))"
         />
       </div>
     </StageSection>

@@ -9,9 +9,9 @@ export type EndPart = (typeof END_PARTS)[number];
 export const PART_TITLES: Readonly<Record<EndPart, string>> = {
   lug: say`Lug and die`,
   stud: say`Stud or post`,
-  method: say`Method, strands`,
+  method: say`Crimp or solder, strands`,
   layers: say`Sleeve, layers`,
-  way: say`Way, joins`,
+  way: say`Route, joins`,
 };
 
 /** The part a finding of the stage belongs to. */

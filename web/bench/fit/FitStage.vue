@@ -147,15 +147,15 @@ function tick(id: string): void {
     <StageSection :title="say`The first loaded run`" :note="say`reading by reading, scaled to full load`">
       <LoadedRun :key="cable.id" :work="work" :record="(readings) => record(readings, say`loaded run`)" />
       <p class="mt-2">
-        {{ say`Something takes too many volts?` }}
+        {{ say`Too many volts lost?` }}
         <RouterLink class="text-teal underline" :to="{ name: 'hunt', params: { jobId } }">{{
-          say`Hunt for the piece that takes them`
+          say`Find the part that loses them`
         }}</RouterLink
         >.
       </p>
     </StageSection>
-    <StageSection :title="say`After`" :note="say`when to come back`">
-      <ServiceBox :cable="cable" :record="(measured) => recordOne(measured, say`look in service`)" />
+    <StageSection :title="say`After`" :note="say`next inspection`">
+      <ServiceBox :cable="cable" :record="(measured) => recordOne(measured, say`inspection in service`)" />
     </StageSection>
     <ReadingList :cable="cable" :job-id="jobId" />
   </div>

@@ -114,14 +114,14 @@ function warmReadings(ampsOn: number): { measured: Measured; from: ReadWith }[] 
 }
 function take(): void {
   if (amps.value === null) {
-    problem.value = say`Say the load current first: millivolts and warmth mean nothing without their amps.`;
+    problem.value = say`Enter the load current first: millivolts and temperatures mean nothing without it.`;
     return;
   }
   const warmTyped = Object.values(warm.value).some(Boolean);
   const warmRead = warmReadings(amps.value);
   const all = [...voltReadings(amps.value), ...warmRead];
   if (warmTyped && warmRead.length === 0) {
-    problem.value = say`Of the warmth, a lug now and ten minutes before, and the jacket, are needed together.`;
+    problem.value = say`For the temperature rise, enter one lug now and ten minutes before, and the jacket.`;
     return;
   }
   if (all.length === 0) {
@@ -160,7 +160,7 @@ const shown = computed(() => work.findings.filter(isOfRun));
         :hint="
           work.choice.taken.at.currentA
             ? say`rated ${Math.round(work.choice.taken.at.currentA)} A`
-            : say`as it flows`
+            : say`during the reading`
         "
         optional
         @update:model-value="amps = $event"
@@ -207,7 +207,7 @@ const shown = computed(() => work.findings.filter(isOfRun));
       />
     </div>
     <button type="button" class="button mt-2" :aria-expanded="isWarm" @click="isWarm = !isWarm">
-      {{ say`How warm it gets` }}
+      {{ say`Temperature rise` }}
     </button>
     <div v-if="isWarm" class="mt-2">
       <InstrumentBar class="mb-2" kind="thermal" />

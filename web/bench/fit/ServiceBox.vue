@@ -26,7 +26,7 @@ function take(): void {
   <div>
     <p v-if="!fitted && dues.length === 0">
       {{
-        say`Nothing is due before both studs are tightened. Then it is tightened again after ${bench.shop.practice.service.retorqueDays} days and looked at every ${bench.shop.practice.service.lookMonths} months: house practice.`
+        say`Nothing is due before both studs are tightened. Then retighten after ${bench.shop.practice.service.retorqueDays} days and inspect every ${bench.shop.practice.service.lookMonths} months: house practice.`
       }}
     </p>
     <ul>
@@ -34,7 +34,7 @@ function take(): void {
     </ul>
     <div v-if="fitted" class="mt-2 grid items-start gap-3 sm:grid-cols-[minmax(0,1fr)_200px_auto]">
       <TextField
-        :label="say`Looked at today: what was found`"
+        :label="say`Inspected today: what was found`"
         :model-value="found"
         :longest="300"
         :hint="
@@ -44,13 +44,13 @@ function take(): void {
       />
       <SegmentedField
         v-model="fine"
-        :label="say`It is`"
+        :label="say`Condition`"
         :choices="[
           { value: 'fine', title: say`fine` },
           { value: 'not fine', title: say`something wrong` },
         ]"
       />
-      <button type="button" class="button mt-[22px]" @click="take">{{ say`Record the look` }}</button>
+      <button type="button" class="button mt-[22px]" @click="take">{{ say`Record the inspection` }}</button>
     </div>
   </div>
 </template>

@@ -108,7 +108,7 @@ const worth = computed(() => {
     shown.secondsToLimit === null
       ? say`can be carried continuously`
       : say`the heaviest step may last ${figure(shown.secondsToLimit, 's', 0)}`;
-  return say`As hot as ${figure(shown.equivalentA, 'A', 0)} held; ${held}.`;
+  return say`Heats like ${figure(shown.equivalentA, 'A', 0)} continuous; ${held}.`;
 });
 </script>
 
@@ -127,6 +127,6 @@ const worth = computed(() => {
       />
     </div>
     <p v-if="cycle" class="note mt-1">{{ worth }}</p>
-    <p v-else class="py-6" role="status">{{ say`The cycle is being followed …` }}</p>
+    <p v-else class="py-6" role="status">{{ say`Calculating the duty cycle …` }}</p>
   </section>
 </template>

@@ -184,10 +184,10 @@ const near = (size: ConductorSize) => (sizeText(size) === sizeLabel(size) ? '' :
     <p class="note mt-1">
       {{ conversionText(choice.taken.at.size) }}.
       <template v-if="choice.isProposed"
-        >{{ say`Proposed: press a size to decide it.` }}
+        >{{ say`Proposed. Press a size to choose it.` }}
         {{
           choice.fuseToCome
-            ? say`Reckoned with the ${figure(choice.fuseToCome.ratingA, 'A', 0)} fuse it is to get.`
+            ? say`Calculated with the ${figure(choice.fuseToCome.ratingA, 'A', 0)} fuse it is to get.`
             : ''
         }}</template
       >
@@ -325,7 +325,7 @@ const near = (size: ConductorSize) => (sizeText(size) === sizeLabel(size) ? '' :
     </StageSection>
     <p class="note mt-3 max-w-prose">
       {{
-        say`Why they differ: the printed rule looks at the drop alone, with cold copper; the two tables at heat alone, from two kinds of tests; the heat balance at this very cable in this very air.`
+        say`Why they differ: the printed rule counts the drop alone, with cold copper; the two tables count heat alone, from two kinds of tests; the heat balance is of this very cable in this very air.`
       }}
     </p>
   </div>

@@ -119,7 +119,7 @@ const isAsked = (trait: Trait) => asked.value.some((own) => own.trait === trait)
                   aria-hidden="true"
                 />
                 <span class="sr-only">{{
-                  own.suits ? say`stands ${tell(TRAITS[own.trait])}` : say`not ${tell(TRAITS[own.trait])}`
+                  own.suits ? say`has ${tell(TRAITS[own.trait])}` : say`not ${tell(TRAITS[own.trait])}`
                 }}</span>
               </span>
             </td>
@@ -138,8 +138,8 @@ const isAsked = (trait: Trait) => asked.value.some((own) => own.trait === trait)
     <p class="note mt-1.5">
       {{
         asked.length === 0
-          ? say`This run asks nothing of the jacket but heat and volts. Price and weight are of this run, with what lies side by side.`
-          : say`This run asks it to stand: ${asked.map(({ trait }) => tell(TRAITS[trait])).join(', ')}. Price and weight are of this run, with what lies side by side.`
+          ? say`This run requires nothing of the jacket beyond temperature and voltage. Price and weight are for this run, with what lies side by side.`
+          : say`This run requires it to withstand: ${asked.map(({ trait }) => tell(TRAITS[trait])).join(', ')}. Price and weight are for this run, with what lies side by side.`
       }}
     </p>
   </div>

@@ -50,7 +50,7 @@ const LONGEST = 60;
 function said(code: string): void {
   const lot = lotOfCode(code);
   if (lot === '' || lot.length > LONGEST) {
-    problem.value = say`This code says no lot: enter what is printed beside it.`;
+    problem.value = say`This code gives no lot: enter what is printed beside it.`;
     return;
   }
   if (read.value) keep(read.value, lot);
@@ -65,7 +65,7 @@ function said(code: string): void {
     </summary>
     <p class="note mb-2">
       {{
-        say`Enter the lot from the bag or drum, or scan its code. It is entered once for a bag: cables begun after that take it along.`
+        say`Enter the lot from the bag or drum, or scan its code. Enter it once for each bag: cables started after that take it over.`
       }}
     </p>
     <div class="tall-labels grid items-start gap-x-3 gap-y-1 sm:grid-cols-2">

@@ -76,7 +76,7 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
       {{
         say`The steps are written from the cable: both ends need a lug, a die that suits it, and a sleeve that passes and grips. Finish`
       }}
-      <b>{{ say`Ends` }}</b> {{ say`and they stand here with this cable’s own figures.` }}
+      <b>{{ say`Ends` }}</b> {{ say`and they appear here with this cable’s own figures.` }}
     </p>
   </div>
   <div v-else class="grid min-h-full sm:grid-cols-[196px_1fr]">
@@ -118,7 +118,7 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
           ><Maximize2 :size="16" aria-hidden="true" /> {{ say`At the bench` }}</RouterLink
         >
         <RouterLink :to="{ name: 'batch', params: { jobId } }" class="button -ml-2">{{
-          say`Several at once`
+          say`Batch`
         }}</RouterLink>
         <RouterLink
           :to="{ name: 'print-traveller', params: { jobId, cableId: cable.id } }"
@@ -198,7 +198,7 @@ const timeOfDay = new Intl.DateTimeFormat(readersLocale(), { hour: '2-digit', mi
     <div v-else class="p-4">
       <h3 class="figure text-[30px] leading-8 font-semibold">{{ say`Every step is done` }}</h3>
       <p class="mt-2 max-w-prose text-[15px]">
-        {{ say`Let it cool, then prove it: measure, pull, look. What is not measured is not proved.` }}
+        {{ say`Let it cool, then prove it: measure, pull, inspect. What is not measured is not proved.` }}
       </p>
       <h4 class="figure mt-4 mb-1 text-[17px] font-semibold">{{ say`Photographs of this cable` }}</h4>
       <StepPhotos :cable="cable" :job-id="jobId" />

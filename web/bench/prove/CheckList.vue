@@ -16,7 +16,7 @@ const groups = computed(() => {
   const rest = rows.filter((row) => !asked.includes(row));
   return [
     { title: '', rows: asked },
-    { title: say`when in doubt`, rows: rest },
+    { title: say`optional tests`, rows: rest },
   ].filter((group) => group.rows.length > 0);
 });
 </script>

@@ -23,7 +23,7 @@ const rest = computed(() => verdict.reasons.slice(0, 8));
       <li v-for="finding in rest" :key="finding.id" class="py-0.5">
         <b>{{ tell(finding.title) }}</b>: {{ tell(finding.because) }}
       </li>
-      <li v-if="rest.length === 0" class="list-none">{{ say`Every figure of it holds.` }}</li>
+      <li v-if="rest.length === 0" class="list-none">{{ say`Every figure of this end passes.` }}</li>
     </ol>
   </details>
 </template>

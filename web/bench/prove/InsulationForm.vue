@@ -89,7 +89,7 @@ function take(): void {
         :least="1"
         :most="5000"
         :decimals="0"
-        :hint="say`${asked.testV} V is asked`"
+        :hint="say`${asked.testV} V is required`"
       />
       <ChoiceField v-model="electrode" :label="say`Against`" :choices="electrodes" />
     </div>
@@ -101,7 +101,7 @@ function take(): void {
         <span class="text-[46px] leading-[46px] font-semibold">{{ clock(atS) }}</span>
       </p>
       <button v-if="stop" type="button" class="button" @click="letGo">{{ say`Stop` }}</button>
-      <button v-else type="button" class="button filled" @click="run">{{ say`Put the voltage on` }}</button>
+      <button v-else type="button" class="button filled" @click="run">{{ say`Apply the voltage` }}</button>
     </div>
     <div class="mt-3 grid items-start gap-3 sm:grid-cols-[1fr_1fr_1fr_auto]">
       <QuantityField

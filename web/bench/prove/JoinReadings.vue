@@ -36,7 +36,7 @@ const pullLimit = computed(() => {
 
 function take(side: EndName): void {
   const { flats, ears } = typed[side];
-  problem.value = flats === null || ears === null ? say`Both are needed: no ears is 0.` : '';
+  problem.value = flats === null || ears === null ? say`Enter both; with no ears, enter 0.` : '';
   if (flats === null || ears === null) return;
   const measured = { check: 'join' as const, joinId: join.spec.id, side, acrossFlatsMm: flats, earsMm: ears };
   if (record(measured)) typed[side] = { flats: null, ears: null };
@@ -48,7 +48,7 @@ function take(side: EndName): void {
     :title="`${tell(join.title)}, ${join.connector?.label ?? say`no connector`}`"
     :note="
       join.connector?.cover
-        ? say`under a jacket of its own: only a pull tries it`
+        ? say`under its own jacket: only a pull tests it`
         : say`die ${join.die?.die.acrossFlatsMm ?? '–'} across flats, one crimp a side`
     "
   >

@@ -18,7 +18,7 @@ const beyondMm = ref(30);
 const lengthMm = ref(500);
 const problem = ref('');
 function take(): void {
-  problem.value = joint.value && plain.value ? '' : say`Both are needed: the crimp, and the plain stretch.`;
+  problem.value = joint.value && plain.value ? '' : say`Enter both: the crimp, and the plain stretch.`;
   if (!joint.value || !plain.value) return;
   if (plain.value.value === 0) {
     problem.value = say`A stretch of cable has some resistance: are the leads on it?`;
@@ -49,7 +49,7 @@ function take(): void {
       />
       <MeasuredField
         v-model="plain"
-        :label="say`Resistance of it`"
+        :label="say`Resistance of the plain stretch`"
         kind="milliohm"
         quantity="milliohm"
         shown-in="µΩ"

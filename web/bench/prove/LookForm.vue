@@ -61,14 +61,14 @@ const allRight = () => {
       </li>
     </ul>
     <div class="mt-3 flex gap-3">
-      <button type="button" class="button" @click="allRight">{{ say`All right` }}</button>
+      <button type="button" class="button" @click="allRight">{{ say`OK` }}</button>
       <button
         type="button"
         class="button filled"
         :disabled="!isChanged"
         @click="record({ check: 'look', end: name, marks: { ...draft } })"
       >
-        {{ say`Record the look` }}
+        {{ say`Record the inspection` }}
       </button>
     </div>
   </div>

@@ -104,7 +104,7 @@ function recordRework(): void {
   const joinId = join.value?.spec.id;
   if (name === 'whole' || nameNeeded()) return;
   if (rework.value.trim() === '') {
-    problem.value = say`Say what was done again.`;
+    problem.value = say`Enter what was done again.`;
     return;
   }
   edit(say`rework of ${name}`, (draft) => {
@@ -141,7 +141,7 @@ async function seal(): Promise<void> {
   if (!record || cable.records !== before) {
     problem.value = record
       ? say`It was not sealed: the records changed meanwhile. Seal it again.`
-      : say`It was not sealed: this browser cannot reckon the hash of it here.`;
+      : say`It was not sealed: this browser cannot calculate its hash here.`;
     return;
   }
   edit(say`seal record`, (draft) => {

@@ -131,7 +131,7 @@ const running = computed(() => stop.value !== null || minute.isActive.value);
       class="mb-3 max-w-sm"
       :choices="[
         { value: 'cable', title: say`this end` },
-        { value: 'sample', title: say`a sample made alike` },
+        { value: 'sample', title: say`an identical sample` },
       ]"
     />
     <div class="flex flex-wrap items-end gap-x-5 gap-y-2">

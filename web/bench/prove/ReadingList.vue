@@ -161,7 +161,7 @@ function correct(): void {
         @update:model-value="why = $event"
       />
       <button type="button" class="button filled mt-2" :disabled="right === null" @click="correct">
-        {{ say`Put it right` }}
+        {{ say`Correct it` }}
       </button>
     </ModalBox>
     <ModalBox :open="striking !== null" :title="say`Strike out a reading`" @close="striking = null">

@@ -109,6 +109,6 @@ function take(): void {
     </div>
     <CheckField v-model="matte" :label="say`Matte tape or paint is on the bright metal`" class="mt-2" />
     <p v-if="problem" class="mt-2 font-bold text-fails" role="alert">{{ problem }}</p>
-    <button type="submit" class="button filled mt-3">{{ say`Record the warmth` }}</button>
+    <button type="submit" class="button filled mt-3">{{ say`Record the temperatures` }}</button>
   </form>
 </template>

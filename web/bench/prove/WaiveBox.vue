@@ -24,10 +24,10 @@ const subject = computed(() => named(finding));
 function waive(): void {
   if (nameNeeded()) return;
   if (why.value.trim().length < 3) {
-    problem.value = say`Say why it can be done without.`;
+    problem.value = say`Enter why it can be waived.`;
     return;
   }
-  edit(say`do without ${subject.value}`, (draft) => {
+  edit(say`waive ${subject.value}`, (draft) => {
     draft.waivers.push({
       id: nanoid(10),
       at: new Date().toISOString(),
@@ -40,7 +40,7 @@ function waive(): void {
   why.value = '';
 }
 function takeBack(): void {
-  edit(say`ask again for ${subject.value}`, (draft) => {
+  edit(say`require ${subject.value} again`, (draft) => {
     draft.waivers = draft.waivers.filter((own) => own.finding !== finding.id);
   });
 }
@@ -48,20 +48,20 @@ function takeBack(): void {
 
 <template>
   <p v-if="finding.waived" class="mt-3 border-l-4 border-ink2 bg-buff px-3 py-2">
-    <b>{{ finding.waived.by }}</b> {{ say`answers for doing without it: ${finding.waived.why}` }}
+    <b>{{ finding.waived.by }}</b> {{ say`who waives it: ${finding.waived.why}` }}
     <button type="button" class="ml-2 compact text-teal underline" @click="takeBack">
-      {{ say`ask for it again` }}
+      {{ say`require it again` }}
     </button>
   </p>
   <p v-else-if="finding.state === 'unproved'" class="mt-3">
     <button type="button" class="compact text-teal underline" @click="isOpen = true">
-      {{ say`Do without it, and say who answers for that` }}
+      {{ say`Waive this test, with name and reason` }}
     </button>
   </p>
-  <ModalBox :open="isOpen" :title="say`Do without ${subject}`" @close="isOpen = false">
+  <ModalBox :open="isOpen" :title="say`Waive ${subject}`" @close="isOpen = false">
     <p class="mb-3">
       {{
-        say`It stays not proved, on screen, on paper and in the record, with your name and reason beside it. Work done again on the end asks for it afresh.`
+        say`It stays not proved, on screen, on paper and in the record, with your name and reason beside it. Work done again on the end requires it afresh.`
       }}
     </p>
     <TextField
@@ -70,12 +70,12 @@ function takeBack(): void {
       @update:model-value="prefs.person = $event"
     />
     <TextField
-      :label="say`Why it can be done without`"
+      :label="say`Why it can be waived`"
       :model-value="why"
       :longest="200"
       @update:model-value="why = $event"
     />
     <p v-if="problem" class="mb-2 font-bold text-fails" role="alert">{{ problem }}</p>
-    <button type="button" class="button filled mt-2" @click="waive">{{ say`Do without it` }}</button>
+    <button type="button" class="button filled mt-2" @click="waive">{{ say`Waive this test` }}</button>
   </ModalBox>
 </template>

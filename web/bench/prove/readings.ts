@@ -61,7 +61,7 @@ export function readingWords(reading: Reading): string {
     case 'contact':
       return say`contact ${figure(reading.millivolt, 'mV', 2)} from palm to stud at ${figure(reading.amps, 'A', 0)}`;
     case 'inspection':
-      return say`looked at in service: ${reading.fine ? say`fine` : say`something wrong`}${reading.found ? `, ${reading.found}` : ''}`;
+      return say`inspected in service: ${reading.fine ? say`fine` : say`something wrong`}${reading.found ? `, ${reading.found}` : ''}`;
     case 'torque':
       return say`torque ${figure(reading.newtonMetre, 'N·m', 1)}`;
   }

@@ -58,7 +58,7 @@ const remove = (i: number) => emit('change', say`duty step`, (draft) => void dra
             @update:model-value="(amps) => setStep(i, { amps })"
           />
           <QuantityField
-            :label="say`Step ${i + 1} for`"
+            :label="say`Step ${i + 1} lasts`"
             kind="duration"
             :model-value="step.seconds"
             :least="0.1"

@@ -128,7 +128,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
               @click="editWay(say`zone`, ({ zones }) => void zones.splice(i, 1))"
             >
               <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">{{
-                say`Take zone ${i + 1} out`
+                say`Remove zone ${i + 1}`
               }}</span>
             </button>
           </div>
@@ -202,7 +202,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
             )
           "
         >
-          {{ say`A zone` }}
+          {{ say`Add a hot zone` }}
         </AddButton>
       </div>
       <div>
@@ -225,7 +225,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
               @click="editWay(say`hole`, ({ holes }) => void holes.splice(i, 1))"
             >
               <Trash2 :size="17" aria-hidden="true" /><span class="sr-only">{{
-                say`Take hole ${i + 1} out`
+                say`Remove hole ${i + 1}`
               }}</span>
             </button>
           </div>
@@ -256,7 +256,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
         <div v-for="(rub, i) in way.rubs" :key="`r${i}`" class="mb-1 border-b border-hairline pb-1">
           <div class="flex items-start gap-2">
             <TextField
-              :label="say`Rubs ${i + 1} on`"
+              :label="say`Chafe point ${i + 1}, against`"
               :model-value="rub.what"
               :longest="80"
               required
@@ -277,7 +277,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
           </div>
           <div class="grid grid-cols-2 items-start gap-2">
             <QuantityField
-              :label="say`Rubs ${i + 1} at`"
+              :label="say`Chafe point ${i + 1} at`"
               kind="length"
               :model-value="rub.atMm"
               :least="0"
@@ -299,7 +299,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
             :count="way.holes.length"
             @add="editWay(say`hole`, ({ holes }) => void holes.push({ what: 'gland', atMm: half, mm: 25 }))"
           >
-            {{ say`A hole` }}
+            {{ say`Add a hole` }}
           </AddButton>
           <AddButton
             list="rubs"
@@ -311,7 +311,7 @@ const half = computed(() => Math.round(cable.run.lengthMm / 2));
               )
             "
           >
-            {{ say`A place where it rubs` }}
+            {{ say`Add a chafe point` }}
           </AddButton>
         </div>
         <div class="mt-2 max-w-44">

@@ -172,7 +172,7 @@ const waive = (i: number, why: string) =>
         />
         <div class="flex items-start gap-2">
           <QuantityField
-            :label="say`Fuse ${i + 1}, from source`"
+            :label="say`Distance from source to fuse ${i + 1}`"
             kind="length"
             :model-value="fuse.distanceMm"
             :least="0"
@@ -214,7 +214,7 @@ const waive = (i: number, why: string) =>
           @update:model-value="(text) => setCurve(i, 'melts', text)"
         />
         <TextField
-          :label="say`Waiver of fuse ${i + 1}`"
+          :label="say`Reason for accepting fuse ${i + 1}`"
           :model-value="fuse.waiver?.why ?? ''"
           :longest="80"
           :hint="

@@ -34,7 +34,7 @@ const rows = computed(() => {
       : '',
     load: figures.load
       ? [
-          say`held ${digits(figures.load.heldA, 1)} A`,
+          say`${digits(figures.load.heldA, 1)} A continuous`,
           ...(figures.load.duty?.steps ?? []).map(
             ({ amps, seconds }) => `${digits(amps, 1)} A ${time(seconds)}`,
           ),
@@ -42,13 +42,13 @@ const rows = computed(() => {
       : '',
     drop: figures.drop
       ? [
-          say`on the way to ${figures.drop.load}`,
+          say`in the circuit of ${figures.drop.load}`,
           ...(figures.drop.heldPercent === null
             ? []
-            : [say`held at most ${digits(figures.drop.heldPercent, 1)} %`]),
+            : [say`continuous at most ${digits(figures.drop.heldPercent, 1)} %`]),
           ...(figures.drop.shortPercent === null
             ? []
-            : [say`for a time at most ${digits(figures.drop.shortPercent, 1)} %`]),
+            : [say`short-time at most ${digits(figures.drop.shortPercent, 1)} %`]),
         ].join(', ')
       : '',
     source: figures.shorts

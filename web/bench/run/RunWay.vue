@@ -76,7 +76,7 @@ const clearDevice = (i: number, key: 'ratingA' | 'milliohm') =>
 function deviceHint(i: number): string {
   const device = run.value.devices[i];
   if (!device) return '';
-  return say`typical ${figure(deviceMilliohm(device), 'mΩ', 3)}`;
+  return say`usually ${figure(deviceMilliohm(device), 'mΩ', 3)}`;
 }
 </script>
 

@@ -64,7 +64,7 @@ const at = (px: number) => end.edgeX + end.direction * px;
         v-bind="dimension"
         :y="SHEET.rows[key]"
         :strong="isStrong(stage, dimension.id)"
-        :label="say`${dimension.text} ${unit}, end ${end.name}: show the work`"
+        :label="say`${dimension.text} ${unit}, end ${end.name}: show the calculation`"
         @open="$emit('open', dimension.id)"
       />
     </template>

@@ -201,7 +201,7 @@ const spoken = computed(() => {
           v-bind="dimension"
           :inside="true"
           :strong="isStrong(stage, dimension.id)"
-          :label="say`${dimension.text} ${prefs.lengths}: show the work`"
+          :label="say`${dimension.text} ${prefs.lengths}: show the calculation`"
           @open="emit('open', dimension.id)"
         />
       </template>
