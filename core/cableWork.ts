@@ -38,7 +38,7 @@ export interface CableWork {
   readonly lengths: CableLengths | null;
   readonly steps: readonly Step[];
   readonly findings: readonly Finding[];
-  /** Readings that nobody asks here, as they would be asked; no part of the verdict. */
+  /** Readings that nobody requires here, as they would be required; no part of the verdict. */
   readonly unasked: readonly Finding[];
   readonly verdict: Verdict;
   /** What may be said of each end by itself: its findings alone. */

@@ -92,7 +92,7 @@ export function contextOf(cable: Cable, job: Job): JobContext {
 }
 
 /**
- * What the stud of an end asks of a palm: a thin one where others share it, by what thread they leave; a heavy one on a
+ * What the stud of an end requires of a palm: a thin one where others share it, by what thread they leave; a heavy one on a
  * block with nothing else on its stud. Null where it does not matter.
  */
 export function palmAsked(cable: Cable, name: EndName, context: JobContext, shop: Shop): PalmAsked | null {
@@ -110,9 +110,9 @@ export function stackAmps({ load, duty }: Run): number {
 }
 
 /**
- * Everything on the stud of an end, from the face outwards: by the order said, else by amps.
+ * Everything on the stud of an end, from the face outwards: by the order given, else by amps.
  *
- * @param lug this end's own, proposed or said; of the others only a said lug is known
+ * @param lug this end's own, proposed or given; of the others only a given lug is known
  * @returns null where the end is on a tapered post
  */
 // eslint-disable-next-line max-lines-per-function -- one list of what stands on a stud, put together and then ordered

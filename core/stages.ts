@@ -43,7 +43,7 @@ import { term } from './words/terms.ts';
 
 /** What a cable is worked up in. */
 export interface Around {
-  /** What its job says of it, see {@link contextOf}; on its own when not said. */
+  /** What its job says of it, see {@link contextOf}; on its own when not given. */
   readonly context?: JobContext;
   readonly today?: string | null;
   /** How a duty cycle is followed; the application answers from a worker. */
@@ -94,7 +94,7 @@ function asMate(cable: Cable, shop: Shop): Mate {
 }
 
 /**
- * Run: what is asked of a cable.
+ * Run: what is required of a cable.
  *
  * @throws RangeError when the shop has no cable kind of the id the cable names and none at all
  */

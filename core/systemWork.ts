@@ -21,7 +21,7 @@ export interface SystemWork {
   readonly job: Job;
 }
 
-/** Sizes are found by heat and fuse, then grown for the drops, each so many times with the currents found anew. */
+/** Sizes are found by heat and fuse, then grown for the drops, each so many times with the currents found again. */
 const HEAT_ROUNDS = 2;
 const GROW_ROUNDS = 5;
 
@@ -82,7 +82,7 @@ const thickest = ({ sizes }: CableKind): CableSize =>
 
 /**
  * Solves the installation of a job, and puts what follows from it in the place of what its cables ask of it. A cable
- * without a size is reckoned with the smallest that its heat, its fuse and its own drop allow; where several together
+ * without a size is calculated with the smallest that its heat, its fuse and its own drop allow; where several together
  * lose too much on the way to a load, those are made thicker that save most for their copper.
  *
  * @param job with its system, see {@link withPlaces}

@@ -62,7 +62,7 @@ test('a bad entry keeps what was typed, says what is wrong beside it, and change
     ['Length along the route, stud to stud', '1,250', /can be read two ways: write 1250 or 1\.250/],
     ['Service loop', '5/0', /divided by 0/],
     ['Service loop', '', /Enter a value/],
-    ['System', '24 24', /one thing too many/],
+    ['System', '24 24', /Unexpected/],
     ['Continuous', '-40', /out of range/],
     ['Continuous', '9 kA', /out of range/],
     ['Highest air temperature', 'hot', /A number is missing/],

@@ -127,7 +127,7 @@ test.describe('the drawing', () => {
 test('sizes and lengths are shown as the reader asks, with what that hides', async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
-  await expect(page.getByText('70 mm² holds 3.8')).toBeVisible();
+  await expect(page.getByText('70 mm² has 3.8')).toBeVisible();
   await page.getByRole('radio', { name: 'AWG' }).click();
   await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'TH-3' })).toContainText(
     '≈ AWG 2/0',

@@ -249,7 +249,7 @@ test('a palm bent in the tool case asks for a wider hole, and the bench says whi
   await expect(app.ledger).toContainText('α = 90°');
   await app.stage('Make');
   await page
-    .getByRole('button', { name: /Home B/ })
+    .getByRole('button', { name: /Push home B/ })
     .first()
     .click();
   await expect(stepsOf(page)).toContainText('90° off the cable');

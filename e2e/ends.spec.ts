@@ -212,7 +212,7 @@ test('a join has a die, a sleeve and a proof of its own', async ({ page }) => {
   const flats = Number(note?.match(/die ([\d.]+)/)?.[1]);
   await app.field('Across flats, towards A').fill(String(flats + 0.05));
   await page.getByRole('button', { name: 'Record the crimp towards A' }).click();
-  await expect(page.getByRole('alert')).toContainText('no ears is 0');
+  await expect(page.getByRole('alert')).toContainText('with no ears, enter 0');
   await app.type('Ears, towards A', '0.1');
   await page.getByRole('button', { name: 'Record the crimp towards A' }).click();
   await expect(row(app, /butt at 2.50 m, flats towards A/)).toContainText('passes');
@@ -257,7 +257,7 @@ test('the map: a cell is worked, a trial corrects it visibly, and taking it out 
   await expect(detail.getByRole('alert')).toContainText('Say who');
   await app.type('Tested by', 'R. Alder');
   await detail.getByRole('button', { name: 'Record the trial' }).click();
-  await expect(detail.getByRole('alert')).toContainText('at least its flats');
+  await expect(detail.getByRole('alert')).toContainText('at least the across flats');
   await app.type('Trial, across flats', '10.6');
   await app.type('Trial, ears', '0');
   await app.type('Trial, air in the section', '14');

@@ -13,7 +13,7 @@ test(
     const tick = (name: string, region?: RegExp) =>
       (region ? fit.getByRole('region', { name: region }) : fit).getByRole('checkbox', { name }).click();
     await tick('Drip loop');
-    await expect(fit.getByRole('alert')).toContainText('Say who is measuring first');
+    await expect(fit.getByRole('alert')).toContainText('Enter who is measuring first');
     await app.type('Who is fitting', 'N. Sorrel');
     await tick('Isolated and tagged');
     await expect(fit.getByRole('alert')).toContainText('First the ends and the route');
@@ -39,7 +39,7 @@ test('a loaded run is judged, scaled, and marked where stand-ins read it', async
   await app.type('Who is fitting', 'N. Sorrel');
   const run = page.getByRole('region', { name: 'The first loaded run' });
   await run.getByRole('button', { name: 'Record the loaded run' }).click();
-  await expect(run.getByRole('alert')).toContainText('Say the load current first');
+  await expect(run.getByRole('alert')).toContainText('Enter the load current first');
   await app.choose(/^Measured with/, 'Bench multimeter');
   await app.type('Load', '50');
   await app.type('Palm to stud A', '1.2');

@@ -37,12 +37,12 @@ test('a duty from a usual one, its steps edited, drawn and judged', async ({ pag
   await page.getByRole('switch', { name: 'Surge or duty cycle' }).click();
   await app.choose('Start from', /^Winch/);
   await expect(app.field('Step 1')).toHaveValue('320');
-  await app.type('Step 2 for', '2 min');
-  await expect(app.field('Step 2 for')).toHaveValue('120');
+  await app.type('Step 2 lasts', '2 min');
+  await expect(app.field('Step 2 lasts')).toHaveValue('120');
   await page.getByRole('button', { name: 'Remove step 3' }).click();
   await page.getByRole('button', { name: 'Add a step' }).click();
   await app.type('Step 3', '0');
-  await app.type('Step 3 for', '15 min');
+  await app.type('Step 3 lasts', '15 min');
   await app.stage('Gauge');
   await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(
     /Heats like \d+\sA continuous/,
@@ -177,7 +177,7 @@ test('bad entries of the source and fuse keep what was typed and say why', async
     ['Fuse 1 rating', '0', /out of range/],
     ['Cranking amps', '5', /out of range: 50 to/],
     ['Step 1', '-4', /out of range/],
-    ['Step 1 for', 'a while', /A number is missing/],
+    ['Step 1 lasts', 'a while', /A number is missing/],
     ['Chassis and straps', '2 MΩ', /use mΩ/],
   ];
   for (const entry of entries) await app.refuses(...entry);

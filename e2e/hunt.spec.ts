@@ -57,7 +57,7 @@ test('a hunt without a job: typed by hand, wrong entries said, contradictions na
     await cell(title).press('Enter');
   };
   await put('Post +', '12');
-  await expect(page.getByRole('alert')).toContainText('Say the load current first');
+  await expect(page.getByRole('alert')).toContainText('Enter the load current first');
   await expect(cell('Post +')).toHaveValue('12');
   await app.type('Load current', '100');
   await app.type('Battery volts, no load', '12.70');
@@ -120,7 +120,7 @@ test('a cranking test takes each reading with the amps of its own moment', async
   const verdict = page.getByRole('status').filter({ hasText: 'wastes' });
   await expect(verdict).toContainText(/Not the battery: clamp wastes 304\sW/);
   await row('Clamp', '700', '175');
-  await expect(page.getByRole('status').filter({ hasText: 'cannot all be true' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'cannot all be right' })).toBeVisible();
 });
 
 test('a reading typed once is one reading, and the same figure again is another', async ({ page }) => {
@@ -142,7 +142,7 @@ test('a reading typed once is one reading, and the same figure again is another'
   await across(/^Fuse/, /^Fuse/);
   await reads.fill('31');
   await reads.press('Enter');
-  await expect(probe.getByRole('alert')).toContainText('Say the load current first');
+  await expect(probe.getByRole('alert')).toContainText('Enter the load current first');
   await expect(reads).toHaveValue('31');
   await app.type('Load current', '100');
   await across(/^Fuse/, /^Fuse/);
@@ -194,7 +194,7 @@ test('what is mended is read again, and what was read before is kept', async ({ 
   await fuse.press('Enter');
   const verdict = page.getByRole('status').filter({ hasText: /wastes|fault|should|read yet/ });
   await expect(verdict).toContainText(/fuse wastes 37\sW/i);
-  await expect(verdict).toContainText('Whether anything else takes too much is not shown yet');
+  await expect(verdict).toContainText('Whether anything else loses too much is not shown yet');
   await page.getByRole('button', { name: 'It is repaired' }).click();
   await expect(fuse).toHaveValue('');
   await expect(page.getByText(/^Repaired: Fuse/)).toContainText('Measure the volts at posts and load again');

@@ -125,7 +125,7 @@ test('a piece is ticked off by name, and its spool is so much shorter', async ({
   const plan = page.getByRole('img', { name: 'Pieces on their spools' });
   await expect(plan).toContainText('EN-2');
   await card(page, 'EN-2').click();
-  await expect(page.getByRole('alert')).toContainText('Say who is cutting first');
+  await expect(page.getByRole('alert')).toContainText('Enter who is cutting first');
   await app.type('Who is cutting', 'Ada');
   await card(page, 'EN-2').click();
   await expect(card(page, 'EN-2')).toHaveAttribute('aria-pressed', 'true');
@@ -200,7 +200,7 @@ test('too little stock says exactly what to buy, and a new spool puts it right',
   await expect(page.getByText(/^Least new cable needed/)).toBeVisible();
   await expect(card(page, 'TH-4')).toBeEnabled();
   await app.type('Price a metre of Spool 1', '40');
-  await page.getByRole('button', { name: 'Take Offcut 9 out' }).click();
+  await page.getByRole('button', { name: 'Remove Offcut 9' }).click();
   await expect(card(page, 'TH-4')).toContainText('waits for cable');
   await page.getByRole('button', { name: 'Add a spool or offcut' }).click();
   await expect(page.getByRole('textbox', { name: /^Left on/ }).last()).toHaveValue(/^10\s000$/);

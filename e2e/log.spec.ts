@@ -258,7 +258,7 @@ test('the lot of a bag is read from its code, of bars or of squares', async ({ p
   await read('datamatrix', 'B-4711');
   await expect(lot).toHaveValue('B-4711');
   await read('code128', `${'9'.repeat(61)}`);
-  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('says no lot');
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('gives no lot');
   await page.keyboard.press('Escape');
   await expect(lot).toHaveValue('B-4711');
 });

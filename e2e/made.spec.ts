@@ -121,7 +121,14 @@ test('a practice piece on a spare lug ends in a trial, and opens the way to the 
   await page.getByRole('button', { name: 'Practise on a spare first' }).click();
   await expect(current(page)).toContainText('Try: Strip A');
   await expect(page.getByRole('button', { name: 'Something went wrong' })).toBeHidden();
-  for (const step of ['Strip A', 'Strands A', 'Home A', 'Crimp A, 1', 'Crimp A, 2', 'File and tug-test A']) {
+  for (const step of [
+    'Strip A',
+    'Strands A',
+    'Push home A',
+    'Crimp A, 1',
+    'Crimp A, 2',
+    'File and tug-test A',
+  ]) {
     await expect(current(page)).toContainText(`Try: ${step}`);
     await page.keyboard.press('Space');
   }

@@ -124,7 +124,7 @@ test('a figure is judged as it is typed, kept as a reading, and Space goes on', 
   await sign(page);
   const flats = page.getByLabel('Open the die, then measure across flats');
   await flats.fill('wide');
-  await expect(page.getByText('is no figure')).toBeVisible();
+  await expect(page.getByText('is not a number')).toBeVisible();
   await flats.fill('12,9');
   await expect(page.getByText('the die did not shut')).toBeVisible();
   await flats.fill('12.2');

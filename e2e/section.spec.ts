@@ -35,7 +35,7 @@ test('a picture of a sawn crimp is measured, corrected by hand, and kept as a tr
   await expect(page.getByRole('alert')).toContainText('Enter who is measuring first.');
   await app.type('Sawn by', 'R. Pell');
   await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
-  await expect(page.getByRole('alert')).toContainText('Say which lug and die it was');
+  await expect(page.getByRole('alert')).toContainText('Enter which lug and die it was');
   await app.choose(/^Lug which/, /^50-8/);
   await app.choose(/^Die which/, /^E/);
   await app.refuses('Across flats of the crimp', '300', /out of range: 1 to 100/);
@@ -185,6 +185,6 @@ apart(
     await app.type('Ears before filing', '0');
     await expect(says.getByRole('button', { name: /^Packing/ })).toContainText('not proved');
     await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
-    await expect(says.getByRole('alert').last()).toContainText('Put one away');
+    await expect(says.getByRole('alert').last()).toContainText('Set one aside');
   },
 );

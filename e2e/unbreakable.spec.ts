@@ -202,12 +202,12 @@ apart('what is typed and not left yet is there after the page was killed', async
   await next.goto('/job/teasel/cable/th3/run');
   const again = new App(next);
   await expect(again.field('To, end B')).toHaveValue(/port side/);
-  await expect(next.getByText('Typed before and not entered').first()).toBeVisible();
+  await expect(next.getByText('Typed earlier but not entered').first()).toBeVisible();
   await again.field('To, end B').press('Enter');
   await again.saved();
   await next.reload();
   await expect(again.field('To, end B')).toHaveValue(/port side/);
-  await expect(next.getByText('Typed before and not entered')).toHaveCount(0);
+  await expect(next.getByText('Typed earlier but not entered')).toHaveCount(0);
 });
 
 test('the keyboard is never dropped to the page: after delete, put back and renaming', async ({ page }) => {

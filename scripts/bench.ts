@@ -60,7 +60,7 @@ console.log(`  against the heat-balance roots alone: ${((larger[0] ?? 0) / roots
 
 const few = cables(100);
 const whole = timesAs(
-  // Each time anew: a cable that was worked up is remembered.
+  // Each time again: a cable that was worked up is remembered.
   () => few.forEach((cable) => workUpCable({ ...cable }, shop)),
   sizing(few),
 );

@@ -21,7 +21,7 @@ export function readingKept(): Reading {
   }
 }
 
-/** Keeps how the reader reads, and loads the page anew in it. What was typed before is saved first. */
+/** Keeps how the reader reads, and loads the page again in it. What was typed before is saved first. */
 export async function readAs(reading: Reading, save: () => Promise<void>): Promise<void> {
   await save();
   localStorage.setItem(KEPT, JSON.stringify(reading));

@@ -36,6 +36,6 @@ const JACKET_WALL_MM = { least: 0.2, usual: 1.5 } as const;
 export const leastOuterMm = (copperMm2: number): number =>
   Math.max(2, bundleDiameterMm(copperMm2) + 2 * JACKET_WALL_MM.least);
 
-/** What one of so much copper usually measures, to a tenth, until its sheet says it, mm. @example usualOuterMm(70) // 14.1 */
+/** What one of so much copper usually measures, to a tenth, until its sheet gives it, mm. @example usualOuterMm(70) // 14.1 */
 export const usualOuterMm = (copperMm2: number): number =>
   Math.round(10 * (bundleDiameterMm(copperMm2) + 2 * JACKET_WALL_MM.usual)) / 10;

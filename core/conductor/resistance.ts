@@ -6,7 +6,7 @@ import { areaMm2, type ConductorSize, sameSize } from '../model/tables/size.ts';
 const LAY_FACTOR = 1.02;
 const TIN_FACTOR = 1.02;
 
-/** The copper of a kind of cable: tinned or plain, and its resistance by size where its data sheet says it, Ω/km. */
+/** The copper of a kind of cable: tinned or plain, and its resistance by size where its data sheet gives it, Ω/km. */
 export interface Copper {
   readonly tinned: boolean;
   readonly sizes?: readonly { readonly size: ConductorSize; readonly ohmPerKm?: number | undefined }[];

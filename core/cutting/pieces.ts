@@ -38,7 +38,7 @@ export interface CutGroup {
   readonly outerMm: number;
   readonly gPerM: number | undefined;
   readonly copperMm2: number;
-  /** What was paid for the cable on the shelf, by its length; its kind's usual price where none is said. */
+  /** What was paid for the cable on the shelf, by its length; its kind's usual price where none is given. */
   readonly pricePerM: number;
   readonly pieces: readonly Piece[];
   /** Pieces cut already, by the step ticked. */

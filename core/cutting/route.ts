@@ -64,7 +64,7 @@ const BEND = /^([+-]?)\s*(\d+(?:\.\d+)?)\s*(?:°|deg)\s*(l|r(?!\s*\d)|left|right
  * Reads a route as a quick list: legs and bends by turns, parted by commas. A bend is an angle with a radius; it turns
  * right, or left with a minus or an L. Units as typed; a bare number is millimetres.
  *
- * @param usualRadiusMm taken where a bend says no radius
+ * @param usualRadiusMm taken where a bend gives no radius
  * @example parseRoute('850, 90° r80, 1.24 m, 45° L r100, 420', 100)
  */
 export function parseRoute(text: string, usualRadiusMm: number): RouteEntry {

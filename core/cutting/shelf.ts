@@ -72,7 +72,7 @@ function withHave<S extends Shelf>(shelf: S, stock: string, have: number): S {
 }
 
 /**
- * The shelf as it was counted: the count is put right, and what it was before stays to be read.
+ * The shelf as it was counted: the count is corrected, and what it was before stays to be read.
  *
  * @example recounted(shop, 'lug:l4', 9, { at, by }).recounts?.at(-1) // { stock: 'lug:l4', at, by, was: 12, now: 9 }
  */

@@ -11,12 +11,12 @@ export interface SupportPlan {
   /** Places from stud A along the cable, mm. */
   readonly atMm: readonly number[];
   readonly everyMm: number;
-  /** The farthest asked. */
+  /** The farthest allowed. */
   readonly mostMm: number;
 }
 
 /**
- * Supports over a route: one close behind each lug, the rest evenly between, none farther apart than is asked.
+ * Supports over a route: one close behind each lug, the rest evenly between, none farther apart than is allowed.
  *
  * @example supportPlan(cable) // 6 250 mm at most 400: 150, 541, … 6 100
  */

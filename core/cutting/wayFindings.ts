@@ -13,7 +13,7 @@ import { routeLengthMm, tightestBend } from './route.ts';
 /** A laid cable that differs from its measured route by more than this share was measured wrong somewhere. */
 const ROUTE_SHARE = 0.03;
 
-/** What the way asks: bends wide enough, supports close enough, nothing that rubs, and one length. */
+/** What the route requires: bends wide enough, supports close enough, nothing that rubs, and one length. */
 export function wayFindings(cable: Cable, kind: CableKind, assessed: Assessment): Finding[] {
   const { run } = cable;
   const { way } = run;
@@ -95,7 +95,7 @@ function guardOf(
 }
 
 /**
- * A place where it rubs. Worn through, a live conductor feeds a short: it wants a sheath there, and bare it fails. A ground
+ * A place where it rubs. Worn through, a live conductor feeds a short: it needs a sheath there, and bare it fails. A ground
  * touches what it is bolted to anyway: anything between is enough, and a bare strap needs nothing.
  */
 function rubs(rub: Rub, i: number, cable: Cable, kind: CableKind): Finding {

@@ -24,7 +24,7 @@ export interface Work {
   readonly assumes: Message;
 }
 
-/** The least an instrument must tell apart for its reading to say anything. */
+/** The least an instrument must resolve for its reading to say anything. */
 export interface Needs {
   readonly least: number;
   readonly unit: Unit;
@@ -32,7 +32,7 @@ export interface Needs {
 
 /** Something that a value goes by and that is not known exactly. */
 export interface Doubt {
-  /** With how much of it is reckoned: "length + 2 %". */
+  /** With how much of it is calculated: "length + 2 %". */
   readonly what: Message;
   /** How far the value moves with it towards its limit, in its own unit, at least 0. */
   readonly off: number;
@@ -59,16 +59,16 @@ export interface Finding extends Subject {
   readonly state: State;
   /** Holds with under a tenth left, or is nearer to its limit than it is known. A flag, not a verdict. */
   readonly close?: boolean;
-  /** How far the value may be off towards its limit, in its unit; absent where nothing is reckoned of it. */
+  /** How far the value may be off towards its limit, in its unit; absent where nothing is calculated of it. */
   readonly uncertainty?: number;
-  /** A reading that is nearer to its limit than it is sure: it cannot be told from it. */
+  /** A reading that is nearer to its limit than it is sure: it cannot be separated from it. */
   readonly untold?: true;
   readonly provenance?: Provenance;
   /** Who read it, when and with what. */
   readonly read?: { readonly by: string; readonly at: string; readonly with?: string; readonly due?: string };
   /** Not proved, and somebody answers for doing without. */
   readonly waived?: { readonly by: string; readonly at: string; readonly why: string };
-  /** The least its instrument must tell apart. */
+  /** The least its instrument must resolve. */
   readonly needs?: Needs;
   /** What a simulated reading would mean if it were real. */
   readonly would?: State;
@@ -85,7 +85,7 @@ export type Facts = Omit<
 > & {
   readonly value: number;
   readonly because?: Message;
-  /** What it goes by that is not known exactly. */
+  /** What it rests on that is not known exactly. */
   readonly doubts?: readonly Doubt[];
   /** It is known otherwise that its doubts could tip it. */
   readonly couldTip?: boolean;
@@ -257,7 +257,7 @@ export interface Judged {
 /**
  * What {@link atMost} would say of a value, judged now and written later.
  *
- * @param doubts what it goes by that is not known exactly: a size that is close is proposed all the same
+ * @param doubts what it rests on that is not known exactly: a size that is close is proposed all the same
  */
 export function judgeAtMost(
   topic: Topic,

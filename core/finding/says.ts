@@ -29,7 +29,7 @@ export function valueWords({ value, unit, decimals }: Finding): Message {
 export const intervalDigits = (uncertainty: number, decimals: number): number =>
   uncertainty > 0 ? Math.min(decimals + 1, decimalsOfTwo(uncertainty)) : decimals;
 
-/** A finding's value with what it may be off by, where that is reckoned: "10.48 mm ± 0.04 mm". */
+/** A finding's value with what it may be off by, where that is calculated: "10.48 mm ± 0.04 mm". */
 export function intervalWords(finding: Finding): Message {
   const { value, uncertainty, unit, decimals, provenance } = finding;
   return value === null || uncertainty === undefined || provenance === undefined

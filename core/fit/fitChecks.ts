@@ -316,7 +316,7 @@ export function withTick(plan: FitPlan, fitted: readonly Fitted[], tick: Fitted)
   return fitted.filter(({ check }) => check !== tick.check && !behind.has(check));
 }
 
-/** Ticks that a rework of an end takes back: it is taken off, so it is fitted and made live anew. */
+/** Ticks that a rework of an end takes back: it is taken off, so it is fitted and made live again. */
 export const standingTicks = ({ fitted, reworks }: Cable): Fitted[] => {
   const last = latestOf(reworks);
   return fitted.filter(({ at }) => at > last);

@@ -7,7 +7,7 @@ import { loadedRunFindings } from './loadedRun.ts';
 import { supportPlan } from '../cutting/supports.ts';
 import { torqueFindings } from './torque.ts';
 
-/** What fitting asks: torque, the list of checks, and the loaded run once it was begun. No part of the cable's verdict. */
+/** What fitting requires: torque, the list of checks, and the loaded run once it was begun. No part of the cable's verdict. */
 export function fitFindings(subject: ProofSubject, work: ToFit): Finding[] {
   return [
     ...torqueFindings(subject),

@@ -4,7 +4,7 @@ import type { Hunt, Piece, Span } from '../model/hunt.ts';
 
 const isOver = (span: Span, first: string, last: string) => span.first === first && span.last === last;
 
-/** A hunt with a reading taken; one over the same pieces is read anew and takes the old one's place. */
+/** A hunt with a reading taken; one over the same pieces is read again and takes the old one's place. */
 export const withReading = (hunt: Hunt, span: Span): Hunt => ({
   ...hunt,
   spans: [...hunt.spans.filter((own) => !isOver(own, span.first, span.last)), span],

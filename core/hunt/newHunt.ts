@@ -157,7 +157,7 @@ export function cableOfPiece({ pieces }: Hunt, piece: Piece): Piece | null {
 export const inPlaceOf = ({ title }: Hunt, cable: string): string =>
   say`In place of ${cable}, found at fault in the hunt “${title}”.`;
 
-/** What a hunt tells of a cable to be made anew in place of a guilty one. */
+/** What a hunt tells of a cable to be made again in place of a faulty one. */
 export function remadeCable(hunt: Hunt, piece: Piece, blank: Cable): Cable {
   const at = hunt.pieces.findIndex(({ id }) => id === piece.id);
   const reach = (by: 1 | -1) => {

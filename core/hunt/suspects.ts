@@ -15,7 +15,7 @@ export interface HuntFound {
   readonly pieces: readonly Suspect[];
   /** Those that take too much, or may by what was read over them, the worst first. */
   readonly suspects: readonly Suspect[];
-  /** Those of them that are at fault with the certainty asked, read by themselves. */
+  /** Those of them that are at fault with the certainty required, read by themselves. */
   readonly named: readonly Suspect[];
   readonly contradictions: readonly Contradiction[];
   /** Sum of what is known of the chain, mΩ; null while part of it is not known at all. */

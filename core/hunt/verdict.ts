@@ -28,7 +28,7 @@ export type HuntVerdict = {
       readonly also: readonly Piece[];
       /** What every suspect wastes together; null where this is the only one. */
       readonly circuitWastedW: number | null;
-      /** Nothing else takes too much, with the certainty asked. */
+      /** Nothing else takes too much, with the certainty required. */
       readonly isAll: boolean;
       /** Null while that is not known. */
       readonly isSourceWeak: boolean | null;
@@ -47,7 +47,7 @@ export type HuntVerdict = {
 
 interface Looked {
   readonly pieces: readonly Suspect[];
-  /** Those at fault with the certainty asked, the worst first. */
+  /** Those at fault with the certainty required, the worst first. */
   readonly named: readonly Suspect[];
   readonly contradictions: readonly Contradiction[];
   readonly known: readonly Known[];

@@ -3,7 +3,7 @@ import { INSTRUMENTS, type InstrumentKind } from '../model/tables/instruments.ts
 import { digits, THIN } from '../words/numerals.ts';
 
 /**
- * A figure as an instrument of a kind shows it, in steps of what it tells apart.
+ * A figure as an instrument of a kind shows it, in steps of what it resolves.
  *
  * @example inStep(14.0213, 'calliper') // "14.02 mm"
  */
@@ -15,7 +15,7 @@ export function inStep(value: number, kind: InstrumentKind): string {
 }
 
 /**
- * A mean as it is kept: to a tenth of what its instrument tells apart, and no further.
+ * A mean as it is kept: to a tenth of what its instrument resolves, and no further.
  *
  * @param resolution in the unit of the value, > 0
  * @example keptFigure(14.02345, 0.01) // 14.023

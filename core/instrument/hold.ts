@@ -6,15 +6,15 @@ export interface Hold {
   readonly state: 'slack' | 'rising' | 'holding' | 'held' | 'slipped';
   /** The most it came to, N. */
   readonly peakN: number;
-  /** How long it stood at the force asked without a break, s. */
+  /** How long it stood at the force required without a break, s. */
   readonly heldS: number;
   /** The least while it was held, N; what it proves. */
   readonly heldN: number;
 }
 
-/** Under this share of what is asked the rope is slack. */
+/** Under this share of what is required the rope is slack. */
 const SLACK_SHARE = 0.05;
-/** A fall to under this share of the peak is a slip, whatever was asked. */
+/** A fall to under this share of the peak is a slip, whatever was required. */
 const SLIP_SHARE = 0.8;
 /** A creeping crimp and a swinging weight let the force fall this much without its counting as let go. */
 const GIVE_SHARE = 0.01;

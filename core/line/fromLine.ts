@@ -13,7 +13,7 @@ import { type LineFact, type LineRead, readLine } from './readLine.ts';
 import { CUSTOMARY_USE, LINE_USES, type LineUse } from './uses.ts';
 import { measures } from '../words/measures.ts';
 
-/** Something that the line does not say and that is reckoned with all the same. */
+/** Something that the line does not say and that is used all the same. */
 export interface Assumption {
   readonly key: string;
   readonly says: Message;

@@ -62,7 +62,7 @@ export function badFact(cable: Cable, fact: Fact, now: string): string {
 }
 
 /**
- * A cable with a fact put right. The old wording stays, with who, when and why; sealed records stay as they were.
+ * A cable with a fact corrected. The old wording stays, with who, when and why; sealed records stay as they were.
  *
  * @throws RangeError where the new wording cannot be taken, see {@link badFact}
  */
@@ -102,7 +102,7 @@ const FIGURES: Readonly<Partial<Record<Reading['check'], Omit<ReadingFigure, 'va
   torque: { key: 'newtonMetre', kind: 'torque', least: 0, most: 500, decimals: 1 },
 };
 
-/** The figure of a reading that can be put right; null where it has none, or came from an instrument and cannot be mistyped. */
+/** The figure of a reading that can be corrected; null where it has none, or came from an instrument and cannot be mistyped. */
 export function figureOf(reading: Reading): ReadingFigure | null {
   const figure = FIGURES[reading.check];
   if (!figure || reading.source !== 'typed' || reading.struck) return null;
@@ -111,10 +111,10 @@ export function figureOf(reading: Reading): ReadingFigure | null {
 }
 
 /**
- * A cable with a mistyped reading put right: the old one is struck out and stays, the new one stands in its place and
+ * A cable with a mistyped reading corrected: the old one is struck out and stays, the new one stands in its place and
  * time, and names the one it puts right.
  *
- * @throws RangeError where the reading has no figure to put right, or the new one is out of range
+ * @throws RangeError where the reading has no figure to correct, or the new one is out of range
  */
 export function withReadingCorrected(cable: Cable, readingId: string, value: number, said: Said): Cable {
   const old = cable.readings.find(({ id }) => id === readingId);

@@ -9,7 +9,7 @@ import { trialPulls } from '../proof/pullProof.ts';
 import { pullAsked } from '../termination/dies/pullForce.ts';
 import { type Message, amount, msg, numeral, verbatim } from '../words/message.ts';
 
-/** A piece that was pulled and then spent: the force it held, or the force at which something gave. */
+/** A piece that was pulled and then used up: the force it held, or the force at which something gave. */
 export interface SamplePull {
   readonly forceN: number;
   /** It held: it is stronger than this, by how much is not known. */
@@ -22,7 +22,7 @@ export interface SampleGroup {
   readonly title: Message;
   /** Ends of cables that hold their lug. */
   readonly made: number;
-  /** Samples that the plan of the shop asks for so many; 0 without a plan. */
+  /** Samples that the plan of the shop requires; 0 without a plan. */
   readonly due: number;
   readonly pulls: readonly SamplePull[];
   readonly finding: Finding;

@@ -22,7 +22,7 @@ export interface SignedOff {
 
 /**
  * The sign-offs that hold: of a maker and of an inspector, who is none of its makers. One that was given before the
- * last step, reading or rework no longer holds. Where the shop wants no second person nothing is lacking.
+ * last step, reading or rework no longer holds. Where the shop needs no second person nothing is lacking.
  */
 export function signedOff(cable: Cable, { twoPeople = false }: Pick<HousePractice, 'twoPeople'>): SignedOff {
   const since = lastWork(cable);

@@ -196,7 +196,7 @@ function runs(signs: readonly number[]): { sign: number; from: number; to: numbe
 /**
  * The control limits as a finding, so that they open to how they came about, and what the latest may be off by. What its
  * reading scatters by is in the limits already; only what was read with another instrument than they came from may lie
- * beside them by all of its uncertainty, and is watched where it cannot be told from them.
+ * beside them by all of its uncertainty, and is watched where it cannot be separated from them.
  *
  * @param points oldest first
  */

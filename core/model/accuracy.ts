@@ -12,7 +12,7 @@ export type Accuracy = z.infer<typeof accuracySchema>;
 /** What a figure was read with, as that instrument stood then. */
 export const readWithSchema = z.strictObject({
   title: name,
-  /** The least it can tell apart, in the unit of the reading. */
+  /** The least it can resolve, in the unit of the reading. */
   resolution: z.optional(z.number().check(z.positive(), z.lte(1e4))),
   accuracy: z.optional(accuracySchema),
   /** The day until which its calibration holds. */

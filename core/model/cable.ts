@@ -63,7 +63,7 @@ export const fittedSchema = z.strictObject({
   by: text(60),
 });
 
-/** A fact put right after it was kept: the old one stays, with who put it right, when and why. */
+/** A fact corrected after it was kept: the old one stays, with who put it right, when and why. */
 export const correctionSchema = z.strictObject({
   id,
   at: moment,
@@ -141,9 +141,9 @@ export const cableSchema = z.strictObject({
   run: runSchema,
   gauge: z.strictObject({
     kindId: id,
-    /** The size chosen; the proposed one when not said. */
+    /** The size chosen; the proposed one when not given. */
     size: z.optional(sizeSchema),
-    /** The size that was taken from all sizes chosen together: while it is still the cable's, it may be chosen anew with them. */
+    /** The size that was taken from all sizes chosen together: while it is still the cable's, it may be chosen again with them. */
     together: z.optional(sizeSchema),
     oneSizeUp: z.optional(z.boolean()),
     /** Conductors side by side, of equal length and ends. */

@@ -58,7 +58,7 @@ const unescaped = (text: string) => text.replace(/^'(?=[=+\-@\t\r])/, '').trim()
  * Reads CSV by the titles of its first line, in any order, comma, semicolon or tab. Every problem is listed by row and
  * column; a row with a problem is not among the rows.
  *
- * @param mapping which column of the file holds which field, by its place; by title when not said
+ * @param mapping which column of the file holds which field, by its place; by title when not given
  */
 export function readCsv<T>(
   columns: readonly Column<T>[],

@@ -29,7 +29,7 @@ export const endSchema = z.strictObject({
   method: z.optional(z.enum(METHODS)),
   /** Other copper in the same barrel, mm²: a second cable into one lug. */
   alsoMm2: z.optional(z.number().check(z.gte(0), z.lte(1000))),
-  /** Strands cut or nicked through, of how many; the count is computed when it is not said. */
+  /** Strands cut or nicked through, of how many; the count is computed when it is not given. */
   strands: z.optional(
     z.strictObject({
       cut: z.int().check(z.gte(0), z.lte(20000)),
@@ -44,7 +44,7 @@ export const endSchema = z.strictObject({
   ),
   /** The sleeve goes on after the lug, and so must pass the palm. */
   sleeveAfterLug: z.optional(z.boolean()),
-  /** Everything else that slides on; proposed by house practice when not said. */
+  /** Everything else that slides on; proposed by house practice when not given. */
   layers: z.optional(z.array(z.enum(Object.keys(LAYERS) as Layer[])).check(z.maxLength(MOST.layers))),
   bandColour: z.optional(z.enum(SLEEVE_COLOURS)),
   /** A battery post instead of a stud, and what stands between. */

@@ -3,7 +3,7 @@ import * as z from 'zod/mini';
 export const METHODS = ['crimp', 'crimp then solder', 'solder', 'slug then crimp'] as const;
 export type Method = (typeof METHODS)[number];
 
-/** Readings that some shops ask of every cable and others take when in doubt. */
+/** Readings that some shops require of every cable and others take when in doubt. */
 export const FURTHER_PROOFS = ['joint', 'section', 'thermal', 'drop'] as const;
 export type FurtherProof = (typeof FURTHER_PROOFS)[number];
 
@@ -12,7 +12,7 @@ export type FurtherProof = (typeof FURTHER_PROOFS)[number];
  * on a cable where the cable says so.
  */
 export const housePracticeSchema = z.strictObject({
-  /** Which schools of sizing bind. The others are shown and do not decide. */
+  /** Which methods of sizing govern. The others are shown and do not decide. */
   schools: z.strictObject({
     quick: z.boolean(),
     inch: z.boolean(),
@@ -81,7 +81,7 @@ export const housePracticeSchema = z.strictObject({
   decision: z.optional(z.enum(['at the limit', 'guarded'])),
   /** When each die is checked on a spare piece: before its first crimp of a day, or after so many; not by itself where nothing is given. */
   checkCrimps: z.optional(z.enum(['when in doubt', 'each day', 'each 50', 'each 200'])),
-  /** What a check crimp is judged by: across flats, and where the shop asks it sawn or pulled apart as well. */
+  /** What a check crimp is judged by: across flats, and where the shop requires it sawn or pulled apart as well. */
   checkBy: z.optional(z.enum(['flats', 'section', 'pull'])),
   /** Of each kind of crimp the first piece is pulled apart, then one in so many; no plan where 0 or nothing is given. */
   sampleOneIn: z.optional(z.literal([0, 10, 25, 50])),
@@ -89,9 +89,9 @@ export const housePracticeSchema = z.strictObject({
   twoPeople: z.optional(z.boolean()),
   /** What is read of every cable beyond look, callipers, pull, resistance and insulation. */
   alsoProve: z.array(z.enum(FURTHER_PROOFS)).check(z.maxLength(4)),
-  /** A fault hunt names a piece, and calls a circuit sound, from this certainty on, %; 95 where nothing is said. */
+  /** A fault hunt names a piece, and calls a circuit sound, from this certainty on, %; 95 where nothing is given. */
   certainPercent: z.optional(z.number().check(z.gte(50), z.lte(99.9))),
-  /** The most that one battery of a bank gives over the least: watched over the first, failed over the second; 1.1 and 1.25 where nothing is said. */
+  /** The most that one battery of a bank gives over the least: watched over the first, failed over the second; 1.1 and 1.25 where nothing is given. */
   spreadWatched: z.optional(z.number().check(z.gte(1), z.lte(3))),
   spreadMost: z.optional(z.number().check(z.gte(1.01), z.lte(5))),
   /** When a fitted cable is tightened again, days after, and how often it is looked at, months. */

@@ -21,7 +21,7 @@ export const sharedStudSchema = z.strictObject({
   others: z
     .array(z.strictObject({ what: name, amps: z.number().check(z.gte(0), z.lte(5000)), palmMm: mm(0.3, 20) }))
     .check(z.maxLength(MOST.othersOnStud)),
-  /** From the face outwards, as it is stacked: "th2.B", or the name of another; by amps when not said. */
+  /** From the face outwards, as it is stacked: "th2.B", or the name of another; by amps when not given. */
   order: z.optional(z.array(text(90)).check(z.maxLength(20))),
 });
 
@@ -58,7 +58,7 @@ export const jobSchema = z
         validDays: z.int().check(z.gte(1), z.lte(365)),
       }),
     ),
-    /** What making is held against; nothing is compared until it is said. */
+    /** What making is compared with; nothing is compared until it is given. */
     makeOrBuy: z.optional(
       z.strictObject({
         /** Typed: what all its cables cost ready made, delivered. */
@@ -67,7 +67,7 @@ export const jobSchema = z
         ratePerHour: z.number().check(z.gte(0), z.lte(1000)),
         /** A tool that would have to be bought; 0 where it is owned. */
         toolPrice: z.number().check(z.gte(0), z.lte(1e5)),
-        /** What of it this job bears; all of it unless said. */
+        /** What of it this job bears; all of it unless given. */
         toolPercent: z.optional(z.number().check(z.gte(0), z.lte(100))),
       }),
     ),

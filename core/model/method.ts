@@ -20,7 +20,7 @@ export function methodOf(end: End, lug: Lug | null | undefined, practice: HouseP
 export const usesSolder = (method: LugMethod) => method !== 'crimp' && method !== 'screwed';
 export const usesDie = (method: LugMethod) => method !== 'solder' && method !== 'screwed';
 
-/** Whether an end of a cable is soldered, as far as it is said: a lug that is only proposed is a tube. */
+/** Whether an end of a cable is soldered, as far as it is given: a lug that is only proposed is a tube. */
 export function isSoldered(cable: Cable, shop: Shop): boolean {
   return [cable.ends.A, cable.ends.B].some((end) =>
     usesSolder(

@@ -65,7 +65,7 @@ export const readingSchema = z.discriminatedUnion('check', [
     forceN: z.number().check(z.gte(0), z.lte(50000)),
     held: z.boolean(),
     heldS: z.optional(z.number().check(z.gte(0), z.lte(3600))),
-    /** Pulled on a sample made alike and then spent, not on the cable itself. */
+    /** Pulled on a sample made in the same way and then used up, not on the cable itself. */
     sample: z.optional(z.boolean()),
   }),
   z.strictObject({
@@ -81,7 +81,7 @@ export const readingSchema = z.discriminatedUnion('check', [
   }),
   z.strictObject({
     ...readingBase,
-    /** A crimp made alike, sawn through and measured in a picture. */
+    /** A crimp made in the same way, sawn through and measured in a picture. */
     check: z.literal('section'),
     end: endName,
     voidShare: z.number().check(z.gte(0), z.lte(0.6)),

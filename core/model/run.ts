@@ -79,7 +79,7 @@ export const sourceSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('cranking'),
     crankingA: z.number().check(z.gte(50), z.lte(5000)),
-    /** The temperature that its label gives them at, °C; 27 where that is not said. */
+    /** The temperature that its label gives them at, °C; 27 where that is not given. */
     ratedC: z.optional(z.literal([27, 0, -18])),
   }),
 ]);
@@ -162,7 +162,7 @@ export const waySchema = z.strictObject({
         what: name,
         atMm: mm(),
         guarded: z.boolean(),
-        /** What keeps it off; a sheath of some kind where it is guarded and this is not said. */
+        /** What keeps it off; a sheath of some kind where it is guarded and this is not given. */
         guard: z.optional(z.enum(GUARD_IDS)),
       }),
     )
@@ -198,14 +198,14 @@ export const runSchema = z.strictObject({
   placing: z.enum(Object.keys(PLACINGS) as Placing[]),
   /** Conductors carrying current in the bundle, this one included. */
   bundled: z.int().check(z.gte(1), z.lte(200)),
-  /** What the cable is bolted to stands, °C; the shop's practice when not said. */
+  /** What the cable is bolted to stands, °C; the shop's practice when not given. */
   terminationC: z.optional(z.number().check(z.gte(60), z.lte(200))),
   way: z.optional(waySchema),
   /** Mock-up first: one end is on, the cable is laid, and the mark is so far from that stud's centre along it. */
   laid: z.optional(z.strictObject({ on: z.enum(END_NAMES), markMm: mm(50) })),
   /** The smallest hole or gland on the way, mm across. */
   holeMm: z.optional(mm(3, 500)),
-  /** The end that is pulled through it; either may be when not said. */
+  /** The end that is pulled through it; either may be when not given. */
   pulledEnd: z.optional(z.enum(END_NAMES)),
   /** Hours a year at the continuous load. */
   hoursPerYear: z.number().check(z.gte(0), z.lte(8784)),

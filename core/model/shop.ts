@@ -36,14 +36,14 @@ export const cableKindSchema = z.strictObject({
   limitC: z.number().check(z.gte(60), z.lte(200)),
   /** Rated voltage, V. */
   ratedV: z.number().check(z.gte(12), z.lte(2000)),
-  /** What the jacket stands; rubbing as is usual for its insulation where it is not said. */
+  /** What the jacket stands; rubbing as is usual for its insulation where it is not given. */
   stands: z.strictObject({
     oil: z.boolean(),
     sun: z.boolean(),
     flame: z.boolean(),
     rubbing: z.optional(z.boolean()),
   }),
-  /** The colours it is bought in; any where none is said. */
+  /** The colours it is bought in; any where none is given. */
   colours: z.optional(z.array(z.enum(JACKETS)).check(z.maxLength(4))),
   /** Least bend radius, in outside diameters, lying still; when it flexes it asks for more. */
   bend: z.number().check(z.gte(2), z.lte(20)),
@@ -85,7 +85,7 @@ export const metalTestSchema = z.strictObject({
   by: z.optional(text(60)),
   weighedG: z.optional(z.number().check(z.gte(0.1), z.lte(5000))),
   inWaterG: z.optional(z.number().check(z.gte(0.1), z.lte(5000))),
-  /** What the scale tells apart. */
+  /** What the scale resolves. */
   scaleG: z.optional(z.number().check(z.gte(0.001), z.lte(5))),
   corner: z.optional(z.enum(['red', 'yellow'])),
   cracked: z.optional(z.boolean()),
@@ -187,7 +187,7 @@ export const sleeveSchema = z.strictObject({
 const pullSchema = z.strictObject({ forceN: z.number().check(z.gte(0), z.lte(50000)), held: z.boolean() });
 const voidShare = z.number().check(z.gte(0), z.lte(0.6));
 
-/** A test crimp on a lug that was spent to learn what a die really does. */
+/** A test crimp on a lug that was used up to learn what a die really does. */
 export const trialSchema = z.strictObject({
   id,
   at: moment,
@@ -232,7 +232,7 @@ export const spoolSchema = z.strictObject({
   colour: z.enum(JACKETS),
   lengthMm: mm(1, 1e7),
   offcut: z.boolean(),
-  /** What was paid for it; its kind's usual price unless said. */
+  /** What was paid for it; its kind's usual price unless given. */
   pricePerM: z.optional(price),
 });
 
@@ -250,7 +250,7 @@ export const shelfSchema = z.strictObject({
   price: z.optional(price),
 });
 
-/** A count that was put right: what it was, where it was known, and what was found. */
+/** A count that was corrected: what it was, where it was known, and what was found. */
 export const recountSchema = z.strictObject({
   stock: text(120).check(z.minLength(1)),
   at: moment,
@@ -284,7 +284,7 @@ export const instrumentSchema = z.strictObject({
   id,
   title: name,
   kind: z.enum(Object.keys(INSTRUMENTS) as InstrumentKind[]),
-  /** The least it can tell apart, in the unit of its kind. */
+  /** The least it can resolve, in the unit of its kind. */
   resolution: z.number().check(z.positive(), z.lte(1e4)),
   /** What it may be off by, by its sheet; as is usual for its kind where it is not given. */
   accuracy: z.optional(accuracySchema),
@@ -328,7 +328,7 @@ export const shopSchema = z.strictObject({
   shelf: z.optional(z.array(shelfSchema).check(z.maxLength(MOST.shelf))),
   /** What the lid of the tool case has room for, mm: its map is printed for it. */
   lid: z.optional(z.strictObject({ widthMm: mm(60, 800), heightMm: mm(60, 800) })),
-  /** Counts that were put right, oldest first. */
+  /** Counts that were corrected, oldest first. */
   recounts: z.optional(z.array(recountSchema).check(z.maxLength(MOST.recounts))),
   /**
    * What the shop was begun with, while that is worth saying: assumed before anybody was asked, the demo's, the made-up example, what

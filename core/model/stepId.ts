@@ -36,5 +36,5 @@ export const isHeld = (name: EndName, done: Cable['done']) => isAnyDone(HOLDS, n
 /** Whether solder was melted at an end, as far as is ticked. */
 export const isMelted = (name: EndName, done: Cable['done']) => isAnyDone(MELTS, name, done);
 
-/** Since this day flux, the print of the hexagon and a branch’s nip are asked for: what was made before goes by the list of its time. */
+/** Since this day flux, the print of the hexagon and a branch’s nip are asked for: what was made before follows the list of its time. */
 export const MORE_ASKED_SINCE = '2026-12-01';

@@ -157,7 +157,7 @@ export const sizingSchema = z.strictObject({
   ends: z.boolean(),
   /** Fuses proposed along with the sizes. */
   fuses: z.boolean(),
-  /** Sizes chosen by hand are chosen anew too; never those of a cable that is begun. */
+  /** Sizes chosen by hand are chosen again too; never those of a cable that is begun. */
   byHand: z.boolean(),
   /** At most so many different sizes. */
   mostSizes: z.optional(z.int().check(z.gte(1), z.lte(20))),

@@ -37,7 +37,7 @@ export interface CableChange {
   readonly steps: number;
 }
 
-/** What another practice makes of a job, held against how it stands. */
+/** What another practice makes of a job, compared with how it stands. */
 export interface PracticeChange {
   /** Cables that are not as they were. */
   readonly count: number;

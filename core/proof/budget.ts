@@ -24,8 +24,8 @@ const accuracySays = ({ percent, digits }: Accuracy): Message =>
   percent > 0 ? msg`± (${numeral(percent, 1)} % + ${digits} digits)` : msg`± ${digits} digits`;
 
 /**
- * What the instrument of a reading adds: its accuracy, and its last digit. One whose accuracy is not given is reckoned
- * as is usual for its kind; without any instrument a usual one is reckoned.
+ * What the instrument of a reading adds: its accuracy, and its last digit. One whose accuracy is not given is calculated
+ * as is usual for its kind; without any instrument a usual one is calculated.
  *
  * @param read what it shows, in the unit of its kind
  * @param scale by how much the judged figure moves for one unit of what is read

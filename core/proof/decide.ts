@@ -6,10 +6,10 @@ import { COVERAGE, expanded, type Part } from './budget.ts';
 
 /**
  * A reading that was judged, with its interval: what it may be off by stands in its work, part by part, and what is
- * nearer to its limit than it is sure cannot be told from it, so it is watched, and says what would tell it. What
+ * nearer to its limit than it is sure cannot be separated from it, so it is watched, and says what would tell it. What
  * fails, fails: an interval never makes a reading better.
  *
- * @param parts standard uncertainties in the unit of the finding; nothing is reckoned of none
+ * @param parts standard uncertainties in the unit of the finding; nothing is calculated of none
  */
 export function measured(finding: Finding, parts: readonly Part[]): Finding {
   const counting = parts.filter(({ standard }) => standard > 0);
@@ -53,7 +53,7 @@ function wouldTell({ unit, decimals }: Finding, parts: readonly Part[], room: nu
 }
 
 /**
- * Findings by the decision rule of the shop. Guarded, what cannot be told from its limit is not proved.
+ * Findings by the decision rule of the shop. Guarded, what cannot be separated from its limit is not proved.
  *
  * @example decided({ decision: 'guarded' }, findings)
  */

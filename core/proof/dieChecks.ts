@@ -68,7 +68,7 @@ function pullOf(check: DieCheck, lug: Lug | undefined): Finding {
   );
 }
 
-/** What a check crimp says of its die: across flats, and sawn or pulled where it was, or where the shop asks it. The worst first. */
+/** What a check crimp says of its die: across flats, and sawn or pulled where it was, or where the shop requires it. The worst first. */
 export function dieCheckProof(
   die: Die,
   check: DieCheck,

@@ -9,7 +9,7 @@ import type { ProofSubject } from './subject.ts';
 import { thermalProof } from './thermalProof.ts';
 
 /**
- * Whether a further reading belongs to a cable: the shop asks it of every cable, or it was once read of this one.
+ * Whether a further reading belongs to a cable: the shop requires it of every cable, or it was once read of this one.
  * Once read it stays asked: striking it out never makes the cable better than before it.
  */
 export function isAsked({ practice, cable }: ProofSubject, check: FurtherProof, end?: EndName): boolean {

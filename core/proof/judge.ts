@@ -24,7 +24,7 @@ export interface Check extends Subject {
   readonly unit: Unit;
   readonly decimals: number;
   readonly limit?: Limit;
-  /** The least an instrument must tell apart for its reading to say anything. */
+  /** The least an instrument must resolve for its reading to say anything. */
   readonly needs?: Needs;
   readonly missing: Message;
   readonly remedy: Message;
@@ -41,7 +41,7 @@ export type Budget<R extends Judgeable> = (reading: R) => readonly Part[];
  * Judges all readings of one check and answers with the worst that is real. Simulated ones speak only where there is
  * no real one, and then prove nothing; with none at all the check is not proved.
  *
- * @param budget what a reading may be off by; nothing is reckoned where none is given
+ * @param budget what a reading may be off by; nothing is calculated where none is given
  */
 export function judge<R extends Judgeable>(
   check: Check,

@@ -27,7 +27,7 @@ export const pullParts = (reading: Pick<Reading, 'instrument'> & { readonly forc
 ];
 
 /**
- * The least force whose reading can be told from the force that must be held, in whole newtons.
+ * The least force whose reading can be separated from the force that must be held, in whole newtons.
  *
  * @param from what it is read with; a usual scale where none is named
  * @example forceToPull(400, {}) // 407
@@ -40,7 +40,7 @@ export function forceToPull(targetN: number, from: Pick<Reading, 'instrument'>):
 }
 
 /**
- * The pull of one end: a proof on the cable itself at the least figure, and a sample made alike where the shop asks
+ * The pull of one end: a proof on the cable itself at the least figure, and a sample made in the same way where the shop asks
  * for more than a cable that will be used may be pulled with.
  */
 export function pullProof(subject: ProofSubject, end: ResolvedEnd): Finding {

@@ -2,11 +2,11 @@ import type { Unit } from '../model/units/figure.ts';
 import { decimalsOfTwo, THIN } from '../words/numerals.ts';
 import { type Message, shortest, verbatim } from '../words/message.ts';
 
-/** A reading must tell apart a twentieth of what lies between good and bad. Shop practice. */
+/** A reading must resolve a twentieth of what lies between good and bad. Shop practice. */
 const TWENTIETH = 0.05;
 
 /**
- * The least an instrument must tell apart for a span between good and bad, in the span's unit.
+ * The least an instrument must resolve for a span between good and bad, in the span's unit.
  *
  * @param span between what is good and what is not, > 0
  * @example resolutionNeeded(0.0078) // 0.00039 mΩ for one barrel of 70 mm²

@@ -24,6 +24,6 @@ export interface ProofSubject {
   readonly ratedA: number | null;
   /** Thermal resistance from the strands to the jacket's surface, K·m/W. */
   readonly jacketKmPerW: number;
-  /** Test crimps of the shop: a sample spent there speaks for a crimp made alike. */
+  /** Test crimps of the shop: a sample spent there speaks for a crimp made in the same way. */
   readonly trials: readonly Trial[];
 }

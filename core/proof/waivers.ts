@@ -3,7 +3,7 @@ import type { Cable } from '../model/cable.ts';
 
 /**
  * Findings that somebody answers for doing without. Only what is not proved can be waived: a reading that fails
- * speaks, and work done again on an end asks for its readings afresh. A waived finding stays not proved.
+ * speaks, and work done again on an end asks for its readings again. A waived finding stays not proved.
  */
 export function withWaivers({ waivers, reworks }: Cable, findings: readonly Finding[]): Finding[] {
   return findings.map((finding) => {

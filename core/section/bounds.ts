@@ -69,7 +69,7 @@ export type Sight = Pick<
 /** Strands seen round measure from 0.58 of what they are to 0.97: less than this of what is said, and it was another. */
 const LEAST_SEEN_OF_SAID = 0.5;
 
-/** How thick its strands are: as said, else as seen where some stand round, else as in fine cable. */
+/** How thick its strands are: as given, else as seen where some stand round, else as in fine cable. */
 function strandOf(said: number | undefined, seen: number | null): number {
   const taken = said ?? Math.max(FINE_STRAND_SHARE, seen ?? 0);
   return seen !== null && seen < LEAST_SEEN_OF_SAID * taken ? seen : taken;

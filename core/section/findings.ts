@@ -18,7 +18,7 @@ import { wallEvenness } from './wall.ts';
 export interface SawnCrimp {
   readonly lug: Pick<Lug, 'boreMm' | 'outerMm' | 'label'>;
   readonly acrossFlatsMm: number;
-  /** Diameter of a strand of its cable, mm; fine cable where it is not said. */
+  /** Diameter of a strand of its cable, mm; fine cable where it is not given. */
   readonly strandMm?: number;
 }
 

@@ -13,7 +13,7 @@ const ALL_COPPER = 0.55;
 /** With more grain than this, edges are looked for in a picture half as large, down to so many pixels. */
 const MOST_GRAIN = 0.05;
 const LEAST_SIDE_PX = 100;
-/** With fewer edges than this nothing is said of them. */
+/** With fewer edges than this no sharpness is given. */
 const LEAST_EDGES = 30;
 /** Widths are counted in steps of a tenth of a pixel, up to so many pixels. */
 const STEPS_PER_PX = 10;

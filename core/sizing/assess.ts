@@ -31,7 +31,7 @@ import { sourceResistance } from './source.ts';
 import { ampacityInch, ampacityMetric, type TableReading, type TableSite } from './tableAmpacity.ts';
 import type { SettledStart } from './transient.ts';
 
-/** What one size of cable does in one run: every figure that a limit can be held against. */
+/** What one size of cable does in one run: every figure that a limit can be compared with. */
 export interface Assessment {
   readonly size: ConductorSize;
   readonly copperMm2: number;
@@ -43,7 +43,7 @@ export interface Assessment {
   readonly kept: number;
   readonly parallel: number;
   readonly site: TableSite;
-  /** The air of the hottest stretch as it is reckoned, °C, and whether the sun is on it. */
+  /** The air of the hottest stretch as it is calculated, °C, and whether the sun is on it. */
   readonly airC: number;
   readonly sun: boolean;
   /** The stretch of the way that makes it hottest; empty where it is the way itself. */
@@ -59,7 +59,7 @@ export interface Assessment {
   readonly dropPercent: number;
   readonly wattsLost: number;
   readonly duty: DutyAssessment | null;
-  /** Copper the printed-chart rule asks, mm², of all conductors together. */
+  /** Copper the printed-chart rule requires, mm², of all conductors together. */
   readonly quickMm2: number;
   readonly inch: TableReading | null;
   readonly metric: TableReading | null;

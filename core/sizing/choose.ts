@@ -43,18 +43,18 @@ export interface SizeChoice {
   readonly candidates: readonly Candidate[];
   /** The smallest that passes every limit; null where none does. */
   readonly smallest: Candidate | null;
-  /** What is taken: the size said on the cable, else the smallest (one up where practice asks it). */
+  /** What is taken: the size given on the cable, else the smallest (one up where practice requires it). */
   readonly taken: Candidate;
-  /** Everything held against what is taken: its limits, and what is the same for all sizes. */
+  /** Everything compared with what is taken: its limits, and what is the same for all sizes. */
   readonly findings: readonly Finding[];
   readonly isProposed: boolean;
-  /** The fuse that what is taken is still to get, and is held against where it is proposed; null where it has one. */
+  /** The fuse that what is taken is still to get, and is compared with where it is proposed; null where it has one. */
   readonly fuseToCome: Fuse | null;
   readonly oneSizeUp: boolean;
   readonly schools: readonly SchoolAnswer[];
 }
 
-/** A size being tried, with what it is held against. */
+/** A size being tried, with what it is compared with. */
 interface Tried {
   readonly candidate: Candidate;
   readonly limits: readonly Judged[];
@@ -175,7 +175,7 @@ function trying(
 /** What is lost on the way: of these a size by itself says nothing where all sizes are chosen at once. */
 const isLostOnTheWay = isAbout('drop', 'duty-drop', 'load-volts', 'cranking-drop', 'cranking-volts');
 
-/** A size held against everything but what it loses on the way. */
+/** A size compared with everything but what it loses on the way. */
 export interface ButForDrop {
   readonly at: Assessment;
   /** What keeps it from being used; empty where nothing does. */

@@ -8,7 +8,7 @@ import type { Assessment } from './assess.ts';
 import { type RunContext, spendersAt, totalOhm } from './loop.ts';
 import { sourceResistance } from './source.ts';
 
-/** What cold does to a start: how many times the amps an engine asks, and how much of its own a lead battery gives. */
+/** What cold does to a start: how many times the amps an engine draws, and how much of its own a lead battery gives. */
 export interface Cold {
   readonly asks: number;
   readonly gives: number;

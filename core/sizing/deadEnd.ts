@@ -20,7 +20,7 @@ const NEAR = 0.01;
 /** The shortest that is tried, as a share. */
 const LEAST_SHARE = 0.1;
 
-/** The same load at so many times the voltage: as many watts, and so many fewer amps; its fuses are chosen anew. */
+/** The same load at so many times the voltage: as many watts, and so many fewer amps; its fuses are chosen again. */
 function atVolts(run: Run, times: number): Run {
   const { load, duty } = run;
   return {

@@ -32,7 +32,7 @@ const ohmOf = (spenders: readonly Spender[], ...kinds: readonly Spender['kind'][
   totalOhm(spenders.filter(({ kind }) => kinds.includes(kind)));
 
 /**
- * What a drop goes by that is not known exactly, and how far each moves it, in the unit of the drop: to first order,
+ * What a drop rests on that is not known exactly, and how far each moves it, in the unit of the drop: to first order,
  * each by its share of the loop.
  *
  * @param drop of the whole loop, per cent or volts
@@ -62,7 +62,7 @@ export function dropDoubts(
 }
 
 /**
- * The same of amps held against what a school allows: in hotter air the same amps are worth more, as the square root of
+ * The same of amps compared with what a school allows: in hotter air the same amps are worth more, as the square root of
  * what is left to the limit.
  */
 export function ampsDoubts(amps: number, airC: number, limitC: number): Doubt[] {

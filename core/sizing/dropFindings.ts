@@ -55,7 +55,7 @@ export function dropFindings(assessed: Assessment, context: RunContext, kind: Ca
   ];
 }
 
-/** What the drop goes by that is not known exactly; it may be in per cent or in volts. */
+/** What the drop rests on that is not known exactly; it may be in per cent or in volts. */
 const doubtsOf = (assessed: Assessment, context: RunContext, drop: number): Doubt[] =>
   dropDoubts(drop, assessed.spenders, assessed.settledC ?? HOTTEST_C, assessed, context);
 

@@ -11,7 +11,7 @@ import { heatFindings } from './heatFindings.ts';
 import { placeFindings } from './placeFindings.ts';
 import { schoolFindings } from './schoolFindings.ts';
 
-/** The limits that one size of cable is held against: what every size is tried by. */
+/** The limits that one size of cable is compared with: what every size is tried by. */
 export function sizeLimits(
   assessed: Assessment,
   context: RunContext,

@@ -22,7 +22,7 @@ import { breakingAmps, meltsNotBefore, smallestFuse } from './fuse.ts';
 import { chargedTo, sourceAt } from './source.ts';
 import { bothEnds, stringFuses } from './sourceFindings.ts';
 
-/** What is asked of the fuse itself, whatever the size; or what a short does where there is none. */
+/** What is required of the fuse itself, whatever the size; or what a short does where there is none. */
 export function fuseFindings(
   assessed: Assessment,
   context: RunContext,

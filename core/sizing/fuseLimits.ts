@@ -22,7 +22,7 @@ import { steadyTemperature } from './heatBalance.ts';
 import { strictestAmps } from './schoolFindings.ts';
 import { stretchesOf } from './governingRun.ts';
 
-/** What a fuse asks of the size: that it outlives a fault, and that the fuse guards it. */
+/** What a fuse requires of the size: that it outlives a fault, and that the fuse guards it. */
 export function fuseLimits(
   assessed: Assessment,
   context: RunContext,

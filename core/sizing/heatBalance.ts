@@ -13,7 +13,7 @@ export interface ThermalCable {
   readonly outerMm: number;
   /** Thermal conductivity of the jacket, W/(m·K): 0.17 PVC and thermoplastic, 0.28 XLPE and rubber. */
   readonly jacketConductivity: number;
-  /** Share of a black body's radiation that its surface gives off; 0.9 where it is not said: any jacket. */
+  /** Share of a black body's radiation that its surface gives off; 0.9 where it is not given: any jacket. */
   readonly emissivity?: number;
 }
 

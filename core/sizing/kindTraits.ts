@@ -49,7 +49,7 @@ export function clearedBy(trait: Trait, worn: readonly Layer[]): Message | null 
 /** Why a kind does not stand something; null where it does. @example misfitOf('oil', weldingCable) // null */
 export const misfitOf = (trait: Trait, kind: CableKind): Message | null => MISFITS[trait](kind);
 
-/** What a run asks of a kind, wherever on its way. */
+/** What a run requires of a kind, wherever on its way. */
 export function traitsAsked({ run, polarity }: Pick<Cable, 'run' | 'polarity'>): readonly Trait[] {
   const stretches = stretchesOf(run);
   const asked: Readonly<Record<Trait, boolean>> = {

@@ -16,11 +16,11 @@ export interface KindCompared {
   readonly candidate: Candidate | null;
   readonly traits: readonly {
     readonly trait: Trait;
-    /** Whether this run asks for it. */
+    /** Whether this run requires it. */
     readonly isAsked: boolean;
     readonly suits: boolean;
   }[];
-  /** Of its size, and of what the run asks it to stand: what it does not stand is watched. */
+  /** Of its size, and of what the run requires it to stand: what it does not stand is watched. */
   readonly state: State;
 }
 

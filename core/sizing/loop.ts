@@ -24,7 +24,7 @@ export interface Mate {
   readonly lengthMm: number;
   readonly devices: readonly Device[];
   readonly fuses: readonly Fuse[];
-  /** The size said on it; where none is, it is taken to be of the size now being tried. */
+  /** The size given on it; where none is, it is taken to be of the size now being tried. */
   readonly size: ConductorSize | null;
   readonly kind: CableKind;
   /** Where it lies, for how hot it gets. */
@@ -81,7 +81,7 @@ export interface Spender {
 /** Tinned braid, dulled by use. Source: handbook values for oxidized tin and copper, the lower ones. */
 const BARE_EMISSIVITY = 0.3;
 
-/** The thinnest jacket that is reckoned with, as a share of the outside diameter: see {@link isThinnerThanItsCopper}. */
+/** The thinnest jacket that is used, as a share of the outside diameter: see {@link isThinnerThanItsCopper}. */
 const LEAST_JACKET_SHARE = 0.02;
 
 /** Whether an outside diameter cannot be right: solid copper of that area would be thicker. */
@@ -109,7 +109,7 @@ export function thermalCable(
 
 /** Air that an engine space has at least while its engine runs, °C. Source: small-craft practice. */
 export const ENGINE_SPACE_C = 50;
-/** The air that the conductor is reckoned in, °C. */
+/** The air that the conductor is calculated in, °C. */
 export const airC = ({ ambientC, engineSpace }: Pick<Run, 'ambientC' | 'engineSpace'>): number =>
   engineSpace ? Math.max(ambientC, ENGINE_SPACE_C) : ambientC;
 

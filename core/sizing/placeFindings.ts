@@ -48,7 +48,7 @@ export function placeFindings({ run, polarity, worn }: RunContext, kind: CableKi
   return [...checks.map((own) => suits(own, kind)), voltage(run, kind)];
 }
 
-/** A jacket of a colour that its kind is not bought in; nothing where any is, or where that is not said. */
+/** A jacket of a colour that its kind is not bought in; nothing where any is, or where that is not given. */
 export function colourFindings({ jacket }: Pick<Cable, 'jacket'>, kind: CableKind): Finding[] {
   const { colours } = kind;
   if (!colours || colours.includes(jacket)) return [];
@@ -73,7 +73,7 @@ interface Suits {
   readonly misfit: Message | null;
   /** Why it stands it, where that is not its own doing. */
   readonly stands?: Message;
-  /** What it is where it does not stand it: to be watched, unless said otherwise. */
+  /** What it is where it does not stand it: to be watched, unless given otherwise. */
   readonly else?: State;
 }
 

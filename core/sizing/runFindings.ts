@@ -6,7 +6,7 @@ import { totalOhm } from './loop.ts';
 import { heaviestStepA } from './loadIn.ts';
 import { PLACINGS } from '../model/tables/placings.ts';
 
-/** What the run asks, before any limit: the amps drawn and what the surroundings do. */
+/** What the run requires, before any limit: the amps drawn and what the surroundings do. */
 export function runFindings(run: Run, at: Assessment): Finding[] {
   return [current(run, at), surroundings(run, at)];
 }

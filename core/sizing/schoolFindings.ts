@@ -37,7 +37,7 @@ export function strictestAmps(at: Assessment, practice: HousePractice): number |
   return allowed.length > 0 ? Math.min(...allowed) : null;
 }
 
-/** What each school that is switched on holds against this size. */
+/** What each school that is switched on compares with this size. */
 export function schoolFindings(assessed: Assessment, practice: HousePractice): Judged[] {
   if (assessed.currentA === null) return [];
   const { schools } = practice;

@@ -4,7 +4,7 @@ import { amount, msg, numeral, allOf } from '../words/message.ts';
 import type { RunContext } from './loop.ts';
 import { chargedTo, sourcesOf } from './source.ts';
 
-/** Where both ends are live, each wants its own fuse. */
+/** Where both ends are live, each needs its own fuse. */
 export function bothEnds({ run }: RunContext): Finding[] {
   if (!run.bothEndsLive) return [];
   const missing = END_NAMES.filter((end) => !run.fuses.some((fuse) => fuse.end === end));
@@ -34,7 +34,7 @@ export function bothEnds({ run }: RunContext): Finding[] {
   ];
 }
 
-/** Strings side by side feed a short in one of them: each wants a fuse of its own. */
+/** Strings side by side feed a short in one of them: each needs a fuse of its own. */
 export function stringFuses({ run }: RunContext): Finding[] {
   return sourcesOf(run).flatMap((source, i) => {
     if (source.kind !== 'cells' || source.strings < 2) return [];

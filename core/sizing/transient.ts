@@ -175,7 +175,7 @@ export interface SettledStart {
  * {@link surfaceLossPerMetre}; strides from 0.05 s, growing by 6 % to 5 s after each change of current.
  *
  * @param steps in order, each of constant current
- * @param stopAboveC the first sample over this is the last, °C; melting copper where it is not said
+ * @param stopAboveC the first sample over this is the last, °C; melting copper where it is not given
  * @example
  * // 600 A for 12 s in 70 mm² from 40 °C
  * followSteps(cable, around, [{ currentA: 600, seconds: 12 }], { conductorC: 40, currentA: 0 }).at(-1) // 44.3 °C

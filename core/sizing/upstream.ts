@@ -3,7 +3,7 @@ import type { EndName } from '../model/end.ts';
 import { otherEnd } from '../model/end.ts';
 import type { Fuse } from '../model/run.ts';
 
-/** What the ends of a cable are on, by name; null where that is not said. */
+/** What the ends of a cable are on, by name; null where that is not given. */
 export type Places = Readonly<Record<EndName, string | null>>;
 
 /** The places of a cable's ends: the stud that others share, else what it is said to be bolted to. */

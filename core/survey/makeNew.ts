@@ -31,7 +31,7 @@ export function cableFor(old: OldCable, id: string, job: Pick<Job, 'cables'>, sh
   };
 }
 
-/** A job in which old cables are made anew: each gets a cable, and knows it. There is room for so many cables only. */
+/** A job in which old cables are made again: each gets a cable, and knows it. There is room for so many cables only. */
 export function withNew(job: Job, olds: readonly OldCable[], shop: Shop, newId: () => string): Job {
   return olds.reduce((now: Job, old) => {
     if (old.newId !== undefined || now.cables.length >= MOST.cables) return now;

@@ -9,8 +9,8 @@ import {
 import { capitalised, type Message, msg } from '../words/message.ts';
 
 /**
- * What is to be done with an old cable, the least first: it may stay, something is put right in place, one end is cut off
- * and made anew, or the whole is replaced. Not known until both ends were looked at.
+ * What is to be done with an old cable, the least first: it may stay, something is corrected in place, one end is cut off
+ * and made again, or the whole is replaced. Not known until both ends were looked at.
  */
 export const OLD_VERDICTS = ['keep', 'unseen', 'mend', 'remake', 'replace'] as const;
 export type OldVerdict = (typeof OLD_VERDICTS)[number];
@@ -62,7 +62,7 @@ export interface OldJudged {
 const rank = (verdict: OldVerdict) => OLD_VERDICTS.indexOf(verdict);
 
 /**
- * The verdict on an old cable by rule: the heaviest thing that was seen decides, and two ends to be made anew are a new
+ * The verdict on an old cable by rule: the heaviest thing that was seen decides, and two ends to be made again are a new
  * cable. What was not looked at is not known to be sound.
  */
 export function judgeOld({ ends, marks }: Pick<OldCable, 'ends' | 'marks'>): OldJudged {
@@ -98,6 +98,6 @@ export function judgeOld({ ends, marks }: Pick<OldCable, 'ends' | 'marks'>): Old
       };
 }
 
-/** Whether an old cable is one that "replace everything questionable" replaces: not made anew yet, and more than a repair. */
+/** Whether an old cable is one that "replace everything questionable" replaces: not made again yet, and more than a repair. */
 export const isQuestionable = (old: OldCable): boolean =>
   old.newId === undefined && rank(judgeOld(old).verdict) >= rank('remake');

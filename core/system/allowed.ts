@@ -32,9 +32,9 @@ export const isOverUnmeasured = (view: SystemView, { shares }: LoadDrop): boolea
       jointsIn(view.installation).some(({ id, isCustomary }) => id === of.id && isCustomary),
   );
 
-/** V at which a load switches off; 0 where nothing is said. */
+/** V at which a load switches off; 0 where nothing is given. */
 export const cutOutV = ({ draws }: PlaceOf<'load'>): number =>
   draws.kind === 'watts' ? (draws.cutOutV ?? 0) : 0;
 
-/** The least V that a load must get, so as to run or to stay on; 0 where nothing is said. */
+/** The least V that a load must get, so as to run or to stay on; 0 where nothing is given. */
 export const neededV = (load: PlaceOf<'load'>): number => Math.max(load.leastV ?? 0, cutOutV(load));

@@ -18,7 +18,7 @@ const thicker = ({ kind }: Conductor, now: CableSize): CableSize | undefined =>
 
 /**
  * Sizes of cables without one of their own, made thicker until every load's drop is allowed: at each step the cable that
- * saves most volts for its copper. Currents are those of the solved states; they are found anew afterwards.
+ * saves most volts for its copper. Currents are those of the solved states; they are found again afterwards.
  *
  * @param view solved with the sizes to begin from
  * @returns the new sizes by cable; none where nothing had to change, or nothing could

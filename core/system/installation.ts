@@ -14,7 +14,7 @@ import { sourceResistance } from '../sizing/source.ts';
 import type { NetBattery, NetConverter, NetDraw, NetSupply, Network, Pair } from './pieces.ts';
 import { type OnPost, postKey } from './places.ts';
 
-/** A conductor as it is reckoned: which size, of which kind, and the fuses that sit in the cable itself. */
+/** A conductor as it is calculated: which size, of which kind, and the fuses that sit in the cable itself. */
 export interface Conductor {
   readonly cable: Cable;
   readonly kind: CableKind;
@@ -72,7 +72,7 @@ export function ohmOfDevice(place: Between): number {
   );
 }
 
-/** Which size a cable is reckoned with where none is chosen. */
+/** Which size a cable is calculated with where none is chosen. */
 export type SizeOf = (cable: Cable, kind: CableKind) => CableSize;
 
 /** The thickest of the kind, until something better is known. */

@@ -40,7 +40,7 @@ function dutyOf(
 
 /**
  * The continuous current and the duty of each cable: the largest amps among the states that are held; each state that
- * lasts for a time and asks for more is a step. One that does not repeat beside one that does is reckoned as if it came
+ * lasts for a time and asks for more is a step. One that does not repeat beside one that does is calculated as if it came
  * along each time, which errs to the safe side.
  *
  * @example cableRuns(solved)[0] // { cableId: 'th3', heldA: 27.6, heldBy: 'under-way', duty: { steps: [{ amps: 240, seconds: 180 }, …] } }

@@ -54,7 +54,7 @@ const SHORTED: Omit<Wiring, 'copperC' | 'batteryV' | 'batteryOhms'> = {
  * Prospective short-circuit currents, all switches closed and no load on.
  *
  * Source: Thévenin, see {@link shortsOf}; the least current by IEC 60364-4-43's way of hot conductors, and half the source's
- * current as the bench reckons it.
+ * current as the bench calculates it.
  *
  * @param solved for how hot each conductor gets
  */

@@ -5,7 +5,7 @@ import type { Assessment } from '../sizing/assess.ts';
 import type { EndConductor, ResolvedEnd } from './resolveEnd.ts';
 import type { StudStack } from './studs/studStack.ts';
 
-/** Everything an end is held against besides its own lug, die and sleeve. */
+/** Everything an end is compared with besides its own lug, die and sleeve. */
 export interface EndSubject {
   readonly cable: Cable;
   readonly conductor: EndConductor;

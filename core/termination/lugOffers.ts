@@ -45,7 +45,7 @@ export interface LugReason {
   readonly words: Message;
 }
 
-/** A lug on the shelf, held against what an end asks. */
+/** A lug on the shelf, compared with what an end asks. */
 export interface LugOffer {
   readonly lug: Lug;
   readonly fill: number;
@@ -174,7 +174,7 @@ function dieWords(die: DieOffer | null): Message {
     : msg`${dieCalled(die.die)} ${term(die.verdict)}, unsure`;
 }
 
-/** One lug held against what an end asks, with the best of the dies. */
+/** One lug compared with what an end asks, with the best of the dies. */
 export function lugOffer(lug: Lug, need: LugNeed, toolCase: ToolCase): LugOffer {
   const { copperMm2, crimpsAsked } = need;
   const fill = boreFill(copperMm2, lug.boreMm);

@@ -198,7 +198,7 @@ export const lostOn = (path: PathLimit, chosen: ReadonlyMap<string, number>): nu
 /** A limit is kept to a millionth of it: the solver is no surer. */
 const isOver = ({ mostV }: PathLimit, lostV: number): boolean => lostV > mostV * (1 + 1e-6);
 
-/** Whether a choice of sizes keeps every drop, and what is asked of all of them together. */
+/** Whether a choice of sizes keeps every drop, and what is required of all of them together. */
 export function keepsAll(problem: SizesProblem, chosen: ReadonlyMap<string, number>): boolean {
   const { cables, paths, alike = [], mostSizes, mostKg } = problem;
   const keys = new Map(cables.map(({ id, choices }) => [id, choices[chosen.get(id) ?? -1]?.key]));

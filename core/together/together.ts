@@ -53,7 +53,7 @@ export interface Together {
   readonly together: Totals | null;
   /** Nothing that keeps the limits costs less than this, for the currents it stands on. */
   readonly bound: number;
-  /** How often currents and temperatures were found anew, and whether nothing changed any more. */
+  /** How often currents and temperatures were found again, and whether nothing changed any more. */
   readonly rounds: number;
   readonly isStill: boolean;
   /** Whether each by itself keeps every limit. */
@@ -101,7 +101,7 @@ export interface TradePoint {
 const MOST_DROP_PERCENT = 300;
 const DROP_STEP_PERCENT = 2;
 
-/** Rounds in which currents and temperatures are found anew; they are still after two or three. */
+/** Rounds in which currents and temperatures are found again; they are still after two or three. */
 const MOST_ROUNDS = 8;
 
 const chosenSize = (choices: Choices | undefined, place: number | undefined): CableSize | undefined =>
@@ -150,7 +150,7 @@ export interface Worked {
 /**
  * Chooses the sizes of all cables of an installation at once: what costs least of all that keeps every load's drop in
  * every state and every cable's heat, fuse and short. A mixed-integer program for the currents as they are; currents and
- * temperatures are then found anew, and so on until nothing changes.
+ * temperatures are then found again, and so on until nothing changes.
  *
  * @returns null where the solver found nothing in time
  */

@@ -7,7 +7,7 @@ import { type Message, amount, msg } from '../words/message.ts';
 import { type Ask, type Step } from './step.ts';
 import { kindOf, madeAs } from '../model/stepId.ts';
 
-/** What each step asks to be typed: what is measured while it can still be put right. */
+/** What each step asks to be typed: what is measured while it can still be corrected. */
 export function withAsks(steps: readonly Step[], ends: Both<ResolvedEnd>): Step[] {
   return steps.map((step) => {
     const ask = step.end && askOf(step.id, ends[step.end]);

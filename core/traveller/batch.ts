@@ -139,6 +139,6 @@ export function dieChanges(dieIds: readonly string[]): number {
   return changes;
 }
 
-/** The same cables made one after the other: what a batch saves is held against this. */
+/** The same cables made one after the other: what a batch saves is compared with this. */
 export const oneByOne = (cables: readonly ToMake[]): string[] =>
   cables.flatMap((own) => blocksOf(own).map(({ dieId }) => dieId));

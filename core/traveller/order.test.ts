@@ -243,7 +243,7 @@ class Hands {
     return put({ crimps: piece.crimps.filter((id) => id !== again), filed: false, ...covered });
   }
 
-  /** A layer is missing: those that are not shrunk are put on anew. */
+  /** A layer is missing: those that are not shrunk are put on again. */
   private missing(step: Step, bench: Bench): Bench {
     if (kindOf(step.id) !== 'layers') return { ...bench, cut: false };
     return this.covered(step).reduce(

@@ -1,4 +1,4 @@
-/** What the measures of inches and pounds are in those that the core reckons in: exact, or to the last digit that is customary. */
+/** What the measures of inches and pounds are in those that the core calculates in: exact, or to the last digit that is customary. */
 export const INCH_MM = 25.4;
 export const FOOT_MM = 304.8;
 /** The area of a circle one thousandth of an inch across, mm². */

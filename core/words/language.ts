@@ -14,7 +14,7 @@ let mark: DecimalMark = '.';
 
 /**
  * Chooses the language of everything that is said from now on. The rooms of the house say some things as they are
- * loaded: so this comes before them, and another language is had by loading anew.
+ * loaded: so this comes before them, and another language is had by loading again.
  *
  * @param language null for the English that the code is written in
  */
@@ -53,7 +53,7 @@ export function keyOf(texts: TemplateStringsArray): string {
   return key;
 }
 
-/** What tells two like messages apart to a translator is not said: "plain‖of a level". */
+/** What tells two like messages apart to a translator is not shown: "plain‖of a level". */
 const withoutContext = (text: string): string => {
   const at = text.indexOf('‖');
   return at < 0 ? text : text.slice(0, at);

@@ -1,7 +1,7 @@
 import { CIRCULAR_MIL_MM2, FOOT_MM, INCH_MM, LB_KG, LBF_FT_NM, LBF_N } from './imperial.ts';
 
 /**
- * The measures a person reads and types in. The core reckons in mm, °C, N·m and N whatever is chosen here: only what is
+ * The measures a person reads and types in. The core calculates in mm, °C, N·m and N whatever is chosen here: only what is
  * written for the reader, and what a bare number in a field means, goes by it.
  */
 export interface Measures {
@@ -38,7 +38,7 @@ export const AMERICAN: Measures = {
 
 let now: () => Measures = () => METRIC;
 
-/** Says where the reader's measures are found from now on: asked anew for each figure that is written. */
+/** Says where the reader's measures are found from now on: asked again for each figure that is written. */
 export function measureBy(source: () => Measures): void {
   now = source;
 }

@@ -19,7 +19,7 @@ export interface Sentence {
   readonly with?: readonly Part[] | undefined;
 }
 
-/** Messages one after the other, with something between them; where nothing is said, as its language lists things. */
+/** Messages one after the other, with something between them; where nothing is given, as its language lists things. */
 export interface Listed {
   readonly list: readonly Message[];
   readonly by?: Message | undefined;
@@ -117,7 +117,7 @@ function readersOf(own: Amount): Amount {
 
 const written = (own: Amount): string => inUnit(readersOf(own));
 
-/** As the core reckons, with the reader's measure after it; a bare one alone, as its unit is written elsewhere. */
+/** As the core calculates, with the reader's measure after it; a bare one alone, as its unit is written elsewhere. */
 function reckonedFirst(own: Amount): string {
   const readers = readersOf(own);
   return readers === own || own.bare ? inUnit(own) : `${inUnit(own)} (${inUnit(readers)})`;
@@ -153,7 +153,7 @@ function inWords(message: Part, write: (own: Amount) => string): string {
 export const tell = (message: Part): string => inWords(message, written);
 
 /**
- * Tells a line of a work: its formula and numbers agree in the units that the core reckons in, so each figure keeps its
+ * Tells a line of a work: its formula and numbers agree in the units that the core calculates in, so each figure keeps its
  * own, with the reader's measure after it where that is another.
  *
  * @example tellWork(msg`= ${6300} + ${49} = ${amount(6349, 'mm', 0)}`) // "= 6300 + 49 = 6 349 mm (249.96 in)"

@@ -7,7 +7,7 @@ const partOf = (part: Part) => (typeof part === 'object' ? tell(part) : part);
  * Says something to the reader in their language: the tag of every text that a person sees. The English in the code is
  * the message; what a language says for it stands in `words/`. A message that a language lacks is said in English.
  *
- * Where one English message means two things, what follows a ‖ tells them apart and is not said.
+ * Where one English message means two things, what follows a ‖ tells them apart and is not shown.
  *
  * @param parts inserted as they are, a number with the reader's decimal mark, a message told; one that is absent is left
  *   out

@@ -34,7 +34,7 @@ export function useHunt(hunt: () => Hunt | undefined) {
     return own ? huntFindings(own) : [];
   });
 
-  /** The cable to make anew: that of the worst piece. */
+  /** The cable to make again: that of the worst piece. */
   const guilty = computed(() => {
     const own = hunt();
     const top = found.value?.named[0];
@@ -42,7 +42,7 @@ export function useHunt(hunt: () => Hunt | undefined) {
     return piece && top ? { piece, top } : null;
   });
 
-  /** Makes the cable of a piece anew in the hunt's job, or in a new one, and goes there. */
+  /** Makes the cable of a piece again in the hunt's job, or in a new one, and goes there. */
   function remake(piece: Piece): void {
     const hunted = hunt();
     if (!hunted) return;

@@ -34,7 +34,7 @@ export interface Meter {
     said: Said | null;
     sentence: string;
     trouble: Trouble;
-    /** What the instrument in hand tells apart, in the unit of its kind. */
+    /** What the instrument in hand resolves, in the unit of its kind. */
     resolution: number;
   };
   readonly choose: (what: string, own?: OwnInstrument) => Promise<void>;
@@ -190,7 +190,7 @@ function createMeter(kind: InstrumentKind): Meter {
         const hear = (said: Said) => {
           told(said);
           if (said.kind !== 'value') {
-            // What comes after trouble is judged afresh: no figure is put together across it.
+            // What comes after trouble is judged again: no figure is put together across it.
             values.length = 0;
             return;
           }

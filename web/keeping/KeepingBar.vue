@@ -38,7 +38,7 @@ const { height } = useElementSize(bar);
 watchEffect(() => document.documentElement.style.setProperty('--bar', `${height.value}px`));
 const isPaper = computed(() => String(route.name ?? '').startsWith('print'));
 const isPutAway = ref(false);
-/** What went wrong last, until it is put away; what a part says in its own place is not said again. */
+/** What went wrong last, until it is put away; what a part says in its own place is not repeated. */
 const seen = ref('');
 const fault = computed(() => {
   const [last] = faults.value;

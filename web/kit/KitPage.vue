@@ -34,7 +34,7 @@ const { plans, solving, seconds, isBroken, cancel, solve } = useCutPlan(
   () => rules.value,
 );
 const kit = computed(() => kitOf(made.value, bench.shop));
-/** Making is held against buying for all of them, made already or not. */
+/** Making is compared with buying for all of them, made already or not. */
 const wholeKit = computed(() =>
   kitOf(
     made.value.map((own) => ({ ...own, cable: { ...own.cable, done: [] } })),

@@ -37,7 +37,7 @@ function set(change: Partial<QuoteTerms>): void {
     if (own) own.quote = { ...NO_TERMS, ...own.quote, ...change };
   });
 }
-/** By the bench's own clock, over every job of the shop; else as the shop reckons. */
+/** By the bench's own clock, over every job of the shop; else as the shop calculates. */
 const reckoned = computed(() => job.makeOrBuy ?? UNTYPED);
 const times = computed(() => benchTimes(bench.jobs));
 const time = computed(() =>

@@ -13,7 +13,7 @@ import { useShelf } from './useShelf.ts';
 import { say } from '../../core/words/say.ts';
 
 /**
- * What else is counted on the shelf: what this kit takes, and what is to be kept there. A count entered anew is kept beside
+ * What else is counted on the shelf: what this kit takes, and what is to be kept there. A count entered again is kept beside
  * the one before it; a lug and a sleeve have their price in the tool case.
  */
 const { kit } = defineProps<{ kit: Kit }>();

@@ -17,7 +17,7 @@ import TextField from '../ui/TextField.vue';
 import { say } from '../../core/words/say.ts';
 import { dayText } from '../../core/words/measures.ts';
 
-/** One cable of the log: its records, what it is due for, its keywords, and what was put right about it. */
+/** One cable of the log: its records, what it is due for, its keywords, and what was corrected about it. */
 const { entry } = defineProps<{ entry: LogEntry }>();
 defineEmits<{ close: [] }>();
 
@@ -70,7 +70,7 @@ function addKeyword(): void {
 }
 const dropKeyword = (word: string) =>
   replace((own) => ({ ...own, keywords: own.keywords.filter((other) => other !== word) }), 'keyword');
-/** All that was put right: facts, and readings struck out for another. */
+/** All that was corrected: facts, and readings struck out for another. */
 const history = computed(() =>
   [
     ...cable.value.corrections.map(({ at, by, what, was, now: to, why: because }) => ({

@@ -22,7 +22,7 @@ const others = computed(() => {
   const job = bench.jobById(jobId);
   return (job ? peopleOf(job) : []).filter((name) => name !== prefs.person).slice(0, 8);
 });
-/** Its own while it is typed: the page is drawn anew each second. */
+/** Its own while it is typed: the page is drawn again each second. */
 const typed = ref('');
 function sign(name: string): void {
   const said = name.trim();

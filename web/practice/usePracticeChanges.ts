@@ -11,7 +11,7 @@ const ASKED = QUESTIONS.reduce((sum, { answers }) => sum + answers.length - 1, 0
 
 /**
  * What each other answer would change on a job, found one by one by a worker. A change of job or practice begins
- * anew, and what was under way is dropped.
+ * again, and what was under way is dropped.
  */
 export function usePracticeChanges(asked: () => { job: Job; shop: Shop } | null) {
   const changes = shallowRef<ReadonlyMap<string, PracticeChange>>(new Map());

@@ -76,7 +76,7 @@ function single(): void {
   active.value = 'first';
 }
 
-/** An end that the lab was opened for says what its sample measured, until it is said otherwise. */
+/** An end that the lab was opened for says what its sample measured, until it is given otherwise. */
 function sawnAtFirst(): Sawn {
   const cable = bench.jobById(jobId)?.cables.find(({ id }) => id === asked('cable'));
   const end = END_NAMES.find((name) => name === asked('end'));
@@ -92,7 +92,7 @@ function sawnAtFirst(): Sawn {
   };
 }
 const sawn = ref<Record<'first' | 'second', Sawn>>({ first: sawnAtFirst(), second: sawnAtFirst() });
-/** What the picture in a slot was sawn from, as far as it is said. */
+/** What the picture in a slot was sawn from, as far as it is given. */
 const sawnCrimpOf = (which: 'first' | 'second') => {
   const { lugId, flats, strandMm } = sawn.value[which];
   const lug = bench.shop.lugs.find(({ id }) => id === lugId);

@@ -63,7 +63,7 @@ watch(
   { immediate: true, flush: 'post' },
 );
 
-/** Corners as they are moved; measured anew when they are let go. */
+/** Corners as they are moved; measured again when they are let go. */
 const moved = ref<Outline | null>(null);
 watch(
   () => section,

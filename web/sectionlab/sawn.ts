@@ -1,6 +1,6 @@
 import type { CableKind } from '../../core/model/shop.ts';
 
-/** What a section was sawn from, as far as it is said. */
+/** What a section was sawn from, as far as it is given. */
 export interface Sawn {
   /** The end it is kept with, "cable.A"; empty where it is kept as a trial. */
   readonly with: string;

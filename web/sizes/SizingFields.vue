@@ -8,7 +8,7 @@ import QuantityField from '../ui/QuantityField.vue';
 import SegmentedField from '../ui/SegmentedField.vue';
 import { say } from '../../core/words/say.ts';
 
-/** What is to be least, and what is asked of all sizes together. */
+/** What is to be least, and what is required of all sizes together. */
 const { sizing, states } = defineProps<{ sizing: Sizing; states: System['states'] }>();
 const emit = defineEmits<{
   change: [part: Partial<Sizing>];

@@ -123,7 +123,7 @@ function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
   try {
     files = unzipSync(bytes, {
       filter: ({ name, size, originalSize }) => {
-        // Packed anew by hand, a zip may name its folders as well.
+        // Packed again by hand, a zip may name its folders as well.
         if (FOLDER.test(name) && originalSize === 0) return false;
         if (!NAME.test(name)) bad ||= name;
         if (names.has(name)) twice ||= name;
@@ -154,7 +154,7 @@ function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
  * Reads a backup. Nothing is half read: the answer is everything, or one sentence saying why not. Every entry is held
  * against its checksum, and counts and ids against the manifest, before anything of it is used.
  *
- * @param step told of each entry that was held against its checksum
+ * @param step told of each entry that was compared with its checksum
  */
 export async function readBackup(
   bytes: Uint8Array,

@@ -18,7 +18,7 @@ export const usePrefs = defineStore('prefs', () => {
   function open(kept: Prefs, isKept: boolean): void {
     mayWrite = isKept;
     takeIn(kept);
-    // Asked for each figure: what is drawn of it is drawn anew when a measure changes.
+    // Asked for each figure: what is drawn of it is drawn again when a measure changes.
     measureBy(() => prefs.value);
     watch(prefs, (value) => void (mayWrite && savePrefs({ ...value }).catch(() => {})), { deep: true });
     watch(isDark, (dark) => document.documentElement.classList.toggle('dark', dark), { immediate: true });

@@ -28,7 +28,7 @@ export const useUpdates = defineStore('updates', () => {
     await Promise.all([bench.save(), flushDrafts()]);
     await begin?.();
   }
-  /** Saves, and loads this page anew. */
+  /** Saves, and loads this page again. */
   async function reload(): Promise<void> {
     await Promise.all([bench.save(), flushDrafts()]);
     location.reload();

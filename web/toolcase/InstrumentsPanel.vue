@@ -19,7 +19,7 @@ import LineFields from './LineFields.vue';
 import AddButton from '../ui/AddButton.vue';
 import { say } from '../../core/words/say.ts';
 
-/** The measuring instruments owned: what each tells apart, until when it is calibrated, and how it speaks. */
+/** The measuring instruments owned: what each resolves, until when it is calibrated, and how it speaks. */
 const bench = useBench();
 const kinds = INSTRUMENT_KINDS.map((kind) => ({
   value: kind,
@@ -47,7 +47,7 @@ const remove = (id: string) =>
   bench.edit(say`remove an instrument`, (draft) => {
     draft.shop.instruments = draft.shop.instruments.filter((instrument) => instrument.id !== id);
   });
-/** What its sheet says it may be off by; what is not given of it is as usual for its kind. */
+/** What its sheet gives it may be off by; what is not given of it is as usual for its kind. */
 const setAccuracy = ({ id, kind, accuracy }: Instrument, part: Partial<Accuracy>) =>
   edit(id, say`accuracy`, (own) => {
     own.accuracy = { ...INSTRUMENTS[kind].accuracy, ...accuracy, ...part };

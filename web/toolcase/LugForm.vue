@@ -46,7 +46,7 @@ function setMm(key: Dimension, mm: number): void {
     own.measured = true;
   });
 }
-/** The smallest step a calliper tells apart, mm: a bore stays inside its outside by so much. */
+/** The smallest step a calliper resolves, mm: a bore stays inside its outside by so much. */
 const STEP = 0.1;
 const dimensions = computed<readonly (readonly [Dimension, string, number, number])[]>(() => [
   ['boreMm', say`Bore`, 1, lug.outerMm - STEP],

@@ -18,7 +18,7 @@ export function madeSheet(made: MadeEnd, view: View): EndSheet {
   const front = asked.lug.studToBarrelMm + made.sleeveFrontMm;
   return {
     name: 'A',
-    // An end of the training lies straight: what is asked of it is the crimp.
+    // An end of the training lies straight: what is required of it is the crimp.
     lug: drawnLug({ ...asked.lug, holeMm: made.holeMm, angleDeg: 0, offsetMm: 0 }),
     angleDeg: 0,
     crimps: made.crimps.map(({ fromMouthMm, acrossFlatsMm }) => ({

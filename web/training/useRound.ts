@@ -56,7 +56,7 @@ export function useRound(asked: () => { level: Level; round: number }) {
     void save();
   }
 
-  /** Whose result it is: the person at the bench unless said otherwise. */
+  /** Whose result it is: the person at the bench unless given otherwise. */
   function sign(name: string): void {
     prefs.person = name;
     kept.value.by = name.trim();

@@ -56,7 +56,7 @@ function setCurrency(currency: string): void {
   });
 }
 
-/** The language is the one thing that is had by loading anew. */
+/** The language is the one thing that is had by loading again. */
 async function take(): Promise<void> {
   const mark = decimal.value;
   try {

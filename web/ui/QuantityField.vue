@@ -27,13 +27,13 @@ const {
 } = defineProps<{
   label: string;
   kind: QuantityKind;
-  /** In the kind's base unit; null where nothing is said. */
+  /** In the kind's base unit; null where nothing is given. */
   modelValue: number | null;
   least: number;
   most: number;
   decimals?: number;
   hint?: string;
-  /** What holds while nothing is said. */
+  /** What holds while nothing is given. */
   placeholder?: string;
   optional?: boolean;
   /** Another unit of the kind to read and write it in; `decimals` are of that unit. */

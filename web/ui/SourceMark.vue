@@ -2,7 +2,7 @@
 import type { Provenance } from '../../core/finding/finding.ts';
 import { say } from '../../core/words/say.ts';
 
-/** Where a figure that was just taken came from; nothing is said of one that was typed. */
+/** Where a figure that was just taken came from; nothing for one that was typed. */
 defineProps<{ source: Provenance }>();
 </script>
 

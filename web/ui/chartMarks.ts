@@ -40,7 +40,7 @@ export const uprightLine = ({ ctx, chartArea }: Field, x: number, stroke: Stroke
     ctx.lineTo(x, chartArea.bottom);
   });
 
-/** A band of the field, px; to its edges where nothing is said. */
+/** A band of the field, px; to its edges where nothing is given. */
 export function band(
   { ctx, chartArea }: Field,
   edges: Partial<Pick<ChartArea, 'left' | 'top' | 'bottom'>>,

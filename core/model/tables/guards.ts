@@ -11,7 +11,7 @@ export interface GuardFacts {
 
 /**
  * Guards for places where a cable rubs. A ground that wears through touches what it is bolted to anyway; a live conductor
- * feeds a short, so it wants a sheath. Lengths are customary. Confidence: low to medium.
+ * feeds a short, so it needs a sheath. Lengths are customary. Confidence: low to medium.
  */
 export const GUARDS = {
   'slit hose': { title: msg`slit hose`, isSheath: true, cutMm: 300 },

@@ -2,7 +2,7 @@ import { type Message, msg } from '../../words/message.ts';
 
 /**
  * Kinds of measuring instrument at a cable bench, the unit in which a reading of each is kept, and what a common one
- * of its kind can tell apart.
+ * of its kind can resolve.
  *
  * Source: what such instruments commonly state of themselves. Confidence: medium; the instrument's own sheet governs.
  */

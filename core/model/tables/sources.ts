@@ -30,7 +30,7 @@ export const CUSTOMARY_MILLIOHM = 1;
 export const CUSTOMARY_CHASSIS_MILLIOHM = 2;
 
 /**
- * A cold engine asks more amps, a cold lead battery gives fewer: times those at 27 °C. Source: handbook. Confidence: low.
+ * A cold engine draws more amps, a cold lead battery gives fewer: times those at 27 °C. Source: handbook. Confidence: low.
  */
 export const COLD_CRANKING = [
   { atC: 27, asks: 1, gives: 1 },

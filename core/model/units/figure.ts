@@ -2,7 +2,7 @@ import { digits, THIN } from '../../words/numerals.ts';
 import { measured, type Measured } from '../../words/measures.ts';
 import { say } from '../../words/say.ts';
 
-/** Units that a figure inside the core may carry. What is written for the reader goes by the reader's measures. */
+/** Units that a figure inside the core may carry. What is written for the reader follows the reader's measures. */
 export type Unit =
   | ''
   | '%'

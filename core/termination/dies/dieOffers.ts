@@ -17,7 +17,7 @@ import {
 import { type Learned, ownTrials, type OwnTrials } from './learned.ts';
 import { type CaseDie, type Place, type ToolCase, whyUnfit } from './toolCase.ts';
 
-/** A die in the case, held against a lug and its conductor: as predicted, and as its trials corrected it. */
+/** A die in the case, compared with a lug and its conductor: as predicted, and as its trials corrected it. */
 export interface DieOffer extends Compaction {
   readonly die: Die;
   readonly tool: Tool;

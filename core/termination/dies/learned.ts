@@ -83,7 +83,7 @@ export function learn(die: Die, trials: readonly Trial[], lugs: readonly Lug[]):
   };
 }
 
-/** Two lugs that a die cannot tell apart: the hole and the palm are no matter to it. */
+/** Two lugs that are the same to a die: the hole and the palm are no matter to it. */
 export const sameBarrel = (a: Lug, b: Lug) =>
   a.boreMm === b.boreMm && a.outerMm === b.outerMm && a.barrelMm === b.barrelMm;
 

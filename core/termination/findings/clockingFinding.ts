@@ -5,7 +5,7 @@ import type { EndSubject } from '../endSubject.ts';
 
 import { term } from '../../words/terms.ts';
 
-/** Whether the angle between the palms can still be put right once both lugs are on. */
+/** Whether the angle between the palms can still be corrected once both lugs are on. */
 export function clockingFindings({ cable, conductor, ends, cutMm }: EndSubject): Finding[] {
   if (cutMm === null) return [];
   const betweenMm = Math.max(0, cutMm - (ends.A.stripMm ?? 0) - (ends.B.stripMm ?? 0));

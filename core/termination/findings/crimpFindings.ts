@@ -16,7 +16,7 @@ import { wallMm2 } from '../lugs/lugOnCable.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
 import { bandSays, packingSays } from '../dies/packingSays.ts';
 
-/** A die held against its lug: packing, compaction, and whether the crimps fit the barrel. */
+/** A die compared with its lug: packing, compaction, and whether the crimps fit the barrel. */
 export function crimpFindings(end: ResolvedEnd, lug: Lug): Finding[] {
   const { die } = end;
   if (!die) return [noDie(end, lug)];

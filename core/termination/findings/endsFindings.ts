@@ -15,7 +15,7 @@ import { sleeveUse } from './sleeveUse.ts';
 import { stackFindings } from './stackFindings.ts';
 import { strandsFindings } from './strandsFinding.ts';
 
-/** Everything one end is held against, with its work. */
+/** Everything one end is compared with, with its work. */
 export function endFindings(name: EndName, subject: EndSubject): Finding[] {
   const { cable, ends, conductor, shop, stacks } = subject;
   const end = ends[name];

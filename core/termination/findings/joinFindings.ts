@@ -13,7 +13,7 @@ import { sleeveWindow } from '../sleeves/sleeve.ts';
 
 import { term } from '../../words/terms.ts';
 
-/** What a join is held against before it is made: its connector, its die, its sleeve. */
+/** What a join is compared with before it is made: its connector, its die, its sleeve. */
 export function joinFindings(join: ResolvedJoin, finishedMm: number, cable: Pick<Cable, 'done'>): Finding[] {
   const { connector } = join;
   if (!connector) return [noConnector(join)];

@@ -21,7 +21,7 @@ import type { EndConductor, ResolvedEnd } from '../resolveEnd.ts';
 import { asideMm, isStraight, reachMm } from '../lugs/palmAngle.ts';
 import { term } from '../../words/terms.ts';
 
-/** A lug held against its cable and its stud. */
+/** A lug compared with its cable and its stud. */
 export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor, run: Run): Finding[] {
   const onStud =
     end.meets.kind === 'stud' ? [clearanceFinding(end, lug, end.meets.stud), webFinding(end, lug)] : [];

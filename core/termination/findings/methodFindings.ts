@@ -77,7 +77,7 @@ function creeps(end: ResolvedEnd): Finding {
   );
 }
 
-/** Solder softens long before it melts: what the conductor reaches is held against it. */
+/** Solder softens long before it melts: what the conductor reaches is compared with it. */
 function softens(end: ResolvedEnd, { at }: EndSubject): Finding {
   const hottest = hottestC(at);
   const facts = {

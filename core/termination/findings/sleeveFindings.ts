@@ -11,7 +11,7 @@ import { whyNoSleeve } from '../sleeves/sleeveOffers.ts';
 /** Sleeve on the jacket must be at least this many jacket diameters. Shop practice. */
 const LEAST_ON_JACKET = 1.5;
 
-/** A sleeve held against what it passes, grips and covers; or why there is none. */
+/** A sleeve compared with what it passes, grips and covers; or why there is none. */
 export function sleeveFindings(
   end: ResolvedEnd,
   conductor: EndConductor,

@@ -13,7 +13,7 @@ const LIMIT_G_PER_CM3 = 8.75;
 const WATER_G_PER_CM3 = 0.998;
 /** A lug is not quite its drawing: roundings, the neck, the chamfer, as a share of its volume. */
 const SHAPE_SHARE = 0.04;
-/** What a small scale tells apart where nothing is said, g. */
+/** What a small scale resolves where nothing is given, g. */
 export const USUAL_SCALE_G = 0.1;
 
 /** What tests of a lug say of its metal, and how they came to it. */

@@ -22,7 +22,7 @@ export type CoolingLug = Pick<
  * Source: cooling of a lump in air. Confidence: low; a hand near it says more.
  *
  * @param fromC how hot it was
- * @param toC how far it must cool; until it can be held where not said
+ * @param toC how far it must cool; until it can be held where not given
  * @example coolSeconds(heavy70, 70, 215) // some ten minutes
  */
 export function coolSeconds(lug: CoolingLug, copperMm2: number, fromC: number, toC = TOUCH_C): number {

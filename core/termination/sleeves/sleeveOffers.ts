@@ -4,7 +4,7 @@ import type { HousePractice } from '../../model/housePractice.ts';
 import { type Message, amount, msg, numeral } from '../../words/message.ts';
 import { grips, passes, type SleeveTask, sleeveWindow } from './sleeve.ts';
 
-/** A sleeve in the drawer, held against its task. */
+/** A sleeve in the drawer, compared with its task. */
 export interface SleeveOffer {
   readonly sleeve: Sleeve;
   readonly passes: boolean;
@@ -27,7 +27,7 @@ export function sleeveOffer(
   };
 }
 
-/** Sleeves by supplied bore, each held against the task. */
+/** Sleeves by supplied bore, each compared with the task. */
 export function sleeveOffers(
   sleeves: readonly Sleeve[],
   task: SleeveTask,

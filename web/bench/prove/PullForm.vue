@@ -34,7 +34,7 @@ const meter = meterOf('scale');
 const specimen = useSpecimen();
 const on = ref<'cable' | 'sample'>('cable');
 const copperMm2 = computed(() => work.choice.taken.at.copperMm2);
-/** So much that the reading can be told from what must be held. */
+/** So much that the reading can be separated from what must be held. */
 const target = computed(() =>
   forceToPull(
     on.value === 'cable'

@@ -75,7 +75,7 @@ function strike(): void {
   striking.value = null;
   why.value = '';
 }
-/** A mistyped figure is put right: the old reading stays, struck through, with who and why. */
+/** A mistyped figure is corrected: the old reading stays, struck through, with who and why. */
 function correct(): void {
   const id = correcting.value;
   const value = right.value;

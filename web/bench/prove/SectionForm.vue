@@ -9,7 +9,7 @@ import QuantityField from '../../ui/QuantityField.vue';
 import type { TakeReading } from './readings.ts';
 import { say } from '../../../core/words/say.ts';
 
-/** A crimp made alike and sawn: its picture is measured in the section lab, or its air is typed. */
+/** A crimp made in the same way and sawn: its picture is measured in the section lab, or its air is typed. */
 const { name, cable, jobId, record } = defineProps<{
   name: EndName;
   cable: Cable;
@@ -18,7 +18,7 @@ const { name, cable, jobId, record } = defineProps<{
 }>();
 
 const air = ref<number | null>(null);
-/** The sample is taken to be as wide as this end's own last crimp, until it is said otherwise. */
+/** The sample is taken to be as wide as this end's own last crimp, until it is given otherwise. */
 const flats = ref<number | null>(countingReadings(cable, 'across-flats', name).at(-1)?.valueMm ?? null);
 const problem = ref('');
 const place = computed(() => ({

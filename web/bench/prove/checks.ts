@@ -14,7 +14,7 @@ export interface CheckRow {
   readonly kind?: InstrumentKind;
   /** The finding it stands for; it is there once the check is asked or read. */
   readonly findingId: string;
-  /** Taken when in doubt, or where the shop asks it. */
+  /** Taken when in doubt, or where the shop requires it. */
   readonly further: boolean;
 }
 
