@@ -254,7 +254,7 @@ test('the map: a cell is worked, a trial corrects it visibly, and taking it out 
   await expect(detail).toContainText('c = (A');
   await expect(detail.getByTestId('corrected')).toBeHidden();
   await detail.getByRole('button', { name: 'Record the trial' }).click();
-  await expect(detail.getByRole('alert')).toContainText('Say who');
+  await expect(detail.getByRole('alert')).toContainText('Enter who');
   await app.type('Tested by', 'R. Alder');
   await detail.getByRole('button', { name: 'Record the trial' }).click();
   await expect(detail.getByRole('alert')).toContainText('at least the across flats');

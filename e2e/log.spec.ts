@@ -72,10 +72,10 @@ test('what was written down wrong is put right, and the old wording stays', asyn
   await app.choose('What', 'to, end B');
   await detail.getByLabel('It should say').fill('Isolator 2');
   await detail.getByRole('button', { name: 'Correct it' }).click();
-  await expect(detail.getByRole('alert')).toContainText('Say who');
+  await expect(detail.getByRole('alert')).toContainText('Enter who');
   await app.type('Corrected by', 'R. Pell');
   await detail.getByRole('button', { name: 'Correct it' }).click();
-  await expect(detail.getByRole('alert')).toContainText('Say why');
+  await expect(detail.getByRole('alert')).toContainText('Enter why');
   await detail.getByLabel('Why it was wrong').fill('there are two of them');
   await detail.getByRole('button', { name: 'Correct it' }).click();
   await expect(detail).toContainText('was “Isolator”, now “Isolator 2”');

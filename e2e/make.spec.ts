@@ -37,7 +37,7 @@ test('what the work itself asks cannot be gone past; a judgement can, with a rea
   await gate(page)
     .getByRole('button', { name: /^Go past, and/ })
     .click();
-  await expect(page.getByRole('alert')).toContainText('Say why');
+  await expect(page.getByRole('alert')).toContainText('Enter why');
   await gate(page).getByLabel('Why it may be overridden').fill('cut to the old cable');
   await gate(page)
     .getByRole('button', { name: /^Go past, and/ })
@@ -126,7 +126,7 @@ test('a figure is judged as it is typed, kept as a reading, and Space goes on', 
   await flats.fill('wide');
   await expect(page.getByText('is not a number')).toBeVisible();
   await flats.fill('12,9');
-  await expect(page.getByText('the die did not shut')).toBeVisible();
+  await expect(page.getByText('Larger than the die')).toBeVisible();
   await flats.fill('12.2');
   await expect(page.getByText('under the limit')).toBeVisible();
   await page.getByRole('button', { name: 'More' }).click();

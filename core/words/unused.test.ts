@@ -15,7 +15,18 @@ const INSTEAD: readonly (readonly [pattern: RegExp, write: string])[] = [
   [/comes back by/i, 'return path'],
   [/guards it\b/i, 'protects the cable'],
   [/for ever\b/i, 'continuously'],
-
+  [/\breckon/i, 'calculated, used'],
+  [/\bstand-in\b/i, 'simulated'],
+  [/\bledger\b/i, 'checks'],
+  [/\bmade alike\b/i, 'identical'],
+  [/\bmend(ed|ing)?\b/i, 'repair'],
+  [/\b(anew|afresh)\b/i, 'again'],
+  [/\bheld against\b/i, 'compared with'],
+  [/\bgone by\b/i, 'replaced by'],
+  [/\blooked at\b/i, 'inspected, checked'],
+  [/\b(is|are|was) asked\b/i, 'required'],
+  [/^Say (who|why|what|where|when|which|how)\b/i, 'Enter'],
+  [/\btake \{0\} (out|off)\b/i, 'remove'],
   [/bolted to what stands/i, 'terminal rating'],
 ];
 

@@ -27,7 +27,7 @@ export const PROVE_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Who is working`,
-    say`The name of whoever makes this cable. It stands in the record beside every step; trends and recalls can be asked for by it.`,
+    say`The name of whoever makes this cable. It stands in the record beside every step; trends and recalls can be filtered by it.`,
   ],
   [
     say`Who is measuring`,
@@ -242,7 +242,7 @@ export const PROVE_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Inspected today: what was found`,
-    say`What you see on the fitted cable: colour of the lug, warmth, looseness, chafe, green copper. Nothing found is also a finding: write that.`,
+    say`What you see on the fitted cable: colour of the lug, heat marks, looseness, chafe, green copper. Nothing found is also a finding: write that.`,
   ],
   [
     say`Condition`,

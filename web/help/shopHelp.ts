@@ -126,7 +126,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
   ],
   [
     say`Least bend, in diameters`,
-    say`The tightest bend it takes lying still, measured at its middle, in outside diameters: by its sheet, else 6, or 4 for fine welding strands. Where it flexes more is asked by itself.`,
+    say`The tightest bend it takes lying still, measured at its middle, in outside diameters: by its sheet, else 6, or 4 for fine welding strands. Where it flexes, more is required automatically.`,
   ],
   [
     say`Outside of ${ANY}`,
@@ -441,7 +441,7 @@ export const SHOP_HELP: readonly HelpEntry[] = [
   [say`Sawn by`, say`The name of whoever sawed and photographed the sample. It stands with the result.`],
   [
     say`Picture`,
-    say`Which photograph is looked at. A second one, of the same section polished again or from the other side, shows how far the result may be trusted.`,
+    say`Which photograph is shown. A second one, of the same section polished again or from the other side, shows how far the result may be trusted.`,
   ],
   [
     say`Measured with`,

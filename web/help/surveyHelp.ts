@@ -26,7 +26,7 @@ export const SURVEY_HELP: readonly HelpEntry[] = [
   [say`Stud of end ${ANY}`, say`Measure the stud, not the hole of the old lug: that may be the wrong one.`],
   [
     say`end ${ANY} inspected`,
-    say`Tick it once you have looked at this end, also where nothing is wrong: what nobody looked at is not known to be sound.`,
+    say`Tick it once you have inspected this end, also where nothing is wrong: what nobody inspected is not known to be sound.`,
   ],
   [
     say`Note on the old cable`,

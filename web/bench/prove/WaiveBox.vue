@@ -61,7 +61,7 @@ function takeBack(): void {
   <ModalBox :open="isOpen" :title="say`Waive ${subject}`" @close="isOpen = false">
     <p class="mb-3">
       {{
-        say`It stays not proved, on screen, on paper and in the record, with your name and reason beside it. Work done again on the end requires it afresh.`
+        say`It stays not proved, on screen, on paper and in the record, with your name and reason beside it. Work done again on the end requires it again.`
       }}
     </p>
     <TextField
