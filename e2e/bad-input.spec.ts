@@ -40,7 +40,7 @@ test.describe('a bad file is refused in one sentence and changes nothing', () =>
         await app.import(contents);
         const refused = page.getByRole('dialog', { name: 'Nothing was imported' });
         await expect(refused).toContainText(sentence);
-        await page.getByRole('button', { name: 'OK' }).click();
+        await page.getByRole('button', { name: 'OK', exact: true }).click();
         await expect(refused).toBeHidden();
       });
     }

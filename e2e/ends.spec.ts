@@ -63,7 +63,7 @@ test('a stud shared with others: stacked, reordered, too short, too many', async
     await app.type('What else is on the stud at B', what);
   }
   await expect(row(app, /Lugs on the stud/)).toContainText('fails');
-  await panel.getByRole('button', { name: 'take horn off' }).click();
+  await panel.getByRole('button', { name: 'remove horn' }).click();
   await expect(row(app, /Lugs on the stud/)).not.toContainText('fails');
   await app.type('What else is on the stud at B', 'bilge pump');
   await expect(page.getByRole('alert')).toHaveText('That is already on it.');

@@ -46,7 +46,7 @@ test('from an empty job to a reading with the keyboard alone', { tag: '@journey'
   await tabTo(page, /^Length along the route/);
   await page.keyboard.type('2.4 m');
   await page.keyboard.press('Enter');
-  await expect(app.ledger).toContainText('Amps drawn');
+  await expect(app.ledger).toContainText('Current drawn');
   await page.keyboard.press('Escape');
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   for (const [key, stage] of [

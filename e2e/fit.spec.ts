@@ -61,7 +61,7 @@ test('a loaded run is judged, scaled, and marked where stand-ins read it', async
   await expect(run.getByRole('button', { name: /Stud to stud, rated load/ })).toContainText('not proved');
 
   const after = page.getByRole('region', { name: 'After', exact: true });
-  const look = after.getByRole('button', { name: /^Look at it, and tighten to torque/ });
+  const look = after.getByRole('button', { name: /^Inspect it, and tighten to torque/ });
   await expect(look).toContainText('2026-10-25');
   await expect(look).toContainText('overdue');
   await look.click();

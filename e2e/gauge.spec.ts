@@ -164,7 +164,7 @@ test('two side by side, one size up, and a load that no cable can serve', async 
   await app.type('System', '12');
   await app.type('Lowest battery voltage', '11');
   await app.type('Output power', '60 kW');
-  await app.ledger.getByRole('button', { name: /Amps drawn/ }).click();
+  await app.ledger.getByRole('button', { name: /Current drawn/ }).click();
   await expect(app.ledger).toContainText('No current delivers this power through this cable.');
 });
 
@@ -195,7 +195,7 @@ test('house practice decides which schools bind and how much is kept back', asyn
   await app.type('Rating of terminations', '90');
   await page.goBack();
   await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeHidden();
-  await app.ledger.getByRole('button', { name: /By inch table/ }).click();
+  await app.ledger.getByRole('button', { name: /Ampacity, inch table/ }).click();
   await expect(app.ledger).toContainText('0.60 kept back');
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();

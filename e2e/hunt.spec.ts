@@ -192,7 +192,7 @@ test('what is mended is read again, and what was read before is kept', async ({ 
   const fuse = page.getByRole('textbox', { name: 'Millivolts across Fuse', exact: true });
   await fuse.fill('400');
   await fuse.press('Enter');
-  const verdict = page.getByRole('status').filter({ hasText: /wastes|fault|should|read yet/ });
+  const verdict = page.getByRole('status').filter({ hasText: /wastes|fault|should|measured yet/ });
   await expect(verdict).toContainText(/fuse wastes 37\sW/i);
   await expect(verdict).toContainText('Whether anything else loses too much is not shown yet');
   await page.getByRole('button', { name: 'It is repaired' }).click();

@@ -57,7 +57,7 @@ test('a way is drawn as it is typed, and what lies along it governs', async ({ p
   await expect(plan).toContainText('gland, 15');
   await page.getByRole('button', { name: 'Add a chafe point' }).click();
   await expect(plan).toContainText('rubs: an edge');
-  const rubs = app.ledger.getByRole('button', { name: /Rubs: an edge/ });
+  const rubs = app.ledger.getByRole('button', { name: /Chafe: an edge/ });
   // A ground: an edge strip is enough; live, it asks for a sheath.
   await expect(rubs).toContainText('watch');
   await app.choose('Guard 1', 'edge strip');
@@ -70,7 +70,7 @@ test('a way is drawn as it is typed, and what lies along it governs', async ({ p
   await expect(rubs).not.toContainText('fails');
   await expect(plan).toContainText('an edge, guarded');
   await app.type('Support spacing', '900');
-  await expect(app.ledger.getByRole('button', { name: /Supports apart/ })).toContainText('watch');
+  await expect(app.ledger.getByRole('button', { name: /Support spacing/ })).toContainText('watch');
   await app.saved();
   await page.reload();
   await app.unfold();

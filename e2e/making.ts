@@ -61,7 +61,7 @@ export async function measureAll(app: App): Promise<void> {
     await page.getByRole('button', { name: 'Next: pull' }).click();
     await app.type('Pull, one minute', '100 kg');
     await page.getByRole('button', { name: 'Next: look' }).click();
-    await page.getByRole('button', { name: 'OK' }).click();
+    await page.getByRole('button', { name: 'OK', exact: true }).click();
     await page.getByRole('button', { name: 'Record the inspection' }).click();
   }
   await page.getByRole('radio', { name: 'whole cable' }).click();

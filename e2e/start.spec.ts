@@ -60,7 +60,7 @@ test('what else people come with is a press away, and the jobs stand beside it w
   await page.getByRole('button', { name: /^Which die for this lug/ }).click();
   await expect(page).toHaveURL(/\/case$/);
   await page.goBack();
-  await page.getByRole('button', { name: /^Train the eye/ }).click();
+  await page.getByRole('button', { name: /^Train your eye/ }).click();
   await expect(page).toHaveURL(/\/training/);
 });
 

@@ -59,7 +59,7 @@ test(
     await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
     await box.getByRole('button', { name: /^Undo the last change/ }).click();
     await expect(box).toBeHidden();
-    await expect(app.ledger).toContainText('Amps drawn');
+    await expect(app.ledger).toContainText('Current drawn');
     await app.saved();
   },
 );

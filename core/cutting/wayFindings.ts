@@ -67,7 +67,7 @@ function supports(everyMm: number | undefined): Finding[] {
       {
         topic: 'supports',
         stage: 'run',
-        title: msg`Supports apart`,
+        title: msg`Support spacing`,
         value: everyMm,
         unit: 'mm',
         decimals: 0,
@@ -118,7 +118,7 @@ function rubs(rub: Rub, i: number, cable: Cable, kind: CableKind): Finding {
       topic: 'rub',
       part: i + 1,
       stage: 'run',
-      title: msg`Rubs: ${what}`,
+      title: msg`Chafe: ${what}`,
       value: atMm,
       unit: 'mm',
       decimals: 0,

@@ -91,7 +91,7 @@ function peakFinding(assessed: Assessment, worked: DutyAssessment, duty: Duty, k
   const facts = () => surgePeak(assessed, worked, duty, kind);
   if (!cycle)
     return asJudged(
-      stated({ ...facts(), value: null, because: msg`This duty is still being worked out.` }, 'unproved'),
+      stated({ ...facts(), value: null, because: msg`This duty is still being calculated.` }, 'unproved'),
     );
   const remedy = msg`Use a thicker cable, several side by side, or a lighter duty.`;
   if (cycle.meltsAtS !== null) {

@@ -13,7 +13,13 @@ export function runFindings(run: Run, at: Assessment): Finding[] {
 
 function current(run: Run, assessed: Assessment): Finding {
   const { load } = run;
-  const facts = { topic: 'current', stage: 'run', title: msg`Amps drawn`, unit: 'A', decimals: 1 } as const;
+  const facts = {
+    topic: 'current',
+    stage: 'run',
+    title: msg`Current drawn`,
+    unit: 'A',
+    decimals: 1,
+  } as const;
   if (load.kind === 'amps') {
     const isIdle = load.amps === 0 && !run.duty;
     const surgeA = load.amps === 0 ? heaviestStepA(run.duty) : 0;

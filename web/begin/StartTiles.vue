@@ -12,7 +12,7 @@ const TILES = [
   },
   { what: 'die', title: say`Which die for this lug`, note: say`Or what this unmarked die is for` },
   { what: 'drop', title: say`Volts are lost somewhere`, note: say`Find the bad joint in a few probes` },
-  { what: 'eye', title: say`Train the eye`, note: say`Spot the fault in drawn ends` },
+  { what: 'eye', title: say`Train your eye`, note: say`Spot the fault in drawn ends` },
   { what: 'demo', title: say`Look around an example job`, note: say`A canal workboat, half made` },
 ] as const;
 </script>

@@ -193,7 +193,7 @@ const dims = computed(() => {
             />
           </div>
         </template>
-        <span class="pt-1.5 pr-2 text-right text-ink2">{{ say`expected` }}</span>
+        <span class="figure pt-1.5 pr-2 text-right text-ink2">{{ say`expected` }}</span>
         <p
           v-for="(piece, i) in columns"
           :key="piece?.id ?? i"

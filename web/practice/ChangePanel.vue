@@ -16,7 +16,7 @@ defineEmits<{ take: [] }>();
     <h2 class="figure text-[22px] leading-6 font-semibold">{{ tell(answer.title) }}</h2>
     <p class="mt-1 text-[14px]">{{ tell(answer.says) }}</p>
     <p class="figure mt-2 text-[20px] leading-6 font-semibold">
-      {{ change ? changeSays(change, currency) : say`being worked out` }}
+      {{ change ? changeSays(change, currency) : say`calculating` }}
     </p>
     <p v-if="change && change.count > 0" class="note">
       {{ say`Price and weight are for all materials of the job, none from stock.` }}

@@ -55,7 +55,7 @@ const isDesk = useIsDesk();
               v-if="progress < 1"
               class="h-1.5 w-40"
               :value="progress"
-              :aria-label="say`Working out what each answer changes`"
+              :aria-label="say`Calculating what each answer changes`"
             />
           </div>
           <p class="mt-0.5 text-[13.5px]">

@@ -46,7 +46,7 @@ function take(id: string): void {
             <b class="text-teal">{{
               changes.has(answer.id)
                 ? changeSays(changes.get(answer.id) as PracticeChange, currency)
-                : say`being worked out`
+                : say`calculating`
             }}</b>
           </button>
         </li>

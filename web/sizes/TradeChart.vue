@@ -127,7 +127,7 @@ const spoken = computed(
     <h2 class="figure text-[17px] font-semibold">{{ say`What a smaller drop costs` }}</h2>
     <p class="note">
       {{ say`${measure.title}, against the share of its allowed drop that the worst load uses` }}
-      <span v-if="working">{{ say`Still being worked out.` }}</span>
+      <span v-if="working">{{ say`Still being calculated.` }}</span>
     </p>
     <div class="h-[190px]">
       <Line :data="data" :options="options" :plugins="[marks]" :aria-label="spoken" role="img" />
