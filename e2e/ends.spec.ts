@@ -262,8 +262,8 @@ test('the map: a cell is worked, a trial corrects it visibly, and taking it out 
   await app.type('Trial, ears', '0');
   await app.type('Trial, air in the section', '14');
   await detail.getByRole('button', { name: 'Record the trial' }).click();
-  await expect(detail.getByTestId('corrected')).toContainText(/Before its 1 trial.*right.*Now.*open/);
-  await expect(grid.getByRole('gridcell', { name: '35 mm² heavy, die D: open' }).first()).toBeVisible();
+  await expect(detail.getByTestId('corrected')).toContainText(/Before its 1 trial.*right.*Now.*too loose/);
+  await expect(grid.getByRole('gridcell', { name: '35 mm² heavy, die D: too loose' }).first()).toBeVisible();
   await detail.getByRole('button', { name: 'Remove this trial' }).click();
   await expect(detail.getByTestId('corrected')).toBeHidden();
   await grid.focus();

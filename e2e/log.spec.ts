@@ -40,7 +40,7 @@ test(
     await app.choose('Show', 'overdue');
     await app.choose('Order', 'due soonest');
     await expect(rows.nth(1)).toContainText('HB-5');
-    await expect(rows.nth(1)).toContainText('tighten again, overdue');
+    await expect(rows.nth(1)).toContainText('retighten, overdue');
     const download = page.waitForEvent('download');
     await main.getByRole('button', { name: /Add .* due dates to a calendar/ }).click();
     const file = await readFile(await (await download).path(), 'utf8');
@@ -48,7 +48,7 @@ test(
       'vevent',
     );
     const summaries = events.map((own) => new ICAL.Event(own).summary);
-    expect(summaries).toContain('Tighten again HB-5');
+    expect(summaries).toContain('Retighten HB-5');
     expect(summaries).toContain('Replace WN-1');
 
     await rows.filter({ hasText: 'HB-5' }).getByRole('button', { name: 'HB-5' }).click();

@@ -21,7 +21,7 @@ test(
       }
       await page.keyboard.press(i % 2 === 0 ? 'Space' : 'PageDown');
       if (await gate(page).isVisible()) {
-        const list = gate(page).getByRole('button', { name: /gone through, for today/ });
+        const list = gate(page).getByRole('button', { name: /All checked for today/ });
         await list.focus();
         await page.keyboard.press('Enter');
         await page.locator('body').click({ position: { x: 4, y: 400 } });

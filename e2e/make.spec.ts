@@ -35,12 +35,12 @@ test('what the work itself asks cannot be gone past; a judgement can, with a rea
   await expect(gate(page)).toContainText('measured where it will lie');
   await gate(page).getByRole('button', { name: 'Override with a reason' }).click();
   await gate(page)
-    .getByRole('button', { name: /^Go past, and/ })
+    .getByRole('button', { name: /^Override and/ })
     .click();
   await expect(page.getByRole('alert')).toContainText('Enter why');
   await gate(page).getByLabel('Why it may be overridden').fill('cut to the old cable');
   await gate(page)
-    .getByRole('button', { name: /^Go past, and/ })
+    .getByRole('button', { name: /^Override and/ })
     .click();
   await expect(gate(page)).toBeHidden();
   await page.getByRole('link', { name: /All steps/ }).click();
@@ -98,7 +98,7 @@ test('no sleeve is shrunk before the hot-work list of the day, which counts for 
   await page.keyboard.press('Space');
   await expect(gate(page)).toContainText('No fuel vapour');
   await gate(page)
-    .getByRole('button', { name: /gone through, for today/ })
+    .getByRole('button', { name: /All checked for today/ })
     .click();
   await expect(gate(page)).not.toContainText('No fuel vapour');
   await expect(gate(page)).toContainText('ears filed, flats kept');
@@ -115,7 +115,7 @@ test('a caution is large until it is known for the day', async ({ page }) => {
   const caution = page.getByText('Fingers out, eyes covered', { exact: false }).last();
   const size = () => caution.evaluate((element) => parseFloat(getComputedStyle(element).fontSize));
   expect(await size()).toBeGreaterThan(20);
-  await page.getByRole('button', { name: /Got it/ }).click();
+  await page.getByRole('button', { name: /Understood/ }).click();
   await expect.poll(size).toBeLessThan(18);
 });
 

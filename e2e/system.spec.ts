@@ -65,7 +65,7 @@ test(
     const chain = app.field('Add a chain');
     await chain.fill('Bus + · Nonsense · Bank −');
     await chain.press('Enter');
-    await expect(page.getByRole('alert')).toContainText('“Nonsense”: No place is called so.');
+    await expect(page.getByRole('alert')).toContainText('“Nonsense”: No place has that name.');
     await expect(chain).toHaveValue('Bus + · Nonsense · Bank −');
 
     await chain.fill('Bu');
@@ -121,7 +121,7 @@ test('places and states are changed by hand; a place deleted asks about its cabl
   await app.type('Thruster', '0');
   await states.getByRole('switch', { name: 'Isolator' }).click();
   await states.getByRole('button', { name: 'Done' }).click();
-  await expect(page.getByRole('radio', { name: /^Towing held/ })).toBeChecked();
+  await expect(page.getByRole('radio', { name: /^Towing continuous/ })).toBeChecked();
   await expect(onSheet(app, /^Isolator, open/)).toBeVisible();
   await expect(onDiagram(app, 'TH-1')).toHaveAttribute('aria-label', /0\.0 A/);
   await app.saved();

@@ -296,7 +296,7 @@ describe('when a fitted cable is due', () => {
   test('each day says in words what is due, and opens to how it came about', () => {
     const [tighten, look] = duesOf(fitted, practice);
     expect([tighten, look].map((due) => due && dueSays(due)).map(tell)).toEqual([
-      'tighten both studs again',
+      'retighten both studs',
       'inspect it, and tighten to torque',
     ]);
     expect(tighten?.work.substituted.map(tell)).toEqual(['2026-03-04 + 30 days = 2026-04-03']);

@@ -22,7 +22,7 @@ export interface Due {
 }
 
 const SAYS: Readonly<Record<Due['what'], Message>> = {
-  'tighten again': msg`tighten both studs again`,
+  'tighten again': msg`retighten both studs`,
   'look again': msg`inspect it, and tighten to torque`,
   replace: msg`replace the get-you-home repair`,
 };

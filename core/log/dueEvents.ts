@@ -13,7 +13,7 @@ export interface DueEvent {
 }
 
 const TITLES = {
-  'tighten again': say`Tighten again`,
+  'tighten again': say`Retighten`,
   'look again': say`Inspect`,
   replace: say`Replace`,
 } as const;

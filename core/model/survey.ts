@@ -9,7 +9,7 @@ import { id, mm, moment, name, text } from './text.ts';
 export const OLD_END_MARKS = {
   green: msg`green or black copper`,
   loose: msg`loose`,
-  mismatched: msg`lug and cable of unlike sizes`,
+  mismatched: msg`lug and cable sizes do not match`,
   'temporary clamp': msg`temporary clamp`,
   'strands cut': msg`strands cut down to fit`,
   'wrong hole': msg`wrong hole for its stud`,

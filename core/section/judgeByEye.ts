@@ -5,7 +5,7 @@ import { hexagonMm2, packingFromVoid } from '../termination/dies/dieOnLug.ts';
 import type { DrawnSection } from './draw.ts';
 
 /** What a section may look like to the eye. */
-export const LOOKS = { holds: msg`packed`, watch: msg`a little air`, fails: msg`open` } as const;
+export const LOOKS = { holds: msg`packed`, watch: msg`a little air`, fails: msg`too loose` } as const;
 export type Look = keyof typeof LOOKS;
 
 /** How a drawn section really is: its packing and what that is called. */

@@ -102,7 +102,7 @@ export function totalFinding(key: TotalKey, found: Together, view: SystemView): 
   const ways: readonly (readonly [Message, Totals | null])[] = [
     [msg`together`, together],
     [msg`each by its share of the length`, alone],
-    [msg`as the job has it`, now],
+    [msg`as in the job`, now],
   ];
   const shown = together ?? now;
   const isOfCables = key === 'copper' || key === 'weight' || key === 'price';
@@ -153,7 +153,7 @@ function leastFinding(found: Together, view: SystemView): SystemFinding {
     substituted: [
       ...(together ? [msg`together ${written(together)}`] : []),
       msg`each by its share of the length ${written(alone)}`,
-      msg`as the job has it ${written(now)}`,
+      msg`as in the job ${written(now)}`,
       ...(together ? [msg`nothing that keeps the limits is under ${amount(bound, unit, decimals)}`] : []),
     ],
     source: msg`a mixed-integer program, proved by branch and bound (HiGHS)`,

@@ -107,7 +107,7 @@ const setSolder = (change: Partial<HousePractice['solder']>) =>
       :decimals="0"
       :hint="say`of use, once it is fitted`"
       @update:model-value="
-        emit('set', say`second tightening`, {
+        emit('set', say`retightening`, {
           service: { ...practice.service, retorqueDays: Math.round($event) },
         })
       "

@@ -63,7 +63,7 @@ const title = computed(() => {
   if (!now) return isWorking.value ? say`Searching for the least …` : say`Nothing chosen yet`;
   if (now.outcome === 'none') return say`No sizes keep every limit`;
   if (now.rows.every(({ stays }) => stays)) return say`Every size stays as it is`;
-  return now.outcome === 'least' ? say`Proved: nothing is less` : say`The best that was found, not proved`;
+  return now.outcome === 'least' ? say`Proved optimal` : say`The best that was found, not proved`;
 });
 const status = computed(
   () =>

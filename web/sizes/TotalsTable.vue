@@ -24,7 +24,7 @@ const rows = computed(() => {
       title: together.isAloneEnough ? say`Each by itself` : say`Each by itself, not enough`,
       totals: together.alone,
     },
-    { key: 'now', title: say`As the job has it`, totals: together.now },
+    { key: 'now', title: say`As in the job`, totals: together.now },
   ];
   const most = Math.max(...all.map(({ totals }) => measured(together.sizing, totals)), 1e-9);
   return all.map((row) => ({ ...row, share: measured(together.sizing, row.totals) / most }));

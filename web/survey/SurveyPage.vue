@@ -82,7 +82,7 @@ function makeNew(chosen: readonly OldCable[]): void {
     <main v-if="job" class="min-w-0 lg:flex lg:min-h-0 lg:flex-col">
       <header class="border-b border-line bg-chalk px-4 py-2.5">
         <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-          <h1 class="figure text-[22px] leading-6 font-semibold">{{ say`Survey of what is there` }}</h1>
+          <h1 class="figure text-[22px] leading-6 font-semibold">{{ say`Survey of the installation` }}</h1>
           <AddButton list="surveyed" :count="olds.length" :filled="olds.length === 0" @add="add">
             {{ say`Add an old cable` }}
           </AddButton>

@@ -106,7 +106,7 @@ const EARS = { none: say`no ears`, slight: say`slight ears`, expect: say`expect 
         </p>
         <p v-if="crimp" class="mb-1">
           {{
-            say`Air ${figure(crimp.voidShare * 100, '%', 1)}, c ${figure(crimp.stretch * 100, '%', 0)}, ${EARS[crimp.ears]}. ${say`${offer.crimpsFit} crimp fits¦${offer.crimpsFit} crimps fit`}.`
+            say`Air ${figure(crimp.voidShare * 100, '%', 1)}, barrel ${figure(crimp.stretch * 100, '%', 0)} longer, ${EARS[crimp.ears]}. ${say`${offer.crimpsFit} crimp fits¦${offer.crimpsFit} crimps fit`}.`
           }}
         </p>
         <p v-else class="mb-1">{{ say`An indent is judged by trial only: pull it or saw it.` }}</p>

@@ -164,7 +164,7 @@ const uncrimped = computed(() =>
       <text class="strong" :x="afterX" y="131" text-anchor="middle">
         <template v-if="crimp">
           {{
-            say`${sized(end.die.parts.acrossFlatsMm, 2)} across flats, c ${figure(crimp.stretch * 100, '%', 0)}`
+            say`${sized(end.die.parts.acrossFlatsMm, 2)} across flats, barrel ${figure(crimp.stretch * 100, '%', 0)} longer`
           }}
         </template>
         <template v-else>{{ say`${sized(end.die.die.acrossFlatsMm)} across the indent` }}</template>
