@@ -7,6 +7,19 @@ const MINUS = '\u2212';
 /** What stands where a formula gave no figure: nothing computed is ever shown as NaN, and nothing throws for it. */
 export const NO_FIGURE = '\u2014';
 
+const formats = new Map<number, Intl.NumberFormat>();
+function formatOf(decimals: number): Intl.NumberFormat {
+  const known = formats.get(decimals);
+  if (known) return known;
+  const format = new Intl.NumberFormat('en', {
+    minimumFractionDigits: decimals,
+    maximumFractionDigits: decimals,
+    signDisplay: 'negative',
+  });
+  formats.set(decimals, format);
+  return format;
+}
+
 /**
  * A number as it is written: fixed decimals after the reader's decimal mark, thousands apart
  * by a thin space, a real minus. {@link NO_FIGURE} for one that is not finite.
@@ -15,12 +28,10 @@ export const NO_FIGURE = '\u2014';
  */
 export function digits(value: number, decimals: number): string {
   if (!Number.isFinite(value)) return NO_FIGURE;
-  const written = Math.abs(value).toFixed(decimals);
-  const sign = value < 0 && Number(written) !== 0 ? MINUS : '';
-  if (Math.abs(value) < 999) return sign + written.replace('.', decimalMark());
-  const [whole = '', fraction] = written.split('.');
-  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN);
-  return `${sign}${grouped}${fraction === undefined ? '' : decimalMark() + fraction}`;
+  // Everywhere the same thousands and minus, as in physics; the decimal mark alone is the reader's.
+  return formatOf(decimals).format(value).replace(/[-,.]/g, (mark) =>
+    mark === ',' ? THIN : mark === '.' ? decimalMark() : MINUS,
+  );
 }
 
 /**

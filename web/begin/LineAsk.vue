@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import { cableFromLine } from '../../core/line/fromLine.ts';
 import { contextOf } from '../../core/jobContext.ts';
 import type { Job } from '../../core/model/job.ts';
-import { workUpCable } from '../../core/workup.ts';
+import { workedOut, workUpCable } from '../../core/workup.ts';
 import { useBench } from '../stores/bench.ts';
 import { report } from '../trouble/faults.ts';
 import { followDuty } from '../workers/duties.ts';
@@ -29,7 +29,7 @@ const worked = computed(() => {
   const [cable] = job?.cables ?? [];
   if (!job || !cable || line.value.trim() === '') return null;
   try {
-    const work = workUpCable(cable, bench.shop, { context: contextOf(cable, job), followDuty });
+    const work = workedOut(workUpCable(cable, bench.shop, { context: contextOf(cable, job), followDuty }));
     return { cable, work, isPair: job.cables.length > 1 };
   } catch (error) {
     report(error, 'start');
