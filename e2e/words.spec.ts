@@ -148,7 +148,7 @@ test('a browser that is set to Dutch opens in Dutch, and the drawing keeps its t
 }) => {
   const page = await browser.newPage({ locale: 'nl-NL' });
   await page.goto('/demo');
-  await page.getByRole('button', { name: 'Rondkijken' }).click();
+  await page.getByRole('button', { name: 'Het voorbeeld bekijken' }).click();
   const app = new App(page);
   for (const cable of ['th1', 'th3', 'in1', 'so1']) {
     await app.go(`/job/teasel/cable/${cable}/cut`);

@@ -10,7 +10,7 @@ import { steadyTemperature } from '../core/sizing/heatBalance.ts';
 import { dieMap } from '../core/termination/dies/dieMap.ts';
 import { openCase } from '../core/termination/dies/toolCase.ts';
 import { ask, layOut, size, STAGE_FINDINGS, stepsOf, terminate } from '../core/stages.ts';
-import { workUpCable } from '../core/workup.ts';
+import { workedOut, workUpCable } from '../core/workup.ts';
 import { benchCutting } from './bench/cutting.ts';
 import { benchFrames } from './bench/frames.ts';
 import { benchSection } from './bench/section.ts';
@@ -38,7 +38,9 @@ function cables(count: number): Cable[] {
 
 const ampsOf = ({ run }: Cable) => (run.load.kind === 'amps' ? run.load.amps : 0);
 
-const sizing = (list: readonly Cable[]) => () => list.forEach((cable) => chooseSize(cable, kind, practice));
+/** What a choice says of its methods is worked out when it is read. */
+const sizing = (list: readonly Cable[]) => () =>
+  list.map((cable) => chooseSize(cable, kind, practice).schools);
 /** The heat balance alone, once for each size of each cable: the least that any sizing has to do. */
 const roots = (list: readonly Cable[]) => () =>
   list.forEach((cable) => {
@@ -61,7 +63,7 @@ console.log(`  against the heat-balance roots alone: ${((larger[0] ?? 0) / roots
 const few = cables(100);
 const whole = timesAs(
   // Each time again: a cable that was worked up is remembered.
-  () => few.forEach((cable) => workUpCable({ ...cable }, shop)),
+  () => few.forEach((cable) => workedOut(workUpCable({ ...cable }, shop))),
   sizing(few),
 );
 console.log(

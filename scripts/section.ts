@@ -14,18 +14,18 @@ const asked = (() => {
   try {
     return parseArgs({ allowPositionals: true, options: { blur: { type: 'string' } } });
   } catch {
-    console.error('Only --blur PIXELS and the files are understood.');
+    console.error('Unknown option: only --blur PIXELS and files are accepted.');
     process.exit(2);
   }
 })();
 const files = asked.positionals;
 const blurPx = Number(asked.values.blur ?? 0);
 if (!(blurPx >= 0 && blurPx <= 50)) {
-  console.error('--blur is a number of pixels, from 0 to 50.');
+  console.error('--blur takes a number of pixels, from 0 to 50.');
   process.exit(2);
 }
 if (files.length === 0) {
-  console.error('Name one or more pictures of sawn crimps, JPEG or PNG.');
+  console.error('Give one or more pictures of sawn crimps, JPEG or PNG.');
   process.exit(2);
 }
 const found = files.map((file) => {

@@ -46,7 +46,7 @@ async function verify(path: string): Promise<number> {
 
 const paths = process.argv.slice(2);
 if (paths.length === 0) {
-  console.log('npm run --silent verify -- FILE…: say which job files or backups to check.');
+  console.log('Give the job files or backups to check: npm run --silent verify -- FILE…');
   process.exitCode = 2;
 }
 for (const path of paths) process.exitCode = Math.max(Number(process.exitCode ?? 0), await verify(path));

@@ -96,7 +96,7 @@ if (process.argv[1] === fileURLToPath(import.meta.url)) {
     const own = JSON.parse(readFileSync(`${root}words/${file}`, 'utf8')) as Record<string, string>;
     const lacks = Object.keys(messages).filter((text) => own[text] === undefined);
     const extra = Object.keys(own).filter((text) => messages[text] === undefined);
-    console.log(`${file}: lacks ${lacks.length}, says ${extra.length} that nobody says any more`);
+    console.log(`${file}: lacks ${lacks.length}, has ${extra.length} that are no longer used`);
     for (const text of lacks) console.log(`  lacks  ${JSON.stringify(text)}`);
     for (const text of extra) console.log(`  unused ${JSON.stringify(text)}`);
   }

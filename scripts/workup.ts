@@ -15,18 +15,18 @@ const asked = (() => {
   try {
     return parseArgs({ allowPositionals: true, options: { together: { type: 'string' } } });
   } catch {
-    console.error('Only --together copper, weight, money or years and the file are understood.');
+    console.error('Unknown option: only --together copper, weight, money or years and a file are accepted.');
     process.exit(2);
   }
 })();
 const [path] = asked.positionals;
 const least = LEAST.find((own) => own === asked.values.together);
 if (asked.values.together !== undefined && !least) {
-  console.error('--together is followed by what is to be least: copper, weight, money or years.');
+  console.error('--together takes what is to be least: copper, weight, money or years.');
   process.exit(2);
 }
 if (!path) {
-  console.error('Say which job file: npm run --silent workup -- demo/teasel.json');
+  console.error('Give a job file: npm run --silent workup -- demo/teasel.json');
   process.exit(2);
 }
 let contents: string;

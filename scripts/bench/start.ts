@@ -99,7 +99,10 @@ async function usableAfter(page: Page, url: string): Promise<number> {
   return performance.now() - began;
 }
 
-/** From a key until what it changed is painted, median ms, with the processor slowed. */
+/**
+ * From a key until its stage and the checks of it are painted, median ms, with the processor slowed: the drawing, the
+ * other stages and the rack follow a frame later.
+ */
 async function keyToPaint(page: Page): Promise<number> {
   const cdp = await page.context().newCDPSession(page);
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });

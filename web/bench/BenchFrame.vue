@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, nextTick, onMounted, ref, useTemplateRe
 import { useRoute, useRouter } from 'vue-router';
 import type { Stage } from '../../core/model/cable.ts';
 import RackPanel from '../rack/RackPanel.vue';
+import { useRacked } from '../rack/useRacked.ts';
 import { placeOf } from '../places.ts';
 import { useBench } from '../stores/bench.ts';
 import { useIsDesk } from '../ui/useWide.ts';
@@ -35,6 +36,7 @@ const isDesk = useIsDesk();
 const isRackOpen = ref(false);
 const rack = useTemplateRef('rack');
 const job = computed(() => (jobId === undefined ? undefined : bench.jobById(jobId)));
+const racked = useRacked(() => (job.value ? { job: job.value, shop: bench.shop } : null));
 
 watch(
   () => route.fullPath,
@@ -91,16 +93,16 @@ watch([isCommandOpen, isKeysOpen], ([command, keys]) => {
       @keys="isKeysOpen = true"
     />
     <RackPanel
-      v-if="job && isDesk"
+      v-if="racked && isDesk"
       ref="rack"
-      :job="job"
+      :racked="racked"
       :cable-id="cableId"
       :stage="stage"
       class="border-r border-line print:hidden"
       @add="addCable"
     />
-    <RackDrawer v-if="job && !isDesk && isRackOpen" open @close="isRackOpen = false">
-      <RackPanel :job="job" :cable-id="cableId" :stage="stage" class="h-full" @add="addCable" />
+    <RackDrawer v-if="racked && !isDesk && isRackOpen" open @close="isRackOpen = false">
+      <RackPanel :racked="racked" :cable-id="cableId" :stage="stage" class="h-full" @add="addCable" />
     </RackDrawer>
     <slot :add-cable="addCable" />
     <CommandBox

@@ -2,6 +2,7 @@
 import { ChevronDown, ChevronUp } from '@lucide/vue';
 import { computed, nextTick, useId, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import StillWhile from '../ui/StillWhile.ts';
 import { openParts, togglePart } from './folds.ts';
 
 /**
@@ -63,7 +64,9 @@ watch(
     </header>
     <div :id="bodyId">
       <!-- Kept while it is folded: what was typed into it and not entered stays typed. -->
-      <div v-show="isOpen" :class="says === undefined ? '' : 'pt-2'"><slot /></div>
+      <div v-show="isOpen" :class="says === undefined ? '' : 'pt-2'">
+        <StillWhile :hidden="!isOpen"><slot /></StillWhile>
+      </div>
     </div>
   </section>
 </template>

@@ -6,13 +6,11 @@ import { useVirtualList } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import type { CableWork } from '../../core/cableWork.ts';
 import type { Cable, Stage } from '../../core/model/cable.ts';
-import type { Job } from '../../core/model/job.ts';
-import { useBench } from '../stores/bench.ts';
 import { triedWork } from '../stores/work.ts';
 import JobSheets from './JobSheets.vue';
 import RackRow from './RackRow.vue';
 import SetManyBar from './SetManyBar.vue';
-import { usePainted } from '../ui/usePainted.ts';
+import type { Racked } from './useRacked.ts';
 import { useTotals } from './useTotals.ts';
 import { say } from '../../core/words/say.ts';
 import { figure } from '../../core/model/units/figure.ts';
@@ -20,31 +18,25 @@ import { runText } from '../ui/display.ts';
 import { useIsDesk } from '../ui/useWide.ts';
 
 /** The job's cables, and what they come to. */
-const { job, cableId, stage } = defineProps<{ job: Job; cableId: string | undefined; stage: Stage }>();
+const { racked, cableId, stage } = defineProps<{
+  racked: Racked;
+  cableId: string | undefined;
+  stage: Stage;
+}>();
 defineEmits<{ add: [] }>();
 
-const bench = useBench();
+const job = computed(() => racked.job);
 const filter = ref('');
 const marked = ref<readonly string[]>([]);
 const filterField = useTemplateRef<HTMLInputElement>('filterField');
 
-/** What an edit does to the rack is shown a frame after what it does to the cable on the bench. */
-const painted = usePainted(() => ({ job, shop: bench.shop }));
-/** Other cables than before are shown at once. */
-const sameCables = (a: Job, b: Job) =>
-  a.id === b.id &&
-  a.cables.length === b.cables.length &&
-  a.cables.every(({ id }, i) => id === b.cables[i]?.id);
-const racked = computed(() =>
-  sameCables(painted.value.job, job) ? painted.value : { job, shop: bench.shop },
-);
-const workInRack = (cable: Cable): CableWork | null => triedWork(cable, racked.value.shop, racked.value.job);
+const workInRack = (cable: Cable): CableWork | null => triedWork(cable, racked.shop, job.value);
 const matches = (cable: Cable) =>
   `${cable.tag} ${cable.ends.A.at} ${cable.ends.B.at} ${word(cable.jacket)} ${word(cable.polarity)}`
     .toLowerCase()
     .includes(filter.value.trim().toLowerCase());
 const shown = computed(() =>
-  filter.value.trim() === '' ? racked.value.job.cables : racked.value.job.cables.filter(matches),
+  filter.value.trim() === '' ? job.value.cables : job.value.cables.filter(matches),
 );
 const ROW_PX = 70;
 const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(shown, {
@@ -63,7 +55,7 @@ watch(
 );
 // On a phone its card is the first thing that is seen of a cable.
 const isDesk = useIsDesk();
-const totals = useTotals(() => painted.value);
+const totals = useTotals(() => racked);
 function mark(id: string): void {
   marked.value = marked.value.includes(id)
     ? marked.value.filter((other) => other !== id)
