@@ -2,6 +2,8 @@ import type { Cable } from './model/cable.ts';
 import type { End, EndName } from './model/end.ts';
 import type { Run } from './model/run.ts';
 import { END_NAMES } from './model/end.ts';
+import { addTo } from './lib/lists.ts';
+import { once } from './lib/once.ts';
 import { remember } from './lib/remember.ts';
 import type { Job, SharedStud } from './model/job.ts';
 import type { Lug, Shop } from './model/shop.ts';
@@ -35,42 +37,46 @@ const posts = ({ ends }: Cable) =>
 /** Two ends with the same key are on the same post. */
 const postKey = ({ at, post }: End) => JSON.stringify([at, post?.kind, post?.polarity]);
 
-/** Which cables of a job are of one circuit, on one stud or on one post, each list in the order of the job. */
+/**
+ * Which cables of a job are of one circuit, on one stud or on one post, each list in the order of the job; each is put
+ * together when it is first asked for.
+ */
 interface JobIndex {
-  readonly circuits: ReadonlyMap<string, readonly Cable[]>;
-  readonly studs: ReadonlyMap<string, readonly Cable[]>;
-  readonly posts: ReadonlyMap<string, readonly Cable[]>;
-  readonly order: ReadonlyMap<string, number>;
+  readonly circuits: () => ReadonlyMap<string, readonly Cable[]>;
+  readonly studs: () => ReadonlyMap<string, readonly Cable[]>;
+  readonly posts: () => ReadonlyMap<string, readonly Cable[]>;
+  readonly order: () => ReadonlyMap<string, number>;
   /** Places that are metal itself. */
-  readonly grounds: ReadonlySet<string>;
+  readonly grounds: () => ReadonlySet<string>;
 }
 
 const indexes = remember<JobIndex>();
 const indexOf = (job: Job): JobIndex =>
   indexes([job], '', () => {
-    const grouped = (keysOf: (cable: Cable) => readonly string[]) => {
-      const groups = new Map<string, Cable[]>();
-      for (const cable of job.cables)
-        for (const key of new Set(keysOf(cable))) {
-          const group = groups.get(key);
-          if (group) group.push(cable);
-          else groups.set(key, [cable]);
+    const grouped = (keysOf: (cable: Cable) => readonly string[]) =>
+      once(() => {
+        const groups = new Map<string, Cable[]>();
+        for (const cable of job.cables) {
+          const keys = keysOf(cable);
+          for (const [i, key] of keys.entries()) if (keys.indexOf(key) === i) addTo(groups, key, cable);
         }
-      return groups;
-    };
+        return groups;
+      });
     return {
       circuits: grouped(({ run }) => (run.return.kind === 'circuit' ? [run.return.name] : [])),
       studs: grouped(studIds),
       posts: grouped(({ ends }) => END_NAMES.flatMap((name) => (ends[name].post ? postKey(ends[name]) : []))),
-      order: new Map(job.cables.map(({ id }, i) => [id, i])),
-      grounds: new Set(job.system?.places.flatMap(({ id, kind }) => (kind === 'ground' ? [id] : []))),
+      order: once(() => new Map(job.cables.map(({ id }, i) => [id, i]))),
+      grounds: once(
+        () => new Set(job.system?.places.flatMap(({ id, kind }) => (kind === 'ground' ? [id] : []))),
+      ),
     };
   });
 
 /** The other cables of a cable's circuit. */
 export function matesOf(cable: Cable, job: Job): Cable[] {
   const back = cable.run.return;
-  const circuit = back.kind === 'circuit' ? indexOf(job).circuits.get(back.name) : undefined;
+  const circuit = back.kind === 'circuit' ? indexOf(job).circuits().get(back.name) : undefined;
   return circuit?.filter(({ id }) => id !== cable.id) ?? [];
 }
 
@@ -79,15 +85,15 @@ export function contextOf(cable: Cable, job: Job): JobContext {
   const index = indexOf(job);
   const ids = studIds(cable);
   const sharing = new Set([
-    ...ids.flatMap((id) => index.studs.get(id) ?? []),
-    ...posts(cable).flatMap((end) => index.posts.get(postKey(end)) ?? []),
+    ...ids.flatMap((id) => index.studs().get(id) ?? []),
+    ...posts(cable).flatMap((end) => index.posts().get(postKey(end)) ?? []),
   ]);
-  const placeIn = ({ id }: Cable) => index.order.get(id) ?? 0;
+  const placeIn = ({ id }: Cable) => index.order().get(id) ?? 0;
   return {
     mates: matesOf(cable, job),
     neighbours: [...sharing].filter(({ id }) => id !== cable.id).sort((a, b) => placeIn(a) - placeIn(b)),
     studs: ids.length === 0 ? [] : job.studs.filter(({ id }) => ids.includes(id)),
-    grounds: END_NAMES.filter((name) => index.grounds.has(cable.ends[name].on?.place ?? '')),
+    grounds: END_NAMES.filter((name) => index.grounds().has(cable.ends[name].on?.place ?? '')),
   };
 }
 

@@ -22,9 +22,24 @@ export function markSound({ jobs, hunts, shop }: Omit<Pieces, 'shop'> & { shop: 
     sound.add(own);
 }
 
-function jobProblem(job: Job): string {
+/** The latest sound state of each job, by id. */
+const latest = new Map<string, WeakRef<Job>>();
+/** Whether two states of a job differ in their cables at most. */
+const sameButCables = (a: Job, b: Job): boolean => {
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)]) as Set<keyof Job>;
+  return [...keys].every((key) => key === 'cables' || Object.is(a[key], b[key]));
+};
+
+function shellProblem(job: Job): string {
+  const before = latest.get(job.id)?.deref();
+  if (before && sameButCables(before, job)) return '';
   const shell = jobSchema.safeParse({ ...job, cables: [] });
-  if (!shell.success) return refusalSays(shell.error, { ...job, cables: [] });
+  return shell.success ? '' : refusalSays(shell.error, { ...job, cables: [] });
+}
+
+function jobProblem(job: Job): string {
+  const problem = shellProblem(job);
+  if (problem) return problem;
   if (job.cables.length > MOST.cables) return say`a job holds ${MOST.cables} cables at most`;
   const ids = new Set<string>();
   for (const [i, cable] of job.cables.entries()) {
@@ -36,6 +51,7 @@ function jobProblem(job: Job): string {
     if (issue) return issueSays({ ...issue, path: ['cables', i, ...issue.path] }, job);
     sound.add(cable);
   }
+  latest.set(job.id, new WeakRef(job));
   return '';
 }
 
