@@ -70,7 +70,7 @@ for (const { name, path, width, height, dark, picture, line, probes = 0, settles
   await page.evaluate(() => document.fonts.ready);
   if (probes > 0) {
     await page.getByRole('button', { name: /^Measured with/ }).click();
-    await page.getByRole('option', { name: /stand-in/ }).click();
+    await page.getByRole('option', { name: /simulated/ }).click();
   }
   for (let i = 0; i < probes; i += 1) {
     await page.getByRole('button', { name: 'Measure', exact: true }).click();

@@ -196,7 +196,7 @@ export function atLeast(facts: Facts, least: number, state?: State): Finding {
 /** A finding whose value must lie between two limits; use is 0 in the middle and 1 at either edge. */
 export function within(facts: Facts, least: number, most: number, state?: State): Finding {
   const use = Math.abs(facts.value - (least + most) / 2) / ((most - least) / 2);
-  const relation = use <= 1 + 1e-9 ? msg`lies in` : msg`lies outside`;
+  const relation = use <= 1 + 1e-9 ? msg`is within` : msg`is outside`;
   const window = msg`${said(facts, least)} to ${said(facts, most)}`;
   return judged(
     facts,

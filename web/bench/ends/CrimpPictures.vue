@@ -22,7 +22,7 @@ const patternId = useId();
 const sized = (mm: number, decimals = 1) => readersDigits(mm, 'mm', decimals);
 
 const WIDTH = 340;
-const HEIGHT = 172;
+const HEIGHT = 188;
 const MIDDLE = 58;
 /** The largest scale at which the three pictures keep apart, px/mm. */
 const scale = computed(() => {
@@ -163,9 +163,7 @@ const uncrimped = computed(() =>
     <template v-if="end.die">
       <text class="strong" :x="afterX" y="131" text-anchor="middle">
         <template v-if="crimp">
-          {{
-            say`${sized(end.die.parts.acrossFlatsMm, 2)} across flats, barrel ${figure(crimp.stretch * 100, '%', 0)} longer`
-          }}
+          {{ say`${sized(end.die.parts.acrossFlatsMm, 2)} across flats` }}
         </template>
         <template v-else>{{ say`${sized(end.die.die.acrossFlatsMm)} across the indent` }}</template>
       </text>
@@ -175,7 +173,10 @@ const uncrimped = computed(() =>
         </template>
         <template v-else>{{ say`judged by trial only` }}</template>
       </text>
-      <text :x="afterX" y="163" text-anchor="middle">{{ trials }}</text>
+      <text v-if="crimp" :x="afterX" y="163" text-anchor="middle">
+        {{ say`barrel ${figure(crimp.stretch * 100, '%', 0)} longer` }}
+      </text>
+      <text :x="afterX" :y="crimp ? 179 : 163" text-anchor="middle">{{ trials }}</text>
     </template>
     <text v-else :x="afterX" :y="end.method === 'solder' ? 131 : MIDDLE + 4" text-anchor="middle">
       {{ uncrimped }}

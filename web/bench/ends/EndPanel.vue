@@ -123,9 +123,9 @@ const meets = computed(() => end.value.meets);
         </li>
       </ul>
       <template v-if="isCrimped">
-        <header class="flex items-baseline justify-between">
-          <h4 class="figure text-[16px] font-semibold">{{ say`Your dies` }}</h4>
-          <p class="note">
+        <header class="flex items-baseline justify-between gap-3">
+          <h4 class="figure shrink-0 text-[16px] font-semibold">{{ say`Your dies` }}</h4>
+          <p class="note text-right">
             {{ say`across flats, then compaction c ·` }}
             <RouterLink
               :to="{ name: 'case', params: { jobId }, query: { lug: end.lug.id } }"
