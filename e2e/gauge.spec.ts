@@ -70,20 +70,18 @@ test(
     await app.stage('Run');
     await app.choose('Fuse 2 kind', /^battery-post block/);
     await app.stage('Gauge');
-    await expect(row(/Fuse interrupts the fault.*end B|Fuse interrupts the fault.* B /)).toContainText(
-      'fails',
-    );
+    await expect(row(/Interrupting rating.*end B|Interrupting rating.* B /)).toContainText('fails');
     await app.stage('Run');
     await app.choose('Fuse 2 kind', /^class T/);
     await app.stage('Gauge');
-    await expect(row(/Fuse interrupts the fault/)).not.toContainText('fails');
+    await expect(row(/Interrupting rating/)).not.toContainText('fails');
     await app.stage('Run');
     await app.type('Fuse 1 rating', '60');
     await app.type('Distance from source to fuse 1', '900');
     await app.stage('Gauge');
-    await expect(row(/Fuse carries the load/)).toContainText('fails');
+    await expect(row(/Fuse rating against load/)).toContainText('fails');
     await expect(row(/Distance from source to fuse/)).toContainText('fails');
-    await row(/Fuse carries the load/).click();
+    await row(/Fuse rating against load/).click();
     await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
   },
 );
@@ -98,7 +96,7 @@ test('a source at each end is two, strings are asked for their fuse, and a cold 
   await app.type('Charged to at most', '14.2');
   await app.stage('Gauge');
   await expect(row(/A fuse to each string, end B/)).toContainText('not proved');
-  await expect(row(/Survives a short circuit/)).toContainText(/A\W*not proved\W*B[\d.]+/);
+  await expect(row(/Short-circuit withstand/)).toContainText(/A\W*not proved\W*B[\d.]+/);
   await row(/Voltage rating/).click();
   await expect(app.ledger).toContainText('charging brings 14.2');
   await app.go('/job/marrow/cable/st1/run');
@@ -128,7 +126,7 @@ test('where no size does, what would is said; a chassis is measured or taken as 
 
 test('a short-only fuse stands by a name and a reason', async ({ page }) => {
   const app = await openCable(page, 'marrow/cable/wn1/gauge');
-  const guards = app.ledger.getByRole('button', { name: /Fuse protects the cable/ });
+  const guards = app.ledger.getByRole('button', { name: /Fuse rating against cable/ });
   await expect(guards).toContainText('watch');
   await app.stage('Run');
   await app.type('Reason for accepting fuse 1', '');

@@ -22,7 +22,7 @@ test(
     await line.fill('12 V 2000 W inverter 1.5 m engine space fuse 300');
     const answer = page.getByRole('region', { name: 'The answer' });
     await expect(answer).toContainText(/120.mm²/);
-    await expect(answer).toContainText('Governing limit: fuse protects the cable');
+    await expect(answer).toContainText('Governing limit: fuse rating against cable');
     await answer.getByText('Why, and what is still open').click();
     await expect(answer).toContainText('Source: ');
     // What is assumed is said by pressing it, and can then be typed over.

@@ -102,7 +102,7 @@ function breaking(fuse: Fuse, context: RunContext, view: FaultView | null): Find
   const isByItsSheet = FUSES[fuse.kind].breaking.length === 0;
   const breaks = customary === null && !isByItsSheet ? null : (fuse.breakingA ?? customary);
   const facts = {
-    ...about(fuse, 'breaking', msg`Fuse interrupts the fault`),
+    ...about(fuse, 'breaking', msg`Interrupting rating`),
     unit: 'A',
     decimals: 0,
   } as const;
@@ -183,7 +183,7 @@ function carries(
     view,
   );
   const facts = {
-    ...about(fuse, 'carries', msg`Fuse carries the load`),
+    ...about(fuse, 'carries', msg`Fuse rating against load`),
     value: fuse.ratingA,
     unit: 'A',
     decimals: 0,

@@ -39,7 +39,7 @@ export function fuseLimits(
 
 function survives(fuse: Fuse, assessed: Assessment, view: FaultView | null, context: RunContext): Finding {
   const facts = {
-    ...about(fuse, 'survives', msg`Survives a short circuit`),
+    ...about(fuse, 'survives', msg`Short-circuit withstand`),
     unit: 's',
     decimals: 2,
   } as const;
@@ -104,7 +104,7 @@ function guards(
     ? null
     : Math.max(...temperatures.filter((own) => own !== null));
   const facts: Facts = {
-    ...about(fuse, 'guards', msg`Fuse protects the cable`),
+    ...about(fuse, 'guards', msg`Fuse rating against cable`),
     value: fuse.ratingA,
     unit: 'A',
     decimals: 0,

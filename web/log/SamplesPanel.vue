@@ -32,8 +32,8 @@ const opened = ref<string | null>(null);
           >
             {{
               hasPlan
-                ? say`${group.pulls.length} pulled of ${group.due} due, ${group.made} ends made`
-                : say`${group.pulls.length} pulled, ${group.made} ends made`
+                ? say`${group.pulls.length} pulled of ${group.due} due, ends made: ${group.made}`
+                : say`${group.pulls.length} pulled, ends made: ${group.made}`
             }}
           </span>
         </p>

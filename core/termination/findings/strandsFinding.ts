@@ -89,7 +89,7 @@ function short(end: ResolvedEnd, { cable }: EndSubject): Finding {
         source: msg`adiabatic rule, IEC 60364-5-54`,
         assumes:
           cable.run.fuses.length > 0
-            ? msg`the fuse clears within the shorter time: see “Survives a short circuit” in Gauge`
+            ? msg`the fuse clears within the shorter time: see “Short-circuit withstand” in Gauge`
             : msg`whatever opens the circuit`,
       },
     },
