@@ -72,7 +72,7 @@ const window_ = computed(() => Math.max(ask.most - ask.least, stepSize.value * 4
 const x = (value: number) =>
   Math.min(SCALE - 8, Math.max(8, (0.2 + (0.6 * (value - ask.least)) / window_.value) * SCALE));
 const ENDS: Readonly<Record<Ask['what'], readonly [string, string]>> = {
-  'across flats': [say`wrong die`, say`die not fully closed`],
+  'across flats': [say`wrong die`, say`die not shut`],
   ears: ['', say`too much`],
   strands: ['', say`cut back`],
 };
