@@ -28,7 +28,7 @@ test('a job that was found sound is refused again as soon as anything of it cann
         expect(problemOf({ ...job }, shop)).toBe('');
       },
     ),
-    { numRuns: 20 },
+    { numRuns: 6 },
   );
 });
 
@@ -39,6 +39,6 @@ test('another job of the same id is judged by itself', () => {
       const impostor = { ...other, id: one.id, subtitle: null as unknown as string };
       expect(problemOf(impostor, shop) === '').toBe(jobSchema.safeParse(impostor).success);
     }),
-    { numRuns: 20 },
+    { numRuns: 6 },
   );
 });

@@ -170,7 +170,11 @@ export const QUESTIONS: readonly Question[] = [
     group: 'Crimps',
     answers: ofField('dieStep', [
       ['nominal', msg`nominal`, msg`The die that the figures call right.`],
-      ['one under', msg`one under`, msg`The tightest that still closes right: firmer, nearer to ears.`],
+      [
+        'one under',
+        msg`one size smaller`,
+        msg`The tightest that still closes right: firmer, nearer to ears.`,
+      ],
     ]),
   },
   {

@@ -182,7 +182,7 @@ function setLargest(id: string, largest: number | undefined): void {
         </p>
         <p v-else class="note min-w-0 flex-1 basis-64">
           {{
-            say`Leaves a ${word(facts(tool).leaves)}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`needs ${amount(tool.swingMm ?? facts(tool).swingMm, 'mm', 0)} of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
+            say`Crimp shape: ${word(facts(tool).leaves)}${facts(tool).leaves === 'indent' ? say`, judged by trial only` : ''}; ${facts(tool).hands}; ${facts(tool).benchOnly ? say`bench only` : say`needs ${amount(tool.swingMm ?? facts(tool).swingMm, 'mm', 0)} of room`}${facts(tool).solidFloor ? say`, on a solid floor` : ''}. Fingers out, eyes covered.`
           }}
         </p>
       </div>

@@ -40,6 +40,6 @@ export function stampMisleads(
 ): Message {
   if (claim === null) return '';
   const names = Math.abs(areaMm2(claim) / areaMm2(forSize) - 1) <= SAME_CLAIM;
-  if (names && !isRight) return msg`Stamped ${stamp}, but not right on this ${sizeNamed(forSize)} lug.`;
+  if (names && !isRight) return msg`The die stamped ${stamp} is wrong for this ${sizeNamed(forSize)} lug.`;
   return !names && isRight ? msg`The die stamped ${stamp} fits this ${sizeNamed(forSize)} lug.` : '';
 }
