@@ -298,7 +298,7 @@ describe('the map inside the lid', () => {
   test('recommends the standard die for the standard lug, and tells where a stamp misleads', () => {
     const row = map.rows.find(({ lug }) => lug.label.startsWith('70-') && lug.label.endsWith('heavy'));
     expect(map.columns[row?.best ?? -1]?.die.stamp).toBe('F');
-    expect(row?.misleads.map(tell).join(' ')).toMatch(/Stamped 70, but not right on this 70 mm² lug/);
+    expect(row?.misleads.map(tell).join(' ')).toMatch(/The die stamped 70 is wrong for this 70 mm² lug/);
     expect(row?.misleads.filter((words) => tell(words).startsWith('Stamped 70'))).toHaveLength(1);
   });
   test('a bigger die is never tighter, on any lug', () => {
@@ -348,7 +348,7 @@ describe('what a stamp says', () => {
   });
   test('misleads when it names the lug and is not right, or serves it under another name', () => {
     const { die } = caseDie('hand-70');
-    expect(tell(stampMisleads(die, stampClaims('70'), heavy70, false))).toMatch(/not right/);
+    expect(tell(stampMisleads(die, stampClaims('70'), heavy70, false))).toMatch(/is wrong for/);
     expect(tell(stampMisleads(die, stampClaims('70'), heavy70, true))).toBe('');
     const light50 = genericLug('tube-metric', '50', 'M8', 1);
     expect(tell(stampMisleads(die, stampClaims('70'), light50, true))).toMatch(/fits this/);
