@@ -6,7 +6,7 @@ export const MOST_SUPPORT_MM = 457;
 /** Behind a lug the first support stands this close, unless its end says otherwise, mm. Craft practice. */
 const FIRST_SUPPORT_MM = 150;
 
-/** Where a cable is held along its way. */
+/** Where a cable is held along its route. */
 export interface SupportPlan {
   /** Places from stud A along the cable, mm. */
   readonly atMm: readonly number[];

@@ -30,7 +30,7 @@ export interface FitCheck {
   readonly danger?: boolean;
 }
 
-/** Everything looked at on the boat: at each end, along the way, and the first time it is made live, in order. */
+/** Everything inspected on the boat: at each end, along the way, and the first time it is made live, in order. */
 export interface FitPlan {
   readonly ends: { readonly A: readonly FitCheck[]; readonly B: readonly FitCheck[] };
   readonly way: readonly FitCheck[];

@@ -17,7 +17,7 @@ export const withoutReading = (hunt: Hunt, id: string): Hunt => ({
 });
 
 /**
- * A hunt with a piece mended: what was read over it, and the volts of the whole, no longer hold. They are kept with who
+ * A hunt with a part repaired: what was read over it, and the volts of the whole, no longer hold. They are kept with who
  * mended it and when, and are read again; readings elsewhere stay.
  */
 export function withMended(hunt: Hunt, piece: string, by: string, moment: string): Hunt {

@@ -43,7 +43,7 @@ const loadedSchema = z.strictObject({
   amps: z.optional(z.number().check(z.gte(0.1), z.lte(20000))),
 });
 
-/** A piece that was mended: who and when, and what was read before, which no longer holds. */
+/** A piece that was repaired: who and when, and what was read before, which no longer holds. */
 export const mendedSchema = z.strictObject({
   piece: id,
   at: moment,

@@ -38,7 +38,7 @@ export const jobSchema = z
     heeded: z
       .array(z.strictObject({ caution: z.enum(CAUTION_IDS), day, at: moment, by: text(60) }))
       .check(z.maxLength(MOST.heeded)),
-    /** An old installation as it was looked at, cable by cable. */
+    /** An old installation as it was inspected, cable by cable. */
     survey: z.optional(
       z.array(oldCableSchema).check(
         z.maxLength(MOST.surveyed),

@@ -4,7 +4,7 @@ import { readWithSchema } from './accuracy.ts';
 import { END_NAMES } from './end.ts';
 import { id, mm, moment, name, text } from './text.ts';
 
-/** What one looks for on a finished end. Each is right, wrong, or not yet looked at. */
+/** What one looks for on a finished end. Each is right, wrong, or not yet inspected. */
 export const LOOK_ITEMS = {
   hexagon: msg`hexagon even all round`,
   strands: msg`no strand outside the barrel`,

@@ -138,7 +138,7 @@ export const routeSchema = z
     }),
   );
 
-/** What a cable meets along its way; places are mm from stud A along the cable. */
+/** What a cable meets along its route; places are mm from stud A along the cable. */
 export const waySchema = z.strictObject({
   route: z.optional(routeSchema),
   /** Stretches hotter than the rest, or in the sun. The hottest governs. */

@@ -38,7 +38,7 @@ const oldEndSchema = z.strictObject({
   seen: z.boolean(),
 });
 
-/** A cable of an old installation, as it was looked at. */
+/** A cable of an old installation, as it was inspected. */
 export const oldCableSchema = z.strictObject({
   id,
   tag: name,

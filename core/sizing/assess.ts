@@ -46,7 +46,7 @@ export interface Assessment {
   /** The air of the hottest stretch as it is calculated, °C, and whether the sun is on it. */
   readonly airC: number;
   readonly sun: boolean;
-  /** The stretch of the way that makes it hottest; empty where it is the way itself. */
+  /** The stretch of the route that makes it hottest; empty where it is the way itself. */
   readonly stretch: string;
   /** Amps the load draws through the loop; null where no current can deliver its watts. */
   readonly currentA: number | null;
@@ -85,7 +85,7 @@ export interface DutyAssessment {
   readonly dropPercent: number;
 }
 
-/** Amps that are held, A: drawn for ever, or the effective ones of a duty that repeats. */
+/** Amps that are held, A: drawn continuously, or the effective ones of a duty that repeats. */
 export const heldAmps = ({ currentA, duty }: Pick<Assessment, 'currentA' | 'duty'>): number =>
   Math.max(currentA ?? 0, duty?.rmsA ?? 0);
 

@@ -28,7 +28,7 @@ export interface Candidate {
   readonly close: boolean;
 }
 
-/** What one school, asked alone, would take. */
+/** What one method, asked alone, would take. */
 export interface SchoolAnswer {
   readonly school: School;
   readonly switchedOn: boolean;

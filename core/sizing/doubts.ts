@@ -62,7 +62,7 @@ export function dropDoubts(
 }
 
 /**
- * The same of amps compared with what a school allows: in hotter air the same amps are worth more, as the square root of
+ * The same of amps compared with what a method allows: in hotter air the same amps are worth more, as the square root of
  * what is left to the limit.
  */
 export function ampsDoubts(amps: number, airC: number, limitC: number): Doubt[] {

@@ -24,7 +24,7 @@ export interface DutyCycle {
   readonly peakAtS: number;
   /** Steady amps that would give the peak, through this cable as it lies, all its conductors together. */
   readonly equivalentA: number;
-  /** How long the heaviest step may last, from where it starts, before the limit; null where it may last for ever. */
+  /** How long the heaviest step may last, from where it starts, before the limit; null where it may last continuously. */
   readonly secondsToLimit: number | null;
   /** It never settles: each time it comes again it is hotter, until the cable burns. */
   readonly runsAway: boolean;
@@ -33,7 +33,7 @@ export interface DutyCycle {
 }
 
 const DRAWN_SAMPLES = 240;
-/** A step held this long without reaching the limit may be held for ever, near enough, s. */
+/** A step held this long without reaching the limit may be held continuously, near enough, s. */
 const FOR_EVER_S = 6 * 3600;
 
 /** A cycle that runs away is followed no longer than this before its limit, s. */

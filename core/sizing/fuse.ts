@@ -5,13 +5,13 @@ import { chargedTo } from './source.ts';
 import { type Message, msg } from '../words/message.ts';
 import { clearingSeconds } from './fault.ts';
 
-/** Above the cable's allowed amps it guards against a short only; above this multiple not at all. */
+/** Above the cable's allowed amps it protects against a short circuit only; above this multiple not at all. */
 export const SHORT_ONLY_UP_TO = 1.5;
 /** The hottest the conductor may get while the fuse carries its rating, °C. */
 export const HOTTEST_AT_RATING_C = 160;
 
 /**
- * Current a kind of fuse can break at a voltage, A; null where it is not made for that voltage.
+ * Current a kind of fuse can interrupt at a voltage, A; null where it is not made for that voltage.
  *
  * @param volts the highest charging voltage
  * @param nominalV a nominal 12 V system may use the 14 V row
@@ -84,7 +84,7 @@ export interface Carried {
   readonly steps: readonly { readonly amps: number; readonly seconds: number }[];
 }
 
-/** A kind and a rating that carry a load, with what they break. */
+/** A kind and a rating that carry a load, with what they interrupt. */
 export interface FuseThatDoes {
   readonly kind: FuseKind;
   readonly ratingA: number;
@@ -99,7 +99,7 @@ export interface FuseThatDoes {
  *
  * @param overLoad how much over: customarily 1.25
  * @param volts the highest charging voltage
- * @param mostA what it must break, 0 where that is not known
+ * @param mostA what it must interrupt, 0 where that is not known
  * @param among the kinds that may be taken
  * @param sheet of the maker, for all ratings of a kind: its curves go by multiples of the rating
  * @example smallestFuse({ heldA: 150, steps: [] }, 1.25, 14.6, 12, 0) // class T of 200 A

@@ -1,8 +1,8 @@
 import type { Run } from '../model/run.ts';
 
 /**
- * The run as its way makes it: the smallest hole is the one to pass, and the jacket must suit every stretch. A run
- * without a way is as it is given.
+ * The run as its route makes it: the smallest hole is the one to pass, and the jacket must suit every stretch. A run
+ * without a route is as it is given.
  */
 export function governingRun(run: Run): Run {
   const { way } = run;
@@ -11,7 +11,7 @@ export function governingRun(run: Run): Run {
   return { ...run, ...(holes.length > 0 && { holeMm: Math.min(...holes) }) };
 }
 
-/** A stretch of the way by its own air, sun and engine space. */
+/** A stretch of the route by its own air, sun and engine space. */
 export interface Stretch {
   /** What it is called; empty where it is the way itself. */
   readonly what: string;

@@ -8,7 +8,7 @@ import { dropDoubts, heatDoubts } from './doubts.ts';
 import { overChassis } from './dropFindings.ts';
 import { jacketResistance } from './heatBalance.ts';
 
-/** How hot the conductor gets: held for ever, and at the peak of its duty. */
+/** How hot the conductor gets: held continuously, and at the peak of its duty. */
 export function heatFindings(assessed: Assessment, context: RunContext, kind: CableKind): Judged[] {
   const { currentA, settledC } = assessed;
   if (currentA === null) return [];

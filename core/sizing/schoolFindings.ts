@@ -23,13 +23,13 @@ export function countedAmps(at: Assessment): number {
   return Math.max(heldAmps(at), at.duty?.cycle?.equivalentA ?? 0);
 }
 
-/** Amps one school allows through all conductors of this cable as they lie; null where it says nothing. */
+/** Amps one method allows through all conductors of this cable as they lie; null where it says nothing. */
 export function allowedBy(at: Assessment, school: 'inch' | 'metric' | 'heat'): number | null {
   const one = school === 'heat' ? at.heatA : at[school]?.allowedA;
   return one === undefined ? null : one * at.placing * at.kept * at.parallel;
 }
 
-/** The strictest of the schools switched on, A; null where none says anything. */
+/** The strictest of the methods switched on, A; null where none says anything. */
 export function strictestAmps(at: Assessment, practice: HousePractice): number | null {
   const allowed = (['inch', 'metric', 'heat'] as const)
     .filter((school) => practice.schools[school])
@@ -37,7 +37,7 @@ export function strictestAmps(at: Assessment, practice: HousePractice): number |
   return allowed.length > 0 ? Math.min(...allowed) : null;
 }
 
-/** What each school that is switched on compares with this size. */
+/** What each method that is switched on compares with this size. */
 export function schoolFindings(assessed: Assessment, practice: HousePractice): Judged[] {
   if (assessed.currentA === null) return [];
   const { schools } = practice;

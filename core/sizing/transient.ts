@@ -198,7 +198,7 @@ const SETTLED_K = 0.01;
 const MOST_CYCLES = 400;
 
 /**
- * One cycle of steps that repeat for ever, once the temperatures repeat with them. Null where they never do.
+ * One cycle of steps that repeat continuously, once the temperatures repeat with them. Null where they never do.
  *
  * The start is the steady temperature of the cycle's effective (root mean square) current, and what the moves of two cycles foretell is taken at once, so few cycles are
  * needed.

@@ -1,7 +1,7 @@
 import { nextTag } from '../model/newCable.ts';
 import type { OldCable } from '../model/survey.ts';
 
-/** An old cable not looked at yet. @example newOld('o1', ['Old-2'], { at, by }).tag // "Old-3" */
+/** An old cable not inspected yet. @example newOld('o1', ['Old-2'], { at, by }).tag // "Old-3" */
 export const newOld = (id: string, tags: readonly string[], seen: Pick<OldCable, 'at' | 'by'>): OldCable => ({
   id,
   tag: nextTag(tags.length > 0 ? tags : ['Old-0']),

@@ -10,7 +10,7 @@ import { capitalised, type Message, msg } from '../words/message.ts';
 
 /**
  * What is to be done with an old cable, the least first: it may stay, something is corrected in place, one end is cut off
- * and made again, or the whole is replaced. Not known until both ends were looked at.
+ * and made again, or the whole is replaced. Not known until both ends were inspected.
  */
 export const OLD_VERDICTS = ['keep', 'unseen', 'mend', 'remake', 'replace'] as const;
 export type OldVerdict = (typeof OLD_VERDICTS)[number];
@@ -51,7 +51,7 @@ export interface OldReason extends Rule {
   readonly saw: Message;
 }
 
-/** What looking at an old cable comes to. */
+/** What inspecting an old cable comes to. */
 export interface OldJudged {
   readonly verdict: OldVerdict;
   readonly reasons: readonly OldReason[];
@@ -63,7 +63,7 @@ const rank = (verdict: OldVerdict) => OLD_VERDICTS.indexOf(verdict);
 
 /**
  * The verdict on an old cable by rule: the heaviest thing that was seen decides, and two ends to be made again are a new
- * cable. What was not looked at is not known to be sound.
+ * cable. What was not inspected is not known to be sound.
  */
 export function judgeOld({ ends, marks }: Pick<OldCable, 'ends' | 'marks'>): OldJudged {
   const reasons: OldReason[] = [

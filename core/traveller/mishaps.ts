@@ -65,7 +65,7 @@ export type FaultCode = keyof typeof FAULT_WORDS;
 export const faultSays = (what: string): Message =>
   Object.hasOwn(FAULT_WORDS, what) ? FAULT_WORDS[what as FaultCode] : what;
 
-/** Something that goes wrong at a kind of step, and what can mend it. */
+/** Something that goes wrong at a kind of step, and what can repair it. */
 interface Fault {
   readonly what: FaultCode;
   /** From which kind of step to do it again; null where the end is lost. */
@@ -151,7 +151,7 @@ const makesLug = ({ id }: Pick<Step, 'id'>) => MAKES_LUG.includes(kindOf(id));
 const angleOf = (end: EndName) => `clock.${end}`;
 
 /**
- * The ways out of a step that went wrong: do it again where that can mend it, bring a new sleeve on, cut the end off
+ * The ways out of a step that went wrong: do it again where that can repair it, bring a new sleeve on, cut the end off
  * where the service loop pays for it, or begin with a new piece. Each reopens what it undoes and nothing else.
  */
 export function waysOut(what: string, step: Step, cable: Cable, work: Making, shop: Shop): WayOut[] {

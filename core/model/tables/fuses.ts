@@ -5,10 +5,10 @@ export interface ClearingPoint {
   readonly seconds: number;
 }
 
-/** A generic kind of DC fuse. A device's own data sheet governs rating, curve and breaking capacity. */
+/** A generic kind of DC fuse. A device's own data sheet governs rating, curve and interrupting rating. */
 export interface FuseKindData {
   readonly title: Message;
-  /** Highest system voltage and the current it can break there, most demanding last; empty where only its sheet says. */
+  /** Highest system voltage and the current it can interrupt there, most demanding last; empty where only its sheet says. */
   readonly breaking: readonly { readonly upToV: number; readonly amps: number }[];
   /** Longest clearing times; empty where they must be typed from the maker's sheet. */
   readonly curve: readonly ClearingPoint[];

@@ -42,7 +42,7 @@ export function wallOnMm(sleeve: SleeveSize, diameterMm: number): number {
   return (Math.sqrt(diameterMm ** 2 + ring) - diameterMm) / 2;
 }
 
-/** Length to cut, mm: the cover asked, over what is left after the sleeve shortens. */
+/** Length to cut, mm: the cover required, over what is left after the sleeve shortens. */
 export function sleeveCutMm(coverMm: number, shorteningPercent: number): number {
   return coverMm / (1 - shorteningPercent / 100);
 }
