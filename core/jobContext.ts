@@ -35,7 +35,7 @@ const isBeside = ({ adapter }: End) => {
 const posts = ({ ends }: Cable) =>
   END_NAMES.map((name) => ends[name]).filter((end) => end.at && end.post && !isBeside(end));
 /** Two ends with the same key are on the same post. */
-const postKey = ({ at, post }: End) => JSON.stringify([at, post?.kind, post?.polarity]);
+const postKey = ({ at, post }: End) => `${post?.kind} ${post?.polarity} ${at}`;
 
 /**
  * Which cables of a job are of one circuit, on one stud or on one post, each list in the order of the job; each is put
@@ -53,19 +53,20 @@ interface JobIndex {
 const indexes = remember<JobIndex>();
 const indexOf = (job: Job): JobIndex =>
   indexes([job], '', () => {
-    const grouped = (keysOf: (cable: Cable) => readonly string[]) =>
+    const grouped = (keysOf: (cable: Cable) => readonly (string | undefined)[]) =>
       once(() => {
         const groups = new Map<string, Cable[]>();
         for (const cable of job.cables) {
-          const keys = keysOf(cable);
-          for (const [i, key] of keys.entries()) if (keys.indexOf(key) === i) addTo(groups, key, cable);
+          const [one, other] = keysOf(cable);
+          if (one !== undefined) addTo(groups, one, cable);
+          if (other !== undefined && other !== one) addTo(groups, other, cable);
         }
         return groups;
       });
     return {
       circuits: grouped(({ run }) => (run.return.kind === 'circuit' ? [run.return.name] : [])),
-      studs: grouped(studIds),
-      posts: grouped(({ ends }) => END_NAMES.flatMap((name) => (ends[name].post ? postKey(ends[name]) : []))),
+      studs: grouped(({ ends: { A, B } }) => [A.studId, B.studId]),
+      posts: grouped(({ ends: { A, B } }) => [A.post && postKey(A), B.post && postKey(B)]),
       order: once(() => new Map(job.cables.map(({ id }, i) => [id, i]))),
       grounds: once(
         () => new Set(job.system?.places.flatMap(({ id, kind }) => (kind === 'ground' ? [id] : []))),

@@ -30,25 +30,31 @@ const sameButCables = (a: Job, b: Job): boolean => {
   return [...keys].every((key) => key === 'cables' || Object.is(a[key], b[key]));
 };
 
-function shellProblem(job: Job): string {
-  const before = latest.get(job.id)?.deref();
+/** What is wrong with a job beside its cables; empty where it differs in them alone from one that was sound. */
+function shellProblem(job: Job, before: Job | undefined): string {
   if (before && sameButCables(before, job)) return '';
   const shell = jobSchema.safeParse({ ...job, cables: [] });
   return shell.success ? '' : refusalSays(shell.error, { ...job, cables: [] });
 }
 
+/** Whether the cables of a job have the ids, in their order, that those of a sound one had. */
+const keepsIds = ({ cables }: Job, before: Job | undefined): boolean =>
+  cables.length === before?.cables.length &&
+  cables.every((cable, i) => cable === before.cables[i] || cable.id === before.cables[i]?.id);
+
 function jobProblem(job: Job): string {
-  const problem = shellProblem(job);
+  const before = latest.get(job.id)?.deref();
+  const problem = shellProblem(job, before);
   if (problem) return problem;
-  if (job.cables.length > MOST.cables) return say`a job holds ${MOST.cables} cables at most`;
-  const ids = new Set<string>();
-  for (const [i, cable] of job.cables.entries()) {
-    if (ids.has(cable.id)) return say`two cables have the same id`;
-    ids.add(cable.id);
-    if (sound.has(cable)) continue;
+  const { cables } = job;
+  if (cables.length > MOST.cables) return say`a job holds ${MOST.cables} cables at most`;
+  if (!keepsIds(job, before) && new Set(cables.map(({ id }) => id)).size < cables.length)
+    return say`two cables have the same id`;
+  const unknown = cables.filter((cable, i) => cable !== before?.cables[i] && !sound.has(cable));
+  for (const cable of unknown) {
     const { error } = cableSchema.safeParse(cable);
     const [issue] = error?.issues ?? [];
-    if (issue) return issueSays({ ...issue, path: ['cables', i, ...issue.path] }, job);
+    if (issue) return issueSays({ ...issue, path: ['cables', cables.indexOf(cable), ...issue.path] }, job);
     sound.add(cable);
   }
   latest.set(job.id, new WeakRef(job));

@@ -178,7 +178,7 @@ export async function benchStart(): Promise<void> {
   const quick = await keyToPaint(short);
   const slow = await keyToPaint(long);
   console.log(
-    `key to paint, processor slowed ${SLOWED} times: ${slow.toFixed(0)} ms with ${MANY} cables (target 100), ${(slow / quick).toFixed(1)} × that with one`,
+    `key to paint, processor slowed ${SLOWED} times: ${slow.toFixed(0)} ms with ${MANY} cables (target 50), ${(slow / quick).toFixed(1)} × that with one`,
   );
   for (const count of FED) {
     const fed = await withJob(browser, url, count, fedJob(count));

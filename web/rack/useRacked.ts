@@ -12,7 +12,7 @@ export interface Racked {
 const sameCables = (a: Job, b: Job) =>
   a.id === b.id &&
   a.cables.length === b.cables.length &&
-  a.cables.every(({ id }, i) => id === b.cables[i]?.id);
+  a.cables.every((cable, i) => cable === b.cables[i] || cable.id === b.cables[i]?.id);
 
 /**
  * What an edit does to the rack, shown a frame after what it does to the cable on the bench; other cables than before are

@@ -4,6 +4,7 @@ import localforage from 'localforage';
 const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'drafts' });
 
 const LONGEST = 10_000;
+/** What was entered is a draft until about when it is saved: a page that goes away between loses neither. */
 const WRITE_AFTER_MS = 200;
 /** Older than this nobody remembers what was meant, ms. */
 const OLD_MS = 14 * 86_400_000;
@@ -53,7 +54,5 @@ export function keepDraft(key: string, text: string | null): void {
   else drafts.delete(key);
   waiting.set(key, draft);
   clearTimeout(timer);
-  // What was entered must not stand there again after a page that went away.
-  if (draft === null) void flushDrafts();
-  else timer = setTimeout(() => void flushDrafts(), WRITE_AFTER_MS);
+  timer = setTimeout(() => void flushDrafts(), WRITE_AFTER_MS);
 }

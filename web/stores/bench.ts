@@ -1,4 +1,4 @@
-import { type Draft, enablePatches, applyPatches, type Patch, produceWithPatches } from 'immer';
+import { type Draft, applyPatches, type Patch, produceWithPatches } from 'immer';
 import { nanoid } from 'nanoid';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -15,6 +15,7 @@ import { markSound, unsoundness } from '../../core/model/sound.ts';
 import { troubleSays } from '../storage/trouble.ts';
 import {
   broughtBack,
+  type Changed,
   changedCable,
   type Document,
   insertedCable,
@@ -28,8 +29,6 @@ import {
   ownJob,
 } from './recipes.ts';
 import { say } from '../../core/words/say.ts';
-
-enablePatches();
 
 interface Change {
   readonly what: string;
@@ -92,12 +91,15 @@ export const useBench = defineStore('bench', () => {
    * @param what is how the change is called when it is undone
    * @param isWork false for what the application puts there by itself
    */
-  function edit(what: string, recipe: Recipe, isWork = true): void {
+  const edit = (what: string, recipe: Recipe, isWork = true): void =>
+    take(what, (before) => produceWithPatches(before, recipe), isWork);
+
+  function take(what: string, made: (before: Document) => Changed, isWork = true): void {
     if (isFollowing.value) {
       isRefused.value = true;
       return;
     }
-    const [next, forward, back] = produceWithPatches(document.value, recipe);
+    const [next, forward, back] = made(document.value);
     if (forward.length === 0) return;
     const problem = unsoundness(next);
     refusal.value = problem && say`Nothing was changed (${what}): ${problem}.`;
@@ -203,7 +205,7 @@ export const useBench = defineStore('bench', () => {
     cableId: string,
     what: string,
     recipe: (cable: Draft<Cable>) => void,
-  ): void => edit(what, changedCable(jobId, cableId, recipe));
+  ): void => take(what, (before) => changedCable(before, jobId, cableId, recipe));
 
   /**
    * Puts a job on the bench with the hunts that belong to it; each comes under an id that is free here. Null where it

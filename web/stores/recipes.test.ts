@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { produce } from 'immer';
+import { applyPatches, produce } from 'immer';
 import { genericShop } from '../../core/model/catalogue/genericShop.ts';
 import type { Hunt } from '../../core/model/hunt.ts';
 import type { Cable } from '../../core/model/cable.ts';
@@ -104,10 +104,19 @@ describe('cables', () => {
   });
 
   test('one of another job is left alone, and one that is gone changes nothing', () => {
-    const renamed = after(changedCable('j', 'b', (draft) => void (draft.tag = 'NEW')));
+    const [renamed, forward, back] = changedCable(start, 'j', 'b', (draft) => void (draft.tag = 'NEW'));
     expect(renamed.jobs[0]?.cables[1]?.tag).toBe('NEW');
     expect(renamed.jobs[1]).toBe(other);
-    expect(after(changedCable('j', 'd', (draft) => void (draft.tag = 'NEW')))).toBe(start);
+    expect(applyPatches(start, forward)).toEqual(renamed);
+    expect(applyPatches(renamed, back)).toEqual(start);
+    for (const [inJob, id] of [
+      ['j', 'd'],
+      ['k', 'a'],
+      ['no job', 'a'],
+    ] as const)
+      expect(changedCable(start, inJob, id, (draft) => void (draft.tag = 'NEW'))).toEqual([start, [], []]);
+    const same = changedCable(start, 'j', 'b', (draft) => void (draft.tag = 'C-b'));
+    expect(same[0]).toBe(start);
     expect(after(insertedCable('no job', cable('x')))).toBe(start);
   });
 

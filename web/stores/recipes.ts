@@ -1,4 +1,4 @@
-import { type Draft, original } from 'immer';
+import { type Draft, enablePatches, original, type Patch, produceWithPatches } from 'immer';
 import { nanoid } from 'nanoid';
 import type { Hunt } from '../../core/model/hunt.ts';
 import { type BinItem, withBinned } from '../../core/model/bin.ts';
@@ -7,6 +7,8 @@ import type { Job } from '../../core/model/job.ts';
 import { emptyJob, underFreeId } from '../../core/model/newCable.ts';
 import { unstocked } from '../../core/model/catalogue/workshop.ts';
 import type { Shop } from '../../core/model/shop.ts';
+
+enablePatches();
 
 /** All that a person makes: undo and saving go by this one value. It is never changed in place. */
 export interface Document {
@@ -108,12 +110,33 @@ export const insertedCable =
     cables?.splice(index < 0 ? cables.length : index + 1, 0, cable as Draft<Cable>);
   };
 
-export const changedCable =
-  (jobId: string, cableId: string, change: (cable: Draft<Cable>) => void): Recipe =>
-  (draft) => {
-    const cable = draftJob(draft, jobId)?.cables.find(({ id }) => id === cableId);
-    if (cable) change(cable);
-  };
+/** A document after a change, and the patches that make it of the one before, and that one of it. */
+export type Changed = readonly [after: Document, forward: Patch[], back: Patch[]];
+
+/**
+ * One cable changed, as a recipe of the whole document would change it: but that would look at every cable of the job.
+ * The document itself where the cable is gone or nothing of it changes.
+ */
+export function changedCable(
+  document: Document,
+  jobId: string,
+  cableId: string,
+  change: (cable: Draft<Cable>) => void,
+): Changed {
+  const inJobs = document.jobs.findIndex(({ id }) => id === jobId);
+  const job = document.jobs[inJobs];
+  const inCables = job?.cables.findIndex(({ id }) => id === cableId) ?? -1;
+  const before = job?.cables[inCables];
+  if (!job || !before) return [document, [], []];
+  const [after, forward, back] = produceWithPatches(before, (draft) => void change(draft));
+  if (after === before) return [document, [], []];
+  const inDocument = (patch: Patch): Patch => ({
+    ...patch,
+    path: ['jobs', inJobs, 'cables', inCables, ...patch.path],
+  });
+  const jobs = document.jobs.with(inJobs, { ...job, cables: job.cables.with(inCables, after) });
+  return [{ ...document, jobs }, forward.map(inDocument), back.map(inDocument)];
+}
 
 export const removedCables =
   (job: Job, gone: readonly Cable[]): Recipe =>
