@@ -39,8 +39,6 @@ const short = (ab: number, bc: number): Hunt => ({
   notes: '',
 });
 
-type Three = [inA: number, inB: number, inC: number];
-
 /** The same by trying every size of every fault in small steps, with the density of both readings written out. */
 function enumerated(hunt: Hunt): Map<string, number> {
   const priors = priorsOf(hunt, AMPS);
@@ -54,10 +52,13 @@ function enumerated(hunt: Hunt): Map<string, number> {
   const determinant = first * second - both ** 2;
   const [m0, m1, m2] = priors.map(({ meanMilliohm }) => meanMilliohm) as [number, number, number];
   const [sound0, sound1] = [(readings[0] ?? 0) - m0 - m1, (readings[1] ?? 0) - m1 - m2];
-  const density = ([inA, inB, inC]: Three) => {
-    const [x, y] = [sound0 - inA - inB, sound1 - inB - inC];
-    return Math.exp(-(second * x * x - 2 * both * x * y + first * y * y) / (2 * determinant));
-  };
+  const density = (x: number, y: number) =>
+    Math.exp(-(second * x * x - 2 * both * x * y + first * y * y) / (2 * determinant));
+  /** Whether a piece lies in the first reading, and in the second. */
+  const [inFirst, inSecond] = [
+    [1, 1, 0],
+    [0, 1, 1],
+  ] as const;
   const STEPS = 160;
   /** Sizes of a fault and how much of the prior lies about each. */
   const sizes = priors.map((prior) => {
@@ -73,22 +74,27 @@ function enumerated(hunt: Hunt): Map<string, number> {
   });
   const [none, one, two] = FAULTS_PRIOR;
   const share = priors.map((prior) => prior.share);
-  const pairs = [0, 1, 2].flatMap((i) => [0, 1, 2].flatMap((j) => (j > i ? [[i, j] as const] : [])));
+  const pairs = [
+    [0, 1],
+    [0, 2],
+    [1, 2],
+  ] as const;
   const twice = pairs.reduce((sum, [i, j]) => sum + (share[i] ?? 0) * (share[j] ?? 0), 0);
-  const added = (...faults: readonly (readonly [number, number])[]) =>
-    [0, 1, 2].map((i) => faults.find(([place]) => place === i)?.[1] ?? 0) as Three;
-  const found = new Map<string, number>([['', none * density(added())]]);
-  for (const i of [0, 1, 2])
-    found.set(
-      `${i}`,
-      (sizes[i] ?? []).reduce((sum, { size, part }) => sum + part * density(added([i, size])), 0) *
-        one *
-        (share[i] ?? 0),
+  const found = new Map<string, number>([['', none * density(sound0, sound1)]]);
+  for (const i of [0, 1, 2] as const) {
+    const sum = (sizes[i] ?? []).reduce(
+      (all, { size, part }) => all + part * density(sound0 - inFirst[i] * size, sound1 - inSecond[i] * size),
+      0,
     );
+    found.set(`${i}`, sum * one * (share[i] ?? 0));
+  }
   for (const [i, j] of pairs) {
     let sum = 0;
-    for (const p of sizes[i] ?? [])
-      for (const q of sizes[j] ?? []) sum += p.part * q.part * density(added([i, p.size], [j, q.size]));
+    for (const p of sizes[i] ?? []) {
+      const [x, y] = [sound0 - inFirst[i] * p.size, sound1 - inSecond[i] * p.size];
+      for (const q of sizes[j] ?? [])
+        sum += p.part * q.part * density(x - inFirst[j] * q.size, y - inSecond[j] * q.size);
+    }
     found.set(`${i} ${j}`, (sum * two * (share[i] ?? 0) * (share[j] ?? 0)) / twice);
   }
   const all = [...found.values()].reduce((sum, own) => sum + own, 0);

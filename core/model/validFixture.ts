@@ -179,16 +179,30 @@ export const validHunt = valid(huntSchema).filter((hunt) => huntSchema.safeParse
 export const NOT_FOR_READERS = /\bNaN\b|\bInfinity\b|\bundefined\b|\[object \w+\]|\u2014/;
 
 /**
- * Every text and number in something, with where it stands: what is wrong with it in a reader's eyes.
+ * Every text and number in something, with where it stands: what is wrong with it in a reader's eyes. What stands in it
+ * in several places is read once.
  *
  * @param written texts that a person wrote, which may hold anything
  */
-export function unreadable(data: unknown, written: ReadonlySet<string> = new Set(), path = ''): string[] {
-  // How tightly strands lie where the wall fills the die is no figure; what is said of it is words.
-  if (typeof data === 'number')
-    return Number.isFinite(data) || path.endsWith('.kappa') ? [] : [`${path}: ${data}`];
-  if (typeof data === 'string')
-    return !written.has(data) && NOT_FOR_READERS.test(data) ? [`${path}: ${data}`] : [];
-  if (typeof data !== 'object' || data === null) return [];
-  return Object.entries(data).flatMap(([key, value]) => unreadable(value, written, `${path}.${key}`));
+export function unreadable(data: unknown, written: ReadonlySet<string> = new Set()): string[] {
+  const found: string[] = [];
+  const seen = new Set<object>();
+  const path: string[] = [];
+  const isBad = (value: unknown) =>
+    typeof value === 'number'
+      ? // How tightly strands lie where the wall fills the die is no figure; what is said of it is words.
+        !Number.isFinite(value) && path.at(-1) !== 'kappa'
+      : typeof value === 'string' && NOT_FOR_READERS.test(value) && !written.has(value);
+  const read = (value: unknown): void => {
+    if (isBad(value)) found.push(`${path.join('.')}: ${String(value)}`);
+    if (typeof value !== 'object' || value === null || seen.has(value)) return;
+    seen.add(value);
+    for (const [key, own] of Object.entries(value)) {
+      path.push(key);
+      read(own);
+      path.pop();
+    }
+  };
+  read(data);
+  return found;
 }
