@@ -36,7 +36,7 @@ test('axe finds nothing serious in boxes, menus and the empty job', async ({ pag
   expect(await app.seriousProblems(), 'command box').toEqual([]);
 });
 
-test('a phone shows every stage without scrolling sideways', { tag: '@journey' }, async ({ page }) => {
+test('a phone shows every stage without scrolling sideways', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   const app = new App(page);
   await app.openDemo(false);

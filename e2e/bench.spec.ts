@@ -63,29 +63,25 @@ test.describe('the bench by keyboard', () => {
     await expect(rows.filter({ hasText: 'TH-1' })).toBeVisible();
   });
 
-  test(
-    'the command box finds a cable, sets a size and turns the colours',
-    { tag: '@journey' },
-    async ({ page }) => {
-      const app = new App(page);
-      await app.openDemo();
-      await page.keyboard.press('Control+k');
-      await page.getByRole('combobox', { name: 'Search or do' }).fill('starter');
-      await page.keyboard.press('Enter');
-      await expect(page).toHaveURL(/en1\/gauge$/);
-      await page.keyboard.press('Control+k');
-      await page.getByRole('combobox', { name: 'Search or do' }).fill('95 mm2');
-      await page.keyboard.press('Enter');
-      await expect(page.getByRole('radio', { checked: true, name: '95 mm²' })).toBeVisible();
-      await page.keyboard.press('Control+k');
-      await page.getByRole('combobox', { name: 'Search or do' }).fill('dark');
-      await page.keyboard.press('Enter');
-      await expect(page.locator('html')).toHaveClass(/dark/);
-      await app.saved();
-      await page.reload();
-      await expect(page.locator('html')).toHaveClass(/dark/);
-    },
-  );
+  test('the command box finds a cable, sets a size and turns the colours', async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Search or do' }).fill('starter');
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/en1\/gauge$/);
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Search or do' }).fill('95 mm2');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('radio', { checked: true, name: '95 mm²' })).toBeVisible();
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Search or do' }).fill('dark');
+    await page.keyboard.press('Enter');
+    await expect(page.locator('html')).toHaveClass(/dark/);
+    await app.saved();
+    await page.reload();
+    await expect(page.locator('html')).toHaveClass(/dark/);
+  });
 });
 
 test.describe('the drawing', () => {

@@ -177,43 +177,45 @@ test('a lug that comes loaded with solder takes so much less, and flux is looked
   await expect(page.getByText('flux cleaned off').first()).toBeVisible();
 });
 
-test('a screw terminal is put on by hand alone, and has a day to be gone by; a fitting stands beside a clamp', async ({
-  page,
-}) => {
-  const app = await withDemo(page, (file) => {
-    const lug = file.shop.lugs.find(({ label }) => label === '70-10 heavy');
-    if (!lug) throw new Error('no such lug');
-    file.shop.lugs.push({
-      ...lug,
-      id: 'screwed',
-      label: '70 screw terminal',
-      form: 'screw terminal',
-      metal: 'brass',
+test(
+  'a screw terminal is put on by hand alone, and has a day to be gone by; a fitting stands beside a clamp',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = await withDemo(page, (file) => {
+      const lug = file.shop.lugs.find(({ label }) => label === '70-10 heavy');
+      if (!lug) throw new Error('no such lug');
+      file.shop.lugs.push({
+        ...lug,
+        id: 'screwed',
+        label: '70 screw terminal',
+        form: 'screw terminal',
+        metal: 'brass',
+      });
+      cableOf(file, 'TH-4').ends.B.lugId = 'screwed';
+      const ground = cableOf(file, 'PN-2');
+      ground.ends.B = {
+        ...ground.ends.B,
+        post: { kind: 'large taper', polarity: 'negative' },
+        adapter: 'large-beside-m8',
+      };
     });
-    cableOf(file, 'TH-4').ends.B.lugId = 'screwed';
-    const ground = cableOf(file, 'PN-2');
-    ground.ends.B = {
-      ...ground.ends.B,
-      post: { kind: 'large taper', polarity: 'negative' },
-      adapter: 'large-beside-m8',
-    };
-  });
-  await app.cable('TH-4');
-  await app.stage('Ends');
-  await page.getByRole('tab', { name: 'Crimp or solder, strands' }).click();
-  const temporary = app.ledger.getByRole('button', { name: /Temporary/ });
-  await expect(temporary).toContainText('fails');
-  await page
-    .getByRole('region', { name: 'End B' })
-    .getByRole('switch', { name: /get-you-home repair/ })
-    .click();
-  await app.type('Replace by, B', '2099-01-01');
-  await expect(temporary).toContainText('watch');
-  await app.saved();
-  await app.cable('PN-2');
-  await page.getByRole('tab', { name: 'Stud or post' }).click();
-  await expect(page.getByRole('region', { name: 'End B' })).toContainText('parallel fitting');
-});
+    await app.cable('TH-4');
+    await app.stage('Ends');
+    await page.getByRole('tab', { name: 'Crimp or solder, strands' }).click();
+    const temporary = app.ledger.getByRole('button', { name: /Temporary/ });
+    await expect(temporary).toContainText('fails');
+    await page
+      .getByRole('region', { name: 'End B' })
+      .getByRole('switch', { name: /get-you-home repair/ })
+      .click();
+    await app.type('Replace by, B', '2099-01-01');
+    await expect(temporary).toContainText('watch');
+    await app.saved();
+    await app.cable('PN-2');
+    await page.getByRole('tab', { name: 'Stud or post' }).click();
+    await expect(page.getByRole('region', { name: 'End B' })).toContainText('parallel fitting');
+  },
+);
 
 test('on a stud that is short for all its palms a thinner one goes on, and says why', async ({ page }) => {
   const app = await withDemo(page, (file) => {

@@ -30,44 +30,44 @@ test('a lug is offered with its reasons, and refused with its reason', async ({ 
   await page.keyboard.press('Escape');
 });
 
+test('another die is chosen, and the ledger says at once what it does', async ({ page }) => {
+  const app = await endsOf(page, 'TH-3');
+  await panelOf(page, 'B')
+    .getByRole('radio', { name: /die 70, .*will not close/ })
+    .click();
+  await expect(row(app, /Compaction, c/)).toContainText('fails');
+  await panelOf(page, 'B')
+    .getByRole('button', { name: /lever 70/ })
+    .click();
+  await row(app, /Trial crimps/).click();
+  await expect(app.ledger).toContainText('A trial held the usual pull.');
+});
+
 test(
-  'another die is chosen, and the ledger says at once what it does',
+  'a stud shared with others: stacked, reordered, too short, too many',
   { tag: '@journey' },
   async ({ page }) => {
-    const app = await endsOf(page, 'TH-3');
-    await panelOf(page, 'B')
-      .getByRole('radio', { name: /die 70, .*will not close/ })
-      .click();
-    await expect(row(app, /Compaction, c/)).toContainText('fails');
-    await panelOf(page, 'B')
-      .getByRole('button', { name: /lever 70/ })
-      .click();
-    await row(app, /Trial crimps/).click();
-    await expect(app.ledger).toContainText('A trial held the usual pull.');
+    const app = await endsOf(page, 'TH-4', 'Stud or post');
+    const panel = panelOf(page, 'B');
+    await expect(panel.getByRole('img', { name: /M10 stud from its face: TH-4 B, charger/ })).toBeVisible();
+    await app.type('Thread clear of the face at B', '18');
+    await expect(row(app, /Stud length needed/)).toContainText('fails');
+    await app.type('Thread clear of the face at B', '40');
+    await panel.getByRole('button', { name: 'TH-4 B away from the face' }).click();
+    await expect(row(app, /Order on the stud/)).toContainText('fails');
+    await panel.getByRole('button', { name: 'Re-order by current' }).click();
+    await expect(row(app, /Order on the stud/)).toContainText('passes');
+    await panel.getByText('Also on this stud').click();
+    for (const what of ['horn', 'bilge pump']) {
+      await app.type('What else is on the stud at B', what);
+    }
+    await expect(row(app, /Lugs on the stud/)).toContainText('fails');
+    await panel.getByRole('button', { name: 'remove horn' }).click();
+    await expect(row(app, /Lugs on the stud/)).not.toContainText('fails');
+    await app.type('What else is on the stud at B', 'bilge pump');
+    await expect(page.getByRole('alert')).toHaveText('That is already on it.');
   },
 );
-
-test('a stud shared with others: stacked, reordered, too short, too many', async ({ page }) => {
-  const app = await endsOf(page, 'TH-4', 'Stud or post');
-  const panel = panelOf(page, 'B');
-  await expect(panel.getByRole('img', { name: /M10 stud from its face: TH-4 B, charger/ })).toBeVisible();
-  await app.type('Thread clear of the face at B', '18');
-  await expect(row(app, /Stud length needed/)).toContainText('fails');
-  await app.type('Thread clear of the face at B', '40');
-  await panel.getByRole('button', { name: 'TH-4 B away from the face' }).click();
-  await expect(row(app, /Order on the stud/)).toContainText('fails');
-  await panel.getByRole('button', { name: 'Re-order by current' }).click();
-  await expect(row(app, /Order on the stud/)).toContainText('passes');
-  await panel.getByText('Also on this stud').click();
-  for (const what of ['horn', 'bilge pump']) {
-    await app.type('What else is on the stud at B', what);
-  }
-  await expect(row(app, /Lugs on the stud/)).toContainText('fails');
-  await panel.getByRole('button', { name: 'remove horn' }).click();
-  await expect(row(app, /Lugs on the stud/)).not.toContainText('fails');
-  await app.type('What else is on the stud at B', 'bilge pump');
-  await expect(page.getByRole('alert')).toHaveText('That is already on it.');
-});
 
 test('a new shared stud is made and named from an end that stood alone', async ({ page }) => {
   const app = await endsOf(page, 'TH-3', 'Stud or post');
@@ -195,7 +195,7 @@ test('a branch is sealed by a moulded part in place of a nipped sleeve, and an e
   await app.saved();
 });
 
-test('a join has a die, a sleeve and a proof of its own', async ({ page }) => {
+test('a join has a die, a sleeve and a proof of its own', { tag: '@journey' }, async ({ page }) => {
   const app = await endsOf(page, 'TH-3', 'Route, joins');
   await page.getByRole('button', { name: 'In-line butt' }).click();
   await app.type('From stud A, along the cable', '20');
@@ -240,36 +240,40 @@ test('the palms are clocked on the drawing, by hand and by keys', async ({ page 
   await expect(dial).toHaveAttribute('aria-valuenow', '85');
 });
 
-test('the map: a cell is worked, a trial corrects it visibly, and taking it out gives it back', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  const grid = page.getByRole('grid', { name: 'Lugs against dies' });
-  await expect(grid.getByRole('columnheader')).toHaveCount(20);
-  await grid.getByRole('rowheader', { name: '35 mm² heavy', exact: false }).first().click();
-  const detail = page.getByRole('region', { name: 'This die on this lug' });
-  await expect(detail.getByRole('heading', { level: 2 })).toContainText('Die D on 35 heavy');
-  await expect(detail).toContainText('c = (A');
-  await expect(detail.getByTestId('corrected')).toBeHidden();
-  await detail.getByRole('button', { name: 'Record the trial' }).click();
-  await expect(detail.getByRole('alert')).toContainText('Enter who');
-  await app.type('Tested by', 'R. Alder');
-  await detail.getByRole('button', { name: 'Record the trial' }).click();
-  await expect(detail.getByRole('alert')).toContainText('at least the across flats');
-  await app.type('Trial, across flats', '10.6');
-  await app.type('Trial, ears', '0');
-  await app.type('Trial, air in the section', '14');
-  await detail.getByRole('button', { name: 'Record the trial' }).click();
-  await expect(detail.getByTestId('corrected')).toContainText(/Before its 1 trial.*right.*Now.*too loose/);
-  await expect(grid.getByRole('gridcell', { name: '35 mm² heavy, die D: too loose' }).first()).toBeVisible();
-  await detail.getByRole('button', { name: 'Remove this trial' }).click();
-  await expect(detail.getByTestId('corrected')).toBeHidden();
-  await grid.focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(detail.getByRole('heading', { level: 2 })).not.toContainText('Die D');
-});
+test(
+  'the map: a cell is worked, a trial corrects it visibly, and taking it out gives it back',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.getByRole('link', { name: 'Tool case' }).click();
+    const grid = page.getByRole('grid', { name: 'Lugs against dies' });
+    await expect(grid.getByRole('columnheader')).toHaveCount(20);
+    await grid.getByRole('rowheader', { name: '35 mm² heavy', exact: false }).first().click();
+    const detail = page.getByRole('region', { name: 'This die on this lug' });
+    await expect(detail.getByRole('heading', { level: 2 })).toContainText('Die D on 35 heavy');
+    await expect(detail).toContainText('c = (A');
+    await expect(detail.getByTestId('corrected')).toBeHidden();
+    await detail.getByRole('button', { name: 'Record the trial' }).click();
+    await expect(detail.getByRole('alert')).toContainText('Enter who');
+    await app.type('Tested by', 'R. Alder');
+    await detail.getByRole('button', { name: 'Record the trial' }).click();
+    await expect(detail.getByRole('alert')).toContainText('at least the across flats');
+    await app.type('Trial, across flats', '10.6');
+    await app.type('Trial, ears', '0');
+    await app.type('Trial, air in the section', '14');
+    await detail.getByRole('button', { name: 'Record the trial' }).click();
+    await expect(detail.getByTestId('corrected')).toContainText(/Before its 1 trial.*right.*Now.*too loose/);
+    await expect(
+      grid.getByRole('gridcell', { name: '35 mm² heavy, die D: too loose' }).first(),
+    ).toBeVisible();
+    await detail.getByRole('button', { name: 'Remove this trial' }).click();
+    await expect(detail.getByTestId('corrected')).toBeHidden();
+    await grid.focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(detail.getByRole('heading', { level: 2 })).not.toContainText('Die D');
+  },
+);
 
 test('an unmarked die says what it is for; a dimension edited redraws the map', async ({ page }) => {
   const app = new App(page);
@@ -294,30 +298,34 @@ test('an unmarked die says what it is for; a dimension edited redraws the map', 
   await expect(page.getByRole('alert')).toContainText('stores enough energy to injure');
 });
 
-test('a lug is measured, drilled out and refused; a tube lug is computed', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  await page.getByRole('tab', { name: 'Lugs' }).click();
-  await page.getByRole('button', { name: 'Measure a lug' }).click();
-  await app.type('Lug name', 'Odd box 70');
-  await app.type('Made for', '71');
-  await expect(page.getByRole('alert')).toContainText('not a standard size');
-  await app.type('Made for', '70');
-  await app.type('Bore', '99');
-  await expect(page.getByRole('alert')).toContainText('out of range');
-  await app.type('Bore', '11.6');
-  await page.getByRole('switch', { name: 'hole was drilled out' }).click();
-  await expect(page.getByText('It is refused on every end')).toBeVisible();
-  await page.getByRole('button', { name: 'Done' }).click();
-  await page.getByRole('tab', { name: 'Lug from tube' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'tube' })).toHaveText(
-    'This tube can do it, in the field',
-  );
-  await app.type('Wall of the tube', '1');
-  await expect(page.getByRole('status').filter({ hasText: 'tube' })).toHaveText('This tube will not do');
-  await expect(page.getByText('What a home-made lug is not')).toBeVisible();
-});
+test(
+  'a lug is measured, drilled out and refused; a tube lug is computed',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.getByRole('link', { name: 'Tool case' }).click();
+    await page.getByRole('tab', { name: 'Lugs' }).click();
+    await page.getByRole('button', { name: 'Measure a lug' }).click();
+    await app.type('Lug name', 'Odd box 70');
+    await app.type('Made for', '71');
+    await expect(page.getByRole('alert')).toContainText('not a standard size');
+    await app.type('Made for', '70');
+    await app.type('Bore', '99');
+    await expect(page.getByRole('alert')).toContainText('out of range');
+    await app.type('Bore', '11.6');
+    await page.getByRole('switch', { name: 'hole was drilled out' }).click();
+    await expect(page.getByText('It is refused on every end')).toBeVisible();
+    await page.getByRole('button', { name: 'Done' }).click();
+    await page.getByRole('tab', { name: 'Lug from tube' }).click();
+    await expect(page.getByRole('status').filter({ hasText: 'tube' })).toHaveText(
+      'This tube can do it, in the field',
+    );
+    await app.type('Wall of the tube', '1');
+    await expect(page.getByRole('status').filter({ hasText: 'tube' })).toHaveText('This tube will not do');
+    await expect(page.getByText('What a home-made lug is not')).toBeVisible();
+  },
+);
 
 test('the catalogue goes out as CSV and comes in with its problems by row', async ({ page }) => {
   const app = new App(page);

@@ -59,32 +59,30 @@ test('a duty of many steps is followed by a worker while typing goes on', async 
   await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(/Heats like/);
 });
 
-test(
-  'a fuse: breaking, clearing, guarding, carrying, where it stands, and who answers for it',
-  { tag: '@journey' },
-  async ({ page }) => {
-    const app = await openCable(page, 'marrow/cable/ch1/gauge');
-    const row = (name: RegExp) => app.ledger.getByRole('button', { name });
-    await expect(row(/A fuse at each source/)).toContainText('passes');
-    // The bank at B gives far more than the battery at A: a block breaks the one and not the other.
-    await app.stage('Run');
-    await app.choose('Fuse 2 kind', /^battery-post block/);
-    await app.stage('Gauge');
-    await expect(row(/Interrupting rating.*end B|Interrupting rating.* B /)).toContainText('fails');
-    await app.stage('Run');
-    await app.choose('Fuse 2 kind', /^class T/);
-    await app.stage('Gauge');
-    await expect(row(/Interrupting rating/)).not.toContainText('fails');
-    await app.stage('Run');
-    await app.type('Fuse 1 rating', '60');
-    await app.type('Distance from source to fuse 1', '900');
-    await app.stage('Gauge');
-    await expect(row(/Fuse rating against load/)).toContainText('fails');
-    await expect(row(/Distance from source to fuse/)).toContainText('fails');
-    await row(/Fuse rating against load/).click();
-    await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
-  },
-);
+test('a fuse: breaking, clearing, guarding, carrying, where it stands, and who answers for it', async ({
+  page,
+}) => {
+  const app = await openCable(page, 'marrow/cable/ch1/gauge');
+  const row = (name: RegExp) => app.ledger.getByRole('button', { name });
+  await expect(row(/A fuse at each source/)).toContainText('passes');
+  // The bank at B gives far more than the battery at A: a block breaks the one and not the other.
+  await app.stage('Run');
+  await app.choose('Fuse 2 kind', /^battery-post block/);
+  await app.stage('Gauge');
+  await expect(row(/Interrupting rating.*end B|Interrupting rating.* B /)).toContainText('fails');
+  await app.stage('Run');
+  await app.choose('Fuse 2 kind', /^class T/);
+  await app.stage('Gauge');
+  await expect(row(/Interrupting rating/)).not.toContainText('fails');
+  await app.stage('Run');
+  await app.type('Fuse 1 rating', '60');
+  await app.type('Distance from source to fuse 1', '900');
+  await app.stage('Gauge');
+  await expect(row(/Fuse rating against load/)).toContainText('fails');
+  await expect(row(/Distance from source to fuse/)).toContainText('fails');
+  await row(/Fuse rating against load/).click();
+  await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
+});
 
 test('a source at each end is two, strings are asked for their fuse, and a cold start is reckoned', async ({
   page,

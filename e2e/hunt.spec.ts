@@ -96,32 +96,36 @@ test('a hunt without a job: typed by hand, wrong entries said, contradictions na
   await expect(page.getByRole('heading', { name: /returns through chassis/ })).toBeVisible();
 });
 
-test('a cranking test takes each reading with the amps of its own moment', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/hunt');
-  await app.choose('Begin with', /a starter, cranking/);
-  await page.getByRole('button', { name: 'Begin the hunt' }).click();
-  await app.type('Current at that moment', '400');
-  await app.type('Battery volts, no load', '12.7');
-  await app.type('Battery volts, under load', '10.9');
-  await app.type('Volts at the load', '9.7');
-  const row = async (title: string, millivolt: string, amps: string) => {
-    const fields = [
-      [`Millivolts across ${title}`, millivolt],
-      [`Amps while reading across ${title}`, amps],
-    ] as const;
-    for (const [label, text] of fields) {
-      await page.getByRole('textbox', { name: label, exact: true }).fill(text);
-      await page.getByRole('textbox', { name: label, exact: true }).press('Enter');
-    }
-  };
-  await row('Clamp', '700', '350');
-  const verdict = page.getByRole('status').filter({ hasText: 'wastes' });
-  await expect(verdict).toContainText(/Not the battery: clamp wastes 304\sW/);
-  await row('Clamp', '700', '175');
-  await expect(page.getByRole('status').filter({ hasText: 'cannot all be right' })).toBeVisible();
-});
+test(
+  'a cranking test takes each reading with the amps of its own moment',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/hunt');
+    await app.choose('Begin with', /a starter, cranking/);
+    await page.getByRole('button', { name: 'Begin the hunt' }).click();
+    await app.type('Current at that moment', '400');
+    await app.type('Battery volts, no load', '12.7');
+    await app.type('Battery volts, under load', '10.9');
+    await app.type('Volts at the load', '9.7');
+    const row = async (title: string, millivolt: string, amps: string) => {
+      const fields = [
+        [`Millivolts across ${title}`, millivolt],
+        [`Amps while reading across ${title}`, amps],
+      ] as const;
+      for (const [label, text] of fields) {
+        await page.getByRole('textbox', { name: label, exact: true }).fill(text);
+        await page.getByRole('textbox', { name: label, exact: true }).press('Enter');
+      }
+    };
+    await row('Clamp', '700', '350');
+    const verdict = page.getByRole('status').filter({ hasText: 'wastes' });
+    await expect(verdict).toContainText(/Not the battery: clamp wastes 304\sW/);
+    await row('Clamp', '700', '175');
+    await expect(page.getByRole('status').filter({ hasText: 'cannot all be right' })).toBeVisible();
+  },
+);
 
 test('a reading typed once is one reading, and the same figure again is another', async ({ page }) => {
   const app = new App(page);

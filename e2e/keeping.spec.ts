@@ -42,25 +42,21 @@ const pictures = (page: Page, stray?: string) =>
     stray,
   );
 
-apart(
-  'a tab that is killed loses at most the last half second',
-  { tag: '@journey' },
-  async ({ page, context }) => {
-    const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/cable/th3/run');
-    await app.type('To, end B', 'Thruster plus');
-    await page.waitForTimeout(500);
-    const cdp = await context.newCDPSession(page);
-    // A crash tells nobody: no pagehide, nothing is flushed.
-    const crashed = page.waitForEvent('crash');
-    void cdp.send('Page.crash').catch(() => {});
-    await crashed;
-    const next = await context.newPage();
-    await next.goto('/job/teasel/cable/th3/run');
-    await expect(new App(next).field('To, end B')).toHaveValue('Thruster plus');
-  },
-);
+apart('a tab that is killed loses at most the last half second', async ({ page, context }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/teasel/cable/th3/run');
+  await app.type('To, end B', 'Thruster plus');
+  await page.waitForTimeout(500);
+  const cdp = await context.newCDPSession(page);
+  // A crash tells nobody: no pagehide, nothing is flushed.
+  const crashed = page.waitForEvent('crash');
+  void cdp.send('Page.crash').catch(() => {});
+  await crashed;
+  const next = await context.newPage();
+  await next.goto('/job/teasel/cable/th3/run');
+  await expect(new App(next).field('To, end B')).toHaveValue('Thruster plus');
+});
 
 test('of two tabs one writes and the other follows, until it is told to work there', async ({
   page,

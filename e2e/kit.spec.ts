@@ -120,63 +120,61 @@ test('proving is cancelled and taken up again, and a plan is there all the while
   await expect(page.getByText(/^Least new cable needed/)).toBeHidden();
 });
 
-test('a piece is ticked off by name, and its spool is so much shorter', async ({ page }) => {
-  const app = await kitOfDemo(page);
-  const plan = page.getByRole('img', { name: 'Pieces on their spools' });
-  await expect(plan).toContainText('EN-2');
-  await card(page, 'EN-2').click();
-  await expect(page.getByRole('alert')).toContainText('Enter who is cutting first');
-  await app.type('Who is cutting', 'Ada');
-  await card(page, 'EN-2').click();
-  await expect(card(page, 'EN-2')).toHaveAttribute('aria-pressed', 'true');
-  await expect(plan).not.toContainText('EN-2');
-  await page.getByRole('button', { name: 'Stock' }).click();
-  // 5200 less 10 squared off, 869 cut and the kerf of the house.
-  await expect(app.field('Left on Spool 5')).toHaveValue(/^4\s321$/);
-  await page.getByRole('button', { name: /^Undo/ }).click();
-  await expect(app.field('Left on Spool 5')).toHaveValue(/^5\s200$/);
-  await expect(card(page, 'EN-2')).toHaveAttribute('aria-pressed', 'false');
-});
-
 test(
-  'the shelf falls by what is made, is counted anew, and says what will run out',
+  'a piece is ticked off by name, and its spool is so much shorter',
   { tag: '@journey' },
   async ({ page }) => {
     const app = await kitOfDemo(page);
-    await app.go('/job/teasel/cable/th2/make');
-    await page.getByRole('button', { name: /Cut$/ }).last().click();
-    const from = page.getByRole('button', { name: /^Cut from/ });
-    await expect(from).toContainText('Offcut 11');
-    await from.click();
-    await page.getByRole('option', { name: /^Spool 1,/ }).click();
-    await app.type('Who is working', 'Ada');
-    await page.getByRole('button', { name: /^Done/ }).click();
-    await page.getByRole('button', { name: 'Override with a reason' }).click();
-    await app.type('Why it may be overridden', 'measured twice');
-    await page.getByRole('button', { name: /^Done/ }).click();
-    await expect(page.getByRole('heading', { name: /^Slide every layer/ })).toBeVisible();
-    await app.saved();
-    await app.go('/job/teasel/kit');
+    const plan = page.getByRole('img', { name: 'Pieces on their spools' });
+    await expect(plan).toContainText('EN-2');
+    await card(page, 'EN-2').click();
+    await expect(page.getByRole('alert')).toContainText('Enter who is cutting first');
+    await app.type('Who is cutting', 'Ada');
+    await card(page, 'EN-2').click();
+    await expect(card(page, 'EN-2')).toHaveAttribute('aria-pressed', 'true');
+    await expect(plan).not.toContainText('EN-2');
     await page.getByRole('button', { name: 'Stock' }).click();
-    // Not the offcut that the plan would take, but the spool that was chosen: 7100 less 10 squared off, 411 and a kerf.
-    await expect(app.field('Left on Offcut 11')).toHaveValue(/^860$/);
-    await expect(app.field('Left on Spool 1')).toHaveValue(/^6\s67\d$/);
-
-    await app.refuses('Count of Printed label', '-2', /out of range|“-2”/);
-    await app.type('Count of Printed label', '21');
-    await expect(page.getByText(/was 60, counted .*Ada/)).toBeVisible();
-    const shopping = page.getByRole('region', { name: 'Shopping' });
-    await expect(shopping.getByRole('listitem').filter({ hasText: 'Printed label' })).toContainText(
-      /buy \d+/,
-    );
-    await app.type('Keep at least of Solder wire 2 mm, rosin flux', '400');
-    const solder = shopping.getByRole('listitem').filter({ hasText: 'Solder wire' });
-    await expect(solder).toContainText('400');
-    await expect(solder).toContainText(/buy 2\d\d/);
-    await solder.getByRole('button').click();
-    await expect(solder).toContainText('on the shelf');
+    // 5200 less 10 squared off, 869 cut and the kerf of the house.
+    await expect(app.field('Left on Spool 5')).toHaveValue(/^4\s321$/);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await expect(app.field('Left on Spool 5')).toHaveValue(/^5\s200$/);
+    await expect(card(page, 'EN-2')).toHaveAttribute('aria-pressed', 'false');
   },
 );
+
+test('the shelf falls by what is made, is counted anew, and says what will run out', async ({ page }) => {
+  const app = await kitOfDemo(page);
+  await app.go('/job/teasel/cable/th2/make');
+  await page.getByRole('button', { name: /Cut$/ }).last().click();
+  const from = page.getByRole('button', { name: /^Cut from/ });
+  await expect(from).toContainText('Offcut 11');
+  await from.click();
+  await page.getByRole('option', { name: /^Spool 1,/ }).click();
+  await app.type('Who is working', 'Ada');
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await page.getByRole('button', { name: 'Override with a reason' }).click();
+  await app.type('Why it may be overridden', 'measured twice');
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await expect(page.getByRole('heading', { name: /^Slide every layer/ })).toBeVisible();
+  await app.saved();
+  await app.go('/job/teasel/kit');
+  await page.getByRole('button', { name: 'Stock' }).click();
+  // Not the offcut that the plan would take, but the spool that was chosen: 7100 less 10 squared off, 411 and a kerf.
+  await expect(app.field('Left on Offcut 11')).toHaveValue(/^860$/);
+  await expect(app.field('Left on Spool 1')).toHaveValue(/^6\s67\d$/);
+
+  await app.refuses('Count of Printed label', '-2', /out of range|“-2”/);
+  await app.type('Count of Printed label', '21');
+  await expect(page.getByText(/was 60, counted .*Ada/)).toBeVisible();
+  const shopping = page.getByRole('region', { name: 'Shopping' });
+  await expect(shopping.getByRole('listitem').filter({ hasText: 'Printed label' })).toContainText(/buy \d+/);
+  await app.type('Keep at least of Solder wire 2 mm, rosin flux', '400');
+  const solder = shopping.getByRole('listitem').filter({ hasText: 'Solder wire' });
+  await expect(solder).toContainText('400');
+  await expect(solder).toContainText(/buy 2\d\d/);
+  await solder.getByRole('button').click();
+  await expect(solder).toContainText('on the shelf');
+});
 
 test('too little stock says exactly what to buy, and a new spool puts it right', async ({ page }) => {
   const app = await kitOfDemo(page);
@@ -323,25 +321,29 @@ test('a schedule comes in whole or not at all', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'X-2' })).toBeHidden();
 });
 
-test('sleeves owned are edited in the tool case, and counted in the kit', async ({ page }) => {
-  const app = await kitOfDemo(page);
-  await expect(page.getByRole('region', { name: 'Shopping' })).not.toContainText(/Sleeve.*buy/);
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  await page.getByRole('tab', { name: 'Sleeves' }).click();
-  const left = app.page.getByRole('textbox', { name: 'Left of 19 / 6 black' }).first();
-  await left.fill('200');
-  await left.press('Enter');
-  const price = page.getByRole('textbox', { name: 'Price a metre of 19 / 6 black' }).first();
-  await price.fill('5');
-  await price.press('Enter');
-  await page.getByRole('link', { name: /^Kit/ }).click();
-  const line = page
-    .getByRole('region', { name: 'Shopping' })
-    .getByRole('listitem')
-    .filter({ hasText: /Sleeve 19/ });
-  await expect(line).toContainText(/buy 0\.\d+\sm/);
-  await expect(line).toContainText(/\d\.\d\d$/);
-});
+test(
+  'sleeves owned are edited in the tool case, and counted in the kit',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = await kitOfDemo(page);
+    await expect(page.getByRole('region', { name: 'Shopping' })).not.toContainText(/Sleeve.*buy/);
+    await page.getByRole('link', { name: 'Tool case' }).click();
+    await page.getByRole('tab', { name: 'Sleeves' }).click();
+    const left = app.page.getByRole('textbox', { name: 'Left of 19 / 6 black' }).first();
+    await left.fill('200');
+    await left.press('Enter');
+    const price = page.getByRole('textbox', { name: 'Price a metre of 19 / 6 black' }).first();
+    await price.fill('5');
+    await price.press('Enter');
+    await page.getByRole('link', { name: /^Kit/ }).click();
+    const line = page
+      .getByRole('region', { name: 'Shopping' })
+      .getByRole('listitem')
+      .filter({ hasText: /Sleeve 19/ });
+    await expect(line).toContainText(/buy 0\.\d+\sm/);
+    await expect(line).toContainText(/\d\.\d\d$/);
+  },
+);
 
 test('axe finds nothing serious on the kit, with all its parts open', async ({ page }) => {
   test.slow();

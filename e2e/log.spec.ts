@@ -20,115 +20,119 @@ die: C / C
 proof: proved
 by: N. Sorrel 2025-10-18`;
 
-test(
-  'the log is searched, narrowed, opened, marked with a word, and goes to a calendar',
-  { tag: '@journey' },
-  async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo();
-    await app.go('/log');
-    const main = page.getByRole('main');
-    const rows = main.getByRole('row');
-    await expect(main).toContainText('11 of 31 cables of 3 jobs');
-    expect(await app.seriousProblems('main')).toEqual([]);
-    await page.getByRole('searchbox', { name: 'Search' }).fill('hut shunt');
-    // One of them is only planned.
-    await expect(rows).toHaveCount(4);
-    await page.getByRole('searchbox', { name: 'Search' }).fill('hs1');
-    await expect(main).not.toContainText('TH-1');
-    await page.getByRole('searchbox', { name: 'Search' }).fill('');
-    await app.choose('Show', 'overdue');
-    await app.choose('Order', 'due soonest');
-    await expect(rows.nth(1)).toContainText('HB-5');
-    await expect(rows.nth(1)).toContainText('retighten, overdue');
-    const download = page.waitForEvent('download');
-    await main.getByRole('button', { name: /Add .* due dates to a calendar/ }).click();
-    const file = await readFile(await (await download).path(), 'utf8');
-    const events = new ICAL.Component(ICAL.parse(file) as [string, unknown[], unknown[]]).getAllSubcomponents(
-      'vevent',
-    );
-    const summaries = events.map((own) => new ICAL.Event(own).summary);
-    expect(summaries).toContain('Retighten HB-5');
-    expect(summaries).toContain('Replace WN-1');
-
-    await rows.filter({ hasText: 'HB-5' }).getByRole('button', { name: 'HB-5' }).click();
-    const detail = page.getByRole('region', { name: 'Cable HB-5' });
-    await expect(detail).toContainText('2025-11-24');
-    await detail.getByRole('textbox', { name: 'New keyword' }).fill('suspect');
-    await detail.getByRole('textbox', { name: 'New keyword' }).press('Enter');
-    await main.getByRole('button', { name: 'suspect', exact: true }).click();
-    await expect(rows).toHaveCount(2);
-    await app.saved();
-  },
-);
-
-test('what was written down wrong is put right, and the old wording stays', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/hut/log');
-  await page.getByRole('button', { name: 'HB-2', exact: true }).click();
-  const detail = page.getByRole('region', { name: /^Cable HB-/ });
-  await detail.getByRole('button', { name: 'Correct an entry' }).click();
-  await app.choose('What', 'to, end B');
-  await detail.getByLabel('It should say').fill('Isolator 2');
-  await detail.getByRole('button', { name: 'Correct it' }).click();
-  await expect(detail.getByRole('alert')).toContainText('Enter who');
-  await app.type('Corrected by', 'R. Pell');
-  await detail.getByRole('button', { name: 'Correct it' }).click();
-  await expect(detail.getByRole('alert')).toContainText('Enter why');
-  await detail.getByLabel('Why it was wrong').fill('there are two of them');
-  await detail.getByRole('button', { name: 'Correct it' }).click();
-  await expect(detail).toContainText('was “Isolator”, now “Isolator 2”');
-  await expect(detail).toContainText('R. Pell');
-
-  await detail.getByRole('link', { name: 'Open it' }).click();
-  const readings = page.getByRole('region', { name: 'All readings' });
-  await readings
-    .getByRole('button', { name: /^correct torque/ })
-    .first()
-    .click();
-  await app.type('It should read', '12.5');
-  await app.type('How did it go wrong?', 'read off the wrong scale');
-  await page.getByRole('button', { name: 'Correct it' }).click();
-  await expect(readings).toContainText('corrected');
-  await expect(readings).toContainText('struck out: read off the wrong scale');
-  await expect(readings).toContainText(/torque 12\.5\sN·m/);
-  await app.saved();
-});
-
-test('a label in a picture opens its cable; one that is not known is brought in; nonsense is said', async ({
+test('the log is searched, narrowed, opened, marked with a word, and goes to a calendar', async ({
   page,
 }) => {
   const app = new App(page);
   await app.openDemo();
-  await app.go('/job/hut/log');
-  const choose = async (buffer: Buffer, name = 'label.png') => {
-    await page.getByRole('button', { name: 'Scan a label' }).click();
-    await page.getByTestId('label-picture').setInputFiles({ name, mimeType: 'image/png', buffer });
-  };
-  const picture = (text: string) => QRCode.toBuffer(text, { width: 420 });
-  await choose(await picture(HB3));
-  await expect(page.getByRole('region', { name: 'Cable HB-3' })).toBeVisible();
+  await app.go('/log');
+  const main = page.getByRole('main');
+  const rows = main.getByRole('row');
+  await expect(main).toContainText('11 of 31 cables of 3 jobs');
+  expect(await app.seriousProblems('main')).toEqual([]);
+  await page.getByRole('searchbox', { name: 'Search' }).fill('hut shunt');
+  // One of them is only planned.
+  await expect(rows).toHaveCount(4);
+  await page.getByRole('searchbox', { name: 'Search' }).fill('hs1');
+  await expect(main).not.toContainText('TH-1');
+  await page.getByRole('searchbox', { name: 'Search' }).fill('');
+  await app.choose('Show', 'overdue');
+  await app.choose('Order', 'due soonest');
+  await expect(rows.nth(1)).toContainText('HB-5');
+  await expect(rows.nth(1)).toContainText('retighten, overdue');
+  const download = page.waitForEvent('download');
+  await main.getByRole('button', { name: /Add .* due dates to a calendar/ }).click();
+  const file = await readFile(await (await download).path(), 'utf8');
+  const events = new ICAL.Component(ICAL.parse(file) as [string, unknown[], unknown[]]).getAllSubcomponents(
+    'vevent',
+  );
+  const summaries = events.map((own) => new ICAL.Event(own).summary);
+  expect(summaries).toContain('Retighten HB-5');
+  expect(summaries).toContain('Replace WN-1');
 
-  await choose(await picture('https://example.invalid/'));
-  const box = page.getByRole('dialog');
-  await expect(box.getByRole('alert')).toContainText('not the code of a cable label');
-  await page.getByTestId('label-picture').setInputFiles({
-    name: 'notes.png',
-    mimeType: 'image/png',
-    buffer: Buffer.from('no picture at all'),
-  });
-  await expect(box.getByRole('alert')).toContainText('is no picture that can be read here');
-  await box
-    .getByRole('textbox', { name: 'Or the text of its code' })
-    .fill(HB3.replace('Isolator, M8', 'Barn isolator, M10'));
-  await box.getByRole('button', { name: 'Find it in the log' }).click();
-  await expect(box).toContainText('is not in this log');
-  await box.getByRole('button', { name: 'Import it' }).click();
-  await expect(app.field('From, end A')).toHaveValue('Barn isolator');
-  await expect(page.getByRole('button', { name: /From labels/ })).toBeVisible();
+  await rows.filter({ hasText: 'HB-5' }).getByRole('button', { name: 'HB-5' }).click();
+  const detail = page.getByRole('region', { name: 'Cable HB-5' });
+  await expect(detail).toContainText('2025-11-24');
+  await detail.getByRole('textbox', { name: 'New keyword' }).fill('suspect');
+  await detail.getByRole('textbox', { name: 'New keyword' }).press('Enter');
+  await main.getByRole('button', { name: 'suspect', exact: true }).click();
+  await expect(rows).toHaveCount(2);
   await app.saved();
 });
+
+test(
+  'what was written down wrong is put right, and the old wording stays',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/hut/log');
+    await page.getByRole('button', { name: 'HB-2', exact: true }).click();
+    const detail = page.getByRole('region', { name: /^Cable HB-/ });
+    await detail.getByRole('button', { name: 'Correct an entry' }).click();
+    await app.choose('What', 'to, end B');
+    await detail.getByLabel('It should say').fill('Isolator 2');
+    await detail.getByRole('button', { name: 'Correct it' }).click();
+    await expect(detail.getByRole('alert')).toContainText('Enter who');
+    await app.type('Corrected by', 'R. Pell');
+    await detail.getByRole('button', { name: 'Correct it' }).click();
+    await expect(detail.getByRole('alert')).toContainText('Enter why');
+    await detail.getByLabel('Why it was wrong').fill('there are two of them');
+    await detail.getByRole('button', { name: 'Correct it' }).click();
+    await expect(detail).toContainText('was “Isolator”, now “Isolator 2”');
+    await expect(detail).toContainText('R. Pell');
+
+    await detail.getByRole('link', { name: 'Open it' }).click();
+    const readings = page.getByRole('region', { name: 'All readings' });
+    await readings
+      .getByRole('button', { name: /^correct torque/ })
+      .first()
+      .click();
+    await app.type('It should read', '12.5');
+    await app.type('How did it go wrong?', 'read off the wrong scale');
+    await page.getByRole('button', { name: 'Correct it' }).click();
+    await expect(readings).toContainText('corrected');
+    await expect(readings).toContainText('struck out: read off the wrong scale');
+    await expect(readings).toContainText(/torque 12\.5\sN·m/);
+    await app.saved();
+  },
+);
+
+test(
+  'a label in a picture opens its cable; one that is not known is brought in; nonsense is said',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/hut/log');
+    const choose = async (buffer: Buffer, name = 'label.png') => {
+      await page.getByRole('button', { name: 'Scan a label' }).click();
+      await page.getByTestId('label-picture').setInputFiles({ name, mimeType: 'image/png', buffer });
+    };
+    const picture = (text: string) => QRCode.toBuffer(text, { width: 420 });
+    await choose(await picture(HB3));
+    await expect(page.getByRole('region', { name: 'Cable HB-3' })).toBeVisible();
+
+    await choose(await picture('https://example.invalid/'));
+    const box = page.getByRole('dialog');
+    await expect(box.getByRole('alert')).toContainText('not the code of a cable label');
+    await page.getByTestId('label-picture').setInputFiles({
+      name: 'notes.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from('no picture at all'),
+    });
+    await expect(box.getByRole('alert')).toContainText('is no picture that can be read here');
+    await box
+      .getByRole('textbox', { name: 'Or the text of its code' })
+      .fill(HB3.replace('Isolator, M8', 'Barn isolator, M10'));
+    await box.getByRole('button', { name: 'Find it in the log' }).click();
+    await expect(box).toContainText('is not in this log');
+    await box.getByRole('button', { name: 'Import it' }).click();
+    await expect(app.field('From, end A')).toHaveValue('Barn isolator');
+    await expect(page.getByRole('button', { name: /From labels/ })).toBeVisible();
+    await app.saved();
+  },
+);
 
 test('a job is handed over as one PDF and one zip', async ({ page }) => {
   const app = new App(page);
@@ -186,54 +190,58 @@ apart('a label held before the camera opens its cable; without a camera it is sa
   await expect(page.getByRole('region', { name: 'Cable HB-3' })).toBeVisible();
 });
 
-test('a recall lists what a die closed, keeps it from being proved, and is closed cable by cable', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  // The lot of a drum is entered once, and the next cable that is begun takes it along.
-  await app.go('/job/teasel/cable/th3/make');
-  await app.type('Who is working', 'R. Alder');
-  await page.getByText(/^Lots of the material, 0 of/).click();
-  await app.type('Lot of cable 70 mm²', '4711');
-  await expect(page.getByText(/^Lots of the material, 1 of/)).toBeVisible();
-  await app.go('/job/teasel/cable/th4/make');
-  await expect(page.getByRole('heading', { name: /^TH-4/ })).toBeAttached();
-  await page.locator('main').getByRole('button', { name: /^Done/ }).click();
-  await expect(page.getByText(/^Lots of the material, 1 of/)).toBeVisible();
+test(
+  'a recall lists what a die closed, keeps it from being proved, and is closed cable by cable',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    // The lot of a drum is entered once, and the next cable that is begun takes it along.
+    await app.go('/job/teasel/cable/th3/make');
+    await app.type('Who is working', 'R. Alder');
+    await page.getByText(/^Lots of the material, 0 of/).click();
+    await app.type('Lot of cable 70 mm²', '4711');
+    await expect(page.getByText(/^Lots of the material, 1 of/)).toBeVisible();
+    await app.go('/job/teasel/cable/th4/make');
+    await expect(page.getByRole('heading', { name: /^TH-4/ })).toBeAttached();
+    await page.locator('main').getByRole('button', { name: /^Done/ }).click();
+    await expect(page.getByText(/^Lots of the material, 1 of/)).toBeVisible();
 
-  await app.go('/job/teasel/log');
-  await page.getByRole('link', { name: 'Recall' }).click();
-  await app.choose(/^By/, /^lot/);
-  await app.choose(/^Which one/, '4711');
-  const rows = page.getByRole('list', { name: 'Cables affected' }).getByRole('listitem');
-  await expect(rows).toHaveCount(1);
-  await expect(rows.first()).toContainText('TH-4');
+    await app.go('/job/teasel/log');
+    await page.getByRole('link', { name: 'Recall' }).click();
+    await app.choose(/^By/, /^lot/);
+    await app.choose(/^Which one/, '4711');
+    const rows = page.getByRole('list', { name: 'Cables affected' }).getByRole('listitem');
+    await expect(rows).toHaveCount(1);
+    await expect(rows.first()).toContainText('TH-4');
 
-  await app.choose(/^By/, /^instrument/);
-  await app.choose(/^Which one/, 'Calliper 150');
-  await expect(rows).toHaveCount(6);
-  await expect(page.getByText('6 cables affected, 6 of them fitted')).toBeVisible();
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'The list as PDF' }).click();
-  const file = await getDocument({ data: new Uint8Array(await readFile(await (await download).path())) })
-    .promise;
-  const { items } = await (await file.getPage(1)).getTextContent();
-  expect(items.map((item) => ('str' in item ? item.str : '')).join(' ')).toContain('instrument Calliper 150');
-  await app.type('From the day', 'yesterday');
-  await expect(page.getByText('Write the day as 2027-03-31')).toBeVisible();
-  await app.type('From the day', '');
+    await app.choose(/^By/, /^instrument/);
+    await app.choose(/^Which one/, 'Calliper 150');
+    await expect(rows).toHaveCount(6);
+    await expect(page.getByText('6 cables affected, 6 of them fitted')).toBeVisible();
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'The list as PDF' }).click();
+    const file = await getDocument({ data: new Uint8Array(await readFile(await (await download).path())) })
+      .promise;
+    const { items } = await (await file.getPage(1)).getTextContent();
+    expect(items.map((item) => ('str' in item ? item.str : '')).join(' ')).toContain(
+      'instrument Calliper 150',
+    );
+    await app.type('From the day', 'yesterday');
+    await expect(page.getByText('Write the day as 2027-03-31')).toBeVisible();
+    await app.type('From the day', '');
 
-  await page.getByRole('button', { name: /^Open it on all/ }).click();
-  await expect(page.getByRole('alert')).toContainText('Enter the cause first.');
-  await app.type('Cause of the nonconformance', 'calliper dropped');
-  await page.getByRole('button', { name: 'Open it on all 6' }).click();
-  await app.field('What was done with HB-1').fill('measured again, sound');
-  await page.getByRole('button', { name: 'Close it HB-1' }).click();
-  await expect(rows.filter({ hasText: 'HB-1' }).getByRole('button')).toHaveCount(0);
-  await rows.filter({ hasText: 'HB-2' }).getByRole('link').click();
-  await expect(page.getByText(/^Not proved: nonconformance/i).first()).toBeVisible();
-});
+    await page.getByRole('button', { name: /^Open it on all/ }).click();
+    await expect(page.getByRole('alert')).toContainText('Enter the cause first.');
+    await app.type('Cause of the nonconformance', 'calliper dropped');
+    await page.getByRole('button', { name: 'Open it on all 6' }).click();
+    await app.field('What was done with HB-1').fill('measured again, sound');
+    await page.getByRole('button', { name: 'Close it HB-1' }).click();
+    await expect(rows.filter({ hasText: 'HB-1' }).getByRole('button')).toHaveCount(0);
+    await rows.filter({ hasText: 'HB-2' }).getByRole('link').click();
+    await expect(page.getByText(/^Not proved: nonconformance/i).first()).toBeVisible();
+  },
+);
 
 test('the lot of a bag is read from its code, of bars or of squares', async ({ page }) => {
   const app = new App(page);

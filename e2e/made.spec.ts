@@ -157,19 +157,23 @@ test('a practice piece on a spare lug ends in a trial, and opens the way to the 
   expect(own?.done.map(({ step }) => step)).toContain('practise-trial.A');
 });
 
-test('two people change hands with two touches, and what takes its time says how long', async ({ page }) => {
-  const app = await atTheBench(page, 'th1', 'strip.A');
-  await sign(page);
-  await page.getByRole('button', { name: /Change person/ }).click();
-  await page.getByRole('menuitem', { name: 'R. Alder' }).click();
-  await expect(page.locator('body')).toBeFocused();
-  await page.keyboard.press('Space');
-  await expect(current(page)).toContainText('Strands A');
-  await app.go('/job/teasel/bench/th1?step=shrink.A');
-  await page.getByRole('button', { name: /^about \d:\d\d/ }).click();
-  await expect(page.getByRole('dialog')).toContainText('Until the barrel under it is at 120 °C');
-  await expect(page.getByRole('dialog')).toContainText('confidence low');
-  await page.keyboard.press('Escape');
-  await app.go('/job/teasel/batch');
-  await expect(page.getByRole('list', { name: 'Order of work' })).toContainText('by R. Alder');
-});
+test(
+  'two people change hands with two touches, and what takes its time says how long',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = await atTheBench(page, 'th1', 'strip.A');
+    await sign(page);
+    await page.getByRole('button', { name: /Change person/ }).click();
+    await page.getByRole('menuitem', { name: 'R. Alder' }).click();
+    await expect(page.locator('body')).toBeFocused();
+    await page.keyboard.press('Space');
+    await expect(current(page)).toContainText('Strands A');
+    await app.go('/job/teasel/bench/th1?step=shrink.A');
+    await page.getByRole('button', { name: /^about \d:\d\d/ }).click();
+    await expect(page.getByRole('dialog')).toContainText('Until the barrel under it is at 120 °C');
+    await expect(page.getByRole('dialog')).toContainText('confidence low');
+    await page.keyboard.press('Escape');
+    await app.go('/job/teasel/batch');
+    await expect(page.getByRole('list', { name: 'Order of work' })).toContainText('by R. Alder');
+  },
+);

@@ -127,7 +127,7 @@ test('a bad crimp is found, and only recorded work lets it be read afresh', asyn
   await expect(page.getByText('rework: cut back 60 mm, new lug')).toBeVisible();
 });
 
-test('simulated readings are marked and prove nothing', { tag: '@journey' }, async ({ page }) => {
+test('simulated readings are marked and prove nothing', async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.cable('BK-1');

@@ -58,23 +58,27 @@ test('trends show the die whose crimps creep up, and open to how the limits came
   expect(await app.seriousProblems('main')).toEqual([]);
 });
 
-test('an instrument of the shop: its line is tried on what it really sent', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/case');
-  await page.getByRole('tab', { name: 'Instruments' }).click();
-  const scale = page.getByRole('region', { name: 'Crane scale 500 kg' });
-  await expect(scale).toContainText('was due on 2026-10-31');
-  await scale.getByRole('textbox', { name: 'Try a line it sent' }).fill('ST,+ 68.0kg');
-  await scale.getByRole('textbox', { name: 'Try a line it sent' }).press('Enter');
-  await expect(scale).toContainText('stamp means 667');
-  await scale.getByRole('textbox', { name: 'Data format' }).fill('<figure> <unit>');
-  await scale.getByRole('textbox', { name: 'Data format' }).press('Enter');
-  await expect(scale.getByRole('alert')).toContainText('“<figure>” is nothing');
-  await scale.getByRole('textbox', { name: 'Calibrated until' }).fill('soon');
-  await scale.getByRole('textbox', { name: 'Calibrated until' }).press('Enter');
-  await expect(scale.getByText('Write the day as 2027-03-31')).toBeVisible();
-  await page.getByRole('button', { name: 'Another instrument' }).click();
-  await expect(page.getByRole('region', { name: 'New instrument' })).toBeVisible();
-  expect(await app.seriousProblems('main')).toEqual([]);
-});
+test(
+  'an instrument of the shop: its line is tried on what it really sent',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/case');
+    await page.getByRole('tab', { name: 'Instruments' }).click();
+    const scale = page.getByRole('region', { name: 'Crane scale 500 kg' });
+    await expect(scale).toContainText('was due on 2026-10-31');
+    await scale.getByRole('textbox', { name: 'Try a line it sent' }).fill('ST,+ 68.0kg');
+    await scale.getByRole('textbox', { name: 'Try a line it sent' }).press('Enter');
+    await expect(scale).toContainText('stamp means 667');
+    await scale.getByRole('textbox', { name: 'Data format' }).fill('<figure> <unit>');
+    await scale.getByRole('textbox', { name: 'Data format' }).press('Enter');
+    await expect(scale.getByRole('alert')).toContainText('“<figure>” is nothing');
+    await scale.getByRole('textbox', { name: 'Calibrated until' }).fill('soon');
+    await scale.getByRole('textbox', { name: 'Calibrated until' }).press('Enter');
+    await expect(scale.getByText('Write the day as 2027-03-31')).toBeVisible();
+    await page.getByRole('button', { name: 'Another instrument' }).click();
+    await expect(page.getByRole('region', { name: 'New instrument' })).toBeVisible();
+    expect(await app.seriousProblems('main')).toEqual([]);
+  },
+);

@@ -55,24 +55,20 @@ test('a picture of a sawn crimp is measured, corrected by hand, and kept as a tr
   expect(await app.seriousProblems('main')).toEqual([]);
 });
 
-test(
-  'what is no section, and what is no picture, is refused in a sentence',
-  { tag: '@journey' },
-  async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/section');
-    const file = page.getByTestId('section-file');
-    await file.setInputFiles({ name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
-    await expect(page.getByRole('alert')).toContainText('“note.jpg” is no picture that can be read here.');
-    await file.setInputFiles('docs/screenshots/fit.png');
-    await expect(page.getByRole('alert')).toContainText(/\.$/);
-    await expect(page.getByRole('button', { name: 'Save as a trial of this die' })).toBeDisabled();
-    await file.setInputFiles(`${DIR}section-04.jpg`);
-    await expect(page.getByRole('alert')).toBeHidden();
-    await expect(page.getByRole('group', { name: 'Outline of the crimp' })).toBeVisible();
-  },
-);
+test('what is no section, and what is no picture, is refused in a sentence', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/teasel/section');
+  const file = page.getByTestId('section-file');
+  await file.setInputFiles({ name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+  await expect(page.getByRole('alert')).toContainText('“note.jpg” is no picture that can be read here.');
+  await file.setInputFiles('docs/screenshots/fit.png');
+  await expect(page.getByRole('alert')).toContainText(/\.$/);
+  await expect(page.getByRole('button', { name: 'Save as a trial of this die' })).toBeDisabled();
+  await file.setInputFiles(`${DIR}section-04.jpg`);
+  await expect(page.getByRole('alert')).toBeHidden();
+  await expect(page.getByRole('group', { name: 'Outline of the crimp' })).toBeVisible();
+});
 
 test('two pictures side by side, and one kept with the end that it was made like', async ({ page }) => {
   const app = new App(page);
@@ -107,25 +103,29 @@ test('two pictures side by side, and one kept with the end that it was made like
   expect(photos[own?.photos.at(-1)?.id ?? '']?.length).toBeGreaterThan(10_000);
 });
 
-test('a drawn section is judged by eye, measured, and stays simulated', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/cable/in1/ends');
-  await page.getByRole('link', { name: 'cross-section' }).first().click();
-  const says = page.getByRole('region', { name: 'What it says' });
-  await says.getByRole('button', { name: 'packed' }).click();
-  await expect(says).toContainText(/Drawn with [\d.]+ % air/);
-  const drawn = Number((await says.textContent())?.match(/Drawn with ([\d.]+) % air/)?.[1]);
-  const share = says.getByRole('status').filter({ hasText: /^[\d.]+ %$/ });
-  await expect(share).toBeVisible();
-  expect(Math.abs(Number((await share.textContent())?.match(/[\d.]+/)?.[0]) - drawn)).toBeLessThan(0.8);
-  await expect(page.getByText('SIMULATED', { exact: true })).toBeVisible();
-  await app.type('Sawn by', 'R. Pell');
-  await app.type('Across flats of the crimp', '10.5');
-  await app.type('Ears before filing', '0');
-  await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
-  await expect(page.getByText('Saved as simulated: it teaches nothing.')).toBeVisible();
-});
+test(
+  'a drawn section is judged by eye, measured, and stays simulated',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/cable/in1/ends');
+    await page.getByRole('link', { name: 'cross-section' }).first().click();
+    const says = page.getByRole('region', { name: 'What it says' });
+    await says.getByRole('button', { name: 'packed' }).click();
+    await expect(says).toContainText(/Drawn with [\d.]+ % air/);
+    const drawn = Number((await says.textContent())?.match(/Drawn with ([\d.]+) % air/)?.[1]);
+    const share = says.getByRole('status').filter({ hasText: /^[\d.]+ %$/ });
+    await expect(share).toBeVisible();
+    expect(Math.abs(Number((await share.textContent())?.match(/[\d.]+/)?.[0]) - drawn)).toBeLessThan(0.8);
+    await expect(page.getByText('SIMULATED', { exact: true })).toBeVisible();
+    await app.type('Sawn by', 'R. Pell');
+    await app.type('Across flats of the crimp', '10.5');
+    await app.type('Ears before filing', '0');
+    await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
+    await expect(page.getByText('Saved as simulated: it teaches nothing.')).toBeVisible();
+  },
+);
 
 apart(
   'a camera says what to do, takes the picture, and several of one crimp are told together',

@@ -1,4 +1,5 @@
 import { isThereTime } from '../lib/casesFixture.ts';
+import { remember } from '../lib/remember.ts';
 import { describe, expect, test } from '@jest/globals';
 import type { CableWork } from '../cableWork.ts';
 import type { ConductorSize } from '../model/tables/size.ts';
@@ -286,8 +287,14 @@ function workOf(cable: Cable, choice: string): CableWork {
     steps: travellerSteps({ cable, conductorLabel: '', ends, joins, lengths, passage, practice }),
   };
 }
-function knownOf(cable: Cable): Known {
-  const choice = JSON.stringify([cable.gauge, cable.ends, cable.run, cable.joins]);
+const chosen = remember<{ readonly text: string }>();
+/** What is chosen of a cable, as text: states share it as long as nothing of it changes. */
+const choiceOf = ({ gauge, ends, run, joins }: Cable) =>
+  chosen([gauge, ends, run, joins], '', () => ({ text: JSON.stringify([gauge, ends, run, joins]) })).text;
+const knownAs = remember<Known>();
+const knownOf = (cable: Cable): Known => knownAs([cable], '', () => sameKnown(cable));
+function sameKnown(cable: Cable): Known {
+  const choice = choiceOf(cable);
   const key = choice + cable.done.map(({ step }) => step).sort();
   const before = known.get(key);
   if (before) return before;
