@@ -53,13 +53,13 @@ function flakyOf({ suites = [], specs = [] }) {
 
 // The longest first, so that neither processor waits for the other at the end.
 const { build } = await checks([
-  'types:web',
   'lint:rules',
-  'lint:layout',
-  'types:node',
+  'types:web',
   'build',
-  'types:core',
   'lint:walls',
+  'types:node',
+  'types:core',
+  'lint:layout',
 ]);
 await suite(
   'unit tests',
