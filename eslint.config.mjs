@@ -30,6 +30,8 @@ export default tseslint.config(
     files: ['**/*.vue'],
     languageOptions: { parserOptions: { parser: tseslint.parser } },
   },
+  // No rule asks which names the language itself brings: they are not put into the scope of each file and expression.
+  { languageOptions: { parserOptions: { lib: [] } } },
   {
     rules: {
       eqeqeq: 'error',
