@@ -4,8 +4,9 @@ import localforage from 'localforage';
 const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'drafts' });
 
 const LONGEST = 10_000;
-/** What was entered is a draft until about when it is saved: a page that goes away between loses neither. */
 const WRITE_AFTER_MS = 200;
+/** What was entered is work, and kept as a draft too until work is saved: a page that goes away between loses neither. */
+const FORGET_AFTER_MS = 1000;
 /** Older than this nobody remembers what was meant, ms. */
 const OLD_MS = 14 * 86_400_000;
 
@@ -54,5 +55,5 @@ export function keepDraft(key: string, text: string | null): void {
   else drafts.delete(key);
   waiting.set(key, draft);
   clearTimeout(timer);
-  timer = setTimeout(() => void flushDrafts(), WRITE_AFTER_MS);
+  timer = setTimeout(() => void flushDrafts(), draft ? WRITE_AFTER_MS : FORGET_AFTER_MS);
 }
