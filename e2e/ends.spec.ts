@@ -43,31 +43,27 @@ test('another die is chosen, and the ledger says at once what it does', async ({
   await expect(app.ledger).toContainText('A trial held the usual pull.');
 });
 
-test(
-  'a stud shared with others: stacked, reordered, too short, too many',
-  { tag: '@journey' },
-  async ({ page }) => {
-    const app = await endsOf(page, 'TH-4', 'Stud or post');
-    const panel = panelOf(page, 'B');
-    await expect(panel.getByRole('img', { name: /M10 stud from its face: TH-4 B, charger/ })).toBeVisible();
-    await app.type('Thread clear of the face at B', '18');
-    await expect(row(app, /Stud length needed/)).toContainText('fails');
-    await app.type('Thread clear of the face at B', '40');
-    await panel.getByRole('button', { name: 'TH-4 B away from the face' }).click();
-    await expect(row(app, /Order on the stud/)).toContainText('fails');
-    await panel.getByRole('button', { name: 'Re-order by current' }).click();
-    await expect(row(app, /Order on the stud/)).toContainText('passes');
-    await panel.getByText('Also on this stud').click();
-    for (const what of ['horn', 'bilge pump']) {
-      await app.type('What else is on the stud at B', what);
-    }
-    await expect(row(app, /Lugs on the stud/)).toContainText('fails');
-    await panel.getByRole('button', { name: 'remove horn' }).click();
-    await expect(row(app, /Lugs on the stud/)).not.toContainText('fails');
-    await app.type('What else is on the stud at B', 'bilge pump');
-    await expect(page.getByRole('alert')).toHaveText('That is already on it.');
-  },
-);
+test('a stud shared with others: stacked, reordered, too short, too many', async ({ page }) => {
+  const app = await endsOf(page, 'TH-4', 'Stud or post');
+  const panel = panelOf(page, 'B');
+  await expect(panel.getByRole('img', { name: /M10 stud from its face: TH-4 B, charger/ })).toBeVisible();
+  await app.type('Thread clear of the face at B', '18');
+  await expect(row(app, /Stud length needed/)).toContainText('fails');
+  await app.type('Thread clear of the face at B', '40');
+  await panel.getByRole('button', { name: 'TH-4 B away from the face' }).click();
+  await expect(row(app, /Order on the stud/)).toContainText('fails');
+  await panel.getByRole('button', { name: 'Re-order by current' }).click();
+  await expect(row(app, /Order on the stud/)).toContainText('passes');
+  await panel.getByText('Also on this stud').click();
+  for (const what of ['horn', 'bilge pump']) {
+    await app.type('What else is on the stud at B', what);
+  }
+  await expect(row(app, /Lugs on the stud/)).toContainText('fails');
+  await panel.getByRole('button', { name: 'remove horn' }).click();
+  await expect(row(app, /Lugs on the stud/)).not.toContainText('fails');
+  await app.type('What else is on the stud at B', 'bilge pump');
+  await expect(page.getByRole('alert')).toHaveText('That is already on it.');
+});
 
 test('a new shared stud is made and named from an end that stood alone', async ({ page }) => {
   const app = await endsOf(page, 'TH-3', 'Stud or post');

@@ -17,54 +17,50 @@ async function measure(page: Page, field: string): Promise<void> {
   await expect(page.getByRole('textbox', { name: field, exact: true })).not.toHaveValue('');
 }
 
-test(
-  'the bad crimp is found by four stand-ins, and the good end beside it is not',
-  { tag: '@journey' },
-  async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo();
-    await app.cable('IN-1');
-    await app.stage('Prove');
-    await app.type('Who is measuring', 'R. Pell');
-    for (const end of ['A', 'B'] as const) {
-      await page.getByRole('radio', { name: `end ${end}` }).click();
-      await withStandIn(page, /^Joint index/);
-      await measure(page, 'Resistance of the plain stretch');
-      await measure(page, 'Shoulder to probe');
-      await page.getByRole('button', { name: 'Record the joint' }).click();
-      await withStandIn(page, /^Loaded drop/);
-      await measure(page, 'Shoulder to probe');
-      await page.getByRole('button', { name: 'Record the drop' }).click();
-      await withStandIn(page, /^Temperature rise/);
-      for (const field of ['Lug, ten minutes before', 'Lug, now', 'Jacket, now']) await measure(page, field);
-      await page.getByRole('switch', { name: /^Matte tape/ }).click();
-      await page.getByRole('button', { name: 'Record the temperatures' }).click();
-    }
-    for (const name of [/^Joint index/, /^Loaded drop/, /^Temperature rise/]) {
-      const row = ledgerRow(app, name);
-      await expect(row).toContainText('would pass');
-      await expect(row).toContainText('would fail');
-    }
-    // Wound up on the scale, the bad end lets go before its force.
-    await withStandIn(page, /^Pull/);
-    await page.getByRole('button', { name: 'Apply the load' }).click();
-    await expect(page.getByText(/^slipped, /)).toBeVisible();
-    await page.getByRole('button', { name: 'Record Pull, one minute' }).click();
-    await page.getByRole('radio', { name: 'whole cable' }).click();
-    await expect(page.getByText('SIMULATED READINGS')).toBeVisible();
-    const { job } = JSON.parse(await app.exported()) as {
-      job: { cables: { id: string; readings: { source: string; check: string; instrument?: object }[] }[] };
-    };
-    const taken = job.cables
-      .find(({ id }) => id === 'in1')
-      ?.readings.filter(({ source }) => source === 'simulated');
-    expect(taken?.map(({ check }) => check).sort()).toEqual(
-      ['drop', 'drop', 'joint', 'joint', 'pull', 'thermal', 'thermal'].sort(),
-    );
-    expect(taken?.every(({ instrument }) => instrument)).toBe(true);
-    expect(await app.seriousProblems('main')).toEqual([]);
-  },
-);
+test('the bad crimp is found by four stand-ins, and the good end beside it is not', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('IN-1');
+  await app.stage('Prove');
+  await app.type('Who is measuring', 'R. Pell');
+  for (const end of ['A', 'B'] as const) {
+    await page.getByRole('radio', { name: `end ${end}` }).click();
+    await withStandIn(page, /^Joint index/);
+    await measure(page, 'Resistance of the plain stretch');
+    await measure(page, 'Shoulder to probe');
+    await page.getByRole('button', { name: 'Record the joint' }).click();
+    await withStandIn(page, /^Loaded drop/);
+    await measure(page, 'Shoulder to probe');
+    await page.getByRole('button', { name: 'Record the drop' }).click();
+    await withStandIn(page, /^Temperature rise/);
+    for (const field of ['Lug, ten minutes before', 'Lug, now', 'Jacket, now']) await measure(page, field);
+    await page.getByRole('switch', { name: /^Matte tape/ }).click();
+    await page.getByRole('button', { name: 'Record the temperatures' }).click();
+  }
+  for (const name of [/^Joint index/, /^Loaded drop/, /^Temperature rise/]) {
+    const row = ledgerRow(app, name);
+    await expect(row).toContainText('would pass');
+    await expect(row).toContainText('would fail');
+  }
+  // Wound up on the scale, the bad end lets go before its force.
+  await withStandIn(page, /^Pull/);
+  await page.getByRole('button', { name: 'Apply the load' }).click();
+  await expect(page.getByText(/^slipped, /)).toBeVisible();
+  await page.getByRole('button', { name: 'Record Pull, one minute' }).click();
+  await page.getByRole('radio', { name: 'whole cable' }).click();
+  await expect(page.getByText('SIMULATED READINGS')).toBeVisible();
+  const { job } = JSON.parse(await app.exported()) as {
+    job: { cables: { id: string; readings: { source: string; check: string; instrument?: object }[] }[] };
+  };
+  const taken = job.cables
+    .find(({ id }) => id === 'in1')
+    ?.readings.filter(({ source }) => source === 'simulated');
+  expect(taken?.map(({ check }) => check).sort()).toEqual(
+    ['drop', 'drop', 'joint', 'joint', 'pull', 'thermal', 'thermal'].sort(),
+  );
+  expect(taken?.every(({ instrument }) => instrument)).toBe(true);
+  expect(await app.seriousProblems('main')).toEqual([]);
+});
 
 test('an insulation test is read at its three moments, and a nick shows', async ({ page }) => {
   const app = new App(page);
@@ -178,46 +174,44 @@ apart(
   },
 );
 
-test(
-  'sealing asks what is not proved, leads to it, and where the shop wants two people waits for both',
-  { tag: '@journey' },
-  async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/cable/th1/prove');
-    await app.type('Who is measuring', 'R. Alder');
-    // The crimp to be measured is shown on the drawing; a second reading of it leaves the other one asked.
-    const shown = page.locator('[data-asked-crimp]');
-    await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 1');
-    await app.type('Across flats', '13.98');
-    await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 2');
-    await page.getByRole('radio', { name: '1, at the mouth' }).click();
-    await app.type('Across flats', '13.99');
-    await expect(page.getByRole('region', { name: 'Across flats' })).toContainText('1 of 2 crimps measured.');
-    await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 2');
+test('sealing asks what is not proved, leads to it, and where the shop wants two people waits for both', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/teasel/cable/th1/prove');
+  await app.type('Who is measuring', 'R. Alder');
+  // The crimp to be measured is shown on the drawing; a second reading of it leaves the other one asked.
+  const shown = page.locator('[data-asked-crimp]');
+  await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 1');
+  await app.type('Across flats', '13.98');
+  await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 2');
+  await page.getByRole('radio', { name: '1, at the mouth' }).click();
+  await app.type('Across flats', '13.99');
+  await expect(page.getByRole('region', { name: 'Across flats' })).toContainText('1 of 2 crimps measured.');
+  await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 2');
 
-    await page.getByRole('button', { name: 'Seal the record' }).click();
-    const box = page.getByRole('dialog', { name: 'Seal the record of TH-1' });
-    await expect(box.getByRole('region', { name: 'Not proved' })).toContainText('1 of 2 crimps measured.');
-    await box.getByRole('button', { name: 'Measure pull B' }).click();
-    await expect(box).toBeHidden();
-    await expect(page.getByRole('radio', { name: 'end B' })).toBeChecked();
-    await expect(page.getByRole('region', { name: 'Pull', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Seal the record' }).click();
+  const box = page.getByRole('dialog', { name: 'Seal the record of TH-1' });
+  await expect(box.getByRole('region', { name: 'Not proved' })).toContainText('1 of 2 crimps measured.');
+  await box.getByRole('button', { name: 'Measure pull B' }).click();
+  await expect(box).toBeHidden();
+  await expect(page.getByRole('radio', { name: 'end B' })).toBeChecked();
+  await expect(page.getByRole('region', { name: 'Pull', exact: true })).toBeVisible();
 
-    await app.go('/job/teasel/practice');
-    await page.getByRole('radio', { name: /^maker and inspector/ }).click();
-    await app.go('/job/teasel/cable/th1/prove');
-    await page.getByRole('button', { name: 'Seal the record' }).click();
-    await expect(box.getByRole('button', { name: 'Seal it as it is' })).toBeDisabled();
-    await box.getByRole('button', { name: 'Sign Maker' }).click();
-    await expect(box).toContainText('Maker: R. Alder');
-    await box.getByLabel('Inspector', { exact: true }).fill('r. alder');
-    await box.getByRole('button', { name: 'Sign Inspector' }).click();
-    await expect(box.getByRole('alert')).toContainText('somebody else inspects it');
-    await box.getByLabel('Inspector', { exact: true }).fill('M. Rowan');
-    await box.getByRole('button', { name: 'Sign Inspector' }).click();
-    await box.getByRole('button', { name: 'Seal it as it is' }).click();
-    await expect(page.getByText(/Last sealed .* by R. Alder/)).toBeVisible();
-    expect(await app.exported()).toMatch(/"role": "inspector",\s+"by": "M. Rowan"[^]*"hash": "[0-9a-f]{64}"/);
-  },
-);
+  await app.go('/job/teasel/practice');
+  await page.getByRole('radio', { name: /^maker and inspector/ }).click();
+  await app.go('/job/teasel/cable/th1/prove');
+  await page.getByRole('button', { name: 'Seal the record' }).click();
+  await expect(box.getByRole('button', { name: 'Seal it as it is' })).toBeDisabled();
+  await box.getByRole('button', { name: 'Sign Maker' }).click();
+  await expect(box).toContainText('Maker: R. Alder');
+  await box.getByLabel('Inspector', { exact: true }).fill('r. alder');
+  await box.getByRole('button', { name: 'Sign Inspector' }).click();
+  await expect(box.getByRole('alert')).toContainText('somebody else inspects it');
+  await box.getByLabel('Inspector', { exact: true }).fill('M. Rowan');
+  await box.getByRole('button', { name: 'Sign Inspector' }).click();
+  await box.getByRole('button', { name: 'Seal it as it is' }).click();
+  await expect(page.getByText(/Last sealed .* by R. Alder/)).toBeVisible();
+  expect(await app.exported()).toMatch(/"role": "inspector",\s+"by": "M. Rowan"[^]*"hash": "[0-9a-f]{64}"/);
+});

@@ -210,35 +210,29 @@ apart('what is typed and not left yet is there after the page was killed', async
   await expect(next.getByText('Typed earlier but not entered')).toHaveCount(0);
 });
 
-test(
-  'the keyboard is never dropped to the page: after delete, put back and renaming',
-  { tag: '@journey' },
-  async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo();
-    const focused = () => page.evaluate(() => document.activeElement !== document.body);
-    await page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'BK-1' }).focus();
-    await page.keyboard.press('Enter');
-    await page.keyboard.press('Delete');
-    await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'BK-1' })).toHaveCount(
-      0,
-    );
-    await expect.poll(focused).toBe(true);
-    await app.go('/job/teasel/keeping');
-    const back = page.getByRole('button', { name: /^Put back/ });
-    await back.focus();
-    await page.keyboard.press('Enter');
-    await expect(back).toHaveCount(0);
-    await expect.poll(focused).toBe(true);
-    await page.getByRole('button', { name: 'Jobs and files' }).focus();
-    await page.keyboard.press('Enter');
-    await page.getByRole('menuitem', { name: 'Rename this job' }).click();
-    await page.getByRole('dialog').getByRole('button', { name: 'Done' }).focus();
-    await page.keyboard.press('Enter');
-    await expect(page.getByRole('dialog')).toHaveCount(0);
-    await expect.poll(focused).toBe(true);
-  },
-);
+test('the keyboard is never dropped to the page: after delete, put back and renaming', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  const focused = () => page.evaluate(() => document.activeElement !== document.body);
+  await page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'BK-1' }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'BK-1' })).toHaveCount(0);
+  await expect.poll(focused).toBe(true);
+  await app.go('/job/teasel/keeping');
+  const back = page.getByRole('button', { name: /^Put back/ });
+  await back.focus();
+  await page.keyboard.press('Enter');
+  await expect(back).toHaveCount(0);
+  await expect.poll(focused).toBe(true);
+  await page.getByRole('button', { name: 'Jobs and files' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('menuitem', { name: 'Rename this job' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Done' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect.poll(focused).toBe(true);
+});
 
 test('a verdict that changes is said to whoever does not see it', async ({ page }) => {
   const app = new App(page);
