@@ -1,6 +1,6 @@
 import './style.css';
 import { createPinia } from 'pinia';
-import { createApp } from 'vue';
+import { createApp, watch } from 'vue';
 import App from './App.vue';
 import { router } from './router.ts';
 import { flushDrafts, loadDrafts } from './storage/drafts.ts';
@@ -23,6 +23,11 @@ addEventListener(
 app.use(createPinia());
 const bench = useBench();
 await Promise.all([useKeeping().open(loadLibrary), loadDrafts()]);
+// What was entered is no draft any more once it is kept as work.
+watch(
+  () => bench.saveState,
+  ({ kind }) => kind === 'saved' && void flushDrafts(),
+);
 // The last keystrokes before the page goes away are written too.
 const saveAll = () => void Promise.all([bench.save(), flushDrafts()]);
 addEventListener('pagehide', saveAll);

@@ -5,7 +5,7 @@ const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'dra
 
 const LONGEST = 10_000;
 const WRITE_AFTER_MS = 200;
-/** What was entered is work, and kept as a draft too until work is saved: a page that goes away between loses neither. */
+/** What was entered stays a draft until it is saved as work, or so long: a page that goes away between loses neither. */
 const FORGET_AFTER_MS = 1000;
 /** Older than this nobody remembers what was meant, ms. */
 const OLD_MS = 14 * 86_400_000;
