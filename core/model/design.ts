@@ -18,3 +18,7 @@ const PARTS = [
  */
 export const sameDesign = (a: Cable, b: Cable): boolean =>
   a === b || PARTS.every((part) => a[part] === b[part]);
+
+/** Whether two states of a list of cables have the same ones in the same order, by their ids. */
+export const sameCables = (a: readonly Cable[], b: readonly Cable[]): boolean =>
+  a.length === b.length && a.every((cable, i) => cable === b[i] || cable.id === b[i]?.id);

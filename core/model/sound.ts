@@ -1,5 +1,6 @@
 import { huntSchema, type Hunt } from './hunt.ts';
 import { cableSchema } from './cable.ts';
+import { sameCables } from './design.ts';
 import { MOST } from './limits.ts';
 import { jobSchema, type Job } from './job.ts';
 import { issueSays, refusalSays } from './refusal.ts';
@@ -37,18 +38,14 @@ function shellProblem(job: Job, before: Job | undefined): string {
   return shell.success ? '' : refusalSays(shell.error, { ...job, cables: [] });
 }
 
-/** Whether the cables of a job have the ids, in their order, that those of a sound one had. */
-const keepsIds = ({ cables }: Job, before: Job | undefined): boolean =>
-  cables.length === before?.cables.length &&
-  cables.every((cable, i) => cable === before.cables[i] || cable.id === before.cables[i]?.id);
-
 function jobProblem(job: Job): string {
   const before = latest.get(job.id)?.deref();
   const problem = shellProblem(job, before);
   if (problem) return problem;
   const { cables } = job;
   if (cables.length > MOST.cables) return say`a job holds ${MOST.cables} cables at most`;
-  if (!keepsIds(job, before) && new Set(cables.map(({ id }) => id)).size < cables.length)
+  const keepsIds = before !== undefined && sameCables(cables, before.cables);
+  if (!keepsIds && new Set(cables.map(({ id }) => id)).size < cables.length)
     return say`two cables have the same id`;
   const unknown = cables.filter((cable, i) => cable !== before?.cables[i] && !sound.has(cable));
   for (const cable of unknown) {

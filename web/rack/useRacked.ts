@@ -1,4 +1,5 @@
 import { computed, type ComputedRef } from 'vue';
+import { sameCables } from '../../core/model/design.ts';
 import type { Job } from '../../core/model/job.ts';
 import type { Shop } from '../../core/model/shop.ts';
 import { usePainted } from '../ui/usePainted.ts';
@@ -9,10 +10,7 @@ export interface Racked {
   readonly shop: Shop;
 }
 
-const sameCables = (a: Job, b: Job) =>
-  a.id === b.id &&
-  a.cables.length === b.cables.length &&
-  a.cables.every((cable, i) => cable === b.cables[i] || cable.id === b.cables[i]?.id);
+const isSameRack = (a: Job, b: Job) => a.id === b.id && sameCables(a.cables, b.cables);
 
 /**
  * What an edit does to the rack, shown a frame after what it does to the cable on the bench; other cables than before are
@@ -23,6 +21,6 @@ export function useRacked(now: () => Racked | null): ComputedRef<Racked | null> 
   return computed(() => {
     const before = painted.value;
     const after = now();
-    return before && after && sameCables(before.job, after.job) ? before : after;
+    return before && after && isSameRack(before.job, after.job) ? before : after;
   });
 }
