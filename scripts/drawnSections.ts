@@ -1,4 +1,4 @@
-// Draws sections with known air and shape, measures them, and prints both: what the measurement is tested with.
+// Draws sections with known air and shape and measures them: what the measurement is tested with.
 import { seeded } from '../core/lib/random.ts';
 import { drawSection, type DrawnSection } from '../core/section/draw.ts';
 import { airBounds } from '../core/section/bounds.ts';
@@ -40,7 +40,10 @@ function recoloured({ width, height, data }: Picture, to: Recolour): Picture {
   return { width, height, data: changed };
 }
 
-const found = CASES.map(({ name, change, recolour }, seed) => {
+/** What was drawn of each, and what was measured of it. */
+export const drawnSections = () => CASES.map(measuredAgain);
+
+function measuredAgain({ name, change, recolour }: (typeof CASES)[number], seed: number) {
   const {
     picture,
     voidShare: drawn,
@@ -62,5 +65,4 @@ const found = CASES.map(({ name, change, recolour }, seed) => {
     roundShare,
     everyStage: stages.join() === MEASURE_STAGES.join(),
   };
-});
-console.log(JSON.stringify(found));
+}

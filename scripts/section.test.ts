@@ -1,4 +1,3 @@
-import { execFileSync } from 'node:child_process';
 import { tell } from '../core/words/message.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
@@ -8,6 +7,9 @@ import { type Picture, reduced } from '../core/section/picture.ts';
 import { hexagonMm2 } from '../core/termination/dies/dieOnLug.ts';
 import { isThereTime } from '../core/lib/casesFixture.ts';
 import { decodePicture } from './decodePicture.ts';
+import { drawnSections } from './drawnSections.ts';
+import { sectionsFound } from './section.ts';
+import { type SpoiltSection, spoiltSection } from './spoiltSections.ts';
 
 interface Truth {
   readonly file: string;
@@ -25,11 +27,11 @@ interface Printed {
   readonly wallEvenness: number | null;
   readonly roundShare: number | null;
 }
-/** As a person asks for it. */
-const printed = (...files: string[]) =>
-  JSON.parse(
-    execFileSync(process.execPath, ['--import', 'tsx', 'scripts/section.ts', ...files], { encoding: 'utf8' }),
-  ) as (Printed & { refused?: string; sentence?: string })[];
+const printed = (...args: string[]) => {
+  const answer = sectionsFound(args);
+  if (answer.code !== 0) throw new Error(answer.sentence);
+  return JSON.parse(answer.printed) as (Printed & { refused?: string; sentence?: string })[];
+};
 const found = printed(...pictures.map(({ file }) => DIR + file));
 const all = pictures.map((truth, i) => ({ truth, section: found[i] as Printed }));
 
@@ -108,12 +110,10 @@ describe('the same out of focus', () => {
 
 describe('pictures as cameras spoil them', () => {
   // More of them, and larger, where time is no matter.
-  const asked = isThereTime ? ['6', '4', '1200'] : ['2', '2', '900'];
-  const all = JSON.parse(
-    execFileSync(process.execPath, ['--import', 'tsx', 'scripts/spoiltSections.ts', ...asked], {
-      encoding: 'utf8',
-    }),
-  ) as { kind: string; seed: number; drawn: number; refused: string | null; least: number; most: number }[];
+  const [phone, any, widest] = isThereTime ? [6, 4, 1200] : [2, 2, 900];
+  const many = (kind: SpoiltSection['kind'], count: number) =>
+    Array.from({ length: count }, (_, i) => spoiltSection(kind, 700 + i, widest));
+  const all = [...many('phone', phone), ...many('any', any)];
   test('what is answered lies between its bounds, and what hides air is refused', () => {
     const answered = all.filter(({ refused }) => refused === null);
     for (const { seed, drawn, least, most } of answered)
@@ -126,28 +126,16 @@ describe('pictures as cameras spoil them', () => {
 });
 
 describe('drawn sections, whose air and shape are known', () => {
-  const cases = JSON.parse(
-    execFileSync(process.execPath, ['--import', 'tsx', 'scripts/drawnSections.ts'], { encoding: 'utf8' }),
-  ) as {
-    name: string;
-    drawn: number;
-    voidShare: number;
-    acrossFlats: number;
-    wallEvenness: number;
-    roundShare: number;
-    everyStage: boolean;
-    hidden: string | null;
-    refused?: string;
-  }[];
+  const cases = drawnSections();
   const of = (name: string) => {
     const found = cases.find((own) => own.name === name);
     if (!found) throw new Error(name);
     return found;
   };
   test('are measured within 0.6 points of what was drawn, stage by stage', () => {
-    for (const { drawn, voidShare, acrossFlats, everyStage } of cases.filter(
-      ({ refused, hidden }) => !refused && !hidden,
-    )) {
+    for (const measured of cases) {
+      if (measured.refused !== undefined || measured.hidden) continue;
+      const { drawn, voidShare, acrossFlats, everyStage } = measured;
       expect(Math.abs(voidShare - drawn)).toBeLessThan(0.006);
       expect(acrossFlats).toBeCloseTo(1, 1);
       expect(everyStage).toBe(true);

@@ -8,27 +8,21 @@ import { airBounds } from '../core/section/bounds.ts';
 import { measureSection } from '../core/section/measure.ts';
 import { wallEvenness } from '../core/section/wall.ts';
 import { tell } from '../core/words/message.ts';
+import { type Answer, asCommand, misasked, print } from './command.ts';
 import { decodePicture } from './decodePicture.ts';
 
-const asked = (() => {
+const MOST_BLUR_PX = 50;
+
+function askedFor(args: readonly string[]) {
   try {
-    return parseArgs({ allowPositionals: true, options: { blur: { type: 'string' } } });
+    return parseArgs({ args: [...args], allowPositionals: true, options: { blur: { type: 'string' } } });
   } catch {
-    console.error('Unknown option: only --blur PIXELS and files are accepted.');
-    process.exit(2);
+    return null;
   }
-})();
-const files = asked.positionals;
-const blurPx = Number(asked.values.blur ?? 0);
-if (!(blurPx >= 0 && blurPx <= 50)) {
-  console.error('--blur takes a number of pixels, from 0 to 50.');
-  process.exit(2);
 }
-if (files.length === 0) {
-  console.error('Give one or more pictures of sawn crimps, JPEG or PNG.');
-  process.exit(2);
-}
-const found = files.map((file) => {
+
+/** What is found on one photograph, or why nothing is. */
+function foundOn(file: string, blurPx: number) {
   const picture = decodePicture(readFileSync(file));
   if (!picture)
     return { file, refused: 'no picture', sentence: 'This file is no JPEG or PNG that can be read.' };
@@ -53,5 +47,19 @@ const found = files.map((file) => {
     roundShare: roundShare === null ? null : round(roundShare),
     outline: outline.map((spot) => spot.map((value) => Math.round(value * 10) / 10)),
   };
-});
-console.log(JSON.stringify(found, null, 1));
+}
+
+/** What is found on each photograph that is asked for. */
+export function sectionsFound(args: readonly string[]): Answer {
+  const asked = askedFor(args);
+  if (!asked) return misasked('Unknown option: only --blur PIXELS and files are accepted.');
+  const blurPx = Number(asked.values.blur ?? 0);
+  if (!(blurPx >= 0 && blurPx <= MOST_BLUR_PX))
+    return misasked(`--blur takes a number of pixels, from 0 to ${MOST_BLUR_PX}.`);
+  if (asked.positionals.length === 0)
+    return misasked('Give one or more pictures of sawn crimps, JPEG or PNG.');
+  const found = asked.positionals.map((file) => foundOn(file, blurPx));
+  return print(JSON.stringify(found, null, 1));
+}
+
+await asCommand(import.meta.url, sectionsFound);

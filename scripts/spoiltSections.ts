@@ -1,5 +1,5 @@
-// node --import tsx scripts/spoiltSections.ts [PHONE] [ANY] [WIDEST]: draws sections with known air, spoils their
-// pictures as cameras do, so many as by a phone and so many anyhow, measures them, and prints both as JSON.
+// Draws sections with known air, spoils their pictures as cameras do, by a phone or anyhow, and measures them: what the
+// bounds of the air are tested with, and the bench.
 import jpeg from 'jpeg-js';
 import { between, pick, type Random, seeded } from '../core/lib/random.ts';
 import { airBounds } from '../core/section/bounds.ts';
@@ -55,11 +55,4 @@ export function spoiltSection(kind: SpoiltSection['kind'], seed: number, widest 
   const { voidShare } = measured.section;
   const { least, most, hidden } = airBounds(measured.section);
   return { kind, seed, drawn, refused: hidden, voidShare, least, most };
-}
-
-if (process.argv[1]?.endsWith('spoiltSections.ts')) {
-  const [phone = 4, any = 6, widest = 4000] = process.argv.slice(2).map(Number);
-  const many = (kind: SpoiltSection['kind'], count: number) =>
-    Array.from({ length: count }, (_, i) => spoiltSection(kind, 700 + i, widest));
-  console.log(JSON.stringify([...many('phone', phone), ...many('any', any)]));
 }

@@ -20,18 +20,18 @@ export interface Said {
   readonly in: readonly string[];
 }
 
-/** The script of a file; of a component also the expressions of its template, as one text that TypeScript can read. */
-function codeOf(path: string): string {
-  const text = readFileSync(`${root}${path}`, 'utf8');
-  if (!path.endsWith('.vue')) return text;
-  const { descriptor } = parse(text);
+const saysAnything = (text: string) => TAGS.some((tag) => text.includes(`${tag}\``));
+
+/** The scripts of a component and the expressions of its template, as one text that TypeScript can read. */
+function codeOf(component: string): string {
+  const { descriptor } = parse(component);
   const expressions: string[] = [];
   const walk = (node: unknown): void => {
     if (typeof node !== 'object' || node === null) return;
     const { content, props, children, exp } = node as Record<string, unknown>;
     for (const own of [content, exp]) {
       const source = (own as { loc?: { source: string } } | undefined)?.loc?.source;
-      if (source !== undefined && TAGS.some((tag) => source.includes(`${tag}\``)))
+      if (source !== undefined && saysAnything(source))
         expressions.push(`(${source.startsWith('{{') ? source.slice(2, -2) : source})`);
     }
     for (const list of [props, children]) if (Array.isArray(list)) list.forEach(walk);
@@ -43,7 +43,10 @@ function codeOf(path: string): string {
 }
 
 function saidIn(path: string, found: Map<string, { parts: string[]; in: Set<string> }>): void {
-  const source = ts.createSourceFile(path, codeOf(path), ts.ScriptTarget.Latest, true);
+  const text = readFileSync(`${root}${path}`, 'utf8');
+  if (!saysAnything(text)) return;
+  const code = path.endsWith('.vue') ? codeOf(text) : text;
+  const source = ts.createSourceFile(path, code, ts.ScriptTarget.Latest);
   const visit = (node: ts.Node): void => {
     if (
       ts.isTaggedTemplateExpression(node) &&

@@ -10,48 +10,58 @@ import { chooseTogether } from '../core/together/together.ts';
 import { told } from '../core/words/message.ts';
 import { workUp } from '../core/workup.ts';
 import { solveWith } from '../web/workers/highsSolve.ts';
+import { type Answer, asCommand, misasked, print, refused } from './command.ts';
 
-const asked = (() => {
+function askedFor(args: readonly string[]) {
   try {
-    return parseArgs({ allowPositionals: true, options: { together: { type: 'string' } } });
+    return parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { together: { type: 'string' } },
+    });
   } catch {
-    console.error('Unknown option: only --together copper, weight, money or years and a file are accepted.');
-    process.exit(2);
+    return null;
   }
-})();
-const [path] = asked.positionals;
-const least = LEAST.find((own) => own === asked.values.together);
-if (asked.values.together !== undefined && !least) {
-  console.error('--together takes what is to be least: copper, weight, money or years.');
-  process.exit(2);
 }
-if (!path) {
-  console.error('Give a job file: npm run --silent workup -- demo/teasel.json');
-  process.exit(2);
+
+function contentsOf(path: string): string | null {
+  try {
+    return readFileSync(path, 'utf8');
+  } catch {
+    return null;
+  }
 }
-let contents: string;
-try {
-  contents = readFileSync(path, 'utf8');
-} catch {
-  console.error(`${path} cannot be read.`);
-  process.exit(2);
+
+/** All that is computed of the job file that is asked for. */
+export async function workedUp(args: readonly string[]): Promise<Answer> {
+  const asked = askedFor(args);
+  if (!asked)
+    return misasked(
+      'Unknown option: only --together copper, weight, money or years and a file are accepted.',
+    );
+  const [path] = asked.positionals;
+  const least = LEAST.find((own) => own === asked.values.together);
+  if (asked.values.together !== undefined && !least)
+    return misasked('--together takes what is to be least: copper, weight, money or years.');
+  if (!path) return misasked('Give a job file: npm run --silent workup -- demo/teasel.json');
+  const contents = contentsOf(path);
+  if (contents === null) return misasked(`${path} cannot be read.`);
+  const parsed = readJobFile(contents);
+  if (!parsed.ok) return refused(parsed.sentence);
+  const today = new Date().toISOString().slice(0, 10);
+  const { job, shop } = parsed.value;
+  const work = workUp(job, shop, today);
+  const sizing = { ...(job.system?.sizing ?? USUAL_SIZING), ...(least && { least }) };
+  const together = least
+    ? chooseTogether({ job, shop, sizing, solve: solveWith(await loadHighs()) })?.together
+    : undefined;
+  return print(
+    JSON.stringify(
+      { ...work, ...(together && { together }) },
+      (key, value) => plainJson(key, told(key, value)),
+      1,
+    ),
+  );
 }
-const parsed = readJobFile(contents);
-if (!parsed.ok) {
-  console.error(parsed.sentence);
-  process.exit(1);
-}
-const today = new Date().toISOString().slice(0, 10);
-const { job, shop } = parsed.value;
-const work = workUp(job, shop, today);
-const sizing = { ...(job.system?.sizing ?? USUAL_SIZING), ...(least && { least }) };
-const together = least
-  ? chooseTogether({ job, shop, sizing, solve: solveWith(await loadHighs()) })?.together
-  : undefined;
-console.log(
-  JSON.stringify(
-    { ...work, ...(together && { together }) },
-    (key, value) => plainJson(key, told(key, value)),
-    1,
-  ),
-);
+
+await asCommand(import.meta.url, workedUp);

@@ -38,10 +38,10 @@ export function residuals(small: Downsampled): Residuals | null {
       const fit = fitPlane(plane, isBench, width, height);
       if (!fit) return null;
       const spread = Math.max(LEAST_SPREAD[f] ?? 0, fit.spread);
-      for (let i = 0; i < count; i += 1) {
-        const off = ((plane[i] ?? 0) - valueAt(fit.terms, i, width, height)) / spread;
+      fit.off.forEach((own, i) => {
+        const off = own / spread;
         far[i] = (far[i] ?? 0) + off * off;
-      }
+      });
     }
     for (let i = 0; i < count; i += 1) {
       far[i] = Math.sqrt(far[i] ?? 0);
@@ -70,12 +70,28 @@ function featuresOf({ red, green, blue }: Downsampled): Float32Array[] {
 
 type Terms = readonly [number, number, number, number, number, number];
 
-/** The curved plane at a pixel; places run from −1 to 1 each way. */
-function valueAt([one, x, y, xx, xy, yy]: Terms, i: number, width: number, height: number): number {
-  const u = (2 * (i % width)) / width - 1;
-  const v = (2 * Math.floor(i / width)) / height - 1;
-  return one + u * (x + xx * u + xy * v) + v * (y + yy * v);
+/** Places along a side, from −1 to 1. */
+const places = (length: number) => Float64Array.from({ length }, (_, k) => (2 * k) / length - 1);
+
+/** How far each pixel is from the curved plane, in what the plane is of. */
+function offPlane(
+  plane: Float32Array,
+  [one, x, y, xx, xy, yy]: Terms,
+  us: Float64Array,
+  vs: Float64Array,
+): Float64Array {
+  const off = new Float64Array(plane.length);
+  let i = 0;
+  for (const v of vs)
+    for (let k = 0; k < us.length; k += 1, i += 1) {
+      const u = us[k] ?? 0;
+      off[i] = (plane[i] ?? 0) - (one + u * (x + xx * u + xy * v) + v * (y + yy * v));
+    }
+  return off;
 }
+
+/** A third of the pixels tell a plane as well as all of them. */
+const EVERY = 3;
 
 /** Least squares over what is bench; the spread is that of the middle half, so a few strangers do not count. */
 function fitPlane(
@@ -83,16 +99,17 @@ function fitPlane(
   isBench: Uint8Array,
   width: number,
   height: number,
-): { terms: Terms; spread: number } | null {
+): { off: Float64Array; spread: number } | null {
+  const [us, vs] = [places(width), places(height)];
   const normal = new Float64Array(TERMS * (TERMS + 1));
   const fitted = new Float64Array(TERMS + 1);
   let used = 0;
-  // A third of the pixels tell a plane as well as all of them.
-  for (let i = 0; i < plane.length; i += 3) {
+  for (let i = 0; i < plane.length; i += EVERY) {
     if (isBench[i] === 0) continue;
     used += 1;
-    const u = (2 * (i % width)) / width - 1;
-    const v = (2 * Math.floor(i / width)) / height - 1;
+    const column = i % width;
+    const u = us[column] ?? 0;
+    const v = vs[(i - column) / width] ?? 0;
     fitted[0] = 1;
     fitted[1] = u;
     fitted[2] = v;
@@ -113,16 +130,17 @@ function fitPlane(
   );
   const terms = used > 20 * TERMS ? (solve(rows) as unknown as Terms | null) : null;
   if (!terms) return null;
-  const off = new Float32Array(used);
+  const off = offPlane(plane, terms, us, vs);
+  const ofBench = new Float32Array(used);
   let n = 0;
-  for (let i = 0; i < plane.length; i += 3) {
+  for (let i = 0; i < plane.length; i += EVERY) {
     if (isBench[i] === 0) continue;
-    off[n] = Math.abs((plane[i] ?? 0) - valueAt(terms, i, width, height));
+    ofBench[n] = Math.abs(off[i] ?? 0);
     n += 1;
   }
-  off.sort();
+  ofBench.sort();
   // Half of a bell curve lies within 0.6745 of its spread.
-  return { terms, spread: (off[Math.floor(off.length / 2)] ?? 0) / 0.6745 };
+  return { off, spread: (ofBench[Math.floor(ofBench.length / 2)] ?? 0) / 0.6745 };
 }
 
 /** Solves a small system by elimination with the largest pivot; null where it has no one answer. */

@@ -8,25 +8,42 @@ export function blurred({ width, height, data }: Picture, sigmaPx: number): Pict
   );
   const whole = bell.reduce((sum, weight) => sum + weight, 0);
   const kernel = Float64Array.from(bell, (weight) => weight / whole);
-  const along = (from: Float32Array, step: number, length: number) => {
-    const to = new Float32Array(data.length);
-    for (let i = 0; i < data.length; i += 1) {
-      const place = Math.floor(i / step) % length;
-      const first = i - place * step;
-      const last = i + (length - 1 - place) * step;
-      let sum = 0;
-      let other = i - reach * step;
-      for (let k = 0; k <= 2 * reach; k += 1) {
-        sum += (kernel[k] ?? 0) * (from[other < first ? first : other > last ? last : other] ?? 0);
-        other += step;
-      }
-      to[i] = sum;
+  const row = 4 * width;
+  // Beyond its edges the picture goes on as it is there.
+  const down = (from: Float32Array) =>
+    weighed(height, row, kernel, (k, y) => ({
+      from,
+      first: row * Math.max(0, Math.min(height - 1, y + k - reach)),
+    }));
+  const padded = new Float32Array(row + 8 * reach);
+  const across = (from: Float32Array) =>
+    weighed(height, row, kernel, (k, y) => {
+      if (k === 0)
+        for (let i = 0; i < padded.length; i += 1) {
+          const x = Math.max(0, Math.min(width - 1, Math.floor(i / 4) - reach));
+          padded[i] = from[y * row + 4 * x + (i % 4)] ?? 0;
+        }
+      return { from: padded, first: 4 * k };
+    });
+  return { width, height, data: Uint8ClampedArray.from(down(across(Float32Array.from(data)))) };
+}
+
+/** Rows, each the sum of as many others as the kernel has weights. */
+function weighed(
+  rows: number,
+  length: number,
+  kernel: Float64Array,
+  rowOf: (k: number, y: number) => { readonly from: Float32Array; readonly first: number },
+): Float32Array {
+  const to = new Float32Array(rows * length);
+  const sums = new Float64Array(length);
+  for (let y = 0; y < rows; y += 1) {
+    sums.fill(0);
+    for (const [k, weight] of kernel.entries()) {
+      const { from, first } = rowOf(k, y);
+      for (let i = 0; i < length; i += 1) sums[i] = (sums[i] ?? 0) + weight * (from[first + i] ?? 0);
     }
-    return to;
-  };
-  return {
-    width,
-    height,
-    data: Uint8ClampedArray.from(along(along(Float32Array.from(data), 4, width), 4 * width, height)),
-  };
+    to.set(sums, y * length);
+  }
+  return to;
 }

@@ -68,7 +68,7 @@ export function drawSection(spec: DrawnSection, random: Random, width: number): 
   const far = hexagonDistance(turn);
   const corner = acrossPx / 2 / Math.cos(Math.PI / 6) - CORNER_SHARE * acrossPx;
   const isInside = (x: number, y: number) =>
-    far(x - centre.x, y - centre.y) <= acrossPx / 2 && Math.hypot(x - centre.x, y - centre.y) <= corner;
+    far(x - centre.x, y - centre.y) <= acrossPx / 2 && away(x - centre.x, y - centre.y) <= corner;
   const places = strandPlaces(spec.strands, innerPx, random, far);
   const nearest = nearestPlace(places, innerPx).farOf;
 
@@ -115,13 +115,16 @@ export function drawSection(spec: DrawnSection, random: Random, width: number): 
     }
     let wavy = 0;
     for (const wave of waves) wavy += Math.sin(x * wave.x + y * wave.y + wave.at);
-    const light = 1.08 - 0.3 * (Math.hypot(x - shine.x, y - shine.y) / width) + 0.02 * wavy;
+    const light = 1.08 - 0.3 * (away(x - shine.x, y - shine.y) / width) + 0.02 * wavy;
     const grain = scattered(random, colour === AIR ? 4 : 9);
     for (let c = 0; c < 3; c += 1) data[i * 4 + c] = (colour[c] ?? 0) * light + grain;
     data[i * 4 + 3] = 255;
   }
   return { picture: { width, height, data }, voidShare: airPx / insidePx, acrossFlatsPx: acrossPx };
 }
+
+/** As `Math.hypot`, which guards against overflow and costs ten times as much: once a pixel that is most of a picture. */
+const away = (x: number, y: number) => Math.sqrt(x * x + y * y);
 
 /** How far a place lies out towards the nearest side of a hexagon turned so, px: half its across flats is its edge. */
 function hexagonDistance(turn: number): (x: number, y: number) => number {
@@ -225,7 +228,7 @@ function nearestPlace(places: readonly Place[], innerPx: number) {
   };
   const farOf = (x: number, y: number) => {
     const i = indexOf(x, y);
-    return i < 0 ? Number.POSITIVE_INFINITY : Math.hypot((xs[i] ?? 0) - x, (ys[i] ?? 0) - y);
+    return i < 0 ? Number.POSITIVE_INFINITY : away((xs[i] ?? 0) - x, (ys[i] ?? 0) - y);
   };
   return { farOf, indexOf };
 }
