@@ -29,6 +29,7 @@ export default {
       ...usual,
       displayName: 'node',
       runner: 'jest-light-runner',
+      setupFiles: [...usual.setupFiles, '<rootDir>/scripts/typescript.mjs'],
       testMatch: ['**/*.test.ts'],
       testPathIgnorePatterns: ['/node_modules/', ...inSandbox],
     },

@@ -62,7 +62,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `node --import tsx server/main.ts --port ${port} --exact --speed 25 --while ${process.pid}`,
+    command: `node --import ./scripts/typescript.mjs server/main.ts --port ${port} --exact --speed 25 --while ${process.pid}`,
     url: `http://127.0.0.1:${port}/`,
     reuseExistingServer: false,
   },

@@ -3,8 +3,7 @@ import { ensurePackages, must } from './setup.mjs';
 
 ensurePackages();
 must('npx', ['--no-install', 'vite', 'build', '--logLevel', 'warn']);
-const { register } = await import('tsx/esm/api');
-register();
+await import('./typescript.mjs');
 const { serveOrSay } = await import('../server/main.ts');
 const { url } = await serveOrSay(process.argv.slice(2));
 console.log(`\nGruff Anchor is ready, with its demo jobs:\n\n  ${url}demo\n\nCtrl C ends it.`);

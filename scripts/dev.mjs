@@ -2,8 +2,7 @@
 import { ensurePackages } from './setup.mjs';
 
 ensurePackages();
-const { register } = await import('tsx/esm/api');
-register();
+await import('./typescript.mjs');
 const { serveOrSay } = await import('../server/main.ts');
 const { url } = await serveOrSay([]);
 process.env.STAND_INS = url.replace(/^http/, 'ws');

@@ -240,7 +240,7 @@ describe('the recipes of CONTRIBUTING, followed to the letter', () => {
     symlinkSync(resolve('node_modules'), join(house, 'node_modules'));
     Object.values(RECIPES).forEach((follow) => follow());
     writeFileSync(join(house, 'ask.ts'), QUESTIONS);
-    const { stdout, stderr } = spawnSync('node', ['--import', 'tsx', 'ask.ts'], {
+    const { stdout, stderr } = spawnSync('node', ['--import', resolve('scripts/typescript.mjs'), 'ask.ts'], {
       cwd: house,
       encoding: 'utf8',
     });

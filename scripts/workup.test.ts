@@ -31,9 +31,13 @@ test.each(isThereTime ? ['demo/teasel.json', 'demo/marrow.json'] : ['demo/marrow
 test('on the command line a file that is no job is refused with its sentence, and nothing is printed', () => {
   const path = join(folder, 'bad.json');
   writeFileSync(path, '{"format":"gruff-anchor-job","version":7}');
-  const { status, stderr, stdout } = spawnSync('node', ['--import', 'tsx', 'scripts/workup.ts', path], {
-    encoding: 'utf8',
-  });
+  const { status, stderr, stdout } = spawnSync(
+    'node',
+    ['--import', './scripts/typescript.mjs', 'scripts/workup.ts', path],
+    {
+      encoding: 'utf8',
+    },
+  );
   expect(status).toBe(1);
   expect(stdout).toBe('');
   expect(stderr).toContain('newer version (file version 7');
