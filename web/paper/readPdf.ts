@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { POINTS_PER_MM } from './listPdf.ts';
+import { unwrapped } from './woff.ts';
 
 const face = (weight: number) =>
-  new Uint8Array(
+  unwrapped(
     readFileSync(
       `node_modules/@fontsource/barlow-condensed/files/barlow-condensed-latin-${weight}-normal.woff`,
     ),
