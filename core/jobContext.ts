@@ -122,7 +122,7 @@ export function stackAmps({ load, duty }: Run): number {
  * @param lug this end's own, proposed or given; of the others only a given lug is known
  * @returns null where the end is on a tapered post
  */
-// eslint-disable-next-line max-lines-per-function -- one list of what stands on a stud, put together and then ordered
+// oxlint-disable-next-line max-lines-per-function -- one list of what stands on a stud, put together and then ordered
 export function stackOf(
   cable: Cable,
   name: EndName,

@@ -53,12 +53,13 @@ function flakyOf({ suites = [], specs = [] }) {
 
 // The longest first, so that neither processor waits for the other at the end.
 const { build } = await checks([
-  'lint:rules',
   'types:web',
   'build',
+  'lint:templates',
   'lint:walls',
   'types:node',
   'types:core',
+  'lint:rules',
   'lint:layout',
 ]);
 await suite(

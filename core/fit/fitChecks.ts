@@ -189,7 +189,7 @@ function wayChecks(cable: Cable): FitCheck[] {
 }
 
 /** The first time it is made live, in order. */
-// eslint-disable-next-line max-lines-per-function -- a list in its order, an entry each
+// oxlint-disable-next-line max-lines-per-function -- a list in its order, an entry each
 function liveChecks({ run, polarity }: Cable, { choice }: ToFit): FitCheck[] {
   const amps = choice.taken.at.currentA ?? 0;
   const hasCapacitors = run.load.kind === 'watts';

@@ -32,7 +32,7 @@ const atLoadSays = (at: AtLoad | null): Message =>
     : '';
 
 /** The end of a hunt as the reader is told it: a headline, and what more there is to say. */
-// eslint-disable-next-line max-lines-per-function -- a list of ends, a sentence each
+// oxlint-disable-next-line max-lines-per-function -- a list of ends, a sentence each
 export function verdictSays(verdict: HuntVerdict): { readonly says: Message; readonly more: Message } {
   switch (verdict.what) {
     case 'contradiction':

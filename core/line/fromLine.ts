@@ -72,7 +72,7 @@ function gathered({ pieces }: LineRead) {
  * @example cableFromLine('12 V 2000 W inverter 1.5 m', shop, ['a', 'b']).assumed.map(({ key }) => key)
  *   // ['efficiencyPercent', 'lowestV', 'dropPercent', 'ambientC']
  */
-// eslint-disable-next-line max-lines-per-function -- one thing after the other, each said or assumed
+// oxlint-disable-next-line max-lines-per-function -- one thing after the other, each said or assumed
 export function cableFromLine(line: string, shop: Shop, ids: readonly [string, string]): LineAnswer {
   const read = readLine(line);
   const { figures, flags, use, size, jacket } = gathered(read);

@@ -181,7 +181,7 @@ export interface ScheduleRead {
  * @param ids a fresh id for each cable
  * @param lengthUnit what a bare figure in the length column means
  */
-// eslint-disable-next-line max-lines-per-function -- one pass over the rows, refused or taken as a whole
+// oxlint-disable-next-line max-lines-per-function -- one pass over the rows, refused or taken as a whole
 export function readSchedule(
   contents: string,
   mapping: ReadonlyMap<string, number>,

@@ -81,7 +81,7 @@ function placeRows({ view }: SystemWork) {
 }
 
 /** The tables of an installation as they are printed: what each load gets, places with their shorts, cables, and findings. */
-// eslint-disable-next-line max-lines-per-function -- four tables, one after the other
+// oxlint-disable-next-line max-lines-per-function -- four tables, one after the other
 export function systemDocs(
   work: SystemWork,
   findings: readonly SystemFinding[],

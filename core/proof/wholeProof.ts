@@ -119,7 +119,7 @@ function uninsulated({ cable }: ProofSubject): Finding {
   );
 }
 
-// eslint-disable-next-line max-lines-per-function -- one check with its work; the figures of all three moments stand in it
+// oxlint-disable-next-line max-lines-per-function -- one check with its work; the figures of all three moments stand in it
 function insulation(subject: ProofSubject): Finding {
   const { systemV } = subject.cable.run;
   const row = insulationRow(systemV);

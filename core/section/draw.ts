@@ -48,7 +48,7 @@ const CORNER_SHARE = 0.022;
  * @throws RangeError where the hexagon holds no more than the wall, or no room for so much air
  * @example drawSection({ acrossFlatsMm: 12, wallMm2: 50, voidShare: 0.05, … }, seeded(7), 1200)
  */
-// eslint-disable-next-line max-lines-per-function -- draws from one random source, so the order of its calls is the picture
+// oxlint-disable-next-line max-lines-per-function -- draws from one random source, so the order of its calls is the picture
 export function drawSection(spec: DrawnSection, random: Random, width: number): DrawnTruth {
   const height = Math.round((width * 3) / 4);
   const outline = hexagonMm2(spec.acrossFlatsMm);

@@ -15,7 +15,7 @@ import { proposedFuse } from './fuse.ts';
 
 const shop = genericShop();
 const blank = newCable('c', 'C-1', shop);
-const kindOf = (id: string) => shop.cableKinds.find((kind) => kind.id === id) ?? shop.cableKinds[0]!; // eslint-disable-line @typescript-eslint/no-non-null-assertion
+const kindOf = (id: string) => shop.cableKinds.find((kind) => kind.id === id) ?? shop.cableKinds[0]!; // oxlint-disable-line typescript/no-non-null-assertion
 
 function choose(
   run: Partial<Run>,

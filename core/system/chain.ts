@@ -95,7 +95,7 @@ const STEMS: Readonly<Partial<Record<Place['kind'], string>>> = {
 const PLAIN = /^(fuse|breaker|switch|isolator|relay|shunt|bar|bus ?bar|zekering|schakelaar)$/iu;
 
 /** A place that a piece describes; a message where it does not say enough. */
-// eslint-disable-next-line max-lines-per-function -- each kind of place with the figures that it takes
+// oxlint-disable-next-line max-lines-per-function -- each kind of place with the figures that it takes
 function madeOf(
   text: string,
   places: readonly Place[],
@@ -235,7 +235,7 @@ function tagsFor(name: string, taken: ReadonlySet<string>, count: number): strin
  *
  * @example parseChain("Bank + · fuse 250 · Thruster 240 A · Bank −, 6.4 m", job)
  */
-// eslint-disable-next-line max-lines-per-function -- one pass over the pieces, each with what the one before decided
+// oxlint-disable-next-line max-lines-per-function -- one pass over the pieces, each with what the one before decided
 export function parseChain(text: string, given: Job): Chain {
   const job = withPlaces(given);
   const parts = text.trim().split(SEPARATOR).filter(Boolean);

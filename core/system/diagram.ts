@@ -109,7 +109,7 @@ function withStuds(
  * What is above what: each net is hung from its hub, live nets downwards, the return side upwards, so that every branch
  * becomes a column between its two poles.
  */
-// eslint-disable-next-line max-lines-per-function -- each net hung from its hub, in one walk
+// oxlint-disable-next-line max-lines-per-function -- each net hung from its hub, in one walk
 export function diagramOf(view: SystemView): Diagram {
   const { installation, protection } = view;
   const { posts, system, numberOf, conductors } = installation;

@@ -99,7 +99,7 @@ interface LookedUp {
   readonly batteryIslands: ReadonlySet<number>;
 }
 
-// eslint-disable-next-line max-lines-per-function -- the five inputs of a cable, one after the other
+// oxlint-disable-next-line max-lines-per-function -- the five inputs of a cable, one after the other
 function answerOf(view: SystemView, conductor: Conductor, looked: LookedUp): FromSystem {
   const { guards, zones, runs, proposed, batteryIslands } = looked;
   const { cable } = conductor;

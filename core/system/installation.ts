@@ -196,7 +196,7 @@ export function jointsIn({ system, numberOf }: Installation): Joint[] {
 }
 
 /** The network of an installation, as it is wired for a question. */
-// eslint-disable-next-line max-lines-per-function -- each kind of place in its turn
+// oxlint-disable-next-line max-lines-per-function -- each kind of place in its turn
 export function wire(installation: Installation, wiring: Wiring): Wired {
   const { system, numberOf, posts, conductors } = installation;
   const at = (place: Place, post: PostName) => numberOf.get(postKey({ place: place.id, post })) ?? 0;

@@ -79,7 +79,7 @@ const across = (volts: ArrayLike<number>, { plus, minus }: Pair): number =>
   (volts[plus] ?? 0) - (volts[minus] ?? 0);
 
 /** What the draws given of a network come to; null where there is no operating point. */
-// eslint-disable-next-line max-lines-per-function -- the ports of a network, put together and taken apart again
+// oxlint-disable-next-line max-lines-per-function -- the ports of a network, put together and taken apart again
 function attempt(network: Network, isOn: (draw: number) => boolean): Solution | null {
   const { converters, supplies, batteries, draws } = network;
   // A converter whose input nothing feeds gives nothing.

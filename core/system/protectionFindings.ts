@@ -55,7 +55,7 @@ const unknownShort = (own: ReturnType<typeof facts>): Finding =>
   );
 
 /** That a fuse interrupts the most that can flow at it. */
-// eslint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
+// oxlint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
 function breaks(view: SystemView, { guard, atFuse }: Zone): SystemFinding[] {
   const { kind, breakingA } = factsOf(guard);
   const [post] = guardPosts(view, guard);
@@ -123,7 +123,7 @@ function breaks(view: SystemView, { guard, atFuse }: Zone): SystemFinding[] {
 }
 
 /** That a fuse clears the smallest short behind it before any conductor that it guards is damaged. */
-// eslint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
+// oxlint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
 function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding[] {
   const { guard, cableIds, least, atFuse } = zone;
   if (!least || cableIds.length === 0) return [];
@@ -217,7 +217,7 @@ function clears(view: SystemView, zone: Zone, limitsOf: LimitsOf): SystemFinding
 }
 
 /** That a fuse carries what runs through it: so much over what is held, and each short state for its time. */
-// eslint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
+// oxlint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
 function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePractice): SystemFinding[] {
   const ratingA = guardRatingA(guard);
   const its = factsOf(guard);
@@ -291,7 +291,7 @@ function carries(view: SystemView, { guard }: Zone, { fuseOverLoad }: HousePract
 }
 
 /** Two fuses in series: whether the nearer one clears before the other begins to melt. */
-// eslint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
+// oxlint-disable-next-line max-lines-per-function -- one finding: each way that it may turn out, one after the other
 function selective(view: SystemView, zones: readonly Zone[]): SystemFinding[] {
   const byKey = new Map(zones.map((zone) => [guardKey(zone.guard), zone]));
   const pairs = new Map<string, { upper: Guard; lower: Guard }>();

@@ -114,7 +114,7 @@ function settle(
 const difference = (volts: readonly number[], plus: number | undefined, minus: number | undefined): number =>
   (volts[plus ?? -1] ?? 0) - (volts[minus ?? -1] ?? 0);
 
-// eslint-disable-next-line max-lines-per-function -- one place for every kind of place
+// oxlint-disable-next-line max-lines-per-function -- one place for every kind of place
 function placeFlows({ system, numberOf }: Installation, { wired, solution }: Settled): PlaceFlow[] {
   const volts = solution?.volts ?? [];
   const by = (ids: readonly string[]) => new Map(ids.map((id, i) => [id, i]));

@@ -125,7 +125,7 @@ export function lugNeed(
 }
 
 /** Decides an end: what the cable says where it says it, else the best offer from the shop. */
-// eslint-disable-next-line max-lines-per-function -- what is resolved first decides the next: read from top to bottom
+// oxlint-disable-next-line max-lines-per-function -- what is resolved first decides the next: read from top to bottom
 export function resolveEnd(
   name: EndName,
   cable: Pick<Cable, 'ends' | 'polarity' | 'jacket'>,

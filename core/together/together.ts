@@ -154,7 +154,7 @@ export interface Worked {
  *
  * @returns null where the solver found nothing in time
  */
-// eslint-disable-next-line max-lines-per-function -- the rounds, and what came of them
+// oxlint-disable-next-line max-lines-per-function -- the rounds, and what came of them
 export function chooseTogether(asking: Asking): Worked | null {
   const { shop, solve, seconds = 20, onRound } = asking;
   const placed = withPlaces(asking.job);
@@ -256,7 +256,7 @@ interface Rounds {
   readonly free: ReadonlySet<string>;
 }
 
-// eslint-disable-next-line max-lines-per-function -- what came of the rounds, put beside what is and what is usual
+// oxlint-disable-next-line max-lines-per-function -- what came of the rounds, put beside what is and what is usual
 function workedOut(found: Rounds): Worked | null {
   const { best, last, failed, first, rounds, isStill, needed, solve, placed, free } = found;
   const { sizing } = needed;

@@ -8,7 +8,7 @@ export const MAKES_LUG: readonly string[] = [
 ];
 
 /** The steps that make the lug of an end from tube, before the end itself; none where it was bought. */
-// eslint-disable-next-line max-lines-per-function -- six steps, one after the other
+// oxlint-disable-next-line max-lines-per-function -- six steps, one after the other
 export function fromTube({ name, lug, wholeMm2 }: ReadyEnd): PlainStep[] {
   const tube = madeFrom(lug, wholeMm2);
   if (!tube || !lug.madeHere) return [];

@@ -23,7 +23,7 @@ type Ends = Both<ResolvedEnd>;
  * Puts before each step what must be true first. What the work itself asks, and what is refused as things are, cannot
  * be gone past; what is a judgement can, with a reason. Every step that a gate needs stands before it in the traveller.
  */
-// eslint-disable-next-line max-lines-per-function -- a list of gates in the order they are shown
+// oxlint-disable-next-line max-lines-per-function -- a list of gates in the order they are shown
 export function withGates(
   steps: readonly Omit<Step, 'gates'>[],
   ends: Ends,
@@ -33,7 +33,7 @@ export function withGates(
   const before = new Map(steps.map((step) => [step.id, step.after]));
   const firstHold = (step: Pick<Step, 'id' | 'end'>) =>
     steps.find((own) => own.end === step.end && HOLDS.includes(kindOf(own.id)))?.id === step.id;
-  // eslint-disable-next-line max-lines-per-function -- a list of gates in the order they are shown
+  // oxlint-disable-next-line max-lines-per-function -- a list of gates in the order they are shown
   const gatesOf = (step: Omit<Step, 'gates'>): Gate[] => {
     const kind = kindOf(step.id);
     const { end } = step;

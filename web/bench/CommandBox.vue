@@ -95,7 +95,7 @@ function saveDrawing(id: string): void {
   if (svg) saveFile(`${tag}.svg`, standaloneSvg(svg), 'image/svg+xml');
 }
 
-// eslint-disable-next-line max-lines-per-function -- a list of what can be typed, an entry each
+// oxlint-disable-next-line max-lines-per-function -- a list of what can be typed, an entry each
 const commands = computed((): Command[] => [
   ...job.cables.map((cable) => ({
     id: `cable-${cable.id}`,

@@ -27,7 +27,7 @@ export const BENCH_KEYS: readonly { readonly keys: readonly string[]; readonly d
 const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]');
 
-// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
+// oxlint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
 export function useBenchKeys(bench: {
   job: ComputedRef<Job | undefined>;
   cableId: () => string | undefined;

@@ -65,7 +65,7 @@ export const asItStands = ({
   ...(due !== undefined && { due }),
 });
 
-// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
+// oxlint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
 function createMeter(kind: InstrumentKind): Meter {
   const state: Meter['state'] = shallowReactive({
     chosen: BY_EYE,

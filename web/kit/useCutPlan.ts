@@ -30,7 +30,7 @@ const SECONDS = 10;
  * Plans of all groups: at once by hand, then one after the other by the solver, away from the page. Another request
  * drops what was under way; cancelling keeps what is there.
  */
-// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
+// oxlint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
 export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRules) {
   const solved = shallowRef<ReadonlyMap<string, SolvedPlan>>(new Map());
   const solving = shallowRef<string | null>(null);

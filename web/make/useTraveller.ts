@@ -43,7 +43,7 @@ const NO_TRIAL: TrialFigures = { acrossFlatsMm: null, earsMm: null };
  * Following the steps of one cable: which one is at hand, what its gates say now, and going on, back, past a gate or
  * out of a mishap. Everything that is done is kept with who and when.
  */
-// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
+// oxlint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
 export function useTraveller(
   target: () => { jobId: string; cable: Cable; work: CableWork },
   /** The step to begin at, where the address names one. */

@@ -41,7 +41,7 @@ function broken(text: string, font: PDFFont, size: number, width: number): strin
 }
 
 /** The first pages: what it is, what is open, cautions, and the stacks with their pictures. */
-// eslint-disable-next-line max-lines-per-function -- a page from top to bottom: each part begins where the last one ended
+// oxlint-disable-next-line max-lines-per-function -- a page from top to bottom: each part begins where the last one ended
 async function drawFront(
   { pdf, plain, strong }: PaperDocument,
   pack: Handover,

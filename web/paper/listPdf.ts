@@ -87,7 +87,7 @@ export async function listPdf(doc: ListDoc, paper: Paper, fonts: PaperFonts): Pr
 }
 
 /** Draws a list on new pages of a document. */
-// eslint-disable-next-line max-lines-per-function -- a page from top to bottom: each part begins where the last one ended
+// oxlint-disable-next-line max-lines-per-function -- a page from top to bottom: each part begins where the last one ended
 export function drawList({ pdf, plain, strong }: PaperDocument, doc: ListDoc, paper: Paper): void {
   const { width, height } = PAPER_MM[paper];
   const size: [number, number] = [width * POINTS_PER_MM, height * POINTS_PER_MM];

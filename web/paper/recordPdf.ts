@@ -47,7 +47,7 @@ export async function recordPdf(
 }
 
 /** Draws a test record on new pages of a document. */
-// eslint-disable-next-line max-lines-per-function -- a page from top to bottom: each part begins where the last one ended
+// oxlint-disable-next-line max-lines-per-function -- a page from top to bottom: each part begins where the last one ended
 export async function drawRecord(
   { pdf, plain, strong }: PaperDocument,
   record: TestRecord,

@@ -12,7 +12,7 @@ import { say } from '../../core/words/say.ts';
 const LARGEST_BYTES = 80_000_000;
 
 /** A picture of a sawn crimp, opened and measured in a worker; a newer picture or outline drops what was under way. */
-// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
+// oxlint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
 export function useSection() {
   const shown = shallowRef<ShownPicture | null>(null);
   const section = shallowRef<SectionMeasure | null>(null);

@@ -24,7 +24,7 @@ const newWorker = () =>
  * All sizes of a job chosen at once by a worker, again whenever the job, the shop or what is asked changes; then the points
  * of its trade, one by one. What was found before stands until the next answer is there.
  */
-// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the worker and what is required of it
+// oxlint-disable-next-line max-lines-per-function -- one closure: its parts share the worker and what is required of it
 export function useTogether(asked: () => { readonly job: Job; readonly shop: Shop } | null) {
   const chosen = shallowRef<Chosen | null>(null);
   const points = shallowRef<readonly TradePoint[]>([]);

@@ -26,7 +26,7 @@ export interface Tabs {
  * @param changed is called in a tab that follows when the other has saved
  * @param flush saves what is not saved yet
  */
-// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
+// oxlint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
 export function joinTabs(hear: {
   readonly lead: () => Promise<void>;
   readonly follow: () => void;

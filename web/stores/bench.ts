@@ -47,7 +47,7 @@ export type SaveState =
   | { readonly kind: 'failed'; readonly sentence: string };
 
 /** The jobs and the shop: edited by recipes, undone by patches, saved as they change. */
-// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
+// oxlint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
 export const useBench = defineStore('bench', () => {
   const document = shallowRef<Document>({ jobs: [], hunts: [], bin: [], shop: assumedShop() });
   const past = shallowRef<readonly Change[]>([]);

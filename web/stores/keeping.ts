@@ -24,7 +24,7 @@ const READ_AGAIN_MS = [150, 600, 1500] as const;
 const waited = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** How well what a person makes is kept: which tab writes, whether the store can be used, how old the backup is. */
-// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
+// oxlint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
 export const useKeeping = defineStore('keeping', () => {
   const bench = useBench();
   const prefsStore = usePrefs();

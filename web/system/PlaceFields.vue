@@ -52,7 +52,7 @@ const percent = (
   ...more,
 });
 
-// eslint-disable-next-line max-lines-per-function -- the fields of each kind of place, one kind after the other
+// oxlint-disable-next-line max-lines-per-function -- the fields of each kind of place, one kind after the other
 function fieldsOf(): readonly Field[] {
   switch (place.kind) {
     case 'battery':

@@ -114,7 +114,7 @@ export async function laidOut(diagram: Diagram): Promise<DrawnDiagram> {
   return { ...whole, width: x + NAME_OVERHANG, height: Math.max(0, ...parts.map(({ height }) => height)) };
 }
 
-// eslint-disable-next-line max-lines-per-function -- what ELK is asked, as one description
+// oxlint-disable-next-line max-lines-per-function -- what ELK is asked, as one description
 async function partLaidOut(diagram: Diagram): Promise<DrawnDiagram> {
   elk ??= new ElkApi({ workerUrl });
   const byId = new Map(diagram.nodes.map((node) => [node.id, node]));

@@ -59,7 +59,7 @@ interface Drawn {
 }
 
 /** Every line, shape and word of the diagram, as its template draws them. */
-// eslint-disable-next-line max-lines-per-function -- one drawing: its lines, its shapes and its words share what they are drawn from
+// oxlint-disable-next-line max-lines-per-function -- one drawing: its lines, its shapes and its words share what they are drawn from
 export function useDrawing(p: DrawingProps) {
   const conductorOf = computed(
     () => new Map(p.view.installation.conductors.map((conductor) => [conductor.cable.id, conductor])),

@@ -46,7 +46,7 @@ export interface StandIn {
  * @param random seeded, so that what it scatters can be had again
  * @param faults what is wrong with cables and nobody has said
  */
-// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state of one instrument
+// oxlint-disable-next-line max-lines-per-function -- one closure: its parts share the state of one instrument
 export function standIn(kind: InstrumentKind, random: Random, faults: readonly HiddenFault[]): StandIn {
   const { title, resolution, most } = INSTRUMENTS[kind];
   const manner = MANNERS[kind];

@@ -163,7 +163,7 @@ const DIE_SAYS: Readonly<Record<DieOffer['verdict'], Message>> = {
   'will-not-close': msg`This die will not close on so much copper.`,
 };
 
-// eslint-disable-next-line max-lines-per-function -- two findings that share their figures
+// oxlint-disable-next-line max-lines-per-function -- two findings that share their figures
 function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
   const { c, kappa, verdict, parts, standard, sure, learned, loosest, tightest, own: trials } = offer;
   const wall = wallMm2(parts);

@@ -37,7 +37,7 @@ export function lugFindings(end: ResolvedEnd, lug: Lug, conductor: EndConductor,
 }
 
 /** What a lug is made of and what was done to it, where that speaks against it. */
-// eslint-disable-next-line max-lines-per-function -- a list of findings, an entry each
+// oxlint-disable-next-line max-lines-per-function -- a list of findings, an entry each
 function makeFindings(end: ResolvedEnd, lug: Lug, { tinned }: EndConductor): Finding[] {
   const said = (key: Topic, title: Message, because: Message, remedy: Message, state: State) =>
     stated(

@@ -20,7 +20,7 @@ export function sleeveFindings(
   return end.sleeve ? fitFindings(end, end.sleeve, conductor) : [noSleeve(end, sleeves)];
 }
 
-// eslint-disable-next-line max-lines-per-function -- three findings that share their figures
+// oxlint-disable-next-line max-lines-per-function -- three findings that share their figures
 function fitFindings(end: ResolvedEnd, fit: SleeveFit, { outerMm }: EndConductor): Finding[] {
   const task = end.sleeveTask;
   if (!task) return [];

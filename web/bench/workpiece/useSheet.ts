@@ -42,7 +42,7 @@ interface SheetInput {
 }
 
 /** Lays a cable out on a sheet: its scale, both ends, and the long dimensions over them. */
-// eslint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
+// oxlint-disable-next-line max-lines-per-function -- one closure: its parts share the state that it sets up
 export function useSheet(
   input: () => SheetInput,
   width: Ref<number>,
