@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { type Download, expect, type Page } from '@playwright/test';
 import Papa from 'papaparse';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { getDocument } from 'unpdf/pdfjs';
 import { App, overlapsInDrawing } from './app.ts';
 import { test } from './test.ts';
 

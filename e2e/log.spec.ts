@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect } from '@playwright/test';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { getDocument } from 'unpdf/pdfjs';
 import ICAL from 'ical.js';
 import JSZip from 'jszip';
 import bwip from 'bwip-js/node';

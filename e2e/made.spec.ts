@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { getDocument } from 'unpdf/pdfjs';
 import { App } from './app.ts';
 import { atTheBench, current, doing, gate, sign } from './makeBench.ts';
 import { test } from './test.ts';

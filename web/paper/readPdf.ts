@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { getDocument } from 'unpdf/pdfjs';
 import { POINTS_PER_MM } from './listPdf.ts';
 import { unwrapped } from './woff.ts';
 
