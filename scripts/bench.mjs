@@ -1,7 +1,7 @@
 // npm run bench: bundles the benchmarks as the application is bundled, so that what is measured is what runs.
 import { ensurePackages } from './setup.mjs';
 
-ensurePackages();
+await ensurePackages();
 const { build } = await import('esbuild');
 const outfile = new URL('../.cache/bench.mjs', import.meta.url);
 await build({

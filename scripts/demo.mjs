@@ -1,7 +1,7 @@
 // npm run demo [-- --port N]: installs what is missing, builds, and serves the application with its demo jobs.
 import { ensurePackages, must } from './setup.mjs';
 
-ensurePackages();
+await ensurePackages();
 must('npx', ['--no-install', 'vite', 'build', '--logLevel', 'warn']);
 await import('./typescript.mjs');
 const { serveOrSay } = await import('../server/main.ts');

@@ -1,7 +1,7 @@
 // npm run dev: serves the application as it is edited, with the stand-ins for instruments behind it.
 import { ensurePackages } from './setup.mjs';
 
-ensurePackages();
+await ensurePackages();
 await import('./typescript.mjs');
 const { serveOrSay } = await import('../server/main.ts');
 const { url } = await serveOrSay([]);

@@ -45,28 +45,32 @@ export function must(command, args, options) {
 }
 
 /** Installs the npm packages of the lock file when they are missing. */
-export function ensurePackages() {
+export async function ensurePackages() {
   if (existsSync('node_modules/.package-lock.json')) return;
   console.log('Installing the npm packages (about a minute) …');
-  must('npm', ['ci', '--no-audit', '--no-fund'], {
-    env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
-  });
+  process.env.PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD = '1';
+  const code = await runToEnd('npm', ['ci', '--no-audit', '--no-fund']);
+  if (code !== 0) process.exit(code);
 }
 
-/** Installs Debian's Chromium when it is missing; says what to do where it cannot. */
-export function ensureChromium() {
+/**
+ * Installs Debian's Chromium when it is missing, while other things are done; answers whether it is there, and says what
+ * to do where it cannot be.
+ */
+export async function ensureChromium() {
   const path = process.env.CHROMIUM ?? '/usr/bin/chromium';
-  if (existsSync(path)) return;
-  console.log("Installing Debian's Chromium for the browser tests (about three minutes) …");
+  if (existsSync(path)) return true;
+  console.log("Installing Debian's Chromium for the browser tests (about three minutes, beside the rest) …");
   const isRoot = process.getuid?.() === 0;
-  const apt = (args) => (isRoot ? run('apt-get', args) : run('sudo', ['-n', 'apt-get', ...args]));
-  apt(['update']);
-  const code = apt(['install', '-y', '--no-install-recommends', 'chromium']);
-  if (code !== 0 || !existsSync(path)) {
-    console.error(
-      'Chromium is not here and could not be installed. Install it by hand ' +
-        '("sudo apt-get install chromium"), or set CHROMIUM to the path of one, and run npm test again.',
-    );
-    process.exit(1);
-  }
+  const apt = (args) =>
+    isRoot ? runQuietly('apt-get', args) : runQuietly('sudo', ['-n', 'apt-get', ...args]);
+  const updated = await apt(['update']);
+  const installed = await apt(['install', '-y', '--no-install-recommends', 'chromium']);
+  if (installed.code === 0 && existsSync(path)) return true;
+  console.error(
+    `${updated.output}${installed.output}
+Chromium is not here and could not be installed. Install it by hand ("sudo apt-get install chromium"), or set CHROMIUM
+to the path of one, and run npm test again.`,
+  );
+  return false;
 }

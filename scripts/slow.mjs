@@ -2,8 +2,9 @@
 // as many; in the browser every test, then the monkey, the kills, the races of tabs, and five hundred cables. About an hour.
 import { ensureChromium, ensurePackages, must } from './setup.mjs';
 
-ensurePackages();
-ensureChromium();
+const chromium = ensureChromium();
+await ensurePackages();
+if (!(await chromium)) process.exit(1);
 must('npm', ['run', '--silent', 'unit', '--', '--testTimeout=1200000'], {
   env: { ...process.env, CASES_TIMES: '1' },
 });
