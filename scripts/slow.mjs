@@ -21,7 +21,7 @@ must(
     'stored',
     'hostile',
     'backup',
-    'stores/bench',
+    'stores/anyOrder',
     'sizing',
     'hunt',
     'scripts/section',

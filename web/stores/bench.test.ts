@@ -12,7 +12,7 @@ import { jobSchema, type Job } from '../../core/model/job.ts';
 import { shopSchema } from '../../core/model/shop.ts';
 import { validJob, validShop } from '../../core/model/validFixture.ts';
 import { newCable } from '../../core/model/newCable.ts';
-import { prefsSchema } from '../storage/prefs.ts';
+import { job, library, shop } from './benchFixture.ts';
 
 const saveDifference = jest.fn<(before: unknown, after: unknown) => Promise<void>>();
 class NotTheWriter extends Error {}
@@ -20,24 +20,6 @@ jest.unstable_mockModule('../storage/library.ts', () => ({ saveDifference, NotTh
 const { useBench } = await import('./bench.ts');
 const { workOf } = await import('./work.ts');
 
-const shop = genericShop();
-const job: Job = {
-  id: 'j',
-  title: 'Test',
-  subtitle: '',
-  cables: ['a', 'b', 'c'].map((id, i) => newCable(id, `C-${i + 1}`, shop)),
-  studs: [],
-  heeded: [],
-};
-const library = {
-  jobs: [job],
-  hunts: [],
-  bin: [],
-  shop,
-  prefs: prefsSchema.parse({}),
-  unreadable: [],
-  isNew: false,
-};
 const opened = () => {
   const bench = useBench();
   bench.open(library);
@@ -234,12 +216,6 @@ describe('work is done once', () => {
 });
 
 describe('nothing is made that could not be read again', () => {
-  const readable = (bench: ReturnType<typeof useBench>) => {
-    for (const own of bench.jobs) expect(jobSchema.safeParse(own).error?.issues).toBeUndefined();
-    expect(shopSchema.safeParse(bench.shop).error?.issues).toBeUndefined();
-    for (const own of bench.hunts) expect(huntSchema.safeParse(own).error?.issues).toBeUndefined();
-    expect(binSchema.safeParse(bench.bin).error?.issues).toBeUndefined();
-  };
   test.each<[string, (cable: Draft<Cable>) => void, string]>([
     [
       '21 devices',
@@ -265,51 +241,6 @@ describe('nothing is made that could not be read again', () => {
     for (let i = 0; i < 3; i += 1)
       expect(bench.addJob({ ...job, id: 'i'.repeat(60) }, shop, 'import')).not.toBeNull();
     expect(new Set(bench.jobs.map(({ id }) => id)).size).toBe(4);
-  });
-  test('whatever is done in whatever order', () => {
-    const wild = fc.oneof(fc.constantFrom(-1, 0, 1e9, Number.NaN, 49.9999999995), fc.double());
-    const names = fc.constantFrom('a', 'b', 'c', 'gone');
-    const act = fc.oneof(
-      fc.record({ kind: fc.constant('number' as const), id: names, value: wild }),
-      fc.record({ kind: fc.constant('text' as const), id: names, value: fc.string({ maxLength: 200 }) }),
-      fc.record({ kind: fc.constant('copy' as const), id: names, times: fc.integer({ min: 1, max: 4 }) }),
-      fc.record({ kind: fc.constantFrom('undo' as const, 'redo' as const, 'add' as const, 'back' as const) }),
-      fc.record({ kind: fc.constantFrom('remove' as const, 'job' as const), id: names }),
-      fc.record({ kind: fc.constant('import' as const), job: validJob, shop: validShop }),
-      fc.record({ kind: fc.constant('tools' as const), count: fc.integer({ min: 1, max: 120 }) }),
-      fc.record({ kind: fc.constant('again' as const) }),
-    );
-    fc.assert(
-      fc.property(fc.array(act, { maxLength: 12 }), (acts) => {
-        const bench = opened();
-        for (const own of acts) {
-          const at = bench.jobs[0]?.id ?? 'j';
-          if (own.kind === 'number')
-            bench.editCable(at, own.id, 'length', (cable) => void (cable.run.lengthMm = own.value));
-          else if (own.kind === 'text')
-            bench.editCable(at, own.id, 'tag', (cable) => {
-              cable.tag = own.value;
-              cable.ends.A.at = own.value;
-            });
-          else if (own.kind === 'copy') for (let i = 0; i < own.times; i += 1) bench.copyCable(at, own.id);
-          else if (own.kind === 'undo') bench.undo();
-          else if (own.kind === 'redo') bench.redo();
-          else if (own.kind === 'add') bench.addCable(at);
-          else if (own.kind === 'back') bench.putBack(bench.bin[0]?.id ?? '');
-          else if (own.kind === 'remove') bench.removeCables(at, [own.id]);
-          else if (own.kind === 'job') bench.removeJob(at);
-          else if (own.kind === 'import') bench.addJob(own.job, own.shop, 'import');
-          else if (own.kind === 'again') bench.addJob({ ...job, id: 'i'.repeat(60) }, shop, 'import');
-          else if (own.kind === 'tools')
-            bench.edit('tools', (draft) => {
-              for (let i = 0; i < own.count; i += 1)
-                draft.shop.tools.push({ id: `t${i}`, title: 'New tool', kind: 'hand hydraulic' });
-            });
-          readable(bench);
-        }
-      }),
-      { numRuns: cases(80) },
-    );
   });
 });
 
