@@ -1,17 +1,9 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { cases } from '../../core/lib/casesFixture.ts';
 import { tell } from '../../core/words/message.ts';
 import { createPinia, setActivePinia } from 'pinia';
-import { genericShop } from '../../core/model/catalogue/genericShop.ts';
 import type { Draft } from 'immer';
-import fc from 'fast-check';
-import { huntSchema } from '../../core/model/hunt.ts';
-import { binSchema } from '../../core/model/bin.ts';
 import type { Cable } from '../../core/model/cable.ts';
-import { jobSchema, type Job } from '../../core/model/job.ts';
-import { shopSchema } from '../../core/model/shop.ts';
-import { validJob, validShop } from '../../core/model/validFixture.ts';
-import { newCable } from '../../core/model/newCable.ts';
+import type { Job } from '../../core/model/job.ts';
 import { job, library, shop } from './benchFixture.ts';
 
 const saveDifference = jest.fn<(before: unknown, after: unknown) => Promise<void>>();
