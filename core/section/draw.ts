@@ -123,7 +123,7 @@ export function drawSection(spec: DrawnSection, random: Random, width: number): 
   return { picture: { width, height, data }, voidShare: airPx / insidePx, acrossFlatsPx: acrossPx };
 }
 
-/** As `Math.hypot`, which guards against overflow and costs ten times as much: once a pixel that is most of a picture. */
+/** As `Math.hypot`, which also guards against overflow and takes longer: here it is asked for each pixel. */
 const away = (x: number, y: number) => Math.sqrt(x * x + y * y);
 
 /** How far a place lies out towards the nearest side of a hexagon turned so, px: half its across flats is its edge. */
