@@ -1,4 +1,9 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
+import type { Topic } from '../../finding/topics.ts';
+import { jobFileSchema } from '../../model/job.ts';
+import { numeral, tell } from '../../words/message.ts';
+import { workUp } from '../../workup.ts';
 import { compaction, type CrimpParts, hexagonMm2 } from './dieOnLug.ts';
 import { airCells, type CrimpForecast, forecast, hexagonCorners } from './sectionView.ts';
 
@@ -68,5 +73,27 @@ describe('the drawn section', () => {
     expect(airCells(seen(10.4), 0.55)).toEqual([]);
     expect(airCells(seen(7), 0.55)).toEqual([]);
     expect(airCells(seen(16), 0.1)).toHaveLength(160);
+  });
+});
+
+describe('air and length that a picture names', () => {
+  test('stand in the checks of packing and compaction, with their numbers', () => {
+    const { job, shop } = jobFileSchema.parse(JSON.parse(readFileSync('demo/teasel.json', 'utf8')));
+    const ends = workUp(job, shop).cables.flatMap(({ ends: own, findings }) =>
+      (['A', 'B'] as const).flatMap((name) => {
+        const { die } = own[name];
+        return die?.leaves === 'hexagon'
+          ? [{ die, findings: findings.filter(({ end }) => end === name) }]
+          : [];
+      }),
+    );
+    expect(ends.length).toBeGreaterThan(10);
+    for (const { die, findings } of ends) {
+      const { voidShare, stretch } = forecast(die.parts, die.c, die.learned.packing);
+      const lastOf = (topic: Topic) =>
+        tell(findings.find((own) => own.topic === topic)?.work.substituted.at(-1));
+      expect(lastOf('packing')).toContain(tell(numeral(100 * voidShare, 1)) + ' %');
+      expect(lastOf('compaction')).toContain(tell(numeral(100 * stretch, 0)) + ' %');
+    }
   });
 });

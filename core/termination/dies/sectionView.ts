@@ -5,6 +5,8 @@ export type EarsExpected = 'none' | 'slight' | 'expect';
 
 /** What a crimp is expected to look like when it is sawn. */
 export interface CrimpForecast {
+  /** Copper as a share of the room that the wall leaves it, at most 1. */
+  readonly kappa: number;
   /** Air left, as a share of the outline. */
   readonly voidShare: number;
   readonly voidMm2: number;
@@ -26,9 +28,10 @@ export function forecast(parts: CrimpParts, c: number, packing = 1): CrimpForeca
   const outline = hexagonMm2(parts.acrossFlatsMm);
   const strandsMm = strandHexagonMm(parts);
   const roomMm2 = strandsMm === null ? 0 : hexagonMm2(strandsMm);
-  const kappa = roomMm2 > 0 ? Math.min(1, parts.copperMm2 / roomMm2) : 1;
-  const voidShare = (roomMm2 * Math.max(0, 1 - kappa * packing)) / outline;
+  const kappa = roomMm2 > 0 ? Math.min(1, packing * Math.min(1, parts.copperMm2 / roomMm2)) : 1;
+  const voidShare = (roomMm2 * (1 - kappa)) / outline;
   return {
+    kappa,
     voidShare,
     voidMm2: voidShare * outline,
     strandsMm,

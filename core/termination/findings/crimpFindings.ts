@@ -11,6 +11,7 @@ import { type DieOffer } from '../dies/dieOffers.ts';
 import { dieDoubts } from '../dies/dieDoubts.ts';
 import { COMPACTION, hexagonMm2 } from '../dies/dieOnLug.ts';
 import type { OwnTrials } from '../dies/learned.ts';
+import { forecast } from '../dies/sectionView.ts';
 import { dieCalled } from '../lugOffers.ts';
 import { wallMm2 } from '../lugs/lugOnCable.ts';
 import type { ResolvedEnd } from '../resolveEnd.ts';
@@ -184,9 +185,10 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
     right && !sure && (what === 'c' ? tightest.c > COMPACTION.rightC : loosest.kappa < COMPACTION.rightKappa);
   const another =
     verdict === 'open' || verdict === 'will-not-close' ? { remedy: msg`Take another die.` } : {};
-  const work = (formula: string, line: Message, low: number, high: number) => ({
+  const { kappa: filled, voidShare, stretch } = forecast(parts, c, learned.packing);
+  const work = (formula: string, line: Message, low: number, high: number, follows: Message) => ({
     formula,
-    substituted: [line, msg`band ${bandSays(low, high)}`],
+    substituted: [line, msg`band ${bandSays(low, high)}`, follows],
     source: msg`area balance of a hexagon crimp; thresholds are shop practice`,
     assumes:
       learned.trials > 0
@@ -211,6 +213,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
           verbatim`= ${numeral(parts.copperMm2, 1)} ÷ (${numeral(hexagon, 1)} − ${numeral(wall, 1)}) = ${packingSays(kappa, 2)}`,
           loosest.kappa,
           tightest.kappa,
+          msg`air = (1 − ${numeral(filled, 3)}) · (${numeral(hexagon, 1)} − ${numeral(wall, 1)}) ÷ ${numeral(hexagon, 1)} = ${numeral(100 * voidShare, 1)} %`,
         ),
       },
       COMPACTION.rightKappa,
@@ -231,6 +234,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
           verbatim`= (${numeral(wall, 1)} + ${numeral(parts.copperMm2, 1)}) ÷ (0.866 × ${numeral(parts.acrossFlatsMm, 2)}²) = ${numeral(c, 3)}`,
           loosest.c,
           tightest.c,
+          msg`barrel longer by c − 1, at least nothing: ${numeral(100 * stretch, 0)} %`,
         ),
       },
       COMPACTION.rightC,
