@@ -234,7 +234,7 @@ function compactionFindings(end: ResolvedEnd, offer: DieOffer): Finding[] {
           verbatim`= (${numeral(wall, 1)} + ${numeral(parts.copperMm2, 1)}) ÷ (0.866 × ${numeral(parts.acrossFlatsMm, 2)}²) = ${numeral(c, 3)}`,
           loosest.c,
           tightest.c,
-          msg`barrel longer by c − 1, at least nothing: ${numeral(100 * stretch, 0)} %`,
+          msg`barrel longer by max(0, c − 1) = ${numeral(100 * stretch, 0)} %`,
         ),
       },
       COMPACTION.rightC,
