@@ -1,5 +1,6 @@
 import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { parseArgs, type ParseArgsConfig } from 'node:util';
 
 /** What a command answers: what it prints, or the sentence that says why it does not, and the code it ends with. */
 export type Answer =
@@ -11,6 +12,18 @@ export const print = (printed: string): Answer => ({ code: 0, printed });
 export const misasked = (sentence: string): Answer => ({ code: 2, sentence });
 /** What was asked is clear, and what it was asked of will not do. */
 export const refused = (sentence: string): Answer => ({ code: 1, sentence });
+
+/** What was asked for, by its options, each with a value, and by what else was named; null where an option is unknown. */
+export function askedFor<Options extends NonNullable<ParseArgsConfig['options']>>(
+  args: readonly string[],
+  options: Options,
+) {
+  try {
+    return parseArgs({ args: [...args], allowPositionals: true, options });
+  } catch {
+    return null;
+  }
+}
 
 /** Answers on the command line, where a file was called as a command; where it was imported it does nothing. */
 export async function asCommand(

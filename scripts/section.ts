@@ -1,25 +1,16 @@
 // npm run --silent section -- [--blur PIXELS] FILES…: measures photographs of sawn crimps and prints what it finds as
 // JSON. With --blur each is first put so far out of focus: to see what a soft picture would have hidden.
 import { readFileSync } from 'node:fs';
-import { parseArgs } from 'node:util';
 import { blurred } from '../core/section/blurFixture.ts';
 import { sectionFindings } from '../core/section/findings.ts';
 import { airBounds } from '../core/section/bounds.ts';
 import { measureSection } from '../core/section/measure.ts';
 import { wallEvenness } from '../core/section/wall.ts';
 import { tell } from '../core/words/message.ts';
-import { type Answer, asCommand, misasked, print } from './command.ts';
+import { type Answer, asCommand, askedFor, misasked, print } from './command.ts';
 import { decodePicture } from './decodePicture.ts';
 
 const MOST_BLUR_PX = 50;
-
-function askedFor(args: readonly string[]) {
-  try {
-    return parseArgs({ args: [...args], allowPositionals: true, options: { blur: { type: 'string' } } });
-  } catch {
-    return null;
-  }
-}
 
 /** What is found on one photograph, or why nothing is. */
 function foundOn(file: string, blurPx: number) {
@@ -51,7 +42,7 @@ function foundOn(file: string, blurPx: number) {
 
 /** What is found on each photograph that is asked for. */
 export function sectionsFound(args: readonly string[]): Answer {
-  const asked = askedFor(args);
+  const asked = askedFor(args, { blur: { type: 'string' } });
   if (!asked) return misasked('Unknown option: only --blur PIXELS and files are accepted.');
   const blurPx = Number(asked.values.blur ?? 0);
   if (!(blurPx >= 0 && blurPx <= MOST_BLUR_PX))

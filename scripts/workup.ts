@@ -1,7 +1,6 @@
 // npm run --silent workup -- [--together copper|weight|money|years] FILE: prints everything computed of a job file, as JSON;
 // with --together also the sizes of all its cables chosen at once, by what is to be least.
 import { readFileSync } from 'node:fs';
-import { parseArgs } from 'node:util';
 import loadHighs from 'highs';
 import { plainJson } from '../core/lib/plainJson.ts';
 import { readJobFile } from '../core/model/file.ts';
@@ -10,19 +9,7 @@ import { chooseTogether } from '../core/together/together.ts';
 import { told } from '../core/words/message.ts';
 import { workUp } from '../core/workup.ts';
 import { solveWith } from '../web/workers/highsSolve.ts';
-import { type Answer, asCommand, misasked, print, refused } from './command.ts';
-
-function askedFor(args: readonly string[]) {
-  try {
-    return parseArgs({
-      args: [...args],
-      allowPositionals: true,
-      options: { together: { type: 'string' } },
-    });
-  } catch {
-    return null;
-  }
-}
+import { type Answer, asCommand, askedFor, misasked, print, refused } from './command.ts';
 
 function contentsOf(path: string): string | null {
   try {
@@ -34,7 +21,7 @@ function contentsOf(path: string): string | null {
 
 /** All that is computed of the job file that is asked for. */
 export async function workedUp(args: readonly string[]): Promise<Answer> {
-  const asked = askedFor(args);
+  const asked = askedFor(args, { together: { type: 'string' } });
   if (!asked)
     return misasked(
       'Unknown option: only --together copper, weight, money or years and a file are accepted.',
