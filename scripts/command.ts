@@ -1,4 +1,3 @@
-import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs, type ParseArgsConfig } from 'node:util';
 
@@ -30,8 +29,7 @@ export async function asCommand(
   url: string,
   answer: (args: readonly string[]) => Answer | Promise<Answer>,
 ): Promise<void> {
-  const called = process.argv[1];
-  if (called === undefined || resolve(called) !== fileURLToPath(url)) return;
+  if (process.argv[1] !== fileURLToPath(url)) return;
   const answered = await answer(process.argv.slice(2));
   if (answered.code === 0) console.log(answered.printed);
   else console.error(answered.sentence);

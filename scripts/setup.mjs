@@ -9,9 +9,9 @@ export function run(command, args, options = {}) {
 }
 
 /** As {@link run}, passing on to the command the wish to end: whoever breaks a run off breaks all of it off. */
-export function runToEnd(command, args) {
+export function runToEnd(command, args, options = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { stdio: ['ignore', 'inherit', 'inherit'] });
+    const child = spawn(command, args, { stdio: ['ignore', 'inherit', 'inherit'], ...options });
     let isBroken = false;
     const pass = (signal) => {
       isBroken = true;
@@ -48,8 +48,9 @@ export function must(command, args, options) {
 export async function ensurePackages() {
   if (existsSync('node_modules/.package-lock.json')) return;
   console.log('Installing the npm packages (about a minute) …');
-  process.env.PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD = '1';
-  const code = await runToEnd('npm', ['ci', '--no-audit', '--no-fund']);
+  const code = await runToEnd('npm', ['ci', '--no-audit', '--no-fund'], {
+    env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
+  });
   if (code !== 0) process.exit(code);
 }
 
