@@ -9,7 +9,7 @@ import { dieOffer, dieRank, isUsable } from '../../core/termination/dies/dieOffe
 import { dieAnswer } from '../../core/termination/dies/dieSays.ts';
 import type { MapRow } from '../../core/termination/dies/dieMap.ts';
 import { dieCalled } from '../../core/termination/lugOffers.ts';
-import { forecast } from '../../core/termination/dies/sectionView.ts';
+import { forecastOf } from '../../core/termination/dies/sectionView.ts';
 import type { CaseDie, ToolCase } from '../../core/termination/dies/toolCase.ts';
 import { figure } from '../../core/model/units/figure.ts';
 import { digits } from '../../core/words/numerals.ts';
@@ -35,11 +35,7 @@ const column = computed(() => columns.find(({ die }) => die.id === chosen?.dieId
 const offer = computed(() =>
   row && column.value ? dieOffer(row.lug, row.copperMm2, column.value, toolCase.lugs) : null,
 );
-const crimp = computed(() =>
-  offer.value && offer.value.leaves === 'hexagon'
-    ? forecast(offer.value.parts, offer.value.c, offer.value.learned.packing)
-    : null,
-);
+const crimp = computed(() => forecastOf(offer.value));
 /** What the same die was called before its trials; null where they changed nothing. */
 const before = computed(() => {
   const { value: chosenDie } = column;

@@ -1,3 +1,4 @@
+import type { DieOffer } from './dieOffers.ts';
 import { COMPACTION, type CrimpParts, hexagonMm2, strandHexagonMm, stretch } from './dieOnLug.ts';
 
 /** How much flash to expect at the parting line. */
@@ -39,6 +40,10 @@ export function forecast(parts: CrimpParts, c: number, packing = 1): CrimpForeca
     ears: c > COMPACTION.rightC ? 'expect' : c > 1.1 ? 'slight' : 'none',
   };
 }
+
+/** The same of a die on offer, with what its sections showed; null where there is none, or it leaves no hexagon. */
+export const forecastOf = (offer: DieOffer | null): CrimpForecast | null =>
+  offer?.leaves === 'hexagon' ? forecast(offer.parts, offer.c, offer.learned.packing) : null;
 
 /** A place in a section, mm from its middle. */
 export type Place = readonly [x: number, y: number];

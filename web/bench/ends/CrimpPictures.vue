@@ -6,7 +6,7 @@ import { boreFill } from '../../../core/termination/lugs/lugOnCable.ts';
 import { webMm } from '../../../core/termination/lugs/lugOnStud.ts';
 import { postTopMm } from '../../../core/model/posts.ts';
 import type { ResolvedEnd } from '../../../core/termination/resolveEnd.ts';
-import { forecast } from '../../../core/termination/dies/sectionView.ts';
+import { forecastOf } from '../../../core/termination/dies/sectionView.ts';
 import { figure } from '../../../core/model/units/figure.ts';
 import { digits } from '../../../core/words/numerals.ts';
 import { readersDigits } from '../../ui/display.ts';
@@ -56,11 +56,7 @@ const face = computed(() =>
       ])
     : '',
 );
-const crimp = computed(() =>
-  end.die && end.die.leaves === 'hexagon'
-    ? forecast(end.die.parts, end.die.c, end.die.learned.packing)
-    : null,
-);
+const crimp = computed(() => forecastOf(end.die));
 const EARS = { none: say`no ears`, slight: say`slight ears`, expect: 'ears' } as const;
 const trials = computed(() => {
   const { die } = end;

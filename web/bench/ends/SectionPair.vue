@@ -3,7 +3,7 @@ import { computed, useId } from 'vue';
 import type { DieOffer } from '../../../core/termination/dies/dieOffers.ts';
 import {
   airCells,
-  forecast,
+  forecastOf,
   hexagonCorners,
   type Place,
 } from '../../../core/termination/dies/sectionView.ts';
@@ -33,9 +33,7 @@ const {
 
 const id = useId();
 const strand = computed(() => Math.max(3, 0.55 * scale));
-const crimp = computed(() =>
-  offer && offer.leaves === 'hexagon' ? forecast(offer.parts, offer.c, offer.learned.packing) : null,
-);
+const crimp = computed(() => forecastOf(offer));
 const flats = computed(() => offer?.parts.acrossFlatsMm ?? 0);
 
 const placed = (x: number, [atX, atY]: Place) => ({ x: x + atX * scale, y: middle + atY * scale });
