@@ -1,7 +1,7 @@
+import { serwist } from '@serwist/vite';
 import tailwindcss from '@tailwindcss/vite';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
-import { VitePWA } from 'vite-plugin-pwa';
 
 const LARGEST_CACHED = 8_000_000;
 
@@ -45,31 +45,13 @@ export default defineConfig({
   plugins: [
     vue(),
     tailwindcss(),
-    VitePWA({
-      // A new version waits until the person says so: it never takes the page away from under their hands.
-      registerType: 'prompt',
-      injectRegister: null,
-      includeAssets: ['anchor.svg'],
-      manifest: {
-        name: 'Gruff Anchor',
-        short_name: 'Gruff Anchor',
-        description: 'Heavy DC cables: sized, made, proved and kept.',
-        start_url: '/',
-        display: 'standalone',
-        theme_color: '#f4f1e8',
-        background_color: '#f4f1e8',
-        icons: [
-          { src: '/anchor-192.png', sizes: '192x192', type: 'image/png', purpose: 'any' },
-          { src: '/anchor-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
-        ],
-      },
-      workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,png,jpg,woff,woff2,wasm,json}'],
-        maximumFileSizeToCacheInBytes: LARGEST_CACHED,
-        navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/instruments\//],
-        cleanupOutdatedCaches: true,
-      },
+    serwist({
+      swSrc: 'web/sw.ts',
+      swDest: 'sw.js',
+      globDirectory: 'dist',
+      globPatterns: ['**/*.{js,css,html,svg,png,jpg,woff,woff2,wasm,json,webmanifest}'],
+      maximumFileSizeToCacheInBytes: LARGEST_CACHED,
+      rollupFormat: 'iife',
     }),
   ],
   optimizeDeps: { entries: ['index.html', 'web/**/*.{vue,ts}', 'core/**/*.ts'] },
@@ -80,6 +62,7 @@ export default defineConfig({
   build: {
     outDir: 'dist',
     target: 'es2022',
+    reportCompressedSize: false,
     rolldownOptions: {
       output: {
         codeSplitting: {

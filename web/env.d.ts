@@ -1,2 +1,1 @@
 /// <reference types="vite/client" />
-/// <reference types="vite-plugin-pwa/client" />

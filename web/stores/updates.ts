@@ -10,23 +10,30 @@ export const useUpdates = defineStore('updates', () => {
   /** A newer version was started in another tab. */
   const isElsewhere = ref(false);
   let isStarted = false;
-  let begin: (() => Promise<void>) | null = null;
+  let begin: (() => void) | null = null;
 
   /** Keeps the application for use without a network, and looks for a newer one. */
   async function watchFor(): Promise<void> {
-    const { registerSW } = await import('virtual:pwa-register');
-    begin = registerSW({
-      onNeedRefresh: () => (isReady.value = true),
-      // Started here, it is loaded at once; started in another tab, nothing that is half typed here goes for it.
-      onNeedReload: () => (isStarted ? location.reload() : (isElsewhere.value = true)),
+    if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return;
+    const { Serwist } = await import('@serwist/window');
+    const kept = new Serwist('/sw.js');
+    kept.addEventListener('waiting', () => (isReady.value = true));
+    // Started here, it is loaded at once; started in another tab, nothing that is half typed here goes for it.
+    kept.addEventListener('controlling', ({ isUpdate }) => {
+      if (!isUpdate) return;
+      if (isStarted) location.reload();
+      else isElsewhere.value = true;
     });
+    begin = () => kept.messageSkipWaiting();
+    // Where nothing can be kept, in a private window say, it is used with a network.
+    await kept.register().catch(() => {});
   }
 
   /** Saves, and starts the newer version. */
   async function startNewer(): Promise<void> {
     isStarted = true;
     await Promise.all([bench.save(), flushDrafts()]);
-    await begin?.();
+    begin?.();
   }
   /** Saves, and loads this page again. */
   async function reload(): Promise<void> {
