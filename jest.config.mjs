@@ -18,7 +18,8 @@ const usual = {
 };
 
 /**
- * Unit tests of the core, and of the parts of the interface that need no browser. Most run in bare Node, where modules
+ * Unit tests of the core, and of the parts of the interface that need no browser; then what people do with it, on a
+ * simulated page. Most run in bare Node, where modules
  * are read once for all tests and pixels are ten times as fast as in the sandbox; see `docs/decisions.md`.
  */
 export default {
@@ -26,6 +27,7 @@ export default {
   testTimeout: 30_000,
   // Both processors: left to itself one would stand idle.
   maxWorkers: '100%',
+  testSequencer: '<rootDir>/scripts/longestFirst.mjs',
   projects: [
     {
       ...usual,
@@ -34,6 +36,18 @@ export default {
       setupFiles: [...usual.setupFiles, '<rootDir>/scripts/typescript.mjs'],
       testMatch: ['**/*.test.ts'],
       testPathIgnorePatterns: ['/node_modules/', ...inSandbox],
+    },
+    {
+      ...usual,
+      displayName: 'simulated page',
+      runner: 'jest-light-runner',
+      setupFiles: [
+        ...usual.setupFiles,
+        '<rootDir>/scripts/typescript.mjs',
+        '<rootDir>/e2e/simulated/globals.mjs',
+      ],
+      roots: ['<rootDir>/e2e'],
+      testMatch: ['**/*.test.ts'],
     },
     {
       ...usual,

@@ -30,7 +30,7 @@ test.describe('a bad file is refused in one sentence and changes nothing', () =>
       /cannot be used: “id” must be letters/,
     ],
   ];
-  test('each is refused in its own sentence, and nothing changes', { tag: '@journey' }, async ({ page }) => {
+  test('each is refused in its own sentence, and nothing changes', { tag: '@page' }, async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
     const jobOf = (text: string) => (JSON.parse(text) as { job: unknown }).job;

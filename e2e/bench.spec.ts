@@ -4,7 +4,7 @@ import { allStored } from './store.ts';
 import { test } from './test.ts';
 
 test.describe('the bench by keyboard', () => {
-  test('stages, cables, new, duplicate, delete, undo and redo', { tag: '@journey' }, async ({ page }) => {
+  test('stages, cables, new, duplicate, delete, undo and redo', { tag: '@page' }, async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
     await page.keyboard.press('4');

@@ -43,27 +43,31 @@ test('another die is chosen, and the ledger says at once what it does', async ({
   await expect(app.ledger).toContainText('A trial held the usual pull.');
 });
 
-test('a stud shared with others: stacked, reordered, too short, too many', async ({ page }) => {
-  const app = await endsOf(page, 'TH-4', 'Stud or post');
-  const panel = panelOf(page, 'B');
-  await expect(panel.getByRole('img', { name: /M10 stud from its face: TH-4 B, charger/ })).toBeVisible();
-  await app.type('Thread clear of the face at B', '18');
-  await expect(row(app, /Stud length needed/)).toContainText('fails');
-  await app.type('Thread clear of the face at B', '40');
-  await panel.getByRole('button', { name: 'TH-4 B away from the face' }).click();
-  await expect(row(app, /Order on the stud/)).toContainText('fails');
-  await panel.getByRole('button', { name: 'Re-order by current' }).click();
-  await expect(row(app, /Order on the stud/)).toContainText('passes');
-  await panel.getByText('Also on this stud').click();
-  for (const what of ['horn', 'bilge pump']) {
-    await app.type('What else is on the stud at B', what);
-  }
-  await expect(row(app, /Lugs on the stud/)).toContainText('fails');
-  await panel.getByRole('button', { name: 'remove horn' }).click();
-  await expect(row(app, /Lugs on the stud/)).not.toContainText('fails');
-  await app.type('What else is on the stud at B', 'bilge pump');
-  await expect(page.getByRole('alert')).toHaveText('That is already on it.');
-});
+test(
+  'a stud shared with others: stacked, reordered, too short, too many',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await endsOf(page, 'TH-4', 'Stud or post');
+    const panel = panelOf(page, 'B');
+    await expect(panel.getByRole('img', { name: /M10 stud from its face: TH-4 B, charger/ })).toBeVisible();
+    await app.type('Thread clear of the face at B', '18');
+    await expect(row(app, /Stud length needed/)).toContainText('fails');
+    await app.type('Thread clear of the face at B', '40');
+    await panel.getByRole('button', { name: 'TH-4 B away from the face' }).click();
+    await expect(row(app, /Order on the stud/)).toContainText('fails');
+    await panel.getByRole('button', { name: 'Re-order by current' }).click();
+    await expect(row(app, /Order on the stud/)).toContainText('passes');
+    await panel.getByText('Also on this stud').click();
+    for (const what of ['horn', 'bilge pump']) {
+      await app.type('What else is on the stud at B', what);
+    }
+    await expect(row(app, /Lugs on the stud/)).toContainText('fails');
+    await panel.getByRole('button', { name: 'remove horn' }).click();
+    await expect(row(app, /Lugs on the stud/)).not.toContainText('fails');
+    await app.type('What else is on the stud at B', 'bilge pump');
+    await expect(page.getByRole('alert')).toHaveText('That is already on it.');
+  },
+);
 
 test('a new shared stud is made and named from an end that stood alone', async ({ page }) => {
   const app = await endsOf(page, 'TH-3', 'Stud or post');
@@ -90,7 +94,7 @@ test('battery posts: a clamp for its pole, an adapter to a stud, the wrong pole 
   await expect(panelOf(page, 'A').getByRole('button', { name: 'Lug of A' })).toContainText(/-10/);
 });
 
-test('a screw clamp is due on its day, and a new day puts it off', async ({ page }) => {
+test('a screw clamp is due on its day, and a new day puts it off', { tag: '@page' }, async ({ page }) => {
   const app = await endsOf(page, 'WN-1', 'Crimp or solder, strands');
   await expect(row(app, /Temporary/)).toContainText('fails');
   await app.type('Replace by, A', '2026-02-30x');
@@ -191,7 +195,7 @@ test('a branch is sealed by a moulded part in place of a nipped sleeve, and an e
   await app.saved();
 });
 
-test('a join has a die, a sleeve and a proof of its own', { tag: '@journey' }, async ({ page }) => {
+test('a join has a die, a sleeve and a proof of its own', { tag: '@page' }, async ({ page }) => {
   const app = await endsOf(page, 'TH-3', 'Route, joins');
   await page.getByRole('button', { name: 'In-line butt' }).click();
   await app.type('From stud A, along the cable', '20');
@@ -238,7 +242,7 @@ test('the palms are clocked on the drawing, by hand and by keys', async ({ page 
 
 test(
   'the map: a cell is worked, a trial corrects it visibly, and taking it out gives it back',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
@@ -296,7 +300,7 @@ test('an unmarked die says what it is for; a dimension edited redraws the map', 
 
 test(
   'a lug is measured, drilled out and refused; a tube lug is computed',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
@@ -323,28 +327,34 @@ test(
   },
 );
 
-test('the catalogue goes out as CSV and comes in with its problems by row', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  await page.getByRole('tab', { name: 'Lugs' }).click();
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export lugs as CSV' }).click();
-  const contents = await readFile(await (await download).path(), 'utf8');
-  expect(contents.split('\n')[0]).toContain('bore mm');
-  const [head = '', first = ''] = contents.split('\n');
-  const bad = first.replace(/^[^,]*/, 'Bad lug').replace(/,M\d+,/, ',M99,');
-  const good = first.replace(/^[^,]*/, 'New lug');
-  const file = (text: string) => ({ name: 'lugs.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
-  await page.getByTestId('csv-lugs').setInputFiles(file(`${head}\n${good}\n${bad}\n`));
-  await expect(page.getByRole('list', { name: 'Problems by row' })).toContainText(/row 3.*stud.*not one of/s);
-  await page.getByRole('button', { name: 'Leave everything as it is' }).click();
-  await page.getByRole('textbox', { name: 'Find a lug' }).fill('New lug');
-  await expect(page.getByText('No lug matches')).toBeVisible();
-  await page.getByTestId('csv-lugs').setInputFiles(file(`${head}\n${good}\n${bad}\n`));
-  await page.getByRole('button', { name: 'Take the 1 good row' }).click();
-  await expect(page.getByRole('table', { name: 'Lugs' })).toContainText('New lug');
-});
+test(
+  'the catalogue goes out as CSV and comes in with its problems by row',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.getByRole('link', { name: 'Tool case' }).click();
+    await page.getByRole('tab', { name: 'Lugs' }).click();
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Export lugs as CSV' }).click();
+    const contents = await readFile(await (await download).path(), 'utf8');
+    expect(contents.split('\n')[0]).toContain('bore mm');
+    const [head = '', first = ''] = contents.split('\n');
+    const bad = first.replace(/^[^,]*/, 'Bad lug').replace(/,M\d+,/, ',M99,');
+    const good = first.replace(/^[^,]*/, 'New lug');
+    const file = (text: string) => ({ name: 'lugs.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+    await page.getByTestId('csv-lugs').setInputFiles(file(`${head}\n${good}\n${bad}\n`));
+    await expect(page.getByRole('list', { name: 'Problems by row' })).toContainText(
+      /row 3.*stud.*not one of/s,
+    );
+    await page.getByRole('button', { name: 'Leave everything as it is' }).click();
+    await page.getByRole('textbox', { name: 'Find a lug' }).fill('New lug');
+    await expect(page.getByText('No lug matches')).toBeVisible();
+    await page.getByTestId('csv-lugs').setInputFiles(file(`${head}\n${good}\n${bad}\n`));
+    await page.getByRole('button', { name: 'Take the 1 good row' }).click();
+    await expect(page.getByRole('table', { name: 'Lugs' })).toContainText('New lug');
+  },
+);
 
 test('axe finds nothing serious in the ends and the tool case', async ({ page }) => {
   const app = await endsOf(page, 'TH-3');

@@ -98,7 +98,7 @@ test('a hunt without a job: typed by hand, wrong entries said, contradictions na
 
 test(
   'a cranking test takes each reading with the amps of its own moment',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
@@ -186,7 +186,7 @@ test('a job with one hunt can begin a second', async ({ page }) => {
   await expect(page.getByRole('button', { name: /^Delete/ })).toHaveCount(2);
 });
 
-test('what is mended is read again, and what was read before is kept', async ({ page }) => {
+test('what is mended is read again, and what was read before is kept', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/hunt');

@@ -5,7 +5,7 @@ import { test } from './test.ts';
 
 test(
   'a kind of cable is typed by its data sheet, sizes and all, and a cable is made of it',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
@@ -71,7 +71,7 @@ test('a lug that is yellow under its plating is brass from then on, and is offer
 
 test(
   'a clamp is bored for its post; the room of a tool is the shop’s own',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();

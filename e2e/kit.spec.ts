@@ -296,7 +296,7 @@ for (const [link, title, cell] of [
   });
 }
 
-test('a schedule comes in whole or not at all', async ({ page }) => {
+test('a schedule comes in whole or not at all', { tag: '@page' }, async ({ page }) => {
   const app = await kitOfDemo(page);
   const give = (csv: string) =>
     page

@@ -60,39 +60,43 @@ test('the log is searched, narrowed, opened, marked with a word, and goes to a c
   await app.saved();
 });
 
-test('what was written down wrong is put right, and the old wording stays', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/hut/log');
-  await page.getByRole('button', { name: 'HB-2', exact: true }).click();
-  const detail = page.getByRole('region', { name: /^Cable HB-/ });
-  await detail.getByRole('button', { name: 'Correct an entry' }).click();
-  await app.choose('What', 'to, end B');
-  await detail.getByLabel('It should say').fill('Isolator 2');
-  await detail.getByRole('button', { name: 'Correct it' }).click();
-  await expect(detail.getByRole('alert')).toContainText('Enter who');
-  await app.type('Corrected by', 'R. Pell');
-  await detail.getByRole('button', { name: 'Correct it' }).click();
-  await expect(detail.getByRole('alert')).toContainText('Enter why');
-  await detail.getByLabel('Why it was wrong').fill('there are two of them');
-  await detail.getByRole('button', { name: 'Correct it' }).click();
-  await expect(detail).toContainText('was “Isolator”, now “Isolator 2”');
-  await expect(detail).toContainText('R. Pell');
+test(
+  'what was written down wrong is put right, and the old wording stays',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/hut/log');
+    await page.getByRole('button', { name: 'HB-2', exact: true }).click();
+    const detail = page.getByRole('region', { name: /^Cable HB-/ });
+    await detail.getByRole('button', { name: 'Correct an entry' }).click();
+    await app.choose('What', 'to, end B');
+    await detail.getByLabel('It should say').fill('Isolator 2');
+    await detail.getByRole('button', { name: 'Correct it' }).click();
+    await expect(detail.getByRole('alert')).toContainText('Enter who');
+    await app.type('Corrected by', 'R. Pell');
+    await detail.getByRole('button', { name: 'Correct it' }).click();
+    await expect(detail.getByRole('alert')).toContainText('Enter why');
+    await detail.getByLabel('Why it was wrong').fill('there are two of them');
+    await detail.getByRole('button', { name: 'Correct it' }).click();
+    await expect(detail).toContainText('was “Isolator”, now “Isolator 2”');
+    await expect(detail).toContainText('R. Pell');
 
-  await detail.getByRole('link', { name: 'Open it' }).click();
-  const readings = page.getByRole('region', { name: 'All readings' });
-  await readings
-    .getByRole('button', { name: /^correct torque/ })
-    .first()
-    .click();
-  await app.type('It should read', '12.5');
-  await app.type('How did it go wrong?', 'read off the wrong scale');
-  await page.getByRole('button', { name: 'Correct it' }).click();
-  await expect(readings).toContainText('corrected');
-  await expect(readings).toContainText('struck out: read off the wrong scale');
-  await expect(readings).toContainText(/torque 12\.5\sN·m/);
-  await app.saved();
-});
+    await detail.getByRole('link', { name: 'Open it' }).click();
+    const readings = page.getByRole('region', { name: 'All readings' });
+    await readings
+      .getByRole('button', { name: /^correct torque/ })
+      .first()
+      .click();
+    await app.type('It should read', '12.5');
+    await app.type('How did it go wrong?', 'read off the wrong scale');
+    await page.getByRole('button', { name: 'Correct it' }).click();
+    await expect(readings).toContainText('corrected');
+    await expect(readings).toContainText('struck out: read off the wrong scale');
+    await expect(readings).toContainText(/torque 12\.5\sN·m/);
+    await app.saved();
+  },
+);
 
 test(
   'a label in a picture opens its cable; one that is not known is brought in; nonsense is said',
@@ -188,7 +192,7 @@ apart('a label held before the camera opens its cable; without a camera it is sa
 
 test(
   'a recall lists what a die closed, keeps it from being proved, and is closed cable by cable',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();

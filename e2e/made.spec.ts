@@ -6,7 +6,7 @@ import { test } from './test.ts';
 
 test(
   'a cable is made from the first step to the last by keyboard alone, reloaded on the way',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     test.slow();
     const app = await atTheBench(page, 'en2', 'lay-out');
@@ -159,7 +159,7 @@ test('a practice piece on a spare lug ends in a trial, and opens the way to the 
 
 test(
   'two people change hands with two touches, and what takes its time says how long',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = await atTheBench(page, 'th1', 'strip.A');
     await sign(page);

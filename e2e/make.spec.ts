@@ -20,32 +20,34 @@ test('a crimp asks for the layers and the strands first, and a name before all',
   await expect(doing(page)).toContainText('then 19/6 heat shrink');
 });
 
-test('what the work itself asks cannot be gone past; a judgement can, with a reason that stays', async ({
-  page,
-}) => {
-  const app = await atTheBench(page, 'th2', 'crimp-1.A');
-  await sign(page);
-  await page.keyboard.press('Space');
-  await expect(gate(page)).toContainText('layers are on the cable');
-  await expect(gate(page).getByRole('button', { name: 'Override with a reason' })).toBeHidden();
-  await app.saved();
-  await app.go('/job/teasel/bench/th2?step=cut');
-  await expect(doing(page)).toBeVisible();
-  await page.keyboard.press('Space');
-  await expect(gate(page)).toContainText('measured where it will lie');
-  await gate(page).getByRole('button', { name: 'Override with a reason' }).click();
-  await gate(page)
-    .getByRole('button', { name: /^Override and/ })
-    .click();
-  await expect(page.getByRole('alert')).toContainText('Enter why');
-  await gate(page).getByLabel('Why it may be overridden').fill('cut to the old cable');
-  await gate(page)
-    .getByRole('button', { name: /^Override and/ })
-    .click();
-  await expect(gate(page)).toBeHidden();
-  await page.getByRole('link', { name: /All steps/ }).click();
-  expect(await app.exported()).toContain('cut to the old cable');
-});
+test(
+  'what the work itself asks cannot be gone past; a judgement can, with a reason that stays',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await atTheBench(page, 'th2', 'crimp-1.A');
+    await sign(page);
+    await page.keyboard.press('Space');
+    await expect(gate(page)).toContainText('layers are on the cable');
+    await expect(gate(page).getByRole('button', { name: 'Override with a reason' })).toBeHidden();
+    await app.saved();
+    await app.go('/job/teasel/bench/th2?step=cut');
+    await expect(doing(page)).toBeVisible();
+    await page.keyboard.press('Space');
+    await expect(gate(page)).toContainText('measured where it will lie');
+    await gate(page).getByRole('button', { name: 'Override with a reason' }).click();
+    await gate(page)
+      .getByRole('button', { name: /^Override and/ })
+      .click();
+    await expect(page.getByRole('alert')).toContainText('Enter why');
+    await gate(page).getByLabel('Why it may be overridden').fill('cut to the old cable');
+    await gate(page)
+      .getByRole('button', { name: /^Override and/ })
+      .click();
+    await expect(gate(page)).toBeHidden();
+    await page.getByRole('link', { name: /All steps/ }).click();
+    expect(await app.exported()).toContain('cut to the old cable');
+  },
+);
 
 test('a die that will not close stops the steps, with the way out and no way past', async ({ page }) => {
   const app = await atTheBench(page, 'th3', 'lay-out');
@@ -140,25 +142,29 @@ test('a figure is judged as it is typed, kept as a reading, and Space goes on', 
   );
 });
 
-test('a figure that fails asks for the way out: close again, cut back, or a new piece', async ({ page }) => {
-  const app = await atTheBench(page, 'en1', 'crimp-2.A');
-  await sign(page);
-  await page.getByLabel('Open the die, then measure across flats').fill('12.9');
-  await page.getByRole('button', { name: /^Done/ }).click();
-  const box = page.getByRole('dialog');
-  await expect(box).toContainText('Do this step again');
-  await box.getByRole('button', { name: 'wrong die' }).click();
-  await expect(box).not.toContainText('Do this step again');
-  await expect(box).toContainText(/of the service loop 41\smm stay/);
-  await box.getByRole('button', { name: /Do this\s*: Cut end A off/ }).click();
-  await expect(current(page)).toContainText('Strip A');
-  await page.keyboard.press('Escape');
-  await app.stage('Cut');
-  await expect(app.field('Service loop')).toHaveValue('41');
-  const file = await app.exported();
-  expect(file).toContain('"way": "cut back"');
-  expect(file).toContain('"what": "wrong die"');
-});
+test(
+  'a figure that fails asks for the way out: close again, cut back, or a new piece',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await atTheBench(page, 'en1', 'crimp-2.A');
+    await sign(page);
+    await page.getByLabel('Open the die, then measure across flats').fill('12.9');
+    await page.getByRole('button', { name: /^Done/ }).click();
+    const box = page.getByRole('dialog');
+    await expect(box).toContainText('Do this step again');
+    await box.getByRole('button', { name: 'wrong die' }).click();
+    await expect(box).not.toContainText('Do this step again');
+    await expect(box).toContainText(/of the service loop 41\smm stay/);
+    await box.getByRole('button', { name: /Do this\s*: Cut end A off/ }).click();
+    await expect(current(page)).toContainText('Strip A');
+    await page.keyboard.press('Escape');
+    await app.stage('Cut');
+    await expect(app.field('Service loop')).toHaveValue('41');
+    const file = await app.exported();
+    expect(file).toContain('"way": "cut back"');
+    expect(file).toContain('"what": "wrong die"');
+  },
+);
 
 /** A picture larger than is kept, as a camera would give it. */
 function picture(): Buffer {

@@ -60,7 +60,7 @@ test('trends show the die whose crimps creep up, and open to how the limits came
 
 test(
   'an instrument of the shop: its line is tried on what it really sent',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();

@@ -40,37 +40,39 @@ test('all sizes are chosen at once, proved, taken one by one and all at once, an
   await app.saved();
 });
 
-test('what is asked changes the answer: few sizes, fuses too, losses over the years, and a point of the trade', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/marrow/sizes');
-  const title = page.getByRole('heading', { level: 1 });
-  await expect(title).toHaveText('Proved optimal');
-  await app.type('Different sizes at most', '1');
-  await expect(title).toHaveText('No sizes keep every limit');
-  await expect(page.getByRole('list', { name: 'What prevents it' })).toContainText('those that stay have');
-  await expect(page.getByRole('button', { name: 'Take all', exact: true })).toBeDisabled();
-  await app.type('Different sizes at most', '');
-  await expect(title).toHaveText('Proved optimal');
+test(
+  'what is asked changes the answer: few sizes, fuses too, losses over the years, and a point of the trade',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/marrow/sizes');
+    const title = page.getByRole('heading', { level: 1 });
+    await expect(title).toHaveText('Proved optimal');
+    await app.type('Different sizes at most', '1');
+    await expect(title).toHaveText('No sizes keep every limit');
+    await expect(page.getByRole('list', { name: 'What prevents it' })).toContainText('those that stay have');
+    await expect(page.getByRole('button', { name: 'Take all', exact: true })).toBeDisabled();
+    await app.type('Different sizes at most', '');
+    await expect(title).toHaveText('Proved optimal');
 
-  await page.getByRole('switch', { name: 'Propose the fuses too' }).click();
-  const fuses = page.getByRole('region', { name: 'Fuses proposed' });
-  await expect(fuses.getByRole('listitem').filter({ hasText: 'CH-1, end A' })).toContainText(/80.A/);
+    await page.getByRole('switch', { name: 'Propose the fuses too' }).click();
+    const fuses = page.getByRole('region', { name: 'Fuses proposed' });
+    await expect(fuses.getByRole('listitem').filter({ hasText: 'CH-1, end A' })).toContainText(/80.A/);
 
-  await page.getByRole('radio', { name: 'Price and losses over the years' }).click();
-  await app.type('Hours a year, Open for readers', '2500');
-  await expect(page.getByRole('columnheader', { name: 'lost a year' })).toBeVisible();
-  const trade = page.getByRole('list', { name: 'Points of the trade' });
-  await trade.getByRole('button', { name: /^60.%/ }).click();
-  await expect(app.field('Of the drop allowed')).toHaveValue('60');
-  await expect(trade.getByRole('button', { name: /^60.%/ })).toHaveAttribute('aria-pressed', 'true');
-  const together = page
-    .getByRole('table', { name: 'What the sizes come to' })
-    .getByRole('row', { name: /^All together/ });
-  await expect(together.getByRole('cell').last()).toHaveText(/^\s*(5\d|60).%\s*$/);
-});
+    await page.getByRole('radio', { name: 'Price and losses over the years' }).click();
+    await app.type('Hours a year, Open for readers', '2500');
+    await expect(page.getByRole('columnheader', { name: 'lost a year' })).toBeVisible();
+    const trade = page.getByRole('list', { name: 'Points of the trade' });
+    await trade.getByRole('button', { name: /^60.%/ }).click();
+    await expect(app.field('Of the drop allowed')).toHaveValue('60');
+    await expect(trade.getByRole('button', { name: /^60.%/ })).toHaveAttribute('aria-pressed', 'true');
+    const together = page
+      .getByRole('table', { name: 'What the sizes come to' })
+      .getByRole('row', { name: /^All together/ });
+    await expect(together.getByRole('cell').last()).toHaveText(/^\s*(5\d|60).%\s*$/);
+  },
+);
 
 test('a weight that all cables stay under is met, or says what is the lightest there is', async ({
   page,
@@ -97,7 +99,7 @@ test('a weight that all cables stay under is met, or says what is the lightest t
 
 test(
   'without an installation there is nothing to choose, and nothing is called proved',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openEmptyJob();

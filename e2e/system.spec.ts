@@ -125,7 +125,7 @@ test(
   },
 );
 
-test('grounds are joined, measured and parted by hand', async ({ page }) => {
+test('grounds are joined, measured and parted by hand', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/marrow/system');
@@ -183,7 +183,7 @@ test('the diagram and its tables go out as PDF, SVG and CSV', async ({ page }) =
   );
 });
 
-test('an empty job begins from a starting point, by its figures', { tag: '@journey' }, async ({ page }) => {
+test('an empty job begins from a starting point, by its figures', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openEmptyJob();
   await page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'System' }).click();

@@ -16,7 +16,7 @@ const mark = (page: Page, name: FaultName) =>
 
 test(
   'a round of ends is looked at by keyboard, outlives a reload, and comes out on paper',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();

@@ -35,7 +35,7 @@ test('a die that the lug’s own wall fills is one press, and the page lives', a
 
 test(
   'a cable that cannot be worked up is one red line; the others, undo and export go on',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
@@ -103,38 +103,40 @@ apart('where the last place fails twice, the list of jobs is opened', async ({ p
   await expect(page.getByRole('main').getByRole('link', { name: /Teasel/ })).toBeVisible();
 });
 
-test('what cannot be read is kept, listed, exported, salvaged, and written over by nothing', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.saved();
-  const { 'job:hut': hut } = (await allStored(page)) as { 'job:hut': { cables: { tag: unknown }[] } };
-  const [, second] = hut.cables;
-  if (second) second.tag = 7;
-  await putStored(page, 'library', 'job:hut', hut);
-  await page.goto('/demo');
-  const bar = page.getByRole('alert').filter({ hasText: 'cannot be read here' });
-  await expect(bar).toBeVisible();
-  // The demo is made anew beside it, and other work is done.
-  await app.cable('TH-3');
-  await app.saved();
-  await bar.getByRole('link', { name: 'Show them' }).click();
-  const list = page.getByRole('region', { name: 'Could not be read' });
-  await expect(list).toContainText('cable 2, “tag” must be text');
-  const download = page.waitForEvent('download');
-  await list.getByRole('button', { name: 'Export as it is' }).click();
-  expect(JSON.parse(await readFile(await (await download).path(), 'utf8'))).toEqual(hut);
-  await list.getByRole('button', { name: 'Read what can be read' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'Read as far as it can be' })).toBeVisible();
-  await expect(list).toContainText('Left out, or set to a limit');
-  await app.saved();
-  const kept = await allStored(page);
-  expect(Object.keys(kept).filter((key) => key.startsWith('job:')).length).toBe(4);
-  const aside = Object.values(await allStored(page, 'aside')) as { data: unknown }[];
-  expect(aside.map(({ data }) => data)).toEqual([hut]);
-  expect(await app.seriousProblems('main')).toEqual([]);
-});
+test(
+  'what cannot be read is kept, listed, exported, salvaged, and written over by nothing',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.saved();
+    const { 'job:hut': hut } = (await allStored(page)) as { 'job:hut': { cables: { tag: unknown }[] } };
+    const [, second] = hut.cables;
+    if (second) second.tag = 7;
+    await putStored(page, 'library', 'job:hut', hut);
+    await page.goto('/demo');
+    const bar = page.getByRole('alert').filter({ hasText: 'cannot be read here' });
+    await expect(bar).toBeVisible();
+    // The demo is made anew beside it, and other work is done.
+    await app.cable('TH-3');
+    await app.saved();
+    await bar.getByRole('link', { name: 'Show them' }).click();
+    const list = page.getByRole('region', { name: 'Could not be read' });
+    await expect(list).toContainText('cable 2, “tag” must be text');
+    const download = page.waitForEvent('download');
+    await list.getByRole('button', { name: 'Export as it is' }).click();
+    expect(JSON.parse(await readFile(await (await download).path(), 'utf8'))).toEqual(hut);
+    await list.getByRole('button', { name: 'Read what can be read' }).click();
+    await expect(page.getByRole('status').filter({ hasText: 'Read as far as it can be' })).toBeVisible();
+    await expect(list).toContainText('Left out, or set to a limit');
+    await app.saved();
+    const kept = await allStored(page);
+    expect(Object.keys(kept).filter((key) => key.startsWith('job:')).length).toBe(4);
+    const aside = Object.values(await allStored(page, 'aside')) as { data: unknown }[];
+    expect(aside.map(({ data }) => data)).toEqual([hut]);
+    expect(await app.seriousProblems('main')).toEqual([]);
+  },
+);
 
 apart(
   'a store that cannot be read at the start is asked again, and nothing is written meanwhile',

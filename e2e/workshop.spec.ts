@@ -4,7 +4,7 @@ import { test } from './test.ts';
 
 test(
   'a first job plans with nothing on the shelf, asks whose tools, and takes the answers',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openEmptyJob();

@@ -1,0 +1,36 @@
+// What is worked out beside the page is worked out in it: what is asked and what is answered are copies all the same.
+const exposed = (globalThis.exposedByWorkers ??= new Map());
+const copied = (own) => (typeof own === 'function' ? own : structuredClone(own));
+
+export const expose = (work) => void exposed.set(new URL(import.meta.url).searchParams.get('for'), work);
+export const proxy = (own) => own;
+export const transfer = (own) => own;
+export const releaseProxy = Symbol('released');
+
+export const wrap = (worker) =>
+  new Proxy(worker, {
+    get: (_, name) => {
+      if (name === 'then') return undefined;
+      if (name === releaseProxy) return () => {};
+      return async (...asked) => {
+        const work = await worker.work;
+        const answer = copied(await work[name](...asked.map(copied)));
+        return worker.isEnded ? new Promise(() => {}) : answer;
+      };
+    },
+  });
+
+/** Is what a worker is to the page. */
+export class WorkerHere extends EventTarget {
+  isEnded = false;
+  constructor(url, { name = '' } = {}) {
+    super();
+    globalThis.name = name;
+    this.work = import(String(url)).then(() => exposed.get(String(url)));
+    this.work.catch(() => this.dispatchEvent(new Event('error')));
+  }
+  postMessage() {}
+  terminate() {
+    this.isEnded = true;
+  }
+}

@@ -1,0 +1,10 @@
+// A component and a file with an address, as far as a simulated page knows them: what they take is checked with the rest.
+declare module '*.vue' {
+  import type { Component } from 'vue';
+  const component: Component;
+  export default component;
+}
+declare module '*?url' {
+  const address: string;
+  export default address;
+}

@@ -1,0 +1,172 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createPinia } from 'pinia';
+import { type App as Mounted, createApp } from 'vue';
+import App from '../../web/App.vue';
+import { router } from '../../web/router.ts';
+import { flushDrafts, loadDrafts } from '../../web/storage/drafts.ts';
+import { useBench } from '../../web/stores/bench.ts';
+import { useKeeping } from '../../web/stores/keeping.ts';
+import { aMoment, press, until } from './hands.ts';
+import { showAs } from './shown.ts';
+import { readKept } from './store.ts';
+import { Locator, type Wanted, type Words } from './locator.ts';
+
+/** What Vue objects to, and what went wrong with nobody to say so. */
+export const objections: string[] = [];
+
+/** A file that the page handed over. */
+class Download {
+  constructor(
+    private readonly name: string,
+    private readonly contents: Blob,
+  ) {}
+  suggestedFilename(): string {
+    return this.name;
+  }
+  async path(): Promise<string> {
+    const path = join(mkdtempSync(join(tmpdir(), 'simulated-')), this.name);
+    writeFileSync(path, new Uint8Array(await this.contents.arrayBuffer()));
+    return path;
+  }
+}
+
+const handedOver = new Map<string, Blob>();
+let taken: Download[] = [];
+URL.createObjectURL = (contents: Blob) => {
+  const address = `blob:${handedOver.size}`;
+  handedOver.set(address, contents);
+  return address;
+};
+URL.revokeObjectURL = () => {};
+const follow = HTMLAnchorElement.prototype.click;
+HTMLAnchorElement.prototype.click = function () {
+  const contents = handedOver.get(this.getAttribute('href') ?? '');
+  if (this.download && contents) taken.push(new Download(this.download, contents));
+  else follow.call(this);
+};
+
+let isGoing = false;
+router.beforeEach(() => void (isGoing = true));
+router.afterEach(() => void (isGoing = false));
+router.onError(() => void (isGoing = false));
+/** Waits until the page is where it goes to. */
+async function arrived(): Promise<void> {
+  await aMoment();
+  await until(
+    () => !isGoing,
+    () => 'it goes somewhere and does not come there',
+  );
+  await aMoment();
+}
+
+/** The page of the browser, as far as a spec asks it for anything that is not laid out. */
+class Page {
+  private app: Mounted | null = null;
+  private readonly body = new Locator(() => [document as unknown as Element], '');
+
+  /** Loads an address, as if the page were opened there. */
+  async goto(path: string): Promise<void> {
+    this.away();
+    if (/\.svg$/.test(path)) return;
+    document.body.innerHTML = '<div id="app"></div>';
+    const app = createApp(App);
+    app.config.warnHandler = (warning, _, trace) => void objections.push(`${warning}${trace}`);
+    app.config.errorHandler = (error) => void objections.push(String(error));
+    app.use(createPinia());
+    await Promise.all([useKeeping().open(readKept), loadDrafts()]);
+    // Wherever it was before, it comes there anew.
+    await router.push('/jobs');
+    app.use(router);
+    await router.push(path.replace(/^https?:\/\/[^/]+/, ''));
+    app.mount('#app');
+    this.app = app;
+    await aMoment();
+  }
+  /** Waits until all that it still wanted to write is written. */
+  async saved(): Promise<void> {
+    if (this.app) await Promise.all([useBench().save(), flushDrafts()]);
+  }
+  /** Takes the page away. */
+  away(): void {
+    this.app?.unmount();
+    this.app = null;
+    document.body.innerHTML = '';
+    taken = [];
+  }
+  async reload(): Promise<void> {
+    await this.saved();
+    await this.goto(router.currentRoute.value.fullPath);
+  }
+  async goBack(): Promise<void> {
+    const { fullPath } = router.currentRoute.value;
+    router.back();
+    await until(
+      () => router.currentRoute.value.fullPath !== fullPath,
+      () => 'there is nothing to go back to',
+    );
+  }
+  url(): string {
+    return location.href;
+  }
+  async title(): Promise<string> {
+    return document.title;
+  }
+  async waitForTimeout(): Promise<void> {
+    await aMoment();
+  }
+  waitForEvent(what: 'download'): Promise<Download> {
+    const comes = until(
+      () => taken.shift(),
+      () => `no ${what} came`,
+    );
+    // Where what should have brought it went wrong, that is said.
+    comes.catch(() => {});
+    return comes;
+  }
+  async evaluate<T, A>(ask: (given: A) => T | Promise<T>, given: A): Promise<T> {
+    const answer = await ask(given);
+    await arrived();
+    return answer;
+  }
+  async emulateMedia(as: { colorScheme?: string | null; media?: string | null }): Promise<void> {
+    if (as.colorScheme !== undefined)
+      document.documentElement.classList.toggle('dark', as.colorScheme === 'dark');
+    if (as.media !== undefined) showAs(as.media ?? 'screen');
+    await aMoment();
+  }
+  on(): void {}
+  async setViewportSize({ width, height }: { width: number; height: number }): Promise<void> {
+    Object.assign(globalThis, { innerWidth: width, innerHeight: height });
+    dispatchEvent(new Event('resize'));
+    await aMoment();
+  }
+  readonly keyboard = {
+    press: async (key: string): Promise<void> => {
+      press(key);
+      await aMoment();
+    },
+    type: async (text: string): Promise<void> => {
+      for (const letter of text) await this.keyboard.press(letter);
+    },
+  };
+
+  getByRole(role: string, wanted?: Wanted): Locator {
+    return this.body.getByRole(role, wanted);
+  }
+  getByText(words: Words, how?: { exact?: boolean }): Locator {
+    return this.body.getByText(words, how);
+  }
+  getByLabel(words: Words, how?: { exact?: boolean }): Locator {
+    return this.body.getByLabel(words, how);
+  }
+  getByTestId(id: string): Locator {
+    return this.body.getByTestId(id);
+  }
+  locator(selector: string, how?: { has?: Locator }): Locator {
+    return this.body.locator(selector, how);
+  }
+}
+
+export const page = new Page();

@@ -1,0 +1,3 @@
+// What specs ask of Playwright, on a simulated page.
+export { expect } from './expect.ts';
+export { test } from './test.ts';

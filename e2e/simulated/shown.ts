@@ -1,0 +1,43 @@
+/** From which width on what begins with these words holds, px. */
+const FROM: Readonly<Record<string, number>> = { sm: 640, md: 768, lg: 1024, xl: 1280, '2xl': 1536 };
+const SHOWS = /^(block|inline|inline-block|flex|inline-flex|grid|inline-grid|contents|table|table-cell)$/;
+
+let isOnPaper = false;
+/** Shows the page as on a screen, or as it is printed. */
+export const showAs = (media: string): void => void (isOnPaper = media === 'print');
+
+/** Whether the style sheet takes an element with these classes away in a window so wide. */
+function takesAway(classes: string, width: number): boolean {
+  let away = false;
+  for (const own of classes.split(/\s+/)) {
+    const [word = '', when] = own.split(':').toReversed();
+    const least = when === undefined || (when === 'print' && isOnPaper) ? 0 : FROM[when];
+    const most = when?.startsWith('max-') ? FROM[when.slice(4)] : undefined;
+    const holds = most === undefined ? least !== undefined && width >= least : width < most;
+    if (holds && word === 'hidden') away = true;
+    else if (holds && when !== undefined && SHOWS.test(word)) away = false;
+  }
+  return away;
+}
+const known = new Map<string, boolean>();
+function isTakenAway(element: Element): boolean {
+  const classes = element.getAttribute('class');
+  if (!classes?.includes('hidden')) return false;
+  const key = `${innerWidth} ${isOnPaper} ${classes}`;
+  const away = known.get(key) ?? takesAway(classes, innerWidth);
+  known.set(key, away);
+  return away;
+}
+
+/** Whether an element can be seen, as far as that is known without laying it out. */
+export function isShown(element: Element): boolean {
+  if (!element.isConnected) return false;
+  for (let own: Element | null = element; own; own = own.parentElement) {
+    if (own.hasAttribute('hidden') || isTakenAway(own)) return false;
+    if ((own as HTMLElement).style?.display === 'none') return false;
+    const around = own.parentElement;
+    if (around?.localName === 'details' && !around.hasAttribute('open') && own.localName !== 'summary')
+      return false;
+  }
+  return true;
+}
