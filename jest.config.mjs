@@ -19,8 +19,8 @@ const usual = {
 
 /**
  * Unit tests of the core, and of the parts of the interface that need no browser; then what people do with it, on a
- * simulated page. Most run in bare Node, where modules
- * are read once for all tests and pixels are ten times as fast as in the sandbox; see `docs/decisions.md`.
+ * simulated page. Most run in bare Node, where modules are read once for all tests and pixels are ten times as fast as in
+ * the sandbox; see `docs/decisions.md`.
  */
 export default {
   // A shared machine can stall for seconds.

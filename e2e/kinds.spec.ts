@@ -48,26 +48,28 @@ test(
   },
 );
 
-test('a lug that is yellow under its plating is brass from then on, and is offered to no end', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/case');
-  await page.getByRole('tab', { name: 'Lugs' }).click();
-  await page.getByRole('button', { name: '70-10 heavy' }).first().click();
-  const lug = page.getByRole('region', { name: 'This lug' });
-  await lug.getByRole('button', { name: 'Is it copper?' }).click();
-  await expect(lug.getByRole('status')).toContainText('Not tested.');
-  await app.type('Weighed in the air', '56.9');
-  await expect(lug.getByRole('status')).toContainText('Weigh it hanging in water too.');
-  await lug.getByRole('radio', { name: 'yellow' }).click();
-  await expect(lug.getByRole('status')).toContainText('it is brass');
-  await expect(lug.getByRole('button', { name: /^Metal/ })).toContainText('brass');
-  await app.go('/job/teasel/cable/th3/ends');
-  await expect(page.getByRole('button', { name: /^Lug/ }).first()).not.toContainText('70-10 heavy');
-  await app.saved();
-});
+test(
+  'a lug that is yellow under its plating is brass from then on, and is offered to no end',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/case');
+    await page.getByRole('tab', { name: 'Lugs' }).click();
+    await page.getByRole('button', { name: '70-10 heavy' }).first().click();
+    const lug = page.getByRole('region', { name: 'This lug' });
+    await lug.getByRole('button', { name: 'Is it copper?' }).click();
+    await expect(lug.getByRole('status')).toContainText('Not tested.');
+    await app.type('Weighed in the air', '56.9');
+    await expect(lug.getByRole('status')).toContainText('Weigh it hanging in water too.');
+    await lug.getByRole('radio', { name: 'yellow' }).click();
+    await expect(lug.getByRole('status')).toContainText('it is brass');
+    await expect(lug.getByRole('button', { name: /^Metal/ })).toContainText('brass');
+    await app.go('/job/teasel/cable/th3/ends');
+    await expect(page.getByRole('button', { name: /^Lug/ }).first()).not.toContainText('70-10 heavy');
+    await app.saved();
+  },
+);
 
 test(
   'a clamp is bored for its post; the room of a tool is the shop’s own',

@@ -89,7 +89,7 @@ test('a chain typed in one line is shown, completed, refused with a reason, take
 
 test(
   'places and states are changed by hand; a place deleted asks about its cables, and all of it undoes',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();

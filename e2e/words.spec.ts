@@ -56,6 +56,7 @@ const VIEWS = [
   'teasel/cable/en1/make',
   'teasel/cable/in1/prove',
   'hut/cable/hb3/fit',
+  'teasel/system',
   'teasel/kit',
   'teasel/case',
   'teasel/bench/en1',

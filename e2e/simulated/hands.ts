@@ -3,7 +3,8 @@ import { isShown } from './shown.ts';
 /** Lets go of the thread, so that what was begun comes to its end. */
 export const aMoment = (ms = 0): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
-const LONGEST_WAIT_MS = 15_000;
+/** How long is waited for what does not come, ms. */
+export const patience = { ms: 15_000 };
 
 /** Waits until something is found, as a person would. @throws what is wrong, when it takes too long */
 export async function until<T>(
@@ -14,7 +15,7 @@ export async function until<T>(
   for (let pauseMs = 0; ; pauseMs = Math.min(20, 2 * pauseMs + 1)) {
     const what = await found();
     if (what) return what;
-    if (performance.now() - began > LONGEST_WAIT_MS) throw new Error(otherwise());
+    if (performance.now() - began > patience.ms) throw new Error(otherwise());
     await aMoment(pauseMs);
   }
 }
