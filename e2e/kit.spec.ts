@@ -321,29 +321,25 @@ test('a schedule comes in whole or not at all', { tag: '@page' }, async ({ page 
   await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'X-2' })).toBeHidden();
 });
 
-test(
-  'sleeves owned are edited in the tool case, and counted in the kit',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = await kitOfDemo(page);
-    await expect(page.getByRole('region', { name: 'Shopping' })).not.toContainText(/Sleeve.*buy/);
-    await page.getByRole('link', { name: 'Tool case' }).click();
-    await page.getByRole('tab', { name: 'Sleeves' }).click();
-    const left = app.page.getByRole('textbox', { name: 'Left of 19 / 6 black' }).first();
-    await left.fill('200');
-    await left.press('Enter');
-    const price = page.getByRole('textbox', { name: 'Price a metre of 19 / 6 black' }).first();
-    await price.fill('5');
-    await price.press('Enter');
-    await page.getByRole('link', { name: /^Kit/ }).click();
-    const line = page
-      .getByRole('region', { name: 'Shopping' })
-      .getByRole('listitem')
-      .filter({ hasText: /Sleeve 19/ });
-    await expect(line).toContainText(/buy 0\.\d+\sm/);
-    await expect(line).toContainText(/\d\.\d\d$/);
-  },
-);
+test('sleeves owned are edited in the tool case, and counted in the kit', async ({ page }) => {
+  const app = await kitOfDemo(page);
+  await expect(page.getByRole('region', { name: 'Shopping' })).not.toContainText(/Sleeve.*buy/);
+  await page.getByRole('link', { name: 'Tool case' }).click();
+  await page.getByRole('tab', { name: 'Sleeves' }).click();
+  const left = app.page.getByRole('textbox', { name: 'Left of 19 / 6 black' }).first();
+  await left.fill('200');
+  await left.press('Enter');
+  const price = page.getByRole('textbox', { name: 'Price a metre of 19 / 6 black' }).first();
+  await price.fill('5');
+  await price.press('Enter');
+  await page.getByRole('link', { name: /^Kit/ }).click();
+  const line = page
+    .getByRole('region', { name: 'Shopping' })
+    .getByRole('listitem')
+    .filter({ hasText: /Sleeve 19/ });
+  await expect(line).toContainText(/buy 0\.\d+\sm/);
+  await expect(line).toContainText(/\d\.\d\d$/);
+});
 
 test('axe finds nothing serious on the kit, with all its parts open', async ({ page }) => {
   test.slow();

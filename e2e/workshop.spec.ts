@@ -62,38 +62,36 @@ test('a cable is duplicated, gets its return and is deleted by buttons, on a pho
   await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
 });
 
-test(
-  'the box finds by the words people use, and a finding leads to where it is corrected',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo();
-    for (const [word, option] of [
-      ['settings', 'Preferences'],
-      ['csv', 'Import a cable schedule'],
-      ['negative', 'Make the return of this cable'],
-      ['restore', 'Backup, bin and earlier versions'],
-      ['tools', 'Tool case: which die for which lug'],
-    ] as const) {
-      await page.keyboard.press('Control+k');
-      await page.getByRole('combobox', { name: 'Search or do' }).fill(word);
-      await expect(page.getByRole('option', { name: option })).toBeVisible();
-      await page.keyboard.press('Escape');
-      await page.keyboard.press('Escape');
-      await expect(page.getByRole('combobox', { name: 'Search or do' })).toBeHidden();
-    }
+test('the box finds by the words people use, and a finding leads to where it is corrected', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo();
+  for (const [word, option] of [
+    ['settings', 'Preferences'],
+    ['csv', 'Import a cable schedule'],
+    ['negative', 'Make the return of this cable'],
+    ['restore', 'Backup, bin and earlier versions'],
+    ['tools', 'Tool case: which die for which lug'],
+  ] as const) {
     await page.keyboard.press('Control+k');
-    await page.getByRole('combobox', { name: 'Search or do' }).fill('spreadsheet');
-    await page.getByRole('option', { name: 'Import a cable schedule' }).click();
-    await expect(page.getByRole('dialog')).toContainText('Save a template');
-    await page.getByRole('button', { name: 'Close' }).click();
-    await app.go('/job/teasel/cable/en1/gauge');
-    await app.ledger.getByRole('button', { name: /Short circuit with no fuse/ }).click();
-    await app.ledger.getByRole('link', { name: /Correct it in Run, Source and fuse/ }).click();
-    await expect(page).toHaveURL(/\/run\?part=source$/);
-    await expect(page.getByRole('button', { name: /^Source and fuse/ })).toHaveAttribute(
-      'aria-expanded',
-      'true',
-    );
-  },
-);
+    await page.getByRole('combobox', { name: 'Search or do' }).fill(word);
+    await expect(page.getByRole('option', { name: option })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('combobox', { name: 'Search or do' })).toBeHidden();
+  }
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'Search or do' }).fill('spreadsheet');
+  await page.getByRole('option', { name: 'Import a cable schedule' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Save a template');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await app.go('/job/teasel/cable/en1/gauge');
+  await app.ledger.getByRole('button', { name: /Short circuit with no fuse/ }).click();
+  await app.ledger.getByRole('link', { name: /Correct it in Run, Source and fuse/ }).click();
+  await expect(page).toHaveURL(/\/run\?part=source$/);
+  await expect(page.getByRole('button', { name: /^Source and fuse/ })).toHaveAttribute(
+    'aria-expanded',
+    'true',
+  );
+});

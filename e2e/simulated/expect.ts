@@ -43,12 +43,15 @@ const sees = (at: Locator) =>
     .map((text) => `“${text.slice(0, 300)}”`)
     .join(' | ') || 'nothing';
 
+/** Of what is not there only this can be said. */
+const OF_NOTHING = new Set(['toBeVisible', 'toBeHidden', 'toBeAttached', 'toHaveCount']);
+
 function ofPart(at: Locator, isNot = false): object {
   const so = Object.entries(IS).map(([what, is]) => [
     what,
     (...given: never[]) =>
       until(
-        () => is(at, ...given) !== isNot,
+        () => (OF_NOTHING.has(what) || at.found().length > 0) && is(at, ...given) !== isNot,
         () => `${at.called}: ${isNot ? 'not ' : ''}${what} ${given.map(String).join(', ')}, but ${sees(at)}`,
       ).then(() => {}),
   ]);

@@ -13,8 +13,8 @@ import { showAs } from './shown.ts';
 import { readKept } from './store.ts';
 import { Locator, type Wanted, type Words } from './locator.ts';
 
-/** What Vue objects to, and what went wrong with nobody to say so. */
-export const objections: string[] = [];
+/** What went wrong with nobody to say so. */
+export const uncaught: string[] = [];
 
 /** A file that the page handed over. */
 class Download {
@@ -72,8 +72,7 @@ class Page {
     if (/\.svg$/.test(path)) return;
     document.body.innerHTML = '<div id="app"></div>';
     const app = createApp(App);
-    app.config.warnHandler = (warning, _, trace) => void objections.push(`${warning}${trace}`);
-    app.config.errorHandler = (error) => void objections.push(String(error));
+    app.config.errorHandler = (error) => void uncaught.push(String(error));
     app.use(createPinia());
     await Promise.all([useKeeping().open(readKept), loadDrafts()]);
     // Wherever it was before, it comes there anew.

@@ -42,6 +42,7 @@ describe('on a simulated page', () => {
     ['one more or less is told', () => expected(page.getByRole('button')).toHaveCount(1)],
     ['another value is refused', () => expected(page.getByRole('textbox')).toHaveValue('TH-4')],
     ['what is said is not left unsaid', () => expected(page.getByRole('heading')).not.toContainText('Ends')],
+    ['of what is not there nothing is said', () => expected(page.getByText('Cut')).not.toContainText('Ends')],
     ['what cannot be pressed is not pressed', () => page.getByRole('button').first().click()],
     [
       'another page is not searched',

@@ -1,5 +1,5 @@
 import { test as jestTest, describe, expect } from '@jest/globals';
-import { objections, page } from './page.ts';
+import { uncaught, page } from './page.ts';
 import { written } from './store.ts';
 
 /** What a spec is given; one that asks for more is for the browser. */
@@ -25,27 +25,35 @@ async function emptied(): Promise<void> {
 /** What is proved here with every change. All else is what only a browser can show, or is proved by one of these as well. */
 const HERE = '@page';
 
+/** Whether the specs that follow ask for another language, window or device: that is the browser's. */
+let isOther = false;
+function group(title: string, specs: () => void): void {
+  const before = isOther;
+  describe(title, specs);
+  isOther = before;
+}
+
 function spec(title: string, marks: Marks | Spec, run?: Spec): void {
   const does = typeof marks === 'function' ? marks : run;
   const tags = typeof marks === 'function' ? [] : [marks.tag ?? []].flat();
   if (!does || !tags.includes(HERE)) return;
+  if (isOther) throw new Error(`“${title}” asks for what a simulated page has not`);
   jestTest(title, async () => {
     await emptied();
-    objections.length = 0;
+    uncaught.length = 0;
     await page.setViewportSize({ width: 1280, height: 800 });
     await page.emulateMedia({ colorScheme: null, media: null });
     await does({ page });
-    expect(objections).toEqual([]);
+    expect(uncaught).toEqual([]);
   });
 }
 
 export const test = Object.assign(spec, {
-  describe,
-  use: () => {},
+  describe: group,
+  use: () => void (isOther = true),
   setTimeout: () => {},
   slow: () => {},
   step: (_: string, run: () => Promise<void>) => run(),
-  beforeEach: () => {},
   extend: () => test,
 });
 export { test as alone, test as apart };
