@@ -1,6 +1,6 @@
 import { expect as jestExpect } from '@jest/globals';
 import { until } from './hands.ts';
-import { isMeant, Locator, nameOf, tidy, type Words } from './locator.ts';
+import { isChecked, isDisabled, isMeant, Locator, nameOf, tidy, type Words } from './locator.ts';
 import { isShown } from './shown.ts';
 import { page } from './page.ts';
 
@@ -29,13 +29,14 @@ const IS: Readonly<Record<string, (at: Locator, ...given: never[]) => boolean>> 
   },
   toHaveClass: (at, words: Words) => isMeant(words, first(at)?.getAttribute('class') ?? ''),
   toHaveAccessibleName: (at, words: Words) => at.found().some((own) => isMeant(words, nameOf(own), true)),
-  toBeDisabled: (at) => first(at)?.matches(':disabled, [aria-disabled="true"]') === true,
-  toBeEnabled: (at) => first(at)?.matches(':disabled, [aria-disabled="true"]') === false,
+  toBeDisabled: (at) => at.found().slice(0, 1).some(isDisabled),
+  toBeEnabled: (at) =>
+    at
+      .found()
+      .slice(0, 1)
+      .some((own) => !isDisabled(own)),
   toBeFocused: (at) => first(at) !== undefined && first(at) === document.activeElement,
-  toBeChecked: (at) => {
-    const own = first(at);
-    return own instanceof HTMLInputElement ? own.checked : own?.getAttribute('aria-checked') === 'true';
-  },
+  toBeChecked: (at) => at.found().slice(0, 1).some(isChecked),
 };
 
 const sees = (at: Locator) =>

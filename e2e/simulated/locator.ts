@@ -103,8 +103,11 @@ export function nameOf(element: Element): string {
 const NAMED_BY_WHAT_IS_IN_IT = `button, summary, a, option, h1, h2, h3, h4, h5, h6, td, th, tr, img,
   ${['button', 'cell', 'checkbox', 'columnheader', 'gridcell', 'link', 'menuitem', 'option', 'radio', 'row', 'rowheader', 'switch', 'tab'].map((role) => `[role=${role}]`).join(', ')}`;
 
-const isChecked = (element: Element) =>
+export const isChecked = (element: Element): boolean =>
   element instanceof HTMLInputElement ? element.checked : element.getAttribute('aria-checked') === 'true';
+
+/** Whether it cannot be used. */
+export const isDisabled = (element: Element): boolean => element.matches(':disabled, [aria-disabled="true"]');
 
 function isWanted(element: Element, { name, exact, checked, level, includeHidden }: Wanted): boolean {
   if (level !== undefined && element.localName !== `h${level}`) return false;
@@ -207,7 +210,7 @@ export class Locator {
         `there is no ${this.called} in sight at ${location.pathname}: ${tidy(document.body.textContent).slice(0, 500)}`,
     );
     await until(
-      () => !own.matches(':disabled, [aria-disabled="true"]'),
+      () => !isDisabled(own),
       () => `${this.called} cannot be used`,
     );
     act(own);
@@ -263,9 +266,6 @@ export class Locator {
   }
   async textContent(): Promise<string | null> {
     return (await this.one()).textContent;
-  }
-  async allTextContents(): Promise<string[]> {
-    return this.found().map(({ textContent }) => textContent ?? '');
   }
   async inputValue(): Promise<string> {
     return ((await this.one()) as HTMLInputElement).value;

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -35,11 +36,11 @@ class Download {
 const handedOver = new Map<string, Blob>();
 let taken: Download[] = [];
 URL.createObjectURL = (contents: Blob) => {
-  const address = `blob:${handedOver.size}`;
+  const address = `blob:${randomUUID()}`;
   handedOver.set(address, contents);
   return address;
 };
-URL.revokeObjectURL = () => {};
+URL.revokeObjectURL = (address: string) => void handedOver.delete(address);
 const follow = HTMLAnchorElement.prototype.click;
 HTMLAnchorElement.prototype.click = function () {
   const contents = handedOver.get(this.getAttribute('href') ?? '');

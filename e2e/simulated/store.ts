@@ -3,7 +3,7 @@ import type { Stores } from '../store.ts';
 
 export { allStored, putStored, takeAll } from '../store.ts';
 
-/** Writes into the page's database, which stays open. */
+/** Empties the page's stores and writes into them; the application may hold them open meanwhile. */
 export const written = (write: (store: (name: string) => IDBObjectStore) => void): Promise<void> =>
   new Promise((resolve, reject) => {
     const opening = indexedDB.open('gruff-anchor');
