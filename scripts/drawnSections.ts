@@ -40,15 +40,20 @@ function recoloured({ width, height, data }: Picture, to: Recolour): Picture {
   return { width, height, data: changed };
 }
 
-/** What was drawn of each, and what was measured of it. */
-export const drawnSections = () => CASES.map(measuredAgain);
+/**
+ * What was drawn of each, and what was measured of it.
+ *
+ * @param width of the pictures, px
+ */
+export const drawnSections = (width: number) =>
+  CASES.map((section, i) => measuredAgain(section, i + 1, width));
 
-function measuredAgain({ name, change, recolour }: (typeof CASES)[number], seed: number) {
+function measuredAgain({ name, change, recolour }: (typeof CASES)[number], seed: number, width: number) {
   const {
     picture,
     voidShare: drawn,
     acrossFlatsPx,
-  } = drawSection({ ...BASE, ...change }, seeded(seed + 1), 900);
+  } = drawSection({ ...BASE, ...change }, seeded(seed), width);
   const stages: MeasureStage[] = [];
   const answer = measureSection(recolour ? recoloured(picture, recolour) : picture, undefined, (stage) =>
     stages.push(stage),

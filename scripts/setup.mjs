@@ -48,7 +48,8 @@ export function must(command, args, options) {
 export async function ensurePackages() {
   if (existsSync('node_modules/.package-lock.json')) return;
   console.log('Installing the npm packages (about a minute) …');
-  const code = await runToEnd('npm', ['ci', '--no-audit', '--no-fund'], {
+  // What was fetched once is not asked for again: the lock file says what each package must be.
+  const code = await runToEnd('npm', ['ci', '--prefer-offline', '--no-audit', '--no-fund'], {
     env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
   });
   if (code !== 0) process.exit(code);

@@ -103,7 +103,7 @@ export function typeErrors(config: string): string[] {
   );
   const { stdout, stderr, status } = spawnSync(
     process.execPath,
-    [join(packages, 'typescript7/bin/tsc'), '-p', own, '--pretty', 'false'],
+    [join(packages, 'typescript7/bin/tsc'), '-p', own, '--singleThreaded', '--pretty', 'false'],
     { encoding: 'utf8', maxBuffer: 64e6 },
   );
   const errors = stdout.split('\n').filter((line) => /error TS\d+/.test(line));
