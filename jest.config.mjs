@@ -1,26 +1,18 @@
-import { readdirSync, readFileSync } from 'node:fs';
-
-const ROOTS = ['core', 'web', 'server', 'scripts'];
-
-/** What Jest can do in its sandbox alone: replace a module, read one again, and run timers out. */
-const SANDBOX_ALONE = /\bjest\.(unstable_mockModule|resetModules|runAllTimers|advanceTimersByTimeAsync)\b/;
-
-const inSandbox = ROOTS.flatMap((root) =>
-  readdirSync(root, { recursive: true })
-    .filter((file) => file.endsWith('.test.ts'))
-    .map((file) => `${root}/${file}`)
-    .filter((file) => SANDBOX_ALONE.test(readFileSync(file, 'utf8'))),
-).map((file) => `<rootDir>/${file}`);
+import { inSandbox } from './scripts/bundledTests.mjs';
 
 const usual = {
-  roots: ROOTS.map((root) => `<rootDir>/${root}`),
   setupFiles: ['<rootDir>/scripts/jestSetup.mjs'],
+};
+const bundled = {
+  runner: 'jest-light-runner',
+  testRegex: ['\\.test\\.js$'],
+  transform: {},
 };
 
 /**
  * Unit tests of the core, and of the parts of the interface that need no browser; then what people do with it, on a
- * simulated page. Most run in bare Node, where modules are read once for all tests and pixels are ten times as fast as in
- * the sandbox; see `docs/decisions.md`.
+ * simulated page. Most run in bare Node, bundled: modules are read once for all tests and pixels are ten times as fast as
+ * in the sandbox; see `docs/decisions.md`.
  */
 export default {
   // A shared machine can stall for seconds.
@@ -29,31 +21,19 @@ export default {
   maxWorkers: '100%',
   testSequencer: '<rootDir>/scripts/longestFirst.mjs',
   projects: [
+    { ...usual, ...bundled, displayName: 'node', roots: ['<rootDir>/.cache/unit'] },
     {
-      ...usual,
-      displayName: 'node',
-      runner: 'jest-light-runner',
-      setupFiles: [...usual.setupFiles, '<rootDir>/scripts/typescript.mjs'],
-      testMatch: ['**/*.test.ts'],
-      testPathIgnorePatterns: ['/node_modules/', ...inSandbox],
-    },
-    {
-      ...usual,
+      ...bundled,
       displayName: 'simulated page',
-      runner: 'jest-light-runner',
-      setupFiles: [
-        ...usual.setupFiles,
-        '<rootDir>/scripts/typescript.mjs',
-        '<rootDir>/e2e/simulated/globals.mjs',
-      ],
-      roots: ['<rootDir>/e2e'],
-      testMatch: ['**/*.test.ts'],
+      roots: ['<rootDir>/.cache/page'],
+      setupFiles: [...usual.setupFiles, '<rootDir>/.cache/page/e2e/simulated/globals.js'],
     },
     {
       ...usual,
       displayName: 'sandbox',
       testEnvironment: 'node',
-      testMatch: inSandbox,
+      roots: ['<rootDir>/web'],
+      testMatch: inSandbox.map((file) => `<rootDir>/${file}`),
       extensionsToTreatAsEsm: ['.ts'],
       transform: {
         '^.+\\.ts$': [

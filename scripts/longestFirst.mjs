@@ -8,7 +8,7 @@ const { default: Sequencer } = createRequire(createRequire(import.meta.url).reso
 /** The one file that takes as long as fifty others begins first, so that neither processor waits for it at the end. */
 export default class LongestFirst extends Sequencer {
   sort(tests) {
-    const isLong = ({ path }) => path.endsWith('pages.test.ts');
+    const isLong = ({ path }) => path.endsWith('pages.test.js');
     return super.sort(tests).sort((a, b) => Number(isLong(b)) - Number(isLong(a)));
   }
 }

@@ -20,13 +20,16 @@ export const wrap = (worker) =>
     },
   });
 
+/** Where the tests' bundle has what is written at an address. */
+const bundled = (url) => url.replace(/\/web\/workers\/([^/]+)\.ts$/, '/.cache/page/web/workers/$1.js');
+
 /** Is what a worker is to the page. */
 export class WorkerHere extends EventTarget {
   isEnded = false;
   constructor(url, { name = '' } = {}) {
     super();
     globalThis.name = name;
-    this.work = import(String(url)).then(() => exposed.get(String(url)));
+    this.work = import(bundled(String(url))).then(() => exposed.get(String(url)));
     this.work.catch(() => this.dispatchEvent(new Event('error')));
   }
   postMessage() {}

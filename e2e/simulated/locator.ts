@@ -1,5 +1,5 @@
 import { aMoment, click, fill, focusOn, press, until } from './hands.ts';
-import { isShown } from './shown.ts';
+import { goThrough, isShown } from './shown.ts';
 
 export type Words = string | RegExp;
 
@@ -87,9 +87,9 @@ export function nameOf(element: Element): string {
   const label = element.getAttribute('aria-label');
   if (label !== null) return tidy(label);
   if (element.matches('input, textarea, select, [role=switch], [role=combobox]')) {
-    const tied = element.id ? document.querySelector(`label[for="${element.id}"]`) : null;
-    const around = tied ?? element.closest('label');
-    if (around) return tidy(readOut(around));
+    const label =
+      element.closest('label') ?? (element.id ? document.querySelector(`label[for="${element.id}"]`) : null);
+    if (label) return tidy(readOut(label));
     if (element.matches('input, textarea')) return tidy(element.getAttribute('placeholder'));
   }
   if (element.matches('fieldset')) return tidy(element.querySelector('legend')?.textContent);
@@ -109,10 +109,9 @@ export const isChecked = (element: Element): boolean =>
 /** Whether it cannot be used. */
 export const isDisabled = (element: Element): boolean => element.matches(':disabled, [aria-disabled="true"]');
 
-function isWanted(element: Element, { name, exact, checked, level, includeHidden }: Wanted): boolean {
+function isWanted(element: Element, { name, exact, checked, level }: Wanted): boolean {
   if (level !== undefined && element.localName !== `h${level}`) return false;
   if (checked !== undefined && isChecked(element) !== checked) return false;
-  if (!includeHidden && (!isShown(element) || element.closest('[aria-hidden="true"]'))) return false;
   return name === undefined || isMeant(name, nameOf(element), exact);
 }
 
@@ -150,9 +149,13 @@ export class Locator {
     return new Locator(looked, this.called ? `${called} in ${this.called}` : called);
   }
   getByRole(role: string, wanted: Wanted = {}): Locator {
-    return this.within(`${role} ${String(wanted.name ?? '')}`, (root) =>
-      [...root.querySelectorAll('*')].filter((own) => roleOf(own) === role && isWanted(own, wanted)),
-    );
+    return this.within(`${role} ${String(wanted.name ?? '')}`, (root) => {
+      const found: Element[] = [];
+      goThrough(root, wanted.includeHidden === true, (own) => {
+        if (roleOf(own) === role && isWanted(own, wanted)) found.push(own);
+      });
+      return found;
+    });
   }
   getByText(words: Words, { exact }: { exact?: boolean } = {}): Locator {
     return this.within(`text ${String(words)}`, (root) => saying(root, words, exact));

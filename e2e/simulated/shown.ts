@@ -29,15 +29,35 @@ function isTakenAway(element: Element): boolean {
   return away;
 }
 
+const isFolded = (around: Element | null, own: Element): boolean =>
+  around?.localName === 'details' && !around.hasAttribute('open') && own.localName !== 'summary';
+
+/** Whether an element is put away, whatever it stands in. */
+const isPutAway = (own: Element): boolean =>
+  own.hasAttribute('hidden') ||
+  isTakenAway(own) ||
+  /display:\s*none/.test(own.getAttribute('style') ?? '') ||
+  isFolded(own.parentElement, own);
+
 /** Whether an element can be seen, as far as that is known without laying it out. */
 export function isShown(element: Element): boolean {
   if (!element.isConnected) return false;
-  for (let own: Element | null = element; own; own = own.parentElement) {
-    if (own.hasAttribute('hidden') || isTakenAway(own)) return false;
-    if ((own as HTMLElement).style?.display === 'none') return false;
-    const around = own.parentElement;
-    if (around?.localName === 'details' && !around.hasAttribute('open') && own.localName !== 'summary')
-      return false;
-  }
+  for (let own: Element | null = element; own; own = own.parentElement) if (isPutAway(own)) return false;
   return true;
+}
+
+const isUnread = (own: Element): boolean => own.getAttribute('aria-hidden') === 'true';
+
+/** Goes to all that is in a part of the page; to what is put away, or is hidden from readers, only if it is wanted too. */
+export function goThrough(part: Element, hiddenToo: boolean, meet: (own: Element) => void): void {
+  const enter = (around: Element): void => {
+    for (const own of around.children) {
+      if (!hiddenToo && (isUnread(own) || isPutAway(own))) continue;
+      meet(own);
+      enter(own);
+    }
+  };
+  const isAway =
+    !hiddenToo && part.nodeType === 1 && (!isShown(part) || part.closest('[aria-hidden="true"]'));
+  if (!isAway) enter(part);
 }

@@ -1,0 +1,138 @@
+// The tests as Node runs them: TypeScript without its types, components compiled, and what several of them share in one
+// file each. A loader that reads the same thousand modules one by one, anew for each thread, costs a tenth of all tests.
+import { readdirSync, readFileSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { join, resolve } from 'node:path';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+
+const ROOTS = ['core', 'web', 'server', 'scripts'];
+const SIMULATED = 'e2e/simulated/';
+
+/** What Jest can do in its sandbox alone: replace a module, read one again, and run timers out. */
+const SANDBOX_ALONE = /\bjest\.(unstable_mockModule|resetModules|runAllTimers|advanceTimersByTimeAsync)\b/;
+
+const filesIn = (root, end) =>
+  readdirSync(root, { recursive: true })
+    .filter((file) => file.endsWith(end))
+    .map((file) => `${root}/${file}`);
+const says = (what) => (file) => what.test(readFileSync(file, 'utf8'));
+
+const tests = ROOTS.flatMap((root) => filesIn(root, '.test.ts'));
+
+/** Tests that Jest reads by itself. */
+export const inSandbox = tests.filter(says(SANDBOX_ALONE));
+
+/** Specs that a simulated page is enough for. */
+const onPage = () =>
+  readdirSync('e2e')
+    .filter((file) => file.endsWith('.spec.ts'))
+    .map((file) => `e2e/${file}`)
+    .filter(says(/'@page'/));
+
+/** A component as TypeScript, its template compiled into what sets it up, as the build does it. */
+async function component(path) {
+  const { compileScript, parse } = await import('vue/compiler-sfc');
+  const { descriptor } = parse(readFileSync(path, 'utf8'), { filename: path, sourceMap: false });
+  return compileScript(descriptor, { id: path, inlineTemplate: true, sourceMap: false }).content;
+}
+
+/** Reads each file as if it lay where it was written, and gives what Vite would give an address that of its file. */
+const asWritten = {
+  name: 'as written',
+  setup({ onResolve, onLoad }) {
+    onResolve({ filter: /^@jest\/globals$/ }, () => ({ path: resolve('scripts/jestGlobals.ts') }));
+    onResolve({ filter: /\?url$/ }, ({ path, importer }) => ({
+      path: createRequire(importer).resolve(path.replace(/\?url$/, '')),
+      namespace: 'address',
+    }));
+    onLoad({ filter: /./, namespace: 'address' }, ({ path }) => ({
+      contents: `export default ${JSON.stringify(path)}`,
+    }));
+    onLoad({ filter: /\.css$/ }, () => ({ contents: '' }));
+    onLoad({ filter: /\.vue$/ }, async ({ path }) => ({
+      contents: (await component(path)).replaceAll('import.meta.url', placeOf(path)),
+      loader: 'ts',
+    }));
+    // The core asks for no place of its own.
+    onLoad({ filter: /\/(web|server|scripts|e2e)\/.*\.m?[jt]s$/ }, ({ path, suffix }) => {
+      if (path.includes('/node_modules/')) return undefined;
+      const contents = readFileSync(path, 'utf8').replaceAll('import.meta.url', placeOf(path, suffix));
+      return { contents, loader: path.endsWith('.ts') ? 'ts' : 'js' };
+    });
+  },
+};
+const placeOf = (path, suffix = '') => JSON.stringify(pathToFileURL(path).href + suffix);
+
+/** On a simulated page a spec is given other hands and eyes than the browser's; what it says is the same. */
+const INSTEAD = {
+  '@playwright/test': 'playwright.ts',
+  './store.ts': 'store.ts',
+  './test.ts': 'test.ts',
+};
+const simulated = {
+  name: 'simulated',
+  setup({ onResolve, onLoad }) {
+    onResolve({ filter: /^(@playwright\/test|\.\/store\.ts|\.\/test\.ts)$/ }, ({ path, resolveDir }) =>
+      resolveDir === resolve('e2e') ? { path: resolve(SIMULATED, INSTEAD[path]) } : undefined,
+    );
+    // Each worker has a way to the page of its own.
+    onResolve({ filter: /^comlink$/ }, ({ importer }) => ({
+      path: resolve(SIMULATED, 'comlink.mjs'),
+      suffix: `?for=${encodeURIComponent(pathToFileURL(importer))}`,
+    }));
+    // It comes as six hundred files.
+    onResolve({ filter: /^happy-dom$/ }, () => ({
+      path: fileURLToPath(import.meta.resolve('happy-dom')),
+    }));
+    onResolve({ filter: /^pages$/, namespace: '' }, () => ({ path: 'pages', namespace: 'pages' }));
+    onLoad({ filter: /./, namespace: 'pages' }, () => ({
+      contents: onPage()
+        .map((file) => `import './${file}';`)
+        .join('\n'),
+      resolveDir: resolve('.'),
+    }));
+  },
+};
+
+/** Files by where they come out. */
+const byPlace = (files) => Object.fromEntries(files.map((file) => [file.replace(/\.\w+$/, ''), file]));
+
+async function bundle(outdir, entryPoints, plugins) {
+  const { build } = await import('esbuild');
+  const { metafile } = await build({
+    entryPoints,
+    outdir,
+    plugins,
+    bundle: true,
+    splitting: true,
+    format: 'esm',
+    platform: 'node',
+    target: 'node20',
+    // Packages are loaded as they are: the solver finds its own machine code beside itself.
+    packages: 'external',
+    chunkNames: 'shared/[hash]',
+    sourcemap: 'linked',
+    sourcesContent: false,
+    metafile: true,
+    logLevel: 'warning',
+  });
+  // Tests that are no more are not run.
+  for (const file of readdirSync(outdir, { recursive: true, withFileTypes: true })) {
+    const path = join(file.parentPath, file.name);
+    if (file.isFile() && !(path in metafile.outputs)) rmSync(path);
+  }
+}
+
+/** Writes the tests that bare Node runs into `.cache/unit`, and those of the simulated page into `.cache/page`. */
+export async function bundleTests() {
+  const unit = byPlace(tests.filter((file) => !inSandbox.includes(file)));
+  const page = byPlace([
+    `${SIMULATED}globals.mjs`,
+    ...filesIn('e2e/simulated', '.test.ts'),
+    ...filesIn('web', '.worker.ts'),
+  ]);
+  await Promise.all([
+    bundle('.cache/unit', unit, [asWritten]),
+    bundle('.cache/page', { ...page, [`${SIMULATED}pages.test`]: 'pages' }, [simulated, asWritten]),
+  ]);
+}
