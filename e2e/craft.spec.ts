@@ -26,29 +26,23 @@ const cableOf = ({ job }: Altered, tag: string) => {
 /** What the bench asks in turn, by its short names. */
 const stepsOf = (page: Page) => page.getByRole('main');
 
-test(
-  'a shop that owns a lever alone is led through its crimp, and asked for its trial',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo();
-    await page.getByRole('link', { name: 'Tool case' }).click();
-    await page.getByRole('tab', { name: 'Dies and tools' }).click();
-    for (const tool of ['Hand hydraulic, hexagon set', 'Bench hydraulic, code dies', 'Hammer-struck plunger'])
-      await page
-        .getByRole('region', { name: tool })
-        .getByRole('button', { name: /Remove this tool/ })
-        .click();
-    await app.saved();
-    await app.cable('IN-2');
-    await app.stage('Ends');
-    await expect(app.ledger.getByRole('button', { name: /Trial crimps/ }).first()).toContainText(
-      'not proved',
-    );
-    await app.stage('Make');
-    await expect(stepsOf(page)).toContainText(/Crimp A/);
-  },
-);
+test('a shop that owns a lever alone is led through its crimp, and asked for its trial', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await page.getByRole('link', { name: 'Tool case' }).click();
+  await page.getByRole('tab', { name: 'Dies and tools' }).click();
+  for (const tool of ['Hand hydraulic, hexagon set', 'Bench hydraulic, code dies', 'Hammer-struck plunger'])
+    await page
+      .getByRole('region', { name: tool })
+      .getByRole('button', { name: /Remove this tool/ })
+      .click();
+  await app.saved();
+  await app.cable('IN-2');
+  await app.stage('Ends');
+  await expect(app.ledger.getByRole('button', { name: /Trial crimps/ }).first()).toContainText('not proved');
+  await app.stage('Make');
+  await expect(stepsOf(page)).toContainText(/Crimp A/);
+});
 
 test('a tool too weak for its die is not proposed; one that nobody weighed is', async ({ page }) => {
   const app = new App(page);

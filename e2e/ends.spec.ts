@@ -94,7 +94,7 @@ test('battery posts: a clamp for its pole, an adapter to a stud, the wrong pole 
   await expect(panelOf(page, 'A').getByRole('button', { name: 'Lug of A' })).toContainText(/-10/);
 });
 
-test('a screw clamp is due on its day, and a new day puts it off', { tag: '@page' }, async ({ page }) => {
+test('a screw clamp is due on its day, and a new day puts it off', async ({ page }) => {
   const app = await endsOf(page, 'WN-1', 'Crimp or solder, strands');
   await expect(row(app, /Temporary/)).toContainText('fails');
   await app.type('Replace by, A', '2026-02-30x');
@@ -162,21 +162,23 @@ test('layers: their order, what can no longer be added, and a pole that is never
   await expect(row(app, /Sleeve goes over/)).toBeVisible();
 });
 
-test('through the hole: pulled bare and finished in place, with the tools that can work there', async ({
-  page,
-}) => {
-  const app = await endsOf(page, 'TH-3', 'Route, joins');
-  await expect(row(app, /Through the hole/)).toContainText('fails');
-  await page.getByRole('button', { name: /Solution: pull it bare/ }).click();
-  await expect(row(app, /Through the hole/)).toContainText('passes');
-  const tools = page.getByRole('list', { name: 'Tools at B' });
-  await expect(tools).toContainText('it cannot leave the bench');
-  await app.type('Working space at B', '100');
-  await expect(tools).toContainText('350 mm of room');
-  await app.type('Working space at B', '700');
-  await app.stage('Make');
-  await expect(page.getByRole('list', { name: 'Steps' })).toContainText(/Shrink A.*Pull through.*Strip B/s);
-});
+test(
+  'through the hole: pulled bare and finished in place, with the tools that can work there',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await endsOf(page, 'TH-3', 'Route, joins');
+    await expect(row(app, /Through the hole/)).toContainText('fails');
+    await page.getByRole('button', { name: /Solution: pull it bare/ }).click();
+    await expect(row(app, /Through the hole/)).toContainText('passes');
+    const tools = page.getByRole('list', { name: 'Tools at B' });
+    await expect(tools).toContainText('it cannot leave the bench');
+    await app.type('Working space at B', '100');
+    await expect(tools).toContainText('350 mm of room');
+    await app.type('Working space at B', '700');
+    await app.stage('Make');
+    await expect(page.getByRole('list', { name: 'Steps' })).toContainText(/Shrink A.*Pull through.*Strip B/s);
+  },
+);
 
 test('a branch is sealed by a moulded part in place of a nipped sleeve, and an end that waits gets a cap', async ({
   page,

@@ -173,7 +173,7 @@ test('a reading typed once is one reading, and the same figure again is another'
   expect(await figures()).toEqual(['4', '31', '31']);
 });
 
-test('a job with one hunt can begin a second', async ({ page }) => {
+test('a job with one hunt can begin a second', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/hut/hunt');

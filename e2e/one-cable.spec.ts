@@ -111,21 +111,25 @@ test(
   },
 );
 
-test('a bad crimp is found, and only recorded work lets it be read afresh', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.cable('IN-1');
-  await app.stage('Prove');
-  await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
-  await app.type('Who is measuring', 'R. Alder');
-  await page.getByRole('radio', { name: 'end B' }).click();
-  await app.type('Across flats', String((await leastFlats(app)) + 0.15));
-  await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
-  await app.type('What was reworked', 'cut back 60 mm, new lug');
-  await page.getByRole('button', { name: 'Record the rework' }).click();
-  await expect(page.getByText(/^Not proved/)).toBeVisible();
-  await expect(page.getByText('rework: cut back 60 mm, new lug')).toBeVisible();
-});
+test(
+  'a bad crimp is found, and only recorded work lets it be read afresh',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.cable('IN-1');
+    await app.stage('Prove');
+    await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
+    await app.type('Who is measuring', 'R. Alder');
+    await page.getByRole('radio', { name: 'end B' }).click();
+    await app.type('Across flats', String((await leastFlats(app)) + 0.15));
+    await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
+    await app.type('What was reworked', 'cut back 60 mm, new lug');
+    await page.getByRole('button', { name: 'Record the rework' }).click();
+    await expect(page.getByText(/^Not proved/)).toBeVisible();
+    await expect(page.getByText('rework: cut back 60 mm, new lug')).toBeVisible();
+  },
+);
 
 test('simulated readings are marked and prove nothing', async ({ page }) => {
   const app = new App(page);
@@ -137,7 +141,7 @@ test('simulated readings are marked and prove nothing', async ({ page }) => {
   await expect(page.getByText(/^Not proved/)).toBeVisible();
 });
 
-test('a reading struck out stays in the list with its reason', async ({ page }) => {
+test('a reading struck out stays in the list with its reason', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.cable('SO-1');

@@ -53,39 +53,41 @@ test('the installation on one sheet: states switch in place, a finding points, a
   await expect(diagram).toBeVisible();
 });
 
-test('a chain typed in one line is shown, completed, refused with a reason, taken, and undone', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/system');
-  const chain = app.field('Add a chain');
-  await chain.fill('Bus + · Nonsense · Bank −');
-  await chain.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('“Nonsense”: No place has that name.');
-  await expect(chain).toHaveValue('Bus + · Nonsense · Bank −');
+test(
+  'a chain typed in one line is shown, completed, refused with a reason, taken, and undone',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/system');
+    const chain = app.field('Add a chain');
+    await chain.fill('Bus + · Nonsense · Bank −');
+    await chain.press('Enter');
+    await expect(page.getByRole('alert')).toContainText('“Nonsense”: No place has that name.');
+    await expect(chain).toHaveValue('Bus + · Nonsense · Bank −');
 
-  await chain.fill('Bu');
-  await page.getByRole('list', { name: 'Places that fit' }).getByRole('button', { name: 'Bus +' }).click();
-  await expect(chain).toHaveValue('Bus + · ');
-  await chain.fill('Bus + · fuse 60 · Windlass 900 W · Bank −, 4.2 m');
-  await expect(page.getByRole('status').filter({ hasText: 'WI-1' })).toContainText(
-    /WI-1 Bus \+ → Fuse F\d+, 0\.15.m \(new\)/,
-  );
-  await chain.press('Enter');
-  const rack = page.getByRole('region', { name: 'Rack' });
-  await expect(rack.getByText('18 cables')).toBeVisible();
-  await expect(onSheet(app, /^Windlass, 2\d\.\d+ V, 3\d\.\d A/)).toBeVisible();
-  await expect(page.getByRole('row', { name: /^Windlass/ })).toContainText('passes');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(rack.getByText('15 cables')).toBeVisible();
-  await expect(onSheet(app, /^Windlass/)).toHaveCount(0);
+    await chain.fill('Bu');
+    await page.getByRole('list', { name: 'Places that fit' }).getByRole('button', { name: 'Bus +' }).click();
+    await expect(chain).toHaveValue('Bus + · ');
+    await chain.fill('Bus + · fuse 60 · Windlass 900 W · Bank −, 4.2 m');
+    await expect(page.getByRole('status').filter({ hasText: 'WI-1' })).toContainText(
+      /WI-1 Bus \+ → Fuse F\d+, 0\.15.m \(new\)/,
+    );
+    await chain.press('Enter');
+    const rack = page.getByRole('region', { name: 'Rack' });
+    await expect(rack.getByText('18 cables')).toBeVisible();
+    await expect(onSheet(app, /^Windlass, 2\d\.\d+ V, 3\d\.\d A/)).toBeVisible();
+    await expect(page.getByRole('row', { name: /^Windlass/ })).toContainText('passes');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(rack.getByText('15 cables')).toBeVisible();
+    await expect(onSheet(app, /^Windlass/)).toHaveCount(0);
 
-  // From a post, by pointing or by its key.
-  await page.getByRole('button', { name: 'Cable from Panel +' }).press('Enter');
-  await expect(chain).toHaveValue('Panel + · ');
-  await expect(chain).toBeFocused();
-});
+    // From a post, by pointing or by its key.
+    await page.getByRole('button', { name: 'Cable from Panel +' }).press('Enter');
+    await expect(chain).toHaveValue('Panel + · ');
+    await expect(chain).toBeFocused();
+  },
+);
 
 test(
   'places and states are changed by hand; a place deleted asks about its cables, and all of it undoes',
@@ -147,7 +149,7 @@ test('grounds are joined, measured and parted by hand', { tag: '@page' }, async 
   await app.saved();
 });
 
-test('a hunt begins along the way that the system traces to a load', async ({ page }) => {
+test('a hunt begins along the way that the system traces to a load', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/teasel/hunt');

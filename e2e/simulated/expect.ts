@@ -21,7 +21,10 @@ const IS: Readonly<Record<string, (at: Locator, ...given: never[]) => boolean>> 
   toBeAttached: (at) => at.found().length > 0,
   toContainText: (at, words: Words | readonly Words[]) => isSaid(words, textsOf(at), false),
   toHaveText: (at, words: Words | readonly Words[]) => isSaid(words, textsOf(at), true),
-  toHaveValue: (at, value: Words) => isMeant(value, (first(at) as Field | undefined)?.value ?? '\0', true),
+  toHaveValue: (at, value: Words) => {
+    const is = (first(at) as Field | undefined)?.value ?? '\0';
+    return typeof value === 'string' ? is === value : value.test(is);
+  },
   toHaveCount: (at, count: number) => at.found().length === count,
   toHaveAttribute: (at, name: string, value?: Words) => {
     const is = first(at)?.getAttribute(name) ?? null;
