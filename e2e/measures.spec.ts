@@ -24,6 +24,28 @@ async function metricLines(page: Page): Promise<string[]> {
   );
 }
 
+test(
+  'one press reads all figures in the American set, one length is read otherwise, and one press brings metric back',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await expect(app.ledger).toContainText('°C');
+    await page.getByRole('button', { name: 'Preferences' }).click();
+    const box = page.getByRole('dialog', { name: 'Preferences' });
+    await box.getByRole('button', { name: 'All American' }).click();
+    await box.getByRole('radio', { name: 'mm and m' }).click();
+    await page.getByRole('button', { name: 'Close' }).click();
+    await expect(box).toBeHidden();
+    await expect(app.ledger).toContainText('°F');
+    await expect(app.drawing).toContainText(/finished 6\s400/);
+    await page.getByRole('button', { name: 'Preferences' }).click();
+    await box.getByRole('button', { name: 'All metric' }).click();
+    await page.getByRole('button', { name: 'Close' }).click();
+    await expect(app.ledger).not.toContainText('°F');
+  },
+);
+
 test('in the American set no view shows a metric figure alone', async ({ page }) => {
   test.setTimeout(240_000);
   const app = new App(page);

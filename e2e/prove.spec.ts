@@ -111,26 +111,30 @@ test('trouble never becomes a reading', async ({ page }) => {
   await expect(page.getByText('SIMULATED', { exact: true })).toHaveCount(1);
 });
 
-test('doing without a reading takes a name and a reason, and is never called proved', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.cable('SO-1');
-  await app.stage('Prove');
-  await app.type('Who is measuring', 'R. Alder');
-  await page.getByRole('button', { name: /strike out insulation/ }).click();
-  await app.field('Why was it wrong?').fill('leads were swapped');
-  await page.getByRole('button', { name: 'Strike it out' }).click();
-  await page.getByRole('radio', { name: 'whole cable' }).click();
-  await page.getByRole('button', { name: 'Waive this test, with name and reason' }).click();
-  await page.getByRole('button', { name: 'Waive this test', exact: true }).click();
-  await expect(page.getByRole('alert')).toContainText('Enter why it can be waived.');
-  await app.field('Why it can be waived').fill('tester is away until Monday');
-  await page.getByRole('button', { name: 'Waive this test', exact: true }).click();
-  await expect(page.getByText('Not all proved: R. Alder waives insulation', { exact: true })).toBeVisible();
-  await expect(ledgerRow(app, /^Insulation/)).toContainText('not proved');
-  await page.getByRole('button', { name: 'require it again' }).click();
-  await expect(page.getByText(/^Not proved: insulation/)).toBeVisible();
-});
+test(
+  'doing without a reading takes a name and a reason, and is never called proved',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.cable('SO-1');
+    await app.stage('Prove');
+    await app.type('Who is measuring', 'R. Alder');
+    await page.getByRole('button', { name: /strike out insulation/ }).click();
+    await app.field('Why was it wrong?').fill('leads were swapped');
+    await page.getByRole('button', { name: 'Strike it out' }).click();
+    await page.getByRole('radio', { name: 'whole cable' }).click();
+    await page.getByRole('button', { name: 'Waive this test, with name and reason' }).click();
+    await page.getByRole('button', { name: 'Waive this test', exact: true }).click();
+    await expect(page.getByRole('alert')).toContainText('Enter why it can be waived.');
+    await app.field('Why it can be waived').fill('tester is away until Monday');
+    await page.getByRole('button', { name: 'Waive this test', exact: true }).click();
+    await expect(page.getByText('Not all proved: R. Alder waives insulation', { exact: true })).toBeVisible();
+    await expect(ledgerRow(app, /^Insulation/)).toContainText('not proved');
+    await page.getByRole('button', { name: 'require it again' }).click();
+    await expect(page.getByText(/^Not proved: insulation/)).toBeVisible();
+  },
+);
 
 apart(
   'a serial instrument speaks by its own pattern, and pulled out it gives no reading',

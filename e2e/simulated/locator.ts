@@ -109,6 +109,12 @@ export const isChecked = (element: Element): boolean =>
 /** Whether it cannot be used. */
 export const isDisabled = (element: Element): boolean => element.matches(':disabled, [aria-disabled="true"]');
 
+/** Whether a dialog lies over it: it can be used once that has gone. */
+function isBehindDialog(element: Element): boolean {
+  const dialog = [...document.querySelectorAll('[role="dialog"][aria-modal="true"]')].at(-1);
+  return dialog !== undefined && isShown(dialog) && !dialog.contains(element);
+}
+
 function isWanted(element: Element, { name, exact, checked, level }: Wanted): boolean {
   if (level !== undefined && element.localName !== `h${level}`) return false;
   if (checked !== undefined && isChecked(element) !== checked) return false;
@@ -213,7 +219,7 @@ export class Locator {
         `there is no ${this.called} in sight at ${location.pathname}: ${tidy(document.body.textContent).slice(0, 500)}`,
     );
     await until(
-      () => !isDisabled(own),
+      () => !isDisabled(own) && !isBehindDialog(own),
       () => `${this.called} cannot be used`,
     );
     act(own);

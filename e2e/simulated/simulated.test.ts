@@ -43,7 +43,15 @@ describe('on a simulated page', () => {
     ['another value is refused', () => expected(page.getByRole('textbox')).toHaveValue('TH-4')],
     ['what is said is not left unsaid', () => expected(page.getByRole('heading')).not.toContainText('Ends')],
     ['of what is not there nothing is said', () => expected(page.getByText('Cut')).not.toContainText('Ends')],
+    ['a value with a space more is another', () => expected(page.getByRole('textbox')).toHaveValue('TH-3 ')],
     ['what cannot be pressed is not pressed', () => page.getByRole('button').first().click()],
+    [
+      'what a dialog lies over is not pressed',
+      () => {
+        document.body.insertAdjacentHTML('beforeend', '<div role="dialog" aria-modal="true">Sure?</div>');
+        return page.getByRole('button', { name: 'end B' }).click();
+      },
+    ],
     [
       'another page is not searched',
       () => page.getByRole('region', { name: 'End C' }).getByRole('button').click(),
