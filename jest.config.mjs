@@ -1,8 +1,6 @@
-import { inSandbox } from './scripts/bundledTests.mjs';
+import { inSandbox, ROOTS } from './scripts/bundledTests.mjs';
 
-const usual = {
-  setupFiles: ['<rootDir>/scripts/jestSetup.mjs'],
-};
+const usual = { setupFiles: ['<rootDir>/scripts/jestSetup.mjs'] };
 const bundled = {
   runner: 'jest-light-runner',
   testRegex: ['\\.test\\.js$'],
@@ -32,7 +30,7 @@ export default {
       ...usual,
       displayName: 'sandbox',
       testEnvironment: 'node',
-      roots: ['<rootDir>/web'],
+      roots: ROOTS.map((root) => `<rootDir>/${root}`),
       testMatch: inSandbox.map((file) => `<rootDir>/${file}`),
       extensionsToTreatAsEsm: ['.ts'],
       transform: {

@@ -30,7 +30,7 @@ test('a cable is fitted: torque, checks in order, first load by stand-ins, and w
   await app.saved();
 });
 
-test('a loaded run is judged, scaled, and marked where stand-ins read it', async ({ page }) => {
+test('a loaded run is judged, scaled, and marked where stand-ins read it', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/hut/cable/hb3/fit');

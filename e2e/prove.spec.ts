@@ -17,7 +17,7 @@ async function measure(page: Page, field: string): Promise<void> {
   await expect(page.getByRole('textbox', { name: field, exact: true })).not.toHaveValue('');
 }
 
-test('the bad crimp is found by four stand-ins, and the good end beside it is not', async ({ page }) => {
+test('the bad crimp is found by four stand-ins, and the good end beside it is not', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.cable('IN-1');
@@ -62,7 +62,7 @@ test('the bad crimp is found by four stand-ins, and the good end beside it is no
   expect(await app.seriousProblems('main')).toEqual([]);
 });
 
-test('an insulation test is read at its three moments, and a nick shows', async ({ page }) => {
+test('an insulation test is read at its three moments, and a nick shows', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.cable('TH-1');

@@ -5,7 +5,8 @@ import { createRequire } from 'node:module';
 import { join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 
-const ROOTS = ['core', 'web', 'server', 'scripts'];
+/** Where unit tests stand beside what they test. */
+export const ROOTS = ['core', 'web', 'server', 'scripts'];
 const SIMULATED = 'e2e/simulated/';
 
 /** What Jest can do in its sandbox alone: replace a module, read one again, and run timers out. */

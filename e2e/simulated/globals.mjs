@@ -31,7 +31,7 @@ globalThis.Worker = function (url, options) {
   if (!String(url).includes('elk-worker')) return new WorkerHere(url, options);
   return new (createRequire(import.meta.url)(String(url)).Worker)(url);
 };
-// Nothing is laid out, and nothing has a style: to work one out that nobody sees takes as long as to ask all else.
+// Nothing is laid out, and nothing has a style: one that nobody sees takes long to work out.
 const unstyled = new Proxy({}, { get: (_, name) => (name === 'getPropertyValue' ? () => '' : '') });
 globalThis.getComputedStyle = page.getComputedStyle = () => unstyled;
 // Whoever asks how large something is hears of a wide window.

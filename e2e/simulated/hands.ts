@@ -12,7 +12,7 @@ export async function until<T>(
   otherwise: () => string,
 ): Promise<NonNullable<T>> {
   const began = performance.now();
-  for (let pauseMs = 0; ; pauseMs = Math.min(20, 2 * pauseMs + 1)) {
+  for (let pauseMs = 0; ; pauseMs = Math.min(80, 2 * pauseMs + 1)) {
     const what = await found();
     if (what) return what;
     if (performance.now() - began > patience.ms) throw new Error(otherwise());
