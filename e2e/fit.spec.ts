@@ -30,42 +30,46 @@ test('a cable is fitted: torque, checks in order, first load by stand-ins, and w
   await app.saved();
 });
 
-test('a loaded run is judged, scaled, and marked where stand-ins read it', { tag: '@page' }, async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/hut/cable/hb3/fit');
-  await app.type('Who is fitting', 'N. Sorrel');
-  const run = page.getByRole('region', { name: 'The first loaded run' });
-  await run.getByRole('button', { name: 'Record the loaded run' }).click();
-  await expect(run.getByRole('alert')).toContainText('Enter the load current first');
-  await app.choose(/^Measured with/, 'Bench multimeter');
-  await app.type('Load', '50');
-  await app.type('Palm to stud A', '1.2');
-  await app.type('Palm to stud B', '190');
-  await run.getByRole('button', { name: 'Record the loaded run' }).click();
-  const faces = run.getByRole('button', { name: /Contact on the stud/ });
-  await expect(faces.first()).toContainText('passes');
-  await expect(faces.last()).toContainText('fails');
-  await faces.last().click();
-  await expect(run).toContainText(/W for nothing at the rated load/);
+test(
+  'a loaded run is judged, scaled, and marked where stand-ins read it',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/hut/cable/hb3/fit');
+    await app.type('Who is fitting', 'N. Sorrel');
+    const run = page.getByRole('region', { name: 'The first loaded run' });
+    await run.getByRole('button', { name: 'Record the loaded run' }).click();
+    await expect(run.getByRole('alert')).toContainText('Enter the load current first');
+    await app.choose(/^Measured with/, 'Bench multimeter');
+    await app.type('Load', '50');
+    await app.type('Palm to stud A', '1.2');
+    await app.type('Palm to stud B', '190');
+    await run.getByRole('button', { name: 'Record the loaded run' }).click();
+    const faces = run.getByRole('button', { name: /Contact on the stud/ });
+    await expect(faces.first()).toContainText('passes');
+    await expect(faces.last()).toContainText('fails');
+    await faces.last().click();
+    await expect(run).toContainText(/W for nothing at the rated load/);
 
-  await app.choose(/^Measured with/, /simulated/);
-  await expect(run.getByText('connected')).toBeVisible();
-  for (const label of ['Lug A to cable', 'Lug B to cable', 'Along the cable']) {
-    await run.getByRole('button', { name: `Measure ${label}`, exact: true }).click();
-    await expect(app.field(label).last()).not.toHaveValue('');
-  }
-  await run.getByRole('button', { name: 'Record the loaded run' }).click();
-  await expect(run.getByRole('button', { name: /Stud to stud, rated load/ })).toContainText('not proved');
+    await app.choose(/^Measured with/, /simulated/);
+    await expect(run.getByText('connected')).toBeVisible();
+    for (const label of ['Lug A to cable', 'Lug B to cable', 'Along the cable']) {
+      await run.getByRole('button', { name: `Measure ${label}`, exact: true }).click();
+      await expect(app.field(label).last()).not.toHaveValue('');
+    }
+    await run.getByRole('button', { name: 'Record the loaded run' }).click();
+    await expect(run.getByRole('button', { name: /Stud to stud, rated load/ })).toContainText('not proved');
 
-  const after = page.getByRole('region', { name: 'After', exact: true });
-  const look = after.getByRole('button', { name: /^Inspect it, and tighten to torque/ });
-  await expect(look).toContainText('2026-10-25');
-  await expect(look).toContainText('overdue');
-  await look.click();
-  await expect(after).toContainText('2025-10-25 + 12 months = 2026-10-25');
-  await app.type('Inspected today: what was found', 'all sound');
-  await after.getByRole('button', { name: 'Record the inspection' }).click();
-  await expect(after).not.toContainText('overdue');
-  await app.saved();
-});
+    const after = page.getByRole('region', { name: 'After', exact: true });
+    const look = after.getByRole('button', { name: /^Inspect it, and tighten to torque/ });
+    await expect(look).toContainText('2026-10-25');
+    await expect(look).toContainText('overdue');
+    await look.click();
+    await expect(after).toContainText('2025-10-25 + 12 months = 2026-10-25');
+    await app.type('Inspected today: what was found', 'all sound');
+    await after.getByRole('button', { name: 'Record the inspection' }).click();
+    await expect(after).not.toContainText('overdue');
+    await app.saved();
+  },
+);

@@ -17,65 +17,73 @@ async function measure(page: Page, field: string): Promise<void> {
   await expect(page.getByRole('textbox', { name: field, exact: true })).not.toHaveValue('');
 }
 
-test('the bad crimp is found by four stand-ins, and the good end beside it is not', { tag: '@page' }, async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.cable('IN-1');
-  await app.stage('Prove');
-  await app.type('Who is measuring', 'R. Pell');
-  for (const end of ['A', 'B'] as const) {
-    await page.getByRole('radio', { name: `end ${end}` }).click();
-    await withStandIn(page, /^Joint index/);
-    await measure(page, 'Resistance of the plain stretch');
-    await measure(page, 'Shoulder to probe');
-    await page.getByRole('button', { name: 'Record the joint' }).click();
-    await withStandIn(page, /^Loaded drop/);
-    await measure(page, 'Shoulder to probe');
-    await page.getByRole('button', { name: 'Record the drop' }).click();
-    await withStandIn(page, /^Temperature rise/);
-    for (const field of ['Lug, ten minutes before', 'Lug, now', 'Jacket, now']) await measure(page, field);
-    await page.getByRole('switch', { name: /^Matte tape/ }).click();
-    await page.getByRole('button', { name: 'Record the temperatures' }).click();
-  }
-  for (const name of [/^Joint index/, /^Loaded drop/, /^Temperature rise/]) {
-    const row = ledgerRow(app, name);
-    await expect(row).toContainText('would pass');
-    await expect(row).toContainText('would fail');
-  }
-  // Wound up on the scale, the bad end lets go before its force.
-  await withStandIn(page, /^Pull/);
-  await page.getByRole('button', { name: 'Apply the load' }).click();
-  await expect(page.getByText(/^slipped, /)).toBeVisible();
-  await page.getByRole('button', { name: 'Record Pull, one minute' }).click();
-  await page.getByRole('radio', { name: 'whole cable' }).click();
-  await expect(page.getByText('SIMULATED READINGS')).toBeVisible();
-  const { job } = JSON.parse(await app.exported()) as {
-    job: { cables: { id: string; readings: { source: string; check: string; instrument?: object }[] }[] };
-  };
-  const taken = job.cables
-    .find(({ id }) => id === 'in1')
-    ?.readings.filter(({ source }) => source === 'simulated');
-  expect(taken?.map(({ check }) => check).sort()).toEqual(
-    ['drop', 'drop', 'joint', 'joint', 'pull', 'thermal', 'thermal'].sort(),
-  );
-  expect(taken?.every(({ instrument }) => instrument)).toBe(true);
-  expect(await app.seriousProblems('main')).toEqual([]);
-});
+test(
+  'the bad crimp is found by four stand-ins, and the good end beside it is not',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.cable('IN-1');
+    await app.stage('Prove');
+    await app.type('Who is measuring', 'R. Pell');
+    for (const end of ['A', 'B'] as const) {
+      await page.getByRole('radio', { name: `end ${end}` }).click();
+      await withStandIn(page, /^Joint index/);
+      await measure(page, 'Resistance of the plain stretch');
+      await measure(page, 'Shoulder to probe');
+      await page.getByRole('button', { name: 'Record the joint' }).click();
+      await withStandIn(page, /^Loaded drop/);
+      await measure(page, 'Shoulder to probe');
+      await page.getByRole('button', { name: 'Record the drop' }).click();
+      await withStandIn(page, /^Temperature rise/);
+      for (const field of ['Lug, ten minutes before', 'Lug, now', 'Jacket, now']) await measure(page, field);
+      await page.getByRole('switch', { name: /^Matte tape/ }).click();
+      await page.getByRole('button', { name: 'Record the temperatures' }).click();
+    }
+    for (const name of [/^Joint index/, /^Loaded drop/, /^Temperature rise/]) {
+      const row = ledgerRow(app, name);
+      await expect(row).toContainText('would pass');
+      await expect(row).toContainText('would fail');
+    }
+    // Wound up on the scale, the bad end lets go before its force.
+    await withStandIn(page, /^Pull/);
+    await page.getByRole('button', { name: 'Apply the load' }).click();
+    await expect(page.getByText(/^slipped, /)).toBeVisible();
+    await page.getByRole('button', { name: 'Record Pull, one minute' }).click();
+    await page.getByRole('radio', { name: 'whole cable' }).click();
+    await expect(page.getByText('SIMULATED READINGS')).toBeVisible();
+    const { job } = JSON.parse(await app.exported()) as {
+      job: { cables: { id: string; readings: { source: string; check: string; instrument?: object }[] }[] };
+    };
+    const taken = job.cables
+      .find(({ id }) => id === 'in1')
+      ?.readings.filter(({ source }) => source === 'simulated');
+    expect(taken?.map(({ check }) => check).sort()).toEqual(
+      ['drop', 'drop', 'joint', 'joint', 'pull', 'thermal', 'thermal'].sort(),
+    );
+    expect(taken?.every(({ instrument }) => instrument)).toBe(true);
+    expect(await app.seriousProblems('main')).toEqual([]);
+  },
+);
 
-test('an insulation test is read at its three moments, and a nick shows', { tag: '@page' }, async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.cable('TH-1');
-  await app.stage('Prove');
-  await app.type('Who is measuring', 'R. Pell');
-  await page.getByRole('radio', { name: 'whole cable' }).click();
-  await withStandIn(page, /^Insulation/);
-  await page.getByRole('button', { name: 'Apply the voltage' }).click();
-  await expect(app.field('At 15 s')).not.toHaveValue('');
-  await expect(app.field('Insulation')).not.toHaveValue('');
-  await page.getByRole('button', { name: 'Record Insulation' }).click();
-  await expect(ledgerRow(app, /^Insulation/)).toContainText('would fail');
-});
+test(
+  'an insulation test is read at its three moments, and a nick shows',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.cable('TH-1');
+    await app.stage('Prove');
+    await app.type('Who is measuring', 'R. Pell');
+    await page.getByRole('radio', { name: 'whole cable' }).click();
+    await withStandIn(page, /^Insulation/);
+    await page.getByRole('button', { name: 'Apply the voltage' }).click();
+    await expect(app.field('At 15 s')).not.toHaveValue('');
+    await expect(app.field('Insulation')).not.toHaveValue('');
+    await page.getByRole('button', { name: 'Record Insulation' }).click();
+    await expect(ledgerRow(app, /^Insulation/)).toContainText('would fail');
+  },
+);
 
 test('trouble never becomes a reading', async ({ page }) => {
   const app = new App(page);
