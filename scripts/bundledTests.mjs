@@ -4,6 +4,7 @@ import { readdirSync, readFileSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
+import { specsWith } from './specs.mjs';
 
 /** Where unit tests stand beside what they test. */
 export const ROOTS = ['core', 'web', 'server', 'scripts'];
@@ -16,19 +17,11 @@ const filesIn = (root, end) =>
   readdirSync(root, { recursive: true })
     .filter((file) => file.endsWith(end))
     .map((file) => `${root}/${file}`);
-const says = (what) => (file) => what.test(readFileSync(file, 'utf8'));
 
 const tests = ROOTS.flatMap((root) => filesIn(root, '.test.ts'));
 
 /** Tests that Jest reads by itself. */
-export const inSandbox = tests.filter(says(SANDBOX_ALONE));
-
-/** Specs that a simulated page is enough for. */
-const onPage = () =>
-  readdirSync('e2e')
-    .filter((file) => file.endsWith('.spec.ts'))
-    .map((file) => `e2e/${file}`)
-    .filter(says(/'@page'/));
+export const inSandbox = tests.filter((file) => SANDBOX_ALONE.test(readFileSync(file, 'utf8')));
 
 /** A component as TypeScript, its template compiled into what sets it up, as the build does it. */
 async function component(path) {
@@ -50,31 +43,24 @@ const asWritten = {
       contents: `export default ${JSON.stringify(path)}`,
     }));
     onLoad({ filter: /\.css$/ }, () => ({ contents: '' }));
-    onLoad({ filter: /\.vue$/ }, async ({ path }) => ({
-      contents: (await component(path)).replaceAll('import.meta.url', placeOf(path)),
-      loader: 'ts',
-    }));
     // The core asks for no place of its own.
-    onLoad({ filter: /\/(web|server|scripts|e2e)\/.*\.m?[jt]s$/ }, ({ path, suffix }) => {
+    onLoad({ filter: /\/(web|server|scripts|e2e)\/.*\.(vue|ts|mjs)$/ }, async ({ path, suffix }) => {
       if (path.includes('/node_modules/')) return undefined;
-      const contents = readFileSync(path, 'utf8').replaceAll('import.meta.url', placeOf(path, suffix));
-      return { contents, loader: path.endsWith('.ts') ? 'ts' : 'js' };
+      const written = path.endsWith('.vue') ? await component(path) : readFileSync(path, 'utf8');
+      const place = JSON.stringify(pathToFileURL(path).href + suffix);
+      return { contents: written.replaceAll('import.meta.url', place), loader: 'ts' };
     });
   },
 };
-const placeOf = (path, suffix = '') => JSON.stringify(pathToFileURL(path).href + suffix);
 
 /** On a simulated page a spec is given other hands and eyes than the browser's; what it says is the same. */
-const INSTEAD = {
-  '@playwright/test': 'playwright.ts',
-  './store.ts': 'store.ts',
-  './test.ts': 'test.ts',
-};
 const simulated = {
   name: 'simulated',
   setup({ onResolve, onLoad }) {
-    onResolve({ filter: /^(@playwright\/test|\.\/store\.ts|\.\/test\.ts)$/ }, ({ path, resolveDir }) =>
-      resolveDir === resolve('e2e') ? { path: resolve(SIMULATED, INSTEAD[path]) } : undefined,
+    onResolve({ filter: /^(@playwright\/test|\.\/(store|test)\.ts)$/ }, ({ path, resolveDir }) =>
+      resolveDir === resolve('e2e')
+        ? { path: resolve(SIMULATED, path.replace('@playwright/test', 'playwright.ts')) }
+        : undefined,
     );
     // Each worker has a way to the page of its own.
     onResolve({ filter: /^comlink$/ }, ({ importer }) => ({
@@ -87,7 +73,7 @@ const simulated = {
     }));
     onResolve({ filter: /^pages$/, namespace: '' }, () => ({ path: 'pages', namespace: 'pages' }));
     onLoad({ filter: /./, namespace: 'pages' }, () => ({
-      contents: onPage()
+      contents: specsWith('@page')
         .map((file) => `import './${file}';`)
         .join('\n'),
       resolveDir: resolve('.'),
@@ -124,16 +110,16 @@ async function bundle(outdir, entryPoints, plugins) {
   }
 }
 
-/** Writes the tests that bare Node runs into `.cache/unit`, and those of the simulated page into `.cache/page`. */
-export async function bundleTests() {
-  const unit = byPlace(tests.filter((file) => !inSandbox.includes(file)));
+/** Writes the tests that bare Node runs into `.cache/unit`. */
+export const bundleUnits = () =>
+  bundle('.cache/unit', byPlace(tests.filter((file) => !inSandbox.includes(file))), [asWritten]);
+
+/** Writes the specs of the simulated page, with all that it opens, into `.cache/page`. */
+export function bundlePage() {
   const page = byPlace([
     `${SIMULATED}globals.mjs`,
     ...filesIn('e2e/simulated', '.test.ts'),
     ...filesIn('web', '.worker.ts'),
   ]);
-  await Promise.all([
-    bundle('.cache/unit', unit, [asWritten]),
-    bundle('.cache/page', { ...page, [`${SIMULATED}pages.test`]: 'pages' }, [simulated, asWritten]),
-  ]);
+  return bundle('.cache/page', { ...page, [`${SIMULATED}pages.test`]: 'pages' }, [simulated, asWritten]);
 }

@@ -1,6 +1,7 @@
 // npm test: installs what is missing, then types, lint, unit tests and browser tests, and one closing count.
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { ensureChromium, ensurePackages, runQuietly, runToEnd } from './setup.mjs';
+import { specsWith } from './specs.mjs';
 
 // A browser is needed last: meanwhile it is installed.
 const chromium = ensureChromium();
@@ -79,10 +80,7 @@ await suite(
 if (!(await chromium)) total.failed += 1;
 else if (build) {
   // Those that are not run are not even read.
-  const journeys = readdirSync('e2e').filter(
-    (file) => file.endsWith('.spec.ts') && readFileSync(`e2e/${file}`, 'utf8').includes("'@journey'"),
-  );
-  const args = ['e2e', '--', '--grep', '@journey', ...journeys.map((file) => `e2e/${file}`)];
+  const args = ['e2e', '--', '--grep', '@journey', ...specsWith('@journey')];
   await suite('browser tests', args, 'test-results/e2e.json', (report) => ({
     passed: report.stats.expected,
     failed: report.stats.unexpected,

@@ -1,13 +1,21 @@
 // npm run unit -- [parts of paths] [options of Jest]: the unit tests.
-import { bundleTests } from './bundledTests.mjs';
+import { mkdirSync } from 'node:fs';
+import { bundlePage, bundleUnits, ROOTS } from './bundledTests.mjs';
 import { runToEnd } from './setup.mjs';
 
-await bundleTests();
+const asked = process.argv.slice(2);
+/** Whether nothing is asked for but tests that stand beside what they test: the page is then no part of it. */
+const isBeside = asked.length > 0 && asked.every((arg) => ROOTS.some((root) => arg.startsWith(`${root}/`)));
+
+// Jest looks for its folder all the same.
+mkdirSync('.cache/page', { recursive: true });
+await Promise.all([bundleUnits(), ...(isBeside ? [] : [bundlePage()])]);
 process.exitCode = await runToEnd(process.execPath, [
   '--experimental-vm-modules',
   '--enable-source-maps',
   '--no-warnings',
   'node_modules/jest/bin/jest.js',
   // What runs is a bundle of what was written.
-  ...process.argv.slice(2).map((arg) => arg.replace(/\.test\.ts$/, '.test')),
+  ...asked.map((arg) => arg.replace(/\.test\.ts$/, '.test')),
+  ...(isBeside ? ['--selectProjects', 'node', 'sandbox'] : []),
 ]);
