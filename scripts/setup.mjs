@@ -1,6 +1,14 @@
 // What a fresh machine lacks before anything can run: npm packages, and for the browser tests Debian's Chromium.
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 
 /** Runs a command with its output shown; answers its exit code. */
 export function run(command, args, options = {}) {
@@ -44,14 +52,49 @@ export function must(command, args, options) {
   if (code !== 0) process.exit(code);
 }
 
-/** Installs the npm packages of the lock file when they are missing. */
+/**
+ * A lock file that also names where each package lies, by the rule of npm's registry; npm asks the registry that it is
+ * set to in its place.
+ *
+ * @param lock a lock file as an object; it is left as it is
+ */
+export function withAddresses(lock) {
+  const entries = Object.entries(lock.packages).map(([path, own]) => {
+    // Of an alias the package's own name is written down.
+    const name = own.name ?? path.split('node_modules/').at(-1);
+    const file = `${name.split('/').at(-1)}-${own.version}.tgz`;
+    const isFetched = path.includes('node_modules/') && !own.link && !own.inBundle;
+    return [path, isFetched ? { ...own, resolved: `https://registry.npmjs.org/${name}/-/${file}` } : own];
+  });
+  return { ...lock, packages: Object.fromEntries(entries) };
+}
+
+// What was fetched once is not asked for again: the lock file says what each package must be.
+const INSTALL = ['ci', '--prefer-offline', '--no-audit', '--no-fund'];
+
+/**
+ * Installs the npm packages of the lock file when they are missing. The lock file names no addresses, so npm would read
+ * all that is known of each of seven hundred packages to learn where one version of it lies, which takes as long as all
+ * else. They are installed beside by a lock file with addresses, then put in their place; where that fails, by the lock
+ * file itself.
+ */
 export async function ensurePackages() {
   if (existsSync('node_modules/.package-lock.json')) return;
   console.log('Installing the npm packages (about a minute) …');
-  // What was fetched once is not asked for again: the lock file says what each package must be.
-  const code = await runToEnd('npm', ['ci', '--prefer-offline', '--no-audit', '--no-fund'], {
-    env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
-  });
+  const beside = '.cache/install';
+  rmSync(beside, { recursive: true, force: true });
+  mkdirSync(beside, { recursive: true });
+  for (const file of ['package.json', '.npmrc']) copyFileSync(file, `${beside}/${file}`);
+  const lock = JSON.parse(readFileSync('package-lock.json', 'utf8'));
+  writeFileSync(`${beside}/package-lock.json`, JSON.stringify(withAddresses(lock)));
+  const env = { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' };
+  if ((await runToEnd('npm', INSTALL, { env, cwd: beside })) === 0) {
+    rmSync('node_modules', { recursive: true, force: true });
+    renameSync(`${beside}/node_modules`, 'node_modules');
+    rmSync(beside, { recursive: true });
+    return;
+  }
+  const code = await runToEnd('npm', INSTALL, { env });
   if (code !== 0) process.exit(code);
 }
 
