@@ -18,18 +18,22 @@ const SLACK_SHARE = 0.05;
 const SLIP_SHARE = 0.8;
 /** A creeping crimp and a swinging weight let the force fall this much without its counting as let go. */
 const GIVE_SHARE = 0.01;
+/** Where the scale said nothing for longer, nobody knows whether the force stood meanwhile, s. */
+const SILENT_S = 5;
 
 /**
- * What a pull came to: rising, holding, held for its minute, or slipped.
+ * What a pull came to: rising, holding, held for its minute, or slipped. The minute begins anew where the force fell, or
+ * where the scale was silent.
  *
  * @param forces in the order they came, N
  * @param targetN the force to hold, > 0
- * @example holdOf([{ value: 670, atS: 0 }, …, { value: 668, atS: 60 }], 667).state // 'held'
+ * @example holdOf([{ value: 670, atS: 0 }, { value: 669, atS: 1 }, …, { value: 668, atS: 60 }], 667).state // 'held'
  */
 export function holdOf(forces: readonly Value[], targetN: number): Hold {
   const enough = targetN * (1 - GIVE_SHARE);
   let peakN = 0;
   let since: number | null = null;
+  let lastS = -Infinity;
   let heldN = 0;
   let heldS = 0;
   for (const { value, atS } of forces) {
@@ -37,14 +41,16 @@ export function holdOf(forces: readonly Value[], targetN: number): Hold {
     if (peakN > SLACK_SHARE * targetN && value < SLIP_SHARE * peakN) {
       return { state: heldS >= HOLD_S ? 'held' : 'slipped', peakN, heldS, heldN };
     }
-    if (value >= enough) {
-      heldN = since === null ? value : Math.min(heldN, value);
-      since ??= atS;
-      heldS = Math.max(heldS, atS - since);
-    } else if (heldS < HOLD_S) {
+    const goesOn = value >= enough && atS - lastS <= SILENT_S;
+    lastS = atS;
+    if (!goesOn && heldS < HOLD_S) {
       since = null;
       heldS = 0;
     }
+    if (value < enough) continue;
+    heldN = since === null ? value : Math.min(heldN, value);
+    since ??= atS;
+    heldS = Math.max(heldS, atS - since);
   }
   if (heldS >= HOLD_S) return { state: 'held', peakN, heldS, heldN };
   if (since !== null) return { state: 'holding', peakN, heldS, heldN };

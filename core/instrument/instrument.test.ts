@@ -156,6 +156,27 @@ describe('a pull on its scale', () => {
     const sag = [value(640, 41), ...half.slice(8).map((own) => value(own.value, own.atS + 40))];
     expect(holdOf([...half, ...sag], 667).state).toBe('holding');
   });
+  test('a minute in which the scale was silent is none, however the readings fall', () => {
+    const afterS = fc.oneof(
+      { weight: 20, arbitrary: fc.integer({ min: 1, max: 5 }) },
+      { weight: 1, arbitrary: fc.integer({ min: 6, max: 20 }) },
+    );
+    const reading = fc.record({ value: fc.integer({ min: 667, max: 700 }), afterS });
+    fc.assert(
+      fc.property(fc.array(reading, { maxLength: 40 }), (readings) => {
+        let atS = 0;
+        const forces = readings.map(({ value: force, afterS }) => value(force, (atS += afterS)));
+        // The longest stretch in which no two readings are farther apart than five seconds.
+        let [longestS, stretchS] = [0, 0];
+        for (const { afterS } of readings.slice(1)) {
+          stretchS = afterS > 5 ? 0 : stretchS + afterS;
+          longestS = Math.max(longestS, stretchS);
+        }
+        expect(holdOf(forces, 667).state === 'held').toBe(longestS >= 60);
+      }),
+    );
+    expect(holdOf([value(670, 0), value(668, 61)], 667).state).toBe('holding');
+  });
 });
 
 describe('an insulation test', () => {
