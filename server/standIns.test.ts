@@ -60,6 +60,21 @@ describe('the stand-ins', () => {
     for (let i = 1; i < moments.length; i += 1)
       expect((moments[i] ?? 0) - (moments[i - 1] ?? 0)).toBeGreaterThan(0.4);
   });
+  test('that were held up say what they would have said meanwhile', async () => {
+    const talking = talk('instruments/scale', ['stream 1000'], 14);
+    const until = performance.now() + 700;
+    const heldUp = setInterval(() => {
+      while (performance.now() < until);
+      clearInterval(heldUp);
+    }, 200);
+    const moments = (await talking).flatMap((line) => {
+      const said = readStandIn(line, 'scale');
+      return said.kind === 'over' ? [said.atS] : [];
+    });
+    expect(moments.length).toBeGreaterThan(12);
+    for (let i = 1; i < moments.length; i += 1)
+      expect((moments[i] ?? 0) - (moments[i - 1] ?? 0)).toBeLessThan(1.1);
+  });
   test('hang up when they drop out', async () => {
     const lines = await talk('instruments/calliper', ['trouble drops out', 'measure'], 99);
     expect(lines).toEqual(['ok trouble']);

@@ -1,4 +1,5 @@
 import { describe, expect, jest, test } from '@jest/globals';
+import fc from 'fast-check';
 import type { Said } from '../../core/instrument/sample.ts';
 import type { Instrument as OwnInstrument } from '../../core/model/shop.ts';
 import { type LinePort, portEvents } from './port.ts';
@@ -143,6 +144,32 @@ describe('a stand-in on its line', () => {
     events.line('reading 667 kWh at 12.60 settled');
     expect(instrument.source).toBe('simulated');
     expect(said).toMatchObject([{ kind: 'value', value: 667, atS: 12.4 }, { kind: 'refused' }]);
+  });
+  test('is heard of the probe that was put on last, whatever was still on the line', async () => {
+    const doing = fc.constantFrom('puts on', 'answers', 'reads' as const);
+    await fc.assert(
+      fc.asyncProperty(fc.array(doing, { maxLength: 30 }), async (doings) => {
+        const { port, events } = line((said) => (said === 'identify' ? [WHO] : []));
+        const instrument = await standInOn(port, 'scale');
+        const said: number[] = [];
+        instrument.onSaid((one) => void (one.kind === 'value' && said.push(one.value)));
+        // A probe is read as its own number, N.
+        let [putOn, answered] = [0, 0];
+        for (const own of doings) {
+          if (own === 'puts on') {
+            putOn += 1;
+            instrument.begin(SPECIMEN, { at: 'pull', end: 'A', toN: putOn });
+          } else if (own === 'answers' && answered < putOn) {
+            answered += 1;
+            events.line('ok on');
+          } else if (own === 'reads' && answered > 0) {
+            const before = said.length;
+            events.line(`reading ${answered} N at 1.00 settled`);
+            expect(said.slice(before)).toEqual(answered === putOn ? [putOn] : []);
+          }
+        }
+      }),
+    );
   });
   test('that does not say it is simulated is not let in', async () => {
     const { port, events } = line(() => []);

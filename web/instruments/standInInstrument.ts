@@ -2,6 +2,7 @@ import type { InstrumentKind } from '../../core/model/tables/instruments.ts';
 import type { Said } from '../../core/instrument/sample.ts';
 import {
   type Identity,
+  PUT_ON,
   readStandIn,
   type Trouble,
   writeCommand,
@@ -25,6 +26,8 @@ export interface StandInInstrument extends Instrument {
 export async function standInOn(port: LinePort, kind: InstrumentKind): Promise<StandInInstrument> {
   let hear: (said: Said) => void = () => {};
   let lost: () => void = () => {};
+  /** Probes that it has not said to be on yet: until then what comes is of the one before. */
+  let toPutOn = 0;
   const identity = await new Promise<Identity>((resolve, reject) => {
     const timer = setTimeout(() => reject(new Error('it does not say who it is')), PATIENCE_MS);
     port.onShut(() => {
@@ -37,7 +40,9 @@ export async function standInOn(port: LinePort, kind: InstrumentKind): Promise<S
       if (said.kind === 'identity') {
         clearTimeout(timer);
         resolve(said.identity);
-      } else if (said.kind !== 'heard') hear(said);
+      } else if (said.kind === 'heard') {
+        if (line === PUT_ON) toPutOn = Math.max(0, toPutOn - 1);
+      } else if (toPutOn === 0 || said.kind === 'refused') hear(said);
     });
     port.say(writeCommand('identify'));
   });
@@ -48,6 +53,7 @@ export async function standInOn(port: LinePort, kind: InstrumentKind): Promise<S
     source: 'simulated',
     turns: kind === 'milliohm',
     begin: (specimen, probe) => {
+      toPutOn += 1;
       port.say(writeCommand('put-on', JSON.stringify({ specimen, probe })));
       port.say(writeCommand('stream', String(EVERY_MS)));
     },

@@ -50,6 +50,9 @@ export const writeValue = (
 const VALUE =
   /^reading (?<value>-?\d+(?:\.\d+)?(?:e[+-]\d+)?) (?<unit>\S{1,6}) at (?<at>\d+(?:\.\d+)?) (?<state>settled|moving)(?: (?<way>forward|reverse))?$/;
 
+/** What a stand-in answers once a probe is on: what it read before was of the one before. */
+export const PUT_ON = 'ok on';
+
 /**
  * What a line from a stand-in says: who it is, a figure, too much, or nothing that can be read.
  *

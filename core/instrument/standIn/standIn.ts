@@ -1,7 +1,15 @@
 import { tell } from '../../words/message.ts';
 import { INSTRUMENTS, type InstrumentKind } from '../../model/tables/instruments.ts';
 import { type Random, scattered } from '../../lib/random.ts';
-import { type Identity, putOnSchema, readCommand, type Trouble, TROUBLES, writeValue } from './protocol.ts';
+import {
+  PUT_ON,
+  type Identity,
+  putOnSchema,
+  readCommand,
+  type Trouble,
+  TROUBLES,
+  writeValue,
+} from './protocol.ts';
 import type { HiddenFault, Probe, Specimen } from './specimen.ts';
 import { baseUnitOf } from '../units.ts';
 import { truthAt } from './truth.ts';
@@ -100,7 +108,7 @@ export function standIn(kind: InstrumentKind, random: Random, faults: readonly H
     if (!parsed.success) return say('not understood');
     on = { ...parsed.data, sinceS: nowS, fromValue: kind === 'scale' ? 0 : shown };
     way = 'forward';
-    return say('ok on');
+    return say(PUT_ON);
   }
 
   function hear(line: string, nowS: number): Answer {
