@@ -77,6 +77,10 @@ const INLINE = new Set([
 const isInline = (element: Element) =>
   INLINE.has(element.localName) && !/\b(sr-only|block|flex|grid)\b/.test(element.getAttribute('class') ?? '');
 
+/** The label of the field of this id: it stands near, so that not the whole page is looked through. */
+const labelFor = (id: string, around: Element | null): Element | null =>
+  around && (around.querySelector(`label[for="${id}"]`) ?? labelFor(id, around.parentElement));
+
 /** How an element is named to whoever reads the page. */
 export function nameOf(element: Element): string {
   const namedBy = element.getAttribute('aria-labelledby');
@@ -88,7 +92,7 @@ export function nameOf(element: Element): string {
   if (label !== null) return tidy(label);
   if (element.matches('input, textarea, select, [role=switch], [role=combobox]')) {
     const label =
-      element.closest('label') ?? (element.id ? document.querySelector(`label[for="${element.id}"]`) : null);
+      element.closest('label') ?? (element.id ? labelFor(element.id, element.parentElement) : null);
     if (label) return tidy(readOut(label));
     if (element.matches('input, textarea')) return tidy(element.getAttribute('placeholder'));
   }
@@ -109,9 +113,13 @@ export const isChecked = (element: Element): boolean =>
 /** Whether it cannot be used. */
 export const isDisabled = (element: Element): boolean => element.matches(':disabled, [aria-disabled="true"]');
 
-/** Whether a dialog lies over it: it can be used once that has gone. */
+const MODAL = '[role="dialog"][aria-modal="true"]';
+/** Whether a dialog lies over it: it can be used once that has gone. A dialog stands beside the application. */
 function isBehindDialog(element: Element): boolean {
-  const dialog = [...document.querySelectorAll('[role="dialog"][aria-modal="true"]')].at(-1);
+  const dialog = [...document.body.children]
+    .filter(({ id }) => id !== 'app')
+    .flatMap((part) => (part.matches(MODAL) ? [part] : [...part.querySelectorAll(MODAL)]))
+    .at(-1);
   return dialog !== undefined && isShown(dialog) && !dialog.contains(element);
 }
 
