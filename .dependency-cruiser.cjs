@@ -69,7 +69,10 @@ module.exports = {
     {
       name: 'no-orphans',
       severity: 'error',
-      from: { orphan: true, pathNot: ['\\.d\\.ts$', '\\.test\\.ts$', '^scripts/inSight\\.mjs$'] },
+      from: {
+        orphan: true,
+        pathNot: ['\\.d\\.m?ts$', '\\.test\\.ts$', '^scripts/(inSight|compileLess)\\.mjs$'],
+      },
       to: {},
     },
     {

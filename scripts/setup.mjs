@@ -52,6 +52,13 @@ export function must(command, args, options) {
   if (code !== 0) process.exit(code);
 }
 
+/** Every Node that is begun from here on reads `compileLess.mjs` first. */
+export function compileLess() {
+  const { href } = new URL('compileLess.mjs', import.meta.url);
+  const { NODE_OPTIONS = '' } = process.env;
+  if (!NODE_OPTIONS.includes(href)) process.env.NODE_OPTIONS = `${NODE_OPTIONS} --import ${href}`;
+}
+
 /**
  * A lock file that also names where each package lies, by the rule of npm's registry; npm asks the registry that it is
  * set to in its place.

@@ -1,6 +1,6 @@
 // npm test: installs what is missing, then types, lint, unit tests and browser tests, and one closing count.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { ensureChromium, ensurePackages, runQuietly, runToEnd } from './setup.mjs';
+import { compileLess, ensureChromium, ensurePackages, runQuietly, runToEnd } from './setup.mjs';
 import { specsWith } from './specs.mjs';
 
 // A browser is needed last: meanwhile it is installed.
@@ -9,6 +9,7 @@ await ensurePackages();
 rmSync('test-results', { recursive: true, force: true });
 mkdirSync('test-results', { recursive: true });
 
+compileLess();
 // Compilers that free their memory all the while take a fifth longer, and need a tenth less of it.
 process.env.GOGC ??= '400';
 

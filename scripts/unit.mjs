@@ -1,8 +1,9 @@
 // npm run unit -- [parts of paths] [options of Jest]: the unit tests.
 import { mkdirSync } from 'node:fs';
 import { bundlePage, bundleUnits, ROOTS } from './bundledTests.mjs';
-import { runToEnd } from './setup.mjs';
+import { compileLess, runToEnd } from './setup.mjs';
 
+compileLess();
 const asked = process.argv.slice(2);
 /** Whether nothing is asked for but tests that stand beside what they test: the page is then no part of it. */
 const isBeside = asked.length > 0 && asked.every((arg) => ROOTS.some((root) => arg.startsWith(`${root}/`)));
