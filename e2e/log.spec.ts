@@ -134,7 +134,7 @@ test(
   },
 );
 
-test('a job is handed over as one PDF and one zip', async ({ page }) => {
+test('a job is handed over as one PDF and one zip', { tag: '@journey' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/hut/print/handover');

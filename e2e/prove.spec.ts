@@ -146,6 +146,7 @@ test(
 
 apart(
   'a serial instrument speaks by its own pattern, and pulled out it gives no reading',
+  { tag: '@journey' },
   async ({ page }) => {
     // A port in little, in place of the browser's: a calliper that answers when it is asked.
     await page.addInitScript(() => {
@@ -186,44 +187,46 @@ apart(
   },
 );
 
-test('sealing asks what is not proved, leads to it, and where the shop wants two people waits for both', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/cable/th1/prove');
-  await app.type('Who is measuring', 'R. Alder');
-  // The crimp to be measured is shown on the drawing; a second reading of it leaves the other one asked.
-  const shown = page.locator('[data-asked-crimp]');
-  await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 1');
-  await app.type('Across flats', '13.98');
-  await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 2');
-  await page.getByRole('radio', { name: '1, at the mouth' }).click();
-  await app.type('Across flats', '13.99');
-  await expect(page.getByRole('region', { name: 'Across flats' })).toContainText('1 of 2 crimps measured.');
-  await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 2');
+test(
+  'sealing asks what is not proved, leads to it, and where the shop wants two people waits for both',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/cable/th1/prove');
+    await app.type('Who is measuring', 'R. Alder');
+    // The crimp to be measured is shown on the drawing; a second reading of it leaves the other one asked.
+    const shown = page.locator('[data-asked-crimp]');
+    await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 1');
+    await app.type('Across flats', '13.98');
+    await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 2');
+    await page.getByRole('radio', { name: '1, at the mouth' }).click();
+    await app.type('Across flats', '13.99');
+    await expect(page.getByRole('region', { name: 'Across flats' })).toContainText('1 of 2 crimps measured.');
+    await expect(shown).toHaveAttribute('aria-label', 'Measure here: crimp 2');
 
-  await page.getByRole('button', { name: 'Seal the record' }).click();
-  const box = page.getByRole('dialog', { name: 'Seal the record of TH-1' });
-  await expect(box.getByRole('region', { name: 'Not proved' })).toContainText('1 of 2 crimps measured.');
-  await box.getByRole('button', { name: 'Measure pull B' }).click();
-  await expect(box).toBeHidden();
-  await expect(page.getByRole('radio', { name: 'end B' })).toBeChecked();
-  await expect(page.getByRole('region', { name: 'Pull', exact: true })).toBeVisible();
+    await page.getByRole('button', { name: 'Seal the record' }).click();
+    const box = page.getByRole('dialog', { name: 'Seal the record of TH-1' });
+    await expect(box.getByRole('region', { name: 'Not proved' })).toContainText('1 of 2 crimps measured.');
+    await box.getByRole('button', { name: 'Measure pull B' }).click();
+    await expect(box).toBeHidden();
+    await expect(page.getByRole('radio', { name: 'end B' })).toBeChecked();
+    await expect(page.getByRole('region', { name: 'Pull', exact: true })).toBeVisible();
 
-  await app.go('/job/teasel/practice');
-  await page.getByRole('radio', { name: /^maker and inspector/ }).click();
-  await app.go('/job/teasel/cable/th1/prove');
-  await page.getByRole('button', { name: 'Seal the record' }).click();
-  await expect(box.getByRole('button', { name: 'Seal it as it is' })).toBeDisabled();
-  await box.getByRole('button', { name: 'Sign Maker' }).click();
-  await expect(box).toContainText('Maker: R. Alder');
-  await box.getByLabel('Inspector', { exact: true }).fill('r. alder');
-  await box.getByRole('button', { name: 'Sign Inspector' }).click();
-  await expect(box.getByRole('alert')).toContainText('somebody else inspects it');
-  await box.getByLabel('Inspector', { exact: true }).fill('M. Rowan');
-  await box.getByRole('button', { name: 'Sign Inspector' }).click();
-  await box.getByRole('button', { name: 'Seal it as it is' }).click();
-  await expect(page.getByText(/Last sealed .* by R. Alder/)).toBeVisible();
-  expect(await app.exported()).toMatch(/"role": "inspector",\s+"by": "M. Rowan"[^]*"hash": "[0-9a-f]{64}"/);
-});
+    await app.go('/job/teasel/practice');
+    await page.getByRole('radio', { name: /^maker and inspector/ }).click();
+    await app.go('/job/teasel/cable/th1/prove');
+    await page.getByRole('button', { name: 'Seal the record' }).click();
+    await expect(box.getByRole('button', { name: 'Seal it as it is' })).toBeDisabled();
+    await box.getByRole('button', { name: 'Sign Maker' }).click();
+    await expect(box).toContainText('Maker: R. Alder');
+    await box.getByLabel('Inspector', { exact: true }).fill('r. alder');
+    await box.getByRole('button', { name: 'Sign Inspector' }).click();
+    await expect(box.getByRole('alert')).toContainText('somebody else inspects it');
+    await box.getByLabel('Inspector', { exact: true }).fill('M. Rowan');
+    await box.getByRole('button', { name: 'Sign Inspector' }).click();
+    await box.getByRole('button', { name: 'Seal it as it is' }).click();
+    await expect(page.getByText(/Last sealed .* by R. Alder/)).toBeVisible();
+    expect(await app.exported()).toMatch(/"role": "inspector",\s+"by": "M. Rowan"[^]*"hash": "[0-9a-f]{64}"/);
+  },
+);

@@ -129,6 +129,7 @@ test(
 
 apart(
   'a camera says what to do, takes the picture, and several of one crimp are told together',
+  { tag: '@journey' },
   async ({ page }) => {
     await page.addInitScript(
       (picture) => {
