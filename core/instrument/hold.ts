@@ -10,6 +10,8 @@ export interface Hold {
   readonly heldS: number;
   /** The least while it was held, N; what it proves. */
   readonly heldN: number;
+  /** How long the scale was silent when that last broke the minute off, s; null where it did not. */
+  readonly silentS: number | null;
 }
 
 /** Under this share of what is required the rope is slack. */
@@ -36,23 +38,25 @@ export function holdOf(forces: readonly Value[], targetN: number): Hold {
   let lastS = -Infinity;
   let heldN = 0;
   let heldS = 0;
+  let silentS: number | null = null;
   for (const { value, atS } of forces) {
     peakN = Math.max(peakN, value);
     if (peakN > SLACK_SHARE * targetN && value < SLIP_SHARE * peakN) {
-      return { state: heldS >= HOLD_S ? 'held' : 'slipped', peakN, heldS, heldN };
+      return { state: heldS >= HOLD_S ? 'held' : 'slipped', peakN, heldS, heldN, silentS };
     }
-    const goesOn = value >= enough && atS - lastS <= SILENT_S;
-    lastS = atS;
-    if (!goesOn && heldS < HOLD_S) {
+    const isSilent = atS - lastS > SILENT_S;
+    if (heldS < HOLD_S && (isSilent || value < enough)) {
+      if (isSilent && since !== null) silentS = atS - lastS;
       since = null;
       heldS = 0;
     }
+    lastS = atS;
     if (value < enough) continue;
     heldN = since === null ? value : Math.min(heldN, value);
     since ??= atS;
     heldS = Math.max(heldS, atS - since);
   }
-  if (heldS >= HOLD_S) return { state: 'held', peakN, heldS, heldN };
-  if (since !== null) return { state: 'holding', peakN, heldS, heldN };
-  return { state: peakN > SLACK_SHARE * targetN ? 'rising' : 'slack', peakN, heldS: 0, heldN: 0 };
+  if (heldS >= HOLD_S) return { state: 'held', peakN, heldS, heldN, silentS };
+  if (since !== null) return { state: 'holding', peakN, heldS, heldN, silentS };
+  return { state: peakN > SLACK_SHARE * targetN ? 'rising' : 'slack', peakN, heldS: 0, heldN: 0, silentS };
 }

@@ -175,7 +175,12 @@ describe('a pull on its scale', () => {
         expect(holdOf(forces, 667).state === 'held').toBe(longestS >= 60);
       }),
     );
-    expect(holdOf([value(670, 0), value(668, 61)], 667).state).toBe('holding');
+    expect(holdOf([value(670, 0), value(668, 61)], 667)).toMatchObject({
+      state: 'holding',
+      heldS: 0,
+      silentS: 61,
+    });
+    expect(holdOf([value(20, 0), value(668, 61)], 667).silentS).toBeNull();
   });
 });
 
