@@ -164,7 +164,7 @@ const running = computed(() => stop.value !== null || minute.isActive.value);
         :style="{ width: `${share * 100}%` }"
     /></span>
     <p v-if="hold && hold.silentS !== null" class="mt-2 font-bold" role="status">
-      {{ say`The scale sent nothing for ${figure(hold.silentS, 's', 0)}: the minute began again.` }}
+      {{ say`The scale gave no reading for ${figure(hold.silentS, 's', 0)}: the minute began again.` }}
     </p>
     <p v-if="hang > HANG_LIMIT_KG" class="mt-2 font-bold text-fails">
       {{ say`Over ${amount(100, 'kg', 0)}: a load cell and a guarded rig. Never hang a person.` }}
