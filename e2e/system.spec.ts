@@ -149,6 +149,29 @@ test('grounds are joined, measured and parted by hand', { tag: '@page' }, async 
   await app.saved();
 });
 
+test(
+  'the installation as a list: figures are taken from the system for one cable and for all, and a place opens',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/system');
+    const list = page.getByRole('region', { name: 'Places and cables' });
+    await list.getByRole('button', { name: 'Places and cables as a list' }).click();
+    const row = (name: string) => list.getByRole('row').filter({ hasText: name });
+    await expect(row('Battery 1').first()).toContainText(/\d V, \d/);
+    await row('TH-3').last().getByRole('button', { name: 'as typed' }).click();
+    await expect(row('TH-3').last().getByRole('button', { name: 'from the system' })).toBeVisible();
+    await list.getByRole('button', { name: 'Take all figures from the system' }).click();
+    await expect(list.getByRole('button', { name: 'as typed' })).toHaveCount(0);
+    await row('TH-1').last().getByRole('button', { name: 'from the system' }).click();
+    await expect(list.getByRole('button', { name: 'as typed' })).toHaveCount(1);
+    await list.getByRole('button', { name: 'Battery 1', exact: true }).click();
+    await page.getByRole('dialog', { name: 'Battery 1' }).getByRole('button', { name: 'Done' }).click();
+    await app.saved();
+  },
+);
+
 test('a hunt begins along the way that the system traces to a load', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
