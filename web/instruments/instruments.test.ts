@@ -146,7 +146,7 @@ describe('a stand-in on its line', () => {
     expect(said).toMatchObject([{ kind: 'value', value: 667, atS: 12.4 }, { kind: 'refused' }]);
   });
   test('is heard of the probe that was put on last, whatever was still on the line', async () => {
-    const doing = fc.constantFrom('puts on', 'answers', 'reads' as const);
+    const doing = fc.constantFrom('puts on', 'answers', 'refuses', 'reads' as const);
     await fc.assert(
       fc.asyncProperty(fc.array(doing, { maxLength: 30 }), async (doings) => {
         const { port, events } = line((said) => (said === 'identify' ? [WHO] : []));
@@ -154,18 +154,20 @@ describe('a stand-in on its line', () => {
         const said: number[] = [];
         instrument.onSaid((one) => void (one.kind === 'value' && said.push(one.value)));
         // A probe is read as its own number, N.
-        let [putOn, answered] = [0, 0];
+        let [putOn, answered, isOn] = [0, 0, false];
         for (const own of doings) {
           if (own === 'puts on') {
             putOn += 1;
             instrument.begin(SPECIMEN, { at: 'pull', end: 'A', toN: putOn });
-          } else if (own === 'answers' && answered < putOn) {
+          } else if ((own === 'answers' || own === 'refuses') && answered < putOn) {
             answered += 1;
-            events.line('ok on');
+            isOn = own === 'answers';
+            events.line(isOn ? 'ok on' : 'not understood');
           } else if (own === 'reads' && answered > 0) {
             const before = said.length;
-            events.line(`reading ${answered} N at 1.00 settled`);
-            expect(said.slice(before)).toEqual(answered === putOn ? [putOn] : []);
+            // A probe that was refused is on nothing.
+            events.line(isOn ? `reading ${answered} N at 1.00 settled` : 'over at 1.00');
+            expect(said.slice(before)).toEqual(isOn && answered === putOn ? [putOn] : []);
           }
         }
       }),

@@ -2,6 +2,7 @@ import type { InstrumentKind } from '../../core/model/tables/instruments.ts';
 import type { Said } from '../../core/instrument/sample.ts';
 import {
   type Identity,
+  NOT_UNDERSTOOD,
   PUT_ON,
   readStandIn,
   type Trouble,
@@ -26,7 +27,7 @@ export interface StandInInstrument extends Instrument {
 export async function standInOn(port: LinePort, kind: InstrumentKind): Promise<StandInInstrument> {
   let hear: (said: Said) => void = () => {};
   let lost: () => void = () => {};
-  /** Probes that it has not said to be on yet: until then what comes is of the one before. */
+  /** Probes that it has not answered for yet: until then what comes is of the one before. */
   let toPutOn = 0;
   const identity = await new Promise<Identity>((resolve, reject) => {
     const timer = setTimeout(() => reject(new Error('it does not say who it is')), PATIENCE_MS);
@@ -40,9 +41,10 @@ export async function standInOn(port: LinePort, kind: InstrumentKind): Promise<S
       if (said.kind === 'identity') {
         clearTimeout(timer);
         resolve(said.identity);
-      } else if (said.kind === 'heard') {
-        if (line === PUT_ON) toPutOn = Math.max(0, toPutOn - 1);
-      } else if (toPutOn === 0 || said.kind === 'refused') hear(said);
+        return;
+      }
+      if (toPutOn > 0 && (line === PUT_ON || line === NOT_UNDERSTOOD)) toPutOn -= 1;
+      if (said.kind === 'refused' || (said.kind !== 'heard' && toPutOn === 0)) hear(said);
     });
     port.say(writeCommand('identify'));
   });

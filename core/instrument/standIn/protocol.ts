@@ -52,6 +52,8 @@ const VALUE =
 
 /** What a stand-in answers once a probe is on: what it read before was of the one before. */
 export const PUT_ON = 'ok on';
+/** What it answers to what it cannot take; a probe that it cannot take is on nothing. */
+export const NOT_UNDERSTOOD = 'not understood';
 
 /**
  * What a line from a stand-in says: who it is, a figure, too much, or nothing that can be read.

@@ -156,6 +156,16 @@ describe('trouble never becomes a reading', () => {
       for (const { value } of late) expect(value / expected).toBeCloseTo(1, 1);
     }
   });
+  test.each(['{', '{"specimen":1}'])('a probe that it cannot take, “%s”, is on nothing', (rest) => {
+    const own = standIn('scale', seeded(1), []);
+    own.hear(
+      writeCommand('put-on', JSON.stringify({ specimen, probe: { at: 'pull', end: 'A', toN: 400 } })),
+      0,
+    );
+    expect(own.hear('measure', 1).lines).toEqual([expect.stringMatching(/^reading /)]);
+    own.hear(writeCommand('put-on', rest), 2);
+    expect(own.hear('measure', 3).lines).toEqual([expect.stringMatching(/^over /)]);
+  });
   test('dropping out hangs up', () => {
     const own = standIn('scale', seeded(1), []);
     own.hear('trouble drops out', 0);

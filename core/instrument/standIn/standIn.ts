@@ -2,6 +2,7 @@ import { tell } from '../../words/message.ts';
 import { INSTRUMENTS, type InstrumentKind } from '../../model/tables/instruments.ts';
 import { type Random, scattered } from '../../lib/random.ts';
 import {
+  NOT_UNDERSTOOD,
   PUT_ON,
   type Identity,
   putOnSchema,
@@ -98,14 +99,15 @@ export function standIn(kind: InstrumentKind, random: Random, faults: readonly H
   }
 
   function putOn(rest: string, nowS: number): Answer {
+    on = null;
     let data: unknown;
     try {
       data = JSON.parse(rest);
     } catch {
-      return say('not understood');
+      return say(NOT_UNDERSTOOD);
     }
     const parsed = putOnSchema.safeParse(data);
-    if (!parsed.success) return say('not understood');
+    if (!parsed.success) return say(NOT_UNDERSTOOD);
     on = { ...parsed.data, sinceS: nowS, fromValue: kind === 'scale' ? 0 : shown };
     way = 'forward';
     return say(PUT_ON);
@@ -113,7 +115,7 @@ export function standIn(kind: InstrumentKind, random: Random, faults: readonly H
 
   function hear(line: string, nowS: number): Answer {
     const heard = readCommand(line);
-    if (!heard) return say('not understood');
+    if (!heard) return say(NOT_UNDERSTOOD);
     const { command, rest } = heard;
     switch (command) {
       case 'identify':
@@ -124,7 +126,7 @@ export function standIn(kind: InstrumentKind, random: Random, faults: readonly H
         return trouble === 'drops out' ? { lines: [], hangsUp: true } : say(reading(nowS));
       case 'stream': {
         const every = Number(rest);
-        if (!Number.isFinite(every) || every < FASTEST_MS || every > SLOWEST_MS) return say('not understood');
+        if (!Number.isFinite(every) || every < FASTEST_MS || every > SLOWEST_MS) return say(NOT_UNDERSTOOD);
         streamS = every / 1000;
         nextS = nowS;
         return say('ok streaming');
@@ -138,7 +140,7 @@ export function standIn(kind: InstrumentKind, random: Random, faults: readonly H
         return say(`ok ${way}`);
       case 'trouble': {
         const named = TROUBLES.find((own) => own === rest);
-        if (!named) return say('not understood');
+        if (!named) return say(NOT_UNDERSTOOD);
         trouble = named;
         return say('ok trouble');
       }
