@@ -140,6 +140,20 @@ export class App {
     await link.click();
   }
 
+  /** Goes to the proof of a cable, as the one who measures there. */
+  async measuring(tag: string, by: string): Promise<void> {
+    await this.cable(tag);
+    await this.stage('Prove');
+    await this.type('Who is measuring', by);
+  }
+
+  /** Strikes a reading out, of a proof that is open. */
+  async strikeOut(what: RegExp, why: string): Promise<void> {
+    await this.page.getByRole('button', { name: what }).click();
+    await this.field('Why was it wrong?').fill(why);
+    await this.page.getByRole('button', { name: 'Strike it out' }).click();
+  }
+
   get ledger(): Locator {
     return this.page.getByRole('region', { name: 'Checks' });
   }

@@ -144,12 +144,8 @@ test('simulated readings are marked and prove nothing', async ({ page }) => {
 test('a reading struck out stays in the list with its reason', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
-  await app.cable('SO-1');
-  await app.stage('Prove');
-  await app.type('Who is measuring', 'R. Alder');
-  await page.getByRole('button', { name: /strike out insulation/ }).click();
-  await app.field('Why was it wrong?').fill('leads were swapped');
-  await page.getByRole('button', { name: 'Strike it out' }).click();
+  await app.measuring('SO-1', 'R. Alder');
+  await app.strikeOut(/strike out insulation/, 'leads were swapped');
   await expect(page.getByText('struck out: leads were swapped')).toBeVisible();
   await expect(page.getByText(/^Not proved: insulation/)).toBeVisible();
 });

@@ -23,9 +23,7 @@ test(
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
-    await app.cable('IN-1');
-    await app.stage('Prove');
-    await app.type('Who is measuring', 'R. Pell');
+    await app.measuring('IN-1', 'R. Pell');
     for (const end of ['A', 'B'] as const) {
       await page.getByRole('radio', { name: `end ${end}` }).click();
       await withStandIn(page, /^Joint index/);
@@ -72,9 +70,7 @@ test(
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
-    await app.cable('TH-1');
-    await app.stage('Prove');
-    await app.type('Who is measuring', 'R. Pell');
+    await app.measuring('TH-1', 'R. Pell');
     await page.getByRole('radio', { name: 'whole cable' }).click();
     await withStandIn(page, /^Insulation/);
     await page.getByRole('button', { name: 'Apply the voltage' }).click();
@@ -125,12 +121,8 @@ test(
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
-    await app.cable('SO-1');
-    await app.stage('Prove');
-    await app.type('Who is measuring', 'R. Alder');
-    await page.getByRole('button', { name: /strike out insulation/ }).click();
-    await app.field('Why was it wrong?').fill('leads were swapped');
-    await page.getByRole('button', { name: 'Strike it out' }).click();
+    await app.measuring('SO-1', 'R. Alder');
+    await app.strikeOut(/strike out insulation/, 'leads were swapped');
     await page.getByRole('radio', { name: 'whole cable' }).click();
     await page.getByRole('button', { name: 'Waive this test, with name and reason' }).click();
     await page.getByRole('button', { name: 'Waive this test', exact: true }).click();
@@ -167,9 +159,7 @@ apart(
     });
     const app = new App(page);
     await app.openDemo();
-    await app.cable('IN-1');
-    await app.stage('Prove');
-    await app.type('Who is measuring', 'R. Pell');
+    await app.measuring('IN-1', 'R. Pell');
     await checks(page)
       .getByRole('button', { name: /^Across flats/ })
       .click();
