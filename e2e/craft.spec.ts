@@ -59,23 +59,27 @@ test('a tool too weak for its die is not proposed; one that nobody weighed is', 
   await page.getByRole('button', { name: 'Undo' }).click();
 });
 
-test('a lug made from tube is kept, put on an end, and made at the bench', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  await page.getByRole('tab', { name: 'Lug from tube' }).click();
-  await page.getByRole('button', { name: 'Save as a shop lug' }).click();
-  const kept = page.getByRole('status').filter({ hasText: 'is now among the lugs' });
-  const label = ((await kept.textContent()) ?? '').split(' is now among')[0]?.trim() ?? '';
-  expect(label).not.toBe('');
-  await app.cable('TH-4');
-  await app.stage('Ends');
-  await page.getByRole('region', { name: 'End A' }).getByRole('button', { name: 'Lug of A' }).click();
-  await page.getByRole('option', { name: label }).first().click();
-  await app.saved();
-  await app.stage('Make');
-  await expect(stepsOf(page)).toContainText(/Flatten|Anneal|Ream/i);
-});
+test(
+  'a lug made from tube is kept, put on an end, and made at the bench',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.getByRole('link', { name: 'Tool case' }).click();
+    await page.getByRole('tab', { name: 'Lug from tube' }).click();
+    await page.getByRole('button', { name: 'Save as a shop lug' }).click();
+    const kept = page.getByRole('status').filter({ hasText: 'is now among the lugs' });
+    const label = ((await kept.textContent()) ?? '').split(' is now among')[0]?.trim() ?? '';
+    expect(label).not.toBe('');
+    await app.cable('TH-4');
+    await app.stage('Ends');
+    await page.getByRole('region', { name: 'End A' }).getByRole('button', { name: 'Lug of A' }).click();
+    await page.getByRole('option', { name: label }).first().click();
+    await app.saved();
+    await app.stage('Make');
+    await expect(stepsOf(page)).toContainText(/Flatten|Anneal|Ream/i);
+  },
+);
 
 test('a branch is nipped in a step of its own, and the shelf is asked for flux, slugs and adapters', async ({
   page,

@@ -69,30 +69,38 @@ test(
   },
 );
 
-test('a new shared stud is made and named from an end that stood alone', async ({ page }) => {
-  const app = await endsOf(page, 'TH-3', 'Stud or post');
-  await app.choose('On the stud of A', /with others, a new one/);
-  await expect(app.field('Name of the stud at A')).toHaveValue('Isolator');
-  await app.cable('TH-2');
-  await page.getByRole('tab', { name: 'Stud or post' }).click();
-  await app.choose('On the stud of B', /^Isolator/);
-  await expect(panelOf(page, 'B').getByRole('img', { name: /TH-3 A/ })).toBeVisible();
-});
+test(
+  'a new shared stud is made and named from an end that stood alone',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await endsOf(page, 'TH-3', 'Stud or post');
+    await app.choose('On the stud of A', /with others, a new one/);
+    await expect(app.field('Name of the stud at A')).toHaveValue('Isolator');
+    await app.cable('TH-2');
+    await page.getByRole('tab', { name: 'Stud or post' }).click();
+    await app.choose('On the stud of B', /^Isolator/);
+    await expect(panelOf(page, 'B').getByRole('img', { name: /TH-3 A/ })).toBeVisible();
+  },
+);
 
-test('battery posts: a clamp for its pole, an adapter to a stud, the wrong pole said', async ({ page }) => {
-  const app = await endsOf(page, 'TH-3', 'Stud or post');
-  const panel = panelOf(page, 'A');
-  await panel.getByRole('radio', { name: 'a battery post' }).click();
-  await expect(row(app, /On the post/)).toContainText('passes');
-  await expect(panel).toContainText('17.5 mm at the top');
-  await panel.getByRole('radio', { name: 'negative' }).click();
-  await expect(row(app, /On the post/)).toContainText('fails');
-  await panel.getByRole('radio', { name: 'positive' }).click();
-  await app.choose('Adapter of A', /large taper to M10/);
-  await expect(row(app, /Adapter/)).toContainText('passes');
-  await page.getByRole('tab', { name: 'Lug and die' }).click();
-  await expect(panelOf(page, 'A').getByRole('button', { name: 'Lug of A' })).toContainText(/-10/);
-});
+test(
+  'battery posts: a clamp for its pole, an adapter to a stud, the wrong pole said',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await endsOf(page, 'TH-3', 'Stud or post');
+    const panel = panelOf(page, 'A');
+    await panel.getByRole('radio', { name: 'a battery post' }).click();
+    await expect(row(app, /On the post/)).toContainText('passes');
+    await expect(panel).toContainText('17.5 mm at the top');
+    await panel.getByRole('radio', { name: 'negative' }).click();
+    await expect(row(app, /On the post/)).toContainText('fails');
+    await panel.getByRole('radio', { name: 'positive' }).click();
+    await app.choose('Adapter of A', /large taper to M10/);
+    await expect(row(app, /Adapter/)).toContainText('passes');
+    await page.getByRole('tab', { name: 'Lug and die' }).click();
+    await expect(panelOf(page, 'A').getByRole('button', { name: 'Lug of A' })).toContainText(/-10/);
+  },
+);
 
 test('a screw clamp is due on its day, and a new day puts it off', async ({ page }) => {
   const app = await endsOf(page, 'WN-1', 'Crimp or solder, strands');
@@ -136,31 +144,33 @@ test('every method as a school, with what it means here; strands cut; tinned fir
   await expect(checks.getByRole('button', { name: /^(Across flats|Ears|Section)/ })).toHaveCount(0);
 });
 
-test('layers: their order, what can no longer be added, and a pole that is never ambiguous', async ({
-  page,
-}) => {
-  const app = await endsOf(page, 'TH-3', 'Sleeve, layers');
-  const panel = panelOf(page, 'A');
-  for (const layer of ['braided sleeve', 'rubber boot', 'coloured band']) {
-    await panel.getByRole('switch', { name: layer }).click();
-  }
-  await expect(panel.getByRole('listitem')).toContainText([
-    /braided/,
-    /label/,
-    /boot/,
-    /band/,
-    /heat shrink/,
-  ]);
-  await expect(panel.getByRole('listitem').filter({ hasText: 'printed label' })).toContainText(
-    'before the lug',
-  );
-  await app.choose('Band of A', 'yellow');
-  await expect(row(app, /Polarity marked/)).toContainText('watch');
-  await app.choose('Band of A', 'red');
-  await expect(row(app, /Polarity marked/)).toContainText('passes');
-  await panel.getByRole('radio', { name: /after it, over the palm/ }).click();
-  await expect(row(app, /Sleeve goes over/)).toBeVisible();
-});
+test(
+  'layers: their order, what can no longer be added, and a pole that is never ambiguous',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await endsOf(page, 'TH-3', 'Sleeve, layers');
+    const panel = panelOf(page, 'A');
+    for (const layer of ['braided sleeve', 'rubber boot', 'coloured band']) {
+      await panel.getByRole('switch', { name: layer }).click();
+    }
+    await expect(panel.getByRole('listitem')).toContainText([
+      /braided/,
+      /label/,
+      /boot/,
+      /band/,
+      /heat shrink/,
+    ]);
+    await expect(panel.getByRole('listitem').filter({ hasText: 'printed label' })).toContainText(
+      'before the lug',
+    );
+    await app.choose('Band of A', 'yellow');
+    await expect(row(app, /Polarity marked/)).toContainText('watch');
+    await app.choose('Band of A', 'red');
+    await expect(row(app, /Polarity marked/)).toContainText('passes');
+    await panel.getByRole('radio', { name: /after it, over the palm/ }).click();
+    await expect(row(app, /Sleeve goes over/)).toBeVisible();
+  },
+);
 
 test(
   'through the hole: pulled bare and finished in place, with the tools that can work there',
@@ -277,28 +287,32 @@ test(
   },
 );
 
-test('an unmarked die says what it is for; a dimension edited redraws the map', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  await page.getByRole('tab', { name: 'What is this die for' }).click();
-  await app.type('Across its flats, closed', '13.86');
-  await expect(page.getByRole('list', { name: 'What it is for' })).toContainText('70 mm² heavy');
-  await page.getByRole('tab', { name: 'Dies and tools' }).click();
-  const hydraulic = page.getByRole('region', { name: 'Hand hydraulic, hexagon set' });
-  await hydraulic.getByRole('textbox', { name: /Across flats of 70, / }).fill('13.9');
-  await page.keyboard.press('Enter');
-  await page.getByRole('tab', { name: 'Which die for this lug' }).click();
-  await page.getByRole('grid').evaluate((grid) => grid.scrollTo({ top: 700 }));
-  await page
-    .getByRole('grid')
-    .getByRole('rowheader', { name: /^70 mm² heavy/ })
-    .click();
-  await expect(page.getByRole('gridcell', { name: /^70 mm² heavy, die 70: right/ }).first()).toBeVisible();
-  await page.getByRole('tab', { name: 'Dies and tools' }).click();
-  await app.choose(/^Kind hand hydraulic/, /improvised/);
-  await expect(page.getByRole('alert')).toContainText('stores enough energy to injure');
-});
+test(
+  'an unmarked die says what it is for; a dimension edited redraws the map',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.getByRole('link', { name: 'Tool case' }).click();
+    await page.getByRole('tab', { name: 'What is this die for' }).click();
+    await app.type('Across its flats, closed', '13.86');
+    await expect(page.getByRole('list', { name: 'What it is for' })).toContainText('70 mm² heavy');
+    await page.getByRole('tab', { name: 'Dies and tools' }).click();
+    const hydraulic = page.getByRole('region', { name: 'Hand hydraulic, hexagon set' });
+    await hydraulic.getByRole('textbox', { name: /Across flats of 70, / }).fill('13.9');
+    await page.keyboard.press('Enter');
+    await page.getByRole('tab', { name: 'Which die for this lug' }).click();
+    await page.getByRole('grid').evaluate((grid) => grid.scrollTo({ top: 700 }));
+    await page
+      .getByRole('grid')
+      .getByRole('rowheader', { name: /^70 mm² heavy/ })
+      .click();
+    await expect(page.getByRole('gridcell', { name: /^70 mm² heavy, die 70: right/ }).first()).toBeVisible();
+    await page.getByRole('tab', { name: 'Dies and tools' }).click();
+    await app.choose(/^Kind hand hydraulic/, /improvised/);
+    await expect(page.getByRole('alert')).toContainText('stores enough energy to injure');
+  },
+);
 
 test(
   'a lug is measured, drilled out and refused; a tube lug is computed',

@@ -24,7 +24,7 @@ test('the cables of one circuit share one drop budget, and it shows who spends i
   await expect.poll(drop).not.toBe(before);
 });
 
-test('a cable joins a circuit by its name', async ({ page }) => {
+test('a cable joins a circuit by its name', { tag: '@page' }, async ({ page }) => {
   const app = await openCable(page, 'teasel/cable/in1/run');
   await app.choose(/^Return path(?! and)/, /^the other cables of its circuit/);
   await expect(page.getByText('with TH-1, TH-2, TH-3, TH-4')).toBeVisible();
@@ -32,7 +32,7 @@ test('a cable joins a circuit by its name', async ({ page }) => {
   await expect(page.getByText('no other cable is in it yet')).toBeVisible();
 });
 
-test('a duty from a usual one, its steps edited, drawn and judged', async ({ page }) => {
+test('a duty from a usual one, its steps edited, drawn and judged', { tag: '@page' }, async ({ page }) => {
   const app = await openCable(page, 'marrow/cable/rd1/run');
   await page.getByRole('switch', { name: 'Surge or duty cycle' }).click();
   await app.choose('Start from', /^Winch/);

@@ -4,7 +4,7 @@ import { test } from './test.ts';
 
 test(
   'the bad joint in the return is found within four probes, and its cable is made anew',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();

@@ -89,51 +89,65 @@ test('of two tabs one writes and the other follows, until it is told to work the
   await first.saved();
 });
 
-test('a backup of everything is restored exactly, into an empty browser and a used one', async ({
-  page,
-  browser,
-}) => {
+/** Puts a backup back, and waits until it is all there. */
+async function putBack(on: Page, backup: Buffer): Promise<void> {
+  await on.getByTestId('backup-file').setInputFiles({
+    name: 'backup.zip',
+    mimeType: 'application/zip',
+    buffer: backup,
+  });
+  await on.getByRole('button', { name: 'Replace everything here' }).click();
+  await expect(on.getByRole('status').filter({ hasText: 'exactly what the backup held' })).toBeVisible();
+}
+async function backedUp(page: Page): Promise<Buffer> {
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Make a backup' }).click();
+  return readFile(await (await download).path());
+}
+
+test(
+  'a backup of everything is restored exactly into a browser that was used on',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/hut/keeping');
+    expect(await app.seriousProblems('main')).toEqual([]);
+    await app.saved();
+    const before = await stored(page);
+    const backup = await backedUp(page);
+    await expect(page.getByRole('status').filter({ hasText: 'The backup is made' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Backup' })).toContainText('0 days old');
+
+    await page.getByTestId('backup-file').setInputFiles({
+      name: 'notes.zip',
+      mimeType: 'application/zip',
+      buffer: Buffer.from('no zip'),
+    });
+    await expect(page.getByRole('alert')).toContainText('This is no backup');
+
+    await app.go('/job/hut/cable/hb1/run');
+    await app.type('To, end B', 'somewhere else');
+    await app.saved();
+    const kept = await pictures(page);
+    expect(await pictures(page, 'stray')).toContain('stray');
+    await app.go('/job/hut/keeping');
+    await putBack(page, backup);
+    expect(await stored(page)).toBe(before);
+    expect(await pictures(page)).toEqual(kept);
+  },
+);
+
+test('a backup of everything is restored exactly into an empty browser', async ({ page, browser }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/hut/keeping');
-  expect(await app.seriousProblems('main')).toEqual([]);
   await app.saved();
   const before = await stored(page);
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Make a backup' }).click();
-  const backup = await readFile(await (await download).path());
-  await expect(page.getByRole('status').filter({ hasText: 'The backup is made' })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Backup' })).toContainText('0 days old');
-
-  await page.getByTestId('backup-file').setInputFiles({
-    name: 'notes.zip',
-    mimeType: 'application/zip',
-    buffer: Buffer.from('no zip'),
-  });
-  await expect(page.getByRole('alert')).toContainText('This is no backup');
-
-  const put = async (on: Page) => {
-    await on.getByTestId('backup-file').setInputFiles({
-      name: 'backup.zip',
-      mimeType: 'application/zip',
-      buffer: backup,
-    });
-    await on.getByRole('button', { name: 'Replace everything here' }).click();
-    await expect(on.getByRole('status').filter({ hasText: 'exactly what the backup held' })).toBeVisible();
-  };
-  await app.go('/job/hut/cable/hb1/run');
-  await app.type('To, end B', 'somewhere else');
-  await app.saved();
-  const kept = await pictures(page);
-  expect(await pictures(page, 'stray')).toContain('stray');
-  await app.go('/job/hut/keeping');
-  await put(page);
-  expect(await stored(page)).toBe(before);
-  expect(await pictures(page)).toEqual(kept);
-
+  const backup = await backedUp(page);
   const fresh = await (await browser.newContext()).newPage();
   await fresh.goto('/keeping');
-  await put(fresh);
+  await putBack(fresh, backup);
   expect(await stored(fresh)).toBe(before);
   await fresh.context().close();
 });

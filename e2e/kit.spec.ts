@@ -176,33 +176,37 @@ test('the shelf falls by what is made, is counted anew, and says what will run o
   await expect(solder).toContainText('on the shelf');
 });
 
-test('too little stock says exactly what to buy, and a new spool puts it right', async ({ page }) => {
-  const app = await kitOfDemo(page);
-  const shopping = page.getByRole('region', { name: 'Shopping' });
-  await expect(shopping).toContainText('Two items to buy');
-  await expect(shopping).toContainText('buy 6.77 m');
-  // Each line opens to who takes how much of it.
-  const lug = shopping.getByRole('button', { name: /^Lug 70-8 heavy/ });
-  await lug.click();
-  await expect(lug).toHaveAttribute('aria-expanded', 'true');
-  await expect(shopping).toContainText('to practise: 1');
-  await expect(shopping).toContainText('= 6');
-  await lug.click();
-  await expect(shopping).not.toContainText('to practise: 1');
-  await expect(card(page, 'TH-4')).toBeDisabled();
-  await page.getByRole('button', { name: 'Stock' }).click();
-  await app.refuses('Size of Offcut 9', '51', /not a standard size|made in/);
-  await app.refuses('Left on Offcut 9', '-3', /out of range|“-3”/);
-  await app.type('Left on Offcut 9', '7000');
-  await expect(shopping).toContainText('One item to buy');
-  await expect(page.getByText(/^Least new cable needed/)).toBeVisible();
-  await expect(card(page, 'TH-4')).toBeEnabled();
-  await app.type('Price a metre of Spool 1', '40');
-  await page.getByRole('button', { name: 'Remove Offcut 9' }).click();
-  await expect(card(page, 'TH-4')).toContainText('waits for cable');
-  await page.getByRole('button', { name: 'Add a spool or offcut' }).click();
-  await expect(page.getByRole('textbox', { name: /^Left on/ }).last()).toHaveValue(/^10\s000$/);
-});
+test(
+  'too little stock says exactly what to buy, and a new spool puts it right',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await kitOfDemo(page);
+    const shopping = page.getByRole('region', { name: 'Shopping' });
+    await expect(shopping).toContainText('Two items to buy');
+    await expect(shopping).toContainText('buy 6.77 m');
+    // Each line opens to who takes how much of it.
+    const lug = shopping.getByRole('button', { name: /^Lug 70-8 heavy/ });
+    await lug.click();
+    await expect(lug).toHaveAttribute('aria-expanded', 'true');
+    await expect(shopping).toContainText('to practise: 1');
+    await expect(shopping).toContainText('= 6');
+    await lug.click();
+    await expect(shopping).not.toContainText('to practise: 1');
+    await expect(card(page, 'TH-4')).toBeDisabled();
+    await page.getByRole('button', { name: 'Stock' }).click();
+    await app.refuses('Size of Offcut 9', '51', /not a standard size|made in/);
+    await app.refuses('Left on Offcut 9', '-3', /out of range|“-3”/);
+    await app.type('Left on Offcut 9', '7000');
+    await expect(shopping).toContainText('One item to buy');
+    await expect(page.getByText(/^Least new cable needed/)).toBeVisible();
+    await expect(card(page, 'TH-4')).toBeEnabled();
+    await app.type('Price a metre of Spool 1', '40');
+    await page.getByRole('button', { name: 'Remove Offcut 9' }).click();
+    await expect(card(page, 'TH-4')).toContainText('waits for cable');
+    await page.getByRole('button', { name: 'Add a spool or offcut' }).click();
+    await expect(page.getByRole('textbox', { name: /^Left on/ }).last()).toHaveValue(/^10\s000$/);
+  },
+);
 
 test('several jobs are cut together, each piece with its own job', async ({ page }) => {
   await kitOfDemo(page);
@@ -228,31 +232,35 @@ test('making is held against buying', async ({ page }) => {
   await app.refuses('Minutes a cable', '-5', /out of range|“-5”/);
 });
 
-test('a customer is quoted from the kit, with margin and tax, as a PDF', async ({ page }) => {
-  const app = await kitOfDemo(page);
-  const quote = page.getByRole('region', { name: 'Quotation' });
-  const total = quote.getByRole('button', { name: /^£/ });
-  await expect(total).toBeVisible();
-  const before = Number((await total.textContent())?.replace(/[^\d.]/g, ''));
-  await quote.getByRole('button', { name: /^Customer, margin and tax/ }).click();
-  await app.refuses('Margin', '-5', /out of range|“-5”/);
-  await app.type('Margin', '25');
-  await app.type('Tax', '20');
-  await app.type('Customer', 'A customer');
-  await expect(total).not.toContainText(before.toFixed(2));
-  const after = Number((await total.textContent())?.replace(/[^\d.]/g, ''));
-  expect(after / before).toBeCloseTo(1.25 * 1.2, 2);
-  await total.click();
-  await expect(quote).toContainText('of tax');
-  const pdf = page.waitForEvent('download');
-  await quote.getByRole('button', { name: 'Quotation as PDF' }).click();
-  const bytes = await readFile(await (await pdf).path());
-  expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
-  await app.saved();
-  expect(await app.exported()).toContain('"marginPercent": 25');
-});
+test(
+  'a customer is quoted from the kit, with margin and tax, as a PDF',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await kitOfDemo(page);
+    const quote = page.getByRole('region', { name: 'Quotation' });
+    const total = quote.getByRole('button', { name: /^£/ });
+    await expect(total).toBeVisible();
+    const before = Number((await total.textContent())?.replace(/[^\d.]/g, ''));
+    await quote.getByRole('button', { name: /^Customer, margin and tax/ }).click();
+    await app.refuses('Margin', '-5', /out of range|“-5”/);
+    await app.type('Margin', '25');
+    await app.type('Tax', '20');
+    await app.type('Customer', 'A customer');
+    await expect(total).not.toContainText(before.toFixed(2));
+    const after = Number((await total.textContent())?.replace(/[^\d.]/g, ''));
+    expect(after / before).toBeCloseTo(1.25 * 1.2, 2);
+    await total.click();
+    await expect(quote).toContainText('of tax');
+    const pdf = page.waitForEvent('download');
+    await quote.getByRole('button', { name: 'Quotation as PDF' }).click();
+    const bytes = await readFile(await (await pdf).path());
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    await app.saved();
+    expect(await app.exported()).toContain('"marginPercent": 25');
+  },
+);
 
-test('lists and labels are saved, and read by others', async ({ page }) => {
+test('lists and labels are saved, and read by others', { tag: '@page' }, async ({ page }) => {
   await kitOfDemo(page);
   const cutting = await textOf(await saved(page, 'CSV of the Cutting list'));
   const { data } = Papa.parse<Record<string, string>>(cutting.trim(), { header: true });

@@ -20,45 +20,47 @@ die: C / C
 proof: proved
 by: N. Sorrel 2025-10-18`;
 
-test('the log is searched, narrowed, opened, marked with a word, and goes to a calendar', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/log');
-  const main = page.getByRole('main');
-  const rows = main.getByRole('row');
-  await expect(main).toContainText('11 of 31 cables of 3 jobs');
-  expect(await app.seriousProblems('main')).toEqual([]);
-  await page.getByRole('searchbox', { name: 'Search' }).fill('hut shunt');
-  // One of them is only planned.
-  await expect(rows).toHaveCount(4);
-  await page.getByRole('searchbox', { name: 'Search' }).fill('hs1');
-  await expect(main).not.toContainText('TH-1');
-  await page.getByRole('searchbox', { name: 'Search' }).fill('');
-  await app.choose('Show', 'overdue');
-  await app.choose('Order', 'due soonest');
-  await expect(rows.nth(1)).toContainText('HB-5');
-  await expect(rows.nth(1)).toContainText('retighten, overdue');
-  const download = page.waitForEvent('download');
-  await main.getByRole('button', { name: /Add .* due dates to a calendar/ }).click();
-  const file = await readFile(await (await download).path(), 'utf8');
-  const events = new ICAL.Component(ICAL.parse(file) as [string, unknown[], unknown[]]).getAllSubcomponents(
-    'vevent',
-  );
-  const summaries = events.map((own) => new ICAL.Event(own).summary);
-  expect(summaries).toContain('Retighten HB-5');
-  expect(summaries).toContain('Replace WN-1');
+test(
+  'the log is searched, narrowed, opened, marked with a word, and goes to a calendar',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/log');
+    const main = page.getByRole('main');
+    const rows = main.getByRole('row');
+    await expect(main).toContainText('11 of 31 cables of 3 jobs');
+    expect(await app.seriousProblems('main')).toEqual([]);
+    await page.getByRole('searchbox', { name: 'Search' }).fill('hut shunt');
+    // One of them is only planned.
+    await expect(rows).toHaveCount(4);
+    await page.getByRole('searchbox', { name: 'Search' }).fill('hs1');
+    await expect(main).not.toContainText('TH-1');
+    await page.getByRole('searchbox', { name: 'Search' }).fill('');
+    await app.choose('Show', 'overdue');
+    await app.choose('Order', 'due soonest');
+    await expect(rows.nth(1)).toContainText('HB-5');
+    await expect(rows.nth(1)).toContainText('retighten, overdue');
+    const download = page.waitForEvent('download');
+    await main.getByRole('button', { name: /Add .* due dates to a calendar/ }).click();
+    const file = await readFile(await (await download).path(), 'utf8');
+    const events = new ICAL.Component(ICAL.parse(file) as [string, unknown[], unknown[]]).getAllSubcomponents(
+      'vevent',
+    );
+    const summaries = events.map((own) => new ICAL.Event(own).summary);
+    expect(summaries).toContain('Retighten HB-5');
+    expect(summaries).toContain('Replace WN-1');
 
-  await rows.filter({ hasText: 'HB-5' }).getByRole('button', { name: 'HB-5' }).click();
-  const detail = page.getByRole('region', { name: 'Cable HB-5' });
-  await expect(detail).toContainText('2025-11-24');
-  await detail.getByRole('textbox', { name: 'New keyword' }).fill('suspect');
-  await detail.getByRole('textbox', { name: 'New keyword' }).press('Enter');
-  await main.getByRole('button', { name: 'suspect', exact: true }).click();
-  await expect(rows).toHaveCount(2);
-  await app.saved();
-});
+    await rows.filter({ hasText: 'HB-5' }).getByRole('button', { name: 'HB-5' }).click();
+    const detail = page.getByRole('region', { name: 'Cable HB-5' });
+    await expect(detail).toContainText('2025-11-24');
+    await detail.getByRole('textbox', { name: 'New keyword' }).fill('suspect');
+    await detail.getByRole('textbox', { name: 'New keyword' }).press('Enter');
+    await main.getByRole('button', { name: 'suspect', exact: true }).click();
+    await expect(rows).toHaveCount(2);
+    await app.saved();
+  },
+);
 
 test(
   'what was written down wrong is put right, and the old wording stays',
@@ -306,23 +308,53 @@ test('a die whose check crimp fails closes nothing, and leads to what it made si
     .click();
   await page.locator('main').getByRole('button', { name: /^Done/ }).click();
   await expect(page.locator('main')).not.toContainText('held back');
+});
 
-  // A shop that pulls its check crimps is not content with flats.
-  await app.go('/job/teasel/practice');
-  await page
-    .getByRole('radiogroup', { name: 'Check crimps are judged' })
-    .getByRole('radio', { name: 'and pulled' })
-    .click();
-  await app.saved();
+test(
+  'a check crimp that fails holds its die back until one is good, and where it is to be pulled until one was',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/cable/th3/make');
+    await app.type('Who is working', 'R. Alder');
+    await app.go('/job/hut/case?lug=compression-metric-70-m10');
+    const trials = page.getByRole('region', { name: 'Trials', exact: true });
+    await app.type('Check crimp, across flats', '14.9');
+    await expect(trials).toContainText(/measured 14\.90\smm: this die is held back/);
+    await expect(
+      trials.getByRole('link', { name: 'Cables made with it since the last good check' }),
+    ).toBeVisible();
+    await app.type('Check crimp, across flats', '14');
+    await expect(trials).not.toContainText('held back');
+
+    // A shop that pulls its check crimps is not content with flats.
+    await app.go('/job/hut/practice');
+    await page
+      .getByRole('region', { name: 'Crimps' })
+      .getByRole('button', { name: /with “one”/ })
+      .click();
+    await expect(page.getByRole('region', { name: 'What it changes' })).toContainText(/−\d+ steps/);
+    await page
+      .getByRole('radiogroup', { name: 'Check crimps are judged' })
+      .getByRole('radio', { name: 'and pulled' })
+      .click();
+    await app.saved();
+    await app.go('/job/hut/case?lug=compression-metric-70-m10');
+    await expect(trials).toContainText('this one was not pulled');
+    await app.type('Check crimp, pulled with', '1500');
+    await app.type('Check crimp, across flats', '14');
+    await expect(trials).not.toContainText('held back');
+    await expect(trials.getByRole('button', { name: /^Check crimp, pulled/ })).toContainText('passes');
+    await expect(app.field('Check crimp, across flats')).toHaveValue('');
+  },
+);
+
+test('a tool whose own check is overdue closes nothing', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
   await app.go('/job/teasel/case?lug=compression-metric-70-m10');
-  await expect(trials).toContainText('this one was not pulled');
-  await app.type('Check crimp, pulled with', '1500');
-  await app.type('Check crimp, across flats', '14');
-  await expect(trials).not.toContainText('held back');
-  await expect(trials.getByRole('button', { name: /^Check crimp, pulled/ })).toContainText('passes');
-  await expect(app.field('Check crimp, across flats')).toHaveValue('');
-
-  // A tool whose own check is overdue closes nothing either.
+  const trials = page.getByRole('region', { name: 'Trials', exact: true });
   await page.getByRole('tab', { name: 'Dies and tools' }).click();
   const dueDays = page.getByRole('textbox', { name: 'Tool checked until' });
   await expect(dueDays.first()).toBeVisible();

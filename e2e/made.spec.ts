@@ -112,48 +112,57 @@ test('axe finds nothing serious at the bench and in a batch', async ({ page }) =
   expect(await app.seriousProblems('main'), 'batch').toEqual([]);
 });
 
-test('a practice piece on a spare lug ends in a trial, and opens the way to the crimp', async ({ page }) => {
-  const app = await atTheBench(page, 'th2', 'lay-out');
-  await app.go('/job/marrow/bench/in1?step=lay-out');
-  await sign(page);
-  await page.getByRole('button', { name: 'Practise on a spare first' }).click();
-  await expect(current(page)).toContainText('Try: Strip A');
-  await expect(page.getByRole('button', { name: 'Something went wrong' })).toBeHidden();
-  for (const step of [
-    'Strip A',
-    'Strands A',
-    'Push home A',
-    'Crimp A, 1',
-    'Crimp A, 2',
-    'File and tug-test A',
-  ]) {
-    await expect(current(page)).toContainText(`Try: ${step}`);
+test(
+  'a practice piece on a spare lug ends in a trial, and opens the way to the crimp',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await atTheBench(page, 'th2', 'lay-out');
+    await app.go('/job/marrow/bench/in1?step=lay-out');
+    await sign(page);
+    await page.getByRole('button', { name: 'Practise on a spare first' }).click();
+    await expect(current(page)).toContainText('Try: Strip A');
+    await expect(page.getByRole('button', { name: 'Something went wrong' })).toBeHidden();
+    for (const step of [
+      'Strip A',
+      'Strands A',
+      'Push home A',
+      'Crimp A, 1',
+      'Crimp A, 2',
+      'File and tug-test A',
+    ]) {
+      await expect(current(page)).toContainText(`Try: ${step}`);
+      await page.keyboard.press('Space');
+    }
+    await expect(doing(page)).toContainText('Write the trial down');
     await page.keyboard.press('Space');
-  }
-  await expect(doing(page)).toContainText('Write the trial down');
-  await page.keyboard.press('Space');
-  await expect(page.getByRole('alert')).toHaveText(
-    'Enter the across flats and the ears of the trial; with no ears, enter 0.',
-  );
-  await app.saved();
-  await page.reload();
-  await app.type('Across flats, the worst', '10.45');
-  await app.type('Ears before filing', '0,2');
-  await page.getByRole('button', { name: /^Done/ }).click();
-  await expect(current(page)).toContainText('Lay out');
-  await expect(page.getByRole('button', { name: 'Practise on a spare first' })).toBeHidden();
-  await page.keyboard.press('Escape');
-  const file = await app.exported();
-  const { shop, job } = JSON.parse(file) as {
-    shop: { trials: { acrossFlatsMm: number; earsMm: number; by: string; source: string }[] };
-    job: { cables: { id: string; readings: unknown[]; done: { step: string }[] }[] };
-  };
-  expect(shop.trials.at(-1)).toMatchObject({ acrossFlatsMm: 10.45, earsMm: 0.2, by: 'Ada', source: 'typed' });
-  const own = job.cables.find(({ id }) => id === 'in1');
-  // A practice piece is no reading of the cable.
-  expect(own?.readings).toEqual([]);
-  expect(own?.done.map(({ step }) => step)).toContain('practise-trial.A');
-});
+    await expect(page.getByRole('alert')).toHaveText(
+      'Enter the across flats and the ears of the trial; with no ears, enter 0.',
+    );
+    await app.saved();
+    await page.reload();
+    await app.type('Across flats, the worst', '10.45');
+    await app.type('Ears before filing', '0,2');
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await expect(current(page)).toContainText('Lay out');
+    await expect(page.getByRole('button', { name: 'Practise on a spare first' })).toBeHidden();
+    await page.keyboard.press('Escape');
+    const file = await app.exported();
+    const { shop, job } = JSON.parse(file) as {
+      shop: { trials: { acrossFlatsMm: number; earsMm: number; by: string; source: string }[] };
+      job: { cables: { id: string; readings: unknown[]; done: { step: string }[] }[] };
+    };
+    expect(shop.trials.at(-1)).toMatchObject({
+      acrossFlatsMm: 10.45,
+      earsMm: 0.2,
+      by: 'Ada',
+      source: 'typed',
+    });
+    const own = job.cables.find(({ id }) => id === 'in1');
+    // A practice piece is no reading of the cable.
+    expect(own?.readings).toEqual([]);
+    expect(own?.done.map(({ step }) => step)).toContain('practise-trial.A');
+  },
+);
 
 test(
   'two people change hands with two touches, and what takes its time says how long',

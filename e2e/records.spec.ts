@@ -1,8 +1,37 @@
 import { readFile } from 'node:fs/promises';
-import { expect } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import JSZip from 'jszip';
 import { App } from './app.ts';
 import { test } from './test.ts';
+
+/** What a button hands over. */
+async function handed(page: Page, name: string): Promise<{ name: string; bytes: Buffer }> {
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name, exact: true }).click();
+  const file = await download;
+  return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
+}
+
+test(
+  'the records of a few cables go out as PDF, as JSON and as one zip',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/hut/cable/hb1/prove');
+    await page.getByRole('link', { name: 'Test record' }).click();
+    await expect(page.getByRole('heading', { name: 'Test record HB-1' })).toBeVisible();
+    const pdf = await handed(page, 'PDF');
+    expect(pdf.name).toBe('HB-1-record.pdf');
+    expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    expect(JSON.parse((await handed(page, 'JSON')).bytes.toString())).toMatchObject({ tag: 'HB-1' });
+    await page.getByRole('link', { name: 'Every cable of the job' }).click();
+    await expect(page.getByRole('heading', { name: /^Test record/, level: 2 })).toHaveCount(7);
+    const zip = await JSZip.loadAsync((await handed(page, 'All of it as one zip')).bytes);
+    expect(Object.keys(zip.files).filter((name) => name.endsWith('.pdf'))).toHaveLength(7);
+    expect(await zip.file('drawings/HB-1.svg')?.async('string')).toContain('finished');
+  },
+);
 
 test('a test record is printed, kept as PDF and JSON, and the whole job as a zip', async ({ page }) => {
   const app = new App(page);
@@ -12,25 +41,19 @@ test('a test record is printed, kept as PDF and JSON, and the whole job as a zip
   await page.getByRole('link', { name: 'Test record' }).click();
   await expect(page.getByRole('heading', { name: 'Test record IN-1' })).toBeVisible();
   await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
-  const bytesOf = async (name: string) => {
-    const download = page.waitForEvent('download');
-    await page.getByRole('button', { name, exact: true }).click();
-    const file = await download;
-    return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
-  };
   // One sheet is like another: axe looks at this one.
   expect(await app.seriousProblems('main')).toEqual([]);
-  const pdf = await bytesOf('PDF');
+  const pdf = await handed(page, 'PDF');
   expect(pdf.name).toBe('IN-1-record.pdf');
   expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-');
   // Its drawing is in it: a page of words alone is far smaller.
   expect(pdf.bytes.length).toBeGreaterThan(40_000);
-  const json = JSON.parse((await bytesOf('JSON')).bytes.toString()) as { tag: string; state: string };
+  const json = JSON.parse((await handed(page, 'JSON')).bytes.toString()) as { tag: string; state: string };
   expect(json).toMatchObject({ tag: 'IN-1', state: 'fails' });
 
   await page.getByRole('link', { name: 'Every cable of the job' }).click();
   await expect(page.getByRole('heading', { name: /^Test record/, level: 2 })).toHaveCount(15);
-  const zip = await JSZip.loadAsync((await bytesOf('All of it as one zip')).bytes);
+  const zip = await JSZip.loadAsync((await handed(page, 'All of it as one zip')).bytes);
   expect(Object.keys(zip.files).filter((name) => name.endsWith('.pdf'))).toHaveLength(15);
   expect(await zip.file('drawings/IN-1.svg')?.async('string')).toContain('finished');
   // Each record fits its page, black on white.

@@ -1,9 +1,29 @@
 import { readFileSync } from 'node:fs';
-import { expect } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { App } from './app.ts';
 import { apart, test } from './test.ts';
 
 const DIR = 'demo/sections/';
+
+/** Opens a picture in the section lab, and what is said of its air. */
+async function opened(page: Page, picture: string): Promise<Locator> {
+  await page.getByTestId('section-file').setInputFiles(`${DIR}${picture}`);
+  return page.getByRole('region', { name: 'What it says' }).getByRole('status').first();
+}
+
+test('a corner of the outline is dragged, and what is in it is measured again', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.go('/job/teasel/section');
+  const share = await opened(page, 'section-10.jpg');
+  await expect(share).toContainText(/^1[45]\.\d/);
+  const found = await share.textContent();
+  await page.getByRole('button', { name: /^Corner 1/ }).hover();
+  await page.mouse.down();
+  await page.mouse.move(700, 250, { steps: 4 });
+  await page.mouse.up();
+  await expect(share).not.toHaveText(found ?? '');
+});
 
 test('a picture of a sawn crimp is measured, corrected by hand, and kept as a trial', async ({ page }) => {
   const app = new App(page);
@@ -12,8 +32,7 @@ test('a picture of a sawn crimp is measured, corrected by hand, and kept as a tr
   await page.getByRole('combobox').fill('section lab');
   await page.keyboard.press('Enter');
   await expect(page.getByText('never in the hand')).toBeVisible();
-  await page.getByTestId('section-file').setInputFiles(`${DIR}section-10.jpg`);
-  const share = page.getByRole('region', { name: 'What it says' }).getByRole('status').first();
+  const share = await opened(page, 'section-10.jpg');
   await expect(share).toContainText(/^1[45]\.\d/);
 
   // A corner moved by keys changes what is measured, and finding it again brings it back.
@@ -24,12 +43,6 @@ test('a picture of a sawn crimp is measured, corrected by hand, and kept as a tr
   await expect(share).not.toHaveText(found ?? '');
   await page.getByRole('button', { name: 'Find the outline again' }).click();
   await expect(share).toHaveText(found ?? '');
-  await corner.hover();
-  await page.mouse.down();
-  await page.mouse.move(700, 250, { steps: 4 });
-  await page.mouse.up();
-  await expect(share).not.toHaveText(found ?? '');
-  await page.getByRole('button', { name: 'Find the outline again' }).click();
 
   await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
   await expect(page.getByRole('alert')).toContainText('Enter who is measuring first.');
@@ -70,42 +83,46 @@ test('what is no section, and what is no picture, is refused in a sentence', asy
   await expect(page.getByRole('group', { name: 'Outline of the crimp' })).toBeVisible();
 });
 
-test('two pictures side by side, and one kept with the end that it was made like', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/section?cable=in1&end=B');
-  const file = page.getByTestId('section-file');
-  await file.setInputFiles(`${DIR}section-09.jpg`);
-  const first = page.getByRole('region', { name: 'First picture' });
-  const says = page.getByRole('region', { name: 'What it says' });
-  await expect(says.getByRole('status').first()).toContainText(/^1[12]\.\d/);
-  await page.getByRole('button', { name: 'Compare with another' }).click();
-  await file.setInputFiles(`${DIR}section-04.jpg`);
-  await expect(page.getByRole('region', { name: 'Second picture' })).toContainText(/3\.\d % air/);
-  await expect(first).toContainText(/1[12]\.\d % air/);
-  await expect(says).toContainText('Strands still round');
-  expect(await app.seriousProblems('main')).toEqual([]);
-  await first.getByRole('button', { name: 'section-09.jpg' }).click();
-  await app.type('Sawn by', 'R. Pell');
-  await page.getByRole('button', { name: 'Save with IN-1, end B' }).click();
-  await expect(page.getByText('Saved with IN-1, end B, and its picture with it.')).toBeVisible();
-  await app.cable('IN-1');
-  await app.stage('Prove');
-  await expect(app.ledger.getByRole('button', { name: /^Section, packing/ })).toContainText('fails');
-  const { job, photos } = JSON.parse(await app.exported()) as {
-    job: {
-      cables: { id: string; readings: { check: string; source: string }[]; photos: { id: string }[] }[];
+test(
+  'two pictures side by side, and one kept with the end that it was made like',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/section?cable=in1&end=B');
+    const file = page.getByTestId('section-file');
+    await file.setInputFiles(`${DIR}section-09.jpg`);
+    const first = page.getByRole('region', { name: 'First picture' });
+    const says = page.getByRole('region', { name: 'What it says' });
+    await expect(says.getByRole('status').first()).toContainText(/^1[12]\.\d/);
+    await page.getByRole('button', { name: 'Compare with another' }).click();
+    await file.setInputFiles(`${DIR}section-04.jpg`);
+    await expect(page.getByRole('region', { name: 'Second picture' })).toContainText(/3\.\d % air/);
+    await expect(first).toContainText(/1[12]\.\d % air/);
+    await expect(says).toContainText('Strands still round');
+    expect(await app.seriousProblems('main')).toEqual([]);
+    await first.getByRole('button', { name: 'section-09.jpg' }).click();
+    await app.type('Sawn by', 'R. Pell');
+    await page.getByRole('button', { name: 'Save with IN-1, end B' }).click();
+    await expect(page.getByText('Saved with IN-1, end B, and its picture with it.')).toBeVisible();
+    await app.cable('IN-1');
+    await app.stage('Prove');
+    await expect(app.ledger.getByRole('button', { name: /^Section, packing/ })).toContainText('fails');
+    const { job, photos } = JSON.parse(await app.exported()) as {
+      job: {
+        cables: { id: string; readings: { check: string; source: string }[]; photos: { id: string }[] }[];
+      };
+      photos: Record<string, string>;
     };
-    photos: Record<string, string>;
-  };
-  const own = job.cables.find(({ id }) => id === 'in1');
-  expect(own?.readings.at(-1)).toMatchObject({ check: 'section', end: 'B', source: 'instrument' });
-  expect(photos[own?.photos.at(-1)?.id ?? '']?.length).toBeGreaterThan(10_000);
-});
+    const own = job.cables.find(({ id }) => id === 'in1');
+    expect(own?.readings.at(-1)).toMatchObject({ check: 'section', end: 'B', source: 'instrument' });
+    expect(photos[own?.photos.at(-1)?.id ?? '']?.length).toBeGreaterThan(10_000);
+  },
+);
 
 test(
   'a drawn section is judged by eye, measured, and stays simulated',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
@@ -119,6 +136,12 @@ test(
     await expect(share).toBeVisible();
     expect(Math.abs(Number((await share.textContent())?.match(/[\d.]+/)?.[0]) - drawn)).toBeLessThan(0.8);
     await expect(page.getByText('SIMULATED', { exact: true })).toBeVisible();
+    // A corner goes where it is moved.
+    const corner = page.getByRole('button', { name: /^Corner 1/ });
+    const high = await corner.locator('circle').first().getAttribute('cy');
+    await corner.focus();
+    await page.keyboard.press('Shift+ArrowDown');
+    await expect(corner.locator('circle').first()).not.toHaveAttribute('cy', high ?? '');
     await app.type('Sawn by', 'R. Pell');
     await app.type('Across flats of the crimp', '10.5');
     await app.type('Ears before filing', '0');

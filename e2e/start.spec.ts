@@ -41,26 +41,28 @@ test('from a first visit to a size with its reasons in one line, and to the benc
   await expect(page.getByRole('heading', { name: 'Jobs', exact: true })).toBeVisible();
 });
 
-test('what else people come with is a press away, and the jobs stand beside it with what waits', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('link', { name: 'Gruff Anchor' }).click();
-  const jobs = page.getByRole('region', { name: 'Jobs' });
-  await expect(jobs.getByRole('link', { name: /^Teasel.*15 cables, 4 half made.*fail/ })).toBeVisible();
-  await page.getByRole('button', { name: /^Plan an installation/ }).click();
-  await expect(page.getByRole('region', { name: 'Begin from' })).toBeVisible();
-  await page.goBack();
-  await page.getByRole('button', { name: /^Volts are lost somewhere/ }).click();
-  await expect(page).toHaveURL(/\/hunt$/);
-  await page.goBack();
-  await page.getByRole('button', { name: /^Which die for this lug/ }).click();
-  await expect(page).toHaveURL(/\/case$/);
-  await page.goBack();
-  await page.getByRole('button', { name: /^Train your eye/ }).click();
-  await expect(page).toHaveURL(/\/training/);
-});
+test(
+  'what else people come with is a press away, and the jobs stand beside it with what waits',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.getByRole('link', { name: 'Gruff Anchor' }).click();
+    const jobs = page.getByRole('region', { name: 'Jobs' });
+    await expect(jobs.getByRole('link', { name: /^Teasel.*15 cables, 4 half made.*fail/ })).toBeVisible();
+    await page.getByRole('button', { name: /^Plan an installation/ }).click();
+    await expect(page.getByRole('region', { name: 'Begin from' })).toBeVisible();
+    await page.goBack();
+    await page.getByRole('button', { name: /^Volts are lost somewhere/ }).click();
+    await expect(page).toHaveURL(/\/hunt$/);
+    await page.goBack();
+    await page.getByRole('button', { name: /^Which die for this lug/ }).click();
+    await expect(page).toHaveURL(/\/case$/);
+    await page.goBack();
+    await page.getByRole('button', { name: /^Train your eye/ }).click();
+    await expect(page).toHaveURL(/\/training/);
+  },
+);
 
 test('the card of a cable has all of it on one sheet, and goes out as text', async ({ page, context }) => {
   const app = new App(page);

@@ -182,7 +182,7 @@ test('a hunt begins along the way that the system traces to a load', { tag: '@pa
   await expect(page.getByText('Isolator', { exact: true }).first()).toBeVisible();
 });
 
-test('the diagram and its tables go out as PDF, SVG and CSV', async ({ page }) => {
+test('the diagram and its tables go out as PDF, SVG and CSV', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/teasel/system');

@@ -1,10 +1,15 @@
 // What is worked out beside the page is worked out in it: what is asked and what is answered are copies all the same.
 const exposed = (globalThis.exposedByWorkers ??= new Map());
-const copied = (own) => (typeof own === 'function' ? own : structuredClone(own));
+/** What was handed over instead of copied. */
+const moved = (globalThis.handedToWorkers ??= new WeakSet());
+const copied = (own) => (typeof own === 'function' || moved.has(own) ? own : structuredClone(own));
 
 export const expose = (work) => void exposed.set(new URL(import.meta.url).searchParams.get('for'), work);
 export const proxy = (own) => own;
-export const transfer = (own) => own;
+export const transfer = (own) => {
+  moved.add(own);
+  return own;
+};
 export const releaseProxy = Symbol('released');
 
 export const wrap = (worker) =>

@@ -43,7 +43,9 @@ const IS: Readonly<Record<string, (at: Locator, ...given: never[]) => boolean>> 
 };
 
 const sees = (at: Locator) =>
-  textsOf(at)
+  at
+    .found()
+    .map((own) => (own as Field).value ?? tidy(own.textContent))
     .map((text) => `“${text.slice(0, 300)}”`)
     .join(' | ') || 'nothing';
 

@@ -59,6 +59,18 @@ globalThis.ResizeObserver = class {
     this.tell = null;
   }
 };
+// What is longer than the window says so itself: a list of which only a part is drawn.
+Object.defineProperty(HTMLElement.prototype, 'scrollHeight', {
+  get() {
+    const most = Math.max(0, ...[...this.children].map(({ style }) => Number.parseFloat(style?.height) || 0));
+    return Math.max(HEIGHT, most);
+  },
+  configurable: true,
+});
+Element.prototype.scrollTo = function ({ top = this.scrollTop, left = this.scrollLeft }) {
+  Object.assign(this, { scrollTop: top, scrollLeft: left });
+  this.dispatchEvent(new Event('scroll'));
+};
 // Addresses are those of files.
 globalThis.fetch = async (address) => new Response(await readFile(address));
 

@@ -89,7 +89,8 @@ export function press(combination: string): void {
   else if (goesOn && isField(at)) {
     if (key === 'Enter' && at instanceof HTMLInputElement) {
       tellChanged(at);
-      at.form?.requestSubmit();
+      // In a browser what follows from the one is done before the other.
+      queueMicrotask(() => at.form?.requestSubmit());
     } else if (key.length === 1 && !held['ctrlKey'] && !held['metaKey']) {
       at.value += key;
       at.dispatchEvent(new Event('input', { bubbles: true }));

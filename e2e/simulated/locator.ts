@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { basename } from 'node:path';
 import { aMoment, click, fill, focusOn, press, until } from './hands.ts';
 import { goThrough, isShown } from './shown.ts';
 
@@ -267,11 +269,15 @@ export class Locator {
         own.dispatchEvent(new MouseEvent(kind, { bubbles: true }));
     });
   }
-  async setInputFiles(files: Given | readonly Given[]): Promise<void> {
+  async setInputFiles(files: Given | string | readonly (Given | string)[]): Promise<void> {
     const own = (await this.one()) as HTMLInputElement;
     const given = [files]
       .flat()
-      .map(({ name, mimeType, buffer }) => new File([buffer], name, { type: mimeType }));
+      .map((file) =>
+        typeof file === 'string'
+          ? new File([readFileSync(file)], basename(file))
+          : new File([file.buffer], file.name, { type: file.mimeType }),
+      );
     Object.defineProperty(own, 'files', { value: given, configurable: true });
     own.dispatchEvent(new Event('change', { bubbles: true }));
     await aMoment();

@@ -11,6 +11,7 @@ import { useBench } from '../../web/stores/bench.ts';
 import { useKeeping } from '../../web/stores/keeping.ts';
 import { aMoment, press, until } from './hands.ts';
 import { showAs } from './shown.ts';
+import './pictures.ts';
 import './sockets.ts';
 import { readKept } from './store.ts';
 import { Locator, type Wanted, type Words } from './locator.ts';

@@ -3,8 +3,7 @@ import plainUrl from '@fontsource/barlow-condensed/files/barlow-condensed-latin-
 import type { PaperFonts } from './listPdf.ts';
 import { unwrapped } from './woff.ts';
 
-/** The faces of the page, for paper: they ship with the application. */
-export async function paperFonts(): Promise<PaperFonts> {
+async function read(): Promise<PaperFonts> {
   const [plain, strong] = await Promise.all(
     [plainUrl, strongUrl].map(async (url) =>
       unwrapped(new Uint8Array(await (await fetch(url)).arrayBuffer())),
@@ -12,4 +11,14 @@ export async function paperFonts(): Promise<PaperFonts> {
   );
   if (!plain || !strong) throw new Error('the fonts are missing');
   return { plain, strong };
+}
+
+let faces: Promise<PaperFonts> | undefined;
+/** The faces of the page, for paper: they ship with the application. What could not be read is tried again. */
+export function paperFonts(): Promise<PaperFonts> {
+  faces ??= read().catch((error: unknown) => {
+    faces = undefined;
+    throw error;
+  });
+  return faces;
 }

@@ -1,4 +1,4 @@
-import fontkit from '@pdf-lib/fontkit';
+import { layoutOnce } from './layoutOnce.ts';
 import { breakTextIntoLines, PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
 import { type Paper, PAPER_MM } from '../../core/paper/label.ts';
 import type { ListDoc } from '../../core/paper/listDoc.ts';
@@ -42,7 +42,7 @@ export interface PaperDocument {
 
 export async function paperDocument(fonts: PaperFonts): Promise<PaperDocument> {
   const pdf = await PDFDocument.create();
-  pdf.registerFontkit(fontkit);
+  pdf.registerFontkit(layoutOnce);
   return {
     pdf,
     plain: await pdf.embedFont(fonts.plain, { subset: true }),

@@ -1,8 +1,8 @@
-import localforage from 'localforage';
 import type { StoredKind } from '../../core/model/stored.ts';
+import { stores } from './stores.ts';
 
 /** Entries that could not be read, as they were: nothing else is ever written there. */
-const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'aside' });
+const store = stores.aside;
 
 /** Something kept that cannot be read here. */
 export interface Aside {

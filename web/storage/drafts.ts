@@ -1,7 +1,7 @@
-import localforage from 'localforage';
+import { stores } from './stores.ts';
 
 /** What was typed into a field and not left yet: it is no part of the work, and not lost with the page either. */
-const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'drafts' });
+const store = stores.drafts;
 
 const LONGEST = 10_000;
 const WRITE_AFTER_MS = 200;

@@ -1,4 +1,3 @@
-import localforage from 'localforage';
 import { nanoid } from 'nanoid';
 import * as z from 'zod/mini';
 import type { Hunt } from '../../core/model/hunt.ts';
@@ -8,6 +7,7 @@ import type { Shop } from '../../core/model/shop.ts';
 import { readStored, type Stored, type StoredKind } from '../../core/model/stored.ts';
 import { type Aside, asideEntries, dropAside, putAside } from './aside.ts';
 import { type Prefs, readPrefs } from './prefs.ts';
+import { stores } from './stores.ts';
 
 /** Everything this browser keeps: one entry a job and a hunt, one for the shop, the bin, and how a person likes to see things. */
 export interface Library extends Kept {
@@ -26,7 +26,7 @@ export interface Kept {
   readonly shop: Shop | null;
 }
 
-const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'library' });
+const store = stores.library;
 const JOB = 'job:';
 const HUNT = 'hunt:';
 const ORDER = 'order';

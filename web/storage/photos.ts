@@ -1,5 +1,4 @@
 import { releaseProxy, wrap } from 'comlink';
-import localforage from 'localforage';
 import { nanoid } from 'nanoid';
 import type { Cable } from '../../core/model/cable.ts';
 import type { Job } from '../../core/model/job.ts';
@@ -8,9 +7,10 @@ import { toBase64 } from './base64.ts';
 import type { PhotoWorker, ScaledPhoto } from '../workers/photo.worker.ts';
 import type { Step } from '../ui/useMaking.ts';
 import { say } from '../../core/words/say.ts';
+import { stores } from './stores.ts';
 
 /** Pictures are kept apart from the jobs that name them: an edit then writes words, not pictures. */
-const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'photos' });
+const store = stores.photos;
 
 const LONGEST_PX = 1600;
 /** Larger than any camera's picture. */

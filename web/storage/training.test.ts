@@ -4,6 +4,7 @@ import type { KeptRound } from './training.ts';
 /** The browser's store, in memory. */
 const entries = new Map<string, unknown>();
 const store = {
+  ready: async () => {},
   keys: async () => [...entries.keys()],
   getItem: async (key: string) => entries.get(key) ?? null,
   setItem: async (key: string, value: unknown) => void entries.set(key, structuredClone(value)),

@@ -1,10 +1,10 @@
-import localforage from 'localforage';
 import * as z from 'zod/mini';
 import { FAULT_NAMES } from '../../core/training/faults.ts';
 import { LEVELS } from '../../core/training/exercise.ts';
 import { ROUND_LENGTH } from '../../core/training/round.ts';
+import { stores } from './stores.ts';
 
-const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'training' });
+const store = stores.training;
 
 /** The rounds one can ask for by number. */
 export const MOST_ROUND = 99_999;

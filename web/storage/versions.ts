@@ -1,9 +1,9 @@
-import localforage from 'localforage';
 import type { Job } from '../../core/model/job.ts';
 import { readStored } from '../../core/model/stored.ts';
 import { LEAST_APART, thinned } from './thinning.ts';
+import { stores } from './stores.ts';
 
-const store = localforage.createInstance({ name: 'gruff-anchor', storeName: 'versions' });
+const store = stores.versions;
 
 /** A job as it was at a moment. */
 export interface Version {
