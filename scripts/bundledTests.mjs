@@ -2,7 +2,7 @@
 // file each. A loader that reads the same thousand modules one by one, anew for each thread, costs a tenth of all tests.
 import { readdirSync, readFileSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { join, resolve } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { specsWith } from './specs.mjs';
 
@@ -71,6 +71,15 @@ const simulated = {
     onResolve({ filter: /^happy-dom$/ }, () => ({
       path: fileURLToPath(import.meta.resolve('happy-dom')),
     }));
+    // A part of a page is made without the thirteen maps that hardly ever hold anything.
+    onLoad(
+      { filter: /happy-dom\/lib\/(event\/EventTarget|nodes\/(node\/Node|element\/Element))\.js$/ },
+      ({ path }) => ({
+        contents: `import { LightMap } from ${JSON.stringify(resolve(SIMULATED, 'light.mjs'))};
+${readFileSync(path, 'utf8').replaceAll('new Map()', 'new LightMap()')}`,
+        resolveDir: dirname(path),
+      }),
+    );
     onResolve({ filter: /^pages$/, namespace: '' }, () => ({ path: 'pages', namespace: 'pages' }));
     onLoad({ filter: /./, namespace: 'pages' }, () => ({
       contents: specsWith('@page')
