@@ -113,36 +113,40 @@ test('a screw clamp is due on its day, and a new day puts it off', async ({ page
   await expect(row(app, /Temporary/)).toContainText('watch');
 });
 
-test('every method as a school, with what it means here; strands cut; tinned first', async ({ page }) => {
-  const app = await endsOf(page, 'TH-3', 'Crimp or solder, strands');
-  const panel = panelOf(page, 'B');
-  const method = (name: RegExp) => panel.getByRole('radio', { name });
-  await expect(method(/^slug then crimp/)).toContainText('creeps');
-  await expect(method(/^solder /)).toContainText('105 °C');
-  await method(/^crimp then solder/).click();
-  await expect(row(app, /Flex at the step/)).toContainText('not proved');
-  await app.type('First support from lug B', '80');
-  await expect(row(app, /Flex at the step/)).not.toContainText('not proved');
-  await panel.getByRole('switch', { name: 'moves there, B' }).click();
-  await expect(row(app, /Flex at the step/)).toContainText('fails');
-  await app.type('Strands cut at B', '9');
-  await expect(row(app, /Strands cut/)).toContainText('fails');
-  await expect(row(app, /Amps with what is left/)).toBeVisible();
-  await app.type('Strands counted at B', '5');
-  await expect(page.getByRole('alert')).toContainText('out of range');
-  await app.type('Strands counted at B', '360');
-  await panel.getByRole('switch', { name: 'strands of B were tinned first' }).click();
-  await expect(row(app, /Strands tinned first/)).toContainText('fails');
-  await method(/^solder /).click();
-  await expect(row(app, /Strands tinned first/)).not.toContainText('fails');
-  await app.stage('Make');
-  await expect(page.getByRole('list', { name: 'Steps' })).toContainText('Solder B');
-  await app.stage('Prove');
-  await page.getByRole('radio', { name: 'end B' }).click();
-  const checks = page.getByRole('navigation', { name: 'Checks' });
-  await expect(checks.getByRole('button', { name: /^Pull/ })).toBeVisible();
-  await expect(checks.getByRole('button', { name: /^(Across flats|Ears|Section)/ })).toHaveCount(0);
-});
+test(
+  'every method as a school, with what it means here; strands cut; tinned first',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await endsOf(page, 'TH-3', 'Crimp or solder, strands');
+    const panel = panelOf(page, 'B');
+    const method = (name: RegExp) => panel.getByRole('radio', { name });
+    await expect(method(/^slug then crimp/)).toContainText('creeps');
+    await expect(method(/^solder /)).toContainText('105 °C');
+    await method(/^crimp then solder/).click();
+    await expect(row(app, /Flex at the step/)).toContainText('not proved');
+    await app.type('First support from lug B', '80');
+    await expect(row(app, /Flex at the step/)).not.toContainText('not proved');
+    await panel.getByRole('switch', { name: 'moves there, B' }).click();
+    await expect(row(app, /Flex at the step/)).toContainText('fails');
+    await app.type('Strands cut at B', '9');
+    await expect(row(app, /Strands cut/)).toContainText('fails');
+    await expect(row(app, /Amps with what is left/)).toBeVisible();
+    await app.type('Strands counted at B', '5');
+    await expect(page.getByRole('alert')).toContainText('out of range');
+    await app.type('Strands counted at B', '360');
+    await panel.getByRole('switch', { name: 'strands of B were tinned first' }).click();
+    await expect(row(app, /Strands tinned first/)).toContainText('fails');
+    await method(/^solder /).click();
+    await expect(row(app, /Strands tinned first/)).not.toContainText('fails');
+    await app.stage('Make');
+    await expect(page.getByRole('list', { name: 'Steps' })).toContainText('Solder B');
+    await app.stage('Prove');
+    await page.getByRole('radio', { name: 'end B' }).click();
+    const checks = page.getByRole('navigation', { name: 'Checks' });
+    await expect(checks.getByRole('button', { name: /^Pull/ })).toBeVisible();
+    await expect(checks.getByRole('button', { name: /^(Across flats|Ears|Section)/ })).toHaveCount(0);
+  },
+);
 
 test(
   'layers: their order, what can no longer be added, and a pole that is never ambiguous',
@@ -190,22 +194,24 @@ test(
   },
 );
 
-test('a branch is sealed by a moulded part in place of a nipped sleeve, and an end that waits gets a cap', async ({
-  page,
-}) => {
-  const app = await endsOf(page, 'TH-4', 'Route, joins');
-  await page.getByRole('button', { name: 'Sealed branch' }).click();
-  await app.type('Conductor of the branch, mm²', '25');
-  await expect(page.getByText('Sleeve of the join')).toBeVisible();
-  await app.choose('Branch sealed by', 'a moulded part, two legs');
-  await expect(page.getByText('Sleeve of the join')).toBeHidden();
-  await expect(row(app, /Branch .*moulded part/)).not.toContainText('fails');
-  await expect(row(app, /gap between the cables/)).toContainText('not proved');
-  await page.getByRole('tab', { name: 'Sleeve' }).first().click();
-  await page.getByRole('switch', { name: 'End cap: it waits unconnected' }).first().click();
-  await expect(row(app, /End cap/)).toBeVisible();
-  await app.saved();
-});
+test(
+  'a branch is sealed by a moulded part in place of a nipped sleeve, and an end that waits gets a cap',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await endsOf(page, 'TH-4', 'Route, joins');
+    await page.getByRole('button', { name: 'Sealed branch' }).click();
+    await app.type('Conductor of the branch, mm²', '25');
+    await expect(page.getByText('Sleeve of the join')).toBeVisible();
+    await app.choose('Branch sealed by', 'a moulded part, two legs');
+    await expect(page.getByText('Sleeve of the join')).toBeHidden();
+    await expect(row(app, /Branch .*moulded part/)).not.toContainText('fails');
+    await expect(row(app, /gap between the cables/)).toContainText('not proved');
+    await page.getByRole('tab', { name: 'Sleeve' }).first().click();
+    await page.getByRole('switch', { name: 'End cap: it waits unconnected' }).first().click();
+    await expect(row(app, /End cap/)).toBeVisible();
+    await app.saved();
+  },
+);
 
 test('a join has a die, a sleeve and a proof of its own', { tag: '@page' }, async ({ page }) => {
   const app = await endsOf(page, 'TH-3', 'Route, joins');

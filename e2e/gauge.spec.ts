@@ -84,26 +84,28 @@ test('a fuse: breaking, clearing, guarding, carrying, where it stands, and who a
   await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
 });
 
-test('a source at each end is two, strings are asked for their fuse, and a cold start is reckoned', async ({
-  page,
-}) => {
-  const app = await openCable(page, 'marrow/cable/ch1/run');
-  const row = (name: RegExp) => app.ledger.getByRole('button', { name });
-  await app.choose('Source at end A', /^not given/);
-  await app.type('Fuse of each string, end B', '');
-  await app.type('Charged to at most', '14.2');
-  await app.stage('Gauge');
-  await expect(row(/A fuse to each string, end B/)).toContainText('not proved');
-  await expect(row(/Short-circuit withstand/)).toContainText(/A\W*not proved\W*B[\d.]+/);
-  await row(/Voltage rating/).click();
-  await expect(app.ledger).toContainText('charging brings 14.2');
-  await app.go('/job/marrow/cable/st1/run');
-  await app.type('Coldest it must start in', '-25');
-  await app.stage('Gauge');
-  await expect(row(/Cranking, cold/)).toContainText('fails');
-  await row(/Volts at the starter, cold/).click();
-  await expect(app.ledger).toContainText('handbook');
-});
+test(
+  'a source at each end is two, strings are asked for their fuse, and a cold start is reckoned',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await openCable(page, 'marrow/cable/ch1/run');
+    const row = (name: RegExp) => app.ledger.getByRole('button', { name });
+    await app.choose('Source at end A', /^not given/);
+    await app.type('Fuse of each string, end B', '');
+    await app.type('Charged to at most', '14.2');
+    await app.stage('Gauge');
+    await expect(row(/A fuse to each string, end B/)).toContainText('not proved');
+    await expect(row(/Short-circuit withstand/)).toContainText(/A\W*not proved\W*B[\d.]+/);
+    await row(/Voltage rating/).click();
+    await expect(app.ledger).toContainText('charging brings 14.2');
+    await app.go('/job/marrow/cable/st1/run');
+    await app.type('Coldest it must start in', '-25');
+    await app.stage('Gauge');
+    await expect(row(/Cranking, cold/)).toContainText('fails');
+    await row(/Volts at the starter, cold/).click();
+    await expect(app.ledger).toContainText('handbook');
+  },
+);
 
 test('where no size does, what would is said; a chassis is measured or taken as customary', async ({
   page,
@@ -122,7 +124,7 @@ test('where no size does, what would is said; a chassis is measured or taken as 
   await expect(app.ledger).toContainText('customary 2 mΩ of a sound one');
 });
 
-test('a short-only fuse stands by a name and a reason', async ({ page }) => {
+test('a short-only fuse stands by a name and a reason', { tag: '@page' }, async ({ page }) => {
   const app = await openCable(page, 'marrow/cable/wn1/gauge');
   const guards = app.ledger.getByRole('button', { name: /Fuse rating against cable/ });
   await expect(guards).toContainText('watch');
@@ -138,7 +140,7 @@ test('without a fuse a starter cable says what a short would do', async ({ page 
   await expect(app.ledger).toContainText(/nothing opens, and the conductor is at 220.°C in [\d.]+\ss/);
 });
 
-test('a kind that does not suit its place says why', async ({ page }) => {
+test('a kind that does not suit its place says why', { tag: '@page' }, async ({ page }) => {
   const app = await openCable(page, 'teasel/cable/th3/run');
   await page.getByRole('switch', { name: 'Oil or fuel' }).click();
   await page.getByRole('switch', { name: 'Flexing in use' }).click();
@@ -164,20 +166,24 @@ test('two side by side, one size up, and a load that no cable can serve', async 
   await expect(app.ledger).toContainText('No current delivers this power through this cable.');
 });
 
-test('bad entries of the source and fuse keep what was typed and say why', async ({ page }) => {
-  const app = await openCable(page, 'marrow/cable/wn1/run');
-  const entries: [label: string, typed: string, sentence: RegExp][] = [
-    ['Curve of fuse 1', '1.5', /is not a multiple and its seconds/],
-    ['Curve of fuse 1', '3 4, 2 9', /multiples must rise and the times must fall/],
-    ['Curve of fuse 1', '0.5 4', /out of range/],
-    ['Fuse 1 rating', '0', /out of range/],
-    ['Cranking amps', '5', /out of range: 50 to/],
-    ['Step 1', '-4', /out of range/],
-    ['Step 1 lasts', 'a while', /A number is missing/],
-    ['Chassis and straps', '2 MΩ', /use mΩ/],
-  ];
-  for (const entry of entries) await app.refuses(...entry);
-});
+test(
+  'bad entries of the source and fuse keep what was typed and say why',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await openCable(page, 'marrow/cable/wn1/run');
+    const entries: [label: string, typed: string, sentence: RegExp][] = [
+      ['Curve of fuse 1', '1.5', /is not a multiple and its seconds/],
+      ['Curve of fuse 1', '3 4, 2 9', /multiples must rise and the times must fall/],
+      ['Curve of fuse 1', '0.5 4', /out of range/],
+      ['Fuse 1 rating', '0', /out of range/],
+      ['Cranking amps', '5', /out of range: 50 to/],
+      ['Step 1', '-4', /out of range/],
+      ['Step 1 lasts', 'a while', /A number is missing/],
+      ['Chassis and straps', '2 MΩ', /use mΩ/],
+    ];
+    for (const entry of entries) await app.refuses(...entry);
+  },
+);
 
 test('house practice decides which schools bind and how much is kept back', async ({ page }) => {
   const app = await openCable(page, 'marrow/cable/in1/gauge');

@@ -33,7 +33,7 @@ test('a cable is made from the first step to the last by keyboard alone, reloade
   await expect(page).toHaveURL(/en2\/prove$/);
 });
 
-test('a batch goes from cable to cable, one thing after the other', async ({ page }) => {
+test('a batch goes from cable to cable, one thing after the other', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/teasel/batch');

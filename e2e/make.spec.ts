@@ -242,12 +242,16 @@ test('the bench, the batch and the traveller are found by typing what is wanted'
   }
 });
 
-test('two cables are in progress: one is turned to while the other waits', async ({ page }) => {
-  await atTheBench(page, 'en1', 'crimp-2.A');
-  await expect(page.getByRole('button', { name: /TH-1.*3 of 19/ })).toBeVisible();
-  await page.keyboard.press('o');
-  await expect(page.getByRole('heading', { name: 'TH-1 at the bench' })).toBeAttached();
-  await expect(current(page)).toContainText('Strip A');
-  await page.keyboard.press('o');
-  await expect(page.getByRole('heading', { name: 'EN-1 at the bench' })).toBeAttached();
-});
+test(
+  'two cables are in progress: one is turned to while the other waits',
+  { tag: '@page' },
+  async ({ page }) => {
+    await atTheBench(page, 'en1', 'crimp-2.A');
+    await expect(page.getByRole('button', { name: /TH-1.*3 of 19/ })).toBeVisible();
+    await page.keyboard.press('o');
+    await expect(page.getByRole('heading', { name: 'TH-1 at the bench' })).toBeAttached();
+    await expect(current(page)).toContainText('Strip A');
+    await page.keyboard.press('o');
+    await expect(page.getByRole('heading', { name: 'EN-1 at the bench' })).toBeAttached();
+  },
+);

@@ -63,23 +63,27 @@ test('a test record is printed, kept as PDF and JSON, and the whole job as a zip
   expect(sheets.toString('latin1').match(/\/Type\s*\/Page\b/g)?.length).toBe(15);
 });
 
-test('trends show the die whose crimps creep up, and open to how the limits came about', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.keyboard.press('Control+k');
-  await page.getByRole('combobox').fill('trends');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText(/in a row up: check the press and its dies\.$/).first()).toBeVisible();
-  await expect(page.getByRole('img', { name: /^Across flats of 24 crimps/ })).toBeVisible();
-  await expect(page.getByText('limits = mean ± 2.66')).toBeVisible();
-  await app.choose(/^Made or measured by/, 'R. Pell');
-  await expect(page.getByRole('img', { name: /^Across flats of 1[0-9] crimps/ })).toBeVisible();
-  await page.getByRole('radio', { name: 'Joint index' }).click();
-  await expect(page.getByText(/Nothing of this is measured yet/)).toBeVisible();
-  await page.getByRole('radio', { name: 'Air in sections' }).click();
-  await expect(page.getByText(/that it takes to say how a die usually works/)).toBeVisible();
-  expect(await app.seriousProblems('main')).toEqual([]);
-});
+test(
+  'trends show the die whose crimps creep up, and open to how the limits came about',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox').fill('trends');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/in a row up: check the press and its dies\.$/).first()).toBeVisible();
+    await expect(page.getByRole('img', { name: /^Across flats of 24 crimps/ })).toBeVisible();
+    await expect(page.getByText('limits = mean ± 2.66')).toBeVisible();
+    await app.choose(/^Made or measured by/, 'R. Pell');
+    await expect(page.getByRole('img', { name: /^Across flats of 1[0-9] crimps/ })).toBeVisible();
+    await page.getByRole('radio', { name: 'Joint index' }).click();
+    await expect(page.getByText(/Nothing of this is measured yet/)).toBeVisible();
+    await page.getByRole('radio', { name: 'Air in sections' }).click();
+    await expect(page.getByText(/that it takes to say how a die usually works/)).toBeVisible();
+    expect(await app.seriousProblems('main')).toEqual([]);
+  },
+);
 
 test(
   'an instrument of the shop: its line is tried on what it really sent',

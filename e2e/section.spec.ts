@@ -164,12 +164,14 @@ apart(
           const image = new Image();
           image.src = picture;
           await image.decode();
-          setInterval(() => {
+          const stream = canvas.captureStream(5);
+          const drawing = setInterval(() => {
             const context = canvas.getContext('2d');
             if (context) context.filter = state.blurPx > 0 ? `blur(${state.blurPx}px)` : 'none';
             context?.drawImage(image, 0, 0);
-          }, 50);
-          return canvas.captureStream(20);
+            if (!stream.active) clearInterval(drawing);
+          }, 200);
+          return stream;
         };
       },
       `data:image/jpeg;base64,${readFileSync(`${DIR}section-06.jpg`).toString('base64')}`,

@@ -10,48 +10,50 @@ const onDiagram = (app: App, tag: string) => app.page.getByRole('link', { name: 
 const onSheet = (app: App, says: RegExp) =>
   app.page.getByRole('group', { name: 'Diagram of the system' }).getByRole('button', { name: says });
 
-test('the installation on one sheet: states switch in place, a finding points, a cable leads to its bench', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'System' }).click();
-  await expect(page.getByRole('heading', { name: 'System' })).toBeVisible();
-  const diagram = page.getByRole('group', { name: 'Diagram of the system' });
-  await expect(diagram).toBeVisible();
-  await expect(app.ledger.getByRole('heading')).toContainText('PN-1 under Fuse F1');
+test(
+  'the installation on one sheet: states switch in place, a finding points, a cable leads to its bench',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.getByRole('navigation', { name: 'Pages' }).getByRole('link', { name: 'System' }).click();
+    await expect(page.getByRole('heading', { name: 'System' })).toBeVisible();
+    const diagram = page.getByRole('group', { name: 'Diagram of the system' });
+    await expect(diagram).toBeVisible();
+    await expect(app.ledger.getByRole('heading')).toContainText('PN-1 under Fuse F1');
 
-  await page.getByRole('radio', { name: /^Thruster 3 min in 15/ }).click();
-  await expect(onDiagram(app, 'TH-1')).toHaveAttribute('aria-label', /248\.0 A/);
-  await expect(onSheet(app, /^Thruster, 23\.2\d V, 240\.0 A/)).toBeVisible();
-  await page.getByRole('radio', { name: /^Under way/ }).click();
-  await expect(onSheet(app, /^Thruster, off/)).toBeVisible();
-  await expect(onSheet(app, /^Solar controller, gives 40\.0 A/)).toBeVisible();
+    await page.getByRole('radio', { name: /^Thruster 3 min in 15/ }).click();
+    await expect(onDiagram(app, 'TH-1')).toHaveAttribute('aria-label', /248\.0 A/);
+    await expect(onSheet(app, /^Thruster, 23\.2\d V, 240\.0 A/)).toBeVisible();
+    await page.getByRole('radio', { name: /^Under way/ }).click();
+    await expect(onSheet(app, /^Thruster, off/)).toBeVisible();
+    await expect(onSheet(app, /^Solar controller, gives 40\.0 A/)).toBeVisible();
 
-  // A finding opens to its numbers, and what it speaks of is marked.
-  await app.ledger.getByRole('button', { name: /^Thruster, voltage drop/ }).click();
-  await expect(app.ledger).toContainText('TH-3: ');
-  await expect(app.ledger).toContainText('Kirchhoff');
-  await expect(diagram.locator('path.halo').first()).toBeAttached();
-  expect(await app.seriousProblems('main')).toEqual([]);
+    // A finding opens to its numbers, and what it speaks of is marked.
+    await app.ledger.getByRole('button', { name: /^Thruster, voltage drop/ }).click();
+    await expect(app.ledger).toContainText('TH-3: ');
+    await expect(app.ledger).toContainText('Kirchhoff');
+    await expect(diagram.locator('path.halo').first()).toBeAttached();
+    expect(await app.seriousProblems('main')).toEqual([]);
 
-  // What each load gets, a row a load and a column a state.
-  const table = page.getByRole('table', { name: 'What each load gets' });
-  await expect(table.getByRole('row', { name: /^Thruster/ })).toContainText(/23\.2\d V.*5\.1.*close/);
+    // What each load gets, a row a load and a column a state.
+    const table = page.getByRole('table', { name: 'What each load gets' });
+    await expect(table.getByRole('row', { name: /^Thruster/ })).toContainText(/23\.2\d V.*5\.1.*close/);
 
-  await onDiagram(app, 'PN-1').press('Enter');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('PN-1');
-  await app.stage('Run');
-  const from = page.getByRole('region', { name: 'From the system' });
-  await expect(from.getByRole('row', { name: /^Fuse/ })).toContainText('Fuse F1, 250 A');
-  await expect(app.field('Continuous')).toBeHidden();
-  await from.getByRole('button', { name: 'Current: type it here' }).click();
-  await expect(app.field('Continuous')).toBeVisible();
-  await from.getByRole('button', { name: 'Take all from the system' }).click();
-  await expect(app.field('Continuous')).toBeHidden();
-  await from.getByRole('link', { name: 'Open the system' }).click();
-  await expect(diagram).toBeVisible();
-});
+    await onDiagram(app, 'PN-1').press('Enter');
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('PN-1');
+    await app.stage('Run');
+    const from = page.getByRole('region', { name: 'From the system' });
+    await expect(from.getByRole('row', { name: /^Fuse/ })).toContainText('Fuse F1, 250 A');
+    await expect(app.field('Continuous')).toBeHidden();
+    await from.getByRole('button', { name: 'Current: type it here' }).click();
+    await expect(app.field('Continuous')).toBeVisible();
+    await from.getByRole('button', { name: 'Take all from the system' }).click();
+    await expect(app.field('Continuous')).toBeHidden();
+    await from.getByRole('link', { name: 'Open the system' }).click();
+    await expect(diagram).toBeVisible();
+  },
+);
 
 test(
   'a chain typed in one line is shown, completed, refused with a reason, taken, and undone',

@@ -169,26 +169,28 @@ apart(
   },
 );
 
-test('deleting the last job leaves the tool case as it is, and the demo does not come back by itself', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openEmptyJob();
-  // The three of the demo, and the empty one.
-  for (let left = 4; left > 0; left -= 1) {
-    await page.getByRole('button', { name: 'Jobs and files' }).click();
-    await page.getByRole('menuitem', { name: 'Delete this job' }).click();
-    await expect(page.getByRole('menuitem')).toHaveCount(0);
-    await page.waitForTimeout(300);
-  }
-  await expect(page.getByRole('heading', { name: 'Jobs', exact: true })).toBeVisible();
-  await app.saved();
-  const { shop } = await allStored(page);
-  await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'Jobs', exact: true })).toBeVisible();
-  expect((await allStored(page))['shop']).toEqual(shop);
-  expect(await app.seriousProblems('main')).toEqual([]);
-});
+test(
+  'deleting the last job leaves the tool case as it is, and the demo does not come back by itself',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openEmptyJob();
+    // The three of the demo, and the empty one.
+    for (let left = 4; left > 0; left -= 1) {
+      await page.getByRole('button', { name: 'Jobs and files' }).click();
+      await page.getByRole('menuitem', { name: 'Delete this job' }).click();
+      await expect(page.getByRole('menuitem')).toHaveCount(0);
+      await page.waitForTimeout(300);
+    }
+    await expect(page.getByRole('heading', { name: 'Jobs', exact: true })).toBeVisible();
+    await app.saved();
+    const { shop } = await allStored(page);
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'Jobs', exact: true })).toBeVisible();
+    expect((await allStored(page))['shop']).toEqual(shop);
+    expect(await app.seriousProblems('main')).toEqual([]);
+  },
+);
 
 apart('what is typed and not left yet is there after the page was killed', async ({ page, context }) => {
   const app = new App(page);
