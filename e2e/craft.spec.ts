@@ -165,34 +165,31 @@ test('a braided strap is for ground: on a positive it fails, on a negative nothi
   await expect(app.ledger.getByRole('button', { name: /Insulation, whole/ })).not.toContainText('not proved');
 });
 
-test(
-  'a lug that comes loaded with solder takes so much less, and flux is looked for once it is soldered',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = await withDemo(page, (file) => {
-      const cable = cableOf(file, 'TH-4');
-      const lugId = file.shop.lugs.find(({ label }) => label === '70-10 heavy')?.id ?? '';
-      for (const end of ['A', 'B'] as const)
-        cable.ends[end] = { ...cable.ends[end], method: 'solder', lugId };
-    });
-    await page.getByRole('link', { name: 'Tool case' }).click();
-    await page.getByRole('tab', { name: 'Lugs' }).click();
-    await page.getByRole('textbox', { name: 'Find a lug' }).fill('70-10 heavy');
-    await page.getByRole('button', { name: '70-10 heavy' }).first().click();
-    await app.type('Solder in its barrel', '40');
-    await app.saved();
-    await app.cable('TH-4');
-    await app.stage('Ends');
-    await page.getByRole('tab', { name: 'Crimp or solder, strands' }).click();
-    await expect(page.getByRole('region', { name: 'End A' })).toContainText(
-      /70-10 heavy brings 40.0\s?g of its own/,
-    );
-    await app.stage('Prove');
-    await page.getByRole('radio', { name: 'end A' }).click();
-    await page.getByRole('navigation', { name: 'Checks' }).getByRole('button', { name: /^Look/ }).click();
-    await expect(page.getByText('flux cleaned off').first()).toBeVisible();
-  },
-);
+test('a lug that comes loaded with solder takes so much less, and flux is looked for once it is soldered', async ({
+  page,
+}) => {
+  const app = await withDemo(page, (file) => {
+    const cable = cableOf(file, 'TH-4');
+    const lugId = file.shop.lugs.find(({ label }) => label === '70-10 heavy')?.id ?? '';
+    for (const end of ['A', 'B'] as const) cable.ends[end] = { ...cable.ends[end], method: 'solder', lugId };
+  });
+  await page.getByRole('link', { name: 'Tool case' }).click();
+  await page.getByRole('tab', { name: 'Lugs' }).click();
+  await page.getByRole('textbox', { name: 'Find a lug' }).fill('70-10 heavy');
+  await page.getByRole('button', { name: '70-10 heavy' }).first().click();
+  await app.type('Solder in its barrel', '40');
+  await app.saved();
+  await app.cable('TH-4');
+  await app.stage('Ends');
+  await page.getByRole('tab', { name: 'Crimp or solder, strands' }).click();
+  await expect(page.getByRole('region', { name: 'End A' })).toContainText(
+    /70-10 heavy brings 40.0\s?g of its own/,
+  );
+  await app.stage('Prove');
+  await page.getByRole('radio', { name: 'end A' }).click();
+  await page.getByRole('navigation', { name: 'Checks' }).getByRole('button', { name: /^Look/ }).click();
+  await expect(page.getByText('flux cleaned off').first()).toBeVisible();
+});
 
 test(
   'a screw terminal is put on by hand alone, and has a day to be gone by; a fitting stands beside a clamp',

@@ -84,28 +84,26 @@ test('a fuse: breaking, clearing, guarding, carrying, where it stands, and who a
   await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
 });
 
-test(
-  'a source at each end is two, strings are asked for their fuse, and a cold start is reckoned',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = await openCable(page, 'marrow/cable/ch1/run');
-    const row = (name: RegExp) => app.ledger.getByRole('button', { name });
-    await app.choose('Source at end A', /^not given/);
-    await app.type('Fuse of each string, end B', '');
-    await app.type('Charged to at most', '14.2');
-    await app.stage('Gauge');
-    await expect(row(/A fuse to each string, end B/)).toContainText('not proved');
-    await expect(row(/Short-circuit withstand/)).toContainText(/A\W*not proved\W*B[\d.]+/);
-    await row(/Voltage rating/).click();
-    await expect(app.ledger).toContainText('charging brings 14.2');
-    await app.go('/job/marrow/cable/st1/run');
-    await app.type('Coldest it must start in', '-25');
-    await app.stage('Gauge');
-    await expect(row(/Cranking, cold/)).toContainText('fails');
-    await row(/Volts at the starter, cold/).click();
-    await expect(app.ledger).toContainText('handbook');
-  },
-);
+test('a source at each end is two, strings are asked for their fuse, and a cold start is reckoned', async ({
+  page,
+}) => {
+  const app = await openCable(page, 'marrow/cable/ch1/run');
+  const row = (name: RegExp) => app.ledger.getByRole('button', { name });
+  await app.choose('Source at end A', /^not given/);
+  await app.type('Fuse of each string, end B', '');
+  await app.type('Charged to at most', '14.2');
+  await app.stage('Gauge');
+  await expect(row(/A fuse to each string, end B/)).toContainText('not proved');
+  await expect(row(/Short-circuit withstand/)).toContainText(/A\W*not proved\W*B[\d.]+/);
+  await row(/Voltage rating/).click();
+  await expect(app.ledger).toContainText('charging brings 14.2');
+  await app.go('/job/marrow/cable/st1/run');
+  await app.type('Coldest it must start in', '-25');
+  await app.stage('Gauge');
+  await expect(row(/Cranking, cold/)).toContainText('fails');
+  await row(/Volts at the starter, cold/).click();
+  await expect(app.ledger).toContainText('handbook');
+});
 
 test('where no size does, what would is said; a chassis is measured or taken as customary', async ({
   page,

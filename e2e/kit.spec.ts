@@ -33,7 +33,7 @@ const cards = (page: Page) => page.getByRole('region', { name: 'Cutting list' })
 const card = (page: Page, tag: string) =>
   cards(page).getByRole('button', { name: new RegExp(`^\\W*${tag} `) });
 
-test('a way is drawn as it is typed, and what lies along it governs', { tag: '@page' }, async ({ page }) => {
+test('a way is drawn as it is typed, and what lies along it governs', async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.cable('TH-4');
@@ -142,45 +142,39 @@ test(
   },
 );
 
-test(
-  'the shelf falls by what is made, is counted anew, and says what will run out',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = await kitOfDemo(page);
-    await app.go('/job/teasel/cable/th2/make');
-    await page.getByRole('button', { name: /Cut$/ }).last().click();
-    const from = page.getByRole('button', { name: /^Cut from/ });
-    await expect(from).toContainText('Offcut 11');
-    await from.click();
-    await page.getByRole('option', { name: /^Spool 1,/ }).click();
-    await app.type('Who is working', 'Ada');
-    await page.getByRole('button', { name: /^Done/ }).click();
-    await page.getByRole('button', { name: 'Override with a reason' }).click();
-    await app.type('Why it may be overridden', 'measured twice');
-    await page.getByRole('button', { name: /^Done/ }).click();
-    await expect(page.getByRole('heading', { name: /^Slide every layer/ })).toBeVisible();
-    await app.saved();
-    await app.go('/job/teasel/kit');
-    await page.getByRole('button', { name: 'Stock' }).click();
-    // Not the offcut that the plan would take, but the spool that was chosen: 7100 less 10 squared off, 411 and a kerf.
-    await expect(app.field('Left on Offcut 11')).toHaveValue(/^860$/);
-    await expect(app.field('Left on Spool 1')).toHaveValue(/^6\s67\d$/);
+test('the shelf falls by what is made, is counted anew, and says what will run out', async ({ page }) => {
+  const app = await kitOfDemo(page);
+  await app.go('/job/teasel/cable/th2/make');
+  await page.getByRole('button', { name: /Cut$/ }).last().click();
+  const from = page.getByRole('button', { name: /^Cut from/ });
+  await expect(from).toContainText('Offcut 11');
+  await from.click();
+  await page.getByRole('option', { name: /^Spool 1,/ }).click();
+  await app.type('Who is working', 'Ada');
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await page.getByRole('button', { name: 'Override with a reason' }).click();
+  await app.type('Why it may be overridden', 'measured twice');
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await expect(page.getByRole('heading', { name: /^Slide every layer/ })).toBeVisible();
+  await app.saved();
+  await app.go('/job/teasel/kit');
+  await page.getByRole('button', { name: 'Stock' }).click();
+  // Not the offcut that the plan would take, but the spool that was chosen: 7100 less 10 squared off, 411 and a kerf.
+  await expect(app.field('Left on Offcut 11')).toHaveValue(/^860$/);
+  await expect(app.field('Left on Spool 1')).toHaveValue(/^6\s67\d$/);
 
-    await app.refuses('Count of Printed label', '-2', /out of range|“-2”/);
-    await app.type('Count of Printed label', '21');
-    await expect(page.getByText(/was 60, counted .*Ada/)).toBeVisible();
-    const shopping = page.getByRole('region', { name: 'Shopping' });
-    await expect(shopping.getByRole('listitem').filter({ hasText: 'Printed label' })).toContainText(
-      /buy \d+/,
-    );
-    await app.type('Keep at least of Solder wire 2 mm, rosin flux', '400');
-    const solder = shopping.getByRole('listitem').filter({ hasText: 'Solder wire' });
-    await expect(solder).toContainText('400');
-    await expect(solder).toContainText(/buy 2\d\d/);
-    await solder.getByRole('button').click();
-    await expect(solder).toContainText('on the shelf');
-  },
-);
+  await app.refuses('Count of Printed label', '-2', /out of range|“-2”/);
+  await app.type('Count of Printed label', '21');
+  await expect(page.getByText(/was 60, counted .*Ada/)).toBeVisible();
+  const shopping = page.getByRole('region', { name: 'Shopping' });
+  await expect(shopping.getByRole('listitem').filter({ hasText: 'Printed label' })).toContainText(/buy \d+/);
+  await app.type('Keep at least of Solder wire 2 mm, rosin flux', '400');
+  const solder = shopping.getByRole('listitem').filter({ hasText: 'Solder wire' });
+  await expect(solder).toContainText('400');
+  await expect(solder).toContainText(/buy 2\d\d/);
+  await solder.getByRole('button').click();
+  await expect(solder).toContainText('on the shelf');
+});
 
 test(
   'too little stock says exactly what to buy, and a new spool puts it right',

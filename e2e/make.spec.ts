@@ -173,37 +173,33 @@ function picture(): Buffer {
   return PNG.sync.write(png);
 }
 
-test(
-  'a photograph is made small, stays with its step, and goes along in the file',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = await atTheBench(page, 'en1', 'crimp-2.A');
-    const field = page.getByLabel('Photograph', { exact: true });
-    await field.setInputFiles({
-      name: 'no.png',
-      mimeType: 'image/png',
-      buffer: Buffer.from('<svg onload=alert(1)>'),
-    });
-    await expect(page.getByRole('alert')).toContainText('is no picture that can be read here');
-    await field.setInputFiles({ name: 'crimp.png', mimeType: 'image/png', buffer: picture() });
-    await expect(page.getByText('1 kept')).toBeVisible();
-    await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
-    await app.saved();
-    await page.reload();
-    await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
-    await page.getByRole('link', { name: /All steps/ }).click();
-    const file = await app.exported();
-    const { job, photos } = JSON.parse(file) as {
-      job: { id: string; cables: { id: string; photos: { id: string; widthPx: number; step: string }[] }[] };
-      photos: Record<string, string>;
-    };
-    const [photo] = job.cables.find(({ id }) => id === 'en1')?.photos ?? [];
-    expect(photo).toMatchObject({ widthPx: 1600, heightPx: 800, step: 'crimp-2.A' });
-    expect(Buffer.from(photos[photo?.id ?? ''] ?? '', 'base64').subarray(0, 3)).toEqual(
-      Buffer.from([0xff, 0xd8, 0xff]),
-    );
-  },
-);
+test('a photograph is made small, stays with its step, and goes along in the file', async ({ page }) => {
+  const app = await atTheBench(page, 'en1', 'crimp-2.A');
+  const field = page.getByLabel('Photograph', { exact: true });
+  await field.setInputFiles({
+    name: 'no.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from('<svg onload=alert(1)>'),
+  });
+  await expect(page.getByRole('alert')).toContainText('is no picture that can be read here');
+  await field.setInputFiles({ name: 'crimp.png', mimeType: 'image/png', buffer: picture() });
+  await expect(page.getByText('1 kept')).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
+  await app.saved();
+  await page.reload();
+  await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
+  await page.getByRole('link', { name: /All steps/ }).click();
+  const file = await app.exported();
+  const { job, photos } = JSON.parse(file) as {
+    job: { id: string; cables: { id: string; photos: { id: string; widthPx: number; step: string }[] }[] };
+    photos: Record<string, string>;
+  };
+  const [photo] = job.cables.find(({ id }) => id === 'en1')?.photos ?? [];
+  expect(photo).toMatchObject({ widthPx: 1600, heightPx: 800, step: 'crimp-2.A' });
+  expect(Buffer.from(photos[photo?.id ?? ''] ?? '', 'base64').subarray(0, 3)).toEqual(
+    Buffer.from([0xff, 0xd8, 0xff]),
+  );
+});
 
 test('a photograph comes along in a file to a browser that has never seen it', async ({ page }) => {
   const app = await atTheBench(page, 'en1', 'crimp-2.A');
