@@ -268,7 +268,8 @@ const LONG_AGO = '2026-11-25T01:00:00.000Z';
 interface Known {
   readonly id: number;
   readonly work: CableWork;
-  readonly mishaps: readonly (readonly [what: string, step: Step, out: WayOut])[];
+  /** Asked of states in which something more may go wrong, which are few. */
+  readonly mishaps: () => readonly (readonly [what: string, step: Step, out: WayOut])[];
 }
 const isLost = (what: string) => /split or burnt|never put on/.test(what);
 const sameAs = (what: string, step: Step, { way, reopens, over }: WayOut) =>
@@ -299,7 +300,13 @@ function sameKnown(cable: Cable): Known {
   const before = known.get(key);
   if (before) return before;
   const work = workOf(cable, choice);
-  const mishaps = work.steps.flatMap((step) =>
+  let mishaps: ReturnType<Known['mishaps']> | undefined;
+  const own = { id: known.size, work, mishaps: () => (mishaps ??= mishapsIn(cable, work)) };
+  known.set(key, own);
+  return own;
+}
+function mishapsIn(cable: Cable, work: CableWork): ReturnType<Known['mishaps']> {
+  const all = work.steps.flatMap((step) =>
     faultsAt(step).flatMap((what) =>
       waysOut(what, step, cable, work, shop)
         .filter(({ possible }) => possible)
@@ -307,10 +314,7 @@ function sameKnown(cable: Cable): Known {
     ),
   );
   // What is undone in the same way is the same.
-  const sames = new Map(mishaps.map((own) => [sameAs(...own), own]));
-  const own = { id: known.size, work, mishaps: [...sames.values()] };
-  known.set(key, own);
-  return own;
+  return [...new Map(all.map((own) => [sameAs(...own), own])).values()];
 }
 
 const isHot = ({ at }: { readonly at: string }) => at !== LONG_AGO;
@@ -360,7 +364,7 @@ function search(cable: Cable, mostMishaps: number): { seen: number; wrong: strin
       push({ cable: { ...now, done }, bench: hands.done(step, bench), mishaps });
     }
     if (mishaps < mostMishaps) {
-      for (const [what, step, out] of canGoWrong) {
+      for (const [what, step, out] of canGoWrong()) {
         const next = afterMishap(now, what, step, out, { id: 'm', at: NOW.toISOString(), by: 'Ada' });
         if (out.way === 'scrap' && next.run.loopMm !== cable.run.loopMm)
           wrong.add(`${next.run.loopMm} mm of loop`);
