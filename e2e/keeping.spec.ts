@@ -177,6 +177,28 @@ test('what is deleted lies in the bin, and an earlier version can be had back', 
   await app.saved();
 });
 
+apart('a store that another tab holds is waited for, and that is said', async ({ page, context }) => {
+  // A tab that does not answer, from before anything was kept here.
+  const other = await context.newPage();
+  await other.goto('/anchor.svg');
+  await other.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const opening = indexedDB.open('gruff-anchor');
+        opening.onerror = () => reject(new Error('no store'));
+        opening.onsuccess = () => {
+          Object.assign(window, { held: opening.result });
+          resolve();
+        };
+      }),
+  );
+  await page.goto('/');
+  await expect(page.getByText('Close other tabs of Gruff Anchor, or wait: nothing is lost.')).toBeVisible();
+  await other.evaluate(() => (window as unknown as { held: IDBDatabase }).held.close());
+  await expect(page.getByRole('textbox', { name: 'The cable in one line' })).toBeVisible();
+  await expect(page.getByText('Close other tabs of Gruff Anchor')).toBeHidden();
+});
+
 apart('a store that is full says so, and a backup can still be made', async ({ page }) => {
   // This browser does not hold IndexedDB to the quota its protocol sets: so the store itself refuses, as a full one does.
   await page.addInitScript(() => {

@@ -11,7 +11,10 @@ import { useUpdates } from './stores/updates.ts';
 import { faults, report } from './trouble/faults.ts';
 import { opened } from './trouble/lastPlace.ts';
 import { keepFocus } from './ui/keepFocus.ts';
+import { say } from '../core/words/say.ts';
 
+/** Longer than a store takes to open on a slow telephone. */
+const PATIENCE_MS = 4000;
 const app = createApp(App);
 // What no part caught is noted and said; it never takes the page away.
 app.config.errorHandler = (error, _, info) => void report(error, info);
@@ -22,7 +25,16 @@ addEventListener(
 );
 app.use(createPinia());
 const bench = useBench();
+// A store that another tab holds cannot be opened, and nothing can be shown without it: but that.
+const waits = setTimeout(() => {
+  const told = document.createElement('p');
+  told.setAttribute('role', 'status');
+  told.className = 'm-6 max-w-[60ch] text-[17px] font-bold';
+  told.textContent = say`What this browser keeps cannot be opened yet. Close other tabs of Gruff Anchor, or wait: nothing is lost.`;
+  document.querySelector('#app')?.replaceChildren(told);
+}, PATIENCE_MS);
 await Promise.all([useKeeping().open(loadLibrary), loadDrafts()]);
+clearTimeout(waits);
 // What was entered is no draft any more once it is kept as work.
 watch(
   () => bench.saveState,

@@ -8,3 +8,7 @@ declare module '*?url' {
   const address: string;
   export default address;
 }
+
+declare module '*/light.mjs' {
+  export const LightMap: new () => Map<string, number>;
+}

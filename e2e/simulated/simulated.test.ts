@@ -1,7 +1,10 @@
 import { afterAll, beforeAll, beforeEach, describe, expect as plainly, test } from '@jest/globals';
+import fc from 'fast-check';
 import { expect } from './expect.ts';
 import { patience } from './hands.ts';
+import { LightMap } from './light.mjs';
 import { Locator } from './locator.ts';
+import './pictures.ts';
 import { isShown, showAs } from './shown.ts';
 
 const page = new Locator(() => [document as unknown as Element], '');
@@ -92,5 +95,60 @@ describe('on a simulated page', () => {
     await page.getByLabel('Sealed').click();
     plainly(heard).toEqual(['input', 'change', 'pressed', 'pressed']);
     await expected(page.getByRole('checkbox')).toBeChecked();
+  });
+
+  test('what Enter changes is told, and what follows from that is done, before the form is sent', async () => {
+    document.body.innerHTML = '<form><label for="flats">Flats</label><input id="flats" /></form>';
+    const heard: string[] = [];
+    const field = page.getByLabel('Flats');
+    await field.fill('14');
+    field.found()[0]?.addEventListener('change', () => {
+      heard.push('changed');
+      void Promise.resolve().then(() => heard.push('followed'));
+    });
+    document.querySelector('form')?.addEventListener('submit', (event) => {
+      event.preventDefault();
+      heard.push('sent');
+    });
+    await field.press('Enter');
+    plainly(heard).toEqual(['changed', 'followed', 'sent']);
+  });
+
+  test('a picture comes out of a file at the size that is asked, and what is none is refused', async () => {
+    const half = new OffscreenCanvas(4, 2);
+    half.getContext('2d')?.putImageData(new ImageData(new Uint8ClampedArray(32).fill(200), 4, 2), 0, 0);
+    const bitmap = await createImageBitmap(await half.convertToBlob({ type: 'image/png' }));
+    plainly([bitmap.width, bitmap.height]).toEqual([4, 2]);
+    const small = new OffscreenCanvas(2, 1);
+    const context = small.getContext('2d');
+    context?.drawImage(bitmap, 0, 0, 2, 1);
+    plainly([...(context?.getImageData(0, 0, 2, 1).data ?? [])]).toEqual(
+      Array.from({ length: 8 }, () => 200),
+    );
+    await plainly(createImageBitmap(new Blob(['no picture']))).rejects.toThrow('no picture');
+  });
+
+  test('a light map is a map', () => {
+    const step = fc.tuple(fc.constantFrom('set', 'delete', 'clear'), fc.constantFrom('a', 'b', 'c'));
+    fc.assert(
+      fc.property(fc.array(step, { maxLength: 8 }), (steps) => {
+        const [light, plain] = [new LightMap(), new Map<string, number>()];
+        for (const [i, [what, key]] of steps.entries())
+          for (const own of [light, plain])
+            if (what === 'set') own.set(key, i);
+            else if (what === 'delete') own.delete(key);
+            else own.clear();
+        const seen = (own: typeof plain) => [
+          [...own],
+          [...own.keys()],
+          [...own.values()],
+          [...own.entries()],
+          own.size,
+          own.get('a'),
+          own.has('a'),
+        ];
+        plainly(seen(light)).toEqual(seen(plain));
+      }),
+    );
   });
 });

@@ -4,8 +4,8 @@ type Fontkit = typeof fontkit;
 type Font = ReturnType<Fontkit['create']>;
 type Laid = ReturnType<Font['layout']>;
 
-/** As many texts as a large job has on its pages; then it begins afresh. */
-const MOST_TEXTS = 20_000;
+/** So many texts are remembered, a few megabytes of them; then it begins afresh. */
+const MOST_TEXTS = 5_000;
 const known = new WeakMap<Uint8Array, Font>();
 
 /** A font that lays each text out once: a page measures its texts several times before it draws them. */
