@@ -167,11 +167,20 @@ export class App {
   }
 
   /** Exports the job and answers with the file's contents. */
+  /** The file that a press hands over. */
+  async handedOver(press: Locator): Promise<{ readonly name: string; readonly bytes: Buffer }> {
+    const download = this.page.waitForEvent('download');
+    await press.click();
+    const file = await download;
+    return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
+  }
+
   async exported(): Promise<string> {
     await this.page.getByRole('button', { name: 'Jobs and files' }).click();
-    const download = this.page.waitForEvent('download');
-    await this.page.getByRole('menuitem', { name: 'Export this job to a file' }).click();
-    return readFile(await (await download).path(), 'utf8');
+    const { bytes } = await this.handedOver(
+      this.page.getByRole('menuitem', { name: 'Export this job to a file' }),
+    );
+    return bytes.toString();
   }
 
   async import(contents: string, name = 'job.json'): Promise<void> {

@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import { expect, type Locator, type Page } from '@playwright/test';
 import { App } from './app.ts';
 import { test } from './test.ts';
@@ -357,9 +356,8 @@ test(
     await app.openDemo();
     await page.getByRole('link', { name: 'Tool case' }).click();
     await page.getByRole('tab', { name: 'Lugs' }).click();
-    const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'Export lugs as CSV' }).click();
-    const contents = await readFile(await (await download).path(), 'utf8');
+    const exported = await app.handedOver(page.getByRole('button', { name: 'Export lugs as CSV' }));
+    const contents = exported.bytes.toString();
     expect(contents.split('\n')[0]).toContain('bore mm');
     const [head = '', first = ''] = contents.split('\n');
     const bad = first.replace(/^[^,]*/, 'Bad lug').replace(/,M\d+,/, ',M99,');

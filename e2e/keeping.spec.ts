@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
 import { apart, test } from './test.ts';
@@ -99,11 +98,8 @@ async function putBack(on: Page, backup: Buffer): Promise<void> {
   await on.getByRole('button', { name: 'Replace everything here' }).click();
   await expect(on.getByRole('status').filter({ hasText: 'exactly what the backup held' })).toBeVisible();
 }
-async function backedUp(page: Page): Promise<Buffer> {
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Make a backup' }).click();
-  return readFile(await (await download).path());
-}
+const backedUp = async (app: App): Promise<Buffer> =>
+  (await app.handedOver(app.page.getByRole('button', { name: 'Make a backup' }))).bytes;
 
 test(
   'a backup of everything is restored exactly into a browser that was used on',
@@ -115,7 +111,7 @@ test(
     expect(await app.seriousProblems('main')).toEqual([]);
     await app.saved();
     const before = await stored(page);
-    const backup = await backedUp(page);
+    const backup = await backedUp(app);
     await expect(page.getByRole('status').filter({ hasText: 'The backup is made' })).toBeVisible();
     await expect(page.getByRole('region', { name: 'Backup' })).toContainText('0 days old');
 
@@ -144,7 +140,7 @@ test('a backup of everything is restored exactly into an empty browser', async (
   await app.go('/job/hut/keeping');
   await app.saved();
   const before = await stored(page);
-  const backup = await backedUp(page);
+  const backup = await backedUp(app);
   const fresh = await (await browser.newContext()).newPage();
   await fresh.goto('/keeping');
   await putBack(fresh, backup);
@@ -215,9 +211,8 @@ apart('a store that is full says so, and a backup can still be made', async ({ p
   await app.type('To, end B', 'Thruster plus');
   const bar = page.getByRole('alert').filter({ hasText: 'is full' });
   await expect(bar).toContainText('Export your jobs or make a backup');
-  const download = page.waitForEvent('download');
-  await bar.getByRole('button', { name: 'Make a backup file' }).click();
-  expect((await readFile(await (await download).path())).subarray(0, 2).toString()).toBe('PK');
+  const { bytes } = await app.handedOver(bar.getByRole('button', { name: 'Make a backup file' }));
+  expect(bytes.subarray(0, 2).toString()).toBe('PK');
   await page.evaluate(() => Reflect.deleteProperty(window, 'isFull'));
   await bar.getByRole('button', { name: 'Try again' }).click();
   await expect(bar).toBeHidden();

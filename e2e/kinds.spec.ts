@@ -1,5 +1,4 @@
 import { expect } from '@playwright/test';
-import { readFile } from 'node:fs/promises';
 import { App } from './app.ts';
 import { test } from './test.ts';
 
@@ -40,10 +39,10 @@ test(
     await page.getByRole('button', { name: 'Yard cable' }).click();
     await page.getByRole('button', { name: 'Remove it' }).click();
     await expect(page.getByRole('alert')).toContainText('It cannot be removed. Cables of it: 1, spools: 0.');
-    const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'Export kinds of cable as CSV' }).click();
-    const file = await readFile(await (await download).path(), 'utf8');
-    expect(file).toContain('Yard cable,yes,fine,pvc,70,60,6,no,no,no,,,70 mm²,16.4,12.5,760,0.2,2107');
+    const file = await app.handedOver(page.getByRole('button', { name: 'Export kinds of cable as CSV' }));
+    expect(file.bytes.toString()).toContain(
+      'Yard cable,yes,fine,pvc,70,60,6,no,no,no,,,70 mm²,16.4,12.5,760,0.2,2107',
+    );
     await app.saved();
   },
 );

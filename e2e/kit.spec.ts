@@ -1,5 +1,4 @@
-import { readFile } from 'node:fs/promises';
-import { type Download, expect, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import Papa from 'papaparse';
 import { getDocument } from 'unpdf/pdfjs';
 import { App, overlapsInDrawing } from './app.ts';
@@ -15,14 +14,10 @@ async function kitOfDemo(page: Page): Promise<App> {
   return app;
 }
 /** What a button saves. */
-async function saved(page: Page, button: string | RegExp): Promise<Download> {
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: button }).click();
-  return download;
-}
-const textOf = async (download: Download) => readFile(await download.path(), 'utf8');
-async function wordsOf(download: Download): Promise<string[]> {
-  const data = new Uint8Array(await readFile(await download.path()));
+const saved = async (page: Page, button: string | RegExp): Promise<Buffer> =>
+  (await new App(page).handedOver(page.getByRole('button', { name: button }))).bytes;
+async function wordsOf(bytes: Buffer): Promise<string[]> {
+  const data = new Uint8Array(bytes);
   const pdf = await getDocument({ data, verbosity: 0 }).promise;
   const pages = await Promise.all(
     Array.from({ length: pdf.numPages }, async (_, i) => (await pdf.getPage(i + 1)).getTextContent()),
@@ -89,7 +84,7 @@ test('mock-up first: the mark gives the cut for the other end', async ({ page })
   await expect(section).toContainText('cut here for end B, the loop of 60 included');
   await expect(app.field('Length along the route, stud to stud')).toHaveValue(/^2\s400$/);
   await expect(app.drawing).toContainText(/finished 2\s460/);
-  const svg = await textOf(await saved(page, 'Save the drawing as SVG'));
+  const svg = (await saved(page, 'Save the drawing as SVG')).toString();
   expect(svg).toMatch(/^<svg/);
   expect(svg).toContain('TH-4');
   expect(svg).not.toContain('var(--');
@@ -251,9 +246,7 @@ test(
     expect(after / before).toBeCloseTo(1.25 * 1.2, 2);
     await total.click();
     await expect(quote).toContainText('of tax');
-    const pdf = page.waitForEvent('download');
-    await quote.getByRole('button', { name: 'Quotation as PDF' }).click();
-    const bytes = await readFile(await (await pdf).path());
+    const { bytes } = await app.handedOver(quote.getByRole('button', { name: 'Quotation as PDF' }));
     expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
     await app.saved();
     expect(await app.exported()).toContain('"marginPercent": 25');
@@ -262,11 +255,11 @@ test(
 
 test('lists and labels are saved, and read by others', { tag: '@page' }, async ({ page }) => {
   await kitOfDemo(page);
-  const cutting = await textOf(await saved(page, 'CSV of the Cutting list'));
+  const cutting = (await saved(page, 'CSV of the Cutting list')).toString();
   const { data } = Papa.parse<Record<string, string>>(cutting.trim(), { header: true });
   expect(data.find((row) => row['tag'] === 'TH-3')).toMatchObject({ 'cut mm': '6361', from: 'Spool 1' });
-  expect(await textOf(await saved(page, 'CSV of the Kit list'))).toContain('Lug 70-8 heavy');
-  expect(await textOf(await saved(page, 'CSV of the Cable schedule'))).toContain('SO-1,');
+  expect((await saved(page, 'CSV of the Kit list')).toString()).toContain('Lug 70-8 heavy');
+  expect((await saved(page, 'CSV of the Cable schedule')).toString()).toContain('SO-1,');
   await page.getByRole('radio', { name: 'Letter' }).click();
   expect(await wordsOf(await saved(page, 'PDF of the Cutting list'))).toContain('TH-3');
   expect(await wordsOf(await saved(page, 'PDF of the Kit list'))).toContain('Lug 70-8 heavy');
@@ -278,7 +271,7 @@ test('lists and labels are saved, and read by others', { tag: '@page' }, async (
   await expect(page.getByText('30 of 30 labels printed on the simulated printer.')).toContainText(
     'SIMULATED',
   );
-  const svg = await textOf(await saved(page, 'SVG of the labels'));
+  const svg = (await saved(page, 'SVG of the labels')).toString();
   expect(svg).toMatch(/width="215\.9mm" height="279\.4mm"/);
   expect(svg).toContain('TH-3');
 });

@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import { expect } from '@playwright/test';
 import { PDFDocument } from 'pdf-lib';
 import { App } from './app.ts';
@@ -22,9 +21,8 @@ test(
     await expect(box.getByRole('button', { name: 'Save the sheet as PDF' })).toBeDisabled();
     await app.type('Lid width', '260');
     await app.type('Lid height', '180');
-    const download = page.waitForEvent('download');
-    await box.getByRole('button', { name: 'Save the sheet as PDF' }).click();
-    const pdf = await PDFDocument.load(await readFile(await (await download).path()));
+    const saved = await app.handedOver(box.getByRole('button', { name: 'Save the sheet as PDF' }));
+    const pdf = await PDFDocument.load(saved.bytes);
     const { width, height } = pdf.getPage(0).getSize();
     expect([width, height].map((points) => Math.round((points * 25.4) / 72))).toEqual([260, 180]);
     expect(pdf.getPageCount()).toBe(1);

@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import { expect, type Locator, type Page } from '@playwright/test';
 import { getDocument } from 'unpdf/pdfjs';
 import ICAL from 'ical.js';
@@ -41,9 +40,10 @@ test(
     await app.choose('Order', 'due soonest');
     await expect(rows.nth(1)).toContainText('HB-5');
     await expect(rows.nth(1)).toContainText('retighten, overdue');
-    const download = page.waitForEvent('download');
-    await main.getByRole('button', { name: /Add .* due dates to a calendar/ }).click();
-    const file = await readFile(await (await download).path(), 'utf8');
+    const calendar = await app.handedOver(
+      main.getByRole('button', { name: /Add .* due dates to a calendar/ }),
+    );
+    const file = calendar.bytes.toString();
     const events = new ICAL.Component(ICAL.parse(file) as [string, unknown[], unknown[]]).getAllSubcomponents(
       'vevent',
     );
@@ -143,13 +143,10 @@ test('a job is handed over as one PDF and one zip', { tag: '@journey' }, async (
   await expect(page.getByRole('heading', { name: 'Larkfell, ridge hut' })).toBeVisible();
   await expect(page.getByRole('main')).toContainText('PV-2 is not proved');
   await expect(page.locator('.stack-sheet svg')).toHaveCount(1);
-  const pdf = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'All of it as one PDF' }).click();
-  const bytes = await readFile(await (await pdf).path());
-  expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
-  const zip = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'One zip' }).click();
-  const { files } = await JSZip.loadAsync(await readFile(await (await zip).path()));
+  const pdf = await app.handedOver(page.getByRole('button', { name: 'All of it as one PDF' }));
+  expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  const zip = await app.handedOver(page.getByRole('button', { name: 'One zip' }));
+  const { files } = await JSZip.loadAsync(zip.bytes);
   for (const name of [
     'index.html',
     'job.json',
@@ -221,10 +218,8 @@ test(
     await app.choose(/^Which one/, 'Calliper 150');
     await expect(rows).toHaveCount(6);
     await expect(page.getByText('6 cables affected, 6 of them fitted')).toBeVisible();
-    const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'The list as PDF' }).click();
-    const file = await getDocument({ data: new Uint8Array(await readFile(await (await download).path())) })
-      .promise;
+    const list = await app.handedOver(page.getByRole('button', { name: 'The list as PDF' }));
+    const file = await getDocument({ data: new Uint8Array(list.bytes) }).promise;
     const { items } = await (await file.getPage(1)).getTextContent();
     expect(items.map((item) => ('str' in item ? item.str : '')).join(' ')).toContain(
       'instrument Calliper 150',

@@ -1,16 +1,11 @@
-import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
 import JSZip from 'jszip';
 import { App } from './app.ts';
 import { test } from './test.ts';
 
 /** What a button hands over. */
-async function handed(page: Page, name: string): Promise<{ name: string; bytes: Buffer }> {
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name, exact: true }).click();
-  const file = await download;
-  return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
-}
+const handed = (page: Page, name: string) =>
+  new App(page).handedOver(page.getByRole('button', { name, exact: true }));
 
 test(
   'the records of a few cables go out as PDF, as JSON and as one zip',

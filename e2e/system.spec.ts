@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import { expect } from '@playwright/test';
 import { App } from './app.ts';
 import { alone, test } from './test.ts';
@@ -190,11 +189,8 @@ test('the diagram and its tables go out as PDF, SVG and CSV', { tag: '@page' }, 
   await app.go('/job/teasel/system');
   await expect(page.getByRole('group', { name: 'Diagram of the system' })).toBeVisible();
   const out = page.getByRole('region', { name: 'Save the system' });
-  const saved = async (name: string | RegExp) => {
-    const download = page.waitForEvent('download');
-    await out.getByRole('button', { name }).click();
-    return readFile(await (await download).path());
-  };
+  const saved = async (name: string | RegExp) =>
+    (await app.handedOver(out.getByRole('button', { name }))).bytes;
   expect((await saved(/^PDF/)).subarray(0, 5).toString()).toBe('%PDF-');
   const svg = (await saved('SVG')).toString();
   expect(svg).toContain('<svg');

@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
 import { App } from './app.ts';
 import { allStored, putStored } from './store.ts';
@@ -53,9 +52,8 @@ test(
     const box = page.getByRole('alert').filter({ hasText: 'TH-3 cannot be worked up' });
     await expect(box).toBeVisible();
     await expect(page.getByRole('region', { name: 'Rack' })).toContainText('cannot be worked up');
-    const download = page.waitForEvent('download');
-    await box.getByRole('button', { name: 'Export this job' }).click();
-    expect(await readFile(await (await download).path(), 'utf8')).toContain('"amps": 77');
+    const job = await app.handedOver(box.getByRole('button', { name: 'Export this job' }));
+    expect(job.bytes.toString()).toContain('"amps": 77');
     await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
     await box.getByRole('button', { name: /^Undo the last change/ }).click();
     await expect(box).toBeHidden();
@@ -123,9 +121,8 @@ test(
     await bar.getByRole('link', { name: 'Show them' }).click();
     const list = page.getByRole('region', { name: 'Could not be read' });
     await expect(list).toContainText('cable 2, “tag” must be text');
-    const download = page.waitForEvent('download');
-    await list.getByRole('button', { name: 'Export as it is' }).click();
-    expect(JSON.parse(await readFile(await (await download).path(), 'utf8'))).toEqual(hut);
+    const asItIs = await app.handedOver(list.getByRole('button', { name: 'Export as it is' }));
+    expect(JSON.parse(asItIs.bytes.toString())).toEqual(hut);
     await list.getByRole('button', { name: 'Read what can be read' }).click();
     await expect(page.getByRole('status').filter({ hasText: 'Read as far as it can be' })).toBeVisible();
     await expect(list).toContainText('Left out, or set to a limit');

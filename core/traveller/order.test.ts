@@ -1,4 +1,5 @@
 import { isThereTime } from '../lib/casesFixture.ts';
+import { once } from '../lib/once.ts';
 import { remember } from '../lib/remember.ts';
 import { describe, expect, test } from '@jest/globals';
 import type { CableWork } from '../cableWork.ts';
@@ -300,8 +301,7 @@ function sameKnown(cable: Cable): Known {
   const before = known.get(key);
   if (before) return before;
   const work = workOf(cable, choice);
-  let mishaps: ReturnType<Known['mishaps']> | undefined;
-  const own = { id: known.size, work, mishaps: () => (mishaps ??= mishapsIn(cable, work)) };
+  const own = { id: known.size, work, mishaps: once(() => mishapsIn(cable, work)) };
   known.set(key, own);
   return own;
 }

@@ -11,9 +11,9 @@ class Bitmap implements Pixels {
   constructor(
     readonly width: number,
     readonly height: number,
-    data: ArrayLike<number> = new Uint8ClampedArray(4 * width * height),
+    copied?: ArrayLike<number>,
   ) {
-    this.data = Uint8ClampedArray.from(data);
+    this.data = copied ? new Uint8ClampedArray(copied) : new Uint8ClampedArray(4 * width * height);
   }
   close(): void {}
 }
