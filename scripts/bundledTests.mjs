@@ -68,8 +68,8 @@ const simulated = {
       suffix: `?for=${encodeURIComponent(pathToFileURL(importer))}`,
     }));
     // It comes as six hundred files.
-    onResolve({ filter: /^happy-dom$/ }, () => ({
-      path: fileURLToPath(import.meta.resolve('happy-dom')),
+    onResolve({ filter: /^happy-dom(\/|$)/ }, ({ path }) => ({
+      path: fileURLToPath(import.meta.resolve(path)),
     }));
     // A part of a page is made without the thirteen maps that hardly ever hold anything.
     onLoad(

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { aMoment, click, fill, focusOn, press, until } from './hands.ts';
-import { goThrough, isShown } from './shown.ts';
+import { isKeptFromReaders, isShown } from './shown.ts';
+import { nodesOf, partsIn } from './tree.ts';
 
 export type Words = string | RegExp;
 
@@ -56,7 +57,7 @@ function readOut(element: Element): string {
   const label = element.getAttribute('aria-label');
   if (label !== null) return label;
   if (element instanceof HTMLImageElement) return element.alt;
-  const parts = [...element.childNodes].map((node) => {
+  const parts = nodesOf(element).map((node) => {
     if (node instanceof Element) return isInline(node) ? readOut(node) : ` ${readOut(node)} `;
     return node instanceof Text ? node.data : '';
   });
@@ -138,7 +139,7 @@ function saying(root: Element, words: Words, exact?: boolean): Element[] {
   const read = (element: Element): { text: string; isFound: boolean } => {
     let [text, isFound] = ['', false];
     const at = found.length;
-    for (const node of element.childNodes) {
+    for (const node of nodesOf(element)) {
       if (node instanceof Text) text += node.data;
       if (!(node instanceof Element) || node.matches('script, style')) continue;
       const part = read(node);
@@ -165,13 +166,15 @@ export class Locator {
     return new Locator(looked, this.called ? `${called} in ${this.called}` : called);
   }
   getByRole(role: string, wanted: Wanted = {}): Locator {
-    return this.within(`${role} ${String(wanted.name ?? '')}`, (root) => {
-      const found: Element[] = [];
-      goThrough(root, wanted.includeHidden === true, (own) => {
-        if (roleOf(own) === role && isWanted(own, wanted)) found.push(own);
-      });
-      return found;
-    });
+    // To be kept from readers is asked last: it goes up through all that it stands in.
+    return this.within(`${role} ${String(wanted.name ?? '')}`, (root) =>
+      partsIn(root).filter(
+        (own) =>
+          roleOf(own) === role &&
+          isWanted(own, wanted) &&
+          (wanted.includeHidden === true || !isKeptFromReaders(own)),
+      ),
+    );
   }
   getByText(words: Words, { exact }: { exact?: boolean } = {}): Locator {
     return this.within(`text ${String(words)}`, (root) => saying(root, words, exact));

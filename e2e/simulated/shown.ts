@@ -48,16 +48,9 @@ export function isShown(element: Element): boolean {
 
 const isUnread = (own: Element): boolean => own.getAttribute('aria-hidden') === 'true';
 
-/** Goes to all that is in a part of the page; to what is put away, or is hidden from readers, only if it is wanted too. */
-export function goThrough(part: Element, hiddenToo: boolean, meet: (own: Element) => void): void {
-  const enter = (around: Element): void => {
-    for (const own of around.children) {
-      if (!hiddenToo && (isUnread(own) || isPutAway(own))) continue;
-      meet(own);
-      enter(own);
-    }
-  };
-  const isAway =
-    !hiddenToo && part.nodeType === 1 && (!isShown(part) || part.closest('[aria-hidden="true"]'));
-  if (!isAway) enter(part);
+/** Whether it is put away or kept from readers, or something that it stands in is. */
+export function isKeptFromReaders(element: Element): boolean {
+  for (let own: Element | null = element; own; own = own.parentElement)
+    if (isUnread(own) || isPutAway(own)) return true;
+  return false;
 }

@@ -72,6 +72,15 @@ describe('on a simulated page', () => {
     plainly(await page.getByText('70-10').textContent()).toBe('70-10');
   });
 
+  test('what is kept from readers is found only by whoever asks for it too', async () => {
+    document.body.innerHTML = `<div aria-hidden="true"><p><button>Drawn</button></p></div>
+      <div hidden><button>Folded</button></div><button class="hidden">Away</button><button>There</button>`;
+    const names = (wanted: { includeHidden?: boolean }) =>
+      page.getByRole('button', wanted).evaluateAll((all) => all.map((own) => own.textContent));
+    plainly(await names({})).toEqual(['There']);
+    plainly(await names({ includeHidden: true })).toEqual(['Drawn', 'Folded', 'Away', 'There']);
+  });
+
   test('the window and the paper take away what the style sheet takes away there', () => {
     const seen = () => [...document.querySelectorAll('p')].filter(isShown).map((own) => own.textContent);
     plainly(seen()).toEqual(['Lug 70-10', 'on a desk', 'on a screen']);
