@@ -102,7 +102,7 @@ test(
 
 test(
   'a label in a picture opens its cable; one that is not known is brought in; nonsense is said',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
@@ -136,7 +136,7 @@ test(
   },
 );
 
-test('a job is handed over as one PDF and one zip', { tag: '@journey' }, async ({ page }) => {
+test('a job is handed over as one PDF and one zip', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/hut/print/handover');

@@ -179,7 +179,7 @@ apart(
 
 test(
   'sealing asks what is not proved, leads to it, and where the shop wants two people waits for both',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo();

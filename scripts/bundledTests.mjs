@@ -71,6 +71,10 @@ const simulated = {
     onResolve({ filter: /^happy-dom(\/|$)/ }, ({ path }) => ({
       path: fileURLToPath(import.meta.resolve(path)),
     }));
+    // Node does not find the names in what it says is common.
+    onResolve({ filter: /^@zxing\/library$/ }, () => ({
+      path: resolve('node_modules/@zxing/library/esm/index.js'),
+    }));
     // A part of a page is made without the thirteen maps that hardly ever hold anything.
     onLoad(
       { filter: /happy-dom\/lib\/(event\/EventTarget|nodes\/(node\/Node|element\/Element))\.js$/ },
