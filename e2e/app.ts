@@ -20,6 +20,10 @@ async function filledWithDemo(page: Page): Promise<Stores> {
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
+/** Opens the page as whoever chose this way of reading before: its language, its decimal sign. */
+export const readIn = (page: Page, reading: { readonly language: string }) =>
+  page.addInitScript((kept) => localStorage.setItem('gruff-anchor-reading', kept), JSON.stringify(reading));
+
 /** What axe finds serious or worse by these rules, or rules of these tags. A page is given axe once. */
 async function axeFinds(page: Page, within: string, rules: readonly string[]): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
-import { App, overlapsInDrawing } from './app.ts';
+import { App, overlapsInDrawing, readIn } from './app.ts';
 import { apart as test } from './test.ts';
 
 const messages = Object.keys(JSON.parse(readFileSync('words/messages.json', 'utf8')) as object);
@@ -44,9 +44,6 @@ const textsOf = (page: Page) =>
       for (const name of ['aria-label', 'title', 'placeholder']) found.push(own.getAttribute(name) ?? '');
     return found.filter(Boolean);
   });
-
-const readIn = (page: Page, reading: object) =>
-  page.addInitScript((kept) => localStorage.setItem('gruff-anchor-reading', kept), JSON.stringify(reading));
 
 const VIEWS = [
   'teasel/cable/th3/run',
