@@ -12,6 +12,15 @@ export const transfer = (own) => {
 };
 export const releaseProxy = Symbol('released');
 
+const never = () => new Promise(() => {});
+/** What a worker tells meanwhile comes as a message: the page does other things first, and one that was ended is not answered. */
+const heardFrom =
+  (worker, hear) =>
+  async (...told) => {
+    await new Promise((resolve) => setImmediate(resolve));
+    return worker.isEnded ? never() : copied(await hear(...told.map(copied)));
+  };
+
 export const wrap = (worker) =>
   new Proxy(worker, {
     get: (_, name) => {
@@ -19,8 +28,9 @@ export const wrap = (worker) =>
       if (name === releaseProxy) return () => {};
       return async (...asked) => {
         const work = await worker.work;
-        const answer = copied(await work[name](...asked.map(copied)));
-        return worker.isEnded ? new Promise(() => {}) : answer;
+        const given = asked.map((own) => (typeof own === 'function' ? heardFrom(worker, own) : copied(own)));
+        const answer = copied(await work[name](...given));
+        return worker.isEnded ? never() : answer;
       };
     },
   });
