@@ -18,11 +18,11 @@ async function filledWithDemo(page: Page): Promise<Stores> {
   return filled;
 }
 
-const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-
-/** Opens the page as whoever chose this way of reading before: its language, its decimal sign. */
+/** Opens the page as whoever chose to read in this language before. */
 export const readIn = (page: Page, reading: { readonly language: string }) =>
   page.addInitScript((kept) => localStorage.setItem('gruff-anchor-reading', kept), JSON.stringify(reading));
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 /** What axe finds serious or worse by these rules, or rules of these tags. A page is given axe once. */
 async function axeFinds(page: Page, within: string, rules: readonly string[]): Promise<string[]> {
@@ -170,7 +170,6 @@ export class App {
     await expect(this.page.getByTestId('saved')).toContainText(/^Saved on this device/);
   }
 
-  /** Exports the job and answers with the file's contents. */
   /** The file that a press hands over. */
   async handedOver(press: Locator): Promise<{ readonly name: string; readonly bytes: Buffer }> {
     const download = this.page.waitForEvent('download');
@@ -179,6 +178,7 @@ export class App {
     return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
   }
 
+  /** Exports the job and answers with the file's contents. */
   async exported(): Promise<string> {
     await this.page.getByRole('button', { name: 'Jobs and files' }).click();
     const { bytes } = await this.handedOver(

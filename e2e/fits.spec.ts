@@ -123,6 +123,7 @@ apart('no label of a field is cut off, at any width', { tag: '@journey' }, async
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.goto('/demo');
   await expect(page.locator('.workpiece svg').first()).toBeVisible();
+  await expect(page.locator('html')).toHaveAttribute('lang', 'nl');
   const cut: string[] = [];
   for (const name of ['run', 'gauge', 'ends', 'sizes', 'kit', 'practice', 'hunt', 'survey']) {
     await page.setViewportSize({ width: 1280, height: 800 });

@@ -71,7 +71,7 @@ const simulated = {
     onResolve({ filter: /^happy-dom(\/|$)/ }, ({ path }) => ({
       path: fileURLToPath(import.meta.resolve(path)),
     }));
-    // Node does not find the names in what it says is common.
+    // Node cannot read out of its common modules what they export.
     onResolve({ filter: /^@zxing\/library$/ }, () => ({
       path: resolve('node_modules/@zxing/library/esm/index.js'),
     }));

@@ -3,5 +3,6 @@
 import { setFlagsFromString } from 'node:v8';
 
 setFlagsFromString('--interrupt-budget=2000000');
-// What is made in a test is gone after it. In a room four times as large less of it is copied before it is found out.
+// For the threads that it begins: most of what a test makes is gone soon, and in a young generation four times as large
+// less of it is copied before that is found out.
 setFlagsFromString('--max-semi-space-size=64');

@@ -1,8 +1,10 @@
+import { setImmediate } from 'node:timers/promises';
+
 // What is worked out beside the page is worked out in it: what is asked and what is answered are copies all the same.
 const exposed = (globalThis.exposedByWorkers ??= new Map());
 /** What was handed over instead of copied. */
 const moved = (globalThis.handedToWorkers ??= new WeakSet());
-const copied = (own) => (typeof own === 'function' || moved.has(own) ? own : structuredClone(own));
+const copied = (own) => (moved.has(own) ? own : structuredClone(own));
 
 export const expose = (work) => void exposed.set(new URL(import.meta.url).searchParams.get('for'), work);
 export const proxy = (own) => own;
@@ -17,7 +19,7 @@ const never = () => new Promise(() => {});
 const heardFrom =
   (worker, hear) =>
   async (...told) => {
-    await new Promise((resolve) => setImmediate(resolve));
+    await setImmediate();
     return worker.isEnded ? never() : copied(await hear(...told.map(copied)));
   };
 

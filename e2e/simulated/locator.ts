@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { aMoment, click, fill, focusOn, press, until } from './hands.ts';
-import { isKeptFromReaders, isShown } from './shown.ts';
+import { isKeptFromReaders, isShown, isUnread } from './shown.ts';
 import { nodesOf, partsIn } from './tree.ts';
 
 export type Words = string | RegExp;
@@ -53,7 +53,7 @@ export const isMeant = (words: Words, text: string, exact = false): boolean => {
 
 /** What is read out of an element: parts that are hidden from readers say nothing. */
 function readOut(element: Element): string {
-  if (element.getAttribute('aria-hidden') === 'true' || element.hasAttribute('hidden')) return '';
+  if (isUnread(element) || element.hasAttribute('hidden')) return '';
   const label = element.getAttribute('aria-label');
   if (label !== null) return label;
   if (element instanceof HTMLImageElement) return element.alt;

@@ -9,6 +9,10 @@ declare module '*?url' {
   export default address;
 }
 
+declare module '*/comlink.mjs' {
+  /** A worker whose one kind of work counts. */
+  export const wrap: (worker: object) => { count(hear: (i: number) => void): Promise<void> };
+}
 declare module '*/light.mjs' {
   export const LightMap: new () => Map<string, number>;
 }

@@ -39,18 +39,18 @@ const isPutAway = (own: Element): boolean =>
   /display:\s*none/.test(own.getAttribute('style') ?? '') ||
   isFolded(own.parentElement, own);
 
-/** Whether an element can be seen, as far as that is known without laying it out. */
-export function isShown(element: Element): boolean {
-  if (!element.isConnected) return false;
-  for (let own: Element | null = element; own; own = own.parentElement) if (isPutAway(own)) return false;
-  return true;
-}
-
-const isUnread = (own: Element): boolean => own.getAttribute('aria-hidden') === 'true';
-
-/** Whether it is put away or kept from readers, or something that it stands in is. */
-export function isKeptFromReaders(element: Element): boolean {
-  for (let own: Element | null = element; own; own = own.parentElement)
-    if (isUnread(own) || isPutAway(own)) return true;
+/** Whether something holds of an element or of anything that it stands in. */
+function holdsAround(element: Element, holds: (own: Element) => boolean): boolean {
+  for (let own: Element | null = element; own; own = own.parentElement) if (holds(own)) return true;
   return false;
 }
+
+/** Whether an element can be seen, as far as that is known without laying it out. */
+export const isShown = (element: Element): boolean => element.isConnected && !holdsAround(element, isPutAway);
+
+/** Whether an element says of itself that it is not to be read out. */
+export const isUnread = (own: Element): boolean => own.getAttribute('aria-hidden') === 'true';
+
+/** Whether an element is put away or not to be read out, or something that it stands in is. */
+export const isKeptFromReaders = (element: Element): boolean =>
+  holdsAround(element, (own) => isUnread(own) || isPutAway(own));

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect as plainly, test } from '@jest/globals';
 import fc from 'fast-check';
+import { wrap } from './comlink.mjs';
 import { expect } from './expect.ts';
-import { patience } from './hands.ts';
+import { aMoment, patience } from './hands.ts';
 import { LightMap } from './light.mjs';
 import { Locator } from './locator.ts';
 import './pictures.ts';
@@ -135,6 +136,28 @@ describe('on a simulated page', () => {
       Array.from({ length: 8 }, () => 200),
     );
     await plainly(createImageBitmap(new Blob(['no picture']))).rejects.toThrow('no picture');
+  });
+
+  test('a worker that is ended in the middle is not heard again, and goes no further', async () => {
+    const told: number[] = [];
+    let reached = 0;
+    const worker = {
+      isEnded: false,
+      work: Promise.resolve({
+        count: async (tell: (i: number) => Promise<void>) => {
+          for (const i of [1, 2, 3, 4]) {
+            reached = i;
+            await tell(i);
+          }
+        },
+      }),
+    };
+    const answered = wrap(worker).count((i) => {
+      told.push(i);
+      worker.isEnded = i === 2;
+    });
+    const ended = await Promise.race([answered.then(() => 'answered'), aMoment(50).then(() => 'silent')]);
+    plainly([told, reached, ended]).toEqual([[1, 2], 3, 'silent']);
   });
 
   test('a light map is a map', () => {
