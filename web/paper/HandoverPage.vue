@@ -18,7 +18,7 @@ import { picturesOf } from '../storage/photos.ts';
 import { useBench } from '../stores/bench.ts';
 import FillingMark from '../ui/FillingMark.vue';
 import { today } from '../ui/today.ts';
-import { drawingPng } from './drawingPng.ts';
+import { drawingOnPaper } from './paperPicture.ts';
 import RecordSheet from './RecordSheet.vue';
 import { useSheets } from './sheets.ts';
 import { useMaking } from '../ui/useMaking.ts';
@@ -101,9 +101,9 @@ async function parts() {
   damaged.value = unreadable;
   const stacks = [];
   for (const svg of onSheets.querySelectorAll<SVGSVGElement>('.stack-sheet svg'))
-    stacks.push(await drawingPng(svg, fonts, STACK_PX).catch(() => null));
+    stacks.push(await drawingOnPaper(svg, fonts, STACK_PX).catch(() => null));
   const drawing = onSheets.querySelector<SVGSVGElement>('.system-sheet svg');
-  const picture = drawing ? await drawingPng(drawing, fonts, DIAGRAM_PX).catch(() => null) : null;
+  const picture = drawing ? await drawingOnPaper(drawing, fonts, DIAGRAM_PX).catch(() => null) : null;
   const told = (done: number) => {
     step(say`record ${done} of ${cables.length}`);
   };

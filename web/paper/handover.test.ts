@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { isThereTime } from '../../core/lib/casesFixture.ts';
 import { describe, expect, test } from '@jest/globals';
-import { PNG } from 'pngjs';
 import { jobFileSchema } from '../../core/model/job.ts';
 import { handover } from '../../core/paper/handover.ts';
 import { PAPER_MM } from '../../core/paper/label.ts';
 import { testRecord } from '../../core/paper/testRecord.ts';
 import { workUp } from '../../core/workup.ts';
 import { handoverPdf } from './handoverPdf.ts';
+import { paperPicture } from './paperPicture.ts';
 import { FONTS, read } from './readPdf.ts';
 
 const { job, shop } = jobFileSchema.parse(JSON.parse(readFileSync('demo/hut.json', 'utf8')));
@@ -22,7 +22,11 @@ const records = scheduled.map((own) => ({
   record: testRecord(own, job.title, DAY),
   pictures: { drawing: null, photos: [] },
 }));
-const picture = new Uint8Array(PNG.sync.write(new PNG({ width: 34, height: 14 })));
+const picture = await paperPicture({
+  width: 34,
+  height: 14,
+  data: new Uint8ClampedArray(4 * 34 * 14).fill(90),
+});
 
 describe('a handover as one PDF', () => {
   test.each((['A4', 'Letter'] as const).slice(isThereTime ? 0 : 1))(

@@ -12,6 +12,7 @@ import {
   printable,
   INK,
 } from './listPdf.ts';
+import { drawPicture, type PaperPicture } from './paperPicture.ts';
 import { drawDiagram } from './systemPdf.ts';
 import { drawRecord, type RecordPictures, PALE } from './recordPdf.ts';
 import { say } from '../../core/words/say.ts';
@@ -42,12 +43,12 @@ function broken(text: string, font: PDFFont, size: number, width: number): strin
 
 /** The first pages: what it is, what is open, cautions, and the stacks with their pictures. */
 // oxlint-disable-next-line max-lines-per-function -- a page from top to bottom: each part begins where the last one ended
-async function drawFront(
+function drawFront(
   { pdf, plain, strong }: PaperDocument,
   pack: Handover,
   paper: Paper,
-  stacks: readonly (Uint8Array | null)[],
-): Promise<void> {
+  stacks: readonly (PaperPicture | null)[],
+): void {
   const { width, height } = PAPER_MM[paper];
   const [w, h] = [width * POINTS_PER_MM, height * POINTS_PER_MM];
   const inner = w - 2 * MARGIN;
@@ -90,8 +91,7 @@ async function drawFront(
   }
   if (pack.stacks.length > 0) head(say`Stud stacks, from the face outwards`);
   for (const [i, { name, stack, lines }] of pack.stacks.entries()) {
-    const bytes = stacks[i];
-    const picture = bytes ? await pdf.embedPng(bytes) : null;
+    const picture = stacks[i];
     const wide = 0.55 * inner;
     const high = picture ? (wide * picture.height) / picture.width : 0;
     room(high + 30 + lines.length * 15);
@@ -99,7 +99,7 @@ async function drawFront(
     write(`${name}, ${stack.stud}`, 12, strong);
     if (picture) {
       y -= high + 4;
-      page.drawImage(picture, { x: MARGIN, y, width: wide, height: high });
+      drawPicture(page, picture, { x: MARGIN, y, width: wide, height: high });
     }
     for (const line of lines) write(line, 11, plain);
   }
@@ -119,14 +119,14 @@ export async function handoverPdf(
   records: readonly PackedRecord[],
   paper: Paper,
   fonts: PaperFonts,
-  stacks: readonly (Uint8Array | null)[],
+  stacks: readonly (PaperPicture | null)[],
   told: (done: number) => void = () => {},
-  diagram: Uint8Array | null = null,
+  diagram: PaperPicture | null = null,
 ): Promise<Uint8Array> {
   const into = await paperDocument(fonts);
   const { pdf, plain } = into;
-  await drawFront(into, pack, paper, stacks);
-  if (diagram) await drawDiagram(into, pack.title, diagram, paper);
+  drawFront(into, pack, paper, stacks);
+  if (diagram) drawDiagram(into, pack.title, diagram, paper);
   for (const list of [...pack.system, pack.schedule, pack.ends, pack.dues]) drawList(into, list, paper);
   for (const [i, { record, pictures }] of records.entries()) {
     await drawRecord(into, record, paper, pictures);

@@ -11,11 +11,12 @@ import {
   printable,
   INK,
 } from './listPdf.ts';
+import { drawPicture, type PaperPicture } from './paperPicture.ts';
 import { say } from '../../core/words/say.ts';
 
-/** Pictures that go with a record: the drawing as PNG, photographs as JPEG. */
+/** Pictures that go with a record: the drawing in pixels, photographs as JPEG. */
 export interface RecordPictures {
-  readonly drawing: Uint8Array | null;
+  readonly drawing: PaperPicture | null;
   readonly photos: readonly Uint8Array[];
 }
 
@@ -114,11 +115,10 @@ export async function drawRecord(
   );
   down(8);
   if (drawing) {
-    const picture = await pdf.embedPng(drawing);
-    const high = Math.min((inner * picture.height) / picture.width, 0.2 * h);
-    const wide = (high * picture.width) / picture.height;
+    const high = Math.min((inner * drawing.height) / drawing.width, 0.2 * h);
+    const wide = (high * drawing.width) / drawing.height;
     down(high);
-    page.drawImage(picture, { x: MARGIN + (inner - wide) / 2, y, width: wide, height: high });
+    drawPicture(page, drawing, { x: MARGIN + (inner - wide) / 2, y, width: wide, height: high });
   }
   down(14);
   const cells = (

@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
-import { PNG } from 'pngjs';
 import JSZip from 'jszip';
 import { readJobFile } from '../../core/model/file.ts';
 import { jobFileSchema } from '../../core/model/job.ts';
@@ -9,6 +8,7 @@ import { tagFileName, type TestRecord, testRecord } from '../../core/paper/testR
 import { workUp } from '../../core/workup.ts';
 import { fileNames, jobZip } from './jobZip.ts';
 import { PAPER_MM } from '../../core/paper/label.ts';
+import { paperPicture } from './paperPicture.ts';
 import { FONTS, read } from './readPdf.ts';
 import { recordPdf } from './recordPdf.ts';
 
@@ -20,7 +20,7 @@ const recordOf = (id: string): TestRecord => {
   if (!cable || !work) throw new Error(`no ${id}`);
   return testRecord({ cable, work }, job.title, '2026-11-25');
 };
-const drawing = new Uint8Array(PNG.sync.write(new PNG({ width: 40, height: 10 })));
+const drawing = await paperPicture({ width: 40, height: 10, data: new Uint8ClampedArray(4 * 400).fill(200) });
 const photo = new Uint8Array(readFileSync('demo/sections/section-08.jpg'));
 const NONE = { drawing: null, photos: [] };
 

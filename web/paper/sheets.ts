@@ -5,7 +5,7 @@ import { bytesOf } from '../storage/photos.ts';
 import { useBench } from '../stores/bench.ts';
 import { today } from '../ui/today.ts';
 import { useGrowing } from '../ui/useGrowing.ts';
-import { drawingPng } from './drawingPng.ts';
+import { drawingOnPaper } from './paperPicture.ts';
 import { standaloneSvg } from './drawingSvg.ts';
 import type { PaperFonts } from './listPdf.ts';
 import type { RecordPictures } from './recordPdf.ts';
@@ -54,7 +54,7 @@ export function useSheets(asked: () => { jobId: string; cableId?: string | undef
     return {
       svg: svg ? standaloneSvg(svg) : '',
       pictures: {
-        drawing: svg ? await drawingPng(svg, fonts, DRAWING_PX) : null,
+        drawing: svg ? await drawingOnPaper(svg, fonts, DRAWING_PX) : null,
         photos: readable,
       },
       missing: photos.length - readable.length,

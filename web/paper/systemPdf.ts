@@ -11,21 +11,21 @@ import {
   POINTS_PER_MM,
   printable,
 } from './listPdf.ts';
+import { drawPicture, type PaperPicture } from './paperPicture.ts';
 
 const MARGIN = 40;
 
 /** The diagram on a page of its own, on its side, as large as it goes. */
-export async function drawDiagram(
+export function drawDiagram(
   { pdf, strong }: PaperDocument,
   title: string,
-  picture: Uint8Array,
+  picture: PaperPicture,
   paper: Paper,
-): Promise<void> {
+): void {
   const { width, height } = PAPER_MM[paper];
   const [w, h] = [height * POINTS_PER_MM, width * POINTS_PER_MM];
   const page = pdf.addPage([w, h]);
-  const image = await pdf.embedPng(picture);
-  const scale = Math.min((w - 2 * MARGIN) / image.width, (h - 2 * MARGIN - 24) / image.height);
+  const scale = Math.min((w - 2 * MARGIN) / picture.width, (h - 2 * MARGIN - 24) / picture.height);
   page.drawText(printable(say`System, ${title}`), {
     x: MARGIN,
     y: h - MARGIN - 4,
@@ -33,24 +33,24 @@ export async function drawDiagram(
     font: strong,
     color: INK,
   });
-  page.drawImage(image, {
+  drawPicture(page, picture, {
     x: MARGIN,
-    y: h - MARGIN - 20 - image.height * scale,
-    width: image.width * scale,
-    height: image.height * scale,
+    y: h - MARGIN - 20 - picture.height * scale,
+    width: picture.width * scale,
+    height: picture.height * scale,
   });
 }
 
 /** The diagram and the tables of an installation as one PDF. */
 export async function systemPdf(
   title: string,
-  picture: Uint8Array,
+  picture: PaperPicture,
   lists: readonly ListDoc[],
   paper: Paper,
   fonts: PaperFonts,
 ): Promise<Uint8Array> {
   const into = await paperDocument(fonts);
-  await drawDiagram(into, title, picture, paper);
+  drawDiagram(into, title, picture, paper);
   for (const list of lists) drawList(into, list, paper);
   into.pdf.setTitle(printable(say`System, ${title}`));
   return into.pdf.save();

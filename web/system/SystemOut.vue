@@ -53,13 +53,13 @@ const saveSvg = () =>
 const savePdf = () =>
   keep(say`making the PDF`, () =>
     withPicture(async (svg) => {
-      const [{ systemPdf }, { paperFonts }, { drawingPng }] = await Promise.all([
+      const [{ systemPdf }, { paperFonts }, { drawingOnPaper }] = await Promise.all([
         import('../paper/systemPdf.ts'),
         import('../paper/fonts.ts'),
-        import('../paper/drawingPng.ts'),
+        import('../paper/paperPicture.ts'),
       ]);
       const fonts = await paperFonts();
-      const picture = await drawingPng(svg, fonts, PICTURE_PX);
+      const picture = await drawingOnPaper(svg, fonts, PICTURE_PX);
       saveFile(
         `${base()}.pdf`,
         await systemPdf(title, picture, systemDocs(work, findings, title), prefs.paper, fonts),
