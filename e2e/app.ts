@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { readFile } from 'node:fs/promises';
+import { buffer } from 'node:stream/consumers';
 import { createRequire } from 'node:module';
 import { expect, type Locator, type Page } from '@playwright/test';
 import { allStored, putAll, type Stores, takeAll } from './store.ts';
@@ -175,7 +175,7 @@ export class App {
     const download = this.page.waitForEvent('download');
     await press.click();
     const file = await download;
-    return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
+    return { name: file.suggestedFilename(), bytes: await buffer(await file.createReadStream()) };
   }
 
   /** Exports the job and answers with the file's contents. */

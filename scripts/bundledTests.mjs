@@ -2,13 +2,16 @@
 // file each. A loader that reads the same thousand modules one by one, anew for each thread, costs a tenth of all tests.
 import { readdirSync, readFileSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { dirname, join, resolve } from 'node:path';
+import { join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
+import { lightPage } from './lightPage.mjs';
 import { specsWith } from './specs.mjs';
 
 /** Where unit tests stand beside what they test. */
 export const ROOTS = ['core', 'web', 'server', 'scripts'];
 const SIMULATED = 'e2e/simulated/';
+/** The specs of the simulated page are shared out to so many threads, file by file. */
+const THREADS = 2;
 
 /** What Jest can do in its sandbox alone: replace a module, read one again, and run timers out. */
 const SANDBOX_ALONE = /\bjest\.(unstable_mockModule|resetModules|runAllTimers|advanceTimersByTimeAsync)\b/;
@@ -75,18 +78,10 @@ const simulated = {
     onResolve({ filter: /^@zxing\/library$/ }, () => ({
       path: resolve('node_modules/@zxing/library/esm/index.js'),
     }));
-    // A part of a page is made without the thirteen maps that hardly ever hold anything.
-    onLoad(
-      { filter: /happy-dom\/lib\/(event\/EventTarget|nodes\/(node\/Node|element\/Element))\.js$/ },
-      ({ path }) => ({
-        contents: `import { LightMap } from ${JSON.stringify(resolve(SIMULATED, 'light.mjs'))};
-${readFileSync(path, 'utf8').replaceAll('new Map()', 'new LightMap()')}`,
-        resolveDir: dirname(path),
-      }),
-    );
-    onResolve({ filter: /^pages$/, namespace: '' }, () => ({ path: 'pages', namespace: 'pages' }));
-    onLoad({ filter: /./, namespace: 'pages' }, () => ({
+    onResolve({ filter: /^pages \d$/, namespace: '' }, ({ path }) => ({ path, namespace: 'pages' }));
+    onLoad({ filter: /./, namespace: 'pages' }, ({ path }) => ({
       contents: specsWith('@page')
+        .filter((_, i) => i % THREADS === Number(path.split(' ')[1]))
         .map((file) => `import './${file}';`)
         .join('\n'),
       resolveDir: resolve('.'),
@@ -134,5 +129,6 @@ export function bundlePage() {
     ...filesIn('e2e/simulated', '.test.ts'),
     ...filesIn('web', '.worker.ts'),
   ]);
-  return bundle('.cache/page', { ...page, [`${SIMULATED}pages.test`]: 'pages' }, [simulated, asWritten]);
+  const shares = Array.from({ length: THREADS }, (_, i) => [`${SIMULATED}pages${i}.test`, `pages ${i}`]);
+  return bundle('.cache/page', { ...page, ...Object.fromEntries(shares) }, [simulated, lightPage, asWritten]);
 }

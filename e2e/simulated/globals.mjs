@@ -22,6 +22,13 @@ for (const name of new Set(ITS_OWN.flatMap((own) => Object.getOwnPropertyNames(o
   Object.defineProperty(globalThis, name, { value, configurable: true, writable: true });
 }
 
+// A window of another size is one for whatever asks how wide it is.
+for (const side of ['innerWidth', 'innerHeight'])
+  Object.defineProperty(globalThis, side, {
+    get: () => page[side],
+    set: (px) => void (page[side] = px),
+    configurable: true,
+  });
 // It is the only tab there is.
 Object.defineProperty(navigator, 'locks', {
   value: { request: async (name, options, held) => (held ?? options)({ name }) },

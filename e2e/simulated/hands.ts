@@ -46,8 +46,15 @@ export function focusOn(element: HTMLElement | null): void {
   if (isField(element)) stoodThere.set(element, element.value);
 }
 
+/** The middle of what a drawing says itself where it lies; the left edge of all else. */
+function middleX(element: Element): number {
+  const box = element.querySelector('rect[x][width]');
+  return box ? Number(box.getAttribute('x')) + Number(box.getAttribute('width')) / 2 : 0;
+}
+
 export function click(element: HTMLElement): void {
-  const at = { bubbles: true, cancelable: true, composed: true, button: 0, buttons: 1, detail: 1 };
+  const clientX = element.namespaceURI?.endsWith('/svg') ? middleX(element) : 0;
+  const at = { bubbles: true, cancelable: true, composed: true, button: 0, buttons: 1, detail: 1, clientX };
   element.dispatchEvent(new PointerEvent('pointerdown', at));
   element.dispatchEvent(new MouseEvent('mousedown', at));
   focusOn(element.closest<HTMLElement>(FOCUSABLE));

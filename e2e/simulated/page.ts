@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { Readable } from 'node:stream';
 import { createPinia } from 'pinia';
 import { type App as Mounted, createApp } from 'vue';
 import App from '../../web/App.vue';
+import { INSTRUMENT_KINDS } from '../../core/model/tables/instruments.ts';
+import { BY_EYE, meterOf } from '../../web/instruments/meter.ts';
 import { router } from '../../web/router.ts';
 import { flushDrafts, loadDrafts } from '../../web/storage/drafts.ts';
 import { useBench } from '../../web/stores/bench.ts';
@@ -28,10 +28,8 @@ class Download {
   suggestedFilename(): string {
     return this.name;
   }
-  async path(): Promise<string> {
-    const path = join(mkdtempSync(join(tmpdir(), 'simulated-')), this.name);
-    writeFileSync(path, new Uint8Array(await this.contents.arrayBuffer()));
-    return path;
+  async createReadStream(): Promise<Readable> {
+    return Readable.from([Buffer.from(await this.contents.arrayBuffer())]);
   }
 }
 
@@ -90,8 +88,9 @@ class Page {
   async saved(): Promise<void> {
     if (this.app) await Promise.all([useBench().save(), flushDrafts()]);
   }
-  /** Takes the page away. */
+  /** Takes the page away, and what was connected to it. */
   away(): void {
+    for (const kind of INSTRUMENT_KINDS) void meterOf(kind).choose(BY_EYE);
     this.app?.unmount();
     this.app = null;
     document.body.innerHTML = '';
@@ -139,6 +138,10 @@ class Page {
     await aMoment();
   }
   on(): void {}
+  /** What may be done is never asked here. */
+  context() {
+    return { grantPermissions: async () => {} };
+  }
   async setViewportSize({ width, height }: { width: number; height: number }): Promise<void> {
     Object.assign(globalThis, { innerWidth: width, innerHeight: height });
     dispatchEvent(new Event('resize'));

@@ -183,4 +183,71 @@ describe('on a simulated page', () => {
       }),
     );
   });
+
+  test('a page put together from within is as one put together from without', () => {
+    interface Part {
+      readonly tag: string;
+      readonly has: readonly Part[];
+    }
+    const part = (deep: number): fc.Arbitrary<Part> =>
+      fc.record({
+        tag: fc.constantFrom('div', 'form', 'fieldset', 'input', 'select', 'textarea'),
+        has: deep === 0 ? fc.constant([]) : fc.array(part(deep - 1), { maxLength: 3 }),
+      });
+    const within = ({ tag, has }: Part): HTMLElement => {
+      const own = document.createElement(tag);
+      own.append(...has.map(within));
+      return own;
+    };
+    const without = ({ tag, has }: Part, into: HTMLElement): HTMLElement => {
+      const own = into.appendChild(document.createElement(tag));
+      for (const one of has) without(one, own);
+      return own;
+    };
+    /** Of each part whether it is on the page, and how far up its form is. */
+    const seen = (root: HTMLElement) =>
+      [root, ...root.querySelectorAll<HTMLInputElement>('*')].map((own) => {
+        let up = 0;
+        for (let at: Element | null = own; at && at !== (own as HTMLInputElement).form; at = at.parentElement)
+          up += 1;
+        return [own.localName, own.isConnected, own.ownerDocument === document, up];
+      });
+    fc.assert(
+      fc.property(part(4), (all) => {
+        const [from, plain] = [within(all), without(all, document.body)];
+        document.body.append(from);
+        plainly(seen(from)).toEqual(seen(plain));
+        from.remove();
+        plain.remove();
+        plainly(seen(from)).toEqual(seen(plain));
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('an attribute is a node, and knows whose it is', () => {
+    const own = document.createElement('button');
+    own.setAttribute('title', 'Crimp');
+    const [title] = own.attributes;
+    plainly(title).toBeInstanceOf(Node);
+    plainly([
+      title?.name,
+      title?.value,
+      title?.ownerElement === own,
+      title?.ownerDocument === document,
+    ]).toEqual([...['title', 'Crimp', true, true]]);
+    plainly(own.cloneNode(true).isEqualNode(own)).toBe(true);
+    own.removeAttribute('title');
+    plainly([own.attributes.length, own.getAttribute('title')]).toEqual([0, null]);
+  });
+
+  test('what listens on the way down hears before what listens on the way up', () => {
+    const heard: string[] = [];
+    const button = document.querySelector('button[disabled]');
+    document.body.addEventListener('held', () => heard.push('up'), { once: true });
+    document.body.addEventListener('held', () => heard.push('down'), { once: true, capture: true });
+    button?.addEventListener('held', () => heard.push('there'));
+    button?.dispatchEvent(new Event('held', { bubbles: true }));
+    plainly(heard).toEqual(['down', 'there', 'up']);
+  });
 });

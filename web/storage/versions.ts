@@ -18,21 +18,24 @@ const timesOf = async (jobId: string) =>
     .map((key) => Number(key.slice(jobId.length + 1)))
     .filter(Number.isFinite);
 
-/** When the last version of each job was kept, as far as this tab knows. */
-const lastKept = new Map<string, number>();
-
 /** Keeps a job as it stands before it is changed further, unless a version was kept a moment ago; thins the old ones. */
-export async function keepVersion(job: Job, now: number): Promise<void> {
-  const known = lastKept.get(job.id) ?? Math.max(0, ...(await timesOf(job.id)));
-  lastKept.set(job.id, known);
-  // A clock that was put back is no reason to keep none until it has caught up.
-  if (Math.abs(now - known) < LEAST_APART) return;
-  lastKept.set(job.id, now);
-  await store.setItem(keyOf(job.id, now), job);
-  const times = await timesOf(job.id);
-  const keep = new Set(thinned(times));
-  keep.add(now);
-  for (const time of times) if (!keep.has(time)) await store.removeItem(keyOf(job.id, time));
+export type KeepVersion = (job: Job, now: number) => Promise<void>;
+
+/** Keeps versions, and knows of each job when its last one was kept. */
+export function keepsVersions(): KeepVersion {
+  const lastKept = new Map<string, number>();
+  return async (job, now) => {
+    const known = lastKept.get(job.id) ?? Math.max(0, ...(await timesOf(job.id)));
+    lastKept.set(job.id, known);
+    // A clock that was put back is no reason to keep none until it has caught up.
+    if (Math.abs(now - known) < LEAST_APART) return;
+    lastKept.set(job.id, now);
+    await store.setItem(keyOf(job.id, now), job);
+    const times = await timesOf(job.id);
+    const keep = new Set(thinned(times));
+    keep.add(now);
+    for (const time of times) if (!keep.has(time)) await store.removeItem(keyOf(job.id, time));
+  };
 }
 
 /** The versions of a job that can still be read, the newest first. */

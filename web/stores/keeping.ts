@@ -7,6 +7,7 @@ import { claimWriting, hasStore, type Library, yieldWriting } from '../storage/l
 import { prefsSchema } from '../storage/prefs.ts';
 import { joinTabs, type Tabs } from '../storage/tabs.ts';
 import { troubleSays } from '../storage/trouble.ts';
+import type { KeepVersion } from '../storage/versions.ts';
 import { today } from '../ui/today.ts';
 import { useBench } from './bench.ts';
 import { usePrefs } from './prefs.ts';
@@ -115,9 +116,11 @@ export const useKeeping = defineStore('keeping', () => {
     });
   }
 
+  let keepVersion: KeepVersion | undefined;
   /** Versions are a second net: where they cannot be kept, what was saved is saved all the same. */
   async function keepVersions(before: Parameters<Parameters<typeof bench.tellSaved>[0]>[0]): Promise<void> {
-    const { keepVersion } = await import('../storage/versions.ts');
+    const { keepsVersions } = await import('../storage/versions.ts');
+    keepVersion ??= keepsVersions();
     for (const job of before) await keepVersion(job, Date.now()).catch(() => {});
   }
 
