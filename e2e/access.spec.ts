@@ -48,10 +48,19 @@ test('a phone shows every stage without scrolling sideways', async ({ page }) =>
     );
     expect(overflow, stage).toBeLessThanOrEqual(0);
   }
-  await page.getByRole('button', { name: 'Open the rack' }).click();
-  await page.getByRole('dialog').getByRole('link', { name: 'SO-1' }).click();
-  // On a phone its card is the first thing seen of a cable, and every stage is a press from it.
-  await expect(page).toHaveURL(/card\/so1$/);
-  await app.stage('Fit');
-  await expect(page).toHaveURL(/so1\/fit$/);
 });
+
+test(
+  'on a phone a cable is opened from the rack: first its card, then any stage',
+  { tag: '@page' },
+  async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    const app = new App(page);
+    await app.openDemo(false);
+    await page.getByRole('button', { name: 'Open the rack' }).click();
+    await page.getByRole('dialog').getByRole('link', { name: 'BK-1' }).click();
+    await expect(page).toHaveURL(/card\/bk1$/);
+    await app.stage('Fit');
+    await expect(page).toHaveURL(/bk1\/fit$/);
+  },
+);

@@ -137,7 +137,7 @@ test('sizes and lengths are shown as the reader asks, with what that hides', asy
   await expect(app.field('Service loop')).toHaveValue('152.4');
 });
 
-test('a school switched on binds at once', async ({ page }) => {
+test('a school switched on binds at once', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await page.getByRole('switch', { name: 'Printed 3/10 %' }).click();

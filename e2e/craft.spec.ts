@@ -26,38 +26,48 @@ const cableOf = ({ job }: Altered, tag: string) => {
 /** What the bench asks in turn, by its short names. */
 const stepsOf = (page: Page) => page.getByRole('main');
 
-test('a shop that owns a lever alone is led through its crimp, and asked for its trial', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  await page.getByRole('tab', { name: 'Dies and tools' }).click();
-  for (const tool of ['Hand hydraulic, hexagon set', 'Bench hydraulic, code dies', 'Hammer-struck plunger'])
-    await page
-      .getByRole('region', { name: tool })
-      .getByRole('button', { name: /Remove this tool/ })
-      .click();
-  await app.saved();
-  await app.cable('IN-2');
-  await app.stage('Ends');
-  await expect(app.ledger.getByRole('button', { name: /Trial crimps/ }).first()).toContainText('not proved');
-  await app.stage('Make');
-  await expect(stepsOf(page)).toContainText(/Crimp A/);
-});
+test(
+  'a shop that owns a lever alone is led through its crimp, and asked for its trial',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.getByRole('link', { name: 'Tool case' }).click();
+    await page.getByRole('tab', { name: 'Dies and tools' }).click();
+    for (const tool of ['Hand hydraulic, hexagon set', 'Bench hydraulic, code dies', 'Hammer-struck plunger'])
+      await page
+        .getByRole('region', { name: tool })
+        .getByRole('button', { name: /Remove this tool/ })
+        .click();
+    await app.saved();
+    await app.cable('IN-2');
+    await app.stage('Ends');
+    await expect(app.ledger.getByRole('button', { name: /Trial crimps/ }).first()).toContainText(
+      'not proved',
+    );
+    await app.stage('Make');
+    await expect(stepsOf(page)).toContainText(/Crimp A/);
+  },
+);
 
-test('a tool too weak for its die is not proposed; one that nobody weighed is', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  await page.getByRole('tab', { name: 'Dies and tools' }).click();
-  const press = page.getByRole('region', { name: 'Bench hydraulic, code dies' });
-  await press.getByRole('textbox', { name: 'Force of the tool' }).fill('20 kN');
-  await page.keyboard.press('Enter');
-  await app.saved();
-  await app.cable('TH-4');
-  await app.stage('Ends');
-  await expect(page.getByRole('region', { name: 'End A' })).not.toContainText('Bench hydraulic');
-  await page.getByRole('button', { name: 'Undo' }).click();
-});
+test(
+  'a tool too weak for its die is not proposed; one that nobody weighed is',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.getByRole('link', { name: 'Tool case' }).click();
+    await page.getByRole('tab', { name: 'Dies and tools' }).click();
+    const press = page.getByRole('region', { name: 'Bench hydraulic, code dies' });
+    await press.getByRole('textbox', { name: 'Force of the tool' }).fill('20 kN');
+    await page.keyboard.press('Enter');
+    await app.saved();
+    await app.cable('TH-4');
+    await app.stage('Ends');
+    await expect(page.getByRole('region', { name: 'End A' })).not.toContainText('Bench hydraulic');
+    await page.getByRole('button', { name: 'Undo' }).click();
+  },
+);
 
 test(
   'a lug made from tube is kept, put on an end, and made at the bench',
@@ -106,7 +116,7 @@ test('a branch is nipped in a step of its own, and the shelf is asked for flux, 
   await expect(kit).toContainText(/Large taper.*M10|adapter/i);
 });
 
-test('a connector in a jacket of its own asks for a pull alone', async ({ page }) => {
+test('a connector in a jacket of its own asks for a pull alone', { tag: '@page' }, async ({ page }) => {
   const app = await withDemo(page, (file) => {
     const butt = file.shop.lugs.find(({ form, forSize }) => form === 'butt' && forSize.name === '70');
     if (!butt) throw new Error('the demo has a connector of 70');
@@ -155,31 +165,34 @@ test('a braided strap is for ground: on a positive it fails, on a negative nothi
   await expect(app.ledger.getByRole('button', { name: /Insulation, whole/ })).not.toContainText('not proved');
 });
 
-test('a lug that comes loaded with solder takes so much less, and flux is looked for once it is soldered', async ({
-  page,
-}) => {
-  const app = await withDemo(page, (file) => {
-    const cable = cableOf(file, 'TH-4');
-    const lugId = file.shop.lugs.find(({ label }) => label === '70-10 heavy')?.id ?? '';
-    for (const end of ['A', 'B'] as const) cable.ends[end] = { ...cable.ends[end], method: 'solder', lugId };
-  });
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  await page.getByRole('tab', { name: 'Lugs' }).click();
-  await page.getByRole('textbox', { name: 'Find a lug' }).fill('70-10 heavy');
-  await page.getByRole('button', { name: '70-10 heavy' }).first().click();
-  await app.type('Solder in its barrel', '40');
-  await app.saved();
-  await app.cable('TH-4');
-  await app.stage('Ends');
-  await page.getByRole('tab', { name: 'Crimp or solder, strands' }).click();
-  await expect(page.getByRole('region', { name: 'End A' })).toContainText(
-    /70-10 heavy brings 40.0\s?g of its own/,
-  );
-  await app.stage('Prove');
-  await page.getByRole('radio', { name: 'end A' }).click();
-  await page.getByRole('navigation', { name: 'Checks' }).getByRole('button', { name: /^Look/ }).click();
-  await expect(page.getByText('flux cleaned off').first()).toBeVisible();
-});
+test(
+  'a lug that comes loaded with solder takes so much less, and flux is looked for once it is soldered',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await withDemo(page, (file) => {
+      const cable = cableOf(file, 'TH-4');
+      const lugId = file.shop.lugs.find(({ label }) => label === '70-10 heavy')?.id ?? '';
+      for (const end of ['A', 'B'] as const)
+        cable.ends[end] = { ...cable.ends[end], method: 'solder', lugId };
+    });
+    await page.getByRole('link', { name: 'Tool case' }).click();
+    await page.getByRole('tab', { name: 'Lugs' }).click();
+    await page.getByRole('textbox', { name: 'Find a lug' }).fill('70-10 heavy');
+    await page.getByRole('button', { name: '70-10 heavy' }).first().click();
+    await app.type('Solder in its barrel', '40');
+    await app.saved();
+    await app.cable('TH-4');
+    await app.stage('Ends');
+    await page.getByRole('tab', { name: 'Crimp or solder, strands' }).click();
+    await expect(page.getByRole('region', { name: 'End A' })).toContainText(
+      /70-10 heavy brings 40.0\s?g of its own/,
+    );
+    await app.stage('Prove');
+    await page.getByRole('radio', { name: 'end A' }).click();
+    await page.getByRole('navigation', { name: 'Checks' }).getByRole('button', { name: /^Look/ }).click();
+    await expect(page.getByText('flux cleaned off').first()).toBeVisible();
+  },
+);
 
 test(
   'a screw terminal is put on by hand alone, and has a day to be gone by; a fitting stands beside a clamp',

@@ -101,7 +101,7 @@ test(
   },
 );
 
-test('a screw clamp is due on its day, and a new day puts it off', async ({ page }) => {
+test('a screw clamp is due on its day, and a new day puts it off', { tag: '@page' }, async ({ page }) => {
   const app = await endsOf(page, 'WN-1', 'Crimp or solder, strands');
   await expect(row(app, /Temporary/)).toContainText('fails');
   await app.type('Replace by, A', '2026-02-30x');

@@ -84,26 +84,51 @@ test('a fuse: breaking, clearing, guarding, carrying, where it stands, and who a
   await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
 });
 
-test('a source at each end is two, strings are asked for their fuse, and a cold start is reckoned', async ({
-  page,
-}) => {
-  const app = await openCable(page, 'marrow/cable/ch1/run');
-  const row = (name: RegExp) => app.ledger.getByRole('button', { name });
-  await app.choose('Source at end A', /^not given/);
-  await app.type('Fuse of each string, end B', '');
-  await app.type('Charged to at most', '14.2');
-  await app.stage('Gauge');
-  await expect(row(/A fuse to each string, end B/)).toContainText('not proved');
-  await expect(row(/Short-circuit withstand/)).toContainText(/A\W*not proved\W*B[\d.]+/);
-  await row(/Voltage rating/).click();
-  await expect(app.ledger).toContainText('charging brings 14.2');
-  await app.go('/job/marrow/cable/st1/run');
-  await app.type('Coldest it must start in', '-25');
-  await app.stage('Gauge');
-  await expect(row(/Cranking, cold/)).toContainText('fails');
-  await row(/Volts at the starter, cold/).click();
-  await expect(app.ledger).toContainText('handbook');
-});
+test(
+  'a source at each end is two, strings are asked for their fuse, and a cold start is reckoned',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await openCable(page, 'marrow/cable/ch1/run');
+    const row = (name: RegExp) => app.ledger.getByRole('button', { name });
+    await app.choose('Source at end A', /^not given/);
+    await app.type('Fuse of each string, end B', '');
+    await app.type('Charged to at most', '14.2');
+    await app.stage('Gauge');
+    await expect(row(/A fuse to each string, end B/)).toContainText('not proved');
+    await expect(row(/Short-circuit withstand/)).toContainText(/A\W*not proved\W*B[\d.]+/);
+    await row(/Voltage rating/).click();
+    await expect(app.ledger).toContainText('charging brings 14.2');
+    await app.go('/job/marrow/cable/st1/run');
+    await app.type('Coldest it must start in', '-25');
+    await app.stage('Gauge');
+    await expect(row(/Cranking, cold/)).toContainText('fails');
+    await row(/Volts at the starter, cold/).click();
+    await expect(app.ledger).toContainText('handbook');
+  },
+);
+
+test(
+  'what a short is rests on the source and the curve of the fuse, and is not proved without either',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await openCable(page, 'teasel/cable/th1/run');
+    const short = async () => {
+      await app.stage('Gauge');
+      const row = app.ledger.getByRole('button', { name: /Short-circuit withstand/ });
+      const says = (await row.textContent()) ?? '';
+      await app.stage('Run');
+      return says;
+    };
+    await app.choose('Source given as', /^not given/);
+    expect(await short()).toContain('not proved');
+    await app.choose('Source given as', /^its resistance/);
+    await app.type('Source resistance', '3.6 mΩ');
+    await app.type('Curve of fuse 1', '');
+    expect(await short()).toContain('not proved');
+    await app.type('Curve of fuse 1', '1.5 100, 5 0.1, 20 0.01');
+    expect(await short()).toContain('passes');
+  },
+);
 
 test('where no size does, what would is said; a chassis is measured or taken as customary', async ({
   page,
@@ -148,21 +173,25 @@ test('a kind that does not suit its place says why', { tag: '@page' }, async ({ 
   await expect(app.ledger).toContainText('coarse strands break where they flex');
 });
 
-test('two side by side, one size up, and a load that no cable can serve', async ({ page }) => {
-  const app = await openCable(page, 'teasel/cable/in1/gauge');
-  await page.getByRole('radiogroup', { name: 'One size up' }).getByRole('radio', { name: 'on' }).click();
-  await page.getByRole('button', { name: /Back to the proposal/ }).click();
-  await expect(page.getByRole('radio', { checked: true, name: /^50 mm²/ })).toBeVisible();
-  await page.getByRole('radiogroup', { name: 'Side by side' }).getByRole('radio', { name: '2' }).click();
-  await app.ledger.getByRole('button', { name: /Drop at the load/ }).click();
-  await expect(app.ledger).toContainText('2 side by side');
-  await app.stage('Run');
-  await app.type('System', '12');
-  await app.type('Lowest battery voltage', '11');
-  await app.type('Output power', '60 kW');
-  await app.ledger.getByRole('button', { name: /Current drawn/ }).click();
-  await expect(app.ledger).toContainText('No current delivers this power through this cable.');
-});
+test(
+  'two side by side, one size up, and a load that no cable can serve',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await openCable(page, 'teasel/cable/in1/gauge');
+    await page.getByRole('radiogroup', { name: 'One size up' }).getByRole('radio', { name: 'on' }).click();
+    await page.getByRole('button', { name: /Back to the proposal/ }).click();
+    await expect(page.getByRole('radio', { checked: true, name: /^50 mm²/ })).toBeVisible();
+    await page.getByRole('radiogroup', { name: 'Side by side' }).getByRole('radio', { name: '2' }).click();
+    await app.ledger.getByRole('button', { name: /Drop at the load/ }).click();
+    await expect(app.ledger).toContainText('2 side by side');
+    await app.stage('Run');
+    await app.type('System', '12');
+    await app.type('Lowest battery voltage', '11');
+    await app.type('Output power', '60 kW');
+    await app.ledger.getByRole('button', { name: /Current drawn/ }).click();
+    await expect(app.ledger).toContainText('No current delivers this power through this cable.');
+  },
+);
 
 test(
   'bad entries of the source and fuse keep what was typed and say why',

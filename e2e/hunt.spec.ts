@@ -127,51 +127,55 @@ test(
   },
 );
 
-test('a reading typed once is one reading, and the same figure again is another', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/hunt');
-  await app.choose('Begin with', /two cables of its own/);
-  await page.getByRole('button', { name: 'Begin the hunt' }).click();
-  const probe = page.getByRole('region', { name: 'Probe' });
-  const reads = probe.getByRole('textbox', { name: 'Reading, mV' });
-  const kept = page.getByRole('textbox', { name: /^Millivolts across/ });
-  const figures = async () =>
-    (await kept.evaluateAll((all) => all.map((own) => (own as HTMLInputElement).value))).filter(Boolean);
-  const across = async (from: RegExp, to: RegExp) => {
-    await app.choose('From', from);
-    await app.choose('To', to);
-  };
+test(
+  'a reading typed once is one reading, and the same figure again is another',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/hunt');
+    await app.choose('Begin with', /two cables of its own/);
+    await page.getByRole('button', { name: 'Begin the hunt' }).click();
+    const probe = page.getByRole('region', { name: 'Probe' });
+    const reads = probe.getByRole('textbox', { name: 'Reading, mV' });
+    const kept = page.getByRole('textbox', { name: /^Millivolts across/ });
+    const figures = async () =>
+      (await kept.evaluateAll((all) => all.map((own) => (own as HTMLInputElement).value))).filter(Boolean);
+    const across = async (from: RegExp, to: RegExp) => {
+      await app.choose('From', from);
+      await app.choose('To', to);
+    };
 
-  await across(/^Fuse/, /^Fuse/);
-  await reads.fill('31');
-  await reads.press('Enter');
-  await expect(probe.getByRole('alert')).toContainText('Enter the load current first');
-  await expect(reads).toHaveValue('31');
-  await app.type('Load current', '100');
-  await across(/^Fuse/, /^Fuse/);
-  await reads.press('Enter');
-  await expect(reads).toHaveValue('');
-  expect(await figures()).toEqual(['31']);
+    await across(/^Fuse/, /^Fuse/);
+    await reads.fill('31');
+    await reads.press('Enter');
+    await expect(probe.getByRole('alert')).toContainText('Enter the load current first');
+    await expect(reads).toHaveValue('31');
+    await app.type('Load current', '100');
+    await across(/^Fuse/, /^Fuse/);
+    await reads.press('Enter');
+    await expect(reads).toHaveValue('');
+    expect(await figures()).toEqual(['31']);
 
-  await across(/^Switch/, /^Switch/);
-  await reads.fill('31');
-  await reads.press('Enter');
-  await expect(reads).toHaveValue('');
-  expect(await figures()).toEqual(['31', '31']);
-  await across(/^Stud$/, /^Stud$/);
-  await reads.fill('4');
-  await reads.blur();
-  await app.choose('From', /^Post \+/);
-  expect(await figures()).toEqual(['31', '31']);
-  await app.choose('To', /^Post −/);
-  await probe.getByRole('button', { name: 'Record' }).click();
-  await expect(probe.getByRole('alert')).toContainText('The load lies between these two');
-  await across(/^Post \+/, /^Post \+/);
-  await probe.getByRole('button', { name: 'Record' }).click();
-  await expect(reads).toHaveValue('');
-  expect(await figures()).toEqual(['4', '31', '31']);
-});
+    await across(/^Switch/, /^Switch/);
+    await reads.fill('31');
+    await reads.press('Enter');
+    await expect(reads).toHaveValue('');
+    expect(await figures()).toEqual(['31', '31']);
+    await across(/^Stud$/, /^Stud$/);
+    await reads.fill('4');
+    await reads.blur();
+    await app.choose('From', /^Post \+/);
+    expect(await figures()).toEqual(['31', '31']);
+    await app.choose('To', /^Post −/);
+    await probe.getByRole('button', { name: 'Record' }).click();
+    await expect(probe.getByRole('alert')).toContainText('The load lies between these two');
+    await across(/^Post \+/, /^Post \+/);
+    await probe.getByRole('button', { name: 'Record' }).click();
+    await expect(reads).toHaveValue('');
+    expect(await figures()).toEqual(['4', '31', '31']);
+  },
+);
 
 test('a job with one hunt can begin a second', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);

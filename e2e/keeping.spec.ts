@@ -148,30 +148,34 @@ test('a backup of everything is restored exactly into an empty browser', async (
   await fresh.context().close();
 });
 
-test('what is deleted lies in the bin, and an earlier version can be had back', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/cable/th3/run');
-  await app.type('To, end B', 'Thruster plus');
-  await app.saved();
-  await page.getByRole('heading', { name: 'Rack' }).click();
-  await page.keyboard.press('Delete');
-  await app.saved();
-  await app.go('/job/teasel/keeping');
-  const bin = page.getByRole('region', { name: 'Bin' });
-  await expect(bin).toContainText('TH-3, Teasel');
-  await bin.getByRole('button', { name: /Put back TH-3/ }).click();
-  await expect(page.getByRole('region', { name: 'Rack' }).getByText('15 cables')).toBeVisible();
-  const versions = page.getByRole('region', { name: 'Earlier versions' });
-  await versions
-    .getByRole('button', { name: /^Restore/ })
-    .first()
-    .click();
-  await expect(page.getByRole('status').filter({ hasText: 'is as it was on' })).toBeVisible();
-  await app.go('/job/teasel/cable/th3/run');
-  await expect(app.field('To, end B')).toHaveValue('Thruster +');
-  await app.saved();
-});
+test(
+  'what is deleted lies in the bin, and an earlier version can be had back',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/cable/th3/run');
+    await app.type('To, end B', 'Thruster plus');
+    await app.saved();
+    await page.getByRole('heading', { name: 'Rack' }).click();
+    await page.keyboard.press('Delete');
+    await app.saved();
+    await app.go('/job/teasel/keeping');
+    const bin = page.getByRole('region', { name: 'Bin' });
+    await expect(bin).toContainText('TH-3, Teasel');
+    await bin.getByRole('button', { name: /Put back TH-3/ }).click();
+    await expect(page.getByRole('region', { name: 'Rack' }).getByText('15 cables')).toBeVisible();
+    const versions = page.getByRole('region', { name: 'Earlier versions' });
+    await versions
+      .getByRole('button', { name: /^Restore/ })
+      .first()
+      .click();
+    await expect(page.getByRole('status').filter({ hasText: 'is as it was on' })).toBeVisible();
+    await app.go('/job/teasel/cable/th3/run');
+    await expect(app.field('To, end B')).toHaveValue('Thruster +');
+    await app.saved();
+  },
+);
 
 apart('a store that another tab holds is waited for, and that is said', async ({ page, context }) => {
   // A tab that does not answer, from before anything was kept here.

@@ -28,7 +28,7 @@ const cards = (page: Page) => page.getByRole('region', { name: 'Cutting list' })
 const card = (page: Page, tag: string) =>
   cards(page).getByRole('button', { name: new RegExp(`^\\W*${tag} `) });
 
-test('a way is drawn as it is typed, and what lies along it governs', async ({ page }) => {
+test('a way is drawn as it is typed, and what lies along it governs', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.cable('TH-4');
@@ -72,7 +72,7 @@ test('a way is drawn as it is typed, and what lies along it governs', async ({ p
   await expect(plan).toContainText('by the exhaust, 68');
 });
 
-test('mock-up first: the mark gives the cut for the other end', async ({ page }) => {
+test('mock-up first: the mark gives the cut for the other end', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.cable('TH-4');
@@ -84,12 +84,19 @@ test('mock-up first: the mark gives the cut for the other end', async ({ page })
   await expect(section).toContainText('cut here for end B, the loop of 60 included');
   await expect(app.field('Length along the route, stud to stud')).toHaveValue(/^2\s400$/);
   await expect(app.drawing).toContainText(/finished 2\s460/);
+  await page.getByRole('radio', { name: 'none' }).click();
+  await expect(app.field('The mark is at')).toBeHidden();
+});
+
+test('the drawing goes out as SVG, in colours of its own', async ({ page }) => {
+  const app = new App(page);
+  await app.openDemo();
+  await app.cable('TH-4');
+  await app.stage('Cut');
   const svg = (await saved(page, 'Save the drawing as SVG')).toString();
   expect(svg).toMatch(/^<svg/);
   expect(svg).toContain('TH-4');
   expect(svg).not.toContain('var(--');
-  await page.getByRole('radio', { name: 'none' }).click();
-  await expect(app.field('The mark is at')).toBeHidden();
 });
 
 test('proving is cancelled and taken up again, and a plan is there all the while', async ({ page }) => {
@@ -137,39 +144,45 @@ test(
   },
 );
 
-test('the shelf falls by what is made, is counted anew, and says what will run out', async ({ page }) => {
-  const app = await kitOfDemo(page);
-  await app.go('/job/teasel/cable/th2/make');
-  await page.getByRole('button', { name: /Cut$/ }).last().click();
-  const from = page.getByRole('button', { name: /^Cut from/ });
-  await expect(from).toContainText('Offcut 11');
-  await from.click();
-  await page.getByRole('option', { name: /^Spool 1,/ }).click();
-  await app.type('Who is working', 'Ada');
-  await page.getByRole('button', { name: /^Done/ }).click();
-  await page.getByRole('button', { name: 'Override with a reason' }).click();
-  await app.type('Why it may be overridden', 'measured twice');
-  await page.getByRole('button', { name: /^Done/ }).click();
-  await expect(page.getByRole('heading', { name: /^Slide every layer/ })).toBeVisible();
-  await app.saved();
-  await app.go('/job/teasel/kit');
-  await page.getByRole('button', { name: 'Stock' }).click();
-  // Not the offcut that the plan would take, but the spool that was chosen: 7100 less 10 squared off, 411 and a kerf.
-  await expect(app.field('Left on Offcut 11')).toHaveValue(/^860$/);
-  await expect(app.field('Left on Spool 1')).toHaveValue(/^6\s67\d$/);
+test(
+  'the shelf falls by what is made, is counted anew, and says what will run out',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await kitOfDemo(page);
+    await app.go('/job/teasel/cable/th2/make');
+    await page.getByRole('button', { name: /Cut$/ }).last().click();
+    const from = page.getByRole('button', { name: /^Cut from/ });
+    await expect(from).toContainText('Offcut 11');
+    await from.click();
+    await page.getByRole('option', { name: /^Spool 1,/ }).click();
+    await app.type('Who is working', 'Ada');
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await page.getByRole('button', { name: 'Override with a reason' }).click();
+    await app.type('Why it may be overridden', 'measured twice');
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await expect(page.getByRole('heading', { name: /^Slide every layer/ })).toBeVisible();
+    await app.saved();
+    await app.go('/job/teasel/kit');
+    await page.getByRole('button', { name: 'Stock' }).click();
+    // Not the offcut that the plan would take, but the spool that was chosen: 7100 less 10 squared off, 411 and a kerf.
+    await expect(app.field('Left on Offcut 11')).toHaveValue(/^860$/);
+    await expect(app.field('Left on Spool 1')).toHaveValue(/^6\s67\d$/);
 
-  await app.refuses('Count of Printed label', '-2', /out of range|“-2”/);
-  await app.type('Count of Printed label', '21');
-  await expect(page.getByText(/was 60, counted .*Ada/)).toBeVisible();
-  const shopping = page.getByRole('region', { name: 'Shopping' });
-  await expect(shopping.getByRole('listitem').filter({ hasText: 'Printed label' })).toContainText(/buy \d+/);
-  await app.type('Keep at least of Solder wire 2 mm, rosin flux', '400');
-  const solder = shopping.getByRole('listitem').filter({ hasText: 'Solder wire' });
-  await expect(solder).toContainText('400');
-  await expect(solder).toContainText(/buy 2\d\d/);
-  await solder.getByRole('button').click();
-  await expect(solder).toContainText('on the shelf');
-});
+    await app.refuses('Count of Printed label', '-2', /out of range|“-2”/);
+    await app.type('Count of Printed label', '21');
+    await expect(page.getByText(/was 60, counted .*Ada/)).toBeVisible();
+    const shopping = page.getByRole('region', { name: 'Shopping' });
+    await expect(shopping.getByRole('listitem').filter({ hasText: 'Printed label' })).toContainText(
+      /buy \d+/,
+    );
+    await app.type('Keep at least of Solder wire 2 mm, rosin flux', '400');
+    const solder = shopping.getByRole('listitem').filter({ hasText: 'Solder wire' });
+    await expect(solder).toContainText('400');
+    await expect(solder).toContainText(/buy 2\d\d/);
+    await solder.getByRole('button').click();
+    await expect(solder).toContainText('on the shelf');
+  },
+);
 
 test(
   'too little stock says exactly what to buy, and a new spool puts it right',
@@ -203,7 +216,7 @@ test(
   },
 );
 
-test('several jobs are cut together, each piece with its own job', async ({ page }) => {
+test('several jobs are cut together, each piece with its own job', { tag: '@page' }, async ({ page }) => {
   await kitOfDemo(page);
   await page.getByRole('switch', { name: /with Marrow/ }).click();
   await expect(card(page, 'IV-1')).toBeVisible();
@@ -281,17 +294,23 @@ for (const [link, title, cell] of [
   ['Print Kit list', 'Kit list', 'Printed label'],
   ['Print Cable schedule', 'Cable schedule', '6 361'],
 ] as const) {
-  test(`the print view of the ${title.toLowerCase()} is black on white, without buttons`, async ({
-    page,
-  }) => {
+  const opened = async (page: Page) => {
     await page.emulateMedia({ colorScheme: 'dark' });
     const app = await kitOfDemo(page);
     await page.getByRole('link', { name: link }).click();
     await expect(page.getByRole('heading', { name: title })).toBeVisible();
+    return app;
+  };
+  test(`the print view of the ${title.toLowerCase()} has no buttons`, { tag: '@page' }, async ({ page }) => {
+    const app = await opened(page);
     await expect(page.getByRole('table')).toContainText(cell);
     expect(await app.seriousProblems()).toEqual([]);
     await page.emulateMedia({ media: 'print' });
     await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+  });
+  test(`the print view of the ${title.toLowerCase()} is black on white`, async ({ page }) => {
+    await opened(page);
+    await page.emulateMedia({ media: 'print' });
     await expect(page.locator('main')).toHaveCSS('background-color', 'rgb(255, 255, 255)');
     await expect(page.locator('main')).toHaveCSS('color', 'rgb(0, 0, 0)');
   });

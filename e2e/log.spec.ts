@@ -240,7 +240,7 @@ test(
   },
 );
 
-test('the lot of a bag is read from its code, of bars or of squares', async ({ page }) => {
+test('the lot of a bag is read from its code, of bars or of squares', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.go('/job/teasel/cable/th4/make');
@@ -281,35 +281,37 @@ async function withABadCheckCrimp(page: Page, job: string): Promise<{ app: App; 
   return { app, trials };
 }
 
-test('a die whose check crimp fails closes nothing, and leads to what it made since its last good one', async ({
-  page,
-}) => {
-  const { app, trials } = await withABadCheckCrimp(page, 'teasel');
-  await trials.getByRole('link', { name: 'Cables made with it since the last good check' }).click();
-  await expect(
-    page.getByRole('list', { name: 'Cables affected' }).getByRole('link', { name: 'BK-1' }),
-  ).toBeVisible();
+test(
+  'a die whose check crimp fails closes nothing, and leads to what it made since its last good one',
+  { tag: '@page' },
+  async ({ page }) => {
+    const { app, trials } = await withABadCheckCrimp(page, 'teasel');
+    await trials.getByRole('link', { name: 'Cables made with it since the last good check' }).click();
+    await expect(
+      page.getByRole('list', { name: 'Cables affected' }).getByRole('link', { name: 'BK-1' }),
+    ).toBeVisible();
 
-  await app.go('/job/teasel/cable/th3/make');
-  await page
-    .getByRole('list', { name: 'Steps' })
-    .getByRole('button', { name: /Crimp A, 1/ })
-    .click();
-  await page.locator('main').getByRole('button', { name: /^Done/ }).click();
-  await expect(page.locator('main')).toContainText('this die is held back');
-  await expect(page.locator('main')).toContainText('Until it is good, take another die.');
+    await app.go('/job/teasel/cable/th3/make');
+    await page
+      .getByRole('list', { name: 'Steps' })
+      .getByRole('button', { name: /Crimp A, 1/ })
+      .click();
+    await page.locator('main').getByRole('button', { name: /^Done/ }).click();
+    await expect(page.locator('main')).toContainText('this die is held back');
+    await expect(page.locator('main')).toContainText('Until it is good, take another die.');
 
-  await app.go('/job/teasel/case?lug=compression-metric-70-m10');
-  await app.type('Check crimp, across flats', '14');
-  await expect(trials).not.toContainText('held back');
-  await app.go('/job/teasel/cable/th3/make');
-  await page
-    .getByRole('list', { name: 'Steps' })
-    .getByRole('button', { name: /Crimp A, 1/ })
-    .click();
-  await page.locator('main').getByRole('button', { name: /^Done/ }).click();
-  await expect(page.locator('main')).not.toContainText('held back');
-});
+    await app.go('/job/teasel/case?lug=compression-metric-70-m10');
+    await app.type('Check crimp, across flats', '14');
+    await expect(trials).not.toContainText('held back');
+    await app.go('/job/teasel/cable/th3/make');
+    await page
+      .getByRole('list', { name: 'Steps' })
+      .getByRole('button', { name: /Crimp A, 1/ })
+      .click();
+    await page.locator('main').getByRole('button', { name: /^Done/ }).click();
+    await expect(page.locator('main')).not.toContainText('held back');
+  },
+);
 
 test(
   'a check crimp that fails holds its die back until one is good, and where it is to be pulled until one was',

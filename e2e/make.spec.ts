@@ -117,30 +117,34 @@ test('a caution is large until it is known for the day', async ({ page }) => {
   await expect.poll(size).toBeLessThan(18);
 });
 
-test('a figure is judged as it is typed, kept as a reading, and Space goes on', async ({ page }) => {
-  const app = await atTheBench(page, 'en1', 'crimp-2.A');
-  await sign(page);
-  const flats = page.getByLabel('Open the die, then measure across flats');
-  await flats.fill('wide');
-  await expect(page.getByText('is not a number')).toBeVisible();
-  await flats.fill('12,9');
-  await expect(page.getByText('Larger than the die')).toBeVisible();
-  await flats.fill('12.2');
-  await expect(page.getByText('under the limit')).toBeVisible();
-  await page.getByRole('button', { name: 'More' }).click();
-  await expect(flats).toHaveValue('12.21');
-  await flats.press('Space');
-  await expect(current(page)).toContainText('File and tug-test A');
-  await app.saved();
-  await page.reload();
-  await expect(current(page)).toContainText('File and tug-test A');
-  await page.keyboard.press('Backspace');
-  await expect(current(page)).toContainText('Crimp A, 2');
-  await page.keyboard.press('Escape');
-  expect(await app.exported()).toMatch(
-    /"check": "across-flats",\s+"end": "A",\s+"crimp": 1,\s+"valueMm": 12\.21/,
-  );
-});
+test(
+  'a figure is judged as it is typed, kept as a reading, and Space goes on',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await atTheBench(page, 'en1', 'crimp-2.A');
+    await sign(page);
+    const flats = page.getByLabel('Open the die, then measure across flats');
+    await flats.fill('wide');
+    await expect(page.getByText('is not a number')).toBeVisible();
+    await flats.fill('12,9');
+    await expect(page.getByText('Larger than the die')).toBeVisible();
+    await flats.fill('12.2');
+    await expect(page.getByText('under the limit')).toBeVisible();
+    await page.getByRole('button', { name: 'More' }).click();
+    await expect(flats).toHaveValue('12.21');
+    await flats.press('Space');
+    await expect(current(page)).toContainText('File and tug-test A');
+    await app.saved();
+    await page.reload();
+    await expect(current(page)).toContainText('File and tug-test A');
+    await page.keyboard.press('Backspace');
+    await expect(current(page)).toContainText('Crimp A, 2');
+    await page.keyboard.press('Escape');
+    expect(await app.exported()).toMatch(
+      /"check": "across-flats",\s+"end": "A",\s+"crimp": 1,\s+"valueMm": 12\.21/,
+    );
+  },
+);
 
 test(
   'a figure that fails asks for the way out: close again, cut back, or a new piece',
@@ -173,33 +177,37 @@ function picture(): Buffer {
   return PNG.sync.write(png);
 }
 
-test('a photograph is made small, stays with its step, and goes along in the file', async ({ page }) => {
-  const app = await atTheBench(page, 'en1', 'crimp-2.A');
-  const field = page.getByLabel('Photograph', { exact: true });
-  await field.setInputFiles({
-    name: 'no.png',
-    mimeType: 'image/png',
-    buffer: Buffer.from('<svg onload=alert(1)>'),
-  });
-  await expect(page.getByRole('alert')).toContainText('is no picture that can be read here');
-  await field.setInputFiles({ name: 'crimp.png', mimeType: 'image/png', buffer: picture() });
-  await expect(page.getByText('1 kept')).toBeVisible();
-  await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
-  await app.saved();
-  await page.reload();
-  await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
-  await page.getByRole('link', { name: /All steps/ }).click();
-  const file = await app.exported();
-  const { job, photos } = JSON.parse(file) as {
-    job: { id: string; cables: { id: string; photos: { id: string; widthPx: number; step: string }[] }[] };
-    photos: Record<string, string>;
-  };
-  const [photo] = job.cables.find(({ id }) => id === 'en1')?.photos ?? [];
-  expect(photo).toMatchObject({ widthPx: 1600, heightPx: 800, step: 'crimp-2.A' });
-  expect(Buffer.from(photos[photo?.id ?? ''] ?? '', 'base64').subarray(0, 3)).toEqual(
-    Buffer.from([0xff, 0xd8, 0xff]),
-  );
-});
+test(
+  'a photograph is made small, stays with its step, and goes along in the file',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await atTheBench(page, 'en1', 'crimp-2.A');
+    const field = page.getByLabel('Photograph', { exact: true });
+    await field.setInputFiles({
+      name: 'no.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from('<svg onload=alert(1)>'),
+    });
+    await expect(page.getByRole('alert')).toContainText('is no picture that can be read here');
+    await field.setInputFiles({ name: 'crimp.png', mimeType: 'image/png', buffer: picture() });
+    await expect(page.getByText('1 kept')).toBeVisible();
+    await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
+    await app.saved();
+    await page.reload();
+    await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
+    await page.getByRole('link', { name: /All steps/ }).click();
+    const file = await app.exported();
+    const { job, photos } = JSON.parse(file) as {
+      job: { id: string; cables: { id: string; photos: { id: string; widthPx: number; step: string }[] }[] };
+      photos: Record<string, string>;
+    };
+    const [photo] = job.cables.find(({ id }) => id === 'en1')?.photos ?? [];
+    expect(photo).toMatchObject({ widthPx: 1600, heightPx: 800, step: 'crimp-2.A' });
+    expect(Buffer.from(photos[photo?.id ?? ''] ?? '', 'base64').subarray(0, 3)).toEqual(
+      Buffer.from([0xff, 0xd8, 0xff]),
+    );
+  },
+);
 
 test('a photograph comes along in a file to a browser that has never seen it', async ({ page }) => {
   const app = await atTheBench(page, 'en1', 'crimp-2.A');
@@ -222,21 +230,25 @@ test('a photograph comes along in a file to a browser that has never seen it', a
   await other?.close();
 });
 
-test('the bench, the batch and the traveller are found by typing what is wanted', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  for (const [words, url] of [
-    ['at the bench', /\/bench\//],
-    ['several cables', /\/batch$/],
-  ] as const) {
-    await app.go('/job/teasel/cable/th3/make');
-    await expect(app.ledger).toBeVisible();
-    await page.keyboard.press('Control+k');
-    await page.getByRole('combobox').fill(words);
-    await page.getByRole('option').first().click();
-    await expect(page).toHaveURL(url);
-  }
-});
+test(
+  'the bench, the batch and the traveller are found by typing what is wanted',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    for (const [words, url] of [
+      ['at the bench', /\/bench\//],
+      ['several cables', /\/batch$/],
+    ] as const) {
+      await app.go('/job/teasel/cable/th3/make');
+      await expect(app.ledger).toBeVisible();
+      await page.keyboard.press('Control+k');
+      await page.getByRole('combobox').fill(words);
+      await page.getByRole('option').first().click();
+      await expect(page).toHaveURL(url);
+    }
+  },
+);
 
 test(
   'two cables are in progress: one is turned to while the other waits',

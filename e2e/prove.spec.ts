@@ -81,7 +81,7 @@ test(
   },
 );
 
-test('trouble never becomes a reading', async ({ page }) => {
+test('trouble never becomes a reading', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo();
   await app.cable('IN-1');

@@ -25,63 +25,71 @@ test('a corner of the outline is dragged, and what is in it is measured again', 
   await expect(share).not.toHaveText(found ?? '');
 });
 
-test('a picture of a sawn crimp is measured, corrected by hand, and kept as a trial', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.keyboard.press('Control+k');
-  await page.getByRole('combobox').fill('section lab');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText('never in the hand')).toBeVisible();
-  const share = await opened(page, 'section-10.jpg');
-  await expect(share).toContainText(/^1[45]\.\d/);
+test(
+  'a picture of a sawn crimp is measured, corrected by hand, and kept as a trial',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox').fill('section lab');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('never in the hand')).toBeVisible();
+    const share = await opened(page, 'section-10.jpg');
+    await expect(share).toContainText(/^1[45]\.\d/);
 
-  // A corner moved by keys changes what is measured, and finding it again brings it back.
-  const found = await share.textContent();
-  const corner = page.getByRole('button', { name: /^Corner 1/ });
-  await corner.focus();
-  for (let i = 0; i < 6; i += 1) await page.keyboard.press('Shift+ArrowDown');
-  await expect(share).not.toHaveText(found ?? '');
-  await page.getByRole('button', { name: 'Find the outline again' }).click();
-  await expect(share).toHaveText(found ?? '');
+    // A corner moved by keys changes what is measured, and finding it again brings it back.
+    const found = await share.textContent();
+    const corner = page.getByRole('button', { name: /^Corner 1/ });
+    await corner.focus();
+    for (let i = 0; i < 6; i += 1) await page.keyboard.press('Shift+ArrowDown');
+    await expect(share).not.toHaveText(found ?? '');
+    await page.getByRole('button', { name: 'Find the outline again' }).click();
+    await expect(share).toHaveText(found ?? '');
 
-  await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
-  await expect(page.getByRole('alert')).toContainText('Enter who is measuring first.');
-  await app.type('Sawn by', 'R. Pell');
-  await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
-  await expect(page.getByRole('alert')).toContainText('Enter which lug and die it was');
-  await app.choose(/^Lug which/, /^50-8/);
-  await app.choose(/^Die which/, /^E/);
-  await app.refuses('Across flats of the crimp', '300', /out of range: 1 to 100/);
-  await app.type('Across flats of the crimp', '12.2');
-  await app.type('Ears before filing', '0.1');
-  await page.getByRole('button', { name: /^Packing/ }).click();
-  await expect(page.getByText('κ = 1 − void')).toBeVisible();
-  await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
-  await expect(page.getByText('Saved: the die chart now uses it')).toBeVisible();
-  const { shop } = JSON.parse(await app.exported()) as {
-    shop: { trials: { voidShare?: number; by: string }[] };
-  };
-  const { voidShare, by } = shop.trials.at(-1) ?? {};
-  expect(by).toBe('R. Pell');
-  expect(voidShare).toBeGreaterThan(0.14);
-  expect(voidShare).toBeLessThan(0.166);
-  expect(await app.seriousProblems('main')).toEqual([]);
-});
+    await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
+    await expect(page.getByRole('alert')).toContainText('Enter who is measuring first.');
+    await app.type('Sawn by', 'R. Pell');
+    await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
+    await expect(page.getByRole('alert')).toContainText('Enter which lug and die it was');
+    await app.choose(/^Lug which/, /^50-8/);
+    await app.choose(/^Die which/, /^E/);
+    await app.refuses('Across flats of the crimp', '300', /out of range: 1 to 100/);
+    await app.type('Across flats of the crimp', '12.2');
+    await app.type('Ears before filing', '0.1');
+    await page.getByRole('button', { name: /^Packing/ }).click();
+    await expect(page.getByText('κ = 1 − void')).toBeVisible();
+    await page.getByRole('button', { name: 'Save as a trial of this die' }).click();
+    await expect(page.getByText('Saved: the die chart now uses it')).toBeVisible();
+    const { shop } = JSON.parse(await app.exported()) as {
+      shop: { trials: { voidShare?: number; by: string }[] };
+    };
+    const { voidShare, by } = shop.trials.at(-1) ?? {};
+    expect(by).toBe('R. Pell');
+    expect(voidShare).toBeGreaterThan(0.14);
+    expect(voidShare).toBeLessThan(0.166);
+    expect(await app.seriousProblems('main')).toEqual([]);
+  },
+);
 
-test('what is no section, and what is no picture, is refused in a sentence', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/section');
-  const file = page.getByTestId('section-file');
-  await file.setInputFiles({ name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
-  await expect(page.getByRole('alert')).toContainText('“note.jpg” is no picture that can be read here.');
-  await file.setInputFiles('docs/screenshots/fit.png');
-  await expect(page.getByRole('alert')).toContainText(/\.$/);
-  await expect(page.getByRole('button', { name: 'Save as a trial of this die' })).toBeDisabled();
-  await file.setInputFiles(`${DIR}section-04.jpg`);
-  await expect(page.getByRole('alert')).toBeHidden();
-  await expect(page.getByRole('group', { name: 'Outline of the crimp' })).toBeVisible();
-});
+test(
+  'what is no section, and what is no picture, is refused in a sentence',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/section');
+    const file = page.getByTestId('section-file');
+    await file.setInputFiles({ name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+    await expect(page.getByRole('alert')).toContainText('“note.jpg” is no picture that can be read here.');
+    await file.setInputFiles('docs/screenshots/fit.png');
+    await expect(page.getByRole('alert')).toContainText(/\.$/);
+    await expect(page.getByRole('button', { name: 'Save as a trial of this die' })).toBeDisabled();
+    await file.setInputFiles(`${DIR}section-04.jpg`);
+    await expect(page.getByRole('alert')).toBeHidden();
+    await expect(page.getByRole('group', { name: 'Outline of the crimp' })).toBeVisible();
+  },
+);
 
 test(
   'two pictures side by side, and one kept with the end that it was made like',

@@ -74,28 +74,30 @@ test(
   },
 );
 
-test('a weight that all cables stay under is met, or says what is the lightest there is', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/marrow/sizes');
-  const title = page.getByRole('heading', { level: 1 });
-  const most = app.field('Weight at most');
-  await expect(title).toContainText('Proved', { timeout: 60_000 });
-  await most.fill('100');
-  await most.press('Enter');
-  await expect(page.getByText(/It costs nothing: without the limit they weigh/)).toBeVisible({
-    timeout: 60_000,
-  });
-  await most.fill('5');
-  await most.press('Enter');
-  await expect(page.getByText('Only the weight limit prevents it.')).toBeVisible({ timeout: 60_000 });
-  await expect(page.getByText(/Nothing that keeps the other limits is lighter than/)).toBeVisible();
-  await most.fill('');
-  await most.press('Enter');
-  await expect(title).toContainText('Proved', { timeout: 60_000 });
-});
+test(
+  'a weight that all cables stay under is met, or says what is the lightest there is',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/marrow/sizes');
+    const title = page.getByRole('heading', { level: 1 });
+    const most = app.field('Weight at most');
+    await expect(title).toContainText('Proved', { timeout: 60_000 });
+    await most.fill('100');
+    await most.press('Enter');
+    await expect(page.getByText(/It costs nothing: without the limit they weigh/)).toBeVisible({
+      timeout: 60_000,
+    });
+    await most.fill('5');
+    await most.press('Enter');
+    await expect(page.getByText('Only the weight limit prevents it.')).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText(/Nothing that keeps the other limits is lighter than/)).toBeVisible();
+    await most.fill('');
+    await most.press('Enter');
+    await expect(title).toContainText('Proved', { timeout: 60_000 });
+  },
+);
 
 test(
   'without an installation there is nothing to choose, and nothing is called proved',

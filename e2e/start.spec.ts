@@ -64,27 +64,31 @@ test(
   },
 );
 
-test('the card of a cable has all of it on one sheet, and goes out as text', async ({ page, context }) => {
-  const app = new App(page);
-  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  await app.openDemo();
-  await app.go('/job/teasel/card/th3');
-  const card = page.getByRole('article', { name: 'Card of TH-3' });
-  await expect(card).toContainText(/70.*mm².*6.361.mm cut/);
-  await expect(card.getByRole('row', { name: /^Lug/ })).toContainText('70-10 heavy');
-  await expect(card.getByRole('row', { name: /^Torque/ })).toContainText(/17 to 25.N·m/);
-  await expect(card).toContainText(/Fuse.*250.A/);
-  await expect(card.getByRole('list', { name: 'What fails or is not proved' })).toContainText(
-    'Through the hole',
-  );
-  await page.getByRole('button', { name: 'Share' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'Copied as text.' })).toBeVisible();
-  const text = await page.evaluate(() => navigator.clipboard.readText());
-  expect(text).toContain('TH-3: Isolator → Thruster +');
-  expect(text).toMatch(/strip 29.mm/);
-  await page.getByRole('link', { name: 'Change it' }).click();
-  await expect(page).toHaveURL(/th3\/run$/);
-});
+test(
+  'the card of a cable has all of it on one sheet, and goes out as text',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+    await app.openDemo();
+    await app.go('/job/teasel/card/th3');
+    const card = page.getByRole('article', { name: 'Card of TH-3' });
+    await expect(card).toContainText(/70.*mm².*6.361.mm cut/);
+    await expect(card.getByRole('row', { name: /^Lug/ })).toContainText('70-10 heavy');
+    await expect(card.getByRole('row', { name: /^Torque/ })).toContainText(/17 to 25.N·m/);
+    await expect(card).toContainText(/Fuse.*250.A/);
+    await expect(card.getByRole('list', { name: 'What fails or is not proved' })).toContainText(
+      'Through the hole',
+    );
+    await page.getByRole('button', { name: 'Share' }).click();
+    await expect(page.getByRole('status').filter({ hasText: 'Copied as text.' })).toBeVisible();
+    const text = await page.evaluate(() => navigator.clipboard.readText());
+    expect(text).toContain('TH-3: Isolator → Thruster +');
+    expect(text).toMatch(/strip 29.mm/);
+    await page.getByRole('link', { name: 'Change it' }).click();
+    await expect(page).toHaveURL(/th3\/run$/);
+  },
+);
 
 test('the card prints on one A6, without what stands round it', async ({ page }) => {
   const app = new App(page);

@@ -61,33 +61,45 @@ test(
   },
 );
 
-test('what was missed and what was not there are told apart, with their figures', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  const own = roundOf(ROUND, 1)[0];
-  const [missed, found] = own?.faults ?? [];
-  if (!missed || !found) throw new Error('this end should have two faults');
-  await page.goto(`/job/teasel/training?level=1&round=${ROUND}`);
-  await place(page, found).click();
-  await mark(page, found).click();
-  const wrong = 'browned';
-  await place(page, wrong).click();
-  await expect(page.getByRole('region', { name: 'Selected place' })).toContainText('its own colour');
-  await mark(page, wrong).click();
-  await page.getByRole('button', { name: 'Hand in' }).click();
+test(
+  'what was missed and what was not there are told apart, with their figures',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    const own = roundOf(ROUND, 1)[0];
+    const [missed, found] = own?.faults ?? [];
+    if (!missed || !found) throw new Error('this end should have two faults');
+    await page.goto(`/job/teasel/training?level=1&round=${ROUND}`);
+    await place(page, found).click();
+    await mark(page, found).click();
+    const wrong = 'browned';
+    await place(page, wrong).click();
+    await expect(page.getByRole('region', { name: 'Selected place' })).toContainText('its own colour');
+    await mark(page, wrong).click();
+    await page.getByRole('button', { name: 'Hand in' }).click();
 
-  const answer = page.getByRole('region', { name: 'The answer' });
-  expect(await app.seriousProblems('main')).toEqual([]);
-  await expect(answer.getByRole('button', { name: /^missed/ })).toContainText(tell(FAULTS[missed].title));
-  await expect(answer.getByRole('button', { name: /^not there/ })).toContainText(
-    'The jacket has its colour.',
-  );
-  await expect(answer.getByRole('button', { name: /^found/ })).toContainText(tell(FAULTS[found].title));
-  await answer.getByRole('button', { name: /^missed/ }).click();
-  await expect(answer).toContainText('Source: craft practice');
-  await answer.getByRole('button', { name: /points that hold/ }).click();
-  await expect(answer).toContainText('Across flats.');
-});
+    const answer = page.getByRole('region', { name: 'The answer' });
+    expect(await app.seriousProblems('main')).toEqual([]);
+    await expect(answer.getByRole('button', { name: /^missed/ })).toContainText(tell(FAULTS[missed].title));
+    await expect(answer.getByRole('button', { name: /^not there/ })).toContainText(
+      'The jacket has its colour.',
+    );
+    await expect(answer.getByRole('button', { name: /^found/ })).toContainText(tell(FAULTS[found].title));
+    await answer.getByRole('button', { name: /^missed/ }).click();
+    await expect(answer).toContainText('Source: craft practice');
+    await answer.getByRole('button', { name: /points that hold/ }).click();
+    await expect(answer).toContainText('Across flats.');
+
+    // In a narrow window the places have a row of their own.
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto(`/job/teasel/training?level=1&round=${ROUND + 1}`);
+    await page.getByRole('group', { name: 'Places' }).getByRole('button', { name: 'Crimps' }).click();
+    await expect(page.getByText('across the flats')).toBeVisible();
+    await page.goto('/job/teasel/print/training');
+    await expect(page.getByText('This round is not finished: hand in all of its ends first.')).toBeVisible();
+  },
+);
 
 test('the ends are looked at on a phone by touch, without scrolling sideways', async ({ browser }) => {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
