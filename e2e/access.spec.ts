@@ -20,7 +20,7 @@ for (const cable of ['th3', 'in1'] as const) {
   });
 }
 
-test('axe finds nothing serious in boxes, menus and the empty job', async ({ page }) => {
+test('axe finds nothing serious in boxes, menus and the empty job', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await page.goto('/demo');
   await expect(page.getByRole('complementary', { name: 'How this works' })).toBeVisible();

@@ -29,18 +29,22 @@ test('a lug is offered with its reasons, and refused with its reason', async ({ 
   await page.keyboard.press('Escape');
 });
 
-test('another die is chosen, and the ledger says at once what it does', async ({ page }) => {
-  const app = await endsOf(page, 'TH-3');
-  await panelOf(page, 'B')
-    .getByRole('radio', { name: /die 70, .*will not close/ })
-    .click();
-  await expect(row(app, /Compaction, c/)).toContainText('fails');
-  await panelOf(page, 'B')
-    .getByRole('button', { name: /lever 70/ })
-    .click();
-  await row(app, /Trial crimps/).click();
-  await expect(app.ledger).toContainText('A trial held the usual pull.');
-});
+test(
+  'another die is chosen, and the ledger says at once what it does',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await endsOf(page, 'TH-3');
+    await panelOf(page, 'B')
+      .getByRole('radio', { name: /die 70, .*will not close/ })
+      .click();
+    await expect(row(app, /Compaction, c/)).toContainText('fails');
+    await panelOf(page, 'B')
+      .getByRole('button', { name: /lever 70/ })
+      .click();
+    await row(app, /Trial crimps/).click();
+    await expect(app.ledger).toContainText('A trial held the usual pull.');
+  },
+);
 
 test(
   'a stud shared with others: stacked, reordered, too short, too many',

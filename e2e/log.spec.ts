@@ -160,34 +160,38 @@ test('a job is handed over as one PDF and one zip', { tag: '@page' }, async ({ p
   expect(job.hunts).toHaveLength(1);
 });
 
-apart('a label held before the camera opens its cable; without a camera it is said', async ({ page }) => {
-  const code = await QRCode.toDataURL(HB3, { width: 400 });
-  await page.addInitScript((picture) => {
-    const state = { denied: true };
-    Object.assign(window, { cameraState: state });
-    navigator.mediaDevices.getUserMedia = async () => {
-      if (state.denied) throw new DOMException('no camera', 'NotFoundError');
-      const canvas = Object.assign(document.createElement('canvas'), { width: 640, height: 480 });
-      const image = new Image();
-      image.src = picture;
-      await image.decode();
-      const draw = () => canvas.getContext('2d')?.drawImage(image, 120, 40);
-      setInterval(draw, 50);
-      return canvas.captureStream(20);
-    };
-  }, code);
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/hut/log');
-  await page.getByRole('button', { name: 'Scan a label' }).click();
-  await page.getByRole('button', { name: 'The camera' }).click();
-  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('The camera cannot be used here');
-  await page.evaluate(() =>
-    Object.assign((window as unknown as { cameraState: object }).cameraState, { denied: false }),
-  );
-  await page.getByRole('button', { name: 'The camera' }).click();
-  await expect(page.getByRole('region', { name: 'Cable HB-3' })).toBeVisible();
-});
+apart(
+  'a label held before the camera opens its cable; without a camera it is said',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const code = await QRCode.toDataURL(HB3, { width: 400 });
+    await page.addInitScript((picture) => {
+      const state = { denied: true };
+      Object.assign(window, { cameraState: state });
+      navigator.mediaDevices.getUserMedia = async () => {
+        if (state.denied) throw new DOMException('no camera', 'NotFoundError');
+        const canvas = Object.assign(document.createElement('canvas'), { width: 640, height: 480 });
+        const image = new Image();
+        image.src = picture;
+        await image.decode();
+        const draw = () => canvas.getContext('2d')?.drawImage(image, 120, 40);
+        setInterval(draw, 50);
+        return canvas.captureStream(20);
+      };
+    }, code);
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/hut/log');
+    await page.getByRole('button', { name: 'Scan a label' }).click();
+    await page.getByRole('button', { name: 'The camera' }).click();
+    await expect(page.getByRole('dialog').getByRole('alert')).toContainText('The camera cannot be used here');
+    await page.evaluate(() =>
+      Object.assign((window as unknown as { cameraState: object }).cameraState, { denied: false }),
+    );
+    await page.getByRole('button', { name: 'The camera' }).click();
+    await expect(page.getByRole('region', { name: 'Cable HB-3' })).toBeVisible();
+  },
+);
 
 test(
   'a recall lists what a die closed, keeps it from being proved, and is closed cable by cable',

@@ -11,19 +11,23 @@ async function opened(page: Page, picture: string): Promise<Locator> {
   return page.getByRole('region', { name: 'What it says' }).getByRole('status').first();
 }
 
-test('a corner of the outline is dragged, and what is in it is measured again', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/section');
-  const share = await opened(page, 'section-10.jpg');
-  await expect(share).toContainText(/^1[45]\.\d/);
-  const found = await share.textContent();
-  await page.getByRole('button', { name: /^Corner 1/ }).hover();
-  await page.mouse.down();
-  await page.mouse.move(700, 250, { steps: 4 });
-  await page.mouse.up();
-  await expect(share).not.toHaveText(found ?? '');
-});
+test(
+  'a corner of the outline is dragged, and what is in it is measured again',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/teasel/section');
+    const share = await opened(page, 'section-10.jpg');
+    await expect(share).toContainText(/^1[45]\.\d/);
+    const found = await share.textContent();
+    await page.getByRole('button', { name: /^Corner 1/ }).hover();
+    await page.mouse.down();
+    await page.mouse.move(700, 250, { steps: 4 });
+    await page.mouse.up();
+    await expect(share).not.toHaveText(found ?? '');
+  },
+);
 
 test(
   'a picture of a sawn crimp is measured, corrected by hand, and kept as a trial',

@@ -2,43 +2,45 @@ import { expect } from '@playwright/test';
 import { App } from './app.ts';
 import { test } from './test.ts';
 
-test('all sizes are chosen at once, proved, taken one by one and all at once, and undone in one step', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/marrow/system');
-  await page.getByRole('link', { name: 'Sizes', exact: true }).click();
-  const title = page.getByRole('heading', { level: 1 });
-  await expect(title).toHaveText('Proved optimal');
-  const sizes = page.getByRole('table', { name: 'Sizes of all cables' });
-  const row = (tag: string) => sizes.getByRole('row', { name: new RegExp(`^${tag} `) });
-  await expect(row('IV-2')).toContainText(/70 mm².*35 mm².*35 mm².*by its fuse/);
-  await page.getByRole('button', { name: 'Show the calculation', exact: true }).click();
-  await expect(page.getByRole('main')).toContainText('branch and bound');
+test(
+  'all sizes are chosen at once, proved, taken one by one and all at once, and undone in one step',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.go('/job/marrow/system');
+    await page.getByRole('link', { name: 'Sizes', exact: true }).click();
+    const title = page.getByRole('heading', { level: 1 });
+    await expect(title).toHaveText('Proved optimal');
+    const sizes = page.getByRole('table', { name: 'Sizes of all cables' });
+    const row = (tag: string) => sizes.getByRole('row', { name: new RegExp(`^${tag} `) });
+    await expect(row('IV-2')).toContainText(/70 mm².*35 mm².*35 mm².*by its fuse/);
+    await page.getByRole('button', { name: 'Show the calculation', exact: true }).click();
+    await expect(page.getByRole('main')).toContainText('branch and bound');
 
-  await app.refuses('Of the drop allowed', '5', /out of range: 20 to 300/);
-  const byHand = page.getByRole('switch', { name: 'Sizes chosen by hand as well' });
-  await byHand.click();
-  await expect(row('IV-2')).toContainText('chosen by hand: its size stays');
-  await byHand.click();
-  await expect(row('IV-2')).toContainText('by its fuse');
-  const totals = page.getByRole('table', { name: 'What the sizes come to' });
-  await expect(totals.getByRole('row', { name: /^All together/ })).toContainText('1 176 mm²·m');
-  await expect(totals.getByRole('row', { name: /^As in the job/ })).toContainText('1 182 mm²·m');
+    await app.refuses('Of the drop allowed', '5', /out of range: 20 to 300/);
+    const byHand = page.getByRole('switch', { name: 'Sizes chosen by hand as well' });
+    await byHand.click();
+    await expect(row('IV-2')).toContainText('chosen by hand: its size stays');
+    await byHand.click();
+    await expect(row('IV-2')).toContainText('by its fuse');
+    const totals = page.getByRole('table', { name: 'What the sizes come to' });
+    await expect(totals.getByRole('row', { name: /^All together/ })).toContainText('1 176 mm²·m');
+    await expect(totals.getByRole('row', { name: /^As in the job/ })).toContainText('1 182 mm²·m');
 
-  await row('IV-2').getByRole('button', { name: 'Take IV-2' }).click();
-  await expect(row('IV-2').getByRole('button')).toHaveCount(0);
-  await expect(totals.getByRole('row', { name: /^As in the job/ })).toContainText('1 148 mm²·m');
-  await page.getByRole('button', { name: 'Take all', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'Take all', exact: true })).toBeDisabled();
-  await expect(row('LB-1').getByRole('cell').first()).toHaveText('16 mm²');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(row('LB-1').getByRole('cell').first()).toHaveText('35 mm²');
-  await expect(row('LB-1').getByRole('button', { name: 'Take LB-1' })).toBeVisible();
-  expect(await app.seriousProblems('main')).toEqual([]);
-  await app.saved();
-});
+    await row('IV-2').getByRole('button', { name: 'Take IV-2' }).click();
+    await expect(row('IV-2').getByRole('button')).toHaveCount(0);
+    await expect(totals.getByRole('row', { name: /^As in the job/ })).toContainText('1 148 mm²·m');
+    await page.getByRole('button', { name: 'Take all', exact: true }).click();
+    await expect(page.getByRole('button', { name: 'Take all', exact: true })).toBeDisabled();
+    await expect(row('LB-1').getByRole('cell').first()).toHaveText('16 mm²');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(row('LB-1').getByRole('cell').first()).toHaveText('35 mm²');
+    await expect(row('LB-1').getByRole('button', { name: 'Take LB-1' })).toBeVisible();
+    expect(await app.seriousProblems('main')).toEqual([]);
+    await app.saved();
+  },
+);
 
 test(
   'what is asked changes the answer: few sizes, fuses too, losses over the years, and a point of the trade',
