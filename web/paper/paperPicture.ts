@@ -13,7 +13,7 @@ export interface PaperPicture {
   readonly deflated: Uint8Array;
 }
 
-/** Pixels for paper; what shows through in them is left out, for paper is white. */
+/** Pixels for paper, each of them taken as opaque: a drawing lies on a white ground. */
 export async function paperPicture({ width, height, data }: Picture): Promise<PaperPicture> {
   const colors = new Uint8Array(3 * width * height);
   for (let from = 0, to = 0; to < colors.length; from += 4, to += 3) {
