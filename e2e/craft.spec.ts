@@ -23,6 +23,13 @@ const cableOf = ({ job }: Altered, tag: string) => {
   if (!cable) throw new Error(tag);
   return cable;
 };
+/** Opens a lug in the tool case. */
+async function openLug(page: Page, label: string): Promise<void> {
+  await page.getByRole('link', { name: 'Tool case' }).click();
+  await page.getByRole('tab', { name: 'Lugs' }).click();
+  await page.getByRole('textbox', { name: 'Find a lug' }).fill(label);
+  await page.getByRole('button', { name: label }).first().click();
+}
 /** What the bench asks in turn, by its short names. */
 const stepsOf = (page: Page) => page.getByRole('main');
 
@@ -130,10 +137,7 @@ test('a connector in a jacket of its own asks for a pull alone', { tag: '@page' 
   await expect(page.getByText('under its own jacket: only a pull tests it')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Across flats, towards A' })).toBeHidden();
   await expect(page.getByRole('textbox', { name: 'Pull through the join' })).toBeVisible();
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  await page.getByRole('tab', { name: 'Lugs' }).click();
-  await page.getByRole('textbox', { name: 'Find a lug' }).fill('70 sealed');
-  await page.getByRole('button', { name: '70 sealed' }).click();
+  await openLug(page, '70 sealed');
   await app.choose('Supplied in', 'bare');
   await app.saved();
 });
@@ -175,10 +179,7 @@ test(
       for (const end of ['A', 'B'] as const)
         cable.ends[end] = { ...cable.ends[end], method: 'solder', lugId };
     });
-    await page.getByRole('link', { name: 'Tool case' }).click();
-    await page.getByRole('tab', { name: 'Lugs' }).click();
-    await page.getByRole('textbox', { name: 'Find a lug' }).fill('70-10 heavy');
-    await page.getByRole('button', { name: '70-10 heavy' }).first().click();
+    await openLug(page, '70-10 heavy');
     await app.type('Solder in its barrel', '40');
     await app.saved();
     await app.cable('TH-4');
@@ -253,10 +254,7 @@ test('a palm bent in the tool case asks for a wider hole, and the bench says whi
   await app.stage('Ends');
   const hole = app.ledger.getByRole('button', { name: /Through the hole/ });
   const straight = (await hole.textContent()) ?? '';
-  await page.getByRole('link', { name: 'Tool case' }).click();
-  await page.getByRole('tab', { name: 'Lugs' }).click();
-  await page.getByRole('textbox', { name: 'Find a lug' }).fill('70-8 heavy');
-  await page.getByRole('button', { name: '70-8 heavy' }).first().click();
+  await openLug(page, '70-8 heavy');
   await app.type('Palm to barrel', '90');
   await app.saved();
   await app.cable('TH-3');

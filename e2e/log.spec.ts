@@ -290,29 +290,27 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const { app, trials } = await withABadCheckCrimp(page, 'teasel');
+    const crimp = async () => {
+      await app.go('/job/teasel/cable/th3/make');
+      await page
+        .getByRole('list', { name: 'Steps' })
+        .getByRole('button', { name: /Crimp A, 1/ })
+        .click();
+      await page.locator('main').getByRole('button', { name: /^Done/ }).click();
+    };
     await trials.getByRole('link', { name: 'Cables made with it since the last good check' }).click();
     await expect(
       page.getByRole('list', { name: 'Cables affected' }).getByRole('link', { name: 'BK-1' }),
     ).toBeVisible();
 
-    await app.go('/job/teasel/cable/th3/make');
-    await page
-      .getByRole('list', { name: 'Steps' })
-      .getByRole('button', { name: /Crimp A, 1/ })
-      .click();
-    await page.locator('main').getByRole('button', { name: /^Done/ }).click();
+    await crimp();
     await expect(page.locator('main')).toContainText('this die is held back');
     await expect(page.locator('main')).toContainText('Until it is good, take another die.');
 
     await app.go('/job/teasel/case?lug=compression-metric-70-m10');
     await app.type('Check crimp, across flats', '14');
     await expect(trials).not.toContainText('held back');
-    await app.go('/job/teasel/cable/th3/make');
-    await page
-      .getByRole('list', { name: 'Steps' })
-      .getByRole('button', { name: /Crimp A, 1/ })
-      .click();
-    await page.locator('main').getByRole('button', { name: /^Done/ }).click();
+    await crimp();
     await expect(page.locator('main')).not.toContainText('held back');
   },
 );

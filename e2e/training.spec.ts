@@ -90,10 +90,17 @@ test(
     await expect(answer).toContainText('Source: craft practice');
     await answer.getByRole('button', { name: /points that hold/ }).click();
     await expect(answer).toContainText('Across flats.');
+  },
+);
 
-    // In a narrow window the places have a row of their own.
+test(
+  'in a narrow window the places have a row of their own, and an unfinished round has no result on paper',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
     await page.setViewportSize({ width: 390, height: 844 });
-    await page.goto(`/job/teasel/training?level=1&round=${ROUND + 1}`);
+    await app.openDemo(false);
+    await page.goto(`/job/teasel/training?level=1&round=${ROUND}`);
     await page.getByRole('group', { name: 'Places' }).getByRole('button', { name: 'Crimps' }).click();
     await expect(page.getByText('across the flats')).toBeVisible();
     await page.goto('/job/teasel/print/training');

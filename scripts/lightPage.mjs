@@ -11,7 +11,7 @@ const INSTEAD = {
   ],
   'nodes/node/Node': [
     [/\{(\s+\w+: new Map\(\),){7}\s+computedStyle: null\s+\}/g, 'new LightCache()', 1],
-    [/if \(cache\.(\w+)\.size\)/g, 'if (cache._$1?.size)', 7],
+    [/if \(cache\.(\w+)\.size\)/g, 'if (cache.kept?.$1?.size)', 7],
     [/new Map\(\)/g, 'new LightMap()', 7],
     [
       /\[PropertySymbol\.connectedToNode\]\(\) \{/g,

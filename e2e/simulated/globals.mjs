@@ -29,6 +29,7 @@ for (const side of ['innerWidth', 'innerHeight'])
     set: (px) => void (page[side] = px),
     configurable: true,
   });
+
 // It is the only tab there is.
 Object.defineProperty(navigator, 'locks', {
   value: { request: async (name, options, held) => (held ?? options)({ name }) },

@@ -50,34 +50,33 @@ export class LightMap {
   }
 }
 
-/** What listens to a part, on the way down and on the way up. */
-export class LightListeners {
-  down = null;
-  up = null;
-  get capturing() {
-    return (this.down ??= new LightMap());
+/** What has a light map of each of these names, made and kept when it is first asked for. */
+const holderOf = (...names) => {
+  class Holder {
+    kept = null;
   }
-  get bubbling() {
-    return (this.up ??= new LightMap());
-  }
-}
+  for (const name of names)
+    Object.defineProperty(Holder.prototype, name, {
+      get() {
+        return ((this.kept ??= {})[name] ??= new LightMap());
+      },
+      set(map) {
+        (this.kept ??= {})[name] = map;
+      },
+    });
+  return Holder;
+};
 
-/** What was looked for in a part, by how: made when it is first asked for. */
-export class LightCache {
-  computedStyle = null;
-}
-for (const how of [
+/** What listens to a part, on the way down and on the way up. */
+export const LightListeners = holderOf('capturing', 'bubbling');
+
+/** What was looked for in a part, by how. */
+export class LightCache extends holderOf(
   ...['querySelector', 'querySelectorAll', 'matches', 'elementById'],
   ...['elementByTagName', 'elementsByTagName', 'elementsByTagNameNS'],
-])
-  Object.defineProperty(LightCache.prototype, how, {
-    get() {
-      return (this[`_${how}`] ??= new LightMap());
-    },
-    set(map) {
-      this[`_${how}`] = map;
-    },
-  });
+) {
+  computedStyle = null;
+}
 
 /** A node that nothing listens to, that holds nothing, and in which nothing is looked for, as an attribute is. */
 export function lightly(Node) {
