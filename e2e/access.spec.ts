@@ -36,6 +36,30 @@ test('axe finds nothing serious in boxes, menus and the empty job', { tag: '@pag
   expect(await app.seriousProblems(), 'command box').toEqual([]);
 });
 
+test(
+  'what a field is for stands behind its mark, and goes by the keyboard',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.stage('Run');
+    const mark = (label: string) => page.locator(`button[title="${label}"]`);
+    const help = page.getByRole('note');
+    await expect(mark('Polarity')).toHaveAttribute('aria-expanded', 'false');
+    await mark('Polarity').click();
+    await expect(help).toHaveAccessibleName('About Polarity');
+    await expect(help).toContainText('never by the colour alone');
+    await expect(mark('Polarity')).toBeFocused();
+    await page.keyboard.press('Escape');
+    await expect(help).toBeHidden();
+    await expect(mark('Polarity')).toBeFocused();
+    await mark('Polarity').click();
+    await expect(help).toBeVisible();
+    await mark('System').click();
+    await expect(help).toHaveAccessibleName('About System');
+  },
+);
+
 test('a phone shows every stage without scrolling sideways', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   const app = new App(page);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref, useTemplateRef } from 'vue';
 import { helpFor } from './help.ts';
 import HelpPicture from './HelpPicture.vue';
 import { say } from '../../core/words/say.ts';
@@ -10,6 +10,19 @@ const { label } = defineProps<{ label: string }>();
 
 const help = computed(() => helpFor(label));
 
+/** What lies behind the mark is made when it is first asked for: a stage has twenty, of which hardly one is pressed. */
+const isAsked = ref(false);
+const root = useTemplateRef<HTMLElement>('root');
+async function ask(): Promise<void> {
+  isAsked.value = true;
+  await nextTick();
+  const button = root.value?.querySelector('button');
+  button?.focus();
+  button?.click();
+}
+
+const MARK =
+  'figure -my-2 inline-flex !min-h-0 !min-w-6 items-center justify-center py-2 text-[14px] leading-3 font-semibold text-teal hover:bg-teal-tint pointer-coarse:-my-4 pointer-coarse:size-11';
 const WIDTH = 300;
 const TALLEST = 300;
 const EDGE = 8;
@@ -29,23 +42,30 @@ function place({ currentTarget }: Event): void {
 </script>
 
 <template>
-  <Popover v-if="help" class="help-mark inline-block align-baseline">
-    <PopoverButton
-      class="figure -my-2 inline-flex !min-h-0 !min-w-6 items-center justify-center py-2 text-[14px] leading-3 font-semibold text-teal hover:bg-teal-tint pointer-coarse:-my-4 pointer-coarse:size-11"
+  <span v-if="help" ref="root" class="help-mark inline-block align-baseline">
+    <button
+      v-if="!isAsked"
+      type="button"
+      aria-expanded="false"
+      :class="MARK"
       :aria-label="say`Help`"
       :title="label"
-      @click="place"
-      >?</PopoverButton
+      @click="ask"
     >
-    <PopoverPanel
-      class="fixed z-50 max-h-[292px] w-[300px] max-w-[calc(100vw-16px)] overflow-auto border border-line bg-lamp p-3 text-[13px] leading-5 font-normal whitespace-normal text-ink shadow-lg"
-      :style="placed"
-      role="note"
-      data-help
-      :aria-label="say`About ${label}`"
-    >
-      <HelpPicture v-if="help[2]" :name="help[2]" />
-      <p>{{ help[1] }}</p>
-    </PopoverPanel>
-  </Popover>
+      ?
+    </button>
+    <Popover v-else>
+      <PopoverButton :class="MARK" :aria-label="say`Help`" :title="label" @click="place">?</PopoverButton>
+      <PopoverPanel
+        class="fixed z-50 max-h-[292px] w-[300px] max-w-[calc(100vw-16px)] overflow-auto border border-line bg-lamp p-3 text-[13px] leading-5 font-normal whitespace-normal text-ink shadow-lg"
+        :style="placed"
+        role="note"
+        data-help
+        :aria-label="say`About ${label}`"
+      >
+        <HelpPicture v-if="help[2]" :name="help[2]" />
+        <p>{{ help[1] }}</p>
+      </PopoverPanel>
+    </Popover>
+  </span>
 </template>
