@@ -41,8 +41,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.stage('Run');
+    await app.openDemo('/job/teasel/cable/th3/run');
     const mark = (label: string) => page.locator(`button[title="${label}"]`);
     const help = page.getByRole('note');
     await expect(mark('Polarity')).toHaveAttribute('aria-expanded', 'false');
@@ -63,7 +62,7 @@ test(
 test('a phone shows every stage without scrolling sideways', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   const app = new App(page);
-  await app.openDemo(false);
+  await app.openDemo();
   for (const stage of STAGES) {
     await app.go(`/job/teasel/cable/in1/${stage}`);
     await expect(page.locator('main section').first()).toBeVisible();
@@ -80,7 +79,7 @@ test(
   async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
     const app = new App(page);
-    await app.openDemo(false);
+    await app.openDemo();
     await page.getByRole('button', { name: 'Open the rack' }).click();
     await page.getByRole('dialog').getByRole('link', { name: 'BK-1' }).click();
     await expect(page).toHaveURL(/card\/bk1$/);

@@ -53,8 +53,7 @@ test('a bad entry keeps what was typed, says what is wrong beside it, and change
   page,
 }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.stage('Run');
+  await app.openDemo('/job/teasel/cable/th3/run');
   const entries: [label: string, typed: string, sentence: RegExp][] = [
     ['Length along the route, stud to stud', 'long', /A number is missing/],
     ['Length along the route, stud to stud', '0', /out of range: 50 to/],
@@ -76,8 +75,7 @@ test('a bad entry keeps what was typed, says what is wrong beside it, and change
 
 test('names with markup are text and nothing else', async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.stage('Run');
+  await app.openDemo('/job/teasel/cable/th3/run');
   await app.type('Tag', '<b>TH</b>');
   await app.type('From, end A', '<img src=x onerror="document.title=1">');
   await expect(page.getByRole('region', { name: 'Rack' })).toContainText('<b>TH</b>');

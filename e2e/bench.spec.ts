@@ -105,7 +105,7 @@ test.describe('the drawing', () => {
     test(`no two of its texts overlap, and none is cut off: ${name}`, async ({ page }) => {
       await page.setViewportSize({ width, height });
       const app = new App(page);
-      await app.openDemo(width >= 1024);
+      await app.openDemo();
       for (const cable of ['th1', 'th3', 'bk1', 'en1', 'in1', 'so1']) {
         await app.go(`/job/teasel/cable/${cable}/cut`);
         await expect(page).toHaveURL(new RegExp(`/${cable}/cut$`));

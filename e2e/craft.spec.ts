@@ -9,7 +9,7 @@ type Altered = JobFile & { job: JobFile['job']; shop: NonNullable<JobFile['shop'
 /** The demo, altered and brought in under another name. */
 async function withDemo(page: Page, alter: (file: Altered) => void): Promise<App> {
   const app = new App(page);
-  await app.openDemo();
+  await app.openDemo('/job/teasel/cable/th3/cut');
   const file = JSON.parse(readFileSync('demo/teasel.json', 'utf8')) as Altered;
   Object.assign(file.job, { id: 'craft', title: 'Craft' });
   alter(file);
@@ -38,8 +38,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await page.getByRole('link', { name: 'Tool case' }).click();
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('tab', { name: 'Dies and tools' }).click();
     for (const tool of ['Hand hydraulic, hexagon set', 'Bench hydraulic, code dies', 'Hammer-struck plunger'])
       await page
@@ -62,8 +61,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await page.getByRole('link', { name: 'Tool case' }).click();
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('tab', { name: 'Dies and tools' }).click();
     const press = page.getByRole('region', { name: 'Bench hydraulic, code dies' });
     await press.getByRole('textbox', { name: 'Force of the tool' }).fill('20 kN');
@@ -81,8 +79,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await page.getByRole('link', { name: 'Tool case' }).click();
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('tab', { name: 'Lug from tube' }).click();
     await page.getByRole('button', { name: 'Save as a shop lug' }).click();
     const kept = page.getByRole('status').filter({ hasText: 'is now among the lugs' });
@@ -249,9 +246,7 @@ test('a palm bent in the tool case asks for a wider hole, and the bench says whi
   page,
 }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.cable('TH-3');
-  await app.stage('Ends');
+  await app.openDemo('/job/teasel/cable/th3/ends');
   const hole = app.ledger.getByRole('button', { name: /Through the hole/ });
   const straight = (await hole.textContent()) ?? '';
   await openLug(page, '70-8 heavy');

@@ -3,15 +3,9 @@ import { App } from './app.ts';
 import { test } from './test.ts';
 
 /** A cable of the demo at its ends, at one of their parts. */
-async function endsOf(page: Page, tag: string, part?: string): Promise<App> {
+async function endsOf(page: Page, cable: string, part?: string): Promise<App> {
   const app = new App(page);
-  await app.openDemo();
-  if (!(await page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: tag }).isVisible())) {
-    await page.getByRole('button', { name: 'Jobs and files' }).click();
-    await page.getByRole('menuitem', { name: /Marrow/ }).click();
-  }
-  await app.cable(tag);
-  await app.stage('Ends');
+  await app.openDemo(`/job/${cable}/ends`);
   if (part) await page.getByRole('tab', { name: part }).click();
   return app;
 }
@@ -19,7 +13,7 @@ const panelOf = (page: Page, end: 'A' | 'B'): Locator => page.getByRole('region'
 const row = (app: App, title: RegExp) => app.ledger.getByRole('button', { name: title });
 
 test('a lug is offered with its reasons, and refused with its reason', async ({ page }) => {
-  await endsOf(page, 'TH-3');
+  await endsOf(page, 'teasel/cable/th3');
   const panel = panelOf(page, 'A');
   await expect(panel.getByRole('list', { name: 'Why this lug' })).toContainText('die F right');
   await panel.getByRole('button', { name: 'Lug of A' }).click();
@@ -33,7 +27,7 @@ test(
   'another die is chosen, and the ledger says at once what it does',
   { tag: '@page' },
   async ({ page }) => {
-    const app = await endsOf(page, 'TH-3');
+    const app = await endsOf(page, 'teasel/cable/th3');
     await panelOf(page, 'B')
       .getByRole('radio', { name: /die 70, .*will not close/ })
       .click();
@@ -50,7 +44,7 @@ test(
   'a stud shared with others: stacked, reordered, too short, too many',
   { tag: '@page' },
   async ({ page }) => {
-    const app = await endsOf(page, 'TH-4', 'Stud or post');
+    const app = await endsOf(page, 'teasel/cable/th4', 'Stud or post');
     const panel = panelOf(page, 'B');
     await expect(panel.getByRole('img', { name: /M10 stud from its face: TH-4 B, charger/ })).toBeVisible();
     await app.type('Thread clear of the face at B', '18');
@@ -76,7 +70,7 @@ test(
   'a new shared stud is made and named from an end that stood alone',
   { tag: '@page' },
   async ({ page }) => {
-    const app = await endsOf(page, 'TH-3', 'Stud or post');
+    const app = await endsOf(page, 'teasel/cable/th3', 'Stud or post');
     await app.choose('On the stud of A', /with others, a new one/);
     await expect(app.field('Name of the stud at A')).toHaveValue('Isolator');
     await app.cable('TH-2');
@@ -90,7 +84,7 @@ test(
   'battery posts: a clamp for its pole, an adapter to a stud, the wrong pole said',
   { tag: '@page' },
   async ({ page }) => {
-    const app = await endsOf(page, 'TH-3', 'Stud or post');
+    const app = await endsOf(page, 'teasel/cable/th3', 'Stud or post');
     const panel = panelOf(page, 'A');
     await panel.getByRole('radio', { name: 'a battery post' }).click();
     await expect(row(app, /On the post/)).toContainText('passes');
@@ -106,7 +100,7 @@ test(
 );
 
 test('a screw clamp is due on its day, and a new day puts it off', { tag: '@page' }, async ({ page }) => {
-  const app = await endsOf(page, 'WN-1', 'Crimp or solder, strands');
+  const app = await endsOf(page, 'marrow/cable/wn1', 'Crimp or solder, strands');
   await expect(row(app, /Temporary/)).toContainText('fails');
   await app.type('Replace by, A', '2026-02-30x');
   await expect(page.getByRole('alert')).toContainText('year-month-day');
@@ -120,7 +114,7 @@ test(
   'every method as a school, with what it means here; strands cut; tinned first',
   { tag: '@page' },
   async ({ page }) => {
-    const app = await endsOf(page, 'TH-3', 'Crimp or solder, strands');
+    const app = await endsOf(page, 'teasel/cable/th3', 'Crimp or solder, strands');
     const panel = panelOf(page, 'B');
     const method = (name: RegExp) => panel.getByRole('radio', { name });
     await expect(method(/^slug then crimp/)).toContainText('creeps');
@@ -155,7 +149,7 @@ test(
   'layers: their order, what can no longer be added, and a pole that is never ambiguous',
   { tag: '@page' },
   async ({ page }) => {
-    const app = await endsOf(page, 'TH-3', 'Sleeve, layers');
+    const app = await endsOf(page, 'teasel/cable/th3', 'Sleeve, layers');
     const panel = panelOf(page, 'A');
     for (const layer of ['braided sleeve', 'rubber boot', 'coloured band']) {
       await panel.getByRole('switch', { name: layer }).click();
@@ -183,7 +177,7 @@ test(
   'through the hole: pulled bare and finished in place, with the tools that can work there',
   { tag: '@page' },
   async ({ page }) => {
-    const app = await endsOf(page, 'TH-3', 'Route, joins');
+    const app = await endsOf(page, 'teasel/cable/th3', 'Route, joins');
     await expect(row(app, /Through the hole/)).toContainText('fails');
     await page.getByRole('button', { name: /Solution: pull it bare/ }).click();
     await expect(row(app, /Through the hole/)).toContainText('passes');
@@ -201,7 +195,7 @@ test(
   'a branch is sealed by a moulded part in place of a nipped sleeve, and an end that waits gets a cap',
   { tag: '@page' },
   async ({ page }) => {
-    const app = await endsOf(page, 'TH-4', 'Route, joins');
+    const app = await endsOf(page, 'teasel/cable/th4', 'Route, joins');
     await page.getByRole('button', { name: 'Sealed branch' }).click();
     await app.type('Conductor of the branch, mm²', '25');
     await expect(page.getByText('Sleeve of the join')).toBeVisible();
@@ -217,7 +211,7 @@ test(
 );
 
 test('a join has a die, a sleeve and a proof of its own', { tag: '@page' }, async ({ page }) => {
-  const app = await endsOf(page, 'TH-3', 'Route, joins');
+  const app = await endsOf(page, 'teasel/cable/th3', 'Route, joins');
   await page.getByRole('button', { name: 'In-line butt' }).click();
   await app.type('From stud A, along the cable', '20');
   await expect(row(app, /butt at 0.02 m, place/)).toContainText('fails');
@@ -242,7 +236,7 @@ test('a join has a die, a sleeve and a proof of its own', { tag: '@page' }, asyn
 });
 
 test('the palms are clocked on the drawing, by hand and by keys', async ({ page }) => {
-  const app = await endsOf(page, 'TH-3');
+  const app = await endsOf(page, 'teasel/cable/th3');
   const dial = app.drawing.getByRole('slider', { name: 'Angle from palm A to palm B' });
   await expect(dial).toHaveAttribute('aria-valuenow', '90');
   await dial.focus();
@@ -266,8 +260,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await page.getByRole('link', { name: 'Tool case' }).click();
+    await app.openDemo('/job/teasel/case');
     const grid = page.getByRole('grid', { name: 'Lugs against dies' });
     await expect(grid.getByRole('columnheader')).toHaveCount(20);
     await grid.getByRole('rowheader', { name: '35 mm² heavy', exact: false }).first().click();
@@ -301,8 +294,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await page.getByRole('link', { name: 'Tool case' }).click();
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('tab', { name: 'What is this die for' }).click();
     await app.type('Across its flats, closed', '13.86');
     await expect(page.getByRole('list', { name: 'What it is for' })).toContainText('70 mm² heavy');
@@ -328,8 +320,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await page.getByRole('link', { name: 'Tool case' }).click();
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('tab', { name: 'Lugs' }).click();
     await page.getByRole('button', { name: 'Measure a lug' }).click();
     await app.type('Lug name', 'Odd box 70');
@@ -357,8 +348,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await page.getByRole('link', { name: 'Tool case' }).click();
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('tab', { name: 'Lugs' }).click();
     const exported = await app.handedOver(page.getByRole('button', { name: 'Export lugs as CSV' }));
     const contents = exported.bytes.toString();
@@ -381,7 +371,7 @@ test(
 );
 
 test('axe finds nothing serious in the ends and the tool case', async ({ page }) => {
-  const app = await endsOf(page, 'TH-3');
+  const app = await endsOf(page, 'teasel/cable/th3');
   for (const part of ['Stud or post', 'Crimp or solder, strands', 'Sleeve, layers', 'Route, joins']) {
     await page.getByRole('tab', { name: part }).click();
     expect(await app.seriousProblems('[role=tabpanel]')).toEqual([]);

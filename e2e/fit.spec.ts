@@ -6,8 +6,7 @@ test('a cable is fitted: torque, checks in order, first load by stand-ins, and w
   page,
 }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/hut/cable/pv2/fit');
+  await app.openDemo('/job/hut/cable/pv2/fit');
   const fit = page.locator('main');
   const tick = (name: string, region?: RegExp) =>
     (region ? fit.getByRole('region', { name: region }) : fit).getByRole('checkbox', { name }).click();
@@ -35,8 +34,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/hut/cable/hb3/fit');
+    await app.openDemo('/job/hut/cable/hb3/fit');
     await app.type('Who is fitting', 'N. Sorrel');
     const run = page.getByRole('region', { name: 'The first loaded run' });
     await run.getByRole('button', { name: 'Record the loaded run' }).click();

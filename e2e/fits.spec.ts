@@ -179,7 +179,7 @@ test.describe('by touch', () => {
   }) => {
     test.setTimeout(180_000);
     const app = new App(page);
-    await app.openDemo(false);
+    await app.openDemo();
     const small: string[] = [];
     for (const [name, path] of Object.entries(VIEWS)) {
       await app.go(path);

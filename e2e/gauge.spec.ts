@@ -4,8 +4,7 @@ import { apart, test } from './test.ts';
 
 async function openCable(page: Page, path: string): Promise<App> {
   const app = new App(page);
-  await app.openDemo();
-  await app.go(`/job/${path}`);
+  await app.openDemo(`/job/${path}`);
   return app;
 }
 
@@ -242,7 +241,6 @@ apart('the charts say the figures of the cable that is shown, also after another
   });
   const app = new App(page);
   await app.openDemo();
-  await app.stage('Gauge');
   const drawn = () => page.evaluate(() => (window as unknown as { drawn: string[] }).drawn.join('\n'));
   await expect.poll(drawn).toMatch(/^5\.00.%$/m);
   await page.evaluate(() => (window as unknown as { drawn: string[] }).drawn.splice(0));

@@ -64,8 +64,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/bench/en1?step=crimp-2.A');
+    await app.openDemo('/job/teasel/bench/en1?step=crimp-2.A');
     const field = page.getByLabel('Photograph', { exact: true });
     const svg =
       '<svg xmlns="http://www.w3.org/2000/svg" onload="window.hit=1"><script>window.hit=1</script></svg>';

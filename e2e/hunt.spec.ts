@@ -7,8 +7,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/hut/hunt');
+    await app.openDemo('/job/hut/hunt');
     const verdict = page.getByRole('status').filter({ hasText: /fault|wastes/ });
     await expect(verdict).toContainText('15 of 15 parts could still be faulty');
     expect(await app.seriousProblems('main')).toEqual([]);
@@ -45,8 +44,7 @@ test('a hunt without a job: typed by hand, wrong entries said, contradictions na
   page,
 }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/hunt');
+  await app.openDemo('/hunt');
   await expect(page.getByRole('heading', { name: 'Fault hunts' })).toBeVisible();
   await app.choose('Begin with', /returns through chassis/);
   await page.getByRole('button', { name: 'Begin the hunt' }).click();
@@ -101,8 +99,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/hunt');
+    await app.openDemo('/hunt');
     await app.choose('Begin with', /a starter, cranking/);
     await page.getByRole('button', { name: 'Begin the hunt' }).click();
     await app.type('Current at that moment', '400');
@@ -132,8 +129,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/hunt');
+    await app.openDemo('/hunt');
     await app.choose('Begin with', /two cables of its own/);
     await page.getByRole('button', { name: 'Begin the hunt' }).click();
     const probe = page.getByRole('region', { name: 'Probe' });
@@ -179,8 +175,7 @@ test(
 
 test('a job with one hunt can begin a second', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/hut/hunt');
+  await app.openDemo('/job/hut/hunt');
   await expect(page).toHaveURL(/hunt\/hut-inverter$/);
   await page.getByRole('button', { name: 'All fault hunts' }).click();
   await expect(page.getByRole('heading', { name: 'Fault hunts' })).toBeVisible();
@@ -192,8 +187,7 @@ test('a job with one hunt can begin a second', { tag: '@page' }, async ({ page }
 
 test('what is mended is read again, and what was read before is kept', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/hunt');
+  await app.openDemo('/hunt');
   await app.choose('Begin with', /two cables of its own/);
   await page.getByRole('button', { name: 'Begin the hunt' }).click();
   await app.type('Load current', '100');

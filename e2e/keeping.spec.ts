@@ -43,8 +43,7 @@ const pictures = (page: Page, stray?: string) =>
 
 apart('a tab that is killed loses at most the last half second', async ({ page, context }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/cable/th3/run');
+  await app.openDemo('/job/teasel/cable/th3/run');
   await app.type('To, end B', 'Thruster plus');
   await page.waitForTimeout(500);
   const cdp = await context.newCDPSession(page);
@@ -62,8 +61,7 @@ test('of two tabs one writes and the other follows, until it is told to work the
   context,
 }) => {
   const first = new App(page);
-  await first.openDemo();
-  await first.go('/job/teasel/cable/th3/run');
+  await first.openDemo('/job/teasel/cable/th3/run');
   const other = await context.newPage();
   const second = new App(other);
   await other.goto('/job/teasel/cable/th3/run');
@@ -106,8 +104,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/hut/keeping');
+    await app.openDemo('/job/hut/keeping');
     expect(await app.seriousProblems('main')).toEqual([]);
     await app.saved();
     const before = await stored(page);
@@ -136,8 +133,7 @@ test(
 
 test('a backup of everything is restored exactly into an empty browser', async ({ page, browser }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/hut/keeping');
+  await app.openDemo('/job/hut/keeping');
   await app.saved();
   const before = await stored(page);
   const backup = await backedUp(app);
@@ -153,8 +149,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/cable/th3/run');
+    await app.openDemo('/job/teasel/cable/th3/run');
     await app.type('To, end B', 'Thruster plus');
     await app.saved();
     await page.getByRole('heading', { name: 'Rack' }).click();

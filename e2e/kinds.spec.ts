@@ -7,8 +7,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/case');
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('tab', { name: 'Cable' }).click();
     await page.getByRole('button', { name: 'Add a kind of cable' }).click();
     await app.type('Cable name', 'Yard cable');
@@ -52,8 +51,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/case');
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('tab', { name: 'Lugs' }).click();
     await page.getByRole('button', { name: '70-10 heavy' }).first().click();
     const lug = page.getByRole('region', { name: 'This lug' });
@@ -75,8 +73,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/case');
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('tab', { name: 'Lugs' }).click();
     await page.getByRole('button', { name: 'Measure a lug' }).click();
     const lug = page.getByRole('region', { name: 'This lug' });

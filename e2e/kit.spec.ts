@@ -6,8 +6,7 @@ import { test } from './test.ts';
 
 async function kitOfDemo(page: Page): Promise<App> {
   const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('link', { name: /^Kit/ }).click();
+  await app.openDemo('/job/teasel/kit');
   // The demo lacks cable for one piece: what is short is never called proved.
   await expect(page.getByText(/^Stock is short: /)).toBeVisible();
   await expect(page.getByText(/^in [\d.]+ s$/)).toBeVisible();
@@ -30,9 +29,7 @@ const card = (page: Page, tag: string) =>
 
 test('a way is drawn as it is typed, and what lies along it governs', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.cable('TH-4');
-  await app.stage('Run');
+  await app.openDemo('/job/teasel/cable/th4/run');
   const plan = page.getByRole('img', { name: /The route in plan/ });
   const route = app.field('Route, legs and bends');
   await route.fill('850, 90° r80, 1240, 45° L r100, 420');
@@ -74,9 +71,7 @@ test('a way is drawn as it is typed, and what lies along it governs', { tag: '@p
 
 test('mock-up first: the mark gives the cut for the other end', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.cable('TH-4');
-  await app.stage('Cut');
+  await app.openDemo('/job/teasel/cable/th4/cut');
   await page.getByRole('radio', { name: 'A', exact: true }).click();
   await app.type('The mark is at', '2400');
   await app.type('Service loop', '60');
@@ -93,9 +88,7 @@ test('mock-up first: the mark gives the cut for the other end', { tag: '@page' }
 
 test('the drawing goes out as SVG in colours of its own', async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.cable('TH-4');
-  await app.stage('Cut');
+  await app.openDemo('/job/teasel/cable/th4/cut');
   expect((await saved(page, 'Save the drawing as SVG')).toString()).not.toContain('var(--');
 });
 
@@ -106,8 +99,7 @@ test('proving is cancelled and taken up again, and a plan is there all the while
     if (solver === 'there') await route.continue();
   });
   const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('link', { name: /^Kit/ }).click();
+  await app.openDemo('/job/teasel/kit');
   await expect(page.getByText(/^Searching for less new stock than/)).toBeVisible();
   await expect(page.getByRole('img', { name: 'Pieces on their spools' })).toContainText('TH-3');
   await page.getByRole('button', { name: 'Cancel' }).click();
@@ -346,8 +338,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await page.getByRole('link', { name: 'Tool case' }).click();
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('tab', { name: 'Sleeves' }).click();
     const left = page.getByRole('textbox', { name: 'Left of 19 / 6 black' }).first();
     const before = await left.inputValue();

@@ -8,8 +8,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/case');
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('button', { name: 'Sheet for the lid' }).click();
     const box = page.getByRole('dialog', { name: 'Sheet for the lid' });
     const sheet = box.getByRole('img', { name: 'Sheet for the lid' });

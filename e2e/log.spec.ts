@@ -24,8 +24,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/log');
+    await app.openDemo('/log');
     const main = page.getByRole('main');
     const rows = main.getByRole('row');
     await expect(main).toContainText('11 of 31 cables of 3 jobs');
@@ -67,8 +66,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/hut/log');
+    await app.openDemo('/job/hut/log');
     await page.getByRole('button', { name: 'HB-2', exact: true }).click();
     const detail = page.getByRole('region', { name: /^Cable HB-/ });
     await detail.getByRole('button', { name: 'Correct an entry' }).click();
@@ -105,8 +103,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/hut/log');
+    await app.openDemo('/job/hut/log');
     const choose = async (buffer: Buffer, name = 'label.png') => {
       await page.getByRole('button', { name: 'Scan a label' }).click();
       await page.getByTestId('label-picture').setInputFiles({ name, mimeType: 'image/png', buffer });
@@ -138,8 +135,7 @@ test(
 
 test('a job is handed over as one PDF and one zip', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/hut/print/handover');
+  await app.openDemo('/job/hut/print/handover');
   await expect(page.getByRole('heading', { name: 'Larkfell, ridge hut' })).toBeVisible();
   await expect(page.getByRole('main')).toContainText('PV-2 is not proved');
   await expect(page.locator('.stack-sheet svg')).toHaveCount(1);
@@ -180,8 +176,7 @@ apart(
       };
     }, code);
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/hut/log');
+    await app.openDemo('/job/hut/log');
     await page.getByRole('button', { name: 'Scan a label' }).click();
     await page.getByRole('button', { name: 'The camera' }).click();
     await expect(page.getByRole('dialog').getByRole('alert')).toContainText('The camera cannot be used here');
@@ -198,9 +193,8 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
+    await app.openDemo('/job/teasel/cable/th3/make');
     // The lot of a drum is entered once, and the next cable that is begun takes it along.
-    await app.go('/job/teasel/cable/th3/make');
     await app.type('Who is working', 'R. Alder');
     await page.getByText(/^Lots of the material, 0 of/).click();
     await app.type('Lot of cable 70 mm²', '4711');
@@ -246,8 +240,7 @@ test(
 
 test('the lot of a bag is read from its code, of bars or of squares', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/cable/th4/make');
+  await app.openDemo('/job/teasel/cable/th4/make');
   await page.getByText(/^Lots of the material/).click();
   const read = async (bcid: string, text: string) => {
     await page.getByRole('button', { name: /^Read the code of lug A/ }).click();
@@ -275,8 +268,7 @@ test('the lot of a bag is read from its code, of bars or of squares', { tag: '@p
 /** A check crimp of the 70 mm² die that is too wide, written down in the tool case as it is opened from a job. */
 async function withABadCheckCrimp(page: Page, job: string): Promise<{ app: App; trials: Locator }> {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/cable/th3/make');
+  await app.openDemo('/job/teasel/cable/th3/make');
   await app.type('Who is working', 'R. Alder');
   await app.go(`/job/${job}/case?lug=compression-metric-70-m10`);
   const trials = page.getByRole('region', { name: 'Trials', exact: true });
@@ -350,8 +342,7 @@ test(
 
 test('a tool whose own check is overdue closes nothing', async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/case?lug=compression-metric-70-m10');
+  await app.openDemo('/job/teasel/case?lug=compression-metric-70-m10');
   const trials = page.getByRole('region', { name: 'Trials', exact: true });
   await page.getByRole('tab', { name: 'Dies and tools' }).click();
   const dueDays = page.getByRole('textbox', { name: 'Tool checked until' });

@@ -35,8 +35,7 @@ test('a cable is made from the first step to the last by keyboard alone, reloade
 
 test('a batch goes from cable to cable, one thing after the other', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/batch');
+  await app.openDemo('/job/teasel/batch');
   const order = page.getByRole('list', { name: 'Order of work' });
   await expect(order).toContainText('1 Lay out');
   await expect(page.getByRole('region', { name: 'Kit tray' })).toContainText('Lug 70-10 heavy');
@@ -60,8 +59,7 @@ test('a batch goes from cable to cable, one thing after the other', { tag: '@pag
 test('the traveller prints black on white, on its own', async ({ page }) => {
   await page.emulateMedia({ colorScheme: 'dark' });
   const app = new App(page);
-  await app.openDemo();
-  await page.goto('/job/teasel/print/traveller/th3');
+  await app.openDemo('/job/teasel/print/traveller/th3');
   await expect(page.getByRole('heading', { name: 'Traveller TH-3' })).toBeVisible();
   await expect(page.getByRole('table')).toContainText('13.76 to 14.14');
   await expect(page.locator('main')).toContainText('No fuel vapour');

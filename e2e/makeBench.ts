@@ -4,8 +4,7 @@ import { App } from './app.ts';
 /** The demo, at the bench with a cable, at one of its steps. */
 export async function atTheBench(page: Page, cableId: string, step: string): Promise<App> {
   const app = new App(page);
-  await app.openDemo();
-  await app.go(`/job/teasel/bench/${cableId}?step=${step}`);
+  await app.openDemo(`/job/teasel/bench/${cableId}?step=${step}`);
   await expect(page.getByRole('region', { name: 'What to do' })).toBeVisible();
   return app;
 }

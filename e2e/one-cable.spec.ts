@@ -116,9 +116,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.cable('IN-1');
-    await app.stage('Prove');
+    await app.openDemo('/job/teasel/cable/in1/prove');
     await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
     await app.type('Who is measuring', 'R. Alder');
     await page.getByRole('radio', { name: 'end B' }).click();
@@ -133,9 +131,7 @@ test(
 
 test('simulated readings are marked and prove nothing', async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.cable('BK-1');
-  await app.stage('Prove');
+  await app.openDemo('/job/teasel/cable/bk1/prove');
   await expect(page.getByText('SIMULATED READINGS')).toBeVisible();
   await expect(app.ledger.getByRole('button', { name: /Insulation, whole/ })).toContainText('would pass');
   await expect(page.getByText(/^Not proved/)).toBeVisible();
@@ -143,8 +139,8 @@ test('simulated readings are marked and prove nothing', async ({ page }) => {
 
 test('a reading struck out stays in the list with its reason', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.measuring('SO-1', 'R. Alder');
+  await app.openDemo('/job/teasel/cable/so1/prove');
+  await app.type('Who is measuring', 'R. Alder');
   await app.strikeOut(/strike out insulation/, 'leads were swapped');
   await expect(page.getByText('struck out: leads were swapped')).toBeVisible();
   await expect(page.getByText(/^Not proved: insulation/)).toBeVisible();

@@ -22,8 +22,8 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.measuring('IN-1', 'R. Pell');
+    await app.openDemo('/job/teasel/cable/in1/prove');
+    await app.type('Who is measuring', 'R. Pell');
     for (const end of ['A', 'B'] as const) {
       await page.getByRole('radio', { name: `end ${end}` }).click();
       await withStandIn(page, /^Joint index/);
@@ -69,8 +69,8 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.measuring('TH-1', 'R. Pell');
+    await app.openDemo('/job/teasel/cable/th1/prove');
+    await app.type('Who is measuring', 'R. Pell');
     await page.getByRole('radio', { name: 'whole cable' }).click();
     await withStandIn(page, /^Insulation/);
     await page.getByRole('button', { name: 'Apply the voltage' }).click();
@@ -83,9 +83,7 @@ test(
 
 test('trouble never becomes a reading', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.cable('IN-1');
-  await app.stage('Prove');
+  await app.openDemo('/job/teasel/cable/in1/prove');
   await withStandIn(page, /^Across flats/);
   await page.getByText('Simulate a fault').click();
   const says = page.getByRole('alert');
@@ -120,8 +118,8 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.measuring('SO-1', 'R. Alder');
+    await app.openDemo('/job/teasel/cable/so1/prove');
+    await app.type('Who is measuring', 'R. Alder');
     await app.strikeOut(/strike out insulation/, 'leads were swapped');
     await page.getByRole('radio', { name: 'whole cable' }).click();
     await page.getByRole('button', { name: 'Waive this test, with name and reason' }).click();
@@ -158,8 +156,8 @@ apart(
       Object.assign(window, { pullOut: () => send?.error(new Error('device lost')) });
     });
     const app = new App(page);
-    await app.openDemo();
-    await app.measuring('IN-1', 'R. Pell');
+    await app.openDemo('/job/teasel/cable/in1/prove');
+    await app.type('Who is measuring', 'R. Pell');
     await checks(page)
       .getByRole('button', { name: /^Across flats/ })
       .click();
@@ -182,8 +180,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/cable/th1/prove');
+    await app.openDemo('/job/teasel/cable/th1/prove');
     await app.type('Who is measuring', 'R. Alder');
     // The crimp to be measured is shown on the drawing; a second reading of it leaves the other one asked.
     const shown = page.locator('[data-asked-crimp]');

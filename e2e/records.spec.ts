@@ -12,8 +12,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/hut/cable/hb1/prove');
+    await app.openDemo('/job/hut/cable/hb1/prove');
     await page.getByRole('link', { name: 'Test record' }).click();
     await expect(page.getByRole('heading', { name: 'Test record HB-1' })).toBeVisible();
     const pdf = await handed(page, 'PDF');
@@ -30,9 +29,7 @@ test(
 
 test('a test record is printed, kept as PDF and JSON, and the whole job as a zip', async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.cable('IN-1');
-  await app.stage('Prove');
+  await app.openDemo('/job/teasel/cable/in1/prove');
   await page.getByRole('link', { name: 'Test record' }).click();
   await expect(page.getByRole('heading', { name: 'Test record IN-1' })).toBeVisible();
   await expect(page.getByText(/^Fails: across flats of end B/)).toBeVisible();
@@ -85,8 +82,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/case');
+    await app.openDemo('/job/teasel/case');
     await page.getByRole('tab', { name: 'Instruments' }).click();
     const scale = page.getByRole('region', { name: 'Crane scale 500 kg' });
     await expect(scale).toContainText('was due on 2026-10-31');

@@ -16,8 +16,7 @@ test(
   { tag: '@journey' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/section');
+    await app.openDemo('/job/teasel/section');
     const share = await opened(page, 'section-10.jpg');
     await expect(share).toContainText(/^1[45]\.\d/);
     const found = await share.textContent();
@@ -81,8 +80,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/section');
+    await app.openDemo('/job/teasel/section');
     const file = page.getByTestId('section-file');
     await file.setInputFiles({ name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
     await expect(page.getByRole('alert')).toContainText('“note.jpg” is no picture that can be read here.');
@@ -100,8 +98,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/section?cable=in1&end=B');
+    await app.openDemo('/job/teasel/section?cable=in1&end=B');
     const file = page.getByTestId('section-file');
     await file.setInputFiles(`${DIR}section-09.jpg`);
     const first = page.getByRole('region', { name: 'First picture' });
@@ -137,8 +134,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/cable/in1/ends');
+    await app.openDemo('/job/teasel/cable/in1/ends');
     await page.getByRole('link', { name: 'cross-section' }).first().click();
     const says = page.getByRole('region', { name: 'What it says' });
     await says.getByRole('button', { name: 'packed' }).click();
@@ -194,8 +190,7 @@ apart(
         change,
       );
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/section');
+    await app.openDemo('/job/teasel/section');
     await page.getByRole('button', { name: 'Camera', exact: true }).click();
     await expect(page.getByRole('alert')).toContainText('The camera cannot be used here');
     await camera({ denied: false });

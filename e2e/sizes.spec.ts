@@ -7,8 +7,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/marrow/system');
+    await app.openDemo('/job/marrow/system');
     await page.getByRole('link', { name: 'Sizes', exact: true }).click();
     const title = page.getByRole('heading', { level: 1 });
     await expect(title).toHaveText('Proved optimal');
@@ -47,8 +46,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/marrow/sizes');
+    await app.openDemo('/job/marrow/sizes');
     const title = page.getByRole('heading', { level: 1 });
     await expect(title).toHaveText('Proved optimal');
     await app.type('Different sizes at most', '1');
@@ -81,8 +79,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/marrow/sizes');
+    await app.openDemo('/job/marrow/sizes');
     const title = page.getByRole('heading', { level: 1 });
     const most = app.field('Weight at most');
     await expect(title).toContainText('Proved', { timeout: 60_000 });

@@ -70,8 +70,7 @@ test(
   async ({ page }) => {
     const app = new App(page);
     await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
-    await app.openDemo();
-    await app.go('/job/teasel/card/th3');
+    await app.openDemo('/job/teasel/card/th3');
     const card = page.getByRole('article', { name: 'Card of TH-3' });
     await expect(card).toContainText(/70.*mm².*6.361.mm cut/);
     await expect(card.getByRole('row', { name: /^Lug/ })).toContainText('70-10 heavy');
@@ -92,8 +91,7 @@ test(
 
 test('the card prints on one A6, without what stands round it', async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/card/th3');
+  await app.openDemo('/job/teasel/card/th3');
   await expect(page.getByRole('article', { name: 'Card of TH-3' })).toBeVisible();
   const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
   expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1);

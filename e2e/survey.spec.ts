@@ -7,8 +7,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/survey');
+    await app.openDemo('/job/teasel/survey');
     const list = page.getByRole('list', { name: 'Old cables' });
     await expect(list.getByRole('listitem')).toHaveCount(5);
     await expect(list.getByRole('listitem').nth(0)).toContainText('replace');
@@ -47,8 +46,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/marrow/survey');
+    await app.openDemo('/job/marrow/survey');
     await expect(page.getByText('Go from the battery outwards.')).toBeVisible();
     await page.getByRole('button', { name: 'Add an old cable' }).click();
     await expect(page.getByRole('region', { name: 'Old-1' })).toContainText('End A');

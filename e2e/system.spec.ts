@@ -59,8 +59,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/system');
+    await app.openDemo('/job/teasel/system');
     const chain = app.field('Add a chain');
     await chain.fill('Bus + · Nonsense · Bank −');
     await chain.press('Enter');
@@ -95,8 +94,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/system');
+    await app.openDemo('/job/teasel/system');
     await onSheet(app, /^Panel, /).click();
     const box = page.getByRole('dialog', { name: 'Panel' });
     await app.refuses('Name', 'Thruster', /place of that name/);
@@ -130,8 +128,7 @@ test(
 
 test('grounds are joined, measured and parted by hand', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/marrow/system');
+  await app.openDemo('/job/marrow/system');
   await onSheet(app, /^Engine block/).click();
   const box = page.getByRole('dialog', { name: 'Engine block' });
   await app.refuses('Resistance to Chassis, with its straps', '2000', /out of range: 0 to 1/);
@@ -155,8 +152,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.go('/job/teasel/system');
+    await app.openDemo('/job/teasel/system');
     const list = page.getByRole('region', { name: 'Places and cables' });
     await list.getByRole('button', { name: 'Places and cables as a list' }).click();
     const row = (name: string) => list.getByRole('row').filter({ hasText: name });
@@ -175,8 +171,7 @@ test(
 
 test('a hunt begins along the way that the system traces to a load', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/hunt');
+  await app.openDemo('/job/teasel/hunt');
   await app.choose('Begin with', /^the circuit to Inverter/);
   await page.getByRole('button', { name: 'Begin the hunt' }).click();
   await expect(page.getByText('IN-1 lug A').first()).toBeVisible();
@@ -185,8 +180,7 @@ test('a hunt begins along the way that the system traces to a load', { tag: '@pa
 
 test('the diagram and its tables go out as PDF, SVG and CSV', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/teasel/system');
+  await app.openDemo('/job/teasel/system');
   await expect(page.getByRole('group', { name: 'Diagram of the system' })).toBeVisible();
   const out = page.getByRole('region', { name: 'Save the system' });
   const saved = async (name: string | RegExp) =>
@@ -225,8 +219,7 @@ alone(
   async ({ page }) => {
     const app = new App(page);
     await page.setViewportSize({ width: 390, height: 844 });
-    await app.openDemo(false);
-    await app.go('/job/teasel/system');
+    await app.openDemo('/job/teasel/system');
     await expect(page.getByRole('table', { name: 'What each load gets' })).toBeVisible();
     await expect(
       page.getByRole('region', { name: 'Places and cables' }).getByRole('button', { name: 'Panel' }),

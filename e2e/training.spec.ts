@@ -99,8 +99,7 @@ test(
   async ({ page }) => {
     const app = new App(page);
     await page.setViewportSize({ width: 390, height: 844 });
-    await app.openDemo(false);
-    await page.goto(`/job/teasel/training?level=1&round=${ROUND}`);
+    await app.openDemo(`/job/teasel/training?level=1&round=${ROUND}`);
     await page.getByRole('group', { name: 'Places' }).getByRole('button', { name: 'Crimps' }).click();
     await expect(page.getByText('across the flats')).toBeVisible();
     await page.goto('/job/teasel/print/training');
@@ -112,7 +111,7 @@ test('the ends are looked at on a phone by touch, without scrolling sideways', a
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
   const page = await context.newPage();
   const app = new App(page);
-  await app.openDemo(false);
+  await app.openDemo();
   await app.saved();
   await page.goto(`/job/teasel/training?level=1&round=${ROUND}`);
   await page.getByRole('group', { name: 'Places' }).getByRole('button', { name: 'Crimps' }).tap();

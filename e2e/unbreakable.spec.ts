@@ -13,8 +13,7 @@ function watch(page: Page): string[] {
 test('a die that the lug’s own wall fills is one press, and the page lives', async ({ page }) => {
   const errors = watch(page);
   const app = new App(page);
-  await app.openDemo();
-  await app.go('/job/marrow/cable/ch1/ends');
+  await app.openDemo('/job/marrow/cable/ch1/ends');
   await page
     .getByRole('radio', { name: /die A,/ })
     .first()
@@ -37,8 +36,7 @@ test(
   { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.stage('Run');
+    await app.openDemo('/job/teasel/cable/th3/run');
     await app.type('To, end B', 'somewhere');
     // The physics itself fails from here on, as a fault of ours would make it.
     await page.evaluate(() => {
@@ -145,8 +143,7 @@ apart(
   'a store that cannot be read at the start is asked again, and nothing is written meanwhile',
   async ({ page }) => {
     const app = new App(page);
-    await app.openDemo();
-    await app.stage('Run');
+    await app.openDemo('/job/teasel/cable/th3/run');
     await app.type('To, end B', 'Thruster plus');
     await app.saved();
     const before = JSON.stringify(await allStored(page));
@@ -197,8 +194,7 @@ test(
 
 apart('what is typed and not left yet is there after the page was killed', async ({ page, context }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.stage('Run');
+  await app.openDemo('/job/teasel/cable/th3/run');
   await app.field('To, end B').pressSequentially(' port side');
   await page.waitForTimeout(700);
   const crashed = page.waitForEvent('crash');
@@ -243,8 +239,7 @@ test('the keyboard is never dropped to the page: after delete, put back and rena
 
 test('a verdict that changes is said to whoever does not see it', async ({ page }) => {
   const app = new App(page);
-  await app.openDemo();
-  await app.stage('Run');
+  await app.openDemo('/job/teasel/cable/th3/run');
   const said = page.getByRole('main').locator('[role=status].sr-only').first();
   const before = await said.textContent();
   await app.type('Continuous', '900');

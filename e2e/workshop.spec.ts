@@ -51,8 +51,7 @@ test('the example workshop says that it is one, and is emptied in one press, and
 test('a cable is duplicated, gets its return and is deleted by buttons, on a phone too', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   const app = new App(page);
-  await app.openDemo(false);
-  await app.go('/job/marrow/cable/in1/gauge');
+  await app.openDemo('/job/marrow/cable/in1/gauge');
   await page.getByRole('button', { name: 'This cable' }).first().click();
   await page.getByRole('menuitem', { name: 'Make its return' }).click();
   await expect(page.getByRole('heading', { level: 1 })).not.toContainText('IN-1,');
