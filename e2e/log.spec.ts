@@ -5,6 +5,7 @@ import JSZip from 'jszip';
 import bwip from 'bwip-js/node';
 import QRCode from 'qrcode';
 import { App } from './app.ts';
+import { withCamera } from './camera.ts';
 import { apart, test } from './test.ts';
 
 const HB3 = `GA1
@@ -158,31 +159,19 @@ test('a job is handed over as one PDF and one zip', { tag: '@page' }, async ({ p
 
 apart(
   'a label held before the camera opens its cable; without a camera it is said',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
-    const code = await QRCode.toDataURL(HB3, { width: 400 });
-    await page.addInitScript((picture) => {
-      const state = { denied: true };
-      Object.assign(window, { cameraState: state });
-      navigator.mediaDevices.getUserMedia = async () => {
-        if (state.denied) throw new DOMException('no camera', 'NotFoundError');
-        const canvas = Object.assign(document.createElement('canvas'), { width: 640, height: 480 });
-        const image = new Image();
-        image.src = picture;
-        await image.decode();
-        const draw = () => canvas.getContext('2d')?.drawImage(image, 120, 40);
-        setInterval(draw, 50);
-        return canvas.captureStream(20);
-      };
-    }, code);
+    const picture = await QRCode.toBuffer(HB3, { width: 400 });
+    const camera = await withCamera(page, {
+      ...{ picture, type: 'image/png' },
+      ...{ width: 640, height: 480, left: 120, top: 40 },
+    });
     const app = new App(page);
     await app.openDemo('/job/hut/log');
     await page.getByRole('button', { name: 'Scan a label' }).click();
     await page.getByRole('button', { name: 'The camera' }).click();
     await expect(page.getByRole('dialog').getByRole('alert')).toContainText('The camera cannot be used here');
-    await page.evaluate(() =>
-      Object.assign((window as unknown as { cameraState: object }).cameraState, { denied: false }),
-    );
+    await camera({ denied: false });
     await page.getByRole('button', { name: 'The camera' }).click();
     await expect(page.getByRole('region', { name: 'Cable HB-3' })).toBeVisible();
   },

@@ -136,7 +136,7 @@ test(
 
 apart(
   'a serial instrument speaks by its own pattern, and pulled out it gives no reading',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     // A port in little, in place of the browser's: a calliper that answers when it is asked.
     await page.addInitScript(() => {
@@ -152,7 +152,10 @@ apart(
         open: async () => {},
         close: async () => {},
       };
-      Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port } });
+      Object.defineProperty(navigator, 'serial', {
+        value: { requestPort: async () => port },
+        configurable: true,
+      });
       Object.assign(window, { pullOut: () => send?.error(new Error('device lost')) });
     });
     const app = new App(page);

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Locator, type Page } from '@playwright/test';
 import { App } from './app.ts';
+import { withCamera } from './camera.ts';
 import { apart, test } from './test.ts';
 
 const DIR = 'demo/sections/';
@@ -13,7 +14,7 @@ async function opened(page: Page, picture: string): Promise<Locator> {
 
 test(
   'a corner of the outline is dragged, and what is in it is measured again',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo('/job/teasel/section');
@@ -160,40 +161,17 @@ test(
 
 apart(
   'a camera says what to do, takes the picture, and several of one crimp are told together',
-  { tag: '@journey' },
+  { tag: '@page' },
   async ({ page }) => {
-    await page.addInitScript(
-      (picture) => {
-        const state = { denied: true, blurPx: 8 };
-        Object.assign(window, { cameraState: state });
-        navigator.mediaDevices.getUserMedia = async () => {
-          if (state.denied) throw new DOMException('no camera', 'NotFoundError');
-          const canvas = Object.assign(document.createElement('canvas'), { width: 1400, height: 1050 });
-          const image = new Image();
-          image.src = picture;
-          await image.decode();
-          const stream = canvas.captureStream(5);
-          const drawing = setInterval(() => {
-            const context = canvas.getContext('2d');
-            if (context) context.filter = state.blurPx > 0 ? `blur(${state.blurPx}px)` : 'none';
-            context?.drawImage(image, 0, 0);
-            if (!stream.active) clearInterval(drawing);
-          }, 200);
-          return stream;
-        };
-      },
-      `data:image/jpeg;base64,${readFileSync(`${DIR}section-06.jpg`).toString('base64')}`,
-    );
-    const camera = (change: object) =>
-      page.evaluate(
-        (to) => Object.assign((window as unknown as { cameraState: object }).cameraState, to),
-        change,
-      );
+    const camera = await withCamera(page, {
+      ...{ picture: readFileSync(`${DIR}section-06.jpg`), type: 'image/jpeg' },
+      ...{ width: 1400, height: 1050 },
+    });
     const app = new App(page);
     await app.openDemo('/job/teasel/section');
     await page.getByRole('button', { name: 'Camera', exact: true }).click();
     await expect(page.getByRole('alert')).toContainText('The camera cannot be used here');
-    await camera({ denied: false });
+    await camera({ denied: false, blurPx: 8 });
     await page.getByRole('button', { name: 'Camera', exact: true }).click();
     const advice = page.getByTestId('live-camera').getByRole('status');
     await expect(advice).toHaveText('Hold still, and focus on the cut');

@@ -60,7 +60,7 @@ const asWritten = {
 const simulated = {
   name: 'simulated',
   setup({ onResolve, onLoad }) {
-    onResolve({ filter: /^(@playwright\/test|\.\/(store|test)\.ts)$/ }, ({ path, resolveDir }) =>
+    onResolve({ filter: /^(@playwright\/test|\.\/(camera|store|test)\.ts)$/ }, ({ path, resolveDir }) =>
       resolveDir === resolve('e2e')
         ? { path: resolve(SIMULATED, path.replace('@playwright/test', 'playwright.ts')) }
         : undefined,

@@ -64,6 +64,20 @@ export function click(element: HTMLElement): void {
   else element.dispatchEvent(new MouseEvent('click', at));
 }
 
+const OVER = ['pointerenter', 'pointerover', 'mouseenter', 'mouseover', 'pointermove', 'mousemove'];
+/** What the mouse is held over. */
+let under: Element | null = null;
+export function hover(element: Element): void {
+  under = element;
+  for (const kind of OVER) element.dispatchEvent(new MouseEvent(kind, { bubbles: true }));
+}
+/** What the mouse does where it was held last. */
+export function point(kind: 'down' | 'move' | 'up', clientX = 0, clientY = 0): void {
+  under?.dispatchEvent(
+    new PointerEvent(`pointer${kind}`, { bubbles: true, cancelable: true, button: 0, clientX, clientY }),
+  );
+}
+
 export function fill(element: Element, text: string): void {
   if (!isField(element)) throw new Error(`${element.localName} is no field`);
   focusOn(element);

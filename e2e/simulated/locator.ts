@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
-import { aMoment, click, fill, focusOn, press, until } from './hands.ts';
+import { aMoment, click, fill, focusOn, hover, press, until } from './hands.ts';
 import { isKeptFromReaders, isShown, isUnread } from './shown.ts';
 import { nodesOf, partsIn } from './tree.ts';
 
@@ -260,17 +260,7 @@ export class Locator {
     return this.act(() => focusOn(null));
   }
   hover(): Promise<void> {
-    return this.act((own) => {
-      for (const kind of [
-        'pointerenter',
-        'pointerover',
-        'mouseenter',
-        'mouseover',
-        'pointermove',
-        'mousemove',
-      ])
-        own.dispatchEvent(new MouseEvent(kind, { bubbles: true }));
-    });
+    return this.act(hover);
   }
   async setInputFiles(files: Given | string | readonly (Given | string)[]): Promise<void> {
     const own = (await this.one()) as HTMLInputElement;

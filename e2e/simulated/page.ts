@@ -9,7 +9,7 @@ import { router } from '../../web/router.ts';
 import { flushDrafts, loadDrafts } from '../../web/storage/drafts.ts';
 import { useBench } from '../../web/stores/bench.ts';
 import { useKeeping } from '../../web/stores/keeping.ts';
-import { aMoment, press, until } from './hands.ts';
+import { aMoment, point, press, until } from './hands.ts';
 import { showAs } from './shown.ts';
 import './pictures.ts';
 import './sockets.ts';
@@ -47,6 +47,18 @@ HTMLAnchorElement.prototype.click = function () {
   if (this.download && contents) taken.push(new Download(this.download, contents));
   else follow.call(this);
 };
+
+/** Fields that were asked for a file, and wait for it. */
+let asking: HTMLInputElement[] = [];
+addEventListener(
+  'click',
+  ({ target }) => target instanceof HTMLInputElement && target.type === 'file' && asking.push(target),
+  true,
+);
+/** The box of the browser in which a file is chosen. */
+const chooserOf = (field: HTMLInputElement) => ({
+  setFiles: (file: string) => new Locator(() => [field], 'the field of a file').setInputFiles(file),
+});
 
 let isGoing = false;
 router.beforeEach(() => void (isGoing = true));
@@ -95,6 +107,7 @@ class Page {
     this.app = null;
     document.body.innerHTML = '';
     taken = [];
+    asking = [];
   }
   async reload(): Promise<void> {
     await this.saved();
@@ -117,9 +130,14 @@ class Page {
   async waitForTimeout(): Promise<void> {
     await aMoment();
   }
-  waitForEvent(what: 'download'): Promise<Download> {
+  waitForEvent(what: 'download'): Promise<Download>;
+  waitForEvent(what: 'filechooser'): Promise<ReturnType<typeof chooserOf>>;
+  waitForEvent(what: 'download' | 'filechooser'): Promise<unknown> {
     const comes = until(
-      () => taken.shift(),
+      () => {
+        const field = what === 'filechooser' ? asking.shift() : undefined;
+        return field ? chooserOf(field) : what === 'download' ? taken.shift() : undefined;
+      },
       () => `no ${what} came`,
     );
     // Where what should have brought it went wrong, that is said.
@@ -138,6 +156,17 @@ class Page {
     await aMoment();
   }
   on(): void {}
+  private given: PropertyKey[] = [];
+  /** Puts something into the page before it loads: what the browser is given by it stays until {@link asItCame}. */
+  async addInitScript(put: () => unknown): Promise<void> {
+    const before = new Set(Reflect.ownKeys(navigator));
+    put();
+    this.given.push(...Reflect.ownKeys(navigator).filter((own) => !before.has(own)));
+  }
+  /** Takes back what the browser was given. */
+  asItCame(): void {
+    for (const own of this.given.splice(0)) Reflect.deleteProperty(navigator, own);
+  }
   /** What may be done is never asked here. */
   context() {
     return { grantPermissions: async () => {} };
@@ -147,6 +176,15 @@ class Page {
     dispatchEvent(new Event('resize'));
     await aMoment();
   }
+  /** It is where it was held last, and what is pressed hears all that follows. */
+  readonly mouse = {
+    down: async (): Promise<void> => point('down'),
+    move: async (x: number, y: number): Promise<void> => point('move', x, y),
+    up: async (): Promise<void> => {
+      point('up');
+      await aMoment();
+    },
+  };
   readonly keyboard = {
     press: async (key: string): Promise<void> => {
       press(key);

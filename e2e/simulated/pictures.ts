@@ -6,7 +6,7 @@ import { decodePicture } from '../../scripts/decodePicture.ts';
 type Pixels = Picture & { readonly data: Uint8ClampedArray };
 
 /** Pixels of a picture, none of which is seen: what is drawn as lines and letters is drawn nowhere. */
-class Bitmap implements Pixels {
+export class Bitmap implements Pixels {
   readonly data: Uint8ClampedArray;
   constructor(
     readonly width: number,
@@ -27,7 +27,8 @@ class Context {
     this.canvas.data.fill(255);
   }
   /** A picture at a size, each pixel the nearest of it; a drawing is no pixels. */
-  drawImage(own: unknown, _x: number, _y: number, width: number, height: number): void {
+  drawImage(what: unknown, _x: number, _y: number, width: number, height: number): void {
+    const own = what instanceof HTMLVideoElement ? viewIn(what) : what;
     if (!(own instanceof Bitmap)) return;
     const from = new Uint32Array(own.data.buffer);
     const to = new Uint32Array(this.canvas.data.buffer);
@@ -62,8 +63,33 @@ class Canvas extends Bitmap {
   }
 }
 
+/** What a camera sees, for the video that shows it. */
+export class View {
+  constructor(readonly now: () => Bitmap) {}
+  getTracks(): [] {
+    return [];
+  }
+}
+const viewIn = ({ srcObject }: HTMLVideoElement): Bitmap | null =>
+  srcObject instanceof View ? srcObject.now() : null;
+Object.assign(HTMLMediaElement, { HAVE_CURRENT_DATA: 2 });
+Object.defineProperties(HTMLVideoElement.prototype, {
+  srcObject: { value: null, writable: true },
+  readyState: { value: 4 },
+  videoWidth: {
+    get(this: HTMLVideoElement) {
+      return viewIn(this)?.width ?? 0;
+    },
+  },
+  videoHeight: {
+    get(this: HTMLVideoElement) {
+      return viewIn(this)?.height ?? 0;
+    },
+  },
+});
+
 /** The picture in a file. @throws where it holds none */
-async function bitmapOf(own: Blob | Bitmap): Promise<Bitmap> {
+export async function bitmapOf(own: Blob | Bitmap): Promise<Bitmap> {
   const { width, height, data } =
     own instanceof Bitmap ? own : (decodePicture(new Uint8Array(await own.arrayBuffer())) ?? {});
   if (!width || !height || !data) throw new DOMException('no picture', 'InvalidStateError');

@@ -17,6 +17,7 @@ export const BARE = '/anchor.svg';
 async function emptied(): Promise<void> {
   await page.saved();
   page.away();
+  page.asItCame();
   localStorage.clear();
   sessionStorage.clear();
   await written(() => {});

@@ -28,13 +28,14 @@ void start().then((isThere) => {
 });
 
 /** What the camera sees now, at most so wide; null while it sees nothing. */
-function viewOf(most: number): HTMLCanvasElement | null {
+function viewOf(most: number): OffscreenCanvas | null {
   const shown = seen();
   if (!shown) return null;
-  const canvas = document.createElement('canvas');
   const factor = Math.min(1, most / Math.max(1, shown.videoWidth));
-  canvas.width = Math.round(shown.videoWidth * factor);
-  canvas.height = Math.round(shown.videoHeight * factor);
+  const canvas = new OffscreenCanvas(
+    Math.round(shown.videoWidth * factor),
+    Math.round(shown.videoHeight * factor),
+  );
   canvas.getContext('2d')?.drawImage(shown, 0, 0, canvas.width, canvas.height);
   return canvas;
 }
@@ -49,12 +50,10 @@ async function look(): Promise<void> {
   }
   timer = setTimeout(() => void look(), LOOK_MS);
 }
-function takeIt(): void {
-  viewOf(Number.POSITIVE_INFINITY)?.toBlob(
-    (blob) => blob && emit('taken', new File([blob], say`from the camera.jpg`, { type: 'image/jpeg' })),
-    'image/jpeg',
-    0.95,
-  );
+async function takeIt(): Promise<void> {
+  const type = 'image/jpeg';
+  const blob = await viewOf(Number.POSITIVE_INFINITY)?.convertToBlob({ type, quality: 0.95 });
+  if (blob) emit('taken', new File([blob], say`from the camera.jpg`, { type }));
 }
 onScopeDispose(() => {
   isOver = true;
