@@ -10,6 +10,8 @@ async function kitOfDemo(page: Page): Promise<App> {
   // The demo lacks cable for one piece: what is short is never called proved.
   await expect(page.getByText(/^Stock is short: /)).toBeVisible();
   await expect(page.getByText(/^in [\d.]+ s$/)).toBeVisible();
+  // Nor is it searched for in vain.
+  await expect(page.getByRole('button', { name: 'Prove it optimal' })).toBeHidden();
   return app;
 }
 /** What a button saves. */

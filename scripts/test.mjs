@@ -63,6 +63,7 @@ const { build } = await checks([
   'build',
   'lint:templates',
   'lint:walls',
+  'unit:bundle',
   'types:node',
   'types:core',
   'lint:rules',
@@ -70,7 +71,7 @@ const { build } = await checks([
 ]);
 await suite(
   'unit tests',
-  ['unit', '--', '--json', '--outputFile=test-results/unit.json'],
+  ['unit', '--', '--bundled', '--json', '--outputFile=test-results/unit.json'],
   'test-results/unit.json',
   (report) => ({
     passed: report.numPassedTests,

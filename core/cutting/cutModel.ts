@@ -164,6 +164,8 @@ export interface SolvedPlan {
   readonly boundMm: number;
   /** Proved: every piece has its place, and no plan begins less new stock. */
   readonly optimal: boolean;
+  /** Stopped before it was known whether there is a better one: searching for longer may prove it. */
+  readonly isStopped: boolean;
 }
 
 /**
@@ -182,7 +184,7 @@ export function solvePlan(
   const sorted = [...stock].sort((a, b) => Number(b.offcut) - Number(a.offcut) || b.lengthMm - a.lengthMm);
   const model = { kinds: kindsOf(pieces), stock: sorted, rules };
   if (pieces.length === 0 || stock.length === 0) {
-    return { plan: planOf(new Map(), pieces, stock, rules), boundMm: 0, optimal: pieces.length === 0 };
+    return { plan: planOf(new Map(), pieces, stock, rules), boundMm: 0, optimal: pieces.length === 0, isStopped: false };
   }
   const first = solve(leastStockModel(model), { seconds, gap: EXACT_MM });
   if (!first.columns) return null;
@@ -204,5 +206,6 @@ export function solvePlan(
     boundMm: Math.max(linearBoundMm(placed, stock, rules), first.bound - missing),
     // Stock that runs out proves nothing: the next spool bought changes the plan.
     optimal: first.optimal && unplaced.length === 0,
+    isStopped: !first.optimal,
   };
 }

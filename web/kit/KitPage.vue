@@ -29,7 +29,7 @@ const jobs = computed(() => bench.jobs.filter(({ id }) => id === jobId || withJo
 const { made, worked, all } = useMade(() => ({ jobs: jobs.value, shop: bench.shop }));
 const groups = computed(() => cutGroups(made.value, bench.shop));
 const rules = computed(() => bench.shop.practice.cutting);
-const { plans, solving, seconds, isBroken, cancel, solve } = useCutPlan(
+const { plans, solving, seconds, isBroken, canSearch, cancel, solve } = useCutPlan(
   () => groups.value,
   () => rules.value,
 );
@@ -57,8 +57,9 @@ const isStockOpen = ref(false);
           :solving="solving"
           :seconds="seconds"
           :is-broken="isBroken"
+          :can-search="canSearch"
           @cancel="cancel"
-          @solve="solve"
+          @solve="solve(true)"
         />
         <div class="min-w-0 bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
           <PlanDrawing :plans="plans" :rules="rules" />

@@ -8,11 +8,13 @@ import { amount } from '../../core/words/message.ts';
 import { figure } from '../../core/model/units/figure.ts';
 
 /** The plan in one sentence, and how sure it is: the plan comes down, the bound comes up, and where they meet it is proved. */
-const { plans, solving, seconds, isBroken } = defineProps<{
+const { plans, solving, seconds, isBroken, canSearch } = defineProps<{
   plans: readonly GroupPlan[];
   solving: string | null;
   seconds: number | null;
   isBroken: boolean;
+  /** Whether searching may prove more than is known. */
+  canSearch: boolean;
 }>();
 defineEmits<{ cancel: []; solve: [] }>();
 
@@ -116,7 +118,7 @@ const lines = computed(() => {
     <button v-if="solving !== null" type="button" class="button" @click="$emit('cancel')">
       {{ say`Cancel` }}
     </button>
-    <button v-else-if="!isProved" type="button" class="button" @click="$emit('solve')">
+    <button v-else-if="canSearch" type="button" class="button" @click="$emit('solve')">
       {{ say`Prove it optimal` }}
     </button>
   </header>

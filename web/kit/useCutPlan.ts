@@ -24,7 +24,9 @@ export interface GroupPlan {
   readonly boundMm: number;
 }
 
+/** How long is searched for each of the two questions: unasked, and where a person wants it proved. */
 const SECONDS = 10;
+const SECONDS_ASKED = 60;
 
 /**
  * Plans of all groups: at once by hand, then one after the other by the solver, away from the page. Another request
@@ -52,20 +54,28 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
     solving.value = null;
   }
 
-  async function solve(): Promise<void> {
+  /** Whether searching, for longer where it was stopped before, may prove the plan of a group. */
+  const isOpen = (group: CutGroup, isAsked: boolean): boolean => {
+    const answer = solved.value.get(inputOf(group));
+    return group.pieces.length > 0 && (answer === undefined || (isAsked && answer.isStopped));
+  };
+  const canSearch = computed(() => groups().some((group) => isOpen(group, true)));
+
+  async function solve(isAsked = false): Promise<void> {
     cancel();
     const started = run;
     isBroken.value = false;
-    const open = groups().filter((group) => group.pieces.length > 0 && !solved.value.has(inputOf(group)));
+    const open = groups().filter((group) => isOpen(group, isAsked));
     if (open.length === 0) return;
     worker = new Worker(new URL('../workers/cut.worker.ts', import.meta.url), { type: 'module' });
     remote = wrap<CutWorker>(worker);
     const start = performance.now();
+    const most = isAsked ? SECONDS_ASKED : SECONDS;
     try {
       for (const group of open) {
         solving.value = group.key;
         // Plain copies: what comes from the store may be frozen, and crosses to the worker.
-        const answer = await remote.solve([...group.pieces], [...group.stock], { ...rules() }, SECONDS);
+        const answer = await remote.solve([...group.pieces], [...group.stock], { ...rules() }, most);
         if (started !== run) return;
         if (answer) solved.value = new Map([...solved.value, [inputOf(group), answer]]);
       }
@@ -111,5 +121,5 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
     { immediate: true },
   );
   onScopeDispose(cancel);
-  return { plans, solving, seconds, isBroken, cancel, solve };
+  return { plans, solving, seconds, isBroken, canSearch, cancel, solve };
 }

@@ -63,11 +63,13 @@ describe('too little stock', () => {
         fc.array(fc.integer({ min: 200, max: 9000 }), { minLength: 1, maxLength: 6 }),
         fc.array(fc.integer({ min: 500, max: 6000 }), { maxLength: 3 }),
         (lengths, spools) => {
-          const { plan, boundMm, optimal } = solved(
+          const { plan, boundMm, optimal, isStopped } = solved(
             pieces(...lengths),
             spools.map((mm, i) => spool(`s${i}`, mm)),
           );
-          expect(plan.unplaced.length > 0 && optimal).toBe(false);
+          expect(optimal).toBe(plan.unplaced.length === 0);
+          // Searching on would find no place for it.
+          expect(isStopped).toBe(false);
           expect(boundMm).toBeLessThanOrEqual(newStockMm(plan) + 1);
         },
       ),
@@ -77,7 +79,7 @@ describe('too little stock', () => {
   test('a solver stopped at its time says no less than plain arithmetic', () => {
     const stopped: Solve = (lp, until) => ({ ...solve(lp, until), bound: 0, optimal: false });
     const answer = solvePlan(pieces(2000, 2000, 2000), [spool('a', 4000), spool('b', 4000)], RULES, stopped);
-    expect(answer).toMatchObject({ boundMm: 6000, optimal: false });
+    expect(answer).toMatchObject({ boundMm: 6000, optimal: false, isStopped: true });
   });
   test('says which pieces have none, and how much to buy for them', () => {
     const { plan } = solved(pieces(3000, 3000, 500), [spool('a', 3600)], {
