@@ -16,10 +16,17 @@ export function run(command, args, options = {}) {
   return done.status ?? 1;
 }
 
-/** As {@link run}, passing on to the command the wish to end: whoever breaks a run off breaks all of it off. */
+/**
+ * As {@link run}, passing on to the command the wish to end: whoever breaks a run off breaks all of it off.
+ *
+ * @param options those of the command, and `hear`, which is told its output in the place of showing it
+ */
 export function runToEnd(command, args, options = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { stdio: ['ignore', 'inherit', 'inherit'], ...options });
+    const { hear, ...others } = options;
+    const out = hear ? 'pipe' : 'inherit';
+    const child = spawn(command, args, { stdio: ['ignore', out, out], ...others });
+    if (hear) for (const stream of [child.stdout, child.stderr]) stream.on('data', hear);
     let isBroken = false;
     const pass = (signal) => {
       isBroken = true;
@@ -35,15 +42,11 @@ export function runToEnd(command, args, options = {}) {
   });
 }
 
-/** Runs a command with its output kept; answers its exit code and what it said. */
-export function runQuietly(command, args) {
-  return new Promise((resolve) => {
-    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
-    let output = '';
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (output += data));
-    child.on('error', (error) => resolve({ code: 1, output: String(error) }));
-    child.on('close', (code) => resolve({ code: code ?? 1, output }));
-  });
+/** As {@link runToEnd}, with its output kept; answers its exit code and what it said. */
+export async function runQuietly(command, args) {
+  let output = '';
+  const code = await runToEnd(command, args, { hear: (said) => (output += said) });
+  return { code, output };
 }
 
 /** Runs a command and ends this process with its code when it fails. */

@@ -38,10 +38,14 @@ async function checks(titles) {
   return results;
 }
 
-/** A step whose runner writes a report; counts that report's tests, and a crash as one failure. */
-async function suite(title, args, report, count) {
+/**
+ * A step whose runner writes a report; counts that report's tests, and a crash as one failure.
+ *
+ * @param run runs it, and answers its exit code
+ */
+async function suite(title, args, report, count, run = runToEnd) {
   console.log(`\n── ${title}`);
-  const code = await runToEnd(...npm(args));
+  const code = await run(...npm(args));
   const { passed, failed, flaky } = existsSync(report)
     ? count(JSON.parse(readFileSync(report, 'utf8')))
     : { passed: 0, failed: 0, flaky: [] };
@@ -69,7 +73,7 @@ const { build } = await checks([
   'lint:rules',
   'lint:layout',
 ]);
-await suite(
+const units = suite(
   'unit tests',
   ['unit', '--', '--bundled', '--json', '--outputFile=test-results/unit.json'],
   'test-results/unit.json',
@@ -79,16 +83,29 @@ await suite(
     flaky: [],
   }),
 );
-if (!(await chromium)) total.failed += 1;
-else if (build) {
+/** The browser's, beside them: each waits for something now and then, a browser for itself to begin. It is heard last. */
+async function inBrowser() {
   // Those that are not run are not even read.
-  const args = ['e2e', '--', '--grep', '@journey', ...specsWith('@journey')];
-  await suite('browser tests', args, 'test-results/e2e.json', (report) => ({
+  const args = ['e2e', '--', '--workers=1', '--grep', '@journey', ...specsWith('@journey')];
+  let said = '';
+  const count = (report) => ({
     passed: report.stats.expected,
     failed: report.stats.unexpected,
     flaky: flakyOf(report),
-  }));
+  });
+  await suite('browser tests', args, 'test-results/e2e.json', count, async (command, options) => {
+    const { code, output } = await runQuietly(command, options);
+    said = output;
+    return code;
+  });
+  return said;
 }
+const browser = chromium.then((isThere) => {
+  if (!isThere) total.failed += 1;
+  return isThere && build ? inBrowser() : '';
+});
+const [said] = await Promise.all([browser, units]);
+console.log(said);
 
 if (total.flaky.length > 0) {
   console.log(`\n${total.flaky.length} flaky, passed only when tried again, and counted as neither:`);
