@@ -184,7 +184,12 @@ export function solvePlan(
   const sorted = [...stock].sort((a, b) => Number(b.offcut) - Number(a.offcut) || b.lengthMm - a.lengthMm);
   const model = { kinds: kindsOf(pieces), stock: sorted, rules };
   if (pieces.length === 0 || stock.length === 0) {
-    return { plan: planOf(new Map(), pieces, stock, rules), boundMm: 0, optimal: pieces.length === 0, isStopped: false };
+    return {
+      plan: planOf(new Map(), pieces, stock, rules),
+      boundMm: 0,
+      optimal: pieces.length === 0,
+      isStopped: false,
+    };
   }
   const first = solve(leastStockModel(model), { seconds, gap: EXACT_MM });
   if (!first.columns) return null;
