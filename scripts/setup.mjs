@@ -33,7 +33,10 @@ export function runToEnd(command, args, options = {}) {
       child.kill(signal);
     };
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, pass);
-    child.on('error', () => resolve(1));
+    child.on('error', (error) => {
+      hear?.(String(error));
+      resolve(1);
+    });
     child.on('close', (code) => {
       for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.removeListener(signal, pass);
       if (isBroken) process.exit(130);

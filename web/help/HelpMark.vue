@@ -42,7 +42,7 @@ function place({ currentTarget }: Event): void {
 </script>
 
 <template>
-  <span v-if="help" ref="root" class="help-mark inline-block align-baseline">
+  <div v-if="help" ref="root" class="help-mark inline-block align-baseline">
     <button
       v-if="!isAsked"
       type="button"
@@ -67,5 +67,5 @@ function place({ currentTarget }: Event): void {
         <p>{{ help[1] }}</p>
       </PopoverPanel>
     </Popover>
-  </span>
+  </div>
 </template>

@@ -89,6 +89,12 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
     solving.value = null;
   }
 
+  function stateOf({ key, pieces }: CutGroup, answer: SolvedPlan | undefined): GroupPlan['state'] {
+    if (pieces.length === 0 || answer?.optimal) return 'proved';
+    if (solving.value === key) return 'solving';
+    return answer ? 'in time' : 'by hand';
+  }
+
   const plans = computed(() =>
     groups().map((group): GroupPlan => {
       const hand = bestFitDecreasing(group.pieces, group.stock, rules());
@@ -98,16 +104,7 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
       return {
         group,
         plan,
-        state:
-          group.pieces.length === 0
-            ? 'proved'
-            : answer
-              ? answer.optimal
-                ? 'proved'
-                : 'in time'
-              : solving.value === group.key
-                ? 'solving'
-                : 'by hand',
+        state: stateOf(group, answer),
         newMm: newStockMm(plan),
         handMm: newStockMm(hand),
         linearMm,
