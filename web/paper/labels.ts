@@ -1,5 +1,5 @@
 import QRCode from 'qrcode';
-import { rgb } from 'pdf-lib';
+import { fill, popGraphicsState, pushGraphicsState, rectangle, rgb, setFillingColor } from 'pdf-lib';
 import type { LabelMark } from '../../core/instrument/standIn/printer.ts';
 import { type Paper, PAPER_MM, type PlacedLabel } from '../../core/paper/label.ts';
 import { paperDocument, type PaperFonts, POINTS_PER_MM, printable } from './listPdf.ts';
@@ -12,6 +12,17 @@ export function qrSquares(text: string): { size: number; dark: [x: number, y: nu
     for (let x = 0; x < modules.size; x += 1) if (modules.get(y, x)) dark.push([x, y]);
   }
   return { size: modules.size, dark };
+}
+
+/** Squares side by side in a row are one bar: drawn one by one they take ten times as long, and a seam shows between them. */
+function barsOf(dark: readonly (readonly [x: number, y: number])[]) {
+  const bars: { x: number; readonly y: number; long: number }[] = [];
+  for (const [x, y] of dark) {
+    const last = bars.at(-1);
+    if (last?.y === y && last.x + last.long === x) last.long += 1;
+    else bars.push({ x, y, long: 1 });
+  }
+  return bars;
 }
 
 /** Room round a code, in its own squares: readers ask for it. */
@@ -28,7 +39,11 @@ function parts({ label, x, y, width, height }: PlacedLabel) {
   return {
     square,
     fold: isFlag ? x + half : null,
-    codes: dark.map(([cx, cy]) => ({ x: x + 2 + (cx + QUIET) * square, y: y + 2 + (cy + QUIET) * square })),
+    bars: barsOf(dark).map((bar) => ({
+      x: x + 2 + (bar.x + QUIET) * square,
+      y: y + 2 + (bar.y + QUIET) * square,
+      long: bar.long * square,
+    })),
     texts: sides.flatMap((side, i) => {
       const left = x + side + (i === 0 ? code + 3 : 3);
       const room = half - (i === 0 ? code + 5 : 6);
@@ -74,11 +89,11 @@ const escaped = (text: string) => text.replace(/[&<>"]/g, (letter) => `&#${lette
 export function labelSvg(sheet: readonly PlacedLabel[], paper: Paper): string {
   const { width, height } = PAPER_MM[paper];
   const body = sheet.map((placed) => {
-    const { square, codes, texts, fold } = parts(placed);
-    const path = codes
+    const { square, bars, texts, fold } = parts(placed);
+    const path = bars
       .map(
-        ({ x, y }) =>
-          `M${x.toFixed(3)} ${y.toFixed(3)}h${square.toFixed(3)}v${square.toFixed(3)}h-${square.toFixed(3)}z`,
+        ({ x, y, long }) =>
+          `M${x.toFixed(3)} ${y.toFixed(3)}h${long.toFixed(3)}v${square.toFixed(3)}h-${long.toFixed(3)}z`,
       )
       .join('');
     const words = texts.map(
@@ -113,7 +128,7 @@ export async function labelPdf(
   for (const sheet of sheets) {
     const page = pdf.addPage([pt(width), pt(height)]);
     for (const placed of sheet) {
-      const { square, codes, texts, fold } = parts(placed);
+      const { square, bars, texts, fold } = parts(placed);
       page.drawRectangle({
         x: pt(placed.x),
         y: pt(height - placed.y - placed.height),
@@ -131,15 +146,13 @@ export async function labelPdf(
           dashArray: [3, 3],
         });
       }
-      for (const { x, y } of codes) {
-        page.drawRectangle({
-          x: pt(x),
-          y: pt(height - y - square),
-          width: pt(square),
-          height: pt(square),
-          color: black,
-        });
-      }
+      page.pushOperators(
+        pushGraphicsState(),
+        setFillingColor(black),
+        ...bars.map(({ x, y, long }) => rectangle(pt(x), pt(height - y - square), pt(long), pt(square))),
+        fill(),
+        popGraphicsState(),
+      );
       for (const { text, x, y, size, strong: bold, room } of texts) {
         const font = bold ? strong : plain;
         const words = printable(text);

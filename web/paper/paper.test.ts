@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import jsQR from 'jsqr';
+import { decodePDFRawStream, PDFArray, PDFDocument, PDFRawStream } from 'pdf-lib';
 import { type Label, labelSheets, type LabelKind, PAPER_MM } from '../../core/paper/label.ts';
 import type { ListDoc } from '../../core/paper/listDoc.ts';
 import { labelPdf, labelSvg, qrSquares } from './labels.ts';
@@ -103,35 +104,68 @@ const label: Label = {
   qr: QR,
 };
 
-/** The squares of a sheet, painted. */
-function painted(rects: readonly { x: number; y: number; size: number }[], perMm: number, side: number) {
+interface Bar {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+/** What an independent decoder reads in bars, painted, mm from a corner. */
+function readIn(bars: readonly Bar[], side: number): string | undefined {
+  const perMm = 16;
   const pixels = Math.ceil(side * perMm);
   const data = new Uint8ClampedArray(pixels * pixels * 4).fill(255);
-  for (const { x, y, size } of rects) {
-    for (let py = Math.round(y * perMm); py < Math.round((y + size) * perMm); py += 1) {
-      for (let px = Math.round(x * perMm); px < Math.round((x + size) * perMm); px += 1) {
+  for (const { x, y, width, height } of bars)
+    for (let py = Math.round(y * perMm); py < Math.round((y + height) * perMm); py += 1)
+      for (let px = Math.round(x * perMm); px < Math.round((x + width) * perMm); px += 1)
         data.fill(0, (py * pixels + px) * 4, (py * pixels + px) * 4 + 3);
-      }
-    }
-  }
-  return { data, pixels };
+  return jsQR(data, pixels, pixels)?.data;
+}
+/** The filled bars of the first page of a PDF, mm from its lower left corner. */
+async function barsOf(bytes: Uint8Array): Promise<Bar[]> {
+  const [page] = (await PDFDocument.load(bytes)).getPages();
+  const contents = page?.node.Contents();
+  const streams =
+    contents instanceof PDFArray
+      ? contents.asArray().map((own) => page?.doc.context.lookup(own))
+      : [contents];
+  const drawn = streams.map((own) =>
+    own instanceof PDFRawStream ? Buffer.from(decodePDFRawStream(own).decode()).toString('latin1') : '',
+  );
+  return [...drawn.join('\n').matchAll(/([\d.]+) ([\d.]+) ([\d.]+) ([\d.]+) re\b/g)].map((found) => {
+    const [x = 0, y = 0, width = 0, height = 0] = found.slice(1).map((pt) => Number(pt) / POINTS_PER_MM);
+    return { x, y, width, height };
+  });
 }
 
 describe('labels', () => {
-  test.each<LabelKind>(['wrap', 'flag'])('the code on a %s is read by an independent decoder', (kind) => {
-    const [sheet] = labelSheets([label], kind, 'A4');
-    const [placed] = sheet ?? [];
-    if (!placed) throw new Error('no label');
-    const svg = labelSvg([placed], 'A4');
-    const squares = [...svg.matchAll(/M([\d.]+) ([\d.]+)h([\d.]+)v/g)].map(([, x, y, size]) => ({
-      x: Number(x) - placed.x,
-      y: Number(y) - placed.y,
-      size: Number(size),
-    }));
-    expect(squares.length).toBe(qrSquares(QR).dark.length);
-    const { data, pixels } = painted(squares, 16, placed.height);
-    expect(jsQR(data, pixels, pixels)?.data).toBe(QR);
-  });
+  test.each<LabelKind>(['wrap', 'flag'])(
+    'the code on a %s is read by an independent decoder, from the SVG and from the PDF',
+    async (kind) => {
+      const [sheet] = labelSheets([label], kind, 'A4');
+      const [placed] = sheet ?? [];
+      if (!placed) throw new Error('no label');
+      const svg = labelSvg([placed], 'A4');
+      const bars = [...svg.matchAll(/M([\d.]+) ([\d.]+)h([\d.]+)v([\d.]+)h/g)].map((found): Bar => {
+        const [x = 0, y = 0, width = 0, height = 0] = found.slice(1).map(Number);
+        return { x: x - placed.x, y: y - placed.y, width, height };
+      });
+      expect(readIn(bars, placed.height)).toBe(QR);
+      // No two meet: no seam shows between them.
+      const squares = bars.reduce((sum, { width, height }) => sum + width / height, 0);
+      expect(squares).toBeCloseTo(qrSquares(QR).dark.length, 0);
+      const ends = new Set(bars.map(({ x, y, width }) => `${(x + width).toFixed(1)} ${y.toFixed(1)}`));
+      expect(bars.filter(({ x, y }) => ends.has(`${x.toFixed(1)} ${y.toFixed(1)}`))).toEqual([]);
+
+      const printed = (await barsOf(await labelPdf([[placed]], 'A4', FONTS))).map((bar) => ({
+        ...bar,
+        x: bar.x - placed.x,
+        y: PAPER_MM.A4.height - placed.y - bar.y - bar.height,
+      }));
+      expect(printed).toHaveLength(bars.length);
+      expect(readIn(printed, placed.height)).toBe(QR);
+    },
+  );
   test('what a person typed is no markup in the SVG', () => {
     const [sheet = []] = labelSheets([{ ...label, tag: '<script>x</script>' }], 'wrap', 'A4');
     const svg = labelSvg(sheet, 'A4');
