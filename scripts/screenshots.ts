@@ -36,7 +36,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'sizes', path: '../../marrow/sizes', width: 1280, height: 800, settles: 5000 },
   { name: 'ends', path: 'th3/ends', width: 1280, height: 800 },
   { name: 'tool-case', path: '../case?lug=tube-metric-95-m10', width: 1280, height: 800 },
-  { name: 'kit', path: '../kit', width: 1280, height: 800 },
+  { name: 'kit', path: '../kit', width: 1280, height: 800, settles: 2500 },
   { name: 'make', path: 'en1/make', width: 1280, height: 800 },
   { name: 'bench', path: '../bench/en1?step=crimp-2.A', width: 1280, height: 800 },
   { name: 'training', path: '../training?level=1&round=47', width: 1280, height: 800 },
