@@ -39,12 +39,14 @@ export async function withCamera(
         // Out of focus it is drawn once: without a graphics processor that takes longer than a view lasts.
         const views = new Map<number, HTMLCanvasElement>();
         const viewAt = (blurPx: number) => {
-          const known = views.get(blurPx) ?? canvas();
-          const context = views.has(blurPx) ? null : known.getContext('2d');
+          const known = views.get(blurPx);
+          if (known) return known;
+          const view = canvas();
+          const context = view.getContext('2d');
           if (context && blurPx > 0) context.filter = `blur(${blurPx}px)`;
           context?.drawImage(image, left, top);
-          views.set(blurPx, known);
-          return known;
+          views.set(blurPx, view);
+          return view;
         };
         const seen = canvas();
         const stream = seen.captureStream(5);

@@ -41,11 +41,12 @@ async function checks(titles) {
 /**
  * A step whose runner writes a report; counts that report's tests, and a crash as one failure.
  *
- * @param run runs it, and answers its exit code
+ * @param isBeside whether it runs beside another: what it says then comes out as it ends
  */
-async function suite(title, args, report, count, run = runToEnd) {
-  console.log(`\n── ${title}`);
-  const code = await run(...npm(args));
+async function suite(title, args, report, count, isBeside = false) {
+  if (!isBeside) console.log(`\n── ${title}`);
+  const { code, output } = isBeside ? await runQuietly(...npm(args)) : { code: await runToEnd(...npm(args)) };
+  if (isBeside) console.log(`\n── ${title}\n${output}`);
   const { passed, failed, flaky } = existsSync(report)
     ? count(JSON.parse(readFileSync(report, 'utf8')))
     : { passed: 0, failed: 0, flaky: [] };
@@ -83,29 +84,21 @@ const units = suite(
     flaky: [],
   }),
 );
-/** The browser's, beside them: each waits for something now and then, a browser for itself to begin. It is heard last. */
+/** The browser's, beside them: each waits for something now and then, a browser for itself to begin. */
 async function inBrowser() {
+  const isThere = await chromium;
+  if (!isThere) total.failed += 1;
+  if (!isThere || !build) return;
   // Those that are not run are not even read.
   const args = ['e2e', '--', '--workers=1', '--grep', '@journey', ...specsWith('@journey')];
-  let said = '';
   const count = (report) => ({
     passed: report.stats.expected,
     failed: report.stats.unexpected,
     flaky: flakyOf(report),
   });
-  await suite('browser tests', args, 'test-results/e2e.json', count, async (command, options) => {
-    const { code, output } = await runQuietly(command, options);
-    said = output;
-    return code;
-  });
-  return said;
+  await suite('browser tests', args, 'test-results/e2e.json', count, true);
 }
-const browser = chromium.then((isThere) => {
-  if (!isThere) total.failed += 1;
-  return isThere && build ? inBrowser() : '';
-});
-const [said] = await Promise.all([browser, units]);
-console.log(said);
+await Promise.all([units, inBrowser()]);
 
 if (total.flaky.length > 0) {
   console.log(`\n${total.flaky.length} flaky, passed only when tried again, and counted as neither:`);

@@ -48,17 +48,18 @@ HTMLAnchorElement.prototype.click = function () {
   else follow.call(this);
 };
 
-/** Fields that were asked for a file, and wait for it. */
-let asking: HTMLInputElement[] = [];
-addEventListener(
-  'click',
-  ({ target }) => target instanceof HTMLInputElement && target.type === 'file' && asking.push(target),
-  true,
-);
-/** The box of the browser in which a file is chosen. */
+/** The box of the browser in which a file is chosen for a field. */
 const chooserOf = (field: HTMLInputElement) => ({
   setFiles: (file: string) => new Locator(() => [field], 'the field of a file').setInputFiles(file),
 });
+type Chooser = ReturnType<typeof chooserOf>;
+let opened: Chooser[] = [];
+addEventListener(
+  'click',
+  ({ target }) =>
+    target instanceof HTMLInputElement && target.type === 'file' && opened.push(chooserOf(target)),
+  true,
+);
 
 let isGoing = false;
 router.beforeEach(() => void (isGoing = true));
@@ -107,7 +108,7 @@ class Page {
     this.app = null;
     document.body.innerHTML = '';
     taken = [];
-    asking = [];
+    opened = [];
   }
   async reload(): Promise<void> {
     await this.saved();
@@ -131,13 +132,10 @@ class Page {
     await aMoment();
   }
   waitForEvent(what: 'download'): Promise<Download>;
-  waitForEvent(what: 'filechooser'): Promise<ReturnType<typeof chooserOf>>;
+  waitForEvent(what: 'filechooser'): Promise<Chooser>;
   waitForEvent(what: 'download' | 'filechooser'): Promise<unknown> {
-    const comes = until(
-      () => {
-        const field = what === 'filechooser' ? asking.shift() : undefined;
-        return field ? chooserOf(field) : what === 'download' ? taken.shift() : undefined;
-      },
+    const comes = until<Download | Chooser | undefined>(
+      () => (what === 'download' ? taken.shift() : opened.shift()),
       () => `no ${what} came`,
     );
     // Where what should have brought it went wrong, that is said.

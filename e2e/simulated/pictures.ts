@@ -26,16 +26,17 @@ class Context {
   fillRect(): void {
     this.canvas.data.fill(255);
   }
-  /** A picture at a size, each pixel the nearest of it; a drawing is no pixels. */
-  drawImage(what: unknown, _x: number, _y: number, width: number, height: number): void {
+  /** A picture at a place and a size, each pixel the nearest of it; a drawing is no pixels. */
+  drawImage(what: unknown, left: number, top: number, width: number, height: number): void {
     const own = what instanceof HTMLVideoElement ? viewIn(what) : what;
     if (!(own instanceof Bitmap)) return;
     const from = new Uint32Array(own.data.buffer);
     const to = new Uint32Array(this.canvas.data.buffer);
-    for (let y = 0; y < height; y += 1) {
+    const { canvas } = this;
+    for (let y = 0; y < Math.min(height, canvas.height - top); y += 1) {
       const row = own.width * Math.floor((y * own.height) / height);
-      for (let x = 0; x < width; x += 1)
-        to[y * this.canvas.width + x] = from[row + Math.floor((x * own.width) / width)] ?? 0;
+      for (let x = 0; x < Math.min(width, canvas.width - left); x += 1)
+        to[(y + top) * canvas.width + x + left] = from[row + Math.floor((x * own.width) / width)] ?? 0;
     }
   }
   getImageData(): Pixels {
@@ -49,7 +50,7 @@ class Context {
 /** What is all of one colour need not be packed well. */
 const QUICKLY = { filterType: 0, deflateLevel: 1 } as const;
 
-class Canvas extends Bitmap {
+export class Canvas extends Bitmap {
   getContext(): Context {
     return new Context(this);
   }
@@ -76,17 +77,16 @@ Object.assign(HTMLMediaElement, { HAVE_CURRENT_DATA: 2 });
 Object.defineProperties(HTMLVideoElement.prototype, {
   srcObject: { value: null, writable: true },
   readyState: { value: 4 },
-  videoWidth: {
-    get(this: HTMLVideoElement) {
-      return viewIn(this)?.width ?? 0;
-    },
-  },
-  videoHeight: {
-    get(this: HTMLVideoElement) {
-      return viewIn(this)?.height ?? 0;
-    },
-  },
 });
+for (const [name, side] of [
+  ['videoWidth', 'width'],
+  ['videoHeight', 'height'],
+] as const)
+  Object.defineProperty(HTMLVideoElement.prototype, name, {
+    get(this: HTMLVideoElement) {
+      return viewIn(this)?.[side] ?? 0;
+    },
+  });
 
 /** The picture in a file. @throws where it holds none */
 export async function bitmapOf(own: Blob | Bitmap): Promise<Bitmap> {

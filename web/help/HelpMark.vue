@@ -21,8 +21,13 @@ async function ask(): Promise<void> {
   button?.click();
 }
 
-const MARK =
-  'figure -my-2 inline-flex !min-h-0 !min-w-6 items-center justify-center py-2 text-[14px] leading-3 font-semibold text-teal hover:bg-teal-tint pointer-coarse:-my-4 pointer-coarse:size-11';
+/** The mark itself, before anything stands behind it and after. */
+const mark = computed(() => ({
+  class:
+    'figure -my-2 inline-flex !min-h-0 !min-w-6 items-center justify-center py-2 text-[14px] leading-3 font-semibold text-teal hover:bg-teal-tint pointer-coarse:-my-4 pointer-coarse:size-11',
+  'aria-label': say`Help`,
+  title: label,
+}));
 const WIDTH = 300;
 const TALLEST = 300;
 const EDGE = 8;
@@ -43,19 +48,9 @@ function place({ currentTarget }: Event): void {
 
 <template>
   <div v-if="help" ref="root" class="help-mark inline-block align-baseline">
-    <button
-      v-if="!isAsked"
-      type="button"
-      aria-expanded="false"
-      :class="MARK"
-      :aria-label="say`Help`"
-      :title="label"
-      @click="ask"
-    >
-      ?
-    </button>
+    <button v-if="!isAsked" type="button" v-bind="mark" aria-expanded="false" @click="ask">?</button>
     <Popover v-else>
-      <PopoverButton :class="MARK" :aria-label="say`Help`" :title="label" @click="place">?</PopoverButton>
+      <PopoverButton v-bind="mark" @click="place">?</PopoverButton>
       <PopoverPanel
         class="fixed z-50 max-h-[292px] w-[300px] max-w-[calc(100vw-16px)] overflow-auto border border-line bg-lamp p-3 text-[13px] leading-5 font-normal whitespace-normal text-ink shadow-lg"
         :style="placed"

@@ -29,7 +29,7 @@ const jobs = computed(() => bench.jobs.filter(({ id }) => id === jobId || withJo
 const { made, worked, all } = useMade(() => ({ jobs: jobs.value, shop: bench.shop }));
 const groups = computed(() => cutGroups(made.value, bench.shop));
 const rules = computed(() => bench.shop.practice.cutting);
-const { plans, solving, seconds, isBroken, canSearch, cancel, solve } = useCutPlan(
+const { plans, solving, seconds, isBroken, cancel, solve } = useCutPlan(
   () => groups.value,
   () => rules.value,
 );
@@ -57,7 +57,6 @@ const isStockOpen = ref(false);
           :solving="solving"
           :seconds="seconds"
           :is-broken="isBroken"
-          :can-search="canSearch"
           @cancel="cancel"
           @solve="solve(true)"
         />

@@ -8,13 +8,11 @@ import { amount } from '../../core/words/message.ts';
 import { figure } from '../../core/model/units/figure.ts';
 
 /** The plan in one sentence, and how sure it is: the plan comes down, the bound comes up, and where they meet it is proved. */
-const { plans, solving, seconds, isBroken, canSearch } = defineProps<{
+const { plans, solving, seconds, isBroken } = defineProps<{
   plans: readonly GroupPlan[];
   solving: string | null;
   seconds: number | null;
   isBroken: boolean;
-  /** Whether searching may prove more than is known. */
-  canSearch: boolean;
 }>();
 defineEmits<{ cancel: []; solve: [] }>();
 
@@ -30,6 +28,7 @@ const boundMm = computed(() =>
   ),
 );
 const isProved = computed(() => open.value.every(({ state }) => state === 'proved'));
+const canSearch = computed(() => open.value.some(({ isOpen }) => isOpen));
 const done = computed(
   () => open.value.filter(({ state }) => state === 'proved' || state === 'in time').length,
 );

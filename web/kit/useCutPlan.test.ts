@@ -46,32 +46,37 @@ async function planned(pieces: readonly Piece[], how: typeof sure) {
   );
   if (!plan) throw new Error('no scope');
   await new Promise((resolve) => setTimeout(resolve));
-  return { ...plan, state: () => plan.plans.value[0]?.state, end: () => scope.stop() };
+  return {
+    ...plan,
+    state: () => plan.plans.value[0]?.state,
+    isOpen: () => plan.plans.value[0]?.isOpen,
+    end: () => scope.stop(),
+  };
 }
 
 describe('a plan that is to be proved', () => {
   test('is searched for again, and for longer, where the search was stopped before', async () => {
     const plan = await planned([piece], { optimal: false, isStopped: true });
-    expect([plan.state(), plan.canSearch.value, given]).toEqual(['in time', true, [10]]);
+    expect([plan.state(), plan.isOpen(), given]).toEqual(['in time', true, [10]]);
     await plan.solve();
     expect(given).toEqual([10]);
     sure = { optimal: true, isStopped: false };
     const searching = plan.solve(true);
     expect([plan.state(), plan.solving.value]).toEqual(['solving', 'red 50']);
     await searching;
-    expect([plan.state(), plan.canSearch.value, given]).toEqual(['proved', false, [10, 60]]);
+    expect([plan.state(), plan.isOpen(), given]).toEqual(['proved', false, [10, 60]]);
     plan.end();
   });
   test('is not searched for where stock is short for certain', async () => {
     const plan = await planned([{ ...piece, lengthMm: 9000 }], { optimal: false, isStopped: false });
-    expect([plan.state(), plan.canSearch.value]).toEqual(['in time', false]);
+    expect([plan.state(), plan.isOpen()]).toEqual(['in time', false]);
     await plan.solve(true);
     expect(given).toEqual([10]);
     plan.end();
   });
   test('is not there where nothing is cut', async () => {
     const plan = await planned([], { optimal: true, isStopped: false });
-    expect([plan.state(), plan.canSearch.value, given]).toEqual(['proved', false, []]);
+    expect([plan.state(), plan.isOpen(), given]).toEqual(['proved', false, []]);
     plan.end();
   });
   test('is what it was where a longer search is broken off', async () => {
@@ -79,7 +84,7 @@ describe('a plan that is to be proved', () => {
     const searching = plan.solve(true);
     plan.cancel();
     await searching;
-    expect([plan.state(), plan.canSearch.value, plan.solving.value]).toEqual(['in time', true, null]);
+    expect([plan.state(), plan.isOpen(), plan.solving.value]).toEqual(['in time', true, null]);
     plan.end();
   });
 });

@@ -17,6 +17,8 @@ export interface GroupPlan {
   readonly group: CutGroup;
   readonly plan: CutPlan;
   readonly state: 'by hand' | 'solving' | 'proved' | 'in time';
+  /** Whether searching, for longer where it was stopped before, may prove it. */
+  readonly isOpen: boolean;
   readonly newMm: number;
   readonly handMm: number;
   readonly linearMm: number;
@@ -54,25 +56,18 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
     solving.value = null;
   }
 
-  /** Whether searching, for longer where it was stopped before, may prove the plan of a group. */
-  const isOpen = (group: CutGroup, isAsked: boolean): boolean => {
-    const answer = solved.value.get(inputOf(group));
-    return group.pieces.length > 0 && (answer === undefined || (isAsked && answer.isStopped));
-  };
-  const canSearch = computed(() => groups().some((group) => isOpen(group, true)));
-
   async function solve(isAsked = false): Promise<void> {
     cancel();
     const started = run;
     isBroken.value = false;
-    const open = groups().filter((group) => isOpen(group, isAsked));
+    const open = plans.value.filter(({ isOpen, state }) => isOpen && (isAsked || state === 'by hand'));
     if (open.length === 0) return;
     worker = new Worker(new URL('../workers/cut.worker.ts', import.meta.url), { type: 'module' });
     remote = wrap<CutWorker>(worker);
     const start = performance.now();
     const most = isAsked ? SECONDS_ASKED : SECONDS;
     try {
-      for (const group of open) {
+      for (const { group } of open) {
         solving.value = group.key;
         // Plain copies: what comes from the store may be frozen, and crosses to the worker.
         const answer = await remote.solve([...group.pieces], [...group.stock], { ...rules() }, most);
@@ -105,6 +100,7 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
         group,
         plan,
         state: stateOf(group, answer),
+        isOpen: group.pieces.length > 0 && (answer?.isStopped ?? true),
         newMm: newStockMm(plan),
         handMm: newStockMm(hand),
         linearMm,
@@ -118,5 +114,5 @@ export function useCutPlan(groups: () => readonly CutGroup[], rules: () => CutRu
     { immediate: true },
   );
   onScopeDispose(cancel);
-  return { plans, solving, seconds, isBroken, canSearch, cancel, solve };
+  return { plans, solving, seconds, isBroken, cancel, solve };
 }
