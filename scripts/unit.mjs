@@ -1,6 +1,6 @@
 // npm run unit -- [parts of paths] [options of Jest]: the unit tests. `npm test` bundles them among its checks (--bundle),
 // and then runs what was bundled (--bundled).
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { bundlePage, bundleUnits, ROOTS } from './bundledTests.mjs';
 import { compileLess, runToEnd } from './setup.mjs';
 
@@ -11,8 +11,9 @@ const asked = process.argv.slice(2).filter((arg) => !OWN.includes(arg));
 /** Whether nothing is asked for but tests that stand beside what they test: the page is then no part of it. */
 const isBeside = asked.length > 0 && asked.every((arg) => ROOTS.some((root) => arg.startsWith(`${root}/`)));
 
-// Jest looks for its folder all the same.
-mkdirSync('.cache/page', { recursive: true });
+// Jest looks for its folder and for what begins it all the same.
+mkdirSync('.cache/page/e2e/simulated', { recursive: true });
+writeFileSync('.cache/page/e2e/simulated/globals.js', '', { flag: 'a' });
 if (!isBundled) await Promise.all([bundleUnits(), ...(isBeside ? [] : [bundlePage()])]);
 if (!isBundlingAlone)
   process.exitCode = await runToEnd(process.execPath, [
