@@ -85,5 +85,11 @@ test(
     await expect(page).toHaveURL(/card\/bk1$/);
     await app.stage('Fit');
     await expect(page).toHaveURL(/bk1\/fit$/);
+    // A part of the drawing at a time.
+    const angle = app.drawing.getByRole('slider', { name: 'Angle from palm A to palm B' });
+    await page.getByRole('tab', { name: 'middle' }).click();
+    await expect(angle).toBeVisible();
+    await page.getByRole('tab', { name: /^B / }).click();
+    await expect(angle).toHaveCount(0);
   },
 );

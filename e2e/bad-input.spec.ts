@@ -73,7 +73,7 @@ test('a bad entry keeps what was typed, says what is wrong beside it, and change
   for (const [label, typed, sentence] of entries) await app.refuses(label, typed, sentence, unchanged);
 });
 
-test('names with markup are text and nothing else', async ({ page }) => {
+test('names with markup are text and nothing else', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo('/job/teasel/cable/th3/run');
   await app.type('Tag', '<b>TH</b>');
@@ -81,6 +81,7 @@ test('names with markup are text and nothing else', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Rack' })).toContainText('<b>TH</b>');
   expect(await page.locator('img').count()).toBe(0);
   expect(await page.title()).toBe('Gruff Anchor');
+  await app.refuses('Tag', '', /A name is needed here/);
 });
 
 test('an address of a job that is gone leads to what is here', async ({ page }) => {

@@ -33,7 +33,7 @@ test.describe('the bench by keyboard', () => {
     await page.keyboard.press('Escape');
   });
 
-  test('a cable moves in the rack, and several are set at once', async ({ page }) => {
+  test('a cable moves in the rack, and several are set at once', { tag: '@page' }, async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
     const rack = page.getByRole('region', { name: 'Rack' });
@@ -52,7 +52,7 @@ test.describe('the bench by keyboard', () => {
     expect(yellow.sort()).toEqual(['TH-1', 'TH-2']);
   });
 
-  test('the filter narrows the rack, and Escape clears it', async ({ page }) => {
+  test('the filter narrows the rack, and Escape clears it', { tag: '@page' }, async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
     const rows = page.getByRole('region', { name: 'Rack' }).getByRole('link');
@@ -63,29 +63,33 @@ test.describe('the bench by keyboard', () => {
     await expect(rows.filter({ hasText: 'TH-1' })).toBeVisible();
   });
 
-  test('the command box finds a cable, sets a size and turns the colours', async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo();
-    await page.keyboard.press('Control+k');
-    await page.getByRole('combobox', { name: 'Search or do' }).fill('starter');
-    await page.keyboard.press('Enter');
-    await expect(page).toHaveURL(/en1\/gauge$/);
-    await page.keyboard.press('Control+k');
-    await page.getByRole('combobox', { name: 'Search or do' }).fill('95 mm2');
-    await page.keyboard.press('Enter');
-    await expect(page.getByRole('radio', { checked: true, name: '95 mm²' })).toBeVisible();
-    await page.keyboard.press('Control+k');
-    await page.getByRole('combobox', { name: 'Search or do' }).fill('dark');
-    await page.keyboard.press('Enter');
-    await expect(page.locator('html')).toHaveClass(/dark/);
-    await app.saved();
-    await page.reload();
-    await expect(page.locator('html')).toHaveClass(/dark/);
-  });
+  test(
+    'the command box finds a cable, sets a size and turns the colours',
+    { tag: '@page' },
+    async ({ page }) => {
+      const app = new App(page);
+      await app.openDemo();
+      await page.keyboard.press('Control+k');
+      await page.getByRole('combobox', { name: 'Search or do' }).fill('starter');
+      await page.keyboard.press('Enter');
+      await expect(page).toHaveURL(/en1\/gauge$/);
+      await page.keyboard.press('Control+k');
+      await page.getByRole('combobox', { name: 'Search or do' }).fill('95 mm2');
+      await page.keyboard.press('Enter');
+      await expect(page.getByRole('radio', { checked: true, name: '95 mm²' })).toBeVisible();
+      await page.keyboard.press('Control+k');
+      await page.getByRole('combobox', { name: 'Search or do' }).fill('dark');
+      await page.keyboard.press('Enter');
+      await expect(page.locator('html')).toHaveClass(/dark/);
+      await app.saved();
+      await page.reload();
+      await expect(page.locator('html')).toHaveClass(/dark/);
+    },
+  );
 });
 
 test.describe('the drawing', () => {
-  test('follows the figures, and a figure pressed opens its work', async ({ page }) => {
+  test('follows the figures, and a figure pressed opens its work', { tag: '@page' }, async ({ page }) => {
     const app = new App(page);
     await app.openDemo();
     await page.keyboard.press('4');
@@ -120,22 +124,26 @@ test.describe('the drawing', () => {
   }
 });
 
-test('sizes and lengths are shown as the reader asks, with what that hides', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await expect(page.getByText('70 mm² has 3.8')).toBeVisible();
-  await page.getByRole('radio', { name: 'AWG' }).click();
-  await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'TH-3' })).toContainText(
-    '≈ AWG 2/0',
-  );
-  await page.getByRole('radio', { name: 'in', exact: true }).click();
-  await expect(app.drawing.getByRole('button', { name: /^cut 250/ })).toBeVisible();
-  await page.keyboard.press('4');
-  await app.type('Service loop', '6');
-  await expect(app.ledger).toContainText('in');
-  await page.getByRole('radio', { name: 'mm', exact: true }).click();
-  await expect(app.field('Service loop')).toHaveValue('152.4');
-});
+test(
+  'sizes and lengths are shown as the reader asks, with what that hides',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await expect(page.getByText('70 mm² has 3.8')).toBeVisible();
+    await page.getByRole('radio', { name: 'AWG' }).click();
+    await expect(
+      page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'TH-3' }),
+    ).toContainText('≈ AWG 2/0');
+    await page.getByRole('radio', { name: 'in', exact: true }).click();
+    await expect(app.drawing.getByRole('button', { name: /^cut 250/ })).toBeVisible();
+    await page.keyboard.press('4');
+    await app.type('Service loop', '6');
+    await expect(app.ledger).toContainText('in');
+    await page.getByRole('radio', { name: 'mm', exact: true }).click();
+    await expect(app.field('Service loop')).toHaveValue('152.4');
+  },
+);
 
 test('a school switched on binds at once', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
@@ -146,13 +154,17 @@ test('a school switched on binds at once', { tag: '@page' }, async ({ page }) =>
   await expect(app.ledger).not.toContainText('Printed 3/10 %');
 });
 
-test('the first visit opens the start page; the demo has a guide, once', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: /^Look around an example job/ }).click();
-  await expect(page.getByRole('complementary', { name: 'How this works' })).toBeVisible();
-  await page.getByRole('button', { name: 'Look around the example' }).click();
-  await expect.poll(async () => (await allStored(page))['prefs']).toMatchObject({ guideSeen: true });
-  await page.reload();
-  await expect(page.getByRole('heading', { name: 'Rack' })).toBeVisible();
-  await expect(page.getByRole('complementary', { name: 'How this works' })).toBeHidden();
-});
+test(
+  'the first visit opens the start page; the demo has a guide, once',
+  { tag: '@page' },
+  async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: /^Look around an example job/ }).click();
+    await expect(page.getByRole('complementary', { name: 'How this works' })).toBeVisible();
+    await page.getByRole('button', { name: 'Look around the example' }).click();
+    await expect.poll(async () => (await allStored(page))['prefs']).toMatchObject({ guideSeen: true });
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Rack' })).toBeVisible();
+    await expect(page.getByRole('complementary', { name: 'How this works' })).toBeHidden();
+  },
+);

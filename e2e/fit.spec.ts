@@ -2,32 +2,34 @@ import { expect } from '@playwright/test';
 import { App } from './app.ts';
 import { test } from './test.ts';
 
-test('a cable is fitted: torque, checks in order, first load by stand-ins, and when to come back', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo('/job/hut/cable/pv2/fit');
-  const fit = page.locator('main');
-  const tick = (name: string, region?: RegExp) =>
-    (region ? fit.getByRole('region', { name: region }) : fit).getByRole('checkbox', { name }).click();
-  await tick('Drip loop');
-  await expect(fit.getByRole('alert')).toContainText('Enter who is measuring first');
-  await app.type('Who is fitting', 'N. Sorrel');
-  await tick('Isolated and tagged');
-  await expect(fit.getByRole('alert')).toContainText('First the ends and the route');
+test(
+  'a cable is fitted: torque, checks in order, first load by stand-ins, and when to come back',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo('/job/hut/cable/pv2/fit');
+    const fit = page.locator('main');
+    const tick = (name: string, region?: RegExp) =>
+      (region ? fit.getByRole('region', { name: region }) : fit).getByRole('checkbox', { name }).click();
+    await tick('Drip loop');
+    await expect(fit.getByRole('alert')).toContainText('Enter who is measuring first');
+    await app.type('Who is fitting', 'N. Sorrel');
+    await tick('Isolated and tagged');
+    await expect(fit.getByRole('alert')).toContainText('First the ends and the route');
 
-  await app.type('Tightened to, A', '40');
-  await fit.getByRole('button', { name: 'Record Tightened to, A' }).click();
-  await expect(fit.getByRole('region', { name: /^A: Solar/ })).toContainText('fails');
-  const before = fit.getByRole('region', { name: /^(A: |B: |Along the route)/ }).getByRole('checkbox');
-  for (const box of await before.all()) await box.click();
-  await tick('Fuse in, isolator shut');
-  await expect(fit.getByRole('alert')).toContainText('“Isolated and tagged” comes before it');
-  await tick('Isolated and tagged');
-  await expect(fit.getByRole('checkbox', { name: 'Isolated and tagged' })).toBeChecked();
-  expect(await app.seriousProblems('main')).toEqual([]);
-  await app.saved();
-});
+    await app.type('Tightened to, A', '40');
+    await fit.getByRole('button', { name: 'Record Tightened to, A' }).click();
+    await expect(fit.getByRole('region', { name: /^A: Solar/ })).toContainText('fails');
+    const before = fit.getByRole('region', { name: /^(A: |B: |Along the route)/ }).getByRole('checkbox');
+    for (const box of await before.all()) await box.click();
+    await tick('Fuse in, isolator shut');
+    await expect(fit.getByRole('alert')).toContainText('“Isolated and tagged” comes before it');
+    await tick('Isolated and tagged');
+    await expect(fit.getByRole('checkbox', { name: 'Isolated and tagged' })).toBeChecked();
+    expect(await app.seriousProblems('main')).toEqual([]);
+    await app.saved();
+  },
+);
 
 test(
   'a loaded run is judged, scaled, and marked where stand-ins read it',

@@ -49,39 +49,45 @@ test('a duty from a usual one, its steps edited, drawn and judged', { tag: '@pag
   await expect(app.ledger.getByRole('button', { name: /Surge, hottest/ })).toBeVisible();
 });
 
-test('a duty of many steps is followed by a worker while typing goes on', async ({ page }) => {
-  const app = await openCable(page, 'teasel/cable/in1/run');
-  await page.getByRole('switch', { name: 'Surge or duty cycle' }).click();
-  for (let i = 0; i < 9; i += 1) await page.getByRole('button', { name: 'Add a step' }).click();
-  await app.type('Step 10', '180');
-  await app.stage('Gauge');
-  await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(/Heats like/);
-});
+test(
+  'a duty of many steps is followed by a worker while typing goes on',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await openCable(page, 'teasel/cable/in1/run');
+    await page.getByRole('switch', { name: 'Surge or duty cycle' }).click();
+    for (let i = 0; i < 9; i += 1) await page.getByRole('button', { name: 'Add a step' }).click();
+    await app.type('Step 10', '180');
+    await app.stage('Gauge');
+    await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(/Heats like/);
+  },
+);
 
-test('a fuse: breaking, clearing, guarding, carrying, where it stands, and who answers for it', async ({
-  page,
-}) => {
-  const app = await openCable(page, 'marrow/cable/ch1/gauge');
-  const row = (name: RegExp) => app.ledger.getByRole('button', { name });
-  await expect(row(/A fuse at each source/)).toContainText('passes');
-  // The bank at B gives far more than the battery at A: a block breaks the one and not the other.
-  await app.stage('Run');
-  await app.choose('Fuse 2 kind', /^battery-post block/);
-  await app.stage('Gauge');
-  await expect(row(/Interrupting rating.*end B|Interrupting rating.* B /)).toContainText('fails');
-  await app.stage('Run');
-  await app.choose('Fuse 2 kind', /^class T/);
-  await app.stage('Gauge');
-  await expect(row(/Interrupting rating/)).not.toContainText('fails');
-  await app.stage('Run');
-  await app.type('Fuse 1 rating', '60');
-  await app.type('Distance from source to fuse 1', '900');
-  await app.stage('Gauge');
-  await expect(row(/Fuse rating against load/)).toContainText('fails');
-  await expect(row(/Distance from source to fuse/)).toContainText('fails');
-  await row(/Fuse rating against load/).click();
-  await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
-});
+test(
+  'a fuse: breaking, clearing, guarding, carrying, where it stands, and who answers for it',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await openCable(page, 'marrow/cable/ch1/gauge');
+    const row = (name: RegExp) => app.ledger.getByRole('button', { name });
+    await expect(row(/A fuse at each source/)).toContainText('passes');
+    // The bank at B gives far more than the battery at A: a block breaks the one and not the other.
+    await app.stage('Run');
+    await app.choose('Fuse 2 kind', /^battery-post block/);
+    await app.stage('Gauge');
+    await expect(row(/Interrupting rating.*end B|Interrupting rating.* B /)).toContainText('fails');
+    await app.stage('Run');
+    await app.choose('Fuse 2 kind', /^class T/);
+    await app.stage('Gauge');
+    await expect(row(/Interrupting rating/)).not.toContainText('fails');
+    await app.stage('Run');
+    await app.type('Fuse 1 rating', '60');
+    await app.type('Distance from source to fuse 1', '900');
+    await app.stage('Gauge');
+    await expect(row(/Fuse rating against load/)).toContainText('fails');
+    await expect(row(/Distance from source to fuse/)).toContainText('fails');
+    await row(/Fuse rating against load/).click();
+    await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
+  },
+);
 
 test(
   'a source at each end is two, strings are asked for their fuse, and a cold start is reckoned',
@@ -129,22 +135,24 @@ test(
   },
 );
 
-test('where no size does, what would is said; a chassis is measured or taken as customary', async ({
-  page,
-}) => {
-  const app = await openCable(page, 'marrow/cable/in1/run');
-  await app.type('Output power', '9 kW');
-  await app.stage('Gauge');
-  await app.ledger.getByRole('button', { name: /What would do/ }).click();
-  await expect(app.ledger).toContainText(/What would: .*48/);
-  await app.go('/job/marrow/cable/wn1/run');
-  await app.type('Chassis and straps', '');
-  await app.stage('Gauge');
-  const drop = app.ledger.getByRole('button', { name: /Drop at the load|Surge drop/ }).first();
-  await expect(drop).toContainText('not proved');
-  await drop.click();
-  await expect(app.ledger).toContainText('customary 2 mΩ of a sound one');
-});
+test(
+  'where no size does, what would is said; a chassis is measured or taken as customary',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await openCable(page, 'marrow/cable/in1/run');
+    await app.type('Output power', '9 kW');
+    await app.stage('Gauge');
+    await app.ledger.getByRole('button', { name: /What would do/ }).click();
+    await expect(app.ledger).toContainText(/What would: .*48/);
+    await app.go('/job/marrow/cable/wn1/run');
+    await app.type('Chassis and straps', '');
+    await app.stage('Gauge');
+    const drop = app.ledger.getByRole('button', { name: /Drop at the load|Surge drop/ }).first();
+    await expect(drop).toContainText('not proved');
+    await drop.click();
+    await expect(app.ledger).toContainText('customary 2 mΩ of a sound one');
+  },
+);
 
 test('a short-only fuse stands by a name and a reason', { tag: '@page' }, async ({ page }) => {
   const app = await openCable(page, 'marrow/cable/wn1/gauge');
@@ -211,23 +219,27 @@ test(
   },
 );
 
-test('house practice decides which schools bind and how much is kept back', async ({ page }) => {
-  const app = await openCable(page, 'marrow/cable/in1/gauge');
-  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Jobs and files' }).click();
-  await page.getByRole('menuitem', { name: 'House practice' }).click();
-  await expect(page.getByRole('heading', { name: 'House practice' })).toBeVisible();
-  await app.type('Current margin', '40');
-  await app.type('Rating of terminations', '300');
-  await expect(page.getByRole('alert')).toContainText('out of range: 60 to 200');
-  await app.type('Rating of terminations', '90');
-  await page.goBack();
-  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeHidden();
-  await app.ledger.getByRole('button', { name: /Ampacity, inch table/ }).click();
-  await expect(app.ledger).toContainText('0.60 kept back');
-  await page.keyboard.press('Control+z');
-  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
-});
+test(
+  'house practice decides which schools bind and how much is kept back',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await openCable(page, 'marrow/cable/in1/gauge');
+    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Jobs and files' }).click();
+    await page.getByRole('menuitem', { name: 'House practice' }).click();
+    await expect(page.getByRole('heading', { name: 'House practice' })).toBeVisible();
+    await app.type('Current margin', '40');
+    await app.type('Rating of terminations', '300');
+    await expect(page.getByRole('alert')).toContainText('out of range: 60 to 200');
+    await app.type('Rating of terminations', '90');
+    await page.goBack();
+    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeHidden();
+    await app.ledger.getByRole('button', { name: /Ampacity, inch table/ }).click();
+    await expect(app.ledger).toContainText('0.60 kept back');
+    await page.keyboard.press('Control+z');
+    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
+  },
+);
 
 apart('the charts say the figures of the cable that is shown, also after another was', async ({ page }) => {
   await page.addInitScript(() => {

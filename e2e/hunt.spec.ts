@@ -40,59 +40,61 @@ test(
   },
 );
 
-test('a hunt without a job: typed by hand, wrong entries said, contradictions named, a new job from it', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await app.openDemo('/hunt');
-  await expect(page.getByRole('heading', { name: 'Fault hunts' })).toBeVisible();
-  await app.choose('Begin with', /returns through chassis/);
-  await page.getByRole('button', { name: 'Begin the hunt' }).click();
-  const cell = (title: string) =>
-    page.getByRole('textbox', { name: `Millivolts across ${title}`, exact: true });
-  const put = async (title: string, text: string) => {
-    await cell(title).fill(text);
-    await cell(title).press('Enter');
-  };
-  await put('Post +', '12');
-  await expect(page.getByRole('alert')).toContainText('Enter the load current first');
-  await expect(cell('Post +')).toHaveValue('12');
-  await app.type('Load current', '100');
-  await app.type('Battery volts, no load', '12.70');
-  await app.type('Battery volts, under load', '12.40');
-  await app.type('Volts at the load', '11.9');
-  await put('Post +', 'lots');
-  await expect(page.getByRole('alert')).toBeVisible();
-  await expect(cell('Post +')).toHaveValue('lots');
-  await put('Post +', '5');
-  await put('Chassis or hull back', '480');
-  const verdict = page.getByRole('status').filter({ hasText: /wastes|cannot all/ });
-  await expect(verdict).toContainText(/Not the battery: chassis or hull back wastes 28\sW/);
-  await put('Lug 1', '90');
-  await expect(verdict).toContainText('These readings cannot all be right');
-  await expect(page.getByRole('alert')).toContainText('lose more than the whole');
-  await cell('Lug 1').fill('');
-  await cell('Lug 1').press('Enter');
-  await expect(verdict).toContainText('chassis or hull back wastes');
+test(
+  'a hunt without a job: typed by hand, wrong entries said, contradictions named, a new job from it',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo('/hunt');
+    await expect(page.getByRole('heading', { name: 'Fault hunts' })).toBeVisible();
+    await app.choose('Begin with', /returns through chassis/);
+    await page.getByRole('button', { name: 'Begin the hunt' }).click();
+    const cell = (title: string) =>
+      page.getByRole('textbox', { name: `Millivolts across ${title}`, exact: true });
+    const put = async (title: string, text: string) => {
+      await cell(title).fill(text);
+      await cell(title).press('Enter');
+    };
+    await put('Post +', '12');
+    await expect(page.getByRole('alert')).toContainText('Enter the load current first');
+    await expect(cell('Post +')).toHaveValue('12');
+    await app.type('Load current', '100');
+    await app.type('Battery volts, no load', '12.70');
+    await app.type('Battery volts, under load', '12.40');
+    await app.type('Volts at the load', '11.9');
+    await put('Post +', 'lots');
+    await expect(page.getByRole('alert')).toBeVisible();
+    await expect(cell('Post +')).toHaveValue('lots');
+    await put('Post +', '5');
+    await put('Chassis or hull back', '480');
+    const verdict = page.getByRole('status').filter({ hasText: /wastes|cannot all/ });
+    await expect(verdict).toContainText(/Not the battery: chassis or hull back wastes 28\sW/);
+    await put('Lug 1', '90');
+    await expect(verdict).toContainText('These readings cannot all be right');
+    await expect(page.getByRole('alert')).toContainText('lose more than the whole');
+    await cell('Lug 1').fill('');
+    await cell('Lug 1').press('Enter');
+    await expect(verdict).toContainText('chassis or hull back wastes');
 
-  await page.getByRole('button', { name: 'Edit the circuit' }).click();
-  await app.type('Length of Cable back', '2400');
-  await app.type('Size of Cable back', 'fat');
-  await expect(page.getByRole('alert')).toContainText('Write a size as');
-  await app.type('Size of Cable back', '50');
-  await app.type('The load', 'winch');
-  const panel = page.getByRole('switch', { name: 'behind a panel' }).first();
-  await panel.click();
-  await expect(panel).toBeChecked();
-  await page.getByRole('button', { name: 'Back to the readings' }).click();
-  await page.getByRole('button', { name: 'Remake Cable back' }).click();
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
-  await expect(page.getByRole('textbox', { name: /stud to stud/i })).toHaveValue(/^2\s?400$/);
-  await app.saved();
-  await page.reload();
-  await page.getByRole('link', { name: /^Hunt/ }).click();
-  await expect(page.getByRole('heading', { name: /returns through chassis/ })).toBeVisible();
-});
+    await page.getByRole('button', { name: 'Edit the circuit' }).click();
+    await app.type('Length of Cable back', '2400');
+    await app.type('Size of Cable back', 'fat');
+    await expect(page.getByRole('alert')).toContainText('Write a size as');
+    await app.type('Size of Cable back', '50');
+    await app.type('The load', 'winch');
+    const panel = page.getByRole('switch', { name: 'behind a panel' }).first();
+    await panel.click();
+    await expect(panel).toBeChecked();
+    await page.getByRole('button', { name: 'Back to the readings' }).click();
+    await page.getByRole('button', { name: 'Remake Cable back' }).click();
+    await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
+    await expect(page.getByRole('textbox', { name: /stud to stud/i })).toHaveValue(/^2\s?400$/);
+    await app.saved();
+    await page.reload();
+    await page.getByRole('link', { name: /^Hunt/ }).click();
+    await expect(page.getByRole('heading', { name: /returns through chassis/ })).toBeVisible();
+  },
+);
 
 test(
   'a cranking test takes each reading with the amps of its own moment',

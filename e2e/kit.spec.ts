@@ -94,27 +94,31 @@ test('the drawing goes out as SVG in colours of its own', async ({ page }) => {
   expect((await saved(page, 'Save the drawing as SVG')).toString()).not.toContain('var(--');
 });
 
-test('proving is cancelled and taken up again, and a plan is there all the while', async ({ page }) => {
-  let solver: 'held' | 'gone' | 'there' = 'held';
-  await page.route('**/*.wasm', async (route) => {
-    if (solver === 'gone') await route.abort();
-    if (solver === 'there') await route.continue();
-  });
-  const app = new App(page);
-  await app.openDemo('/job/teasel/kit');
-  await expect(page.getByText(/^Searching for less new stock than/)).toBeVisible();
-  await expect(page.getByRole('img', { name: 'Pieces on their spools' })).toContainText('TH-3');
-  await page.getByRole('button', { name: 'Cancel' }).click();
-  await expect(page.getByText(/^Stock is short: /)).toBeVisible();
-  await expect(page.getByText('by hand', { exact: true })).toBeVisible();
-  solver = 'gone';
-  await page.getByRole('button', { name: 'Prove it optimal' }).click();
-  await expect(page.getByText(/optimiser did not start/)).toBeVisible();
-  solver = 'there';
-  await page.getByRole('button', { name: 'Prove it optimal' }).click();
-  await expect(page.getByText(/^in [\d.]+ s$/)).toBeVisible();
-  await expect(page.getByText(/^Least new cable needed/)).toBeHidden();
-});
+test(
+  'proving is cancelled and taken up again, and a plan is there all the while',
+  { tag: '@journey' },
+  async ({ page }) => {
+    let solver: 'held' | 'gone' | 'there' = 'held';
+    await page.route('**/*.wasm', async (route) => {
+      if (solver === 'gone') await route.abort();
+      if (solver === 'there') await route.continue();
+    });
+    const app = new App(page);
+    await app.openDemo('/job/teasel/kit');
+    await expect(page.getByText(/^Searching for less new stock than/)).toBeVisible();
+    await expect(page.getByRole('img', { name: 'Pieces on their spools' })).toContainText('TH-3');
+    await page.getByRole('button', { name: 'Cancel' }).click();
+    await expect(page.getByText(/^Stock is short: /)).toBeVisible();
+    await expect(page.getByText('by hand', { exact: true })).toBeVisible();
+    solver = 'gone';
+    await page.getByRole('button', { name: 'Prove it optimal' }).click();
+    await expect(page.getByText(/optimiser did not start/)).toBeVisible();
+    solver = 'there';
+    await page.getByRole('button', { name: 'Prove it optimal' }).click();
+    await expect(page.getByText(/^in [\d.]+ s$/)).toBeVisible();
+    await expect(page.getByText(/^Least new cable needed/)).toBeHidden();
+  },
+);
 
 test(
   'a piece is ticked off by name, and its spool is so much shorter',

@@ -329,7 +329,7 @@ test(
   },
 );
 
-test('a tool whose own check is overdue closes nothing', async ({ page }) => {
+test('a tool whose own check is overdue closes nothing', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo('/job/teasel/case?lug=compression-metric-70-m10');
   const trials = page.getByRole('region', { name: 'Trials', exact: true });

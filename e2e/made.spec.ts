@@ -4,34 +4,36 @@ import { App } from './app.ts';
 import { atTheBench, current, doing, gate, sign } from './makeBench.ts';
 import { test } from './test.ts';
 
-test('a cable is made from the first step to the last by keyboard alone, reloaded on the way', async ({
-  page,
-}) => {
-  test.slow();
-  const app = await atTheBench(page, 'en2', 'lay-out');
-  await sign(page);
-  const count = await page.getByRole('list', { name: 'Steps' }).getByRole('listitem').count();
-  for (let i = 0; i < count; i += 1) {
-    await expect(doing(page)).toContainText(`Step ${i + 1} of ${count}`);
-    // What every single step leaves behind is killed and read back by the slow tests.
-    if (i % 4 === 0) {
-      await page.reload();
+test(
+  'a cable is made from the first step to the last by keyboard alone, reloaded on the way',
+  { tag: '@page' },
+  async ({ page }) => {
+    test.slow();
+    const app = await atTheBench(page, 'en2', 'lay-out');
+    await sign(page);
+    const count = await page.getByRole('list', { name: 'Steps' }).getByRole('listitem').count();
+    for (let i = 0; i < count; i += 1) {
       await expect(doing(page)).toContainText(`Step ${i + 1} of ${count}`);
+      // What every single step leaves behind is killed and read back by the slow tests.
+      if (i % 4 === 0) {
+        await page.reload();
+        await expect(doing(page)).toContainText(`Step ${i + 1} of ${count}`);
+      }
+      await page.keyboard.press(i % 2 === 0 ? 'Space' : 'PageDown');
+      if (await gate(page).isVisible()) {
+        const list = gate(page).getByRole('button', { name: /All checked for today/ });
+        await list.focus();
+        await page.keyboard.press('Enter');
+        await page.locator('body').click({ position: { x: 4, y: 400 } });
+        await page.keyboard.press('Space');
+      }
+      await app.saved();
     }
-    await page.keyboard.press(i % 2 === 0 ? 'Space' : 'PageDown');
-    if (await gate(page).isVisible()) {
-      const list = gate(page).getByRole('button', { name: /All checked for today/ });
-      await list.focus();
-      await page.keyboard.press('Enter');
-      await page.locator('body').click({ position: { x: 4, y: 400 } });
-      await page.keyboard.press('Space');
-    }
-    await app.saved();
-  }
-  await expect(page.getByRole('heading', { name: 'Every step is done' })).toBeVisible();
-  await page.getByRole('link', { name: 'Go to the proof' }).click();
-  await expect(page).toHaveURL(/en2\/prove$/);
-});
+    await expect(page.getByRole('heading', { name: 'Every step is done' })).toBeVisible();
+    await page.getByRole('link', { name: 'Go to the proof' }).click();
+    await expect(page).toHaveURL(/en2\/prove$/);
+  },
+);
 
 test('a batch goes from cable to cable, one thing after the other', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);

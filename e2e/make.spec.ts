@@ -4,21 +4,25 @@ import { App } from './app.ts';
 import { atTheBench, current, doing, gate, sign } from './makeBench.ts';
 import { test } from './test.ts';
 
-test('a crimp asks for the layers and the strands first, and a name before all', async ({ page }) => {
-  await atTheBench(page, 'th2', 'crimp-1.A');
-  await page.getByRole('button', { name: /^Done/ }).click();
-  await expect(page.getByRole('alert')).toHaveText('Who is working?');
-  // A slow hand: the clock on the page must not take the letters away.
-  await page.getByLabel('Who is working').pressSequentially('Ada', { delay: 900 });
-  await page.getByLabel('Who is working').press('Enter');
-  await expect(page.getByLabel('Who is working')).toBeHidden();
-  await page.getByRole('button', { name: /^Done/ }).click();
-  await expect(gate(page)).toContainText('layers are on the cable');
-  await expect(gate(page)).toContainText('every strand is home');
-  await gate(page).getByRole('button', { name: 'Layers on' }).click();
-  await expect(current(page)).toContainText('Layers on');
-  await expect(doing(page)).toContainText('then 19/6 heat shrink');
-});
+test(
+  'a crimp asks for the layers and the strands first, and a name before all',
+  { tag: '@page' },
+  async ({ page }) => {
+    await atTheBench(page, 'th2', 'crimp-1.A');
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await expect(page.getByRole('alert')).toHaveText('Who is working?');
+    // A slow hand: the clock on the page must not take the letters away.
+    await page.getByLabel('Who is working').pressSequentially('Ada', { delay: 900 });
+    await page.getByLabel('Who is working').press('Enter');
+    await expect(page.getByLabel('Who is working')).toBeHidden();
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await expect(gate(page)).toContainText('layers are on the cable');
+    await expect(gate(page)).toContainText('every strand is home');
+    await gate(page).getByRole('button', { name: 'Layers on' }).click();
+    await expect(current(page)).toContainText('Layers on');
+    await expect(doing(page)).toContainText('then 19/6 heat shrink');
+  },
+);
 
 test(
   'what the work itself asks cannot be gone past; a judgement can, with a reason that stays',
@@ -67,26 +71,28 @@ test('a die that will not close stops the steps, with the way out and no way pas
   await expect(page).toHaveURL(/th3\/ends$/);
 });
 
-test('a burnt sleeve: a new one from the free end asks for the layers again, and only for those', async ({
-  page,
-}) => {
-  const app = await atTheBench(page, 'en1', 'shrink.A');
-  await sign(page);
-  await page.getByRole('button', { name: 'Something went wrong' }).click();
-  await page.getByRole('button', { name: 'sleeve split or burnt' }).click();
-  const ways = page.getByRole('dialog');
-  await expect(ways).toContainText('Bring a wide one on over the palm');
-  await ways.getByRole('button', { name: /Do this\s*: Slide one along from end B/ }).click();
-  await expect(current(page)).toContainText('Layers on');
-  await app.saved();
-  const steps = page.getByRole('list', { name: 'Steps' });
-  await expect(steps.getByRole('button', { name: /Crimp A, 1.*done/ })).toBeVisible();
-  // Nothing at B goes on without it.
-  await app.go('/job/teasel/bench/en1?step=crimp-1.B');
-  await expect(doing(page)).toBeVisible();
-  await page.keyboard.press('Space');
-  await expect(gate(page)).toContainText('layers are on the cable');
-});
+test(
+  'a burnt sleeve: a new one from the free end asks for the layers again, and only for those',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = await atTheBench(page, 'en1', 'shrink.A');
+    await sign(page);
+    await page.getByRole('button', { name: 'Something went wrong' }).click();
+    await page.getByRole('button', { name: 'sleeve split or burnt' }).click();
+    const ways = page.getByRole('dialog');
+    await expect(ways).toContainText('Bring a wide one on over the palm');
+    await ways.getByRole('button', { name: /Do this\s*: Slide one along from end B/ }).click();
+    await expect(current(page)).toContainText('Layers on');
+    await app.saved();
+    const steps = page.getByRole('list', { name: 'Steps' });
+    await expect(steps.getByRole('button', { name: /Crimp A, 1.*done/ })).toBeVisible();
+    // Nothing at B goes on without it.
+    await app.go('/job/teasel/bench/en1?step=crimp-1.B');
+    await expect(doing(page)).toBeVisible();
+    await page.keyboard.press('Space');
+    await expect(gate(page)).toContainText('layers are on the cable');
+  },
+);
 
 test('no sleeve is shrunk before the hot-work list of the day, which counts for all of the job', async ({
   page,

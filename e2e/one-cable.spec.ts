@@ -129,7 +129,7 @@ test(
   },
 );
 
-test('simulated readings are marked and prove nothing', async ({ page }) => {
+test('simulated readings are marked and prove nothing', { tag: '@page' }, async ({ page }) => {
   const app = new App(page);
   await app.openDemo('/job/teasel/cable/bk1/prove');
   await expect(page.getByText('SIMULATED READINGS')).toBeVisible();

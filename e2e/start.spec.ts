@@ -2,44 +2,46 @@ import { expect } from '@playwright/test';
 import { App } from './app.ts';
 import { test } from './test.ts';
 
-test('from a first visit to a size with its reasons in one line, and to the bench as out and back', async ({
-  page,
-}) => {
-  const app = new App(page);
-  await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'What is the cable for?' })).toBeVisible();
-  const line = app.field('The cable in one line');
-  await expect(line).toBeFocused();
-  await line.fill('12 V inverter frob');
-  await expect(page.getByRole('alert')).toHaveText('Not understood: frob');
-  await expect(page.getByRole('status').filter({ hasText: 'Still needed' })).toContainText(
-    'the length one way',
-  );
-  await line.press('Enter');
-  await expect(page.getByRole('heading', { name: 'What is the cable for?' })).toBeVisible();
+test(
+  'from a first visit to a size with its reasons in one line, and to the bench as out and back',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'What is the cable for?' })).toBeVisible();
+    const line = app.field('The cable in one line');
+    await expect(line).toBeFocused();
+    await line.fill('12 V inverter frob');
+    await expect(page.getByRole('alert')).toHaveText('Not understood: frob');
+    await expect(page.getByRole('status').filter({ hasText: 'Still needed' })).toContainText(
+      'the length one way',
+    );
+    await line.press('Enter');
+    await expect(page.getByRole('heading', { name: 'What is the cable for?' })).toBeVisible();
 
-  await line.fill('12 V 2000 W inverter 1.5 m engine space fuse 300');
-  const answer = page.getByRole('region', { name: 'The answer' });
-  await expect(answer).toContainText(/120.mm²/);
-  await expect(answer).toContainText('Governing limit: fuse rating against cable');
-  await answer.getByText('Why, and what is still open').click();
-  await expect(answer).toContainText('Source: ');
-  // What is assumed is said by pressing it, and can then be typed over.
-  await page.getByRole('button', { name: /^90 % efficient/ }).click();
-  await page.keyboard.type('80');
-  await expect(line).toHaveValue('12 V 2000 W inverter 1.5 m engine space fuse 300 efficiency 80 %');
-  await expect(page.getByRole('button', { name: /^90 % efficient/ })).toHaveCount(0);
-  await expect(answer).toContainText(/2[23]\d.A/);
-  expect(await app.seriousProblems('main')).toEqual([]);
+    await line.fill('12 V 2000 W inverter 1.5 m engine space fuse 300');
+    const answer = page.getByRole('region', { name: 'The answer' });
+    await expect(answer).toContainText(/120.mm²/);
+    await expect(answer).toContainText('Governing limit: fuse rating against cable');
+    await answer.getByText('Why, and what is still open').click();
+    await expect(answer).toContainText('Source: ');
+    // What is assumed is said by pressing it, and can then be typed over.
+    await page.getByRole('button', { name: /^90 % efficient/ }).click();
+    await page.keyboard.type('80');
+    await expect(line).toHaveValue('12 V 2000 W inverter 1.5 m engine space fuse 300 efficiency 80 %');
+    await expect(page.getByRole('button', { name: /^90 % efficient/ })).toHaveCount(0);
+    await expect(answer).toContainText(/2[23]\d.A/);
+    expect(await app.seriousProblems('main')).toEqual([]);
 
-  await line.press('Enter');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('IN-1');
-  const rack = page.getByRole('region', { name: 'Rack' });
-  await expect(rack.getByText('2 cables')).toBeVisible();
-  await expect(rack.getByRole('link', { name: /^IN-2 .* negative/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('heading', { name: 'Jobs', exact: true })).toBeVisible();
-});
+    await line.press('Enter');
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('IN-1');
+    const rack = page.getByRole('region', { name: 'Rack' });
+    await expect(rack.getByText('2 cables')).toBeVisible();
+    await expect(rack.getByRole('link', { name: /^IN-2 .* negative/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('heading', { name: 'Jobs', exact: true })).toBeVisible();
+  },
+);
 
 test(
   'what else people come with is a press away, and the jobs stand beside it with what waits',

@@ -216,6 +216,7 @@ test('an empty job begins from a starting point, by its figures', { tag: '@page'
 
 alone(
   'on a phone the loads come first, then places and cables; the diagram is a press away',
+  { tag: '@page' },
   async ({ page }) => {
     const app = new App(page);
     await page.setViewportSize({ width: 390, height: 844 });

@@ -10,26 +10,30 @@ function watch(page: Page): string[] {
   return errors;
 }
 
-test('a die that the lug’s own wall fills is one press, and the page lives', async ({ page }) => {
-  const errors = watch(page);
-  const app = new App(page);
-  await app.openDemo('/job/marrow/cable/ch1/ends');
-  await page
-    .getByRole('radio', { name: /die A,/ })
-    .first()
-    .click();
-  await expect(app.ledger).toContainText('Compaction, c of A fails');
-  await app.stage('Gauge');
-  await expect(app.ledger).toContainText('Conductor temperature, continuous');
-  await app.go('/job/teasel/case');
-  const grid = page.getByRole('grid', { name: 'Lugs against dies' });
-  for (const cell of (await grid.getByRole('gridcell', { name: /will not close/ }).all()).slice(0, 40)) {
-    await cell.click();
-    await expect(page.getByRole('region', { name: 'This die on this lug' })).toContainText('κ');
-    if (errors.length > 0) break;
-  }
-  expect(errors).toEqual([]);
-});
+test(
+  'a die that the lug’s own wall fills is one press, and the page lives',
+  { tag: '@page' },
+  async ({ page }) => {
+    const errors = watch(page);
+    const app = new App(page);
+    await app.openDemo('/job/marrow/cable/ch1/ends');
+    await page
+      .getByRole('radio', { name: /die A,/ })
+      .first()
+      .click();
+    await expect(app.ledger).toContainText('Compaction, c of A fails');
+    await app.stage('Gauge');
+    await expect(app.ledger).toContainText('Conductor temperature, continuous');
+    await app.go('/job/teasel/case');
+    const grid = page.getByRole('grid', { name: 'Lugs against dies' });
+    for (const cell of (await grid.getByRole('gridcell', { name: /will not close/ }).all()).slice(0, 40)) {
+      await cell.click();
+      await expect(page.getByRole('region', { name: 'This die on this lug' })).toContainText('κ');
+      if (errors.length > 0) break;
+    }
+    expect(errors).toEqual([]);
+  },
+);
 
 test(
   'a cable that cannot be worked up is one red line; the others, undo and export go on',
@@ -66,44 +70,52 @@ test(
   },
 );
 
-test('a stage that fails says so in its place, with drawing, ledger and rack alive', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.route(/CutStage.*\.js/, (route) => route.abort());
-  await app.stage('Cut');
-  await expect(page.getByRole('alert').filter({ hasText: 'could not be fetched' })).toContainText(
-    'Your work is kept',
-  );
-  await expect(app.drawing).toBeVisible();
-  await expect(app.ledger).toBeVisible();
-  await page.unroute(/CutStage.*\.js/);
-  await page.getByRole('button', { name: 'Load the page again' }).click();
-  await expect(page.getByText('lug A to barrel').first()).toBeVisible();
-});
+test(
+  'a stage that fails says so in its place, with drawing, ledger and rack alive',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.route(/CutStage.*\.js/, (route) => route.abort());
+    await app.stage('Cut');
+    await expect(page.getByRole('alert').filter({ hasText: 'could not be fetched' })).toContainText(
+      'Your work is kept',
+    );
+    await expect(app.drawing).toBeVisible();
+    await expect(app.ledger).toBeVisible();
+    await page.unroute(/CutStage.*\.js/);
+    await page.getByRole('button', { name: 'Load the page again' }).click();
+    await expect(page.getByText('lug A to barrel').first()).toBeVisible();
+  },
+);
 
-apart('where the last place fails twice, the list of jobs is opened', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await app.cable('BK-1');
-  await app.saved();
-  await page.addInitScript(() => {
-    // The bench cannot be drawn at all.
-    const real = SVGElement.prototype.getBoundingClientRect;
-    void real;
-    Object.defineProperty(window, 'ResizeObserver', {
-      get() {
-        throw new RangeError('broken on purpose');
-      },
+apart(
+  'where the last place fails twice, the list of jobs is opened',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await app.cable('BK-1');
+    await app.saved();
+    await page.addInitScript(() => {
+      // The bench cannot be drawn at all.
+      const real = SVGElement.prototype.getBoundingClientRect;
+      void real;
+      Object.defineProperty(window, 'ResizeObserver', {
+        get() {
+          throw new RangeError('broken on purpose');
+        },
+      });
     });
-  });
-  for (const time of ['once', 'twice']) {
+    for (const time of ['once', 'twice']) {
+      await page.goto('/');
+      await expect(page.getByRole('heading', { name: 'This page cannot be shown' }), time).toBeVisible();
+    }
     await page.goto('/');
-    await expect(page.getByRole('heading', { name: 'This page cannot be shown' }), time).toBeVisible();
-  }
-  await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'Jobs', exact: true })).toBeVisible();
-  await expect(page.getByRole('main').getByRole('link', { name: /Teasel/ })).toBeVisible();
-});
+    await expect(page.getByRole('heading', { name: 'Jobs', exact: true })).toBeVisible();
+    await expect(page.getByRole('main').getByRole('link', { name: /Teasel/ })).toBeVisible();
+  },
+);
 
 test(
   'what cannot be read is kept, listed, exported, salvaged, and written over by nothing',
@@ -141,6 +153,7 @@ test(
 
 apart(
   'a store that cannot be read at the start is asked again, and nothing is written meanwhile',
+  { tag: '@journey' },
   async ({ page }) => {
     const app = new App(page);
     await app.openDemo('/job/teasel/cable/th3/run');
@@ -213,29 +226,35 @@ apart('what is typed and not left yet is there after the page was killed', async
   await expect(next.getByText('Typed earlier but not entered')).toHaveCount(0);
 });
 
-test('the keyboard is never dropped to the page: after delete, put back and renaming', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  const focused = () => page.evaluate(() => document.activeElement !== document.body);
-  await page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'BK-1' }).focus();
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('Delete');
-  await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'BK-1' })).toHaveCount(0);
-  await expect.poll(focused).toBe(true);
-  await app.go('/job/teasel/keeping');
-  const back = page.getByRole('button', { name: /^Put back/ });
-  await back.focus();
-  await page.keyboard.press('Enter');
-  await expect(back).toHaveCount(0);
-  await expect.poll(focused).toBe(true);
-  await page.getByRole('button', { name: 'Jobs and files' }).focus();
-  await page.keyboard.press('Enter');
-  await page.getByRole('menuitem', { name: 'Rename this job' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Done' }).focus();
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('dialog')).toHaveCount(0);
-  await expect.poll(focused).toBe(true);
-});
+test(
+  'the keyboard is never dropped to the page: after delete, put back and renaming',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    const focused = () => page.evaluate(() => document.activeElement !== document.body);
+    await page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'BK-1' }).focus();
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Delete');
+    await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'BK-1' })).toHaveCount(
+      0,
+    );
+    await expect.poll(focused).toBe(true);
+    await app.go('/job/teasel/keeping');
+    const back = page.getByRole('button', { name: /^Put back/ });
+    await back.focus();
+    await page.keyboard.press('Enter');
+    await expect(back).toHaveCount(0);
+    await expect.poll(focused).toBe(true);
+    await page.getByRole('button', { name: 'Jobs and files' }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('menuitem', { name: 'Rename this job' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Done' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await expect.poll(focused).toBe(true);
+  },
+);
 
 test('a verdict that changes is said to whoever does not see it', async ({ page }) => {
   const app = new App(page);

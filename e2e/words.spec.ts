@@ -103,39 +103,43 @@ test(
   },
 );
 
-test('Dutch is chosen, and read back: words, decimal comma, and what is typed with it', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo();
-  await page.getByRole('button', { name: /Teasel/ }).click();
-  await page.getByRole('menuitem', { name: /Language|Taal/ }).click();
-  await page.getByRole('radio', { name: 'Nederlands' }).click();
-  await page.getByRole('button', { name: 'Read in this language' }).click();
-  await expect(page.getByRole('heading', { name: 'Kabels', exact: true })).toBeVisible();
-  await expect(page.locator('html')).toHaveAttribute('lang', 'nl');
-  await page.keyboard.press('1');
-  const volts = page.getByRole('textbox', { name: 'Systeem' });
-  await volts.fill('25,6');
-  await volts.press('Enter');
-  await expect(volts).toHaveValue('25,6');
-  await volts.fill('1.250');
-  await volts.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('op twee manieren te lezen');
-  await volts.fill('24.5');
-  await volts.press('Enter');
-  await expect(volts).toHaveValue('24,5');
-  await expect(page.getByTestId('saved')).toContainText(/^Hier bewaard/);
-  await page.reload();
-  await expect(page.getByRole('heading', { name: 'Kabels', exact: true })).toBeVisible();
-  await expect(page.getByRole('textbox', { name: 'Systeem' })).toHaveValue('24,5');
-  // The decimal sign goes its own way, and English comes back as it was.
-  await page.getByRole('button', { name: /Teasel/ }).click();
-  await page.getByRole('menuitem', { name: /Language|Taal/ }).click();
-  await page.getByRole('radio', { name: 'English' }).click();
-  await page.getByRole('radio', { name: '2,5' }).click();
-  await page.getByRole('button', { name: 'Lees in deze taal' }).click();
-  await expect(page.getByRole('heading', { name: 'Rack' })).toBeVisible();
-  await expect(page.getByRole('textbox', { name: 'System' })).toHaveValue('24,5');
-});
+test(
+  'Dutch is chosen, and read back: words, decimal comma, and what is typed with it',
+  { tag: '@journey' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo();
+    await page.getByRole('button', { name: /Teasel/ }).click();
+    await page.getByRole('menuitem', { name: /Language|Taal/ }).click();
+    await page.getByRole('radio', { name: 'Nederlands' }).click();
+    await page.getByRole('button', { name: 'Read in this language' }).click();
+    await expect(page.getByRole('heading', { name: 'Kabels', exact: true })).toBeVisible();
+    await expect(page.locator('html')).toHaveAttribute('lang', 'nl');
+    await page.keyboard.press('1');
+    const volts = page.getByRole('textbox', { name: 'Systeem' });
+    await volts.fill('25,6');
+    await volts.press('Enter');
+    await expect(volts).toHaveValue('25,6');
+    await volts.fill('1.250');
+    await volts.press('Enter');
+    await expect(page.getByRole('alert')).toContainText('op twee manieren te lezen');
+    await volts.fill('24.5');
+    await volts.press('Enter');
+    await expect(volts).toHaveValue('24,5');
+    await expect(page.getByTestId('saved')).toContainText(/^Hier bewaard/);
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Kabels', exact: true })).toBeVisible();
+    await expect(page.getByRole('textbox', { name: 'Systeem' })).toHaveValue('24,5');
+    // The decimal sign goes its own way, and English comes back as it was.
+    await page.getByRole('button', { name: /Teasel/ }).click();
+    await page.getByRole('menuitem', { name: /Language|Taal/ }).click();
+    await page.getByRole('radio', { name: 'English' }).click();
+    await page.getByRole('radio', { name: '2,5' }).click();
+    await page.getByRole('button', { name: 'Lees in deze taal' }).click();
+    await expect(page.getByRole('heading', { name: 'Rack' })).toBeVisible();
+    await expect(page.getByRole('textbox', { name: 'System' })).toHaveValue('24,5');
+  },
+);
 
 test('a browser that is set to Dutch opens in Dutch, and the drawing keeps its texts apart', async ({
   browser,

@@ -52,15 +52,23 @@ function middleX(element: Element): number {
   return box ? Number(box.getAttribute('x')) + Number(box.getAttribute('width')) / 2 : 0;
 }
 
-export function click(element: HTMLElement): void {
+export type Modifier = 'Control' | 'Shift' | 'Alt' | 'Meta';
+const MODIFIERS = { Control: 'ctrlKey', Shift: 'shiftKey', Alt: 'altKey', Meta: 'metaKey' } as const;
+const holding = (modifiers: readonly Modifier[]) =>
+  Object.fromEntries(modifiers.map((name) => [MODIFIERS[name], true]));
+
+export function click(element: HTMLElement, modifiers: readonly Modifier[] = []): void {
   const clientX = element.namespaceURI?.endsWith('/svg') ? middleX(element) : 0;
-  const at = { bubbles: true, cancelable: true, composed: true, button: 0, buttons: 1, detail: 1, clientX };
+  const at = {
+    ...{ bubbles: true, cancelable: true, composed: true, button: 0, buttons: 1, detail: 1, clientX },
+    ...holding(modifiers),
+  };
   element.dispatchEvent(new PointerEvent('pointerdown', at));
   element.dispatchEvent(new MouseEvent('mousedown', at));
   focusOn(element.closest<HTMLElement>(FOCUSABLE));
   element.dispatchEvent(new PointerEvent('pointerup', at));
   element.dispatchEvent(new MouseEvent('mouseup', at));
-  if (typeof element.click === 'function') element.click();
+  if (typeof element.click === 'function' && modifiers.length === 0) element.click();
   else element.dispatchEvent(new MouseEvent('click', at));
 }
 
@@ -85,7 +93,6 @@ export function fill(element: Element, text: string): void {
   element.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
-const MODIFIERS = { Control: 'ctrlKey', Shift: 'shiftKey', Alt: 'altKey', Meta: 'metaKey' } as const;
 const NAMED: Readonly<Record<string, string>> = { Space: ' ' };
 
 function moveOn(back: boolean): void {
@@ -96,13 +103,19 @@ function moveOn(back: boolean): void {
   focusOn(all[(now + (back ? -1 : 1) + all.length) % all.length] ?? null);
 }
 
+/** Writes where it was written last, over what is selected. */
+function typed(field: Field, letter: string): void {
+  const { value } = field;
+  const from = field.selectionStart ?? value.length;
+  field.value = value.slice(0, from) + letter + value.slice(field.selectionEnd ?? from);
+  field.setSelectionRange(from + 1, from + 1);
+}
+
 /** Presses a key where the focus is: it does what a browser does with it, unless the page does something of its own. */
 export function press(combination: string): void {
   const parts = combination === '+' ? ['+'] : combination.split('+');
   const key = NAMED[parts.at(-1) ?? ''] ?? parts.at(-1) ?? '';
-  const held = Object.fromEntries(
-    parts.slice(0, -1).map((name) => [MODIFIERS[name as keyof typeof MODIFIERS], true]),
-  );
+  const held = holding(parts.slice(0, -1) as Modifier[]);
   const init = { key, code: key, bubbles: true, cancelable: true, composed: true, ...held };
   const at = (document.activeElement ?? document.body) as HTMLElement;
   const goesOn = at.dispatchEvent(new KeyboardEvent('keydown', init));
@@ -113,7 +126,7 @@ export function press(combination: string): void {
       // In a browser what follows from the one is done before the other.
       queueMicrotask(() => at.form?.requestSubmit());
     } else if (key.length === 1 && !held['ctrlKey'] && !held['metaKey']) {
-      at.value += key;
+      typed(at, key);
       at.dispatchEvent(new Event('input', { bubbles: true }));
     }
   } else if (goesOn && (key === 'Enter' || (key === ' ' && !at.matches('a')))) {

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
-import { aMoment, click, fill, focusOn, hover, press, until } from './hands.ts';
+import { aMoment, click, fill, focusOn, hover, type Modifier, press, until } from './hands.ts';
 import { isKeptFromReaders, isShown, isUnread } from './shown.ts';
 import { nodesOf, partsIn } from './tree.ts';
 
@@ -57,8 +57,10 @@ function readOut(element: Element): string {
   const label = element.getAttribute('aria-label');
   if (label !== null) return label;
   if (element instanceof HTMLImageElement) return element.alt;
+  // What lies in a row or a grid stands by itself, whatever it is.
+  const isRow = /\b(flex|grid)\b/.test(element.getAttribute('class') ?? '');
   const parts = nodesOf(element).map((node) => {
-    if (node instanceof Element) return isInline(node) ? readOut(node) : ` ${readOut(node)} `;
+    if (node instanceof Element) return isInline(node) && !isRow ? readOut(node) : ` ${readOut(node)} `;
     return node instanceof Text ? node.data : '';
   });
   return parts.join('');
@@ -238,8 +240,8 @@ export class Locator {
     act(own);
     await aMoment();
   }
-  click(): Promise<void> {
-    return this.act(click);
+  click({ modifiers = [] }: { modifiers?: readonly Modifier[] } = {}): Promise<void> {
+    return this.act((own) => click(own, modifiers));
   }
   fill(text: string): Promise<void> {
     return this.act((own) => fill(own, text));
@@ -258,6 +260,13 @@ export class Locator {
   }
   blur(): Promise<void> {
     return this.act(() => focusOn(null));
+  }
+  /** Where something round lies, which a drawing says itself. */
+  async boundingBox(): Promise<{ x: number; y: number; width: number; height: number } | null> {
+    const round = (await this.one()).querySelector('circle');
+    if (!round) return null;
+    const [x = 0, y = 0, radius = 0] = ['cx', 'cy', 'r'].map((name) => Number(round.getAttribute(name)));
+    return { x: x - radius, y: y - radius, width: 2 * radius, height: 2 * radius };
   }
   hover(): Promise<void> {
     return this.act(hover);

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { Readable } from 'node:stream';
 import { createPinia } from 'pinia';
 import { type App as Mounted, createApp } from 'vue';
@@ -9,6 +10,7 @@ import { router } from '../../web/router.ts';
 import { flushDrafts, loadDrafts } from '../../web/storage/drafts.ts';
 import { useBench } from '../../web/stores/bench.ts';
 import { useKeeping } from '../../web/stores/keeping.ts';
+import { keepFocus } from '../../web/ui/keepFocus.ts';
 import { aMoment, point, press, until } from './hands.ts';
 import { showAs } from './shown.ts';
 import './pictures.ts';
@@ -61,6 +63,9 @@ addEventListener(
   true,
 );
 
+document.title = /<title>(.*)<\/title>/.exec(readFileSync('index.html', 'utf8'))?.[1] ?? '';
+keepFocus();
+
 let isGoing = false;
 router.beforeEach(() => void (isGoing = true));
 router.afterEach(() => void (isGoing = false));
@@ -73,6 +78,15 @@ async function arrived(): Promise<void> {
     () => 'it goes somewhere and does not come there',
   );
   await aMoment();
+}
+
+/** A way back to what something has now. */
+function asItIs(own: object): () => void {
+  const before = Object.getOwnPropertyDescriptors(own);
+  return () => {
+    for (const name of Reflect.ownKeys(own)) if (!(name in before)) Reflect.deleteProperty(own, name);
+    Object.defineProperties(own, before);
+  };
 }
 
 /** The page of the browser, as far as a spec asks it for anything that is not laid out. */
@@ -154,16 +168,15 @@ class Page {
     await aMoment();
   }
   on(): void {}
-  private given: PropertyKey[] = [];
+  private takeBack: (() => void)[] = [];
   /** Puts something into the page before it loads: what the browser is given by it stays until {@link asItCame}. */
   async addInitScript(put: () => unknown): Promise<void> {
-    const before = new Set(Reflect.ownKeys(navigator));
+    this.takeBack.push(...[navigator, IDBObjectStore.prototype].map(asItIs));
     put();
-    this.given.push(...Reflect.ownKeys(navigator).filter((own) => !before.has(own)));
   }
   /** Takes back what the browser was given. */
   asItCame(): void {
-    for (const own of this.given.splice(0)) Reflect.deleteProperty(navigator, own);
+    for (const back of this.takeBack.splice(0)) back();
   }
   /** What may be done is never asked here. */
   context() {
