@@ -242,29 +242,27 @@ test('on a stud that is short for all its palms a thinner one goes on, and says 
   await expect(app.ledger).toContainText('Stud length needed');
 });
 
-test(
-  'a palm bent in the tool case asks for a wider hole, and the bench says which side it goes',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo('/job/teasel/cable/th3/ends');
-    const hole = app.ledger.getByRole('button', { name: /Through the hole/ });
-    const straight = (await hole.textContent()) ?? '';
-    await openLug(page, '70-8 heavy');
-    await app.type('Palm to barrel', '90');
-    await app.saved();
-    await app.cable('TH-3');
-    await app.stage('Ends');
-    await page.getByRole('region', { name: 'End B' }).getByRole('button', { name: 'Lug of B' }).click();
-    await page.getByRole('option', { name: '70-8 heavy' }).first().click();
-    await expect(hole).not.toHaveText(straight);
-    await hole.click();
-    await expect(app.ledger).toContainText('α = 90°');
-    await app.stage('Make');
-    await page
-      .getByRole('button', { name: /Push home B/ })
-      .first()
-      .click();
-    await expect(stepsOf(page)).toContainText('90° off the cable');
-  },
-);
+test('a palm bent in the tool case asks for a wider hole, and the bench says which side it goes', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo('/job/teasel/cable/th3/ends');
+  const hole = app.ledger.getByRole('button', { name: /Through the hole/ });
+  const straight = (await hole.textContent()) ?? '';
+  await openLug(page, '70-8 heavy');
+  await app.type('Palm to barrel', '90');
+  await app.saved();
+  await app.cable('TH-3');
+  await app.stage('Ends');
+  await page.getByRole('region', { name: 'End B' }).getByRole('button', { name: 'Lug of B' }).click();
+  await page.getByRole('option', { name: '70-8 heavy' }).first().click();
+  await expect(hole).not.toHaveText(straight);
+  await hole.click();
+  await expect(app.ledger).toContainText('α = 90°');
+  await app.stage('Make');
+  await page
+    .getByRole('button', { name: /Push home B/ })
+    .first()
+    .click();
+  await expect(stepsOf(page)).toContainText('90° off the cable');
+});

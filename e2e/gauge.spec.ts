@@ -49,45 +49,39 @@ test('a duty from a usual one, its steps edited, drawn and judged', { tag: '@pag
   await expect(app.ledger.getByRole('button', { name: /Surge, hottest/ })).toBeVisible();
 });
 
-test(
-  'a duty of many steps is followed by a worker while typing goes on',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = await openCable(page, 'teasel/cable/in1/run');
-    await page.getByRole('switch', { name: 'Surge or duty cycle' }).click();
-    for (let i = 0; i < 9; i += 1) await page.getByRole('button', { name: 'Add a step' }).click();
-    await app.type('Step 10', '180');
-    await app.stage('Gauge');
-    await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(/Heats like/);
-  },
-);
+test('a duty of many steps is followed by a worker while typing goes on', async ({ page }) => {
+  const app = await openCable(page, 'teasel/cable/in1/run');
+  await page.getByRole('switch', { name: 'Surge or duty cycle' }).click();
+  for (let i = 0; i < 9; i += 1) await page.getByRole('button', { name: 'Add a step' }).click();
+  await app.type('Step 10', '180');
+  await app.stage('Gauge');
+  await expect(page.getByRole('region', { name: 'Duty cycle' })).toContainText(/Heats like/);
+});
 
-test(
-  'a fuse: breaking, clearing, guarding, carrying, where it stands, and who answers for it',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = await openCable(page, 'marrow/cable/ch1/gauge');
-    const row = (name: RegExp) => app.ledger.getByRole('button', { name });
-    await expect(row(/A fuse at each source/)).toContainText('passes');
-    // The bank at B gives far more than the battery at A: a block breaks the one and not the other.
-    await app.stage('Run');
-    await app.choose('Fuse 2 kind', /^battery-post block/);
-    await app.stage('Gauge');
-    await expect(row(/Interrupting rating.*end B|Interrupting rating.* B /)).toContainText('fails');
-    await app.stage('Run');
-    await app.choose('Fuse 2 kind', /^class T/);
-    await app.stage('Gauge');
-    await expect(row(/Interrupting rating/)).not.toContainText('fails');
-    await app.stage('Run');
-    await app.type('Fuse 1 rating', '60');
-    await app.type('Distance from source to fuse 1', '900');
-    await app.stage('Gauge');
-    await expect(row(/Fuse rating against load/)).toContainText('fails');
-    await expect(row(/Distance from source to fuse/)).toContainText('fails');
-    await row(/Fuse rating against load/).click();
-    await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
-  },
-);
+test('a fuse: breaking, clearing, guarding, carrying, where it stands, and who answers for it', async ({
+  page,
+}) => {
+  const app = await openCable(page, 'marrow/cable/ch1/gauge');
+  const row = (name: RegExp) => app.ledger.getByRole('button', { name });
+  await expect(row(/A fuse at each source/)).toContainText('passes');
+  // The bank at B gives far more than the battery at A: a block breaks the one and not the other.
+  await app.stage('Run');
+  await app.choose('Fuse 2 kind', /^battery-post block/);
+  await app.stage('Gauge');
+  await expect(row(/Interrupting rating.*end B|Interrupting rating.* B /)).toContainText('fails');
+  await app.stage('Run');
+  await app.choose('Fuse 2 kind', /^class T/);
+  await app.stage('Gauge');
+  await expect(row(/Interrupting rating/)).not.toContainText('fails');
+  await app.stage('Run');
+  await app.type('Fuse 1 rating', '60');
+  await app.type('Distance from source to fuse 1', '900');
+  await app.stage('Gauge');
+  await expect(row(/Fuse rating against load/)).toContainText('fails');
+  await expect(row(/Distance from source to fuse/)).toContainText('fails');
+  await row(/Fuse rating against load/).click();
+  await expect(app.ledger).toContainText('A class T cartridge of 80 A would do');
+});
 
 test(
   'a source at each end is two, strings are asked for their fuse, and a cold start is reckoned',
@@ -200,46 +194,38 @@ test(
   },
 );
 
-test(
-  'bad entries of the source and fuse keep what was typed and say why',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = await openCable(page, 'marrow/cable/wn1/run');
-    const entries: [label: string, typed: string, sentence: RegExp][] = [
-      ['Curve of fuse 1', '1.5', /is not a multiple and its seconds/],
-      ['Curve of fuse 1', '3 4, 2 9', /multiples must rise and the times must fall/],
-      ['Curve of fuse 1', '0.5 4', /out of range/],
-      ['Fuse 1 rating', '0', /out of range/],
-      ['Cranking amps', '5', /out of range: 50 to/],
-      ['Step 1', '-4', /out of range/],
-      ['Step 1 lasts', 'a while', /A number is missing/],
-      ['Chassis and straps', '2 MΩ', /use mΩ/],
-    ];
-    for (const entry of entries) await app.refuses(...entry);
-  },
-);
+test('bad entries of the source and fuse keep what was typed and say why', async ({ page }) => {
+  const app = await openCable(page, 'marrow/cable/wn1/run');
+  const entries: [label: string, typed: string, sentence: RegExp][] = [
+    ['Curve of fuse 1', '1.5', /is not a multiple and its seconds/],
+    ['Curve of fuse 1', '3 4, 2 9', /multiples must rise and the times must fall/],
+    ['Curve of fuse 1', '0.5 4', /out of range/],
+    ['Fuse 1 rating', '0', /out of range/],
+    ['Cranking amps', '5', /out of range: 50 to/],
+    ['Step 1', '-4', /out of range/],
+    ['Step 1 lasts', 'a while', /A number is missing/],
+    ['Chassis and straps', '2 MΩ', /use mΩ/],
+  ];
+  for (const entry of entries) await app.refuses(...entry);
+});
 
-test(
-  'house practice decides which schools bind and how much is kept back',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = await openCable(page, 'marrow/cable/in1/gauge');
-    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Jobs and files' }).click();
-    await page.getByRole('menuitem', { name: 'House practice' }).click();
-    await expect(page.getByRole('heading', { name: 'House practice' })).toBeVisible();
-    await app.type('Current margin', '40');
-    await app.type('Rating of terminations', '300');
-    await expect(page.getByRole('alert')).toContainText('out of range: 60 to 200');
-    await app.type('Rating of terminations', '90');
-    await page.goBack();
-    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeHidden();
-    await app.ledger.getByRole('button', { name: /Ampacity, inch table/ }).click();
-    await expect(app.ledger).toContainText('0.60 kept back');
-    await page.keyboard.press('Control+z');
-    await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
-  },
-);
+test('house practice decides which schools bind and how much is kept back', async ({ page }) => {
+  const app = await openCable(page, 'marrow/cable/in1/gauge');
+  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Jobs and files' }).click();
+  await page.getByRole('menuitem', { name: 'House practice' }).click();
+  await expect(page.getByRole('heading', { name: 'House practice' })).toBeVisible();
+  await app.type('Current margin', '40');
+  await app.type('Rating of terminations', '300');
+  await expect(page.getByRole('alert')).toContainText('out of range: 60 to 200');
+  await app.type('Rating of terminations', '90');
+  await page.goBack();
+  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeHidden();
+  await app.ledger.getByRole('button', { name: /Ampacity, inch table/ }).click();
+  await expect(app.ledger).toContainText('0.60 kept back');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('radio', { checked: true, name: /^35 mm²/ })).toBeVisible();
+});
 
 apart('the charts say the figures of the cable that is shown, also after another was', async ({ page }) => {
   await page.addInitScript(() => {

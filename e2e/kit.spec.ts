@@ -339,27 +339,25 @@ test('a schedule comes in whole or not at all', { tag: '@page' }, async ({ page 
   await expect(page.getByRole('region', { name: 'Rack' }).getByRole('link', { name: 'X-2' })).toBeHidden();
 });
 
-test(
-  'what is left of a sleeve is written down in the tool case, refused where it cannot be, and undone',
-  { tag: '@page' },
-  async ({ page }) => {
-    const app = new App(page);
-    await app.openDemo('/job/teasel/case');
-    await page.getByRole('tab', { name: 'Sleeves' }).click();
-    const left = page.getByRole('textbox', { name: 'Left of 19 / 6 black' }).first();
-    const before = await left.inputValue();
-    await left.fill('some');
-    await left.press('Enter');
-    await expect(page.getByRole('alert')).toBeVisible();
-    await expect(left).toHaveValue('some');
-    await left.fill('200');
-    await left.press('Enter');
-    await expect(page.getByRole('alert')).toBeHidden();
-    await app.saved();
-    await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(left).toHaveValue(before);
-  },
-);
+test('what is left of a sleeve is written down in the tool case, refused where it cannot be, and undone', async ({
+  page,
+}) => {
+  const app = new App(page);
+  await app.openDemo('/job/teasel/case');
+  await page.getByRole('tab', { name: 'Sleeves' }).click();
+  const left = page.getByRole('textbox', { name: 'Left of 19 / 6 black' }).first();
+  const before = await left.inputValue();
+  await left.fill('some');
+  await left.press('Enter');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(left).toHaveValue('some');
+  await left.fill('200');
+  await left.press('Enter');
+  await expect(page.getByRole('alert')).toBeHidden();
+  await app.saved();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(left).toHaveValue(before);
+});
 
 test(
   'sleeves owned are edited in the tool case, and counted in the kit',

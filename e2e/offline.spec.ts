@@ -64,7 +64,7 @@ test('every view opens after the server is stopped', async ({ page }) => {
   await app.saved();
 });
 
-test('a newer version says that it is ready, and never interrupts', { tag: '@journey' }, async ({ page }) => {
+test('a newer version says that it is ready, and never interrupts', async ({ page }) => {
   const root = mkdtempSync(join(tmpdir(), 'versions-'));
   cpSync('dist', root, { recursive: true });
   const { url, server } = await serve(['--port', '0'], root);

@@ -10,30 +10,26 @@ function watch(page: Page): string[] {
   return errors;
 }
 
-test(
-  'a die that the lug’s own wall fills is one press, and the page lives',
-  { tag: '@page' },
-  async ({ page }) => {
-    const errors = watch(page);
-    const app = new App(page);
-    await app.openDemo('/job/marrow/cable/ch1/ends');
-    await page
-      .getByRole('radio', { name: /die A,/ })
-      .first()
-      .click();
-    await expect(app.ledger).toContainText('Compaction, c of A fails');
-    await app.stage('Gauge');
-    await expect(app.ledger).toContainText('Conductor temperature, continuous');
-    await app.go('/job/teasel/case');
-    const grid = page.getByRole('grid', { name: 'Lugs against dies' });
-    for (const cell of (await grid.getByRole('gridcell', { name: /will not close/ }).all()).slice(0, 40)) {
-      await cell.click();
-      await expect(page.getByRole('region', { name: 'This die on this lug' })).toContainText('κ');
-      if (errors.length > 0) break;
-    }
-    expect(errors).toEqual([]);
-  },
-);
+test('a die that the lug’s own wall fills is one press, and the page lives', async ({ page }) => {
+  const errors = watch(page);
+  const app = new App(page);
+  await app.openDemo('/job/marrow/cable/ch1/ends');
+  await page
+    .getByRole('radio', { name: /die A,/ })
+    .first()
+    .click();
+  await expect(app.ledger).toContainText('Compaction, c of A fails');
+  await app.stage('Gauge');
+  await expect(app.ledger).toContainText('Conductor temperature, continuous');
+  await app.go('/job/teasel/case');
+  const grid = page.getByRole('grid', { name: 'Lugs against dies' });
+  for (const cell of (await grid.getByRole('gridcell', { name: /will not close/ }).all()).slice(0, 40)) {
+    await cell.click();
+    await expect(page.getByRole('region', { name: 'This die on this lug' })).toContainText('κ');
+    if (errors.length > 0) break;
+  }
+  expect(errors).toEqual([]);
+});
 
 test(
   'a cable that cannot be worked up is one red line; the others, undo and export go on',

@@ -13,11 +13,11 @@ export function stepsSay(steps: number): string {
 /** What a change comes to, in a few words: "2 cables, +3.5 kg, +£97.84". */
 export function changeSays({ count, massG, price, steps, fails }: PracticeChange, currency: string): string {
   if (count === 0) return say`nothing on this job`;
-  const steady = (value: number) => (value < 0 ? '−' : '+');
+  const sign = (value: number) => (value < 0 ? '−' : '+');
   return [
     cablesSay(count),
-    ...(Math.abs(massG) >= 10 ? [`${massG < 0 ? '−' : '+'}${figure(Math.abs(massG) / 1000, 'kg', 2)}`] : []),
-    ...(Math.abs(price) >= 0.01 ? [`${steady(price)}${currency}${digits(Math.abs(price), 2)}`] : []),
+    ...(Math.abs(massG) >= 10 ? [`${sign(massG)}${figure(Math.abs(massG) / 1000, 'kg', 2)}`] : []),
+    ...(Math.abs(price) >= 0.01 ? [`${sign(price)}${currency}${digits(Math.abs(price), 2)}`] : []),
     ...(steps === 0 ? [] : [stepsSay(steps)]),
     ...(fails === 0 ? [] : [fails > 0 ? say`${fails} more fail` : say`${-fails} fewer fail`]),
   ].join(', ');
