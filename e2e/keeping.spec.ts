@@ -56,35 +56,36 @@ apart('a tab that is killed loses at most the last half second', async ({ page, 
   await expect(new App(next).field('To, end B')).toHaveValue('Thruster plus');
 });
 
-test('of two tabs one writes and the other follows, until it is told to work there', async ({
-  page,
-  context,
-}) => {
-  const first = new App(page);
-  await first.openDemo('/job/teasel/cable/th3/run');
-  const other = await context.newPage();
-  const second = new App(other);
-  await other.goto('/job/teasel/cable/th3/run');
-  const bar = other.getByRole('status').filter({ hasText: 'another tab' });
-  await expect(bar).toContainText('this one is read-only');
-  await first.type('To, end B', 'Thruster one');
-  await first.saved();
-  await expect(second.field('To, end B')).toHaveValue('Thruster one');
-  await second.type('To, end B', 'Thruster two');
-  await expect(bar).toContainText('Nothing was changed');
-  await expect(first.field('To, end B')).toHaveValue('Thruster one');
+test(
+  'of two tabs one writes and the other follows, until it is told to work there',
+  { tag: '@journey' },
+  async ({ page, context }) => {
+    const first = new App(page);
+    await first.openDemo('/job/teasel/cable/th3/run');
+    const other = await context.newPage();
+    const second = new App(other);
+    await other.goto('/job/teasel/cable/th3/run');
+    const bar = other.getByRole('status').filter({ hasText: 'another tab' });
+    await expect(bar).toContainText('this one is read-only');
+    await first.type('To, end B', 'Thruster one');
+    await first.saved();
+    await expect(second.field('To, end B')).toHaveValue('Thruster one');
+    await second.type('To, end B', 'Thruster two');
+    await expect(bar).toContainText('Nothing was changed');
+    await expect(first.field('To, end B')).toHaveValue('Thruster one');
 
-  await bar.getByRole('button', { name: 'Work here instead' }).click();
-  await expect(bar).toBeHidden();
-  await expect(page.getByRole('status').filter({ hasText: 'another tab' })).toBeVisible();
-  await second.type('To, end B', 'Thruster three');
-  await second.saved();
-  await expect(first.field('To, end B')).toHaveValue('Thruster three');
-  await other.close();
-  await expect(page.getByRole('status').filter({ hasText: 'another tab' })).toBeHidden();
-  await first.type('To, end B', 'Thruster four');
-  await first.saved();
-});
+    await bar.getByRole('button', { name: 'Work here instead' }).click();
+    await expect(bar).toBeHidden();
+    await expect(page.getByRole('status').filter({ hasText: 'another tab' })).toBeVisible();
+    await second.type('To, end B', 'Thruster three');
+    await second.saved();
+    await expect(first.field('To, end B')).toHaveValue('Thruster three');
+    await other.close();
+    await expect(page.getByRole('status').filter({ hasText: 'another tab' })).toBeHidden();
+    await first.type('To, end B', 'Thruster four');
+    await first.saved();
+  },
+);
 
 /** Puts a backup back, and waits until it is all there. */
 async function putBack(on: Page, backup: Buffer): Promise<void> {

@@ -76,19 +76,23 @@ test(
   },
 );
 
-test('what is no section, and what is no picture, is refused in a sentence', async ({ page }) => {
-  const app = new App(page);
-  await app.openDemo('/job/teasel/section');
-  const file = page.getByTestId('section-file');
-  await file.setInputFiles({ name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
-  await expect(page.getByRole('alert')).toContainText('“note.jpg” is no picture that can be read here.');
-  await file.setInputFiles('docs/screenshots/fit.png');
-  await expect(page.getByRole('alert')).toContainText(/\.$/);
-  await expect(page.getByRole('button', { name: 'Save as a trial of this die' })).toBeDisabled();
-  await file.setInputFiles(`${DIR}section-04.jpg`);
-  await expect(page.getByRole('alert')).toBeHidden();
-  await expect(page.getByRole('group', { name: 'Outline of the crimp' })).toBeVisible();
-});
+test(
+  'what is no section, and what is no picture, is refused in a sentence',
+  { tag: '@page' },
+  async ({ page }) => {
+    const app = new App(page);
+    await app.openDemo('/job/teasel/section');
+    const file = page.getByTestId('section-file');
+    await file.setInputFiles({ name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+    await expect(page.getByRole('alert')).toContainText('“note.jpg” is no picture that can be read here.');
+    await file.setInputFiles('docs/screenshots/fit.png');
+    await expect(page.getByRole('alert')).toContainText(/\.$/);
+    await expect(page.getByRole('button', { name: 'Save as a trial of this die' })).toBeDisabled();
+    await file.setInputFiles(`${DIR}section-04.jpg`);
+    await expect(page.getByRole('alert')).toBeHidden();
+    await expect(page.getByRole('group', { name: 'Outline of the crimp' })).toBeVisible();
+  },
+);
 
 test(
   'two pictures side by side, and one kept with the end that it was made like',

@@ -107,6 +107,41 @@ describe('on a simulated page', () => {
     await expected(page.getByRole('checkbox')).toBeChecked();
   });
 
+  test('what is typed goes where the field is written in, over what is selected there', async () => {
+    const tag = page.getByRole('textbox');
+    const [field] = document.getElementsByTagName('input');
+    await tag.focus();
+    field?.setSelectionRange(0, 2);
+    await tag.pressSequentially('BK');
+    await expected(tag).toHaveValue('BK-3');
+    field?.setSelectionRange(4, 4);
+    await tag.pressSequentially('1');
+    await expected(tag).toHaveValue('BK-31');
+  });
+
+  test('a press says which keys are held meanwhile', async () => {
+    const [, button] = document.getElementsByTagName('button');
+    const held: string[] = [];
+    button?.addEventListener('click', ({ ctrlKey, shiftKey }) => held.push(`${ctrlKey} ${shiftKey}`));
+    await page.getByRole('button', { name: 'end B' }).click({ modifiers: ['Control'] });
+    await page.getByRole('button', { name: 'end B' }).click();
+    plainly(held).toEqual(['true false', 'false false']);
+  });
+
+  test('what lies in a row is read apart, and what runs on is read as one', async () => {
+    const words = '<span>IN-2</span><span>120 mm²</span>';
+    document.body.innerHTML = `<a href="#a" class="flex">${words}</a><a href="#b">${words}</a>`;
+    await expected(page.getByRole('link', { name: /^IN-2 120 mm²$/ })).toHaveCount(1);
+    await expected(page.getByRole('link', { name: /^IN-2120 mm²$/ })).toHaveCount(1);
+  });
+
+  test('something round lies where the drawing says', async () => {
+    document.body.innerHTML =
+      '<svg><g role="slider"><circle cx="50" cy="40" r="10" /></g><g role="img"></g></svg>';
+    plainly(await page.getByRole('slider').boundingBox()).toEqual({ x: 40, y: 30, width: 20, height: 20 });
+    plainly(await page.locator('[role=img]').boundingBox()).toBeNull();
+  });
+
   test('what Enter changes is told, and what follows from that is done, before the form is sent', async () => {
     document.body.innerHTML = '<form><label for="flats">Flats</label><input id="flats" /></form>';
     const heard: string[] = [];
