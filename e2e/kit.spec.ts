@@ -94,6 +94,14 @@ test('the drawing goes out as SVG in colours of its own', async ({ page }) => {
   expect((await saved(page, 'Save the drawing as SVG')).toString()).not.toContain('var(--');
 });
 
+test('a kit of no cable says that there is none yet', { tag: '@page' }, async ({ page }) => {
+  const app = new App(page);
+  await app.openEmptyJob();
+  await app.go(`${/^\/job\/[^/]+/.exec(new URL(page.url()).pathname)?.[0]}/kit`);
+  const head = page.getByRole('status').filter({ hasText: 'Nothing to cut yet' });
+  await expect(head).toContainText('There is no cable yet.');
+});
+
 test(
   'proving is cancelled and taken up again, and a plan is there all the while',
   { tag: '@journey' },

@@ -54,6 +54,8 @@ const isStockOpen = ref(false);
         <FillingMark :done="worked" :all="all" class="px-3.5" />
         <PlanHead
           :plans="plans"
+          :cables="all"
+          :cut="cut"
           :solving="solving"
           :seconds="seconds"
           :is-broken="isBroken"

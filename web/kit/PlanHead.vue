@@ -2,14 +2,18 @@
 import { computed } from 'vue';
 import { SAME_OFFCUT_MM } from '../../core/cutting/cutModel.ts';
 import { digits } from '../../core/words/numerals.ts';
+import { nothingToCut } from './nothingToCut.ts';
 import type { GroupPlan } from './useCutPlan.ts';
 import { say } from '../../core/words/say.ts';
 import { amount } from '../../core/words/message.ts';
 import { figure } from '../../core/model/units/figure.ts';
 
 /** The plan in one sentence, and how sure it is: the plan comes down, the bound comes up, and where they meet it is proved. */
-const { plans, solving, seconds, isBroken } = defineProps<{
+const { plans, cables, cut, solving, seconds, isBroken } = defineProps<{
   plans: readonly GroupPlan[];
+  /** All that are made together, and how many of them are cut. */
+  cables: number;
+  cut: number;
   solving: string | null;
   seconds: number | null;
   isBroken: boolean;
@@ -34,7 +38,7 @@ const done = computed(
 );
 const short = computed(() => open.value.filter(({ plan }) => plan.unplaced.length > 0));
 const title = computed(() => {
-  if (open.value.length === 0) return say`Nothing is left to cut`;
+  if (open.value.length === 0) return nothingToCut(cables, cut).title;
   if (solving !== null) return say`Searching for less new stock than ${metres(planMm.value)}`;
   if (isProved.value) return say`Least new cable needed: ${metres(planMm.value)} (proved optimal)`;
   if (short.value.length > 0) return say`Stock is short: ${metres(planMm.value)} started so far`;
@@ -52,9 +56,9 @@ const why = computed(() => {
   if (open.value.length > 0 && !isProved.value) {
     return say`Not proved: all that is known is that no plan starts less than ${metres(boundMm.value)}.`;
   }
-  return open.value.length > 0
-    ? say`No plan starts less new stock; of those, this one leaves the longest offcut, to within ${amount(SAME_OFFCUT_MM, 'mm', 0)}.`
-    : say`Every cable with a length has been cut.`;
+  if (open.value.length > 0)
+    return say`No plan starts less new stock; of those, this one leaves the longest offcut, to within ${amount(SAME_OFFCUT_MM, 'mm', 0)}.`;
+  return nothingToCut(cables, cut).why;
 });
 /** The two lines of the proof, to one scale. */
 const lines = computed(() => {
