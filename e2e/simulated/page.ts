@@ -11,6 +11,7 @@ import { flushDrafts, loadDrafts } from '../../web/storage/drafts.ts';
 import { useBench } from '../../web/stores/bench.ts';
 import { useKeeping } from '../../web/stores/keeping.ts';
 import { keepFocus } from '../../web/ui/keepFocus.ts';
+import { asItIs } from './asItIs.ts';
 import { aMoment, point, press, until } from './hands.ts';
 import { showAs } from './shown.ts';
 import './pictures.ts';
@@ -78,15 +79,6 @@ async function arrived(): Promise<void> {
     () => 'it goes somewhere and does not come there',
   );
   await aMoment();
-}
-
-/** A way back to what something has now. */
-function asItIs(own: object): () => void {
-  const before = Object.getOwnPropertyDescriptors(own);
-  return () => {
-    for (const name of Reflect.ownKeys(own)) if (!(name in before)) Reflect.deleteProperty(own, name);
-    Object.defineProperties(own, before);
-  };
 }
 
 /** The page of the browser, as far as a spec asks it for anything that is not laid out. */

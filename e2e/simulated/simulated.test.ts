@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect as plainly, test } from '@jest/globals';
 import fc from 'fast-check';
+import { asItIs } from './asItIs.ts';
 import { wrap } from './comlink.mjs';
 import { expect } from './expect.ts';
 import { aMoment, patience } from './hands.ts';
@@ -193,6 +194,16 @@ describe('on a simulated page', () => {
     });
     const ended = await Promise.race([answered.then(() => 'answered'), aMoment(50).then(() => 'silent')]);
     plainly([told, reached, ended]).toEqual([[1, 2], 3, 'silent']);
+  });
+
+  test('whatever is put into something is taken out again, and what was there is back', () => {
+    const own: Record<string, unknown> = { put: () => 'kept', size: 3 };
+    const before = { ...own };
+    const back = asItIs(own);
+    Object.assign(own, { put: () => 'full', isFull: true });
+    Reflect.deleteProperty(own, 'size');
+    back();
+    plainly(own).toEqual(before);
   });
 
   test('a light map is a map', () => {
