@@ -42,6 +42,10 @@ const wholeKit = computed(() =>
   ),
 );
 const cut = computed(() => made.value.filter(({ cable }) => isCut(cable)).length);
+/** Before all are worked up, that none is planned says nothing. */
+const isKnown = computed(
+  () => worked.value >= all.value || groups.value.some(({ pieces }) => pieces.length > 0),
+);
 const isStockOpen = ref(false);
 </script>
 
@@ -53,6 +57,7 @@ const isStockOpen = ref(false);
         <WorkshopBar :job-id="jobId" />
         <FillingMark :done="worked" :all="all" class="px-3.5" />
         <PlanHead
+          v-if="isKnown"
           :plans="plans"
           :cables="all"
           :cut="cut"
@@ -63,7 +68,7 @@ const isStockOpen = ref(false);
           @solve="solve(true)"
         />
         <div class="min-w-0 bg-paper lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
-          <PlanDrawing :plans="plans" :rules="rules" />
+          <PlanDrawing v-if="isKnown" :plans="plans" :rules="rules" />
           <div class="flex flex-wrap items-center gap-2 px-3.5 pb-3">
             <button
               type="button"

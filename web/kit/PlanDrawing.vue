@@ -135,9 +135,7 @@ function beneath(bar: { pieces: Bar['pieces'] }): { label: string; mm: number; a
 <template>
   <div ref="host" class="plan-drawing">
     <p v-if="rows.length === 0" class="p-6 text-[15px]">
-      {{
-        say`Nothing waits to be cut. A cable appears here once both of its lugs are known, until it is cut.`
-      }}
+      {{ say`A cable appears here once both of its lugs are known, until it is cut.` }}
     </p>
     <svg
       v-else-if="width > 0"

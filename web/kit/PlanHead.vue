@@ -37,8 +37,9 @@ const done = computed(
   () => open.value.filter(({ state }) => state === 'proved' || state === 'in time').length,
 );
 const short = computed(() => open.value.filter(({ plan }) => plan.unplaced.length > 0));
+const nothing = computed(() => (open.value.length === 0 ? nothingToCut(cables, cut) : null));
 const title = computed(() => {
-  if (open.value.length === 0) return nothingToCut(cables, cut).title;
+  if (nothing.value) return nothing.value.title;
   if (solving !== null) return say`Searching for less new stock than ${metres(planMm.value)}`;
   if (isProved.value) return say`Least new cable needed: ${metres(planMm.value)} (proved optimal)`;
   if (short.value.length > 0) return say`Stock is short: ${metres(planMm.value)} started so far`;
@@ -51,14 +52,13 @@ const why = computed(() => {
     const [piece] = first.plan.unplaced;
     return say`${short.value.length > 1 ? say`${short.value.length} kinds are short. ` : ''}No ${first.group.title} in stock for ${piece?.label}.`;
   }
+  if (nothing.value) return nothing.value.why;
   const saved = handMm.value - planMm.value;
   if (saved > 0) return say`Cutting the longest first by hand would start ${metres(saved)} more.`;
-  if (open.value.length > 0 && !isProved.value) {
+  if (!isProved.value) {
     return say`Not proved: all that is known is that no plan starts less than ${metres(boundMm.value)}.`;
   }
-  if (open.value.length > 0)
-    return say`No plan starts less new stock; of those, this one leaves the longest offcut, to within ${amount(SAME_OFFCUT_MM, 'mm', 0)}.`;
-  return nothingToCut(cables, cut).why;
+  return say`No plan starts less new stock; of those, this one leaves the longest offcut, to within ${amount(SAME_OFFCUT_MM, 'mm', 0)}.`;
 });
 /** The two lines of the proof, to one scale. */
 const lines = computed(() => {
